@@ -1,0 +1,94 @@
+using System.CommandLine;
+using Lumbeck.Core;
+using Lumbeck.Core.Checks;
+using Lumbeck.Core.Geometry;
+using Lumbeck.Core.Houses;
+using Lumbeck.Desk;
+
+namespace Lumbeck.Cli;
+
+/// <summary>The verbs that work on the store: <c>jobs</c>, <c>check</c> and <c>press</c>.</summary>
+internal static class JobVerbs
+{
+    private static readonly Option<string> Data = new("--data") { Description = "the data folder" };
+    private static readonly Option<bool> AsJson = new("--json") { Description = "as JSON" };
+    private static readonly Argument<string> JobArgument = new("JOB") { Description = "a job's short name or id" };
+
+    public static Command Jobs()
+    {
+        var c = new Command("jobs", "Lists the jobs on the bench.") { AsJson, Data };
+        c.SetAction(p =>
+        {
+            var jobs = Open(p).Jobs();
+            if (p.GetValue(AsJson))
+                Say.Json(jobs.Select(j => new { id = j.JobId, slug = j.Slug, title = j.Job.Ticket.Title, house = j.Job.Ticket.House.Name, pages = j.Job.Ticket.Pages, revision = j.Revision, stops = j.Composed.Readiness.Stops, cautions = j.Composed.Readiness.Cautions, notes = j.Composed.Readiness.Notes }));
+            else if (jobs.Count == 0) Console.WriteLine("The bench is empty.");
+            else
+                foreach (var j in jobs) Console.WriteLine($"{j.Slug,-16} {j.Job.Ticket.Title}, {j.Job.Ticket.Pages} pages, {j.Job.Ticket.House.Name}: {j.Composed.Readiness.Say()}");
+            return 0;
+        });
+        return c;
+    }
+
+    public static Command Check()
+    {
+        var c = new Command("check", "Says what would stop the press.") { JobArgument, AsJson, Data };
+        c.SetAction(p =>
+        {
+            var on = Open(p).Job(p.GetValue(JobArgument)!);
+            var ready = on.Composed.Readiness;
+            if (p.GetValue(AsJson))
+                Say.Json(new
+                {
+                    ready.Stops,
+                    ready.Cautions,
+                    ready.Notes,
+                    findings = on.Composed.Findings.Select(f => new { f.Id, severity = Word(f.Severity), f.Item, panel = f.Panel?.Word(), f.Measured, f.Limit, place_mm = f.Place is { } b ? Say.Mm(b) : null, f.Why, f.Mend }),
+                });
+            else
+            {
+                foreach (var f in on.Composed.Findings) Console.WriteLine($"{Word(f.Severity),-8} {f.Id,-17} {f.Measured}; limit: {f.Limit}. {f.Why}");
+                Console.WriteLine($"{on.Job.Ticket.Title}: {ready.Say()}.");
+            }
+            return ready.Stops > 0 ? 1 : 0;
+        });
+        return c;
+    }
+
+    public static Command Press()
+    {
+        var kindOption = new Option<string>("--kind") { Description = "x4", Required = true };
+        var outOption = new Option<string>("--out") { Description = "the file to write", Required = true };
+        var c = new Command("press", "Makes the file for the printer.") { JobArgument, kindOption, outOption, Data };
+        c.SetAction(p =>
+        {
+            var kind = p.GetValue(kindOption);
+            if (kind != PressKind.X4.Word()) throw new Refusal("--kind", $"--kind: `{Core.Measures.LengthText.Clip(kind!)}` can’t be made: take x4");
+            var file = Path.GetFullPath(p.GetValue(outOption)!);
+            if (!Directory.Exists(Path.GetDirectoryName(file))) throw new Refusal("--out", $"--out: there is no folder {Path.GetDirectoryName(file)}");
+            if (Directory.Exists(file)) throw new Refusal("--out", $"--out: {file} is a folder: name a file");
+            var desk = Open(p);
+            var on = desk.Job(p.GetValue(JobArgument)!);
+            // Written aside and then named, so that a half-written file never bears the name.
+            var aside = file + ".part";
+            try
+            {
+                using (var s = File.Create(aside)) desk.WriteX4(on, s);
+                File.Move(aside, file, overwrite: true);
+            }
+            finally { File.Delete(aside); }
+            Console.WriteLine($"{file}: {PressKind.X4.Title()}, {on.Composed.Scene.Sheet.Size.Show(on.Job.Ticket.Unit)}, {new FileInfo(file).Length / 1000} kB.");
+            if (on.Composed.Readiness.Stops > 0) Console.Error.WriteLine($"Check says: {on.Composed.Readiness.Say()}. See `lumbeck check {on.Slug}`.");
+            return 0;
+        });
+        return c;
+    }
+
+    private static Desk.Desk Open(ParseResult p)
+    {
+        var folder = p.GetValue(Data) ?? Environment.GetEnvironmentVariable("LUMBECK_DATA") ?? "data";
+        return new(folder, TimeProvider.System);
+    }
+
+    private static string Word(Severity s) => s switch { Severity.Stop => "stop", Severity.Caution => "caution", _ => "note" };
+}

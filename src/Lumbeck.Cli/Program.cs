@@ -1,0 +1,25 @@
+using System.CommandLine;
+using Lumbeck.Cli;
+using Lumbeck.Core;
+
+var root = new RootCommand("Lays out and presses full-wrap print covers.") { WrapVerb.Make(), JobVerbs.Jobs(), JobVerbs.Check(), JobVerbs.Press() };
+var parsed = root.Parse(args);
+if (parsed.Errors.Count > 0)
+{
+    await Console.Error.WriteLineAsync(Say.Sentence(parsed.Errors[0].Message));
+    return 2;
+}
+try
+{
+    return await parsed.InvokeAsync(new InvocationConfiguration { EnableDefaultExceptionHandler = false });
+}
+catch (Refusal refusal)
+{
+    await Console.Error.WriteLineAsync(Say.Sentence(refusal.Message));
+    return 2;
+}
+catch (Exception e) when (e is IOException or UnauthorizedAccessException or Microsoft.Data.Sqlite.SqliteException)
+{
+    await Console.Error.WriteLineAsync(Say.Sentence(e.Message));
+    return 2;
+}

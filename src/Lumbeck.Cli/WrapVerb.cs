@@ -1,0 +1,114 @@
+using System.CommandLine;
+using Lumbeck.Core;
+using Lumbeck.Core.Bindings;
+using Lumbeck.Core.Geometry;
+using Lumbeck.Core.Houses;
+using Lumbeck.Core.Stock;
+
+namespace Lumbeck.Cli;
+
+/// <summary><c>lumbeck wrap</c>: a book's facts in, its sheet out, without a job or a store.</summary>
+internal static class WrapVerb
+{
+    private static readonly Option<string> House = new("--house") { Description = "a shipped house's name, or a house file", Required = true };
+    private static readonly Option<string> BindingOption = new("--binding") { Description = "how the book is bound", Required = true };
+    private static readonly Option<string> Trim = new("--trim") { Description = "trim size, such as 5.25x8in", Required = true };
+    private static readonly Option<string> Pages = new("--pages") { Description = "pages of the inside", Required = true };
+    private static readonly Option<string> Stock = new("--stock") { Description = "one of the house's papers" };
+    private static readonly Option<string> Leaf = new("--leaf") { Description = "thickness of a leaf, such as 0.135mm" };
+    private static readonly Option<string> Page = new("--page-thickness") { Description = "thickness of a page, such as 0.0027in" };
+    private static readonly Option<string> Ppi = new("--ppi") { Description = "pages per inch" };
+    private static readonly Option<string> Gsm = new("--gsm") { Description = "grammage in g/m²" };
+    private static readonly Option<string> Bulk = new("--bulk") { Description = "bulk in cm³/g" };
+    private static readonly Option<string> Direction = new("--direction") { Description = "ltr or rtl", DefaultValueFactory = _ => "ltr" };
+    private static readonly Option<string> Flaps = new("--flaps") { Description = "flaps of this width" };
+    private static readonly Option<string> Spine = new("--spine") { Description = "the printer's own spine" };
+    private static readonly Option<bool> AsJson = new("--json") { Description = "as JSON" };
+
+    public static Command Make()
+    {
+        var c = new Command("wrap", "Computes a cover's sheet.") { House, BindingOption, Trim, Pages, Stock, Leaf, Page, Ppi, Gsm, Bulk, Direction, Flaps, Spine, AsJson };
+        c.SetAction(p => Run(p));
+        return c;
+    }
+
+    private static int Run(ParseResult p)
+    {
+        var house = HouseOf(p.GetValue(House)!);
+        string? Given(Option<string> o) => p.GetValue(o) is { Length: > 0 } s ? s : null;
+        Length LengthOf(Option<string> o, string text, Unit bare) => LengthText.TryParse(text, bare, out var l, out var why) ? l : throw No(o, why);
+
+        if (!LengthText.TryParseSize(p.GetValue(Trim)!, house.Unit, out var trim, out var whyTrim)) throw No(Trim, whyTrim);
+        if (!int.TryParse(p.GetValue(Pages), out var pages)) throw No(Pages, $"`{LengthText.Clip(p.GetValue(Pages)!)}` is no whole number: try `312`");
+        (string Word, BindingKind Value) kind = BindingKinds.Words.FirstOrDefault(w => w.Word == p.GetValue(BindingOption), ("", default));
+        if (kind.Word.Length == 0) throw No(BindingOption, $"`{LengthText.Clip(p.GetValue(BindingOption)!)}` is no binding: take {string.Join(", ", BindingKinds.Words.Select(w => w.Word))}");
+        var reading = p.GetValue(Direction) switch { "ltr" => Reading.LeftToRight, "rtl" => Reading.RightToLeft, var d => throw No(Direction, $"`{d}` is no reading direction: take ltr or rtl") };
+        var flaps = Given(Flaps) is { } f ? LengthOf(Flaps, f, house.Unit) : (Length?)null;
+        var pinned = Given(Spine) is { } s ? LengthOf(Spine, s, house.Unit) : (Length?)null;
+
+        var book = new BookFacts(kind.Value, reading, trim, pages, PaperOf(p, house, Given), flaps is not null, flaps, pinned);
+        var g = WrapGeometry.Of(book, house);
+        if (p.GetValue(AsJson)) Say.Json(Json(g));
+        else
+        {
+            Console.WriteLine($"sheet   {g.Sheet.Size.Show(Unit.Millimetre)} = {g.Sheet.Size.Show(Unit.Inch)}");
+            foreach (var sum in g.Sums(house.Unit)) Console.WriteLine($"{sum.Name,-7} {sum.Text}");
+        }
+        return 0;
+    }
+
+    private static Paper PaperOf(ParseResult p, House house, Func<Option<string>, string?> given)
+    {
+        decimal Number(Option<string> o, string text) => LengthText.Number(text) is { } n and > 0 and < 100_000 ? n : throw No(o, $"`{LengthText.Clip(text)}` is no figure above 0");
+        Caliper Thick(Option<string> o, string text) => LengthText.TryParse(text, Unit.Millimetre, out var l, out var why) ? Caliper.FromLength(l) : throw No(o, why);
+        if (given(Stock) is { } name)
+            return house.Papers.FirstOrDefault(x => x.Name.Equals(name, StringComparison.OrdinalIgnoreCase))
+                ?? throw No(Stock, $"{house.Name} has no paper `{LengthText.Clip(name)}`: pick {string.Join(", ", house.Papers.Select(x => x.Name))}");
+        if (given(Leaf) is { } leaf) return new("", Thick(Leaf, leaf));
+        if (given(Page) is { } page) return new("", Caliper.FromPageThickness(Thick(Page, page)));
+        if (given(Ppi) is { } ppi) return new("", Caliper.FromPagesPerInch(Number(Ppi, ppi)));
+        if (given(Gsm) is { } gsm && given(Bulk) is { } bulk) return new("", Caliper.FromBulk(Number(Gsm, gsm), Number(Bulk, bulk)), Number(Gsm, gsm));
+        throw new Refusal("stock", "the paper is missing: give --stock, --leaf, --page-thickness, --ppi, or --gsm with --bulk");
+    }
+
+    internal static House HouseOf(string text)
+    {
+        if (HouseFile.Shipped.TryGetValue(text, out var shipped)) return shipped;
+        if (HouseFile.Shipped.Values.FirstOrDefault(h => h.Name.Equals(text, StringComparison.OrdinalIgnoreCase)) is { } named) return named;
+        if (!text.EndsWith(".json", StringComparison.OrdinalIgnoreCase)) throw No(House, $"no house is called `{LengthText.Clip(text)}`: take {string.Join(", ", HouseFile.Shipped.Keys)}, or a house file ending in .json");
+        if (!File.Exists(text)) throw No(House, $"there is no file `{LengthText.Clip(text)}`");
+        if (new FileInfo(text).Length > 1_000_000) throw No(House, "a house file is under 1 MB");
+        return HouseFile.Read(File.ReadAllText(text));
+    }
+
+    private static Refusal No(Option option, string why) => new(option.Name, $"{option.Name}: {why}");
+
+    private static Dictionary<string, object?> Json(WrapGeometry g)
+    {
+        var d = new Dictionary<string, object?>
+        {
+            ["binding"] = g.Book.Binding.Word(),
+            ["direction"] = g.Book.Reading == Reading.LeftToRight ? "ltr" : "rtl",
+            ["pages"] = g.Spine.Pages,
+            ["leaves"] = g.Spine.Leaves,
+            ["block_mm"] = Math.Round(g.Spine.Block.Millimetres, 6),
+            ["spine_mm"] = Say.Mm(g.Spine.Width),
+        };
+        foreach (var (k, v) in Sheet(g.Sheet)) d[k] = v;
+        d["weight_g"] = g.WeightGrams is { } w ? Math.Round(w, 1) : null;
+        d["sums"] = g.Sums(g.House.Unit).Select(s => new { s.Name, s.Text });
+        if (g.Sheets.Length > 1) d["sheets"] = g.Sheets.Select(Sheet);
+        return d;
+    }
+
+    private static Dictionary<string, object?> Sheet(Sheet s) => new()
+    {
+        ["sheet_mm"] = Say.Mm(s.Size),
+        ["sheet_in"] = new[] { Math.Round(s.Size.Width.Inches, 6), Math.Round(s.Size.Height.Inches, 6) },
+        ["trim_box_mm"] = Say.Mm(s.Trim),
+        ["folds_mm"] = s.Folds.Select(Say.Mm),
+        ["folds_y_mm"] = s.FoldsAcross.Select(Say.Mm),
+        ["panels"] = s.Panels.Select(x => new { name = x.Part.Word(), box_mm = Say.Mm(x.Face) }),
+        ["zones"] = s.Zones.Select(z => new { kind = z.Kind.Word(), panel = z.Panel.Word(), box_mm = Say.Mm(z.Box) }),
+    };
+}

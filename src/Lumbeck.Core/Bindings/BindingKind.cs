@@ -1,0 +1,13 @@
+namespace Lumbeck.Core.Bindings;
+
+/// <summary>How a book is held together, as far as its cover is concerned.</summary>
+public enum BindingKind { Front, Paperback, Booklet, Loose, Case, Jacket }
+
+public static class BindingKinds
+{
+    /// <summary>The words of a house file and the command line.</summary>
+    public static IReadOnlyList<(string Word, BindingKind Value)> Words { get; } =
+        [("front", BindingKind.Front), ("paperback", BindingKind.Paperback), ("booklet", BindingKind.Booklet), ("loose", BindingKind.Loose), ("case", BindingKind.Case), ("jacket", BindingKind.Jacket)];
+
+    public static string Word(this BindingKind kind) => Words.First(w => w.Value == kind).Word;
+}

@@ -1,0 +1,10 @@
+namespace Lumbeck.Core.Checks;
+
+/// <summary>How much a finding weighs: a stop keeps the file from being accepted, a caution may disappoint, a note informs.</summary>
+public enum Severity { Stop, Caution, Note }
+
+/// <summary>
+/// One thing Check found. <paramref name="Measured"/> and <paramref name="Limit"/> are written in the job's unit;
+/// <paramref name="Place"/> is on the sheet, null where a finding has none; <paramref name="Mend"/> says in words what would do.
+/// </summary>
+public sealed record Finding(string Id, Severity Severity, string Whose, string? Item, Geometry.Part? Panel, string Measured, string Limit, Box? Place, string Why, string? Mend);

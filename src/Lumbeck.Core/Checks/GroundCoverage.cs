@@ -1,0 +1,24 @@
+using Lumbeck.Core.Drawing;
+using Lumbeck.Core.Jobs;
+
+namespace Lumbeck.Core.Checks;
+
+/// <summary>Any part of the sheet left bare, out to the edge of the bleed: proved on exact rectangles, not looked for.</summary>
+public sealed class GroundCoverage : Rule
+{
+    public override string Id => "ground.coverage";
+    protected override bool Limited => false;
+
+    public override IEnumerable<Finding> Find(Look look)
+    {
+        if (look.Job.Take.Ground.Paint is not null) yield break;
+        List<Box> bare = [look.Sheet.Whole];
+        foreach (var item in look.Job.Take.Items)
+            if (item is RectItem { Hidden: false, Fill: not null, Corner.Units: 0 } rect && rect.Turned % 90 == 0 && Placement.Of(rect, look.Sheet) is { } at)
+                bare = [.. bare.SelectMany(b => b.Without(at.OnSheet(rect)))];
+        if (bare.Count == 0) yield break;
+        var gap = bare.MaxBy(b => (double)b.Width.Units * b.Height.Units);
+        var width = Length.Min(gap.Width, gap.Height);
+        yield return Found(look, Severity.Stop, $"a bare strip {width.Show(look.Unit)} wide", "covered to the edge of the bleed", "Where nothing lies on the sheet, white paper shows at the cut.", "Paint the ground, or stretch what should cover it to the edge.", panel: Part.Sheet, place: gap);
+    }
+}

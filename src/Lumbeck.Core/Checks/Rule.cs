@@ -1,0 +1,52 @@
+using Lumbeck.Core.Drawing;
+using Lumbeck.Core.Jobs;
+using Lumbeck.Core.Type;
+
+namespace Lumbeck.Core.Checks;
+
+/// <summary>What a rule looks at: one revision of a job with its arithmetic and its scene.</summary>
+public sealed record Look(Job Job, WrapGeometry Geometry, Scene Scene)
+{
+    public House House => Job.Ticket.House;
+    public Unit Unit => Job.Ticket.Unit;
+    public Sheet Sheet => Geometry.Sheet;
+
+    /// <summary>A shape's edge counts as past a line from here on; under it lie only rounding and antialiasing.</summary>
+    public static readonly Length Tolerance = Length.FromMillimetres(0.01m);
+
+    /// <summary>The items that print, with their pieces, lowest first.</summary>
+    public IEnumerable<(Item Item, Piece Piece)> Drawn() =>
+        Job.Take.Items.Where(i => !i.Hidden).Select(i => (i, Scene.Piece(i.Id)!)).Where(x => x.Item2 is { Inked.IsEmpty: false });
+}
+
+/// <summary>
+/// One thing that Check looks for (CHECKS.md). A rule is added by adding its file and naming it in <see cref="Rules"/>.
+/// </summary>
+public abstract class Rule
+{
+    /// <summary>The rule's id, such as <c>zone.trim</c>.</summary>
+    public abstract string Id { get; }
+
+    public abstract IEnumerable<Finding> Find(Look look);
+
+    /// <summary>A finding, weighed as the house weighs this rule where it says so.</summary>
+    protected Finding Found(Look look, Severity severity, string measured, string limit, string why, string? mend = null, Item? item = null, Part? panel = null, Box? place = null)
+    {
+        var ours = look.House.Severities.TryGetValue(Id, out var said);
+        return new(Id, ours ? said : severity, ours || Limited ? look.House.Name : "the trade", item?.Id, panel ?? item?.Hold.Panel, measured, limit, place, why, mend);
+    }
+
+    /// <summary>Whether the limit is one of the house's figures.</summary>
+    protected virtual bool Limited => true;
+}
+
+/// <summary>Every rule, in the order findings are listed.</summary>
+public static class Rules
+{
+    public static IReadOnlyList<Rule> All { get; } =
+        [new TicketPages(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneSpine(), new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new BarcodeDigits(), new BarcodeRoom()];
+
+    /// <summary>All findings, stops first.</summary>
+    public static ImmutableArray<Finding> Check(Look look) =>
+        [.. All.SelectMany(r => r.Find(look)).OrderBy(f => f.Severity)];
+}

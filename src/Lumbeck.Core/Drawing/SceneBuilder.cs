@@ -1,0 +1,110 @@
+using Lumbeck.Core.Jobs;
+using Lumbeck.Core.Type;
+
+namespace Lumbeck.Core.Drawing;
+
+/// <summary>Job and geometry in, scene out: every item placed, set and drawn once.</summary>
+public static class SceneBuilder
+{
+    public static Scene Build(Job job, WrapGeometry geometry, IType type)
+    {
+        var sheet = geometry.Sheet;
+        var pieces = ImmutableArray.CreateBuilder<Piece>();
+        pieces.Add(Ground(job, sheet));
+        foreach (var item in job.Take.Items)
+            pieces.Add(Item(job, item, sheet, type));
+        return new(sheet, pieces.ToImmutable());
+    }
+
+    /// <summary>One item's piece; empty where it is hidden or its panel is not on this sheet.</summary>
+    public static Piece Item(Job job, Item item, Sheet sheet, IType type)
+    {
+        var at = Placement.Of(item, sheet);
+        if (at is null) return new(item.Id, item.Hold.Panel, Affine.Identity, [], Bounds.None, Bounds.None);
+        var (w, h) = (at.Box.Width.Points, at.Box.Height.Points);
+        var frame = at.ToSheet.Of(new(0, 0, w, h));
+        if (item.Hidden || w < 0 || h < 0) return new(item.Id, item.Hold.Panel, at.ToSheet, [], frame, Bounds.None);
+        switch (item)
+        {
+            case TextItem text:
+                var setting = Typesetter.Set(text.Words, text.Style, w, h, type);
+                var marks = Glyphs(text, setting, job).ToImmutableArray<Mark>();
+                return new(item.Id, item.Hold.Panel, at.ToSheet, marks, frame, at.ToSheet.Of(Inked(marks, type)), setting);
+            case RectItem rect:
+                return new(item.Id, item.Hold.Panel, at.ToSheet, [.. Rectangle(rect, w, h, job)], frame, frame);
+            case BarcodeItem code:
+                return new(item.Id, item.Hold.Panel, at.ToSheet, [.. BarcodeDrawing.Draw(BarcodeDrawing.Number(code, job.Ticket), code.Percent, job.Ticket.House.BarcodeBarReduction, type)], frame, frame);
+            default:
+                throw new NotSupportedException($"An item of kind {item.Kind} has no drawing.");
+        }
+    }
+
+    private static Piece Ground(Job job, Sheet sheet)
+    {
+        var marks = ImmutableArray.CreateBuilder<Mark>();
+        var whole = new Bounds(0, 0, sheet.Size.Width.Points, sheet.Size.Height.Points);
+        if (job.Take.Ground.Paint is { } paint)
+            marks.Add(new FillMark(Outline.Rectangle(0, 0, whole.Right, whole.Bottom), paint.Resolve(job.Swatches)));
+        if (job.Take.Ground.Paper is { } paper)
+        {
+            // A paper is anchored on the front, so that the front stays as it is when the spine grows.
+            var origin = sheet.Panel(Part.Front)?.Face ?? sheet.Trim;
+            var mm = Length.FromMillimetres(1).Points;
+            var (ox, oy) = (origin.X.Points, origin.Y.Points);
+            var window = new Bounds(-ox / mm, -oy / mm, (whole.Right - ox) / mm, (whole.Bottom - oy) / mm);
+            foreach (var (shape, width) in PaperCache.Draw(paper, window))
+                marks.Add(new LineMark(Moved(shape, mm, ox, oy), width, paper.Paint.Resolve(job.Swatches)));
+        }
+        return new(Piece.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);
+    }
+
+    private static Outline Moved(Outline o, double scale, double x, double y) =>
+        new(o.Strokes, [.. o.Points.Select((p, i) => (p * scale) + (i % 2 == 0 ? x : y))]);
+
+    private static IEnumerable<Mark> Rectangle(RectItem rect, double w, double h, Job job)
+    {
+        var shape = Outline.Rounded(0, 0, w, h, rect.Corner.Points);
+        if (rect.Fill is { } fill) yield return new FillMark(shape, fill.Resolve(job.Swatches));
+        if (rect.Line is { } line && rect.LineWidth > Length.Zero) yield return new LineMark(shape, rect.LineWidth.Points, line.Resolve(job.Swatches));
+    }
+
+    private static IEnumerable<GlyphMark> Glyphs(TextItem text, Setting setting, Job job)
+    {
+        var ink = text.Style.Paint.Resolve(job.Swatches);
+        // PRINT.md, Common to all: black text overprints up to the house's size, so that the other plates need not fit it.
+        var overprint = ink == Ink.Black && text.Style.Size <= job.Ticket.House.BlackOverprintUpTo;
+        foreach (var line in setting.Lines)
+            if (line.Glyphs.Length > 0)
+                yield return new(text.Style.Face, setting.Size, line.X, line.Baseline, line.Glyphs, line.Text, ink, overprint);
+    }
+
+    private static Bounds Inked(ImmutableArray<Mark> marks, IType type)
+    {
+        var all = Bounds.None;
+        foreach (var mark in marks)
+            if (mark is GlyphMark g)
+            {
+                var scale = g.Size / type.Metrics(g.Face).UnitsPerEm;
+                foreach (var glyph in g.Glyphs)
+                {
+                    var b = type.Glyph(g.Face, glyph.Id).Bounds;
+                    if (b.IsEmpty) continue;
+                    var (x, y) = (g.X + glyph.X, g.Y + glyph.Y);
+                    all = all.Union(new(x + (b.Left * scale), y - (b.Bottom * scale), x + (b.Right * scale), y - (b.Top * scale)));
+                }
+            }
+        return all;
+    }
+}
+
+/// <summary>Papers drawn of late; drawing one takes a few milliseconds, and most edits leave the ground alone.</summary>
+internal static class PaperCache
+{
+    private static readonly System.Collections.Concurrent.ConcurrentDictionary<(Papers.PaperDesign, Bounds), IReadOnlyList<(Outline, double)>> Drawn = new();
+
+    public static IReadOnlyList<(Outline Shape, double Width)> Draw(Papers.PaperDesign paper, Bounds window)
+    {
+        if (Drawn.Count > 64) Drawn.Clear();
+        return Drawn.GetOrAdd((paper, window), k => [.. k.Item1.Draw(k.Item2)]);
+    }
+}

@@ -1,0 +1,59 @@
+using System.Text.Json.Serialization;
+using Lumbeck.Core.Jobs;
+
+namespace Lumbeck.Core.Edits;
+
+/// <summary>
+/// One change to a job, as a value. Browser, command line and tests all come through <see cref="Apply"/>.
+/// An edit is added by adding a record and naming it here.
+/// </summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "is")]
+[JsonDerivedType(typeof(SetFact), "set-fact")]
+[JsonDerivedType(typeof(SetIsbn), "set-isbn")]
+[JsonDerivedType(typeof(SetHouse), "set-house")]
+[JsonDerivedType(typeof(SetBinding), "set-binding")]
+[JsonDerivedType(typeof(SetReading), "set-reading")]
+[JsonDerivedType(typeof(SetTrim), "set-trim")]
+[JsonDerivedType(typeof(SetPages), "set-pages")]
+[JsonDerivedType(typeof(SetPaper), "set-paper")]
+[JsonDerivedType(typeof(SetFlaps), "set-flaps")]
+[JsonDerivedType(typeof(SetUnit), "set-unit")]
+[JsonDerivedType(typeof(PinSpine), "pin-spine")]
+[JsonDerivedType(typeof(AddItem), "add-item")]
+[JsonDerivedType(typeof(RemoveItem), "remove-item")]
+[JsonDerivedType(typeof(OrderItem), "order-item")]
+[JsonDerivedType(typeof(HideItem), "hide-item")]
+[JsonDerivedType(typeof(LockItem), "lock-item")]
+[JsonDerivedType(typeof(HoldItem), "hold-item")]
+[JsonDerivedType(typeof(MoveItem), "move-item")]
+[JsonDerivedType(typeof(SizeItem), "size-item")]
+[JsonDerivedType(typeof(TurnItem), "turn-item")]
+[JsonDerivedType(typeof(SetWords), "set-words")]
+[JsonDerivedType(typeof(StyleText), "style-text")]
+[JsonDerivedType(typeof(PaintRect), "paint-rectangle")]
+[JsonDerivedType(typeof(SetBarcode), "set-barcode")]
+[JsonDerivedType(typeof(PaintGround), "paint-ground")]
+[JsonDerivedType(typeof(LayPaper), "lay-paper")]
+[JsonDerivedType(typeof(AddSwatch), "add-swatch")]
+[JsonDerivedType(typeof(SetSwatch), "set-swatch")]
+public abstract record Edit
+{
+    /// <summary>The facts this edit changes, as paths; two edits that share none can't conflict.</summary>
+    [JsonIgnore]
+    public abstract IEnumerable<string> Touches { get; }
+
+    /// <summary>What was done, for a list of steps: “pages”, “words of Title”.</summary>
+    public abstract string Says(Job before);
+
+    protected abstract Job On(Job job);
+
+    /// <summary>The one door: the job after this edit, or a refusal with the job untouched.</summary>
+    /// <exception cref="Refusal">What was asked can't be made; the fact is named.</exception>
+    public Job Apply(Job job)
+    {
+        var after = On(job);
+        // A sheet that can't be made is refused here, whichever fact it was that spoilt it.
+        if (!ReferenceEquals(after.Ticket, job.Ticket)) _ = after.Geometry();
+        return after;
+    }
+}

@@ -1,0 +1,96 @@
+using System.Text.RegularExpressions;
+using Lumbeck.Core.Jobs;
+using Lumbeck.Core.Type;
+
+namespace Lumbeck.Core.Edits;
+
+/// <summary>An item's facts: those of its kind first, then where it hangs and how large it is.</summary>
+public static partial class ItemFacts
+{
+    private static readonly (string, HoldBox)[] Boxes = [("face", HoldBox.Face), ("safe box", HoldBox.Safe), ("edge", HoldBox.Edge), ("barcode room", HoldBox.Room)];
+    private static readonly (string, Anchor)[] Anchors = [("top left", Anchor.TopLeft), ("top", Anchor.Top), ("top right", Anchor.TopRight), ("left", Anchor.Left), ("middle", Anchor.Middle), ("right", Anchor.Right), ("bottom left", Anchor.BottomLeft), ("bottom", Anchor.Bottom), ("bottom right", Anchor.BottomRight)];
+    private static readonly (string, Align)[] Aligns = [("left", Align.Left), ("centre", Align.Centre), ("right", Align.Right)];
+    private static readonly (string, Stand)[] Stands = [("head", Stand.Head), ("middle", Stand.Middle), ("foot", Stand.Foot)];
+
+    [GeneratedRegex(@"^(?<share>\d+(?:[.,]\d+)?)\s*%\s*(?:(?<sign>[+−-])\s*(?<own>.+))?$", RegexOptions.CultureInvariant)]
+    private static partial Regex Share();
+
+    public static IReadOnlyList<Fact> Of(Item item) => [.. OfKind(item), .. OfPlace(item)];
+
+    private static IEnumerable<Fact> OfKind(Item item) => item switch
+    {
+        TextItem => OfText(item.Id),
+        RectItem => OfRect(item.Id),
+        BarcodeItem => OfBarcode(item.Id),
+        _ => [],
+    };
+
+    private static IEnumerable<Fact> OfText(string id)
+    {
+        TextItem T(Job j) => (TextItem)j.Item(id)!;
+        yield return new($"item/{id}/words", "Words", j => T(j).Words, (_, t) => new SetWords(id, t.ReplaceLineEndings("\n")));
+        yield return new($"item/{id}/face", "Face", j => T(j).Style.Face.ToString(), (_, t) => new StyleText(id, Face: FaceId.TryParse(t, out var f) ? f : throw Facts.No($"no face is called `{LengthText.Clip(t)}`")));
+        yield return new($"item/{id}/size", "Size", j => T(j).Style.Size.ShowPoints(), (_, t) => new StyleText(id, Size: Facts.Points(t)));
+        yield return new($"item/{id}/leading", "Leading", j => T(j).Style.Leading.ToString("0.##", CultureInfo.InvariantCulture) + " ×", (_, t) => new StyleText(id, Leading: LengthText.Number(t.TrimEnd(' ', '×', 'x')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no leading: type it as a multiple of the size, such as `1.2`")));
+        yield return new($"item/{id}/tracking", "Tracking", j => T(j).Style.Tracking.ToString(CultureInfo.InvariantCulture) + " ‰", (_, t) => new StyleText(id, Tracking: Facts.Whole(t.TrimEnd(' ', '‰'), "50")));
+        yield return new($"item/{id}/ink", "Ink", j => T(j).Style.Paint.Show(j.Swatches), (j, t) => new StyleText(id, Paint: Facts.Paint(j, t)));
+        yield return new($"item/{id}/align", "Lines", j => Aligns.First(a => a.Item2 == T(j).Style.Align).Item1, (_, t) => new StyleText(id, Align: Facts.Choice(t, Aligns))) { Choices = Facts.Of(("left", "flush left"), ("centre", "centred"), ("right", "flush right")) };
+        yield return new($"item/{id}/stand", "Stands", j => Stands.First(a => a.Item2 == T(j).Style.Stand).Item1, (_, t) => new StyleText(id, Stand: Facts.Choice(t, Stands))) { Choices = Facts.Of(("head", "at the head"), ("middle", "in the middle"), ("foot", "at the foot")) };
+    }
+
+    private static IEnumerable<Fact> OfRect(string id)
+    {
+        RectItem R(Job j) => (RectItem)j.Item(id)!;
+        PaintRect As(Job j) => R(j) switch { var r => new PaintRect(id, r.Fill, r.Line, r.LineWidth, r.Corner) };
+        yield return new($"item/{id}/fill", "Fill", j => R(j).Fill.Show(j.Swatches), (j, t) => As(j) with { Fill = Facts.MaybePaint(j, t) });
+        yield return new($"item/{id}/line", "Line", j => R(j).Line.Show(j.Swatches), (j, t) => As(j) with { Line = Facts.MaybePaint(j, t), LineWidth = R(j).LineWidth.IsZero ? Measures.Length.FromPoints(1) : R(j).LineWidth });
+        yield return new($"item/{id}/line-width", "Weight", j => R(j).LineWidth.ShowPoints(), (j, t) => As(j) with { LineWidth = Facts.Points(t) });
+        yield return new($"item/{id}/corner", "Corner", j => R(j).Corner.Show(j.Ticket.Unit), (j, t) => As(j) with { Corner = Facts.Length(j, t) });
+    }
+
+    private static IEnumerable<Fact> OfBarcode(string id)
+    {
+        BarcodeItem B(Job j) => (BarcodeItem)j.Item(id)!;
+        yield return new($"item/{id}/number", "Number", j => B(j).Number ?? "", (j, t) => new SetBarcode(id, string.Concat(t.Where(c => c is not (' ' or '-'))) is { Length: > 0 } n ? n : null, B(j).Percent));
+        yield return new($"item/{id}/percent", "Size", j => B(j).Percent.ToString("0.##", CultureInfo.InvariantCulture) + " %", (j, t) => new SetBarcode(id, B(j).Number, LengthText.Number(t.TrimEnd(' ', '%')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no magnification: try `100 %`")));
+    }
+
+    private static IEnumerable<Fact> OfPlace(Item item)
+    {
+        var id = item.Id;
+        Item I(Job j) => j.Item(id)!;
+        yield return new($"item/{id}/panel", "Hangs on", j => I(j).Hold.Panel.Word(), (_, t) => new HoldItem(id, Panel: Parts.TryParse(t, out var p) ? p : throw Facts.No($"a cover has no `{LengthText.Clip(t)}`")))
+            { Choices = j => [("sheet", "whole sheet"), .. j.Geometry().Sheet.Panels.Select(p => (p.Part.Word(), p.Part.Say()))] };
+        yield return new($"item/{id}/box", "by its", j => Boxes.First(b => b.Item2 == I(j).Hold.Box).Item1, (_, t) => new HoldItem(id, Box: Facts.Choice(t, Boxes)))
+            { Choices = j => [.. Boxes.Where(b => b.Item2 != HoldBox.Room || I(j).Hold.Panel == Part.Back).Select(b => (b.Item1, b.Item1))] };
+        yield return new($"item/{id}/anchor", "at", j => Anchors.First(a => a.Item2 == I(j).Hold.Anchor).Item1, (_, t) => new HoldItem(id, Anchor: Facts.Choice(t, Anchors)))
+            { Choices = Facts.Of([.. Anchors.Select(a => (a.Item1, a.Item1))]) };
+        // Figures run inward from the side an item hangs by, as one would measure them with a rule.
+        yield return new($"item/{id}/x", item.Hold.Across switch { 0 => "From left", 1 => "From right", _ => "Right of middle" }, j => (I(j).Hold.Across == 1 ? -I(j).Hold.Dx : I(j).Hold.Dx).Show(j.Ticket.Unit), (j, t) => new HoldItem(id, Dx: I(j).Hold.Across == 1 ? -Facts.Length(j, t) : Facts.Length(j, t)));
+        yield return new($"item/{id}/y", item.Hold.Down switch { 0 => "From head", 1 => "From foot", _ => "Below middle" }, j => (I(j).Hold.Down == 1 ? -I(j).Hold.Dy : I(j).Hold.Dy).Show(j.Ticket.Unit), (j, t) => new HoldItem(id, Dy: I(j).Hold.Down == 1 ? -Facts.Length(j, t) : Facts.Length(j, t)));
+        if (item is not BarcodeItem)
+        {
+            yield return new($"item/{id}/width", "Wide", j => Show(I(j).Width, j.Ticket.Unit), (j, t) => new SizeItem(id, Width: ParseSpan(j, t)));
+            yield return new($"item/{id}/height", "High", j => Show(I(j).Height, j.Ticket.Unit), (j, t) => new SizeItem(id, Height: ParseSpan(j, t)));
+        }
+        yield return new($"item/{id}/turned", "Turned", j => I(j).Turned.ToString("0.##", CultureInfo.InvariantCulture) + "°", (_, t) => new TurnItem(id, LengthText.Number(t.TrimEnd(' ', '°')) is { } d and > -100_000 and < 100_000 ? d : throw Facts.No($"`{LengthText.Clip(t)}` is no angle: try `90°`")));
+        yield return new($"item/{id}/hidden", "Hidden", j => I(j).Hidden ? "yes" : "no", (_, t) => new HideItem(id, Facts.Choice(t, [("yes", true), ("no", false)])));
+        yield return new($"item/{id}/locked", "Locked", j => I(j).Locked ? "yes" : "no", (_, t) => new LockItem(id, Facts.Choice(t, [("yes", true), ("no", false)])));
+    }
+
+    private static string Show(Span span, Unit unit)
+    {
+        if (span.Share == 0) return span.Own.Show(unit);
+        var share = (span.Share * 100).ToString("0.##", CultureInfo.InvariantCulture) + " %";
+        return span.Own.IsZero ? share : $"{share} {(span.Own.Units < 0 ? "−" : "+")} {Measures.Length.Abs(span.Own).Show(unit)}";
+    }
+
+    /// <summary>“4.4 in”, “100 %” of the box it hangs in, or “100 % − 0.5 in”.</summary>
+    private static Span ParseSpan(Job job, string text)
+    {
+        if (Share().Match(text.Trim()) is not { Success: true } m) return new(Facts.Length(job, text));
+        var share = LengthText.Number(m.Groups["share"].Value) is { } n and >= 0 and <= 1000 ? n / 100 : throw Facts.No("a share runs from 0 to 1000 %");
+        var own = m.Groups["own"].Success ? Facts.Length(job, m.Groups["own"].Value) : default;
+        return new(m.Groups["sign"].Value is "-" or "−" ? -own : own, share);
+    }
+}

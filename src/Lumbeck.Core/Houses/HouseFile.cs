@@ -1,0 +1,66 @@
+using System.Text.Json;
+
+namespace Lumbeck.Core.Houses;
+
+/// <summary>A house as JSON: read key by key, refused key by key.</summary>
+public static class HouseFile
+{
+    /// <summary>Reads a house. A key left out takes the trade's default.</summary>
+    /// <exception cref="Refusal">The text is no JSON object, a key is unknown, or a value impossible; the key is named.</exception>
+    public static House Read(string json)
+    {
+        try
+        {
+            using var doc = JsonDocument.Parse(json, new JsonDocumentOptions { CommentHandling = JsonCommentHandling.Skip, AllowTrailingCommas = true, MaxDepth = 8 });
+            return Read(doc.RootElement);
+        }
+        catch (JsonException e)
+        {
+            throw new Refusal("", $"this house file is no JSON (line {(e.LineNumber ?? 0) + 1}): put its keys between `{{` and `}}`");
+        }
+    }
+
+    public static House Read(JsonElement root)
+    {
+        if (root.ValueKind != JsonValueKind.Object) throw new Refusal("", "a house file is one JSON object: put its keys between `{` and `}`");
+        var house = new House();
+        foreach (var p in root.EnumerateObject())
+        {
+            var key = HouseKeys.All.FirstOrDefault(k => k.Name == p.Name) ?? throw new Refusal(p.Name, $"no house has a key `{p.Name}`{Nearest(p.Name)}");
+            house = key.Read(house, p.Value);
+        }
+        return Checked(house);
+    }
+
+    /// <summary>Writes every key, defaults too, so that nothing is left to guess.</summary>
+    public static string Write(House house) =>
+        JsonSerializer.Serialize(HouseKeys.All.ToDictionary(k => k.Name, k => k.Write(house)), Indented);
+
+    /// <summary>The houses that ship, by id.</summary>
+    public static IReadOnlyDictionary<string, House> Shipped { get; } = typeof(HouseFile).Assembly.GetManifestResourceNames()
+        .Where(n => n.StartsWith("house/", StringComparison.Ordinal)).Order(StringComparer.Ordinal)
+        .Select(n =>
+        {
+            using var reader = new StreamReader(typeof(HouseFile).Assembly.GetManifestResourceStream(n)!);
+            return Read(reader.ReadToEnd());
+        }).ToDictionary(h => h.Id);
+
+    private static readonly JsonSerializerOptions Indented = new() { WriteIndented = true, Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+
+    private static House Checked(House h)
+    {
+        if (h.SpineRounding != Rounding.None && h.SpineStep is not { Units: > 0 })
+            throw new Refusal("spine_step_mm", "`spine_rounding` needs a step: give `spine_step_mm` above 0, or round `none`");
+        if (h.PagesLeast > h.PagesMost)
+            throw new Refusal("pages_min", $"`pages_min` {h.PagesLeast} is over `pages_max` {h.PagesMost}: swap them");
+        if (h.TrimLeast.Width > h.TrimMost.Width || h.TrimLeast.Height > h.TrimMost.Height)
+            throw new Refusal("trim_min_mm", "`trim_min_mm` is over `trim_max_mm`: swap them");
+        return h;
+    }
+
+    private static string Nearest(string name)
+    {
+        var best = HouseKeys.All.Select(k => (k.Name, Shared: k.Name.Split('_').Intersect(name.Split('_')).Count())).MaxBy(x => x.Shared);
+        return best.Shared > 0 ? $": did you mean `{best.Name}`?" : "";
+    }
+}

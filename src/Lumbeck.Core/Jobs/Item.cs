@@ -1,0 +1,84 @@
+using System.Text.Json.Serialization;
+using Lumbeck.Core.Type;
+
+namespace Lumbeck.Core.Jobs;
+
+/// <summary>Which box of a panel an item hangs in. Room is the house's barcode room, on the back.</summary>
+public enum HoldBox { Face, Safe, Edge, Room }
+
+/// <summary>Nine points of a box, in reading order.</summary>
+public enum Anchor { TopLeft, Top, TopRight, Left, Middle, Right, BottomLeft, Bottom, BottomRight }
+
+/// <summary>
+/// Where an item hangs: its own anchor point on the same point of a panel's box, then moved right and down by
+/// <paramref name="Dx"/> and <paramref name="Dy"/> as the panel is read (a spine is read level).
+/// </summary>
+public sealed record Hold(Part Panel, HoldBox Box, Anchor Anchor, Length Dx, Length Dy)
+{
+    /// <summary>0, ½ or 1 of the way across.</summary>
+    public decimal Across => (int)Anchor % 3 / 2m;
+    /// <summary>0, ½ or 1 of the way down.</summary>
+    public decimal Down => (int)Anchor / 3 / 2m;
+}
+
+/// <summary>A side of an item: a length of its own plus a share of the box it hangs in (0 = its own length alone, 1 = the box's whole side).</summary>
+public readonly record struct Span(Length Own, decimal Share = 0)
+{
+    public static Span Full => new(Length.Zero, 1);
+
+    public Length In(Length box) => Own + (Share * box);
+}
+
+/// <summary>Something on the cover. Items are a flat list, the lowest first; what they hang on is theirs to say.</summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "is")]
+[JsonDerivedType(typeof(TextItem), "text")]
+[JsonDerivedType(typeof(RectItem), "rectangle")]
+[JsonDerivedType(typeof(BarcodeItem), "barcode")]
+public abstract record Item
+{
+    /// <summary>Made by whoever adds it; letters, digits and hyphens, up to 40.</summary>
+    public required string Id { get; init; }
+    public required Hold Hold { get; init; }
+    public Span Width { get; init; }
+    public Span Height { get; init; }
+    /// <summary>Degrees clockwise about its middle.</summary>
+    public decimal Turned { get; init; }
+    public bool Locked { get; init; }
+    public bool Hidden { get; init; }
+
+    /// <summary>What a list calls it.</summary>
+    [JsonIgnore]
+    public abstract string Kind { get; }
+}
+
+/// <summary>What a text is for; decides what a new one says and what Check misses when it is not there.</summary>
+public enum TextRole { Free, Title, Subtitle, Author, Blurb, Imprint }
+
+public sealed record TextItem : Item
+{
+    public TextRole Role { get; init; }
+    /// <summary>Paragraphs are parted by line ends.</summary>
+    public string Words { get; init; } = "";
+    /// <summary>Still the words it was added with.</summary>
+    public bool Starter { get; init; }
+    public TextStyle Style { get; init; } = new();
+    public override string Kind => Role == TextRole.Free ? "Text" : Role.ToString();
+}
+
+public sealed record RectItem : Item
+{
+    public Paint? Fill { get; init; }
+    public Paint? Line { get; init; }
+    public Length LineWidth { get; init; }
+    public Length Corner { get; init; }
+    public override string Kind => Height.Share == 0 && Height.Own < Length.FromMillimetres(1.5m) ? "Rule" : "Rectangle";
+}
+
+/// <summary>An EAN-13 with its ISBN line on a white plate; its size follows from the magnification.</summary>
+public sealed record BarcodeItem : Item
+{
+    /// <summary>Thirteen digits of its own; null takes the ticket's ISBN.</summary>
+    public string? Number { get; init; }
+    public decimal Percent { get; init; } = 100;
+    public override string Kind => "Barcode";
+}

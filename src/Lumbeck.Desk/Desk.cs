@@ -1,0 +1,155 @@
+using System.Collections.Concurrent;
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Faces;
+using Lumbeck.Store;
+
+namespace Lumbeck.Desk;
+
+/// <summary>What the web pages and the command line both do. One desk a process; safe for several threads.</summary>
+public sealed class Desk
+{
+    private readonly JobStore _store;
+    private readonly ConcurrentDictionary<long, Composed> _composed = new();
+
+    /// <param name="folder">The data folder.</param>
+    /// <param name="clock">Gives revisions their time.</param>
+    /// <param name="demo">Whether an empty store is given the demo bench.</param>
+    public Desk(string folder, TimeProvider clock, bool demo = true)
+    {
+        _store = new(folder, clock);
+        Files = new(Path.Combine(_store.Folder, "files"));
+        if (demo) _store.Alone(() => { if (_store.Jobs().Count == 0) DemoBench.Load(this); });
+    }
+
+    public FaceShelf Shelf { get; } = new();
+
+    public PressColour Colour { get; } = new();
+
+    public Store.FileShelf Files { get; }
+
+    public string Folder => _store.Folder;
+
+    internal JobStore Store => _store;
+
+    /// <summary>All jobs as they are on the bench.</summary>
+    public IReadOnlyList<OnBench> Jobs() => [.. _store.Jobs().Select(Bench)];
+
+    /// <exception cref="Refusal">There is no such job.</exception>
+    public OnBench Job(string slugOrId) => Bench(Row(slugOrId));
+
+    /// <summary>The tick of what is on the bench, to ask whether anything changed.</summary>
+    public long Tick(string slug) => _store.Head(Row(slug).Id).Tick;
+
+    public (bool Back, bool Forward) Steps(OnBench on) => _store.Steps(on.Revision);
+
+    /// <summary>A revision worked out; kept, as revisions never change.</summary>
+    public Composed Compose(long revision)
+    {
+        if (_composed.TryGetValue(revision, out var known)) return known;
+        return Keep(Composed.Of(revision, _store.Load(revision), Shelf));
+    }
+
+    /// <summary>What was on the bench of a job at a tick.</summary>
+    public Composed At(string slug, long tick)
+    {
+        var row = Row(slug);
+        return Compose(_store.Write(w => w.RevisionAt(row.Id, tick)) ?? _store.Head(row.Id).Revision);
+    }
+
+    /// <summary>
+    /// Applies an edit to what is on the bench. An id that was applied before is answered again, not applied again; an edit that changes nothing leaves no revision.
+    /// </summary>
+    /// <exception cref="Refusal">What was asked can't be made; nothing was changed.</exception>
+    /// <exception cref="Conflict">Another session changed the same fact since the request's base; nothing was changed.</exception>
+    public OnBench Apply(string slug, EditRequest request)
+    {
+        var row = Row(slug);
+        var (head, after) = _store.Write<(HeadRow, Composed?)>(w =>
+        {
+            var head = w.Head(row.Id);
+            if (w.RevisionOf(request.Id) is not null) return (head, null);
+            var now = w.Load(head.Revision);
+            var edit = request.Make(now);
+            RefuseOvertaken(w, row.Id, head, now, edit, request);
+            var next = edit.Apply(now);
+            if (JobJson.Write(next).AsSpan().SequenceEqual(JobJson.Write(now))) return (head, null);
+            // Worked out before it is written: what can't be drawn is never on the bench.
+            var composed = Composed.Of(0, next, Shelf);
+            var moved = w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), next, request.Session);
+            return (moved, composed with { Revision = moved.Revision });
+        });
+        return new(row.Id, row.Slug, head.Tick, after is null ? Compose(head.Revision) : Keep(after));
+    }
+
+    public OnBench StepBack(string slug, string session) => Step(slug, session, (w, r) => w.StepBack(r));
+
+    public OnBench StepForward(string slug, string session) => Step(slug, session, (w, r) => w.StepForward(r));
+
+    /// <summary>Begins a job.</summary>
+    /// <param name="title">Its title; also its address, in plain letters.</param>
+    /// <param name="first">What it begins with.</param>
+    /// <param name="session">Who begins it.</param>
+    /// <param name="slug">An address of its own, where one is wanted.</param>
+    public OnBench Begin(string title, Job first, string session, string? slug = null)
+    {
+        var id = Guid.NewGuid().ToString("n");
+        var address = _store.Write(w =>
+        {
+            var wanted = slug ?? Slug(title);
+            var free = wanted;
+            for (var n = 2; w.HasSlug(free); n++) free = string.Create(CultureInfo.InvariantCulture, $"{wanted}-{n}");
+            w.AddJob(id, free, first, session);
+            return free;
+        });
+        return Job(address);
+    }
+
+    internal JobRow Row(string slugOrId) => _store.Find(slugOrId) ?? throw new Refusal("job", $"no job is called `{Core.Measures.LengthText.Clip(slugOrId)}`: `lumbeck jobs` lists them");
+
+    private OnBench Bench(JobRow row)
+    {
+        var head = _store.Head(row.Id);
+        return new(row.Id, row.Slug, head.Tick, Compose(head.Revision));
+    }
+
+    private OnBench Step(string slug, string session, Func<Writing, long, long?> to)
+    {
+        var row = Row(slug);
+        var head = _store.Write(w =>
+        {
+            var head = w.Head(row.Id);
+            return to(w, head.Revision) is { } revision ? w.Move(row.Id, revision, session) : head;
+        });
+        return new(row.Id, row.Slug, head.Tick, Compose(head.Revision));
+    }
+
+    private static void RefuseOvertaken(Writing w, string job, HeadRow head, Job now, Edit edit, EditRequest request)
+    {
+        if (request.Base is not { } tick || tick >= head.Tick || !w.OthersSince(job, tick, request.Session)) return;
+        if (w.RevisionAt(job, tick) is not { } revision) return;
+        var seen = w.Load(revision);
+        foreach (var path in edit.Touches)
+        {
+            var theirs = Facts.Read(now, path);
+            if (Facts.Read(seen, path) == theirs) continue;
+            var label = Facts.Find(now, path)?.Label ?? Facts.Find(seen, path)?.Label ?? "This";
+            string yours;
+            try { yours = Facts.Read(edit.Apply(seen), path); }
+            catch (Refusal) { yours = "—"; }
+            throw new Conflict(path, label, theirs, yours);
+        }
+    }
+
+    private Composed Keep(Composed composed)
+    {
+        if (_composed.Count > 400) _composed.Clear();
+        return _composed[composed.Revision] = composed;
+    }
+
+    private static string Slug(string title)
+    {
+        var s = string.Concat(title.ToLowerInvariant().Select(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) ? c : '-'));
+        s = string.Join('-', s.Split('-', StringSplitOptions.RemoveEmptyEntries));
+        return s.Length == 0 ? "cover" : s[..Math.Min(40, s.Length)].Trim('-');
+    }
+}

@@ -1,0 +1,58 @@
+using Lumbeck.Press.Pdf;
+using Lumbeck.Store;
+
+namespace Lumbeck.Desk;
+
+/// <summary>Making press files.</summary>
+public static class Pressing
+{
+    /// <summary>Writes the PDF/X-4 of a revision. The same revision gives the same bytes.</summary>
+    public static void WriteX4(this Desk desk, OnBench on, Stream output)
+    {
+        var t = on.Job.Ticket;
+        var revision = desk.Store.Revision(on.Revision);
+        var subject = $"{t.Binding.Word()} cover, {t.Trim.Show(t.Unit)}, spine {on.Composed.Geometry.Spine.Width.Show(t.Unit)}, {on.Composed.Geometry.Spine.Pages} pages, for {t.House.Name}";
+        var note = new PressNote(t.Title, t.Author, subject, DateTimeOffset.Parse(revision.At, CultureInfo.InvariantCulture), on.JobId, on.Revision);
+        PressFile.WriteX4(output, [on.Composed.Scene], t.House, note, desk.Shelf);
+    }
+
+    /// <summary>Presses what is on the bench and keeps the file in the register.</summary>
+    /// <exception cref="Refusal">The house takes no such file.</exception>
+    public static PressingRow Press(this Desk desk, string slug, PressKind kind)
+    {
+        var on = desk.Job(slug);
+        var house = on.Job.Ticket.House;
+        if (kind != PressKind.X4) throw new Refusal("kind", $"{kind.Title()} can’t be made yet: take {PressKind.X4.Word()}");
+        if (!house.Kinds.Contains(kind)) throw new Refusal("kind", $"{house.Name} takes {string.Join(" or ", house.Kinds.Select(k => k.Title()))}, not {kind.Title()}");
+        var (file, bytes) = desk.Files.Keep(s => desk.WriteX4(on, s));
+        var name = FileName(on, kind);
+        desk.Store.Write(w => { w.AddPressing(on.JobId, on.Revision, kind.Word(), house.Name, name, file, bytes); return 0; });
+        return desk.Store.Pressings(on.JobId)[0];
+    }
+
+    public static IReadOnlyList<PressingRow> Pressings(this Desk desk, string slug) => desk.Store.Pressings(desk.Row(slug).Id);
+
+    /// <exception cref="Refusal">No such file was made.</exception>
+    public static (PressingRow Row, Stream File) Pressed(this Desk desk, string slug, long id)
+    {
+        var row = desk.Store.Pressing(desk.Row(slug).Id, id) ?? throw new Refusal("file", "this file was not made here");
+        return (row, desk.Files.Open(row.File));
+    }
+
+    /// <summary>The file's name after the house's pattern, in letters every disk takes.</summary>
+    public static string FileName(OnBench on, PressKind kind)
+    {
+        var t = on.Job.Ticket;
+        var g = on.Composed.Geometry;
+        string mm(Core.Measures.Length l) => Math.Round(l.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
+        var name = t.House.FileName
+            .Replace("{title}", t.Title, StringComparison.Ordinal).Replace("{author}", t.Author, StringComparison.Ordinal)
+            .Replace("{isbn}", t.Isbn?.Digits ?? "no-isbn", StringComparison.Ordinal).Replace("{house}", t.House.Id, StringComparison.Ordinal)
+            .Replace("{pages}", g.Spine.Pages.ToString(CultureInfo.InvariantCulture), StringComparison.Ordinal)
+            .Replace("{width}", mm(g.Sheet.Size.Width), StringComparison.Ordinal).Replace("{height}", mm(g.Sheet.Size.Height), StringComparison.Ordinal)
+            .Replace("{spine}", mm(g.Spine.Width), StringComparison.Ordinal).Replace("{kind}", kind.Word(), StringComparison.Ordinal);
+        var plain = string.Concat(name.Select(c => char.IsLetterOrDigit(c) || c is '.' or '_' or '-' ? c : '-'));
+        plain = string.Join('-', plain.Split('-', StringSplitOptions.RemoveEmptyEntries)).Replace("-_", "_", StringComparison.Ordinal).Trim('-', '.');
+        return plain.Length == 0 ? "cover.pdf" : plain.Length <= 120 ? plain : plain[..116] + ".pdf";
+    }
+}

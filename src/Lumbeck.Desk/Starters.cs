@@ -1,0 +1,73 @@
+namespace Lumbeck.Desk;
+
+/// <summary>What a new job and a new item begin with.</summary>
+public static class Starters
+{
+    /// <summary>An empty cover for a house: its first paper and usual trim, bare ground in paper white.</summary>
+    public static Job Job(House house, string title) => new(
+        new Ticket
+        {
+            Title = title,
+            House = house,
+            Unit = house.Unit,
+            Binding = house.Bindings.FirstOrDefault(Core.Bindings.Binding.Knows),
+            Trim = house.Trims.FirstOrDefault()?.Size ?? Core.Measures.Size.FromMillimetres(148, 210),
+            Paper = house.Papers.FirstOrDefault() ?? new Paper("0.1 mm", Core.Measures.Caliper.FromMillimetres(0.1m)),
+            Pages = 200,
+        },
+        [],
+        [new Wrap("cover", [new Take("first", new Ground(new InkPaint(Ink.White)), [])])]);
+
+    /// <summary>What can be added to a panel, the usual first: (word, what the list says).</summary>
+    public static IReadOnlyList<(string Word, string Says)> For(Part panel) => panel switch
+    {
+        Part.Front => [("title", "title"), ("subtitle", "subtitle"), ("author", "author"), ("text", "text"), ("rectangle", "rectangle"), ("rule", "rule")],
+        Part.Back => [("blurb", "blurb"), ("barcode", "barcode"), ("imprint", "imprint"), ("text", "text"), ("rectangle", "rectangle"), ("rule", "rule")],
+        Part.Spine => [("title", "title"), ("author", "author"), ("imprint", "imprint"), ("band", "band"), ("rule", "rule")],
+        _ => [("text", "text"), ("rectangle", "rectangle"), ("rule", "rule")],
+    };
+
+    /// <summary>A new item of this kind on this panel, saying what the ticket says where it can.</summary>
+    /// <exception cref="Refusal">Nothing of that kind can be added.</exception>
+    public static Item Item(Job job, string word, Part panel, string id)
+    {
+        var t = job.Ticket;
+        var ground = job.Take.Ground.Paint?.Resolve(job.Swatches) ?? Ink.White;
+        Paint ink = new InkPaint(ground.K + ((ground.C + ground.M) / 2) > 5000 ? Ink.White : Ink.Black);
+        var pt = Core.Measures.Length.FromPoints;
+        var spine = panel == Part.Spine;
+        Hold at(Anchor a, decimal y = 0) => new(panel, HoldBox.Safe, a, default, pt(y));
+        TextItem text(TextRole role, string says, string starter, Hold hold, decimal size, decimal high, Align align, int weight = 400) => new()
+        {
+            Id = id,
+            Hold = hold,
+            Role = role,
+            Words = says.Length > 0 ? says : starter,
+            Starter = says.Length == 0,
+            Width = spine ? new(default, role == TextRole.Title ? 0.6m : 0.3m) : Span.Full,
+            Height = spine ? Span.Full : new(pt(high)),
+            Style = new() { Face = new("eb-garamond", weight, false), Size = spine ? SpineSize(job) : pt(size), Align = align, Stand = spine ? Stand.Middle : Stand.Head, Paint = ink, Leading = role == TextRole.Blurb ? 1.35m : 1.1m },
+        };
+        return word switch
+        {
+            "title" => text(TextRole.Title, t.Title, "Title of the book", spine ? at(Anchor.Left) : at(Anchor.Top, 72), 36, 96, spine ? Align.Left : Align.Centre),
+            "subtitle" => text(TextRole.Subtitle, t.Subtitle, "Subtitle", at(Anchor.Top, 176), 16, 24, Align.Centre),
+            "author" => text(TextRole.Author, t.Author, "Author", spine ? at(Anchor.Right) : at(Anchor.Bottom, -24), 18, 26, spine ? Align.Right : Align.Centre),
+            "imprint" => text(TextRole.Imprint, t.Imprint, "Imprint", spine ? at(Anchor.Right) : at(Anchor.BottomLeft), 9, 14, spine ? Align.Right : Align.Left),
+            "blurb" => text(TextRole.Blurb, "", "What the book is about, in three short paragraphs.", at(Anchor.Top, 24), 11, 300, Align.Left),
+            "text" => text(TextRole.Free, "", "Your words", at(Anchor.Middle), 12, 60, Align.Left),
+            "rectangle" => new RectItem { Id = id, Hold = at(Anchor.Middle), Width = new(pt(144)), Height = new(pt(96)), Fill = ink },
+            "rule" => new RectItem { Id = id, Hold = at(Anchor.Middle), Width = spine ? new(pt(24)) : new(pt(96)), Height = new(pt(1)), Fill = ink },
+            "band" => new RectItem { Id = id, Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = ink },
+            "barcode" => new BarcodeItem { Id = id, Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) },
+            _ => throw new Refusal("item", $"nothing called `{Core.Measures.LengthText.Clip(word)}` can be added here"),
+        };
+    }
+
+    /// <summary>Type as tall as the spine's safe band carries, at most 24 pt.</summary>
+    private static Core.Measures.Length SpineSize(Job job)
+    {
+        var band = job.Geometry().Sheet.Panel(Part.Spine)?.Safe.Width.Points ?? 12;
+        return Core.Measures.Length.FromPoints((decimal)Math.Clamp(Math.Floor(band / 1.3), 4, 24));
+    }
+}

@@ -1,0 +1,67 @@
+using System.Security.Cryptography;
+using System.Text;
+using Lumbeck.Press.Faces;
+
+namespace Lumbeck.Press.Pdf;
+
+/// <summary>
+/// One face of a file: gathers the glyphs in use, then writes them as a subset under their own ids
+/// (Type 0 over CIDFontType2 with identity mapping; ISO 32000-1, 9.7) with a ToUnicode map.
+/// </summary>
+internal sealed class EmbeddedFace(OpenFace face, string name, int number)
+{
+    private readonly SortedDictionary<ushort, string> _letters = [];
+
+    /// <summary>The name under which page content selects it, such as <c>F1</c>.</summary>
+    public string Name { get; } = name;
+    public int Number { get; } = number;
+    public int UnitsPerEm => face.Metrics.UnitsPerEm;
+    public int Advance(ushort glyph) => face.Advance(glyph);
+
+    public void Use(PlacedGlyph glyph)
+    {
+        if (!_letters.TryGetValue(glyph.Id, out var known) || known.Length == 0) _letters[glyph.Id] = glyph.Letters;
+    }
+
+    /// <summary>Whether the ToUnicode map alone gives this glyph's letters back.</summary>
+    public bool Tells(PlacedGlyph glyph) => _letters[glyph.Id] == glyph.Letters;
+
+    public void Write(PdfWriter pdf)
+    {
+        var subset = HarfBuzzDraw.Subset(face.Face.Handle, _letters.Keys);
+        var tagged = $"{Tag()}+{face.PostScriptName}";
+        var scale = 1000.0 / UnitsPerEm;
+        var file = pdf.Stream($"/Length1 {subset.Length}", s => s.Write(subset));
+        var m = face.Metrics;
+        var box = string.Join(' ', face.Box.Select(v => PdfText.Figure(Math.Round(v * scale))));
+        // Symbolic: glyphs are chosen by id, not through a standard encoding (9.8.2). Italic is bit 7.
+        var flags = 4 | (face.Id.Italic ? 64 : 0);
+        var descriptor = pdf.Object($"<< /Type /FontDescriptor /FontName /{tagged} /Flags {flags} /FontBBox [{box}] /ItalicAngle {face.ItalicAngle} /Ascent {PdfText.Figure(Math.Round(m.Ascent * scale))} /Descent {PdfText.Figure(-Math.Round(m.Descent * scale))} /CapHeight {PdfText.Figure(Math.Round(m.CapHeight * scale))} /StemV {face.Id.Weight / 5} /FontFile2 {file} 0 R >>");
+        var widths = string.Join(' ', _letters.Keys.Select(g => $"{g} [{PdfText.Figure(face.Advance(g) * scale)}]"));
+        var descendant = pdf.Object($"<< /Type /Font /Subtype /CIDFontType2 /BaseFont /{tagged} /CIDSystemInfo << /Registry (Adobe) /Ordering (Identity) /Supplement 0 >> /FontDescriptor {descriptor} 0 R /DW 1000 /W [{widths}] /CIDToGIDMap /Identity >>");
+        var unicode = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(ToUnicode())));
+        pdf.Object(Number, $"<< /Type /Font /Subtype /Type0 /BaseFont /{tagged} /Encoding /Identity-H /DescendantFonts [{descendant} 0 R] /ToUnicode {unicode} 0 R >>");
+    }
+
+    /// <summary>Six capitals that name this very subset (9.6.4).</summary>
+    private string Tag()
+    {
+        var digest = SHA256.HashData(System.Runtime.InteropServices.MemoryMarshal.AsBytes(_letters.Keys.ToArray().AsSpan()));
+        var h = System.Buffers.Binary.BinaryPrimitives.ReadUInt64BigEndian(digest);
+        var tag = new char[6];
+        for (var i = 0; i < 6; i++, h /= 26) tag[i] = (char)('A' + (h % 26));
+        return new(tag);
+    }
+
+    private string ToUnicode()
+    {
+        var s = new StringBuilder("/CIDInit /ProcSet findresource begin\n12 dict begin\nbegincmap\n/CIDSystemInfo << /Registry (Adobe) /Ordering (UCS) /Supplement 0 >> def\n/CMapName /Adobe-Identity-UCS def\n/CMapType 2 def\n1 begincodespacerange\n<0000> <FFFF>\nendcodespacerange\n");
+        foreach (var hundred in _letters.Where(l => l.Value.Length > 0).Chunk(100))
+        {
+            s.Append(CultureInfo.InvariantCulture, $"{hundred.Length} beginbfchar\n");
+            foreach (var (glyph, letters) in hundred) s.Append(CultureInfo.InvariantCulture, $"<{glyph:X4}> <{PdfText.Utf16(letters)}>\n");
+            s.Append("endbfchar\n");
+        }
+        return s.Append("endcmap\nCMapName currentdict /CMap defineresource pop\nend\nend\n").ToString();
+    }
+}

@@ -1,0 +1,139 @@
+using System.Text;
+
+namespace Lumbeck.Press.Pdf;
+
+/// <summary>A scene as a page's content (ISO 32000-1, 8 and 9): the same marks as the screen's, in the press's own colours.</summary>
+internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces)
+{
+    private readonly StringBuilder _s = new();
+    private bool _overprinting;
+    private Ink? _fill;
+
+    /// <summary>The resources under which page content asks for the two overprint states.</summary>
+    public const string States = "/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >>";
+
+    public string Paint()
+    {
+        foreach (var g in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>())
+            foreach (var glyph in g.Glyphs) faces(g.Face).Use(glyph);
+        foreach (var piece in scene.Pieces)
+        {
+            if (piece.IsEmpty) continue;
+            // Scenes are y down from the upper left corner, pages y up from the lower left.
+            var toPage = piece.Place.Then(new(1, 0, 0, -1, 0, scene.Height));
+            var overprinting = _overprinting;
+            if (piece.Clipped) _s.Append("q 0 0 ").Append(PdfText.Figure(scene.Width)).Append(' ').Append(PdfText.Figure(scene.Height)).Append(" re W n\n");
+            foreach (var mark in piece.Marks) Mark(mark, toPage);
+            if (piece.Clipped) { _s.Append("Q\n"); _fill = null; _overprinting = overprinting; }
+        }
+        return _s.ToString();
+    }
+
+    private void Mark(Mark mark, Affine toPage)
+    {
+        switch (mark)
+        {
+            case FillMark f:
+                Fill(f.Ink, f.Overprint);
+                Shape(f.Shape, toPage);
+                _s.Append("f\n");
+                break;
+            case LineMark l:
+                Overprint(false);
+                _s.Append(PdfText.Inks(l.Ink)).Append(" K ").Append(PdfText.Figure(l.Width)).Append(" w 1 j\n");
+                Shape(l.Shape, toPage);
+                _s.Append("S\n");
+                break;
+            case GlyphMark g:
+                Fill(g.Ink, g.Overprint);
+                Glyphs(g, toPage);
+                break;
+        }
+    }
+
+    private void Fill(Ink ink, bool overprint)
+    {
+        Overprint(overprint);
+        if (_fill == ink) return;
+        _fill = ink;
+        _s.Append(PdfText.Inks(ink)).Append(" k\n");
+    }
+
+    private void Overprint(bool on)
+    {
+        if (on == _overprinting) return;
+        _overprinting = on;
+        _s.Append(on ? "/Go gs\n" : "/Gk gs\n");
+    }
+
+    private void Shape(Outline o, Affine m)
+    {
+        var p = 0;
+        double x = 0, y = 0;
+        (double X, double Y) Next() => m.At(o.Points[p++], o.Points[p++]);
+        void Put(params ReadOnlySpan<double> figures) { foreach (var f in figures) _s.Append(PdfText.Figure(f)).Append(' '); }
+        foreach (var stroke in o.Strokes)
+            switch (stroke)
+            {
+                case Stroke.Move: (x, y) = Next(); Put(x, y); _s.Append("m\n"); break;
+                case Stroke.Line: (x, y) = Next(); Put(x, y); _s.Append("l\n"); break;
+                case Stroke.Quad:
+                    // A quad is the cubic whose handles lie two thirds of the way to its own.
+                    var (qx, qy) = Next();
+                    var (ex, ey) = Next();
+                    Put(x + ((qx - x) * 2 / 3), y + ((qy - y) * 2 / 3), ex + ((qx - ex) * 2 / 3), ey + ((qy - ey) * 2 / 3), ex, ey);
+                    _s.Append("c\n");
+                    (x, y) = (ex, ey);
+                    break;
+                case Stroke.Cubic:
+                    var (ax, ay) = Next();
+                    var (bx, by) = Next();
+                    (x, y) = Next();
+                    Put(ax, ay, bx, by, x, y);
+                    _s.Append("c\n");
+                    break;
+                default: _s.Append("h\n"); break;
+            }
+    }
+
+    private void Glyphs(GlyphMark g, Affine toPage)
+    {
+        var face = faces(g.Face);
+        // Where glyph by glyph the map would not give the words back, the line carries them itself (14.9.4).
+        var spelled = g.Glyphs.Any(glyph => !face.Tells(glyph));
+        if (spelled) _s.Append("/Span << /ActualText ").Append(PdfText.String(g.Text)).Append(" >> BDC\n");
+        _s.Append("BT /").Append(face.Name).Append(' ').Append(PdfText.Figure(g.Size)).Append(" Tf\n");
+        for (var from = 0; from < g.Glyphs.Length;)
+        {
+            var to = from + 1;
+            while (to < g.Glyphs.Length && g.Glyphs[to].Y == g.Glyphs[from].Y) to++;
+            Run(g, from, to, face, toPage);
+            from = to;
+        }
+        _s.Append("ET\n");
+        if (spelled) _s.Append("EMC\n");
+    }
+
+    private void Run(GlyphMark g, int from, int to, EmbeddedFace face, Affine toPage)
+    {
+        var first = g.Glyphs[from];
+        var m = new Affine(1, 0, 0, -1, g.X + first.X, g.Y + first.Y).Then(toPage);
+        _s.Append(PdfText.Figure(m.A)).Append(' ').Append(PdfText.Figure(m.B)).Append(' ').Append(PdfText.Figure(m.C)).Append(' ').Append(PdfText.Figure(m.D)).Append(' ')
+            .Append(PdfText.Figure(m.E)).Append(' ').Append(PdfText.Figure(m.F)).Append(" Tm [<");
+        var pen = first.X;
+        for (var i = from; i < to; i++)
+        {
+            var glyph = g.Glyphs[i];
+            // What the face's own advance leaves short or over, in thousandths of the size; the pen keeps what rounding drops.
+            var gap = Math.Round((glyph.X - pen) * 1000 / g.Size, 2);
+            if (gap != 0)
+            {
+                _s.Append("> ").Append(PdfText.Figure(-gap)).Append(" <");
+                pen += gap * g.Size / 1000;
+            }
+            _s.Append(glyph.Id.ToString("X4", CultureInfo.InvariantCulture));
+            pen += face.Advance(glyph.Id) * g.Size / face.UnitsPerEm;
+        }
+        _s.Append(">] TJ\n");
+    }
+}

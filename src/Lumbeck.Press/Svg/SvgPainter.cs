@@ -1,0 +1,86 @@
+using System.Text;
+using Lumbeck.Press.Colour;
+
+namespace Lumbeck.Press.Svg;
+
+/// <summary>
+/// A scene as SVG in points: one group a piece, flat, and every glyph outline once in the definitions.
+/// The outlines and their places are those of the press file; nothing is left to a browser's own text.
+/// </summary>
+public sealed class SvgPainter(IType type, IScreenColour colour)
+{
+    private readonly Dictionary<FaceId, int> _faces = type.Faces.Select((f, i) => (f, i)).ToDictionary(x => x.f, x => x.i);
+
+    /// <summary>The id of a piece's group.</summary>
+    public static string IdOf(string item) => "s-" + item;
+
+    /// <summary>One piece as a group with its own id; an empty piece is an empty group, so that it can be morphed later.</summary>
+    public string Piece(Piece piece)
+    {
+        var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append('"');
+        if (piece.Place != Affine.Identity && !piece.IsEmpty) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
+        s.Append('>');
+        foreach (var mark in piece.Marks) Mark(s, mark);
+        return s.Append("</g>").ToString();
+    }
+
+    private void Mark(StringBuilder s, Mark mark)
+    {
+        switch (mark)
+        {
+            case FillMark f:
+                s.Append("<path fill=\"").Append(colour.Hex(f.Ink)).Append("\" d=\"").Path(f.Shape, 2).Append("\"/>");
+                break;
+            case LineMark l:
+                s.Append("<path fill=\"none\" stroke-linejoin=\"round\" stroke=\"").Append(colour.Hex(l.Ink)).Append("\" stroke-width=\"").Figure(l.Width, 3).Append("\" d=\"").Path(l.Shape, 2).Append("\"/>");
+                break;
+            case GlyphMark g:
+                Glyphs(s, g);
+                break;
+        }
+    }
+
+    private void Glyphs(StringBuilder s, GlyphMark g)
+    {
+        var scale = g.Size / type.Metrics(g.Face).UnitsPerEm;
+        s.Append("<g fill=\"").Append(colour.Hex(g.Ink)).Append("\" transform=\"translate(").Figure(g.X, 3).Append(' ').Figure(g.Y, 3).Append(")scale(").Append(scale.ToString("0.#######", CultureInfo.InvariantCulture)).Append(")\">");
+        foreach (var glyph in g.Glyphs)
+        {
+            if (type.Glyph(g.Face, glyph.Id).IsEmpty) continue;
+            s.Append("<use href=\"#").Append(GlyphId(g.Face, glyph.Id)).Append('"');
+            if (glyph.X != 0) s.Append(" x=\"").Figure(glyph.X / scale, 1).Append('"');
+            if (glyph.Y != 0) s.Append(" y=\"").Figure(glyph.Y / scale, 1).Append('"');
+            s.Append("/>");
+        }
+        s.Append("</g>");
+    }
+
+    private string GlyphId(FaceId face, ushort glyph) => string.Create(CultureInfo.InvariantCulture, $"f{_faces[face]}-{glyph}");
+
+    /// <summary>Every outline a scene draws, as (id, path element), each once, in order of first use.</summary>
+    public IEnumerable<(string Id, string Path)> Glyphs(Scene scene)
+    {
+        var told = new HashSet<(FaceId, ushort)>();
+        foreach (var g in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>())
+            foreach (var glyph in g.Glyphs)
+            {
+                if (!told.Add((g.Face, glyph.Id)) || type.Glyph(g.Face, glyph.Id) is not { IsEmpty: false } outline) continue;
+                var id = GlyphId(g.Face, glyph.Id);
+                yield return (id, new StringBuilder("<path id=\"").Append(id).Append("\" d=\"").Path(outline, 1, scaleY: -1).Append("\"/>").ToString());
+            }
+    }
+
+    /// <summary>The whole sheet as a picture that stands alone.</summary>
+    /// <param name="scene">The sheet.</param>
+    /// <param name="window">The part to show, in points; the whole sheet where null.</param>
+    public string Picture(Scene scene, Bounds? window = null)
+    {
+        var w = window ?? new(0, 0, scene.Width, scene.Height);
+        var s = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"").Figure(w.Left).Append(' ').Figure(w.Top).Append(' ').Figure(w.Right - w.Left).Append(' ').Figure(w.Bottom - w.Top)
+            .Append("\" width=\"").Figure(w.Right - w.Left).Append("\" height=\"").Figure(w.Bottom - w.Top).Append("\"><defs>");
+        foreach (var (_, path) in Glyphs(scene)) s.Append(path);
+        s.Append("</defs>");
+        foreach (var piece in scene.Pieces) s.Append(Piece(piece));
+        return s.Append("</svg>").ToString();
+    }
+}

@@ -1,0 +1,43 @@
+using System.Security.Cryptography;
+
+namespace Lumbeck.Store;
+
+/// <summary>Files kept under the SHA-256 of what is in them: written aside, flushed to the disk, then named. A name is always whole.</summary>
+public sealed class FileShelf
+{
+    private readonly string _folder;
+
+    public FileShelf(string folder)
+    {
+        _folder = folder;
+        Directory.CreateDirectory(folder);
+    }
+
+    /// <summary>Keeps what is written and gives its name and length.</summary>
+    public (string Name, long Bytes) Keep(Action<Stream> write)
+    {
+        var aside = Path.Combine(_folder, $".{Guid.NewGuid():n}");
+        try
+        {
+            string name;
+            long bytes;
+            using (var f = new FileStream(aside, FileMode.CreateNew, FileAccess.ReadWrite))
+            {
+                write(f);
+                f.Flush(flushToDisk: true);
+                bytes = f.Length;
+                f.Position = 0;
+                name = Convert.ToHexStringLower(SHA256.HashData(f));
+            }
+            File.Move(aside, Path.Combine(_folder, name), overwrite: true);
+            return (name, bytes);
+        }
+        finally { File.Delete(aside); }
+    }
+
+    /// <summary>Opens what is kept under a name.</summary>
+    /// <exception cref="FileNotFoundException">Nothing is.</exception>
+    public FileStream Open(string name) => name.Length == 64 && name.All(char.IsAsciiHexDigitLower)
+        ? File.OpenRead(Path.Combine(_folder, name))
+        : throw new FileNotFoundException("Not a kept file's name.");
+}

@@ -1,0 +1,140 @@
+using System.Collections.Concurrent;
+using System.Globalization;
+using System.IO.Compression;
+using Dapper;
+using DbUp;
+using Lumbeck.Core.Jobs;
+using Microsoft.Data.Sqlite;
+
+namespace Lumbeck.Store;
+
+/// <summary>
+/// Jobs in SQLite: revisions are appended, the head moves. Several programs may use one store at once;
+/// what a call has answered is on the disk.
+/// </summary>
+public sealed class JobStore
+{
+    private readonly string _connection;
+    private readonly Lock _writing = new();
+    private readonly ConcurrentDictionary<long, Job> _jobs = new();
+    private readonly TimeProvider _clock;
+
+    /// <param name="folder">The data folder; made where there is none.</param>
+    /// <param name="clock">Gives revisions their time.</param>
+    public JobStore(string folder, TimeProvider clock)
+    {
+        _clock = clock;
+        Directory.CreateDirectory(folder);
+        Folder = Path.GetFullPath(folder);
+        _connection = new SqliteConnectionStringBuilder { DataSource = Path.Combine(Folder, "lumbeck.db"), ForeignKeys = true, DefaultTimeout = 30 }.ToString();
+        Alone(Migrate);
+    }
+
+    /// <summary>The data folder.</summary>
+    public string Folder { get; }
+
+    /// <summary>Runs while no other program on this store does the same; for what must happen once in a store's life.</summary>
+    public void Alone(Action work)
+    {
+        for (; ; )
+            try
+            {
+                using var gate = new FileStream(Path.Combine(Folder, "store.lock"), FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
+                work();
+                return;
+            }
+            catch (IOException e) when (e is not (FileNotFoundException or DirectoryNotFoundException) && e.HResult is not 0 && IsHeld(e))
+            {
+                // Another program has the gate; it has it for a moment only.
+                using var wait = new ManualResetEventSlim();
+                wait.Wait(20);
+            }
+    }
+
+    public IReadOnlyList<JobRow> Jobs() => Read(c => c.Query<JobRow>("SELECT id, slug, made FROM job ORDER BY rowid").AsList());
+
+    /// <summary>The job with this slug or id, or null.</summary>
+    public JobRow? Find(string slugOrId) => Read(c => c.QueryFirstOrDefault<JobRow>("SELECT id, slug, made FROM job WHERE slug = @s OR id = @s", new { s = slugOrId }));
+
+    public HeadRow Head(string job) => Read(c => Head(c, job));
+
+    public RevisionRow Revision(long id) => Read(c => c.QueryFirst<RevisionRow>("SELECT id, job, parent, gesture, edit_id AS EditId, says, session, at FROM revision WHERE id = @id", new { id }));
+
+    /// <summary>Whether anything can be stepped back to, and forward.</summary>
+    public (bool Back, bool Forward) Steps(long revision) => Read(c => (
+        c.ExecuteScalar<long?>("SELECT parent FROM revision WHERE id = @revision", new { revision }) is not null,
+        c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM revision WHERE parent = @revision)", new { revision })));
+
+    /// <summary>The job as of a revision; revisions never change, so they are kept once read.</summary>
+    public Job Load(long revision) => _jobs.TryGetValue(revision, out var job) ? job : Read(c => Load(c, revision));
+
+    public IReadOnlyList<PressingRow> Pressings(string job) => Read(c => c.Query<PressingRow>("SELECT * FROM pressing WHERE job = @job ORDER BY id DESC", new { job }).AsList());
+
+    public PressingRow? Pressing(string job, long id) => Read(c => c.QueryFirstOrDefault<PressingRow>("SELECT * FROM pressing WHERE job = @job AND id = @id", new { job, id }));
+
+    /// <summary>Runs inside one writing transaction, alone in the store; committed and on the disk when it returns, undone when it throws.</summary>
+    public T Write<T>(Func<Writing, T> work)
+    {
+        lock (_writing)
+        {
+            using var c = Open();
+            // Begun at once as a writer: a reader that turns writer would fail if another wrote in between.
+            using var tx = c.BeginTransaction(deferred: false);
+            var result = work(new Writing(this, c, tx));
+            tx.Commit();
+            return result;
+        }
+    }
+
+    internal string Now() => _clock.GetUtcNow().UtcDateTime.ToString("yyyy-MM-ddTHH:mm:ss.fffZ", CultureInfo.InvariantCulture);
+
+    internal static HeadRow Head(SqliteConnection c, string job) =>
+        c.QueryFirst<HeadRow>("SELECT tick, revision, session, at FROM head WHERE job = @job ORDER BY tick DESC LIMIT 1", new { job });
+
+    internal Job Load(SqliteConnection c, long revision)
+    {
+        if (_jobs.TryGetValue(revision, out var known)) return known;
+        var state = c.ExecuteScalar<byte[]>("SELECT state FROM revision WHERE id = @revision", new { revision }) ?? throw new InvalidOperationException($"There is no revision {revision}.");
+        using var inflated = new MemoryStream();
+        using (var z = new DeflateStream(new MemoryStream(state), CompressionMode.Decompress)) z.CopyTo(inflated);
+        return Keep(revision, JobJson.Read(inflated.GetBuffer().AsSpan(0, (int)inflated.Length)));
+    }
+
+    internal Job Keep(long revision, Job job)
+    {
+        if (_jobs.Count > 2000) _jobs.Clear();
+        return _jobs[revision] = job;
+    }
+
+    internal static byte[] Deflate(Job job)
+    {
+        using var m = new MemoryStream();
+        using (var z = new DeflateStream(m, CompressionLevel.Fastest)) z.Write(JobJson.Write(job));
+        return m.ToArray();
+    }
+
+    private T Read<T>(Func<SqliteConnection, T> work)
+    {
+        using var c = Open();
+        return work(c);
+    }
+
+    private SqliteConnection Open()
+    {
+        var c = new SqliteConnection(_connection);
+        c.Open();
+        // All three hold for a handle, not for the file, so they are said at every opening.
+        c.Execute("PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA busy_timeout = 30000;");
+        return c;
+    }
+
+    private void Migrate()
+    {
+        using (Open()) { }
+        var result = DeployChanges.To.SqliteDatabase(_connection).WithScriptsEmbeddedInAssembly(typeof(JobStore).Assembly).WithTransactionPerScript().LogToNowhere().Build().PerformUpgrade();
+        if (!result.Successful) throw new InvalidOperationException($"The store in {Folder} could not be brought up to date: {result.Error.Message}", result.Error);
+    }
+
+    // EWOULDBLOCK and EACCES as .NET reports a file that another program holds.
+    private static bool IsHeld(IOException e) => (e.HResult & 0xffff) is 11 or 13 or 32 or 35;
+}

@@ -1,0 +1,13 @@
+namespace Lumbeck.Store;
+
+/// <summary>A job as a list shows it. Times are UTC.</summary>
+public sealed record JobRow(string Id, string Slug, string Made);
+
+/// <summary>What is on the bench: the revision, and the tick at which it came there.</summary>
+public sealed record HeadRow(long Tick, long Revision, string Session, string At);
+
+/// <summary>One revision without its state.</summary>
+public sealed record RevisionRow(long Id, string Job, long? Parent, string? Gesture, string? EditId, string Says, string Session, string At);
+
+/// <summary>A file that was made.</summary>
+public sealed record PressingRow(long Id, string Job, long Revision, string Kind, string House, string Name, string File, long Bytes, string At);

@@ -1,0 +1,85 @@
+using Dapper;
+using Lumbeck.Core.Edits;
+using Lumbeck.Core.Jobs;
+using Microsoft.Data.Sqlite;
+
+namespace Lumbeck.Store;
+
+/// <summary>What can be done inside one writing transaction.</summary>
+public sealed class Writing
+{
+    private readonly JobStore _store;
+    private readonly SqliteConnection _c;
+    private readonly SqliteTransaction _tx;
+
+    internal Writing(JobStore store, SqliteConnection c, SqliteTransaction tx) => (_store, _c, _tx) = (store, c, tx);
+
+    public bool AnyJobs() => _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM job)", transaction: _tx);
+
+    public HeadRow Head(string job) => JobStore.Head(_c, job);
+
+    public Job Load(long revision) => _store.Load(_c, revision);
+
+    /// <summary>The revision an edit with this id made, or null where it was never applied.</summary>
+    public long? RevisionOf(string editId) => _c.ExecuteScalar<long?>("SELECT id FROM revision WHERE edit_id = @editId", new { editId }, _tx);
+
+    /// <summary>The revision that was on the bench at a tick, or null.</summary>
+    public long? RevisionAt(string job, long tick) => _c.ExecuteScalar<long?>("SELECT revision FROM head WHERE job = @job AND tick <= @tick ORDER BY tick DESC LIMIT 1", new { job, tick }, _tx);
+
+    /// <summary>Whether anyone but this session has changed the job since a tick.</summary>
+    public bool OthersSince(string job, long tick, string session) =>
+        _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM head WHERE job = @job AND tick > @tick AND session <> @session)", new { job, tick, session }, _tx);
+
+    public void AddJob(string id, string slug, Job first, string session)
+    {
+        var at = _store.Now();
+        _c.Execute("INSERT INTO job (id, slug, made) VALUES (@id, @slug, @at)", new { id, slug, at }, _tx);
+        Insert(id, null, null, null, null, "begun", first, session, at);
+    }
+
+    public bool HasSlug(string slug) => _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM job WHERE slug = @slug)", new { slug }, _tx);
+
+    /// <summary>Appends a revision to the head and puts it on the bench.</summary>
+    public HeadRow Append(string job, long parent, string? gesture, string editId, Edit edit, string says, Job state, string session) =>
+        Insert(job, parent, gesture, editId, JobJson.Write(edit), says, state, session, _store.Now());
+
+    /// <summary>Puts a revision on the bench.</summary>
+    public HeadRow Move(string job, long revision, string session)
+    {
+        var at = _store.Now();
+        var tick = _c.ExecuteScalar<long>("INSERT INTO head (job, revision, session, at) VALUES (@job, @revision, @session, @at) RETURNING tick", new { job, revision, session, at }, _tx);
+        return new(tick, revision, session, at);
+    }
+
+    /// <summary>Where one step back leads: before the whole gesture. Null at the beginning.</summary>
+    public long? StepBack(long revision)
+    {
+        var (parent, gesture) = Of(revision);
+        while (parent is { } p && gesture is not null && Of(p) is var before && before.Gesture == gesture && before.Parent is not null) parent = before.Parent;
+        return parent;
+    }
+
+    /// <summary>Where one step forward leads: the end of the newest gesture that follows. Null where nothing does.</summary>
+    public long? StepForward(long revision)
+    {
+        if (NewestChild(revision) is not { } to) return null;
+        var gesture = Of(to).Gesture;
+        while (gesture is not null && NewestChild(to) is { } next && Of(next).Gesture == gesture) to = next;
+        return to;
+    }
+
+    public void AddPressing(string job, long revision, string kind, string house, string name, string file, long bytes) =>
+        _c.Execute("INSERT INTO pressing (job, revision, kind, house, name, file, bytes, at) VALUES (@job, @revision, @kind, @house, @name, @file, @bytes, @at)", new { job, revision, kind, house, name, file, bytes, at = _store.Now() }, _tx);
+
+    private (long? Parent, string? Gesture) Of(long revision) => _c.QueryFirst<(long?, string?)>("SELECT parent, gesture FROM revision WHERE id = @revision", new { revision }, _tx);
+
+    private long? NewestChild(long revision) => _c.ExecuteScalar<long?>("SELECT max(id) FROM revision WHERE parent = @revision", new { revision }, _tx);
+
+    private HeadRow Insert(string job, long? parent, string? gesture, string? editId, string? edit, string says, Job state, string session, string at)
+    {
+        var id = _c.ExecuteScalar<long>(
+            "INSERT INTO revision (job, parent, gesture, edit_id, edit, says, state, session, at) VALUES (@job, @parent, @gesture, @editId, @edit, @says, @state, @session, @at) RETURNING id",
+            new { job, parent, gesture, editId, edit, says, state = JobStore.Deflate(state), session, at }, _tx);
+        return Move(job, id, session);
+    }
+}
