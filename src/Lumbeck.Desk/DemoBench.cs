@@ -34,7 +34,7 @@ internal static class DemoBench
         yield return new AddSwatch(new("deep", "Deep water", Ink.Percent(86, 48, 62, 52)));
         yield return new AddSwatch(new("sailcloth", "Sailcloth", Ink.Percent(4, 6, 14, 0)));
         yield return new AddSwatch(new("brass", "Brass", Ink.Percent(18, 36, 78, 4)));
-        yield return new AddSwatch(new("shallows", "Shallows", Ink.Percent(64, 26, 44, 12)));
+        yield return new AddSwatch(new("shallows", "Shallows", Ink.Percent(72, 30, 48, 20)));
         yield return new PaintGround(new SwatchPaint("estuary"));
         yield return new LayPaper(new ContourLines { Seed = 41, Paint = new SwatchPaint("shallows") });
 
@@ -63,9 +63,10 @@ internal static class DemoBench
             Hold = At(Part.Back, Anchor.TopLeft, 0.2m, 1.16m),
             Width = new(In(4.1m)),
             Height = new(In(3.2m)),
-            Style = sail(new("eb-garamond", 400, false), 11.5m, Align.Left, leading: 1.42m),
+            Style = sail(new("eb-garamond", 400, false), 12.5m, Align.Left, leading: 1.44m),
         });
-        yield return new AddItem(new TextItem { Id = "praise", Words = "“A book with salt in its hinges.”", Hold = At(Part.Back, Anchor.TopLeft, 0.2m, 4.3m), Width = new(In(4.1m)), Height = new(In(0.36m)), Style = sail(new("eb-garamond", 400, true), 13, Align.Left, swatch: "brass") });
+        yield return new AddItem(new RectItem { Id = "back-rule", Hold = At(Part.Back, Anchor.TopLeft, 0.2m, 4.06m), Width = new(In(0.6m)), Height = new(Pt(1.4m)), Fill = new SwatchPaint("brass") });
+        yield return new AddItem(new TextItem { Id = "praise", Words = "“A book with salt in its hinges.”", Hold = At(Part.Back, Anchor.TopLeft, 0.2m, 4.28m), Width = new(In(4.1m)), Height = new(In(0.36m)), Style = sail(new("cormorant-garamond", 400, true), 17, Align.Left) });
         yield return new AddItem(new TextItem { Id = "imprint", Role = TextRole.Imprint, Words = "SKERRY & VANE", Hold = At(Part.Back, Anchor.BottomLeft, 0.2m, -0.02m), Width = new(In(1.8m)), Height = new(In(0.22m)), Style = sail(cormorant, 10.5m, Align.Left, 180, 1, Stand.Foot) });
         yield return new AddItem(new BarcodeItem { Id = "barcode", Hold = new(Part.Back, HoldBox.Room, Anchor.BottomRight, default, default) });
     }

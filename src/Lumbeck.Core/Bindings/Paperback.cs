@@ -25,7 +25,7 @@ public sealed class Paperback : Binding
 
     public override IEnumerable<Sum> Working(BookFacts book, House house, SpineSum spine, Unit unit)
     {
-        string f(Length l) => l.Figure(unit);
+        string f(Length l) => l.Show(unit);
         var cover = CoverWidth(book, house);
         var flaps = book.Flaps ? $" + 2 flaps × {f(FlapWidth(book, house))}" : "";
         var width = (2 * cover) + spine.Width + (2 * house.Bleed) + (book.Flaps ? 2 * FlapWidth(book, house) : Length.Zero);

@@ -18,11 +18,16 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
     public string Piece(Piece piece)
     {
         var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append('"');
+        if (piece.Clipped) s.Append(" clip-path=\"url(#sheet-edge)\"");
         if (piece.Place != Affine.Identity && !piece.IsEmpty) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
         s.Append('>');
         foreach (var mark in piece.Marks) Mark(s, mark);
         return s.Append("</g>").ToString();
     }
+
+    /// <summary>What clips the ground to the sheet; stands in the definitions of every drawing that shows it.</summary>
+    public static string Edge(Scene scene) =>
+        new StringBuilder("<clipPath id=\"sheet-edge\"><path d=\"M0 0H").Figure(scene.Width).Append('V').Figure(scene.Height).Append("H0z\"/></clipPath>").ToString();
 
     private void Mark(StringBuilder s, Mark mark)
     {
@@ -79,7 +84,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
         var s = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"").Figure(w.Left).Append(' ').Figure(w.Top).Append(' ').Figure(w.Right - w.Left).Append(' ').Figure(w.Bottom - w.Top)
             .Append("\" width=\"").Figure(w.Right - w.Left).Append("\" height=\"").Figure(w.Bottom - w.Top).Append("\"><defs>");
         foreach (var (_, path) in Glyphs(scene)) s.Append(path);
-        s.Append("</defs>");
+        s.Append(Edge(scene)).Append("</defs>");
         foreach (var piece in scene.Pieces) s.Append(Piece(piece));
         return s.Append("</svg>").ToString();
     }

@@ -1,0 +1,73 @@
+// What a hand does on a job's pages: picking, adding, nudging, stepping back. The rules are the server's.
+import './fields';
+import { pick, picked, send } from './queue';
+
+const closest = (e: Event, selector: string) => (e.target instanceof Element ? e.target.closest<HTMLElement>(selector) : null);
+const onJob = document.body.dataset.job !== undefined;
+const onWrap = document.body.dataset.place === 'Wrap';
+
+document.addEventListener('click', e => {
+  if (!onJob) return;
+  let at: HTMLElement | null;
+  if ((at = closest(e, '[data-step]'))) return send({ step: at.dataset.step });
+  if ((at = closest(e, 'button[data-fact]'))) return send({ path: at.dataset.fact, text: at.dataset.text });
+  if ((at = closest(e, '[data-order]'))) return send({ item: at.dataset.item, order: Number(at.dataset.order) });
+  if ((at = closest(e, '[data-remove]'))) return send({ item: at.dataset.remove, remove: true });
+  if ((at = closest(e, '[data-add]'))) {
+    const id = `${at.dataset.add}-${crypto.randomUUID().slice(0, 8)}`;
+    const swatch = at.dataset.add === 'swatch';
+    return send({ item: id, add: at.dataset.add, panel: at.dataset.panel }, false, () => { if (!swatch) choose(id); });
+  }
+  if ((at = closest(e, '[data-pick]'))) {
+    const id = at.dataset.pick!;
+    return choose(at.dataset.row && picked() === id ? null : id);
+  }
+  if (closest(e, '#sheet,#lens-drawing')) choose(null);
+});
+
+function choose(id: string | null): void {
+  pick(id);
+  if (id) document.getElementById(`row-${id}`)?.scrollIntoView({ block: 'nearest' });
+}
+
+let burst = { id: '', at: 0 };
+const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+
+document.addEventListener('keydown', e => {
+  if (!onJob) return;
+  const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
+  const select = e.target instanceof HTMLSelectElement;
+  const key = e.key.toLowerCase();
+  if ((e.ctrlKey || e.metaKey) && (key === 'z' || key === 'y')) {
+    // In a field with words not sent yet, the browser's own undo is what is meant.
+    if (typing && (e.target as HTMLElement).dataset.dirty === 'true') return;
+    e.preventDefault();
+    return send({ step: key === 'y' || e.shiftKey ? 'forward' : 'back' });
+  }
+  if (typing || select || !onWrap || e.ctrlKey || e.metaKey || e.altKey) return;
+  if (key === 'z') return zones(false);
+  const item = picked();
+  if (e.key === 'Escape' && item) return choose(null);
+  const arrow = arrows[e.key];
+  if (!item || !arrow) return;
+  e.preventDefault();
+  // A burst of keys is one step back.
+  if (burst.id === '' || e.timeStamp - burst.at > 900) burst.id = crypto.randomUUID();
+  burst.at = e.timeStamp;
+  send({ item, right: arrow[0], down: arrow[1], far: e.shiftKey, gesture: burst.id });
+});
+
+document.addEventListener('keyup', e => { if (e.key.toLowerCase() === 'z') zones(true); });
+
+function zones(shown: boolean): void {
+  for (const g of document.querySelectorAll('.zones')) g.toggleAttribute('hidden', !shown);
+}
+
+document.addEventListener('pointerdown', e => { if (closest(e, '#hide-zones')) zones(false); });
+for (const up of ['pointerup', 'pointercancel', 'blur']) window.addEventListener(up, () => zones(true));
+
+// Long work says that it is under way.
+document.addEventListener('submit', e => {
+  const button = (e.target as HTMLFormElement).querySelector<HTMLButtonElement>('[data-busy]');
+  if (button) { button.textContent = button.dataset.busy!; button.disabled = true; }
+});

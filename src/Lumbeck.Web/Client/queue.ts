@@ -1,0 +1,187 @@
+// Edits leave the page one after the other, in the order they were made, and none is dropped:
+// what the server has not answered is sent again under its own id, which it applies only once.
+import { htmx } from './htmx';
+
+export type Wire = Record<string, string | number | boolean | null | undefined>;
+type Entry = { wire: Wire; quiet: boolean; done?: () => void };
+
+const session = crypto.randomUUID();
+const body = document.body;
+const job = body.dataset.job ?? '';
+const token = document.querySelector<HTMLMetaElement>('meta[name=lumbeck-token]')?.content ?? '';
+
+let tick = Number(body.dataset.tick ?? 0);
+let shown: string | null = body.dataset.open || null; // the picked item that the page shows
+let wanted: string | null = shown;                    // the one it should show
+const waiting: Entry[] = [];
+let busy = false;
+
+export const picked = () => wanted;
+
+/** Puts an edit in the queue. A quiet one is sent while its maker still types: what it can't read is not told yet. */
+export function send(wire: Wire, quiet = false, done?: () => void): void {
+  // A newer text for the same fact makes an older one that has not left yet unnecessary.
+  const same = wire.path && waiting.findIndex((e, i) => i > 0 && e.wire.path === wire.path && e.wire.gesture === wire.gesture);
+  if (typeof same === 'number' && same > 0) waiting.splice(same, 1);
+  waiting.push({ wire: { id: crypto.randomUUID(), ...wire }, quiet, done });
+  void drain();
+}
+
+/** Shows another item as picked, or none. */
+export function pick(item: string | null): void {
+  wanted = item;
+  void drain();
+}
+
+async function drain(): Promise<void> {
+  if (busy) return;
+  busy = true;
+  try {
+    while (waiting.length > 0 || wanted !== shown) {
+      if (wanted !== shown && waiting.length === 0) { await news(); continue; }
+      const entry = waiting[0];
+      const settled = await post(entry);
+      if (!settled) { await pause(1000); continue; }
+      waiting.shift();
+      entry.done?.();
+    }
+  } finally {
+    busy = false;
+    body.dataset.idle = String(Number(body.dataset.idle ?? 0) + 1);
+  }
+}
+
+async function post({ wire, quiet }: Entry): Promise<boolean> {
+  let answer: Response;
+  try {
+    answer = await fetch(`/jobs/${job}/edit`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', 'X-Lumbeck-Token': token },
+      body: JSON.stringify({ session, base: tick, seen: tick, place: body.dataset.place, open: shown, ...wire }),
+    });
+  } catch {
+    tell('The server does not answer. What you did is kept here and sent again.');
+    return false;
+  }
+  if (answer.ok) {
+    await show(answer);
+    if (wire.path) wrong(String(wire.path), '');
+    clearNotice();
+    return true;
+  }
+  if (answer.status >= 500) {
+    tell('The server could not do this just now; it is tried again.');
+    return false;
+  }
+  const said = await answer.json().catch(() => ({ path: '', sentence: 'This can’t be done.' }));
+  if (answer.status === 409) conflict(said, wire);
+  else if (!quiet) {
+    wrong(said.path || String(wire.path ?? ''), said.sentence, String(wire.path ?? ''));
+  }
+  return true;
+}
+
+/** Asks for what others changed, and for the settings of the picked item. */
+async function news(): Promise<void> {
+  const was = shown;
+  const open = wanted;
+  const query = new URLSearchParams({ seen: String(tick), place: body.dataset.place ?? '' });
+  if (open) query.set('open', open);
+  if (was) query.set('was', was);
+  try {
+    const answer = await fetch(`/jobs/${job}/news?${query}`);
+    if (answer.ok) {
+      shown = open;
+      if (answer.status !== 204) await show(answer);
+      return;
+    }
+    shown = wanted = was;
+  } catch {
+    shown = wanted = was;
+    tell('The server does not answer.');
+  }
+}
+
+async function show(answer: Response): Promise<void> {
+  const now = Number(answer.headers.get('X-Tick'));
+  const text = await answer.text();
+  if (now < tick) return;
+  tick = now;
+  if (text) await htmx.swap({ text, target: body, sourceElement: body, swap: 'none' });
+  settle();
+  body.dataset.tick = String(tick);
+}
+
+/** Morphing leaves a touched field as its user left it; what the server says is what it shows, but for the one being typed in. */
+function settle(): void {
+  for (const field of document.querySelectorAll<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>('[data-value]')) {
+    const value = field.dataset.value ?? '';
+    if (field === document.activeElement && field.dataset.dirty === 'true') continue;
+    if (field.value !== value) field.value = value;
+  }
+  const frame = document.getElementById('frame');
+  const sheet = document.getElementById('sheet');
+  if (frame?.dataset.viewBox && sheet && sheet.getAttribute('viewBox') !== frame.dataset.viewBox) sheet.setAttribute('viewBox', frame.dataset.viewBox);
+  if (wanted && !document.getElementById(`row-${wanted}`)) wanted = shown = null;
+}
+
+/** Says what is wrong at its field, or takes the sentence away again. */
+export function wrong(path: string, sentence: string, other = ''): void {
+  const at = document.querySelector<HTMLElement>(`[data-says="${CSS.escape(path)}"]`) ?? document.querySelector<HTMLElement>(`[data-says="${CSS.escape(other)}"]`);
+  const field = document.querySelector<HTMLElement>(`[data-fact="${CSS.escape(at?.dataset.says ?? path)}"]`);
+  if (!at) { if (sentence) tell(sentence); return; }
+  at.textContent = sentence || at.dataset.hint || '';
+  at.classList.toggle('wrong', sentence !== '');
+  if (sentence) { field?.setAttribute('aria-invalid', 'true'); at.setAttribute('role', 'alert'); } else { field?.removeAttribute('aria-invalid'); at.removeAttribute('role'); }
+}
+
+function notice(): HTMLElement {
+  let n = document.getElementById('notice');
+  if (!n) {
+    n = document.createElement('div');
+    n.id = 'notice';
+    n.className = 'fixed left-1/2 -translate-x-1/2 bottom-11 z-30 bg-raised text-ink border border-edge border-l-4 border-l-brass px-4 py-2 shadow-lg max-w-[760px] flex items-center gap-3';
+    n.setAttribute('role', 'alert');
+    body.append(n);
+  }
+  n.replaceChildren();
+  return n;
+}
+
+function clearNotice(): void { document.querySelector('#notice:not([data-asks])')?.remove(); }
+
+export function tell(sentence: string): void {
+  const n = notice();
+  delete n.dataset.asks;
+  n.append(sentence);
+}
+
+/** Somebody else changed the same fact: both values, and a way on. */
+function conflict(c: { path: string; label: string; theirs: string; yours: string }, wire: Wire): void {
+  const n = notice();
+  n.dataset.asks = 'true';
+  const words = document.createElement('p');
+  words.textContent = `${c.label} was changed elsewhere in the meantime: it now says ${c.theirs || 'nothing'}; you typed ${c.yours || 'nothing'}.`;
+  const choice = (text: string, act: () => void) => {
+    const b = document.createElement('button');
+    b.type = 'button';
+    b.className = 'lift shrink-0';
+    b.textContent = text;
+    b.onclick = () => { n.remove(); act(); };
+    return b;
+  };
+  n.append(words, choice(`Keep ${short(c.theirs)}`, () => { undirty(); void news().then(settle); }), choice(`Use ${short(c.yours)}`, () => send({ ...wire, id: crypto.randomUUID(), base: null })));
+  undirty();
+  void news();
+}
+
+const short = (s: string) => (s.length > 24 ? s.slice(0, 23) + '…' : s || 'nothing');
+const undirty = () => document.querySelectorAll<HTMLElement>('[data-dirty]').forEach(f => delete f.dataset.dirty);
+const pause = (ms: number) => new Promise(r => setTimeout(r, ms));
+
+// Another tab, or the command line, may have changed the job.
+if (job) setInterval(() => {
+  if (busy || waiting.length > 0 || document.hidden) return;
+  busy = true;
+  void news().finally(() => { busy = false; if (waiting.length > 0 || wanted !== shown) void drain(); });
+}, 1000);

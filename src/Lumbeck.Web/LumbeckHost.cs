@@ -1,0 +1,60 @@
+using Lumbeck.Web.Screens;
+using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.HostFiltering;
+using Microsoft.AspNetCore.ResponseCompression;
+
+namespace Lumbeck.Web;
+
+/// <summary>The web server: bound to this machine alone, and asking nothing of any other.</summary>
+public static class LumbeckHost
+{
+    /// <summary>Everything a page needs comes from here, and nothing runs that is not a file of ours.</summary>
+    public const string ContentSecurityPolicy =
+        "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+    public static WebApplication Build(StartOptions options)
+    {
+        var builder = WebApplication.CreateBuilder(new WebApplicationOptions { ContentRootPath = AppContext.BaseDirectory, ApplicationName = typeof(LumbeckHost).Assembly.GetName().Name });
+        builder.WebHost.UseStaticWebAssets();
+        builder.WebHost.ConfigureKestrel(k =>
+        {
+            k.ListenLocalhostOnly(options.Port);
+            k.AddServerHeader = false;
+            k.Limits.MaxRequestBodySize = 1_000_000;
+        });
+        builder.Logging.SetMinimumLevel(LogLevel.Warning);
+        builder.Services.Configure<HostFilteringOptions>(h => h.AllowedHosts = ["127.0.0.1", "localhost"]);
+        builder.Services.AddSingleton(new Desk.Desk(options.Data, TimeProvider.System, options.Demo));
+        builder.Services.AddDataProtection().SetApplicationName("Lumbeck").PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(options.Data, "keys")));
+        builder.Services.AddAntiforgery(a => { a.HeaderName = "X-Lumbeck-Token"; a.Cookie.Name = "lumbeck"; });
+        builder.Services.AddResponseCompression(c => { c.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml"]; });
+        builder.Services.ConfigureHttpJsonOptions(j => j.SerializerOptions.Converters.Add(new System.Text.Json.Serialization.JsonStringEnumConverter()));
+        builder.Services.AddRazorPages();
+        builder.Services.AddSingleton<Drawings>();
+        builder.Services.AddScoped<PartialRenderer>();
+        builder.Services.AddScoped<ScreenMaker>();
+
+        var app = builder.Build();
+        app.UseHostFiltering();
+        app.Use((context, next) =>
+        {
+            var h = context.Response.Headers;
+            h.ContentSecurityPolicy = ContentSecurityPolicy;
+            h.XContentTypeOptions = "nosniff";
+            h["Referrer-Policy"] = "no-referrer";
+            h["Cross-Origin-Opener-Policy"] = "same-origin";
+            h["Cross-Origin-Resource-Policy"] = "same-origin";
+            return next(context);
+        });
+        app.UseResponseCompression();
+        app.UseStatusCodePagesWithReExecute("/problem", "?code={0}");
+        app.UseExceptionHandler("/problem");
+        app.MapStaticAssets();
+        app.MapRazorPages();
+        EditRoutes.Map(app);
+        return app;
+    }
+
+    private static void ListenLocalhostOnly(this Microsoft.AspNetCore.Server.Kestrel.Core.KestrelServerOptions k, int port) =>
+        k.Listen(System.Net.IPAddress.Loopback, port);
+}

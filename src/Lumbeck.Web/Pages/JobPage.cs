@@ -1,0 +1,42 @@
+using Lumbeck.Web.Screens;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Lumbeck.Web.Pages;
+
+/// <summary>A page of one job: its screen, made of the same parts that edits answer with.</summary>
+public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) : PageModel
+{
+    public OnBench On { get; private set; } = null!;
+    public Screen Screen { get; private set; } = null!;
+    public string? Open { get; private set; }
+    public Place Place => place;
+    protected Desk.Desk Desk => desk;
+
+    public async Task<IActionResult> OnGetAsync(string slug, string? item)
+    {
+        try { On = desk.Job(slug); }
+        catch (Refusal) { return NotFound(); }
+        Open = item is not null && On.Job.Item(item) is not null ? item : null;
+        Screen = await screens.Now(On, place, Open);
+        Response.Headers.CacheControl = "no-store";
+        return Page();
+    }
+}
+
+public sealed class TicketModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Ticket);
+
+public sealed class WrapModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Wrap);
+
+public sealed class CheckModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Check);
+
+public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Press)
+{
+    public IActionResult OnPost(string slug)
+    {
+        try { Desk.Press(slug, PressKind.X4); }
+        catch (Refusal r) when (r.Path == "job") { return NotFound(); }
+        catch (Refusal r) { TempData["problem"] = r.Message; }
+        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press");
+    }
+}

@@ -1,0 +1,157 @@
+using System.Text;
+using Lumbeck.Core.Type;
+using Lumbeck.Press.Svg;
+
+namespace Lumbeck.Web.Screens;
+
+/// <summary>The drawings of the screens: the art, its zones, dimension chains, what can be picked, and the spine lens. Strings, built in one go.</summary>
+public sealed class Drawings(Desk.Desk desk)
+{
+    private readonly SvgPainter _painter = new(desk.Shelf, desk.Colour);
+
+    public string Piece(Piece piece) => _painter.Piece(piece);
+
+    public IEnumerable<(string Id, string Path)> Glyphs(Scene scene) => _painter.Glyphs(scene);
+
+    public string Picture(Scene scene) => _painter.Picture(scene);
+
+    /// <summary>Room for the chains round a sheet, in points.</summary>
+    public static double Margin(Sheet sheet) => TextSize(sheet) * 3.1;
+
+    private static double TextSize(Sheet sheet) => Math.Max(sheet.Size.Width.Points, sheet.Size.Height.Points * 1.35) / 76;
+
+    /// <summary>The view box of a sheet with chains above and left.</summary>
+    public static string ViewBox(Sheet sheet)
+    {
+        var m = Margin(sheet);
+        return new StringBuilder().Figure(-m).Append(' ').Figure(-m).Append(' ').Figure(sheet.Size.Width.Points + m + 4).Append(' ').Figure(sheet.Size.Height.Points + m + 4).ToString();
+    }
+
+    public string Zones(Composed c) => ZoneSvg.Zones(c.Scene.Sheet, "z", part => Light(c, part));
+
+    private bool Light(Composed c, Part part) =>
+        ZoneSvg.WantsLight(c.Scene, part == Part.Sheet ? c.Scene.Sheet.Trim : c.Scene.Sheet.Panel(part)?.Safe ?? c.Scene.Sheet.Trim, desk.Colour);
+
+    /// <summary>Dimension chains above and left of the sheet, in the job's unit; each figure leads to its sum.</summary>
+    public static string Chains(Composed c, string slug)
+    {
+        var sheet = c.Scene.Sheet;
+        var unit = c.Job.Ticket.Unit;
+        var size = TextSize(sheet);
+        var at = -size * 1.55;
+        var s = new StringBuilder();
+        foreach (var region in sheet.Regions)
+            Chain(s, region.X.Points, region.Width.Points, at, size, upright: false, region.Width.Figure(unit), Named(region), region.Kind == RegionKind.Spine ? "spine" : "width", slug);
+        foreach (var (y, h, name) in (ReadOnlySpan<(double, Length, string)>)[(0, sheet.Trim.Y, "bleed"), (sheet.Trim.Y.Points, sheet.Trim.Height, "height"), (sheet.Trim.Bottom.Points, sheet.Size.Height - sheet.Trim.Bottom, "bleed")])
+            Chain(s, y, h.Points, at, size, upright: true, h.Figure(unit), name, "height", slug);
+        s.Append("<text x=\"").Figure(at).Append("\" y=\"").Figure(at + (size * 0.1)).Append("\" font-size=\"").Figure(size * 0.9).Append("\" text-anchor=\"middle\">").Append(LengthText.Name(unit)).Append("</text>");
+        return s.ToString();
+    }
+
+    private static string Named(Region r) => r.Part?.Say() ?? "bleed";
+
+    private static void Chain(StringBuilder s, double from, double length, double at, double size, bool upright, string figure, string name, string sum, string slug)
+    {
+        var tick = size * 0.32;
+        var wide = figure.Length * size * 0.62;
+        var fits = length > wide + (size * 1.2);
+        s.Append(upright ? "<g transform=\"matrix(0 1 1 0 0 0)\">" : "<g>");
+        s.Append("<path fill=\"none\" stroke=\"currentColor\" stroke-width=\".8\" vector-effect=\"non-scaling-stroke\" d=\"");
+        var middle = from + (length / 2);
+        if (fits) s.Append('M').Figure(from).Append(' ').Figure(at).Append('H').Figure(middle - (wide / 2) - tick).Append('M').Figure(middle + (wide / 2) + tick).Append(' ').Figure(at).Append('H').Figure(from + length);
+        else s.Append('M').Figure(from).Append(' ').Figure(at).Append('h').Figure(length);
+        foreach (var x in (ReadOnlySpan<double>)[from, from + length])
+            s.Append('M').Figure(x - tick).Append(' ').Figure(at + tick).Append('l').Figure(2 * tick).Append(' ').Figure(-2 * tick).Append('M').Figure(x).Append(' ').Figure(at - (tick * 1.6)).Append('v').Figure(tick * 3.2);
+        s.Append("\"/></g>");
+        if (!fits && name == "bleed") return;
+        // A figure too wide for its part stands above it.
+        var (tx, ty) = upright ? (at, middle) : (middle, fits ? at : at - (size * 0.75));
+        s.Append("<a href=\"/jobs/").Append(slug).Append("/ticket#sum-").Append(sum).Append("\" aria-label=\"").Append(SvgText.Escape(name)).Append(' ').Append(figure).Append(": show the sum\"><text font-size=\"").Figure(size).Append("\" text-anchor=\"middle\" dominant-baseline=\"central\" transform=\"translate(").Figure(tx).Append(' ').Figure(ty).Append(')').Append(upright ? "rotate(-90)" : "").Append("\">").Append(figure).Append("</text></a>");
+    }
+
+    /// <summary>What can be picked on the sheet, the lowest first, and the picked item's box.</summary>
+    public static string Hits(Composed c, string? open)
+    {
+        var s = new StringBuilder();
+        foreach (var item in c.Job.Take.Items)
+            if (!item.Hidden && c.Scene.Piece(item.Id) is { Frame.IsEmpty: false } p)
+                s.Append("<rect class=\"hit\" data-pick=\"").Append(item.Id).Append('"').Box(p.Frame).Append("/>");
+        if (open is not null && c.Scene.Piece(open) is { Frame.IsEmpty: false } picked) Picked(s, picked.Frame, 1);
+        return s.ToString();
+    }
+
+    private static void Picked(StringBuilder s, Bounds f, double scale)
+    {
+        s.Append("<g class=\"picked\"><rect fill=\"none\" stroke=\"#fff\" stroke-opacity=\".85\" stroke-width=\"2.6\" vector-effect=\"non-scaling-stroke\"").Box(f).Append("/><rect fill=\"none\" stroke=\"#22302b\" stroke-width=\"1\" vector-effect=\"non-scaling-stroke\"").Box(f).Append("/>");
+        var q = 3.2 * scale;
+        foreach (var (x, y) in (ReadOnlySpan<(double, double)>)[(f.Left, f.Top), (f.Right, f.Top), (f.Left, f.Bottom), (f.Right, f.Bottom)])
+            s.Append("<rect fill=\"#f9f7f0\" stroke=\"#22302b\" stroke-width=\"1\" vector-effect=\"non-scaling-stroke\"").Box(new(x - q, y - q, x + q, y + q)).Append("/>");
+        s.Append("</g>");
+    }
+
+    /// <summary>The spine turned level: the art itself seen through its frame, with the safe band and what can be picked there.</summary>
+    public string Lens(Composed c, string? open)
+    {
+        if (c.Scene.Sheet.Panel(Part.Spine) is not { } spine) return "";
+        var edge = spine.Edge;
+        var level = new { Long = edge.Height.Points, High = edge.Width.Points };
+        // From the sheet to the level frame: the spine's own frame, the other way round.
+        var m = spine.Turn == Turn.Clockwise
+            ? new Affine(0, -1, 1, 0, -edge.Y.Points, edge.Right.Points)
+            : new Affine(0, 1, -1, 0, edge.Bottom.Points, -edge.X.Points);
+        var pad = level.High * 0.06;
+        var s = new StringBuilder("<svg id=\"lens-drawing\" class=\"block w-full h-full\" role=\"img\" aria-label=\"The spine, turned level\" viewBox=\"").Figure(-2).Append(' ').Figure(-pad).Append(' ').Figure(level.Long + 4).Append(' ').Figure(level.High + (2 * pad)).Append("\"><defs><clipPath id=\"lens-edge\"><rect").Rect(edge).Append("/></clipPath>").Append(ZoneSvg.Patterns("l")).Append("</defs><g transform=\"").Matrix(m).Append("\"><use href=\"#art\" clip-path=\"url(#lens-edge)\"/></g>");
+        s.Append(Light(c, Part.Spine) ? "<g class=\"zones zone-light\">" : "<g class=\"zones zone-dark\">");
+        foreach (var bleed in c.Scene.Sheet.Zones.Where(z => z.Kind == ZoneKind.Bleed && !z.Box.Intersect(edge).IsEmpty))
+            s.Hatch("l", Light(c, Part.Spine)).Box(m.Of(In(bleed.Box.Intersect(edge)))).Append("/>");
+        if (spine.CarriesText) ZoneSvg.Safe(s, m.Of(In(spine.Safe)).ToBox());
+        s.Append("</g><g class=\"zones zone-dark\"><path fill=\"none\" stroke=\"currentColor\" stroke-dasharray=\"9 3 1.5 3\" vector-effect=\"non-scaling-stroke\" d=\"M-2 0H").Figure(level.Long + 2).Append("M-2 ").Figure(level.High).Append('H').Figure(level.Long + 2).Append("\"/></g>");
+        foreach (var item in c.Job.Take.Items.Where(i => i.Hold.Panel == Part.Spine && !i.Hidden))
+            if (c.Scene.Piece(item.Id) is { Frame.IsEmpty: false } p)
+            {
+                s.Append("<rect class=\"hit\" data-pick=\"").Append(item.Id).Append('"').Box(m.Of(p.Frame)).Append("/>");
+                if (item.Id == open) Picked(s, m.Of(p.Frame), 0.7);
+            }
+        return s.Append("</svg>").ToString();
+    }
+
+    /// <summary>The ticket's sheet: panels by name, zones, folds and chains, without the art.</summary>
+    public static string Plan(Composed c, string slug)
+    {
+        var sheet = c.Scene.Sheet;
+        var size = TextSize(sheet);
+        var s = new StringBuilder("<svg id=\"plan\" class=\"block w-full h-full\" role=\"img\" aria-label=\"The computed sheet, drawn to scale\" viewBox=\"").Append(ViewBox(sheet)).Append("\"><defs>").Append(ZoneSvg.Patterns("p")).Append("</defs><rect class=\"paper\"").Rect(sheet.Whole).Append("/><g class=\"zones\">").Append(ZoneSvg.Zones(sheet, "p", _ => false)).Append("</g>");
+        foreach (var panel in sheet.Panels)
+        {
+            var f = panel.Face;
+            var (x, y) = (f.X.Points + (f.Width.Points / 2), f.Y.Points + (f.Height.Points / 2));
+            var upright = f.Width.Points < size * 8;
+            if (upright && f.Width.Points < size * 1.3) continue;
+            s.Append("<text font-size=\"").Figure(size * (upright ? 1 : 1.25)).Append("\" fill=\"#4d5952\" text-anchor=\"middle\" dominant-baseline=\"central\" transform=\"translate(").Figure(x).Append(' ').Figure(y).Append(')').Append(upright ? (panel.Turn == Turn.CounterClockwise ? "rotate(-90)" : "rotate(90)") : "").Append("\">").Append(SvgText.Escape(panel.Part.Say())).Append("</text>");
+        }
+        return s.Append("<g class=\"chain\">").Append(Chains(c, slug)).Append("</g></svg>").ToString();
+    }
+
+    /// <summary>Where findings lie, numbered over a picture of the wrap.</summary>
+    public static string Spots(Composed c, string slug)
+    {
+        var sheet = c.Scene.Sheet;
+        var s = new StringBuilder("<svg class=\"block w-full\" role=\"img\" aria-label=\"Where the findings lie on the sheet\" viewBox=\"0 0 ").Figure(sheet.Size.Width.Points).Append(' ').Figure(sheet.Size.Height.Points).Append("\"><image href=\"/jobs/").Append(slug).Append("/wrap.svg?r=").Append(c.Revision).Append("\" width=\"").Figure(sheet.Size.Width.Points).Append("\" height=\"").Figure(sheet.Size.Height.Points).Append("\"/>");
+        for (var i = 0; i < c.Findings.Length; i++)
+            if (c.Findings[i].Place is { } place)
+            {
+                var ink = c.Findings[i].Severity switch { Severity.Stop => "#9a3327", Severity.Caution => "#7d5510", _ => "#4d5952" };
+                var (x, y) = (Math.Clamp(place.X.Points, 13, sheet.Size.Width.Points - 13), Math.Clamp(place.Y.Points, 13, sheet.Size.Height.Points - 13));
+                s.Append("<rect fill=\"none\" stroke=\"#fff\" stroke-width=\"5\"").Rect(place).Append("/><rect fill=\"none\" stroke=\"").Append(ink).Append("\" stroke-width=\"2.5\"").Rect(place).Append("/><circle r=\"12\" fill=\"").Append(ink).Append("\" stroke=\"#fff\" stroke-width=\"2\" cx=\"").Figure(x).Append("\" cy=\"").Figure(y).Append("\"/><text fill=\"#fff\" font-size=\"15\" font-weight=\"600\" text-anchor=\"middle\" dominant-baseline=\"central\" x=\"").Figure(x).Append("\" y=\"").Figure(y).Append("\">").Append(i + 1).Append("</text>");
+            }
+        return s.Append("</svg>").ToString();
+    }
+
+    private static Bounds In(Core.Measures.Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
+}
+
+internal static class BoundsSvg
+{
+    public static StringBuilder Box(this StringBuilder s, Bounds b) =>
+        s.Append(" x=\"").Figure(b.Left).Append("\" y=\"").Figure(b.Top).Append("\" width=\"").Figure(b.Right - b.Left).Append("\" height=\"").Figure(b.Bottom - b.Top).Append('"');
+}

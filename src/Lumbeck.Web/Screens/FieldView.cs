@@ -1,0 +1,24 @@
+namespace Lumbeck.Web.Screens;
+
+/// <summary>How one fact is shown as a field.</summary>
+public sealed record FieldView(Job Job, Fact Fact)
+{
+    /// <summary>Picked from its choices rather than typed.</summary>
+    public bool Pick { get; init; }
+    /// <summary>Lines of a longer text; 0 for one line.</summary>
+    public int Lines { get; init; }
+    /// <summary>The label above the field instead of beside it, where room is narrow.</summary>
+    public bool Above { get; init; }
+    /// <summary>Set in the figures' face.</summary>
+    public bool Figure { get; init; }
+    /// <summary>Sent while it is typed, not only when it is left.</summary>
+    public bool Live { get; init; }
+    public string? Hint { get; init; }
+    /// <summary>Keeps room for a sentence below, so that nothing jumps.</summary>
+    public bool Hinted { get; init; }
+    /// <summary>A list of suggestions elsewhere on the page.</summary>
+    public string? List { get; init; }
+    public string Class { get; init; } = "grid grid-cols-[72px_1fr] gap-x-2";
+
+    public static FieldView Of(Job job, string path) => new(job, Facts.Find(job, path) ?? throw new ArgumentException($"There is no fact {path}."));
+}

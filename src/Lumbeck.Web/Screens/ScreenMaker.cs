@@ -1,0 +1,78 @@
+namespace Lumbeck.Web.Screens;
+
+/// <summary>Which place of a job a screen shows.</summary>
+public enum Place { Ticket, Wrap, Check, Press }
+
+/// <summary>What a partial page of a job is given.</summary>
+/// <param name="On">The job as on the bench, or as it was.</param>
+/// <param name="Place">The open place.</param>
+/// <param name="Open">The picked item, if any.</param>
+/// <param name="Back">Whether there is a step to take back.</param>
+/// <param name="Forward">Whether there is a step to take again.</param>
+/// <param name="Desk">For what lies beside the job: faces, files.</param>
+public sealed record JobView(OnBench On, Place Place, string? Open, bool Back, bool Forward, Desk.Desk Desk)
+{
+    public Job Job => On.Job;
+    public Ticket Ticket => On.Job.Ticket;
+    public Composed Composed => On.Composed;
+    public Sheet Sheet => On.Composed.Scene.Sheet;
+    public string Base => "/jobs/" + On.Slug;
+}
+
+/// <summary>A panel's list on the Wrap screen.</summary>
+public sealed record PanelView(JobView View, Part Part)
+{
+    public string Id => "list-" + Part.Word();
+    /// <summary>In the order they are laid down, the lowest first.</summary>
+    public IEnumerable<Item> Items => View.Job.Take.Items.Where(i => i.Hold.Panel == Part);
+}
+
+/// <summary>Makes a job's screens out of their parts.</summary>
+public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRenderer partials)
+{
+    /// <summary>The screen of what is on the bench.</summary>
+    public Task<Screen> Now(OnBench on, Place place, string? open)
+    {
+        var (back, forward) = desk.Steps(on);
+        return Make(new(on, place, open, back, forward, desk));
+    }
+
+    public Task<Screen> Make(JobView v) => v.Place switch
+    {
+        Place.Ticket => Ticket(v),
+        Place.Wrap => Wrap(v),
+        Place.Check => Parts(v, ("docket", "_Docket"), ("findings", "_Findings"), ("foot", "_Foot")),
+        _ => Parts(v, ("docket", "_Docket"), ("press-body", "_Press"), ("foot", "_Foot")),
+    };
+
+    private async Task<Screen> Ticket(JobView v) =>
+        new([.. (await Parts(v, ("docket", "_Docket"), ("facts", "_Facts"), ("sums", "_Sums"), ("foot", "_Foot"))).Parts, new("plan", Drawings.Plan(v.Composed, v.On.Slug), Svg: false)]);
+
+    private async Task<Screen> Wrap(JobView v)
+    {
+        var parts = new List<Fragment>((await Parts(v, ("docket", "_Docket"), ("ground", "_Ground"), ("lens", "_Lens"), ("foot", "_Foot"))).Parts);
+        // The sheet's outermost panels first and last: what is left of the sheet, and what is right of it.
+        var panels = v.Sheet.Panels.Where(p => p.Part != Part.Spine).Select(p => p.Part).ToList();
+        var half = panels.Count / 2;
+        foreach (var (side, listed) in ((string, List<Part>)[])[("left", panels[..half]), ("right", panels[half..])])
+        {
+            var lists = "";
+            foreach (var part in listed) lists += await partials.Render("_PanelList", new PanelView(v, part));
+            if (side == "left" && v.Job.Take.Items.Any(i => i.Hold.Panel == Part.Sheet)) lists += await partials.Render("_PanelList", new PanelView(v, Part.Sheet));
+            parts.Add(new(side, $"<div id=\"{side}\" class=\"overflow-y-auto bg-ground\">{lists}</div>"));
+        }
+        parts.Add(new("edge", $"<defs id=\"edge\">{Press.Svg.SvgPainter.Edge(v.Composed.Scene)}</defs>", Svg: true));
+        parts.Add(new("zones", $"<g id=\"zones\" class=\"zones\">{drawings.Zones(v.Composed)}</g>", Svg: true));
+        parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Composed, v.On.Slug)}</g>", Svg: true));
+        parts.Add(new("hits", $"<g id=\"hits\">{Drawings.Hits(v.Composed, v.Open)}</g>", Svg: true));
+        parts.Add(new("frame", $"<desc id=\"frame\" data-view-box=\"{Drawings.ViewBox(v.Sheet)}\"></desc>", Svg: true));
+        return new(parts, [.. v.Composed.Scene.Pieces.Select(p => new Fragment(Press.Svg.SvgPainter.IdOf(p.Item), drawings.Piece(p), Svg: true))], [.. drawings.Glyphs(v.Composed.Scene)]);
+    }
+
+    private async Task<Screen> Parts(JobView v, params (string Id, string Partial)[] parts)
+    {
+        var made = new List<Fragment>();
+        foreach (var (id, partial) in parts) made.Add(new(id, await partials.Render(partial, v)));
+        return new(made);
+    }
+}
