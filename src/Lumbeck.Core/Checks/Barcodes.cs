@@ -8,6 +8,7 @@ namespace Lumbeck.Core.Checks;
 public sealed class BarcodeDigits : Rule
 {
     public override string Id => "barcode.digits";
+    public override string Proves => "the barcode’s number is right";
     protected override bool Limited => false;
 
     public override IEnumerable<Finding> Find(Look look)
@@ -33,6 +34,7 @@ public sealed class BarcodeDigits : Rule
 public sealed class BarcodeRoom : Rule
 {
     public override string Id => "barcode.room";
+    public override string Proves => "the barcode lies free in its room";
 
     public override IEnumerable<Finding> Find(Look look)
     {

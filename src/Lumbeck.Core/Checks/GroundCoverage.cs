@@ -7,6 +7,7 @@ namespace Lumbeck.Core.Checks;
 public sealed class GroundCoverage : Rule
 {
     public override string Id => "ground.coverage";
+    public override string Proves => "the ground covers the whole sheet";
     protected override bool Limited => false;
 
     public override IEnumerable<Finding> Find(Look look)

@@ -27,6 +27,9 @@ public abstract class Rule
     /// <summary>The rule's id, such as <c>zone.trim</c>.</summary>
     public abstract string Id { get; }
 
+    /// <summary>What is so when it finds nothing, in words.</summary>
+    public abstract string Proves { get; }
+
     public abstract IEnumerable<Finding> Find(Look look);
 
     /// <summary>A finding, weighed as the house weighs this rule where it says so.</summary>

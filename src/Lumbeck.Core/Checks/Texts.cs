@@ -6,6 +6,7 @@ namespace Lumbeck.Core.Checks;
 public sealed class TextOverset : Rule
 {
     public override string Id => "text.overset";
+    public override string Proves => "all words fit their boxes";
     protected override bool Limited => false;
 
     public override IEnumerable<Finding> Find(Look look)
@@ -20,6 +21,7 @@ public sealed class TextOverset : Rule
 public sealed class TextGlyphs : Rule
 {
     public override string Id => "text.glyphs";
+    public override string Proves => "every character can be drawn";
     protected override bool Limited => false;
 
     public override IEnumerable<Finding> Find(Look look)
@@ -34,6 +36,7 @@ public sealed class TextGlyphs : Rule
 public sealed class TextPlaceholder : Rule
 {
     public override string Id => "text.placeholder";
+    public override string Proves => "title and author stand on the front";
     protected override bool Limited => false;
 
     public override IEnumerable<Finding> Find(Look look)

@@ -7,6 +7,7 @@ namespace Lumbeck.Core.Checks;
 public sealed class ZoneTrim : Rule
 {
     public override string Id => "zone.trim";
+    public override string Proves => "words and barcode keep clear of the knife";
 
     public override IEnumerable<Finding> Find(Look look)
     {
@@ -29,6 +30,7 @@ public sealed class ZoneTrim : Rule
 public sealed class ZoneFold : Rule
 {
     public override string Id => "zone.fold";
+    public override string Proves => "words and barcode keep clear of folds";
 
     public override IEnumerable<Finding> Find(Look look)
     {
@@ -62,6 +64,7 @@ public sealed class ZoneFold : Rule
 public sealed class ZoneSpine : Rule
 {
     public override string Id => "zone.spine";
+    public override string Proves => "spine words lie in their safe band";
 
     public override IEnumerable<Finding> Find(Look look)
     {

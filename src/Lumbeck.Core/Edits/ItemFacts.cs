@@ -43,7 +43,7 @@ public static partial class ItemFacts
         RectItem R(Job j) => (RectItem)j.Item(id)!;
         PaintRect As(Job j) => R(j) switch { var r => new PaintRect(id, r.Fill, r.Line, r.LineWidth, r.Corner) };
         yield return new($"item/{id}/fill", "Fill", j => R(j).Fill.Show(j.Swatches), (j, t) => As(j) with { Fill = Facts.MaybePaint(j, t) });
-        yield return new($"item/{id}/line", "Line", j => R(j).Line.Show(j.Swatches), (j, t) => As(j) with { Line = Facts.MaybePaint(j, t), LineWidth = R(j).LineWidth.IsZero ? Measures.Length.FromPoints(1) : R(j).LineWidth });
+        yield return new($"item/{id}/line", "Line", j => R(j).Line.Show(j.Swatches), (j, t) => As(j) with { Line = Facts.MaybePaint(j, t), LineWidth = R(j).LineWidth.IsZero && Facts.MaybePaint(j, t) is not null ? Measures.Length.FromPoints(1) : R(j).LineWidth });
         yield return new($"item/{id}/line-width", "Weight", j => R(j).LineWidth.ShowPoints(), (j, t) => As(j) with { LineWidth = Facts.Points(t) });
         yield return new($"item/{id}/corner", "Corner", j => R(j).Corner.Show(j.Ticket.Unit), (j, t) => As(j) with { Corner = Facts.Length(j, t) });
     }

@@ -14,6 +14,7 @@ public static class JobJson
         PropertyNamingPolicy = JsonNamingPolicy.CamelCase,
         DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
         Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+        IgnoreReadOnlyProperties = true,
         AllowOutOfOrderMetadataProperties = true,
         MaxDepth = 32,
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new CaliperJson(), new FaceJson(), new IsbnJson() },

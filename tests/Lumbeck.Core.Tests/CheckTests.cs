@@ -1,0 +1,110 @@
+namespace Lumbeck.Core.Tests;
+
+/// <summary>Each rule finds its fault, says its figure, and is quiet on a good cover.</summary>
+public sealed class CheckTests
+{
+    private static Finding Only(Job job, string id) => Sample.Check(job).Where(f => f.Id == id).ShouldHaveSingleItem();
+
+    [Fact]
+    public void A_good_cover_has_no_findings() => Sample.Check(Sample.Job()).ShouldBeEmpty();
+
+    [Fact]
+    public void Pages_outside_what_house_and_paper_bind()
+    {
+        var job = Sample.Job();
+        Only(new SetPages(12).Apply(job), "ticket.pages").Measured.ShouldBe("12 pages");
+        Only(new SetPages(840).Apply(job), "ticket.pages").Limit.ShouldBe("828 pages");
+        Only(new SetPages(201).Apply(job), "ticket.pages").Severity.ShouldBe(Severity.Note);
+    }
+
+    [Fact]
+    public void A_bare_strip_is_found_with_its_width_and_covered_by_exact_rectangles()
+    {
+        RectItem half(string id, Anchor anchor, decimal share, decimal plus) => new() { Id = id, Hold = new(Part.Sheet, HoldBox.Edge, anchor, default, default), Width = new(Length.FromInches(plus), share), Height = Span.Full, Fill = new SwatchPaint("sea") };
+        var bare = Sample.Job(half("left", Anchor.Left, 0.5m, 0), half("right", Anchor.Right, 0.5m, -0.02m));
+        bare = new PaintGround(null).Apply(bare);
+        var finding = Only(bare, "ground.coverage");
+        finding.Measured.ShouldBe("a bare strip 0.02 in wide");
+        finding.Place!.Value.Width.ShouldBe(Length.FromInches(0.02m));
+        Sample.Check(new SizeItem("right", Width: new(default, 0.5m)).Apply(bare)).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Words_past_the_trim_safe_line()
+    {
+        // The box ends 0.15 in from the cut; the letters, flush right, reach its edge.
+        var item = Sample.Text("edge", "near", box: HoldBox.Face, anchor: Anchor.Right, dx: -0.15m, wide: 1) with { Style = Sample.Style(12) with { Align = Align.Right } };
+        var finding = Only(Sample.Job(item), "zone.trim");
+        finding.Severity.ShouldBe(Severity.Stop);
+        finding.Measured.ShouldBe("0.15 in from the cut");
+        finding.Limit.ShouldBe("0.25 in from the cut");
+        finding.Mend.ShouldBe("Move it inward by 0.1 in, or make it smaller.");
+        finding.Item.ShouldBe("edge");
+    }
+
+    [Fact]
+    public void Words_across_a_fold_and_too_near_one()
+    {
+        Only(Sample.Job(Sample.Text("a", "across", box: HoldBox.Face, anchor: Anchor.Left, dx: -0.2m, wide: 1)), "zone.fold").Measured.ShouldBe("0.2 in over the fold");
+        Only(Sample.Job(Sample.Text("a", "beside", box: HoldBox.Face, anchor: Anchor.Left, dx: 0.05m, wide: 1)), "zone.fold").Measured.ShouldBe("0.05 in from the fold");
+    }
+
+    [Fact]
+    public void Spine_words_outside_their_band_or_where_none_are_allowed()
+    {
+        var job = Sample.Job(Sample.Text("s", "SALT", panel: Part.Spine, size: 80, wide: 6, high: 2) with { Style = Sample.Style(80) with { Stand = Stand.Middle } });
+        Only(job, "zone.spine").Measured.ShouldContain("outside the safe band");
+        var small = new StyleText("s", Size: Length.FromPoints(14)).Apply(job);
+        Sample.Check(small).ShouldBeEmpty();
+        Only(new SetPages(80).Apply(small), "zone.spine").Why.ShouldContain("prints spine text from 96");
+    }
+
+    [Fact]
+    public void Words_that_do_not_fit_and_characters_that_are_missing()
+    {
+        Only(Sample.Job(Sample.Text("t", "far too many words for this", wide: 0.5m, high: 0.2m)), "text.overset").Severity.ShouldBe(Severity.Stop);
+        Only(Sample.Job(Sample.Text("t", "Quay")), "text.glyphs").Measured.ShouldBe("Q (U+0051)");
+    }
+
+    [Fact]
+    public void Starter_words_a_missing_title_and_an_empty_text()
+    {
+        Only(Sample.Job(Sample.Text("t", "Your words") with { Starter = true }), "text.placeholder").Measured.ShouldBe("“Your words”");
+        Only(new RemoveItem("title").Apply(Sample.Job()), "text.placeholder").Measured.ShouldBe("no title");
+        Only(Sample.Job(Sample.Text("t", " ")), "text.placeholder").Severity.ShouldBe(Severity.Note);
+    }
+
+    [Fact]
+    public void A_barcode_with_a_wrong_number()
+    {
+        BarcodeItem code(string? number) => new() { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default), Number = number };
+        Sample.Check(Sample.Job(code(null))).ShouldBeEmpty();
+        Only(Sample.Job(code("9780000000003")), "barcode.digits").Limit.ShouldBe("…0002");
+        Only(Sample.Job(code("9783161484100")), "barcode.digits").Why.ShouldContain("two different books");
+        Only(new SetIsbn(null).Apply(Sample.Job(code(null))), "barcode.digits").Measured.ShouldBe("no number");
+    }
+
+    [Fact]
+    public void A_barcode_outside_its_room_covered_or_too_small()
+    {
+        var code = new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, Length.FromInches(-0.5m), default) };
+        Only(Sample.Job(code), "barcode.room").Measured.ShouldContain("outside");
+        var home = code with { Hold = code.Hold with { Dx = default } };
+        Only(Sample.Job(home with { Percent = 70 }), "barcode.room").Severity.ShouldBe(Severity.Caution);
+        var over = Sample.Text("over", "covering", panel: Part.Back, box: HoldBox.Room, wide: 1);
+        Only(Sample.Job(home, over), "barcode.room").Measured.ShouldBe("under a text");
+        Sample.Check(Sample.Job(over, home)).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void A_house_weighs_a_rule_as_it_likes()
+    {
+        var job = Sample.Job(Sample.Text("t", " "));
+        var strict = new SetHouse(job.Ticket.House with { Severities = ImmutableDictionary<string, Severity>.Empty.Add("text.placeholder", Severity.Stop) }).Apply(job);
+        Only(strict, "text.placeholder").Severity.ShouldBe(Severity.Stop);
+    }
+
+    [Fact]
+    public void Hidden_items_are_not_looked_at() =>
+        Sample.Check(Sample.Job(Sample.Text("a", "across", box: HoldBox.Face, anchor: Anchor.Left, dx: -0.2m, wide: 1) with { Hidden = true })).ShouldBeEmpty();
+}

@@ -1,0 +1,130 @@
+namespace Lumbeck.Core.Tests;
+
+public sealed class EditTests
+{
+    private static string Text(Job job) => System.Text.Encoding.UTF8.GetString(JobJson.Write(job));
+
+    private static Job Write(Job job, string path, string text) => Facts.Write(job, path, text).Apply(job);
+
+    [Fact]
+    public void Every_fact_read_can_be_written_back_and_changes_nothing()
+    {
+        var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = new(Length.FromInches(0.25m), 0.5m), Fill = new SwatchPaint("sea", 3000) }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
+        job = job.WithTake(job.Take with { Ground = job.Take.Ground with { Paper = new Papers.ContourLines { Seed = 3 } } });
+        var facts = TicketFacts.All.Concat(GroundFacts.All).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList();
+        facts.Count.ShouldBeGreaterThan(60);
+        foreach (var fact in facts)
+        {
+            var again = Write(job, fact.Path, fact.Read(job));
+            fact.Read(again).ShouldBe(fact.Read(job), fact.Path);
+            Text(again).ShouldBe(Text(job), fact.Path);
+        }
+    }
+
+    [Fact]
+    public void Every_edit_survives_JSON()
+    {
+        var job = Sample.Job();
+        Edit[] edits =
+        [
+            new SetPages(340), new SetTrim(Size.FromInches(6, 9)), new SetPaper(new("376 ppi", Caliper.FromPagesPerInch(376))), new SetIsbn("9780000000002"), new SetFact(Words.Title, "Brine"),
+            new SetHouse(HouseFile.Shipped["tern"]), new PinSpine(Length.FromMillimetres(21.1m)), new AddItem(Sample.Text("new", "Words")), new MoveItem("title", Length.FromPoints(1), default),
+            new StyleText("title", Size: Length.FromPoints(20), Paint: new SwatchPaint("sea")), new HoldItem("title", Anchor: Anchor.Bottom), new LayPaper(new Papers.ContourLines { Seed = 4 }), new AddSwatch(new("x", "X", Ink.Black)),
+        ];
+        foreach (var edit in edits)
+            Text(JobJson.ReadEdit(JobJson.Write(edit)).Apply(job)).ShouldBe(Text(edit.Apply(job)), edit.GetType().Name);
+        Text(JobJson.Read(JobJson.Write(job))).ShouldBe(Text(job));
+    }
+
+    [Fact]
+    public void Items_hold_to_their_panels_when_the_sheet_grows()
+    {
+        var job = Sample.Job();
+        var before = Sample.Scene(job);
+        var after = Sample.Scene(new SetPages(340).Apply(job));
+        after.Sheet.Panel(Part.Spine)!.Face.Width.ShouldBe(Length.FromMillimetres(22.95m));
+        var grown = (after.Sheet.Panel(Part.Front)!.Face.X - before.Sheet.Panel(Part.Front)!.Face.X).Points;
+        (after.Piece("title")!.Frame.Left - before.Piece("title")!.Frame.Left).ShouldBe(grown, 1e-6);
+    }
+
+    [Theory]
+    [InlineData(Part.Front, Anchor.BottomRight, HoldBox.Edge)]
+    [InlineData(Part.Front, Anchor.TopLeft, HoldBox.Face)]
+    [InlineData(Part.Spine, Anchor.Left, HoldBox.Edge)]
+    public void A_new_anchor_leaves_an_item_where_it_lies(Part panel, Anchor anchor, HoldBox box)
+    {
+        var job = Sample.Job(Sample.Text("t", "Words", panel: panel, wide: 1, high: 0.3m, dx: 0.1m, dy: 0.05m));
+        var moved = new HoldItem("t", Box: box, Anchor: anchor).Apply(job);
+        moved.Item("t")!.Hold.ShouldNotBe(job.Item("t")!.Hold);
+        var (was, now) = (Sample.Scene(job).Piece("t")!.Frame, Sample.Scene(moved).Piece("t")!.Frame);
+        now.Left.ShouldBe(was.Left, 1e-6);
+        now.Top.ShouldBe(was.Top, 1e-6);
+    }
+
+    [Fact]
+    public void Spine_words_read_down_the_spine_from_its_head()
+    {
+        var job = Sample.Job(Sample.Text("s", "Salt", panel: Part.Spine, anchor: Anchor.TopLeft, wide: 2, high: 0.4m));
+        var scene = Sample.Scene(job);
+        var safe = scene.Sheet.Panel(Part.Spine)!.Safe;
+        var frame = scene.Piece("s")!.Frame;
+        frame.Top.ShouldBe(safe.Y.Points, 1e-6);
+        frame.Right.ShouldBe(safe.Right.Points, 1e-6);
+        (frame.Bottom - frame.Top).ShouldBe(144, 1e-6);
+    }
+
+    [Fact]
+    public void A_title_changed_on_the_ticket_changes_where_the_cover_says_it()
+    {
+        var job = Write(Sample.Job(), "ticket/title", "Brine");
+        ((TextItem)job.Item("title")!).Words.ShouldBe("Brine");
+        ((TextItem)job.Item("author")!).Words.ShouldBe("A. Vane");
+        var own = Write(Write(job, "item/title/words", "BRINE!"), "ticket/title", "Salt");
+        ((TextItem)own.Item("title")!).Words.ShouldBe("BRINE!");
+    }
+
+    [Theory]
+    [InlineData("ticket/pages", "lots", "`lots` is no whole number: try `312`")]
+    [InlineData("ticket/pages", "0", "0 pages make no book")]
+    [InlineData("ticket/trim", "6x", "`6x` needs a height")]
+    [InlineData("ticket/isbn", "9780000000003", "should be 2")]
+    [InlineData("ticket/paper", "parchment", "pick Cream 90")]
+    [InlineData("ticket/paper", "3 mm", "papers run from 0.02 to 1.5 mm")]
+    [InlineData("item/title/size", "0 pt", "type of 0 pt can't be set")]
+    [InlineData("item/title/ink", "Oceanic", "no swatch here is called `Oceanic`: pick one of Sea")]
+    [InlineData("item/title/ink", "120 0 0 0", "cyan at 120 %: an ink runs from 0 to 100 %")]
+    [InlineData("item/title/width", "0", "leaves nothing to see")]
+    [InlineData("item/gone/words", "x", "was removed in the meantime")]
+    [InlineData("swatch/sea/name", "4ever", "not beginning with a digit")]
+    [InlineData("nonsense", "x", "nothing called `nonsense`")]
+    public void What_cannot_be_made_is_refused_in_one_sentence(string path, string text, string says) =>
+        Should.Throw<Refusal>(() => Write(Sample.Job(), path, text)).Message.ShouldContain(says);
+
+    [Fact]
+    public void A_locked_item_is_left_alone_until_it_is_unlocked()
+    {
+        var job = Write(Sample.Job(), "item/title/locked", "yes");
+        Should.Throw<Refusal>(() => Write(job, "item/title/x", "1 in")).Message.ShouldContain("locked");
+        Should.Throw<Refusal>(() => new RemoveItem("title").Apply(job));
+        Write(Write(job, "item/title/locked", "no"), "item/title/x", "1 in").Item("title")!.Hold.Dx.ShouldBe(Length.FromInches(1));
+    }
+
+    [Fact]
+    public void A_changed_swatch_changes_every_use_and_its_tints()
+    {
+        var job = new SetSwatch("sea", Ink: Ink.Percent(10, 20, 30, 40)).Apply(Sample.Job());
+        job.Take.Ground.Paint!.Resolve(job.Swatches).ShouldBe(Ink.Percent(10, 20, 30, 40));
+        new SwatchPaint("sea", 5000).Resolve(job.Swatches).ShouldBe(Ink.Percent(5, 10, 15, 20));
+    }
+
+    [Fact]
+    public void A_wider_window_of_contour_lines_shows_the_same_lines()
+    {
+        var paper = new Papers.ContourLines { Seed = 41 };
+        var small = Points(new(0, 0, 100, 100));
+        var large = Points(new(-60, -20, 140, 120));
+        // Every line that lies well within the smaller window is there in the larger, point for point.
+        small.Where(p => p.X is > 10 and < 90 && p.Y is > 10 and < 90).Except(large).Count().ShouldBeLessThan(3);
+        HashSet<(double X, double Y)> Points(Bounds window) => [.. paper.Draw(window).SelectMany(l => l.Shape.Points.Chunk(2).Select(c => (Math.Round(c[0], 2), Math.Round(c[1], 2))))];
+    }
+}

@@ -1,0 +1,2 @@
+global using FsCheck;
+global using FsCheck.Xunit;
