@@ -6,7 +6,10 @@ var root = new RootCommand("Lays out and presses full-wrap print covers.") { Wra
 var parsed = root.Parse(args);
 if (parsed.Errors.Count > 0)
 {
-    await Console.Error.WriteLineAsync(Say.Sentence(parsed.Errors[0].Message));
+    var verbs = string.Join(", ", root.Subcommands.Select(c => c.Name));
+    await Console.Error.WriteLineAsync(Say.Sentence(parsed.CommandResult.Command == root
+        ? $"{(args.Length == 0 ? "a verb is missing" : $"`{LengthText.Clip(args[0])}` is no verb")}: take {verbs}"
+        : parsed.Errors[0].Message));
     return 2;
 }
 try

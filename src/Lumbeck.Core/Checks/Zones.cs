@@ -12,7 +12,7 @@ public sealed class ZoneTrim : Rule
     public override IEnumerable<Finding> Find(Look look)
     {
         var limit = look.House.TrimSafe;
-        var safe = look.Sheet.Trim.Inset(limit);
+        var safe = look.Sheet.Safe;
         foreach (var (item, piece) in look.Drawn())
         {
             if (item is not (TextItem or BarcodeItem)) continue;

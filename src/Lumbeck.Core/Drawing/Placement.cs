@@ -13,7 +13,7 @@ public sealed record Placement(Panel Panel, Box Hung, Box Box, Affine ToSheet)
     {
         var hold = item.Hold;
         var panel = hold.Panel == Part.Sheet
-            ? new Panel(Part.Sheet, sheet.Trim, sheet.Trim, sheet.Whole, Turn.None)
+            ? new Panel(Part.Sheet, sheet.Trim, sheet.Safe, sheet.Whole, Turn.None)
             : sheet.Panel(hold.Panel);
         if (panel is null) return null;
         var hung = hold.Box switch

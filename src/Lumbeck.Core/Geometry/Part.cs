@@ -84,8 +84,11 @@ public sealed record Zone(ZoneKind Kind, Part Panel, Box Box, string Reason);
 /// </summary>
 public sealed record Panel(Part Part, Box Face, Box Safe, Box Edge, Turn Turn, bool CarriesText = true);
 
-/// <summary>One printed sheet: its regions, folds, panels and zones, all measured from its upper left corner.</summary>
-public sealed record Sheet(Size Size, Box Trim, ImmutableArray<Region> Regions, ImmutableArray<Length> Folds, ImmutableArray<Length> FoldsAcross, ImmutableArray<Panel> Panels, ImmutableArray<Zone> Zones)
+/// <summary>
+/// One printed sheet: its regions, folds, panels and zones, all measured from its upper left corner. <paramref name="Safe"/> is
+/// what the knife can't reach, folds not minded.
+/// </summary>
+public sealed record Sheet(Size Size, Box Trim, Box Safe, ImmutableArray<Region> Regions, ImmutableArray<Length> Folds, ImmutableArray<Length> FoldsAcross, ImmutableArray<Panel> Panels, ImmutableArray<Zone> Zones)
 {
     public Box Whole => new(Length.Zero, Length.Zero, Size.Width, Size.Height);
 

@@ -46,7 +46,7 @@ public sealed class SheetPlan(House house, SpineSum spine, int pages)
         }
         if (panels.FirstOrDefault(p => p.Part == Part.Back) is { } back)
             Barcode(zones, back, panels.FirstOrDefault(p => p.Part == Part.Spine) is { } s && s.Face.X > back.Face.X);
-        return new(size, trim, regions.ToImmutable(), folds.ToImmutable(), [], panels.ToImmutable(), zones.ToImmutable());
+        return new(size, trim, trim.Inset(house.TrimSafe), regions.ToImmutable(), folds.ToImmutable(), [], panels.ToImmutable(), zones.ToImmutable());
     }
 
     private static bool Outside(IReadOnlyList<Strip> strips, int i) => i < 0 || i >= strips.Count || strips[i].IsOutside;

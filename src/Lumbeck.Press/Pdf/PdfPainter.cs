@@ -100,7 +100,7 @@ internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces)
     {
         var face = faces(g.Face);
         // Where glyph by glyph the map would not give the words back, the line carries them itself (14.9.4).
-        var spelled = g.Glyphs.Any(glyph => !face.Tells(glyph));
+        var spelled = g.Glyphs.Any(glyph => !face.Tells(glyph)) || IsSpaced(g, face);
         if (spelled) _s.Append("/Span << /ActualText ").Append(PdfText.String(g.Text)).Append(" >> BDC\n");
         _s.Append("BT /").Append(face.Name).Append(' ').Append(PdfText.Figure(g.Size)).Append(" Tf\n");
         for (var from = 0; from < g.Glyphs.Length;)
@@ -112,6 +112,17 @@ internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces)
         }
         _s.Append("ET\n");
         if (spelled) _s.Append("EMC\n");
+    }
+
+    /// <summary>Letters spaced so widely that readers would take every one for a word: from about a tenth of the size on they do.</summary>
+    private static bool IsSpaced(GlyphMark g, EmbeddedFace face)
+    {
+        for (var i = 1; i < g.Glyphs.Length; i++)
+        {
+            var (before, glyph) = (g.Glyphs[i - 1], g.Glyphs[i]);
+            if (glyph.X - before.X - (face.Advance(before.Id) * g.Size / face.UnitsPerEm) > 0.06 * g.Size) return true;
+        }
+        return false;
     }
 
     private void Run(GlyphMark g, int from, int to, EmbeddedFace face, Affine toPage)

@@ -1,0 +1,129 @@
+using System.Diagnostics;
+using System.Text.Json;
+
+namespace Lumbeck.Desk.Tests;
+
+/// <summary>The command line as a person runs it: a process of its own, on a store that others use too.</summary>
+public sealed class CommandLineTests : IDisposable
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+
+    public void Dispose() => Directory.Delete(_folder, recursive: true);
+
+    private (int Exit, string Out, string Error) Run(params string[] arguments)
+    {
+        var start = new ProcessStartInfo(Path.Combine(AppContext.BaseDirectory, "lumbeck")) { RedirectStandardOutput = true, RedirectStandardError = true, WorkingDirectory = _folder };
+        start.Environment["LUMBECK_DATA"] = Path.Combine(_folder, "data");
+        foreach (var a in arguments) start.ArgumentList.Add(a);
+        using var process = Process.Start(start)!;
+        var error = process.StandardError.ReadToEndAsync();
+        var output = process.StandardOutput.ReadToEnd();
+        process.WaitForExit();
+        return (process.ExitCode, output, error.Result);
+    }
+
+    private static readonly string[] Novel = ["wrap", "--house", "tern", "--binding", "paperback", "--trim", "5.25x8in", "--pages", "312", "--leaf", "0.135mm"];
+
+    [Fact]
+    public void Wrap_gives_the_sheet_as_the_vectors_name_it()
+    {
+        var (exit, output, _) = Run([.. Novel, "--json"]);
+        exit.ShouldBe(0);
+        var j = JsonDocument.Parse(output).RootElement;
+        j.GetProperty("spine_mm").GetDecimal().ShouldBe(21.06m);
+        j.GetProperty("sheet_mm").EnumerateArray().Select(n => n.GetDecimal()).ShouldBe([294.11m, 209.55m]);
+        j.GetProperty("sheet_in")[0].GetDecimal().ShouldBe(11.579134m);
+        j.GetProperty("folds_mm").EnumerateArray().Select(n => n.GetDecimal()).ShouldBe([136.525m, 157.585m]);
+        j.GetProperty("panels").EnumerateArray().Select(p => p.GetProperty("name").GetString()).ShouldBe(["back", "spine", "front"]);
+        j.GetProperty("zones").EnumerateArray().Select(z => z.GetProperty("kind").GetString()).ShouldContain("spine-safe");
+        j.GetProperty("weight_g").ValueKind.ShouldBe(JsonValueKind.Null);
+        j.GetProperty("sums").EnumerateArray().Select(s => s.GetProperty("text").GetString()).ShouldContain("156 leaves × 0.135 mm = 21.06 mm = 0.829 in");
+    }
+
+    [Theory]
+    [InlineData("--ppi", "376", 21.076596)]
+    [InlineData("--page-thickness", "0.0675 mm", 21.06)]
+    [InlineData("--stock", "cream 90", 21.06)]
+    public void Paper_can_be_given_in_any_of_its_views(string option, string value, double spine)
+    {
+        var (exit, output, error) = Run([.. Novel[..^2], option, value, "--json"]);
+        exit.ShouldBe(0, error);
+        JsonDocument.Parse(output).RootElement.GetProperty("spine_mm").GetDecimal().ShouldBe((decimal)spine);
+    }
+
+    [Fact]
+    public void Grammage_and_bulk_pin_flaps_and_direction_are_taken()
+    {
+        var j = JsonDocument.Parse(Run([.. Novel[..^2], "--gsm", "90", "--bulk", "1.5", "--spine", "21.082mm", "--flaps", "3in", "--direction", "rtl", "--json"]).Out).RootElement;
+        j.GetProperty("spine_mm").GetDecimal().ShouldBe(21.082m);
+        j.GetProperty("panels").EnumerateArray().Select(p => p.GetProperty("name").GetString()).ShouldBe(["front-flap", "front", "spine", "back", "back-flap"]);
+        j.GetProperty("weight_g").GetDecimal().ShouldBeGreaterThan(380);
+    }
+
+    [Theory]
+    [InlineData("--trim", "6x", "--trim: `6x` needs a height")]
+    [InlineData("--pages", "many", "--pages: `many` is no whole number")]
+    [InlineData("--pages", "0", "0 pages make no book")]
+    [InlineData("--binding", "glue", "--binding: `glue` is no binding")]
+    [InlineData("--binding", "case", "a case can't be laid out yet")]
+    [InlineData("--house", "nobody", "--house: no house is called `nobody`")]
+    [InlineData("--house", "missing.json", "there is no file `missing.json`")]
+    [InlineData("--direction", "up", "--direction: `up`")]
+    [InlineData("--leaf", "9 mm of card", "--leaf: `9 mm of card` is no length")]
+    public void What_cannot_be_read_is_one_sentence_and_exit_2(string option, string value, string says)
+    {
+        var arguments = (string[])[.. Novel];
+        var at = Array.IndexOf(arguments, option);
+        arguments = at >= 0 ? [.. arguments[..(at + 1)], value, .. arguments[(at + 2)..]] : [.. arguments, option, value];
+        var (exit, output, error) = Run(arguments);
+        exit.ShouldBe(2);
+        output.ShouldBeEmpty();
+        error.ShouldContain(says);
+        error.Trim().Split('\n').ShouldHaveSingleItem();
+        error.ShouldNotContain("   at ");
+    }
+
+    [Fact]
+    public void A_house_file_of_one_s_own_is_taken_or_refused_by_key()
+    {
+        File.WriteAllText(Path.Combine(_folder, "mine.json"), """{ "name": "Mine", "bleed_mm": 5, "page_multiple": 4 }""");
+        var j = JsonDocument.Parse(Run("wrap", "--house", "mine.json", "--binding", "paperback", "--trim", "148x210", "--pages", "118", "--leaf", "0.104", "--json").Out).RootElement;
+        j.GetProperty("pages").GetInt32().ShouldBe(120);
+        j.GetProperty("sheet_mm")[1].GetDecimal().ShouldBe(220);
+        File.WriteAllText(Path.Combine(_folder, "bad.json"), """{ "bleed": 5 }""");
+        Run("wrap", "--house", "bad.json", "--binding", "paperback", "--trim", "148x210", "--pages", "118", "--leaf", "0.104").Error.ShouldContain("no house has a key `bleed`: did you mean `bleed_mm`?");
+    }
+
+    [Fact]
+    public void Jobs_check_and_press_share_a_store_with_a_desk_that_is_open()
+    {
+        var desk = new Desk(Path.Combine(_folder, "data"), TimeProvider.System);
+        JsonDocument.Parse(Run("jobs", "--json").Out).RootElement[0].GetProperty("slug").GetString().ShouldBe("tidewatcher");
+
+        Run("check", "tidewatcher").Exit.ShouldBe(0);
+        desk.Apply("tidewatcher", new("edit-from-desk", "desk", j => Facts.Write(j, "item/title/size", "80 pt")));
+        var (exit, output, _) = Run("check", "tidewatcher", "--json");
+        exit.ShouldBe(1);
+        var finding = JsonDocument.Parse(output).RootElement.GetProperty("findings").EnumerateArray().First();
+        (finding.GetProperty("severity").GetString(), finding.GetProperty("item").GetString(), finding.GetProperty("panel").GetString()).ShouldBe(("stop", "title", "front"));
+        finding.GetProperty("place_mm").GetArrayLength().ShouldBe(4);
+
+        desk.StepBack("tidewatcher", "desk");
+        Run("press", "tidewatcher", "--kind", "x4", "--out", "cover.pdf").Exit.ShouldBe(0);
+        using var expected = new MemoryStream();
+        desk.WriteX4(desk.Job("tidewatcher"), expected);
+        File.ReadAllBytes(Path.Combine(_folder, "cover.pdf")).AsSpan().SequenceEqual(expected.ToArray()).ShouldBeTrue();
+        Directory.GetFiles(_folder, "*.part").ShouldBeEmpty();
+    }
+
+    [Theory]
+    [InlineData("check", "nowhere", "no job is called `nowhere`")]
+    [InlineData("press", "tidewatcher", "--kind")]
+    [InlineData("fold", "tidewatcher", "fold")]
+    public void A_wrong_verb_or_job_is_named(string verb, string job, string says)
+    {
+        var (exit, _, error) = Run(verb, job);
+        exit.ShouldBe(2);
+        error.ShouldContain(says);
+    }
+}

@@ -1,0 +1,188 @@
+using Lumbeck.Desk;
+
+namespace Lumbeck.Desk.Tests;
+
+public sealed class DeskTests : IDisposable
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+    private readonly Desk _desk;
+    private int _n;
+
+    public DeskTests()
+    {
+        _desk = new(_folder, TimeProvider.System, demo: false);
+        _desk.Begin("Salt", Starters.Job(HouseFile.Shipped["tern"], "Salt"), "test-session");
+    }
+
+    public void Dispose() => Directory.Delete(_folder, recursive: true);
+
+    private OnBench Do(Edit edit, string session = "one", long? seen = null, string? gesture = null, string? id = null) =>
+        _desk.Apply("salt", new(id ?? $"edit-{_n++:00000000}", session, _ => edit, seen, gesture));
+
+    [Fact]
+    public void A_step_back_and_forward_gives_the_very_same_job()
+    {
+        var before = _desk.Job("salt");
+        var after = Do(new SetPages(340));
+        after.Job.Ticket.Pages.ShouldBe(340);
+        _desk.StepBack("salt", "one").Revision.ShouldBe(before.Revision);
+        _desk.StepForward("salt", "one").Revision.ShouldBe(after.Revision);
+        _desk.StepForward("salt", "one").Revision.ShouldBe(after.Revision);
+    }
+
+    [Fact]
+    public void One_gesture_is_one_step()
+    {
+        var start = Do(new SetPages(100));
+        foreach (var pages in new[] { 3, 34, 340 }) Do(new SetPages(pages), gesture: "typing");
+        Do(new SetPages(350), gesture: "again");
+        _desk.StepBack("salt", "one").Job.Ticket.Pages.ShouldBe(340);
+        _desk.StepBack("salt", "one").Revision.ShouldBe(start.Revision);
+        _desk.StepForward("salt", "one").Job.Ticket.Pages.ShouldBe(340);
+        _desk.StepForward("salt", "one").Job.Ticket.Pages.ShouldBe(350);
+    }
+
+    [Fact]
+    public void An_edit_after_a_step_back_becomes_a_sibling_and_nothing_is_deleted()
+    {
+        var first = Do(new SetPages(100));
+        _desk.StepBack("salt", "one");
+        var second = Do(new SetPages(220));
+        _desk.StepBack("salt", "one");
+        _desk.StepForward("salt", "one").Revision.ShouldBe(second.Revision);
+        _desk.Compose(first.Revision).Job.Ticket.Pages.ShouldBe(100);
+    }
+
+    [Fact]
+    public void Stepping_back_at_the_beginning_stays_there()
+    {
+        var begun = _desk.Job("salt");
+        _desk.StepBack("salt", "one").Revision.ShouldBe(begun.Revision);
+        _desk.Steps(begun).ShouldBe((false, false));
+    }
+
+    [Fact]
+    public void An_edit_sent_twice_is_applied_once()
+    {
+        var move = new AddSwatch(new("a", "A", Ink.Black));
+        var once = Do(move, id: "the-same-id");
+        Do(move, id: "the-same-id").Tick.ShouldBe(once.Tick);
+    }
+
+    [Fact]
+    public void An_edit_that_changes_nothing_leaves_no_step()
+    {
+        var on = _desk.Job("salt");
+        Do(new SetPages(on.Job.Ticket.Pages)).Tick.ShouldBe(on.Tick);
+    }
+
+    [Fact]
+    public void What_another_session_changed_is_refused_with_both_values()
+    {
+        var seen = _desk.Job("salt").Tick;
+        Do(new SetPages(340), "one", seen);
+        var conflict = Should.Throw<Conflict>(() => Do(new SetPages(320), "two", seen));
+        (conflict.Path, conflict.Label, conflict.Theirs, conflict.Yours).ShouldBe(("ticket/pages", "Pages", "340", "320"));
+        _desk.Job("salt").Job.Ticket.Pages.ShouldBe(340);
+        // Another fact is no conflict, nor is going ahead all the same.
+        Do(new SetFact(Words.Author, "A. Vane"), "two", seen).Job.Ticket.Pages.ShouldBe(340);
+        Do(new SetPages(320), "two").Job.Ticket.Pages.ShouldBe(320);
+    }
+
+    [Fact]
+    public void One_s_own_edits_never_conflict_and_another_s_that_came_back_to_the_same_do_not_either()
+    {
+        var seen = _desk.Job("salt").Tick;
+        Do(new SetPages(340), "one", seen);
+        Do(new SetPages(350), "one", seen).Job.Ticket.Pages.ShouldBe(350);
+        Do(new SetPages(300), "two");
+        Should.Throw<Conflict>(() => Do(new SetPages(100), "one", seen));
+        Do(new SetPages(200), "two");
+        Do(new SetPages(100), "one", seen).Job.Ticket.Pages.ShouldBe(100);
+    }
+
+    [Fact]
+    public void A_removed_item_is_told_as_such()
+    {
+        Do(new AddItem(Starters.Item(_desk.Job("salt").Job, "title", Part.Front, "title")));
+        var seen = _desk.Job("salt").Tick;
+        Do(new RemoveItem("title"), "one", seen);
+        Should.Throw<Conflict>(() => Do(new SetWords("title", "Brine"), "two", seen)).Theirs.ShouldBe("not there");
+    }
+
+    [Fact]
+    public void A_refused_edit_leaves_the_last_good_sheet()
+    {
+        var on = _desk.Job("salt");
+        Should.Throw<Refusal>(() => Do(new SetPages(0)));
+        Should.Throw<Refusal>(() => Do(new StyleText("title", Face: new("no-such-face", 400, false))));
+        Do(new AddItem(Starters.Item(on.Job, "title", Part.Front, "title")));
+        Should.Throw<Refusal>(() => Do(new StyleText("title", Face: new("no-such-face", 400, false)))).Message.ShouldContain("no face is called");
+        _desk.Job("salt").Job.Ticket.Pages.ShouldBe(on.Job.Ticket.Pages);
+    }
+
+    [Fact]
+    public async Task Two_desks_on_one_store_lose_nothing()
+    {
+        var other = new Desk(_folder, TimeProvider.System);
+        await Task.WhenAll(Enumerable.Range(0, 2).Select(d => Task.Run(() =>
+        {
+            for (var i = 0; i < 40; i++)
+                (d == 0 ? _desk : other).Apply("salt", new($"swatch-{d}-{i:0000}", $"desk-{d}", _ => new AddSwatch(new($"s{d}-{i}", $"S {d} {i}", Ink.Black))));
+        })));
+        _desk.Job("salt").Job.Swatches.Count.ShouldBe(80);
+        other.Job("salt").Job.Swatches.Count.ShouldBe(80);
+    }
+
+    [Fact]
+    public async Task Several_desks_that_open_an_empty_folder_at_once_load_one_demo_bench()
+    {
+        var folder = Path.Combine(_folder, "new");
+        var desks = await Task.WhenAll(Enumerable.Range(0, 4).Select(_ => Task.Run(() => new Desk(folder, TimeProvider.System))));
+        foreach (var desk in desks) desk.Jobs().Select(j => j.Slug).ShouldBe(["tidewatcher"]);
+    }
+
+    [Fact]
+    public void The_demo_cover_has_nothing_that_would_stop_it()
+    {
+        var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System);
+        var on = desk.Job("tidewatcher");
+        on.Composed.Findings.ShouldBeEmpty();
+        on.Composed.Geometry.Spine.Width.ShouldBe(Length.FromMillimetres(21.06m));
+        SpineFit.Of(on.Job, on.Composed.Scene)!.Value.ShouldBeGreaterThan(Length.FromPoints(25));
+    }
+
+    [Fact]
+    public void A_pressed_file_is_kept_under_the_house_s_name_with_its_revision()
+    {
+        var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System);
+        var row = desk.Press("tidewatcher", PressKind.X4);
+        row.Name.ShouldBe("The-Tidewatchers-Ledger_cover_312p_x4.pdf");
+        row.Revision.ShouldBe(desk.Job("tidewatcher").Revision);
+        using (var file = desk.Pressed("tidewatcher", row.Id).File) file.Length.ShouldBe(row.Bytes);
+        desk.Press("tidewatcher", PressKind.X4).File.ShouldBe(row.File);
+        Should.Throw<Refusal>(() => desk.Press("tidewatcher", PressKind.X1a));
+        Should.Throw<Refusal>(() => desk.Pressed("tidewatcher", 9999));
+    }
+
+    [Fact]
+    public void Addresses_are_plain_and_never_taken_twice()
+    {
+        Job job = Starters.Job(HouseFile.Shipped["tern"], "x");
+        _desk.Begin("Salt", job, "s").Slug.ShouldBe("salt-2");
+        _desk.Begin("../../etc/passwd", job, "s").Slug.ShouldBe("etc-passwd");
+        _desk.Begin("שלום", job, "s").Slug.ShouldBe("cover");
+        Should.Throw<Refusal>(() => _desk.Job("nowhere")).Message.ShouldContain("`nowhere`");
+    }
+
+    [Fact]
+    public void Every_starter_can_be_added_to_every_panel_it_is_offered_on()
+    {
+        foreach (var part in new[] { Part.Front, Part.Back, Part.Spine, Part.Sheet })
+            foreach (var (word, _) in Starters.For(part))
+                Do(new AddItem(Starters.Item(_desk.Job("salt").Job, word, part, $"{part.Word()}-{word}")));
+        var on = _desk.Job("salt");
+        on.Job.Take.Items.Count.ShouldBe(20);
+        on.Composed.Findings.Where(f => f.Id is "text.overset" or "zone.trim" or "zone.fold").ShouldBeEmpty();
+    }
+}

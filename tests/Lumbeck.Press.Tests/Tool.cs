@@ -1,0 +1,59 @@
+using System.Diagnostics;
+
+namespace Lumbeck.Press.Tests;
+
+/// <summary>Other people's tools, run on our files.</summary>
+internal static class Tool
+{
+    /// <summary>Runs a program and gives what it printed; fails the test where the program fails.</summary>
+    public static string Run(string program, params string[] arguments)
+    {
+        var start = new ProcessStartInfo(program) { RedirectStandardOutput = true, RedirectStandardError = true };
+        foreach (var a in arguments) start.ArgumentList.Add(a);
+        using var process = Process.Start(start)!;
+        var error = process.StandardError.ReadToEndAsync();
+        var output = process.StandardOutput.ReadToEnd();
+        process.WaitForExit();
+        process.ExitCode.ShouldBe(0, $"{program} {string.Join(' ', arguments)}\n{output}\n{error.Result}");
+        return output;
+    }
+}
+
+/// <summary>A folder that goes when the test does.</summary>
+public sealed class Folder : IDisposable
+{
+    public string Path { get; } = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+    public string this[string name] => System.IO.Path.Combine(Path, name);
+    public void Dispose() => Directory.Delete(Path, recursive: true);
+}
+
+/// <summary>The demo bench, opened once, and the Tidewatcher's press file.</summary>
+public sealed class Pressed : IDisposable
+{
+    public Pressed()
+    {
+        Desk = new(Folder.Path, TimeProvider.System);
+        File = Folder["tidewatcher.pdf"];
+        Write(Desk, Desk.Job("tidewatcher"), File);
+    }
+
+    public Folder Folder { get; } = new();
+    public Desk.Desk Desk { get; }
+    public string File { get; }
+
+    public static void Write(Desk.Desk desk, Desk.OnBench on, string file)
+    {
+        using var s = System.IO.File.Create(file);
+        Lumbeck.Desk.Pressing.WriteX4(desk, on, s);
+    }
+
+    /// <summary>A press file of a job that is on no bench.</summary>
+    public string Press(Job job, string name)
+    {
+        var file = Folder[name];
+        Write(Desk, Desk.Job("tidewatcher") with { Composed = Lumbeck.Desk.Composed.Of(Desk.Job("tidewatcher").Revision, job, Desk.Shelf) }, file);
+        return file;
+    }
+
+    public void Dispose() => Folder.Dispose();
+}
