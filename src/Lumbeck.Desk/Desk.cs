@@ -53,7 +53,7 @@ public sealed class Desk
     public Composed At(string slug, long tick)
     {
         var row = Row(slug);
-        return Compose(_store.Write(w => w.RevisionAt(row.Id, tick)) ?? _store.Head(row.Id).Revision);
+        return Compose(_store.RevisionAt(row.Id, tick) ?? _store.Head(row.Id).Revision);
     }
 
     /// <summary>

@@ -58,6 +58,9 @@ public sealed class JobStore
 
     public HeadRow Head(string job) => Read(c => Head(c, job));
 
+    /// <summary>The revision that was on the bench at a tick, or null.</summary>
+    public long? RevisionAt(string job, long tick) => Read(c => RevisionAt(c, job, tick));
+
     public RevisionRow Revision(long id) => Read(c => c.QueryFirst<RevisionRow>("SELECT id, job, parent, gesture, edit_id AS EditId, says, session, at FROM revision WHERE id = @id", new { id }));
 
     /// <summary>Whether anything can be stepped back to, and forward.</summary>
@@ -90,6 +93,9 @@ public sealed class JobStore
 
     internal static HeadRow Head(SqliteConnection c, string job) =>
         c.QueryFirst<HeadRow>("SELECT tick, revision, session, at FROM head WHERE job = @job ORDER BY tick DESC LIMIT 1", new { job });
+
+    internal static long? RevisionAt(SqliteConnection c, string job, long tick) =>
+        c.ExecuteScalar<long?>("SELECT revision FROM head WHERE job = @job AND tick <= @tick ORDER BY tick DESC LIMIT 1", new { job, tick });
 
     internal Job Load(SqliteConnection c, long revision)
     {

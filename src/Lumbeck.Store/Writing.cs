@@ -24,7 +24,7 @@ public sealed class Writing
     public long? RevisionOf(string editId) => _c.ExecuteScalar<long?>("SELECT id FROM revision WHERE edit_id = @editId", new { editId }, _tx);
 
     /// <summary>The revision that was on the bench at a tick, or null.</summary>
-    public long? RevisionAt(string job, long tick) => _c.ExecuteScalar<long?>("SELECT revision FROM head WHERE job = @job AND tick <= @tick ORDER BY tick DESC LIMIT 1", new { job, tick }, _tx);
+    public long? RevisionAt(string job, long tick) => JobStore.RevisionAt(_c, job, tick);
 
     /// <summary>Whether anyone but this session has changed the job since a tick.</summary>
     public bool OthersSince(string job, long tick, string session) =>

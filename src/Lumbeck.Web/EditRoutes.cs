@@ -93,8 +93,8 @@ public static class EditRoutes
     private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, string? open, string? was, Desk.Desk desk, ScreenMaker screens, HttpContext http)
     {
         var before = on with { Tick = seen, Composed = desk.At(slug, seen) };
-        var now = await screens.Now(on, place, open is not null && on.Job.Item(open) is null ? null : open);
-        var then = await screens.Now(before, place, was is not null && before.Job.Item(was) is null ? null : was);
+        var now = await screens.Now(on, place, open);
+        var then = await screens.Shown(before, place, was);
         http.Response.Headers["X-Tick"] = on.Tick.ToString(CultureInfo.InvariantCulture);
         http.Response.Headers.CacheControl = "no-store";
         return Results.Content(now.Since(then), "text/html; charset=utf-8");

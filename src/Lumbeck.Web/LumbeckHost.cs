@@ -23,14 +23,19 @@ public static class LumbeckHost
             k.Limits.MaxRequestBodySize = 1_000_000;
         });
         builder.Logging.SetMinimumLevel(LogLevel.Warning);
+        // Both warn of what is meant: keys lie in the maker's own folder, and pages with a token are never cached.
+        builder.Logging.AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
+        builder.Logging.AddFilter("Microsoft.AspNetCore.Antiforgery", LogLevel.Error);
         builder.Services.Configure<HostFilteringOptions>(h => h.AllowedHosts = ["127.0.0.1", "localhost"]);
         builder.Services.AddSingleton(new Desk.Desk(options.Data, TimeProvider.System, options.Demo));
         builder.Services.AddDataProtection().SetApplicationName("Lumbeck").PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(options.Data, "keys")));
         builder.Services.AddAntiforgery(a => { a.HeaderName = "X-Lumbeck-Token"; a.Cookie.Name = "lumbeck"; });
+        builder.Services.Configure<BrotliCompressionProviderOptions>(b => b.Level = System.IO.Compression.CompressionLevel.Optimal);
         builder.Services.AddResponseCompression(c => { c.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml"]; });
         builder.Services.ConfigureHttpJsonOptions(j => j.SerializerOptions.Converters.Add(new System.Text.Json.Serialization.JsonStringEnumConverter()));
         builder.Services.AddRazorPages();
         builder.Services.AddSingleton<Drawings>();
+        builder.Services.AddSingleton<ScreenCache>();
         builder.Services.AddScoped<PartialRenderer>();
         builder.Services.AddScoped<ScreenMaker>();
 

@@ -8,7 +8,15 @@ if (options.Problem is { } problem)
 }
 
 var app = LumbeckHost.Build(options);
-await app.StartAsync();
+try
+{
+    await app.StartAsync();
+}
+catch (IOException e) when (e.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
+{
+    await Console.Error.WriteLineAsync($"Port {options.Port} is taken: stop what uses it, or give another with --port N.");
+    return 2;
+}
 Console.WriteLine($"Lumbeck is open at {app.Urls.First()}");
 await app.WaitForShutdownAsync();
 return 0;

@@ -49,17 +49,11 @@ public static class SceneBuilder
         {
             // A paper is anchored on the front, so that the front stays as it is when the spine grows.
             var origin = sheet.Panel(Part.Front)?.Face ?? sheet.Trim;
-            var mm = Length.FromMillimetres(1).Points;
-            var (ox, oy) = (origin.X.Points, origin.Y.Points);
-            var window = new Bounds(-ox / mm, -oy / mm, (whole.Right - ox) / mm, (whole.Bottom - oy) / mm);
-            foreach (var (shape, width) in PaperCache.Draw(paper, window))
-                marks.Add(new LineMark(Moved(shape, mm, ox, oy), width, paper.Paint.Resolve(job.Swatches)));
+            foreach (var (shape, width) in PaperCache.Draw(paper, origin.X.Points, origin.Y.Points, whole))
+                marks.Add(new LineMark(shape, width, paper.Paint.Resolve(job.Swatches)));
         }
         return new(Piece.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);
     }
-
-    private static Outline Moved(Outline o, double scale, double x, double y) =>
-        new(o.Strokes, [.. o.Points.Select((p, i) => (p * scale) + (i % 2 == 0 ? x : y))]);
 
     private static IEnumerable<Mark> Rectangle(RectItem rect, double w, double h, Job job)
     {
@@ -97,14 +91,19 @@ public static class SceneBuilder
     }
 }
 
-/// <summary>Papers drawn of late; drawing one takes a few milliseconds, and most edits leave the ground alone.</summary>
+/// <summary>Papers drawn of late, in points on their sheet; drawing one takes a few milliseconds, and most edits leave the ground alone.</summary>
 internal static class PaperCache
 {
-    private static readonly System.Collections.Concurrent.ConcurrentDictionary<(Papers.PaperDesign, Bounds), IReadOnlyList<(Outline, double)>> Drawn = new();
+    private static readonly System.Collections.Concurrent.ConcurrentDictionary<(Papers.PaperDesign, double, double, Bounds), IReadOnlyList<(Outline, double)>> Drawn = new();
 
-    public static IReadOnlyList<(Outline Shape, double Width)> Draw(Papers.PaperDesign paper, Bounds window)
+    public static IReadOnlyList<(Outline Shape, double Width)> Draw(Papers.PaperDesign paper, double x, double y, Bounds sheet)
     {
         if (Drawn.Count > 64) Drawn.Clear();
-        return Drawn.GetOrAdd((paper, window), k => [.. k.Item1.Draw(k.Item2)]);
+        return Drawn.GetOrAdd((paper, x, y, sheet), _ =>
+        {
+            var mm = Length.FromMillimetres(1).Points;
+            var window = new Bounds(-x / mm, -y / mm, (sheet.Right - x) / mm, (sheet.Bottom - y) / mm);
+            return [.. paper.Draw(window).Select(l => (new Outline(l.Shape.Strokes, [.. l.Shape.Points.Select((p, i) => (p * mm) + (i % 2 == 0 ? x : y))]), l.WidthPoints))];
+        });
     }
 }

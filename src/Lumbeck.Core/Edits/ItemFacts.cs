@@ -60,11 +60,11 @@ public static partial class ItemFacts
         var id = item.Id;
         Item I(Job j) => j.Item(id)!;
         yield return new($"item/{id}/panel", "Hangs on", j => I(j).Hold.Panel.Word(), (_, t) => new HoldItem(id, Panel: Parts.TryParse(t, out var p) ? p : throw Facts.No($"a cover has no `{LengthText.Clip(t)}`")))
-            { Choices = j => [("sheet", "whole sheet"), .. j.Geometry().Sheet.Panels.Select(p => (p.Part.Word(), p.Part.Say()))] };
+        { Choices = j => [("sheet", "whole sheet"), .. j.Geometry().Sheet.Panels.Select(p => (p.Part.Word(), p.Part.Say()))] };
         yield return new($"item/{id}/box", "by its", j => Boxes.First(b => b.Item2 == I(j).Hold.Box).Item1, (_, t) => new HoldItem(id, Box: Facts.Choice(t, Boxes)))
-            { Choices = j => [.. Boxes.Where(b => b.Item2 != HoldBox.Room || I(j).Hold.Panel == Part.Back).Select(b => (b.Item1, b.Item1))] };
+        { Choices = j => [.. Boxes.Where(b => b.Item2 != HoldBox.Room || I(j).Hold.Panel == Part.Back).Select(b => (b.Item1, b.Item1))] };
         yield return new($"item/{id}/anchor", "at", j => Anchors.First(a => a.Item2 == I(j).Hold.Anchor).Item1, (_, t) => new HoldItem(id, Anchor: Facts.Choice(t, Anchors)))
-            { Choices = Facts.Of([.. Anchors.Select(a => (a.Item1, a.Item1))]) };
+        { Choices = Facts.Of([.. Anchors.Select(a => (a.Item1, a.Item1))]) };
         // Figures run inward from the side an item hangs by, as one would measure them with a rule.
         yield return new($"item/{id}/x", item.Hold.Across switch { 0 => "From left", 1 => "From right", _ => "Right of middle" }, j => (I(j).Hold.Across == 1 ? -I(j).Hold.Dx : I(j).Hold.Dx).Show(j.Ticket.Unit), (j, t) => new HoldItem(id, Dx: I(j).Hold.Across == 1 ? -Facts.Length(j, t) : Facts.Length(j, t)));
         yield return new($"item/{id}/y", item.Hold.Down switch { 0 => "From head", 1 => "From foot", _ => "Below middle" }, j => (I(j).Hold.Down == 1 ? -I(j).Hold.Dy : I(j).Hold.Dy).Show(j.Ticket.Unit), (j, t) => new HoldItem(id, Dy: I(j).Hold.Down == 1 ? -Facts.Length(j, t) : Facts.Length(j, t)));

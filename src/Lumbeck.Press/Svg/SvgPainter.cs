@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using System.Text;
 using Lumbeck.Press.Colour;
 
@@ -9,6 +10,8 @@ namespace Lumbeck.Press.Svg;
 /// </summary>
 public sealed class SvgPainter(IType type, IScreenColour colour)
 {
+    // Path data of outlines that outlive a scene: glyphs and papers. Writing them out is what a drawing costs most.
+    private readonly ConditionalWeakTable<Outline, string> _paths = [];
     private readonly Dictionary<FaceId, int> _faces = type.Faces.Select((f, i) => (f, i)).ToDictionary(x => x.f, x => x.i);
 
     /// <summary>The id of a piece's group.</summary>
@@ -37,7 +40,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
                 s.Append("<path fill=\"").Append(colour.Hex(f.Ink)).Append("\" d=\"").Path(f.Shape, 2).Append("\"/>");
                 break;
             case LineMark l:
-                s.Append("<path fill=\"none\" stroke-linejoin=\"round\" stroke=\"").Append(colour.Hex(l.Ink)).Append("\" stroke-width=\"").Figure(l.Width, 3).Append("\" d=\"").Path(l.Shape, 2).Append("\"/>");
+                s.Append("<path fill=\"none\" stroke-linejoin=\"round\" stroke=\"").Append(colour.Hex(l.Ink)).Append("\" stroke-width=\"").Figure(l.Width, 3).Append("\" d=\"").Append(Kept(l.Shape, 1, 1)).Append("\"/>");
                 break;
             case GlyphMark g:
                 Glyphs(s, g);
@@ -60,6 +63,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
         s.Append("</g>");
     }
 
+    private string Kept(Outline outline, int places, double scaleY) => _paths.GetValue(outline, o => new StringBuilder().Path(o, places, scaleY).ToString());
+
     private string GlyphId(FaceId face, ushort glyph) => string.Create(CultureInfo.InvariantCulture, $"f{_faces[face]}-{glyph}");
 
     /// <summary>Every outline a scene draws, as (id, path element), each once, in order of first use.</summary>
@@ -71,7 +76,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
             {
                 if (!told.Add((g.Face, glyph.Id)) || type.Glyph(g.Face, glyph.Id) is not { IsEmpty: false } outline) continue;
                 var id = GlyphId(g.Face, glyph.Id);
-                yield return (id, new StringBuilder("<path id=\"").Append(id).Append("\" d=\"").Path(outline, 1, scaleY: -1).Append("\"/>").ToString());
+                yield return (id, new StringBuilder("<path id=\"").Append(id).Append("\" d=\"").Append(Kept(outline, 1, -1)).Append("\"/>").ToString());
             }
     }
 

@@ -120,7 +120,7 @@ public sealed class Drawings(Desk.Desk desk)
     {
         var sheet = c.Scene.Sheet;
         var size = TextSize(sheet);
-        var s = new StringBuilder("<svg id=\"plan\" class=\"block w-full h-full\" role=\"img\" aria-label=\"The computed sheet, drawn to scale\" viewBox=\"").Append(ViewBox(sheet)).Append("\"><defs>").Append(ZoneSvg.Patterns("p")).Append("</defs><rect class=\"paper\"").Rect(sheet.Whole).Append("/><g class=\"zones\">").Append(ZoneSvg.Zones(sheet, "p", _ => false)).Append("</g>");
+        var s = new StringBuilder("<svg id=\"plan\" class=\"block w-full h-full\" role=\"group\" aria-label=\"The computed sheet, drawn to scale\" viewBox=\"").Append(ViewBox(sheet)).Append("\"><defs>").Append(ZoneSvg.Patterns("p")).Append("</defs><rect class=\"paper\"").Rect(sheet.Whole).Append("/><g class=\"zones\">").Append(ZoneSvg.Zones(sheet, "p", _ => false)).Append("</g>");
         foreach (var panel in sheet.Panels)
         {
             var f = panel.Face;

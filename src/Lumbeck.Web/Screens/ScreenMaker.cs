@@ -1,3 +1,6 @@
+using System.Collections.Concurrent;
+using Lumbeck.Store;
+
 namespace Lumbeck.Web.Screens;
 
 /// <summary>Which place of a job a screen shows.</summary>
@@ -9,8 +12,9 @@ public enum Place { Ticket, Wrap, Check, Press }
 /// <param name="Open">The picked item, if any.</param>
 /// <param name="Back">Whether there is a step to take back.</param>
 /// <param name="Forward">Whether there is a step to take again.</param>
+/// <param name="Pressings">The files that were made of it, the newest first.</param>
 /// <param name="Desk">For what lies beside the job: faces, files.</param>
-public sealed record JobView(OnBench On, Place Place, string? Open, bool Back, bool Forward, Desk.Desk Desk)
+public sealed record JobView(OnBench On, Place Place, string? Open, bool Back, bool Forward, IReadOnlyList<PressingRow> Pressings, Desk.Desk Desk)
 {
     public Job Job => On.Job;
     public Ticket Ticket => On.Job.Ticket;
@@ -27,30 +31,55 @@ public sealed record PanelView(JobView View, Part Part)
     public IEnumerable<Item> Items => View.Job.Take.Items.Where(i => i.Hold.Panel == Part);
 }
 
-/// <summary>Makes a job's screens out of their parts.</summary>
-public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRenderer partials)
+/// <summary>
+/// Screens made of late, but for their dockets: what an answer is the difference from is, as a rule, what the answer before it made.
+/// </summary>
+public sealed class ScreenCache
 {
-    /// <summary>The screen of what is on the bench.</summary>
-    public Task<Screen> Now(OnBench on, Place place, string? open)
+    private readonly ConcurrentDictionary<(long Revision, Place Place, string? Open, long? Pressing), Screen> _made = new();
+
+    public async Task<Screen> Get((long, Place, string?, long?) key, Func<Task<Screen>> make)
     {
-        var (back, forward) = desk.Steps(on);
-        return Make(new(on, place, open, back, forward, desk));
+        if (_made.TryGetValue(key, out var known)) return known;
+        if (_made.Count > 64) _made.Clear();
+        return _made[key] = await make();
+    }
+}
+
+/// <summary>Makes a job's screens out of their parts.</summary>
+public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRenderer partials, ScreenCache cache)
+{
+    /// <summary>The screen of what is on the bench, with an item picked or none.</summary>
+    public async Task<Screen> Now(OnBench on, Place place, string? open)
+    {
+        var view = View(on, place, open);
+        var body = await Body(view);
+        return body with { Parts = [new("docket", await partials.Render("_Docket", view)), .. body.Parts] };
     }
 
-    public Task<Screen> Make(JobView v) => v.Place switch
+    /// <summary>The screen a browser shows, to compare with. It has no docket: which steps there are depends on what was done since, so the docket is always sent.</summary>
+    public Task<Screen> Shown(OnBench on, Place place, string? open) => Body(View(on, place, open));
+
+    private JobView View(OnBench on, Place place, string? open)
+    {
+        var (back, forward) = desk.Steps(on);
+        return new(on, place, open is not null && on.Job.Item(open) is null ? null : open, back, forward, desk.Pressings(on.Slug), desk);
+    }
+
+    private Task<Screen> Body(JobView v) => cache.Get((v.On.Revision, v.Place, v.Open, v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
     {
         Place.Ticket => Ticket(v),
         Place.Wrap => Wrap(v),
-        Place.Check => Parts(v, ("docket", "_Docket"), ("findings", "_Findings"), ("foot", "_Foot")),
-        _ => Parts(v, ("docket", "_Docket"), ("press-body", "_Press"), ("foot", "_Foot")),
-    };
+        Place.Check => Parts(v, ("findings", "_Findings"), ("foot", "_Foot")),
+        _ => Parts(v, ("press-body", "_Press"), ("foot", "_Foot")),
+    });
 
     private async Task<Screen> Ticket(JobView v) =>
-        new([.. (await Parts(v, ("docket", "_Docket"), ("facts", "_Facts"), ("sums", "_Sums"), ("foot", "_Foot"))).Parts, new("plan", Drawings.Plan(v.Composed, v.On.Slug), Svg: false)]);
+        new([.. (await Parts(v, ("facts", "_Facts"), ("sums", "_Sums"), ("foot", "_Foot"))).Parts, new("plan", Drawings.Plan(v.Composed, v.On.Slug), Svg: false)]);
 
     private async Task<Screen> Wrap(JobView v)
     {
-        var parts = new List<Fragment>((await Parts(v, ("docket", "_Docket"), ("ground", "_Ground"), ("lens", "_Lens"), ("foot", "_Foot"))).Parts);
+        var parts = new List<Fragment>((await Parts(v, ("ground", "_Ground"), ("spine-list", "_SpineList"), ("lens", "_Lens"), ("foot", "_Foot"))).Parts);
         // The sheet's outermost panels first and last: what is left of the sheet, and what is right of it.
         var panels = v.Sheet.Panels.Where(p => p.Part != Part.Spine).Select(p => p.Part).ToList();
         var half = panels.Count / 2;
@@ -59,7 +88,7 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRender
             var lists = "";
             foreach (var part in listed) lists += await partials.Render("_PanelList", new PanelView(v, part));
             if (side == "left" && v.Job.Take.Items.Any(i => i.Hold.Panel == Part.Sheet)) lists += await partials.Render("_PanelList", new PanelView(v, Part.Sheet));
-            parts.Add(new(side, $"<div id=\"{side}\" class=\"overflow-y-auto bg-ground\">{lists}</div>"));
+            parts.Add(new(side, $"<div id=\"{side}\" class=\"overflow-y-auto flex-1 min-h-0\">{lists}</div>"));
         }
         parts.Add(new("edge", $"<defs id=\"edge\">{Press.Svg.SvgPainter.Edge(v.Composed.Scene)}</defs>", Svg: true));
         parts.Add(new("zones", $"<g id=\"zones\" class=\"zones\">{drawings.Zones(v.Composed)}</g>", Svg: true));

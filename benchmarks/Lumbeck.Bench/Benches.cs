@@ -1,0 +1,138 @@
+using System.Diagnostics;
+using System.Globalization;
+using System.Net.Http.Json;
+using System.Text.RegularExpressions;
+using Lumbeck.Core.Bindings;
+using Lumbeck.Core.Geometry;
+using Lumbeck.Core.Houses;
+using Lumbeck.Desk;
+
+namespace Lumbeck.Bench;
+
+/// <summary>What is timed: medians over many runs after a warm-up, in one process, on an otherwise idle machine.</summary>
+internal static partial class Benches
+{
+    /// <summary>The demo novel's whole arithmetic, beside the same sums in plain doubles.</summary>
+    public static void Geometry()
+    {
+        var tern = HouseFile.Shipped["tern"];
+        var book = new BookFacts(BindingKind.Paperback, Core.Geometry.Reading.LeftToRight, Size.FromInches(5.25m, 8), 312, tern.Papers[0]);
+        Time("geometry, exact (aim 20 µs)", 2000, 50, () => WrapGeometry.Of(book, tern));
+        Time("  peer: the same widths in doubles", 2000, 50, () =>
+        {
+            double spine = 312 / 2 * 0.135, width = (2 * 133.35) + spine + (2 * 3.175), height = 203.2 + (2 * 3.175);
+            double[] folds = [3.175 + 133.35, 3.175 + 133.35 + spine];
+            return (width, height, folds);
+        });
+    }
+
+    /// <summary>The demo novel's scene and checks, with type already shaped, beside its arithmetic alone.</summary>
+    public static void Compose(string folder)
+    {
+        var desk = new Desk.Desk(Path.Combine(folder, "compose"), TimeProvider.System);
+        var on = desk.Job("tidewatcher");
+        Time("scene and checks, warm", 200, 1, () => Composed.Of(on.Revision, on.Job, desk.Shelf));
+        Time("  peer: its geometry alone", 200, 1, () => on.Job.Geometry());
+    }
+
+    /// <summary>The demo novel's press file, beside writing that many bytes.</summary>
+    public static void Press(string folder)
+    {
+        var desk = new Desk.Desk(Path.Combine(folder, "press"), TimeProvider.System);
+        var on = desk.Job("tidewatcher");
+        var file = Path.Combine(folder, "cover.pdf");
+        Time("press file, PDF/X-4 (aim 150 ms)", 30, 1, () =>
+        {
+            using var s = File.Create(file);
+            desk.WriteX4(on, s);
+            return s.Length;
+        });
+        var bytes = File.ReadAllBytes(file);
+        Time($"  peer: writing its {bytes.Length / 1000} kB", 30, 1, () => { File.WriteAllBytes(file, bytes); return 0; });
+    }
+
+    /// <summary>An edit from a browser's request to its answer, beside what the disk takes to flush; and what the Wrap screen weighs.</summary>
+    public static async Task Server(string folder)
+    {
+        var bin = new DirectoryInfo(AppContext.BaseDirectory);
+        var root = bin;
+        while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
+        var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true };
+        foreach (var a in (string[])[Path.Combine(root.FullName, "src", "Lumbeck.Web", "bin", bin.Parent!.Name, bin.Name, "Lumbeck.Web.dll"), "--port", "0", "--data", Path.Combine(folder, "server")]) start.ArgumentList.Add(a);
+        using var server = Process.Start(start)!;
+        try
+        {
+            string? line;
+            do line = await server.StandardOutput.ReadLineAsync() ?? throw new InvalidOperationException("The server did not start.");
+            while (!line.StartsWith("Lumbeck is open at ", StringComparison.Ordinal));
+            using var client = new HttpClient { BaseAddress = new(line["Lumbeck is open at ".Length..]) };
+            var page = await client.GetStringAsync("/jobs/tidewatcher/wrap?item=title");
+            client.DefaultRequestHeaders.Add("X-Lumbeck-Token", Token().Match(page).Groups[1].Value);
+            var tick = long.Parse(Tick().Match(page).Groups[1].Value, CultureInfo.InvariantCulture);
+            var session = Guid.NewGuid().ToString();
+            var n = 0;
+            Time("an edit's round trip (aim 15 ms)", 500, 1, () =>
+            {
+                var answer = client.PostAsJsonAsync("/jobs/tidewatcher/edit", new { id = Guid.NewGuid().ToString(), session, @base = tick, seen = tick, place = "Wrap", open = "title", path = "item/title/size", text = (++n % 2 == 0 ? "53 pt" : "52 pt") }).GetAwaiter().GetResult();
+                answer.EnsureSuccessStatusCode();
+                _ = answer.Content.ReadAsStringAsync().GetAwaiter().GetResult();
+                tick = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
+                return tick;
+            });
+            using (var f = new FileStream(Path.Combine(folder, "fsync"), FileMode.Create))
+                Time("  peer: 4 kB written and flushed to this disk", 200, 1, () =>
+                {
+                    f.Write(new byte[4096]);
+                    f.Flush(flushToDisk: true);
+                    return 0;
+                });
+            Time("  peer: asking for news when there is none", 200, 1, () => client.GetAsync($"/jobs/tidewatcher/news?seen={tick}&place=Wrap").GetAwaiter().GetResult().StatusCode);
+            await Weigh(client, page);
+        }
+        finally
+        {
+            server.Kill();
+            await server.WaitForExitAsync();
+        }
+    }
+
+    private static async Task Weigh(HttpClient client, string page)
+    {
+        client.DefaultRequestHeaders.AcceptEncoding.ParseAdd("br");
+        async Task<int> bytes(string path) => (await client.GetByteArrayAsync(path)).Length;
+        var html = await bytes("/jobs/tidewatcher/wrap");
+        var rest = 0;
+        foreach (var asset in Asset().Matches(page).Select(m => m.Groups[1].Value).Distinct()) rest += await bytes(asset);
+        foreach (var face in (string[])["/built/hanken-grotesk.woff2", "/built/spline-sans-mono.woff2"]) rest += await bytes(face);
+        Console.WriteLine($"{"Wrap, all it loads (aim 150 kB)",-46} {$"{(html + rest) / 1000.0:0} kB",12}   page {html / 1000.0:0} kB, script, styles and faces {rest / 1000.0:0} kB, compressed");
+        Console.WriteLine($"{"  peer: the page without compression",-46} {$"{System.Text.Encoding.UTF8.GetByteCount(page) / 1000.0:0} kB",12}");
+    }
+
+    /// <param name="name">What is timed.</param>
+    /// <param name="runs">How many figures are taken, after a tenth as many that are not.</param>
+    /// <param name="batch">Calls a figure.</param>
+    /// <param name="work">What is called.</param>
+    private static void Time<T>(string name, int runs, int batch, Func<T> work)
+    {
+        for (var i = 0; i < Math.Max(3, runs / 10) * batch; i++) work();
+        var times = new double[runs];
+        for (var i = 0; i < runs; i++)
+        {
+            var from = Stopwatch.GetTimestamp();
+            for (var j = 0; j < batch; j++) work();
+            times[i] = Stopwatch.GetElapsedTime(from).TotalMicroseconds / batch;
+        }
+        Array.Sort(times);
+        static string shown(double us) => us < 1000 ? string.Create(CultureInfo.InvariantCulture, $"{us:0.00} µs") : string.Create(CultureInfo.InvariantCulture, $"{us / 1000:0.00} ms");
+        Console.WriteLine($"{name,-46} {shown(times[runs / 2]),12} {shown(times[0]),12} {shown(times[^1]),12}");
+    }
+
+    [GeneratedRegex("lumbeck-token\" content=\"([^\"]+)\"")]
+    private static partial Regex Token();
+
+    [GeneratedRegex("data-tick=\"(\\d+)\"")]
+    private static partial Regex Tick();
+
+    [GeneratedRegex("(?:href|src)=\"(/(?:built|mark)[^\"]+)\"")]
+    private static partial Regex Asset();
+}

@@ -1,0 +1,88 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Support.UI;
+
+namespace Lumbeck.Web.Tests;
+
+/// <summary>A headless browser at 1280 × 800 and a server with the demo bench.</summary>
+public sealed class Browser : IDisposable
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+    private readonly ChromeDriverService _service;
+
+    public Browser()
+    {
+        Environment.SetEnvironmentVariable("SE_OFFLINE", "true");
+        Environment.SetEnvironmentVariable("SE_AVOID_STATS", "true");
+        Downloads = Directory.CreateDirectory(Path.Combine(_folder, "downloads")).FullName;
+        Data = Path.Combine(_folder, "data");
+        Server = new(Data);
+        _service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--hide-scrollbars", "--force-device-scale-factor=1", "--window-size=1280,800", $"--user-data-dir={Path.Combine(_folder, "profile")}");
+        options.AddUserProfilePreference("plugins.always_open_pdf_externally", true);
+        options.AddUserProfilePreference("download.default_directory", Downloads);
+        options.SetLoggingPreference("performance", LogLevel.All);
+        options.SetLoggingPreference("browser", LogLevel.All);
+        Driver = new(_service, options);
+        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+    }
+
+    public ChromeDriver Driver { get; }
+    public Server Server { get; }
+    public string Data { get; }
+    public string Downloads { get; }
+
+    public void Go(string page) => Driver.Navigate().GoToUrl(new Uri(Server.Address, page));
+
+    public IWebElement Find(string css) => Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault(), css);
+
+    /// <summary>Picks from a select by its value.</summary>
+    public void Pick(string css, string value) => AndWait(() => Script("const s = arguments[0]; s.focus(); s.value = arguments[1]; s.dispatchEvent(new Event('change', { bubbles: true }))", Find(css), value));
+
+    public string Text(string css) => Find(css).Text;
+
+    /// <summary>Waits for what a condition gives; ten seconds at most.</summary>
+    public T Until<T>(Func<IWebDriver, T?> condition, string? what = null) => new WebDriverWait(new SystemClock(), Driver, TimeSpan.FromSeconds(10), TimeSpan.FromMilliseconds(20)) { Message = what ?? "the page" }.Until(d =>
+    {
+        try { return condition(d); }
+        catch (StaleElementReferenceException) { return default; }
+    })!;
+
+    public void Until(Func<bool> condition) => Until<object>(_ => condition() ? true : null);
+
+    /// <summary>The tick that the page shows.</summary>
+    public long Tick => long.Parse(Driver.FindElement(By.TagName("body")).GetDomAttribute("data-tick")!, CultureInfo.InvariantCulture);
+
+    /// <summary>Does something and waits until the page shows a newer tick.</summary>
+    public void AndWait(Action act)
+    {
+        var before = Tick;
+        act();
+        Until(() => Tick > before);
+    }
+
+    /// <summary>Replaces a field's text and leaves it.</summary>
+    public void Type(string css, string text) => AndWait(() => TypeOnly(css, text));
+
+    public void TypeOnly(string css, string text)
+    {
+        var field = Find(css);
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(text + (field.TagName == "textarea" ? Keys.Tab : Keys.Enter));
+    }
+
+    public object? Script(string js, params object[] arguments) => Driver.ExecuteScript(js, arguments);
+
+    public void Dispose()
+    {
+        Driver.Quit();
+        Driver.Dispose();
+        _service.Dispose();
+        Server.Dispose();
+        Directory.Delete(_folder, recursive: true);
+    }
+}
+
+[CollectionDefinition("browser")]
+public sealed class BrowserCollection : ICollectionFixture<Browser>;

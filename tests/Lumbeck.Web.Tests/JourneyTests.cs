@@ -1,0 +1,199 @@
+using OpenQA.Selenium;
+
+namespace Lumbeck.Web.Tests;
+
+/// <summary>From bench to press in a real browser.</summary>
+[Collection("browser")]
+public sealed class JourneyTests(Browser browser)
+{
+    [Fact]
+    public void From_the_bench_through_ticket_wrap_and_check_to_the_pressed_file()
+    {
+        // Bench
+        browser.Go("/");
+        browser.Find("a[href='/jobs/tidewatcher/ticket']").Click();
+
+        // Ticket: 312 to 340 pages, the spine grows and everything follows.
+        browser.Text("#sum-spine + dd").ShouldBe("156 leaves × 0.135 mm = 21.06 mm = 0.829 in");
+        var wide = (string)browser.Script("return document.querySelector('#plan').getAttribute('viewBox')")!;
+        browser.Type("#f-ticket-pages", "340");
+        browser.Until(() => browser.Text("#sum-spine + dd") == "170 leaves × 0.135 mm = 22.95 mm = 0.904 in");
+        browser.Script("return document.querySelector('#plan').getAttribute('viewBox')").ShouldNotBe(wide);
+        browser.Text("#plan a[aria-label^='spine']").ShouldBe("0.904");
+        browser.Text("#docket").ShouldContain("340 pages");
+
+        // What can't be read is said at the field; the last good sheet stays.
+        browser.TypeOnly("#f-ticket-trim", "6x");
+        browser.Until(() => browser.Text("#f-ticket-trim-says") == "`6x` needs a height: try `6 x 9 in`");
+        browser.Find("#f-ticket-trim").GetDomAttribute("aria-invalid").ShouldBe("true");
+        browser.Text("#sum-width + dd").ShouldContain("2 covers × 5.25 in");
+        browser.Find("#f-ticket-trim").SendKeys(Keys.Escape);
+        browser.Until(() => browser.Text("#f-ticket-trim-says") == "novel, 5.25 × 8 in");
+
+        // Wrap: another title, back, and forward again.
+        browser.Find("#docket a[href$='/wrap']").Click();
+        browser.Find("#row-title button[data-pick]").Click();
+        var art = Art("title");
+        browser.Type("#f-item-title-words", "The Ebb Ledger");
+        browser.Until(() => Art("title") != art);
+        var changed = Art("title");
+        browser.Until(() => browser.Text("#row-title button[data-pick]").Contains("The Ebb Ledger", StringComparison.Ordinal));
+        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        browser.Until(() => Art("title") == art);
+        browser.Find("#f-item-title-words").GetDomProperty("value").ShouldBe("The\nTidewatcher’s\nLedger");
+        browser.AndWait(() => browser.Find("#docket [data-step=forward]").Click());
+        browser.Until(() => Art("title") == changed);
+
+        // Check
+        browser.Find("#docket a[href$='/check']").Click();
+        browser.Text("#findings h2").ShouldBe("Nothing stops the press.");
+
+        // Press: the file is made, read back, and downloaded.
+        browser.Find("#docket a[href$='/press']").Click();
+        browser.Find("#press-form button").Click();
+        var link = browser.Find("#press-body a[download]");
+        link.Text.ShouldBe("The-Tidewatchers-Ledger_cover_340p_x4.pdf");
+        browser.Text("#press-body").ShouldContain("up to date");
+        browser.Text("#press-body").ShouldContain("PDF/X-4 in PDF 1.6");
+        browser.Text("#press-body").ShouldContain("The Ebb Ledger");
+        link.Click();
+        var file = Path.Combine(browser.Downloads, "The-Tidewatchers-Ledger_cover_340p_x4.pdf");
+        browser.Until(() => File.Exists(file));
+        using var stream = File.OpenRead(file);
+        var page = Intake.Reading.Of(stream).Pages.ShouldHaveSingleItem();
+        Length.Abs(page.Media.Width - Length.FromMillimetres(296)).ShouldBeLessThan(Length.FromMillimetres(0.001m));
+        page.Words.ShouldContain("The Ebb Ledger");
+
+        // A later edit marks it out of date.
+        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        browser.Until(() => browser.Text("#press-body").Contains("out of date", StringComparison.Ordinal));
+    }
+
+    private string Art(string item) => (string)browser.Script($"return document.getElementById('s-{item}').outerHTML")!;
+
+    [Fact]
+    public void Ten_quick_nudges_all_arrive_and_are_one_step()
+    {
+        browser.Go("/jobs/tidewatcher/wrap?item=author");
+        var x = browser.Find("#f-item-author-x").GetDomProperty("value");
+        var before = Frame("author");
+        // Sent from inside the page, faster than any hand.
+        browser.Script("for (let i = 0; i < 10; i++) document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }))");
+        browser.Until(() => browser.Find("#f-item-author-x").GetDomProperty("value") == "0.1 in");
+        (Frame("author") - before).ShouldBe(7.2, 0.01);
+        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        browser.Until(() => browser.Find("#f-item-author-x").GetDomProperty("value") == x);
+    }
+
+    private double Frame(string item) => Convert.ToDouble(browser.Script($"return document.querySelector('#hits [data-pick={item}]').x.baseVal.value"), CultureInfo.InvariantCulture);
+
+    [Fact]
+    public void What_another_tab_changes_appears_and_a_conflict_offers_both_values()
+    {
+        browser.Go("/jobs/tidewatcher/ticket");
+        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System);
+        void other(string text) => desk.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "another-tab", j => Facts.Write(j, "ticket/subtitle", text)));
+
+        browser.AndWait(() => other("a story"));
+        browser.Until(() => browser.Find("#f-ticket-subtitle").GetDomProperty("value") == "a story");
+
+        // The page is kept from looking, so that it edits what it has not seen.
+        browser.Script("Object.defineProperty(document, 'hidden', { value: true, configurable: true })");
+        other("a tale");
+        browser.TypeOnly("#f-ticket-subtitle", "a yarn");
+        browser.Until(() => browser.Text("#notice").Contains("it now says a tale; you typed a yarn", StringComparison.Ordinal));
+        browser.Until(() => browser.Find("#f-ticket-subtitle").GetDomProperty("value") == "a tale");
+        browser.AndWait(() => browser.Find("#notice button:last-of-type").Click());
+        browser.Until(() => browser.Find("#f-ticket-subtitle").GetDomProperty("value") == "a yarn");
+        desk.Job("tidewatcher").Job.Ticket.Subtitle.ShouldBe("a yarn");
+        other("a novel");
+    }
+
+    [Fact]
+    public void Items_are_added_painted_hung_ordered_and_removed_in_their_lists()
+    {
+        browser.Go("/jobs/tidewatcher/wrap");
+        browser.AndWait(() => browser.Find("#list-front [data-add=text]").Click());
+        var row = browser.Find("#list-front [id^=row-text-]");
+        var id = row.GetDomAttribute("id")!["row-".Length..];
+        browser.Text($"#row-{id}").ShouldContain("These are the words it was added with");
+        browser.Type($"#f-item-{id}-words", "A second printing");
+        browser.Type($"#f-item-{id}-size", "16");
+        browser.Find($"#f-item-{id}-size").GetDomProperty("value").ShouldBe("16 pt");
+        browser.Type($"#f-item-{id}-ink", "Brass 50 %");
+        browser.AndWait(() => browser.Find($"#row-{id} [data-text='bottom right']").Click());
+        browser.Until(() => browser.Text($"#row-{id}").Contains("From right", StringComparison.Ordinal));
+        browser.Pick($"#f-item-{id}-face", "cinzel/600");
+        Art(id).ShouldContain("<use href");
+        browser.AndWait(() => browser.Find($"#row-{id} [data-order='-1']").Click());
+        browser.AndWait(() => browser.Find($"#row-{id} [data-remove]").Click());
+        browser.Until(() => browser.Driver.FindElements(By.Id("row-" + id)).Count == 0);
+        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        browser.Until(() => browser.Driver.FindElements(By.Id("s-" + id)).Count == 1);
+        ((string)browser.Script("return document.getElementById(arguments[0]).namespaceURI", "s-" + id)!).ShouldBe("http://www.w3.org/2000/svg");
+        browser.AndWait(() => browser.Find("#docket [data-step=forward]").Click());
+    }
+
+    [Fact]
+    public void The_sheet_is_picked_from_zones_are_hidden_while_a_key_is_held_and_Escape_lets_go()
+    {
+        browser.Go("/jobs/tidewatcher/wrap");
+        browser.Find("#hits [data-pick=blurb]").Click();
+        browser.Find("#f-item-blurb-words").GetDomProperty("value").ShouldStartWith("In one the pilots");
+        browser.Script("document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', bubbles: true }))");
+        browser.Find("#zones").GetDomAttribute("hidden").ShouldNotBeNull();
+        browser.Script("document.body.dispatchEvent(new KeyboardEvent('keyup', { key: 'z', bubbles: true }))");
+        browser.Find("#zones").GetDomAttribute("hidden").ShouldBeNull();
+        browser.Script("document.activeElement.blur(); document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))");
+        browser.Until(() => browser.Driver.FindElements(By.Id("f-item-blurb-words")).Count == 0);
+    }
+
+    [Fact]
+    public void A_right_to_left_book_swaps_the_sides_by_itself()
+    {
+        browser.Go("/jobs/tidewatcher/ticket");
+        browser.Pick("#f-ticket-reading", "rtl");
+        browser.Go("/jobs/tidewatcher/wrap");
+        browser.Find("#left #list-front").Text.ShouldContain("INES KALLWEIT");
+        browser.Find("#right #list-back").Text.ShouldContain("978-0-00-000000-2");
+        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        browser.Find("#left #list-back");
+    }
+
+    [Fact]
+    public void An_edit_waits_out_a_server_that_is_gone_and_arrives_once()
+    {
+        var folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+        var server = new Server(folder);
+        try
+        {
+            browser.Driver.Navigate().GoToUrl(new Uri(server.Address, "/jobs/tidewatcher/ticket"));
+            // Requests fail as they do when nobody listens; then they reach the server again.
+            browser.Script("window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError('gone'))");
+            browser.TypeOnly("#f-ticket-author", "Ines K.");
+            browser.Until(() => browser.Text("#notice").Contains("kept here and sent again", StringComparison.Ordinal));
+            browser.AndWait(() => browser.Script("window.fetch = window.realFetch"));
+            new Lumbeck.Desk.Desk(folder, TimeProvider.System).Job("tidewatcher").Job.Ticket.Author.ShouldBe("Ines K.");
+        }
+        finally
+        {
+            server.Dispose();
+            Directory.Delete(folder, recursive: true);
+        }
+    }
+
+    [Fact]
+    public void A_new_cover_begins_with_its_title_and_an_empty_one_says_how()
+    {
+        browser.Go("/");
+        browser.Find("form button").Click();
+        browser.Until(() => browser.Text("#new-problem").StartsWith("A cover begins with its title", StringComparison.Ordinal));
+        browser.Find("[name=title]").SendKeys("Winter Bread" + Keys.Enter);
+        browser.Until(() => browser.Driver.Url.EndsWith("/jobs/winter-bread/ticket", StringComparison.Ordinal));
+        browser.Find("#f-ticket-title").GetDomProperty("value").ShouldBe("Winter Bread");
+        browser.Text("#foot").ShouldContain("does not say the book’s title");
+        browser.Go("/jobs/winter-bread/wrap");
+        browser.AndWait(() => browser.Find("#list-front [data-add=title]").Click());
+        browser.Until(() => Art("title-" + browser.Find("#list-front [id^=row-title-]").GetDomAttribute("id")!["row-title-".Length..]).Contains("<use", StringComparison.Ordinal));
+    }
+}

@@ -1,0 +1,73 @@
+using System.Text.Json;
+using OpenQA.Selenium;
+
+namespace Lumbeck.Web.Tests;
+
+/// <summary>What holds on every screen.</summary>
+[Collection("browser")]
+public sealed class PageTests(Browser browser)
+{
+    private static readonly string Axe = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "axe.min.js"));
+
+    public static TheoryData<string> Pages() => ["/", "/jobs/tidewatcher/ticket", "/jobs/tidewatcher/wrap", "/jobs/tidewatcher/wrap?item=title", "/jobs/tidewatcher/wrap?item=spine-band", "/jobs/tidewatcher/wrap?item=barcode", "/jobs/tidewatcher/check", "/jobs/tidewatcher/press", "/jobs/nowhere/wrap"];
+
+    [Theory]
+    [MemberData(nameof(Pages))]
+    public void Axe_finds_nothing(string page)
+    {
+        browser.Go(page);
+        browser.Script(Axe);
+        var found = (string)browser.Driver.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then(r => done(JSON.stringify(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160) + ' ' + n.any.map(a => a.message).join(' ')).join(' | ')))))")!;
+        found.Length.ShouldBe("[]".Length, $"{page}: {found}");
+    }
+
+    [Theory]
+    [MemberData(nameof(Pages))]
+    public void Nothing_runs_over_the_window_and_nothing_is_said_in_the_console(string page)
+    {
+        browser.Driver.Manage().Logs.GetLog("browser");
+        browser.Go(page);
+        foreach (var wide in new[] { 1280, 1024 })
+        {
+            browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = wide, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+            Convert.ToInt64(browser.Script("return document.documentElement.scrollWidth"), CultureInfo.InvariantCulture).ShouldBeLessThanOrEqualTo(wide, page);
+        }
+        browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+        browser.Driver.Manage().Logs.GetLog("browser").Where(l => !l.Message.Contains("404", StringComparison.Ordinal)).Select(l => l.Message).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void No_request_leaves_the_machine()
+    {
+        browser.Driver.Manage().Logs.GetLog("performance");
+        foreach (var page in Pages()) browser.Go((string)page);
+        browser.Go("/jobs/tidewatcher/wrap?item=title");
+        browser.AndWait(() =>
+        {
+            browser.Script("document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }))");
+        });
+        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        var asked = browser.Driver.Manage().Logs.GetLog("performance")
+            .Select(l => JsonDocument.Parse(l.Message).RootElement.GetProperty("message"))
+            .Where(m => m.GetProperty("method").GetString() == "Network.requestWillBeSent")
+            .Select(m => new Uri(m.GetProperty("params").GetProperty("request").GetProperty("url").GetString()!)).ToList();
+        asked.Count.ShouldBeGreaterThan(20);
+        asked.Where(u => u.Scheme is not "data" && u.Authority != browser.Server.Address.Authority).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Every_control_of_the_wrap_is_reached_by_the_keyboard_with_a_visible_focus()
+    {
+        browser.Go("/jobs/tidewatcher/wrap?item=line");
+        var wanted = Convert.ToInt64(browser.Script("return document.querySelectorAll('button:not([disabled]),a[href],input,select,textarea,summary').length - document.querySelectorAll('details:not([open]) input, details:not([open]) button').length"), CultureInfo.InvariantCulture);
+        var reached = new HashSet<string>();
+        for (var i = 0; i < wanted + 5; i++)
+        {
+            browser.Driver.SwitchTo().ActiveElement().SendKeys(Keys.Tab);
+            var here = (string?)browser.Script("const e = document.activeElement; if (e === document.body) return null; const s = getComputedStyle(e); return [e.tagName, e.id, e.dataset.pick, e.dataset.add, e.dataset.panel, e.dataset.text, e.dataset.step, e.dataset.order, e.dataset.remove, e.getAttribute('href'), e.getAttribute('aria-label'), e.textContent.slice(0, 20)].join('|') + (s.outlineStyle === 'none' || s.outlineWidth === '0px' ? ' WITHOUT FOCUS' : '')");
+            if (here is not null) reached.Add(here);
+        }
+        reached.Where(r => r.EndsWith("WITHOUT FOCUS", StringComparison.Ordinal)).ShouldBeEmpty();
+        reached.Count.ShouldBeGreaterThanOrEqualTo((int)wanted - 2);
+    }
+}

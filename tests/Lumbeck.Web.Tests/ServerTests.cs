@@ -1,0 +1,138 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Net.Sockets;
+using System.Text.Json;
+
+namespace Lumbeck.Web.Tests;
+
+/// <summary>The server over the wire, without a browser.</summary>
+public sealed class ServerTests : IDisposable
+{
+    private readonly string _data = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+    private Server _server;
+
+    public ServerTests() => _server = new(_data);
+
+    public void Dispose()
+    {
+        _server.Dispose();
+        Directory.Delete(_data, recursive: true);
+    }
+
+    private static JsonContent Wire(string path, string text, string session = "session-one", long? seen = null, string? id = null) =>
+        JsonContent.Create(new { id = id ?? Guid.NewGuid().ToString(), session, @base = seen, seen = seen ?? 1, place = "Wrap", path, text });
+
+    private static Task<HttpResponseMessage> Edit(HttpClient tab, string path, string text, string session = "session-one", long? seen = null) =>
+        tab.PostAsync("/jobs/tidewatcher/edit", Wire(path, text, session, seen));
+
+    [Fact]
+    public async Task Nothing_that_was_answered_is_lost_to_kill_9()
+    {
+        using var tab = await _server.Tab("/jobs/tidewatcher/wrap");
+        var answered = 0;
+        // Edits go out without a pause while the process is killed under them.
+        var editing = Task.Run(async () =>
+        {
+            for (var n = 1; n <= 5000; n++)
+            {
+                using var answer = await Edit(tab, "ticket/pages", (100 + (2 * n)).ToString(CultureInfo.InvariantCulture));
+                answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+                answered = n;
+            }
+        });
+        SpinWait.SpinUntil(() => Volatile.Read(ref answered) >= 60, TimeSpan.FromSeconds(60)).ShouldBeTrue();
+        _server.Kill();
+        await Should.ThrowAsync<Exception>(() => editing);
+
+        _server.Dispose();
+        _server = new(_data);
+        using var after = await _server.Tab("/jobs/tidewatcher/wrap");
+        var store = new Lumbeck.Desk.Desk(_data, TimeProvider.System);
+        var kept = (store.Job("tidewatcher").Job.Ticket.Pages - 100) / 2;
+        // The last answered edit is there; one more may have been written before it could be answered.
+        kept.ShouldBeOneOf(answered, answered + 1);
+        (await Edit(after, "ticket/pages", "312")).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
+    [Fact]
+    public async Task Only_this_machine_s_own_names_are_answered_and_only_on_its_own_address()
+    {
+        using var client = new HttpClient { BaseAddress = _server.Address };
+        using var foreign = new HttpRequestMessage(HttpMethod.Get, "/") { Headers = { Host = "rebind.example" } };
+        (await client.SendAsync(foreign)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+
+        var others = System.Net.NetworkInformation.NetworkInterface.GetAllNetworkInterfaces().SelectMany(n => n.GetIPProperties().UnicastAddresses).Select(a => a.Address).Where(a => a.AddressFamily == AddressFamily.InterNetwork && !IPAddress.IsLoopback(a));
+        foreach (var address in others)
+        {
+            using var socket = new TcpClient();
+            await Should.ThrowAsync<SocketException>(() => socket.ConnectAsync(address, _server.Address.Port));
+        }
+    }
+
+    [Fact]
+    public async Task Every_page_forbids_what_is_not_ours()
+    {
+        using var client = new HttpClient { BaseAddress = _server.Address };
+        foreach (var page in new[] { "/", "/jobs/tidewatcher/ticket", "/jobs/tidewatcher/wrap", "/jobs/tidewatcher/check", "/jobs/tidewatcher/press", "/jobs/none/wrap" })
+        {
+            using var answer = await client.GetAsync(page);
+            answer.Headers.GetValues("Content-Security-Policy").Single().ShouldBe(LumbeckHost.ContentSecurityPolicy);
+            answer.Headers.GetValues("X-Content-Type-Options").Single().ShouldBe("nosniff");
+            (await answer.Content.ReadAsStringAsync()).ShouldNotContain(" style=\"");
+        }
+        (await client.GetAsync("/jobs/none/wrap")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task An_edit_without_the_page_s_token_is_refused()
+    {
+        using var stranger = new HttpClient { BaseAddress = _server.Address };
+        (await Edit(stranger, "ticket/pages", "200")).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
+
+    [Fact]
+    public async Task An_answer_brings_what_changed_and_nothing_else()
+    {
+        using var tab = await _server.Tab("/jobs/tidewatcher/wrap");
+        var tick = new Lumbeck.Desk.Desk(_data, TimeProvider.System).Job("tidewatcher").Tick;
+        var answer = await tab.PostAsync("/jobs/tidewatcher/edit", Wire("item/line/words", "a noveł", seen: tick));
+        var html = await answer.Content.ReadAsStringAsync();
+        var targets = System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"").Select(m => m.Groups[1].Value).Order().ToList();
+        targets.ShouldBe(["docket", "glyphs", "right", "s-line"], ignoreOrder: true);
+        // Of the outlines, only the one letter that was not there.
+        System.Text.RegularExpressions.Regex.Count(html, "<path id=\"f").ShouldBe(1);
+        answer.Headers.GetValues("X-Tick").Single().ShouldBe((tick + 1).ToString(CultureInfo.InvariantCulture));
+        (await tab.GetAsync($"/jobs/tidewatcher/news?seen={tick + 1}&place=Wrap")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+    }
+
+    [Fact]
+    public async Task Errors_and_conflicts_come_as_words()
+    {
+        using var tab = await _server.Tab("/jobs/tidewatcher/ticket");
+        var refused = await Edit(tab, "ticket/trim", "6x");
+        ((int)refused.StatusCode).ShouldBe(422);
+        var said = await refused.Content.ReadFromJsonAsync<JsonElement>();
+        (said.GetProperty("path").GetString(), said.GetProperty("sentence").GetString()).ShouldBe(("ticket/trim", "`6x` needs a height: try `6 x 9 in`"));
+
+        var seen = new Lumbeck.Desk.Desk(_data, TimeProvider.System).Job("tidewatcher").Tick;
+        (await Edit(tab, "ticket/pages", "340", "session-one", seen)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var conflict = await Edit(tab, "ticket/pages", "320", "session-two", seen);
+        conflict.StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        var values = await conflict.Content.ReadFromJsonAsync<JsonElement>();
+        (values.GetProperty("theirs").GetString(), values.GetProperty("yours").GetString()).ShouldBe(("340", "320"));
+    }
+
+    [Fact]
+    public async Task Nonsense_on_the_wire_is_no_server_error()
+    {
+        using var tab = await _server.Tab("/jobs/tidewatcher/wrap");
+        string[] bodies = ["", "{", "[]", "{\"id\":1}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"item\":\"title\",\"add\":\"<script>\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"path\":\"item//x\",\"text\":\"\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"path\":\"ticket/\",\"text\":\"x\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"item\":\"../../x\",\"add\":\"text\",\"panel\":\"front\"}"];
+        foreach (var body in bodies)
+        {
+            var answer = await tab.PostAsync("/jobs/tidewatcher/edit", new StringContent(body, System.Text.Encoding.UTF8, "application/json"));
+            ((int)answer.StatusCode).ShouldBeInRange(400, 422, body);
+        }
+        (await tab.GetAsync("/jobs/tidewatcher/news?seen=-5&place=Wrap&open=nobody")).IsSuccessStatusCode.ShouldBeTrue();
+        (await tab.GetAsync("/jobs/tidewatcher/files/77")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+}
