@@ -4,6 +4,8 @@ namespace Lumbeck.Core.Tests;
 
 public sealed class HouseTests
 {
+    private static readonly JsonSerializerOptions Readable = new() { Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+
     [Fact]
     public void Tern_and_Tallow_is_as_the_vectors_have_it()
     {
@@ -25,6 +27,29 @@ public sealed class HouseTests
         HouseKeys.All.ShouldAllBe(k => k.Means.EndsWith('.') && k.Means.Length > 15);
         // A record member that no key reaches could not be set by a file.
         typeof(House).GetProperties().Count(p => p.CanWrite).ShouldBe(HouseKeys.All.Count);
+    }
+
+    [Fact]
+    public void The_manual_of_house_files_lists_every_key_with_its_meaning_and_default()
+    {
+        var root = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
+        var manual = Path.Combine(root.FullName, "docs", "house-file.md");
+        static string shown(object? value) => value is null ? "blank" : $"`{JsonSerializer.Serialize(value, Readable)}`";
+        var rows = HouseKeys.All.Select(k => $"| `{k.Name}` | {k.Means} | {shown(k.Default)} |");
+        var text = $"""
+            # The keys of a house file
+
+            A house is a printer's rules as one JSON object. Lengths are millimetres under names that end in `_mm`, type sizes points under `_pt`, resolutions pixels per inch under `_ppi`. A key left out takes the trade's default; an unknown key or an impossible value is refused by name.
+
+            | key | what it means | default |
+            |---|---|---|
+            {string.Join('\n', rows)}
+
+            """.ReplaceLineEndings("\n");
+        // LUMBECK_WRITE_MANUAL=1 writes it anew.
+        if (Environment.GetEnvironmentVariable("LUMBECK_WRITE_MANUAL") == "1") File.WriteAllText(manual, text);
+        File.ReadAllText(manual).ShouldBe(text);
     }
 
     [Fact]
