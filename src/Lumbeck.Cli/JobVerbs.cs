@@ -47,7 +47,7 @@ internal static class JobVerbs
                 });
             else
             {
-                foreach (var f in on.Composed.Findings) Console.WriteLine($"{Word(f.Severity),-8} {f.Id,-17} {f.Measured}; limit: {f.Limit}. {f.Why}");
+                foreach (var f in on.Composed.Findings) Console.WriteLine($"{Word(f.Severity),-8} {f.Id,-17} {f.Measured}; wanted: {f.Limit}. {f.Why}");
                 Console.WriteLine($"{on.Job.Ticket.Title}: {ready.Say()}.");
             }
             return ready.Stops > 0 ? 1 : 0;

@@ -5,7 +5,7 @@ using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Intake;
 
-/// <summary>One page as found: its boxes from the page's own entries, null where it has none.</summary>
+/// <summary>One page as found: its boxes from the page's own entries, null where it has none; its words run by run, in the order they are painted.</summary>
 public sealed record PageReading(Box Media, Box? Bleed, Box? Trim, IReadOnlyList<FaceReading> Faces, string Words);
 
 /// <summary>A face as found, without its subset tag.</summary>
@@ -48,7 +48,7 @@ public sealed record Reading(string Version, string? Standard, string? Condition
             Corners(pdf, d, "BleedBox") is { } b ? Placed(b) : null,
             Corners(pdf, d, "TrimBox") is { } t ? Placed(t) : null,
             Faces(pdf, d),
-            string.Join(' ', page.GetWords().Select(w => w.Text)));
+            string.Join(' ', page.Letters.GroupBy(l => l.TextSequence).Select(run => string.Concat(run.Select(l => l.Value)).Trim()).Where(run => run.Length > 0)));
     }
 
     private static FaceReading[] Faces(PdfDocument pdf, DictionaryToken page)

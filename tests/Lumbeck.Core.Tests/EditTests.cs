@@ -21,6 +21,40 @@ public sealed class EditTests
         }
     }
 
+    [Theory]
+    [InlineData("ticket/pages", "340")]
+    [InlineData("ticket/trim", "6 x 9 in")]
+    [InlineData("ticket/reading", "rtl")]
+    [InlineData("ticket/pinned", "0.9 in")]
+    [InlineData("ticket/paper", "376 ppi")]
+    [InlineData("ticket/flaps", "3.5 in")]
+    [InlineData("ticket/imprint", "Skerry & Vane")]
+    [InlineData("item/title/size", "20 pt")]
+    [InlineData("item/title/ink", "Sea 40 %")]
+    [InlineData("item/title/stand", "foot")]
+    [InlineData("item/title/x", "0.3 in")]
+    [InlineData("item/title/height", "50 % + 0.1 in")]
+    [InlineData("item/title/turned", "-15")]
+    [InlineData("item/band/fill", "black")]
+    [InlineData("item/band/corner", "0.1 in")]
+    [InlineData("item/code/percent", "90 %")]
+    [InlineData("item/code/number", "9783161484100")]
+    [InlineData("ground/seed", "8")]
+    [InlineData("ground/lines", "white")]
+    [InlineData("ground/paint", "10 0 0 0")]
+    [InlineData("swatch/sea/mix", "10 20 30 40")]
+    public void An_edit_touches_what_it_changes_and_changes_nothing_else(string path, string text)
+    {
+        var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new SwatchPaint("sea") }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
+        job = new LayPaper(new Papers.ContourLines { Seed = 3 }).Apply(job);
+        var edit = Facts.Write(job, path, text);
+        var after = edit.Apply(job);
+        edit.Touches.ShouldContain(path);
+        Facts.Read(after, path).ShouldNotBe(Facts.Read(job, path));
+        var all = TicketFacts.All.Concat(GroundFacts.All).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).Select(f => f.Path);
+        all.Where(p => Facts.Read(after, p) != Facts.Read(job, p)).ShouldBeSubsetOf(edit.Touches);
+    }
+
     [Fact]
     public void Every_edit_survives_JSON()
     {
@@ -99,6 +133,13 @@ public sealed class EditTests
     [InlineData("nonsense", "x", "nothing called `nonsense`")]
     public void What_cannot_be_made_is_refused_in_one_sentence(string path, string text, string says) =>
         Should.Throw<Refusal>(() => Write(Sample.Job(), path, text)).Message.ShouldContain(says);
+
+    [Fact]
+    public void Characters_that_control_machines_are_no_letters()
+    {
+        Write(Sample.Job(), "ticket/title", "Salt\u0001 and\tSand").Ticket.Title.ShouldBe("Salt  and Sand");
+        ((TextItem)Write(Sample.Job(), "item/title/words", "one\r\ntwo\tthree\u0000").Item("title")!).Words.ShouldBe("one\ntwo three ");
+    }
 
     [Fact]
     public void A_locked_item_is_left_alone_until_it_is_unlocked()

@@ -9,8 +9,7 @@ public sealed class TicketPages : Rule
     public override IEnumerable<Finding> Find(Look look)
     {
         var (house, paper, spine) = (look.House, look.Job.Ticket.Paper, look.Geometry.Spine);
-        var least = Math.Max(house.PagesLeast, paper.PagesLeast ?? 0);
-        var most = Math.Min(house.PagesMost, paper.PagesMost ?? int.MaxValue);
+        var (least, most) = (look.Geometry.FewestPages, look.Geometry.MostPages);
         if (spine.Pages < least)
             yield return Found(look, Severity.Stop, $"{spine.Pages} pages", $"{least} pages", $"{house.Name} binds {paper.Name} from {least} pages: fewer do not hold together.", $"Add {least - spine.Pages} pages, or choose another binding.");
         if (spine.Pages > most)

@@ -14,9 +14,35 @@ public sealed record PaintGround(Paint? Paint) : Edit
 /// <summary>Lays a drawn paper over the ground, or takes it away.</summary>
 public sealed record LayPaper(PaperDesign? Paper) : Edit
 {
-    public override IEnumerable<string> Touches => ["ground/paper", "ground/seed", "ground/lines"];
+    public override IEnumerable<string> Touches => ["ground/paper"];
     public override string Says(Job before) => "ground's paper";
     protected override Job On(Job job) => job.WithTake(job.Take with { Ground = job.Take.Ground with { Paper = Paper } });
+}
+
+/// <summary>An edit of the paper that lies on the ground.</summary>
+public abstract record PaperEdit : Edit
+{
+    protected abstract string Fact { get; }
+    public override IEnumerable<string> Touches => ["ground/" + Fact];
+    public override string Says(Job before) => $"{Fact} of the ground's paper";
+    protected abstract PaperDesign On(PaperDesign paper);
+    protected override Job On(Job job) => job.WithTake(job.Take with
+    {
+        Ground = job.Take.Ground with { Paper = On(job.Take.Ground.Paper ?? throw new Refusal("ground/" + Fact, "no paper lies on the ground: pick one first")) },
+    });
+}
+
+/// <summary>Another seed draws another paper of the same kind.</summary>
+public sealed record SeedPaper(int Seed) : PaperEdit
+{
+    protected override string Fact => "seed";
+    protected override PaperDesign On(PaperDesign paper) => paper with { Seed = Seed };
+}
+
+public sealed record PaintPaper(Paint Lines) : PaperEdit
+{
+    protected override string Fact => "lines";
+    protected override PaperDesign On(PaperDesign paper) => paper with { Paint = Lines };
 }
 
 public sealed record AddSwatch(Swatch New) : Edit

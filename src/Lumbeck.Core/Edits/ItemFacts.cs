@@ -41,18 +41,17 @@ public static partial class ItemFacts
     private static IEnumerable<Fact> OfRect(string id)
     {
         RectItem R(Job j) => (RectItem)j.Item(id)!;
-        PaintRect As(Job j) => R(j) switch { var r => new PaintRect(id, r.Fill, r.Line, r.LineWidth, r.Corner) };
-        yield return new($"item/{id}/fill", "Fill", j => R(j).Fill.Show(j.Swatches), (j, t) => As(j) with { Fill = Facts.MaybePaint(j, t) });
-        yield return new($"item/{id}/line", "Line", j => R(j).Line.Show(j.Swatches), (j, t) => As(j) with { Line = Facts.MaybePaint(j, t), LineWidth = R(j).LineWidth.IsZero && Facts.MaybePaint(j, t) is not null ? Measures.Length.FromPoints(1) : R(j).LineWidth });
-        yield return new($"item/{id}/line-width", "Weight", j => R(j).LineWidth.ShowPoints(), (j, t) => As(j) with { LineWidth = Facts.Points(t) });
-        yield return new($"item/{id}/corner", "Corner", j => R(j).Corner.Show(j.Ticket.Unit), (j, t) => As(j) with { Corner = Facts.Length(j, t) });
+        yield return new($"item/{id}/fill", "Fill", j => R(j).Fill.Show(j.Swatches), (j, t) => new FillRect(id, Facts.MaybePaint(j, t)));
+        yield return new($"item/{id}/line", "Line", j => R(j).Line.Show(j.Swatches), (j, t) => new LineRect(id, Facts.MaybePaint(j, t)));
+        yield return new($"item/{id}/line-width", "Weight", j => R(j).LineWidth.ShowPoints(), (_, t) => new WeighLine(id, Facts.Points(t)));
+        yield return new($"item/{id}/corner", "Corner", j => R(j).Corner.Show(j.Ticket.Unit), (j, t) => new RoundRect(id, Facts.Length(j, t)));
     }
 
     private static IEnumerable<Fact> OfBarcode(string id)
     {
         BarcodeItem B(Job j) => (BarcodeItem)j.Item(id)!;
-        yield return new($"item/{id}/number", "Number", j => B(j).Number ?? "", (j, t) => new SetBarcode(id, string.Concat(t.Where(c => c is not (' ' or '-'))) is { Length: > 0 } n ? n : null, B(j).Percent));
-        yield return new($"item/{id}/percent", "Size", j => B(j).Percent.ToString("0.##", CultureInfo.InvariantCulture) + " %", (j, t) => new SetBarcode(id, B(j).Number, LengthText.Number(t.TrimEnd(' ', '%')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no magnification: try `100 %`")));
+        yield return new($"item/{id}/number", "Number", j => B(j).Number ?? "", (_, t) => new NumberBarcode(id, string.Concat(t.Where(c => c is not (' ' or '-'))) is { Length: > 0 } n ? n : null));
+        yield return new($"item/{id}/percent", "Size", j => B(j).Percent.ToString("0.##", CultureInfo.InvariantCulture) + " %", (_, t) => new MagnifyBarcode(id, LengthText.Number(t.TrimEnd(' ', '%')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no magnification: try `100 %`")));
     }
 
     private static IEnumerable<Fact> OfPlace(Item item)

@@ -21,14 +21,18 @@ public sealed record SetFact(Words Which, string Text) : TicketEdit
 {
     protected override string Fact => Which.ToString().ToLower(CultureInfo.InvariantCulture);
 
-    protected override Ticket On(Ticket t) => Which switch
+    protected override Ticket On(Ticket t)
     {
-        Words.Title => t with { Title = Text },
-        Words.Subtitle => t with { Subtitle = Text },
-        Words.Author => t with { Author = Text },
-        Words.Imprint => t with { Imprint = Text },
-        _ => t with { Finish = Text },
-    };
+        var text = Plain.Line(Text);
+        return Which switch
+        {
+            Words.Title => t with { Title = text },
+            Words.Subtitle => t with { Subtitle = text },
+            Words.Author => t with { Author = text },
+            Words.Imprint => t with { Imprint = text },
+            _ => t with { Finish = text },
+        };
+    }
 
     protected override Job On(Job job)
     {
@@ -36,8 +40,17 @@ public sealed record SetFact(Words Which, string Text) : TicketEdit
         var before = job.Ticket.Words(Which);
         var after = base.On(job);
         if (before.Length == 0 || Text.Length == 0) return after;
-        return after.WithTake(after.Take with { Items = [.. after.Take.Items.Select(i => i is TextItem t && t.Words == before && Which.Role() == t.Role ? t with { Words = Text } : i)] });
+        return after.WithTake(after.Take with { Items = [.. after.Take.Items.Select(i => i is TextItem t && t.Words == before && Which.Role() == t.Role ? t with { Words = Plain.Line(Text) } : i)] });
     }
+}
+
+/// <summary>Words as they can be set: characters that control machines are no letters.</summary>
+internal static class Plain
+{
+    public static string Line(string text) => string.Concat(text.Select(c => char.IsControl(c) ? ' ' : c)).Trim();
+
+    /// <summary>The same over several paragraphs, parted by line feeds.</summary>
+    public static string Text(string text) => string.Concat(text.ReplaceLineEndings("\n").Select(c => c != '\n' && char.IsControl(c) ? ' ' : c));
 }
 
 public static class TicketWords

@@ -37,6 +37,7 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
         yield return new("pixels", $"{Sheet.Size.Show(Unit.Inch)} × 300 per inch = {px((int)Math.Round(Sheet.Size.Width.Inches * 300), (int)Math.Round(Sheet.Size.Height.Inches * 300))}");
         if (WeightGrams is { } grams)
             yield return new("weight", $"{Spine.Leaves} leaves at {Figure(Book.Paper.Grammage!.Value)} g/m² + cover at {Figure(House.CoverGrammage!.Value)} g/m² = {Figure(Math.Round(grams))} g");
+        yield return new("range", $"{House.Name} binds {FewestPages} to {MostPages} pages{(Book.Paper.Name.Length > 0 ? $" on {Book.Paper.Name}" : "")}");
         yield return new("bulk", $"paper 5 % thinner would make the spine {Thinner.Show(unit)}, 5 % thicker {Thicker.Show(unit)}");
     }
 
@@ -44,6 +45,10 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
     public decimal? WeightGrams => Book.Paper.Grammage is { } leaf && House.CoverGrammage is { } cover
         ? (Spine.Leaves * leaf * SquareMetres(Book.Trim)) + (cover * SquareMetres(Sheet.Trim.Size))
         : null;
+
+    /// <summary>Fewest and most pages this house can bind on this paper.</summary>
+    public int FewestPages => Math.Max(House.PagesLeast, Book.Paper.PagesLeast ?? 0);
+    public int MostPages => Math.Min(House.PagesMost, Book.Paper.PagesMost ?? int.MaxValue);
 
     private Length Thinner => WithBulk(0.95m);
     private Length Thicker => WithBulk(1.05m);

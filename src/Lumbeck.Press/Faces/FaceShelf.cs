@@ -37,6 +37,8 @@ public sealed class FaceShelf : IType
 
     public ShapedRun Shape(FaceId face, string text, bool ligatures)
     {
+        // Lines and short texts come again and again; a long paragraph changes with every key and would only fill the memory.
+        if (text.Length > 200) return Open(face).Shape(text, ligatures);
         if (_shaped.Count > 20_000) _shaped.Clear();
         return _shaped.GetOrAdd((face, text, ligatures), k => Open(k.Item1).Shape(k.Item2, k.Item3));
     }

@@ -65,7 +65,7 @@ public sealed class Drawings(Desk.Desk desk)
         s.Append("\"/></g>");
         if (!fits && name == "bleed") return;
         // A figure too wide for its part stands above it.
-        var (tx, ty) = upright ? (at, middle) : (middle, fits ? at : at - (size * 0.75));
+        var (tx, ty) = upright ? (at, middle) : (middle, fits ? at : at - (size * 0.98));
         s.Append("<a href=\"/jobs/").Append(slug).Append("/ticket#sum-").Append(sum).Append("\" aria-label=\"").Append(SvgText.Escape(name)).Append(' ').Append(figure).Append(": show the sum\"><text font-size=\"").Figure(size).Append("\" text-anchor=\"middle\" dominant-baseline=\"central\" transform=\"translate(").Figure(tx).Append(' ').Figure(ty).Append(')').Append(upright ? "rotate(-90)" : "").Append("\">").Append(figure).Append("</text></a>");
     }
 
@@ -132,17 +132,21 @@ public sealed class Drawings(Desk.Desk desk)
         return s.Append("<g class=\"chain\">").Append(Chains(c, slug)).Append("</g></svg>").ToString();
     }
 
+    /// <summary>Findings as they are listed and numbered: by panel, notes at the end.</summary>
+    public static IReadOnlyList<(Finding Finding, int Number)> Numbered(Composed c) =>
+        [.. c.Findings.Where(f => f.Severity != Severity.Note).GroupBy(f => f.Panel ?? Part.Sheet).SelectMany(g => g).Concat(c.Findings.Where(f => f.Severity == Severity.Note)).Select((f, i) => (f, i + 1))];
+
     /// <summary>Where findings lie, numbered over a picture of the wrap.</summary>
     public static string Spots(Composed c, string slug)
     {
         var sheet = c.Scene.Sheet;
         var s = new StringBuilder("<svg class=\"block w-full\" role=\"img\" aria-label=\"Where the findings lie on the sheet\" viewBox=\"0 0 ").Figure(sheet.Size.Width.Points).Append(' ').Figure(sheet.Size.Height.Points).Append("\"><image href=\"/jobs/").Append(slug).Append("/wrap.svg?r=").Append(c.Revision).Append("\" width=\"").Figure(sheet.Size.Width.Points).Append("\" height=\"").Figure(sheet.Size.Height.Points).Append("\"/>");
-        for (var i = 0; i < c.Findings.Length; i++)
-            if (c.Findings[i].Place is { } place)
+        foreach (var (finding, number) in Numbered(c))
+            if (finding.Place is { } place)
             {
-                var ink = c.Findings[i].Severity switch { Severity.Stop => "#9a3327", Severity.Caution => "#7d5510", _ => "#4d5952" };
+                var ink = finding.Severity switch { Severity.Stop => "#9a3327", Severity.Caution => "#7d5510", _ => "#4d5952" };
                 var (x, y) = (Math.Clamp(place.X.Points, 13, sheet.Size.Width.Points - 13), Math.Clamp(place.Y.Points, 13, sheet.Size.Height.Points - 13));
-                s.Append("<rect fill=\"none\" stroke=\"#fff\" stroke-width=\"5\"").Rect(place).Append("/><rect fill=\"none\" stroke=\"").Append(ink).Append("\" stroke-width=\"2.5\"").Rect(place).Append("/><circle r=\"12\" fill=\"").Append(ink).Append("\" stroke=\"#fff\" stroke-width=\"2\" cx=\"").Figure(x).Append("\" cy=\"").Figure(y).Append("\"/><text fill=\"#fff\" font-size=\"15\" font-weight=\"600\" text-anchor=\"middle\" dominant-baseline=\"central\" x=\"").Figure(x).Append("\" y=\"").Figure(y).Append("\">").Append(i + 1).Append("</text>");
+                s.Append("<rect fill=\"none\" stroke=\"#fff\" stroke-width=\"5\"").Rect(place).Append("/><rect fill=\"none\" stroke=\"").Append(ink).Append("\" stroke-width=\"2.5\"").Rect(place).Append("/><circle r=\"12\" fill=\"").Append(ink).Append("\" stroke=\"#fff\" stroke-width=\"2\" cx=\"").Figure(x).Append("\" cy=\"").Figure(y).Append("\"/><text fill=\"#fff\" font-size=\"15\" font-weight=\"600\" text-anchor=\"middle\" dominant-baseline=\"central\" x=\"").Figure(x).Append("\" y=\"").Figure(y).Append("\">").Append(number).Append("</text>");
             }
         return s.Append("</svg>").ToString();
     }

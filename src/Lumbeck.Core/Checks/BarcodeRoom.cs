@@ -1,34 +1,6 @@
-using Lumbeck.Core.Barcodes;
-using Lumbeck.Core.Drawing;
 using Lumbeck.Core.Jobs;
 
 namespace Lumbeck.Core.Checks;
-
-/// <summary>A barcode whose check digit is wrong, or whose number is not the ticket's.</summary>
-public sealed class BarcodeDigits : Rule
-{
-    public override string Id => "barcode.digits";
-    public override string Proves => "the barcode’s number is right";
-    protected override bool Limited => false;
-
-    public override IEnumerable<Finding> Find(Look look)
-    {
-        foreach (var (item, piece) in look.Drawn())
-        {
-            if (item is not BarcodeItem code) continue;
-            var place = piece.Frame.ToBox();
-            if (BarcodeDrawing.Number(code, look.Job.Ticket) is not { } digits)
-            {
-                yield return Found(look, Severity.Stop, "no number", "an ISBN", "The ticket has no ISBN, so there are no bars to draw.", "Type the ISBN on the ticket, or remove the barcode.", item, place: place);
-                continue;
-            }
-            if (Ean13.CheckDigit(digits) is var right && right != digits[12])
-                yield return Found(look, Severity.Stop, $"…{digits[9..]}", $"…{digits[9..12]}{right}", $"The check digit of {digits} is wrong: no till would read it.", $"Compare it with your agency’s; the last digit should be {right}.", item, place: place);
-            else if (look.Job.Ticket.Isbn is { } isbn && isbn.Digits != digits)
-                yield return Found(look, Severity.Stop, Isbn.Hyphenate(digits), isbn.ToString(), "The barcode and the ticket name two different books.", "Leave the barcode’s own number blank to take the ticket’s.", item, place: place);
-        }
-    }
-}
 
 /// <summary>A barcode outside its room, covered by something, or drawn too small or too large to be read.</summary>
 public sealed class BarcodeRoom : Rule
