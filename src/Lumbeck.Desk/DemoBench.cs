@@ -65,8 +65,8 @@ internal static class DemoBench
             Height = new(In(3.2m)),
             Style = sail(new("eb-garamond", 400, false), 12.5m, Align.Left, leading: 1.44m),
         });
-        yield return new AddItem(new RectItem { Id = "back-rule", Hold = At(Part.Back, Anchor.TopLeft, 0.2m, 4.06m), Width = new(In(0.6m)), Height = new(Pt(1.4m)), Fill = new SwatchPaint("brass") });
-        yield return new AddItem(new TextItem { Id = "praise", Words = "“A book with salt in its hinges.”", Hold = At(Part.Back, Anchor.TopLeft, 0.2m, 4.28m), Width = new(In(4.1m)), Height = new(In(0.36m)), Style = sail(new("cormorant-garamond", 400, true), 17, Align.Left) });
+        yield return new AddItem(new RectItem { Id = "back-rule", Hold = At(Part.Back, Anchor.TopLeft, 0.2m, 3.52m), Width = new(In(0.6m)), Height = new(Pt(1.4m)), Fill = new SwatchPaint("brass") });
+        yield return new AddItem(new TextItem { Id = "praise", Words = "“A book with salt in its hinges.”", Hold = At(Part.Back, Anchor.TopLeft, 0.2m, 3.68m), Width = new(In(4.1m)), Height = new(In(0.36m)), Style = sail(new("cormorant-garamond", 400, true), 17, Align.Left) });
         yield return new AddItem(new TextItem { Id = "imprint", Role = TextRole.Imprint, Words = "SKERRY & VANE", Hold = At(Part.Back, Anchor.BottomLeft, 0.2m, -0.02m), Width = new(In(1.8m)), Height = new(In(0.22m)), Style = sail(cormorant, 10.5m, Align.Left, 180, 1, Stand.Foot) });
         yield return new AddItem(new BarcodeItem { Id = "barcode", Hold = new(Part.Back, HoldBox.Room, Anchor.BottomRight, default, default) });
     }

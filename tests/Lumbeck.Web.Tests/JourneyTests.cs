@@ -94,7 +94,13 @@ public sealed class JourneyTests(Browser browser)
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System);
         void other(string text) => desk.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "another-tab", j => Facts.Write(j, "ticket/subtitle", text)));
 
+        // A text that can't be read stays where it is, with what was said of it, while another fact changes.
+        browser.TypeOnly("#f-ticket-pages", "many");
+        browser.Until(() => browser.Text("#f-ticket-pages-says").Contains("no whole number", StringComparison.Ordinal));
         browser.AndWait(() => other("a story"));
+        browser.Find("#f-ticket-pages").GetDomProperty("value").ShouldBe("many");
+        browser.Text("#f-ticket-pages-says").ShouldContain("no whole number");
+        browser.Find("#f-ticket-pages").SendKeys(Keys.Escape);
         browser.Until(() => browser.Find("#f-ticket-subtitle").GetDomProperty("value") == "a story");
 
         // The page is kept from looking, so that it edits what it has not seen.

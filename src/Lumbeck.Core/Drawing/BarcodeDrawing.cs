@@ -42,7 +42,7 @@ public static class BarcodeDrawing
 
         var baseline = top + ((Ean13.BarHeight.Points + Length.FromMillimetres(2.75m).Points) * k);
         var size = 7.4 * k;
-        yield return Line(digits[..1], size, 0, 7 * module, baseline, type);
+        yield return Line(digits[..1], size, 1.5 * module, 7 * module, baseline, type);
         yield return Line(digits[1..7], size, left + (4 * module), 38 * module, baseline, type);
         yield return Line(digits[7..], size, left + (52 * module), 38 * module, baseline, type);
         yield return Line("ISBN " + Isbn.Hyphenate(digits), 6.9 * k, left, 95 * module, Length.FromMillimetres(2.9m).Points * k, type);

@@ -44,6 +44,8 @@ document.addEventListener('keydown', e => {
     e.preventDefault();
     return send({ step: key === 'y' || e.shiftKey ? 'forward' : 'back' });
   }
+  const book = document.querySelector<HTMLDetailsElement>('#swatch-book[open]');
+  if (e.key === 'Escape' && book) return void (book.open = false);
   if (typing || select || !onWrap || e.ctrlKey || e.metaKey || e.altKey) return;
   if (key === 'z') return zones(false);
   const item = picked();

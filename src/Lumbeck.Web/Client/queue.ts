@@ -14,6 +14,8 @@ let tick = Number(body.dataset.tick ?? 0);
 let shown: string | null = body.dataset.open || null; // the picked item that the page shows
 let wanted: string | null = shown;                    // the one it should show
 const waiting: Entry[] = [];
+// Texts that can't be read stay in their fields with what was said of them, whatever else changes meanwhile.
+const refused = new Map<string, { text: string; sentence: string }>();
 let busy = false;
 
 export const picked = () => wanted;
@@ -107,7 +109,10 @@ async function show(answer: Response): Promise<void> {
   const text = await answer.text();
   if (now < tick) return;
   tick = now;
+  // What is unfolded stays unfolded.
+  const open = [...document.querySelectorAll<HTMLDetailsElement>('details[id][open]')].map(d => d.id);
   if (text) await htmx.swap({ text, target: body, sourceElement: body, swap: 'none' });
+  for (const id of open) (document.getElementById(id) as HTMLDetailsElement | null)?.setAttribute('open', '');
   settle();
   body.dataset.tick = String(tick);
 }
@@ -117,7 +122,11 @@ function settle(): void {
   for (const field of document.querySelectorAll<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>('[data-value]')) {
     const value = field.dataset.value ?? '';
     if (field === document.activeElement && field.dataset.dirty === 'true') continue;
-    if (field.value !== value) field.value = value;
+    const kept = refused.get(field.dataset.fact ?? '');
+    if (kept) {
+      field.value = kept.text;
+      told(field.dataset.fact!, kept.sentence);
+    } else if (field.value !== value) field.value = value;
   }
   const frame = document.getElementById('frame');
   const sheet = document.getElementById('sheet');
@@ -125,11 +134,22 @@ function settle(): void {
   if (wanted && !document.getElementById(`row-${wanted}`)) wanted = shown = null;
 }
 
-/** Says what is wrong at its field, or takes the sentence away again. */
-export function wrong(path: string, sentence: string, other = ''): void {
-  const at = document.querySelector<HTMLElement>(`[data-says="${CSS.escape(path)}"]`) ?? document.querySelector<HTMLElement>(`[data-says="${CSS.escape(other)}"]`);
-  const field = document.querySelector<HTMLElement>(`[data-fact="${CSS.escape(at?.dataset.says ?? path)}"]`);
-  if (!at) { if (sentence) tell(sentence); return; }
+/** Says what is wrong at its field (or at the one that was typed in), or takes the sentence away again. */
+export function wrong(path: string, sentence: string, typed = ''): void {
+  const at = says(path) ? path : typed;
+  const field = fieldOf(at);
+  if (sentence && field) refused.set(at, { text: field.value, sentence });
+  else refused.delete(path);
+  if (!says(at)) { if (sentence) tell(sentence); return; }
+  told(at, sentence);
+}
+
+const says = (path: string) => document.querySelector<HTMLElement>(`[data-says="${CSS.escape(path)}"]`);
+const fieldOf = (path: string) => document.querySelector<HTMLInputElement>(`input[data-fact="${CSS.escape(path)}"],textarea[data-fact="${CSS.escape(path)}"],select[data-fact="${CSS.escape(path)}"]`);
+
+function told(path: string, sentence: string): void {
+  const at = says(path)!;
+  const field = fieldOf(path);
   at.textContent = sentence || at.dataset.hint || '';
   at.classList.toggle('wrong', sentence !== '');
   if (sentence) { field?.setAttribute('aria-invalid', 'true'); at.setAttribute('role', 'alert'); } else { field?.removeAttribute('aria-invalid'); at.removeAttribute('role'); }

@@ -14,8 +14,8 @@ public sealed record FieldView(Job Job, Fact Fact)
     /// <summary>Sent while it is typed, not only when it is left.</summary>
     public bool Live { get; init; }
     public string? Hint { get; init; }
-    /// <summary>Keeps room for a sentence below, so that nothing jumps.</summary>
-    public bool Hinted { get; init; }
+    /// <summary>Lines kept free below for what is said of the field, so that nothing jumps when it is; 0 where a sentence may push.</summary>
+    public int Hints { get; init; }
     /// <summary>A list of suggestions elsewhere on the page.</summary>
     public string? List { get; init; }
     public string Class { get; init; } = "grid grid-cols-[72px_1fr] gap-x-2";
