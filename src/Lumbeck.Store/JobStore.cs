@@ -21,14 +21,19 @@ public sealed class JobStore
 
     /// <param name="folder">The data folder; made where there is none.</param>
     /// <param name="clock">Gives revisions their time.</param>
+    /// <exception cref="Core.Refusal">The folder can't be made or written, or what lies in it is no store of ours.</exception>
     public JobStore(string folder, TimeProvider clock)
     {
         _clock = clock;
-        Directory.CreateDirectory(folder);
         Folder = Path.GetFullPath(folder);
+        try { Directory.CreateDirectory(Folder); }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException) { throw NoStore(e.Message); }
         _connection = new SqliteConnectionStringBuilder { DataSource = Path.Combine(Folder, "lumbeck.db"), ForeignKeys = true, DefaultTimeout = 30 }.ToString();
-        Alone(Migrate);
+        try { Alone(Migrate); }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException or SqliteException) { throw NoStore(e.Message); }
     }
+
+    private Core.Refusal NoStore(string reason) => new("data", $"{Folder} can't be used as a data folder ({reason.Trim().TrimEnd('.')}): give another with --data");
 
     /// <summary>The data folder.</summary>
     public string Folder { get; }
@@ -138,7 +143,7 @@ public sealed class JobStore
     {
         using (Open()) { }
         var result = DeployChanges.To.SqliteDatabase(_connection).WithScriptsEmbeddedInAssembly(typeof(JobStore).Assembly).WithTransactionPerScript().LogToNowhere().Build().PerformUpgrade();
-        if (!result.Successful) throw new InvalidOperationException($"The store in {Folder} could not be brought up to date: {result.Error.Message}", result.Error);
+        if (!result.Successful) throw NoStore(result.Error.Message);
     }
 
     // EWOULDBLOCK and EACCES as .NET reports a file that another program holds.

@@ -7,10 +7,16 @@ if (options.Problem is { } problem)
     return 2;
 }
 
-var app = LumbeckHost.Build(options);
+WebApplication app;
 try
 {
+    app = LumbeckHost.Build(options);
     await app.StartAsync();
+}
+catch (Lumbeck.Core.Refusal refusal)
+{
+    await Console.Error.WriteLineAsync(refusal.Message + ".");
+    return 2;
 }
 catch (IOException e) when (e.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
 {

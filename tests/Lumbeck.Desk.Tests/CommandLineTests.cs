@@ -116,6 +116,18 @@ public sealed class CommandLineTests : IDisposable
         Directory.GetFiles(_folder, "*.part").ShouldBeEmpty();
     }
 
+    [Fact]
+    public void A_data_folder_that_cannot_be_used_is_named()
+    {
+        Run("jobs", "--data", "/proc/nowhere").Error.ShouldContain("/proc/nowhere can't be used as a data folder");
+        var other = Directory.CreateDirectory(Path.Combine(_folder, "other")).FullName;
+        File.WriteAllText(Path.Combine(other, "lumbeck.db"), new string('x', 5000));
+        var (exit, _, error) = Run("jobs", "--data", other);
+        exit.ShouldBe(2);
+        error.ShouldContain("file is not a database");
+        error.Trim().Split('\n').ShouldHaveSingleItem();
+    }
+
     [Theory]
     [InlineData("check", "nowhere", "no job is called `nowhere`")]
     [InlineData("press", "tidewatcher", "--kind")]

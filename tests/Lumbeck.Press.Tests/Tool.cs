@@ -17,6 +17,14 @@ internal static class Tool
         process.ExitCode.ShouldBe(0, $"{program} {string.Join(' ', arguments)}\n{output}\n{error.Result}");
         return output;
     }
+
+    /// <summary>As coreutils reckons it.</summary>
+    public static string Md5(byte[] bytes)
+    {
+        using var folder = new Folder();
+        File.WriteAllBytes(folder["bytes"], bytes);
+        return Run("md5sum", folder["bytes"])[..32].ToUpperInvariant();
+    }
 }
 
 /// <summary>A folder that goes when the test does.</summary>

@@ -22,7 +22,7 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
         if (book.PinnedSpine is { } pin && (pin.Units < 0 || pin > Length.FromMillimetres(300)))
             throw new Refusal("ticket/pinned", $"a spine of {pin.Show(house.Unit)} can't be: type the printer's figure, or leave it blank");
         if (book.FlapWidth is { } flap && (flap < Least || flap > book.Trim.Width))
-            throw new Refusal("ticket/flap", $"a flap of {flap.Show(house.Unit)} must lie between {Least.Show(house.Unit)} and the trim's {book.Trim.Width.Show(house.Unit)}");
+            throw new Refusal("ticket/flaps", $"a flap of {flap.Show(house.Unit)} must lie between {Least.Show(house.Unit)} and the trim's {book.Trim.Width.Show(house.Unit)}");
         var binding = Binding.Of(book.Binding);
         var spine = binding.Spine(book, house);
         return new(book, house, spine, binding.Sheets(book, house, spine));

@@ -1,0 +1,84 @@
+using Lumbeck.Core.Barcodes;
+
+namespace Lumbeck.Core.Tests;
+
+/// <summary>Whatever is typed is read or refused in words; nothing throws, and the job stays whole.</summary>
+public sealed class HostileTests
+{
+    [Property(MaxTest = 500)]
+    public void Any_text_is_read_or_refused_by_every_reader(string? typed)
+    {
+        var text = typed ?? "";
+        if (!LengthText.TryParse(text, Unit.Inch, out _, out var why)) why.ShouldNotBeEmpty();
+        if (!LengthText.TryParseSize(text, Unit.Millimetre, out _, out why)) why.ShouldNotBeEmpty();
+        if (!PaintText.TryParse(text, [new("sea", "Sea", Ink.Black)], out _, out why)) why.ShouldNotBeEmpty();
+        if (!PaperText.TryParse(text, HouseFile.Shipped["tern"], out _, out why)) why.ShouldNotBeEmpty();
+        if (!Isbn.TryParse(text, out _, out why)) why.ShouldNotBeEmpty();
+        if (FaceId.TryParse(text, out var face)) face.Family.ShouldNotBeEmpty();
+        if (Caliper.TryParseFraction(text, out var caliper)) Caliper.TryParseFraction(caliper.Fraction, out _).ShouldBeTrue();
+        try { HouseFile.Read(text); }
+        catch (Refusal r) { r.Message.ShouldNotBeEmpty(); }
+    }
+
+    /// <summary>Texts that have the look of figures, where slips hide.</summary>
+    private static readonly string[] Slips = ["", " ", "0", "-1", "1e9", "999999999", "99999999999999999999999999999999", "0.0000000001 in", "1/0", "5 1/2", "½½", "6x", "x", "6 x 9 x 2", "100 %", "1000 % + 9 in", "101%", "-5 %", "Sea", "sea 101 %", "Sea -3 %", "0 0 0 0", "1 2 3", "1 2 3 4 5", "101 0 0 0", "ltr", "RTL", "yes", "none", "front", "back-fore-edge", "sheet", "top left", "eb-garamond/400i", "/400", "a/", "376 ppi", "0 ppi", "90 gsm × 0", "0 gsm x 9", "1 gsm x 99", "978", "٣٤", "1,5", ",5", "5,", "NaN", "∞", "\u0000", "\ud800", "🂡", "'; DROP TABLE job;--", "<script>alert(1)</script>", "../../etc", new('9', 400)];
+
+    [Fact]
+    public void Every_fact_reads_or_refuses_every_slip_and_what_it_makes_can_be_drawn_and_checked()
+    {
+        var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new SwatchPaint("sea") }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
+        job = new LayPaper(new Papers.ContourLines { Seed = 3 }).Apply(job);
+        var (made, refused) = (0, 0);
+        foreach (var fact in TicketFacts.All.Concat(GroundFacts.All).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList())
+            foreach (var slip in Slips)
+            {
+                Job after;
+                try { after = Facts.Write(job, fact.Path, slip).Apply(job); }
+                catch (Refusal r)
+                {
+                    r.Path.ShouldBe(fact.Path, $"{fact.Path} with “{slip}”: {r.Message}");
+                    r.Message.Length.ShouldBeInRange(10, 260);
+                    r.Message.ShouldNotContain("\n");
+                    refused++;
+                    continue;
+                }
+                made++;
+                Sample.Check(after).ShouldAllBe(f => f.Why.Length > 0 && f.Measured.Length > 0 && f.Limit.Length > 0);
+                JobJson.Read(JobJson.Write(after)).Take.Items.Count.ShouldBe(job.Take.Items.Count);
+            }
+        made.ShouldBeGreaterThan(300);
+        refused.ShouldBeGreaterThan(1000);
+    }
+
+    [Property(MaxTest = 200)]
+    public void No_word_is_lost_between_lines(NonEmptyArray<NonEmptyString> parts, PositiveInt wide)
+    {
+        var words = parts.Get.Select(p => string.Concat(p.Get.Where(c => char.IsAsciiLetterOrDigit(c)))).Where(w => w.Length > 0).ToList();
+        var width = 20 + (wide.Get % 300);
+        var set = Typesetter.Set(string.Join(' ', words), Sample.Style(10), width, 1e6, new PlainType());
+        string.Join(' ', set.Lines.Select(l => l.Text)).ShouldBe(string.Join(' ', words));
+        set.Lines.ShouldAllBe(l => l.Width <= width + 0.01 || !l.Text.Contains(' '));
+        // Greedy: the first word of a line would not have fitted on the line before.
+        for (var i = 1; i < set.Lines.Length; i++)
+            (set.Lines[i - 1].Width + ((set.Lines[i].Text.Split(' ')[0].Length + 1) * 5)).ShouldBeGreaterThan(width - 0.01);
+        (set.Overset is null).ShouldBe(words.All(w => w.Length * 5 <= width + 0.01));
+    }
+
+    [Property(MaxTest = 200)]
+    public void Any_twelve_digits_make_one_check_digit_that_is_accepted_and_no_other(PositiveInt seed)
+    {
+        var twelve = (seed.Get % 2 == 0 ? "978" : "979") + (seed.Get * 7919L % 1_000_000_000).ToString("000000000", CultureInfo.InvariantCulture);
+        var right = Ean13.CheckDigit(twelve);
+        for (var d = '0'; d <= '9'; d++) Isbn.TryParse(twelve + d, out _, out _).ShouldBe(d == right);
+        Isbn.TryParse(Isbn.Hyphenate(twelve + right), out var back, out _).ShouldBeTrue();
+        back.Digits.ShouldBe(twelve + right);
+    }
+
+    [Fact]
+    public void An_item_that_would_name_an_element_of_the_page_or_a_path_is_refused()
+    {
+        foreach (var id in new[] { "", "ground", "Title", "a b", "a/b", "<x>", new string('a', 41), "ünder" })
+            Should.Throw<Refusal>(() => new AddItem(Sample.Text(id, "x")).Apply(Sample.Job()));
+        Should.Throw<Refusal>(() => new AddItem(Sample.Text("title", "x")).Apply(Sample.Job())).Message.ShouldContain("already");
+    }
+}
