@@ -52,6 +52,8 @@ public sealed class ServerTests : IDisposable
         // The last answered edit is there; one more may have been written before it could be answered.
         kept.ShouldBeOneOf(answered, answered + 1);
         (await Edit(after, "ticket/pages", "312")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        // A tab that was open all the while goes on: its token is still good.
+        (await tab.PostAsync(new Uri(_server.Address, "/jobs/tidewatcher/edit"), Wire("ticket/pages", "314"))).StatusCode.ShouldBe(HttpStatusCode.OK);
     }
 
     [Fact]
