@@ -62,7 +62,7 @@ public static class EditRoutes
 
     private static async Task<IResult> Edit(string slug, EditWire wire, Desk.Desk desk, ScreenMaker screens, IAntiforgery antiforgery, HttpContext http)
     {
-        if (!await antiforgery.IsRequestValidAsync(http)) return Results.Json(new { path = "", sentence = "This page is from before the server was set up anew: load it again." }, statusCode: 400);
+        if (!await antiforgery.IsRequestValidAsync(http)) return Refused("", "This page is from before the server was set up anew: load it again.", 400);
         if (wire.Id.Length is < 8 or > 64 || wire.Session.Length is < 8 or > 64) return Results.BadRequest();
         try
         {
@@ -74,10 +74,14 @@ public static class EditRoutes
             };
             return await Difference(slug, on, wire.Seen, wire.Place, wire.Open, wire.Open, desk, screens, http);
         }
-        catch (Refusal r) when (r.Path != "job") { return Results.Json(new { path = r.Path, sentence = r.Message }, statusCode: 422); }
-        catch (Refusal r) { return Results.Json(new { path = "", sentence = r.Message }, statusCode: 404); }
-        catch (Conflict c) { return Results.Json(new { path = c.Path, label = c.Label, theirs = c.Theirs, yours = c.Yours }, statusCode: 409); }
+        catch (Refusal r) when (r.Path != "job") { return Refused(r.Path, r.Message, 422); }
+        catch (Refusal r) { return Refused("", r.Message, 404); }
+        catch (Conflict c) { return Results.Problem(c.Message, statusCode: 409, extensions: new Dictionary<string, object?> { ["path"] = c.Path, ["label"] = c.Label, ["theirs"] = c.Theirs, ["yours"] = c.Yours }); }
     }
+
+    /// <summary>A refusal as problem details (RFC 9457), with the path of the fact at fault.</summary>
+    private static IResult Refused(string path, string sentence, int status) =>
+        Results.Problem(sentence, statusCode: status, extensions: new Dictionary<string, object?> { ["path"] = path });
 
     /// <summary>What changed since a tick, or with another item picked; 204 where nothing did.</summary>
     private static async Task<IResult> News(string slug, long seen, Place place, string? open, string? was, Desk.Desk desk, ScreenMaker screens, HttpContext http)
@@ -87,7 +91,7 @@ public static class EditRoutes
             if (open == was && desk.Tick(slug) == seen) return Results.NoContent();
             return await Difference(slug, desk.Job(slug), seen, place, open, was, desk, screens, http);
         }
-        catch (Refusal r) { return Results.Json(new { path = "", sentence = r.Message }, statusCode: 404); }
+        catch (Refusal r) { return Refused("", r.Message, 404); }
     }
 
     private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, string? open, string? was, Desk.Desk desk, ScreenMaker screens, HttpContext http)

@@ -88,6 +88,19 @@ public sealed class JourneyTests(Browser browser)
     private double Frame(string item) => Convert.ToDouble(browser.Script($"return document.querySelector('#hits [data-pick={item}]').x.baseVal.value"), CultureInfo.InvariantCulture);
 
     [Fact]
+    public void What_was_typed_last_is_kept_when_a_tab_is_pressed_at_once()
+    {
+        browser.Go("/jobs/tidewatcher/ticket");
+        var field = browser.Find("#f-ticket-imprint");
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys("Skerry & Vane, Orrin");
+        browser.Find("#docket a[href$='/check']").Click();
+        browser.Find("#findings");
+        browser.Until(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System).Job("tidewatcher").Job.Ticket.Imprint == "Skerry & Vane, Orrin");
+        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+    }
+
+    [Fact]
     public void What_another_tab_changes_appears_and_a_conflict_offers_both_values()
     {
         browser.Go("/jobs/tidewatcher/ticket");

@@ -114,7 +114,7 @@ public sealed class ServerTests : IDisposable
         var refused = await Edit(tab, "ticket/trim", "6x");
         ((int)refused.StatusCode).ShouldBe(422);
         var said = await refused.Content.ReadFromJsonAsync<JsonElement>();
-        (said.GetProperty("path").GetString(), said.GetProperty("sentence").GetString()).ShouldBe(("ticket/trim", "`6x` needs a height: try `6 x 9 in`"));
+        (said.GetProperty("path").GetString(), said.GetProperty("detail").GetString()).ShouldBe(("ticket/trim", "`6x` needs a height: try `6 x 9 in`"));
 
         var seen = new Lumbeck.Desk.Desk(_data, TimeProvider.System).Job("tidewatcher").Tick;
         (await Edit(tab, "ticket/pages", "340", "session-one", seen)).StatusCode.ShouldBe(HttpStatusCode.OK);

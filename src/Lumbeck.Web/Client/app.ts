@@ -1,6 +1,6 @@
 // What a hand does on a job's pages: picking, adding, nudging, stepping back. The rules are the server's.
 import './fields';
-import { pick, picked, send } from './queue';
+import { answered, pending, pick, picked, send } from './queue';
 
 const closest = (e: Event, selector: string) => (e.target instanceof Element ? e.target.closest<HTMLElement>(selector) : null);
 const onJob = document.body.dataset.job !== undefined;
@@ -9,6 +9,12 @@ const onWrap = document.body.dataset.place === 'Wrap';
 document.addEventListener('click', e => {
   if (!onJob) return;
   let at: HTMLElement | null;
+  // A link out of this page waits for what was typed just before it was pressed.
+  if ((at = closest(e, 'a[href]')) && pending() && !e.ctrlKey && !e.metaKey && !e.shiftKey) {
+    e.preventDefault();
+    const href = at.getAttribute('href')!;
+    return void answered().then(() => { location.href = href; });
+  }
   if ((at = closest(e, '[data-step]'))) return send({ step: at.dataset.step });
   if ((at = closest(e, 'button[data-fact]'))) return send({ path: at.dataset.fact, text: at.dataset.text });
   if ((at = closest(e, '[data-order]'))) return send({ item: at.dataset.item, order: Number(at.dataset.order) });
@@ -70,6 +76,11 @@ for (const up of ['pointerup', 'pointercancel', 'blur']) window.addEventListener
 
 // Long work says that it is under way.
 document.addEventListener('submit', e => {
-  const button = (e.target as HTMLFormElement).querySelector<HTMLButtonElement>('[data-busy]');
+  const form = e.target as HTMLFormElement;
+  if (pending()) {
+    e.preventDefault();
+    return void answered().then(() => form.requestSubmit());
+  }
+  const button = form.querySelector<HTMLButtonElement>('[data-busy]');
   if (button) { button.textContent = button.dataset.busy!; button.disabled = true; }
 });

@@ -3,7 +3,7 @@
 import { htmx } from './htmx';
 
 export type Wire = Record<string, string | number | boolean | null | undefined>;
-type Entry = { wire: Wire; quiet: boolean; done?: () => void };
+type Entry = { wire: Wire; quiet: boolean; done?: () => void; failed?: number };
 
 const session = crypto.randomUUID();
 const body = document.body;
@@ -27,6 +27,14 @@ export function send(wire: Wire, quiet = false, done?: () => void): void {
   if (typeof same === 'number' && same > 0) waiting.splice(same, 1);
   waiting.push({ wire: { id: crypto.randomUUID(), ...wire }, quiet, done });
   void drain();
+}
+
+/** Whether anything has not been answered yet. */
+export const pending = () => waiting.length > 0;
+
+/** Waits until all that was sent has been answered. */
+export async function answered(): Promise<void> {
+  while (pending()) await pause(20);
 }
 
 /** Shows another item as picked, or none. */
@@ -53,7 +61,8 @@ async function drain(): Promise<void> {
   }
 }
 
-async function post({ wire, quiet }: Entry): Promise<boolean> {
+async function post(entry: Entry): Promise<boolean> {
+  const { wire, quiet } = entry;
   let answer: Response;
   try {
     answer = await fetch(`/jobs/${job}/edit`, {
@@ -72,13 +81,16 @@ async function post({ wire, quiet }: Entry): Promise<boolean> {
     return true;
   }
   if (answer.status >= 500) {
-    tell('The server could not do this just now; it is tried again.');
-    return false;
+    // What the server stumbles over time and again must not hold up what comes after it.
+    entry.failed = (entry.failed ?? 0) + 1;
+    if (entry.failed < 4) { tell('The server could not do this just now; it is tried again.'); return false; }
+    tell('The server could not do this last step, and it was left out; all before it is kept.');
+    return true;
   }
-  const said = await answer.json().catch(() => ({ path: '', sentence: 'This can’t be done.' }));
+  const said = await answer.json().catch(() => ({ path: '', detail: 'This can’t be done.' }));
   if (answer.status === 409) conflict(said, wire);
   else if (!quiet) {
-    wrong(said.path || String(wire.path ?? ''), said.sentence, String(wire.path ?? ''));
+    wrong(said.path || String(wire.path ?? ''), said.detail, String(wire.path ?? ''));
   }
   return true;
 }
@@ -198,6 +210,9 @@ function conflict(c: { path: string; label: string; theirs: string; yours: strin
 const short = (s: string) => (s.length > 24 ? s.slice(0, 23) + '…' : s || 'nothing');
 const undirty = () => document.querySelectorAll<HTMLElement>('[data-dirty]').forEach(f => delete f.dataset.dirty);
 const pause = (ms: number) => new Promise(r => setTimeout(r, ms));
+
+// Whoever leaves with something unanswered is asked first.
+window.addEventListener('beforeunload', e => { if (pending()) e.preventDefault(); });
 
 // Another tab, or the command line, may have changed the job.
 if (job) setInterval(() => {
