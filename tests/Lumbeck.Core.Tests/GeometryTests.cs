@@ -88,6 +88,18 @@ public sealed class GeometryTests
     }
 
     [Fact]
+    public void The_terms_of_a_sum_add_up_to_its_total_as_shown()
+    {
+        foreach (var unit in new[] { Unit.Millimetre, Unit.Inch })
+        {
+            var sum = WrapGeometry.Of(Book(119, 148, 210, flaps: true) with { FlapWidth = Length.FromMillimetres(90) }, Tern).Sums(unit).First(s => s.Name == "width").Text;
+            var terms = System.Text.RegularExpressions.Regex.Matches(sum, @"(?:(\d) \w+ × )?(?:spine )?([\d.]+) (?:mm|in)").Select(m => (m.Groups[1].Success ? decimal.Parse(m.Groups[1].Value, CultureInfo.InvariantCulture) : 1) * decimal.Parse(m.Groups[2].Value, CultureInfo.InvariantCulture)).ToList();
+            terms.Count.ShouldBe(5);
+            terms.SkipLast(1).Sum().ShouldBe(terms[^1], unit == Unit.Inch ? 0.002m : 0.001m, sum);
+        }
+    }
+
+    [Fact]
     public void Odd_page_counts_are_raised_and_said_so() =>
         WrapGeometry.Of(Book(201, 190.5m, 234.95m), Tern).Sums(Unit.Inch).First().Text.ShouldBe("201 pages print as 202 (a multiple of 2) = 101 leaves");
 

@@ -25,12 +25,12 @@ public sealed class Paperback : Binding
 
     public override IEnumerable<Sum> Working(BookFacts book, House house, SpineSum spine, Unit unit)
     {
-        string f(Length l) => l.Show(unit);
+        string f(Length l) => l.Term(unit);
         var cover = CoverWidth(book, house);
         var flaps = book.Flaps ? $" + 2 flaps × {f(FlapWidth(book, house))}" : "";
         var width = (2 * cover) + spine.Width + (2 * house.Bleed) + (book.Flaps ? 2 * FlapWidth(book, house) : Length.Zero);
-        yield return new("width", $"2 covers × {f(cover)} + spine {f(spine.Width)}{flaps} + 2 bleeds × {f(house.Bleed)} = {width.Show(unit)}");
-        yield return new("height", $"{f(book.Trim.Height)} + 2 bleeds × {f(house.Bleed)} = {(book.Trim.Height + (2 * house.Bleed)).Show(unit)}");
+        yield return new("width", $"2 covers × {f(cover)} + spine {f(spine.Width)}{flaps} + 2 bleeds × {f(house.Bleed)} = {f(width)}");
+        yield return new("height", $"{f(book.Trim.Height)} + 2 bleeds × {f(house.Bleed)} = {f(book.Trim.Height + (2 * house.Bleed))}");
     }
 
     private static Length CoverWidth(BookFacts book, House house) => book.Flaps ? book.Trim.Width + house.PaperbackFlapEase : book.Trim.Width;

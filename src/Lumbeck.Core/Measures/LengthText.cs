@@ -62,6 +62,9 @@ public static partial class LengthText
         ? Round(length.Inches, 3).ToString("0.###", CultureInfo.InvariantCulture)
         : Round(length.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
 
+    /// <summary>As a term of a sum, to 0.001 mm or 0.001 in: terms as shown add up to the total as shown.</summary>
+    public static string Term(this Length length, Unit unit) => unit == Unit.Inch ? length.Show(unit) : $"{Round(length.Millimetres, 3).ToString("0.###", CultureInfo.InvariantCulture)} mm";
+
     /// <summary>As many digits as it takes to read back the very same length, with the unit.</summary>
     public static string Exact(this Length length, Unit unit)
     {
