@@ -50,6 +50,23 @@ public sealed class CheckTests
     }
 
     [Fact]
+    public void Words_that_hang_on_one_panel_and_lie_on_another_are_judged_where_they_lie() =>
+        Sample.Check(Sample.Job(Sample.Text("a", "far", box: HoldBox.Face, anchor: Anchor.Left, dx: -4, wide: 1))).ShouldBeEmpty();
+
+    [Fact]
+    public void On_a_case_words_keep_clear_of_the_hinge_and_of_what_is_turned_in()
+    {
+        var house = HouseFile.Shipped["tern"] with { Bindings = [BindingKind.Case] };
+        Job cased(TextItem text) => new SetHouse(house).Apply(Sample.Job(text));
+        TextItem at(decimal x) => Sample.Text("t", "near", box: HoldBox.Face, anchor: Anchor.Left, dx: x, wide: 1);
+        // The hinge is 8 mm wide; the fold's 0.125 in start after it.
+        Only(cased(at(0.2m)), "zone.fold").Measured.ShouldBe("in the hinge band");
+        Only(cased(at(0.4m)), "zone.fold").Limit.ShouldBe("0.44 in from it");
+        Sample.Check(cased(at(0.45m))).ShouldBeEmpty();
+        Only(cased(Sample.Text("t", "near", box: HoldBox.Face, anchor: Anchor.Right, dx: 0.1m, wide: 0.5m) with { Style = Sample.Style(12) with { Align = Align.Right } }), "zone.trim").Measured.ShouldContain("past the cut");
+    }
+
+    [Fact]
     public void Spine_words_outside_their_band_or_where_none_are_allowed()
     {
         var job = Sample.Job(Sample.Text("s", "SALT", panel: Part.Spine, size: 80, wide: 6, high: 2) with { Style = Sample.Style(80) with { Stand = Stand.Middle } });

@@ -122,6 +122,7 @@ public sealed class EditTests
     [InlineData("ticket/pages", "0", "0 pages make no book")]
     [InlineData("ticket/trim", "6x", "`6x` needs a height")]
     [InlineData("ticket/isbn", "9780000000003", "should be 2")]
+    [InlineData("ticket/binding", "case", "binds no case: take paperback")]
     [InlineData("ticket/paper", "parchment", "pick Cream 90")]
     [InlineData("ticket/paper", "3 mm", "papers run from 0.02 to 1.5 mm")]
     [InlineData("item/title/size", "0 pt", "type of 0 pt can't be set")]

@@ -7,19 +7,19 @@ public sealed class GeometryTests
 {
     private static readonly JsonElement Vectors = JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "vectors", "geometry.json"))).RootElement;
 
-    public static TheoryData<string> Paperbacks() => [.. Vectors.GetProperty("cases").EnumerateArray().Where(c => c.GetProperty("binding").GetString() == "paperback").Select(c => c.GetProperty("name").GetString()!)];
+    public static TheoryData<string> Cases() => [.. Vectors.GetProperty("cases").EnumerateArray().Select(c => c.GetProperty("name").GetString()!)];
 
     [Fact]
-    public void There_are_nine_paperback_cases() => Paperbacks().Count.ShouldBe(9);
+    public void There_are_eighteen_worked_cases() => Cases().Count.ShouldBe(18);
 
     [Theory]
-    [MemberData(nameof(Paperbacks))]
-    public void A_paperback_comes_out_as_worked(string name)
+    [MemberData(nameof(Cases))]
+    public void A_sheet_comes_out_as_worked(string name)
     {
         var c = Vectors.GetProperty("cases").EnumerateArray().Single(x => x.GetProperty("name").GetString() == name);
         var house = HouseFile.Read(Vectors.GetProperty("houses").GetProperty(c.GetProperty("house").GetString()!));
         var book = new BookFacts(
-            BindingKind.Paperback,
+            BindingKinds.Words.Single(w => w.Word == c.GetProperty("binding").GetString()).Value,
             c.GetProperty("direction").GetString() == "rtl" ? Reading.RightToLeft : Reading.LeftToRight,
             new(Mm(c.GetProperty("trim_mm")[0]), Mm(c.GetProperty("trim_mm")[1])),
             c.GetProperty("pages").GetInt32(),
@@ -39,44 +39,108 @@ public sealed class GeometryTests
                 case "sheet_in": Math.Round(g.Sheet.Size.Width.Inches, 6).ShouldBe(e.Value[0].GetDecimal()); break;
                 case "trim_box_mm": g.Sheet.Trim.ShouldBe(Box(e.Value)); break;
                 case "folds_mm": g.Sheet.Folds.ShouldBe(e.Value.EnumerateArray().Select(Mm)); break;
+                case "folds_y_mm": g.Sheet.FoldsAcross.ShouldBe(e.Value.EnumerateArray().Select(Mm)); break;
                 case "panels": g.Sheet.Panels.Select(x => (x.Part.Word(), x.Face)).ShouldBe(e.Value.EnumerateArray().Select(x => (x.GetProperty("name").GetString()!, Box(x.GetProperty("box_mm"))))); break;
                 default: throw new InvalidOperationException($"The vectors expect {e.Name}, which is not compared.");
             }
     }
 
+    private static readonly BindingKind[] All = [BindingKind.Front, BindingKind.Paperback, BindingKind.Booklet, BindingKind.Loose, BindingKind.Case, BindingKind.Jacket];
+
+    private static readonly House Bindery = Tern with { SpineRounding = Rounding.Nearest, SpineStep = Length.FromMillimetres(0.5m), BoardGrammage = 1500 };
+
+    [Property(MaxTest = 600)]
+    public void Regions_tile_the_sheet_and_right_to_left_is_its_mirror(PositiveInt pages, byte wide, byte high, bool flaps, PositiveInt kind)
+    {
+        var book = Book(pages.Get % 900 + 2, 120 + wide, 120 + high, flaps) with { Binding = All[kind.Get % All.Length] };
+        var (ltr, rtl) = (WrapGeometry.Of(book, Bindery), WrapGeometry.Of(book with { Reading = Reading.RightToLeft }, Bindery));
+        foreach (var (here, there) in ltr.Sheets.Zip(rtl.Sheets))
+        {
+            var x = Length.Zero;
+            foreach (var r in here.Regions)
+            {
+                r.X.ShouldBe(x);
+                x += r.Width;
+            }
+            x.ShouldBe(here.Size.Width);
+            there.Size.ShouldBe(here.Size);
+            there.Folds.ShouldBe(here.Folds.Reverse().Select(f => here.Size.Width - f));
+            foreach (var panel in here.Panels)
+            {
+                var other = there.Panel(panel.Part)!;
+                other.Face.X.ShouldBe(here.Size.Width - panel.Face.Right);
+                other.Safe.X.ShouldBe(here.Size.Width - panel.Safe.Right);
+                other.Safe.Size.ShouldBe(panel.Safe.Size);
+                panel.Face.Contains(panel.Safe).ShouldBeTrue();
+                panel.Edge.Contains(panel.Face).ShouldBeTrue();
+            }
+            here.Zones.Select(z => (z.Kind, z.Panel, z.Box.Size)).ShouldBe(there.Zones.Select(z => (z.Kind, z.Panel, z.Box.Size)), ignoreOrder: true);
+            here.Zones.ShouldAllBe(z => here.Whole.Contains(z.Box));
+            // What is cut or turned, and the faces, cover the sheet without a gap.
+            decimal area(IEnumerable<Box> boxes) => boxes.Sum(b => b.Width.Millimetres * b.Height.Millimetres);
+            (area(here.Zones.Where(z => z.Kind == ZoneKind.Bleed).Select(z => z.Box)) + area(here.Panels.Select(p => p.Face))).ShouldBe(here.Size.Width.Millimetres * here.Size.Height.Millimetres, 0.001m);
+        }
+    }
+
     [Property(MaxTest = 300)]
-    public void Regions_tile_the_sheet_and_right_to_left_is_its_mirror(PositiveInt pages, byte wide, byte high, bool flaps)
+    public void More_pages_never_narrow_the_spine(PositiveInt pages, PositiveInt more, PositiveInt kind)
     {
-        var book = Book(pages.Get % 900 + 2, 90 + wide, 120 + high, flaps);
-        var ltr = WrapGeometry.Of(book, Tern).Sheet;
-        var rtl = WrapGeometry.Of(book with { Reading = Reading.RightToLeft }, Tern).Sheet;
-
-        var x = Length.Zero;
-        foreach (var r in ltr.Regions)
-        {
-            r.X.ShouldBe(x);
-            x += r.Width;
-        }
-        x.ShouldBe(ltr.Size.Width);
-
-        rtl.Size.ShouldBe(ltr.Size);
-        rtl.Folds.ShouldBe(ltr.Folds.Reverse().Select(f => ltr.Size.Width - f));
-        foreach (var panel in ltr.Panels)
-        {
-            var other = rtl.Panel(panel.Part)!;
-            other.Face.X.ShouldBe(ltr.Size.Width - panel.Face.Right);
-            other.Safe.Size.ShouldBe(panel.Safe.Size);
-        }
-        ltr.Zones.ShouldAllBe(z => ltr.Whole.Contains(z.Box));
+        var few = Book(pages.Get % 2000 + 2, 130, 200) with { Binding = All[kind.Get % All.Length] };
+        WrapGeometry.Of(few with { Pages = few.Pages + (more.Get % 2000) }, Bindery).Spine.Width.ShouldBeGreaterThanOrEqualTo(WrapGeometry.Of(few, Bindery).Spine.Width);
     }
 
-    [Property(MaxTest = 200)]
-    public void More_pages_never_narrow_the_spine(PositiveInt pages, PositiveInt more)
+    [Fact]
+    public void Loose_covers_are_two_sheets_punched_at_the_binding_edge()
     {
-        var few = WrapGeometry.Of(Book(pages.Get % 2000 + 2, 130, 200), Tern).Spine.Width;
-        var many = WrapGeometry.Of(Book(pages.Get % 2000 + 2 + more.Get % 2000, 130, 200), Tern).Spine.Width;
-        many.ShouldBeGreaterThanOrEqualTo(few);
+        var book = Book(120, 148, 210) with { Binding = BindingKind.Loose };
+        var sheets = WrapGeometry.Of(book, Tern).Sheets;
+        sheets.Select(s => s.Panels.Single().Part).ShouldBe([Part.Front, Part.Back]);
+        sheets.ShouldAllBe(s => s.Size == Size.FromMillimetres(148 + 6.35m, 210 + 6.35m) && s.Folds.IsEmpty);
+        sheets[0].Zone(ZoneKind.Punch, Part.Front)!.Box.X.ShouldBe(Tern.Bleed);
+        sheets[1].Zone(ZoneKind.Punch, Part.Back)!.Box.Right.ShouldBe(Tern.Bleed + Length.FromMillimetres(148));
+        sheets[0].Panel(Part.Front)!.Safe.X.ShouldBe(Tern.Bleed + Length.FromMillimetres(12));
+        WrapGeometry.Of(book with { Reading = Reading.RightToLeft }, Tern).Sheets[0].Zone(ZoneKind.Punch, Part.Front)!.Box.Right.ShouldBe(Tern.Bleed + Length.FromMillimetres(148));
     }
+
+    [Fact]
+    public void A_case_s_hinge_is_background_only_and_the_fold_inset_starts_after_it()
+    {
+        var g = WrapGeometry.Of(Book(222, 189, 246) with { Binding = BindingKind.Case }, Bindery);
+        var front = g.Sheet.Panel(Part.Front)!;
+        g.Sheet.Zone(ZoneKind.Hinge, Part.Front)!.Box.Width.ShouldBe(Length.FromMillimetres(8));
+        g.Sheet.Zone(ZoneKind.FoldSafe, Part.Front)!.Box.X.ShouldBe(front.Face.X + Length.FromMillimetres(8 + 3.175m));
+        (front.Face.Right - front.Safe.Right).ShouldBe(Tern.TrimSafe);
+        g.Sums(Unit.Millimetre).ShouldContain(s => s.Name == "spine" && s.Text == "111 leaves × 0.135 mm + 2 boards × 2.5 mm, to the nearest 0.5 mm = 20 mm");
+        g.WeightGrams!.Value.ShouldBeGreaterThan(600);
+    }
+
+    [Fact]
+    public void A_round_back_multiplies_block_and_boards_before_rounding_and_a_jacket_adds_its_ease_after()
+    {
+        var house = Bindery with { RoundBackFactor = 1.1m };
+        var book = Book(200, 140, 210) with { Binding = BindingKind.Case };
+        // 100 × 0.135 + 5 = 18.5; × 1.1 = 20.35.
+        WrapGeometry.Of(book, house).Spine.Width.ShouldBe(Length.FromMillimetres(18.5m));
+        WrapGeometry.Of(book with { RoundBack = true }, house).Spine.Width.ShouldBe(Length.FromMillimetres(20.5m));
+        WrapGeometry.Of(book with { RoundBack = true, Binding = BindingKind.Jacket }, house).Spine.Width.ShouldBe(Length.FromMillimetres(21.5m));
+    }
+
+    [Fact]
+    public void Every_binding_s_sums_end_in_what_the_sheet_has()
+    {
+        foreach (var kind in All)
+        {
+            var g = WrapGeometry.Of(Book(120, 148, 210, flaps: true) with { Binding = kind }, Bindery);
+            var sums = g.Sums(Unit.Millimetre).ToDictionary(s => s.Name, s => s.Text);
+            sums["width"].ShouldEndWith("= " + g.Sheet.Size.Width.Term(Unit.Millimetre), Case.Sensitive, kind.ToString());
+            sums["height"].ShouldEndWith("= " + g.Sheet.Size.Height.Term(Unit.Millimetre), Case.Sensitive, kind.ToString());
+            sums.ContainsKey("spine").ShouldBe(kind is BindingKind.Paperback or BindingKind.Case or BindingKind.Jacket);
+        }
+    }
+
+    [Fact]
+    public void A_flap_wider_than_its_panel_allows_is_refused_with_the_limit() =>
+        Should.Throw<Refusal>(() => WrapGeometry.Of(Book(120, 120, 210) with { Binding = BindingKind.Jacket, FlapWidth = Length.FromMillimetres(110) }, Bindery)).Message.ShouldContain("type up to");
 
     [Fact]
     public void A_sum_says_how_the_spine_came_about()

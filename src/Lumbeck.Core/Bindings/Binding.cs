@@ -14,10 +14,19 @@ public abstract class Binding
     /// <summary>The printed sheets, the first the one that carries the front.</summary>
     public abstract ImmutableArray<Sheet> Sheets(BookFacts book, House house, SpineSum spine);
 
+    /// <summary>What the cover weighs in grams, to its trimmed edge; null where a grammage is unknown.</summary>
+    public virtual decimal? CoverGrams(WrapGeometry wrap) => wrap.House.CoverGrammage is { } grammage
+        ? wrap.Sheets.Sum(s => grammage * WrapGeometry.SquareMetres(s.Trim.Size))
+        : null;
+
     /// <summary>How the sheet's width and height come about, in words and figures.</summary>
     public abstract IEnumerable<Sum> Working(BookFacts book, House house, SpineSum spine, Unit unit);
 
-    private static readonly Binding[] All = [new Paperback()];
+    /// <summary>The height's sum where nothing but bleed is added.</summary>
+    protected static Sum HeightAndBleed(Length height, Length bleed, Unit unit) =>
+        new("height", $"{height.Term(unit)} + 2 bleeds × {bleed.Term(unit)} = {(height + (2 * bleed)).Term(unit)}");
+
+    private static readonly Binding[] All = [new FrontOnly(), new Paperback(), new Booklet(), new LooseCovers(), new PrintedCase(), new Jacket()];
 
     /// <summary>Whether Lumbeck lays this binding out.</summary>
     public static bool Knows(BindingKind kind) => All.Any(b => b.Kind == kind);

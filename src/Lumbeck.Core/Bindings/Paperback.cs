@@ -20,7 +20,7 @@ public sealed class Paperback : Binding
             strips.Insert(1, new(RegionKind.Flap, FlapWidth(book, house), Part.BackFlap));
             strips.Insert(strips.Count - 1, new(RegionKind.Flap, FlapWidth(book, house), Part.FrontFlap));
         }
-        return [new SheetPlan(house, spine, spine.Pages).Lay(strips, book.Trim.Height, house.Bleed, book.Reading)];
+        return [new SheetPlan(house, spine).Lay(strips, book.Trim.Height, house.Bleed, book.Reading)];
     }
 
     public override IEnumerable<Sum> Working(BookFacts book, House house, SpineSum spine, Unit unit)
@@ -30,7 +30,7 @@ public sealed class Paperback : Binding
         var flaps = book.Flaps ? $" + 2 flaps × {f(FlapWidth(book, house))}" : "";
         var width = (2 * cover) + spine.Width + (2 * house.Bleed) + (book.Flaps ? 2 * FlapWidth(book, house) : Length.Zero);
         yield return new("width", $"2 covers × {f(cover)} + spine {f(spine.Width)}{flaps} + 2 bleeds × {f(house.Bleed)} = {f(width)}");
-        yield return new("height", $"{f(book.Trim.Height)} + 2 bleeds × {f(house.Bleed)} = {f(book.Trim.Height + (2 * house.Bleed))}");
+        yield return HeightAndBleed(book.Trim.Height, house.Bleed, unit);
     }
 
     private static Length CoverWidth(BookFacts book, House house) => book.Flaps ? book.Trim.Width + house.PaperbackFlapEase : book.Trim.Width;

@@ -16,22 +16,33 @@ public sealed class ZoneFold : Rule
             if (item is not (TextItem or BarcodeItem) || item.Hold.Panel == Part.Spine) continue;
             var ink = piece.Inked.ToBox();
             var kind = item.Kind.ToLower(CultureInfo.InvariantCulture);
-            foreach (var fold in look.Sheet.Folds)
+            var across = look.Sheet.Folds.FirstOrDefault(f => ink.X < f - Look.Tolerance && ink.Right > f + Look.Tolerance, Length.Zero);
+            if (!across.IsZero)
             {
-                if (ink.X < fold - Look.Tolerance && ink.Right > fold + Look.Tolerance)
-                {
-                    var reach = Length.Min(fold - ink.X, ink.Right - fold);
-                    yield return Found(look, Severity.Stop, $"{reach.Show(look.Unit)} over the fold", $"{limit.Show(look.Unit)} from it", $"This {kind} would be folded over the edge of the spine.", "Keep it on one panel.", item, place: ink);
-                    break;
-                }
-                var gap = ink.X >= fold - Look.Tolerance ? ink.X - fold : fold - ink.Right;
-                if (gap >= limit - Look.Tolerance) continue;
-                yield return Found(look, Severity.Stop, $"{Length.Max(gap, Length.Zero).Show(look.Unit)} from the fold", $"{limit.Show(look.Unit)} from it", $"A fold that wanders would catch this {kind}.", $"Move it {(limit - gap).Show(look.Unit)} away from the fold.", item, place: ink);
-                break;
+                var reach = Length.Min(across - ink.X, ink.Right - across);
+                yield return Found(look, Severity.Stop, $"{reach.Show(look.Unit)} over the fold", $"{limit.Show(look.Unit)} from it", $"This {kind} would be folded over an edge.", "Keep it on one panel.", item, place: ink);
             }
-            foreach (var score in look.Sheet.Zones.Where(z => z.Kind is ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch))
-                if (!score.Box.Intersect(ink).IsEmpty)
-                    yield return Found(look, Severity.Stop, $"in the {score.Kind.Word()} band", "clear of it", $"This {kind} lies where the cover is worked: {score.Reason}.", "Move it to the safe box.", item, place: ink);
+            else if (look.Sheet.Zones.FirstOrDefault(z => z.Kind is (ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch) && !z.Box.Intersect(ink).IsEmpty) is { } band)
+                yield return Found(look, Severity.Stop, $"in the {band.Kind.Word()} band", "clear of it", $"This {kind} lies where the cover is worked: {band.Reason}.", "Move it to the safe box.", item, place: ink);
+            else if (Nearest(look, ink) is { } near && near.Gap < near.Limit - Look.Tolerance)
+                yield return Found(look, Severity.Stop, $"{Length.Max(near.Gap, Length.Zero).Show(look.Unit)} from the fold", $"{near.Limit.Show(look.Unit)} from it", $"A fold that wanders would catch this {kind}.", $"Move it {(near.Limit - near.Gap).Show(look.Unit)} away from the fold.", item, place: ink);
         }
+    }
+
+    /// <summary>The fold whose inset an item comes nearest to breaking: its distance, and the distance wanted there (beside a case's spine the hinge is added).</summary>
+    private static (Length Gap, Length Limit)? Nearest(Look look, Box ink)
+    {
+        List<(Length Gap, Length Limit)> sides = [];
+        var middle = ink.X + (0.5m * ink.Width);
+        // The panel it lies on, which need not be the one it hangs on.
+        if (look.Sheet.Panels.FirstOrDefault(p => p.Face.X <= middle && middle <= p.Face.Right) is { } panel && look.Sheet.Zone(ZoneKind.FoldSafe, panel.Part) is { Box: var safe })
+        {
+            if (safe.X > panel.Face.X) sides.Add((ink.X - panel.Face.X, safe.X - panel.Face.X));
+            if (safe.Right < panel.Face.Right) sides.Add((panel.Face.Right - ink.Right, panel.Face.Right - safe.Right));
+        }
+        else
+            foreach (var fold in look.Sheet.Folds)
+                sides.Add((ink.X >= fold - Look.Tolerance ? ink.X - fold : fold - ink.Right, look.House.FoldSafe));
+        return sides.Count == 0 ? null : sides.MinBy(s => s.Gap - s.Limit);
     }
 }

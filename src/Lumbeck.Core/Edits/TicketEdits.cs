@@ -102,7 +102,9 @@ public sealed record SetHouse(House House) : TicketEdit
 public sealed record SetBinding(BindingKind Binding) : TicketEdit
 {
     protected override string Fact => "binding";
-    protected override Ticket On(Ticket t) => t with { Binding = Binding };
+    protected override Ticket On(Ticket t) => t.House.Bindings.Contains(Binding)
+        ? t with { Binding = Binding }
+        : throw new Refusal("ticket/binding", $"{t.House.Name} binds no {Binding.Word()}: take {string.Join(" or ", t.House.Bindings.Select(b => b.Word()))}, or another printer");
 }
 
 public sealed record SetReading(Reading Reading) : TicketEdit

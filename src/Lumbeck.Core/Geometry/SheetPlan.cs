@@ -10,13 +10,22 @@ public sealed record Strip(RegionKind Kind, Length Width, Part? Part = null)
 /// Lays strips out as a sheet: mirrors them for right-to-left books, then derives folds, panels and zones from their
 /// order alone. Nothing else asks which way a book reads.
 /// </summary>
-public sealed class SheetPlan(House house, SpineSum spine, int pages)
+public sealed class SheetPlan(House house, SpineSum spine)
 {
+    /// <summary>What is folded round the boards at head and foot, as the turn-in strips are at the sides; 0 where nothing is.</summary>
+    public Length TurnIn { get; init; }
+
+    /// <summary>Width of a case's hinge beside its spine.</summary>
+    public Length Hinge { get; init; }
+
+    /// <summary>Of a loose cover, whether it is punched at the left in a left-to-right book; null for what is not punched.</summary>
+    public bool? BoundAtLeft { get; init; }
+
     /// <param name="strips">In the order of a left-to-right book; they tile the sheet's width.</param>
-    /// <param name="face">Height of the faces, trimmed.</param>
-    /// <param name="beyond">Bleed above and below.</param>
+    /// <param name="face">Height of the faces, trimmed or turned.</param>
+    /// <param name="bleed">Bleed above and below, beyond any turn-in.</param>
     /// <param name="reading">Which way the book reads.</param>
-    public Sheet Lay(IReadOnlyList<Strip> strips, Length face, Length beyond, Reading reading)
+    public Sheet Lay(IReadOnlyList<Strip> strips, Length face, Length bleed, Reading reading)
     {
         var ordered = reading == Reading.LeftToRight ? strips : [.. strips.Reverse()];
         var regions = ImmutableArray.CreateBuilder<Region>();
@@ -24,57 +33,75 @@ public sealed class SheetPlan(House house, SpineSum spine, int pages)
         var x = Length.Zero;
         for (var i = 0; i < ordered.Count; i++)
         {
-            if (i > 0 && !ordered[i].IsOutside && !ordered[i - 1].IsOutside) folds.Add(x);
+            // Every join of two strips is a fold, but for the cut at the bleed.
+            if (i > 0 && ordered[i].Kind != RegionKind.Bleed && ordered[i - 1].Kind != RegionKind.Bleed) folds.Add(x);
             regions.Add(new(ordered[i].Kind, ordered[i].Part, x, ordered[i].Width));
             x += ordered[i].Width;
         }
-        var size = new Size(x, face + (2 * beyond));
-        var trim = new Box(ordered[0].Width, beyond, x - ordered[0].Width - ordered[^1].Width, face);
+        var head = bleed + TurnIn;
+        var size = new Size(x, face + (2 * head));
+        var trim = new Box(ordered[0].Width, bleed, x - ordered[0].Width - ordered[^1].Width, size.Height - (2 * bleed));
+        // The faces together: what shows when the book is closed and its edges are cut or turned.
+        var first = regions.First(r => r.Part is not null);
+        var last = regions.Last(r => r.Part is not null);
+        var faces = Box.FromEdges(first.X, head, last.X + last.Width, head + face);
 
         var panels = ImmutableArray.CreateBuilder<Panel>();
         var zones = ImmutableArray.CreateBuilder<Zone>();
-        Bleeds(zones, size, trim);
+        Outer(zones, size, trim, faces);
         for (var i = 0; i < regions.Count; i++)
         {
             if (regions[i].Part is not { } part) continue;
-            var left = Outside(ordered, i - 1);
-            var right = Outside(ordered, i + 1);
-            var faceBox = new Box(regions[i].X, trim.Y, regions[i].Width, face);
+            var box = new Box(regions[i].X, head, regions[i].Width, face);
             panels.Add(part == Part.Spine
-                ? SpinePanel(zones, faceBox, size)
-                : FlatPanel(zones, part, faceBox, left, right, size, Neighbour(ordered, i - 1) == Part.Spine, Neighbour(ordered, i + 1) == Part.Spine));
+                ? SpinePanel(zones, box, size)
+                : FlatPanel(zones, part, box, Outside(ordered, i - 1), Outside(ordered, i + 1), size, Neighbour(ordered, i - 1) == Part.Spine, Neighbour(ordered, i + 1) == Part.Spine, reading));
         }
         if (panels.FirstOrDefault(p => p.Part == Part.Back) is { } back)
-            Barcode(zones, back, panels.FirstOrDefault(p => p.Part == Part.Spine) is { } s && s.Face.X > back.Face.X);
-        return new(size, trim, trim.Inset(house.TrimSafe), regions.ToImmutable(), folds.ToImmutable(), [], panels.ToImmutable(), zones.ToImmutable());
+            Barcode(zones, back, BoundRight(panels, back, reading));
+        return new(size, trim, faces.Inset(house.TrimSafe), regions.ToImmutable(), folds.ToImmutable(), TurnIn.IsZero ? [] : [head, head + face], panels.ToImmutable(), zones.ToImmutable());
     }
 
     private static bool Outside(IReadOnlyList<Strip> strips, int i) => i < 0 || i >= strips.Count || strips[i].IsOutside;
     private static Part? Neighbour(IReadOnlyList<Strip> strips, int i) => i < 0 || i >= strips.Count ? null : strips[i].Part;
 
-    private static void Bleeds(ImmutableArray<Zone>.Builder zones, Size size, Box trim)
+    private static void Outer(ImmutableArray<Zone>.Builder zones, Size size, Box trim, Box faces)
     {
-        const string why = "cut away: the ground must cover it, nothing that matters may enter";
-        foreach (var strip in new Box(Length.Zero, Length.Zero, size.Width, size.Height).Without(trim))
-            zones.Add(new(ZoneKind.Bleed, Part.Sheet, strip, why));
+        foreach (var strip in new Box(Length.Zero, Length.Zero, size.Width, size.Height).Without(trim).Where(b => !b.IsEmpty))
+            zones.Add(new(ZoneKind.Bleed, Part.Sheet, strip, "cut away: the ground must cover it, nothing that matters may enter"));
+        foreach (var strip in trim.Without(faces).Where(b => !b.IsEmpty))
+            zones.Add(new(ZoneKind.Bleed, Part.Sheet, strip, "folded round the board: the ground must cover it, nothing that matters may enter"));
     }
 
-    private Panel FlatPanel(ImmutableArray<Zone>.Builder zones, Part part, Box face, bool cutLeft, bool cutRight, Size sheet, bool spineLeft, bool spineRight)
+    /// <summary>Whether the binding edge of the back lies at its right.</summary>
+    private static bool BoundRight(IEnumerable<Panel> panels, Panel back, Reading reading)
     {
+        var beside = panels.FirstOrDefault(p => p.Part is Part.Spine or Part.Front);
+        return beside is null ? reading == Reading.LeftToRight : beside.Face.X > back.Face.X;
+    }
+
+    private Panel FlatPanel(ImmutableArray<Zone>.Builder zones, Part part, Box face, bool cutLeft, bool cutRight, Size sheet, bool spineLeft, bool spineRight, Reading reading)
+    {
+        // Beside a case's spine the fold inset starts after the hinge.
+        var (left, right) = (house.FoldSafe + (spineLeft ? Hinge : Length.Zero), house.FoldSafe + (spineRight ? Hinge : Length.Zero));
         var trimSafe = face.Inset(cutLeft ? house.TrimSafe : Length.Zero, house.TrimSafe, cutRight ? house.TrimSafe : Length.Zero, house.TrimSafe);
-        var foldSafe = face.Inset(cutLeft ? Length.Zero : house.FoldSafe, Length.Zero, cutRight ? Length.Zero : house.FoldSafe, Length.Zero);
+        var foldSafe = face.Inset(cutLeft ? Length.Zero : left, Length.Zero, cutRight ? Length.Zero : right, Length.Zero);
         var safe = trimSafe.Intersect(foldSafe);
-        zones.Add(new(ZoneKind.TrimSafe, part, trimSafe, "what matters keeps this far from a cut"));
+        zones.Add(new(ZoneKind.TrimSafe, part, trimSafe, "what matters keeps this far from a cut or a turned edge"));
         zones.Add(new(ZoneKind.FoldSafe, part, foldSafe, "what matters keeps this far from a fold"));
-        if (house.HingeScore is { Units: > 0 } score && (spineLeft || spineRight))
+        Box band(Length width, bool atLeft)
         {
-            var band = spineLeft ? new Box(face.X, face.Y, score, face.Height) : new Box(face.Right - score, face.Y, score, face.Height);
-            zones.Add(new(ZoneKind.Score, part, band, "scored so that the cover opens: background only"));
-            safe = safe.Inset(spineLeft ? Beyond(score, safe.X - face.X) : Length.Zero, Length.Zero, spineRight ? Beyond(score, face.Right - safe.Right) : Length.Zero, Length.Zero);
+            safe = safe.Inset(atLeft ? Beyond(width, safe.X - face.X) : Length.Zero, Length.Zero, atLeft ? Length.Zero : Beyond(width, face.Right - safe.Right), Length.Zero);
+            return atLeft ? new Box(face.X, face.Y, width, face.Height) : new Box(face.Right - width, face.Y, width, face.Height);
         }
-        zones.Add(new(ZoneKind.Safe, part, safe, "where words and what must stay whole may stand"));
+        var besideSpine = spineLeft || spineRight;
+        if (besideSpine && !Hinge.IsZero) zones.Add(new(ZoneKind.Hinge, part, band(Hinge, spineLeft), "the groove in which the cover opens: background only"));
+        else if (besideSpine && house.HingeScore is { Units: > 0 } score) zones.Add(new(ZoneKind.Score, part, band(score, spineLeft), "scored so that the cover opens: background only"));
+        if (BoundAtLeft is { } atLeftOfLtr)
+            zones.Add(new(ZoneKind.Punch, part, band(house.PunchBand, atLeftOfLtr == (reading == Reading.LeftToRight)), "punched for the binding: background only"));
+        if (part is not (Part.BackForeEdge or Part.FrontForeEdge)) zones.Add(new(ZoneKind.Safe, part, safe, "where words and what must stay whole may stand"));
         var edge = Box.FromEdges(cutLeft ? Length.Zero : face.X, Length.Zero, cutRight ? sheet.Width : face.Right, sheet.Height);
-        return new(part, face, safe, edge, Turn.None);
+        return new(part, face, safe, edge, Turn.None, part is not (Part.BackForeEdge or Part.FrontForeEdge));
     }
 
     private static Length Beyond(Length band, Length inset) => Length.Max(band - inset, Length.Zero);
@@ -83,7 +110,7 @@ public sealed class SheetPlan(House house, SpineSum spine, int pages)
     {
         var headAndFoot = face.Inset(Length.Zero, house.TrimSafe, Length.Zero, house.TrimSafe);
         var band = headAndFoot.Inset(house.SpineSafe, Length.Zero, house.SpineSafe, Length.Zero);
-        var allowed = SpineText.Allowed(house, pages, spine.Width) && !band.IsEmpty;
+        var allowed = SpineText.Allowed(house, spine.Pages, spine.Width) && !band.IsEmpty;
         zones.Add(new(ZoneKind.TrimSafe, Part.Spine, headAndFoot, "what matters keeps this far from a cut"));
         if (allowed) zones.Add(new(ZoneKind.SpineSafe, Part.Spine, band, "where spine text may stand"));
         var edge = new Box(face.X, Length.Zero, face.Width, sheet.Height);

@@ -31,19 +31,19 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
     /// <summary>Every figure a ticket shows, with its working, in this unit.</summary>
     public IEnumerable<Sum> Sums(Unit unit)
     {
-        foreach (var step in Spine.Steps(Book, House, unit)) yield return step;
+        foreach (var step in Spine.Steps(Book, unit)) yield return step;
         foreach (var sum in Binding.Of(Book.Binding).Working(Book, House, Spine, unit)) yield return sum;
         var px = (int w, int h) => $"{w.ToString(CultureInfo.InvariantCulture)} × {h.ToString(CultureInfo.InvariantCulture)} pixels";
         yield return new("pixels", $"{Sheet.Size.Show(Unit.Inch)} × 300 per inch = {px((int)Math.Round(Sheet.Size.Width.Inches * 300), (int)Math.Round(Sheet.Size.Height.Inches * 300))}");
         if (WeightGrams is { } grams)
-            yield return new("weight", $"{Spine.Leaves} leaves at {Figure(Book.Paper.Grammage!.Value)} g/m² + cover at {Figure(House.CoverGrammage!.Value)} g/m² = {Figure(Math.Round(grams))} g");
+            yield return new("weight", $"{Spine.Leaves} leaves at {Figure(Book.Paper.Grammage!.Value)} g/m² + cover {Figure(Math.Round(Binding.Of(Book.Binding).CoverGrams(this)!.Value))} g = {Figure(Math.Round(grams))} g");
         yield return new("range", $"{House.Name} binds {FewestPages} to {MostPages} pages{(Book.Paper.Name.Length > 0 ? $" on {Book.Paper.Name}" : "")}");
-        yield return new("bulk", $"paper 5 % thinner would make the spine {Thinner.Show(unit)}, 5 % thicker {Thicker.Show(unit)}");
+        if (Spine.Working.Length > 0) yield return new("bulk", $"paper 5 % thinner would make the spine {Thinner.Show(unit)}, 5 % thicker {Thicker.Show(unit)}");
     }
 
     /// <summary>Block and cover in grams, to the trimmed edge; null where a grammage is unknown.</summary>
-    public decimal? WeightGrams => Book.Paper.Grammage is { } leaf && House.CoverGrammage is { } cover
-        ? (Spine.Leaves * leaf * SquareMetres(Book.Trim)) + (cover * SquareMetres(Sheet.Trim.Size))
+    public decimal? WeightGrams => Book.Paper.Grammage is { } leaf && Binding.Of(Book.Binding).CoverGrams(this) is { } cover
+        ? (Spine.Leaves * leaf * SquareMetres(Book.Trim)) + cover
         : null;
 
     /// <summary>Fewest and most pages this house can bind on this paper.</summary>
@@ -59,6 +59,6 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
         return Binding.Of(Book.Binding).Spine(Book with { Paper = Book.Paper with { Leaf = leaf }, PinnedSpine = null }, House).Width;
     }
 
-    private static decimal SquareMetres(Size s) => s.Width.Millimetres * s.Height.Millimetres / 1_000_000m;
+    internal static decimal SquareMetres(Size s) => s.Width.Millimetres * s.Height.Millimetres / 1_000_000m;
     private static string Figure(decimal d) => d.ToString("0.##", CultureInfo.InvariantCulture);
 }

@@ -17,9 +17,18 @@ public readonly record struct Box(Length X, Length Y, Length Width, Length Heigh
 
     public static Box FromEdges(Length left, Length top, Length right, Length bottom) => new(left, top, right - left, bottom - top);
 
-    /// <summary>Drawn in by these insets; may come out empty, never inside out.</summary>
-    public Box Inset(Length left, Length top, Length right, Length bottom) =>
-        new(X + left, Y + top, Length.Max(Width - left - right, Length.Zero), Length.Max(Height - top - bottom, Length.Zero));
+    /// <summary>Drawn in by these insets; where they meet it comes out empty, never inside out, and parted as they are.</summary>
+    public Box Inset(Length left, Length top, Length right, Length bottom)
+    {
+        var (x, w) = Drawn(X, Width, left, right);
+        var (y, h) = Drawn(Y, Height, top, bottom);
+        return new(x, y, w, h);
+    }
+
+    private static (Length At, Length Size) Drawn(Length at, Length size, Length before, Length after) => before + after <= size
+        ? (at + before, size - before - after)
+        : before + after == Length.Zero ? (at, Length.Zero)
+        : (at + ((decimal)before.Units / (before.Units + after.Units) * size), Length.Zero);
 
     public Box Inset(Length all) => Inset(all, all, all, all);
 

@@ -74,6 +74,12 @@ public readonly record struct Caliper : IComparable<Caliper>
     public decimal Millimetres => Micrometres / 1000m;
 
     public static Caliper operator *(Caliper leaf, int leaves) => new(leaf._top * leaves, leaf.Bottom);
+    /// <summary>By an exact decimal factor, such as a round back's.</summary>
+    public static Caliper operator *(Caliper thickness, decimal factor)
+    {
+        var (t, b) = Ratio(factor);
+        return new(thickness._top * t, thickness.Bottom * b);
+    }
     public static Caliper operator +(Caliper a, Caliper b) => new((a._top * b.Bottom) + (b._top * a.Bottom), a.Bottom * b.Bottom);
     public static bool operator <(Caliper a, Caliper b) => a.CompareTo(b) < 0;
     public static bool operator >(Caliper a, Caliper b) => a.CompareTo(b) > 0;
