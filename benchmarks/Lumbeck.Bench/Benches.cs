@@ -18,6 +18,7 @@ internal static partial class Benches
         var tern = HouseFile.Shipped["tern"];
         var book = new BookFacts(BindingKind.Paperback, Core.Geometry.Reading.LeftToRight, Size.FromInches(5.25m, 8), 312, tern.Papers[0]);
         Time("geometry, exact (aim 20 µs)", 2000, 50, () => WrapGeometry.Of(book, tern));
+        Time("a printer's figures explained (aim 2 ms)", 500, 5, () => Core.Explaining.Explanation.Of(book, tern, Size.FromInches(11.33m, 8), default));
         Time("  peer: the same widths in doubles", 2000, 50, () =>
         {
             double spine = 312 / 2 * 0.135, width = (2 * 133.35) + spine + (2 * 3.175), height = 203.2 + (2 * 3.175);

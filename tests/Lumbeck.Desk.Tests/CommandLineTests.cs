@@ -67,6 +67,19 @@ public sealed class CommandLineTests : IDisposable
     }
 
     [Fact]
+    public void Explain_says_whether_a_printer_s_figures_agree_and_what_went_wrong_where_they_do_not()
+    {
+        string[] explain = ["explain", .. Novel[1..], "--json", "--given"];
+        JsonDocument.Parse(Run([.. explain, "11.58x8.25in"]).Out).RootElement.GetProperty("agrees").GetBoolean().ShouldBeTrue();
+        var j = JsonDocument.Parse(Run([.. explain, "11.33x8in"]).Out).RootElement;
+        j.GetProperty("agrees").GetBoolean().ShouldBeFalse();
+        j.GetProperty("computed_mm")[0].GetDecimal().ShouldBe(294.11m);
+        j.GetProperty("causes")[0].GetProperty("id").GetString().ShouldBe("no-bleed");
+        j.GetProperty("implied").GetProperty("spine_mm").GetDecimal().ShouldBe(14.732m);
+        Run([.. explain, "11.33"]).Error.ShouldContain("--given: `11.33` is no size");
+    }
+
+    [Fact]
     public void Grammage_and_bulk_pin_flaps_and_direction_are_taken()
     {
         var j = JsonDocument.Parse(Run([.. Novel[..^2], "--gsm", "90", "--bulk", "1.5", "--spine", "21.082mm", "--flaps", "3in", "--direction", "rtl", "--json"]).Out).RootElement;

@@ -15,7 +15,7 @@ public static partial class LengthText
     [GeneratedRegex(@"\s*(?:[x×✕*]|\bby\b)\s*", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]
     private static partial Regex Times();
 
-    /// <summary>Reads one length; a bare number takes <paramref name="bare"/>. Limited to ±10 m.</summary>
+    /// <summary>Reads one length; a bare number takes <paramref name="bare"/>. Limited to ±1,000 m: points or pixels taken for inches are still read, so that they can be explained.</summary>
     public static bool TryParse(string text, Unit bare, out Length length, out string why)
     {
         if (!TryRead(text, out var number, out var unit))
@@ -52,6 +52,26 @@ public static partial class LengthText
         if (!Make(parts[0], w, wu ?? hu ?? own, out var width, out why) || !Make(parts[1], h, hu ?? wu ?? own, out var height, out why)) return false;
         size = new(width, height);
         return true;
+    }
+
+    /// <summary>Half of the last typed digit of each side of a size that <see cref="TryParseSize"/> reads; 0 for fractions.</summary>
+    public static Size Slack(string text, Unit bare)
+    {
+        var parts = Times().Split(text.Trim());
+        if (parts.Length != 2 || !TryRead(parts[0], out _, out var wu) || !TryRead(parts[1], out _, out var hu)) return default;
+        var own = bare == Unit.Inch ? "in" : "mm";
+        return new(Half(parts[0], wu ?? hu ?? own), Half(parts[1], hu ?? wu ?? own));
+    }
+
+    private static Length Half(string text, string unit)
+    {
+        if (Shape().Match(text.Trim()) is not { Success: true } m || !m.Groups["number"].Success) return default;
+        var typed = m.Groups["number"].Value;
+        var point = typed.IndexOfAny(['.', ',']);
+        var digits = point < 0 ? 0 : typed.Length - point - 1;
+        var half = 0.5m;
+        for (var i = 0; i < digits; i++) half /= 10;
+        return Length.FromUnits((long)(half * PerUnit(unit)));
     }
 
     /// <summary>In the job's unit to 0.01 mm or 0.001 in, with the unit.</summary>
@@ -122,10 +142,10 @@ public static partial class LengthText
     private static bool Make(string text, decimal number, string unit, out Length length, out string why)
     {
         var units = number * PerUnit(unit);
-        if (Math.Abs(units) > 394m * Length.PerInch)
+        if (Math.Abs(units) > 39_400m * Length.PerInch)
         {
             length = default;
-            why = $"`{Clip(text)}` is longer than 10 m: type the unit with the number";
+            why = $"`{Clip(text)}` is longer than 1,000 m: type the unit with the number";
             return false;
         }
         length = Length.FromUnits((long)Math.Round(units, MidpointRounding.AwayFromZero));

@@ -1,14 +1,15 @@
 using System.CommandLine;
 using Lumbeck.Core;
 using Lumbeck.Core.Bindings;
+using Lumbeck.Core.Explaining;
 using Lumbeck.Core.Geometry;
 using Lumbeck.Core.Houses;
 using Lumbeck.Core.Stock;
 
 namespace Lumbeck.Cli;
 
-/// <summary><c>lumbeck wrap</c>: a book's facts in, its sheet out, without a job or a store.</summary>
-internal static class WrapVerb
+/// <summary><c>lumbeck wrap</c> and <c>explain</c>: a book's facts in, its sheet out, without a job or a store.</summary>
+internal static class WrapVerbs
 {
     private static readonly Option<string> House = new("--house") { Description = "a shipped house's name, or a house file", Required = true };
     private static readonly Option<string> BindingOption = new("--binding") { Description = "how the book is bound", Required = true };
@@ -25,17 +26,59 @@ internal static class WrapVerb
     private static readonly Option<string> Spine = new("--spine") { Description = "the printer's own spine" };
     private static readonly Option<bool> AsJson = new("--json") { Description = "as JSON" };
 
-    public static Command Make()
+    private static readonly Option<string> Given = new("--given") { Description = "the full size the printer states, such as 11.58x8.25in", Required = true };
+
+    public static Command Wrap()
     {
         var c = new Command("wrap", "Computes a cover's sheet.") { House, BindingOption, Trim, Pages, Stock, Leaf, Page, Ppi, Gsm, Bulk, Direction, Flaps, Spine, AsJson };
-        c.SetAction(p => Run(p));
+        c.SetAction(p =>
+        {
+            var g = Geometry(p);
+            if (p.GetValue(AsJson)) Say.Json(Json(g));
+            else
+            {
+                Console.WriteLine($"sheet   {g.Sheet.Size.Show(Unit.Millimetre)} = {g.Sheet.Size.Show(Unit.Inch)}");
+                foreach (var sum in g.Sums(g.House.Unit)) Console.WriteLine($"{sum.Name,-7} {sum.Text}");
+            }
+            return 0;
+        });
         return c;
     }
 
-    private static int Run(ParseResult p)
+    public static Command Explain()
+    {
+        var c = new Command("explain", "Says what a printer's figures imply, and why they differ.") { House, BindingOption, Trim, Pages, Stock, Leaf, Page, Ppi, Gsm, Bulk, Direction, Flaps, Spine, Given, AsJson };
+        c.SetAction(p =>
+        {
+            var g = Geometry(p);
+            var typed = p.GetValue(Given)!;
+            if (!LengthText.TryParseSize(typed, g.House.Unit, out var given, out var why)) throw No(Given, why);
+            var e = Explanation.Of(g.Book, g.House, given, LengthText.Slack(typed, g.House.Unit));
+            if (p.GetValue(AsJson))
+                Say.Json(new
+                {
+                    computed_mm = Say.Mm(e.Computed),
+                    given_mm = Say.Mm(e.Given),
+                    e.Agrees,
+                    implied = new { spine_mm = e.Implied.Spine is { } s ? Say.Mm(s) : (decimal?)null, leaf_mm = e.Implied.Leaf is { } l ? Math.Round(l.Millimetres, 6) : (decimal?)null, bleed_mm = e.Implied.Bleed is { } b ? Say.Mm(b) : (decimal?)null },
+                    causes = e.Causes.Select(x => new { x.Id, x.Text, x.Sum }),
+                });
+            else if (e.Agrees) Console.WriteLine($"{given.Show(g.House.Unit)} agrees with the computed {e.Computed.Show(g.House.Unit)}.");
+            else
+            {
+                Console.WriteLine($"{given.Show(g.House.Unit)} is not the computed {e.Computed.Show(g.House.Unit)}{(e.Implied.Spine is { } s ? $"; it implies a spine of {s.Show(g.House.Unit)}" : "")}.");
+                foreach (var x in e.Causes) Console.WriteLine($"{x.Id,-18} {x.Text}: {x.Sum}");
+                if (e.Causes.Count == 0) Console.WriteLine("No usual slip explains it: compare trim, bleed and paper with the printer's.");
+            }
+            return 0;
+        });
+        return c;
+    }
+
+    private static WrapGeometry Geometry(ParseResult p)
     {
         var house = HouseOf(p.GetValue(House)!);
-        string? Given(Option<string> o) => p.GetValue(o) is { Length: > 0 } s ? s : null;
+        string? given(Option<string> o) => p.GetValue(o) is { Length: > 0 } s ? s : null;
         Length LengthOf(Option<string> o, string text, Unit bare) => LengthText.TryParse(text, bare, out var l, out var why) ? l : throw No(o, why);
 
         if (!LengthText.TryParseSize(p.GetValue(Trim)!, house.Unit, out var trim, out var whyTrim)) throw No(Trim, whyTrim);
@@ -43,18 +86,11 @@ internal static class WrapVerb
         (string Word, BindingKind Value) kind = BindingKinds.Words.FirstOrDefault(w => w.Word == p.GetValue(BindingOption), ("", default));
         if (kind.Word.Length == 0) throw No(BindingOption, $"`{LengthText.Clip(p.GetValue(BindingOption)!)}` is no binding: take {string.Join(", ", BindingKinds.Words.Select(w => w.Word))}");
         var reading = p.GetValue(Direction) switch { "ltr" => Reading.LeftToRight, "rtl" => Reading.RightToLeft, var d => throw No(Direction, $"`{d}` is no reading direction: take ltr or rtl") };
-        var flaps = Given(Flaps) is { } f ? LengthOf(Flaps, f, house.Unit) : (Length?)null;
-        var pinned = Given(Spine) is { } s ? LengthOf(Spine, s, house.Unit) : (Length?)null;
+        var flaps = given(Flaps) is { } f ? LengthOf(Flaps, f, house.Unit) : (Length?)null;
+        var pinned = given(Spine) is { } s ? LengthOf(Spine, s, house.Unit) : (Length?)null;
 
-        var book = new BookFacts(kind.Value, reading, trim, pages, PaperOf(p, house, Given), flaps is not null, flaps, pinned);
-        var g = WrapGeometry.Of(book, house);
-        if (p.GetValue(AsJson)) Say.Json(Json(g));
-        else
-        {
-            Console.WriteLine($"sheet   {g.Sheet.Size.Show(Unit.Millimetre)} = {g.Sheet.Size.Show(Unit.Inch)}");
-            foreach (var sum in g.Sums(house.Unit)) Console.WriteLine($"{sum.Name,-7} {sum.Text}");
-        }
-        return 0;
+        var book = new BookFacts(kind.Value, reading, trim, pages, PaperOf(p, house, given), flaps is not null, flaps, pinned);
+        return WrapGeometry.Of(book, house);
     }
 
     private static Paper PaperOf(ParseResult p, House house, Func<Option<string>, string?> given)

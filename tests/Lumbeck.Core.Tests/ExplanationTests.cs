@@ -1,0 +1,98 @@
+using Lumbeck.Core.Explaining;
+
+namespace Lumbeck.Core.Tests;
+
+/// <summary>Known slips, each found first among the causes by the figures it gives.</summary>
+public sealed class ExplanationTests
+{
+    private static readonly House Tern = HouseFile.Shipped["tern"];
+    private static readonly House Aldwater = HouseFile.Read("""{ "name": "Bindery", "bleed_mm": 3, "page_multiple": 4, "spine_step_mm": 0.5, "spine_rounding": "nearest", "cover_allowance_mm": 0.6, "turn_in_mm": 17, "board_mm": 2.5, "square_mm": 3, "papers": [{ "name": "A", "leaf_mm": 0.125 }, { "name": "B", "leaf_mm": 0.15 }] }""");
+
+    private static readonly BookFacts Novel = new(BindingKind.Paperback, Reading.LeftToRight, Size.FromInches(5.25m, 8), 312, Tern.Papers[0]);
+    private static readonly BookFacts Case = new(BindingKind.Case, Reading.LeftToRight, Size.FromMillimetres(189, 246), 222, Aldwater.Papers[0]);
+
+    private static Explanation Of(BookFacts book, House house, string given)
+    {
+        LengthText.TryParseSize(given, house.Unit, out var size, out var why).ShouldBeTrue(why);
+        return Explanation.Of(book, house, size, LengthText.Slack(given, house.Unit));
+    }
+
+    [Theory]
+    [InlineData("11.579x8.25in")]
+    [InlineData("11.58 x 8.25 in")]
+    [InlineData("11.6 x 8.3 in")]
+    [InlineData("294.1 x 209.6 mm")]
+    [InlineData("833.7 x 594 pt")]
+    public void Figures_that_agree_to_their_last_digit_agree(string given) => Of(Novel, Tern, given).Agrees.ShouldBeTrue();
+
+    [Theory]
+    [InlineData("11.59 x 8.25 in")]
+    [InlineData("11.579 x 8.255 in")]
+    public void Figures_a_digit_off_do_not(string given) => Of(Novel, Tern, given).Agrees.ShouldBeFalse();
+
+    [Theory]
+    [InlineData("11.33 x 8 in", "no-bleed")]
+    [InlineData("11.454 x 8.125 in", "bleed-once")]
+    [InlineData("6.329 x 8.25 in", "one-panel")]
+    [InlineData("17.079 x 8.25 in", "height-for-width")]
+    [InlineData("8.25 x 11.58 in", "swapped")]
+    [InlineData("833.7 x 594 in", "points")]
+    [InlineData("833.7 x 594", "points")]
+    [InlineData("3474 x 2475", "pixels-300")]
+    [InlineData("1737 x 1238", "pixels-150")]
+    [InlineData("1112 x 792", "pixels-96")]
+    [InlineData("29.41 x 20.96", "centimetres")]
+    [InlineData("294.1 x 209.6", "millimetres")]
+    [InlineData("11.165 x 8.25 in", "leaves-for-pages")]
+    [InlineData("12.408 x 8.25 in", "pages-for-leaves")]
+    [InlineData("11.413 x 8.25 in", "other-paper")]
+    public void A_slip_with_a_paperback_is_found_first(string given, string id)
+    {
+        var e = Of(Novel, Tern, given);
+        e.Agrees.ShouldBeFalse();
+        e.Causes.ShouldNotBeEmpty();
+        e.Causes[0].Id.ShouldBe(id);
+        e.Causes.ShouldAllBe(c => c.Text.Length > 0 && c.Sum.Contains('='));
+    }
+
+    [Theory]
+    [InlineData("403.6 x 252 mm", "turn-in")]
+    [InlineData("437.0 x 286.0 mm", "allowance")]
+    [InlineData("398.5 x 252 mm", "case-for-paperback")]
+    [InlineData("440.5 x 286 mm", "other-paper")]
+    public void A_slip_with_a_case_is_found(string given, string id) => Of(Case, Aldwater, given).Causes.Select(c => c.Id).ShouldContain(id);
+
+    [Fact]
+    public void A_spine_not_rounded_as_the_house_rounds_it_is_found() =>
+        // 14 + 5 + 0.6 = 19.6 mm, which this house makes 20.
+        Of(Case, Aldwater with { SpineStep = Length.FromMillimetres(1) }, "437.6 x 286.0 mm").Causes.Select(c => c.Id).ShouldBe(["rounding"]);
+
+    [Fact]
+    public void Odd_pages_not_raised_are_found()
+    {
+        // 221 pages are 110.5 leaves: 13.8125 mm, where 224 pages make 14 mm.
+        var house = Aldwater with { SpineRounding = Rounding.None, CoverAllowance = default };
+        var book = Case with { Binding = BindingKind.Paperback, Pages = 221 };
+        Of(book, house, "397.8125 x 252 mm").Causes.Select(c => c.Id).ShouldContain("odd-pages");
+    }
+
+    [Fact]
+    public void Stated_figures_imply_a_spine_a_leaf_and_a_bleed_where_the_binding_leaves_none_open()
+    {
+        var e = Of(Novel, Tern, "11.6 x 8.3 in");
+        e.Implied.Spine.ShouldBe(Length.FromInches(0.85m));
+        e.Implied.Bleed.ShouldBe(Length.FromInches(0.15m));
+        Math.Round(e.Implied.Leaf!.Value.Millimetres, 4).ShouldBe(Math.Round(0.85m * 25.4m / 156, 4));
+        Of(Case, Aldwater, "450 x 286 mm").Implied.Bleed.ShouldBeNull();
+        Of(Novel with { Binding = BindingKind.Booklet }, Tern, "12 x 8.25 in").Implied.Spine.ShouldBeNull();
+    }
+
+    [Property(MaxTest = 200)]
+    public void Whatever_is_stated_is_answered(PositiveInt wide, PositiveInt high, byte kind)
+    {
+        var book = Novel with { Binding = (BindingKind)(kind % 6) };
+        var e = Explanation.Of(book, Tern, Size.FromMillimetres(wide.Get, high.Get), default);
+        e.Causes.Select(c => c.Id).ShouldBeUnique();
+        if (e.Agrees) e.Causes.ShouldBeEmpty();
+    }
+}
