@@ -57,7 +57,6 @@ async function drain(): Promise<void> {
     }
   } finally {
     busy = false;
-    body.dataset.idle = String(Number(body.dataset.idle ?? 0) + 1);
   }
 }
 
