@@ -148,6 +148,7 @@ public sealed class DeskTests : IDisposable
         var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System);
         var on = desk.Job("tidewatcher");
         on.Composed.Findings.ShouldBeEmpty();
+        desk.Steps(on).ShouldBe((false, false));
         on.Composed.Geometry.Spine.Width.ShouldBe(Length.FromMillimetres(21.06m));
         SpineFit.Of(on.Job, on.Composed.Scene)!.Value.ShouldBeGreaterThan(Length.FromPoints(25));
     }

@@ -122,7 +122,8 @@ public sealed partial class PressFileTests(Pressed pressed) : IClassFixture<Pres
         File.ReadAllBytes(again).AsSpan().SequenceEqual(File.ReadAllBytes(pressed.File)).ShouldBeTrue();
 
         var on = pressed.Desk.Job("tidewatcher");
-        Pressed.Write(pressed.Desk, on with { Composed = pressed.Desk.Compose(on.Revision - 1) }, again);
+        var later = pressed.Desk.Begin("Later", new SetWords("line", "a tale").Apply(on.Job), "test-session");
+        Pressed.Write(pressed.Desk, later, again);
         File.ReadAllBytes(again).AsSpan().SequenceEqual(File.ReadAllBytes(pressed.File)).ShouldBeFalse();
     }
 
