@@ -43,11 +43,11 @@ internal static class JobVerbs
                     ready.Stops,
                     ready.Cautions,
                     ready.Notes,
-                    findings = on.Composed.Findings.Select(f => new { f.Id, severity = Word(f.Severity), f.Item, panel = f.Panel?.Word(), f.Measured, f.Limit, place_mm = f.Place is { } b ? Say.Mm(b) : null, f.Why, f.Mend }),
+                    findings = on.Composed.Findings.Select(f => new { f.Id, severity = f.Severity.Word(), f.Item, panel = f.Panel?.Word(), f.Measured, f.Limit, place_mm = f.Place is { } b ? Say.Mm(b) : null, f.Why, f.Mend }),
                 });
             else
             {
-                foreach (var f in on.Composed.Findings) Console.WriteLine($"{Word(f.Severity),-8} {f.Id,-17} {f.Measured}; wanted: {f.Limit}. {f.Why}");
+                foreach (var f in on.Composed.Findings) Console.WriteLine($"{f.Severity.Word(),-8} {f.Id,-17} {f.Measured}; wanted: {f.Limit}. {f.Why}");
                 Console.WriteLine($"{on.Job.Ticket.Title}: {ready.Say()}.");
             }
             return ready.Stops > 0 ? 1 : 0;
@@ -89,6 +89,4 @@ internal static class JobVerbs
         var folder = p.GetValue(Data) ?? Environment.GetEnvironmentVariable("LUMBECK_DATA") ?? "data";
         return new(folder, TimeProvider.System);
     }
-
-    private static string Word(Severity s) => s switch { Severity.Stop => "stop", Severity.Caution => "caution", _ => "note" };
 }

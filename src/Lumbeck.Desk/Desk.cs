@@ -10,6 +10,7 @@ public sealed class Desk
 {
     private readonly JobStore _store;
     private readonly ConcurrentDictionary<long, Composed> _composed = new();
+    private readonly ConcurrentDictionary<string, PressColour> _colours = new();
 
     /// <param name="folder">The data folder.</param>
     /// <param name="clock">Gives revisions their time.</param>
@@ -23,7 +24,9 @@ public sealed class Desk
 
     public FaceShelf Shelf { get; } = new();
 
-    public PressColour Colour { get; } = new();
+    /// <summary>Screen colour through a house's own press profile.</summary>
+    /// <exception cref="Refusal">The house names a profile that is not here.</exception>
+    public PressColour ColourOf(House house) => _colours.GetOrAdd(house.Profile, p => new(p));
 
     public Store.FileShelf Files { get; }
 

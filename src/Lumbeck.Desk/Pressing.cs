@@ -3,6 +3,9 @@ using Lumbeck.Store;
 
 namespace Lumbeck.Desk;
 
+/// <summary>Whether the newest file is of what is on the bench.</summary>
+public enum FileState { None, Current, Stale }
+
 /// <summary>Making press files.</summary>
 public static class Pressing
 {
@@ -29,6 +32,21 @@ public static class Pressing
         desk.Store.Write(w => { w.AddPressing(on.JobId, on.Revision, kind.Word(), house.Name, name, file, bytes); return 0; });
         return desk.Store.Pressings(on.JobId)[0];
     }
+
+    /// <param name="pressings">The files of a job, the newest first.</param>
+    /// <param name="revision">What is on the bench.</param>
+    public static FileState State(IReadOnlyList<PressingRow> pressings, long revision) =>
+        pressings.Count == 0 ? FileState.None : pressings[0].Revision == revision ? FileState.Current : FileState.Stale;
+
+    public static string Say(this FileState state) => state switch
+    {
+        FileState.None => "nothing pressed yet",
+        FileState.Current => "the file is up to date",
+        _ => "the file is out of date",
+    };
+
+    /// <summary>“333 kB”.</summary>
+    public static string Weight(this PressingRow row) => $"{(row.Bytes / 1000.0).ToString("0", CultureInfo.InvariantCulture)} kB";
 
     public static IReadOnlyList<PressingRow> Pressings(this Desk desk, string slug) => desk.Store.Pressings(desk.Row(slug).Id);
 

@@ -111,7 +111,7 @@ public static class EditRoutes
             var on = desk.Job(slug);
             // A picture of a named revision never changes.
             http.Response.Headers.CacheControl = r == on.Revision ? "private, max-age=31536000, immutable" : "no-store";
-            return Results.Content(drawings.Picture(on.Composed.Scene), "image/svg+xml");
+            return Results.Content(drawings.Painter(on.Composed).Picture(on.Composed.Scene), "image/svg+xml");
         }
         catch (Refusal) { return Results.NotFound(); }
     }

@@ -15,7 +15,7 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
     public void The_browser_s_glyphs_lie_where_the_file_s_do()
     {
         var scene = pressed.Desk.Job("tidewatcher").Composed.Scene;
-        var picture = XDocument.Parse(new SvgPainter(pressed.Desk.Shelf, pressed.Desk.Colour).Picture(scene));
+        var picture = XDocument.Parse(new SvgPainter(pressed.Desk.Shelf, pressed.Desk.ColourOf(HouseFile.Shipped["tern"])).Picture(scene));
         var outlines = picture.Descendants(Svg + "path").Where(p => p.Attribute("id") is not null).Select(p => p.Attribute("id")!.Value).ToHashSet();
         picture.Descendants(Svg + "text").ShouldBeEmpty();
 
@@ -64,7 +64,7 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
     [InlineData(0, 100, 100, 0, null)]
     public void Screen_colour_comes_through_the_press_profile(int c, int m, int y, int k, string? exactly)
     {
-        var hex = new PressColour().Hex(Ink.Percent(c, m, y, k));
+        var hex = new PressColour("coated-fogra39-300").Hex(Ink.Percent(c, m, y, k));
         if (exactly is not null) hex.ShouldBe(exactly);
         // Ghostscript with the same two profiles is the second opinion.
         using var folder = new Folder();
@@ -74,6 +74,10 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
         var rgb = ppm.AsSpan(ppm.Length - 3);
         for (var i = 0; i < 3; i++) Math.Abs(Convert.ToInt32(hex.Substring(1 + (2 * i), 2), 16) - rgb[i]).ShouldBeLessThanOrEqualTo(2, $"{hex} against {Convert.ToHexString(rgb)}");
     }
+
+    [Fact]
+    public void A_house_s_colours_come_through_its_own_profile_and_a_missing_one_is_named() =>
+        Should.Throw<Refusal>(() => pressed.Desk.ColourOf(HouseFile.Shipped["tern"] with { Profile = "../nowhere" })).Message.ShouldContain("no profile is called `../nowhere`");
 
     [Fact]
     public void A_face_s_outlines_have_the_face_s_own_integers()

@@ -47,7 +47,7 @@ public sealed class ScreenTests : IDisposable
         foreach (var edits in variants)
         {
             var composed = Composed.Of(1, edits.Aggregate(job, (j, e) => e.Apply(j)), desk.Shelf);
-            foreach (var svg in new[] { drawings.Lens(composed, "spine-title"), Drawings.Plan(composed, "x"), Drawings.Spots(composed, "x"), drawings.Picture(composed.Scene), $"<g>{drawings.Zones(composed)}{Drawings.Chains(composed, "x")}{Drawings.Hits(composed, "title")}</g>" })
+            foreach (var svg in new[] { drawings.Lens(composed, "spine-title"), Drawings.Plan(composed, "x"), Drawings.Spots(composed, "x"), drawings.Painter(composed).Picture(composed.Scene), $"<g>{drawings.Zones(composed)}{Drawings.Chains(composed, "x")}{Drawings.Hits(composed, "title")}</g>" })
             {
                 var x = XDocument.Parse(svg);
                 x.Descendants().Attributes().ShouldAllBe(a => !a.Value.Contains("NaN") && !a.Value.Contains('∞'));

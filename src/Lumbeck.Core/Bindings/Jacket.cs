@@ -15,7 +15,7 @@ public sealed class Jacket : Binding
         return cased with
         {
             Computed = cased.Computed + house.SpineEase,
-            Working = $"{cased.Working} = {SpineSum.Mm(cased.Computed.Millimetres)} of the case + ease {SpineSum.Mm(house.SpineEase.Millimetres)}",
+            Working = $"{cased.Working} = {Caliper.FromLength(cased.Computed).Show()} of the case + ease {Caliper.FromLength(house.SpineEase).Show()}",
             Pinned = book.PinnedSpine,
         };
     }

@@ -3,6 +3,14 @@ namespace Lumbeck.Core.Checks;
 /// <summary>How much a finding weighs: a stop keeps the file from being accepted, a caution may disappoint, a note informs.</summary>
 public enum Severity { Stop, Caution, Note }
 
+public static class SeverityWords
+{
+    /// <summary>The words of house files and the command line.</summary>
+    public static IReadOnlyList<(string Word, Severity Value)> Words { get; } = [("stop", Severity.Stop), ("caution", Severity.Caution), ("note", Severity.Note)];
+
+    public static string Word(this Severity severity) => Words.First(w => w.Value == severity).Word;
+}
+
 /// <summary>
 /// One thing Check found. <paramref name="Measured"/> and <paramref name="Limit"/> are written in the job's unit;
 /// <paramref name="Place"/> is on the sheet, null where a finding has none; <paramref name="Mend"/> says in words what would do.

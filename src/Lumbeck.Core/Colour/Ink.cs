@@ -18,11 +18,6 @@ public readonly record struct Ink(int C, int M, int Y, int K)
         return new((int)Math.Round(c * 100), (int)Math.Round(m * 100), (int)Math.Round(y * 100), (int)Math.Round(k * 100));
     }
 
-    /// <summary>Total ink in percent, 0 to 400.</summary>
-    public decimal Total => (C + M + Y + K) / 100m;
-
-    public bool IsPureBlack => this is { C: 0, M: 0, Y: 0, K: > 0 };
-
     /// <summary>A tint: every ink at this many hundredths of a percent of itself.</summary>
     public Ink Tint(int share) => new((int)((long)C * share / 10_000), (int)((long)M * share / 10_000), (int)((long)Y * share / 10_000), (int)((long)K * share / 10_000));
 

@@ -111,7 +111,4 @@ public readonly record struct Affine(double A, double B, double C, double D, dou
         }
         return r;
     }
-
-    /// <summary>Whether upright rectangles stay upright.</summary>
-    public bool IsUpright => (Math.Abs(B) < 1e-9 && Math.Abs(C) < 1e-9) || (Math.Abs(A) < 1e-9 && Math.Abs(D) < 1e-9);
 }

@@ -28,7 +28,7 @@ public static class TicketFacts
             { Choices = j => [.. j.Ticket.House.Trims.Select(t => (t.Size.Show(j.Ticket.Unit), t.Name))] },
         new("ticket/pages", "Pages", j => j.Ticket.Pages.ToString(CultureInfo.InvariantCulture), (_, t) => new SetPages(Facts.Whole(t.Trim().EndsWith("pages", StringComparison.OrdinalIgnoreCase) ? t.Trim()[..^5] : t, "312"))),
         new("ticket/paper", "Paper", j => j.Ticket.Paper.Name, (j, t) => new SetPaper(PaperText.TryParse(t, j.Ticket.House, out var p, out var why) ? p : throw Facts.No(why)))
-            { Choices = j => [.. j.Ticket.House.Papers.Select(p => (p.Name, $"{Math.Round(p.Leaf.Millimetres, 4).ToString("0.####", CultureInfo.InvariantCulture)} mm a leaf"))] },
+            { Choices = j => [.. j.Ticket.House.Papers.Select(p => (p.Name, $"{p.Leaf.Show()} a leaf"))] },
         new("ticket/pinned", "Printer’s spine", j => j.Ticket.PinnedSpine?.Show(j.Ticket.Unit) ?? "", (j, t) => new PinSpine(t.Trim().Length == 0 ? null : Facts.Length(j, t))),
         new("ticket/finish", "Finish", j => j.Ticket.Finish, (_, t) => new SetFact(Words.Finish, t.Trim()))
             { Choices = j => [("", "not chosen"), .. j.Ticket.House.Finishes.Select(f => (f, f))] },

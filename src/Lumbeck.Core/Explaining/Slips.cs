@@ -78,7 +78,7 @@ internal static class Slips
         if (wrap.Spine.Pages != wrap.Spine.PagesAsked)
         {
             var unraised = wrap.Spine.Computed - ((book.Paper.Leaf * (wrap.Spine.Pages - wrap.Spine.PagesAsked)).ToLength().Half());
-            yield return cause("odd-pages", $"{wrap.Spine.PagesAsked} pages are not raised to {wrap.Spine.Pages}", unraised, $"{wrap.Spine.PagesAsked} pages on a leaf of {SpineSum.Mm(book.Paper.Leaf.Millimetres)}");
+            yield return cause("odd-pages", $"{wrap.Spine.PagesAsked} pages are not raised to {wrap.Spine.Pages}", unraised, $"{wrap.Spine.PagesAsked} pages on a leaf of {book.Paper.Leaf.Show()}");
         }
         if (!house.CoverAllowance.IsZero && Try(book, house with { CoverAllowance = Length.Zero }) is { } bare)
             yield return cause("allowance", "the cover's own thickness is left out", bare.Spine.Width, $"the spine without {t(house.CoverAllowance)} for the cover");
@@ -86,7 +86,7 @@ internal static class Slips
             yield return cause("rounding", "the spine is not rounded as the house rounds it", exact.Spine.Width, "the spine unrounded");
         foreach (var paper in house.Papers.Where(p => p.Leaf != book.Paper.Leaf))
             if (Try(book with { Paper = paper }, house) is { } on)
-                yield return cause("other-paper", $"another paper is meant: {paper.Name}", on.Spine.Width, $"{on.Spine.Leaves} leaves × {SpineSum.Mm(paper.Leaf.Millimetres)}");
+                yield return cause("other-paper", $"another paper is meant: {paper.Name}", on.Spine.Width, $"{on.Spine.Leaves} leaves × {paper.Leaf.Show()}");
     }
 
     private static WrapGeometry? Try(BookFacts book, House house)

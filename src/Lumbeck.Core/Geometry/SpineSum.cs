@@ -43,8 +43,8 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
         var (rounded, factor) = book.RoundBack && house.RoundBackFactor != 1
             ? (cased * house.RoundBackFactor, $" × {house.RoundBackFactor.ToString("0.###", CultureInfo.InvariantCulture)} for the round back")
             : (cased, "");
-        var ends = house.Endpapers.IsZero ? "" : $" + endpapers {Mm(house.Endpapers.Millimetres)}";
-        var terms = $"{sum.BlockWords(book)}{ends} + 2 boards × {Mm(house.Board.Millimetres)}";
+        var ends = house.Endpapers.IsZero ? "" : $" + endpapers {Caliper.FromLength(house.Endpapers).Show()}";
+        var terms = $"{sum.BlockWords(book)}{ends} + 2 boards × {Caliper.FromLength(house.Board).Show()}";
         return sum with
         {
             Block = block,
@@ -60,25 +60,23 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
         yield return new("pages", Pages == PagesAsked
             ? $"{PagesAsked} pages = {Leaves} leaves"
             : $"{PagesAsked} pages print as {Pages} (a multiple of {Multiple}) = {Leaves} leaves");
-        yield return new("block", $"{BlockWords(book)} = {Mm((book.Paper.Leaf * Leaves).Millimetres)}");
+        yield return new("block", $"{BlockWords(book)} = {(book.Paper.Leaf * Leaves).Show()}");
         if (Working.Length == 0) yield break;
-        yield return new("spine", $"{Working} = {Mm(Computed.Millimetres)}{(unit == Unit.Inch ? $" = {Computed.Show(Unit.Inch)}" : "")}");
+        yield return new("spine", $"{Working} = {Caliper.FromLength(Computed).Show()}{(unit == Unit.Inch ? $" = {Computed.Show(Unit.Inch)}" : "")}");
         if (Pinned is { } pinned)
             yield return new("pinned", $"pinned to the printer's {pinned.Show(unit)}, {Length.Abs(pinned - Computed).Show(unit)} {(pinned < Computed ? "under" : "over")} the computed {Computed.Show(unit)}");
     }
 
-    internal static string Mm(decimal v) => $"{Math.Round(v, 4).ToString("0.####", CultureInfo.InvariantCulture)} mm";
-
-    private string BlockWords(BookFacts book) => $"{Leaves} leaves × {Mm(book.Paper.Leaf.Millimetres)}";
+    private string BlockWords(BookFacts book) => $"{Leaves} leaves × {book.Paper.Leaf.Show()}";
 
     private static Length Round(Caliper exact, House house) => exact.ToLength(house.SpineRounding, house.SpineStep ?? default);
 
-    private static string Allowance(House house) => house.CoverAllowance.IsZero ? "" : $" + cover {Mm(house.CoverAllowance.Millimetres)}";
+    private static string Allowance(House house) => house.CoverAllowance.IsZero ? "" : $" + cover {Caliper.FromLength(house.CoverAllowance).Show()}";
 
     private static string Rounding(House house) => house.SpineRounding switch
     {
-        Measures.Rounding.Nearest => $", to the nearest {Mm(house.SpineStep!.Value.Millimetres)}",
-        Measures.Rounding.Up => $", up to the next {Mm(house.SpineStep!.Value.Millimetres)}",
+        Measures.Rounding.Nearest => $", to the nearest {Caliper.FromLength(house.SpineStep!.Value).Show()}",
+        Measures.Rounding.Up => $", up to the next {Caliper.FromLength(house.SpineStep!.Value).Show()}",
         _ => "",
     };
 }

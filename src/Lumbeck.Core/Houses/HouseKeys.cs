@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Lumbeck.Core.Checks;
 
 namespace Lumbeck.Core.Houses;
 
@@ -109,7 +110,7 @@ public static class HouseKeys
         Flag("outlines_only", "Whether type must leave as outlines.", h => h.OutlinesOnly, (h, v) => h with { OutlinesOnly = v }),
         Text("file_name", "How the file is named, from {title} {author} {isbn} {house} {pages} {width} {height} {spine} {kind}.", h => h.FileName, (h, v) => h with { FileName = v }),
         Count("file_limit_mb", "Largest file taken, in megabytes.", 1, 10_000, h => h.FileLimit, (h, v) => h with { FileLimit = v }),
-        new("severities", "Rules this house weighs otherwise: a rule's id with stop, caution or note.", (h, e) => h with { Severities = HouseValue.Severities(e) }, h => h.Severities.ToDictionary(s => s.Key, s => s.Value.ToString().ToUpperInvariant() switch { "STOP" => "stop", "CAUTION" => "caution", _ => "note" })),
+        new("severities", "Rules this house weighs otherwise: a rule's id with stop, caution or note.", (h, e) => h with { Severities = HouseValue.Severities(e) }, h => h.Severities.ToDictionary(s => s.Key, s => s.Value.Word())),
     ];
 
     private static HouseKey Text(string key, string means, Func<House, string> get, Func<House, string, House> set) =>

@@ -55,8 +55,7 @@ internal static class HouseValue
     public static ImmutableDictionary<string, Severity> Severities(JsonElement e)
     {
         if (e.ValueKind != JsonValueKind.Object) throw No("severities", e, "rules with `stop`, `caution` or `note`");
-        (string, Severity)[] words = [("stop", Severity.Stop), ("caution", Severity.Caution), ("note", Severity.Note)];
-        return e.EnumerateObject().ToImmutableDictionary(p => p.Name, p => Choice(p.Value, "severities", words));
+        return e.EnumerateObject().ToImmutableDictionary(p => p.Name, p => Choice(p.Value, "severities", SeverityWords.Words));
     }
 
     public static Refusal No(string key, JsonElement e, string wanted) => new(key, $"`{key}` can't be `{LengthText.Clip(e.GetRawText())}`: it takes {wanted}");

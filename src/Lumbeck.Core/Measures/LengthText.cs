@@ -82,6 +82,9 @@ public static partial class LengthText
         ? Round(length.Inches, 3).ToString("0.###", CultureInfo.InvariantCulture)
         : Round(length.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
 
+    /// <summary>A leaf's or block's thickness to 0.0001 mm, always in millimetres, as papers are sold.</summary>
+    public static string Show(this Caliper caliper) => $"{Round(caliper.Millimetres, 4).ToString("0.####", CultureInfo.InvariantCulture)} mm";
+
     /// <summary>As a term of a sum, to 0.001 mm or 0.001 in: terms as shown add up to the total as shown.</summary>
     public static string Term(this Length length, Unit unit) => unit == Unit.Inch ? length.Show(unit) : $"{Round(length.Millimetres, 3).ToString("0.###", CultureInfo.InvariantCulture)} mm";
 

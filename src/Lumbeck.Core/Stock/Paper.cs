@@ -5,9 +5,6 @@ namespace Lumbeck.Core.Stock;
 /// </summary>
 public sealed record Paper(string Name, Caliper Leaf, decimal? Grammage = null)
 {
-    /// <summary>Bulk in cm³/g: caliper in µm over grammage; null without a grammage.</summary>
-    public decimal? Bulk => Grammage is { } g and > 0 ? Leaf.Micrometres / g : null;
-
     /// <summary>Fewest and most pages a house binds on this paper, where it says so for the paper itself.</summary>
     public int? PagesLeast { get; init; }
     public int? PagesMost { get; init; }

@@ -28,7 +28,7 @@ public static partial class PaperText
             return false;
         }
         if (paper.Leaf >= Least && paper.Leaf <= Most) return true;
-        why = $"a leaf of {Math.Round(paper.Leaf.Millimetres, 4).ToString(CultureInfo.InvariantCulture)} mm can't be: papers run from 0.02 to 1.5 mm";
+        why = $"a leaf of {paper.Leaf.Show()} can't be: papers run from 0.02 to 1.5 mm";
         return false;
     }
 }

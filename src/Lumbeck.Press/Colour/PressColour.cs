@@ -20,7 +20,7 @@ public sealed class PressColour : IScreenColour
     private readonly string _profile;
 
     /// <param name="profile">A shipped profile's name, such as <c>coated-fogra39-300</c>.</param>
-    public PressColour(string profile = "coated-fogra39-300") => _profile = Profiles.PathOf(profile);
+    public PressColour(string profile) => _profile = Profiles.PathOf(profile);
 
     public string Hex(Ink ink) => _seen.GetOrAdd(ink, Convert);
 

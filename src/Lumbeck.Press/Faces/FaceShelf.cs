@@ -81,7 +81,6 @@ internal sealed unsafe class OpenFace
         Metrics = new(upem, extents.Ascender, -extents.Descender, os2.Length >= 90 ? Short(os2, 88) : upem * 7 / 10);
         Box = [Short(head, 36), Short(head, 38), Short(head, 40), Short(head, 42)];
         ItalicAngle = Short(post, 4);
-        EmbeddingRights = os2.Length >= 10 ? (ushort)Short(os2, 8) : (ushort)0;
     }
 
     public FaceId Id { get; }
@@ -91,8 +90,6 @@ internal sealed unsafe class OpenFace
     /// <summary>The face's box in font units: left, foot, right, head (table head).</summary>
     public int[] Box { get; }
     public int ItalicAngle { get; }
-    /// <summary>OS/2 fsType.</summary>
-    public ushort EmbeddingRights { get; }
 
     public int Advance(ushort glyph) => _font.GetHorizontalGlyphAdvance(glyph);
 

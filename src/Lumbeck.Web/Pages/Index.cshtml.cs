@@ -23,9 +23,5 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     }
 
     /// <summary>What Press has to show for a job.</summary>
-    public string Pressed(OnBench on) => desk.Pressings(on.Slug) switch
-    {
-        [] => "nothing pressed yet",
-        [var last, ..] => last.Revision == on.Revision ? "the file is up to date" : "the file is out of date",
-    };
+    public string Pressed(OnBench on) => Pressing.State(desk.Pressings(on.Slug), on.Revision).Say();
 }

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Text;
 using Lumbeck.Core.Type;
 using Lumbeck.Press.Svg;
@@ -7,13 +8,10 @@ namespace Lumbeck.Web.Screens;
 /// <summary>The drawings of the screens: the art, its zones, dimension chains, what can be picked, and the spine lens. Strings, built in one go.</summary>
 public sealed class Drawings(Desk.Desk desk)
 {
-    private readonly SvgPainter _painter = new(desk.Shelf, desk.Colour);
+    private readonly ConcurrentDictionary<string, SvgPainter> _painters = new();
 
-    public string Piece(Piece piece) => _painter.Piece(piece);
-
-    public IEnumerable<(string Id, string Path)> Glyphs(Scene scene) => _painter.Glyphs(scene);
-
-    public string Picture(Scene scene) => _painter.Picture(scene);
+    /// <summary>The painter in the colours of the job's own house.</summary>
+    public SvgPainter Painter(Composed c) => _painters.GetOrAdd(c.Job.Ticket.House.Profile, _ => new(desk.Shelf, desk.ColourOf(c.Job.Ticket.House)));
 
     /// <summary>Room for the chains round a sheet, in points.</summary>
     public static double Margin(Sheet sheet) => TextSize(sheet) * 3.1;
@@ -30,7 +28,7 @@ public sealed class Drawings(Desk.Desk desk)
     public string Zones(Composed c) => ZoneSvg.Zones(c.Scene.Sheet, "z", part => Light(c, part));
 
     private bool Light(Composed c, Part part) =>
-        ZoneSvg.WantsLight(c.Scene, part == Part.Sheet ? c.Scene.Sheet.Trim : c.Scene.Sheet.Panel(part)?.Safe ?? c.Scene.Sheet.Trim, desk.Colour);
+        ZoneSvg.WantsLight(c.Scene, part == Part.Sheet ? c.Scene.Sheet.Trim : c.Scene.Sheet.Panel(part)?.Safe ?? c.Scene.Sheet.Trim, desk.ColourOf(c.Job.Ticket.House));
 
     /// <summary>Dimension chains above and left of the sheet, in the job's unit; each figure leads to its sum.</summary>
     public static string Chains(Composed c, string slug)
@@ -41,17 +39,18 @@ public sealed class Drawings(Desk.Desk desk)
         var at = -size * 1.55;
         var s = new StringBuilder();
         foreach (var region in sheet.Regions)
-            Chain(s, region.X.Points, region.Width.Points, at, size, upright: false, region.Width.Figure(unit), Named(region), region.Kind == RegionKind.Spine ? "spine" : "width", slug);
+            Chain(s, region.X.Points, region.Width.Points, at, size, upright: false, region.Width, unit, Named(region), region.Kind == RegionKind.Spine ? "spine" : "width", slug);
         foreach (var (y, h, name) in (ReadOnlySpan<(double, Length, string)>)[(0, sheet.Trim.Y, "bleed"), (sheet.Trim.Y.Points, sheet.Trim.Height, "height"), (sheet.Trim.Bottom.Points, sheet.Size.Height - sheet.Trim.Bottom, "bleed")])
-            Chain(s, y, h.Points, at, size, upright: true, h.Figure(unit), name, "height", slug);
+            Chain(s, y, h.Points, at, size, upright: true, h, unit, name, "height", slug);
         s.Append("<text x=\"").Figure(at).Append("\" y=\"").Figure(at + (size * 0.1)).Append("\" font-size=\"").Figure(size * 0.9).Append("\" text-anchor=\"middle\">").Append(LengthText.Name(unit)).Append("</text>");
         return s.ToString();
     }
 
     private static string Named(Region r) => r.Part?.Say() ?? "bleed";
 
-    private static void Chain(StringBuilder s, double from, double length, double at, double size, bool upright, string figure, string name, string sum, string slug)
+    private static void Chain(StringBuilder s, double from, double length, double at, double size, bool upright, Length measured, Unit unit, string name, string sum, string slug)
     {
+        var figure = measured.Figure(unit);
         var tick = size * 0.32;
         var wide = figure.Length * size * 0.62;
         var fits = length > wide + (size * 1.2);
@@ -66,7 +65,7 @@ public sealed class Drawings(Desk.Desk desk)
         if (!fits && name == "bleed") return;
         // A figure too wide for its part stands above it.
         var (tx, ty) = upright ? (at, middle) : (middle, fits ? at : at - (size * 0.98));
-        s.Append("<a href=\"/jobs/").Append(slug).Append("/ticket#sum-").Append(sum).Append("\" aria-label=\"").Append(SvgText.Escape(name)).Append(' ').Append(figure).Append(": show the sum\"><text font-size=\"").Figure(size).Append("\" text-anchor=\"middle\" dominant-baseline=\"central\" transform=\"translate(").Figure(tx).Append(' ').Figure(ty).Append(')').Append(upright ? "rotate(-90)" : "").Append("\">").Append(figure).Append("</text></a>");
+        s.Append("<a href=\"/jobs/").Append(slug).Append("/ticket#sum-").Append(sum).Append("\" aria-label=\"").Append(SvgText.Escape(name)).Append(' ').Append(figure).Append(": show the sum\"><title>").Append(measured.Exact(unit)).Append("</title><text font-size=\"").Figure(size).Append("\" text-anchor=\"middle\" dominant-baseline=\"central\" transform=\"translate(").Figure(tx).Append(' ').Figure(ty).Append(')').Append(upright ? "rotate(-90)" : "").Append("\">").Append(figure).Append("</text></a>");
     }
 
     /// <summary>What can be picked on the sheet, the lowest first, and the picked item's box.</summary>

@@ -95,7 +95,8 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRender
         parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Composed, v.On.Slug)}</g>", Svg: true));
         parts.Add(new("hits", $"<g id=\"hits\">{Drawings.Hits(v.Composed, v.Open)}</g>", Svg: true));
         parts.Add(new("frame", $"<desc id=\"frame\" data-view-box=\"{Drawings.ViewBox(v.Sheet)}\"></desc>", Svg: true));
-        return new(parts, [.. v.Composed.Scene.Pieces.Select(p => new Fragment(Press.Svg.SvgPainter.IdOf(p.Item), drawings.Piece(p), Svg: true))], [.. drawings.Glyphs(v.Composed.Scene)]);
+        var painter = drawings.Painter(v.Composed);
+        return new(parts, [.. v.Composed.Scene.Pieces.Select(p => new Fragment(Press.Svg.SvgPainter.IdOf(p.Item), painter.Piece(p), Svg: true))], [.. painter.Glyphs(v.Composed.Scene)]);
     }
 
     private async Task<Screen> Parts(JobView v, params (string Id, string Partial)[] parts)
