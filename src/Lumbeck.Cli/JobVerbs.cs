@@ -43,7 +43,7 @@ internal static class JobVerbs
                     ready.Stops,
                     ready.Cautions,
                     ready.Notes,
-                    findings = on.Composed.Findings.Select(f => new { f.Id, severity = f.Severity.Word(), f.Item, panel = f.Panel?.Word(), f.Measured, f.Limit, place_mm = f.Place is { } b ? Say.Mm(b) : null, f.Why, f.Mend }),
+                    findings = on.Composed.Findings.Select(f => new { f.Id, severity = f.Severity.Word(), f.Item, panel = f.Panel?.Word(), f.Measured, f.Limit, place_mm = f.Place is { } b ? Say.Mm(b) : null, f.Why, f.Mend, sheet = on.Composed.Sheets[f.Sheet].On.Name }),
                 });
             else
             {
@@ -77,7 +77,7 @@ internal static class JobVerbs
                 File.Move(aside, file, overwrite: true);
             }
             finally { File.Delete(aside); }
-            Console.WriteLine($"{file}: {PressKind.X4.Title()}, {on.Composed.Scene.Sheet.Size.Show(on.Job.Ticket.Unit)}, {new FileInfo(file).Length / 1000} kB.");
+            Console.WriteLine($"{file}: {PressKind.X4.Title()}, {string.Join(" and ", on.Composed.Sheets.Select(s => s.Sheet.Size.Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");
             if (on.Composed.Readiness.Stops > 0) Console.Error.WriteLine($"Check says: {on.Composed.Readiness.Say()}. See `lumbeck check {on.Slug}`.");
             return 0;
         });

@@ -1,16 +1,29 @@
 namespace Lumbeck.Desk;
 
-/// <summary>One revision worked out: its arithmetic, its scene and what Check found. Never changes.</summary>
-public sealed record Composed(long Revision, Job Job, WrapGeometry Geometry, Scene Scene, ImmutableArray<Finding> Findings)
+/// <summary>One printed sheet with its scene.</summary>
+public sealed record ComposedSheet(PrintedSheet On, Scene Scene)
 {
+    public Sheet Sheet => On.Sheet;
+    public WrapGeometry Geometry => On.Geometry;
+}
+
+/// <summary>One revision worked out: its sheets, their scenes and what Check found. Never changes.</summary>
+public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedSheet> Sheets, ImmutableArray<Finding> Findings)
+{
+    /// <summary>The arithmetic of the wrap that carries the front.</summary>
+    public WrapGeometry Geometry => Sheets[0].Geometry;
+
+    /// <summary>The sheet that an item is printed on; the first where it is on none.</summary>
+    public ComposedSheet SheetOf(string item) =>
+        Sheets.FirstOrDefault(s => s.Scene.Piece(item) is { Frame.IsEmpty: false }) ?? Sheets.FirstOrDefault(s => s.On.Wrap == Job.WrapOf(item)) ?? Sheets[0];
+
     public Readiness Readiness => Readiness.Of(Findings);
 
     /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
     public static Composed Of(long revision, Job job, IType type)
     {
-        var geometry = job.Geometry();
-        var scene = SceneBuilder.Build(job, geometry, type);
-        return new(revision, job, geometry, scene, Rules.Check(new Look(job, geometry, scene)));
+        var sheets = job.Sheets().Select(on => new ComposedSheet(on, SceneBuilder.Build(job, on, type))).ToImmutableArray();
+        return new(revision, job, sheets, Rules.Check(sheets.Select(s => new Look(job, s.On, s.Scene))));
     }
 }
 

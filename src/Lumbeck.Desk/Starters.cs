@@ -29,10 +29,10 @@ public static class Starters
 
     /// <summary>A new item of this kind on this panel, saying what the ticket says where it can.</summary>
     /// <exception cref="Refusal">Nothing of that kind can be added.</exception>
-    public static Item Item(Job job, string word, Part panel, string id)
+    public static Item Item(Job job, string word, Part panel, string id, int wrap = 0)
     {
         var t = job.Ticket;
-        var ground = job.Take.Ground.Paint?.Resolve(job.Swatches) ?? Ink.White;
+        var ground = job.Wraps[wrap].Take.Ground.Paint?.Resolve(job.Swatches) ?? Ink.White;
         Paint ink = new InkPaint(ground.K + ((ground.C + ground.M) / 2) > 5000 ? Ink.White : Ink.Black);
         var pt = Core.Measures.Length.FromPoints;
         var spine = panel == Part.Spine;

@@ -14,6 +14,8 @@ public sealed record EditWire
     public long Seen { get; init; }
     public Place Place { get; init; }
     public string? Open { get; init; }
+    /// <summary>The number of the sheet that is shown.</summary>
+    public int Sheet { get; init; }
     /// <summary>A fact's path and the text typed there.</summary>
     public string? Path { get; init; }
     public string? Text { get; init; }
@@ -36,7 +38,12 @@ public sealed record EditWire
         if (Path is not null) return Facts.Write(job, Path, Text ?? "");
         if (Item is null) throw new Refusal("edit", "nothing to change was named");
         if (Add is "swatch") return new AddSwatch(new(Item, Free(job), Core.Colour.Ink.Percent(0, 0, 0, 60)));
-        if (Add is not null) return new AddItem(Starters.Item(job, Add, Parts.TryParse(Panel ?? "", out var part) ? part : throw new Refusal("edit", "no such panel"), Item));
+        if (Add is not null)
+        {
+            var sheets = job.Sheets();
+            var wrap = sheets[Math.Clamp(Sheet, 0, sheets.Length - 1)].Wrap;
+            return new AddItem(Starters.Item(job, Add, Parts.TryParse(Panel ?? "", out var part) ? part : throw new Refusal("edit", "no such panel"), Item, wrap), Wrap: wrap);
+        }
         if (Remove) return new RemoveItem(Item);
         if (Order != 0) return new OrderItem(Item, Math.Clamp(Order, -1000, 1000));
         return Nudge.Of(job, Item, Math.Clamp(Right, -1000, 1000), Math.Clamp(Down, -1000, 1000), Far);
@@ -72,7 +79,7 @@ public static class EditRoutes
                 "forward" => desk.StepForward(slug, wire.Session),
                 _ => desk.Apply(slug, new(wire.Id, wire.Session, wire.Make, wire.Base, wire.Gesture)),
             };
-            return await Difference(slug, on, wire.Seen, wire.Place, wire.Open, wire.Open, desk, screens, http);
+            return await Difference(slug, on, wire.Seen, wire.Place, wire.Sheet, wire.Open, wire.Open, desk, screens, http);
         }
         catch (Refusal r) when (r.Path != "job") { return Refused(r.Path, r.Message, 422); }
         catch (Refusal r) { return Refused("", r.Message, 404); }
@@ -84,34 +91,34 @@ public static class EditRoutes
         Results.Problem(sentence, statusCode: status, extensions: new Dictionary<string, object?> { ["path"] = path });
 
     /// <summary>What changed since a tick, or with another item picked; 204 where nothing did.</summary>
-    private static async Task<IResult> News(string slug, long seen, Place place, string? open, string? was, Desk.Desk desk, ScreenMaker screens, HttpContext http)
+    private static async Task<IResult> News(string slug, long seen, Place place, int? sheet, string? open, string? was, Desk.Desk desk, ScreenMaker screens, HttpContext http)
     {
         try
         {
             if (open == was && desk.Tick(slug) == seen) return Results.NoContent();
-            return await Difference(slug, desk.Job(slug), seen, place, open, was, desk, screens, http);
+            return await Difference(slug, desk.Job(slug), seen, place, sheet ?? 0, open, was, desk, screens, http);
         }
         catch (Refusal r) { return Refused("", r.Message, 404); }
     }
 
-    private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, string? open, string? was, Desk.Desk desk, ScreenMaker screens, HttpContext http)
+    private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, int sheet, string? open, string? was, Desk.Desk desk, ScreenMaker screens, HttpContext http)
     {
         var before = on with { Tick = seen, Composed = desk.At(slug, seen) };
-        var now = await screens.Now(on, place, open);
-        var then = await screens.Shown(before, place, was);
+        var now = await screens.Now(on, place, sheet, open);
+        var then = await screens.Shown(before, place, sheet, was);
         http.Response.Headers["X-Tick"] = on.Tick.ToString(CultureInfo.InvariantCulture);
         http.Response.Headers.CacheControl = "no-store";
         return Results.Content(now.Since(then), "text/html; charset=utf-8");
     }
 
-    private static IResult Picture(string slug, long? r, Desk.Desk desk, Drawings drawings, HttpContext http)
+    private static IResult Picture(string slug, long? r, int? sheet, Desk.Desk desk, Drawings drawings, HttpContext http)
     {
         try
         {
             var on = desk.Job(slug);
             // A picture of a named revision never changes.
             http.Response.Headers.CacheControl = r == on.Revision ? "private, max-age=31536000, immutable" : "no-store";
-            return Results.Content(drawings.Painter(on.Composed).Picture(on.Composed.Scene), "image/svg+xml");
+            return Results.Content(drawings.Painter(on.Composed).Picture(on.Composed.Sheets[Math.Clamp(sheet ?? 0, 0, on.Composed.Sheets.Length - 1)].Scene), "image/svg+xml");
         }
         catch (Refusal) { return Results.NotFound(); }
     }

@@ -10,8 +10,8 @@ public sealed class EditTests
     public void Every_fact_read_can_be_written_back_and_changes_nothing()
     {
         var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = new(Length.FromInches(0.25m), 0.5m), Fill = new SwatchPaint("sea", 3000) }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
-        job = job.WithTake(job.Take with { Ground = job.Take.Ground with { Paper = new Papers.ContourLines { Seed = 3 } } });
-        var facts = TicketFacts.All.Concat(GroundFacts.All).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList();
+        job = job.With(0, job.Take with { Ground = job.Take.Ground with { Paper = new Papers.ContourLines { Seed = 3 } } });
+        var facts = TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList();
         facts.Count.ShouldBeGreaterThan(60);
         foreach (var fact in facts)
         {
@@ -51,7 +51,7 @@ public sealed class EditTests
         var after = edit.Apply(job);
         edit.Touches.ShouldContain(path);
         Facts.Read(after, path).ShouldNotBe(Facts.Read(job, path));
-        var all = TicketFacts.All.Concat(GroundFacts.All).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).Select(f => f.Path);
+        var all = TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).Select(f => f.Path);
         all.Where(p => Facts.Read(after, p) != Facts.Read(job, p)).ShouldBeSubsetOf(edit.Touches);
     }
 

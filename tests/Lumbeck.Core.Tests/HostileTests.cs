@@ -29,7 +29,7 @@ public sealed class HostileTests
         var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new SwatchPaint("sea") }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
         job = new LayPaper(new Papers.ContourLines { Seed = 3 }).Apply(job);
         var (made, refused) = (0, 0);
-        foreach (var fact in TicketFacts.All.Concat(GroundFacts.All).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList())
+        foreach (var fact in TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList())
             foreach (var slip in Slips)
             {
                 Job after;

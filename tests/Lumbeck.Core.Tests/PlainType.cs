@@ -47,7 +47,7 @@ internal static class Sample
 
     public static Barcodes.Isbn Isbn(string digits) => Barcodes.Isbn.TryParse(digits, out var i, out var why) ? i : throw new ArgumentException(why);
 
-    public static Scene Scene(Job job) => SceneBuilder.Build(job, job.Geometry(), new PlainType());
+    public static Scene Scene(Job job) => SceneBuilder.Build(job, job.Sheets()[0], new PlainType());
 
-    public static ImmutableArray<Finding> Check(Job job) => Rules.Check(new Look(job, job.Geometry(), Scene(job)));
+    public static ImmutableArray<Finding> Check(Job job) => Rules.Check(job.Sheets().Select(s => new Look(job, s, SceneBuilder.Build(job, s, new PlainType()))));
 }

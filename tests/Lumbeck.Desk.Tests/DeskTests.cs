@@ -150,7 +150,7 @@ public sealed class DeskTests : IDisposable
         on.Composed.Findings.ShouldBeEmpty();
         desk.Steps(on).ShouldBe((false, false));
         on.Composed.Geometry.Spine.Width.ShouldBe(Length.FromMillimetres(21.06m));
-        SpineFit.Of(on.Job, on.Composed.Scene)!.Value.ShouldBeGreaterThan(Length.FromPoints(25));
+        SpineFit.Of(on.Job.Take, on.Composed.Sheets[0].Scene)!.Value.ShouldBeGreaterThan(Length.FromPoints(25));
     }
 
     [Fact]

@@ -14,7 +14,7 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
     [Fact]
     public void The_browser_s_glyphs_lie_where_the_file_s_do()
     {
-        var scene = pressed.Desk.Job("tidewatcher").Composed.Scene;
+        var scene = pressed.Desk.Job("tidewatcher").Composed.Sheets[0].Scene;
         var picture = XDocument.Parse(new SvgPainter(pressed.Desk.Shelf, pressed.Desk.ColourOf(HouseFile.Shipped["tern"])).Picture(scene));
         var outlines = picture.Descendants(Svg + "path").Where(p => p.Attribute("id") is not null).Select(p => p.Attribute("id")!.Value).ToHashSet();
         picture.Descendants(Svg + "text").ShouldBeEmpty();
@@ -46,7 +46,7 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
     {
         // The file's text drawn by poppler against the scene's outlines drawn by the painter as filled paths: the inked pixels agree.
         var on = pressed.Desk.Job("tidewatcher");
-        var outlined = on.Composed.Scene with { Pieces = [.. on.Composed.Scene.Pieces.Select(p => p with { Marks = [.. p.Marks.SelectMany(Outlined)] })] };
+        var outlined = on.Composed.Sheets[0].Scene with { Pieces = [.. on.Composed.Sheets[0].Scene.Pieces.Select(p => p with { Marks = [.. p.Marks.SelectMany(Outlined)] })] };
         var file = pressed.Folder["outlined.pdf"];
         using (var s = File.Create(file)) PressFile.WriteX4(s, [outlined], on.Job.Ticket.House, new("", "", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Shelf);
         using var a = Drawn(file);

@@ -58,7 +58,7 @@ public sealed partial class PressFileTests(Pressed pressed) : IClassFixture<Pres
     public void Every_face_is_embedded_as_a_subset_with_unicode()
     {
         var faces = Tool.Run("pdffonts", pressed.File).Split('\n', StringSplitOptions.RemoveEmptyEntries)[2..];
-        faces.Length.ShouldBe(pressed.Desk.Job("tidewatcher").Composed.Scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct().Count());
+        faces.Length.ShouldBe(pressed.Desk.Job("tidewatcher").Composed.Sheets[0].Scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct().Count());
         faces.ShouldAllBe(f => Regex.IsMatch(f, @"^[A-Z]{6}\+\S+\s+CID TrueType\s+Identity-H\s+yes yes yes"));
     }
 

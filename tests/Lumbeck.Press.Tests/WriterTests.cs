@@ -38,7 +38,7 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
     [Fact]
     public void Several_sheets_are_several_pages_and_share_their_faces()
     {
-        var scene = pressed.Desk.Job("tidewatcher").Composed.Scene;
+        var scene = pressed.Desk.Job("tidewatcher").Composed.Sheets[0].Scene;
         var file = pressed.Folder["two.pdf"];
         using (var s = File.Create(file)) PressFile.WriteX4(s, [scene, scene], HouseFile.Shipped["tern"], new("Two (sheets) \\", "Ünal & Sons", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Shelf);
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
@@ -70,8 +70,8 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
         var on = pressed.Desk.Job("tidewatcher");
         var job = new SetWords("line", words).Apply(new SetFact(Words.Title, words).Apply(on.Job));
         var composed = Lumbeck.Desk.Composed.Of(on.Revision, job, pressed.Desk.Shelf);
-        XDocument.Parse(new SvgPainter(pressed.Desk.Shelf, pressed.Desk.ColourOf(HouseFile.Shipped["tern"])).Picture(composed.Scene)).Root.ShouldNotBeNull();
-        XDocument.Parse($"<svg xmlns=\"http://www.w3.org/2000/svg\">{ZoneSvg.Patterns("z")}{ZoneSvg.Zones(composed.Scene.Sheet, "z", _ => true)}</svg>").Root.ShouldNotBeNull();
+        XDocument.Parse(new SvgPainter(pressed.Desk.Shelf, pressed.Desk.ColourOf(HouseFile.Shipped["tern"])).Picture(composed.Sheets[0].Scene)).Root.ShouldNotBeNull();
+        XDocument.Parse($"<svg xmlns=\"http://www.w3.org/2000/svg\">{ZoneSvg.Patterns("z")}{ZoneSvg.Zones(composed.Sheets[0].Scene.Sheet, "z", _ => true)}</svg>").Root.ShouldNotBeNull();
         var file = pressed.Press(job, "awkward.pdf");
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
         Tool.Run("pdftotext", file, "-").ShouldNotBeEmpty();

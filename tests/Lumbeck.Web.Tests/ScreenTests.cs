@@ -43,18 +43,24 @@ public sealed class ScreenTests : IDisposable
         var desk = new Lumbeck.Desk.Desk(_folder, TimeProvider.System);
         var drawings = new Drawings(desk);
         var job = desk.Job("tidewatcher").Job;
-        Edit[][] variants = [[], [new SetReading(Reading.RightToLeft)], [new SetFlaps(true)], [new SetPages(2)], [new SetUnit(Unit.Millimetre), new SetTrim(Size.FromMillimetres(310, 60))], [new SetHouse(job.Ticket.House with { HingeScore = Length.FromMillimetres(6), SpineReading = SpineReading.Up })], [new PaintGround(null), new RemoveItem("title")]];
+        Edit[][] variants = [[], [new SetReading(Reading.RightToLeft)], [new SetFlaps(true)], [new SetPages(2)], [new SetUnit(Unit.Millimetre), new SetTrim(Size.FromMillimetres(310, 60))], [new SetHouse(job.Ticket.House with { HingeScore = Length.FromMillimetres(6), SpineReading = SpineReading.Up })], [new PaintGround(null), new RemoveItem("title")], .. BindingKinds.Words.Select(w => (Edit[])[new SetHouse(job.Ticket.House with { Bindings = [w.Value] })])];
         foreach (var edits in variants)
         {
             var composed = Composed.Of(1, edits.Aggregate(job, (j, e) => e.Apply(j)), desk.Shelf);
-            foreach (var svg in new[] { drawings.Lens(composed, "spine-title"), Drawings.Plan(composed, "x"), Drawings.Spots(composed, "x"), drawings.Painter(composed).Picture(composed.Scene), $"<g>{drawings.Zones(composed)}{Drawings.Chains(composed, "x")}{Drawings.Hits(composed, "title")}</g>" })
+            var on = new OnBench("x", "x", 1, composed);
+            foreach (var shown in composed.Sheets)
             {
-                var x = XDocument.Parse(svg);
-                x.Descendants().Attributes().ShouldAllBe(a => !a.Value.Contains("NaN") && !a.Value.Contains('∞'));
+                var view = new JobView(on, Place.Wrap, shown.On.Number, "spine-title", false, false, [], desk);
+                var unit = composed.Job.Ticket.Unit;
+                foreach (var svg in new[] { drawings.Lens(view), Drawings.Plan(view), Drawings.Spots(composed, shown, "x"), drawings.Painter(composed).Picture(shown.Scene), $"<g>{drawings.Zones(shown, composed.Job.Ticket.House)}{Drawings.Chains(shown.Sheet, unit, "x")}{Drawings.Hits(view)}</g>" }.Where(svg => svg.Length > 0))
+                {
+                    var x = XDocument.Parse(svg);
+                    x.Descendants().Attributes().ShouldAllBe(a => !a.Value.Contains("NaN") && !a.Value.Contains('∞'));
+                }
+                // Every part of the sheet has its figure on the chain, but for narrow bleeds.
+                foreach (var region in shown.Sheet.Regions.Where(r => r.Part is not null))
+                    Drawings.Chains(shown.Sheet, unit, "x").ShouldContain($">{region.Width.Figure(unit)}</text>");
             }
-            // Every part of the sheet has its figure on the chain, but for narrow bleeds.
-            foreach (var region in composed.Scene.Sheet.Regions.Where(r => r.Part is not null))
-                Drawings.Chains(composed, "x").ShouldContain($">{region.Width.Figure(composed.Job.Ticket.Unit)}</text>");
         }
     }
 
@@ -64,11 +70,12 @@ public sealed class ScreenTests : IDisposable
         var desk = new Lumbeck.Desk.Desk(_folder, TimeProvider.System);
         var drawings = new Drawings(desk);
         var job = desk.Job("tidewatcher").Job;
-        drawings.Zones(Composed.Of(1, job, desk.Shelf)).ShouldNotContain("zone-dark");
+        string zones(Composed c) => drawings.Zones(c.Sheets[0], c.Job.Ticket.House);
+        zones(Composed.Of(1, job, desk.Shelf)).ShouldNotContain("zone-dark");
         var pale = Composed.Of(1, new PaintGround(new InkPaint(Ink.Percent(4, 6, 14, 0))).Apply(job), desk.Shelf);
-        drawings.Zones(pale).ShouldContain("zone-dark");
+        zones(pale).ShouldContain("zone-dark");
         // The spine's band stays dark, and its zones light.
-        drawings.Zones(pale).ShouldContain("zone-light");
+        zones(pale).ShouldContain("zone-light");
     }
 
     [Theory]

@@ -8,6 +8,9 @@ public abstract class Binding
 {
     public abstract BindingKind Kind { get; }
 
+    /// <summary>The wraps that are printed for it, the one that carries the front first.</summary>
+    public virtual ImmutableArray<BindingKind> Pieces => [Kind];
+
     /// <summary>The spine's width with its working.</summary>
     public abstract SpineSum Spine(BookFacts book, House house);
 

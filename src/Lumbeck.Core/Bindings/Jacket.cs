@@ -9,6 +9,9 @@ public sealed class Jacket : Binding
 
     public override BindingKind Kind => BindingKind.Jacket;
 
+    /// <summary>The jacket, and the case it goes round.</summary>
+    public override ImmutableArray<BindingKind> Pieces => [BindingKind.Jacket, BindingKind.Case];
+
     public override SpineSum Spine(BookFacts book, House house)
     {
         var cased = SpineSum.Case(book with { PinnedSpine = null }, house);

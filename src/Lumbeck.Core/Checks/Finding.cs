@@ -15,4 +15,8 @@ public static class SeverityWords
 /// One thing Check found. <paramref name="Measured"/> and <paramref name="Limit"/> are written in the job's unit;
 /// <paramref name="Place"/> is on the sheet, null where a finding has none; <paramref name="Mend"/> says in words what would do.
 /// </summary>
-public sealed record Finding(string Id, Severity Severity, string Whose, string? Item, Geometry.Part? Panel, string Measured, string Limit, Box? Place, string Why, string? Mend);
+public sealed record Finding(string Id, Severity Severity, string Whose, string? Item, Geometry.Part? Panel, string Measured, string Limit, Box? Place, string Why, string? Mend)
+{
+    /// <summary>The number of the printed sheet it was found on.</summary>
+    public int Sheet { get; init; }
+}

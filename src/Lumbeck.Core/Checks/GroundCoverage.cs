@@ -12,9 +12,9 @@ public sealed class GroundCoverage : Rule
 
     public override IEnumerable<Finding> Find(Look look)
     {
-        if (look.Job.Take.Ground.Paint is not null) yield break;
+        if (look.Take.Ground.Paint is not null) yield break;
         List<Box> bare = [look.Sheet.Whole];
-        foreach (var item in look.Job.Take.Items)
+        foreach (var item in look.Take.Items)
             if (item is RectItem { Hidden: false, Fill: not null, Corner.Units: 0 } rect && rect.Turned % 90 == 0 && Placement.Of(rect, look.Sheet) is { } at)
                 bare = [.. bare.SelectMany(b => b.Without(at.OnSheet(rect)))];
         if (bare.Count == 0) yield break;

@@ -4,19 +4,24 @@ using Lumbeck.Core.Type;
 
 namespace Lumbeck.Core.Checks;
 
-/// <summary>What a rule looks at: one revision of a job with its arithmetic and its scene.</summary>
-public sealed record Look(Job Job, WrapGeometry Geometry, Scene Scene)
+/// <summary>What a rule looks at: one sheet of one revision of a job, with its arithmetic and its scene.</summary>
+public sealed record Look(Job Job, PrintedSheet On, Scene Scene)
 {
+    public WrapGeometry Geometry => On.Geometry;
+    public Take Take => Job.Wraps[On.Wrap].Take;
     public House House => Job.Ticket.House;
     public Unit Unit => Job.Ticket.Unit;
-    public Sheet Sheet => Geometry.Sheet;
+    public Sheet Sheet => On.Sheet;
 
     /// <summary>A shape's edge counts as past a line from here on; under it lie only rounding and antialiasing.</summary>
     public static readonly Length Tolerance = Length.FromMillimetres(0.01m);
 
+    /// <summary>The items that hang on this sheet, hidden ones too, lowest first.</summary>
+    public IEnumerable<Item> Here() => Take.Items.Where(i => i.Hold.Panel == Part.Sheet || Sheet.Panel(i.Hold.Panel) is not null);
+
     /// <summary>The items that print, with their pieces, lowest first.</summary>
     public IEnumerable<(Item Item, Piece Piece)> Drawn() =>
-        Job.Take.Items.Where(i => !i.Hidden).Select(i => (i, Scene.Piece(i.Id)!)).Where(x => x.Item2 is { Inked.IsEmpty: false });
+        Take.Items.Where(i => !i.Hidden).Select(i => (i, Scene.Piece(i.Id)!)).Where(x => x.Item2 is { Inked.IsEmpty: false });
 }
 
 /// <summary>
@@ -32,11 +37,14 @@ public abstract class Rule
 
     public abstract IEnumerable<Finding> Find(Look look);
 
+    /// <summary>Whether it looks at the ticket alone, so that a job with several sheets is looked at once.</summary>
+    public virtual bool OfTicket => false;
+
     /// <summary>A finding, weighed as the house weighs this rule where it says so.</summary>
     protected Finding Found(Look look, Severity severity, string measured, string limit, string why, string? mend = null, Item? item = null, Part? panel = null, Box? place = null)
     {
         var ours = look.House.Severities.TryGetValue(Id, out var said);
-        return new(Id, ours ? said : severity, ours || Limited ? look.House.Name : "the trade", item?.Id, panel ?? item?.Hold.Panel, measured, limit, place, why, mend);
+        return new(Id, ours ? said : severity, ours || Limited ? look.House.Name : "the trade", item?.Id, panel ?? item?.Hold.Panel, measured, limit, place, why, mend) { Sheet = look.On.Number };
     }
 
     /// <summary>Whether the limit is one of the house's figures.</summary>
@@ -49,7 +57,7 @@ public static class Rules
     public static IReadOnlyList<Rule> All { get; } =
         [new TicketPages(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneSpine(), new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new BarcodeDigits(), new BarcodeRoom()];
 
-    /// <summary>All findings, stops first.</summary>
-    public static ImmutableArray<Finding> Check(Look look) =>
-        [.. All.SelectMany(r => r.Find(look)).OrderBy(f => f.Severity)];
+    /// <summary>All findings on all sheets of a job, stops first.</summary>
+    public static ImmutableArray<Finding> Check(IEnumerable<Look> sheets) =>
+        [.. sheets.SelectMany(look => All.Where(r => !r.OfTicket || look.On.Number == 0).SelectMany(r => r.Find(look))).OrderBy(f => f.Severity)];
 }

@@ -11,7 +11,7 @@ public sealed class TextGlyphs : Rule
 
     public override IEnumerable<Finding> Find(Look look)
     {
-        foreach (var item in look.Job.Take.Items.OfType<TextItem>().Where(t => !t.Hidden))
+        foreach (var item in look.Take.Items.OfType<TextItem>().Where(t => !t.Hidden))
             if (look.Scene.Piece(item.Id) is { Setting.Missing: { IsEmpty: false } missing } piece)
                 yield return Found(look, Severity.Stop, string.Join(" ", missing.Take(12).Select(r => $"{r} (U+{r.Value:X4})")), "only what the face has", "The face has no drawing of these characters; an empty box would print.", "Take a face that has them, or other characters.", item, place: piece.Frame.ToBox());
     }

@@ -11,13 +11,15 @@ public sealed class TextPlaceholder : Rule
 
     public override IEnumerable<Finding> Find(Look look)
     {
-        var texts = look.Job.Take.Items.OfType<TextItem>().Where(t => !t.Hidden).ToList();
+        var texts = look.Here().OfType<TextItem>().Where(t => !t.Hidden).ToList();
         foreach (var item in texts)
         {
             var empty = string.IsNullOrWhiteSpace(item.Words);
             if (item.Starter) yield return Found(look, Severity.Stop, $"“{LengthText.Clip(item.Words)}”", "your own words", "These are the words it was added with.", "Type your own, or remove it.", item, place: look.Scene.Piece(item.Id)?.Frame.ToBox());
             else if (empty) yield return Found(look, Severity.Note, "no words", "some", $"This {item.Kind.ToLower(CultureInfo.InvariantCulture)} is empty.", "Type its words, or remove it.", item, place: look.Scene.Piece(item.Id)?.Frame.ToBox());
         }
+        // A case under a jacket may stay bare: the jacket names the book.
+        if (look.On.Wrap > 0 || look.Sheet.Panel(Part.Front) is null) yield break;
         foreach (var (role, name) in Needed)
             if (!texts.Any(t => t.Role == role && t.Hold.Panel is (Part.Front or Part.Sheet) && !string.IsNullOrWhiteSpace(t.Words)))
                 yield return Found(look, Severity.Stop, $"no {name}", $"the {name}", $"The front does not say the book’s {name}.", $"Add the {name} to the front.", panel: Part.Front);

@@ -4,6 +4,7 @@ namespace Lumbeck.Core.Checks;
 public sealed class TicketPages : Rule
 {
     public override string Id => "ticket.pages";
+    public override bool OfTicket => true;
     public override string Proves => "the page count can be bound";
 
     public override IEnumerable<Finding> Find(Look look)

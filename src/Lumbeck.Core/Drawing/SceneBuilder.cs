@@ -6,12 +6,12 @@ namespace Lumbeck.Core.Drawing;
 /// <summary>Job and geometry in, scene out: every item placed, set and drawn once.</summary>
 public static class SceneBuilder
 {
-    public static Scene Build(Job job, WrapGeometry geometry, IType type)
+    public static Scene Build(Job job, PrintedSheet on, IType type)
     {
-        var sheet = geometry.Sheet;
+        var (sheet, take) = (on.Sheet, job.Wraps[on.Wrap].Take);
         var pieces = ImmutableArray.CreateBuilder<Piece>();
-        pieces.Add(Ground(job, sheet));
-        foreach (var item in job.Take.Items)
+        pieces.Add(Ground(job, take.Ground, sheet));
+        foreach (var item in take.Items)
             pieces.Add(Item(job, item, sheet, type));
         return new(sheet, pieces.ToImmutable());
     }
@@ -39,13 +39,13 @@ public static class SceneBuilder
         }
     }
 
-    private static Piece Ground(Job job, Sheet sheet)
+    private static Piece Ground(Job job, Ground ground, Sheet sheet)
     {
         var marks = ImmutableArray.CreateBuilder<Mark>();
         var whole = new Bounds(0, 0, sheet.Size.Width.Points, sheet.Size.Height.Points);
-        if (job.Take.Ground.Paint is { } paint)
+        if (ground.Paint is { } paint)
             marks.Add(new FillMark(Outline.Rectangle(0, 0, whole.Right, whole.Bottom), paint.Resolve(job.Swatches)));
-        if (job.Take.Ground.Paper is { } paper)
+        if (ground.Paper is { } paper)
         {
             // A paper is anchored on the front, so that the front stays as it is when the spine grows.
             var origin = sheet.Panel(Part.Front)?.Face ?? sheet.Trim;

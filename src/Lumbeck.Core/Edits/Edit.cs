@@ -59,7 +59,8 @@ public abstract record Edit
     {
         var after = On(job);
         // A sheet that can't be made is refused here, whichever fact it was that spoilt it.
-        if (!ReferenceEquals(after.Ticket, job.Ticket)) _ = after.Geometry();
-        return after;
+        if (ReferenceEquals(after.Ticket, job.Ticket)) return after;
+        _ = after.Sheets();
+        return after.WithPieces();
     }
 }

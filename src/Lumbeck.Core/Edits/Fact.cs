@@ -22,7 +22,8 @@ public static class Facts
         return parts switch
         {
             ["ticket", var key] => TicketFacts.All.FirstOrDefault(f => f.Path == path && key.Length > 0),
-            ["ground", _] => GroundFacts.All.FirstOrDefault(f => f.Path == path),
+            ["ground", _] => GroundFacts.Of(0).FirstOrDefault(f => f.Path == path),
+            ["ground", "1", _] when job.Wraps.Count > 1 => GroundFacts.Of(1).FirstOrDefault(f => f.Path == path),
             ["swatch", var id, _] => GroundFacts.OfSwatch(id).FirstOrDefault(f => f.Path == path),
             ["item", var id, _] => job.Item(id) is { } item ? ItemFacts.Of(item).FirstOrDefault(f => f.Path == path) : null,
             _ => null,
@@ -46,7 +47,7 @@ public static class Facts
         return path.Split('/') switch
         {
             ["item", var id] => job.Item(id)?.Kind ?? "not there",
-            ["item", var id, "order"] => (job.Take.Items.FindIndex(i => i.Id == id) + 1).ToString(CultureInfo.InvariantCulture),
+            ["item", var id, "order"] => (job.WrapOf(id) is >= 0 and var wrap ? job.Wraps[wrap].Take.Items.FindIndex(i => i.Id == id) + 1 : 0).ToString(CultureInfo.InvariantCulture),
             ["swatch", var id] => job.Swatches.FirstOrDefault(s => s.Id == id)?.Name ?? "not there",
             _ => "not there",
         };

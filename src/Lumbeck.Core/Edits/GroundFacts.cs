@@ -3,17 +3,24 @@ using Lumbeck.Core.Papers;
 
 namespace Lumbeck.Core.Edits;
 
-/// <summary>The facts of the ground and of the job's swatches.</summary>
+/// <summary>The facts of a wrap's ground and of the job's swatches.</summary>
 public static class GroundFacts
 {
-    public static IReadOnlyList<Fact> All { get; } =
-    [
-        new("ground/paint", "Ground", j => j.Take.Ground.Paint.Show(j.Swatches), (j, t) => new PaintGround(Facts.MaybePaint(j, t))),
-        new("ground/paper", "Paper", j => j.Take.Ground.Paper?.Kind ?? "none", (j, t) => new LayPaper(Facts.Choice<PaperDesign?>(t, [("none", null), ("contour lines", j.Take.Ground.Paper as ContourLines ?? new ContourLines { Seed = 1 })])))
-            { Choices = Facts.Of(("none", "none"), ("contour lines", "contour lines")) },
-        new("ground/seed", "Seed", j => j.Take.Ground.Paper?.Seed.ToString(CultureInfo.InvariantCulture) ?? "", (_, t) => new SeedPaper(Facts.Whole(t, "41"))),
-        new("ground/lines", "Lines", j => j.Take.Ground.Paper?.Paint.Show(j.Swatches) ?? "", (j, t) => new PaintPaper(Facts.Paint(j, t))),
-    ];
+    /// <summary>Where a wrap's ground is found: <c>ground/…</c>, of a second wrap <c>ground/1/…</c>.</summary>
+    public static string Path(int wrap, string key) => wrap == 0 ? $"ground/{key}" : string.Create(CultureInfo.InvariantCulture, $"ground/{wrap}/{key}");
+
+    public static IReadOnlyList<Fact> Of(int wrap)
+    {
+        Ground G(Job j) => j.Wraps[wrap].Take.Ground;
+        return
+        [
+            new(Path(wrap, "paint"), "Ground", j => G(j).Paint.Show(j.Swatches), (j, t) => new PaintGround(Facts.MaybePaint(j, t), wrap)),
+            new(Path(wrap, "paper"), "Paper", j => G(j).Paper?.Kind ?? "none", (j, t) => new LayPaper(Facts.Choice<PaperDesign?>(t, [("none", null), ("contour lines", G(j).Paper as ContourLines ?? new ContourLines { Seed = 1 })]), wrap))
+                { Choices = Facts.Of(("none", "none"), ("contour lines", "contour lines")) },
+            new(Path(wrap, "seed"), "Seed", j => G(j).Paper?.Seed.ToString(CultureInfo.InvariantCulture) ?? "", (_, t) => new SeedPaper(Facts.Whole(t, "41"), wrap)),
+            new(Path(wrap, "lines"), "Lines", j => G(j).Paper?.Paint.Show(j.Swatches) ?? "", (j, t) => new PaintPaper(Facts.Paint(j, t), wrap)),
+        ];
+    }
 
     public static IEnumerable<Fact> OfSwatch(string id)
     {

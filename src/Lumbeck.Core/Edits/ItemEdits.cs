@@ -18,7 +18,8 @@ public abstract record ItemEdit(string Item) : Edit
         : On(i, job));
 }
 
-public sealed record AddItem(Item New, int? At = null) : Edit
+/// <summary>Adds an item to a wrap, over all others or at a place of its own.</summary>
+public sealed record AddItem(Item New, int? At = null, int Wrap = 0) : Edit
 {
     public const int Most = 500;
     public override IEnumerable<string> Touches => [$"item/{New.Id}"];
@@ -26,12 +27,14 @@ public sealed record AddItem(Item New, int? At = null) : Edit
 
     protected override Job On(Job job)
     {
-        var items = job.Take.Items;
+        if (Wrap < 0 || Wrap >= job.Wraps.Count) throw new Refusal("item", "this job has no such wrap");
+        var take = job.Wraps[Wrap].Take;
+        var items = take.Items;
         if (items.Count >= Most) throw new Refusal($"item/{New.Id}", $"a cover holds up to {Most} items: remove one first");
         if (New.Id.Length is 0 or > 40 || !New.Id.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') || New.Id is Piece.Ground)
             throw new Refusal("item", $"`{LengthText.Clip(New.Id)}` can't name an item: use small letters, digits and hyphens");
         if (job.Item(New.Id) is not null) throw new Refusal($"item/{New.Id}", $"there is an item `{New.Id}` already");
-        return job.WithTake(job.Take with { Items = items.Insert(Math.Clamp(At ?? items.Count, 0, items.Count), New) });
+        return job.With(Wrap, take with { Items = items.Insert(Math.Clamp(At ?? items.Count, 0, items.Count), New) });
     }
 }
 
@@ -44,7 +47,8 @@ public sealed record RemoveItem(string Item) : Edit
     {
         var item = job.Item(Item) ?? throw Job.Gone(Item);
         if (item.Locked) throw new Refusal($"item/{Item}", $"this {item.Kind.ToLower(CultureInfo.InvariantCulture)} is locked: unlock it first");
-        return job.WithTake(job.Take with { Items = job.Take.Items.Remove(item) });
+        var (wrap, take) = Items.On(job, Item);
+        return job.With(wrap, take with { Items = take.Items.Remove(item) });
     }
 }
 
@@ -56,11 +60,11 @@ public sealed record OrderItem(string Item, int Steps) : Edit
 
     protected override Job On(Job job)
     {
-        var items = job.Take.Items;
+        var (wrap, take) = Items.On(job, Item);
+        var items = take.Items;
         var at = items.FindIndex(i => i.Id == Item);
-        if (at < 0) throw Job.Gone(Item);
         var to = Math.Clamp(at + Steps, 0, items.Count - 1);
-        return job.WithTake(job.Take with { Items = items.RemoveAt(at).Insert(to, items[at]) });
+        return job.With(wrap, take with { Items = items.RemoveAt(at).Insert(to, items[at]) });
     }
 }
 
@@ -80,6 +84,10 @@ public sealed record LockItem(string Item, bool Locked) : ItemEdit(Item)
 
 internal static class Items
 {
+    /// <summary>The wrap and take that an item lies on.</summary>
+    /// <exception cref="Refusal">The item is gone.</exception>
+    public static (int Wrap, Take Take) On(Job job, string id) => job.WrapOf(id) is >= 0 and var wrap ? (wrap, job.Wraps[wrap].Take) : throw Job.Gone(id);
+
     public static TextItem AsText(this Item item) => item as TextItem ?? throw Wrong(item);
     public static Refusal Wrong(Item item) => new($"item/{item.Id}", $"a {item.Kind.ToLower(CultureInfo.InvariantCulture)} has no such setting");
 }

@@ -59,7 +59,7 @@ public static partial class ItemFacts
         var id = item.Id;
         Item I(Job j) => j.Item(id)!;
         yield return new($"item/{id}/panel", "Hangs on", j => I(j).Hold.Panel.Word(), (_, t) => new HoldItem(id, Panel: Parts.TryParse(t, out var p) ? p : throw Facts.No($"a cover has no `{LengthText.Clip(t)}`")))
-        { Choices = j => [("sheet", "whole sheet"), .. j.Geometry().Sheet.Panels.Select(p => (p.Part.Word(), p.Part.Say()))] };
+        { Choices = j => [("sheet", "whole sheet"), .. j.Sheets().Where(s => s.Wrap == j.WrapOf(id)).SelectMany(s => s.Sheet.Panels).Select(p => (p.Part.Word(), p.Part.Say()))] };
         yield return new($"item/{id}/box", "by its", j => Boxes.First(b => b.Item2 == I(j).Hold.Box).Item1, (_, t) => new HoldItem(id, Box: Facts.Choice(t, Boxes)))
         { Choices = j => [.. Boxes.Where(b => b.Item2 != HoldBox.Room || I(j).Hold.Panel == Part.Back).Select(b => (b.Item1, b.Item1))] };
         yield return new($"item/{id}/anchor", "at", j => Anchors.First(a => a.Item2 == I(j).Hold.Anchor).Item1, (_, t) => new HoldItem(id, Anchor: Facts.Choice(t, Anchors)))

@@ -26,10 +26,11 @@ public sealed record HoldItem(string Item, Part? Panel = null, HoldBox? Box = nu
     protected override Item On(Item item, Job job)
     {
         var hold = item.Hold with { Panel = Panel ?? item.Hold.Panel, Box = Box ?? item.Hold.Box, Anchor = Anchor ?? item.Hold.Anchor };
-        var sheet = job.Geometry().Sheet;
+        var sheet = job.SheetOf(item with { Hold = hold }, job.WrapOf(Item));
+        var from = job.SheetOf(item, job.WrapOf(Item));
         if (Placement.Of(item with { Hold = hold }, sheet) is not { } next)
             throw new Refusal($"item/{Item}/panel", $"this binding has no {hold.Panel.Say()}: hang it on another panel");
-        if (hold.Panel == item.Hold.Panel && Placement.Of(item, sheet) is { } now)
+        if (hold.Panel == item.Hold.Panel && Placement.Of(item, from) is { } now)
         {
             var (was, wouldBe) = (now.OnSheet(item with { Turned = 0 }), next.OnSheet(item with { Turned = 0 }));
             var (right, down) = (was.X - wouldBe.X, was.Y - wouldBe.Y);
@@ -64,7 +65,7 @@ public sealed record SizeItem(string Item, Span? Width = null, Span? Height = nu
     protected override Item On(Item item, Job job)
     {
         var after = item with { Width = Width ?? item.Width, Height = Height ?? item.Height };
-        if (Placement.Of(after, job.Geometry().Sheet) is { } p && (p.Box.Width.Units <= 0 || p.Box.Height.Units <= 0))
+        if (Placement.Of(after, job.SheetOf(after, job.WrapOf(Item))) is { } p && (p.Box.Width.Units <= 0 || p.Box.Height.Units <= 0))
             throw new Refusal($"item/{Item}/{(p.Box.Width.Units <= 0 ? "width" : "height")}", $"{(p.Box.Width.Units <= 0 ? p.Box.Width : p.Box.Height).Show(job.Ticket.Unit)} leaves nothing to see: type more than 0");
         return after;
     }

@@ -40,7 +40,10 @@ public sealed record SetFact(Words Which, string Text) : TicketEdit
         var before = job.Ticket.Words(Which);
         var after = base.On(job);
         if (before.Length == 0 || Text.Length == 0) return after;
-        return after.WithTake(after.Take with { Items = [.. after.Take.Items.Select(i => i is TextItem t && t.Words == before && Which.Role() == t.Role ? t with { Words = Plain.Line(Text) } : i)] });
+        Item said(Item item) => item is TextItem t && t.Words == before && Which.Role() == t.Role ? t with { Words = Plain.Line(Text) } : item;
+        for (var wrap = 0; wrap < after.Wraps.Count; wrap++)
+            after = after.With(wrap, after.Wraps[wrap].Take with { Items = [.. after.Wraps[wrap].Take.Items.Select(said)] });
+        return after;
     }
 }
 

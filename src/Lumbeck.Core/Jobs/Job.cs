@@ -5,27 +5,73 @@ namespace Lumbeck.Core.Jobs;
 /// <summary>One book: its ticket, its swatches and the pieces that are printed for it.</summary>
 public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, ImmutableList<Wrap> Wraps)
 {
-    /// <summary>The wrap that carries the front; a jacketed hardcover has a second.</summary>
-    public Wrap Wrap => Wraps[0];
+    /// <summary>The design of the wrap that carries the front; a jacketed hardcover has a second wrap, the case.</summary>
+    public Take Take => Wraps[0].Take;
 
-    public Take Take => Wrap.Take;
+    /// <summary>Every item of every wrap, as designed now.</summary>
+    public IEnumerable<Item> Items => Wraps.SelectMany(w => w.Take.Items);
 
-    public Item? Item(string id) => Take.Items.FirstOrDefault(i => i.Id == id);
+    public Item? Item(string id) => Items.FirstOrDefault(i => i.Id == id);
 
-    /// <summary>The wrap's arithmetic, from the ticket and the rules the job was made with.</summary>
+    /// <summary>The wrap that an item lies on; −1 where it lies on none.</summary>
+    public int WrapOf(string id) => Wraps.FindIndex(w => w.Take.Items.Any(i => i.Id == id));
+
+    /// <summary>The arithmetic of the wrap that carries the front.</summary>
     public WrapGeometry Geometry() => WrapGeometry.Of(Ticket.Facts, Ticket.House);
+
+    /// <summary>What is printed: each sheet of each wrap, the one that carries the front first.</summary>
+    /// <exception cref="Refusal">The facts make no sheet.</exception>
+    public ImmutableArray<PrintedSheet> Sheets()
+    {
+        var pieces = Binding.Of(Ticket.Binding).Pieces;
+        var sheets = ImmutableArray.CreateBuilder<PrintedSheet>();
+        for (var wrap = 0; wrap < pieces.Length; wrap++)
+        {
+            var geometry = WrapGeometry.Of(Ticket.Facts with { Binding = pieces[wrap] }, Ticket.House);
+            foreach (var sheet in geometry.Sheets)
+                sheets.Add(new(sheets.Count, wrap, pieces.Length > 1 ? pieces[wrap].Word() : geometry.Sheets.Length > 1 ? sheet.Panels[0].Part.Say() : "cover", geometry, sheet));
+        }
+        return sheets.ToImmutable();
+    }
+
+    /// <summary>The sheet that an item is printed on: the one that has its panel, or the first of its wrap.</summary>
+    public Sheet SheetOf(Item item, int wrap)
+    {
+        var own = Sheets().Where(s => s.Wrap == wrap).ToList();
+        return (own.FirstOrDefault(s => s.Sheet.Panel(item.Hold.Panel) is not null) ?? own.FirstOrDefault() ?? Sheets()[0]).Sheet;
+    }
 
     /// <exception cref="Refusal">The item is gone.</exception>
     public Job WithItem(string id, Func<Item, Item> change)
     {
-        var item = Item(id) ?? throw Gone(id);
-        return WithTake(Take with { Items = Take.Items.Replace(item, change(item)) });
+        var wrap = WrapOf(id);
+        if (wrap < 0) throw Gone(id);
+        var take = Wraps[wrap].Take;
+        var item = take.Items.First(i => i.Id == id);
+        return With(wrap, take with { Items = take.Items.Replace(item, change(item)) });
     }
 
-    public Job WithTake(Take take) => this with { Wraps = Wraps.SetItem(0, Wrap.With(take)) };
+    public Job With(int wrap, Take take) => this with { Wraps = Wraps.SetItem(wrap, Wraps[wrap].With(take)) };
+
+    /// <summary>The same job with a wrap for each piece its binding prints. A wrap that a binding has no use for is kept, and comes back with the next that has.</summary>
+    public Job WithPieces()
+    {
+        var job = this;
+        while (job.Wraps.Count < Binding.Of(Ticket.Binding).Pieces.Length)
+            job = job with { Wraps = job.Wraps.Add(new Wrap("case", [new Take("first", new Ground(Take.Ground.Paint), [])])) };
+        return job;
+    }
 
     public static Refusal Gone(string id) => new($"item/{id}", "this item was removed in the meantime: step back to have it again");
 }
+
+/// <summary>One sheet that is printed for a job.</summary>
+/// <param name="Number">Its place among the job's sheets, from 0.</param>
+/// <param name="Wrap">The wrap whose design it carries.</param>
+/// <param name="Name">What people call it: “cover”, “jacket”, “front”.</param>
+/// <param name="Geometry">The arithmetic of its wrap.</param>
+/// <param name="Sheet">The sheet itself.</param>
+public sealed record PrintedSheet(int Number, int Wrap, string Name, WrapGeometry Geometry, Sheet Sheet);
 
 /// <summary>One printed piece with its alternative designs; one of them is on the bench.</summary>
 public sealed record Wrap(string Name, ImmutableList<Take> Takes, int Current = 0)

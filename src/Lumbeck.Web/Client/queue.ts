@@ -67,7 +67,7 @@ async function post(entry: Entry): Promise<boolean> {
     answer = await fetch(`/jobs/${job}/edit`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json', 'X-Lumbeck-Token': token },
-      body: JSON.stringify({ session, base: tick, seen: tick, place: body.dataset.place, open: shown, ...wire }),
+      body: JSON.stringify({ session, base: tick, seen: tick, place: body.dataset.place, sheet: Number(body.dataset.sheet ?? 0), open: shown, ...wire }),
     });
   } catch {
     tell('The server does not answer. What you did is kept here and sent again.');
@@ -98,7 +98,7 @@ async function post(entry: Entry): Promise<boolean> {
 async function news(): Promise<void> {
   const was = shown;
   const open = wanted;
-  const query = new URLSearchParams({ seen: String(tick), place: body.dataset.place ?? '' });
+  const query = new URLSearchParams({ seen: String(tick), place: body.dataset.place ?? '', sheet: body.dataset.sheet ?? '0' });
   if (open) query.set('open', open);
   if (was) query.set('was', was);
   try {

@@ -10,15 +10,18 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
     public OnBench On { get; private set; } = null!;
     public Screen Screen { get; private set; } = null!;
     public string? Open { get; private set; }
+    public int Sheet { get; private set; }
+    public ComposedSheet Shown => On.Composed.Sheets[Sheet];
     public Place Place => place;
     protected Desk.Desk Desk => desk;
 
-    public async Task<IActionResult> OnGetAsync(string slug, string? item)
+    public async Task<IActionResult> OnGetAsync(string slug, string? item, int? sheet)
     {
         try { On = desk.Job(slug); }
         catch (Refusal) { return NotFound(); }
         Open = item is not null && On.Job.Item(item) is not null ? item : null;
-        Screen = await screens.Now(On, place, Open);
+        Sheet = Open is not null ? On.Composed.SheetOf(Open).On.Number : Math.Clamp(sheet ?? 0, 0, On.Composed.Sheets.Length - 1);
+        Screen = await screens.Now(On, place, Sheet, Open);
         Response.Headers.CacheControl = "no-store";
         return Page();
     }

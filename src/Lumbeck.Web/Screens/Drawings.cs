@@ -25,16 +25,14 @@ public sealed class Drawings(Desk.Desk desk)
         return new StringBuilder().Figure(-m).Append(' ').Figure(-m).Append(' ').Figure(sheet.Size.Width.Points + m + 4).Append(' ').Figure(sheet.Size.Height.Points + m + 4).ToString();
     }
 
-    public string Zones(Composed c) => ZoneSvg.Zones(c.Scene.Sheet, "z", part => Light(c, part));
+    public string Zones(ComposedSheet s, House house) => ZoneSvg.Zones(s.Sheet, "z", part => Light(s, house, part));
 
-    private bool Light(Composed c, Part part) =>
-        ZoneSvg.WantsLight(c.Scene, part == Part.Sheet ? c.Scene.Sheet.Trim : c.Scene.Sheet.Panel(part)?.Safe ?? c.Scene.Sheet.Trim, desk.ColourOf(c.Job.Ticket.House));
+    private bool Light(ComposedSheet s, House house, Part part) =>
+        ZoneSvg.WantsLight(s.Scene, part == Part.Sheet ? s.Sheet.Trim : s.Sheet.Panel(part)?.Safe ?? s.Sheet.Trim, desk.ColourOf(house));
 
     /// <summary>Dimension chains above and left of the sheet, in the job's unit; each figure leads to its sum.</summary>
-    public static string Chains(Composed c, string slug)
+    public static string Chains(Sheet sheet, Unit unit, string slug)
     {
-        var sheet = c.Scene.Sheet;
-        var unit = c.Job.Ticket.Unit;
         var size = TextSize(sheet);
         var at = -size * 1.55;
         var s = new StringBuilder();
@@ -69,13 +67,14 @@ public sealed class Drawings(Desk.Desk desk)
     }
 
     /// <summary>What can be picked on the sheet, the lowest first, and the picked item's box.</summary>
-    public static string Hits(Composed c, string? open)
+    public static string Hits(JobView v)
     {
         var s = new StringBuilder();
-        foreach (var item in c.Job.Take.Items)
-            if (!item.Hidden && c.Scene.Piece(item.Id) is { Frame.IsEmpty: false } p)
+        var (scene, open) = (v.Shown.Scene, v.Open);
+        foreach (var item in v.Take.Items)
+            if (!item.Hidden && scene.Piece(item.Id) is { Frame.IsEmpty: false } p)
                 s.Append("<rect class=\"hit\" data-pick=\"").Append(item.Id).Append('"').Box(p.Frame).Append("/>");
-        if (open is not null && c.Scene.Piece(open) is { Frame.IsEmpty: false } picked) Picked(s, picked.Frame, 1);
+        if (open is not null && scene.Piece(open) is { Frame.IsEmpty: false } picked) Picked(s, picked.Frame, 1);
         return s.ToString();
     }
 
@@ -89,9 +88,11 @@ public sealed class Drawings(Desk.Desk desk)
     }
 
     /// <summary>The spine turned level: the art itself seen through its frame, with the safe band and what can be picked there.</summary>
-    public string Lens(Composed c, string? open)
+    public string Lens(JobView v)
     {
-        if (c.Scene.Sheet.Panel(Part.Spine) is not { } spine) return "";
+        var (scene, open) = (v.Shown.Scene, v.Open);
+        if (v.Sheet.Panel(Part.Spine) is not { } spine) return "";
+        var light = Light(v.Shown, v.Ticket.House, Part.Spine);
         var edge = spine.Edge;
         var level = new { Long = edge.Height.Points, High = edge.Width.Points };
         // From the sheet to the level frame: the spine's own frame, the other way round.
@@ -100,13 +101,13 @@ public sealed class Drawings(Desk.Desk desk)
             : new Affine(0, 1, -1, 0, edge.Bottom.Points, -edge.X.Points);
         var pad = level.High * 0.06;
         var s = new StringBuilder("<svg id=\"lens-drawing\" class=\"block w-full h-full\" role=\"img\" aria-label=\"The spine, turned level\" viewBox=\"").Figure(-2).Append(' ').Figure(-pad).Append(' ').Figure(level.Long + 4).Append(' ').Figure(level.High + (2 * pad)).Append("\"><defs><clipPath id=\"lens-edge\"><rect").Rect(edge).Append("/></clipPath>").Append(ZoneSvg.Patterns("l")).Append("</defs><g transform=\"").Matrix(m).Append("\"><use href=\"#art\" clip-path=\"url(#lens-edge)\"/></g>");
-        s.Append(Light(c, Part.Spine) ? "<g class=\"zones zone-light\">" : "<g class=\"zones zone-dark\">");
-        foreach (var bleed in c.Scene.Sheet.Zones.Where(z => z.Kind == ZoneKind.Bleed && !z.Box.Intersect(edge).IsEmpty))
-            s.Hatch("l", Light(c, Part.Spine)).Box(m.Of(In(bleed.Box.Intersect(edge)))).Append("/>");
+        s.Append(light ? "<g class=\"zones zone-light\">" : "<g class=\"zones zone-dark\">");
+        foreach (var bleed in v.Sheet.Zones.Where(z => z.Kind == ZoneKind.Bleed && !z.Box.Intersect(edge).IsEmpty))
+            s.Hatch("l", light).Box(m.Of(In(bleed.Box.Intersect(edge)))).Append("/>");
         if (spine.CarriesText) ZoneSvg.Safe(s, m.Of(In(spine.Safe)).ToBox());
         s.Append("</g><g class=\"zones zone-dark\"><path fill=\"none\" stroke=\"currentColor\" stroke-dasharray=\"9 3 1.5 3\" vector-effect=\"non-scaling-stroke\" d=\"M-2 0H").Figure(level.Long + 2).Append("M-2 ").Figure(level.High).Append('H').Figure(level.Long + 2).Append("\"/></g>");
-        foreach (var item in c.Job.Take.Items.Where(i => i.Hold.Panel == Part.Spine && !i.Hidden))
-            if (c.Scene.Piece(item.Id) is { Frame.IsEmpty: false } p)
+        foreach (var item in v.Take.Items.Where(i => i.Hold.Panel == Part.Spine && !i.Hidden))
+            if (scene.Piece(item.Id) is { Frame.IsEmpty: false } p)
             {
                 s.Append("<rect class=\"hit\" data-pick=\"").Append(item.Id).Append('"').Box(m.Of(p.Frame)).Append("/>");
                 if (item.Id == open) Picked(s, m.Of(p.Frame), 0.7);
@@ -115,9 +116,9 @@ public sealed class Drawings(Desk.Desk desk)
     }
 
     /// <summary>The ticket's sheet: panels by name, zones, folds and chains, without the art.</summary>
-    public static string Plan(Composed c, string slug)
+    public static string Plan(JobView v)
     {
-        var sheet = c.Scene.Sheet;
+        var (sheet, slug) = (v.Sheet, v.On.Slug);
         var size = TextSize(sheet);
         var s = new StringBuilder("<svg id=\"plan\" class=\"block w-full h-full\" role=\"group\" aria-label=\"The computed sheet, drawn to scale\" viewBox=\"").Append(ViewBox(sheet)).Append("\"><defs>").Append(ZoneSvg.Patterns("p")).Append("</defs><rect class=\"paper\"").Rect(sheet.Whole).Append("/><g class=\"zones\">").Append(ZoneSvg.Zones(sheet, "p", _ => false)).Append("</g>");
         foreach (var panel in sheet.Panels)
@@ -128,7 +129,7 @@ public sealed class Drawings(Desk.Desk desk)
             if (upright && f.Width.Points < size * 1.3) continue;
             s.Append("<text font-size=\"").Figure(size * (upright ? 1 : 1.25)).Append("\" fill=\"#4d5952\" text-anchor=\"middle\" dominant-baseline=\"central\" transform=\"translate(").Figure(x).Append(' ').Figure(y).Append(')').Append(upright ? (panel.Turn == Turn.CounterClockwise ? "rotate(-90)" : "rotate(90)") : "").Append("\">").Append(SvgText.Escape(panel.Part.Say())).Append("</text>");
         }
-        return s.Append("<g class=\"chain\">").Append(Chains(c, slug)).Append("</g></svg>").ToString();
+        return s.Append("<g class=\"chain\">").Append(Chains(sheet, v.Ticket.Unit, slug)).Append("</g></svg>").ToString();
     }
 
     /// <summary>Findings as they are listed and numbered: by panel, notes at the end.</summary>
@@ -136,12 +137,12 @@ public sealed class Drawings(Desk.Desk desk)
         [.. c.Findings.Where(f => f.Severity != Severity.Note).GroupBy(f => f.Panel ?? Part.Sheet).SelectMany(g => g).Concat(c.Findings.Where(f => f.Severity == Severity.Note)).Select((f, i) => (f, i + 1))];
 
     /// <summary>Where findings lie, numbered over a picture of the wrap.</summary>
-    public static string Spots(Composed c, string slug)
+    public static string Spots(Composed c, ComposedSheet on, string slug)
     {
-        var sheet = c.Scene.Sheet;
-        var s = new StringBuilder("<svg class=\"block w-full\" role=\"img\" aria-label=\"Where the findings lie on the sheet\" viewBox=\"0 0 ").Figure(sheet.Size.Width.Points).Append(' ').Figure(sheet.Size.Height.Points).Append("\"><image href=\"/jobs/").Append(slug).Append("/wrap.svg?r=").Append(c.Revision).Append("\" width=\"").Figure(sheet.Size.Width.Points).Append("\" height=\"").Figure(sheet.Size.Height.Points).Append("\"/>");
+        var sheet = on.Sheet;
+        var s = new StringBuilder("<svg class=\"block w-full\" role=\"img\" aria-label=\"Where the findings lie on the sheet\" viewBox=\"0 0 ").Figure(sheet.Size.Width.Points).Append(' ').Figure(sheet.Size.Height.Points).Append("\"><image href=\"/jobs/").Append(slug).Append("/wrap.svg?r=").Append(c.Revision).Append("&amp;sheet=").Append(on.On.Number).Append("\" width=\"").Figure(sheet.Size.Width.Points).Append("\" height=\"").Figure(sheet.Size.Height.Points).Append("\"/>");
         foreach (var (finding, number) in Numbered(c))
-            if (finding.Place is { } place)
+            if (finding.Sheet == on.On.Number && finding.Place is { } place)
             {
                 var ink = finding.Severity switch { Severity.Stop => "#9a3327", Severity.Caution => "#7d5510", _ => "#4d5952" };
                 var (x, y) = (Math.Clamp(place.X.Points, 13, sheet.Size.Width.Points - 13), Math.Clamp(place.Y.Points, 13, sheet.Size.Height.Points - 13));

@@ -9,17 +9,22 @@ public enum Place { Ticket, Wrap, Check, Press }
 /// <summary>What a partial page of a job is given.</summary>
 /// <param name="On">The job as on the bench, or as it was.</param>
 /// <param name="Place">The open place.</param>
+/// <param name="Number">The sheet that is shown where one is at a time.</param>
 /// <param name="Open">The picked item, if any.</param>
 /// <param name="Back">Whether there is a step to take back.</param>
 /// <param name="Forward">Whether there is a step to take again.</param>
 /// <param name="Pressings">The files that were made of it, the newest first.</param>
 /// <param name="Desk">For what lies beside the job: faces, files.</param>
-public sealed record JobView(OnBench On, Place Place, string? Open, bool Back, bool Forward, IReadOnlyList<PressingRow> Pressings, Desk.Desk Desk)
+public sealed record JobView(OnBench On, Place Place, int Number, string? Open, bool Back, bool Forward, IReadOnlyList<PressingRow> Pressings, Desk.Desk Desk)
 {
     public Job Job => On.Job;
     public Ticket Ticket => On.Job.Ticket;
     public Composed Composed => On.Composed;
-    public Sheet Sheet => On.Composed.Scene.Sheet;
+    /// <summary>The sheet that is shown.</summary>
+    public ComposedSheet Shown => On.Composed.Sheets[Number];
+    public Sheet Sheet => Shown.Sheet;
+    public int Wrap => Shown.On.Wrap;
+    public Take Take => On.Job.Wraps[Wrap].Take;
     public string Base => "/jobs/" + On.Slug;
 }
 
@@ -28,7 +33,7 @@ public sealed record PanelView(JobView View, Part Part)
 {
     public string Id => "list-" + Part.Word();
     /// <summary>In the order they are laid down, the lowest first.</summary>
-    public IEnumerable<Item> Items => View.Job.Take.Items.Where(i => i.Hold.Panel == Part);
+    public IEnumerable<Item> Items => View.Take.Items.Where(i => i.Hold.Panel == Part);
 }
 
 /// <summary>
@@ -36,9 +41,9 @@ public sealed record PanelView(JobView View, Part Part)
 /// </summary>
 public sealed class ScreenCache
 {
-    private readonly ConcurrentDictionary<(long Revision, Place Place, string? Open, long? Pressing), Screen> _made = new();
+    private readonly ConcurrentDictionary<(long Revision, Place Place, int Sheet, string? Open, long? Pressing), Screen> _made = new();
 
-    public async Task<Screen> Get((long, Place, string?, long?) key, Func<Task<Screen>> make)
+    public async Task<Screen> Get((long, Place, int, string?, long?) key, Func<Task<Screen>> make)
     {
         if (_made.TryGetValue(key, out var known)) return known;
         if (_made.Count > 64) _made.Clear();
@@ -50,23 +55,23 @@ public sealed class ScreenCache
 public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRenderer partials, ScreenCache cache)
 {
     /// <summary>The screen of what is on the bench, with an item picked or none.</summary>
-    public async Task<Screen> Now(OnBench on, Place place, string? open)
+    public async Task<Screen> Now(OnBench on, Place place, int sheet, string? open)
     {
-        var view = View(on, place, open);
+        var view = View(on, place, sheet, open);
         var body = await Body(view);
         return body with { Parts = [new("docket", await partials.Render("_Docket", view)), .. body.Parts] };
     }
 
     /// <summary>The screen a browser shows, to compare with. It has no docket: which steps there are depends on what was done since, so the docket is always sent.</summary>
-    public Task<Screen> Shown(OnBench on, Place place, string? open) => Body(View(on, place, open));
+    public Task<Screen> Shown(OnBench on, Place place, int sheet, string? open) => Body(View(on, place, sheet, open));
 
-    private JobView View(OnBench on, Place place, string? open)
+    private JobView View(OnBench on, Place place, int sheet, string? open)
     {
         var (back, forward) = desk.Steps(on);
-        return new(on, place, open is not null && on.Job.Item(open) is null ? null : open, back, forward, desk.Pressings(on.Slug), desk);
+        return new(on, place, Math.Clamp(sheet, 0, on.Composed.Sheets.Length - 1), open is not null && on.Job.Item(open) is null ? null : open, back, forward, desk.Pressings(on.Slug), desk);
     }
 
-    private Task<Screen> Body(JobView v) => cache.Get((v.On.Revision, v.Place, v.Open, v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
+    private Task<Screen> Body(JobView v) => cache.Get((v.On.Revision, v.Place, v.Number, v.Open, v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
     {
         Place.Ticket => Ticket(v),
         Place.Wrap => Wrap(v),
@@ -75,28 +80,29 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRender
     });
 
     private async Task<Screen> Ticket(JobView v) =>
-        new([.. (await Parts(v, ("facts", "_Facts"), ("sums", "_Sums"), ("foot", "_Foot"))).Parts, new("plan", Drawings.Plan(v.Composed, v.On.Slug), Svg: false)]);
+        new([.. (await Parts(v, ("facts", "_Facts"), ("sums", "_Sums"), ("foot", "_Foot"))).Parts, new("plan", Drawings.Plan(v), Svg: false)]);
 
     private async Task<Screen> Wrap(JobView v)
     {
         var parts = new List<Fragment>((await Parts(v, ("ground", "_Ground"), ("spine-list", "_SpineList"), ("lens", "_Lens"), ("foot", "_Foot"))).Parts);
         // The sheet's outermost panels first and last: what is left of the sheet, and what is right of it.
-        var panels = v.Sheet.Panels.Where(p => p.Part != Part.Spine).Select(p => p.Part).ToList();
-        var half = panels.Count / 2;
+        var panels = v.Sheet.Panels.Where(p => p.Part is not (Part.Spine or Part.BackForeEdge or Part.FrontForeEdge)).Select(p => p.Part).ToList();
+        // A sheet of one panel has its list on the side it would have in the whole cover.
+        var half = panels.Count > 1 ? panels.Count / 2 : panels[0] == Part.Back == (v.Ticket.Reading == Reading.LeftToRight) ? 1 : 0;
         foreach (var (side, listed) in ((string, List<Part>)[])[("left", panels[..half]), ("right", panels[half..])])
         {
             var lists = "";
             foreach (var part in listed) lists += await partials.Render("_PanelList", new PanelView(v, part));
-            if (side == "left" && v.Job.Take.Items.Any(i => i.Hold.Panel == Part.Sheet)) lists += await partials.Render("_PanelList", new PanelView(v, Part.Sheet));
+            if (side == "left" && v.Take.Items.Any(i => i.Hold.Panel == Part.Sheet)) lists += await partials.Render("_PanelList", new PanelView(v, Part.Sheet));
             parts.Add(new(side, $"<div id=\"{side}\" class=\"overflow-y-auto flex-1 min-h-0\">{lists}</div>"));
         }
-        parts.Add(new("edge", $"<defs id=\"edge\">{Press.Svg.SvgPainter.Edge(v.Composed.Scene)}</defs>", Svg: true));
-        parts.Add(new("zones", $"<g id=\"zones\" class=\"zones\">{drawings.Zones(v.Composed)}</g>", Svg: true));
-        parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Composed, v.On.Slug)}</g>", Svg: true));
-        parts.Add(new("hits", $"<g id=\"hits\">{Drawings.Hits(v.Composed, v.Open)}</g>", Svg: true));
+        parts.Add(new("edge", $"<defs id=\"edge\">{Press.Svg.SvgPainter.Edge(v.Shown.Scene)}</defs>", Svg: true));
+        parts.Add(new("zones", $"<g id=\"zones\" class=\"zones\">{drawings.Zones(v.Shown, v.Ticket.House)}</g>", Svg: true));
+        parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Sheet, v.Ticket.Unit, v.On.Slug)}</g>", Svg: true));
+        parts.Add(new("hits", $"<g id=\"hits\">{Drawings.Hits(v)}</g>", Svg: true));
         parts.Add(new("frame", $"<desc id=\"frame\" data-view-box=\"{Drawings.ViewBox(v.Sheet)}\"></desc>", Svg: true));
         var painter = drawings.Painter(v.Composed);
-        return new(parts, [.. v.Composed.Scene.Pieces.Select(p => new Fragment(Press.Svg.SvgPainter.IdOf(p.Item), painter.Piece(p), Svg: true))], [.. painter.Glyphs(v.Composed.Scene)]);
+        return new(parts, [.. v.Shown.Scene.Pieces.Select(p => new Fragment(Press.Svg.SvgPainter.IdOf(p.Item), painter.Piece(p), Svg: true))], [.. painter.Glyphs(v.Shown.Scene)]);
     }
 
     private async Task<Screen> Parts(JobView v, params (string Id, string Partial)[] parts)
