@@ -124,7 +124,7 @@ public sealed class EditTests
     [InlineData("ticket/isbn", "9780000000003", "should be 2")]
     [InlineData("ticket/binding", "case", "binds no case: take paperback")]
     [InlineData("ticket/paper", "parchment", "pick Cream 90")]
-    [InlineData("ticket/paper", "3 mm", "papers run from 0.02 to 1.5 mm")]
+    [InlineData("ticket/paper", "3 mm", "papers run from 0.02 mm to 1.5 mm")]
     [InlineData("item/title/size", "0 pt", "type of 0 pt can't be set")]
     [InlineData("item/title/ink", "Oceanic", "no swatch here is called `Oceanic`: pick one of Sea")]
     [InlineData("item/title/ink", "120 0 0 0", "cyan at 120 %: an ink runs from 0 to 100 %")]

@@ -47,7 +47,7 @@ public sealed class GeometryTests
 
     private static readonly BindingKind[] All = [BindingKind.Front, BindingKind.Paperback, BindingKind.Booklet, BindingKind.Loose, BindingKind.Case, BindingKind.Jacket];
 
-    private static readonly House Bindery = Tern with { SpineRounding = Rounding.Nearest, SpineStep = Length.FromMillimetres(0.5m), BoardGrammage = 1500 };
+    private static readonly House Bindery = Tern with { SpineRounding = Rounding.Nearest, SpineStep = Length.FromMillimetres(0.5m), BoardGrammage = 1500, SheetMost = Size.FromMillimetres(2000, 2000) };
 
     [Property(MaxTest = 600)]
     public void Regions_tile_the_sheet_and_right_to_left_is_its_mirror(PositiveInt pages, byte wide, byte high, bool flaps, PositiveInt kind)

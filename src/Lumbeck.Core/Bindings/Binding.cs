@@ -27,7 +27,18 @@ public abstract class Binding
 
     /// <summary>The height's sum where nothing but bleed is added.</summary>
     protected static Sum HeightAndBleed(Length height, Length bleed, Unit unit) =>
-        new("height", $"{height.Term(unit)} + 2 bleeds × {bleed.Term(unit)} = {(height + (2 * bleed)).Term(unit)}");
+        new("height", "Height", (height + (2 * bleed)).Show(unit), $"{height.Term(unit)} + 2 bleeds × {bleed.Term(unit)} = {(height + (2 * bleed)).Term(unit)}");
+
+    /// <summary>The sheet's width, as its terms and what they add up to.</summary>
+    protected static Sum Width(string terms, Length width, Unit unit) => new("width", "Width", width.Show(unit), $"{terms} = {width.Term(unit)}");
+
+    /// <summary>A cover as wide as the trim.</summary>
+    protected static Sum TrimPanel(BookFacts book, Unit unit) => new("panel", "Panel", book.Trim.Width.Show(unit), $"as wide as the trim, {book.Trim.Width.Term(unit)}");
+
+    /// <summary>A flap of the house's own width, or of the ticket's.</summary>
+    protected static Sum Flap(BookFacts book, House house, Unit unit) => new("flap", "Flap", (book.FlapWidth ?? house.Flap).Show(unit), book.FlapWidth is { } own
+        ? $"as the ticket says, {own.Term(unit)} in place of the {house.Flap.Term(unit)} of {house.Name}"
+        : $"as {house.Name} makes them, {house.Flap.Term(unit)}");
 
     private static readonly Binding[] All = [new FrontOnly(), new Paperback(), new Booklet(), new LooseCovers(), new PrintedCase(), new Jacket()];
 

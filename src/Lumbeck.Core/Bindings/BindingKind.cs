@@ -10,4 +10,15 @@ public static class BindingKinds
         [("front", BindingKind.Front), ("paperback", BindingKind.Paperback), ("booklet", BindingKind.Booklet), ("loose", BindingKind.Loose), ("case", BindingKind.Case), ("jacket", BindingKind.Jacket)];
 
     public static string Word(this BindingKind kind) => Words.First(w => w.Value == kind).Word;
+
+    /// <summary>What people call it.</summary>
+    public static string Say(this BindingKind kind) => kind switch
+    {
+        BindingKind.Front => "front alone",
+        BindingKind.Booklet => "stapled booklet",
+        BindingKind.Loose => "loose covers",
+        BindingKind.Case => "printed case",
+        BindingKind.Jacket => "case with jacket",
+        _ => "paperback",
+    };
 }

@@ -15,7 +15,8 @@ public sealed class Booklet : Binding
 
     public override IEnumerable<Sum> Working(BookFacts book, House house, SpineSum spine, Unit unit) =>
     [
-        new("width", $"2 covers × {book.Trim.Width.Term(unit)} + 2 bleeds × {house.Bleed.Term(unit)} = {((2 * book.Trim.Width) + (2 * house.Bleed)).Term(unit)}"),
+        TrimPanel(book, unit),
+        Width($"2 covers × {book.Trim.Width.Term(unit)} + 2 bleeds × {house.Bleed.Term(unit)}", (2 * book.Trim.Width) + (2 * house.Bleed), unit),
         HeightAndBleed(book.Trim.Height, house.Bleed, unit),
     ];
 }

@@ -41,8 +41,14 @@ public sealed class Jacket : Binding
     {
         string f(Length l) => l.Term(unit);
         var (panel, face, flap) = (PrintedCase.Panel(book, house), PrintedCase.Face(book, house), book.FlapWidth ?? house.Flap);
-        yield return new("width", $"2 flaps × {f(flap)} + 2 fore-edges × {f(house.ForeEdge)} + 2 panels × {f(panel)} + spine {f(spine.Width)} + 2 bleeds × {f(house.Bleed)} = {f((2 * flap) + (2 * house.ForeEdge) + (2 * panel) + spine.Width + (2 * house.Bleed))}");
-        yield return new("height", $"{f(book.Trim.Height)} + 2 squares × {f(house.Square)} + 2 bleeds × {f(house.Bleed)} = {f(face + (2 * house.Bleed))}");
+        yield return PrintedCase.PanelSum(book, house, unit);
+        yield return new("fore-edge", "Fore-edge", house.ForeEdge.Show(unit), house.ForeEdgeAllowance is null
+            ? $"round the board's edge: {f(house.Board)} + {f(Length.FromMillimetres(1))} = {f(house.ForeEdge)}"
+            : $"round the board's edge: {house.Name} allows {f(house.ForeEdge)}");
+        yield return Flap(book, house, unit);
+        yield return Width($"2 flaps × {f(flap)} + 2 fore-edges × {f(house.ForeEdge)} + 2 panels × {f(panel)} + spine {f(spine.Width)} + 2 bleeds × {f(house.Bleed)}", (2 * flap) + (2 * house.ForeEdge) + (2 * panel) + spine.Width + (2 * house.Bleed), unit);
+        var height = face + (2 * house.Bleed);
+        yield return new("height", "Height", height.Show(unit), $"{f(book.Trim.Height)} + 2 squares × {f(house.Square)} + 2 bleeds × {f(house.Bleed)} = {f(height)}");
     }
 
     /// <summary>The jacket and the boards it goes round; null where a grammage is unknown.</summary>

@@ -18,7 +18,9 @@ public sealed class LooseCovers : Binding
 
     public override IEnumerable<Sum> Working(BookFacts book, House house, SpineSum spine, Unit unit) =>
     [
-        new("width", $"each cover {book.Trim.Width.Term(unit)} + 2 bleeds × {house.Bleed.Term(unit)} = {(book.Trim.Width + (2 * house.Bleed)).Term(unit)}"),
+        TrimPanel(book, unit),
+        new("punch", "Punch band", house.PunchBand.Show(unit), $"{house.Name} punches within {house.PunchBand.Term(unit)} of the binding edge"),
+        Width($"each cover {book.Trim.Width.Term(unit)} + 2 bleeds × {house.Bleed.Term(unit)}", book.Trim.Width + (2 * house.Bleed), unit),
         HeightAndBleed(book.Trim.Height, house.Bleed, unit),
     ];
 }

@@ -29,7 +29,11 @@ public sealed class Paperback : Binding
         var cover = CoverWidth(book, house);
         var flaps = book.Flaps ? $" + 2 flaps × {f(FlapWidth(book, house))}" : "";
         var width = (2 * cover) + spine.Width + (2 * house.Bleed) + (book.Flaps ? 2 * FlapWidth(book, house) : Length.Zero);
-        yield return new("width", $"2 covers × {f(cover)} + spine {f(spine.Width)}{flaps} + 2 bleeds × {f(house.Bleed)} = {f(width)}");
+        yield return book.Flaps && !house.PaperbackFlapEase.IsZero
+            ? new("panel", "Panel", cover.Show(unit), $"the trim's {f(book.Trim.Width)} + {f(house.PaperbackFlapEase)} for the fold of the flap = {f(cover)}")
+            : TrimPanel(book, unit);
+        if (book.Flaps) yield return Flap(book, house, unit);
+        yield return Width($"2 covers × {f(cover)} + spine {f(spine.Width)}{flaps} + 2 bleeds × {f(house.Bleed)}", width, unit);
         yield return HeightAndBleed(book.Trim.Height, house.Bleed, unit);
     }
 

@@ -25,9 +25,12 @@ public sealed class PrintedCase : Binding
         string f(Length l) => l.Term(unit);
         var (panel, face) = (Panel(book, house), Face(book, house));
         var bleed = house.CaseBleed.IsZero ? "" : $" + 2 bleeds × {f(house.CaseBleed)}";
-        yield return new("panel", $"{f(book.Trim.Width)} + {f(house.PanelBeyond)} beyond the block = {f(panel)}, its first {f(house.Joint)} beside the spine the hinge");
-        yield return new("width", $"2 panels × {f(panel)} + spine {f(spine.Width)} + 2 turn-ins × {f(house.TurnIn)}{bleed} = {f((2 * panel) + spine.Width + (2 * house.TurnIn) + (2 * house.CaseBleed))}");
-        yield return new("height", $"{f(book.Trim.Height)} + 2 squares × {f(house.Square)} + 2 turn-ins × {f(house.TurnIn)}{bleed} = {f(face + (2 * house.TurnIn) + (2 * house.CaseBleed))}");
+        yield return PanelSum(book, house, unit);
+        yield return new("hinge", "Hinge", house.Joint.Show(unit), $"the groove beside the spine, part of the panel: {house.Name} makes it {f(house.Joint)}");
+        yield return new("turn-in", "Turn-in", house.TurnIn.Show(unit), $"{house.Name} folds {f(house.TurnIn)} round the edges of the boards");
+        yield return Width($"2 panels × {f(panel)} + spine {f(spine.Width)} + 2 turn-ins × {f(house.TurnIn)}{bleed}", (2 * panel) + spine.Width + (2 * house.TurnIn) + (2 * house.CaseBleed), unit);
+        var height = face + (2 * house.TurnIn) + (2 * house.CaseBleed);
+        yield return new("height", "Height", height.Show(unit), $"{f(book.Trim.Height)} + 2 squares × {f(house.Square)} + 2 turn-ins × {f(house.TurnIn)}{bleed} = {f(height)}");
     }
 
     /// <summary>The printed paper, and two boards as large as the panels less the hinge; null where either's grammage is unknown.</summary>
@@ -39,6 +42,9 @@ public sealed class PrintedCase : Binding
         var size = new Size(Panel(wrap.Book, wrap.House) - wrap.House.Joint, Face(wrap.Book, wrap.House));
         return paper + (2 * board * WrapGeometry.SquareMetres(size));
     }
+
+    internal static Sum PanelSum(BookFacts book, House house, Unit unit) =>
+        new("panel", "Panel", Panel(book, house).Show(unit), $"the trim's {book.Trim.Width.Term(unit)} + {house.PanelBeyond.Term(unit)} beyond the block = {Panel(book, house).Term(unit)}");
 
     internal static Length Panel(BookFacts book, House house) => book.Trim.Width + house.PanelBeyond;
     internal static Length Face(BookFacts book, House house) => book.Trim.Height + (2 * house.Square);

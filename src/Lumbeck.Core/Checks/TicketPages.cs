@@ -16,6 +16,6 @@ public sealed class TicketPages : Rule
         if (spine.Pages > most)
             yield return Found(look, Severity.Stop, $"{spine.Pages} pages", $"{most} pages", $"{house.Name} binds {paper.Name} up to {most} pages.", "Take a thinner paper, a larger trim, or two volumes.");
         if (spine.Pages != spine.PagesAsked)
-            yield return Found(look, Severity.Note, $"{spine.PagesAsked} pages", $"a multiple of {house.PageMultiple}", $"{spine.PagesAsked} pages print as {spine.Pages}: the sheet is computed from {spine.Pages}.", $"Leave it, or add {spine.Pages - spine.PagesAsked} of your own.");
+            yield return Found(look, Severity.Note, $"{spine.PagesAsked} pages", $"a multiple of {spine.Multiple}", $"{spine.PagesAsked} pages print as {spine.Pages}: the sheet is computed from {spine.Pages}.", $"Leave it, or add {spine.Pages - spine.PagesAsked} of your own.");
     }
 }

@@ -12,6 +12,8 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
     /// <summary>The sheet that carries the front.</summary>
     public Sheet Sheet => Sheets[0];
 
+    public Binding Binding => Binding.Of(Book.Binding);
+
     /// <exception cref="Refusal">Facts that make no sheet: the fact, the figure and the way out are named.</exception>
     public static WrapGeometry Of(BookFacts book, House house)
     {
@@ -25,40 +27,38 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
             throw new Refusal("ticket/flaps", $"a flap of {flap.Show(house.Unit)} must lie between {Least.Show(house.Unit)} and the trim's {book.Trim.Width.Show(house.Unit)}");
         var binding = Binding.Of(book.Binding);
         var spine = binding.Spine(book, house);
-        return new(book, house, spine, binding.Sheets(book, house, spine));
+        var sheets = binding.Sheets(book, house, spine);
+        foreach (var sheet in sheets)
+            if (!Fits(sheet.Size, house.SheetMost))
+                throw new Refusal("ticket/trim", $"this sheet of {sheet.Size.Show(house.Unit)} is larger than the press of {house.Name} takes, {house.SheetMost.Show(house.Unit)}: take a smaller trim, {(book.Flaps || book.Binding == BindingKind.Jacket ? "narrower flaps, " : "")}or another printer");
+        return new(book, house, spine, sheets);
     }
+
+    /// <summary>A sheet may lie either way on the press.</summary>
+    private static bool Fits(Size sheet, Size press) =>
+        (sheet.Width <= press.Width && sheet.Height <= press.Height) || (sheet.Width <= press.Height && sheet.Height <= press.Width);
 
     /// <summary>Every figure a ticket shows, with its working, in this unit.</summary>
-    public IEnumerable<Sum> Sums(Unit unit)
-    {
-        foreach (var step in Spine.Steps(Book, unit)) yield return step;
-        foreach (var sum in Binding.Of(Book.Binding).Working(Book, House, Spine, unit)) yield return sum;
-        var px = (int w, int h) => $"{w.ToString(CultureInfo.InvariantCulture)} × {h.ToString(CultureInfo.InvariantCulture)} pixels";
-        yield return new("pixels", $"{Sheet.Size.Show(Unit.Inch)} × 300 per inch = {px((int)Math.Round(Sheet.Size.Width.Inches * 300), (int)Math.Round(Sheet.Size.Height.Inches * 300))}");
-        if (WeightGrams is { } grams)
-            yield return new("weight", $"{Spine.Leaves} leaves at {Figure(Book.Paper.Grammage!.Value)} g/m² + cover {Figure(Math.Round(Binding.Of(Book.Binding).CoverGrams(this)!.Value))} g = {Figure(Math.Round(grams))} g");
-        yield return new("range", $"{House.Name} binds {FewestPages} to {MostPages} pages{(Book.Paper.Name.Length > 0 ? $" on {Book.Paper.Name}" : "")}");
-        if (Spine.Working.Length > 0) yield return new("bulk", $"paper 5 % thinner would make the spine {Thinner.Show(unit)}, 5 % thicker {Thicker.Show(unit)}");
-    }
+    public IEnumerable<Sum> Sums(Unit unit) => Figures.Of(this, unit);
 
     /// <summary>Block and cover in grams, to the trimmed edge; null where a grammage is unknown.</summary>
-    public decimal? WeightGrams => Book.Paper.Grammage is { } leaf && Binding.Of(Book.Binding).CoverGrams(this) is { } cover
-        ? (Spine.Leaves * leaf * SquareMetres(Book.Trim)) + cover
-        : null;
+    public decimal? WeightGrams => BlockGrams is { } block && Binding.CoverGrams(this) is { } cover ? block + cover : null;
 
-    /// <summary>Fewest and most pages this house can bind on this paper.</summary>
-    public int FewestPages => Math.Max(House.PagesLeast, Book.Paper.PagesLeast ?? 0);
-    public int MostPages => Math.Min(House.PagesMost, Book.Paper.PagesMost ?? int.MaxValue);
-
-    private Length Thinner => WithBulk(0.95m);
-    private Length Thicker => WithBulk(1.05m);
-
-    private Length WithBulk(decimal factor)
+    /// <summary>The block in grams; null where a grammage is unknown.</summary>
+    public decimal? BlockGrams
     {
-        var leaf = Caliper.FromMicrometres(Math.Round(Book.Paper.Leaf.Micrometres * factor, 6));
-        return Binding.Of(Book.Binding).Spine(Book with { Paper = Book.Paper with { Leaf = leaf }, PinnedSpine = null }, House).Width;
+        get
+        {
+            if (Book.Paper.Grammage is not { } text) return null;
+            if (Book.Plates is not { } plates) return Spine.Leaves * text * SquareMetres(Book.Trim);
+            var own = plates.Pages / 2;
+            return plates.Paper.Grammage is { } g ? (((Spine.Leaves - own) * text) + (own * g)) * SquareMetres(Book.Trim) : null;
+        }
     }
 
+    /// <summary>Fewest and most pages this house can bind so on this paper.</summary>
+    public int FewestPages => Math.Max(Book.Binding == BindingKind.Booklet ? House.BookletPagesLeast : House.PagesLeast, Book.Paper.PagesLeast ?? 0);
+    public int MostPages => Math.Min(Book.Binding == BindingKind.Booklet ? House.BookletPagesMost : House.PagesMost, Book.Paper.PagesMost ?? int.MaxValue);
+
     internal static decimal SquareMetres(Size s) => s.Width.Millimetres * s.Height.Millimetres / 1_000_000m;
-    private static string Figure(decimal d) => d.ToString("0.##", CultureInfo.InvariantCulture);
 }

@@ -32,12 +32,15 @@ public sealed record House
     public ImmutableList<NamedTrim> Trims { get; init; } = [];
     public Size TrimLeast { get; init; } = Size.FromMillimetres(80, 100);
     public Size TrimMost { get; init; } = Size.FromMillimetres(320, 450);
+    public Size SheetMost { get; init; } = Size.FromMillimetres(1020, 720);
     public bool Flaps { get; init; }
     public ImmutableList<string> Finishes { get; init; } = ["matt", "gloss"];
     // Pages and spine
     public int PageMultiple { get; init; } = 2;
     public int PagesLeast { get; init; } = 24;
     public int PagesMost { get; init; } = 900;
+    public int BookletPagesLeast { get; init; } = 8;
+    public int BookletPagesMost { get; init; } = 96;
     public Length CoverAllowance { get; init; }
     public decimal? CoverGrammage { get; init; }
     public decimal? BoardGrammage { get; init; }
@@ -112,6 +115,12 @@ public sealed record House
     public string FileName { get; init; } = "{title}_cover_{pages}p_{kind}.pdf";
     public int FileLimit { get; init; } = 400;
     public ImmutableDictionary<string, Severity> Severities { get; init; } = ImmutableDictionary<string, Severity>.Empty;
+
+    /// <summary>Whether the house binds so. A front alone is for screens: every house leaves that to the maker.</summary>
+    public bool Binds(BindingKind kind) => kind == BindingKind.Front || Bindings.Contains(kind);
+
+    /// <summary>Whether the house cuts a trim of this size.</summary>
+    public bool Cuts(Size trim) => trim.Width >= TrimLeast.Width && trim.Height >= TrimLeast.Height && trim.Width <= TrimMost.Width && trim.Height <= TrimMost.Height;
 
     /// <summary>How wide a panel stands beyond the block's width; the square unless the house says otherwise.</summary>
     public Length PanelBeyond => PanelAllowance ?? Square;

@@ -53,6 +53,8 @@ public static class HouseFile
             throw new Refusal("spine_step_mm", "`spine_rounding` needs a step: give `spine_step_mm` above 0, or round `none`");
         if (h.PagesLeast > h.PagesMost)
             throw new Refusal("pages_min", $"`pages_min` {h.PagesLeast} is over `pages_max` {h.PagesMost}: swap them");
+        if (h.BookletPagesLeast > h.BookletPagesMost)
+            throw new Refusal("booklet_pages_min", $"`booklet_pages_min` {h.BookletPagesLeast} is over `booklet_pages_max` {h.BookletPagesMost}: swap them");
         if (h.TrimLeast.Width > h.TrimMost.Width || h.TrimLeast.Height > h.TrimMost.Height)
             throw new Refusal("trim_min_mm", "`trim_min_mm` is over `trim_max_mm`: swap them");
         return h;
