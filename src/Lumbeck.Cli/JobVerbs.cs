@@ -64,19 +64,10 @@ internal static class JobVerbs
         {
             var kind = p.GetValue(kindOption);
             if (kind != PressKind.X4.Word()) throw new Refusal("--kind", $"--kind: `{Core.Measures.LengthText.Clip(kind!)}` can’t be made: take x4");
-            var file = Path.GetFullPath(p.GetValue(outOption)!);
-            if (!Directory.Exists(Path.GetDirectoryName(file))) throw new Refusal("--out", $"--out: there is no folder {Path.GetDirectoryName(file)}");
-            if (Directory.Exists(file)) throw new Refusal("--out", $"--out: {file} is a folder: name a file");
+            var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);
             var on = desk.Job(p.GetValue(JobArgument)!);
-            // Written aside and then named, so that a half-written file never bears the name.
-            var aside = file + ".part";
-            try
-            {
-                using (var s = File.Create(aside)) desk.WriteX4(on, s);
-                File.Move(aside, file, overwrite: true);
-            }
-            finally { File.Delete(aside); }
+            Say.Written(file, s => desk.WriteX4(on, s));
             Console.WriteLine($"{file}: {PressKind.X4.Title()}, {string.Join(" and ", on.Composed.Sheets.Select(s => s.Sheet.Size.Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");
             if (on.Composed.Readiness.Stops > 0) Console.Error.WriteLine($"Check says: {on.Composed.Readiness.Say()}. See `lumbeck check {on.Slug}`.");
             return 0;

@@ -24,13 +24,47 @@ internal static class WrapVerbs
     private static readonly Option<string> Direction = new("--direction") { Description = "ltr or rtl", DefaultValueFactory = _ => "ltr" };
     private static readonly Option<string> Flaps = new("--flaps") { Description = "flaps of this width" };
     private static readonly Option<string> Spine = new("--spine") { Description = "the printer's own spine" };
+    private static readonly Option<string> Back = new("--back") { Description = "flat or round, of a case", DefaultValueFactory = _ => "flat" };
+    private static readonly Option<string> PlatePages = new("--plates") { Description = "pages of a plate section, counted within --pages" };
+    private static readonly Option<string> PlateLeaf = new("--plates-leaf") { Description = "thickness of a leaf of plates" };
+    private static readonly Option<string> Dummy = new("--dummy") { Description = "the block as measured on a dummy" };
+    private static readonly Option<string> Endpapers = new("--endpapers") { Description = "what endpapers add to a case's block" };
     private static readonly Option<bool> AsJson = new("--json") { Description = "as JSON" };
 
     private static readonly Option<string> Given = new("--given") { Description = "the full size the printer states, such as 11.58x8.25in", Required = true };
 
+    private static readonly Option<string> Kind = new("--kind") { Description = "pdf, svg or png", Required = true };
+    private static readonly Option<string> Out = new("--out") { Description = "the file to write", Required = true };
+    private static readonly Option<string> PanelOption = new("--panel") { Description = "one panel alone: front, back, spine …" };
+
+    private static Command Verb(string name, string says, params Option[] more)
+    {
+        var c = new Command(name, says);
+        foreach (var o in (Option[])[House, BindingOption, Trim, Pages, Stock, Leaf, Page, Ppi, Gsm, Bulk, Direction, Flaps, Spine, Back, PlatePages, PlateLeaf, Dummy, Endpapers, .. more]) c.Add(o);
+        return c;
+    }
+
+    public static Command Template()
+    {
+        var c = Verb("template", "Writes the blank sheet with its zones.", Kind, Out, PanelOption);
+        c.SetAction(p =>
+        {
+            var g = Geometry(p);
+            if (!Desk.Blank.Kinds.Contains(p.GetValue(Kind)!)) throw No(Kind, $"`{LengthText.Clip(p.GetValue(Kind)!)}` is no kind of template: take {string.Join(", ", Desk.Blank.Kinds)}");
+            var part = Part.Sheet;
+            if (p.GetValue(PanelOption) is { } word && !Parts.TryParse(word, out part)) throw No(PanelOption, $"`{LengthText.Clip(word)}` is no panel: take {string.Join(", ", g.Sheets.SelectMany(s => s.Panels).Select(x => x.Part.Word()))}");
+            var sheet = g.Sheets.FirstOrDefault(s => s.Panel(part) is not null) ?? g.Sheet;
+            var file = Say.Target(p.GetValue(Out)!);
+            Say.Written(file, s => Desk.Blank.Write(s, p.GetValue(Kind)!, g, sheet, part, "", new Press.Faces.FaceShelf()));
+            Console.WriteLine($"{file}: {(part == Part.Sheet ? sheet.Size : sheet.Panel(part)!.Edge.Size).Show(g.House.Unit)}{(g.Spine.Working.Length > 0 ? $", spine {g.Spine.Width.Show(g.House.Unit)}" : "")}.");
+            return 0;
+        });
+        return c;
+    }
+
     public static Command Wrap()
     {
-        var c = new Command("wrap", "Computes a cover's sheet.") { House, BindingOption, Trim, Pages, Stock, Leaf, Page, Ppi, Gsm, Bulk, Direction, Flaps, Spine, AsJson };
+        var c = Verb("wrap", "Computes a cover's sheet.", AsJson);
         c.SetAction(p =>
         {
             var g = Geometry(p);
@@ -47,7 +81,7 @@ internal static class WrapVerbs
 
     public static Command Explain()
     {
-        var c = new Command("explain", "Says what a printer's figures imply, and why they differ.") { House, BindingOption, Trim, Pages, Stock, Leaf, Page, Ppi, Gsm, Bulk, Direction, Flaps, Spine, Given, AsJson };
+        var c = Verb("explain", "Says what a printer's figures imply, and why they differ.", Given, AsJson);
         c.SetAction(p =>
         {
             var g = Geometry(p);
@@ -89,8 +123,22 @@ internal static class WrapVerbs
         var flaps = given(Flaps) is { } f ? LengthOf(Flaps, f, house.Unit) : (Length?)null;
         var pinned = given(Spine) is { } s ? LengthOf(Spine, s, house.Unit) : (Length?)null;
 
-        var book = new BookFacts(kind.Value, reading, trim, pages, PaperOf(p, house, given), flaps is not null, flaps, pinned);
-        return WrapGeometry.Of(book, house);
+        var round = p.GetValue(Back) switch { "flat" => false, "round" => true, var b => throw No(Back, $"`{LengthText.Clip(b!)}` is no back: take flat or round") };
+        Plates? plates = given(PlatePages) is { } count
+            ? new(int.TryParse(count, out var n) ? n : throw No(PlatePages, $"`{LengthText.Clip(count)}` is no whole number: try `16`"), given(PlateLeaf) is { } plateLeaf ? new("", Caliper.FromLength(LengthOf(PlateLeaf, plateLeaf, Unit.Millimetre))) : throw No(PlateLeaf, "say how thick a leaf of plates is, such as 0.119mm"))
+            : null;
+        var book = new BookFacts(kind.Value, reading, trim, pages, PaperOf(p, house, given), flaps is not null, flaps, pinned, round)
+        {
+            Plates = plates,
+            Dummy = given(Dummy) is { } measured ? LengthOf(Dummy, measured, house.Unit) : null,
+            Endpapers = given(Endpapers) is { } added ? LengthOf(Endpapers, added, house.Unit) : null,
+        };
+        var geometry = WrapGeometry.Of(book, house);
+        // What can be computed is; that this house would not make it is said beside.
+        if (!house.Binds(kind.Value)) Console.Error.WriteLine($"{house.Name} binds no {kind.Value.Word()}, only {string.Join(" and ", house.Bindings.Select(b => b.Word()))}.");
+        if (!house.Cuts(trim)) Console.Error.WriteLine($"{house.Name} cuts trims from {house.TrimLeast.Show(house.Unit)} to {house.TrimMost.Show(house.Unit)}, not {trim.Show(house.Unit)}{(house.Cuts(new(trim.Height, trim.Width)) ? ": width and height may be swapped" : "")}.");
+        if (geometry.Spine.Pages < geometry.FewestPages || geometry.Spine.Pages > geometry.MostPages) Console.Error.WriteLine($"{house.Name} binds {geometry.FewestPages} to {geometry.MostPages} pages so, not {geometry.Spine.Pages}.");
+        return geometry;
     }
 
     private static Paper PaperOf(ParseResult p, House house, Func<Option<string>, string?> given)

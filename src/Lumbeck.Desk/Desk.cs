@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Lumbeck.Desk.Demo;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Faces;
 using Lumbeck.Store;
@@ -19,6 +20,7 @@ public sealed class Desk
     {
         _store = new(folder, clock);
         Files = new(Path.Combine(_store.Folder, "files"));
+        Houses = new(_store);
         if (demo) _store.Alone(() => { if (_store.Jobs().Count == 0) DemoBench.Load(this); });
     }
 
@@ -29,6 +31,8 @@ public sealed class Desk
     public PressColour ColourOf(House house) => _colours.GetOrAdd(house.Profile, p => new(p));
 
     public Store.FileShelf Files { get; }
+
+    internal HouseShelf Houses { get; }
 
     public string Folder => _store.Folder;
 
@@ -44,6 +48,9 @@ public sealed class Desk
     public long Tick(string slug) => _store.Head(Row(slug).Id).Tick;
 
     public (bool Back, bool Forward) Steps(OnBench on) => _store.Steps(on.Revision);
+
+    /// <summary>What lay on the bench just before what lies there now; null where that was the first.</summary>
+    public Composed? Before(OnBench on) => _store.RevisionAt(on.JobId, on.Tick - 1) is { } revision ? Compose(revision) : null;
 
     /// <summary>A revision worked out; kept, as revisions never change.</summary>
     public Composed Compose(long revision)

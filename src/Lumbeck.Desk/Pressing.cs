@@ -69,8 +69,15 @@ public static class Pressing
             .Replace("{pages}", g.Spine.Pages.ToString(CultureInfo.InvariantCulture), StringComparison.Ordinal)
             .Replace("{width}", mm(g.Sheet.Size.Width), StringComparison.Ordinal).Replace("{height}", mm(g.Sheet.Size.Height), StringComparison.Ordinal)
             .Replace("{spine}", mm(g.Spine.Width), StringComparison.Ordinal).Replace("{kind}", kind.Word(), StringComparison.Ordinal);
+        return Plain(name);
+    }
+
+    /// <summary>A file's name in letters every disk takes, its ending kept.</summary>
+    internal static string Plain(string name)
+    {
+        var ending = Path.GetExtension(name);
         var plain = string.Concat(name.Where(c => c is not ('\'' or '’')).Select(c => char.IsLetterOrDigit(c) || c is '.' or '_' or '-' ? c : '-'));
-        plain = string.Join('-', plain.Split('-', StringSplitOptions.RemoveEmptyEntries)).Replace("-_", "_", StringComparison.Ordinal).Trim('-', '.');
-        return plain.Length == 0 ? "cover.pdf" : plain.Length <= 120 ? plain : plain[..116] + ".pdf";
+        plain = string.Join('-', plain.Split('-', StringSplitOptions.RemoveEmptyEntries)).Replace("-_", "_", StringComparison.Ordinal).Trim('-', '.', '_');
+        return plain.Length == 0 ? "cover" + ending : plain.Length <= 120 ? plain : plain[..(120 - ending.Length)] + ending;
     }
 }

@@ -4,19 +4,43 @@ namespace Lumbeck.Desk;
 public static class Starters
 {
     /// <summary>An empty cover for a house: its first paper and usual trim, bare ground in paper white.</summary>
-    public static Job Job(House house, string title) => new(
+    public static Job Job(House house, string title) => new Job(
         new Ticket
         {
             Title = title,
             House = house,
             Unit = house.Unit,
-            Binding = house.Bindings.FirstOrDefault(Core.Bindings.Binding.Knows),
+            Binding = house.Bindings.FirstOrDefault(),
             Trim = house.Trims.FirstOrDefault()?.Size ?? Core.Measures.Size.FromMillimetres(148, 210),
             Paper = house.Papers.FirstOrDefault() ?? new Paper("0.1 mm", Core.Measures.Caliper.FromMillimetres(0.1m)),
             Pages = 200,
         },
         [],
-        [new Wrap("cover", [new Take("first", new Ground(new InkPaint(Ink.White)), [])])]);
+        [new Wrap("cover", [new Take("first", new Ground(new InkPaint(Ink.White)), [])])]).WithPieces();
+
+    /// <summary>The same from its first facts, as they were typed; those left blank are the house's own.</summary>
+    /// <exception cref="Refusal">A fact can't be read, or they make no sheet; the fact is named.</exception>
+    public static Job Job(House house, string title, string? trim, string? pages)
+    {
+        var job = Job(house, title);
+        foreach (var (path, text) in ((string, string?)[])[("ticket/trim", trim), ("ticket/pages", pages)])
+            if (!string.IsNullOrWhiteSpace(text)) job = Facts.Write(job, path, text).Apply(job);
+        return job;
+    }
+
+    /// <summary>The same from an inside PDF: its pages, its trim, and its name for a title.</summary>
+    /// <exception cref="Refusal">Its pages make no sheet here.</exception>
+    public static Job Job(House house, string title, Core.Insides.InsideFile inside)
+    {
+        var job = Job(house, title.Length > 0 ? title : Path.GetFileNameWithoutExtension(inside.Name));
+        return new TakeInside().Apply(new LayInside(inside).Apply(job));
+    }
+
+    /// <summary>A copy to work on: the same facts and covers under another title; number, printer's figures and inside are the next book's own.</summary>
+    public static Job Copy(Job original) => original with
+    {
+        Ticket = original.Ticket with { Title = original.Ticket.Title.Length == 0 ? "" : original.Ticket.Title + ", copy", Isbn = null, PrinterSays = "", PinnedSpine = null, Inside = null, Dummy = null },
+    };
 
     /// <summary>What can be added to a panel, the usual first: (word, what the list says).</summary>
     public static IReadOnlyList<(string Word, string Says)> For(Part panel) => panel switch

@@ -124,7 +124,7 @@ public sealed class JobStore
         return m.ToArray();
     }
 
-    private T Read<T>(Func<SqliteConnection, T> work)
+    internal T Read<T>(Func<SqliteConnection, T> work)
     {
         using var c = Open();
         return work(c);

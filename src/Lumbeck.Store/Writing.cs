@@ -14,6 +14,9 @@ public sealed class Writing
 
     internal Writing(JobStore store, SqliteConnection c, SqliteTransaction tx) => (_store, _c, _tx) = (store, c, tx);
 
+    internal SqliteConnection Connection => _c;
+    internal SqliteTransaction Transaction => _tx;
+
     public bool AnyJobs() => _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM job)", transaction: _tx);
 
     public HeadRow Head(string job) => JobStore.Head(_c, job);

@@ -38,6 +38,7 @@ public static class LumbeckHost
         builder.Services.AddSingleton<ScreenCache>();
         builder.Services.AddScoped<PartialRenderer>();
         builder.Services.AddScoped<ScreenMaker>();
+        builder.Services.AddScoped<HouseScreens>();
 
         var app = builder.Build();
         app.UseHostFiltering();
@@ -57,6 +58,8 @@ public static class LumbeckHost
         app.MapStaticAssets();
         app.MapRazorPages();
         EditRoutes.Map(app);
+        InsideRoutes.Map(app);
+        HouseRoutes.Map(app);
         return app;
     }
 

@@ -89,6 +89,25 @@ public sealed class GeometryTests
         WrapGeometry.Of(few with { Pages = few.Pages + (more.Get % 2000) }, Bindery).Spine.Width.ShouldBeGreaterThanOrEqualTo(WrapGeometry.Of(few, Bindery).Spine.Width);
     }
 
+    /// <summary>Worked by hand: a house's figures, the book, and the sheet they make, in millimetres.</summary>
+    [Theory]
+    [InlineData("{\"bleed_mm\":3}", "front", "ltr", 120, 190, 80, 0.1, 126, 196, "", "")]
+    [InlineData("{\"bleed_mm\":3,\"page_multiple\":4,\"cover_allowance_mm\":0.5,\"spine_rounding\":\"nearest\",\"spine_step_mm\":0.25}", "paperback", "rtl", 148, 210, 202, 0.11, 313.75, 216, "151,162.75", "")]
+    [InlineData("{\"bleed_mm\":5}", "booklet", "rtl", 210, 148, 30, 0.12, 430, 158, "215", "")]
+    [InlineData("{\"bleed_mm\":3}", "loose", "ltr", 210, 297, 80, 0.1, 216, 303, "", "")]
+    [InlineData("{\"case_bleed_mm\":2,\"turn_in_mm\":18,\"board_mm\":3,\"square_mm\":4,\"joint_mm\":9,\"endpapers_mm\":0.8}", "case", "ltr", 150, 220, 240, 0.1, 366.8, 268, "20,174,192.8,346.8", "20,248")]
+    [InlineData("{\"board_mm\":2,\"square_mm\":3,\"spine_ease_mm\":1.5,\"flap_mm\":80,\"bleed_mm\":3}", "jacket", "rtl", 130, 200, 200, 0.1, 453.5, 212, "83,86,219,234.5,367.5,370.5", "")]
+    public void More_sheets_come_out_as_worked(string house, string binding, string direction, double wide, double high, int pages, double leaf, double sheetWide, double sheetHigh, string folds, string across)
+    {
+        var kind = BindingKinds.Words.Single(w => w.Word == binding).Value;
+        var book = new BookFacts(kind, direction == "rtl" ? Reading.RightToLeft : Reading.LeftToRight, Size.FromMillimetres((decimal)wide, (decimal)high), pages, new Paper("", Caliper.FromMillimetres((decimal)leaf)));
+        var sheet = WrapGeometry.Of(book, HouseFile.Read(house)).Sheet;
+        sheet.Size.ShouldBe(Size.FromMillimetres((decimal)sheetWide, (decimal)sheetHigh));
+        static IEnumerable<Length> list(string text) => text.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(t => Length.FromMillimetres(decimal.Parse(t, CultureInfo.InvariantCulture)));
+        sheet.Folds.ShouldBe(list(folds));
+        sheet.FoldsAcross.ShouldBe(list(across));
+    }
+
     [Fact]
     public void Loose_covers_are_two_sheets_punched_at_the_binding_edge()
     {

@@ -50,6 +50,53 @@ public sealed class HostileTests
         refused.ShouldBeGreaterThan(1000);
     }
 
+    /// <summary>Pieces that fields are generated from: figures, units, words and what gets between them.</summary>
+    private static readonly string[] Scraps = ["0", "1", "5", "7.5", ",25", "312", "1e3", "99999", "-", "−", "½", "/", "1/3", " ", "x", "×", "by", ";", ",", ":", "(", ")", "\"", "mm", "in", "cm", "pt", "mil", "µm", "ppi", "gsm", "g/m²", "cm³/g", "%", "pages", "up to", "from", "yes", "no", "none", "stop", "note", "ticket.trim", "case", "jacket", "loose", "front", "round", "rtl", "he", "GBP", "£", "translator", "Wove 90", "Offset 80", "\n", "\t", "\0", "ü", "ש", "🂡", "\ud800", "null", "[", "]", "{", "}", "x4", "down"];
+
+    [Fact]
+    public void A_hundred_thousand_generated_fields_are_read_or_refused_and_every_sheet_stays_whole()
+    {
+        var random = new Random(20260101);
+        string field() => string.Concat(Enumerable.Range(0, random.Next(1, 6)).Select(_ => Scraps[random.Next(Scraps.Length)]));
+        var jobs = HouseFile.Shipped.Values.SelectMany(h => h.Bindings.Select(b => new SetBinding(b).Apply(new SetHouse(h).Apply(Sample.Job())))).ToList();
+        var house = HouseFile.Shipped["aldwater"];
+        var (made, refused) = (0, 0);
+        for (var n = 0; n < 100_000; n++)
+        {
+            var text = field();
+            try
+            {
+                if (n % 5 == 4)
+                {
+                    var key = HouseKeys.All[random.Next(HouseKeys.All.Count)];
+                    var next = HouseText.Write(key, house, text);
+                    HouseText.Show(key, next).ShouldNotBeNull();
+                    // Now and then the change is kept, so that figures meet others than the shipped.
+                    if (n % 50 == 49) house = next;
+                }
+                else
+                {
+                    var at = random.Next(jobs.Count);
+                    var after = Facts.Write(jobs[at], TicketFacts.All[random.Next(TicketFacts.All.Count)].Path, text).Apply(jobs[at]);
+                    foreach (var printed in after.Sheets())
+                    {
+                        printed.Sheet.Regions.Aggregate(Length.Zero, (x, r) => x + r.Width).ShouldBe(printed.Sheet.Size.Width);
+                        printed.Geometry.Sums(after.Ticket.Unit).ShouldAllBe(s => s.Figure.Length > 0 && s.Text.Length > 0);
+                    }
+                    if (n % 20 == 3) jobs[at] = after;
+                }
+                made++;
+            }
+            catch (Refusal r)
+            {
+                r.Message.Length.ShouldBeInRange(10, 700, r.Message);
+                refused++;
+            }
+        }
+        made.ShouldBeGreaterThan(10_000);
+        refused.ShouldBeGreaterThan(10_000);
+    }
+
     [Property(MaxTest = 200)]
     public void No_word_is_lost_between_lines(NonEmptyArray<NonEmptyString> parts, PositiveInt wide)
     {

@@ -67,6 +67,57 @@ public sealed class CommandLineTests : IDisposable
     }
 
     [Fact]
+    public void What_a_house_would_not_bind_is_computed_all_the_same_and_said_beside()
+    {
+        var (exit, output, error) = Run(["wrap", "--house", "tern", "--binding", "case", "--trim", "8x5.25in", "--pages", "12", "--leaf", "0.1mm", "--json"]);
+        exit.ShouldBe(0);
+        JsonDocument.Parse(output).RootElement.GetProperty("binding").GetString().ShouldBe("case");
+        error.ShouldContain("Tern & Tallow binds no case, only paperback.");
+        error.ShouldContain("width and height may be swapped");
+        error.ShouldContain("binds 24 to 900 pages so, not 12");
+    }
+
+    [Fact]
+    public void Plates_dummies_endpapers_and_round_backs_are_taken_too()
+    {
+        string[] cased = ["wrap", "--house", "aldwater", "--binding", "case", "--trim", "138x216mm", "--pages", "200", "--leaf", "0.14mm", "--json"];
+        decimal spine(params string[] more)
+        {
+            var (exit, output, error) = Run([.. cased, .. more]);
+            exit.ShouldBe(0, error);
+            return JsonDocument.Parse(output).RootElement.GetProperty("spine_mm").GetDecimal();
+        }
+        spine().ShouldBe(19);
+        spine("--back", "round").ShouldBe(21);
+        spine("--endpapers", "0.6mm").ShouldBe(19.5m);
+        spine("--dummy", "15.2mm").ShouldBe(20);
+        // 92 × 0.14 + 8 × 0.3 + 5.
+        spine("--plates", "16", "--plates-leaf", "0.3mm").ShouldBe(20.5m);
+        Run([.. cased, "--plates", "15", "--plates-leaf", "0.3mm"]).Error.ShouldContain("type 16");
+        Run([.. cased, "--plates", "16"]).Error.ShouldContain("--plates-leaf");
+        Run([.. cased, "--back", "hollow"]).Exit.ShouldBe(2);
+        Run([.. cased, "--flaps", "3in", "--trim", "900x600mm"]).Exit.ShouldBe(2);
+    }
+
+    [Fact]
+    public void A_template_is_written_in_each_kind_and_refused_in_words()
+    {
+        string[] blank = ["template", "--house", "plover", "--binding", "loose", "--trim", "148x210mm", "--pages", "80", "--stock", "offset 80"];
+        foreach (var (kind, head) in ((string, string)[])[("pdf", "%PDF-1.6"), ("svg", "<?xml"), ("png", "PNG")])
+        {
+            var file = Path.Combine(_folder, "blank." + kind);
+            var (exit, output, error) = Run([.. blank, "--kind", kind, "--out", file, "--panel", "back"]);
+            exit.ShouldBe(0, error);
+            output.ShouldContain("154 × 216 mm");
+            System.Text.Encoding.Latin1.GetString(File.ReadAllBytes(file)[..12]).ShouldContain(head);
+        }
+        Run([.. blank, "--kind", "tiff", "--out", "x"]).Error.ShouldContain("`tiff` is no kind of template: take pdf, svg, png");
+        Run([.. blank, "--kind", "pdf", "--out", "none/x.pdf"]).Error.ShouldContain("there is no folder");
+        Run([.. blank, "--kind", "pdf", "--out", "x.pdf", "--panel", "spine"]).Error.ShouldContain("this sheet has no spine");
+        Run([.. blank, "--kind", "pdf", "--out", "x.pdf", "--panel", "belly"]).Error.ShouldContain("take front, back");
+    }
+
+    [Fact]
     public void Explain_says_whether_a_printer_s_figures_agree_and_what_went_wrong_where_they_do_not()
     {
         string[] explain = ["explain", .. Novel[1..], "--json", "--given"];

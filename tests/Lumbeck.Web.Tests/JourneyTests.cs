@@ -14,19 +14,19 @@ public sealed class JourneyTests(Browser browser)
         browser.Find("a[href='/jobs/tidewatcher/ticket']").Click();
 
         // Ticket: 312 to 340 pages, the spine grows and everything follows.
-        browser.Text("#sum-spine + dd").ShouldBe("156 leaves × 0.135 mm = 21.06 mm = 0.829 in");
+        browser.Sum("spine").ShouldBe("156 leaves × 0.135 mm = 21.06 mm = 0.829 in");
         var wide = (string)browser.Script("return document.querySelector('#plan').getAttribute('viewBox')")!;
         browser.Type("#f-ticket-pages", "340");
-        browser.Until(() => browser.Text("#sum-spine + dd") == "170 leaves × 0.135 mm = 22.95 mm = 0.904 in");
+        browser.Until(() => browser.Sum("spine") == "170 leaves × 0.135 mm = 22.95 mm = 0.904 in");
         browser.Script("return document.querySelector('#plan').getAttribute('viewBox')").ShouldNotBe(wide);
-        browser.Text("#plan a[aria-label^='spine']").ShouldBe("0.904");
+        browser.Text("#plan a[aria-label^='spine']").ShouldBe("0.904 in");
         browser.Text("#docket").ShouldContain("340 pages");
 
         // What can't be read is said at the field; the last good sheet stays.
         browser.TypeOnly("#f-ticket-trim", "6x");
         browser.Until(() => browser.Text("#f-ticket-trim-says") == "`6x` needs a height: try `6 x 9 in`");
         browser.Find("#f-ticket-trim").GetDomAttribute("aria-invalid").ShouldBe("true");
-        browser.Text("#sum-width + dd").ShouldContain("2 covers × 5.25 in");
+        browser.Sum("width").ShouldContain("2 covers × 5.25 in");
         browser.Find("#f-ticket-trim").SendKeys(Keys.Escape);
         browser.Until(() => browser.Text("#f-ticket-trim-says") == "novel, 5.25 × 8 in");
 
@@ -202,14 +202,20 @@ public sealed class JourneyTests(Browser browser)
     }
 
     [Fact]
-    public void A_new_cover_begins_with_its_title_and_an_empty_one_says_how()
+    public void A_new_cover_begins_with_three_facts_and_what_cannot_be_read_is_said_there()
     {
         browser.Go("/");
-        browser.Find("form button").Click();
-        browser.Until(() => browser.Text("#new-problem").StartsWith("A cover begins with its title", StringComparison.Ordinal));
-        browser.Find("[name=title]").SendKeys("Winter Bread" + Keys.Enter);
+        browser.Find("[name=title]").SendKeys("Winter Bread");
+        browser.Script("document.querySelector('[name=house]').value = 'plover'");
+        browser.Find("[name=trim]").SendKeys("A5");
+        browser.Find("[name=pages]").SendKeys("96" + Keys.Enter);
+        browser.Until(() => browser.Text("#new-problem").Contains("`A5` is no size: try `148 × 210 mm`", StringComparison.Ordinal));
+        browser.Find("[name=title]").GetDomProperty("value").ShouldBe("Winter Bread");
+        browser.Find("[name=trim]").Clear();
+        browser.Find("[name=trim]").SendKeys("148 x 210" + Keys.Enter);
         browser.Until(() => browser.Driver.Url.EndsWith("/jobs/winter-bread/ticket", StringComparison.Ordinal));
         browser.Find("#f-ticket-title").GetDomProperty("value").ShouldBe("Winter Bread");
+        browser.Sum("spine").ShouldBe("48 leaves × 0.104 mm + cover 0.56 mm, up to the next 0.1 mm = 5.6 mm");
         browser.Text("#foot").ShouldContain("does not say the book’s title");
         browser.Go("/jobs/winter-bread/wrap");
         browser.AndWait(() => browser.Find("#list-front [data-add=title]").Click());

@@ -52,14 +52,14 @@ public sealed class ScreenTests : IDisposable
             {
                 var view = new JobView(on, Place.Wrap, shown.On.Number, "spine-title", false, false, [], desk);
                 var unit = composed.Job.Ticket.Unit;
-                foreach (var svg in new[] { drawings.Lens(view), Drawings.Plan(view), Drawings.Spots(composed, shown, "x"), drawings.Painter(composed).Picture(shown.Scene), $"<g>{drawings.Zones(shown, composed.Job.Ticket.House)}{Drawings.Chains(shown.Sheet, unit, "x")}{Drawings.Hits(view)}</g>" }.Where(svg => svg.Length > 0))
+                foreach (var svg in new[] { drawings.Lens(view), PlanDrawing.Of(view), Drawings.Spots(composed, shown, "x"), drawings.Painter(composed).Picture(shown.Scene), $"<g>{drawings.Zones(shown, composed.Job.Ticket.House)}{Drawings.Chains(shown.Sheet, unit, "x")}{Drawings.Hits(view)}</g>" }.Where(svg => svg.Length > 0))
                 {
                     var x = XDocument.Parse(svg);
                     x.Descendants().Attributes().ShouldAllBe(a => !a.Value.Contains("NaN") && !a.Value.Contains('∞'));
                 }
                 // Every part of the sheet has its figure on the chain, but for narrow bleeds.
                 foreach (var region in shown.Sheet.Regions.Where(r => r.Part is not null))
-                    Drawings.Chains(shown.Sheet, unit, "x").ShouldContain($">{region.Width.Figure(unit)}</text>");
+                    Drawings.Chains(shown.Sheet, unit, "x").ShouldContain($">{region.Width.Show(unit)}</text>");
             }
         }
     }

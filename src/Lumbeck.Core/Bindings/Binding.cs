@@ -42,10 +42,5 @@ public abstract class Binding
 
     private static readonly Binding[] All = [new FrontOnly(), new Paperback(), new Booklet(), new LooseCovers(), new PrintedCase(), new Jacket()];
 
-    /// <summary>Whether Lumbeck lays this binding out.</summary>
-    public static bool Knows(BindingKind kind) => All.Any(b => b.Kind == kind);
-
-    /// <exception cref="Refusal">The binding is not laid out here.</exception>
-    public static Binding Of(BindingKind kind) => All.FirstOrDefault(b => b.Kind == kind)
-        ?? throw new Refusal("ticket/binding", $"a {kind.Word()} can't be laid out yet: take {string.Join(" or ", All.Select(b => b.Kind.Word()))}");
+    public static Binding Of(BindingKind kind) => All.First(b => b.Kind == kind);
 }

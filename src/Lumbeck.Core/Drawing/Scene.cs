@@ -9,7 +9,11 @@ public abstract record Mark;
 public sealed record FillMark(Outline Shape, Ink Ink, bool Overprint = false) : Mark;
 
 /// <summary>A stroked shape, with round joins and butt ends.</summary>
-public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark;
+public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark
+{
+    /// <summary>Lengths of strokes and gaps in turn, in points; none for a whole line.</summary>
+    public ImmutableArray<double> Dash { get; init; } = [];
+}
 
 /// <summary>A placed glyph: its id, its origin along and below the run's baseline in points, and the letters it stands for (empty where an earlier glyph of the run has them).</summary>
 public readonly record struct PlacedGlyph(ushort Id, double X, double Y, string Letters);

@@ -10,7 +10,7 @@ internal static class Figures
         var size = g.Sheet.Size;
         yield return Bleed(g, unit);
         if (g.Sheet.Folds.Length > 0) yield return Folds(g.Sheet, unit);
-        var points = $"{size.Width.ShowPoints()} × {size.Height.ShowPoints()}";
+        var points = $"{size.Width.ShowPoints()[..^3]} × {size.Height.ShowPoints()}";
         yield return new("sheet", "Sheet", size.Show(unit), $"{size.Show(Unit.Inch)} = {points} = {size.Show(Unit.Millimetre)}");
         var pixels = $"{Whole(size.Width.Inches * 300)} × {Whole(size.Height.Inches * 300)} pixels";
         yield return new("pixels", "At 300 per inch", pixels, $"{size.Show(Unit.Inch)} × 300 per inch = {pixels}");

@@ -47,7 +47,8 @@ public static class HouseFile
 
     private static readonly JsonSerializerOptions Indented = new() { WriteIndented = true, Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
 
-    private static House Checked(House h)
+    /// <summary>The house, if its figures agree with each other.</summary>
+    internal static House Checked(House h)
     {
         if (h.SpineRounding != Rounding.None && h.SpineStep is not { Units: > 0 })
             throw new Refusal("spine_step_mm", "`spine_rounding` needs a step: give `spine_step_mm` above 0, or round `none`");

@@ -3,9 +3,28 @@ using Lumbeck.Core.Checks;
 
 namespace Lumbeck.Core.Houses;
 
+/// <summary>How a key's value is typed and shown on a page.</summary>
+public enum KeyKind { Text, Flag, Length, Figure, Size, Mix, Choice, Words, Papers, Trims, Severities }
+
 /// <summary>One key of a house file: its name, what it means, its default in words, and how it is read and written.</summary>
-public sealed record HouseKey(string Name, string Means, Func<House, JsonElement, House> Read, Func<House, object?> Write)
+public sealed record HouseKey(string Name, string Means, Func<House, JsonElement, House> Read, Func<House, object?> Write, KeyKind Kind, string Unit = "")
 {
+    /// <summary>What can be picked, where the key takes one of several words.</summary>
+    public IReadOnlyList<string> Choices { get; init; } = [];
+
+    /// <summary>The key as people read it: “spine step”.</summary>
+    public string Label
+    {
+        get
+        {
+            var bare = Name;
+            foreach (var unit in (string[])["_mm", "_pt", "_ppi", "_mb", "_percent"]) if (bare.EndsWith(unit, StringComparison.Ordinal)) bare = bare[..^unit.Length];
+            var (least, most) = bare.Contains("pages", StringComparison.Ordinal) ? ("fewest ", "most ") : ("smallest ", "largest ");
+            var limit = bare.EndsWith("_min", StringComparison.Ordinal) ? least : bare.EndsWith("_max", StringComparison.Ordinal) ? most : "";
+            return limit + (limit.Length > 0 ? bare[..^4] : bare).Replace("gsm", "grammage", StringComparison.Ordinal).Replace('_', ' ');
+        }
+    }
+
     /// <summary>The default as a house file would write it.</summary>
     public object? Default => Write(new House());
 }
@@ -19,6 +38,13 @@ public static class HouseKeys
 {
     private static readonly decimal MostMm = 500;
 
+    /// <summary>The key of this name, or null.</summary>
+    public static HouseKey? Find(string name) => All.FirstOrDefault(k => k.Name == name);
+
+    /// <summary>Keys under the headings people look for them by: the first key of each group.</summary>
+    public static IReadOnlyList<(string Heading, string First)> Groups { get; } =
+        [("The house", "id"), ("What is bound", "bindings"), ("Pages and spine", "page_multiple"), ("Edges", "bleed_mm"), ("Case and jacket", "case_bleed_mm"), ("Drift", "trim_drift_mm"), ("Barcode", "barcode_room_mm"), ("Ink", "output_condition"), ("Type, rules, pictures", "text_min_pt"), ("The file", "kinds")];
+
     public static IReadOnlyList<HouseKey> All { get; } =
     [
         Text("id", "Short name used in addresses and on the command line.", h => h.Id, (h, v) => h with { Id = v }),
@@ -27,11 +53,11 @@ public static class HouseKeys
         Choice("unit", "The unit the house speaks: mm or in.", h => h.Unit, (h, v) => h with { Unit = v }, ("mm", Unit.Millimetre), ("in", Unit.Inch)),
 
         List("bindings", "What the house binds.", h => h.Bindings.Select(b => b.Word()), (h, e) => h with { Bindings = [.. e.Select(x => HouseValue.Choice(x, "bindings", BindingKinds.Words))] }),
-        List("papers", "Inside papers: name with leaf_mm, page_thickness_mm, ppi or gsm and bulk; gsm, pages_min and pages_max where known.", h => h.Papers.Select(HousePapers.Write), (h, e) => h with { Papers = [.. e.Select(HousePapers.Read)] }),
-        List("trims", "The house's usual trim sizes: [width, height, name].", h => h.Trims.Select(t => (object)new object[] { t.Size.Width.Millimetres, t.Size.Height.Millimetres, t.Name }), (h, e) => h with { Trims = [.. e.Select(HousePapers.ReadTrim)] }),
+        List("papers", "Inside papers: name with leaf_mm, page_thickness_mm, ppi or gsm and bulk; gsm, pages_min and pages_max where known.", h => h.Papers.Select(HousePapers.Write), (h, e) => h with { Papers = [.. e.Select(HousePapers.Read)] }, KeyKind.Papers),
+        List("trims", "The house's usual trim sizes: [width, height, name].", h => h.Trims.Select(t => (object)new object[] { t.Size.Width.Millimetres, t.Size.Height.Millimetres, t.Name }), (h, e) => h with { Trims = [.. e.Select(HousePapers.ReadTrim)] }, KeyKind.Trims),
         Pair("trim_min_mm", "Smallest trim the house cuts.", h => h.TrimLeast, (h, v) => h with { TrimLeast = v }),
         Pair("trim_max_mm", "Largest trim the house cuts.", h => h.TrimMost, (h, v) => h with { TrimMost = v }),
-        new("sheet_max_mm", "Largest sheet the press takes, either way round.", (h, e) => h with { SheetMost = HouseValue.Pair(e, "sheet_max_mm", 3000) }, h => new[] { h.SheetMost.Width.Millimetres, h.SheetMost.Height.Millimetres }),
+        new("sheet_max_mm", "Largest sheet the press takes, either way round.", (h, e) => h with { SheetMost = HouseValue.Pair(e, "sheet_max_mm", 3000) }, h => new[] { h.SheetMost.Width.Millimetres, h.SheetMost.Height.Millimetres }, KeyKind.Size),
         Flag("flaps", "Whether paperbacks may have flaps.", h => h.Flaps, (h, v) => h with { Flaps = v }),
         List("finishes", "Laminates and varnishes offered over the whole cover.", h => h.Finishes, (h, e) => h with { Finishes = [.. e.Select(x => HouseValue.Text(x, "finishes"))] }),
 
@@ -113,31 +139,31 @@ public static class HouseKeys
         Flag("outlines_only", "Whether type must leave as outlines.", h => h.OutlinesOnly, (h, v) => h with { OutlinesOnly = v }),
         Text("file_name", "How the file is named, from {title} {author} {isbn} {house} {pages} {width} {height} {spine} {kind}.", h => h.FileName, (h, v) => h with { FileName = v }),
         Count("file_limit_mb", "Largest file taken, in megabytes.", 1, 10_000, h => h.FileLimit, (h, v) => h with { FileLimit = v }),
-        new("severities", "Rules this house weighs otherwise: a rule's id with stop, caution or note.", (h, e) => h with { Severities = HouseValue.Severities(e) }, h => h.Severities.ToDictionary(s => s.Key, s => s.Value.Word())),
+        new("severities", "Rules this house weighs otherwise: a rule's id with stop, caution or note.", (h, e) => h with { Severities = HouseValue.Severities(e) }, h => h.Severities.ToDictionary(s => s.Key, s => s.Value.Word()), KeyKind.Severities),
     ];
 
     private static HouseKey Text(string key, string means, Func<House, string> get, Func<House, string, House> set) =>
-        new(key, means, (h, e) => set(h, HouseValue.Text(e, key)), h => get(h));
+        new(key, means, (h, e) => set(h, HouseValue.Text(e, key)), h => get(h), KeyKind.Text);
     private static HouseKey Flag(string key, string means, Func<House, bool> get, Func<House, bool, House> set) =>
-        new(key, means, (h, e) => set(h, HouseValue.Flag(e, key)), h => get(h));
+        new(key, means, (h, e) => set(h, HouseValue.Flag(e, key)), h => get(h), KeyKind.Flag);
     private static HouseKey Len(string key, string means, Func<House, Length> get, Func<House, Length, House> set) =>
-        new(key, means, (h, e) => set(h, Length.FromMillimetres(HouseValue.Number(e, key, 0, MostMm, "mm"))), h => get(h).Millimetres);
+        new(key, means, (h, e) => set(h, Length.FromMillimetres(HouseValue.Number(e, key, 0, MostMm, "mm"))), h => get(h).Millimetres, KeyKind.Length);
     private static HouseKey MaybeLen(string key, string means, Func<House, Length?> get, Func<House, Length?, House> set) =>
-        new(key, means, (h, e) => set(h, e.ValueKind == JsonValueKind.Null ? null : Length.FromMillimetres(HouseValue.Number(e, key, 0, MostMm, "mm"))), h => get(h)?.Millimetres);
+        new(key, means, (h, e) => set(h, e.ValueKind == JsonValueKind.Null ? null : Length.FromMillimetres(HouseValue.Number(e, key, 0, MostMm, "mm"))), h => get(h)?.Millimetres, KeyKind.Length);
     private static HouseKey MaybeNumber(string key, string means, decimal most, Func<House, decimal?> get, Func<House, decimal?, House> set) =>
-        new(key, means, (h, e) => set(h, e.ValueKind == JsonValueKind.Null ? null : HouseValue.Number(e, key, 1, most, "g/m²")), h => get(h));
+        new(key, means, (h, e) => set(h, e.ValueKind == JsonValueKind.Null ? null : HouseValue.Number(e, key, 1, most, "g/m²")), h => get(h), KeyKind.Figure, "g/m²");
     private static HouseKey Number(string key, string means, decimal least, decimal most, Func<House, decimal> get, Func<House, decimal, House> set) =>
-        new(key, means, (h, e) => set(h, HouseValue.Number(e, key, least, most, "")), h => get(h));
+        new(key, means, (h, e) => set(h, HouseValue.Number(e, key, least, most, "")), h => get(h), KeyKind.Figure, key.EndsWith("_percent", StringComparison.Ordinal) ? "%" : "");
     private static HouseKey Points(string key, string means, decimal least, decimal most, Func<House, Length> get, Func<House, Length, House> set) =>
-        new(key, means, (h, e) => set(h, Length.FromPoints(HouseValue.Number(e, key, least, most, "pt"))), h => (decimal)get(h).Points);
+        new(key, means, (h, e) => set(h, Length.FromPoints(HouseValue.Number(e, key, least, most, "pt"))), h => (decimal)get(h).Points, KeyKind.Figure, "pt");
     private static HouseKey Count(string key, string means, int least, int most, Func<House, int> get, Func<House, int, House> set) =>
-        new(key, means, (h, e) => set(h, HouseValue.Whole(e, key, least, most)), h => get(h));
+        new(key, means, (h, e) => set(h, HouseValue.Whole(e, key, least, most)), h => get(h), KeyKind.Figure, key.EndsWith("_ppi", StringComparison.Ordinal) ? "ppi" : key.EndsWith("_mb", StringComparison.Ordinal) ? "MB" : key.Contains("pages", StringComparison.Ordinal) ? "pages" : "");
     private static HouseKey Pair(string key, string means, Func<House, Size> get, Func<House, Size, House> set) =>
-        new(key, means, (h, e) => set(h, HouseValue.Pair(e, key, MostMm)), h => new[] { get(h).Width.Millimetres, get(h).Height.Millimetres });
+        new(key, means, (h, e) => set(h, HouseValue.Pair(e, key, MostMm)), h => new[] { get(h).Width.Millimetres, get(h).Height.Millimetres }, KeyKind.Size);
     private static HouseKey Mix(string key, string means, Func<House, Ink> get, Func<House, Ink, House> set) =>
-        new(key, means, (h, e) => set(h, HouseValue.Mix(e, key)), h => get(h) switch { var i => new[] { i.C / 100m, i.M / 100m, i.Y / 100m, i.K / 100m } });
+        new(key, means, (h, e) => set(h, HouseValue.Mix(e, key)), h => get(h) switch { var i => new[] { i.C / 100m, i.M / 100m, i.Y / 100m, i.K / 100m } }, KeyKind.Mix, "%");
     private static HouseKey Choice<T>(string key, string means, Func<House, T> get, Func<House, T, House> set, params (string Word, T Value)[] words) where T : struct =>
-        new(key, means, (h, e) => set(h, HouseValue.Choice(e, key, words)), h => words.First(w => w.Value.Equals(get(h))).Word);
-    private static HouseKey List<T>(string key, string means, Func<House, IEnumerable<T>> get, Func<House, IEnumerable<JsonElement>, House> set) =>
-        new(key, means, (h, e) => set(h, HouseValue.Array(e, key)), h => get(h).ToArray());
+        new(key, means, (h, e) => set(h, HouseValue.Choice(e, key, words)), h => words.First(w => w.Value.Equals(get(h))).Word, KeyKind.Choice) { Choices = [.. words.Select(w => w.Word)] };
+    private static HouseKey List<T>(string key, string means, Func<House, IEnumerable<T>> get, Func<House, IEnumerable<JsonElement>, House> set, KeyKind kind = KeyKind.Words) =>
+        new(key, means, (h, e) => set(h, HouseValue.Array(e, key)), h => get(h).ToArray(), kind);
 }

@@ -41,8 +41,10 @@ internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces)
             case LineMark l:
                 Overprint(false);
                 _s.Append(PdfText.Inks(l.Ink)).Append(" K ").Append(PdfText.Figure(l.Width)).Append(" w 1 j\n");
+                if (l.Dash.Length > 0) _s.Append('[').AppendJoin(' ', l.Dash.Select(PdfText.Figure)).Append("] 0 d\n");
                 Shape(l.Shape, toPage);
                 _s.Append("S\n");
+                if (l.Dash.Length > 0) _s.Append("[] 0 d\n");
                 break;
             case GlyphMark g:
                 Fill(g.Ink, g.Overprint);

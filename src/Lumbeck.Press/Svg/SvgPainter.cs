@@ -40,7 +40,9 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
                 s.Append("<path fill=\"").Append(colour.Hex(f.Ink)).Append("\" d=\"").Path(f.Shape, 2).Append("\"/>");
                 break;
             case LineMark l:
-                s.Append("<path fill=\"none\" stroke-linejoin=\"round\" stroke=\"").Append(colour.Hex(l.Ink)).Append("\" stroke-width=\"").Figure(l.Width, 3).Append("\" d=\"").Append(Kept(l.Shape, 1, 1)).Append("\"/>");
+                s.Append("<path fill=\"none\" stroke-linejoin=\"round\" stroke=\"").Append(colour.Hex(l.Ink)).Append("\" stroke-width=\"").Figure(l.Width, 3);
+                if (l.Dash.Length > 0) s.Append("\" stroke-dasharray=\"").AppendJoin(' ', l.Dash.Select(d => d.ToString("0.##", CultureInfo.InvariantCulture)));
+                s.Append("\" d=\"").Append(Kept(l.Shape, 1, 1)).Append("\"/>");
                 break;
             case GlyphMark g:
                 Glyphs(s, g);

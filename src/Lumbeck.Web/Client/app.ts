@@ -1,9 +1,11 @@
 // What a hand does on a job's pages: picking, adding, nudging, stepping back. The rules are the server's.
 import './fields';
-import { answered, pending, pick, picked, send } from './queue';
+import './insides';
+import './sums';
+import { answered, pending, pick, picked, send, tryOut, untry } from './queue';
 
 const closest = (e: Event, selector: string) => (e.target instanceof Element ? e.target.closest<HTMLElement>(selector) : null);
-const onJob = document.body.dataset.job !== undefined;
+const onJob = document.body.dataset.base !== undefined;
 const onWrap = document.body.dataset.place === 'Wrap';
 
 document.addEventListener('click', e => {
@@ -16,7 +18,11 @@ document.addEventListener('click', e => {
     return void answered().then(() => { location.href = href; });
   }
   if ((at = closest(e, '[data-step]'))) return send({ step: at.dataset.step });
-  if ((at = closest(e, 'button[data-fact]'))) return send({ path: at.dataset.fact, text: at.dataset.text });
+  if ((at = closest(e, 'button[data-fact]'))) {
+    closest(e, 'details[data-picks]')?.removeAttribute('open');
+    return send({ path: at.dataset.fact, text: at.dataset.text });
+  }
+  if ((at = closest(e, '[data-take]'))) return send({ take: at.dataset.take });
   if ((at = closest(e, '[data-order]'))) return send({ item: at.dataset.item, order: Number(at.dataset.order) });
   if ((at = closest(e, '[data-remove]'))) return send({ item: at.dataset.remove, remove: true });
   if ((at = closest(e, '[data-add]'))) {
@@ -36,6 +42,18 @@ function choose(id: string | null): void {
   if (id) document.getElementById(`row-${id}`)?.scrollIntoView({ block: 'nearest' });
 }
 
+// What a press would do to the sheet is shown while it is pointed at.
+const tries = 'button[data-try]';
+const show = (e: Event): void => {
+  const at = onJob ? closest(e, tries) : null;
+  if (at) void tryOut(at.dataset.take ? { take: at.dataset.take } : { path: at.dataset.fact, text: at.dataset.text });
+};
+const hide = (e: Event): void => { if (onJob && closest(e, tries)) untry(); };
+document.addEventListener('pointerenter', show, true);
+document.addEventListener('pointerleave', hide, true);
+document.addEventListener('focusin', show);
+document.addEventListener('focusout', hide);
+
 let burst = { id: '', at: 0 };
 const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
@@ -50,7 +68,7 @@ document.addEventListener('keydown', e => {
     e.preventDefault();
     return send({ step: key === 'y' || e.shiftKey ? 'forward' : 'back' });
   }
-  const book = document.querySelector<HTMLDetailsElement>('#swatch-book[open]');
+  const book = document.querySelector<HTMLDetailsElement>('#swatch-book[open],details[data-picks][open]');
   if (e.key === 'Escape' && book) return void (book.open = false);
   if (typing || select || !onWrap || e.ctrlKey || e.metaKey || e.altKey) return;
   if (key === 'z') return zones(false);
@@ -83,4 +101,9 @@ document.addEventListener('submit', e => {
   }
   const button = form.querySelector<HTMLButtonElement>('[data-busy]');
   if (button) { button.textContent = button.dataset.busy!; button.disabled = true; }
+});
+
+// A form that is only a file is sent as soon as one is picked.
+document.addEventListener('change', e => {
+  if (e.target instanceof HTMLInputElement && e.target.dataset.sends !== undefined) e.target.form?.requestSubmit();
 });

@@ -1,5 +1,5 @@
 // A field that shows a fact sends its text when it is left, and some while they are typed.
-import { send, wrong } from './queue';
+import { pick, send, tryOut, untry, wrong } from './queue';
 
 type Field = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
 let gesture = '';
@@ -13,6 +13,7 @@ function commit(field: Field, quiet: boolean): void {
   if (field.value === field.dataset.value) {
     delete field.dataset.dirty;
     wrong(path, '');
+    untry();
     return;
   }
   send({ path, text: field.value, gesture }, quiet);
@@ -20,7 +21,10 @@ function commit(field: Field, quiet: boolean): void {
 
 document.addEventListener('focusin', e => {
   // From here until the field is left is one step back.
-  if (fieldOf(e)) gesture = crypto.randomUUID();
+  const field = fieldOf(e);
+  if (!field) return;
+  gesture = crypto.randomUUID();
+  if (field.dataset.row) pick(field.dataset.row);
 });
 
 document.addEventListener('input', e => {
@@ -28,7 +32,9 @@ document.addEventListener('input', e => {
   if (!field || field instanceof HTMLSelectElement) return;
   field.dataset.dirty = 'true';
   clearTimeout(timer);
-  if (field.dataset.live === 'true') timer = window.setTimeout(() => commit(field, true), 180);
+  // What moves the sheet is shown as it would be, and taken over when the field is left; words are taken over as they are typed.
+  if (field.dataset.try === 'true') timer = window.setTimeout(() => void tryOut({ path: field.dataset.fact, text: field.value }), 120);
+  else if (field.dataset.live === 'true') timer = window.setTimeout(() => commit(field, true), 180);
 });
 
 document.addEventListener('change', e => {
@@ -44,6 +50,7 @@ document.addEventListener('keydown', e => {
   if (e.key === 'Enter' && field instanceof HTMLInputElement) {
     delete field.dataset.dirty;
     commit(field, false);
+    field.select();
     e.preventDefault();
   }
   if (e.key === 'Escape') {
@@ -52,6 +59,7 @@ document.addEventListener('keydown', e => {
     delete field.dataset.dirty;
     wrong(field.dataset.fact!, '');
     clearTimeout(timer);
+    untry();
     field.blur();
     e.stopPropagation();
   }

@@ -7,7 +7,7 @@ type Entry = { wire: Wire; quiet: boolean; done?: () => void; failed?: number };
 
 const session = crypto.randomUUID();
 const body = document.body;
-const job = body.dataset.job ?? '';
+const base = body.dataset.base ?? ''; // the job's or house's own address
 const token = document.querySelector<HTMLMetaElement>('meta[name=lumbeck-token]')?.content ?? '';
 
 let tick = Number(body.dataset.tick ?? 0);
@@ -17,6 +17,10 @@ const waiting: Entry[] = [];
 // Texts that can't be read stay in their fields with what was said of them, whatever else changes meanwhile.
 const refused = new Map<string, { text: string; sentence: string }>();
 let busy = false;
+// Something not saved is shown in place of what is: the next answer brings the saved parts back.
+let tried = false;
+let trying = 0;
+let outdated = false;
 
 export const picked = () => wanted;
 
@@ -25,6 +29,7 @@ export function send(wire: Wire, quiet = false, done?: () => void): void {
   // A newer text for the same fact makes an older one that has not left yet unnecessary.
   const same = wire.path && waiting.findIndex((e, i) => i > 0 && e.wire.path === wire.path && e.wire.gesture === wire.gesture);
   if (typeof same === 'number' && same > 0) waiting.splice(same, 1);
+  trying++;
   waiting.push({ wire: { id: crypto.randomUUID(), ...wire }, quiet, done });
   void drain();
 }
@@ -43,12 +48,43 @@ export function pick(item: string | null): void {
   void drain();
 }
 
+/** Shows what an edit would do, without making it. */
+export async function tryOut(wire: Wire): Promise<void> {
+  const mine = ++trying;
+  try {
+    const answer = await fetch(`${base}/try`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', 'X-Lumbeck-Token': token },
+      body: JSON.stringify({ id: crypto.randomUUID(), session, seen: tick, place: body.dataset.place, sheet: Number(body.dataset.sheet ?? 0), ...wire }),
+    });
+    // Overtaken by another try, or by the edit itself.
+    if (!answer.ok || mine !== trying || waiting.length > 0) return;
+    const text = await answer.text();
+    if (mine !== trying || waiting.length > 0) return;
+    tried = true;
+    await htmx.swap({ text, target: body, sourceElement: body, swap: 'none' });
+    settle();
+  } catch { /* what is saved stays shown */ }
+}
+
+/** Shows what is saved again. */
+export function untry(): void {
+  trying++;
+  if (tried) refresh();
+}
+
+/** Asks for what changed, by whatever way. */
+export function refresh(): void {
+  outdated = true;
+  void drain();
+}
+
 async function drain(): Promise<void> {
   if (busy) return;
   busy = true;
   try {
-    while (waiting.length > 0 || wanted !== shown) {
-      if (wanted !== shown && waiting.length === 0) { await news(); continue; }
+    while (waiting.length > 0 || wanted !== shown || outdated) {
+      if (waiting.length === 0) { const back = outdated; outdated = false; await news(back); continue; }
       const entry = waiting[0];
       const settled = await post(entry);
       if (!settled) { await pause(1000); continue; }
@@ -64,10 +100,10 @@ async function post(entry: Entry): Promise<boolean> {
   const { wire, quiet } = entry;
   let answer: Response;
   try {
-    answer = await fetch(`/jobs/${job}/edit`, {
+    answer = await fetch(`${base}/edit`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json', 'X-Lumbeck-Token': token },
-      body: JSON.stringify({ session, base: tick, seen: tick, place: body.dataset.place, sheet: Number(body.dataset.sheet ?? 0), open: shown, ...wire }),
+      body: JSON.stringify({ session, base: tick, seen: tick, place: body.dataset.place, sheet: Number(body.dataset.sheet ?? 0), open: shown, tried, ...wire }),
     });
   } catch {
     tell('The server does not answer. What you did is kept here and sent again.');
@@ -95,17 +131,18 @@ async function post(entry: Entry): Promise<boolean> {
 }
 
 /** Asks for what others changed, and for the settings of the picked item. */
-async function news(): Promise<void> {
+async function news(back = false): Promise<void> {
   const was = shown;
   const open = wanted;
   const query = new URLSearchParams({ seen: String(tick), place: body.dataset.place ?? '', sheet: body.dataset.sheet ?? '0' });
+  if (back && tried) query.set('tried', 'true');
   if (open) query.set('open', open);
   if (was) query.set('was', was);
   try {
-    const answer = await fetch(`/jobs/${job}/news?${query}`);
+    const answer = await fetch(`${base}/news?${query}`);
     if (answer.ok) {
       shown = open;
-      if (answer.status !== 204) await show(answer);
+      if (answer.status !== 204) await show(answer, back);
       return;
     }
     shown = wanted = was;
@@ -115,11 +152,12 @@ async function news(): Promise<void> {
   }
 }
 
-async function show(answer: Response): Promise<void> {
+async function show(answer: Response, whole = true): Promise<void> {
   const now = Number(answer.headers.get('X-Tick'));
   const text = await answer.text();
   if (now < tick) return;
   tick = now;
+  if (whole) tried = false;
   // What is unfolded stays unfolded.
   const open = [...document.querySelectorAll<HTMLDetailsElement>('details[id][open]')].map(d => d.id);
   if (text) await htmx.swap({ text, target: body, sourceElement: body, swap: 'none' });
@@ -143,6 +181,7 @@ function settle(): void {
   const sheet = document.getElementById('sheet');
   if (frame?.dataset.viewBox && sheet && sheet.getAttribute('viewBox') !== frame.dataset.viewBox) sheet.setAttribute('viewBox', frame.dataset.viewBox);
   if (wanted && !document.getElementById(`row-${wanted}`)) wanted = shown = null;
+  document.dispatchEvent(new Event('lumbeck:settled'));
 }
 
 /** Says what is wrong at its field (or at the one that was typed in), or takes the sentence away again. */
@@ -214,7 +253,7 @@ const pause = (ms: number) => new Promise(r => setTimeout(r, ms));
 window.addEventListener('beforeunload', e => { if (pending()) e.preventDefault(); });
 
 // Another tab, or the command line, may have changed the job.
-if (job) setInterval(() => {
+if (base) setInterval(() => {
   if (busy || waiting.length > 0 || document.hidden) return;
   busy = true;
   void news().finally(() => { busy = false; if (waiting.length > 0 || wanted !== shown) void drain(); });

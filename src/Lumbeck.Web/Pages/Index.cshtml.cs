@@ -3,25 +3,45 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Lumbeck.Web.Pages;
 
-/// <summary>The bench: all jobs with small wraps, and how ready each is.</summary>
+/// <summary>What was typed to begin a cover with.</summary>
+public sealed record Beginning(string Title = "", string House = "", string Trim = "", string Pages = "");
+
+/// <summary>The bench: all jobs with small wraps and how ready each is, and three ways to begin another.</summary>
 public sealed class IndexModel(Desk.Desk desk) : PageModel
 {
     public IReadOnlyList<OnBench> Jobs { get; private set; } = [];
+    public IReadOnlyList<KnownHouse> Houses { get; private set; } = [];
     public string? Problem { get; private set; }
-    public string Typed { get; private set; } = "";
+    public Beginning Typed { get; private set; } = new();
 
-    public void OnGet() => Jobs = desk.Jobs();
+    public void OnGet() => (Jobs, Houses) = (desk.Jobs(), desk.AllHouses());
 
-    public IActionResult OnPost(string? title, string? house)
+    public IActionResult OnPost(string? title, string? house, string? trim, string? pages)
     {
-        Typed = (title ?? "").Trim();
-        if (Typed.Length is 0 or > 300) Problem = "A cover begins with its title: type up to 300 letters.";
-        else if (HouseFile.Shipped.GetValueOrDefault(house ?? "") is not { } printer) Problem = "Pick one of the printers.";
-        else return Redirect($"/jobs/{desk.Begin(Typed, Starters.Job(printer, Typed), "bench").Slug}/ticket");
-        Jobs = desk.Jobs();
+        Typed = new((title ?? "").Trim(), house ?? "", trim ?? "", pages ?? "");
+        try
+        {
+            if (Typed.Title.Length > 300) throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
+            return Redirect($"/jobs/{desk.Begin(Typed.Title, Starters.Job(desk.House(Typed.House).House, Typed.Title, trim, pages), "bench").Slug}/ticket");
+        }
+        catch (Refusal r) { Problem = char.ToUpperInvariant(r.Message[0]) + r.Message[1..] + "."; }
+        OnGet();
         return Page();
+    }
+
+    public IActionResult OnPostCopy(string? slug)
+    {
+        try
+        {
+            var copy = Starters.Copy(desk.Job(slug ?? "").Job);
+            return Redirect($"/jobs/{desk.Begin(copy.Ticket.Title, copy, "bench").Slug}/ticket");
+        }
+        catch (Refusal) { return NotFound(); }
     }
 
     /// <summary>What Press has to show for a job.</summary>
     public string Pressed(OnBench on) => Pressing.State(desk.Pressings(on.Slug), on.Revision).Say();
+
+    /// <summary>Whether a job's house has changed since the job took its rules.</summary>
+    public bool News(OnBench on) => desk.HasNews(on.Job);
 }

@@ -16,7 +16,7 @@ public sealed class Drawings(Desk.Desk desk)
     /// <summary>Room for the chains round a sheet, in points.</summary>
     public static double Margin(Sheet sheet) => TextSize(sheet) * 3.1;
 
-    private static double TextSize(Sheet sheet) => Math.Max(sheet.Size.Width.Points, sheet.Size.Height.Points * 1.35) / 76;
+    internal static double TextSize(Sheet sheet) => Math.Max(sheet.Size.Width.Points, sheet.Size.Height.Points * 1.35) / 76;
 
     /// <summary>The view box of a sheet with chains above and left.</summary>
     public static string ViewBox(Sheet sheet)
@@ -31,24 +31,32 @@ public sealed class Drawings(Desk.Desk desk)
         ZoneSvg.WantsLight(s.Scene, part == Part.Sheet ? s.Sheet.Trim : s.Sheet.Panel(part)?.Safe ?? s.Sheet.Trim, desk.ColourOf(house));
 
     /// <summary>Dimension chains above and left of the sheet, in the job's unit; each figure leads to its sum.</summary>
-    public static string Chains(Sheet sheet, Unit unit, string slug)
+    /// <param name="sheet">The sheet.</param>
+    /// <param name="unit">The job's unit.</param>
+    /// <param name="sums">The address of the page that shows the sums; empty on that page itself.</param>
+    public static string Chains(Sheet sheet, Unit unit, string sums)
     {
         var size = TextSize(sheet);
         var at = -size * 1.55;
         var s = new StringBuilder();
         foreach (var region in sheet.Regions)
-            Chain(s, region.X.Points, region.Width.Points, at, size, upright: false, region.Width, unit, Named(region), region.Kind == RegionKind.Spine ? "spine" : "width", slug);
-        foreach (var (y, h, name) in (ReadOnlySpan<(double, Length, string)>)[(0, sheet.Trim.Y, "bleed"), (sheet.Trim.Y.Points, sheet.Trim.Height, "height"), (sheet.Trim.Bottom.Points, sheet.Size.Height - sheet.Trim.Bottom, "bleed")])
-            Chain(s, y, h.Points, at, size, upright: true, h, unit, name, "height", slug);
-        s.Append("<text x=\"").Figure(at).Append("\" y=\"").Figure(at + (size * 0.1)).Append("\" font-size=\"").Figure(size * 0.9).Append("\" text-anchor=\"middle\">").Append(LengthText.Name(unit)).Append("</text>");
+            Chain(s, region.X.Points, region.Width.Points, at, size, upright: false, region.Width, unit, Named(region), SumOf(region.Kind), sums);
+        // Down the side: what is cut or turned at the head, the faces, and the same at the foot.
+        var (head, foot) = sheet.FoldsAcross is [var first, var last] ? (first, last) : (sheet.Trim.Y, sheet.Trim.Bottom);
+        var edge = sheet.FoldsAcross.IsEmpty ? "bleed" : "turn-in";
+        foreach (var (y, h, name) in (ReadOnlySpan<(double, Length, string)>)[(0, head, edge), (head.Points, foot - head, "height"), (foot.Points, sheet.Size.Height - foot, edge)])
+            Chain(s, y, h.Points, at, size, upright: true, h, unit, name, name == "height" ? "height" : sheet.FoldsAcross.IsEmpty ? "bleed" : "turn-in", sums);
         return s.ToString();
     }
 
-    private static string Named(Region r) => r.Part?.Say() ?? "bleed";
+    private static string Named(Region r) => r.Part?.Say() ?? (r.Kind == RegionKind.TurnIn ? "turn-in" : "bleed");
 
-    private static void Chain(StringBuilder s, double from, double length, double at, double size, bool upright, Length measured, Unit unit, string name, string sum, string slug)
+    /// <summary>The sum that says how a region came to its width.</summary>
+    private static string SumOf(RegionKind kind) => kind switch { RegionKind.Spine => "spine", RegionKind.Flap => "flap", RegionKind.ForeEdge => "fore-edge", RegionKind.TurnIn => "turn-in", RegionKind.Bleed => "bleed", _ => "panel" };
+
+    private static void Chain(StringBuilder s, double from, double length, double at, double size, bool upright, Length measured, Unit unit, string name, string sum, string sums)
     {
-        var figure = measured.Figure(unit);
+        var figure = measured.Show(unit);
         var tick = size * 0.32;
         var wide = figure.Length * size * 0.62;
         var fits = length > wide + (size * 1.2);
@@ -60,10 +68,10 @@ public sealed class Drawings(Desk.Desk desk)
         foreach (var x in (ReadOnlySpan<double>)[from, from + length])
             s.Append('M').Figure(x - tick).Append(' ').Figure(at + tick).Append('l').Figure(2 * tick).Append(' ').Figure(-2 * tick).Append('M').Figure(x).Append(' ').Figure(at - (tick * 1.6)).Append('v').Figure(tick * 3.2);
         s.Append("\"/></g>");
-        if (!fits && name == "bleed") return;
+        if (!fits && name is "bleed") return;
         // A figure too wide for its part stands above it.
         var (tx, ty) = upright ? (at, middle) : (middle, fits ? at : at - (size * 0.98));
-        s.Append("<a href=\"/jobs/").Append(slug).Append("/ticket#sum-").Append(sum).Append("\" aria-label=\"").Append(SvgText.Escape(name)).Append(' ').Append(figure).Append(": show the sum\"><title>").Append(measured.Exact(unit)).Append("</title><text font-size=\"").Figure(size).Append("\" text-anchor=\"middle\" dominant-baseline=\"central\" transform=\"translate(").Figure(tx).Append(' ').Figure(ty).Append(')').Append(upright ? "rotate(-90)" : "").Append("\">").Append(figure).Append("</text></a>");
+        s.Append("<a href=\"").Append(sums).Append("#sum-").Append(sum).Append("\" aria-label=\"").Append(SvgText.Escape(name)).Append(' ').Append(figure).Append(": show the sum\"><title>").Append(measured.Exact(unit)).Append("</title><text font-size=\"").Figure(size).Append("\" text-anchor=\"middle\" dominant-baseline=\"central\" transform=\"translate(").Figure(tx).Append(' ').Figure(ty).Append(')').Append(upright ? "rotate(-90)" : "").Append("\">").Append(figure).Append("</text></a>");
     }
 
     /// <summary>What can be picked on the sheet, the lowest first, and the picked item's box.</summary>
@@ -113,23 +121,6 @@ public sealed class Drawings(Desk.Desk desk)
                 if (item.Id == open) Picked(s, m.Of(p.Frame), 0.7);
             }
         return s.Append("</svg>").ToString();
-    }
-
-    /// <summary>The ticket's sheet: panels by name, zones, folds and chains, without the art.</summary>
-    public static string Plan(JobView v)
-    {
-        var (sheet, slug) = (v.Sheet, v.On.Slug);
-        var size = TextSize(sheet);
-        var s = new StringBuilder("<svg id=\"plan\" class=\"block w-full h-full\" role=\"group\" aria-label=\"The computed sheet, drawn to scale\" viewBox=\"").Append(ViewBox(sheet)).Append("\"><defs>").Append(ZoneSvg.Patterns("p")).Append("</defs><rect class=\"paper\"").Rect(sheet.Whole).Append("/><g class=\"zones\">").Append(ZoneSvg.Zones(sheet, "p", _ => false)).Append("</g>");
-        foreach (var panel in sheet.Panels)
-        {
-            var f = panel.Face;
-            var (x, y) = (f.X.Points + (f.Width.Points / 2), f.Y.Points + (f.Height.Points / 2));
-            var upright = f.Width.Points < size * 8;
-            if (upright && f.Width.Points < size * 1.3) continue;
-            s.Append("<text font-size=\"").Figure(size * (upright ? 1 : 1.25)).Append("\" fill=\"#4d5952\" text-anchor=\"middle\" dominant-baseline=\"central\" transform=\"translate(").Figure(x).Append(' ').Figure(y).Append(')').Append(upright ? (panel.Turn == Turn.CounterClockwise ? "rotate(-90)" : "rotate(90)") : "").Append("\">").Append(SvgText.Escape(panel.Part.Say())).Append("</text>");
-        }
-        return s.Append("<g class=\"chain\">").Append(Chains(sheet, v.Ticket.Unit, slug)).Append("</g></svg>").ToString();
     }
 
     /// <summary>Findings as they are listed and numbered: by panel, notes at the end.</summary>

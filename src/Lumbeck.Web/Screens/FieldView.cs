@@ -13,6 +13,10 @@ public sealed record FieldView(Job Job, Fact Fact)
     public bool Figure { get; init; }
     /// <summary>Sent while it is typed, not only when it is left.</summary>
     public bool Live { get; init; }
+    /// <summary>What it would do to the sheet is shown while it is typed; it is taken over when it is left.</summary>
+    public bool Try { get; init; }
+    /// <summary>A shorter label than the fact's own, where room is narrow.</summary>
+    public string? Label { get; init; }
     public string? Hint { get; init; }
     /// <summary>Lines kept free below for what is said of the field, so that nothing jumps when it is; 0 where a sentence may push.</summary>
     public int Hints { get; init; }

@@ -20,8 +20,8 @@ public sealed record Screen(IReadOnlyList<Fragment> Parts, IReadOnlyList<Fragmen
 
     public string AllArt => string.Concat(Art.Select(a => a.Html));
 
-    /// <summary>What turns <paramref name="before"/> into this screen, as partials.</summary>
-    public string Since(Screen before)
+    /// <summary>What turns <paramref name="before"/> into this screen, as partials; parts that must come whatever <paramref name="before"/> had, are named.</summary>
+    public string Since(Screen before, params IReadOnlyList<string> always)
     {
         var s = new StringBuilder();
         var seen = before.Glyphs.Select(g => g.Id).ToHashSet();
@@ -33,7 +33,7 @@ public sealed record Screen(IReadOnlyList<Fragment> Parts, IReadOnlyList<Fragmen
         else Put(s, new("art", $"<g id=\"art\">{AllArt}</g>", Svg: true));
 
         foreach (var part in Parts)
-            Changed(s, part, before.Parts.FirstOrDefault(p => p.Id == part.Id));
+            Changed(s, part, always.Contains(part.Id) ? null : before.Parts.FirstOrDefault(p => p.Id == part.Id));
         return s.ToString();
     }
 

@@ -17,6 +17,13 @@ public enum Place { Ticket, Wrap, Check, Press }
 /// <param name="Desk">For what lies beside the job: faces, files.</param>
 public sealed record JobView(OnBench On, Place Place, int Number, string? Open, bool Back, bool Forward, IReadOnlyList<PressingRow> Pressings, Desk.Desk Desk)
 {
+    /// <summary>What this is laid over to show what changed: what was on the bench before, or what is there while this is only tried.</summary>
+    public Composed? Was { get; init; }
+    /// <summary>Whether this is only tried.</summary>
+    public bool OnTrial { get; init; }
+    /// <summary>The same sheet as it was, where it has moved.</summary>
+    public Sheet? Moved => Was is { } was && Number < was.Sheets.Length && Changes.Moves(was.Sheets[Number].Sheet, Sheet) ? was.Sheets[Number].Sheet : null;
+
     public Job Job => On.Job;
     public Ticket Ticket => On.Job.Ticket;
     public Composed Composed => On.Composed;
@@ -71,16 +78,29 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRender
         return new(on, place, Math.Clamp(sheet, 0, on.Composed.Sheets.Length - 1), open is not null && on.Job.Item(open) is null ? null : open, back, forward, desk.Pressings(on.Slug), desk);
     }
 
-    private Task<Screen> Body(JobView v) => cache.Get((v.On.Revision, v.Place, v.Number, v.Open, v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
+    /// <summary>The parts of a ticket that show a sheet only tried.</summary>
+    public static IReadOnlyList<string> TriedParts { get; } = ["plan", "changes", "sums"];
+
+    /// <summary>The ticket's sheet as an edit would make it, over what it is, as partials.</summary>
+    public async Task<string> Tried(OnBench on, Composed would, int sheet)
     {
-        Place.Ticket => Ticket(v),
+        var view = View(on with { Composed = would }, Place.Ticket, sheet, null) with { Was = on.Composed, OnTrial = true };
+        return new Screen([.. (await Parts(view, ("sums", "_Sums"), ("changes", "_Changes"))).Parts, new("plan", PlanDrawing.Of(view))]).Since(new Screen([]), TriedParts);
+    }
+
+    // A ticket also shows what changed last, and its house's news, which are no part of a revision.
+    private Task<Screen> Body(JobView v) => v.Place == Place.Ticket ? Ticket(v) : cache.Get((v.On.Revision, v.Place, v.Number, v.Open, v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
+    {
         Place.Wrap => Wrap(v),
         Place.Check => Parts(v, ("findings", "_Findings"), ("foot", "_Foot")),
         _ => Parts(v, ("press-body", "_Press"), ("foot", "_Foot")),
     });
 
-    private async Task<Screen> Ticket(JobView v) =>
-        new([.. (await Parts(v, ("facts", "_Facts"), ("sums", "_Sums"), ("foot", "_Foot"))).Parts, new("plan", Drawings.Plan(v), Svg: false)]);
+    private async Task<Screen> Ticket(JobView v)
+    {
+        v = v with { Was = desk.Before(v.On) };
+        return new([.. (await Parts(v, ("facts", "_Facts"), ("sums", "_Sums"), ("changes", "_Changes"), ("foot", "_Foot"))).Parts, new("plan", PlanDrawing.Of(v))]);
+    }
 
     private async Task<Screen> Wrap(JobView v)
     {
@@ -98,7 +118,7 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRender
         }
         parts.Add(new("edge", $"<defs id=\"edge\">{Press.Svg.SvgPainter.Edge(v.Shown.Scene)}</defs>", Svg: true));
         parts.Add(new("zones", $"<g id=\"zones\" class=\"zones\">{drawings.Zones(v.Shown, v.Ticket.House)}</g>", Svg: true));
-        parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Sheet, v.Ticket.Unit, v.On.Slug)}</g>", Svg: true));
+        parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Sheet, v.Ticket.Unit, v.Base + "/ticket")}</g>", Svg: true));
         parts.Add(new("hits", $"<g id=\"hits\">{Drawings.Hits(v)}</g>", Svg: true));
         parts.Add(new("frame", $"<desc id=\"frame\" data-view-box=\"{Drawings.ViewBox(v.Sheet)}\"></desc>", Svg: true));
         var painter = drawings.Painter(v.Composed);

@@ -2,25 +2,16 @@ using Lumbeck.Core.Papers;
 using Length = Lumbeck.Core.Measures.Length;
 using Size = Lumbeck.Core.Measures.Size;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Demo;
 
-/// <summary>The made-up jobs that an empty bench begins with, each a list of edits.</summary>
-internal static class DemoBench
+/// <summary>A novel: paperback, in inches.</summary>
+internal static class Tidewatcher
 {
-    private const string Session = "demo";
-
-    /// <summary>Each job comes to the bench made: a maker's first step back never takes a piece of it away.</summary>
-    public static void Load(Desk desk)
-    {
-        const string title = "The Tidewatcher’s Ledger";
-        desk.Begin(title, Tidewatcher().Aggregate(Starters.Job(HouseFile.Shipped["tern"], title), (job, edit) => edit.Apply(job)), Session, "tidewatcher");
-    }
-
     private static Length Pt(decimal points) => Length.FromPoints(points);
     private static Length In(decimal inches) => Length.FromInches(inches);
     private static Hold At(Part panel, Anchor anchor, decimal dx = 0, decimal dy = 0, HoldBox box = HoldBox.Safe) => new(panel, box, anchor, In(dx), In(dy));
 
-    private static IEnumerable<Edit> Tidewatcher()
+    public static IEnumerable<Edit> Edits()
     {
         yield return new SetTrim(Size.FromInches(5.25m, 8));
         yield return new SetPages(312);

@@ -1,0 +1,36 @@
+using Lumbeck.Core.Papers;
+using Size = Lumbeck.Core.Measures.Size;
+
+namespace Lumbeck.Desk.Demo;
+
+/// <summary>A novella in Hebrew, so its front lies left: paperback, in inches.</summary>
+internal static class Lighthouse
+{
+    public static IEnumerable<Edit> Edits()
+    {
+        List<Edit> edits =
+        [
+            new SetLanguage("he"), new SetTrim(Size.FromInches(5, 8)), new SetPages(160), new SetFact(Words.Subtitle, "נובלה"), new SetFact(Words.Author, "נועה אלמוג"), new SetFact(Words.Imprint, "Skerry & Vane"), new SetIsbn("9780000000033"),
+            new SetPeople([new("Idit Marom", "translator")]), new SetFact(Words.Finish, "matt"),
+            .. Lay.Swatches(("sea", "Evening sea", 74, 40, 30, 16), ("foam", "Foam", 66, 32, 26, 8), ("lamp", "Lamp", 2, 10, 52, 0), ("lime", "Lime wash", 4, 3, 8, 0), ("brick", "Brick", 18, 82, 76, 8), ("rock", "Rock", 60, 54, 52, 44)),
+            new PaintGround(new SwatchPaint("sea")), new LayPaper(new ContourLines { Seed = 88, Paint = new SwatchPaint("foam") }),
+            Lay.Rect("rock", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 34, "rock"),
+            Lay.Rect("tower", Lay.At(Part.Front, Anchor.Bottom, 0, -28, HoldBox.Face), 22, 66, "lime"),
+        ];
+        for (var i = 0; i < 3; i++) edits.Add(Lay.Rect($"stripe-{i + 1}", Lay.At(Part.Front, Anchor.Bottom, 0, -36 - (i * 20), HoldBox.Face), 22, 10, "brick"));
+        edits.AddRange(
+        [
+            Lay.Rect("gallery", Lay.At(Part.Front, Anchor.Bottom, 0, -94, HoldBox.Face), 30, 2.4m, "rock"),
+            Lay.Rect("lantern", Lay.At(Part.Front, Anchor.Bottom, 0, -96.4m, HoldBox.Face), 14, 11, "lamp"),
+            Lay.Rect("cap", Lay.At(Part.Front, Anchor.Bottom, 0, -107, HoldBox.Face), 18, 4, "brick", corner: 2),
+            Lay.Text("title", TextRole.Title, "המגדלור\nהאחרון", Lay.At(Part.Front, Anchor.Top, down: 8), 0, 46, "frank-ruhl-libre/700", 46, "lime", leading: 1.05m),
+            Lay.Text("subtitle", TextRole.Subtitle, "נובלה", Lay.At(Part.Front, Anchor.Top, down: 48), 0, 9, "frank-ruhl-libre/400", 18, "lime"),
+            Lay.Text("author", TextRole.Author, "נועה אלמוג", Lay.At(Part.Front, Anchor.Bottom, down: -5), 0, 10, "frank-ruhl-libre/400", 22, "lime"),
+            Lay.Text("spine-title", TextRole.Title, "המגדלור האחרון", Lay.At(Part.Spine, Anchor.Left, 12), 90, 0, "frank-ruhl-libre/700", 13, "lime", Align.Left, Stand.Middle, leading: 1),
+            Lay.Text("spine-author", TextRole.Author, "נועה אלמוג", Lay.At(Part.Spine, Anchor.Right, -4), 40, 0, "frank-ruhl-libre/400", 11, "lime", Align.Right, Stand.Middle, leading: 1),
+            Lay.Text("blurb", TextRole.Blurb, "בלילה האחרון של השנה נדלק האור במגדלור שאיש אינו שומר עליו.\n\nדינה, שבאה לאי כדי למכור את בית סבתה, נשארת עד האביב, ולומדת לקרוא את הים, את שכניה, ואת הפנקס שבו רשמה סבתה כל ספינה שלא חזרה.", Lay.At(Part.Back, Anchor.Top, down: 22), 92, 90, "frank-ruhl-libre/400", 13, "lime", Align.Right, leading: 1.5m),
+            Lay.Barcode("barcode"),
+        ]);
+        return edits;
+    }
+}

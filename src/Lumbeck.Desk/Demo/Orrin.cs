@@ -1,0 +1,41 @@
+using Lumbeck.Core.Papers;
+using Size = Lumbeck.Core.Measures.Size;
+
+namespace Lumbeck.Desk.Demo;
+
+/// <summary>An illustrated local history: printed case, in millimetres. A viaduct runs round the boards.</summary>
+internal static class Orrin
+{
+    public static IEnumerable<Edit> Edits()
+    {
+        var silk = HouseFile.Shipped["aldwater"].Papers.First(p => p.Name.StartsWith("Silk", StringComparison.Ordinal));
+        List<Edit> edits =
+        [
+            new SetTrim(Size.FromMillimetres(189, 246)), new SetPages(222), new SetPaper(silk), new SetFact(Words.Subtitle, "an illustrated history"),
+            new SetFact(Words.Author, "Rowan Achterberg"), new SetFact(Words.Imprint, "Skerry & Vane"), new SetIsbn("9780000000019"), new SetPrice(new(38, "GBP")),
+            new SetPeople([new("Edda Lindqvist", "photographer"), new("Tomas Wray", "foreword")]), new SetInsideColour(InsideColour.Colour), new SetFact(Words.Finish, "matt laminate"), new SetFact(Words.Edition, "first"),
+            .. Lay.Swatches(("dusk", "Dusk", 62, 40, 34, 18), ("haze", "Haze", 52, 32, 28, 12), ("stone", "Stone", 12, 14, 24, 4), ("shade", "Shade", 30, 30, 40, 18), ("river", "River", 78, 52, 42, 34), ("paper", "Paper", 3, 4, 10, 0)),
+            new PaintGround(new SwatchPaint("dusk")), new LayPaper(new ContourLines { Seed = 7, Paint = new SwatchPaint("haze") }),
+            // The viaduct: a wall, its openings, a parapet, and the river before it.
+            Lay.Rect("wall", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 104, "stone"),
+            Lay.Rect("parapet", Lay.At(Part.Sheet, Anchor.Bottom, down: -104, box: HoldBox.Edge), 0, 3, "shade"),
+        ];
+        foreach (var panel in (Part[])[Part.Back, Part.Front])
+            for (var i = 0; i < 5; i++)
+                // The back keeps its wall whole where the barcode lies.
+                if (panel == Part.Front || i is 0 or 4) edits.Add(Lay.Rect($"arch-{panel.Word()}-{i + 1}", Lay.At(panel, Anchor.Bottom, -76 + (38 * i), 14, HoldBox.Face), 30, 104, "dusk", corner: 15));
+        edits.AddRange(
+        [
+            Lay.Rect("river", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 38, "river"),
+            Lay.Text("title", TextRole.Title, "Bridges of the\nOrrin Valley", Lay.At(Part.Front, Anchor.Top, down: 22), 0, 56, "libre-caslon-text/400", 40, "paper", leading: 1.15m),
+            Lay.Rect("title-rule", Lay.At(Part.Front, Anchor.Top, down: 72), 42, 0.5m, "paper"),
+            Lay.Text("subtitle", TextRole.Subtitle, "an illustrated history", Lay.At(Part.Front, Anchor.Top, down: 77), 0, 10, "libre-caslon-text/400i", 17, "paper"),
+            Lay.Text("author", TextRole.Author, "Rowan Achterberg", Lay.At(Part.Front, Anchor.Bottom, down: -5), 0, 9, "libre-caslon-text/400", 17, "paper", tracking: 40),
+            Lay.Text("spine-title", TextRole.Title, "Bridges of the Orrin Valley", Lay.At(Part.Spine, Anchor.Left, 16), 112, 0, "libre-caslon-text/400", 21, "paper", Align.Left, Stand.Middle, leading: 1),
+            Lay.Text("spine-author", TextRole.Author, "Achterberg", Lay.At(Part.Spine, Anchor.Right, -5), 40, 0, "libre-caslon-text/400", 13, "paper", Align.Right, Stand.Middle, tracking: 30, leading: 1),
+            Lay.Text("blurb", TextRole.Blurb, "Eleven bridges cross the Orrin between its spring and the sea. Each was built twice: once by masons, and once by those who told how it was built.\n\nRowan Achterberg walked the valley with its maps, its toll books and its quarrels, and puts the two beside each other, stone by stone.", Lay.At(Part.Back, Anchor.Top, down: 22), 142, 70, "libre-caslon-text/400", 12.5m, "paper", Align.Left, leading: 1.5m),
+            Lay.Barcode("barcode"),
+        ]);
+        return edits;
+    }
+}

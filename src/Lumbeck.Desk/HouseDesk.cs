@@ -1,0 +1,142 @@
+using Lumbeck.Store;
+
+namespace Lumbeck.Desk;
+
+/// <summary>A house that jobs can take: one that ships and stays as it is, or one of the maker's own.</summary>
+public sealed record KnownHouse(House House, bool Ships, long Tick, bool Back = false, bool Forward = false);
+
+/// <summary>What a change of its house's rules would do to a job that still has the old ones.</summary>
+/// <param name="Now">The rules as they are now.</param>
+/// <param name="Keys">The keys that differ: label, what the job has, what the house says now.</param>
+/// <param name="Would">The job with the new rules; null where they make no sheet of it.</param>
+/// <param name="Refused">Why they make none.</param>
+public sealed record HouseNews(House Now, IReadOnlyList<(string Label, string Was, string Is)> Keys, Composed? Would, string? Refused);
+
+/// <summary>Houses: those that ship, and copies to change.</summary>
+public static class HouseDesk
+{
+    private const int Most = 200;
+
+    /// <summary>All houses, those that ship first.</summary>
+    public static IReadOnlyList<KnownHouse> AllHouses(this Desk desk) =>
+        [.. HouseFile.Shipped.Values.Select(h => new KnownHouse(h, true, 0)), .. desk.Houses.All().Where(r => r.State is not null).Select(desk.Known)];
+
+    /// <summary>Houses put away, by id and name.</summary>
+    public static IReadOnlyList<string> HousesPutAway(this Desk desk) => [.. desk.Houses.All().Where(r => r.State is null).Select(r => r.House)];
+
+    /// <summary>The house of this id or name, or null.</summary>
+    public static KnownHouse? FindHouse(this Desk desk, string idOrName) =>
+        desk.AllHouses().FirstOrDefault(k => k.House.Id == idOrName) ?? desk.AllHouses().FirstOrDefault(k => k.House.Name.Equals(idOrName.Trim(), StringComparison.OrdinalIgnoreCase));
+
+    /// <exception cref="Refusal">There is no such house.</exception>
+    public static KnownHouse House(this Desk desk, string idOrName) => desk.FindHouse(idOrName)
+        ?? throw new Refusal("ticket/house", $"no house is called `{Core.Measures.LengthText.Clip(idOrName)}`: pick {string.Join(", ", desk.AllHouses().Select(k => k.House.Name))}");
+
+    /// <summary>The house as it was at a tick.</summary>
+    public static KnownHouse HouseAt(this Desk desk, KnownHouse now, long tick) =>
+        now.Ships || desk.Houses.At(now.House.Id, tick) is not { State: not null } row ? now : desk.Known(row);
+
+    /// <summary>Copies a house, to be changed.</summary>
+    public static KnownHouse CopyHouse(this Desk desk, string id)
+    {
+        var original = desk.House(id).House;
+        return desk.Keep(original with { Name = desk.FreeName(original.Name + ", own rules") }, "copied");
+    }
+
+    /// <summary>Takes a house file in, under an id and name of its own where another has them.</summary>
+    /// <exception cref="Refusal">It is no house file; the key is named.</exception>
+    public static KnownHouse ImportHouse(this Desk desk, string json)
+    {
+        var house = HouseFile.Read(json);
+        if (house.Name.Length == 0) throw new Refusal("name", "this house has no name: give its `name`");
+        return desk.Keep(house with { Name = desk.FreeName(house.Name) }, "brought in");
+    }
+
+    /// <summary>Changes one figure of a house of the maker's own.</summary>
+    /// <exception cref="Refusal">It can't be so, or the house is one that ships; the key is named.</exception>
+    public static KnownHouse EditHouse(this Desk desk, string id, string editId, string keyName, string text)
+    {
+        var key = HouseKeys.Find(keyName) ?? throw new Refusal(keyName, $"a house has no `{Core.Measures.LengthText.Clip(keyName)}`");
+        if (key.Name == "id" || desk.House(id).Ships) throw new Refusal(keyName, $"{desk.House(id).House.Name} ships with Lumbeck and stays as it is: copy it, and change the copy");
+        desk.Houses.Change(id, editId, row =>
+        {
+            if (row?.State is null) throw new Refusal("house", "this house was put away in the meantime: take it out again");
+            var now = HouseFile.Read(row.State);
+            var next = HouseText.Write(key, now, text);
+            if (key.Name == "name") desk.Named(next);
+            return HouseFile.Write(next) == HouseFile.Write(now) ? null : (HouseFile.Write(next), key.Label);
+        });
+        return desk.House(id);
+    }
+
+    public static KnownHouse StepHouse(this Desk desk, string id, bool forward)
+    {
+        if (!desk.House(id).Ships) desk.Houses.Step(id, forward);
+        return desk.House(id);
+    }
+
+    /// <summary>Puts a house of the maker's own away; jobs that have its rules keep them.</summary>
+    public static void PutAway(this Desk desk, string id)
+    {
+        if (desk.House(id).Ships) throw new Refusal("house", $"{desk.House(id).House.Name} ships with Lumbeck and stays");
+        desk.Houses.Change(id, null, _ => (null, "put away"));
+    }
+
+    /// <summary>Takes a house out again that was put away.</summary>
+    public static void TakeOut(this Desk desk, string id) => desk.Houses.Change(id, null, row =>
+        row is { State: null } && desk.Houses.At(id, row.Tick - 1)?.State is { } last ? (last, "taken out again") : null);
+
+    /// <summary>How many jobs are laid out by this house's rules.</summary>
+    public static int JobsOf(this Desk desk, string id) => desk.Jobs().Count(j => j.Job.Ticket.House.Id == id);
+
+    /// <summary>What has changed in a job's house since the job took its rules; null where nothing has.</summary>
+    public static HouseNews? News(this Desk desk, Job job)
+    {
+        var old = job.Ticket.House;
+        if (!desk.HasNews(job)) return null;
+        var now = desk.House(old.Id).House;
+        var keys = HouseKeys.All.Where(k => HouseText.Show(k, old) != HouseText.Show(k, now)).Select(k => (k.Label, HouseText.Show(k, old), HouseText.Show(k, now))).ToList();
+        try { return new(now, keys, Composed.Of(0, new SetHouse(now).Apply(job), desk.Shelf), null); }
+        catch (Refusal r) { return new(now, keys, null, r.Message); }
+    }
+
+    /// <summary>Whether a job's house has changed since the job took its rules.</summary>
+    public static bool HasNews(this Desk desk, Job job) =>
+        desk.FindHouse(job.Ticket.House.Id)?.House is { } now && Written(now) != Written(job.Ticket.House);
+
+    /// <summary>A house's file; jobs of one house share it from edit to edit.</summary>
+    private static string Written(House house) => Files.GetValue(house, HouseFile.Write);
+
+    private static readonly System.Runtime.CompilerServices.ConditionalWeakTable<House, string> Files = [];
+
+    private static KnownHouse Known(this Desk desk, HouseRow row)
+    {
+        var (back, forward) = desk.Houses.Steps(row.Revision);
+        return new(HouseFile.Read(row.State!), false, row.Tick, back, forward);
+    }
+
+    private static KnownHouse Keep(this Desk desk, House house, string says)
+    {
+        var taken = desk.Houses.All().Select(r => r.House).Concat(HouseFile.Shipped.Keys).ToHashSet();
+        if (taken.Count >= Most) throw new Refusal("house", $"{Most} houses are kept: put one away first");
+        var wanted = string.Concat(house.Id.ToLowerInvariant().Where(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-'));
+        wanted = wanted.Length == 0 ? "house" : wanted[..Math.Min(30, wanted.Length)];
+        var id = wanted;
+        for (var n = 2; taken.Contains(id); n++) id = string.Create(CultureInfo.InvariantCulture, $"{wanted}-{n}");
+        desk.Houses.Change(id, null, _ => (HouseFile.Write(house with { Id = id }), says));
+        return desk.House(id);
+    }
+
+    private static string FreeName(this Desk desk, string wanted)
+    {
+        var name = wanted;
+        for (var n = 2; desk.AllHouses().Any(k => k.House.Name.Equals(name, StringComparison.OrdinalIgnoreCase)); n++) name = string.Create(CultureInfo.InvariantCulture, $"{wanted} {n}");
+        return name;
+    }
+
+    private static void Named(this Desk desk, House house)
+    {
+        if (house.Name.Length is 0 or > 80) throw new Refusal("name", "a house needs a name of up to 80 letters");
+        if (desk.AllHouses().Any(k => k.House.Id != house.Id && k.House.Name.Equals(house.Name, StringComparison.OrdinalIgnoreCase))) throw new Refusal("name", $"there is a house `{house.Name}` already: take another name");
+    }
+}

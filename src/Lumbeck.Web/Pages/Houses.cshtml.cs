@@ -1,0 +1,54 @@
+using Lumbeck.Web.Screens;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Lumbeck.Web.Pages;
+
+/// <summary>Printers and their rules: those that ship to be read and copied, one's own to be changed.</summary>
+public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageModel
+{
+    private const int MostBytes = 500_000;
+
+    public KnownHouse Known { get; private set; } = null!;
+    public IReadOnlyList<KnownHouse> All { get; private set; } = [];
+    public IReadOnlyList<string> Away { get; private set; } = [];
+    public Screen Screen { get; private set; } = null!;
+    public string? Open { get; private set; }
+    public string? Problem { get; private set; }
+
+    public int Jobs(KnownHouse house) => desk.JobsOf(house.House.Id);
+
+    public Task<IActionResult> OnGetAsync(string? id, string? key) => Show(id, key, null);
+
+    public IActionResult OnPostCopy(string id) => Act(() => $"/houses/{desk.CopyHouse(id).House.Id}?key=name");
+
+    public IActionResult OnPostAway(string id) => Act(() => { desk.PutAway(id); return "/houses"; });
+
+    public IActionResult OnPostOut(string id) => Act(() => { desk.TakeOut(id); return $"/houses/{Uri.EscapeDataString(id)}"; });
+
+    public async Task<IActionResult> OnPostImportAsync(string? id, IFormFile? file)
+    {
+        if (file is null) return await Show(id, null, "Pick a house file first.");
+        if (file.Length > MostBytes) return await Show(id, null, $"A house file is under {MostBytes / 1000} kB; this one has {file.Length / 1000} kB.");
+        using var reader = new StreamReader(file.OpenReadStream());
+        var text = await reader.ReadToEndAsync();
+        try { return Redirect($"/houses/{desk.ImportHouse(text).House.Id}"); }
+        catch (Refusal r) { return await Show(id, null, $"Not brought in: {r.Message}."); }
+    }
+
+    private IActionResult Act(Func<string> act)
+    {
+        try { return Redirect(act()); }
+        catch (Refusal) { return NotFound(); }
+    }
+
+    private async Task<IActionResult> Show(string? id, string? key, string? problem)
+    {
+        All = desk.AllHouses();
+        if ((id is null ? All[0] : All.FirstOrDefault(k => k.House.Id == id)) is not { } known) return NotFound();
+        (Known, Open, Problem, Away) = (known, HouseKeys.Find(key ?? "")?.Name, problem, desk.HousesPutAway());
+        Screen = await screens.Of(known, Open);
+        Response.Headers.CacheControl = "no-store";
+        return Page();
+    }
+}

@@ -1,0 +1,120 @@
+using System.Text;
+using Lumbeck.Core.Insides;
+using Lumbeck.Intake;
+using Lumbeck.Press.Pdf;
+
+namespace Lumbeck.Press.Tests;
+
+/// <summary>Inside PDFs as a ticket reads them: page tree and boxes, whatever else is in the file.</summary>
+public sealed class InsideTests : IDisposable
+{
+    private readonly Folder _folder = new();
+
+    public void Dispose() => _folder.Dispose();
+
+    /// <summary>A PDF of these pages: each with its page entries and its content.</summary>
+    private string Pdf(string name, IEnumerable<(string Entries, string Content)> pages, string inherited = "")
+    {
+        using var s = File.Create(_folder[name]);
+        using var pdf = new PdfWriter(s, "1.6");
+        var tree = pdf.Reserve();
+        // Two levels, as layout programs write them.
+        List<int> branches = [];
+        foreach (var chunk in pages.Chunk(50))
+        {
+            var branch = pdf.Reserve();
+            List<int> kids = [];
+            foreach (var (entries, content) in chunk)
+            {
+                var stream = pdf.Stream("", o => o.Write(Encoding.ASCII.GetBytes(content)));
+                kids.Add(pdf.Object($"<< /Type /Page /Parent {branch} 0 R /Resources << >> /Contents {stream} 0 R {entries} >>"));
+            }
+            pdf.Object(branch, $"<< /Type /Pages /Parent {tree} 0 R /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
+            branches.Add(branch);
+        }
+        pdf.Object(tree, $"<< /Type /Pages /Count {pages.Count()} /Kids [{string.Join(' ', branches.Select(k => $"{k} 0 R"))}] {inherited} >>");
+        pdf.Finish(pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), pdf.Object("<< /Title (inside) >>"));
+        return _folder[name];
+    }
+
+    private static InsideFile Read(string file)
+    {
+        using var s = File.OpenRead(file);
+        return InsideReading.Of(s, Path.GetFileName(file));
+    }
+
+    private const string Ink = "0 0 10 10 re f\n";
+
+    [Fact]
+    public void Pages_sizes_odd_ones_and_a_blank_last_page_are_found()
+    {
+        var pages = Enumerable.Range(1, 318).Select(n => (n is 40 or 41 ? "/MediaBox [0 0 378 570]" : n == 200 ? "/Rotate 90 /MediaBox [0 0 576 378]" : "", n == 318 ? "q Q\n" : Ink));
+        var inside = Read(Pdf("book.pdf", pages, "/MediaBox [0 0 378 576]"));
+        (inside.Pages, inside.LastBlank, inside.TrimBoxes).ShouldBe((318, true, false));
+        inside.Sizes.Select(s => (s.Size.Show(Unit.Inch), s.Pages, s.First)).ShouldBe([("5.25 × 8 in", 316, 1), ("5.25 × 7.917 in", 2, 40)]);
+        inside.Says(Size.FromInches(5.25m, 8), Lumbeck.Core.Houses.HouseFile.Shipped["tern"], Unit.Inch).ShouldBe(["318 pages of 5.25 × 8 in", "2 pages, the first of them page 40, are 5.25 × 7.917 in", "the last page is blank: leave it out if it was only to make the count even"]);
+    }
+
+    [Fact]
+    public void Trim_boxes_say_the_size_where_there_are_any_and_crop_boxes_what_is_seen()
+    {
+        var trimmed = Read(Pdf("trimmed.pdf", Enumerable.Repeat(("/MediaBox [0 0 450 650] /TrimBox [36 36 414 612]", Ink), 20)));
+        (trimmed.TrimBoxes, trimmed.Page.Show(Unit.Inch), trimmed.LastBlank).ShouldBe((true, "5.25 × 8 in", false));
+        Read(Pdf("cropped.pdf", Enumerable.Repeat(("/MediaBox [0 0 450 650] /CropBox [36 36 414 612]", Ink), 20))).Page.Show(Unit.Inch).ShouldBe("5.25 × 8 in");
+        // User space may be larger than points.
+        Read(Pdf("large.pdf", Enumerable.Repeat(("/MediaBox [0 0 189 288] /UserUnit 2", Ink), 20))).Page.Show(Unit.Inch).ShouldBe("5.25 × 8 in");
+    }
+
+    [Fact]
+    public void What_cannot_be_read_is_answered_by_name_and_reason()
+    {
+        string said(string name, byte[] bytes)
+        {
+            File.WriteAllBytes(_folder[name], bytes);
+            return Should.Throw<Refusal>(() => Read(_folder[name])).Message;
+        }
+        said("empty.pdf", []).ShouldBe("empty.pdf is empty: export it again");
+        said("letter.pdf", Encoding.ASCII.GetBytes("Dear printer,")).ShouldStartWith("letter.pdf is no PDF");
+        var whole = File.ReadAllBytes(Pdf("whole.pdf", Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 60)));
+        said("torn.pdf", whole[..300]).ShouldStartWith("torn.pdf ");
+        said("bare.pdf", Encoding.ASCII.GetBytes("%PDF-1.6\n1 0 obj\n<< /Type /Catalog >>\nendobj\ntrailer << /Root 1 0 R >>")).ShouldStartWith("bare.pdf ");
+        Tool.Run("qpdf", "--encrypt", "secret", "owner", "256", "--", _folder["whole.pdf"], _folder["locked.pdf"]);
+        Should.Throw<Refusal>(() => Read(_folder["locked.pdf"])).Message.ShouldStartWith("locked.pdf is encrypted");
+        Should.Throw<Refusal>(() => Read(Pdf("sizeless.pdf", [("", Ink)]))).Message.ShouldStartWith("page 1 of sizeless.pdf has no size");
+    }
+
+    [Fact]
+    public void A_page_tree_that_loops_comes_to_an_end()
+    {
+        File.WriteAllText(_folder["loop.pdf"], "%PDF-1.4\n1 0 obj\n<< /Type /Catalog /Pages 2 0 R >>\nendobj\n2 0 obj\n<< /Type /Pages /Count 2 /Kids [3 0 R 2 0 R] /MediaBox [0 0 378 576] >>\nendobj\n3 0 obj\n<< /Type /Pages /Parent 2 0 R /Count 1 /Kids [2 0 R 4 0 R] >>\nendobj\n4 0 obj\n<< /Type /Page /Parent 3 0 R >>\nendobj\ntrailer << /Root 1 0 R /Size 5 >>\n");
+        try { Read(_folder["loop.pdf"]).Pages.ShouldBe(1); }
+        catch (Refusal r) { r.Message.ShouldStartWith("loop.pdf "); }
+    }
+
+    [Fact]
+    public async Task An_inside_is_read_from_the_disk_and_not_kept_and_one_over_the_limit_is_refused()
+    {
+        var desk = new Desk.Desk(_folder["data"], TimeProvider.System);
+        await using (var upload = File.OpenRead(Pdf("book.pdf", Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 10))))
+            (await Desk.InsideDesk.ReadInside(desk, upload, "../..\\C:\\books\\Bo\u0001ok.pdf", default)).Name.ShouldBe("Book.pdf");
+        Directory.EnumerateFiles(Path.Combine(desk.Folder, "incoming")).ShouldBeEmpty();
+        var refused = await Should.ThrowAsync<Refusal>(() => Desk.InsideDesk.ReadInside(desk, new Endless(), "huge.pdf", default));
+        refused.Message.ShouldStartWith("huge.pdf is over 500 MB");
+        Directory.EnumerateFiles(Path.Combine(desk.Folder, "incoming")).ShouldBeEmpty();
+    }
+
+    /// <summary>A sender that never stops.</summary>
+    private sealed class Endless : Stream
+    {
+        public override bool CanRead => true;
+        public override bool CanSeek => false;
+        public override bool CanWrite => false;
+        public override long Length => throw new NotSupportedException();
+        public override long Position { get => 0; set => throw new NotSupportedException(); }
+        public override int Read(byte[] buffer, int offset, int count) => count;
+        public override void Flush() { }
+        public override long Seek(long offset, SeekOrigin origin) => throw new NotSupportedException();
+        public override void SetLength(long value) => throw new NotSupportedException();
+        public override void Write(byte[] buffer, int offset, int count) => throw new NotSupportedException();
+    }
+}
