@@ -18,6 +18,8 @@ internal static partial class Benches
         var tern = HouseFile.Shipped["tern"];
         var book = new BookFacts(BindingKind.Paperback, Core.Geometry.Reading.LeftToRight, Size.FromInches(5.25m, 8), 312, tern.Papers[0]);
         Time("geometry, exact (aim 20 µs)", 2000, 50, () => WrapGeometry.Of(book, tern));
+        foreach (var (kind, _) in BindingKinds.Words.Select(w => (w.Value, w.Word)).Where(w => w.Value != BindingKind.Paperback))
+            Time($"  the same book as a {kind.Say()}", 2000, 20, () => WrapGeometry.Of(book with { Binding = kind }, tern));
         Time("a printer's figures explained (aim 2 ms)", 500, 5, () => Core.Explaining.Explanation.Of(book, tern, Size.FromInches(11.33m, 8), default));
         Time("  peer: the same widths in doubles", 2000, 50, () =>
         {
@@ -80,6 +82,21 @@ internal static partial class Benches
                 tick = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
                 return tick;
             });
+            var shown = long.Parse(Tick().Match(await client.GetStringAsync("/jobs/calder/ticket")).Groups[1].Value, CultureInfo.InvariantCulture);
+            Time("ticket redrawn: pages changed (aim 30 ms)", 200, 1, () =>
+            {
+                var answer = client.PostAsJsonAsync("/jobs/calder/edit", new { id = Guid.NewGuid().ToString(), session, @base = shown, seen = shown, place = "Ticket", path = "ticket/pages", text = (++n % 2 == 0 ? "286" : "300") }).GetAwaiter().GetResult();
+                answer.EnsureSuccessStatusCode();
+                _ = answer.Content.ReadAsStringAsync().GetAwaiter().GetResult();
+                shown = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
+                return shown;
+            });
+            Time("ticket tried: pages typed, nothing saved", 200, 1, () =>
+            {
+                var answer = client.PostAsJsonAsync("/jobs/calder/try", new { id = Guid.NewGuid().ToString(), session, seen = shown, place = "Ticket", path = "ticket/pages", text = (++n % 2 == 0 ? "310" : "320") }).GetAwaiter().GetResult();
+                answer.EnsureSuccessStatusCode();
+                return answer.Content.ReadAsStringAsync().GetAwaiter().GetResult().Length;
+            });
             using (var f = new FileStream(Path.Combine(folder, "fsync"), FileMode.Create))
                 Time("  peer: 4 kB written and flushed to this disk", 200, 1, () =>
                 {
@@ -89,12 +106,46 @@ internal static partial class Benches
                 });
             Time("  peer: asking for news when there is none", 200, 1, () => client.GetAsync($"/jobs/tidewatcher/news?seen={tick}&place=Wrap").GetAwaiter().GetResult().StatusCode);
             await Weigh(client, page);
+            await Inside(client, server, folder);
         }
         finally
         {
             server.Kill();
             await server.WaitForExitAsync();
         }
+    }
+
+    /// <summary>An inside of 500 MB from the sender's first byte to the ticket's answer, beside copying as much on this disk; and the most memory the server ever had.</summary>
+    private static async Task Inside(HttpClient client, Process server, string folder)
+    {
+        var file = Path.Combine(folder, "inside.pdf");
+        using (var s = File.Create(file))
+        using (var pdf = new Press.Pdf.PdfWriter(s, "1.6"))
+        {
+            var noise = new byte[1_240_000];
+            new Random(7).NextBytes(noise);
+            var tree = pdf.Reserve();
+            var kids = Enumerable.Range(0, 400).Select(_ =>
+            {
+                var picture = pdf.Stream("/Type /XObject /Subtype /Image /Width 1000 /Height 413 /BitsPerComponent 8 /ColorSpace /DeviceRGB", o => o.Write(noise), compress: false);
+                return pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 378 576] /Resources << /XObject << /P {picture} 0 R >> >> >>");
+            }).ToList();
+            pdf.Object(tree, $"<< /Type /Pages /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
+            pdf.Finish(pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), pdf.Object("<< >>"));
+        }
+        long most() => long.Parse(File.ReadLines($"/proc/{server.Id}/status").First(l => l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000;
+        var before = most();
+        var from = Stopwatch.GetTimestamp();
+        using (var body = File.OpenRead(file))
+        {
+            var answer = await client.PostAsync("/jobs/tidewatcher/inside?name=inside.pdf", new StreamContent(body));
+            answer.EnsureSuccessStatusCode();
+        }
+        var took = Stopwatch.GetElapsedTime(from);
+        Console.WriteLine($"{$"an inside of {new FileInfo(file).Length / 1_000_000} MB laid on (aim 3 s, 200 MB)",-46} {$"{took.TotalSeconds:0.00} s",12}   the server's most memory {most()} MB, {before} MB before");
+        from = Stopwatch.GetTimestamp();
+        File.Copy(file, file + ".copy");
+        Console.WriteLine($"{"  peer: copying the file on this disk",-46} {$"{Stopwatch.GetElapsedTime(from).TotalSeconds:0.00} s",12}");
     }
 
     private static async Task Weigh(HttpClient client, string page)

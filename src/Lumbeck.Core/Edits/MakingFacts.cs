@@ -24,7 +24,7 @@ internal static class MakingFacts
         View("page", "Page", p => p.Page.Show(), (p, t) => p.Thick(Caliper.FromPageThickness(Thickness(t)))),
         View("ppi", "Pages per inch", p => $"{Places(p.PagesPerInch, 1)} ppi", (p, t) => p.Thick(PaperText.FromPagesPerInch(Without(t, "ppi")))),
         View("gsm", "Grammage", p => p.Grammage is { } g ? $"{Places(g, 2)} g/m²" : "", (p, t) => p.Weighing(t.Trim().Length == 0 ? null : Number(Without(t, "g/m²", "g/m2", "gsm", "g"), "90 g/m²"))),
-        View("bulk", "Bulk", p => p.Bulk is { } b ? $"{Places(b, 3)} cm³/g" : "", (p, t) => p.Bulking(Number(Without(t, "cm³/g", "cm3/g"), "1.5 cm³/g"))),
+        View("bulk", "Bulk", p => p.Bulk is { } b ? $"{Places(b, 2)} cm³/g" : "", (p, t) => p.Bulking(Number(Without(t, "cm³/g", "cm3/g"), "1.5 cm³/g"))),
         new("ticket/plates", "Plates", j => j.Ticket.Plates is { } p ? $"{p.Pages} pages" : "", (j, t) => new SetPlates(t.Trim() is "" or "none" or "0" ? null : new(Pages(t, "16"), j.Ticket.Plates?.Paper ?? j.Ticket.House.Papers.FirstOrDefault(p => p.Name != j.Ticket.Paper.Name) ?? j.Ticket.Paper))),
         new("ticket/plates-paper", "on paper", j => j.Ticket.Plates?.Paper.Name ?? "", (j, t) => j.Ticket.Plates is { } p ? new SetPlates(p with { Paper = t == p.Paper.Name ? p.Paper : Read(t, j.Ticket.House) }) : t.Trim().Length == 0 ? new SetPlates(null) : throw Facts.No("this book has no plates: type how many pages they have first"))
             { Choices = j => [.. j.Ticket.House.Papers.Select(p => (p.Name, p.Leaf.Show()))] },

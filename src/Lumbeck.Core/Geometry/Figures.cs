@@ -38,7 +38,7 @@ internal static class Figures
             at = fold;
         }
         var across = sheet.FoldsAcross.Length == 0 ? "" : $"; from the head at {string.Join(" and ", sheet.FoldsAcross.Select(f => f.Term(unit)))}";
-        return new("folds", "Folds", $"{sheet.Folds.Length + sheet.FoldsAcross.Length} folds", $"from the left at {string.Join("; ", steps)}{across}");
+        return new("folds", "Folds", sheet.Folds.Length + sheet.FoldsAcross.Length is var n && n == 1 ? "1 fold" : $"{n} folds", $"from the left at {string.Join("; ", steps)}{across}");
     }
 
     private static Sum Weight(WrapGeometry g)

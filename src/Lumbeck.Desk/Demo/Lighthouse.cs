@@ -26,7 +26,7 @@ internal static class Lighthouse
             Lay.Text("title", TextRole.Title, "המגדלור\nהאחרון", Lay.At(Part.Front, Anchor.Top, down: 8), 0, 46, "frank-ruhl-libre/700", 46, "lime", leading: 1.05m),
             Lay.Text("subtitle", TextRole.Subtitle, "נובלה", Lay.At(Part.Front, Anchor.Top, down: 48), 0, 9, "frank-ruhl-libre/400", 18, "lime"),
             Lay.Text("author", TextRole.Author, "נועה אלמוג", Lay.At(Part.Front, Anchor.Bottom, down: -5), 0, 10, "frank-ruhl-libre/400", 22, "lime"),
-            Lay.Text("spine-title", TextRole.Title, "המגדלור האחרון", Lay.At(Part.Spine, Anchor.Left, 12), 90, 0, "frank-ruhl-libre/700", 13, "lime", Align.Left, Stand.Middle, leading: 1),
+            Lay.Text("spine-title", TextRole.Title, "המגדלור האחרון", Lay.At(Part.Spine, Anchor.Left, 10), 52, 0, "frank-ruhl-libre/700", 13, "lime", Align.Left, Stand.Middle, leading: 1),
             Lay.Text("spine-author", TextRole.Author, "נועה אלמוג", Lay.At(Part.Spine, Anchor.Right, -4), 40, 0, "frank-ruhl-libre/400", 11, "lime", Align.Right, Stand.Middle, leading: 1),
             Lay.Text("blurb", TextRole.Blurb, "בלילה האחרון של השנה נדלק האור במגדלור שאיש אינו שומר עליו.\n\nדינה, שבאה לאי כדי למכור את בית סבתה, נשארת עד האביב, ולומדת לקרוא את הים, את שכניה, ואת הפנקס שבו רשמה סבתה כל ספינה שלא חזרה.", Lay.At(Part.Back, Anchor.Top, down: 22), 92, 90, "frank-ruhl-libre/400", 13, "lime", Align.Right, leading: 1.5m),
             Lay.Barcode("barcode"),

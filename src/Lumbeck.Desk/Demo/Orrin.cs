@@ -27,6 +27,7 @@ internal static class Orrin
         edits.AddRange(
         [
             Lay.Rect("river", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 38, "river"),
+            Lay.Rect("pier", Lay.At(Part.Spine, Anchor.Middle, box: HoldBox.Edge), 0, 0, "river"),
             Lay.Text("title", TextRole.Title, "Bridges of the\nOrrin Valley", Lay.At(Part.Front, Anchor.Top, down: 22), 0, 56, "libre-caslon-text/400", 40, "paper", leading: 1.15m),
             Lay.Rect("title-rule", Lay.At(Part.Front, Anchor.Top, down: 72), 42, 0.5m, "paper"),
             Lay.Text("subtitle", TextRole.Subtitle, "an illustrated history", Lay.At(Part.Front, Anchor.Top, down: 77), 0, 10, "libre-caslon-text/400i", 17, "paper"),
