@@ -57,18 +57,11 @@ internal static partial class Benches
     /// <summary>An edit from a browser's request to its answer, beside what the disk takes to flush; and what the Wrap screen weighs.</summary>
     public static async Task Server(string folder)
     {
-        var bin = new DirectoryInfo(AppContext.BaseDirectory);
-        var root = bin;
-        while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
-        var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true };
-        foreach (var a in (string[])[Path.Combine(root.FullName, "src", "Lumbeck.Web", "bin", bin.Parent!.Name, bin.Name, "Lumbeck.Web.dll"), "--port", "0", "--data", Path.Combine(folder, "server")]) start.ArgumentList.Add(a);
-        using var server = Process.Start(start)!;
+        var (server, client) = await Start(Path.Combine(folder, "server"));
+        using var s = server;
+        using var c = client;
         try
         {
-            string? line;
-            do line = await server.StandardOutput.ReadLineAsync() ?? throw new InvalidOperationException("The server did not start.");
-            while (!line.StartsWith("Lumbeck is open at ", StringComparison.Ordinal));
-            using var client = new HttpClient { BaseAddress = new(line["Lumbeck is open at ".Length..]) };
             var page = await client.GetStringAsync("/jobs/tidewatcher/wrap?item=title");
             client.DefaultRequestHeaders.Add("X-Lumbeck-Token", Token().Match(page).Groups[1].Value);
             var tick = long.Parse(Tick().Match(page).Groups[1].Value, CultureInfo.InvariantCulture);
@@ -106,7 +99,6 @@ internal static partial class Benches
                 });
             Time("  peer: asking for news when there is none", 200, 1, () => client.GetAsync($"/jobs/tidewatcher/news?seen={tick}&place=Wrap").GetAwaiter().GetResult().StatusCode);
             await Weigh(client, page);
-            await Inside(client, server, folder);
         }
         finally
         {
@@ -115,9 +107,28 @@ internal static partial class Benches
         }
     }
 
-    /// <summary>An inside of 500 MB from the sender's first byte to the ticket's answer, beside copying as much on this disk; and the most memory the server ever had.</summary>
-    private static async Task Inside(HttpClient client, Process server, string folder)
+    /// <summary>A server of its own on a data folder, and a client of it.</summary>
+    private static async Task<(Process Server, HttpClient Client)> Start(string data)
     {
+        var bin = new DirectoryInfo(AppContext.BaseDirectory);
+        var root = bin;
+        while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
+        var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true };
+        foreach (var a in (string[])[Path.Combine(root.FullName, "src", "Lumbeck.Web", "bin", bin.Parent!.Name, bin.Name, "Lumbeck.Web.dll"), "--port", "0", "--data", data]) start.ArgumentList.Add(a);
+        var server = Process.Start(start)!;
+        string? line;
+        do line = await server.StandardOutput.ReadLineAsync() ?? throw new InvalidOperationException("The server did not start.");
+        while (!line.StartsWith("Lumbeck is open at ", StringComparison.Ordinal));
+        return (server, new HttpClient { BaseAddress = new(line["Lumbeck is open at ".Length..]) });
+    }
+
+    /// <summary>An inside of 500 MB from the sender's first byte to the ticket's answer, beside copying as much on this disk; and the most memory the server ever had.</summary>
+    public static async Task Inside(string folder)
+    {
+        var (server, client) = await Start(Path.Combine(folder, "inside"));
+        using var s1 = server;
+        using var c1 = client;
+        client.DefaultRequestHeaders.Add("X-Lumbeck-Token", Token().Match(await client.GetStringAsync("/jobs/tidewatcher/ticket")).Groups[1].Value);
         var file = Path.Combine(folder, "inside.pdf");
         using (var s = File.Create(file))
         using (var pdf = new Press.Pdf.PdfWriter(s, "1.6"))
@@ -145,6 +156,8 @@ internal static partial class Benches
         Console.WriteLine($"{$"an inside of {new FileInfo(file).Length / 1_000_000} MB laid on (aim 3 s, 200 MB)",-46} {$"{took.TotalSeconds:0.00} s",12}   the server's most memory {most()} MB, {before} MB before");
         from = Stopwatch.GetTimestamp();
         File.Copy(file, file + ".copy");
+        server.Kill();
+        await server.WaitForExitAsync();
         Console.WriteLine($"{"  peer: copying the file on this disk",-46} {$"{Stopwatch.GetElapsedTime(from).TotalSeconds:0.00} s",12}");
     }
 

@@ -9,5 +9,6 @@ try
     Benches.Compose(folder);
     Benches.Press(folder);
     await Benches.Server(folder);
+    await Benches.Inside(folder);
 }
 finally { Directory.Delete(folder, recursive: true); }

@@ -133,12 +133,23 @@ internal static class WrapVerbs
             Dummy = given(Dummy) is { } measured ? LengthOf(Dummy, measured, house.Unit) : null,
             Endpapers = given(Endpapers) is { } added ? LengthOf(Endpapers, added, house.Unit) : null,
         };
-        var geometry = WrapGeometry.Of(book, house);
+        var geometry = Named(() => WrapGeometry.Of(book, house));
         // What can be computed is; that this house would not make it is said beside.
         if (!house.Binds(kind.Value)) Console.Error.WriteLine($"{house.Name} binds no {kind.Value.Word()}, only {string.Join(" and ", house.Bindings.Select(b => b.Word()))}.");
         if (!house.Cuts(trim)) Console.Error.WriteLine($"{house.Name} cuts trims from {house.TrimLeast.Show(house.Unit)} to {house.TrimMost.Show(house.Unit)}, not {trim.Show(house.Unit)}{(house.Cuts(new(trim.Height, trim.Width)) ? ": width and height may be swapped" : "")}.");
         if (geometry.Spine.Pages < geometry.FewestPages || geometry.Spine.Pages > geometry.MostPages) Console.Error.WriteLine($"{house.Name} binds {geometry.FewestPages} to {geometry.MostPages} pages so, not {geometry.Spine.Pages}.");
         return geometry;
+    }
+
+    /// <summary>What a fact of a ticket is called on the command line.</summary>
+    private static WrapGeometry Named(Func<WrapGeometry> make)
+    {
+        try { return make(); }
+        catch (Refusal r)
+        {
+            var option = r.Path switch { "ticket/pages" => Pages, "ticket/trim" => Trim, "ticket/paper" => Leaf, "ticket/flaps" => Flaps, "ticket/pinned" => Spine, "ticket/dummy" => Dummy, "ticket/endpapers" => Endpapers, "ticket/plates" => PlatePages, "ticket/plates-paper" => PlateLeaf, _ => null };
+            throw option is null ? r : No(option, r.Message);
+        }
     }
 
     private static Paper PaperOf(ParseResult p, House house, Func<Option<string>, string?> given)
@@ -148,10 +159,15 @@ internal static class WrapVerbs
         if (given(Stock) is { } name)
             return house.Papers.FirstOrDefault(x => x.Name.Equals(name, StringComparison.OrdinalIgnoreCase))
                 ?? throw No(Stock, $"{house.Name} has no paper `{LengthText.Clip(name)}`: pick {string.Join(", ", house.Papers.Select(x => x.Name))}");
-        if (given(Leaf) is { } leaf) return new("", Thick(Leaf, leaf));
-        if (given(Page) is { } page) return new("", Caliper.FromPageThickness(Thick(Page, page)));
-        if (given(Ppi) is { } ppi) return new("", Caliper.FromPagesPerInch(Number(Ppi, ppi)));
-        if (given(Gsm) is { } gsm && given(Bulk) is { } bulk) return new("", Caliper.FromBulk(Number(Gsm, gsm), Number(Bulk, bulk)), Number(Gsm, gsm));
+        Paper of(Option<string> o, Func<Paper, Paper> make)
+        {
+            try { return make(new("", Caliper.Zero)) with { Name = "" }; }
+            catch (Refusal r) when (r.Path.Length == 0) { throw No(o, r.Message); }
+        }
+        if (given(Leaf) is { } leaf) return of(Leaf, x => x.Thick(Thick(Leaf, leaf)));
+        if (given(Page) is { } page) return of(Page, x => x.Thick(Caliper.FromPageThickness(Thick(Page, page))));
+        if (given(Ppi) is { } ppi) return of(Ppi, x => x.Thick(Caliper.FromPagesPerInch(Number(Ppi, ppi))));
+        if (given(Gsm) is { } gsm && given(Bulk) is { } bulk) return of(Bulk, x => of(Gsm, y => y.Weighing(Number(Gsm, gsm))).Bulking(Number(Bulk, bulk)));
         throw new Refusal("stock", "the paper is missing: give --stock, --leaf, --page-thickness, --ppi, or --gsm with --bulk");
     }
 

@@ -60,6 +60,9 @@ public sealed class HouseDeskTests : IDisposable
         Core.Houses.HouseFile.Write(back with { Id = "aldwater", Name = "Aldwater Bindery" }).ShouldBe(file);
         foreach (var (json, path) in ((string, string)[])[("{", ""), ("[]", ""), ("{}", "name"), ("{\"name\":\"X\",\"bleeds_mm\":3}", "bleeds_mm"), ("{\"name\":\"X\",\"bleed_mm\":\"three\"}", "bleed_mm"), ("{\"name\":\"X\",\"papers\":[{\"name\":\"P\"}]}", "papers"), ("{\"name\":\"X\",\"pages_min\":50,\"pages_max\":40}", "pages_min")])
             Should.Throw<Refusal>(() => _desk.ImportHouse(json)).Path.ShouldBe(path, json);
+        var both = Should.Throw<Refusal>(() => _desk.ImportHouse("{\"name\":\"X\",\"bleeds_mm\":3,\"marks\":\"some\",\"unit\":\"mm\"}")).Message;
+        both.ShouldContain("no house has a key `bleeds_mm`: did you mean");
+        both.ShouldContain("`marks` can't be `\"some\"`: it takes one of `none`");
         _desk.AllHouses().Count.ShouldBe(4);
     }
 

@@ -37,8 +37,15 @@ public sealed class Browser : IDisposable
 
     public IWebElement Find(string css) => Until(d => d.FindElements(By.CssSelector(css)).FirstOrDefault(), css);
 
-    /// <summary>Picks from a select by its value.</summary>
-    public void Pick(string css, string value) => AndWait(() => Script("const s = arguments[0]; s.focus(); s.value = arguments[1]; s.dispatchEvent(new Event('change', { bubbles: true }))", Find(css), value));
+    /// <summary>Picks from a list, or from a select, by what is written for the choice.</summary>
+    public void Pick(string css, string value) => AndWait(() =>
+    {
+        if (Find(css).TagName != "details") { Choose(css, value); return; }
+        Find(css + " summary").Click();
+        Find($"{css} [data-text='{value}']").Click();
+    });
+
+    private void Choose(string css, string value) => Script("const s = arguments[0]; s.focus(); s.value = arguments[1]; s.dispatchEvent(new Event('change', { bubbles: true }))", Find(css), value);
 
     public string Text(string css) => Find(css).Text;
 

@@ -36,7 +36,7 @@ public sealed class TicketTests(Browser browser)
         var trim = house == "tern" ? Size.FromInches(8.5m, 11) : house == "plover" ? Size.FromMillimetres(148, 210) : Size.FromMillimetres(129, 198);
         var slug = Begin(house, $"Bound {house} {binding}", new SetTrim(trim), new SetPages(200));
         browser.Go($"/jobs/{slug}/ticket");
-        if (browser.Find("#f-ticket-binding").GetDomProperty("value") != binding) browser.Pick("#f-ticket-binding", binding);
+        if (browser.Find("#f-ticket-binding").GetDomAttribute("data-now") != binding) browser.Pick("#f-ticket-binding", binding);
         string[] shown = [.. ((string)browser.Script("return [...document.querySelectorAll('#sums > div:first-child > div')].map(d => [...d.children].map(c => c.textContent.trim()).join('|') + '|' + (d.getBoundingClientRect().bottom <= innerHeight && d.getBoundingClientRect().top >= 0)).join('\\n')")!).Split('\n')];
         shown.ShouldAllBe(s => s.EndsWith("|true"));
         shown[0].ShouldContain($"|{spine}|");

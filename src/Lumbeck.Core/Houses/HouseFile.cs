@@ -6,7 +6,7 @@ namespace Lumbeck.Core.Houses;
 public static class HouseFile
 {
     /// <summary>Reads a house. A key left out takes the trade's default.</summary>
-    /// <exception cref="Refusal">The text is no JSON object, a key is unknown, or a value impossible; the key is named.</exception>
+    /// <exception cref="Refusal">The text is no JSON object, keys are unknown, or values impossible; each such key is named, the first as the path.</exception>
     public static House Read(string json)
     {
         try
@@ -24,12 +24,15 @@ public static class HouseFile
     {
         if (root.ValueKind != JsonValueKind.Object) throw new Refusal("", "a house file is one JSON object: put its keys between `{` and `}`");
         var house = new House();
+        // Every wrong key is told, not the first alone: a file is mended in one go.
+        List<Refusal> wrong = [];
         foreach (var p in root.EnumerateObject())
         {
-            var key = HouseKeys.All.FirstOrDefault(k => k.Name == p.Name) ?? throw new Refusal(p.Name, $"no house has a key `{p.Name}`{Nearest(p.Name)}");
-            house = key.Read(house, p.Value);
+            try { house = (HouseKeys.Find(p.Name) ?? throw new Refusal(p.Name, $"no house has a key `{p.Name}`{Nearest(p.Name)}")).Read(house, p.Value); }
+            catch (Refusal r) { wrong.Add(r); }
         }
-        return Checked(house);
+        if (wrong.Count == 0) return Checked(house);
+        throw new Refusal(wrong[0].Path, string.Join("; ", wrong.Take(MostTold).Select(r => r.Message)) + (wrong.Count > MostTold ? $"; and {wrong.Count - MostTold} more" : ""));
     }
 
     /// <summary>Writes every key, defaults too, so that nothing is left to guess.</summary>
@@ -44,6 +47,8 @@ public static class HouseFile
             using var reader = new StreamReader(typeof(HouseFile).Assembly.GetManifestResourceStream(n)!);
             return Read(reader.ReadToEnd());
         }).ToDictionary(h => h.Id);
+
+    private const int MostTold = 12;
 
     private static readonly JsonSerializerOptions Indented = new() { WriteIndented = true, Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
 

@@ -37,6 +37,15 @@ document.addEventListener('click', e => {
   if (closest(e, '#sheet,#lens-drawing')) choose(null);
 });
 
+// A list that something is picked from closes when it is left.
+const leave = (e: Event): void => {
+  const into = e.type === 'focusout' ? (e as FocusEvent).relatedTarget : e.target;
+  if (e.type === 'focusout' && !into) return;
+  for (const list of document.querySelectorAll<HTMLDetailsElement>('details[data-picks][open]')) if (!(into instanceof Node && list.contains(into))) list.open = false;
+};
+document.addEventListener('pointerdown', leave);
+document.addEventListener('focusout', leave);
+
 function choose(id: string | null): void {
   pick(id);
   if (id) document.getElementById(`row-${id}`)?.scrollIntoView({ block: 'nearest' });

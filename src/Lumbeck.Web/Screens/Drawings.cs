@@ -70,7 +70,7 @@ public sealed class Drawings(Desk.Desk desk)
         s.Append("\"/></g>");
         if (!fits && name is "bleed") return;
         // A figure too wide for its part stands above it.
-        var beside = fits ? at : at - (size * 0.98);
+        var beside = fits ? at : at - (size * 1.15);
         var (tx, ty) = upright ? (beside, middle) : (middle, beside);
         s.Append("<a href=\"").Append(sums).Append("#sum-").Append(sum).Append("\" aria-label=\"").Append(SvgText.Escape(name)).Append(' ').Append(figure).Append(": show the sum\"><title>").Append(measured.Exact(unit)).Append("</title><text font-size=\"").Figure(size).Append("\" text-anchor=\"middle\" dominant-baseline=\"central\" transform=\"translate(").Figure(tx).Append(' ').Figure(ty).Append(')').Append(upright ? "rotate(-90)" : "").Append("\">").Append(figure).Append("</text></a>");
     }

@@ -5,6 +5,8 @@ public sealed record FieldView(Job Job, Fact Fact)
 {
     /// <summary>Picked from its choices rather than typed.</summary>
     public bool Pick { get; init; }
+    /// <summary>Choices that the fact itself does not know.</summary>
+    public IReadOnlyList<(string Text, string Label)>? Choices { get; init; }
     /// <summary>Lines of a longer text; 0 for one line.</summary>
     public int Lines { get; init; }
     /// <summary>The label above the field instead of beside it, where room is narrow.</summary>
