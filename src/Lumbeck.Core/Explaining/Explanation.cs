@@ -27,6 +27,9 @@ public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied
         return new(computed, given, agrees, ImpliedBy(wrap, given), agrees ? [] : Fitting(wrap, given, allowed));
     }
 
+    /// <summary>Whether only the width differs, so that the figures may truly be the printer's own spine.</summary>
+    public bool SpineAlone => !Agrees && Implied.Spine is not null && Length.Abs(Given.Height - Computed.Height) <= LeastSlack;
+
     /// <summary>How far off, as a multiple of what is allowed; 1 or less agrees.</summary>
     private static decimal Off(Size tried, Size given, Size allowed) => Math.Max(
         (decimal)Length.Abs(tried.Width - given.Width).Units / allowed.Width.Units,

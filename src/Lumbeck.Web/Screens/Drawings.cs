@@ -14,7 +14,7 @@ public sealed class Drawings(Desk.Desk desk)
     public SvgPainter Painter(Composed c) => _painters.GetOrAdd(c.Job.Ticket.House.Profile, _ => new(desk.Shelf, desk.ColourOf(c.Job.Ticket.House)));
 
     /// <summary>Room for the chains round a sheet, in points.</summary>
-    public static double Margin(Sheet sheet) => TextSize(sheet) * 3.1;
+    public static double Margin(Sheet sheet) => TextSize(sheet) * 3.4;
 
     internal static double TextSize(Sheet sheet) => Math.Max(sheet.Size.Width.Points, sheet.Size.Height.Points * 1.35) / 76;
 
