@@ -15,20 +15,22 @@ namespace Lumbeck.Intake;
 /// </summary>
 public static class InsideReading
 {
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
     private const int MostPages = 20_000;
     /// <summary>A page whose content is longer than this is not blank.</summary>
     private const int BlankBytes = 20_000;
 
     /// <param name="file">Read from its start; must be seekable.</param>
     /// <param name="name">What the file is called, for sentences.</param>
+    /// <param name="most">How long reading may take; ten seconds where null. A sound file of 500 MB takes a fraction of one.</param>
     /// <exception cref="Refusal">It is empty, encrypted, damaged or no PDF; the sentence says which.</exception>
-    public static InsideFile Of(Stream file, string name)
+    public static InsideFile Of(Stream file, string name, TimeSpan? most = null)
     {
         if (file.Length == 0) throw No($"{name} is empty: export it again");
         if (!StartsAsPdf(file)) throw No($"{name} is no PDF: drop the inside as your layout program exports it");
         try
         {
-            using var pdf = PdfDocument.Open(file);
+            using var pdf = PdfDocument.Open(new Rationed(file, most ?? Patience));
             if (pdf.IsEncrypted) throw No($"{name} is encrypted: export it without a password, since printers refuse such files too");
             var pages = Pages(pdf).ToList();
             if (pages.Count == 0) throw No($"{name} has no pages: export it again");

@@ -4,7 +4,7 @@ using Microsoft.AspNetCore.Antiforgery;
 namespace Lumbeck.Web;
 
 /// <summary>What a browser sends to change a house: a key and its text, or a step.</summary>
-public sealed record HouseWire(string Id, string Session, long Seen, string? Open, string? Path, string? Text, string? Step);
+public sealed record HouseWire(string? Id, long Seen, string? Open, string? Path, string? Text, string? Step);
 
 /// <summary>Where a house's figures come in and differences go out; house files are handed out here too.</summary>
 public static class HouseRoutes
@@ -20,7 +20,7 @@ public static class HouseRoutes
     private static async Task<IResult> Edit(string id, HouseWire wire, Desk.Desk desk, HouseScreens screens, IAntiforgery antiforgery, HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-        if (wire.Id.Length is < 8 or > 64) return Results.BadRequest();
+        if (wire.Id is not { Length: >= 8 and <= 64 }) return Results.BadRequest();
         try
         {
             var now = wire.Step is { } step ? desk.StepHouse(id, forward: step == "forward")

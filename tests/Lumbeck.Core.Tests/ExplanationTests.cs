@@ -60,6 +60,9 @@ public sealed class ExplanationTests
     [InlineData("437.0 x 286.0 mm", "allowance")]
     [InlineData("398.5 x 252 mm", "case-for-paperback")]
     [InlineData("440.5 x 286 mm", "other-paper")]
+    [InlineData("1240.2 x 810.7", "points")]
+    [InlineData("5167 x 3378", "pixels-300")]
+    [InlineData("43.8 x 28.6", "centimetres")]
     public void A_slip_with_a_case_is_found(string given, string id) => Of(Case, Aldwater, given).Causes.Select(c => c.Id).ShouldContain(id);
 
     [Fact]

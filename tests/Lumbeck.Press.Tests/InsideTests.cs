@@ -84,6 +84,13 @@ public sealed class InsideTests : IDisposable
     }
 
     [Fact]
+    public void A_file_that_takes_too_long_to_make_sense_of_is_given_up()
+    {
+        using var s = File.OpenRead(Pdf("slow.pdf", Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 60)));
+        Should.Throw<Refusal>(() => InsideReading.Of(s, "slow.pdf", TimeSpan.Zero)).Message.ShouldBe("slow.pdf is damaged and can’t be read: open it, and export it again");
+    }
+
+    [Fact]
     public void A_page_tree_that_loops_comes_to_an_end()
     {
         File.WriteAllText(_folder["loop.pdf"], "%PDF-1.4\n1 0 obj\n<< /Type /Catalog /Pages 2 0 R >>\nendobj\n2 0 obj\n<< /Type /Pages /Count 2 /Kids [3 0 R 2 0 R] /MediaBox [0 0 378 576] >>\nendobj\n3 0 obj\n<< /Type /Pages /Parent 2 0 R /Count 1 /Kids [2 0 R 4 0 R] >>\nendobj\n4 0 obj\n<< /Type /Page /Parent 3 0 R >>\nendobj\ntrailer << /Root 1 0 R /Size 5 >>\n");

@@ -139,4 +139,44 @@ public sealed class ServerTests : IDisposable
         (await tab.GetAsync("/jobs/tidewatcher/news?seen=-5&place=Wrap&open=nobody")).IsSuccessStatusCode.ShouldBeTrue();
         (await tab.GetAsync("/jobs/tidewatcher/files/77")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
+
+    [Fact]
+    public async Task Nonsense_sent_to_houses_insides_and_trials_is_answered_in_words()
+    {
+        using var tab = await _server.Tab("/jobs/tidewatcher/ticket");
+        string[] bodies = ["", "null", "{", "[]", "{}", "{\"id\":1}", "{\"id\":\"12345678\",\"session\":\"12345678\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"path\":\"house/bleed_mm\",\"text\":\"wide\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"path\":\"../x\",\"text\":\"1\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"take\":\"everything\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"take\":\"inside\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"path\":\"ticket/house\",\"text\":\"nobody\"}"];
+        foreach (var route in (string[])["/houses/tern/edit", "/houses/nobody/edit", "/jobs/tidewatcher/try", "/jobs/nowhere/try"])
+            foreach (var body in bodies)
+            {
+                var answer = await tab.PostAsync(route, new StringContent(body, System.Text.Encoding.UTF8, "application/json"));
+                ((int)answer.StatusCode).ShouldBeInRange(400, 422, $"{route} {body}");
+            }
+        foreach (var (route, says) in ((string, string)[])[("/jobs/tidewatcher/inside?name=x.pdf", "x.pdf is empty"), ("/jobs/nowhere/inside?name=x.pdf", "no job is called"), ("/begin/inside?name=x.pdf&house=nobody", "no house is called"), ("/begin/inside", "no house is called")])
+        {
+            var answer = await tab.PostAsync(route, new ByteArrayContent([]));
+            ((int)answer.StatusCode).ShouldBeInRange(400, 422);
+            (await answer.Content.ReadFromJsonAsync<JsonElement>()).GetProperty("detail").GetString()!.ShouldContain(says);
+        }
+        foreach (var route in (string[])["/houses/nobody", "/houses/nobody.json", "/houses/..%2f..%2fetc", "/jobs/tidewatcher/blank.exe", "/jobs/tidewatcher/blank.pdf?panel=belly", "/jobs/tidewatcher/blank.pdf?panel=back-flap"])
+            (await tab.GetAsync(route)).StatusCode.ShouldBe(HttpStatusCode.NotFound, route);
+        using var stranger = new HttpClient { BaseAddress = _server.Address };
+        (await stranger.PostAsync("/jobs/tidewatcher/inside?name=x.pdf", new ByteArrayContent([1]))).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await stranger.PostAsync("/houses/tern/edit", new StringContent("{}", System.Text.Encoding.UTF8, "application/json"))).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
+
+    [Fact]
+    public async Task A_trial_shows_what_would_be_and_keeps_nothing()
+    {
+        using var tab = await _server.Tab("/jobs/tidewatcher/ticket");
+        var before = new Lumbeck.Desk.Desk(_data, TimeProvider.System).Job("tidewatcher");
+        var answer = await tab.PostAsync("/jobs/tidewatcher/try", new StringContent("{\"id\":\"12345678\",\"session\":\"12345678\",\"place\":\"Ticket\",\"path\":\"ticket/pages\",\"text\":\"340\"}", System.Text.Encoding.UTF8, "application/json"));
+        var html = await answer.Content.ReadAsStringAsync();
+        System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"").Select(m => m.Groups[1].Value).ShouldBe(["plan", "changes", "sums"], ignoreOrder: true);
+        html.ShouldContain("0.904 in");
+        new Lumbeck.Desk.Desk(_data, TimeProvider.System).Job("tidewatcher").Tick.ShouldBe(before.Tick);
+        // Whoever showed a trial is brought what is saved, though nothing changed.
+        var back = await (await tab.GetAsync($"/jobs/tidewatcher/news?seen={before.Tick}&place=Ticket&tried=true")).Content.ReadAsStringAsync();
+        foreach (var part in (string[])["plan", "changes", "sums"]) back.ShouldContain($"hx-target=\"#{part}\"");
+        back.ShouldContain("0.829 in");
+    }
 }

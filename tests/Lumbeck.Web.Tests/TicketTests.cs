@@ -189,4 +189,16 @@ public sealed class TicketTests(Browser browser)
         browser.Find("#facts a[href*='blank.pdf'][href*='panel=front']").Click();
         browser.Until(() => File.Exists(Path.Combine(browser.Downloads, "Winter-over-Calder-Sound_front_aldwater_141x228mm_spine-26mm_blank.pdf")));
     }
+
+    [Fact]
+    public void A_copy_of_another_job_has_its_cover_and_both_its_wraps()
+    {
+        browser.Go("/");
+        browser.Script("document.querySelector('[name=slug]').value = 'calder'");
+        browser.Find("form[action*='Copy'] button").Click();
+        browser.Until(() => browser.Driver.Url.EndsWith("/jobs/winter-over-calder-sound-copy/ticket", StringComparison.Ordinal));
+        browser.Find("#f-ticket-isbn").GetDomProperty("value").ShouldBe("");
+        browser.Go("/jobs/winter-over-calder-sound-copy/wrap?sheet=1");
+        browser.Find("#row-case-title");
+    }
 }

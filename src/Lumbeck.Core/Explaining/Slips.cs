@@ -19,13 +19,19 @@ internal static class Slips
         foreach (var (cause, tried) in Sheets(wrap)) yield return new(cause, tried, given);
     }
 
-    /// <summary>Figures in another unit, taken for inches: so many times too large.</summary>
+    /// <summary>Figures in another unit, taken for inches or millimetres: so many times too large or too small.</summary>
     private static IEnumerable<Slip> Units(WrapGeometry wrap, Size given)
     {
         (string Id, string Name, decimal InAnInch)[] units = [("points", "points", 72), ("millimetres", "millimetres", 25.4m), ("centimetres", "centimetres", 2.54m), ("pixels-300", "pixels at 300 per inch", 300), ("pixels-150", "pixels at 150 per inch", 150), ("pixels-96", "pixels at 96 per inch", 96), ("pixels-72", "pixels at 72 per inch", 72)];
         foreach (var (id, name, n) in units)
         {
             var read = new Size(1 / n * given.Width, 1 / n * given.Height);
+            if (n != 25.4m)
+            {
+                var factor = 25.4m / n;
+                var inMm = new Size(factor * given.Width, factor * given.Height);
+                yield return new(new(id, $"the figures are {name}, taken for millimetres", $"{Figure(given.Width.Millimetres)} {name} = {inMm.Width.Term(Unit.Millimetre)}; {Figure(given.Height.Millimetres)} {name} = {inMm.Height.Term(Unit.Millimetre)}"), wrap.Sheet.Size, inMm, n / 25.4m);
+            }
             yield return new(new(id, $"the figures are {name}, taken for inches", $"{Figure(given.Width.Inches)} ÷ {Figure(n)} = {read.Width.Term(Unit.Inch)}; {Figure(given.Height.Inches)} ÷ {Figure(n)} = {read.Height.Term(Unit.Inch)}"), wrap.Sheet.Size, read, n);
         }
     }
