@@ -25,8 +25,14 @@ public sealed record EditWire
     public int Right { get; init; }
     public int Down { get; init; }
     public bool Far { get; init; }
+    /// <summary>How far an item was carried over the sheet by hand, in points.</summary>
+    public double? CarriedX { get; init; }
+    public double? CarriedY { get; init; }
     public int Order { get; init; }
     public bool Remove { get; init; }
+    /// <summary>One press: <c>centre</c>, <c>middle</c> (down too), <c>panel</c>, <c>bleed</c>, <c>sheet</c>, or, under a <see cref="New"/> id, <c>copy</c> and <c>other-cover</c>.</summary>
+    public string? Arrange { get; init; }
+    public string? New { get; init; }
     /// <summary>A kind of item to add to a panel, under <see cref="Item"/>'s id; <c>swatch</c> adds a swatch.</summary>
     public string? Add { get; init; }
     public string? Panel { get; init; }
@@ -50,10 +56,26 @@ public sealed record EditWire
             var wrap = sheets[Math.Clamp(Sheet, 0, sheets.Length - 1)].Wrap;
             return new AddItem(Starters.Item(job, Add, Parts.TryParse(Panel ?? "", out var part) ? part : throw new Refusal("edit", "no such panel"), Item, wrap), Wrap: wrap);
         }
+        if (CarriedX is { } x && CarriedY is { } y) return double.IsFinite(x) && double.IsFinite(y) && Math.Abs(x) < 1e5 && Math.Abs(y) < 1e5
+            ? new DropItem(Item, Core.Measures.Length.FromDrawing(x), Core.Measures.Length.FromDrawing(y))
+            : throw new Refusal($"item/{Item}", "it can’t be carried so far");
+        if (Arrange is not null) return Arranged(Item);
         if (Remove) return new RemoveItem(Item);
         if (Order != 0) return new OrderItem(Item, Math.Clamp(Order, -1000, 1000));
         return Nudge.Of(job, Item, Math.Clamp(Right, -1000, 1000), Math.Clamp(Down, -1000, 1000), Far);
     }
+
+    private Edit Arranged(string item) => Arrange switch
+    {
+        "centre" => new CentreItem(item),
+        "middle" => new CentreItem(item, DownToo: true),
+        "panel" => new StretchItem(item, Reach.Panel),
+        "bleed" => new StretchItem(item, Reach.Bleed),
+        "sheet" => new StretchItem(item, Reach.Sheet),
+        "copy" => new CopyItem(item, New ?? ""),
+        "other-cover" => new CopyItem(item, New ?? "", ToOtherCover: true),
+        _ => throw new Refusal("edit", "nothing to arrange was named"),
+    };
 
     private Edit Taken(Job job, Desk.Desk desk) => Take switch
     {

@@ -169,4 +169,65 @@ public sealed class EditTests
         small.Where(p => p.X is > 10 and < 90 && p.Y is > 10 and < 90).Except(large).Count().ShouldBeLessThan(3);
         HashSet<(double X, double Y)> Points(Bounds window) => [.. paper.Draw(window).SelectMany(l => l.Shape.Points.Chunk(2).Select(c => (Math.Round(c[0], 2), Math.Round(c[1], 2))))];
     }
+
+    [Fact]
+    public void What_is_dropped_lies_where_it_was_let_go_and_hangs_on_the_panel_its_middle_is_on()
+    {
+        var job = Sample.Job(Sample.Text("note", "By hand"));
+        Box at(Job j) => Drawing.Placement.Of(j.Item("note")!, j.Geometry().Sheet)!.OnSheet(j.Item("note")!);
+        var before = at(job);
+        var nudged = new DropItem("note", Length.FromInches(0.25m), Length.FromInches(-0.5m)).Apply(job);
+        (at(nudged).X - before.X, at(nudged).Y - before.Y, nudged.Item("note")!.Hold.Panel).ShouldBe((Length.FromInches(0.25m), Length.FromInches(-0.5m), job.Item("note")!.Hold.Panel));
+        // From the front over the spine to the back, and to where the spine is read level: its middle stays under the hand.
+        foreach (var (left, panel) in ((decimal, Part)[])[(3.04m, Part.Spine), (6, Part.Back)])
+        {
+            var moved = new DropItem("note", Length.FromInches(-left), Length.Zero).Apply(job);
+            moved.Item("note")!.Hold.Panel.ShouldBe(panel);
+            var (was, now) = (before, at(moved));
+            var off = (now.X + (0.5m * now.Width)) - (was.X + (0.5m * was.Width)) + Length.FromInches(left);
+            Length.Abs(off).ShouldBeLessThan(Length.FromInches(0.001m));
+        }
+        // Off every panel it keeps the one it had, and is kept.
+        new DropItem("note", Length.FromInches(90), Length.Zero).Apply(job).Item("note")!.Hold.Panel.ShouldBe(Part.Front);
+        Should.Throw<Refusal>(() => new DropItem("note", Length.Zero, Length.Zero).Apply(new LockItem("note", true).Apply(job))).Message.ShouldContain("unlock it first");
+    }
+
+    [Fact]
+    public void The_lines_a_hand_is_drawn_to_are_the_panels_middles_safe_lines_and_edges()
+    {
+        var sheet = Sample.Job().Geometry().Sheet;
+        var front = sheet.Panel(Part.Front)!;
+        Drawing.SnapLines.Upright(sheet).ShouldContain(l => l.At == front.Face.X + (0.5m * front.Face.Width) && l.Says == "middle of the front");
+        Drawing.SnapLines.Upright(sheet).ShouldContain(l => l.At == front.Safe.X && l.Says == "safe line of the front");
+        Drawing.SnapLines.Level(sheet).Select(l => l.At).ShouldBeUnique();
+    }
+
+    [Fact]
+    public void One_press_centres_stretches_copies_and_mirrors_and_the_result_follows_the_sheet()
+    {
+        var job = Sample.Job(new RectItem { Id = "plate", Hold = new(Part.Front, HoldBox.Safe, Anchor.BottomLeft, Length.FromInches(0.3m), Length.FromInches(-0.4m)), Width = new(Length.FromInches(1)), Height = new(Length.FromInches(0.5m)), Fill = new SwatchPaint("sea") });
+        Box at(Job j, string id = "plate") => Drawing.Placement.Of(j.Item(id)!, j.Geometry().Sheet)!.OnSheet(j.Item(id)!);
+        var front = job.Geometry().Sheet.Panel(Part.Front)!;
+        var centred = new CentreItem("plate").Apply(job);
+        (at(centred).X - front.Face.X, at(centred).Y).ShouldBe((front.Face.Right - at(centred).Right, at(job).Y));
+        at(new CentreItem("plate", DownToo: true).Apply(job)).ShouldSatisfyAllConditions(b => (b.Y - front.Face.Y).ShouldBe(front.Face.Bottom - b.Bottom));
+        at(new StretchItem("plate", Reach.Panel).Apply(job)).ShouldBe(front.Face);
+        at(new StretchItem("plate", Reach.Bleed).Apply(job)).ShouldBe(front.Edge);
+        var whole = new StretchItem("plate", Reach.Sheet).Apply(job);
+        at(whole).ShouldBe(job.Geometry().Sheet.Whole);
+        var thicker = new SetPages(400).Apply(whole);
+        at(thicker).ShouldBe(thicker.Geometry().Sheet.Whole);
+
+        var mirrored = new CopyItem("plate", "plate-2", ToOtherCover: true).Apply(job);
+        var sheet = job.Geometry().Sheet;
+        mirrored.Item("plate-2")!.Hold.Panel.ShouldBe(Part.Back);
+        at(mirrored, "plate-2").X.ShouldBe(sheet.Size.Width - at(job).Right);
+        at(mirrored, "plate-2").Y.ShouldBe(at(job).Y);
+        var doubled = new CopyItem("plate", "plate-3").Apply(job);
+        doubled.Take.Items.Select(i => i.Id).TakeLast(2).ShouldBe(["plate", "plate-3"]);
+        Should.Throw<Refusal>(() => new CopyItem("plate", "plate").Apply(job)).Message.ShouldContain("already");
+        Should.Throw<Refusal>(() => new CopyItem("gone", "x").Apply(job));
+        Should.Throw<Refusal>(() => new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(whole)).Message.ShouldContain("has no other cover");
+        Should.Throw<Refusal>(() => new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(new SetBinding(BindingKind.Front).Apply(job))).Message.ShouldContain("no back to copy it to");
+    }
 }

@@ -1,4 +1,5 @@
 // What a hand does on a job's pages: picking, adding, nudging, stepping back. The rules are the server's.
+import './carry';
 import './fields';
 import './insides';
 import './sums';
@@ -24,6 +25,7 @@ document.addEventListener('click', e => {
   }
   if ((at = closest(e, '[data-take]'))) return send({ take: at.dataset.take });
   if ((at = closest(e, '[data-order]'))) return send({ item: at.dataset.item, order: Number(at.dataset.order) });
+  if ((at = closest(e, '[data-arrange]'))) return arrange(at.dataset.item!, at.dataset.arrange!);
   if ((at = closest(e, '[data-remove]'))) return send({ item: at.dataset.remove, remove: true });
   if ((at = closest(e, '[data-add]'))) {
     const id = `${at.dataset.add}-${crypto.randomUUID().slice(0, 8)}`;
@@ -36,6 +38,16 @@ document.addEventListener('click', e => {
   }
   if (closest(e, '#sheet,#lens-drawing')) choose(null);
 });
+
+/** One press on an item; a copy is picked in place of what it was made of. */
+function arrange(item: string, how: string): void {
+  if (how !== 'copy' && how !== 'other-cover') return send({ item, arrange: how });
+  const id = `${item.replace(/-[0-9a-f]{8}$/, '').slice(0, 30)}-${crypto.randomUUID().slice(0, 8)}`;
+  send({ item, arrange: how, new: id }, false, () => { if (document.getElementById(`row-${id}`)) choose(id); });
+}
+
+// The trade's words: centre, middle, fill the panel, bleed, whole sheet, double, other cover.
+const keys: Record<string, string> = { c: 'centre', m: 'middle', f: 'panel', b: 'bleed', w: 'sheet', d: 'copy', o: 'other-cover' };
 
 // A list that something is picked from closes when it is left.
 const leave = (e: Event): void => {
@@ -83,6 +95,7 @@ document.addEventListener('keydown', e => {
   if (key === 'z') return zones(false);
   const item = picked();
   if (e.key === 'Escape' && item) return choose(null);
+  if (item && !e.shiftKey && keys[key]) { e.preventDefault(); return arrange(item, keys[key]); }
   const arrow = arrows[e.key];
   if (!item || !arrow) return;
   e.preventDefault();

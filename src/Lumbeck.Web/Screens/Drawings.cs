@@ -25,6 +25,13 @@ public sealed class Drawings(Desk.Desk desk)
         return new StringBuilder().Figure(-m).Append(' ').Figure(-m).Append(' ').Figure(sheet.Size.Width.Points + m + 4).Append(' ').Figure(sheet.Size.Height.Points + m + 4).ToString();
     }
 
+    /// <summary>What the hand on the sheet needs to know: the view, the unit, and the lines that things are drawn to.</summary>
+    public static string Frame(Sheet sheet, Unit unit)
+    {
+        static string lines(IEnumerable<SnapLine> of) => System.Net.WebUtility.HtmlEncode(System.Text.Json.JsonSerializer.Serialize(of.Select(l => new object[] { Math.Round(l.At.Points, 4), l.Says })));
+        return $"<desc id=\"frame\" data-view-box=\"{ViewBox(sheet)}\" data-unit=\"{LengthText.Name(unit)}\" data-upright=\"{lines(SnapLines.Upright(sheet))}\" data-level=\"{lines(SnapLines.Level(sheet))}\"></desc>";
+    }
+
     public string Zones(ComposedSheet s, House house) => ZoneSvg.Zones(s.Sheet, "z", part => Light(s, house, part));
 
     private bool Light(ComposedSheet s, House house, Part part) =>

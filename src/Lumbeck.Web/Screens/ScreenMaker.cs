@@ -120,7 +120,7 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRender
         parts.Add(new("zones", $"<g id=\"zones\" class=\"zones\">{drawings.Zones(v.Shown, v.Ticket.House)}</g>", Svg: true));
         parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Sheet, v.Ticket.Unit, v.Base + "/ticket")}</g>", Svg: true));
         parts.Add(new("hits", $"<g id=\"hits\">{Drawings.Hits(v)}</g>", Svg: true));
-        parts.Add(new("frame", $"<desc id=\"frame\" data-view-box=\"{Drawings.ViewBox(v.Sheet)}\"></desc>", Svg: true));
+        parts.Add(new("frame", Drawings.Frame(v.Sheet, v.Ticket.Unit), Svg: true));
         var painter = drawings.Painter(v.Composed);
         return new(parts, [.. v.Shown.Scene.Pieces.Select(p => new Fragment(Press.Svg.SvgPainter.IdOf(p.Item), painter.Piece(p), Svg: true))], [.. painter.Glyphs(v.Shown.Scene)]);
     }
