@@ -17,8 +17,6 @@ public sealed class Writing
     internal SqliteConnection Connection => _c;
     internal SqliteTransaction Transaction => _tx;
 
-    public bool AnyJobs() => _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM job)", transaction: _tx);
-
     public HeadRow Head(string job) => JobStore.Head(_c, job);
 
     public Job Load(long revision) => _store.Load(_c, revision);

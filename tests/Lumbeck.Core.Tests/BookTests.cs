@@ -186,6 +186,27 @@ public sealed class BookTests
     }
 
     [Fact]
+    public void A_printer_s_bare_figures_keep_the_unit_they_were_typed_in()
+    {
+        var job = Write(Sample.Job(), ("ticket/printer-says", "11.58 x 8.25"), ("ticket/unit", "mm"));
+        job.Ticket.PrinterSays.ShouldBe("11.58 x 8.25 in");
+        Stated.Read(job.Ticket.PrinterSays, job.Ticket.Unit).Explain(job.Ticket.Facts, job.Ticket.House).Agrees.ShouldBeTrue();
+        Write(Sample.Job(), ("ticket/printer-says", "294.1 × 209.6 mm")).Ticket.PrinterSays.ShouldBe("294.1 × 209.6 mm");
+    }
+
+    [Fact]
+    public void A_pin_is_offered_only_where_the_width_alone_differs()
+    {
+        var book = Sample.Job().Ticket.Facts;
+        Explanation of(string text) => Stated.Read(text, Unit.Inch).Explain(book, Tern);
+        of("11.600 x 8.25 in").Pin.ShouldBe(Length.FromInches(0.85m));
+        of("0.85 in").Pin.ShouldBe(Length.FromInches(0.85m));
+        of("11.33 x 8 in").Pin.ShouldBeNull();
+        of("11.58 x 8.25 in").Pin.ShouldBeNull();
+        of("2 x 8.25 in").Pin.ShouldBeNull();
+    }
+
+    [Fact]
     public void An_inside_s_trim_is_found_under_its_bleed()
     {
         InsideFile inside(decimal w, decimal h, bool boxes = false) => new("book.pdf", 318, [new(Size.FromMillimetres(w, h), 318, 1)], boxes, false);

@@ -153,6 +153,8 @@ public sealed class HouseTests
             move.Was.Sheets.Zip(move.Is.Sheets).ShouldContain(p => Changes.Moves(p.First, p.Second));
         }
         KeyMoves.Of(HouseFile.Shipped["tern"], HouseKeys.Find("ink_limit_percent")!).ShouldBeNull();
+        HouseKeys.Groups.ShouldAllBe(g => HouseKeys.Find(g.First) != null);
+        HouseKeys.ReadBy(HouseKeys.Find("ink_limit_percent")!).ShouldBe("it is read when the file is made");
     }
 
     [Theory]

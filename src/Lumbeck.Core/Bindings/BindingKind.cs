@@ -11,6 +11,9 @@ public static class BindingKinds
 
     public static string Word(this BindingKind kind) => Words.First(w => w.Value == kind).Word;
 
+    /// <summary>One of it, in a sentence: “a paperback”.</summary>
+    public static string OfOne(this BindingKind kind) => kind == BindingKind.Loose ? kind.Say() : "a " + kind.Say();
+
     /// <summary>What people call it.</summary>
     public static string Say(this BindingKind kind) => kind switch
     {

@@ -3,7 +3,7 @@ namespace Lumbeck.Core.Drawing;
 /// <summary>A line that an edge or a middle may be laid on: where it lies, and what it is in words.</summary>
 public readonly record struct SnapLine(Length At, string Says);
 
-/// <summary>The lines of a sheet that a hand is drawn to: faces, their middles, safe limits, folds and trim.</summary>
+/// <summary>The lines of a sheet that a hand is drawn to: the edges of faces, which are cuts and folds, their middles, and safe limits.</summary>
 public static class SnapLines
 {
     /// <summary>Lines from head to foot, by their distance from the sheet's left edge.</summary>

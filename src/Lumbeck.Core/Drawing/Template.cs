@@ -6,7 +6,7 @@ namespace Lumbeck.Core.Drawing;
 /// The blank sheet for work done elsewhere: its zones as drawing, one piece a kind of zone, for the whole sheet or one panel with the edge that belongs to it.
 /// Patterns first, so that it reads without colour: bleed a 45° hatch, folds dash-dot, safe limits dotted, worked bands cross-hatched, trim solid.
 /// </summary>
-public sealed record Template(Scene Scene, ImmutableArray<Zone> Zones, ImmutableArray<Length> Folds, ImmutableArray<Length> FoldsAcross)
+public static class Template
 {
     private static readonly Ink Ink = Ink.Percent(60, 20, 30, 60);
 
@@ -14,7 +14,7 @@ public sealed record Template(Scene Scene, ImmutableArray<Zone> Zones, Immutable
     /// <param name="part">A panel of it, or <see cref="Part.Sheet"/> for all of it.</param>
     /// <param name="type">For the names of the panels.</param>
     /// <exception cref="Refusal">The sheet has no such panel.</exception>
-    public static Template Of(Sheet on, Part part, IType type)
+    public static Scene Of(Sheet on, Part part, IType type)
     {
         var window = part == Part.Sheet ? on.Whole : on.Panel(part)?.Edge
             ?? throw new Refusal("panel", $"this sheet has no {part.Say()}: take {string.Join(", ", on.Panels.Select(p => p.Part.Word()))} or the whole sheet");
@@ -35,7 +35,7 @@ public sealed record Template(Scene Scene, ImmutableArray<Zone> Zones, Immutable
         put("spine-safe", of(ZoneKind.SpineSafe).Select(z => Frame(z.Box, [1, 4])));
         put("barcode", of(ZoneKind.Barcode).Select(z => Frame(z.Box, [2, 3])));
         put("names", sheet.Panels.SelectMany(p => Name(p, type)));
-        return new(new(sheet, pieces.ToImmutable()), sheet.Zones, sheet.Folds, sheet.FoldsAcross);
+        return new(sheet, pieces.ToImmutable());
     }
 
     /// <summary>A sheet seen through a window: moved to its corner, and cut at its edges.</summary>
@@ -80,7 +80,7 @@ public sealed record Template(Scene Scene, ImmutableArray<Zone> Zones, Immutable
         return new(pen.Done(), 0.25, Ink);
     }
 
-    /// <summary>The panel's name and face, in its middle; upright on narrow panels, left out where neither fits.</summary>
+    /// <summary>The panel's name and face, in its middle; left out on panels too narrow for them.</summary>
     private static IEnumerable<Mark> Name(Panel panel, IType type)
     {
         var f = In(panel.Face);

@@ -75,8 +75,7 @@ public sealed record SetPrinterSays(string Text) : TicketEdit
     protected override Ticket On(Ticket t)
     {
         var text = Plain.Line(Text);
-        if (text.Length > 0) _ = Explaining.Stated.Read(text, t.Unit);
-        return t with { PrinterSays = text };
+        return t with { PrinterSays = text.Length == 0 ? "" : Explaining.Stated.WithUnit(text, t.Unit) };
     }
 }
 

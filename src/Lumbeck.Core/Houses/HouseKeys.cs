@@ -41,6 +41,23 @@ public static class HouseKeys
     /// <summary>The key of this name, or null.</summary>
     public static HouseKey? Find(string name) => All.FirstOrDefault(k => k.Name == name);
 
+    /// <summary>Who reads a key, in words: by the heading it stands under.</summary>
+    public static string ReadBy(HouseKey key)
+    {
+        var heading = "";
+        foreach (var k in All)
+        {
+            heading = Groups.FirstOrDefault(g => g.First == k.Name).Heading ?? heading;
+            if (k == key) break;
+        }
+        return heading switch
+        {
+            "The house" or "What is bound" or "Pages and spine" => "the ticket reads it",
+            "Ink" or "The file" => "it is read when the file is made",
+            _ => "it is read when the cover is looked over",
+        };
+    }
+
     /// <summary>Keys under the headings people look for them by: the first key of each group.</summary>
     public static IReadOnlyList<(string Heading, string First)> Groups { get; } =
         [("The house", "id"), ("What is bound", "bindings"), ("Pages and spine", "page_multiple"), ("Edges", "bleed_mm"), ("Case and jacket", "case_bleed_mm"), ("Drift", "trim_drift_mm"), ("Barcode", "barcode_room_mm"), ("Ink", "output_condition"), ("Type, rules, pictures", "text_min_pt"), ("The file", "kinds")];

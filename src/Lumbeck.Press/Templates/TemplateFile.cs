@@ -15,10 +15,10 @@ public static class TemplateFile
     /// <summary>
     /// One page with its boxes set; all zones on one layer of optional content (ISO 32000-1, 8.11) that shows on screen and does not print.
     /// </summary>
-    public static void WritePdf(Stream output, Template template, PressNote note, FaceShelf shelf)
+    public static void WritePdf(Stream output, Scene scene, PressNote note, FaceShelf shelf)
     {
         using var pdf = new PdfWriter(output, "1.6");
-        var (scene, tree, layer) = (template.Scene, pdf.Reserve(), pdf.Reserve());
+        var (tree, layer) = (pdf.Reserve(), pdf.Reserve());
         var faces = new SortedDictionary<FaceId, EmbeddedFace>();
         EmbeddedFace Face(FaceId id) => faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
         var content = $"/OC /Zones BDC\n{new PdfPainter(scene, Face).Paint()}EMC\n";
@@ -36,12 +36,12 @@ public static class TemplateFile
     }
 
     /// <summary>In real millimetres: a user unit is one; each kind of zone a named group of rectangles.</summary>
-    public static string Svg(Template template, PressNote note)
+    public static string Svg(Scene scene, PressNote note)
     {
-        var sheet = template.Scene.Sheet;
+        var sheet = scene.Sheet;
         var s = new StringBuilder("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"").Mm(sheet.Size.Width).Append("mm\" height=\"").Mm(sheet.Size.Height).Append("mm\" viewBox=\"0 0 ").Mm(sheet.Size.Width).Append(' ').Mm(sheet.Size.Height)
             .Append("\">\n<title>").Append(SvgText.Escape(note.Title)).Append("</title>\n<desc>").Append(SvgText.Escape(note.Subject)).Append("</desc>\n");
-        foreach (var kind in template.Zones.GroupBy(z => z.Kind).OrderBy(k => k.Key))
+        foreach (var kind in sheet.Zones.GroupBy(z => z.Kind).OrderBy(k => k.Key))
         {
             Group(s, kind.Key.Word(), kind.Key switch { ZoneKind.Bleed => "fill=\"#1d2a25\" fill-opacity=\".12\" stroke=\"none\"", ZoneKind.Hinge or ZoneKind.Score or ZoneKind.Punch => "fill=\"#1d2a25\" fill-opacity=\".2\" stroke=\"none\"", ZoneKind.Barcode => "stroke-dasharray=\".7 1\"", _ => "stroke-dasharray=\".35 1.4\"" }, kind.First().Reason);
             foreach (var zone in kind) s.Append("<rect data-panel=\"").Append(zone.Panel.Word()).Append("\" x=\"").Mm(zone.Box.X).Append("\" y=\"").Mm(zone.Box.Y).Append("\" width=\"").Mm(zone.Box.Width).Append("\" height=\"").Mm(zone.Box.Height).Append("\"/>\n");
@@ -50,8 +50,8 @@ public static class TemplateFile
         Group(s, "trim", "", "cut, or turned, here");
         s.Append("<rect x=\"").Mm(sheet.Trim.X).Append("\" y=\"").Mm(sheet.Trim.Y).Append("\" width=\"").Mm(sheet.Trim.Width).Append("\" height=\"").Mm(sheet.Trim.Height).Append("\"/>\n</g>\n");
         Group(s, "folds", "stroke-dasharray=\"3.2 1 .5 1\"", "folded here");
-        foreach (var f in template.Folds) s.Append("<path d=\"M").Mm(f).Append(" 0V").Mm(sheet.Size.Height).Append("\"/>\n");
-        foreach (var f in template.FoldsAcross) s.Append("<path d=\"M0 ").Mm(f).Append('H').Mm(sheet.Size.Width).Append("\"/>\n");
+        foreach (var f in sheet.Folds) s.Append("<path d=\"M").Mm(f).Append(" 0V").Mm(sheet.Size.Height).Append("\"/>\n");
+        foreach (var f in sheet.FoldsAcross) s.Append("<path d=\"M0 ").Mm(f).Append('H').Mm(sheet.Size.Width).Append("\"/>\n");
         s.Append("</g>\n<g id=\"names\" font-family=\"sans-serif\" font-size=\"3.2\" text-anchor=\"middle\" fill=\"#1d2a25\">\n");
         foreach (var p in sheet.Panels.Where(p => p.Face.Width > Length.FromMillimetres(20)))
             s.Append("<text x=\"").Mm(p.Face.X + (0.5m * p.Face.Width)).Append("\" y=\"").Mm(p.Face.Y + (0.5m * p.Face.Height)).Append("\">").Append(p.Part.Say()).Append(", ").Append(p.Face.Size.Show(Unit.Millimetre)).Append("</text>\n");
@@ -59,9 +59,8 @@ public static class TemplateFile
     }
 
     /// <summary>Black on white at 300 pixels an inch, the pixel size set in the file (PNG, pHYs).</summary>
-    public static void WritePng(Stream output, Template template, FaceShelf shelf)
+    public static void WritePng(Stream output, Scene scene, FaceShelf shelf)
     {
-        var scene = template.Scene;
         var (w, h) = (Pixels(scene.Sheet.Size.Width), Pixels(scene.Sheet.Size.Height));
         var picture = new SvgPainter(shelf, new PlainInk()).Picture(scene);
         using var drawn = Image.SvgloadBuffer(Encoding.UTF8.GetBytes(picture), dpi: 72, scale: PixelsPerInch / 72.0);

@@ -96,8 +96,8 @@ function show(e: PointerEvent, across: Line | null, down: Line | null): void {
   };
   if (across) line(across[0], view.y, across[0], view.y + view.height);
   if (down) line(view.x, down[0], view.x + view.width, down[0]);
-  const unit = document.getElementById('frame')!.dataset.unit!;
-  const figure = (points: number, more: string, less: string) => `${Number((Math.abs(points) / (unit === 'in' ? 72 : 72 / 25.4)).toFixed(unit === 'in' ? 3 : 2))} ${unit} ${points < 0 ? less : more}`;
+  const { unit, points: each, places } = document.getElementById('frame')!.dataset;
+  const figure = (points: number, more: string, less: string) => `${Number((Math.abs(points) / Number(each)).toFixed(Number(places)))} ${unit} ${points < 0 ? less : more}`;
   const said = document.createElement('div');
   said.id = 'carried';
   said.textContent = [`${figure(held!.dx, 'right', 'left')}, ${figure(held!.dy, 'down', 'up')}`, across?.[1], down?.[1]].filter(Boolean).join(' · ');

@@ -1,3 +1,4 @@
+using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -24,7 +25,7 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
             if (Typed.Title.Length > 300) throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
             return Redirect($"/jobs/{desk.Begin(Typed.Title, Starters.Job(desk.House(Typed.House).House, Typed.Title, trim, pages), "bench").Slug}/ticket");
         }
-        catch (Refusal r) { Problem = char.ToUpperInvariant(r.Message[0]) + r.Message[1..] + "."; }
+        catch (Refusal r) { Problem = r.Message.Capital() + "."; }
         OnGet();
         return Page();
     }

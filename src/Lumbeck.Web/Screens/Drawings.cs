@@ -29,7 +29,7 @@ public sealed class Drawings(Desk.Desk desk)
     public static string Frame(Sheet sheet, Unit unit)
     {
         static string lines(IEnumerable<SnapLine> of) => System.Net.WebUtility.HtmlEncode(System.Text.Json.JsonSerializer.Serialize(of.Select(l => new object[] { Math.Round(l.At.Points, 4), l.Says })));
-        return $"<desc id=\"frame\" data-view-box=\"{ViewBox(sheet)}\" data-unit=\"{LengthText.Name(unit)}\" data-upright=\"{lines(SnapLines.Upright(sheet))}\" data-level=\"{lines(SnapLines.Level(sheet))}\"></desc>";
+        return $"<desc id=\"frame\" data-view-box=\"{ViewBox(sheet)}\" data-unit=\"{LengthText.Name(unit)}\" data-points=\"{(unit == Unit.Inch ? Core.Measures.Length.FromInches(1) : Core.Measures.Length.FromMillimetres(1)).Points.ToString("0.######", CultureInfo.InvariantCulture)}\" data-places=\"{(unit == Unit.Inch ? 3 : 2)}\" data-upright=\"{lines(SnapLines.Upright(sheet))}\" data-level=\"{lines(SnapLines.Level(sheet))}\"></desc>";
     }
 
     public string Zones(ComposedSheet s, House house) => ZoneSvg.Zones(s.Sheet, "z", part => Light(s, house, part));
