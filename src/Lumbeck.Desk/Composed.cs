@@ -19,6 +19,12 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
 
     public Readiness Readiness => Readiness.Of(Findings);
 
+    /// <summary>This job with the items named that want a look after its sheet was another's.</summary>
+    public Job LookedOver(Composed was) => Job with
+    {
+        Looks = AfterChange.Merge(Job, AfterChange.Of((was.Job, [.. was.Sheets.Select(s => s.Scene)], was.Findings), (Job, [.. Sheets.Select(s => s.Scene)], Findings))),
+    };
+
     /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
     public static Composed Of(long revision, Job job, IType type)
     {

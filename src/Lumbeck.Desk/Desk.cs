@@ -85,6 +85,9 @@ public sealed class Desk
             if (JobJson.Write(next).AsSpan().SequenceEqual(JobJson.Write(now))) return (head, null);
             // Worked out before it is written: what can't be drawn is never on the bench.
             var composed = Composed.Of(0, next, Shelf);
+            // What the sheet moved under its items is said with the step that moved it.
+            if (!ReferenceEquals(next.Ticket, now.Ticket) && edit is not BringBack)
+                composed = composed with { Job = next = composed.LookedOver(Compose(head.Revision)) };
             var moved = w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), next, request.Session);
             return (moved, composed with { Revision = moved.Revision });
         });

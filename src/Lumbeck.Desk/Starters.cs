@@ -45,11 +45,14 @@ public static class Starters
     /// <summary>What can be added to a panel, the usual first: (word, what the list says).</summary>
     public static IReadOnlyList<(string Word, string Says)> For(Part panel) => panel switch
     {
-        Part.Front => [("title", "title"), ("subtitle", "subtitle"), ("author", "author"), ("text", "text"), ("rectangle", "rectangle"), ("rule", "rule")],
-        Part.Back => [("blurb", "blurb"), ("barcode", "barcode"), ("imprint", "imprint"), ("text", "text"), ("rectangle", "rectangle"), ("rule", "rule")],
-        Part.Spine => [("title", "title"), ("author", "author"), ("imprint", "imprint"), ("band", "band"), ("rule", "rule")],
-        _ => [("text", "text"), ("rectangle", "rectangle"), ("rule", "rule")],
+        Part.Front => [("title", "title"), ("subtitle", "subtitle"), ("author", "author"), ("picture", "picture"), ("plate", "label plate"), ("text", "text"), .. Shapes],
+        Part.Back => [("blurb", "blurb"), ("barcode", "barcode"), ("imprint", "imprint"), ("picture", "author picture"), ("text", "text"), .. Shapes],
+        Part.Spine => [("title", "title"), ("author", "author"), ("imprint", "imprint"), ("band", "band"), ("line", "line"), ("rectangle", "rectangle"), ("ellipse", "ellipse")],
+        Part.FrontFlap or Part.BackFlap => [("text", "text"), ("picture", "picture"), .. Shapes],
+        _ => [("picture", "picture"), .. Shapes, ("text", "text")],
     };
+
+    private static readonly (string, string)[] Shapes = [("rectangle", "rectangle"), ("ellipse", "ellipse"), ("line", "line"), ("polygon", "polygon"), ("star", "star"), ("band", "band"), ("frame", "frame")];
 
     /// <summary>A new item of this kind on this panel, saying what the ticket says where it can.</summary>
     /// <exception cref="Refusal">Nothing of that kind can be added.</exception>
@@ -72,6 +75,8 @@ public static class Starters
             Height = spine ? Span.Full : new(pt(high)),
             Style = new() { Face = new("eb-garamond", weight, false), Size = spine ? SpineSize(job) : pt(size), Align = align, Stand = spine ? Stand.Middle : Stand.Head, Paint = ink, Leading = role == TextRole.Blurb ? 1.35m : 1.1m },
         };
+        // On a narrow spine a shape is no larger than the band that is safe there.
+        Span small(decimal points) => spine ? new(SpineSize(job)) : new(pt(points));
         return word switch
         {
             "title" => text(TextRole.Title, t.Title, "Title of the book", spine ? at(Anchor.Left) : at(Anchor.Top, 72), 36, 96, spine ? Align.Left : Align.Centre),
@@ -81,8 +86,15 @@ public static class Starters
             "blurb" => text(TextRole.Blurb, "", "What the book is about, in three short paragraphs.", at(Anchor.Top, 24), 11, 300, Align.Left),
             "text" => text(TextRole.Free, "", "Your words", at(Anchor.Middle), 12, 60, Align.Left),
             "rectangle" => new RectItem { Id = id, Hold = at(Anchor.Middle), Width = new(pt(144)), Height = new(pt(96)), Fill = ink },
-            "rule" => new RectItem { Id = id, Hold = at(Anchor.Middle), Width = spine ? new(pt(24)) : new(pt(96)), Height = new(pt(1)), Fill = ink },
-            "band" => new RectItem { Id = id, Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = ink },
+            "ellipse" => new EllipseItem { Id = id, Hold = at(Anchor.Middle), Width = small(96), Height = small(96), Fill = ink },
+            "line" => new LineItem { Id = id, Hold = at(Anchor.Middle), Width = spine ? new(pt(24)) : new(pt(96)), Line = ink, LineWidth = pt(1) },
+            "polygon" => new PolygonItem { Id = id, Hold = at(Anchor.Middle), Width = small(96), Height = small(96), Corners = 6, Fill = ink },
+            "star" => new PolygonItem { Id = id, Hold = at(Anchor.Middle), Width = small(96), Height = small(96), Corners = 8, Waist = 60, Fill = ink },
+            // A band runs over its panel from bleed to bleed: the whole of a spine, a strip of anything else.
+            "band" => new RectItem { Id = id, Name = "Band", Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = spine ? Span.Full : new(pt(72)), Fill = ink },
+            "frame" => new FrameItem { Id = id, Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Thickness = pt(18), Fill = ink },
+            "plate" => new PlateItem { Id = id, Hold = at(Anchor.Middle), Width = new(default, 0.7m), Height = new(default, 0.36m), Fill = new InkPaint(Ink.White), Line = new InkPaint(Ink.Black), LineWidth = pt(1), Corner = pt(6), Inner = pt(4), Rules = 2 },
+            "picture" => new PictureItem { Id = id, Hold = at(Anchor.Middle), Width = new(default, 0.6m), Height = new(default, 0.4m) },
             "barcode" => new BarcodeItem { Id = id, Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) },
             _ => throw new Refusal("item", $"nothing called `{Core.Measures.LengthText.Clip(word)}` can be added here"),
         };

@@ -68,6 +68,31 @@ public sealed class JobStore
 
     public RevisionRow Revision(long id) => Read(c => c.QueryFirst<RevisionRow>("SELECT id, job, parent, gesture, edit_id AS EditId, says, session, at FROM revision WHERE id = @id", new { id }));
 
+    /// <summary>A job's steps, the newest first: revisions that share a gesture are one.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="before">Only steps older than this revision; null from the newest.</param>
+    /// <param name="count">So many at most.</param>
+    /// <param name="named">Only those that were given a name.</param>
+    public IReadOnlyList<StepRow> Steps(string job, long? before, int count, bool named) => Read(c => c.Query<StepRow>(
+        """
+        WITH step AS (
+          SELECT max(id) AS revision, count(*) AS parts FROM revision WHERE job = @job GROUP BY coalesce(gesture, id)
+        ), name AS (
+          SELECT revision, name FROM milestone WHERE id IN (SELECT max(id) FROM milestone WHERE job = @job GROUP BY revision)
+        )
+        SELECT s.revision, r.says, r.at, s.parts, coalesce(n.name, '') AS name
+        FROM step s JOIN revision r ON r.id = s.revision LEFT JOIN name n ON n.revision = s.revision
+        WHERE (@before IS NULL OR s.revision < @before) AND (NOT @named OR coalesce(n.name, '') <> '')
+        ORDER BY s.revision DESC LIMIT @count
+        """, new { job, before, count, named }).AsList());
+
+    /// <summary>The revisions that led to this one, itself included: what steps back would pass through.</summary>
+    public IReadOnlySet<long> Line(long revision) => Read(c => c.Query<long>(
+        "WITH RECURSIVE line (id) AS (SELECT @revision UNION ALL SELECT parent FROM revision JOIN line USING (id) WHERE parent IS NOT NULL) SELECT id FROM line", new { revision }).ToHashSet());
+
+    /// <summary>The job that a revision is of; null where there is no such revision.</summary>
+    public string? JobOf(long revision) => Read(c => c.ExecuteScalar<string?>("SELECT job FROM revision WHERE id = @revision", new { revision }));
+
     /// <summary>Whether anything can be stepped back to, and forward.</summary>
     public (bool Back, bool Forward) Steps(long revision) => Read(c => (
         c.ExecuteScalar<long?>("SELECT parent FROM revision WHERE id = @revision", new { revision }) is not null,

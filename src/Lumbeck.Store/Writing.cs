@@ -69,6 +69,9 @@ public sealed class Writing
         return to;
     }
 
+    public void Name(string job, long revision, string name) =>
+        _c.Execute("INSERT INTO milestone (job, revision, name, at) VALUES (@job, @revision, @name, @at)", new { job, revision, name, at = _store.Now() }, _tx);
+
     public void AddPressing(string job, long revision, string kind, string house, string name, string file, long bytes) =>
         _c.Execute("INSERT INTO pressing (job, revision, kind, house, name, file, bytes, at) VALUES (@job, @revision, @kind, @house, @name, @file, @bytes, @at)", new { job, revision, kind, house, name, file, bytes, at = _store.Now() }, _tx);
 

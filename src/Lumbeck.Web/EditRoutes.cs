@@ -12,6 +12,8 @@ public static class EditRoutes
         app.MapPost("/jobs/{slug}/try", Try);
         app.MapGet("/jobs/{slug}/news", News);
         app.MapGet("/jobs/{slug}/wrap.svg", Picture);
+        app.MapGet("/jobs/{slug}/wrap.txt", Words);
+        app.MapPost("/jobs/{slug}/clip", Copied);
         app.MapGet("/jobs/{slug}/files/{id:long}", File);
         app.MapGet("/jobs/{slug}/blank.{kind}", BlankSheet);
     }
@@ -28,6 +30,7 @@ public static class EditRoutes
                 "forward" => desk.StepForward(slug, wire.Session),
                 _ => desk.Apply(slug, new(wire.Id, wire.Session, job => wire.Make(job, desk), wire.Base, wire.Gesture)),
             };
+            http.Response.Headers["X-Says"] = Uri.EscapeDataString(wire.Step switch { "back" => "Stepped back: now after ", "forward" => "Stepped forward: ", _ => "" } + desk.Says(on));
             return await Difference(slug, on, wire.Seen, wire.Place, wire.Sheet, wire.Open, wire.Open, wire.Tried, desk, screens, http);
         }
         catch (Refusal r) { return Answers.Refused(r); }
@@ -69,16 +72,37 @@ public static class EditRoutes
         return Results.Content(now.Since(then, tried ? ScreenMaker.TriedParts : []), "text/html; charset=utf-8");
     }
 
-    private static IResult Picture(string slug, long? r, int? sheet, Desk.Desk desk, Drawings drawings, HttpContext http)
+    /// <summary>A sheet as a picture: of what is on the bench, of a revision <paramref name="at"/> which it lay, or with another take of its wrap.</summary>
+    private static IResult Picture(string slug, long? r, long? at, int? sheet, int? take, Desk.Desk desk, Drawings drawings, HttpContext http)
     {
         try
         {
             var on = desk.Job(slug);
+            var shown = at is { } revision ? desk.Revision(slug, revision) : on.Composed;
+            var printed = shown.Sheets[Math.Clamp(sheet ?? 0, 0, shown.Sheets.Length - 1)];
             // A picture of a named revision never changes.
-            http.Response.Headers.CacheControl = r == on.Revision ? "private, max-age=31536000, immutable" : "no-store";
-            return Results.Content(drawings.Painter(on.Composed).Picture(on.Composed.Sheets[Math.Clamp(sheet ?? 0, 0, on.Composed.Sheets.Length - 1)].Scene), "image/svg+xml");
+            http.Response.Headers.CacheControl = at is not null || r == on.Revision ? "private, max-age=31536000, immutable" : "no-store";
+            return Results.Content(drawings.Painter(shown).Picture(take is { } t ? desk.OfTake(shown, printed.On, t) : printed.Scene), "image/svg+xml");
         }
         catch (Refusal) { return Results.NotFound(); }
+    }
+
+    private static IResult Words(string slug, int? sheet, Desk.Desk desk)
+    {
+        try
+        {
+            var shown = desk.Job(slug).Composed;
+            return Results.Text(InWords.Say(shown.Job, shown.Sheets[Math.Clamp(sheet ?? 0, 0, shown.Sheets.Length - 1)].On));
+        }
+        catch (Refusal) { return Results.NotFound(); }
+    }
+
+    /// <summary>The named items as text for the clipboard.</summary>
+    private static async Task<IResult> Copied(string slug, EditWire wire, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
+    {
+        if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
+        try { return Results.Text(Clip.Write(desk.Job(slug).Job, wire.Items ?? [])); }
+        catch (Refusal r) { return Answers.Refused(r); }
     }
 
     private static IResult File(string slug, long id, Desk.Desk desk)

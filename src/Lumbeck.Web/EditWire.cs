@@ -2,6 +2,9 @@ using Lumbeck.Web.Screens;
 
 namespace Lumbeck.Web;
 
+/// <summary>An item as a hand left it: its middle and sides in points of the sheet, its turn in degrees.</summary>
+public sealed record LaidWire(string Item, double X, double Y, double? W, double? H, double? Turned);
+
 /// <summary>What a browser sends to change a job, or to see what a change would do. One of the ways to say what to change is given; rules are Core's.</summary>
 public sealed record EditWire
 {
@@ -9,33 +12,43 @@ public sealed record EditWire
     public string Session { get; init; } = "";
     public long? Base { get; init; }
     public string? Gesture { get; init; }
-    /// <summary>What the browser shows: the tick, place and picked item that the answer is the difference from.</summary>
+    /// <summary>What the browser shows: the tick, place and picked items that the answer is the difference from.</summary>
     public long Seen { get; init; }
     public Place Place { get; init; }
+    /// <summary>Ids of the picked items, parted by commas.</summary>
     public string? Open { get; init; }
     /// <summary>The number of the sheet that is shown.</summary>
     public int Sheet { get; init; }
     /// <summary>Whether the browser shows something tried in place of what is saved.</summary>
     public bool Tried { get; init; }
-    /// <summary>A fact's path and the text typed there.</summary>
+    /// <summary>A fact's path and the text typed there; <c>items/fact</c> is that fact of each of <see cref="Items"/>.</summary>
     public string? Path { get; init; }
     public string? Text { get; init; }
-    /// <summary>An item's id, with one of: steps to nudge it, steps to order it, or its removal.</summary>
+    /// <summary>An item's id, or several, with one of: steps to nudge them, steps to order them, how they are arranged, how a hand moved them, or their removal.</summary>
     public string? Item { get; init; }
+    public string[]? Items { get; init; }
     public int Right { get; init; }
     public int Down { get; init; }
     public bool Far { get; init; }
-    /// <summary>How far an item was carried over the sheet by hand, in points.</summary>
+    /// <summary>How far the items were carried over the sheet by hand, in points.</summary>
     public double? CarriedX { get; init; }
     public double? CarriedY { get; init; }
+    /// <summary>How a hand sized or turned items.</summary>
+    public LaidWire[]? Laid { get; init; }
     public int Order { get; init; }
     public bool Remove { get; init; }
-    /// <summary>One press: <c>centre</c>, <c>middle</c> (down too), <c>panel</c>, <c>bleed</c>, <c>sheet</c>, or, under a <see cref="New"/> id, <c>copy</c> and <c>other-cover</c>.</summary>
+    /// <summary>One press, as <see cref="Arranging"/> has it; what makes new items makes them under <see cref="New"/>.</summary>
     public string? Arrange { get; init; }
     public string? New { get; init; }
     /// <summary>A kind of item to add to a panel, under <see cref="Item"/>'s id; <c>swatch</c> adds a swatch.</summary>
     public string? Add { get; init; }
     public string? Panel { get; init; }
+    /// <summary>Items as text, to be pasted under ids that begin with <see cref="New"/>, onto <see cref="Panel"/> where one is given.</summary>
+    public string? Paste { get; init; }
+    /// <summary>What is done with the shown wrap's takes: <c>new</c> named <see cref="Text"/>, or <c>choose</c>, by <see cref="Order"/>.</summary>
+    public string? Design { get; init; }
+    /// <summary>An item that was looked at since the sheet changed, or <c>all</c>.</summary>
+    public string? Looked { get; init; }
     /// <summary>Takes over what lies beside the ticket: <c>inside</c>, <c>inside-pages</c>, <c>inside-trim</c> or the house's new <c>rules</c>; <c>no-inside</c> lets the inside go.</summary>
     public string? Take { get; init; }
     /// <summary>Back or forward through the steps, instead of an edit.</summary>
@@ -46,36 +59,51 @@ public sealed record EditWire
     {
         // Houses of the maker's own are known to the desk alone.
         if (Path == "ticket/house") return new SetHouse(desk.House(Text ?? "").House);
+        if (Items is { Length: > AddItem.Most } or [] || Laid is { Length: > AddItem.Most } or []) throw new Refusal("edit", $"from one to {AddItem.Most} items can be changed at once");
+        if (Path?.StartsWith("items/", StringComparison.Ordinal) == true && Items is not null) return Arranging.Each(Items, id => Facts.Write(job, $"item/{id}/{Path[6..]}", Text ?? ""), job, Path[6..]);
         if (Path is not null) return Facts.Write(job, Path, Text ?? "");
         if (Take is not null) return Taken(job, desk);
-        if (Item is null) throw new Refusal("edit", "nothing to change was named");
-        if (Add is "swatch") return new AddSwatch(new(Item, Free(job), Core.Colour.Ink.Percent(0, 0, 0, 60)));
-        if (Add is not null)
-        {
-            var sheets = job.Sheets();
-            var wrap = sheets[Math.Clamp(Sheet, 0, sheets.Length - 1)].Wrap;
-            return new AddItem(Starters.Item(job, Add, Parts.TryParse(Panel ?? "", out var part) ? part : throw new Refusal("edit", "no such panel"), Item, wrap), Wrap: wrap);
-        }
-        if (CarriedX is { } x && CarriedY is { } y) return double.IsFinite(x) && double.IsFinite(y) && Math.Abs(x) < 1e5 && Math.Abs(y) < 1e5
-            ? new DropItem(Item, Core.Measures.Length.FromDrawing(x), Core.Measures.Length.FromDrawing(y))
-            : throw new Refusal($"item/{Item}", "it can’t be carried so far");
-        if (Arrange is not null) return Arranged(Item);
-        if (Remove) return new RemoveItem(Item);
-        if (Order != 0) return new OrderItem(Item, Math.Clamp(Order, -1000, 1000));
-        return Nudge.Of(job, Item, Math.Clamp(Right, -1000, 1000), Math.Clamp(Down, -1000, 1000), Far);
+        if (Looked is not null) return new Looked(Looked == "all" ? null : Looked);
+        if (Design is not null) return Designed(job);
+        if (Paste is not null) return new PasteItems(Clip.Read(Paste), New ?? "", Wrap(job), Parts.TryParse(Panel ?? "", out var onto) ? onto : null);
+        if (Arrange is "swap-covers") return new SwapCovers(Wrap(job));
+        if (Laid is not null) return Arranging.Each(Laid, ByHand, job, "by hand");
+        if (Item is not null && Add is not null) return Added(job, Item);
+        if ((Items ?? (Item is null ? null : [Item])) is not { } items) throw new Refusal("edit", "nothing to change was named");
+        if (CarriedX is { } x && CarriedY is { } y) return Arranging.Each(items, id => new DropItem(id, Far_(id, x), Far_(id, y)), job, "move");
+        if (Arrange is not null) return Arranging.Of(job, items, Arrange, New ?? "", Panel);
+        if (Remove) return Arranging.Each(items, id => new RemoveItem(id), job, "remove");
+        if (Order != 0) return Arranging.Order(job, items, Math.Clamp(Order, -1000, 1000));
+        return Arranging.Each(items, id => Nudge.Of(job, id, Math.Clamp(Right, -1000, 1000), Math.Clamp(Down, -1000, 1000), Far), job, "move");
     }
 
-    private Edit Arranged(string item) => Arrange switch
+    private int Wrap(Job job)
     {
-        "centre" => new CentreItem(item),
-        "middle" => new CentreItem(item, DownToo: true),
-        "panel" => new StretchItem(item, Reach.Panel),
-        "bleed" => new StretchItem(item, Reach.Bleed),
-        "sheet" => new StretchItem(item, Reach.Sheet),
-        "copy" => new CopyItem(item, New ?? ""),
-        "other-cover" => new CopyItem(item, New ?? "", ToOtherCover: true),
-        _ => throw new Refusal("edit", "nothing to arrange was named"),
-    };
+        var sheets = job.Sheets();
+        return sheets[Math.Clamp(Sheet, 0, sheets.Length - 1)].Wrap;
+    }
+
+    private Edit Added(Job job, string item) => Add is "swatch"
+        ? new AddSwatch(new(item, Free("Swatch", n => job.Swatches.Any(s => s.Name == n)), Core.Colour.Ink.Percent(0, 0, 0, 60)))
+        : new AddItem(Starters.Item(job, Add!, Parts.TryParse(Panel ?? "", out var part) ? part : throw new Refusal("edit", "no such panel"), item, Wrap(job)), Wrap: Wrap(job));
+
+    private LayItem ByHand(LaidWire l) => new(l.Item, Far_(l.Item, l.X), Far_(l.Item, l.Y), l.W is { } w ? Far_(l.Item, w) : null, l.H is { } h ? Far_(l.Item, h) : null,
+        l.Turned is not { } t ? null : double.IsFinite(t) && Math.Abs(t) < 1e5 ? (decimal)t : throw new Refusal($"item/{l.Item}/turned", "it can’t be turned so far"));
+
+    private static Core.Measures.Length Far_(string item, double points) => double.IsFinite(points) && Math.Abs(points) < 1e5
+        ? Core.Measures.Length.FromDrawing(points)
+        : throw new Refusal($"item/{item}", "it can’t be carried so far");
+
+    private Edit Designed(Job job)
+    {
+        var wrap = Wrap(job);
+        return Design switch
+        {
+            "new" => new AddTake(wrap, string.IsNullOrWhiteSpace(Text) ? Free("Take", n => job.Wraps[wrap].Takes.Any(t => t.Name == n), job.Wraps[wrap].Takes.Count + 1) : Text),
+            "choose" => new ChooseTake(wrap, Order),
+            _ => throw new Refusal("edit", "nothing to do with a take was named"),
+        };
+    }
 
     private Edit Taken(Job job, Desk.Desk desk) => Take switch
     {
@@ -87,9 +115,9 @@ public sealed record EditWire
         _ => throw new Refusal("edit", "nothing to take over was named"),
     };
 
-    private static string Free(Job job)
+    internal static string Free(string word, Func<string, bool> taken, int from = 1)
     {
-        for (var n = job.Swatches.Count + 1; ; n++)
-            if ($"Swatch {n}" is var name && job.Swatches.All(s => s.Name != name)) return name;
+        for (var n = from; ; n++)
+            if ($"{word} {n}" is var name && !taken(name)) return name;
     }
 }

@@ -20,7 +20,9 @@ public static class LumbeckHost
         {
             k.ListenLocalhostOnly(options.Port);
             k.AddServerHeader = false;
-            k.Limits.MaxRequestBodySize = 1_000_000;
+            k.Limits.MaxRequestBodySize = 4_500_000;
+            // What is picked is named in the address: up to 500 items of 40 letters, before and after.
+            k.Limits.MaxRequestLineSize = 65_536;
         });
         builder.Logging.SetMinimumLevel(LogLevel.Warning);
         // Both warn of what is meant: keys lie in the maker's own folder, and pages with a token are never cached.

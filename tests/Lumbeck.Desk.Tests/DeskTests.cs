@@ -183,7 +183,7 @@ public sealed class DeskTests : IDisposable
             foreach (var (word, _) in Starters.For(part))
                 Do(new AddItem(Starters.Item(_desk.Job("salt").Job, word, part, $"{part.Word()}-{word}")));
         var on = _desk.Job("salt");
-        on.Job.Take.Items.Count.ShouldBe(20);
+        on.Job.Take.Items.Count.ShouldBe(41);
         on.Composed.Findings.Where(f => f.Id is "text.overset" or "zone.trim" or "zone.fold").ShouldBeEmpty();
     }
 }

@@ -25,14 +25,14 @@ public sealed class CarryTests(Browser browser)
     public void An_item_is_carried_drawn_to_the_middle_and_one_step_takes_it_back()
     {
         browser.Go("/jobs/tidewatcher/wrap");
-        var before = Hit("title-rule").GetDomAttribute("y");
+        var before = Hit("title-rule").GetDomAttribute("transform");
         var tick = browser.Tick;
         // It stands in the middle of the safe box; four pixels on is near enough to the middle of the face, 1/16 in away.
         Carry("title-rule", 4, 60).Perform();
         browser.Until(() => browser.Text("#carried").Contains("middle of the front", StringComparison.Ordinal));
         browser.Tick.ShouldBe(tick);
         browser.AndWait(() => Hand.Release().Perform());
-        browser.Until(() => Hit("title-rule").GetDomAttribute("y") != before);
+        browser.Until(() => Hit("title-rule").GetDomAttribute("transform") != before);
         browser.Until(() => Value("title-rule-x") == "0.063 in");
         Value("title-rule-panel").ShouldBe("front");
         var rule = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System).Job("tidewatcher");
@@ -43,7 +43,7 @@ public sealed class CarryTests(Browser browser)
         // The art lies where the server says, with nothing of the hand's left on it.
         browser.Script("return document.getElementById('s-title-rule').getAttribute('transform').split('translate').length").ShouldBe(2L);
         browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
-        browser.Until(() => Hit("title-rule").GetDomAttribute("y") == before);
+        browser.Until(() => Hit("title-rule").GetDomAttribute("transform") == before);
     }
 
     [Fact]

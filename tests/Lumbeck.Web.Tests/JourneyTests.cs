@@ -85,7 +85,7 @@ public sealed class JourneyTests(Browser browser)
         browser.Until(() => browser.Find("#f-item-author-x").GetDomProperty("value") == x);
     }
 
-    private double Frame(string item) => Convert.ToDouble(browser.Script($"return document.querySelector('#hits [data-pick={item}]').x.baseVal.value"), CultureInfo.InvariantCulture);
+    private double Frame(string item) => Convert.ToDouble(browser.Script($"return document.querySelector('#hits [data-pick={item}]').transform.baseVal.consolidate().matrix.e"), CultureInfo.InvariantCulture);
 
     [Fact]
     public void What_was_typed_last_is_kept_when_a_tab_is_pressed_at_once()

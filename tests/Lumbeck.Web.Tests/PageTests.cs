@@ -59,12 +59,12 @@ public sealed class PageTests(Browser browser)
     public void Every_control_of_the_wrap_is_reached_by_the_keyboard_with_a_visible_focus()
     {
         browser.Go("/jobs/tidewatcher/wrap?item=line");
-        var wanted = Convert.ToInt64(browser.Script("return document.querySelectorAll('button:not([disabled]),a[href],input,select,textarea,summary').length - document.querySelectorAll('details:not([open]) input, details:not([open]) button').length"), CultureInfo.InvariantCulture);
+        var wanted = Convert.ToInt64(browser.Script("return [...document.querySelectorAll('button:not([disabled]),a[href],input,select,textarea,summary,[tabindex]')].filter(e => e.checkVisibility({ contentVisibilityAuto: true })).length"), CultureInfo.InvariantCulture);
         var reached = new HashSet<string>();
         for (var i = 0; i < wanted + 5; i++)
         {
             browser.Driver.SwitchTo().ActiveElement().SendKeys(Keys.Tab);
-            var here = (string?)browser.Script("const e = document.activeElement; if (e === document.body) return null; const s = getComputedStyle(e); return [e.tagName, e.id, e.dataset.pick, e.dataset.add, e.dataset.panel, e.dataset.text, e.dataset.step, e.dataset.order, e.dataset.remove, e.getAttribute('href'), e.getAttribute('aria-label'), e.textContent.slice(0, 20)].join('|') + (s.outlineStyle === 'none' || s.outlineWidth === '0px' ? ' WITHOUT FOCUS' : '')");
+            var here = (string?)browser.Script("const e = document.activeElement; if (e === document.body) return null; const s = getComputedStyle(e); return [e.tagName, e.id, e.dataset.pick, e.dataset.add, e.dataset.panel, e.dataset.text, e.dataset.step, e.dataset.order, e.dataset.remove, e.dataset.see, e.dataset.arrange, e.getAttribute('href'), e.getAttribute('aria-label'), e.textContent.slice(0, 20)].join('|') + (s.outlineStyle === 'none' || s.outlineWidth === '0px' ? ' WITHOUT FOCUS' : '')");
             if (here is not null) reached.Add(here);
         }
         reached.Where(r => r.EndsWith("WITHOUT FOCUS", StringComparison.Ordinal)).ShouldBeEmpty();

@@ -12,11 +12,7 @@ public sealed class GroundCoverage : Rule
 
     public override IEnumerable<Finding> Find(Look look)
     {
-        if (look.Take.Ground.Paint is not null) yield break;
-        List<Box> bare = [look.Sheet.Whole];
-        foreach (var item in look.Take.Items)
-            if (item is RectItem { Hidden: false, Fill: not null, Corner.Units: 0 } rect && rect.Turned % 90 == 0 && Placement.Of(rect, look.Sheet) is { } at)
-                bare = [.. bare.SelectMany(b => b.Without(at.OnSheet(rect)))];
+        var bare = Coverage.Bare(look.Take, look.Sheet, look.Sheet.Whole);
         if (bare.Count == 0) yield break;
         var gap = bare.MaxBy(b => (double)b.Width.Units * b.Height.Units);
         var width = Length.Min(gap.Width, gap.Height);

@@ -12,6 +12,8 @@ public sealed record Look(Job Job, PrintedSheet On, Scene Scene)
     public House House => Job.Ticket.House;
     public Unit Unit => Job.Ticket.Unit;
     public Sheet Sheet => On.Sheet;
+    /// <summary>The number of the first sheet that carries this wrap.</summary>
+    public int First => On.Number - On.Geometry.Sheets.IndexOf(On.Sheet);
 
     /// <summary>A shape's edge counts as past a line from here on; under it lie only rounding and antialiasing.</summary>
     public static readonly Length Tolerance = Length.FromMillimetres(0.01m);
@@ -55,7 +57,7 @@ public abstract class Rule
 public static class Rules
 {
     public static IReadOnlyList<Rule> All { get; } =
-        [new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneSpine(), new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new BarcodeDigits(), new BarcodeRoom()];
+        [new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneSpine(), new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new BarcodeDigits(), new BarcodeRoom(), new ItemLost()];
 
     /// <summary>All findings on all sheets of a job, stops first.</summary>
     public static ImmutableArray<Finding> Check(IEnumerable<Look> sheets) =>

@@ -13,15 +13,16 @@ public sealed class ZoneFold : Rule
         var limit = look.House.FoldSafe;
         foreach (var (item, piece) in look.Drawn())
         {
-            if (item is not (TextItem or BarcodeItem) || item.Hold.Panel == Part.Spine) continue;
+            if ((item is not (TextItem or BarcodeItem) && !item.Whole) || item.Hold.Panel == Part.Spine) continue;
             var ink = piece.Inked.ToBox();
             var kind = item.Kind.ToLower(CultureInfo.InvariantCulture);
             var across = look.Sheet.Folds.FirstOrDefault(f => ink.X < f - Look.Tolerance && ink.Right > f + Look.Tolerance, Length.Zero);
             if (!across.IsZero)
             {
                 var reach = Length.Min(across - ink.X, ink.Right - across);
-                yield return Found(look, Severity.Stop, $"{reach.Show(look.Unit)} over the fold", $"{limit.Show(look.Unit)} from it", $"This {kind} would be folded over an edge.", "Keep it on one panel.", item, place: ink);
+                yield return Found(look, item is TextItem or BarcodeItem ? Severity.Stop : Severity.Caution, $"{reach.Show(look.Unit)} over the fold", $"{limit.Show(look.Unit)} from it", $"This {kind} would be folded over an edge.", "Keep it on one panel.", item, place: ink);
             }
+            else if (item is not (TextItem or BarcodeItem)) continue;
             else if (look.Sheet.Zones.FirstOrDefault(z => z.Kind is (ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch) && !z.Box.Intersect(ink).IsEmpty) is { } band)
                 yield return Found(look, Severity.Stop, $"in the {band.Kind.Word()} band", "clear of it", $"This {kind} lies where the cover is worked: {band.Reason}.", "Move it to the safe box.", item, place: ink);
             else if (Nearest(look, ink) is { } near && near.Gap < near.Limit - Look.Tolerance)

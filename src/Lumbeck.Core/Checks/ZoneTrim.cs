@@ -14,7 +14,7 @@ public sealed class ZoneTrim : Rule
         var safe = look.Sheet.Safe;
         foreach (var (item, piece) in look.Drawn())
         {
-            if (item is not (TextItem or BarcodeItem)) continue;
+            if (item is not (TextItem or BarcodeItem) && !item.Whole) continue;
             var ink = piece.Inked.ToBox();
             var past = Length.Max(Length.Max(safe.X - ink.X, ink.Right - safe.Right), Length.Max(safe.Y - ink.Y, ink.Bottom - safe.Bottom));
             if (past <= Look.Tolerance) continue;

@@ -24,7 +24,12 @@ public sealed record Placement(Panel Panel, Box Hung, Box Box, Affine ToSheet)
             _ => panel.Safe,
         };
         var level = panel.Turn == Turn.None ? hung.Size : new Size(hung.Height, hung.Width);
-        var (w, h) = item is BarcodeItem code ? BarcodeDrawing.PlateSize(code.Percent) : new Size(item.Width.In(level.Width), item.Height.In(level.Height));
+        var (w, h) = item switch
+        {
+            BarcodeItem code => BarcodeDrawing.PlateSize(code.Percent),
+            LineItem line => new Size(line.Width.In(level.Width), line.LineWidth),
+            _ => new Size(item.Width.In(level.Width), item.Height.In(level.Height)),
+        };
         var x = (hold.Across * (level.Width - w)) + hold.Dx;
         var y = (hold.Down * (level.Height - h)) + hold.Dy;
 
@@ -41,6 +46,18 @@ public sealed record Placement(Panel Panel, Box Hung, Box Box, Affine ToSheet)
         Turn.CounterClockwise => Affine.Rotate(270).Then(Affine.Move(box.X.Points, box.Bottom.Points)),
         _ => Affine.Move(box.X.Points, box.Y.Points),
     };
+
+    /// <summary>How far the box it hangs in lies outside its panel's face on each side, in points, as the panel is read.</summary>
+    public Bounds BeyondFace
+    {
+        get
+        {
+            double out_(Length outside) => Math.Max(0, outside.Points);
+            var f = Panel.Face;
+            var (l, t, r, b) = (out_(f.X - Hung.X), out_(f.Y - Hung.Y), out_(Hung.Right - f.Right), out_(Hung.Bottom - f.Bottom));
+            return Panel.Turn switch { Turn.Clockwise => new(t, r, b, l), Turn.CounterClockwise => new(b, l, t, r), _ => new(l, t, r, b) };
+        }
+    }
 
     /// <summary>The item's box on the sheet, exact for items that are not turned by hand.</summary>
     public Box OnSheet(Item item)

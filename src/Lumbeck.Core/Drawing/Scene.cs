@@ -1,3 +1,4 @@
+using Lumbeck.Core.Jobs;
 using Lumbeck.Core.Type;
 
 namespace Lumbeck.Core.Drawing;
@@ -27,6 +28,13 @@ public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, Imm
 /// </summary>
 public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray<Mark> Marks, Bounds Frame, Bounds Inked, Setting? Setting = null, bool Clipped = false)
 {
+    /// <summary>From 0 for nothing to 1 for all of it.</summary>
+    public double Opacity { get; init; } = 1;
+    public Blend Blend { get; init; }
+
+    /// <summary>Whether what lies under it shows through, so that its marks are mixed as one before they are laid down.</summary>
+    public bool Mixes => !IsEmpty && (Opacity < 1 || Blend != Blend.Normal);
+
     public const string Ground = "ground";
 
     public bool IsEmpty => Marks.IsEmpty;

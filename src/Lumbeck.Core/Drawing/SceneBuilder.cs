@@ -17,21 +17,24 @@ public static class SceneBuilder
     }
 
     /// <summary>One item's piece; empty where it is hidden or its panel is not on this sheet.</summary>
-    public static Piece Item(Job job, Item item, Sheet sheet, IType type)
+    public static Piece Item(Job job, Item item, Sheet sheet, IType type) =>
+        Drawn(job, item, sheet, type) with { Opacity = (double)item.Opacity / 100, Blend = item.Blend };
+
+    private static Piece Drawn(Job job, Item item, Sheet sheet, IType type)
     {
         var at = Placement.Of(item, sheet);
         if (at is null) return new(item.Id, item.Hold.Panel, Affine.Identity, [], Bounds.None, Bounds.None);
         var (w, h) = (at.Box.Width.Points, at.Box.Height.Points);
         var frame = at.ToSheet.Of(new(0, 0, w, h));
-        if (item.Hidden || w < 0 || h < 0) return new(item.Id, item.Hold.Panel, at.ToSheet, [], frame, Bounds.None);
+        if (item.Hidden || w < 0 || h < 0 || item.Opacity == 0) return new(item.Id, item.Hold.Panel, at.ToSheet, [], frame, Bounds.None);
         switch (item)
         {
             case TextItem text:
                 var setting = Typesetter.Set(text.Words, text.Style, w, h, type);
                 var marks = Glyphs(text, setting, job).ToImmutableArray<Mark>();
                 return new(item.Id, item.Hold.Panel, at.ToSheet, marks, frame, at.ToSheet.Of(Inked(marks, type)), setting);
-            case RectItem rect:
-                return new(item.Id, item.Hold.Panel, at.ToSheet, [.. Rectangle(rect, w, h, job)], frame, frame);
+            case ShapeItem shape:
+                return new(item.Id, item.Hold.Panel, at.ToSheet, [.. ShapeDrawing.Draw(shape, w, h, at.BeyondFace, job.Swatches)], frame, frame);
             case BarcodeItem code:
                 return new(item.Id, item.Hold.Panel, at.ToSheet, [.. BarcodeDrawing.Draw(BarcodeDrawing.Number(code, job.Ticket), code.Percent, job.Ticket.House.BarcodeBarReduction, type)], frame, frame);
             default:
@@ -53,13 +56,6 @@ public static class SceneBuilder
                 marks.Add(new LineMark(shape, width, paper.Paint.Resolve(job.Swatches)));
         }
         return new(Piece.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);
-    }
-
-    private static IEnumerable<Mark> Rectangle(RectItem rect, double w, double h, Job job)
-    {
-        var shape = Outline.Rounded(0, 0, w, h, rect.Corner.Points);
-        if (rect.Fill is { } fill) yield return new FillMark(shape, fill.Resolve(job.Swatches));
-        if (rect.Line is { } line && rect.LineWidth > Length.Zero) yield return new LineMark(shape, rect.LineWidth.Points, line.Resolve(job.Swatches));
     }
 
     private static IEnumerable<GlyphMark> Glyphs(TextItem text, Setting setting, Job job)

@@ -12,6 +12,8 @@ public static partial class ItemFacts
     private static readonly (string, Align)[] Aligns = [("left", Align.Left), ("centre", Align.Centre), ("right", Align.Right)];
     private static readonly (string, Stand)[] Stands = [("head", Stand.Head), ("middle", Stand.Middle), ("foot", Stand.Foot)];
 
+    private static readonly (string, Blend)[] Blends = [("normal", Blend.Normal), ("multiply", Blend.Multiply), ("screen", Blend.Screen)];
+
     [GeneratedRegex(@"^(?<share>\d+(?:[.,]\d+)?)\s*%\s*(?:(?<sign>[+−-])\s*(?<own>.+))?$", RegexOptions.CultureInvariant)]
     private static partial Regex Share();
 
@@ -20,7 +22,7 @@ public static partial class ItemFacts
     private static IEnumerable<Fact> OfKind(Item item) => item switch
     {
         TextItem => OfText(item.Id),
-        RectItem => OfRect(item.Id),
+        ShapeItem shape => ShapeFacts.Of(shape),
         BarcodeItem => OfBarcode(item.Id),
         _ => [],
     };
@@ -36,15 +38,6 @@ public static partial class ItemFacts
         yield return new($"item/{id}/ink", "Ink", j => T(j).Style.Paint.Show(j.Swatches), (j, t) => new StyleText(id, Paint: Facts.Paint(j, t)));
         yield return new($"item/{id}/align", "Lines", j => Aligns.First(a => a.Item2 == T(j).Style.Align).Item1, (_, t) => new StyleText(id, Align: Facts.Choice(t, Aligns))) { Choices = Facts.Of(("left", "flush left"), ("centre", "centred"), ("right", "flush right")) };
         yield return new($"item/{id}/stand", "Stands", j => Stands.First(a => a.Item2 == T(j).Style.Stand).Item1, (_, t) => new StyleText(id, Stand: Facts.Choice(t, Stands))) { Choices = Facts.Of(("head", "at the head"), ("middle", "in the middle"), ("foot", "at the foot")) };
-    }
-
-    private static IEnumerable<Fact> OfRect(string id)
-    {
-        RectItem R(Job j) => (RectItem)j.Item(id)!;
-        yield return new($"item/{id}/fill", "Fill", j => R(j).Fill.Show(j.Swatches), (j, t) => new FillRect(id, Facts.MaybePaint(j, t)));
-        yield return new($"item/{id}/line", "Line", j => R(j).Line.Show(j.Swatches), (j, t) => new LineRect(id, Facts.MaybePaint(j, t)));
-        yield return new($"item/{id}/line-width", "Weight", j => R(j).LineWidth.ShowPoints(), (_, t) => new WeighLine(id, Facts.Points(t)));
-        yield return new($"item/{id}/corner", "Corner", j => R(j).Corner.Show(j.Ticket.Unit), (j, t) => new RoundRect(id, Facts.Length(j, t)));
     }
 
     private static IEnumerable<Fact> OfBarcode(string id)
@@ -70,9 +63,13 @@ public static partial class ItemFacts
         if (item is not BarcodeItem)
         {
             yield return new($"item/{id}/width", "Wide", j => Show(I(j).Width, j.Ticket.Unit), (j, t) => new SizeItem(id, Width: ParseSpan(j, t)));
-            yield return new($"item/{id}/height", "High", j => Show(I(j).Height, j.Ticket.Unit), (j, t) => new SizeItem(id, Height: ParseSpan(j, t)));
+            if (item is not LineItem) yield return new($"item/{id}/height", "High", j => Show(I(j).Height, j.Ticket.Unit), (j, t) => new SizeItem(id, Height: ParseSpan(j, t)));
         }
         yield return new($"item/{id}/turned", "Turned", j => I(j).Turned.ToString("0.##", CultureInfo.InvariantCulture) + "°", (_, t) => new TurnItem(id, LengthText.Number(t.TrimEnd(' ', '°')) is { } d and > -100_000 and < 100_000 ? d : throw Facts.No($"`{LengthText.Clip(t)}` is no angle: try `90°`")));
+        yield return new($"item/{id}/opacity", "Opacity", j => I(j).Opacity.ToString("0.##", CultureInfo.InvariantCulture) + " %", (_, t) => new FadeItem(id, LengthText.Number(t.TrimEnd(' ', '%')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no opacity: try `80 %`")));
+        yield return new($"item/{id}/blend", "Blend", j => Blends.First(b => b.Item2 == I(j).Blend).Item1, (_, t) => new BlendItem(id, Facts.Choice(t, Blends))) { Choices = Facts.Of(("normal", "normal"), ("multiply", "multiply"), ("screen", "screen")) };
+        yield return new($"item/{id}/name", "Name", j => I(j).Name, (_, t) => new NameItem(id, t));
+        yield return new($"item/{id}/whole", "Keep whole", j => I(j).Whole ? "yes" : "no", (_, t) => new KeepWhole(id, Facts.Choice(t, [("yes", true), ("no", false)])));
         yield return new($"item/{id}/hidden", "Hidden", j => I(j).Hidden ? "yes" : "no", (_, t) => new HideItem(id, Facts.Choice(t, [("yes", true), ("no", false)])));
         yield return new($"item/{id}/locked", "Locked", j => I(j).Locked ? "yes" : "no", (_, t) => new LockItem(id, Facts.Choice(t, [("yes", true), ("no", false)])));
     }

@@ -74,5 +74,6 @@ public sealed record SizeItem(string Item, Span? Width = null, Span? Height = nu
 public sealed record TurnItem(string Item, decimal Degrees) : ItemEdit(Item)
 {
     protected override string Fact => "turned";
-    protected override Item On(Item item, Job job) => item with { Turned = ((Degrees % 360) + 360) % 360 };
+    protected override Item On(Item item, Job job) => Turn(item);
+    internal Item Turn(Item item) => item with { Turned = ((Degrees % 360) + 360) % 360 };
 }

@@ -27,6 +27,16 @@ public static class Parts
         _ => part.ToString().ToLower(CultureInfo.InvariantCulture),
     };
 
+    /// <summary>The part that lies across the spine; null for what has none.</summary>
+    public static Part? Across(this Part part) => part switch
+    {
+        Part.Front => Part.Back,
+        Part.Back => Part.Front,
+        Part.FrontFlap => Part.BackFlap,
+        Part.BackFlap => Part.FrontFlap,
+        _ => null,
+    };
+
     /// <summary>The name in a sentence.</summary>
     public static string Say(this Part part) => part switch
     {

@@ -19,6 +19,9 @@ public sealed record Hold(Part Panel, HoldBox Box, Anchor Anchor, Length Dx, Len
     public decimal Across => (int)Anchor % 3 / 2m;
     /// <summary>0, ½ or 1 of the way down.</summary>
     public decimal Down => (int)Anchor / 3 / 2m;
+
+    /// <summary>The same place as a mirror that stands upright shows it.</summary>
+    public Hold Mirrored() => this with { Anchor = (Anchor)(((int)Anchor / 3 * 3) + 2 - ((int)Anchor % 3)), Dx = -Dx };
 }
 
 /// <summary>A side of an item: a length of its own plus a share of the box it hangs in (0 = its own length alone, 1 = the box's whole side).</summary>
@@ -33,6 +36,12 @@ public readonly record struct Span(Length Own, decimal Share = 0)
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "is")]
 [JsonDerivedType(typeof(TextItem), "text")]
 [JsonDerivedType(typeof(RectItem), "rectangle")]
+[JsonDerivedType(typeof(EllipseItem), "ellipse")]
+[JsonDerivedType(typeof(LineItem), "line")]
+[JsonDerivedType(typeof(PolygonItem), "polygon")]
+[JsonDerivedType(typeof(FrameItem), "frame")]
+[JsonDerivedType(typeof(PlateItem), "label-plate")]
+[JsonDerivedType(typeof(PictureItem), "picture")]
 [JsonDerivedType(typeof(BarcodeItem), "barcode")]
 public abstract record Item
 {
@@ -45,11 +54,31 @@ public abstract record Item
     public decimal Turned { get; init; }
     public bool Locked { get; init; }
     public bool Hidden { get; init; }
+    /// <summary>Its maker's own name for it; empty where it has none.</summary>
+    public string Name { get; init; } = "";
+    /// <summary>The group it belongs to, by the group's name; empty where it stands alone. Its members lie one upon the other in a take's order.</summary>
+    public string Group { get; init; } = "";
+    /// <summary>How much of it shows, in percent: 100 hides what lies under it, 0 nothing.</summary>
+    public decimal Opacity { get; init; } = 100;
+    public Blend Blend { get; init; }
+    /// <summary>Must not be cut or folded, as words must not.</summary>
+    public bool Whole { get; init; }
 
-    /// <summary>What a list calls it.</summary>
+    /// <summary>What it is.</summary>
     [JsonIgnore]
     public abstract string Kind { get; }
+
+    /// <summary>What a list and a sentence call it: its own name, or its kind.</summary>
+    [JsonIgnore]
+    public string Called => Name.Length > 0 ? Name : Kind;
+
+    /// <summary>The same within a sentence.</summary>
+    [JsonIgnore]
+    public string Said => Name.Length > 0 ? $"“{Name}”" : Kind.ToLower(CultureInfo.InvariantCulture);
 }
+
+/// <summary>How an item's inks meet those under it (ISO 32000-1, 11.3.5).</summary>
+public enum Blend { Normal, Multiply, Screen }
 
 /// <summary>What a text is for; decides what a new one says and what Check misses when it is not there.</summary>
 public enum TextRole { Free, Title, Subtitle, Author, Blurb, Imprint }
@@ -63,15 +92,6 @@ public sealed record TextItem : Item
     public bool Starter { get; init; }
     public TextStyle Style { get; init; } = new();
     public override string Kind => Role == TextRole.Free ? "Text" : Role.ToString();
-}
-
-public sealed record RectItem : Item
-{
-    public Paint? Fill { get; init; }
-    public Paint? Line { get; init; }
-    public Length LineWidth { get; init; }
-    public Length Corner { get; init; }
-    public override string Kind => Height.Share == 0 && Height.Own < Length.FromMillimetres(1.5m) ? "Rule" : "Rectangle";
 }
 
 /// <summary>An EAN-13 with its ISBN line on a white plate; its size follows from the magnification.</summary>

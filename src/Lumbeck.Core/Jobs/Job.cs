@@ -5,6 +5,9 @@ namespace Lumbeck.Core.Jobs;
 /// <summary>One book: its ticket, its swatches and the pieces that are printed for it.</summary>
 public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, ImmutableList<Wrap> Wraps)
 {
+    /// <summary>Items that want a look since the sheet last changed.</summary>
+    public ImmutableList<ToLookAt> Looks { get; init; } = [];
+
     /// <summary>The design of the wrap that carries the front; a jacketed hardcover has a second wrap, the case.</summary>
     public Take Take => Wraps[0].Take;
 
@@ -64,6 +67,13 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
 
     public static Refusal Gone(string id) => new($"item/{id}", "this item was removed in the meantime: step back to have it again");
 }
+
+/// <summary>An item that wants a look since the sheet changed under it.</summary>
+/// <param name="Item">The item.</param>
+/// <param name="Why">What is the matter, in words.</param>
+/// <param name="Was">What it covered before, on the sheet as that was.</param>
+/// <param name="Is">What it covers now.</param>
+public sealed record ToLookAt(string Item, string Why, Box Was, Box Is);
 
 /// <summary>One sheet that is printed for a job.</summary>
 /// <param name="Number">Its place among the job's sheets, from 0.</param>

@@ -3,9 +3,12 @@ using System.Text;
 namespace Lumbeck.Press.Pdf;
 
 /// <summary>A scene as a page's content (ISO 32000-1, 8 and 9): the same marks as the screen's, in the press's own colours.</summary>
-internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces)
+/// <param name="scene">The sheet.</param>
+/// <param name="faces">Gives a face its place in the file.</param>
+/// <param name="mix">Writes marks that are mixed as one, with what they are mixed by, and gives the resource's name (11.6.6).</param>
+internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces, Func<string, Piece, string> mix)
 {
-    private readonly StringBuilder _s = new();
+    private StringBuilder _s = new();
     private bool _overprinting;
     private Ink? _fill;
 
@@ -22,11 +25,24 @@ internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces)
             // Scenes are y down from the upper left corner, pages y up from the lower left.
             var toPage = piece.Place.Then(new(1, 0, 0, -1, 0, scene.Height));
             var overprinting = _overprinting;
+            if (piece.Mixes) { Mixed(piece, toPage); continue; }
             if (piece.Clipped) _s.Append("q 0 0 ").Append(PdfText.Figure(scene.Width)).Append(' ').Append(PdfText.Figure(scene.Height)).Append(" re W n\n");
             foreach (var mark in piece.Marks) Mark(mark, toPage);
             if (piece.Clipped) { _s.Append("Q\n"); _fill = null; _overprinting = overprinting; }
         }
         return _s.ToString();
+    }
+
+    /// <summary>A piece that lets through what lies under it: its marks are laid down as one, so that they do not show through each other.</summary>
+    private void Mixed(Piece piece, Affine toPage)
+    {
+        var (page, fill, overprinting) = (_s, _fill, _overprinting);
+        (_s, _fill, _overprinting) = (new(), null, false);
+        foreach (var mark in piece.Marks) Mark(mark, toPage);
+        var marks = _s.ToString();
+        (_s, _fill, _overprinting) = (page, fill, overprinting);
+        var name = mix(marks, piece);
+        _s.Append("q /").Append(name).Append("g gs /").Append(name).Append(" Do Q\n");
     }
 
     private void Mark(Mark mark, Affine toPage)

@@ -30,12 +30,23 @@ public static class PressFile
         var kids = new List<int>();
         foreach (var scene in pages)
         {
-            var content = new PdfPainter(scene, Face).Paint();
+            var resources = pdf.Reserve();
+            var (states, groups) = (new StringBuilder(PdfPainter.States), new StringBuilder());
+            string Mix(string marks, Piece piece)
+            {
+                var name = "X" + (scene.Pieces.IndexOf(piece) + 1).ToString(CultureInfo.InvariantCulture);
+                var box = $"[0 0 {PdfText.Figure(scene.Width)} {PdfText.Figure(scene.Height)}]";
+                var group = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {box} /Group << /S /Transparency /CS /DeviceCMYK >> /Resources {resources} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
+                groups.Append($"/{name} {group} 0 R ");
+                states.Append($" /{name}g << /Type /ExtGState /ca {PdfText.Figure(piece.Opacity)} /CA {PdfText.Figure(piece.Opacity)} /BM /{piece.Blend} /AIS false >>");
+                return name;
+            }
+            var content = new PdfPainter(scene, Face, Mix).Paint();
             var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
             var h = scene.Sheet.Size.Height;
             var used = string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
             // Without marks the media is the bleed (PRINT.md, Common to all).
-            kids.Add(pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /BleedBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /TrimBox {PdfText.Rectangle(scene.Sheet.Trim, h)} /Resources << /ExtGState << {PdfPainter.States} >> /Font << {used}>> >> /Contents {stream} 0 R >>"));
+            kids.Add(pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /BleedBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /TrimBox {PdfText.Rectangle(scene.Sheet.Trim, h)} {(groups.Length > 0 ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "")}/Resources {pdf.Object(resources, $"<< /ExtGState << {states} >> /XObject << {groups}>> /Font << {used}>> >>")} 0 R /Contents {stream} 0 R >>"));
         }
         foreach (var face in faces.Values) face.Write(pdf);
         pdf.Object(tree, $"<< /Type /Pages /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");

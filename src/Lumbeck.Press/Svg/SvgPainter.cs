@@ -22,11 +22,16 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
     {
         var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append('"');
         if (piece.Clipped) s.Append(" clip-path=\"url(#sheet-edge)\"");
+        if (piece.Opacity < 1) s.Append(" opacity=\"").Figure(piece.Opacity, 4).Append('"');
+        if (piece.Blend != Core.Jobs.Blend.Normal) s.Append(" class=\"").Append(piece.Blend == Core.Jobs.Blend.Multiply ? "mix-multiply" : "mix-screen").Append('"');
         if (piece.Place != Affine.Identity && !piece.IsEmpty) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
         s.Append('>');
         foreach (var mark in piece.Marks) Mark(s, mark);
         return s.Append("</g>").ToString();
     }
+
+    /// <summary>How pieces blend, for style sheets: browsers do it in screen colours, which comes near to the press but is not it.</summary>
+    public const string Mixing = ".mix-multiply{mix-blend-mode:multiply}.mix-screen{mix-blend-mode:screen}";
 
     /// <summary>What clips the ground to the sheet; stands in the definitions of every drawing that shows it.</summary>
     public static string Edge(Scene scene) =>
@@ -92,6 +97,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
             .Append("\" width=\"").Figure(w.Right - w.Left).Append("\" height=\"").Figure(w.Bottom - w.Top).Append("\"><defs>");
         foreach (var (_, path) in Glyphs(scene)) s.Append(path);
         s.Append(Edge(scene)).Append("</defs>");
+        if (scene.Pieces.Any(p => p.Mixes)) s.Append("<style>").Append(Mixing).Append("</style>");
         foreach (var piece in scene.Pieces) s.Append(Piece(piece));
         return s.Append("</svg>").ToString();
     }

@@ -30,10 +30,10 @@ public static class ZoneSvg
     {
         var s = new StringBuilder();
         s.Append(Group(light(Part.Sheet)));
-        foreach (var bleed in sheet.Zones.Where(z => z.Kind == ZoneKind.Bleed)) s.Hatch(prefix, light(Part.Sheet)).Rect(bleed.Box).Append("/>");
-        s.Append("<rect fill=\"none\" stroke=\"currentColor\" stroke-width=\".8\" vector-effect=\"non-scaling-stroke\"").Rect(sheet.Trim).Append("/>");
+        foreach (var bleed in sheet.Zones.Where(z => z.Kind == ZoneKind.Bleed)) s.Hatch(prefix, light(Part.Sheet)).Append(" class=\"z-bleed\"").Rect(bleed.Box).Append("/>");
+        s.Append("<rect class=\"z-trim\" fill=\"none\" stroke=\"currentColor\" stroke-width=\".8\" vector-effect=\"non-scaling-stroke\"").Rect(sheet.Trim).Append("/>");
         foreach (var fold in sheet.Folds)
-            s.Append("<path fill=\"none\" stroke=\"currentColor\" stroke-width=\"1\" stroke-dasharray=\"9 3 1.5 3\" vector-effect=\"non-scaling-stroke\" d=\"M").Figure(fold.Points).Append(" 0V").Figure(sheet.Size.Height.Points).Append("\"/>");
+            s.Append("<path class=\"z-fold\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1\" stroke-dasharray=\"9 3 1.5 3\" vector-effect=\"non-scaling-stroke\" d=\"M").Figure(fold.Points).Append(" 0V").Figure(sheet.Size.Height.Points).Append("\"/>");
         s.Append("</g>");
         foreach (var panel in sheet.Panels)
         {
@@ -41,7 +41,7 @@ public static class ZoneSvg
             if (panel.Part != Part.Spine || panel.CarriesText) Safe(s, panel.Safe);
             foreach (var zone in sheet.Zones.Where(z => z.Panel == panel.Part))
                 if (zone.Kind == ZoneKind.Barcode) Barcode(s, zone.Box);
-                else if (zone.Kind is ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch) s.Append("<rect fill=\"url(#").Append(prefix).Append(light(panel.Part) ? "-cross-light)\"" : "-cross-dark)\"").Rect(zone.Box).Append("/>");
+                else if (zone.Kind is ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch) s.Append("<rect class=\"z-worked\" fill=\"url(#").Append(prefix).Append(light(panel.Part) ? "-cross-light)\"" : "-cross-dark)\"").Rect(zone.Box).Append("/>");
             s.Append("</g>");
         }
         return s.ToString();
@@ -52,8 +52,8 @@ public static class ZoneSvg
     {
         var (l, t, r, b) = (box.X.Points, box.Y.Points, box.Right.Points, box.Bottom.Points);
         var tick = Math.Min(14, Math.Min(r - l, b - t) / 3);
-        s.Append("<path fill=\"none\" stroke=\"currentColor\" stroke-width=\"1\" stroke-opacity=\".75\" stroke-dasharray=\"1 5\" vector-effect=\"non-scaling-stroke\" d=\"M").Figure(l).Append(' ').Figure(t).Append('H').Figure(r).Append('V').Figure(b).Append('H').Figure(l).Append("z\"/>");
-        s.Append("<path fill=\"none\" stroke=\"currentColor\" stroke-width=\"1.4\" vector-effect=\"non-scaling-stroke\" d=\"");
+        s.Append("<path class=\"z-safe\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1\" stroke-opacity=\".75\" stroke-dasharray=\"1 5\" vector-effect=\"non-scaling-stroke\" d=\"M").Figure(l).Append(' ').Figure(t).Append('H').Figure(r).Append('V').Figure(b).Append('H').Figure(l).Append("z\"/>");
+        s.Append("<path class=\"z-safe\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1.4\" vector-effect=\"non-scaling-stroke\" d=\"");
         foreach (var (x, y, dx, dy) in (ReadOnlySpan<(double, double, double, double)>)[(l, t, tick, tick), (r, t, -tick, tick), (r, b, -tick, -tick), (l, b, tick, -tick)])
             s.Append('M').Figure(x + dx).Append(' ').Figure(y).Append('H').Figure(x).Append('V').Figure(y + dy);
         s.Append("\"/>");
@@ -76,6 +76,7 @@ public static class ZoneSvg
         {
             var f = scene.Pieces[i].Frame;
             if (x < f.Left || x > f.Right || y < f.Top || y > f.Bottom) continue;
+            if (scene.Pieces[i].Mixes) continue;
             foreach (var mark in scene.Pieces[i].Marks) if (mark is FillMark fill) return fill.Ink;
         }
         return Ink.White;
@@ -94,8 +95,8 @@ public static class ZoneSvg
 
     private static void Barcode(StringBuilder s, Box box)
     {
-        s.Append("<rect fill=\"none\" stroke=\"currentColor\" stroke-width=\"1.2\" stroke-dasharray=\"2 3\" vector-effect=\"non-scaling-stroke\"").Rect(box).Append("/>");
-        s.Append("<path stroke=\"currentColor\" stroke-width=\"1.2\" d=\"");
+        s.Append("<rect class=\"z-room\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1.2\" stroke-dasharray=\"2 3\" vector-effect=\"non-scaling-stroke\"").Rect(box).Append("/>");
+        s.Append("<path class=\"z-room\" stroke=\"currentColor\" stroke-width=\"1.2\" d=\"");
         for (var i = 0; i < 4; i++) s.Append('M').Figure(box.X.Points - 13 + (i * 2.8)).Append(' ').Figure(box.Y.Points).Append("v9");
         s.Append("\"/>");
     }

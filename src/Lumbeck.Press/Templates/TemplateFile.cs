@@ -21,7 +21,7 @@ public static class TemplateFile
         var (tree, layer) = (pdf.Reserve(), pdf.Reserve());
         var faces = new SortedDictionary<FaceId, EmbeddedFace>();
         EmbeddedFace Face(FaceId id) => faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
-        var content = $"/OC /Zones BDC\n{new PdfPainter(scene, Face).Paint()}EMC\n";
+        var content = $"/OC /Zones BDC\n{new PdfPainter(scene, Face, (_, _) => throw new NotSupportedException("A template has no item that mixes.")).Paint()}EMC\n";
         var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
         var h = scene.Sheet.Size.Height;
         var used = string.Concat(faces.Values.Select(f => $"/{f.Name} {f.Number} 0 R "));

@@ -1,13 +1,25 @@
 // What a hand does on a job's pages: picking, adding, nudging, stepping back. The rules are the server's.
-import './carry';
+import './clip';
 import './fields';
 import './insides';
 import './sums';
+import { book } from './book';
+import { reveal, toggled, withGroup } from './hand';
+import { onWrap, pressed, words } from './keys';
 import { answered, pending, pick, picked, send, tryOut, untry } from './queue';
+import { tour, leave as leaveTour } from './tour';
+import { alone, fit, fitItem, fitSheet, measureScreen, panel, trueSize, zoom } from './view';
+import { boxOf } from './sheet';
 
 const closest = (e: Event, selector: string) => (e.target instanceof Element ? e.target.closest<HTMLElement>(selector) : null);
 const onJob = document.body.dataset.base !== undefined;
-const onWrap = document.body.dataset.place === 'Wrap';
+
+// What can be seen otherwise, by the button's word.
+const sees: Record<string, () => void> = {
+  sheet: fitSheet, panel: () => { const to = panel(); if (to) fit(boxOf(to.edge)); }, item: fitItem, 'true': trueSize, measure: measureScreen, alone: () => alone(),
+  near: () => zoom(1 / 1.25), far: () => zoom(1.25), tour: () => tour(1), 'tour-back': () => tour(-1), 'tour-leave': leaveTour, book, words,
+  keys: () => (document.getElementById('keys') as HTMLDialogElement).showModal(),
+};
 
 document.addEventListener('click', e => {
   if (!onJob) return;
@@ -21,33 +33,43 @@ document.addEventListener('click', e => {
   if ((at = closest(e, '[data-step]'))) return send({ step: at.dataset.step });
   if ((at = closest(e, 'button[data-fact]'))) {
     closest(e, 'details[data-picks]')?.removeAttribute('open');
+    if (at.dataset.fact!.startsWith('items/')) return send({ items: picked(), path: at.dataset.fact, text: at.dataset.text });
     return send({ path: at.dataset.fact, text: at.dataset.text });
   }
+  if ((at = closest(e, '[data-see]'))) return sees[at.dataset.see!]?.();
+  if ((at = closest(e, '[data-looked]'))) return send({ looked: at.dataset.looked });
+  if ((at = closest(e, '[data-design]'))) { closest(e, 'details[data-picks]')?.removeAttribute('open'); return send({ design: at.dataset.design, order: Number(at.dataset.number ?? 0) }); }
   if ((at = closest(e, '[data-take]'))) return send({ take: at.dataset.take });
-  if ((at = closest(e, '[data-order]'))) return send({ item: at.dataset.item, order: Number(at.dataset.order) });
-  if ((at = closest(e, '[data-arrange]'))) return arrange(at.dataset.item!, at.dataset.arrange!);
-  if ((at = closest(e, '[data-remove]'))) return send({ item: at.dataset.remove, remove: true });
+  if ((at = closest(e, '[data-order]'))) return send({ items: picked(), order: Number(at.dataset.order) });
+  if ((at = closest(e, '[data-arrange]'))) return arrange(at.dataset.arrange!, at.dataset.panel);
+  if ((at = closest(e, '[data-remove]'))) return send({ items: picked(), remove: true });
   if ((at = closest(e, '[data-add]'))) {
     const id = `${at.dataset.add}-${crypto.randomUUID().slice(0, 8)}`;
     const swatch = at.dataset.add === 'swatch';
-    return send({ item: id, add: at.dataset.add, panel: at.dataset.panel }, false, () => { if (!swatch) choose(id); });
+    return send({ item: id, add: at.dataset.add, panel: at.dataset.panel }, false, () => { if (!swatch) choose([id]); });
   }
-  if ((at = closest(e, '[data-pick]'))) {
+  if ((at = closest(e, '[data-group][data-row]'))) {
+    e.preventDefault();
+    const first = document.querySelector<SVGElement>(`#hits [data-group="${CSS.escape(at.dataset.group!)}"]`)?.dataset.pick;
+    return first ? choose(toggled(withGroup(first), e.shiftKey)) : undefined;
+  }
+  if ((at = closest(e, '[data-pick][data-row]'))) {
     const id = at.dataset.pick!;
-    return choose(at.dataset.row && picked() === id ? null : id);
+    const now = picked();
+    return choose(e.shiftKey || e.ctrlKey || e.metaKey ? toggled([id], true) : now.length === 1 && now[0] === id ? [] : [id]);
   }
-  if (closest(e, '#sheet,#lens-drawing')) choose(null);
 });
 
-/** One press on an item; a copy is picked in place of what it was made of. */
-function arrange(item: string, how: string): void {
-  if (how !== 'copy' && how !== 'other-cover') return send({ item, arrange: how });
-  const id = `${item.replace(/-[0-9a-f]{8}$/, '').slice(0, 30)}-${crypto.randomUUID().slice(0, 8)}`;
-  send({ item, arrange: how, new: id }, false, () => { if (document.getElementById(`row-${id}`)) choose(id); });
+/** One press on what is picked; copies are picked in place of what they were made of. */
+export function arrange(how: string, panel?: string): void {
+  const items = picked();
+  if (!['copy', 'other-cover', 'copy-to'].includes(how)) return send({ items, arrange: how });
+  const made = `${items[0].replace(/-[0-9a-f]{8}(-\d+)?$/, '').slice(0, 24)}-${crypto.randomUUID().slice(0, 8)}`;
+  send({ items, arrange: how, new: made, panel: panel ?? null }, false, () => {
+    const ids = [...document.querySelectorAll<HTMLElement>(`[id^="row-${made}"]`)].map(r => r.id.slice(4));
+    if (ids.length > 0) choose(ids);
+  });
 }
-
-// The trade's words: centre, middle, fill the panel, bleed, whole sheet, double, other cover.
-const keys: Record<string, string> = { c: 'centre', m: 'middle', f: 'panel', b: 'bleed', w: 'sheet', d: 'copy', o: 'other-cover' };
 
 // A list that something is picked from closes when it is left.
 const leave = (e: Event): void => {
@@ -58,9 +80,9 @@ const leave = (e: Event): void => {
 document.addEventListener('pointerdown', leave);
 document.addEventListener('focusout', leave);
 
-function choose(id: string | null): void {
-  pick(id);
-  if (id) document.getElementById(`row-${id}`)?.scrollIntoView({ block: 'nearest' });
+export function choose(ids: string[]): void {
+  pick(ids);
+  reveal();
 }
 
 // What a press would do to the sheet is shown while it is pointed at.
@@ -75,9 +97,6 @@ document.addEventListener('pointerleave', hide, true);
 document.addEventListener('focusin', show);
 document.addEventListener('focusout', hide);
 
-let burst = { id: '', at: 0 };
-const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
-
 document.addEventListener('keydown', e => {
   if (!onJob) return;
   const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
@@ -89,30 +108,12 @@ document.addEventListener('keydown', e => {
     e.preventDefault();
     return send({ step: key === 'y' || e.shiftKey ? 'forward' : 'back' });
   }
-  const book = document.querySelector<HTMLDetailsElement>('#swatch-book[open],details[data-picks][open]');
+  const book = document.querySelector<HTMLDetailsElement>('#swatch-book[open],#looks[open],details[data-picks][open]');
   if (e.key === 'Escape' && book) return void (book.open = false);
-  if (typing || select || !onWrap || e.ctrlKey || e.metaKey || e.altKey) return;
-  if (key === 'z') return zones(false);
-  const item = picked();
-  if (e.key === 'Escape' && item) return choose(null);
-  if (item && !e.shiftKey && keys[key]) { e.preventDefault(); return arrange(item, keys[key]); }
-  const arrow = arrows[e.key];
-  if (!item || !arrow) return;
-  e.preventDefault();
-  // A burst of keys is one step back.
-  if (burst.id === '' || e.timeStamp - burst.at > 900) burst.id = crypto.randomUUID();
-  burst.at = e.timeStamp;
-  send({ item, right: arrow[0], down: arrow[1], far: e.shiftKey, gesture: burst.id });
+  // A dialog keeps its keys to itself.
+  if (typing || select || !onWrap || document.querySelector('dialog[open]')) return;
+  if (pressed(e)) e.preventDefault();
 });
-
-document.addEventListener('keyup', e => { if (e.key.toLowerCase() === 'z') zones(true); });
-
-function zones(shown: boolean): void {
-  for (const g of document.querySelectorAll('.zones')) g.toggleAttribute('hidden', !shown);
-}
-
-document.addEventListener('pointerdown', e => { if (closest(e, '#hide-zones')) zones(false); });
-for (const up of ['pointerup', 'pointercancel', 'blur']) window.addEventListener(up, () => zones(true));
 
 // Long work says that it is under way.
 document.addEventListener('submit', e => {

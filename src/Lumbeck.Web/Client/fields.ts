@@ -24,7 +24,7 @@ document.addEventListener('focusin', e => {
   const field = fieldOf(e);
   if (!field) return;
   gesture = crypto.randomUUID();
-  if (field.dataset.row) pick(field.dataset.row);
+  if (field.dataset.row) pick([field.dataset.row]);
 });
 
 document.addEventListener('input', e => {

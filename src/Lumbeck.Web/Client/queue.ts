@@ -2,7 +2,8 @@
 // what the server has not answered is sent again under its own id, which it applies only once.
 import { htmx } from './htmx';
 
-export type Wire = Record<string, string | number | boolean | null | undefined>;
+export type Laid = { item: string; x: number; y: number; w?: number; h?: number; turned?: number };
+export type Wire = Record<string, string | number | boolean | null | undefined | string[] | Laid[]>;
 type Entry = { wire: Wire; quiet: boolean; done?: () => void; failed?: number };
 
 const session = crypto.randomUUID();
@@ -11,8 +12,9 @@ const base = body.dataset.base ?? ''; // the job's or house's own address
 const token = document.querySelector<HTMLMetaElement>('meta[name=lumbeck-token]')?.content ?? '';
 
 let tick = Number(body.dataset.tick ?? 0);
-let shown: string | null = body.dataset.open || null; // the picked item that the page shows
-let wanted: string | null = shown;                    // the one it should show
+// Ids of picked items, parted by commas, the one picked last at the end.
+let shown: string | null = body.dataset.open || null; // what the page shows as picked
+let wanted: string | null = shown;                    // what it should show
 const waiting: Entry[] = [];
 // Texts that can't be read stay in their fields with what was said of them, whatever else changes meanwhile.
 const refused = new Map<string, { text: string; sentence: string }>();
@@ -22,7 +24,8 @@ let tried = false;
 let trying = 0;
 let outdated = false;
 
-export const picked = () => wanted;
+/** The picked items, the one picked last at the end. */
+export const picked = (): string[] => wanted?.split(',') ?? [];
 
 /** Puts an edit in the queue. A quiet one is sent while its maker still types: what it can't read is not told yet. */
 export function send(wire: Wire, quiet = false, done?: () => void): void {
@@ -42,9 +45,10 @@ export async function answered(): Promise<void> {
   while (pending()) await pause(20);
 }
 
-/** Shows another item as picked, or none. */
-export function pick(item: string | null): void {
-  wanted = item;
+/** Shows other items as picked, or none. */
+export function pick(items: string[]): void {
+  wanted = items.length > 0 ? items.join(',') : null;
+  document.dispatchEvent(new Event('lumbeck:picked'));
   void drain();
 }
 
@@ -111,6 +115,7 @@ async function post(entry: Entry): Promise<boolean> {
   }
   if (answer.ok) {
     await show(answer);
+    announce(decodeURIComponent(answer.headers.get('X-Says') ?? ''));
     if (wire.path) wrong(String(wire.path), '');
     clearNotice();
     return true;
@@ -122,6 +127,7 @@ async function post(entry: Entry): Promise<boolean> {
     tell('The server could not do this last step, and it was left out; all before it is kept.');
     return true;
   }
+  if (answer.status === 413) { tell('That is more than a cover holds; nothing was changed.'); return true; }
   const said = await answer.json().catch(() => ({ path: '', detail: 'This can’t be done.' }));
   if (answer.status === 409) conflict(said, wire);
   else if (!quiet) {
@@ -177,10 +183,8 @@ function settle(): void {
       told(field.dataset.fact!, kept.sentence);
     } else if (field.value !== value) field.value = value;
   }
-  const frame = document.getElementById('frame');
-  const sheet = document.getElementById('sheet');
-  if (frame?.dataset.viewBox && sheet && sheet.getAttribute('viewBox') !== frame.dataset.viewBox) sheet.setAttribute('viewBox', frame.dataset.viewBox);
-  if (wanted && !document.getElementById(`row-${wanted}`)) wanted = shown = null;
+  const gone = picked().filter(id => !document.getElementById(`row-${id}`));
+  if (gone.length > 0) wanted = shown = picked().filter(id => !gone.includes(id)).join(',') || null;
   document.dispatchEvent(new Event('lumbeck:settled'));
 }
 
@@ -216,6 +220,12 @@ function notice(): HTMLElement {
   }
   n.replaceChildren();
   return n;
+}
+
+/** Says what was done to those who do not see it. */
+export function announce(sentence: string): void {
+  const at = document.getElementById('announced');
+  if (at && sentence) at.textContent = sentence;
 }
 
 function clearNotice(): void { document.querySelector('#notice:not([data-asks])')?.remove(); }

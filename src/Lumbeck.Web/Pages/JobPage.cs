@@ -19,8 +19,8 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
     {
         try { On = desk.Job(slug); }
         catch (Refusal) { return NotFound(); }
-        Open = item is not null && On.Job.Item(item) is not null ? item : null;
-        Sheet = Open is not null ? On.Composed.SheetOf(Open).On.Number : Math.Clamp(sheet ?? 0, 0, On.Composed.Sheets.Length - 1);
+        Open = item is not null ? string.Join(',', item.Split(',').Where(id => On.Job.Item(id) is not null)) is { Length: > 0 } some ? some : null : null;
+        Sheet = Open is not null ? On.Composed.SheetOf(Open.Split(',')[^1]).On.Number : Math.Clamp(sheet ?? 0, 0, On.Composed.Sheets.Length - 1);
         Screen = await screens.Now(On, place, Sheet, Open);
         Response.Headers.CacheControl = "no-store";
         return Page();

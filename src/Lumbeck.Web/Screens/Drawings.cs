@@ -25,13 +25,6 @@ public sealed class Drawings(Desk.Desk desk)
         return new StringBuilder().Figure(-m).Append(' ').Figure(-m).Append(' ').Figure(sheet.Size.Width.Points + m + 4).Append(' ').Figure(sheet.Size.Height.Points + m + 4).ToString();
     }
 
-    /// <summary>What the hand on the sheet needs to know: the view, the unit, and the lines that things are drawn to.</summary>
-    public static string Frame(Sheet sheet, Unit unit)
-    {
-        static string lines(IEnumerable<SnapLine> of) => System.Net.WebUtility.HtmlEncode(System.Text.Json.JsonSerializer.Serialize(of.Select(l => new object[] { Math.Round(l.At.Points, 4), l.Says })));
-        return $"<desc id=\"frame\" data-view-box=\"{ViewBox(sheet)}\" data-unit=\"{LengthText.Name(unit)}\" data-points=\"{(unit == Unit.Inch ? Core.Measures.Length.FromInches(1) : Core.Measures.Length.FromMillimetres(1)).Points.ToString("0.######", CultureInfo.InvariantCulture)}\" data-places=\"{(unit == Unit.Inch ? 3 : 2)}\" data-upright=\"{lines(SnapLines.Upright(sheet))}\" data-level=\"{lines(SnapLines.Level(sheet))}\"></desc>";
-    }
-
     public string Zones(ComposedSheet s, House house) => ZoneSvg.Zones(s.Sheet, "z", part => Light(s, house, part));
 
     private bool Light(ComposedSheet s, House house, Part part) =>
@@ -82,31 +75,9 @@ public sealed class Drawings(Desk.Desk desk)
         s.Append("<a href=\"").Append(sums).Append("#sum-").Append(sum).Append("\" aria-label=\"").Append(SvgText.Escape(name)).Append(' ').Append(figure).Append(": show the sum\"><title>").Append(measured.Exact(unit)).Append("</title><text font-size=\"").Figure(size).Append("\" text-anchor=\"middle\" dominant-baseline=\"central\" transform=\"translate(").Figure(tx).Append(' ').Figure(ty).Append(')').Append(upright ? "rotate(-90)" : "").Append("\">").Append(figure).Append("</text></a>");
     }
 
-    /// <summary>What can be picked on the sheet, the lowest first, and the picked item's box.</summary>
-    public static string Hits(JobView v)
-    {
-        var s = new StringBuilder();
-        var (scene, open) = (v.Shown.Scene, v.Open);
-        foreach (var item in v.Take.Items)
-            if (!item.Hidden && scene.Piece(item.Id) is { Frame.IsEmpty: false } p)
-                s.Append("<rect class=\"hit\" data-pick=\"").Append(item.Id).Append('"').Box(p.Frame).Append("/>");
-        if (open is not null && scene.Piece(open) is { Frame.IsEmpty: false } picked) Picked(s, picked.Frame, 1);
-        return s.ToString();
-    }
-
-    private static void Picked(StringBuilder s, Bounds f, double scale)
-    {
-        s.Append("<g class=\"picked\"><rect fill=\"none\" stroke=\"#fff\" stroke-opacity=\".85\" stroke-width=\"2.6\" vector-effect=\"non-scaling-stroke\"").Box(f).Append("/><rect fill=\"none\" stroke=\"#22302b\" stroke-width=\"1\" vector-effect=\"non-scaling-stroke\"").Box(f).Append("/>");
-        var q = 3.2 * scale;
-        foreach (var (x, y) in (ReadOnlySpan<(double, double)>)[(f.Left, f.Top), (f.Right, f.Top), (f.Left, f.Bottom), (f.Right, f.Bottom)])
-            s.Append("<rect fill=\"#f9f7f0\" stroke=\"#22302b\" stroke-width=\"1\" vector-effect=\"non-scaling-stroke\"").Box(new(x - q, y - q, x + q, y + q)).Append("/>");
-        s.Append("</g>");
-    }
-
     /// <summary>The spine turned level: the art itself seen through its frame, with the safe band and what can be picked there.</summary>
     public string Lens(JobView v)
     {
-        var (scene, open) = (v.Shown.Scene, v.Open);
         if (v.Sheet.Panel(Part.Spine) is not { } spine) return "";
         var light = Light(v.Shown, v.Ticket.House, Part.Spine);
         var edge = spine.Edge;
@@ -116,18 +87,16 @@ public sealed class Drawings(Desk.Desk desk)
             ? new Affine(0, -1, 1, 0, -edge.Y.Points, edge.Right.Points)
             : new Affine(0, 1, -1, 0, edge.Bottom.Points, -edge.X.Points);
         var pad = level.High * 0.06;
-        var s = new StringBuilder("<svg id=\"lens-drawing\" class=\"block w-full h-full\" role=\"img\" aria-label=\"The spine, turned level\" viewBox=\"").Figure(-2).Append(' ').Figure(-pad).Append(' ').Figure(level.Long + 4).Append(' ').Figure(level.High + (2 * pad)).Append("\"><defs><clipPath id=\"lens-edge\"><rect").Rect(edge).Append("/></clipPath>").Append(ZoneSvg.Patterns("l")).Append("</defs><g transform=\"").Matrix(m).Append("\"><use href=\"#art\" clip-path=\"url(#lens-edge)\"/></g>");
+        // As large as its height allows, up to four times the width there is: a narrow spine is read by rolling along it.
+        var s = new StringBuilder("<svg id=\"lens-drawing\" class=\"block h-full w-auto min-w-full max-w-[400%]\" role=\"group\" aria-label=\"The spine, turned level\" viewBox=\"").Figure(-2).Append(' ').Figure(-pad).Append(' ').Figure(level.Long + 4).Append(' ').Figure(level.High + (2 * pad)).Append("\"><defs><clipPath id=\"lens-edge\"><rect").Rect(edge).Append("/></clipPath>").Append(ZoneSvg.Patterns("l")).Append("</defs><g transform=\"").Matrix(m).Append("\"><use href=\"#art\" clip-path=\"url(#lens-edge)\"/></g>");
         s.Append(light ? "<g class=\"zones zone-light\">" : "<g class=\"zones zone-dark\">");
         foreach (var bleed in v.Sheet.Zones.Where(z => z.Kind == ZoneKind.Bleed && !z.Box.Intersect(edge).IsEmpty))
             s.Hatch("l", light).Box(m.Of(In(bleed.Box.Intersect(edge)))).Append("/>");
         if (spine.CarriesText) ZoneSvg.Safe(s, m.Of(In(spine.Safe)).ToBox());
         s.Append("</g><g class=\"zones zone-dark\"><path fill=\"none\" stroke=\"currentColor\" stroke-dasharray=\"9 3 1.5 3\" vector-effect=\"non-scaling-stroke\" d=\"M-2 0H").Figure(level.Long + 2).Append("M-2 ").Figure(level.High).Append('H').Figure(level.Long + 2).Append("\"/></g>");
-        foreach (var item in v.Take.Items.Where(i => i.Hold.Panel == Part.Spine && !i.Hidden))
-            if (scene.Piece(item.Id) is { Frame.IsEmpty: false } p)
-            {
-                s.Append("<rect class=\"hit\" data-pick=\"").Append(item.Id).Append('"').Box(m.Of(p.Frame)).Append("/>");
-                if (item.Id == open) Picked(s, m.Of(p.Frame), 0.7);
-            }
+        s.Append("<g id=\"lens-hits\" transform=\"").Matrix(m).Append("\">");
+        foreach (var item in v.Take.Items.Where(i => i.Hold.Panel == Part.Spine)) HandDrawing.Hit(s, item, v.Sheet);
+        s.Append("</g>");
         return s.Append("</svg>").ToString();
     }
 

@@ -10,13 +10,15 @@ public enum Place { Ticket, Wrap, Check, Press }
 /// <param name="On">The job as on the bench, or as it was.</param>
 /// <param name="Place">The open place.</param>
 /// <param name="Number">The sheet that is shown where one is at a time.</param>
-/// <param name="Open">The picked item, if any.</param>
+/// <param name="Open">The picked item where it is one alone.</param>
 /// <param name="Back">Whether there is a step to take back.</param>
 /// <param name="Forward">Whether there is a step to take again.</param>
 /// <param name="Pressings">The files that were made of it, the newest first.</param>
 /// <param name="Desk">For what lies beside the job: faces, files.</param>
 public sealed record JobView(OnBench On, Place Place, int Number, string? Open, bool Back, bool Forward, IReadOnlyList<PressingRow> Pressings, Desk.Desk Desk)
 {
+    /// <summary>All picked items, the one picked last at the end.</summary>
+    public IReadOnlyList<string> Picked { get; init; } = [];
     /// <summary>What this is laid over to show what changed: what was on the bench before, or what is there while this is only tried.</summary>
     public Composed? Was { get; init; }
     /// <summary>Whether this is only tried.</summary>
@@ -48,9 +50,9 @@ public sealed record PanelView(JobView View, Part Part)
 /// </summary>
 public sealed class ScreenCache
 {
-    private readonly ConcurrentDictionary<(long Revision, Place Place, int Sheet, string? Open, long? Pressing), Screen> _made = new();
+    private readonly ConcurrentDictionary<(long Revision, Place Place, int Sheet, string Picked, long? Pressing), Screen> _made = new();
 
-    public async Task<Screen> Get((long, Place, int, string?, long?) key, Func<Task<Screen>> make)
+    public async Task<Screen> Get((long, Place, int, string, long?) key, Func<Task<Screen>> make)
     {
         if (_made.TryGetValue(key, out var known)) return known;
         if (_made.Count > 64) _made.Clear();
@@ -75,7 +77,8 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRender
     private JobView View(OnBench on, Place place, int sheet, string? open)
     {
         var (back, forward) = desk.Steps(on);
-        return new(on, place, Math.Clamp(sheet, 0, on.Composed.Sheets.Length - 1), open is not null && on.Job.Item(open) is null ? null : open, back, forward, desk.Pressings(on.Slug), desk);
+        List<string> picked = open is null ? [] : [.. open.Split(',', StringSplitOptions.RemoveEmptyEntries).Distinct().Where(id => on.Job.Item(id) is not null)];
+        return new(on, place, Math.Clamp(sheet, 0, on.Composed.Sheets.Length - 1), picked is [var one] ? one : null, back, forward, desk.Pressings(on.Slug), desk) { Picked = picked };
     }
 
     /// <summary>The parts of a ticket that show a sheet only tried.</summary>
@@ -89,7 +92,7 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRender
     }
 
     // A ticket also shows what changed last, and its house's news, which are no part of a revision.
-    private Task<Screen> Body(JobView v) => v.Place == Place.Ticket ? Ticket(v) : cache.Get((v.On.Revision, v.Place, v.Number, v.Open, v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
+    private Task<Screen> Body(JobView v) => v.Place == Place.Ticket ? Ticket(v) : cache.Get((v.On.Revision, v.Place, v.Number, string.Join(',', v.Picked), v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
     {
         Place.Wrap => Wrap(v),
         Place.Check => Parts(v, ("findings", "_Findings"), ("foot", "_Foot")),
@@ -119,8 +122,8 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRender
         parts.Add(new("edge", $"<defs id=\"edge\">{Press.Svg.SvgPainter.Edge(v.Shown.Scene)}</defs>", Svg: true));
         parts.Add(new("zones", $"<g id=\"zones\" class=\"zones\">{drawings.Zones(v.Shown, v.Ticket.House)}</g>", Svg: true));
         parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Sheet, v.Ticket.Unit, v.Base + "/ticket")}</g>", Svg: true));
-        parts.Add(new("hits", $"<g id=\"hits\">{Drawings.Hits(v)}</g>", Svg: true));
-        parts.Add(new("frame", Drawings.Frame(v.Sheet, v.Ticket.Unit), Svg: true));
+        parts.Add(new("hits", $"<g id=\"hits\">{HandDrawing.Hits(v)}</g>", Svg: true));
+        parts.Add(new("frame", HandDrawing.Frame(v), Svg: true));
         var painter = drawings.Painter(v.Composed);
         return new(parts, [.. v.Shown.Scene.Pieces.Select(p => new Fragment(Press.Svg.SvgPainter.IdOf(p.Item), painter.Piece(p), Svg: true))], [.. painter.Glyphs(v.Shown.Scene)]);
     }

@@ -1,0 +1,56 @@
+using Lumbeck.Core.Jobs;
+
+namespace Lumbeck.Core.Edits;
+
+/// <summary>Makes an item that came from elsewhere one that could have been made here: every figure within the range its own edit would give it.</summary>
+internal static class Sound
+{
+    private static readonly Length Far = Length.FromMillimetres(5000);
+
+    /// <param name="item">The item.</param>
+    /// <param name="swatch">The id here of a swatch it names; null where there is none.</param>
+    /// <exception cref="Refusal">A figure is out of all range.</exception>
+    public static Item Item(Item item, Func<string, string?> swatch)
+    {
+        Paint? paint(Paint? p) => p switch
+        {
+            SwatchPaint s => swatch(s.Swatch) is { } id && s.Tint is >= 0 and <= 10_000 ? s with { Swatch = id } : new InkPaint(Ink.Black),
+            InkPaint { Ink: var i } when i.C is < 0 or > 10_000 || i.M is < 0 or > 10_000 || i.Y is < 0 or > 10_000 || i.K is < 0 or > 10_000 => throw No("an ink"),
+            _ => p,
+        };
+        if (!Enum.IsDefined(item.Hold.Panel) || !Enum.IsDefined(item.Hold.Box) || !Enum.IsDefined(item.Hold.Anchor) || !Enum.IsDefined(item.Blend)) throw No("where it hangs");
+        if (new[] { item.Hold.Dx, item.Hold.Dy, item.Width.Own, item.Height.Own }.Any(l => Length.Abs(l) > Far) || item.Width.Share is < 0 or > 10 || item.Height.Share is < 0 or > 10) throw No("a length");
+        if (item.Opacity is < 0 or > 100) throw No("its opacity");
+        item = item with { Turned = ((item.Turned % 360) + 360) % 360, Name = Plain.Line(item.Name) is { Length: <= NameItem.Most } n ? n : "" };
+        return item switch
+        {
+            TextItem { Style: not null, Words: not null } t => Text(t with { Style = t.Style with { Paint = paint(t.Style.Paint) ?? new InkPaint(Ink.Black) } }),
+            TextItem => throw No("its text"),
+            ShapeItem s => Shape(s with { Fill = paint(s.Fill), Line = paint(s.Line) }),
+            BarcodeItem b => b.Percent is < 50 or > 300 || (b.Number is { } d && (d.Length != 13 || !d.All(char.IsAsciiDigit))) ? throw No("a barcode") : b,
+            _ => item,
+        };
+    }
+
+    private static TextItem Text(TextItem t)
+    {
+        var s = t.Style;
+        if (t.Words.Length > SetWords.Most || s.Size < Length.FromPoints(1) || s.Size > Length.FromPoints(1000) || s.Leading is < 0.5m or > 5 || s.Tracking is < -300 or > 2000 || !Enum.IsDefined(s.Align) || !Enum.IsDefined(s.Stand) || !Enum.IsDefined(t.Role)) throw No("its text");
+        return t with { Words = Plain.Text(t.Words) };
+    }
+
+    private static ShapeItem Shape(ShapeItem s)
+    {
+        if (s.LineWidth < Length.Zero || s.LineWidth > Length.FromPoints(200) || (s is ICornered { Corner.Units: < 0 })) throw No("a line");
+        return s switch
+        {
+            PolygonItem { Corners: < PolygonItem.Least or > PolygonItem.Most } or PolygonItem { Waist: < 0 or > 100 } => throw No("a polygon"),
+            FrameItem { Thickness.Units: <= 0 } => throw No("a frame"),
+            PlateItem { Rules: < 0 or > PlateItem.MostRules } or PlateItem { Inner.Units: < 0 } => throw No("a label plate"),
+            LineItem { LineWidth.Units: <= 0 } or LineItem { Dash: < Dash.Whole or > Dash.Dotted } => throw No("a line"),
+            _ => s,
+        };
+    }
+
+    private static Refusal No(string what) => new("paste", $"what was pasted has {what} out of all range: nothing was changed");
+}

@@ -1,0 +1,39 @@
+using Lumbeck.Core.Jobs;
+
+namespace Lumbeck.Core.Edits;
+
+/// <summary>Several edits as one: all of them are made, in this order, or none.</summary>
+/// <param name="Edits">What is done.</param>
+/// <param name="Did">The same in words, for a list of steps.</param>
+public sealed record Together(ImmutableList<Edit> Edits, string Did) : Edit
+{
+    public override IEnumerable<string> Touches => Edits.SelectMany(e => e.Touches).Distinct();
+    public override string Says(Job before) => Did;
+    protected override Job On(Job job) => Edits.Aggregate(job, (j, e) => e.Apply(j));
+}
+
+/// <summary>An edit of several items at once, by what it does to each of them.</summary>
+public abstract record ItemsEdit(ImmutableArray<string> Items) : Edit
+{
+    protected abstract string Does { get; }
+    protected abstract IEnumerable<Edit> Each(Job job);
+
+    /// <summary>The fewest items it makes sense for.</summary>
+    protected virtual int Least => 2;
+
+    public override IEnumerable<string> Touches => Items.SelectMany(i => (string[])[$"item/{i}/panel", $"item/{i}/box", $"item/{i}/x", $"item/{i}/y"]);
+    public override string Says(Job before) => $"{Does} {Many.Items(Items.Length)}";
+
+    protected override Job On(Job job)
+    {
+        if (Items.Length < Least) throw new Refusal("items", $"pick {(Least == 2 ? "two" : "three")} items or more to {Does}");
+        foreach (var id in Items) if (job.Item(id) is null) throw Job.Gone(id);
+        return Each(job).Aggregate(job, (j, e) => e.Apply(j));
+    }
+}
+
+/// <summary>Counts in words.</summary>
+public static class Many
+{
+    public static string Items(int count) => count == 1 ? "1 item" : $"{count.ToString(CultureInfo.InvariantCulture)} items";
+}

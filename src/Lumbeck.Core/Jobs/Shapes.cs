@@ -1,0 +1,79 @@
+namespace Lumbeck.Core.Jobs;
+
+/// <summary>A drawn shape. Its line runs along its edge, half within and half without.</summary>
+public abstract record ShapeItem : Item
+{
+    public Paint? Fill { get; init; }
+    public Paint? Line { get; init; }
+    public Length LineWidth { get; init; }
+}
+
+/// <summary>A shape whose corners can be rounded; a radius is drawn no larger than half its shorter side.</summary>
+public interface ICornered
+{
+    Length Corner { get; init; }
+}
+
+public sealed record RectItem : ShapeItem, ICornered
+{
+    public Length Corner { get; init; }
+    public override string Kind => Height.Share == 0 && Height.Own < Length.FromMillimetres(1.5m) ? "Rule" : "Rectangle";
+}
+
+public sealed record EllipseItem : ShapeItem
+{
+    public override string Kind => "Ellipse";
+}
+
+/// <summary>How a line is broken.</summary>
+public enum Dash { Whole, Dashed, Dotted }
+
+/// <summary>A straight line as long as its box is wide; its box is as high as the line is heavy.</summary>
+public sealed record LineItem : ShapeItem
+{
+    public Dash Dash { get; init; }
+    public override string Kind => "Line";
+}
+
+/// <summary>A polygon of equal sides, its first corner up, stretched to its box; drawn in between its corners, it is a star.</summary>
+public sealed record PolygonItem : ShapeItem
+{
+    public const int Least = 3, Most = 60;
+
+    public int Corners { get; init; } = 5;
+    /// <summary>How far a star's inner corners lie from its middle, in percent of its outer ones; 0 for a polygon.</summary>
+    public decimal Waist { get; init; }
+    public override string Kind => Waist == 0 ? "Polygon" : "Star";
+}
+
+/// <summary>
+/// A border along the edge of the box it hangs in. Hung by a panel's edge it runs out over the bleed, and still shows
+/// <see cref="Thickness"/> on the trimmed face.
+/// </summary>
+public sealed record FrameItem : ShapeItem, ICornered
+{
+    public Length Thickness { get; init; }
+    /// <summary>Radius of its inner corners.</summary>
+    public Length Corner { get; init; }
+    public override string Kind => "Frame";
+}
+
+/// <summary>A plate to write on or to set a title on: a ground, an inner line, and rules for a hand.</summary>
+public sealed record PlateItem : ShapeItem, ICornered
+{
+    public const int MostRules = 12;
+
+    public Length Corner { get; init; }
+    /// <summary>How far within its edge a second, finer line runs; 0 for none.</summary>
+    public Length Inner { get; init; }
+    /// <summary>Rules to write on, spread over its lower half.</summary>
+    public int Rules { get; init; }
+    public override string Kind => "Label plate";
+}
+
+/// <summary>A frame kept for a picture. Until it has one it prints its fill and line alone.</summary>
+public sealed record PictureItem : ShapeItem, ICornered
+{
+    public Length Corner { get; init; }
+    public override string Kind => "Picture";
+}

@@ -1,0 +1,68 @@
+namespace Lumbeck.Web;
+
+/// <summary>What one press or one key does with the picked items, by its word.</summary>
+public static class Arranging
+{
+    /// <summary>The same edit of each of several things, as one step.</summary>
+    public static Edit Each<T>(IReadOnlyList<T> of, Func<T, Edit> edit, Job job, string does)
+    {
+        var edits = of.Select(edit).ToImmutableList();
+        return edits.Count == 1 ? edits[0] : new Together(edits, $"{does} {Many.Items(edits.Count)}");
+    }
+
+    /// <summary>Moves items over (+) or under (−) their neighbours, keeping their own order.</summary>
+    public static Edit Order(Job job, string[] items, int steps)
+    {
+        int at(string id) => job.WrapOf(id) is >= 0 and var wrap ? job.Wraps[wrap].Take.Items.FindIndex(i => i.Id == id) : throw Job.Gone(id);
+        var ordered = steps > 0 ? items.OrderByDescending(at) : items.OrderBy(at);
+        return Each([.. ordered], id => new OrderItem(id, steps), job, "order of");
+    }
+
+    /// <param name="job">The job.</param>
+    /// <param name="items">The picked items; where one is the measure of the others, it is the last.</param>
+    /// <param name="how">The word.</param>
+    /// <param name="made">What ids of new items begin with.</param>
+    /// <param name="panel">The panel of a copy.</param>
+    /// <exception cref="Refusal">There is no such word, or it asks for more items.</exception>
+    public static Edit Of(Job job, string[] items, string how, string made, string? panel)
+    {
+        Edit each(Func<string, Edit> edit) => Each(items, edit, job, how);
+        return how switch
+        {
+            "centre" => each(id => new CentreItem(id)),
+            "middle" => each(id => new CentreItem(id, DownToo: true)),
+            "safe" => each(id => new CentreItem(id, DownToo: true, Safe: true)),
+            "spine" => each(id => new CentreItem(id, DownToo: true, Over: Part.Spine)),
+            "panel" => each(id => new StretchItem(id, Reach.Panel)),
+            "bleed" => each(id => new StretchItem(id, Reach.Bleed)),
+            "sheet" => each(id => new StretchItem(id, Reach.Sheet)),
+            "quarter" => each(id => new TurnItem(id, (job.Item(id) ?? throw Job.Gone(id)).Turned + 90)),
+            "copy" => Copies(job, items, made, (id, copy, group) => new CopyItem(id, copy, Group: group)),
+            "other-cover" => Copies(job, items, made, (id, copy, group) => new CopyItem(id, copy, ToOtherCover: true, Group: group)),
+            "copy-to" when Parts.TryParse(panel ?? "", out var to) => Copies(job, items, made, (id, copy, group) => new CopyItem(id, copy, To: to, Group: group)),
+            "left" => new LineUp([.. items], Along.Left),
+            "across" => new LineUp([.. items], Along.Centre),
+            "right" => new LineUp([.. items], Along.Right),
+            "head" => new LineUp([.. items], Along.Head),
+            "level" => new LineUp([.. items], Along.Middle),
+            "foot" => new LineUp([.. items], Along.Foot),
+            "gaps-across" => new SpaceOut([.. items], DownTheSheet: false),
+            "gaps-down" => new SpaceOut([.. items], DownTheSheet: true),
+            "same-width" => new SameSize([.. items], High: false),
+            "same-height" => new SameSize([.. items], Wide: false),
+            "same-size" => new SameSize([.. items]),
+            "group" => new GroupItems([.. items], EditWire.Free("Group", n => job.Items.Any(i => i.Group == n))),
+            "ungroup" => new Ungroup([.. items]),
+            _ => throw new Refusal("edit", "nothing to arrange was named"),
+        };
+    }
+
+    private static Edit Copies(Job job, string[] items, string made, Func<string, string, string, Edit> copy)
+    {
+        // Copies of a group are a group of their own.
+        var groups = items.Select(id => job.Item(id)?.Group ?? "").Where(g => g.Length > 0).Distinct()
+            .ToDictionary(g => g, g => EditWire.Free(g, n => job.Items.Any(i => i.Group == n)));
+        var n = 0;
+        return Each(items, id => copy(id, items.Length == 1 ? made : $"{made}-{++n}", items.Length == 1 ? "" : groups.GetValueOrDefault(job.Item(id)?.Group ?? "", "")), job, "copy");
+    }
+}

@@ -1,0 +1,48 @@
+// Items carried as text on the clipboard, between panels, takes and jobs.
+import { picked, send, tell } from './queue';
+import { pointedAt } from './view';
+import { choose } from './app';
+
+const typing = (e: Event) => e.target instanceof Element && e.target.closest('input,textarea,select') !== null;
+const onWrap = document.body.dataset.place === 'Wrap';
+
+async function copy(remove: boolean): Promise<void> {
+  const items = picked();
+  const text = fetch(`${document.body.dataset.base}/clip`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', 'X-Lumbeck-Token': document.querySelector<HTMLMetaElement>('meta[name=lumbeck-token]')?.content ?? '' },
+    body: JSON.stringify({ items }),
+  }).then(a => { if (!a.ok) throw new Error(); return a.text(); });
+  try {
+    // The browser wants to be asked before the answer is there.
+    await navigator.clipboard.write([new ClipboardItem({ 'text/plain': text.then(t => new Blob([t], { type: 'text/plain' })) })]);
+    if (remove) send({ items, remove: true });
+  } catch {
+    tell('This browser did not let the items onto the clipboard.');
+  }
+}
+
+for (const way of ['copy', 'cut'])
+  document.addEventListener(way, e => {
+    if (!onWrap || typing(e) || picked().length === 0 || !document.getSelection()?.isCollapsed) return;
+    e.preventDefault();
+    void copy(way === 'cut');
+  });
+
+document.addEventListener('paste', e => {
+  if (!onWrap || typing(e)) return;
+  const text = e.clipboardData?.getData('text/plain') ?? '';
+  if (!text.includes('lumbeck-items')) return;
+  e.preventDefault();
+  paste(text);
+});
+
+/** Pastes items, onto the panel pointed at where the pointer lies on one. */
+function paste(text: string): void {
+  if (text.length > 3_500_000) return tell('What was pasted is more than a cover holds; nothing was changed.');
+  const made = `paste-${crypto.randomUUID().slice(0, 8)}`;
+  send({ paste: text, new: made, panel: pointedAt() ?? null }, false, () => {
+    const ids = [...document.querySelectorAll<HTMLElement>(`[id^="row-${made}-"]`)].map(r => r.id.slice(4));
+    if (ids.length > 0) choose(ids);
+  });
+}

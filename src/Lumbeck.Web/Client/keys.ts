@@ -1,0 +1,60 @@
+// Keys of the Wrap screen, in the trade's words. The list behind ? is the server's, from the same letters.
+import { book } from './book';
+import { leave, tour, touring } from './tour';
+import { alone, fit, fitItem, fitSheet, holdZones, next, panel, trueSize, zoom } from './view';
+import { boxOf, hits } from './sheet';
+import { picked, send } from './queue';
+import { arrange, choose } from './app';
+
+export const onWrap = document.body.dataset.place === 'Wrap';
+
+const arranges: Record<string, string> = { c: 'centre', m: 'middle', k: 'safe', j: 'spine', f: 'panel', b: 'bleed', w: 'sheet', q: 'quarter', d: 'copy', o: 'other-cover', g: 'group', u: 'ungroup' };
+const sees: Record<string, () => void> = {
+  '+': () => zoom(1 / 1.25), '=': () => zoom(1 / 1.25), '-': () => zoom(1.25),
+  s: fitSheet, p: () => { const to = panel(); if (to) fit(boxOf(to.edge)); }, i: fitItem, t: trueSize, a: () => alone(), y: book, v: words,
+};
+const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+let burst = { id: '', at: 0 };
+
+/** The sheet in words, asked for when it is wanted. */
+export async function words(): Promise<void> {
+  const dialog = document.getElementById('in-words') as HTMLDialogElement;
+  dialog.showModal();
+  const at = document.getElementById('in-words-text')!;
+  try { at.textContent = await (await fetch(`${document.body.dataset.base}/wrap.txt?sheet=${document.body.dataset.sheet ?? 0}`)).text(); }
+  catch { at.textContent = 'The server does not answer.'; }
+}
+
+const toggle = (fact: string, of: string): void => send({ items: picked(), path: `items/${fact}`, text: document.querySelector(`[data-fact$="/${of}"][aria-pressed="true"]`) ? 'no' : 'yes' });
+
+/** A key pressed on the sheet or a list; true where it did something. */
+export function pressed(e: KeyboardEvent): boolean {
+  const key = e.key.length === 1 ? e.key.toLowerCase() : e.key;
+  const items = picked();
+  if ((e.ctrlKey || e.metaKey) && key === 'a') { choose(hits().filter(h => !h.locked).map(h => h.id)); return true; }
+  if (e.ctrlKey || e.metaKey || e.altKey) return false;
+  if (key === '?') { (document.getElementById('keys') as HTMLDialogElement).showModal(); return true; }
+  if (key === 'z') { holdZones(true); return true; }
+  if (key === 'e') { tour(e.shiftKey ? -1 : 1); return true; }
+  if (key === 'Escape') { if (touring()) leave(); else if (items.length > 0) choose([]); else return false; return true; }
+  if (key === 'n') { const to = next(e.shiftKey ? -1 : 1); if (to) choose([to]); return true; }
+  if (key === 'x') { send({ arrange: 'swap-covers' }); return true; }
+  if (!e.shiftKey || key === '+') if (sees[key]) { sees[key](); return true; }
+  if (items.length === 0) return false;
+  if (!e.shiftKey && arranges[key]) { arrange(arranges[key]); return true; }
+  if (key === '[' || key === ']') { send({ items, order: key === ']' ? 1 : -1 }); return true; }
+  if (key === 'l') { toggle('locked', 'locked'); return true; }
+  if (key === 'h') { toggle('hidden', 'hidden'); return true; }
+  if (key === 'Delete' || key === 'Backspace') { send({ items, remove: true }); return true; }
+  const arrow = arrows[e.key];
+  if (!arrow) return false;
+  // A burst of keys is one step back.
+  if (burst.id === '' || e.timeStamp - burst.at > 900) burst.id = crypto.randomUUID();
+  burst.at = e.timeStamp;
+  send({ items, right: arrow[0], down: arrow[1], far: e.shiftKey, gesture: burst.id });
+  return true;
+}
+
+document.addEventListener('keyup', e => { if (e.key.toLowerCase() === 'z') holdZones(false); });
+document.addEventListener('pointerdown', e => { if (e.target instanceof Element && e.target.closest('#hide-zones')) holdZones(true); });
+for (const up of ['pointerup', 'pointercancel', 'blur']) window.addEventListener(up, () => holdZones(false));

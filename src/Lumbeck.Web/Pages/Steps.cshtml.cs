@@ -1,0 +1,49 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Lumbeck.Web.Pages;
+
+/// <summary>A job's steps with small pictures; any can be named or brought back.</summary>
+public sealed class StepsModel(Desk.Desk desk) : PageModel
+{
+    public OnBench On { get; private set; } = null!;
+    public IReadOnlyList<Step> Steps { get; private set; } = [];
+    public bool Named { get; private set; }
+    /// <summary>Steps older than this revision follow; null where none do.</summary>
+    public long? Older => Steps.Count == History.Page ? Steps[^1].Row.Revision : null;
+    public string? Problem { get; private set; }
+
+    /// <summary>When a step was made, by the clock of this machine.</summary>
+    public string When(string at) => DateTimeOffset.Parse(at, CultureInfo.InvariantCulture).ToLocalTime().ToString("d MMM yyyy, HH:mm", CultureInfo.InvariantCulture);
+
+    public IActionResult OnGet(string slug, long? before, bool named) => Show(slug, before, named);
+
+    public IActionResult OnPostBring(string slug, long revision)
+    {
+        try
+        {
+            desk.Apply(slug, new(Guid.NewGuid().ToString(), "steps", _ => desk.BringBack(slug, revision)));
+            return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/wrap");
+        }
+        catch (Refusal r) { Problem = r.Message; return Show(slug, null, false); }
+    }
+
+    public IActionResult OnPostName(string slug, long revision, string? name, bool named)
+    {
+        try
+        {
+            desk.NameStep(slug, revision, name ?? "");
+            return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/steps{(named ? "?named=true" : "")}#step-{revision}");
+        }
+        catch (Refusal r) { Problem = r.Message; return Show(slug, null, false); }
+    }
+
+    private IActionResult Show(string slug, long? before, bool named)
+    {
+        try { On = desk.Job(slug); }
+        catch (Refusal) { return NotFound(); }
+        Named = named;
+        Steps = desk.Steps(On, before, named);
+        return Page();
+    }
+}

@@ -1,0 +1,46 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Lumbeck.Web.Pages;
+
+/// <summary>The takes of one wrap side by side.</summary>
+public sealed class TakesModel(Desk.Desk desk) : PageModel
+{
+    public OnBench On { get; private set; } = null!;
+    public int Wrap { get; private set; }
+    /// <summary>The first sheet that carries the wrap.</summary>
+    public int Sheet => On.Composed.Sheets.First(s => s.On.Wrap == Wrap).On.Number;
+    public string? Problem { get; private set; }
+
+    public IActionResult OnGet(string slug, int wrap) => Show(slug, wrap);
+
+    public IActionResult OnPostNew(string slug, int wrap, string? name)
+    {
+        var job = desk.Job(slug).Job;
+        return Do(slug, wrap, new AddTake(wrap, string.IsNullOrWhiteSpace(name) && wrap >= 0 && wrap < job.Wraps.Count ? EditWire.Free("Take", n => job.Wraps[wrap].Takes.Any(t => t.Name == n), job.Wraps[wrap].Takes.Count + 1) : name ?? ""));
+    }
+
+    public IActionResult OnPostName(string slug, int wrap, int take, string? name) => Do(slug, wrap, new NameTake(wrap, take, name ?? ""));
+
+    public IActionResult OnPostChoose(string slug, int wrap, int take) => Do(slug, wrap, new ChooseTake(wrap, take));
+
+    public IActionResult OnPostRemove(string slug, int wrap, int take) => Do(slug, wrap, new RemoveTake(wrap, take));
+
+    private IActionResult Do(string slug, int wrap, Edit edit)
+    {
+        try
+        {
+            desk.Apply(slug, new(Guid.NewGuid().ToString(), "takes", _ => edit));
+            return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/takes?wrap={wrap}");
+        }
+        catch (Refusal r) { Problem = r.Message; return Show(slug, wrap); }
+    }
+
+    private IActionResult Show(string slug, int wrap)
+    {
+        try { On = desk.Job(slug); }
+        catch (Refusal) { return NotFound(); }
+        Wrap = Math.Clamp(wrap, 0, On.Composed.Sheets.Max(s => s.On.Wrap));
+        return Page();
+    }
+}

@@ -1,0 +1,46 @@
+using System.Text;
+using System.Text.Json;
+using Lumbeck.Press.Svg;
+
+namespace Lumbeck.Web.Screens;
+
+/// <summary>What the hand on the sheet works with: what can be picked, and the sheet's lines, panels and stops as data.</summary>
+public static class HandDrawing
+{
+    /// <summary>What can be picked on the sheet, the lowest first.</summary>
+    public static string Hits(JobView v)
+    {
+        var s = new StringBuilder();
+        foreach (var item in v.Take.Items) Hit(s, item, v.Sheet);
+        return s.ToString();
+    }
+
+    /// <summary>An item's own box, placed on the sheet as the item is.</summary>
+    public static void Hit(StringBuilder s, Item item, Sheet sheet)
+    {
+        if (item.Hidden || Placement.Of(item, sheet) is not { } at) return;
+        s.Append("<rect class=\"hit").Append(item is PictureItem ? " empty" : "").Append(at.Box.Width.Points < 5 || at.Box.Height.Points < 5 ? " thin" : "").Append("\" data-pick=\"").Append(item.Id).Append("\" data-kind=\"").Append(item switch { TextItem => "text", BarcodeItem => "barcode", LineItem => "line", _ => "shape" })
+            .Append("\" data-turned=\"").Append(item.Turned.ToString(CultureInfo.InvariantCulture)).Append('"');
+        if (item.Group.Length > 0) s.Append(" data-group=\"").Append(SvgText.Escape(item.Group)).Append('"');
+        if (item.Locked) s.Append(" data-locked=\"true\"");
+        s.Append(" width=\"").Figure(Math.Max(0, at.Box.Width.Points), 3).Append("\" height=\"").Figure(Math.Max(0, at.Box.Height.Points), 3).Append("\" transform=\"").Matrix(at.ToSheet).Append("\"/>");
+    }
+
+    /// <summary>The view, the unit, the lines that things are drawn to, the panels, and the stops of the edge tour.</summary>
+    public static string Frame(JobView v)
+    {
+        var (sheet, unit) = (v.Sheet, v.Ticket.Unit);
+        static string json(object data) => SvgText.Escape(JsonSerializer.Serialize(data, Web));
+        static IEnumerable<object[]> lines(IEnumerable<SnapLine> of) => of.Select(l => new object[] { Math.Round(l.At.Points, 4), l.Says });
+        static double[] box(Core.Measures.Box b) => [Math.Round(b.X.Points, 3), Math.Round(b.Y.Points, 3), Math.Round(b.Width.Points, 3), Math.Round(b.Height.Points, 3)];
+        var each = unit == Unit.Inch ? Core.Measures.Length.FromInches(1) : Core.Measures.Length.FromMillimetres(1);
+        return new StringBuilder("<desc id=\"frame\" data-view-box=\"").Append(Drawings.ViewBox(sheet))
+            .Append("\" data-unit=\"").Append(LengthText.Name(unit)).Append("\" data-points=\"").Append(each.Points.ToString("0.######", CultureInfo.InvariantCulture)).Append("\" data-places=\"").Append(unit == Unit.Inch ? 3 : 2)
+            .Append("\" data-upright=\"").Append(json(lines(SnapLines.Upright(sheet)))).Append("\" data-level=\"").Append(json(lines(SnapLines.Level(sheet))))
+            .Append("\" data-panels=\"").Append(json(sheet.Panels.Select(p => new { part = p.Part.Word(), says = p.Part.Say(), face = box(p.Face), edge = box(p.Edge), turn = (int)p.Turn })))
+            .Append("\" data-tour=\"").Append(json(EdgeTour.Of(v.Take, sheet, unit).Select(t => new { name = t.Name, window = box(t.Window), says = t.Says, bare = t.Bare.Select(box) })))
+            .Append("\"></desc>").ToString();
+    }
+
+    private static readonly JsonSerializerOptions Web = new() { Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+}
