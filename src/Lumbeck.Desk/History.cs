@@ -15,7 +15,7 @@ public static class History
 
     /// <summary>Steps, the newest first.</summary>
     /// <exception cref="Refusal">There is no such job.</exception>
-    public static IReadOnlyList<Step> Steps(this Desk desk, OnBench on, long? before = null, bool named = false)
+    public static IReadOnlyList<Step> StepList(this Desk desk, OnBench on, long? before = null, bool named = false)
     {
         var led = desk.Store.Line(on.Revision);
         return [.. desk.Store.Steps(on.JobId, before, Page, named).Select(r => new Step(r, r.Revision == on.Revision, led.Contains(r.Revision)))];

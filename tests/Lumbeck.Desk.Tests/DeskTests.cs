@@ -177,6 +177,48 @@ public sealed class DeskTests : IDisposable
     }
 
     [Fact]
+    public void Steps_are_listed_named_and_brought_back_as_new_ones()
+    {
+        foreach (var pages in new[] { 120, 130, 140 }) Do(new SetPages(pages), gesture: "typing");
+        var named = Do(new SetFact(Words.Title, "Brine"));
+        Do(new SetPages(300));
+        _desk.StepBack("salt", "one");
+        Do(new SetPages(310));
+        var on = _desk.Job("salt");
+        var steps = _desk.StepList(on);
+        steps.Select(s => (s.Row.Says, s.Row.Parts, s.Here, s.Led)).ShouldBe([("pages", 1, true, true), ("pages", 1, false, false), ("title", 1, false, true), ("pages", 3, false, true), ("begun", 1, false, true)]);
+        _desk.NameStep("salt", named.Revision, "sent to the author");
+        _desk.StepList(on, named: true).Single().Row.Name.ShouldBe("sent to the author");
+        _desk.NameStep("salt", named.Revision, "sent to her");
+        _desk.StepList(on, named: true).Single().Row.Name.ShouldBe("sent to her");
+        _desk.NameStep("salt", named.Revision, " ");
+        _desk.StepList(on, named: true).ShouldBeEmpty();
+
+        var back = Do(_desk.BringBack("salt", named.Revision));
+        JobJson.Write(back.Job).ShouldBe(JobJson.Write(named.Job));
+        back.Revision.ShouldNotBe(named.Revision);
+        _desk.StepBack("salt", "one").Job.Ticket.Pages.ShouldBe(310);
+        _desk.Begin("Other", Starters.Job(HouseFile.Shipped["tern"], "Other"), "test-session");
+        Should.Throw<Refusal>(() => _desk.BringBack("other", named.Revision));
+        Should.Throw<Refusal>(() => _desk.NameStep("other", named.Revision, "x"));
+        Should.Throw<Refusal>(() => _desk.NameStep("salt", named.Revision, new string('x', 61)));
+    }
+
+    [Fact]
+    public void A_sheet_that_changes_under_its_items_says_which_want_a_look_until_they_have_had_it()
+    {
+        Do(new SetPages(312));
+        Do(new AddItem(Starters.Item(_desk.Job("salt").Job, "title", Part.Spine, "spine-title")));
+        Do(new StyleText("spine-title", Size: Core.Measures.Length.FromPoints(44)));
+        Do(new SetPages(180)).Job.Looks.Single().Item.ShouldBe("spine-title");
+        // A step back has none; forward again it is there, also for another program on this store.
+        _desk.StepBack("salt", "one").Job.Looks.ShouldBeEmpty();
+        _desk.StepForward("salt", "one");
+        new Desk(_folder, TimeProvider.System).Job("salt").Job.Looks.Count.ShouldBe(1);
+        Do(new Looked("spine-title")).Job.Looks.ShouldBeEmpty();
+    }
+
+    [Fact]
     public void Every_starter_can_be_added_to_every_panel_it_is_offered_on()
     {
         foreach (var part in new[] { Part.Front, Part.Back, Part.Spine, Part.Sheet })

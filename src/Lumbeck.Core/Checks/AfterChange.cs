@@ -6,15 +6,15 @@ namespace Lumbeck.Core.Checks;
 /// <summary>What a change of the sheet did to the items on it: which of them now want a look, and why.</summary>
 public static class AfterChange
 {
-    /// <summary>The items that want a look when a sheet becomes another: those newly past a safe line, over a fold or in a band, those newly over one another, and those that lost their panel.</summary>
+    /// <summary>The items that want a look when a sheet becomes another: those newly past a safe line, over a fold or in a band, those whose words no longer fit, those newly over one another, and those that lost their panel.</summary>
     /// <param name="was">The sheets before, with what was found on them.</param>
     /// <param name="now">The sheets after, with what is found on them.</param>
     public static IReadOnlyList<ToLookAt> Of((Job Job, IReadOnlyList<Scene> Scenes, IEnumerable<Finding> Findings) was, (Job Job, IReadOnlyList<Scene> Scenes, IEnumerable<Finding> Findings) now)
     {
         var looks = new List<ToLookAt>();
         var known = was.Findings.Where(f => f.Item is not null).Select(f => (f.Item, f.Id)).ToHashSet();
-        foreach (var f in now.Findings.Where(f => f.Item is not null && f.Place is not null && f.Id.StartsWith("zone.", StringComparison.Ordinal) && !known.Contains((f.Item, f.Id))))
-            Add(f.Item!, f.Measured);
+        foreach (var f in now.Findings.Where(f => f.Item is not null && f.Place is not null && (f.Id is "text.overset" or "barcode.room" || f.Id.StartsWith("zone.", StringComparison.Ordinal)) && !known.Contains((f.Item, f.Id))))
+            Add(f.Item!, f.Id == "text.overset" ? "its words do not fit their box any more" : f.Measured);
         foreach (var item in now.Job.Items)
         {
             var (before, after) = (Drawn(was.Scenes, item.Id), Drawn(now.Scenes, item.Id));
@@ -27,8 +27,8 @@ public static class AfterChange
 
         void Add(string id, string why)
         {
-            if (Drawn(was.Scenes, id) is not { } before || Drawn(now.Scenes, id) is not { } after || looks.Any(l => l.Item == id)) return;
-            looks.Add(new(id, why, before.Inked.ToBox(), after.Inked.ToBox()));
+            if (looks.Any(l => l.Item == id) || Drawn(was.Scenes, id) is not { } before) return;
+            looks.Add(new(id, why, before.Inked.ToBox(), (now.Scenes.Select(s => s.Piece(id)).FirstOrDefault(p => p is { Frame.IsEmpty: false }) is not { } after ? default : after.Inked.IsEmpty ? after.Frame : after.Inked).ToBox()));
         }
     }
 

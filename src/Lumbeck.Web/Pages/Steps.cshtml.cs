@@ -43,7 +43,7 @@ public sealed class StepsModel(Desk.Desk desk) : PageModel
         try { On = desk.Job(slug); }
         catch (Refusal) { return NotFound(); }
         Named = named;
-        Steps = desk.Steps(On, before, named);
+        Steps = desk.StepList(On, before, named);
         return Page();
     }
 }
