@@ -10,6 +10,14 @@ public sealed class GeometryTests
     public static TheoryData<string> Cases() => [.. Vectors.GetProperty("cases").EnumerateArray().Select(c => c.GetProperty("name").GetString()!)];
 
     [Fact]
+    public void Spine_words_run_as_the_house_prints_them_or_as_the_language_has_it()
+    {
+        static Turn turn(string language, SpineReading house) => new SetLanguage(language).Apply(Sample.Job() with { Ticket = Sample.Job().Ticket with { House = HouseFile.Shipped["tern"] with { SpineReading = house } } }).Geometry().Sheet.Panel(Part.Spine)!.Turn;
+        (turn("en", SpineReading.ByLanguage), turn("fr", SpineReading.ByLanguage)).ShouldBe((Turn.Clockwise, Turn.CounterClockwise));
+        (turn("fr", SpineReading.Down), turn("en", SpineReading.Up)).ShouldBe((Turn.Clockwise, Turn.CounterClockwise));
+    }
+
+    [Fact]
     public void There_are_eighteen_worked_cases() => Cases().Count.ShouldBe(18);
 
     [Theory]

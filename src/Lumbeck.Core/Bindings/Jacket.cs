@@ -34,7 +34,7 @@ public sealed class Jacket : Binding
             new(RegionKind.Spine, spine.Width, Part.Spine),
             new(RegionKind.Panel, panel, Part.Front), new(RegionKind.ForeEdge, house.ForeEdge, Part.FrontForeEdge), new(RegionKind.Flap, flap, Part.FrontFlap), bleed,
         ];
-        return [new SheetPlan(house, spine).Lay(strips, PrintedCase.Face(book, house), house.Bleed, book.Reading)];
+        return [new SheetPlan(house, spine) { SpineUp = book.ReadsUp(house) }.Lay(strips, PrintedCase.Face(book, house), house.Bleed, book.Reading)];
     }
 
     public override IEnumerable<Sum> Working(BookFacts book, House house, SpineSum spine, Unit unit)

@@ -20,7 +20,7 @@ public sealed class Paperback : Binding
             strips.Insert(1, new(RegionKind.Flap, FlapWidth(book, house), Part.BackFlap));
             strips.Insert(strips.Count - 1, new(RegionKind.Flap, FlapWidth(book, house), Part.FrontFlap));
         }
-        return [new SheetPlan(house, spine).Lay(strips, book.Trim.Height, house.Bleed, book.Reading)];
+        return [new SheetPlan(house, spine) { SpineUp = book.ReadsUp(house) }.Lay(strips, book.Trim.Height, house.Bleed, book.Reading)];
     }
 
     public override IEnumerable<Sum> Working(BookFacts book, House house, SpineSum spine, Unit unit)

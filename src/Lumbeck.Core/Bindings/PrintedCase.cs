@@ -16,7 +16,7 @@ public sealed class PrintedCase : Binding
         var bleed = new Strip(RegionKind.Bleed, house.CaseBleed);
         var turnIn = new Strip(RegionKind.TurnIn, house.TurnIn);
         var panel = Panel(book, house);
-        return [new SheetPlan(house, spine) { Hinge = house.Joint, TurnIn = house.TurnIn }
+        return [new SheetPlan(house, spine) { SpineUp = book.ReadsUp(house), Hinge = house.Joint, TurnIn = house.TurnIn }
             .Lay([bleed, turnIn, new(RegionKind.Panel, panel, Part.Back), new(RegionKind.Spine, spine.Width, Part.Spine), new(RegionKind.Panel, panel, Part.Front), turnIn, bleed], Face(book, house), house.CaseBleed, book.Reading)];
     }
 

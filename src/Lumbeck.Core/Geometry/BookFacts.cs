@@ -12,6 +12,12 @@ public sealed record BookFacts(BindingKind Binding, Reading Reading, Size Trim, 
     /// <summary>What endpapers add to a case's block; the house's figure where null.</summary>
     public Length? Endpapers { get; init; }
 
+    /// <summary>Whether spines of books in its language run up, from foot to head.</summary>
+    public bool SpineUp { get; init; }
+
+    /// <summary>Whether words on its spine run up: as the house prints them, or as its language has it.</summary>
+    public bool ReadsUp(House house) => house.SpineReading == SpineReading.Up || (house.SpineReading == SpineReading.ByLanguage && SpineUp);
+
     /// <summary>The same book, unpinned and on paper so many times as thick.</summary>
     public BookFacts WithBulk(decimal factor)
     {

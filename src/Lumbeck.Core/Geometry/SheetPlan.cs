@@ -15,6 +15,9 @@ public sealed class SheetPlan(House house, SpineSum spine)
     /// <summary>What is folded round the boards at head and foot, as the turn-in strips are at the sides; 0 where nothing is.</summary>
     public Length TurnIn { get; init; }
 
+    /// <summary>Whether words on the spine run from its foot to its head.</summary>
+    public bool SpineUp { get; init; }
+
     /// <summary>Width of a case's hinge beside its spine.</summary>
     public Length Hinge { get; init; }
 
@@ -114,7 +117,7 @@ public sealed class SheetPlan(House house, SpineSum spine)
         zones.Add(new(ZoneKind.TrimSafe, Part.Spine, headAndFoot, "what matters keeps this far from a cut"));
         if (allowed) zones.Add(new(ZoneKind.SpineSafe, Part.Spine, band, "where spine text may stand"));
         var edge = new Box(face.X, Length.Zero, face.Width, sheet.Height);
-        return new(Part.Spine, face, band.IsEmpty ? headAndFoot : band, edge, house.SpineReading == SpineReading.Down ? Turn.Clockwise : Turn.CounterClockwise, allowed);
+        return new(Part.Spine, face, band.IsEmpty ? headAndFoot : band, edge, SpineUp ? Turn.CounterClockwise : Turn.Clockwise, allowed);
     }
 
     private void Barcode(ImmutableArray<Zone>.Builder zones, Panel back, bool spineOnRight)

@@ -2,7 +2,7 @@ using Lumbeck.Core.Checks;
 
 namespace Lumbeck.Core.Houses;
 
-public enum SpineReading { Down, Up }
+public enum SpineReading { Down, Up, ByLanguage }
 public enum BarcodeCorner { SpineFoot, ForeEdgeFoot, FootMiddle }
 /// <summary>Who puts the barcode on: the house adds its own where there is none, the maker must, or either may.</summary>
 public enum BarcodeBy { House, Maker, Either }

@@ -90,7 +90,7 @@ public static class HouseKeys
         Choice("spine_rounding", "How the spine is rounded: none, nearest (ties up) or up.", h => h.SpineRounding, (h, v) => h with { SpineRounding = v }, ("none", Rounding.None), ("nearest", Rounding.Nearest), ("up", Rounding.Up)),
         Count("spine_text_pages", "Fewest pages at which text on the spine is allowed.", 0, 5000, h => h.SpineTextPages, (h, v) => h with { SpineTextPages = v }),
         Len("spine_text_mm", "Narrowest spine on which text is allowed.", h => h.SpineTextWidth, (h, v) => h with { SpineTextWidth = v }),
-        Choice("spine_reading", "Which way spine text runs: down (head to foot) or up.", h => h.SpineReading, (h, v) => h with { SpineReading = v }, ("down", SpineReading.Down), ("up", SpineReading.Up)),
+        Choice("spine_reading", "Which way spine text runs: down (head to foot), up, or by language, as books in the ticket’s language do.", h => h.SpineReading, (h, v) => h with { SpineReading = v }, ("down", SpineReading.Down), ("up", SpineReading.Up), ("language", SpineReading.ByLanguage)),
         Number("round_back_factor", "What a round back multiplies block and boards by; 1 is flat.", 1, 2, h => h.RoundBackFactor, (h, v) => h with { RoundBackFactor = v }),
 
         Len("bleed_mm", "How far the ground runs past every cut.", h => h.Bleed, (h, v) => h with { Bleed = v }),

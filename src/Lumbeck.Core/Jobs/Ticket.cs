@@ -50,5 +50,5 @@ public sealed record Ticket
     public House House { get; init; } = new();
 
     /// <summary>What moves the sheet.</summary>
-    public BookFacts Facts => new(Binding, Reading, Trim, Pages, Paper, Flaps, FlapWidth, PinnedSpine, RoundBack) { Plates = Plates, Dummy = Dummy, Endpapers = Endpapers };
+    public BookFacts Facts => new(Binding, Reading, Trim, Pages, Paper, Flaps, FlapWidth, PinnedSpine, RoundBack) { Plates = Plates, Dummy = Dummy, Endpapers = Endpapers, SpineUp = Jobs.Language.Of(Language).SpineUp };
 }

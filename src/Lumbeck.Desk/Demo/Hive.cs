@@ -33,6 +33,7 @@ internal static class Hive
             Lay.Text("blurb", TextRole.Blurb, "Fifty-nine openings of one stand of hives: weather, stores, brood, queen and temper on one side, your own words on the other. Tables for swarms, feeding and honey at the end.\n\nThe paper takes pencil and survives propolis.", Lay.At(Part.Back, Anchor.Top, down: 24), 104, 70, "source-serif-4/400", 11.5m, "smoke", Align.Left, leading: 1.5m),
             Lay.Barcode("barcode"),
         ]);
+        edits.Add(new GroupItems([.. edits.OfType<AddItem>().Select(a => a.New.Id).Where(id => id.StartsWith("cell-", StringComparison.Ordinal))], "Cells"));
         return edits;
     }
 }

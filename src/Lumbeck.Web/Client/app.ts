@@ -63,6 +63,7 @@ document.addEventListener('click', e => {
 /** One press on what is picked; copies are picked in place of what they were made of. */
 export function arrange(how: string, panel?: string): void {
   const items = picked();
+  if (how === 'swap-covers') return send({ arrange: how });
   if (!['copy', 'other-cover', 'copy-to'].includes(how)) return send({ items, arrange: how });
   const made = `${items[0].replace(/-[0-9a-f]{8}(-\d+)?$/, '').slice(0, 24)}-${crypto.randomUUID().slice(0, 8)}`;
   send({ items, arrange: how, new: made, panel: panel ?? null }, false, () => {
