@@ -25,10 +25,13 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
         Looks = AfterChange.Merge(Job, AfterChange.Of((was.Job, [.. was.Sheets.Select(s => s.Scene)], was.Findings), (Job, [.. Sheets.Select(s => s.Scene)], Findings))),
     };
 
+    private static readonly System.Diagnostics.Metrics.Counter<long> Scenes = new System.Diagnostics.Metrics.Meter("Lumbeck").CreateCounter<long>("lumbeck.scenes", description: "Scenes built: one a sheet and revision.");
+
     /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
     public static Composed Of(long revision, Job job, IType type)
     {
         var sheets = job.Sheets().Select(on => new ComposedSheet(on, SceneBuilder.Build(job, on, type))).ToImmutableArray();
+        Scenes.Add(sheets.Length);
         return new(revision, job, sheets, Rules.Check(sheets.Select(s => new Look(job, s.On, s.Scene))));
     }
 }

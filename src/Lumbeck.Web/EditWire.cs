@@ -60,6 +60,7 @@ public sealed record EditWire
         // Houses of the maker's own are known to the desk alone.
         if (Path == "ticket/house") return new SetHouse(desk.House(Text ?? "").House);
         if (Items is { Length: > AddItem.Most } or [] || Laid is { Length: > AddItem.Most } or []) throw new Refusal("edit", $"from one to {AddItem.Most} items can be changed at once");
+        if (Path == "items/group" && Items is not null) return new GroupItems([.. Items], Text ?? "");
         if (Path?.StartsWith("items/", StringComparison.Ordinal) == true && Items is not null) return Arranging.Each(Items, id => Facts.Write(job, $"item/{id}/{Path[6..]}", Text ?? ""), job, Path[6..]);
         if (Path is not null) return Facts.Write(job, Path, Text ?? "");
         if (Take is not null) return Taken(job, desk);

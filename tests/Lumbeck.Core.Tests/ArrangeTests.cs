@@ -168,6 +168,9 @@ public sealed class ArrangeTests
         (pale.Take.Name, pale.Take.Items.Count).ShouldBe(("pale", 4));
         var first = new ChooseTake(0, 0).Apply(pale);
         (first.Take.Name, first.Take.Items.Count, first.Ticket.Pages).ShouldBe(("first", 5, 400));
+        // A title changed on the ticket is changed in both.
+        var renamed = new SetFact(Words.Title, "Brine").Apply(pale);
+        renamed.Wraps[0].Takes.ShouldAllBe(t => t.Items.OfType<TextItem>().Any(i => i.Words == "Brine"));
         Should.Throw<Refusal>(() => new AddTake(0, "Pale").Apply(pale)).Message.ShouldContain("already");
         new NameTake(0, 1, "dusk").Apply(pale).Take.Name.ShouldBe("dusk");
         new RemoveTake(0, 1).Apply(pale).Take.Name.ShouldBe("first");

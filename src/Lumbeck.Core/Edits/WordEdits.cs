@@ -33,9 +33,8 @@ public sealed record SetFact(Words Which, string Text) : TicketEdit
         var after = base.On(job);
         if (before.Length == 0 || Text.Length == 0) return after;
         Item said(Item item) => item is TextItem t && t.Words == before && Which.Role() == t.Role ? t with { Words = Plain.Line(Text) } : item;
-        for (var wrap = 0; wrap < after.Wraps.Count; wrap++)
-            after = after.With(wrap, after.Wraps[wrap].Take with { Items = [.. after.Wraps[wrap].Take.Items.Select(said)] });
-        return after;
+        // In every take: they share the ticket.
+        return after with { Wraps = [.. after.Wraps.Select(w => w with { Takes = [.. w.Takes.Select(t => t with { Items = [.. t.Items.Select(said)] })] })] };
     }
 }
 

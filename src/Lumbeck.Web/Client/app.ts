@@ -127,6 +127,12 @@ document.addEventListener('submit', e => {
   if (button) { button.textContent = button.dataset.busy!; button.disabled = true; }
 });
 
+// A box that is ticked or not sends itself.
+document.addEventListener('change', e => {
+  const box = e.target instanceof HTMLInputElement && e.target.dataset.toggle ? e.target : null;
+  if (box) send({ path: box.dataset.toggle, text: box.checked ? 'yes' : 'no' });
+});
+
 // A form that is only a file is sent as soon as one is picked.
 document.addEventListener('change', e => {
   if (e.target instanceof HTMLInputElement && e.target.dataset.sends !== undefined) e.target.form?.requestSubmit();

@@ -1,5 +1,5 @@
 // A field that shows a fact sends its text when it is left, and some while they are typed.
-import { pick, send, tryOut, untry, wrong } from './queue';
+import { pick, picked, send, tryOut, untry, wrong } from './queue';
 
 type Field = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
 let gesture = '';
@@ -16,7 +16,7 @@ function commit(field: Field, quiet: boolean): void {
     untry();
     return;
   }
-  send({ path, text: field.value, gesture }, quiet);
+  send({ path, text: field.value, gesture, ...(path.startsWith('items/') ? { items: picked() } : {}) }, quiet);
 }
 
 document.addEventListener('focusin', e => {

@@ -183,6 +183,7 @@ function settle(): void {
       told(field.dataset.fact!, kept.sentence);
     } else if (field.value !== value) field.value = value;
   }
+  for (const box of document.querySelectorAll<HTMLInputElement>('[data-toggle]')) box.checked = box.hasAttribute('checked');
   const gone = picked().filter(id => !document.getElementById(`row-${id}`));
   if (gone.length > 0) wanted = shown = picked().filter(id => !gone.includes(id)).join(',') || null;
   document.dispatchEvent(new Event('lumbeck:settled'));

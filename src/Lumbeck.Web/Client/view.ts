@@ -56,7 +56,12 @@ export function pointedAt(): string | undefined {
 export function zoom(by: number, about?: { clientX: number; clientY: number }): void {
   const r = sheet!.getBoundingClientRect();
   const v = actual();
-  const p = toSheet({ svg: sheet!, toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) }, about ?? { clientX: r.x + r.width / 2, clientY: r.y + r.height / 2 });
+  // About the pointer, or what is picked where it is in view, or the middle.
+  const b = pickedHits().at(-1)?.box;
+  const own = b && { x: b.x + b.w / 2, y: b.y + b.h / 2 };
+  const p = about || !own || own.x < v.x || own.y < v.y || own.x > v.x + v.w || own.y > v.y + v.h
+    ? toSheet({ svg: sheet!, toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) }, about ?? { clientX: r.x + r.width / 2, clientY: r.y + r.height / 2 })
+    : own;
   // From the whole sheet with room round it down to a few millimetres.
   const k = Math.min(Math.max(by, 6 / v.w), (all().w * 2) / v.w);
   set({ x: p.x - (p.x - v.x) * k, y: p.y - (p.y - v.y) * k, w: v.w * k, h: v.h * k });

@@ -1,0 +1,153 @@
+using System.Diagnostics;
+using System.Diagnostics.Metrics;
+using System.Globalization;
+using System.Net.Http.Json;
+using Lumbeck.Core.Colour;
+using Lumbeck.Core.Drawing;
+using Lumbeck.Core.Edits;
+using Lumbeck.Core.Geometry;
+using Lumbeck.Core.Jobs;
+using Lumbeck.Web;
+using OpenQA.Selenium.Chrome;
+
+namespace Lumbeck.Bench;
+
+/// <summary>The hand on a cover of sixty items: an edit's way, the browser's own work while it drags, and how soon the screen is there.</summary>
+internal static class HandBench
+{
+    private const string Slug = "tidewatcher";
+
+    public static async Task Run(string folder)
+    {
+        var data = Path.Combine(folder, "hand");
+        var desk = new Desk.Desk(data, TimeProvider.System);
+        var have = desk.Job(Slug).Job.Take.Items.Count;
+        desk.Apply(Slug, new(Guid.NewGuid().ToString(), "bench", _ => new Together([.. Enumerable.Range(0, 60 - have).Select(Tile)], "sixty items")));
+        await ScenesPerEdit(data);
+        var (server, client) = await Benches.Start(data);
+        using var s = server;
+        using var c = client;
+        try
+        {
+            await Edits(client);
+            Browser(client.BaseAddress!);
+        }
+        finally
+        {
+            server.Kill();
+            await server.WaitForExitAsync();
+        }
+    }
+
+    private static AddItem Tile(int n) => new(new PolygonItem
+    {
+        Id = $"tile-{n}",
+        Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Core.Measures.Length.FromMillimetres(8 + (n % 9 * 13)), Core.Measures.Length.FromMillimetres(20 + (n / 9 * 13))),
+        Width = new(Core.Measures.Length.FromMillimetres(9)),
+        Height = new(Core.Measures.Length.FromMillimetres(9)),
+        Corners = 5 + (n % 4),
+        Waist = 50,
+        Fill = new InkPaint(Ink.White),
+        Opacity = 60,
+    });
+
+    /// <summary>How many scenes are built for an edit that a browser makes and another tab fetches.</summary>
+    private static async Task ScenesPerEdit(string data)
+    {
+        var built = 0L;
+        using var listener = new MeterListener { InstrumentPublished = (i, l) => { if (i.Name == "lumbeck.scenes") l.EnableMeasurementEvents(i); } };
+        listener.SetMeasurementEventCallback<long>((_, n, _, _) => Interlocked.Add(ref built, n));
+        listener.Start();
+        var app = LumbeckHost.Build(new StartOptions(0, data));
+        await app.StartAsync();
+        using var client = new HttpClient { BaseAddress = new(app.Urls.First()) };
+        var tick = await Open(client);
+        var session = Guid.NewGuid().ToString();
+        await Nudge(client, session, tick);
+        built = 0;
+        const int edits = 50;
+        for (var n = 0; n < edits; n++)
+        {
+            var seen = tick;
+            tick = await Nudge(client, session, tick);
+            await client.GetAsync($"/jobs/{Slug}/news?seen={seen}&place=Wrap");
+        }
+        Console.WriteLine($"{"scenes built for an edit, seen in two tabs",-46} {((double)built / edits).ToString("0.00", CultureInfo.InvariantCulture),12}");
+        await app.StopAsync();
+        await app.DisposeAsync();
+    }
+
+    private static async Task Edits(HttpClient client)
+    {
+        var tick = await Open(client);
+        var session = Guid.NewGuid().ToString();
+        Benches.Time("an edit on 60 items (aim 25 ms, 95th 60 ms)", 400, 1, () => tick = Nudge(client, session, tick).GetAwaiter().GetResult());
+        Benches.Time("  peer: asking for news when there is none", 400, 1, () => client.GetAsync($"/jobs/{Slug}/news?seen={tick}&place=Wrap").GetAwaiter().GetResult().StatusCode);
+    }
+
+    private static async Task<long> Open(HttpClient client)
+    {
+        var page = await client.GetStringAsync($"/jobs/{Slug}/wrap?item=title");
+        client.DefaultRequestHeaders.Remove("X-Lumbeck-Token");
+        client.DefaultRequestHeaders.Add("X-Lumbeck-Token", Benches.Token().Match(page).Groups[1].Value);
+        return long.Parse(Benches.Tick().Match(page).Groups[1].Value, CultureInfo.InvariantCulture);
+    }
+
+    private static int _n;
+
+    private static async Task<long> Nudge(HttpClient client, string session, long tick)
+    {
+        var answer = await client.PostAsJsonAsync($"/jobs/{Slug}/edit", new { id = Guid.NewGuid().ToString(), session, @base = tick, seen = tick, place = "Wrap", open = "title", items = new[] { "title" }, right = ++_n % 2 == 0 ? 1 : -1 });
+        answer.EnsureSuccessStatusCode();
+        _ = await answer.Content.ReadAsStringAsync();
+        return long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
+    }
+
+    /// <summary>First paint, and the time each pointer event of a drag keeps the browser.</summary>
+    private static void Browser(Uri address)
+    {
+        if (!File.Exists("/usr/bin/chromedriver"))
+        {
+            Console.WriteLine("no chromedriver here: what a browser does is not measured");
+            return;
+        }
+        Environment.SetEnvironmentVariable("SE_OFFLINE", "true");
+        Environment.SetEnvironmentVariable("SE_AVOID_STATS", "true");
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--no-first-run", "--disable-dev-shm-usage", "--window-size=1280,800");
+        using var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
+        service.SuppressInitialDiagnosticInformation = true;
+        service.HideCommandPromptWindow = true;
+        using var driver = new ChromeDriver(service, options);
+        foreach (var (name, page) in ((string, string)[])[("first paint of Wrap (aim 1 s)", "wrap"), ("  peer: first paint of Check", "check")])
+        {
+            var paints = new double[9];
+            for (var i = 0; i < paints.Length; i++)
+            {
+                driver.ExecuteCdpCommand("Network.clearBrowserCache", []);
+                driver.Navigate().GoToUrl(new Uri(address, $"/jobs/{Slug}/{page}"));
+                paints[i] = 1000 * Convert.ToDouble(driver.ExecuteAsyncScript("const done = arguments[0]; new PerformanceObserver(l => { const p = l.getEntriesByName('first-contentful-paint')[0]; if (p) done(p.startTime); }).observe({ type: 'paint', buffered: true })"), CultureInfo.InvariantCulture);
+            }
+            Benches.Report(name, paints);
+        }
+        driver.Navigate().GoToUrl(new Uri(address, $"/jobs/{Slug}/wrap"));
+        foreach (var (name, down) in ((string, bool)[])[("a drag's pointer event (aim 4 ms at the 95th)", true), ("  peer: the same with nothing held", false)])
+        {
+            var times = (IEnumerable<object>)driver.ExecuteScript("""
+                const hit = document.querySelector('#hits [data-pick=title]');
+                const r = hit.getBoundingClientRect();
+                const [x, y] = [r.x + r.width / 2, r.y + r.height / 2];
+                const send = (type, dx, dy) => hit.dispatchEvent(new PointerEvent(type, { pointerId: 1, button: 0, clientX: x + dx, clientY: y + dy, bubbles: true, cancelable: true }));
+                SVGElement.prototype.setPointerCapture = () => {};
+                if (arguments[0]) send('pointerdown', 0, 0);
+                const times = [];
+                for (let i = 1; i <= 600; i++) { const from = performance.now(); send('pointermove', (i * 7) % 160, (i * 5) % 110); times.push((performance.now() - from) * 1000); }
+                document.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }));
+                send('pointercancel', 0, 0);
+                return times;
+                """, down)!;
+            Benches.Report(name, [.. times.Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture))]);
+        }
+        driver.Quit();
+    }
+}
