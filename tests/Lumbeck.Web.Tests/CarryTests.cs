@@ -31,6 +31,8 @@ public sealed class CarryTests(Browser browser)
         Carry("title-rule", 4, 60).Perform();
         browser.Until(() => browser.Text("#carried").Contains("middle of the front", StringComparison.Ordinal));
         browser.Tick.ShouldBe(tick);
+        // The rule is 1.1 in wide on a face of 5.25: as much is left on either side.
+        browser.Driver.FindElements(By.CssSelector("#drawn-to text")).Select(t => t.Text).Count(t => t == "2.075 in").ShouldBe(2);
         browser.AndWait(() => Hand.Release().Perform());
         browser.Until(() => Hit("title-rule").GetDomAttribute("transform") != before);
         browser.Until(() => Value("title-rule-x") == "0.063 in");

@@ -147,6 +147,16 @@ public sealed class SeeingTests(Browser browser)
         browser.Tick.ShouldBe(tick);
         Key("n");
         browser.Find("#row-spine-band [aria-pressed=true]");
+        // On a row, Shift and Enter add it; with nothing picked the arrows push the sheet.
+        browser.Find("#row-title [data-row]").SendKeys(Keys.Shift + Keys.Enter);
+        browser.Until(() => browser.Text("#together").StartsWith("2 items", StringComparison.Ordinal));
+        Key("Escape");
+        var view = View();
+        Key("ArrowRight");
+        View()[0].ShouldBeGreaterThan(view[0]);
+        Key("s");
+        Key("n");
+        browser.Find("#row-spine-band [aria-pressed=true]");
         browser.AndWait(() => Key("l"));
         browser.Until(() => browser.Text("#announced").Contains("locked of", StringComparison.Ordinal));
         Back();

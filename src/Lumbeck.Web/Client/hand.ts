@@ -102,7 +102,7 @@ function carry(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   const down = e.altKey || only === 'across' ? null : g.snaps!.move({ ...g.box, x: g.box.x + dx }, dy, true, NEAR * px);
   if (down) dy = down.by;
   preview(g, () => new DOMMatrix([1, 0, 0, 1, dx, dy]));
-  show(e, px, [`${figure(dx)} ${dx < 0 ? 'left' : 'right'}, ${figure(dy)} ${dy < 0 ? 'up' : 'down'}`], across, down);
+  show(e, px, [`${figure(dx)} ${dx < 0 ? 'left' : 'right'}, ${figure(dy)} ${dy < 0 ? 'up' : 'down'}`], across, down, { ...g.box, x: g.box.x + dx, y: g.box.y + dy });
   g.result = dx === 0 && dy === 0 ? null : () => send({ items: g.items.map(h => h.id), carriedX: dx, carriedY: dy });
 }
 

@@ -1,7 +1,7 @@
 // Keys of the Wrap screen, in the trade's words. The list behind ? is the server's, from the same letters.
 import { book } from './book';
 import { leave, tour, touring } from './tour';
-import { alone, fit, fitItem, fitSheet, holdZones, next, panel, trueSize, zoom } from './view';
+import { alone, fit, fitItem, fitSheet, holdZones, next, panel, push, trueSize, zoom } from './view';
 import { boxOf, hits } from './sheet';
 import { picked, send } from './queue';
 import { arrange, choose } from './app';
@@ -40,13 +40,13 @@ export function pressed(e: KeyboardEvent): boolean {
   if (key === 'n') { const to = next(e.shiftKey ? -1 : 1); if (to) choose([to]); return true; }
   if (key === 'x') { send({ arrange: 'swap-covers' }); return true; }
   if (!e.shiftKey || key === '+') if (sees[key]) { sees[key](); return true; }
-  if (items.length === 0) return false;
+  const arrow = arrows[e.key];
+  if (items.length === 0) { if (arrow) push(arrow[0], arrow[1], e.shiftKey); return arrow !== undefined; }
   if (!e.shiftKey && arranges[key]) { arrange(arranges[key]); return true; }
   if (key === '[' || key === ']') { send({ items, order: key === ']' ? 1 : -1 }); return true; }
   if (key === 'l') { toggle('locked', 'locked'); return true; }
   if (key === 'h') { toggle('hidden', 'hidden'); return true; }
   if (key === 'Delete' || key === 'Backspace') { send({ items, remove: true }); return true; }
-  const arrow = arrows[e.key];
   if (!arrow) return false;
   // A burst of keys is one step back.
   if (burst.id === '' || e.timeStamp - burst.at > 900) burst.id = crypto.randomUUID();

@@ -1,5 +1,5 @@
 // What a moving box is drawn to: lines of the sheet, edges and middles of other items, and gaps as wide as its neighbours'.
-import { data, draw, frame, sheet, type Box, type Hit } from './sheet';
+import { data, draw, frame, sheet, type Box, type Hit, type Panel } from './sheet';
 
 export type Line = [at: number, says: string];
 type Gap = { from: number; to: number; across: number };
@@ -72,6 +72,15 @@ export class Snaps {
   }
 }
 
+/** How far a box stands from the edges of the panel its middle lies on, across or down. */
+export function fromEdges(b: Box, down: boolean): Gap[] {
+  const [x, y] = [b.x + b.w / 2, b.y + b.h / 2];
+  const face = data<Panel>('panels').find(({ face: [l, t, w, h] }) => x >= l && x <= l + w && y >= t && y <= t + h)?.face;
+  if (!face) return [];
+  const [from, to, near, far, across] = down ? [face[1], face[1] + face[3], b.y, b.y + b.h, x] : [face[0], face[0] + face[2], b.x, b.x + b.w, y];
+  return [{ from, to: near, across }, { from: far, to, across }].filter(g => g.to - g.from > 0.01);
+}
+
 /** A length in the job's unit. */
 export function figure(points: number): string {
   const { unit, points: each, places } = frame();
@@ -79,7 +88,7 @@ export function figure(points: number): string {
 }
 
 /** Shows what was met, with its figures, and says how far the hand has come. */
-export function show(e: { clientX: number; clientY: number }, px: number, said: (string | undefined)[], across: Drawn | Line | null, down: Drawn | Line | null): void {
+export function show(e: { clientX: number; clientY: number }, px: number, said: (string | undefined)[], across: Drawn | Line | null, down: Drawn | Line | null, box: Box | null = null): void {
   clear();
   const view = sheet!.viewBox.baseVal;
   const over = draw(sheet!, 'g', { id: 'drawn-to' });
@@ -91,14 +100,17 @@ export function show(e: { clientX: number; clientY: number }, px: number, said: 
   if (t) line(`M${view.x} ${t[0]}h${view.width}`);
   const gaps: string[] = [];
   for (const [d, upright] of [[across, false], [down, true]] as [Drawn | Line | null, boolean][])
-    if (d && !Array.isArray(d))
-      for (const g of d.gaps) {
+    if (d && !Array.isArray(d)) {
+      const equal = d.gaps.length > 0;
+      // Met by a line, the distances to the panel's edges are what is wanted.
+      for (const g of equal ? d.gaps : d.line && box ? fromEdges(box, upright) : []) {
         const tick = 5 * px;
         line(upright ? `M${g.across - tick} ${g.from}h${2 * tick}m${-tick} 0V${g.to}m${-tick} 0h${2 * tick}` : `M${g.from} ${g.across - tick}v${2 * tick}m0 ${-tick}H${g.to}m0 ${-tick}v${2 * tick}`);
         const text = draw(over, 'text', { class: 'drawn-figure', 'font-size': 12 * px, 'text-anchor': 'middle', x: upright ? g.across + 26 * px : (g.from + g.to) / 2, y: upright ? (g.from + g.to) / 2 : g.across - 8 * px });
         text.textContent = figure(g.to - g.from);
-        gaps.push(`equal gaps of ${figure(g.to - g.from)}`);
+        if (equal) gaps.push(`equal gaps of ${figure(g.to - g.from)}`);
       }
+    }
   const told = document.createElement('div');
   told.id = 'carried';
   told.textContent = [...said, l?.[1], t?.[1], gaps[0]].filter(Boolean).join(' · ');

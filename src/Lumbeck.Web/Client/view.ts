@@ -67,6 +67,12 @@ export function zoom(by: number, about?: { clientX: number; clientY: number }): 
   set({ x: p.x - (p.x - v.x) * k, y: p.y - (p.y - v.y) * k, w: v.w * k, h: v.h * k });
 }
 
+/** Pushes the sheet about by keys, an eighth of what is shown or half of it. */
+export function push(across: number, down: number, far: boolean): void {
+  const v = actual();
+  set({ ...v, x: v.x + across * v.w * (far ? 0.5 : 0.125), y: v.y + down * v.h * (far ? 0.5 : 0.125) });
+}
+
 /** What the desk shows, its edges included. */
 function actual(): View {
   const r = sheet!.getBoundingClientRect();
