@@ -21,6 +21,7 @@ public sealed class Desk
         _store = new(folder, clock);
         Files = new(Path.Combine(_store.Folder, "files"));
         Houses = new(_store);
+        Pictures = new(_store);
         if (demo) _store.Alone(() => { if (_store.Jobs().Count == 0) DemoBench.Load(this); });
     }
 
@@ -31,6 +32,9 @@ public sealed class Desk
     public PressColour ColourOf(House house) => _colours.GetOrAdd(house.Profile, p => new(p));
 
     public Store.FileShelf Files { get; }
+
+    /// <summary>The drawer's pictures.</summary>
+    public PictureDesk Pictures { get; }
 
     internal HouseShelf Houses { get; }
 
@@ -83,6 +87,9 @@ public sealed class Desk
             RefuseOvertaken(w, row.Id, head, now, edit, request);
             var next = edit.Apply(now);
             if (JobJson.Write(next).AsSpan().SequenceEqual(JobJson.Write(now))) return (head, null);
+            foreach (var picture in next.Items.OfType<PictureItem>())
+                if (picture.Picture is { } p && (now.Item(picture.Id) as PictureItem)?.Picture != p && !Pictures.Has(p.Hash))
+                    throw new Refusal($"item/{picture.Id}/picture", $"the picture {p.Name} is not in this drawer: put it in again");
             // Worked out before it is written: what can't be drawn is never on the bench.
             var composed = Composed.Of(0, next, Shelf);
             // What the sheet moved under its items is said with the step that moved it.

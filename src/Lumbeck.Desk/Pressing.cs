@@ -16,7 +16,7 @@ public static class Pressing
         var revision = desk.Store.Revision(on.Revision);
         var subject = $"{t.Binding.Word()} cover, {t.Trim.Show(t.Unit)}, spine {on.Composed.Geometry.Spine.Width.Show(t.Unit)}, {on.Composed.Geometry.Spine.Pages} pages, for {t.House.Name}";
         var note = new PressNote(t.Title, t.Author, subject, DateTimeOffset.Parse(revision.At, CultureInfo.InvariantCulture), on.JobId, on.Revision);
-        PressFile.WriteX4(output, [.. on.Composed.Sheets.Select(s => s.Scene)], t.House, note, desk.Shelf);
+        PressFile.WriteX4(output, [.. on.Composed.Sheets.Select(s => s.Scene)], t.House, note, desk.Shelf, desk.Pictures.PathOf);
     }
 
     /// <summary>Presses what is on the bench and keeps the file in the register.</summary>

@@ -100,6 +100,17 @@ public static class Starters
         };
     }
 
+    /// <summary>A frame of a picture's own proportions in the middle of a panel, as large as the panel lets it be at six tenths of its width.</summary>
+    public static PictureItem Pictured(Job job, Part panel, string id, Picture picture, int wrap = 0)
+    {
+        var at = new Hold(panel, HoldBox.Safe, Anchor.Middle, default, default);
+        var frame = new PictureItem { Id = id, Hold = at, Picture = picture, Width = Span.Full, Height = Span.Full };
+        var sheet = job.SheetOf(frame, wrap);
+        if (Placement.Of(frame, sheet) is not { } room) throw new Refusal("picture", $"this binding has no {panel.Say()} to put it on");
+        var wide = Core.Measures.Length.Min(0.6m * room.Box.Width, (decimal)picture.Wide / picture.High * room.Box.Height);
+        return frame with { Width = new(wide), Height = new((decimal)picture.High / picture.Wide * wide) };
+    }
+
     /// <summary>Type as tall as the spine's safe band carries, at most 24 pt.</summary>
     private static Core.Measures.Length SpineSize(Job job)
     {

@@ -37,7 +37,14 @@ public sealed class FileShelf
 
     /// <summary>Opens what is kept under a name.</summary>
     /// <exception cref="FileNotFoundException">Nothing is.</exception>
-    public FileStream Open(string name) => name.Length == 64 && name.All(char.IsAsciiHexDigitLower)
-        ? File.OpenRead(Path.Combine(_folder, name))
+    public FileStream Open(string name) => File.OpenRead(PathOf(name));
+
+    /// <summary>Lets a kept file go.</summary>
+    public void Drop(string name) => File.Delete(PathOf(name));
+
+    /// <summary>Where it is kept.</summary>
+    /// <exception cref="FileNotFoundException">It can be no kept file's name.</exception>
+    public string PathOf(string name) => name.Length == 64 && name.All(char.IsAsciiHexDigitLower)
+        ? Path.Combine(_folder, name)
         : throw new FileNotFoundException("Not a kept file's name.");
 }

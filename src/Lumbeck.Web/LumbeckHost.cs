@@ -10,7 +10,7 @@ public static class LumbeckHost
 {
     /// <summary>Everything a page needs comes from here, and nothing runs that is not a file of ours.</summary>
     public const string ContentSecurityPolicy =
-        "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+        "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     public static WebApplication Build(StartOptions options)
     {
@@ -62,6 +62,7 @@ public static class LumbeckHost
         EditRoutes.Map(app);
         InsideRoutes.Map(app);
         HouseRoutes.Map(app);
+        PictureRoutes.Map(app);
         return app;
     }
 

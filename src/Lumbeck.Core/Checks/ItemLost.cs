@@ -19,7 +19,7 @@ public sealed class ItemLost : Rule
                 yield return Found(look, Severity.Note, $"hangs on the {item.Hold.Panel.Say()}", "a panel of this binding", $"This binding has no {item.Hold.Panel.Say()}; the {item.Said} is kept for one that has.", "Leave it, or hang it on another panel.", item);
             else if (!place.IsEmpty && place.Intersect(look.Sheet.Whole).IsEmpty)
                 yield return Found(look, Severity.Note, "off the sheet", "on the sheet", $"The {item.Said} lies wholly off the sheet and is not printed.", "Carry it back, or centre it on its panel.", item, place: place);
-            else if (item is PictureItem { Fill: null, Line: null })
+            else if (item is PictureItem { Picture: null, Fill: null, Line: null })
                 yield return Found(look, Severity.Note, "no picture", "a picture", "This frame is kept for a picture and prints nothing yet.", "Give it a picture, or remove it.", item, place: place);
         }
     }

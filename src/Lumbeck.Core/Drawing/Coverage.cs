@@ -6,7 +6,7 @@ namespace Lumbeck.Core.Drawing;
 public static class Coverage
 {
     /// <summary>
-    /// The parts of a window that nothing covers. A painted ground covers everything; of items only upright, square, whole-strength rectangles count,
+    /// The parts of a window that nothing covers. A painted ground covers everything; of items only upright, square, whole-strength rectangles and pictures count,
     /// so that what is called covered is.
     /// </summary>
     public static IReadOnlyList<Box> Bare(Take take, Sheet sheet, Box window)
@@ -14,8 +14,10 @@ public static class Coverage
         if (take.Ground.Paint is not null) return [];
         List<Box> bare = [window.Intersect(sheet.Whole)];
         foreach (var item in take.Items)
-            if (item is RectItem { Hidden: false, Fill: not null, Corner.Units: 0, Opacity: 100, Blend: Blend.Normal } rect && rect.Turned % 90 == 0 && Placement.Of(rect, sheet) is { } at)
-                bare = [.. bare.SelectMany(b => b.Without(at.OnSheet(rect)))];
+            if (item is { Hidden: false, Opacity: 100, Blend: Blend.Normal } && Solid(item) && item.Turned % 90 == 0 && Placement.Of(item, sheet) is { } at)
+                bare = [.. bare.SelectMany(b => b.Without(at.OnSheet(item)))];
         return bare;
     }
+
+    private static bool Solid(Item item) => item is RectItem { Fill: not null, Corner.Units: 0 } or PictureItem { Fill: not null, Corner.Units: 0 } || (item is PictureItem p && PicturePlacing.Covers(p));
 }

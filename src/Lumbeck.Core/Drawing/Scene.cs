@@ -22,6 +22,9 @@ public readonly record struct PlacedGlyph(ushort Id, double X, double Y, string 
 /// <summary>One line of type from <paramref name="X"/>, <paramref name="Y"/> on its baseline; <paramref name="Text"/> in reading order.</summary>
 public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, ImmutableArray<PlacedGlyph> Glyphs, string Text, Ink Ink, bool Overprint) : Mark;
 
+/// <summary>A picture: <paramref name="Place"/> carries its unit square to the piece, and only what lies within <paramref name="Clip"/> shows.</summary>
+public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : Mark;
+
 /// <summary>
 /// All that one item (or the ground) puts on the sheet. <paramref name="Place"/> carries its marks to the sheet; <paramref name="Frame"/> is its box and
 /// <paramref name="Inked"/> what it truly covers, both on the sheet.

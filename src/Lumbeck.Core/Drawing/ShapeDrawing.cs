@@ -21,6 +21,7 @@ public static class ShapeDrawing
         }
         var shape = Of(item, w, h, beyond);
         if (item.Fill is { } fill) yield return new FillMark(shape, fill.Resolve(swatches));
+        if (item is PictureItem pictured && PicturePlacing.Of(pictured, w, h) is { } place) yield return new PictureMark(pictured.Picture!, place, shape);
         if (line is { } edge) yield return new LineMark(shape, weight, edge);
         if (item is PlateItem plate && line is { } fine)
         {

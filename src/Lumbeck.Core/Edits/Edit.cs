@@ -68,6 +68,8 @@ namespace Lumbeck.Core.Edits;
 [JsonDerivedType(typeof(ShapePolygon), "shape-polygon")]
 [JsonDerivedType(typeof(ThickenFrame), "thicken-frame")]
 [JsonDerivedType(typeof(RulePlate), "rule-plate")]
+[JsonDerivedType(typeof(HangPicture), "hang-picture")]
+[JsonDerivedType(typeof(FitPicture), "fit-picture")]
 [JsonDerivedType(typeof(NameItem), "name-item")]
 [JsonDerivedType(typeof(KeepWhole), "keep-whole")]
 [JsonDerivedType(typeof(FadeItem), "fade-item")]

@@ -47,6 +47,8 @@ internal static class Sound
             PolygonItem { Corners: < PolygonItem.Least or > PolygonItem.Most } or PolygonItem { Waist: < 0 or > 100 } => throw No("a polygon"),
             FrameItem { Thickness.Units: <= 0 } => throw No("a frame"),
             PlateItem { Rules: < 0 or > PlateItem.MostRules } or PlateItem { Inner.Units: < 0 } => throw No("a label plate"),
+            PictureItem { Zoom: < 10 or > 2000 } or PictureItem { PanX: < -100 or > 100 } or PictureItem { PanY: < -100 or > 100 } or PictureItem { Picture: { Wide: <= 0 } or { High: <= 0 } } => throw No("a picture"),
+            PictureItem { Picture: { } p } when p.Hash is not { Length: 64 } || !p.Hash.All(char.IsAsciiHexDigitLower) || p.Name is null => throw No("a picture"),
             LineItem { LineWidth.Units: <= 0 } or LineItem { Dash: < Dash.Whole or > Dash.Dotted } => throw No("a line"),
             _ => s,
         };

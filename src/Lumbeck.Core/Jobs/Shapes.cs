@@ -71,9 +71,29 @@ public sealed record PlateItem : ShapeItem, ICornered
     public override string Kind => "Label plate";
 }
 
-/// <summary>A frame kept for a picture. Until it has one it prints its fill and line alone.</summary>
+/// <summary>A frame with a picture in it. Until it has one it prints its fill and line alone.</summary>
 public sealed record PictureItem : ShapeItem, ICornered
 {
     public Length Corner { get; init; }
+    public Picture? Picture { get; init; }
+    public Fit Fit { get; init; }
+    /// <summary>How much larger than its fit it is shown, in percent.</summary>
+    public decimal Zoom { get; init; } = 100;
+    /// <summary>How far it is pushed within its frame, in percent of what it has to spare on either side: −100 for its left edge, 0 for its middle, 100 for its right.</summary>
+    public decimal PanX { get; init; }
+    public decimal PanY { get; init; }
+    public Flip Flip { get; init; }
     public override string Kind => "Picture";
 }
+
+/// <summary>How a picture fills its frame: all of the frame, or all of the picture.</summary>
+public enum Fit { Cover, Contain }
+
+/// <summary>How a picture is mirrored.</summary>
+[Flags]
+public enum Flip { None = 0, Across = 1, Down = 2, Both = 3 }
+
+/// <summary>
+/// A kept picture: the SHA-256 of its file in small letters, the file's own name, its size in pixels as it is shown, and whether nothing shows through it.
+/// </summary>
+public sealed record Picture(string Hash, string Name, int Wide, int High, bool Opaque);

@@ -6,7 +6,8 @@ namespace Lumbeck.Press.Pdf;
 /// <param name="scene">The sheet.</param>
 /// <param name="faces">Gives a face its place in the file.</param>
 /// <param name="mix">Writes marks that are mixed as one, with what they are mixed by, and gives the resource's name (11.6.6).</param>
-internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces, Func<string, Piece, string> mix)
+/// <param name="picture">Writes a picture that is so many points wide, and gives the resource's name.</param>
+internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces, Func<string, Piece, string> mix, Func<Core.Jobs.Picture, double, string>? picture = null)
 {
     private StringBuilder _s = new();
     private bool _overprinting;
@@ -61,6 +62,16 @@ internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces, 
                 Shape(l.Shape, toPage);
                 _s.Append("S\n");
                 if (l.Dash.Length > 0) _s.Append("[] 0 d\n");
+                break;
+            case PictureMark p when picture is not null:
+                // Images lie in a unit square whose y runs up (8.9.5.1); scenes' pictures in one whose y runs down.
+                var m = new Affine(1, 0, 0, -1, 0, 1).Then(p.Place).Then(toPage);
+                Overprint(false);
+                _s.Append("q\n");
+                Shape(p.Clip, toPage);
+                _s.Append("W n\n");
+                foreach (var figure in (ReadOnlySpan<double>)[m.A, m.B, m.C, m.D, m.E, m.F]) _s.Append(PdfText.Figure(figure)).Append(' ');
+                _s.Append("cm /").Append(picture(p.Picture, Math.Sqrt((m.A * m.A) + (m.B * m.B)))).Append(" Do\nQ\n");
                 break;
             case GlyphMark g:
                 Fill(g.Ink, g.Overprint);

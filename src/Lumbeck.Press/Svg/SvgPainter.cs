@@ -8,7 +8,11 @@ namespace Lumbeck.Press.Svg;
 /// A scene as SVG in points: one group a piece, flat, and every glyph outline once in the definitions.
 /// The outlines and their places are those of the press file; nothing is left to a browser's own text.
 /// </summary>
-public sealed class SvgPainter(IType type, IScreenColour colour)
+/// <param name="type">Faces.</param>
+/// <param name="colour">Screen colour.</param>
+/// <param name="linked">Where a page finds a picture; none are drawn where null.</param>
+/// <param name="within">A picture as data, for drawings that stand alone; none are drawn where null.</param>
+public sealed class SvgPainter(IType type, IScreenColour colour, Func<Core.Jobs.Picture, string>? linked = null, Func<Core.Jobs.Picture, string>? within = null)
 {
     // Path data of outlines that outlive a scene: glyphs and papers. Writing them out is what a drawing costs most.
     private readonly ConditionalWeakTable<Outline, string> _paths = [];
@@ -18,7 +22,9 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
     public static string IdOf(string item) => "s-" + item;
 
     /// <summary>One piece as a group with its own id; an empty piece is an empty group, so that it can be morphed later.</summary>
-    public string Piece(Piece piece)
+    public string Piece(Piece piece) => Piece(piece, linked);
+
+    private string Piece(Piece piece, Func<Core.Jobs.Picture, string>? pictures)
     {
         var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append('"');
         if (piece.Clipped) s.Append(" clip-path=\"url(#sheet-edge)\"");
@@ -26,7 +32,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
         if (piece.Blend != Core.Jobs.Blend.Normal) s.Append(" class=\"").Append(piece.Blend == Core.Jobs.Blend.Multiply ? "mix-multiply" : "mix-screen").Append('"');
         if (piece.Place != Affine.Identity && !piece.IsEmpty) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
         s.Append('>');
-        foreach (var mark in piece.Marks) Mark(s, mark);
+        foreach (var mark in piece.Marks) if (mark is PictureMark p) Pictured(s, p, piece.Item, pictures); else Mark(s, mark);
         return s.Append("</g>").ToString();
     }
 
@@ -36,6 +42,12 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
     /// <summary>What clips the ground to the sheet; stands in the definitions of every drawing that shows it.</summary>
     public static string Edge(Scene scene) =>
         new StringBuilder("<clipPath id=\"sheet-edge\"><path d=\"M0 0H").Figure(scene.Width).Append('V').Figure(scene.Height).Append("H0z\"/></clipPath>").ToString();
+
+    private static void Pictured(StringBuilder s, PictureMark mark, string item, Func<Core.Jobs.Picture, string>? pictures)
+    {
+        if (pictures is null) return;
+        s.Append("<clipPath id=\"clip-").Append(item).Append("\"><path d=\"").Path(mark.Clip, 2).Append("\"/></clipPath><g clip-path=\"url(#clip-").Append(item).Append(")\"><image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"").Append(SvgText.Escape(pictures(mark.Picture))).Append("\" transform=\"").Matrix(mark.Place).Append("\"/></g>");
+    }
 
     private void Mark(StringBuilder s, Mark mark)
     {
@@ -98,7 +110,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour)
         foreach (var (_, path) in Glyphs(scene)) s.Append(path);
         s.Append(Edge(scene)).Append("</defs>");
         if (scene.Pieces.Any(p => p.Mixes)) s.Append("<style>").Append(Mixing).Append("</style>");
-        foreach (var piece in scene.Pieces) s.Append(Piece(piece));
+        foreach (var piece in scene.Pieces) s.Append(Piece(piece, within));
         return s.Append("</svg>").ToString();
     }
 }

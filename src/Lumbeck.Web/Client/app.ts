@@ -2,6 +2,7 @@
 import './clip';
 import './fields';
 import './insides';
+import './pictures';
 import './sums';
 import { book } from './book';
 import { reveal, toggled, withGroup } from './hand';

@@ -53,6 +53,12 @@ export function pointedAt(): string | undefined {
   return data<Panel>('panels').find(({ edge: [x, y, w, h] }) => over.x >= x && over.x <= x + w && over.y >= y && over.y <= y + h)?.part;
 }
 
+/** The panel at a point of the screen, if any. */
+export function pointedAtScreen(e: { clientX: number; clientY: number }): string | undefined {
+  over = toSheet({ svg: sheet!, toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) }, e);
+  return pointedAt();
+}
+
 export function zoom(by: number, about?: { clientX: number; clientY: number }): void {
   const r = sheet!.getBoundingClientRect();
   const v = actual();

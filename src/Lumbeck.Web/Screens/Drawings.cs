@@ -11,7 +11,7 @@ public sealed class Drawings(Desk.Desk desk)
     private readonly ConcurrentDictionary<string, SvgPainter> _painters = new();
 
     /// <summary>The painter in the colours of the job's own house.</summary>
-    public SvgPainter Painter(Composed c) => _painters.GetOrAdd(c.Job.Ticket.House.Profile, _ => new(desk.Shelf, desk.ColourOf(c.Job.Ticket.House)));
+    public SvgPainter Painter(Composed c) => _painters.GetOrAdd(c.Job.Ticket.House.Profile, profile => new(desk.Shelf, desk.ColourOf(c.Job.Ticket.House), p => PictureRoutes.Address(p, profile), p => desk.Pictures.Within(p, profile)));
 
     /// <summary>Room for the chains round a sheet, in points.</summary>
     public static double Margin(Sheet sheet) => TextSize(sheet) * 3.4;

@@ -1,0 +1,125 @@
+using System.Collections.Concurrent;
+using Lumbeck.Press.Pictures;
+using Lumbeck.Store;
+
+namespace Lumbeck.Desk;
+
+/// <summary>The drawer's pictures: taken in, kept untouched under the hash of their files, and made ready for the screen.</summary>
+public sealed class PictureDesk
+{
+    private readonly PictureShelf _rows;
+    private readonly FileShelf _files;
+    private readonly string _previews;
+    private readonly ConcurrentDictionary<string, Lazy<byte[]>> _making = new();
+
+    internal PictureDesk(JobStore store)
+    {
+        _rows = new(store);
+        _files = new(Path.Combine(store.Folder, "pictures"));
+        _previews = Directory.CreateDirectory(Path.Combine(store.Folder, "previews")).FullName;
+    }
+
+    /// <summary>Widths, in pixels, that previews are made in.</summary>
+    public static IReadOnlyList<int> Widths { get; } = [320, 1600];
+
+    public IReadOnlyList<PictureRow> All() => _rows.All();
+
+    public bool Has(string hash) => _rows.Find(hash) is not null;
+
+    public string PathOf(string hash) => _files.PathOf(hash);
+
+    /// <summary>Notes where a picture is from and what is allowed with it.</summary>
+    /// <exception cref="Refusal">A word is too long.</exception>
+    public void Say(string hash, string? source, string? maker, string? licence)
+    {
+        string[] words = [.. ((string?[])[source, maker, licence]).Select(w => string.Concat((w ?? "").Select(c => char.IsControl(c) ? ' ' : c)).Trim())];
+        if (words.FirstOrDefault(w => w.Length > 300) is { } long_) throw new Refusal("picture", $"{long_.Length} letters are more than is kept of a picture: up to 300");
+        _rows.Say(hash, words[0], words[1], words[2]);
+    }
+
+    /// <summary>The jobs that use a picture in any step.</summary>
+    public IReadOnlyList<JobRow> Uses(string hash) => _rows.Uses(hash);
+
+    /// <summary>Takes a picture out of the drawer.</summary>
+    /// <exception cref="Refusal">A step of some job uses it; the jobs are named.</exception>
+    public void Remove(string hash)
+    {
+        if (_rows.Remove(hash)) { _files.Drop(hash); return; }
+        var uses = _rows.Uses(hash);
+        if (uses.Count > 0) throw new Refusal("picture", $"it is used by {string.Join(", ", uses.Select(j => j.Slug))}, if only in an earlier step: it stays, so that stepping back never loses it");
+    }
+
+    /// <summary>The pictures a job shows now, with what is said of them, as a note to print.</summary>
+    public string Credits(Job job)
+    {
+        var hashes = job.Wraps.SelectMany(w => w.Take.Items).OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture).OfType<Picture>().DistinctBy(p => p.Hash).ToList();
+        var lines = hashes.Select(p => _rows.Find(p.Hash) is { } row
+            ? $"{row.Name}: {string.Join(", ", ((string[])[row.Maker.Length > 0 ? "by " + row.Maker : "maker not stated", row.Source.Length > 0 ? "from " + row.Source : "source not stated", row.Licence.Length > 0 ? row.Licence : "licence not stated"]))}"
+            : $"{p.Name}: not in this drawer");
+        return $"Pictures on the cover of {(job.Ticket.Title.Length > 0 ? job.Ticket.Title : "an untitled book")}\n\n{(hashes.Count == 0 ? "None." : string.Join('\n', lines))}\n";
+    }
+
+    /// <summary>Takes a picture in.</summary>
+    /// <exception cref="Refusal">It is no picture that can be printed, damaged or too large.</exception>
+    public async Task<Picture> TakeIn(Stream upload, string name, CancellationToken cancel)
+    {
+        var aside = Path.Combine(Directory.CreateDirectory(Path.Combine(_previews, "incoming")).FullName, Guid.NewGuid().ToString("n"));
+        var called = Named(name);
+        try
+        {
+            long bytes = 0;
+            await using (var f = new FileStream(aside, FileMode.CreateNew))
+            {
+                var buffer = new byte[1 << 16];
+                for (int read; (read = await upload.ReadAsync(buffer, cancel)) > 0;)
+                {
+                    bytes += read;
+                    if (bytes > PictureReading.MostBytes) throw new Refusal("picture", $"{called} is over {PictureReading.MostBytes / 1_000_000} MB: save it smaller");
+                    await f.WriteAsync(buffer.AsMemory(0, read), cancel);
+                }
+            }
+            // Looked at before it is kept: what can't be printed never comes into the drawer.
+            var picture = await Task.Run(() => PictureReading.Of(aside, called, ""), cancel);
+            var (hash, _) = _files.Keep(s => { using var f = File.OpenRead(aside); f.CopyTo(s); });
+            _rows.Add(new() { Hash = hash, Name = called, Wide = picture.Wide, High = picture.High, Opaque = picture.Opaque, Bytes = bytes });
+            return picture with { Hash = hash };
+        }
+        finally { File.Delete(aside); }
+    }
+
+    /// <summary>A picture as the press shows it, at one of <see cref="Widths"/>; made once and kept.</summary>
+    /// <exception cref="FileNotFoundException">There is no such picture.</exception>
+    public byte[] Preview(string hash, int wide, string profile)
+    {
+        var file = PathOf(hash);
+        if (!Widths.Contains(wide) || !File.Exists(file)) throw new FileNotFoundException("No such picture.");
+        var key = $"{hash}-{wide}-{Path.GetFileName(profile)}-1.webp";
+        var kept = Path.Combine(_previews, key);
+        if (File.Exists(kept)) return File.ReadAllBytes(kept);
+        try
+        {
+            return _making.GetOrAdd(key, _ => new(() =>
+            {
+                var made = PictureMaking.ForScreen(file, wide, profile);
+                var aside = kept + "." + Guid.NewGuid().ToString("n");
+                File.WriteAllBytes(aside, made);
+                File.Move(aside, kept, overwrite: true);
+                return made;
+            })).Value;
+        }
+        finally { _making.TryRemove(key, out _); }
+    }
+
+    /// <summary>A small preview as data, for drawings that stand alone.</summary>
+    public string Within(Picture picture, string profile)
+    {
+        try { return "data:image/webp;base64," + Convert.ToBase64String(Preview(picture.Hash, Widths[0], profile)); }
+        catch (FileNotFoundException) { return ""; }
+    }
+
+    private static string Named(string name)
+    {
+        var plain = string.Concat(Path.GetFileName(name.Replace('\\', '/')).Where(c => !char.IsControl(c))).Trim();
+        return plain.Length == 0 ? "the picture" : plain.Length <= 60 ? plain : plain[..59] + "…";
+    }
+}

@@ -1,0 +1,60 @@
+using Lumbeck.Core.Jobs;
+using NetVips;
+
+namespace Lumbeck.Press.Pictures;
+
+/// <summary>
+/// Takes in picture files: JPEG, PNG, WebP and TIFF in RGB, gray or CMYK. What a file is, its first bytes say, and only that one decoder is
+/// tried; its size is looked at before a pixel is, and all of it is decoded once, so that what is taken in can be printed.
+/// </summary>
+public static class PictureReading
+{
+    /// <summary>Largest file, in bytes.</summary>
+    public const long MostBytes = 200_000_000;
+    /// <summary>Longest side and most pixels; a file that must be decoded whole at once (progressive, interlaced) may have a third of them.</summary>
+    public const int MostSide = 30_000, MostPixels = 120_000_000;
+
+    /// <summary>Reads a file on the disk.</summary>
+    /// <param name="path">The file.</param>
+    /// <param name="name">What it is called in sentences.</param>
+    /// <param name="hash">Its SHA-256, under which it is kept.</param>
+    /// <exception cref="Core.Refusal">It is no picture of these kinds, too large, or damaged.</exception>
+    public static Picture Of(string path, string name, string hash)
+    {
+        if (new FileInfo(path).Length > MostBytes) throw No($"{name} is over {MostBytes / 1_000_000} MB: save it smaller");
+        try
+        {
+            using var image = Open(path, name);
+            var (wide, high) = (image.Width, image.Height);
+            if (wide > MostSide || high > MostSide) throw No($"{name} is {wide} × {high} pixels: a side may have up to {MostSide}");
+            var whole = image.Contains("jpeg-multiscan") || image.Contains("interlaced");
+            var most = whole ? MostPixels / 3 : MostPixels;
+            if ((long)wide * high > most) throw No($"{name} is {wide} × {high} pixels, {(long)wide * high / 1_000_000} million: up to {most / 1_000_000} million can be taken in{(whole ? " of a progressive or interlaced file; save it as a plain one" : "")}");
+            if (image.Interpretation is not (Enums.Interpretation.Srgb or Enums.Interpretation.Rgb or Enums.Interpretation.Rgb16 or Enums.Interpretation.Bw or Enums.Interpretation.Grey16 or Enums.Interpretation.Cmyk) || image.Bands is < 1 or > 5)
+                throw No($"{name} is in a colour space that isn’t taken in: save it in RGB, gray or CMYK");
+            // Every pixel is decoded, so that a file that breaks off halfway is found now and not at the press.
+            _ = image.Avg();
+            var turned = image.Contains("orientation") && Convert.ToInt32(image.Get("orientation"), CultureInfo.InvariantCulture) >= 5;
+            return new(hash, name, turned ? high : wide, turned ? wide : high, !image.HasAlpha());
+        }
+        catch (VipsException) { throw No($"{name} is damaged or breaks off: save it anew"); }
+    }
+
+    /// <summary>A file by the one decoder its first bytes ask for; pixels come in order, so that no more than a strip of them is held.</summary>
+    /// <exception cref="Core.Refusal">It is none of the kinds.</exception>
+    public static Image Open(string path, string name)
+    {
+        var head = new byte[12];
+        using (var f = File.OpenRead(path)) f.ReadAtLeast(head, head.Length, throwOnEndOfStream: false);
+        return head switch
+        {
+            [0xFF, 0xD8, 0xFF, ..] => Image.Jpegload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential),
+            [0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A, ..] => Image.Pngload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential),
+            [0x52, 0x49, 0x46, 0x46, _, _, _, _, 0x57, 0x45, 0x42, 0x50] => Image.Webpload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential),
+            [0x49, 0x49, 0x2A, 0x00, ..] or [0x4D, 0x4D, 0x00, 0x2A, ..] => Image.Tiffload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential),
+            _ => throw No($"{name} is no picture that can be taken in: JPEG, PNG, WebP and TIFF can"),
+        };
+    }
+
+    private static Core.Refusal No(string why) => new("picture", why);
+}

@@ -1,0 +1,41 @@
+using Dapper;
+
+namespace Lumbeck.Store;
+
+/// <summary>A picture of the drawer, with where it is from and what is allowed with it.</summary>
+public sealed record PictureRow
+{
+    public string Hash { get; init; } = "";
+    public string Name { get; init; } = "";
+    public long Wide { get; init; }
+    public long High { get; init; }
+    public bool Opaque { get; init; }
+    public long Bytes { get; init; }
+    public string Source { get; init; } = "";
+    public string Maker { get; init; } = "";
+    public string Licence { get; init; } = "";
+    public string At { get; init; } = "";
+}
+
+/// <summary>The drawer's pictures; their files lie on the file shelf.</summary>
+public sealed class PictureShelf(JobStore store)
+{
+    public IReadOnlyList<PictureRow> All() => store.Read(c => c.Query<PictureRow>("SELECT * FROM picture ORDER BY at DESC, name").AsList());
+
+    public PictureRow? Find(string hash) => store.Read(c => c.QueryFirstOrDefault<PictureRow>("SELECT * FROM picture WHERE hash = @hash", new { hash }));
+
+    /// <summary>Notes a picture; one that is here already keeps what was said of it.</summary>
+    public void Add(PictureRow row) => store.Write(w => w.Connection.Execute(
+        "INSERT INTO picture (hash, name, wide, high, opaque, bytes, at) VALUES (@Hash, @Name, @Wide, @High, @Opaque, @Bytes, @at) ON CONFLICT (hash) DO NOTHING",
+        new { row.Hash, row.Name, row.Wide, row.High, row.Opaque, row.Bytes, at = store.Now() }, w.Transaction));
+
+    /// <summary>The jobs that use a picture in any of their revisions.</summary>
+    public IReadOnlyList<JobRow> Uses(string hash) => store.Read(c => c.Query<JobRow>("SELECT j.id, j.slug, j.made FROM picture_use u JOIN job j ON j.id = u.job WHERE u.hash = @hash ORDER BY j.rowid", new { hash }).AsList());
+
+    /// <summary>Takes a picture out of the drawer, unless a job uses it; says whether it did.</summary>
+    public bool Remove(string hash) => store.Write(w => w.Connection.Execute(
+        "DELETE FROM picture WHERE hash = @hash AND NOT EXISTS (SELECT 1 FROM picture_use WHERE hash = @hash)", new { hash }, w.Transaction)) > 0;
+
+    public void Say(string hash, string source, string maker, string licence) => store.Write(w => w.Connection.Execute(
+        "UPDATE picture SET source = @source, maker = @maker, licence = @licence WHERE hash = @hash", new { hash, source, maker, licence }, w.Transaction));
+}

@@ -1,0 +1,84 @@
+using NetVips;
+using OpenQA.Selenium;
+
+namespace Lumbeck.Web.Tests;
+
+/// <summary>Pictures put into frames and dropped on panels, in a real browser.</summary>
+[Collection("browser")]
+public sealed class PictureTests(Browser browser)
+{
+    private Lumbeck.Desk.OnBench Saved() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System).Job("orrin");
+
+    private string Made(string name, int wide, int high)
+    {
+        var path = Path.Combine(browser.Downloads, name);
+        using var image = (Image.Gaussnoise(wide, high, mean: 128, sigma: 20).Bandjoin(Image.Black(wide, high) + 90).Bandjoin(Image.Black(wide, high) + 160)).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb);
+        File.WriteAllBytes(path, image.JpegsaveBuffer(q: 80));
+        return path;
+    }
+
+    private void Back() => browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+
+    [Fact]
+    public void A_picture_is_put_in_a_frame_fitted_and_its_resolution_is_always_said()
+    {
+        browser.Go("/jobs/orrin/wrap");
+        browser.AndWait(() => browser.Find("#list-front [data-add=picture]").Click());
+        var id = browser.Find("#list-front [id^=row-picture-]").GetDomAttribute("id")![4..];
+        browser.Find($"#hits .empty[data-pick={id}]");
+        browser.AndWait(() => browser.Find($"#row-{id} [data-picture]").SendKeys(Made("valley.jpg", 900, 600)));
+        browser.Until(() => browser.Text($"#row-{id}").Contains("pixels an inch; sharp up to", StringComparison.Ordinal));
+        browser.Text($"#row-{id} [data-row]").ShouldContain("valley.jpg");
+        var image = browser.Find($"#s-{id} image");
+        image.GetDomAttribute("href")!.ShouldStartWith("/pictures/");
+        browser.Until(() => (bool)browser.Driver.ExecuteAsyncScript("const done = arguments[1]; fetch(arguments[0]).then(r => done(r.ok && r.headers.get('content-type') === 'image/webp'))", image.GetDomAttribute("href")!)!);
+        // It is too large for its pixels, and says so where the eye is.
+        browser.Find($"#row-{id} .text-brick");
+        browser.Type($"#f-item-{id}-width", "70 mm");
+        browser.Type($"#f-item-{id}-height", "40 mm");
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector($"#row-{id} p.text-brick")).Count == 0);
+        var before = browser.Find($"#s-{id} image").GetDomAttribute("transform");
+        browser.Type($"#f-item-{id}-pan-y", "-100 %");
+        browser.Until(() => browser.Find($"#s-{id} image").GetDomAttribute("transform") != before);
+        ((PictureItem)Saved().Job.Item(id)!).PanY.ShouldBe(-100);
+        for (var n = 0; n < 5; n++) Back();
+    }
+
+    [Fact]
+    public void A_picture_dropped_on_a_panel_hangs_there_in_its_own_proportions_and_what_is_none_is_refused()
+    {
+        browser.Go("/jobs/orrin/wrap");
+        const string drop = """
+            const bytes = Uint8Array.from(atob(arguments[0]), c => c.charCodeAt(0));
+            const data = new DataTransfer();
+            data.items.add(new File([bytes], arguments[1]));
+            const at = document.querySelector('#hits [data-pick=blurb]').getBoundingClientRect();
+            document.getElementById('sheet').dispatchEvent(new DragEvent('drop', { dataTransfer: data, clientX: at.x + 20, clientY: at.bottom + 40, bubbles: true, cancelable: true }));
+            """;
+        browser.AndWait(() => browser.Script(drop, Convert.ToBase64String(File.ReadAllBytes(Made("bridge.jpg", 400, 300))), "bridge.jpg"));
+        var row = browser.Find("#list-back [id^=row-picture-] [aria-expanded=true]");
+        row.Text.ShouldContain("bridge.jpg");
+        var item = Saved().Job.Items.OfType<PictureItem>().Single();
+        item.Hold.Panel.ShouldBe(Part.Back);
+        ((double)item.Width.Own.Units / item.Height.Own.Units).ShouldBe(4 / 3.0, 0.001);
+        // The drawer has it, asks where it is from, and keeps what a step still shows.
+        browser.Go("/drawer");
+        var listed = $"#picture-{item.Picture!.Hash[..12]}";
+        browser.Text(listed).ShouldContain("bridge.jpg 400 × 300 pixels");
+        browser.Text(listed).ShouldContain("Bridges of the Orrin Valley");
+        browser.Find(listed + " [name=maker]").SendKeys("Edda Lindqvist");
+        browser.Find(listed + " [name=licence]").SendKeys("for this edition" + Keys.Enter);
+        browser.Until(() => browser.Find(listed + " [name=maker]").GetDomAttribute("value") == "Edda Lindqvist");
+        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System);
+        desk.Pictures.Credits(desk.Job("orrin").Job).ShouldContain("bridge.jpg: by Edda Lindqvist, source not stated, for this edition");
+        browser.Go("/jobs/orrin/wrap");
+        Back();
+        Should.Throw<Refusal>(() => desk.Pictures.Remove(item.Picture.Hash)).Message.ShouldContain("used by orrin, if only in an earlier step");
+        browser.AndWait(() => browser.Find("#docket [data-step=forward]").Click());
+        var tick = browser.Tick;
+        browser.Script(drop, Convert.ToBase64String("%PDF-1.7 no picture"u8.ToArray()), "plan.pdf");
+        browser.Until(() => browser.Text("#notice").StartsWith("plan.pdf is no picture that can be taken in", StringComparison.Ordinal));
+        browser.Tick.ShouldBe(tick);
+        Back();
+    }
+}
