@@ -33,6 +33,9 @@ public sealed record EditWire
     /// <summary>How far the items were carried over the sheet by hand, in points.</summary>
     public double? CarriedX { get; init; }
     public double? CarriedY { get; init; }
+    /// <summary>How far a picture was pushed within its frame by hand, in points as the item stands.</summary>
+    public double? PushedX { get; init; }
+    public double? PushedY { get; init; }
     /// <summary>How a hand sized or turned items.</summary>
     public LaidWire[]? Laid { get; init; }
     public int Order { get; init; }
@@ -72,6 +75,7 @@ public sealed record EditWire
         if (Item is not null && Add is not null) return Added(job, Item);
         if ((Items ?? (Item is null ? null : [Item])) is not { } items) throw new Refusal("edit", "nothing to change was named");
         if (CarriedX is { } x && CarriedY is { } y) return Arranging.Each(items, id => new DropItem(id, Far_(id, x), Far_(id, y)), job, "move");
+        if (PushedX is { } right && PushedY is { } down) return new PushPicture(items[0], Far_(items[0], right), Far_(items[0], down));
         if (Arrange is not null) return Arranging.Of(job, items, Arrange, New ?? "", Panel);
         if (Remove) return Arranging.Each(items, id => new RemoveItem(id), job, "remove");
         if (Order != 0) return Arranging.Order(job, items, Math.Clamp(Order, -1000, 1000));

@@ -40,6 +40,18 @@ public sealed class PictureTests
     }
 
     [Fact]
+    public void Pushed_by_hand_a_picture_goes_as_far_as_the_hand_and_no_farther_than_its_edge()
+    {
+        var job = Sample.Job(Frame(90, 90));
+        // 120 mm wide in a frame of 90: 15 mm to spare on either side.
+        PictureItem pushed(decimal right, decimal down) => (PictureItem)new PushPicture("p", Length.FromMillimetres(right), Length.FromMillimetres(down)).Apply(job).Item("p")!;
+        (pushed(6, 0).PanX, pushed(6, 0).PanY).ShouldBe((40, 0));
+        pushed(-100, 20).PanX.ShouldBe(-100);
+        pushed(0, 20).PanY.ShouldBe(0);
+        Should.Throw<Refusal>(() => new PushPicture("p", Length.FromMillimetres(1), default).Apply(new HangPicture("p", null).Apply(job))).Message.ShouldContain("no picture in this frame");
+    }
+
+    [Fact]
     public void Resolution_is_that_of_the_picture_as_it_is_placed()
     {
         var sheet = Sample.Job().Geometry().Sheet;

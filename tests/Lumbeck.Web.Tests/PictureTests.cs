@@ -41,7 +41,14 @@ public sealed class PictureTests(Browser browser)
         browser.Type($"#f-item-{id}-pan-y", "-100 %");
         browser.Until(() => browser.Find($"#s-{id} image").GetDomAttribute("transform") != before);
         ((PictureItem)Saved().Job.Item(id)!).PanY.ShouldBe(-100);
-        for (var n = 0; n < 5; n++) Back();
+        // By hand, with Ctrl held: the picture moves and the frame stays.
+        var frame = Saved().Composed.Sheets[0].Scene.Piece(id)!.Frame;
+        var r = (IReadOnlyList<object>)browser.Script("const r = document.querySelector('#hits [data-pick=' + arguments[0] + ']').getBoundingClientRect(); return [Math.round(r.x + r.width / 2), Math.round(r.y + r.height / 2)]", id)!;
+        var (x, y) = (Convert.ToInt32(r[0], CultureInfo.InvariantCulture), Convert.ToInt32(r[1], CultureInfo.InvariantCulture));
+        browser.AndWait(() => new OpenQA.Selenium.Interactions.Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).KeyDown(Keys.Control).MoveToLocation(x, y).ClickAndHold().MoveToLocation(x, y + 4).MoveToLocation(x, y + 8).Release().KeyUp(Keys.Control).Perform());
+        ((PictureItem)Saved().Job.Item(id)!).PanY.ShouldBeGreaterThan(-100);
+        Saved().Composed.Sheets[0].Scene.Piece(id)!.Frame.ShouldBe(frame);
+        for (var n = 0; n < 6; n++) Back();
     }
 
     [Fact]

@@ -70,6 +70,7 @@ namespace Lumbeck.Core.Edits;
 [JsonDerivedType(typeof(RulePlate), "rule-plate")]
 [JsonDerivedType(typeof(HangPicture), "hang-picture")]
 [JsonDerivedType(typeof(FitPicture), "fit-picture")]
+[JsonDerivedType(typeof(PushPicture), "push-picture")]
 [JsonDerivedType(typeof(NameItem), "name-item")]
 [JsonDerivedType(typeof(KeepWhole), "keep-whole")]
 [JsonDerivedType(typeof(FadeItem), "fade-item")]

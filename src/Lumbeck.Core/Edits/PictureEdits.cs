@@ -1,3 +1,4 @@
+using Lumbeck.Core.Drawing;
 using Lumbeck.Core.Jobs;
 
 namespace Lumbeck.Core.Edits;
@@ -9,6 +10,22 @@ public sealed record HangPicture(string Item, Picture? Picture) : ItemEdit(Item)
     protected override Item On(Item item, Job job) => Picture is null or { Hash.Length: 64, Wide: > 0, High: > 0 }
         ? (item as PictureItem ?? throw Items.Wrong(item)) with { Picture = Picture }
         : throw new Refusal($"item/{Item}/picture", "this is no picture of the drawer");
+}
+
+/// <summary>Pushes a picture within its frame, so far right and down as the item itself stands; it stops where its edge meets the frame's.</summary>
+public sealed record PushPicture(string Item, Length Right, Length Down) : ItemEdit(Item)
+{
+    protected override string Fact => "pan-x";
+    public override IEnumerable<string> Touches => [$"item/{Item}/pan-x", $"item/{Item}/pan-y"];
+
+    protected override Item On(Item item, Job job)
+    {
+        var p = item as PictureItem ?? throw Items.Wrong(item);
+        var box = Hanging.At(item, job.SheetOf(item, job.WrapOf(Item))).Box;
+        if (PicturePlacing.Of(p with { PanX = 0, PanY = 0, Flip = Jobs.Flip.None }, box.Width.Points, box.Height.Points) is not { } at) throw new Refusal($"item/{Item}/picture", "there is no picture in this frame to push");
+        static decimal pushed(decimal pan, double by, double spare) => spare < 0.01 ? pan : (decimal)Math.Round(Math.Clamp((double)pan + (by / spare * 100), -100, 100), 2);
+        return p with { PanX = pushed(p.PanX, Right.Points, Math.Abs(at.A - box.Width.Points) / 2), PanY = pushed(p.PanY, Down.Points, Math.Abs(at.D - box.Height.Points) / 2) };
+    }
 }
 
 /// <summary>Fits, pushes, enlarges or mirrors a picture within its frame.</summary>

@@ -6,6 +6,14 @@ namespace Lumbeck.Desk.Demo;
 /// <summary>Poems: a case with a jacket over it, two wraps of one job.</summary>
 internal static class Calder
 {
+    /// <summary>The sound itself, on the back flap.</summary>
+    public static IEnumerable<Edit> Art(Desk desk)
+    {
+        var picture = desk.Pictures.TakeIn(new MemoryStream(Seascape.Png()), "calder-sound-by-night.png", default).GetAwaiter().GetResult();
+        desk.Pictures.Say(picture.Hash, "computed for this cover", "Skerry & Vane", "for any use");
+        yield return new AddItem(new PictureItem { Id = "sound-by-night", Hold = Lay.At(Part.BackFlap, Anchor.Top, down: 62), Width = Span.Full, Height = new(Lay.Mm(52)), Picture = picture });
+    }
+
     public static IEnumerable<Edit> Edits() =>
     [
         new SetBinding(BindingKind.Jacket), new SetTrim(Size.FromMillimetres(138, 216)), new SetPages(286), new SetFact(Words.Subtitle, "poems"),

@@ -18,6 +18,6 @@ internal static class DemoBench
     public static void Load(Desk desk)
     {
         foreach (var (slug, house, title, edits) in Jobs)
-            desk.Begin(title, edits().Aggregate(Starters.Job(HouseFile.Shipped[house], title), (job, edit) => edit.Apply(job)), Session, slug);
+            desk.Begin(title, edits().Concat(slug == "calder" ? Calder.Art(desk) : []).Aggregate(Starters.Job(HouseFile.Shipped[house], title), (job, edit) => edit.Apply(job)), Session, slug);
     }
 }

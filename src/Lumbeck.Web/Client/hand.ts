@@ -13,7 +13,7 @@ const TREMBLE = 3;
 type Point = { x: number; y: number };
 type Art = { e: Element; was: string };
 type Gesture = {
-  kind: 'carry' | 'size' | 'turn' | 'marquee';
+  kind: 'carry' | 'size' | 'turn' | 'marquee' | 'push';
   surface: Surface; from: Point; screen: Point; items: Hit[]; grip: string; snaps: Snaps | null; art: Art[]; box: Box;
   begun: boolean; shifted: boolean; result: (() => void) | null;
 };
@@ -39,6 +39,8 @@ document.addEventListener('pointerdown', e => {
   const id = hit?.dataset.pick;
   // What is held still is not carried along by chance: a hand that starts there draws a marquee.
   if (!id || (hit!.dataset.locked === 'true' && !picked().includes(id))) return surface.svg === sheet ? start('marquee', []) : undefined;
+  // With Ctrl the picture is pushed within its frame, and the frame stays.
+  if ((e.ctrlKey || e.metaKey) && hit!.dataset.kind === 'picture' && document.querySelector(`#s-${CSS.escape(id)} image`)) return start('push', [hitOf(hit!)]);
   start('carry', picked().includes(id) ? pickedHits() : hits().filter(h => withGroup(id).includes(h.id)));
 });
 
@@ -59,7 +61,7 @@ function begin(e: PointerEvent): void {
   g.surface.svg.setPointerCapture(e.pointerId);
   sheet!.classList.add('carrying');
   if (g.kind === 'marquee') return;
-  if (g.kind === 'carry') pick(g.items.map(h => h.id));
+  if (g.kind === 'carry' || g.kind === 'push') pick(g.items.map(h => h.id));
   g.snaps = new Snaps(hits(), new Set(g.items.map(h => h.id)));
   g.box = round(g.items.flatMap(h => corners(h.m, h.w, h.h)));
   g.art = g.items.map(h => document.getElementById(`s-${h.id}`)).filter(a => a !== null).map(a => ({ e: a, was: a.getAttribute('transform') ?? '' }));
@@ -70,6 +72,7 @@ function move(e: PointerEvent): void {
   const px = pixel(g.surface);
   const p = toSheet(g.surface, e);
   if (g.kind === 'carry') carry(g, p, px, e);
+  else if (g.kind === 'push') push(g, p, px, e);
   else if (g.kind === 'turn') turn(g, p, px, e);
   else if (g.kind === 'size') size(g, p, px, e);
   else marquee(g, p);
@@ -104,6 +107,19 @@ function carry(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   preview(g, () => new DOMMatrix([1, 0, 0, 1, dx, dy]));
   show(e, px, [`${figure(dx)} ${dx < 0 ? 'left' : 'right'}, ${figure(dy)} ${dy < 0 ? 'up' : 'down'}`], across, down, { ...g.box, x: g.box.x + dx, y: g.box.y + dy });
   g.result = dx === 0 && dy === 0 ? null : () => send({ items: g.items.map(h => h.id), carriedX: dx, carriedY: dy });
+}
+
+function push(g: Gesture, p: Point, px: number, e: PointerEvent): void {
+  const h = g.items[0];
+  const back = h.m.inverse();
+  const [a, b] = [at(back, g.from.x, g.from.y), at(back, p.x, p.y)];
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const image = document.querySelector<SVGElement>(`#s-${CSS.escape(h.id)} image`);
+  if (!image) return;
+  g.art = [{ e: image, was: g.art[0]?.e === image ? g.art[0].was : image.getAttribute('transform') ?? '' }];
+  image.setAttribute('transform', `translate(${dx} ${dy}) ${g.art[0].was}`);
+  show(e, px, [`picture ${figure(dx)} ${dx < 0 ? 'left' : 'right'}, ${figure(dy)} ${dy < 0 ? 'up' : 'down'}`], null, null);
+  g.result = dx === 0 && dy === 0 ? null : () => send({ items: [h.id], pushedX: dx, pushedY: dy });
 }
 
 function turn(g: Gesture, p: Point, px: number, e: PointerEvent): void {
