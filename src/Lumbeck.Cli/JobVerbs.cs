@@ -75,6 +75,38 @@ internal static class JobVerbs
         return c;
     }
 
+    public static Command Pack()
+    {
+        var outOption = new Option<string>("--out") { Description = "the ZIP file to write", Required = true };
+        var c = new Command("pack", "Packs a job with all it needs into a ZIP file.") { JobArgument, outOption, Data };
+        c.SetAction(p =>
+        {
+            var file = Say.Target(p.GetValue(outOption)!);
+            var desk = Open(p);
+            var on = desk.Job(p.GetValue(JobArgument)!);
+            Say.Written(file, s => desk.WritePack(on, s));
+            Console.WriteLine($"{file}: {on.Job.Ticket.Title}, {new FileInfo(file).Length / 1000} kB.");
+            return 0;
+        });
+        return c;
+    }
+
+    public static Command Unpack()
+    {
+        var fileArgument = new Argument<string>("FILE") { Description = "a packed job" };
+        var c = new Command("unpack", "Begins a job from a packed one.") { fileArgument, Data };
+        c.SetAction(async (p, _) =>
+        {
+            var file = Path.GetFullPath(p.GetValue(fileArgument)!);
+            if (!File.Exists(file)) throw new Refusal("FILE", $"there is no file {file}");
+            await using var s = File.OpenRead(file);
+            var on = await Open(p).Unpack(s, "command-line");
+            Console.WriteLine($"{on.Slug}: {on.Job.Ticket.Title}, {on.Composed.Readiness.Say()}.");
+            return 0;
+        });
+        return c;
+    }
+
     private static Desk.Desk Open(ParseResult p)
     {
         var folder = p.GetValue(Data) ?? Environment.GetEnvironmentVariable("LUMBECK_DATA") ?? "data";

@@ -26,6 +26,8 @@ public sealed class PictureDesk
 
     public bool Has(string hash) => _rows.Find(hash) is not null;
 
+    public PictureRow? Find(string hash) => _rows.Find(hash);
+
     public string PathOf(string hash) => _files.PathOf(hash);
 
     /// <summary>Notes where a picture is from and what is allowed with it.</summary>

@@ -13,6 +13,7 @@ public static class EditRoutes
         app.MapGet("/jobs/{slug}/news", News);
         app.MapGet("/jobs/{slug}/wrap.svg", Picture);
         app.MapGet("/jobs/{slug}/wrap.txt", Words);
+        app.MapGet("/jobs/{slug}/pack.zip", Packed);
         app.MapPost("/jobs/{slug}/clip", Copied);
         app.MapGet("/jobs/{slug}/files/{id:long}", File);
         app.MapGet("/jobs/{slug}/blank.{kind}", BlankSheet);
@@ -95,6 +96,20 @@ public static class EditRoutes
             return Results.Text(InWords.Say(shown.Job, shown.Sheets[Math.Clamp(sheet ?? 0, 0, shown.Sheets.Length - 1)].On));
         }
         catch (Refusal) { return Results.NotFound(); }
+    }
+
+    /// <summary>The job with all it needs, made aside so that no half file leaves.</summary>
+    private static IResult Packed(string slug, Desk.Desk desk)
+    {
+        try
+        {
+            var on = desk.Job(slug);
+            var file = new FileStream(Path.Combine(Path.GetTempPath(), Path.GetRandomFileName()), new FileStreamOptions { Mode = FileMode.CreateNew, Access = FileAccess.ReadWrite, Options = FileOptions.DeleteOnClose });
+            desk.WritePack(on, file);
+            file.Position = 0;
+            return Results.File(file, "application/zip", $"{on.Slug}.zip");
+        }
+        catch (Refusal r) { return Answers.Refused(r); }
     }
 
     /// <summary>The named items as text for the clipboard.</summary>

@@ -25,6 +25,17 @@ public sealed class CommandLineTests : IDisposable
     private static readonly string[] Novel = ["wrap", "--house", "tern", "--binding", "paperback", "--trim", "5.25x8in", "--pages", "312", "--leaf", "0.135mm"];
 
     [Fact]
+    public void A_job_is_packed_and_unpacked_and_what_is_no_pack_is_said_so()
+    {
+        var zip = Path.Combine(_folder, "calder.zip");
+        Run("pack", "calder", "--out", zip).ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0), r => r.Out.ShouldContain("Winter over Calder Sound"));
+        Run("unpack", zip).ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0), r => r.Out.ShouldStartWith("calder-2: Winter over Calder Sound"));
+        File.WriteAllText(zip, "no zip");
+        Run("unpack", zip).ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(2), r => r.Error.ShouldContain("this pack can’t be opened: it is damaged"));
+        Run("unpack", zip + "x").Error.ShouldContain("there is no file");
+    }
+
+    [Fact]
     public void Wrap_gives_the_sheet_as_the_vectors_name_it()
     {
         var (exit, output, _) = Run([.. Novel, "--json"]);

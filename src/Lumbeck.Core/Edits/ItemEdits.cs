@@ -22,6 +22,10 @@ public abstract record ItemEdit(string Item) : Edit
 public sealed record AddItem(Item New, int? At = null, int Wrap = 0) : Edit
 {
     public const int Most = 500;
+
+    /// <summary>Whether an item can be called so: small letters, digits and hyphens, up to 40.</summary>
+    public static bool CanName(string id) => id.Length is > 0 and <= 40 && id.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') && id is not Piece.Ground;
+
     public override IEnumerable<string> Touches => [$"item/{New.Id}"];
     public override string Says(Job before) => $"add {New.Kind.ToLower(CultureInfo.InvariantCulture)}";
 
@@ -31,7 +35,7 @@ public sealed record AddItem(Item New, int? At = null, int Wrap = 0) : Edit
         var take = job.Wraps[Wrap].Take;
         var items = take.Items;
         if (items.Count >= Most) throw new Refusal($"item/{New.Id}", $"a cover holds up to {Most} items: remove one first");
-        if (New.Id.Length is 0 or > 40 || !New.Id.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') || New.Id is Piece.Ground)
+        if (!CanName(New.Id))
             throw new Refusal("item", $"`{LengthText.Clip(New.Id)}` can't name an item: use small letters, digits and hyphens");
         if (job.Item(New.Id) is not null) throw new Refusal($"item/{New.Id}", $"there is an item `{New.Id}` already");
         return job.With(Wrap, take with { Items = items.Insert(Math.Clamp(At ?? items.Count, 0, items.Count), New) });

@@ -3,7 +3,7 @@ using Lumbeck.Core.Jobs;
 namespace Lumbeck.Core.Edits;
 
 /// <summary>Makes an item that came from elsewhere one that could have been made here: every figure within the range its own edit would give it.</summary>
-internal static class Sound
+public static class Sound
 {
     private static readonly Length Far = Length.FromMillimetres(5000);
 
@@ -32,6 +32,30 @@ internal static class Sound
         };
     }
 
+    /// <summary>Looks a job over that came from elsewhere: everything in it must be what its own edits could have made of it.</summary>
+    /// <exception cref="Refusal">Something is not.</exception>
+    public static void Job(Job job)
+    {
+        if (job.Ticket is null || job.Swatches is null || job.Wraps is null or { Count: 0 or > 4 } || job.Looks is null) throw No("its parts");
+        if (job.Swatches.Count > 200 || job.Swatches.Any(s => s?.Id is null || s.Name is null) || job.Swatches.DistinctBy(s => s.Id).Count() != job.Swatches.Count) throw No("its swatches");
+        foreach (var wrap in job.Wraps)
+        {
+            if (wrap?.Takes is null or { Count: 0 or > AddTake.Most } || wrap.Current < 0 || wrap.Current >= wrap.Takes.Count) throw No("its takes");
+            foreach (var take in wrap.Takes)
+            {
+                if (take?.Ground is null || take.Items is null || take.Items.Count > AddItem.Most || take.Name is null) throw No("a take");
+                if (take.Items.Any(i => i?.Id is null || i.Hold is null || i.Name is null || i.Group is null || !AddItem.CanName(i.Id)) || take.Items.DistinctBy(i => i.Id).Count() != take.Items.Count) throw No("an item");
+                foreach (var item in take.Items)
+                    if (Item(item, id => job.Swatches.Any(s => s.Id == id) ? id : null) != item) throw No($"the item {item.Id}");
+            }
+        }
+        if (job.Wraps.SelectMany(w => w.Take.Items).GroupBy(i => i.Id).Any(g => g.Count() > 1)) throw No("an item on two wraps");
+        // The house's figures are read as a house file's are, each within its range; the sheets are computed, and refuse what makes none.
+        if (job.Ticket.House is null || HouseFile.Read(HouseFile.Write(job.Ticket.House)) is null) throw No("its house");
+        _ = job.Sheets();
+        if (job.WithPieces().Wraps.Count != job.Wraps.Count) throw No("its wraps");
+    }
+
     private static TextItem Text(TextItem t)
     {
         var s = t.Style;
@@ -54,5 +78,5 @@ internal static class Sound
         };
     }
 
-    private static Refusal No(string what) => new("paste", $"what was pasted has {what} out of all range: nothing was changed");
+    private static Refusal No(string what) => new("paste", $"{what} can’t be taken in, being out of all range: nothing was changed");
 }

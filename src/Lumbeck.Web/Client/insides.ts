@@ -1,43 +1,20 @@
 // An inside PDF dropped or picked goes to the server as it is, with progress; what it says comes back with the page.
-import { refresh, tell } from './queue';
+import { refresh } from './queue';
+import { upload } from './upload';
 
-const token = document.querySelector<HTMLMetaElement>('meta[name=lumbeck-token]')?.content ?? '';
 const zoneOf = (e: Event): HTMLElement | null => (e.target instanceof Element ? e.target.closest<HTMLElement>('[data-inside]') : null);
-let sending = false;
 
 function take(zone: HTMLElement, file: File): void {
-  if (sending) return;
-  sending = true;
-  const query = new URLSearchParams({ name: file.name });
+  const query: Record<string, string> = {};
   const form = zone.closest('form');
   for (const key of ['house', 'title']) {
     const field = form?.querySelector<HTMLInputElement | HTMLSelectElement>(`[name=${key}]`);
-    if (field) query.set(key, field.value);
+    if (field) query[key] = field.value;
   }
-  const request = new XMLHttpRequest();
-  const cancel = document.createElement('button');
-  cancel.type = 'button';
-  cancel.className = 'lift shrink-0';
-  cancel.textContent = 'Leave it';
-  cancel.onclick = () => request.abort();
-  const progress = (text: string) => { tell(text); document.getElementById('notice')?.append(cancel); };
-  request.upload.onprogress = p => progress(p.lengthComputable && p.loaded < p.total ? `Taking in ${file.name}: ${Math.floor(p.loaded * 100 / p.total)} %` : `Reading ${file.name}…`);
-  request.onloadend = () => {
-    sending = false;
-    document.getElementById('notice')?.remove();
-    if (request.status === 200) { location.href = (JSON.parse(request.responseText) as { href: string }).href; return; }
-    if (request.status === 204) { refresh(); return; }
-    if (request.status === 0) return;
-    let said = 'This file could not be taken in.';
-    try { said = (JSON.parse(request.responseText) as { detail?: string }).detail ?? said; } catch { /* no sentence came with it */ }
-    tell(said);
-  };
-  request.onerror = () => tell('The server does not answer.');
-  request.open('POST', `${zone.dataset.inside}?${query}`);
-  request.setRequestHeader('X-Lumbeck-Token', token);
-  request.setRequestHeader('Content-Type', 'application/octet-stream');
-  progress(`Taking in ${file.name}…`);
-  request.send(file);
+  upload(file, zone.dataset.inside!, query, 'Reading', answer => {
+    if (answer.status === 200) location.href = (JSON.parse(answer.responseText) as { href: string }).href;
+    else refresh();
+  });
 }
 
 document.addEventListener('change', e => {

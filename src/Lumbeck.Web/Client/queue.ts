@@ -265,7 +265,8 @@ window.addEventListener('beforeunload', e => { if (pending()) e.preventDefault()
 
 // Another tab, or the command line, may have changed the job.
 if (base) setInterval(() => {
-  if (busy || waiting.length > 0 || document.hidden) return;
+  // What a hand carries is not drawn anew under it.
+  if (busy || waiting.length > 0 || document.hidden || document.querySelector('.carrying')) return;
   busy = true;
   void news().finally(() => { busy = false; if (waiting.length > 0 || wanted !== shown) void drain(); });
 }, 1000);

@@ -1,0 +1,117 @@
+using System.IO.Compression;
+using System.Text.Json;
+using System.Text.RegularExpressions;
+using Lumbeck.Press.Pictures;
+
+namespace Lumbeck.Desk;
+
+/// <summary>A job with all it needs as a ZIP file, to keep or to hand on (docs/pack-file.md).</summary>
+public static partial class Packing
+{
+    /// <summary>Most bytes a pack may hold once unpacked, and most of its job alone.</summary>
+    public const long Most = 1_000_000_000, MostJob = 30_000_000;
+
+    private const string About = "pack.json", JobFile = "job.json";
+
+    [GeneratedRegex("^pictures/[0-9a-f]{64}$", RegexOptions.CultureInvariant)]
+    private static partial Regex PictureName();
+
+    private sealed record Pack(int LumbeckPack, string Title, string Slug, IReadOnlyList<PackedPicture> Pictures);
+
+    private sealed record PackedPicture(string Hash, string Name, string Source, string Maker, string Licence);
+
+    /// <summary>Writes what is on the bench, with the pictures of all its takes. The same job gives the same bytes.</summary>
+    public static void WritePack(this Desk desk, OnBench on, Stream output)
+    {
+        using var zip = new ZipArchive(output, ZipArchiveMode.Create, leaveOpen: true);
+        var hashes = on.Job.Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture?.Hash).OfType<string>().Distinct().Order(StringComparer.Ordinal).ToList();
+        var rows = hashes.Select(h => desk.Pictures.Find(h) ?? throw new Refusal("picture", $"a picture of this job is not in the drawer any more ({h[..12]}…)")).ToList();
+        Put(zip, About, s => JsonSerializer.Serialize(s, new Pack(1, on.Job.Ticket.Title, on.Slug, [.. rows.Select(r => new PackedPicture(r.Hash, r.Name, r.Source, r.Maker, r.Licence))]), JobJson.Options));
+        Put(zip, JobFile, s => s.Write(JobJson.Write(on.Job)));
+        // Pictures are packed tight already.
+        foreach (var hash in hashes) Put(zip, "pictures/" + hash, s => { using var f = File.OpenRead(desk.Pictures.PathOf(hash)); f.CopyTo(s); }, CompressionLevel.NoCompression);
+    }
+
+    /// <summary>Begins a job from a pack.</summary>
+    /// <param name="desk">The desk.</param>
+    /// <param name="input">A file that can be searched.</param>
+    /// <param name="session">Who unpacks it.</param>
+    /// <exception cref="Refusal">It is no pack, holds what a pack does not, or more than one may.</exception>
+    public static async Task<OnBench> Unpack(this Desk desk, Stream input, string session)
+    {
+        try
+        {
+            using var zip = new ZipArchive(input, ZipArchiveMode.Read, leaveOpen: true);
+            if (zip.Entries.Count > 2 + AddItem.Most * AddTake.Most) throw No($"it holds {zip.Entries.Count} files");
+            foreach (var e in zip.Entries)
+                if (e.FullName is not (About or JobFile) && !PictureName().IsMatch(e.FullName)) throw No($"it holds a file `{Core.Measures.LengthText.Clip(e.FullName)}`, which no pack does");
+            if (zip.Entries.Select(e => e.FullName).Distinct().Count() != zip.Entries.Count) throw No("it holds one file twice");
+            var about = JsonSerializer.Deserialize<Pack>(Read(zip, About), JobJson.Options);
+            if (about is not { LumbeckPack: 1, Pictures: not null }) throw No("it is of another kind, or of a later version");
+            var job = JobJson.Read(Read(zip, JobFile));
+            Sound.Job(job);
+            var total = 0L;
+            var wanted = job.Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture).OfType<Picture>().DistinctBy(p => p.Hash).ToList();
+            foreach (var picture in wanted)
+            {
+                var entry = zip.GetEntry("pictures/" + picture.Hash) ?? throw No($"the picture {picture.Name} is missing");
+                total += entry.Length;
+                if (total > Most) throw No($"its pictures are over {Most / 1_000_000} MB");
+                await using var s = entry.Open();
+                var note = about.Pictures.FirstOrDefault(p => p?.Hash == picture.Hash);
+                var known = desk.Pictures.Has(picture.Hash);
+                var taken = await desk.Pictures.TakeIn(new Limited(s, Math.Min(entry.Length, PictureReading.MostBytes) + 1), note?.Name ?? picture.Name, default);
+                if (taken.Hash != picture.Hash || (taken.Wide, taken.High, taken.Opaque) != (picture.Wide, picture.High, picture.Opaque)) throw No($"the picture {picture.Name} is not the one its job means");
+                if (!known && note is not null) desk.Pictures.Say(picture.Hash, note.Source, note.Maker, note.Licence);
+            }
+            _ = Composed.Of(0, job, desk.Shelf);
+            return desk.Begin(job.Ticket.Title, job, session, about.Slug is { Length: > 0 and <= 60 } slug && slug.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') ? slug : null);
+        }
+        catch (Exception e) when (e is InvalidDataException or JsonException or NotSupportedException or EndOfStreamException or ArgumentException or NullReferenceException or InvalidOperationException or OverflowException) { throw No("it is damaged, or no pack of Lumbeck’s"); }
+    }
+
+    private static void Put(ZipArchive zip, string name, Action<Stream> write, CompressionLevel level = CompressionLevel.Optimal)
+    {
+        var entry = zip.CreateEntry(name, level);
+        entry.LastWriteTime = new(2000, 1, 1, 0, 0, 0, TimeSpan.Zero);
+        using var s = entry.Open();
+        write(s);
+    }
+
+    private static byte[] Read(ZipArchive zip, string name)
+    {
+        using var s = (zip.GetEntry(name) ?? throw No($"{name} is missing")).Open();
+        using var m = new MemoryStream();
+        // What a file says of its own length is not believed.
+        var buffer = new byte[1 << 16];
+        for (int n; (n = s.Read(buffer)) > 0;)
+        {
+            m.Write(buffer, 0, n);
+            if (m.Length > MostJob) throw No($"{name} is over {MostJob / 1_000_000} MB");
+        }
+        return m.ToArray();
+    }
+
+    private static Refusal No(string why) => new("pack", $"this pack can’t be opened: {why}");
+
+    /// <summary>No more of a stream than so many bytes.</summary>
+    private sealed class Limited(Stream inner, long most) : Stream
+    {
+        private long _left = most;
+        public override bool CanRead => true;
+        public override bool CanSeek => false;
+        public override bool CanWrite => false;
+        public override long Length => throw new NotSupportedException();
+        public override long Position { get => throw new NotSupportedException(); set => throw new NotSupportedException(); }
+        public override int Read(byte[] buffer, int offset, int count) => Read(buffer.AsSpan(offset, count));
+        public override int Read(Span<byte> buffer)
+        {
+            var n = inner.Read(buffer);
+            return (_left -= n) < 0 ? throw No("a picture is longer than it says") : n;
+        }
+        public override void Flush() { }
+        public override long Seek(long offset, SeekOrigin origin) => throw new NotSupportedException();
+        public override void SetLength(long value) => throw new NotSupportedException();
+        public override void Write(byte[] buffer, int offset, int count) => throw new NotSupportedException();
+    }
+}

@@ -1,0 +1,35 @@
+// A file goes to the server as it is, one at a time, with its progress and a way to leave it.
+import { tell } from './queue';
+
+let sending = false;
+
+/** Sends a file; `done` is given the answer where it is a good one. What goes wrong is told. */
+export function upload(file: File, address: string, query: Record<string, string>, reading: string, done: (answer: XMLHttpRequest) => void): void {
+  if (sending) return tell('One file at a time: the last is still on its way.');
+  sending = true;
+  let lost = false;
+  const request = new XMLHttpRequest();
+  const cancel = document.createElement('button');
+  cancel.type = 'button';
+  cancel.className = 'lift shrink-0';
+  cancel.textContent = 'Leave it';
+  cancel.onclick = () => request.abort();
+  const progress = (text: string) => { tell(text); document.getElementById('notice')?.append(cancel); };
+  request.upload.onprogress = p => progress(p.lengthComputable && p.loaded < p.total ? `Taking in ${file.name}: ${Math.floor((p.loaded * 100) / p.total)} %` : `${reading} ${file.name}…`);
+  request.onloadend = () => {
+    sending = false;
+    document.getElementById('notice')?.remove();
+    if (lost) return tell('The server does not answer.');
+    if (request.status === 0) return;
+    if (request.status < 300) return done(request);
+    let said = 'This file could not be taken in.';
+    try { said = (JSON.parse(request.responseText) as { detail?: string }).detail ?? said; } catch { /* no sentence came with it */ }
+    tell(said);
+  };
+  request.onerror = () => { lost = true; };
+  request.open('POST', `${address}?${new URLSearchParams({ name: file.name, ...query })}`);
+  request.setRequestHeader('X-Lumbeck-Token', document.querySelector<HTMLMetaElement>('meta[name=lumbeck-token]')?.content ?? '');
+  request.setRequestHeader('Content-Type', 'application/octet-stream');
+  progress(`Taking in ${file.name}…`);
+  request.send(file);
+}

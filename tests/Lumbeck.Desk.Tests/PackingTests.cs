@@ -1,0 +1,98 @@
+using System.IO.Compression;
+using System.Text;
+
+namespace Lumbeck.Desk.Tests;
+
+public sealed class PackingTests : IDisposable
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+    private readonly Desk _desk;
+
+    public PackingTests() => _desk = new(Path.Combine(_folder, "one"), TimeProvider.System);
+
+    public void Dispose() => Directory.Delete(_folder, recursive: true);
+
+    private static byte[] Pack(Desk desk, string slug)
+    {
+        using var m = new MemoryStream();
+        desk.WritePack(desk.Job(slug), m);
+        return m.ToArray();
+    }
+
+    private static Task<OnBench> Unpack(Desk desk, byte[] pack) => desk.Unpack(new MemoryStream(pack), "test-session");
+
+    [Theory]
+    [InlineData("tidewatcher")]
+    [InlineData("orrin")]
+    [InlineData("hive")]
+    [InlineData("calder")]
+    [InlineData("lighthouse")]
+    public async Task A_job_packed_and_unpacked_elsewhere_is_the_same_to_the_byte(string slug)
+    {
+        _desk.Apply(slug, new(Guid.NewGuid().ToString(), "pack", _ => new AddTake(0, "another")));
+        var pack = Pack(_desk, slug);
+        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System, demo: false);
+        var on = await Unpack(other, pack);
+        on.Slug.ShouldBe(slug);
+        JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Job(slug).Job));
+        Pack(other, slug).ShouldBe(pack);
+        // What was said of its pictures came along, and they are drawn.
+        foreach (var picture in on.Job.Items.OfType<PictureItem>()) other.Pictures.Find(picture.Picture!.Hash)!.Maker.ShouldBe("Skerry & Vane");
+        // Once more here: a second job beside the first.
+        (await Unpack(_desk, pack)).Slug.ShouldBe(slug + "-2");
+    }
+
+    /// <summary>The pack with a file changed, added or taken out.</summary>
+    private byte[] Spoiled(string name, Func<byte[], byte[]?> change)
+    {
+        using var m = new MemoryStream();
+        m.Write(Pack(_desk, "calder"));
+        using (var zip = new ZipArchive(m, ZipArchiveMode.Update, leaveOpen: true))
+        {
+            byte[] was = [];
+            if (zip.GetEntry(name) is { } entry)
+            {
+                using (var s = entry.Open())
+                {
+                    using var held = new MemoryStream();
+                    s.CopyTo(held);
+                    was = held.ToArray();
+                }
+                entry.Delete();
+            }
+            if (change(was) is { } now)
+            {
+                using var s = zip.CreateEntry(name).Open();
+                s.Write(now);
+            }
+        }
+        return m.ToArray();
+    }
+
+    private byte[] Spoiled(string was, string now) => Spoiled("job.json", b =>
+    {
+        var text = Encoding.UTF8.GetString(b);
+        text.ShouldContain(was);
+        return Encoding.UTF8.GetBytes(text.Replace(was, now));
+    });
+
+    [Fact]
+    public async Task What_is_no_pack_or_holds_what_none_does_is_refused_and_nothing_is_begun()
+    {
+        var picture = "pictures/" + _desk.Job("calder").Job.Items.OfType<PictureItem>().Single().Picture!.Hash;
+        (byte[] Pack, string Says)[] bad =
+        [
+            ([], "damaged"), ("PK nonsense"u8.ToArray(), "damaged"), (Pack(_desk, "calder")[..2000], "damaged"),
+            (Spoiled("../../evil", _ => [1]), "`../../evil`"), (Spoiled("pictures/../x", _ => [1]), "which no pack does"), (Spoiled("readme.txt", _ => [1]), "`readme.txt`"),
+            (Spoiled("job.json", _ => null), "job.json is missing"), (Spoiled("pack.json", _ => null), "pack.json is missing"), (Spoiled("pack.json", _ => "{\"lumbeckPack\":2}"u8.ToArray()), "later version"),
+            (Spoiled("job.json", _ => "{}"u8.ToArray()), "out of all range"), (Spoiled("job.json", _ => "null"u8.ToArray()), "damaged"), (Spoiled("job.json", _ => new byte[31_000_000]), "over 30 MB"),
+            (Spoiled(picture, _ => null), "is missing"), (Spoiled(picture, b => [.. b[..1000], 0, .. b[1000..]]), "damaged or breaks off"), (Spoiled(picture, _ => "GIF89a"u8.ToArray()), "is no picture"),
+            (Spoiled("\"id\":\"moon\"", "\"id\":\"Moon/..\""), "out of all range"), (Spoiled("\"id\":\"moon\"", "\"id\":\"title\""), "out of all range"), (Spoiled("\"current\":0", "\"current\":7"), "out of all range"),
+            (Spoiled("\"opacity\":100", "\"opacity\":1000"), "out of all range"), (Spoiled("\"pages\":286", "\"pages\":-3"), "pages"), (Spoiled("\"swatch\":\"moon\"", "\"swatch\":\"gone\""), "out of all range"),
+        ];
+        var other = new Desk(Path.Combine(_folder, "three"), TimeProvider.System, demo: false);
+        foreach (var (pack, says) in bad) (await Should.ThrowAsync<Refusal>(() => Unpack(other, pack), says)).Message.ShouldContain(says);
+        other.Jobs().ShouldBeEmpty();
+        Directory.GetFiles(_folder, "evil*", SearchOption.AllDirectories).ShouldBeEmpty();
+    }
+}
