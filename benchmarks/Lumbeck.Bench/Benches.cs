@@ -201,6 +201,9 @@ internal static partial class Benches
     [GeneratedRegex("lumbeck-token\" content=\"([^\"]+)\"")]
     internal static partial Regex Token();
 
+    [GeneratedRegex("__RequestVerificationToken\" type=\"hidden\" value=\"([^\"]+)\"")]
+    internal static partial Regex Form();
+
     [GeneratedRegex("data-tick=\"(\\d+)\"")]
     internal static partial Regex Tick();
 

@@ -137,7 +137,7 @@ internal static class HandBench
                 const hit = document.querySelector('#hits [data-pick=title]');
                 const r = hit.getBoundingClientRect();
                 const [x, y] = [r.x + r.width / 2, r.y + r.height / 2];
-                const send = (type, dx, dy) => hit.dispatchEvent(new PointerEvent(type, { pointerId: 1, button: 0, clientX: x + dx, clientY: y + dy, bubbles: true, cancelable: true }));
+                const send = (type, dx, dy) => hit.dispatchEvent(new PointerEvent(type, { pointerId: 1, isPrimary: true, button: 0, clientX: x + dx, clientY: y + dy, bubbles: true, cancelable: true }));
                 SVGElement.prototype.setPointerCapture = () => {};
                 if (arguments[0]) send('pointerdown', 0, 0);
                 const times = [];

@@ -1,15 +1,17 @@
 using Lumbeck.Bench;
 
-// Every figure stands beside a peer measured in the same run; no figure makes this program fail.
+// Every figure stands beside a peer measured in the same run; no figure makes this program fail. Words name the parts to run; none, all of them.
 var folder = Directory.CreateTempSubdirectory("lumbeck-bench-").FullName;
+bool wanted(string part) => args.Length == 0 || args.Contains(part);
 try
 {
     Console.WriteLine($"{"what",-46} {"median",12} {"95th",12} {"least",12} {"most",12}");
-    Benches.Geometry();
-    Benches.Compose(folder);
-    Benches.Press(folder);
-    await Benches.Server(folder);
-    await HandBench.Run(folder);
-    await Benches.Inside(folder);
+    if (wanted("geometry")) Benches.Geometry();
+    if (wanted("compose")) Benches.Compose(folder);
+    if (wanted("press")) Benches.Press(folder);
+    if (wanted("server")) await Benches.Server(folder);
+    if (wanted("hand")) await HandBench.Run(folder);
+    if (wanted("picture")) await PictureBench.Run(folder);
+    if (wanted("inside")) await Benches.Inside(folder);
 }
 finally { Directory.Delete(folder, recursive: true); }

@@ -42,6 +42,22 @@ public sealed class SeeingTests(Browser browser)
     }
 
     [Fact]
+    public void Two_fingers_drawn_apart_come_nearer_and_carry_nothing()
+    {
+        browser.Go("/jobs/tidewatcher/wrap");
+        var (scale, tick) = (Scale(), browser.Tick);
+        void touch(string type, params (int X, int Y)[] at) =>
+            browser.Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new() { ["type"] = type, ["touchPoints"] = at.Select((p, i) => new Dictionary<string, object> { ["x"] = p.X, ["y"] = p.Y, ["id"] = i }).ToArray() });
+        touch("touchStart", (800, 300));
+        touch("touchStart", (800, 300), (860, 300));
+        for (var n = 1; n <= 4; n++) touch("touchMove", (800 - (n * 15), 300), (860 + (n * 15), 300));
+        touch("touchEnd");
+        Scale().ShouldBeGreaterThan(scale * 1.8);
+        browser.Driver.FindElements(By.Id("carried")).ShouldBeEmpty();
+        browser.Tick.ShouldBe(tick);
+    }
+
+    [Fact]
     public void Panel_item_and_true_size_are_one_key_away()
     {
         browser.Go("/jobs/tidewatcher/wrap?item=author");

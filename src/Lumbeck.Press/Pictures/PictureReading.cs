@@ -14,6 +14,9 @@ public static class PictureReading
     /// <summary>Longest side and most pixels; a file that must be decoded whole at once (progressive, interlaced) may have a third of them.</summary>
     public const int MostSide = 30_000, MostPixels = 120_000_000;
 
+    // Nothing is asked for twice in a row here: what a past picture was decoded to is not kept.
+    static PictureReading() => Cache.Max = 0;
+
     /// <summary>Reads a file on the disk.</summary>
     /// <param name="path">The file.</param>
     /// <param name="name">What it is called in sentences.</param>

@@ -20,7 +20,7 @@ export function book(): void {
 // Front and spine at once.
 function aslant(): void { [turn, tilt] = [-bound * 32, -10]; }
 
-function face(name: string, w: number, h: number, place: string, from?: number[], k = 1): HTMLElement {
+function face(name: string, w: number, h: number, place: string, from?: number[]): HTMLElement {
   const e = document.createElement('div');
   e.className = `leaf leaf-${name}`;
   e.style.setProperty('width', `${w}px`);
@@ -31,8 +31,9 @@ function face(name: string, w: number, h: number, place: string, from?: number[]
     const [x, y] = from;
     const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
     svg.setAttribute('viewBox', `${x} ${y} ${from[2]} ${from[3]}`);
-    svg.setAttribute('width', String(from[2] * k));
-    svg.setAttribute('height', String(from[3] * k));
+    svg.setAttribute('preserveAspectRatio', 'none');
+    svg.setAttribute('width', String(w));
+    svg.setAttribute('height', String(h));
     const use = document.createElementNS('http://www.w3.org/2000/svg', 'use');
     use.setAttribute('href', '#art');
     svg.append(use);
@@ -53,15 +54,16 @@ function build(): void {
   bound = spine && front ? (spine[0] < front[0] ? -1 : 1) : -1;
   body!.append(face('pages', d - 2, h - 4, `rotateY(90deg) translateZ(${-bound * (w / 2 - 3)}px)`));
   body!.append(face('pages', w - 4, d - 2, `rotateX(90deg) translateZ(${h / 2 - 3}px)`), face('pages', w - 4, d - 2, `rotateX(-90deg) translateZ(${h / 2 - 3}px)`));
-  body!.append(face('front', w, h, `translateZ(${d / 2}px)`, front, k), face('back', w, h, `rotateY(180deg) translateZ(${d / 2}px)`, back, k));
-  if (spine) body!.append(face('spine', d, h, `rotateY(${bound * 90}deg) translateZ(${w / 2}px)`, spine, k));
+  // A hair wider than they are, so that no paper shows between them.
+  body!.append(face('front', w + 1, h, `translateZ(${d / 2}px)`, front), face('back', w + 1, h, `rotateY(180deg) translateZ(${d / 2}px)`, back));
+  if (spine) body!.append(face('spine', d + 1.5, h, `rotateY(${bound * 90}deg) translateZ(${w / 2}px)`, spine));
   // Flaps stand open behind the covers they belong to; the one of the cover that is seen is shown, as they would meet.
   for (const [part, side] of [['front-flap', 1], ['back-flap', -1]] as [string, number][]) {
     const f = of(part);
     if (!f) continue;
     const fw = f[2] * k;
     const out = -bound * (w / 2);
-    body!.append(face(part, fw, h, `translateX(${out}px) translateZ(${(side * d) / 2}px) rotateY(${side * -bound * 68}deg) translateX(${(-bound * fw) / 2}px) ${side < 0 ? 'rotateY(180deg)' : ''}`, f, k));
+    body!.append(face(part, fw, h, `translateX(${out}px) translateZ(${(side * d) / 2}px) rotateY(${side * -bound * 68}deg) translateX(${(-bound * fw) / 2}px) ${side < 0 ? 'rotateY(180deg)' : ''}`, f));
   }
 }
 

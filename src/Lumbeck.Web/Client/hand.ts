@@ -26,6 +26,8 @@ export function withGroup(id: string, all = hits()): string[] {
 }
 
 document.addEventListener('pointerdown', e => {
+  // A second finger is for seeing, not for carrying.
+  if (!e.isPrimary) return letGo(false);
   if (e.button !== 0 || !(e.target instanceof Element) || panning()) return;
   const surface = surfaceOf(e.target);
   if (!surface) return;

@@ -1,0 +1,60 @@
+using System.Diagnostics;
+using System.Globalization;
+using System.Net.Http.Json;
+using System.Text.Json;
+using NetVips;
+
+namespace Lumbeck.Bench;
+
+/// <summary>A photograph of 24 megapixels from the sender's first byte to the sheet and to the press, and the most memory the server has for it.</summary>
+internal static class PictureBench
+{
+    public static async Task Run(string folder)
+    {
+        var file = Path.Combine(folder, "photograph.jpg");
+        using (var noise = Image.Gaussnoise(6000, 4000, sigma: 30, mean: 128))
+        using (var image = noise.Bandjoin(noise.Flip(Enums.Direction.Horizontal), noise.Flip(Enums.Direction.Vertical)).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb))
+            await File.WriteAllBytesAsync(file, image.JpegsaveBuffer(q: 90));
+        var (server, client) = await Benches.Start(Path.Combine(folder, "picture"));
+        using var s = server;
+        using var c = client;
+        try
+        {
+            client.DefaultRequestHeaders.Add("X-Lumbeck-Token", Benches.Token().Match(await client.GetStringAsync("/jobs/orrin/wrap")).Groups[1].Value);
+            var before = Memory(server);
+            var megabytes = new FileInfo(file).Length / 1_000_000;
+            string item = "";
+            await Once(server, $"24 megapixels ({megabytes} MB) taken in", async () =>
+            {
+                await using var body = File.OpenRead(file);
+                var answer = await client.PostAsync("/jobs/orrin/picture?name=photograph.jpg&panel=back", new StreamContent(body));
+                answer.EnsureSuccessStatusCode();
+                item = (await answer.Content.ReadFromJsonAsync<JsonElement>()).GetProperty("item").GetString()!;
+            });
+            var page = await client.GetStringAsync("/jobs/orrin/wrap");
+            var preview = page[page.IndexOf("/pictures/", StringComparison.Ordinal)..];
+            await Once(server, "its first preview", async () => _ = await client.GetByteArrayAsync(preview[..preview.IndexOf('"')]));
+            await Once(server, "  peer: the same again, kept", async () => _ = await client.GetByteArrayAsync(preview[..preview.IndexOf('"')]));
+            // Over the whole sheet, at the house's highest resolution.
+            var wide = await client.PostAsJsonAsync("/jobs/orrin/edit", new { id = Guid.NewGuid().ToString(), session = Guid.NewGuid().ToString(), place = "Wrap", items = new[] { item }, arrange = "sheet" });
+            wide.EnsureSuccessStatusCode();
+            var token = Benches.Form().Match(await client.GetStringAsync("/jobs/orrin/press")).Groups[1].Value;
+            await Once(server, "pressed over a whole case", async () => (await client.PostAsync("/jobs/orrin/press", new FormUrlEncodedContent([new("__RequestVerificationToken", token)]))).EnsureSuccessStatusCode());
+            Console.WriteLine($"{"the server's most memory for it (aim 400 MB)",-46} {$"{Memory(server)} MB",12}   {before} MB before");
+        }
+        finally
+        {
+            server.Kill();
+            await server.WaitForExitAsync();
+        }
+    }
+
+    private static long Memory(Process server) => long.Parse(File.ReadLines($"/proc/{server.Id}/status").First(l => l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000;
+
+    private static async Task Once(Process server, string name, Func<Task> work)
+    {
+        var from = Stopwatch.GetTimestamp();
+        await work();
+        Console.WriteLine($"{name,-46} {$"{Stopwatch.GetElapsedTime(from).TotalSeconds.ToString("0.00", CultureInfo.InvariantCulture)} s",12}   most memory so far {Memory(server)} MB");
+    }
+}
