@@ -51,7 +51,7 @@ public static class Arranging
             "same-width" => new SameSize([.. items], High: false),
             "same-height" => new SameSize([.. items], Wide: false),
             "same-size" => new SameSize([.. items]),
-            "group" => new GroupItems([.. items], EditWire.Free("Group", n => job.Items.Any(i => i.Group == n))),
+            "group" => new GroupItems([.. items], Free.Numbered("Group", n => job.Items.Any(i => i.Group == n))),
             "ungroup" => new Ungroup([.. items]),
             _ => throw new Refusal("edit", "nothing to arrange was named"),
         };
@@ -61,7 +61,7 @@ public static class Arranging
     {
         // Copies of a group are a group of their own.
         var groups = items.Select(id => job.Item(id)?.Group ?? "").Where(g => g.Length > 0).Distinct()
-            .ToDictionary(g => g, g => EditWire.Free(g, n => job.Items.Any(i => i.Group == n)));
+            .ToDictionary(g => g, g => Free.Like(g, n => job.Items.Any(i => i.Group == n)));
         var n = 0;
         return Each(items, id => copy(id, items.Length == 1 ? made : $"{made}-{++n}", items.Length == 1 ? "" : groups.GetValueOrDefault(job.Item(id)?.Group ?? "", "")), job, "copy");
     }

@@ -74,8 +74,8 @@ public sealed record EditWire
         if (Laid is not null) return Arranging.Each(Laid, ByHand, job, "by hand");
         if (Item is not null && Add is not null) return Added(job, Item);
         if ((Items ?? (Item is null ? null : [Item])) is not { } items) throw new Refusal("edit", "nothing to change was named");
-        if (CarriedX is { } x && CarriedY is { } y) return Arranging.Each(items, id => new DropItem(id, Far_(id, x), Far_(id, y)), job, "move");
-        if (PushedX is { } right && PushedY is { } down) return new PushPicture(items[0], Far_(items[0], right), Far_(items[0], down));
+        if (CarriedX is { } x && CarriedY is { } y) return Arranging.Each(items, id => new DropItem(id, Points(id, x), Points(id, y)), job, "move");
+        if (PushedX is { } right && PushedY is { } down) return new PushPicture(items[0], Points(items[0], right), Points(items[0], down));
         if (Arrange is not null) return Arranging.Of(job, items, Arrange, New ?? "", Panel);
         if (Remove) return Arranging.Each(items, id => new RemoveItem(id), job, "remove");
         if (Order != 0) return Arranging.Order(job, items, Math.Clamp(Order, -1000, 1000));
@@ -89,13 +89,13 @@ public sealed record EditWire
     }
 
     private Edit Added(Job job, string item) => Add is "swatch"
-        ? new AddSwatch(new(item, Free("Swatch", n => job.Swatches.Any(s => s.Name == n)), Core.Colour.Ink.Percent(0, 0, 0, 60)))
+        ? new AddSwatch(new(item, Free.Numbered("Swatch", n => job.Swatches.Any(s => s.Name == n)), Core.Colour.Ink.Percent(0, 0, 0, 60)))
         : new AddItem(Starters.Item(job, Add!, Parts.TryParse(Panel ?? "", out var part) ? part : throw new Refusal("edit", "no such panel"), item, Wrap(job)), Wrap: Wrap(job));
 
-    private LayItem ByHand(LaidWire l) => new(l.Item, Far_(l.Item, l.X), Far_(l.Item, l.Y), l.W is { } w ? Far_(l.Item, w) : null, l.H is { } h ? Far_(l.Item, h) : null,
+    private LayItem ByHand(LaidWire l) => new(l.Item, Points(l.Item, l.X), Points(l.Item, l.Y), l.W is { } w ? Points(l.Item, w) : null, l.H is { } h ? Points(l.Item, h) : null,
         l.Turned is not { } t ? null : double.IsFinite(t) && Math.Abs(t) < 1e5 ? (decimal)t : throw new Refusal($"item/{l.Item}/turned", "it can’t be turned so far"));
 
-    private static Core.Measures.Length Far_(string item, double points) => double.IsFinite(points) && Math.Abs(points) < 1e5
+    private static Core.Measures.Length Points(string item, double points) => double.IsFinite(points) && Math.Abs(points) < 1e5
         ? Core.Measures.Length.FromDrawing(points)
         : throw new Refusal($"item/{item}", "it can’t be carried so far");
 
@@ -104,7 +104,7 @@ public sealed record EditWire
         var wrap = Wrap(job);
         return Design switch
         {
-            "new" => new AddTake(wrap, string.IsNullOrWhiteSpace(Text) ? Free("Take", n => job.Wraps[wrap].Takes.Any(t => t.Name == n), job.Wraps[wrap].Takes.Count + 1) : Text),
+            "new" => new AddTake(wrap, string.IsNullOrWhiteSpace(Text) ? Free.Numbered("Take", n => job.Wraps[wrap].Takes.Any(t => t.Name == n), job.Wraps[wrap].Takes.Count + 1) : Text),
             "choose" => new ChooseTake(wrap, Order),
             _ => throw new Refusal("edit", "nothing to do with a take was named"),
         };
@@ -119,10 +119,4 @@ public sealed record EditWire
         "rules" => new SetHouse(desk.House(job.Ticket.House.Id).House),
         _ => throw new Refusal("edit", "nothing to take over was named"),
     };
-
-    internal static string Free(string word, Func<string, bool> taken, int from = 1)
-    {
-        for (var n = from; ; n++)
-            if ($"{word} {n}" is var name && !taken(name)) return name;
-    }
 }

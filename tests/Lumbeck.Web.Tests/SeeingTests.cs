@@ -74,7 +74,13 @@ public sealed class SeeingTests(Browser browser)
         Key("t");
         Scale().ShouldBe(96 / 72.0, 0.001);
         browser.Text("#near").ShouldBe("100 %");
-        browser.Script("localStorage.setItem('lumbeck-pixels-a-millimetre', '5')");
+        // A card of 85.6 mm laid on the screen, and the shape drawn out to 428 pixels.
+        browser.Find("[data-see=measure]").Click();
+        browser.Script("const w = document.getElementById('card-width'); w.value = 428; w.dispatchEvent(new Event('input', { bubbles: true }))");
+        browser.Find("#card").Size.Width.ShouldBe(428);
+        browser.Find("#measure [value=keep]").Click();
+        browser.Until(() => Math.Abs(Scale() - (5 * 25.4 / 72)) < 0.001);
+        Key("s");
         Key("t");
         Scale().ShouldBe(5 * 25.4 / 72, 0.001);
         browser.Script("localStorage.removeItem('lumbeck-pixels-a-millimetre')");

@@ -34,10 +34,10 @@ public static class AfterChange
 
     private static Piece? Drawn(IReadOnlyList<Scene> scenes, string id) => scenes.Select(s => s.Piece(id)).FirstOrDefault(p => p is { Inked.IsEmpty: false });
 
-    /// <summary>Pairs of words, or of words and what must stay whole, whose ink meets; the lower first.</summary>
+    /// <summary>Pairs of words, a barcode’s too, whose ink meets; the lower first.</summary>
     private static IEnumerable<(string, string)> Overlaps(Scene scene)
     {
-        var said = scene.Pieces.Where(p => !p.Inked.IsEmpty && p.Setting is not null || p.Marks.OfType<GlyphMark>().Any()).ToList();
+        var said = scene.Pieces.Where(p => !p.Inked.IsEmpty && p.Marks.OfType<GlyphMark>().Any()).ToList();
         for (var i = 0; i < said.Count; i++)
             for (var j = i + 1; j < said.Count; j++)
                 if (!said[i].Inked.ToBox().Intersect(said[j].Inked.ToBox()).IsEmpty) yield return (said[i].Item, said[j].Item);

@@ -49,7 +49,8 @@ public sealed record StretchItem(string Item, Reach To) : ItemEdit(Item)
 /// <param name="Group">The group the copy belongs to.</param>
 public sealed record CopyItem(string Item, string New, bool ToOtherCover = false, Part? To = null, string Group = "") : Edit
 {
-    private static readonly Length Aside = Length.FromMillimetres(3);
+    /// <summary>How far a copy lies aside, so that both are seen.</summary>
+    internal static readonly Length Aside = Length.FromMillimetres(3);
 
     public override IEnumerable<string> Touches => [$"item/{New}"];
     public override string Says(Job before) => $"copy of {before.Item(Item)?.Said}";

@@ -39,8 +39,6 @@ public sealed record Clip([property: JsonPropertyName("lumbeck-items")] int Vers
 /// <param name="Over">The panel they are to hang on; each stays on its own where null.</param>
 public sealed record PasteItems(Clip Clip, string New, int Wrap = 0, Part? Over = null) : Edit
 {
-    private static readonly Length Aside = Length.FromMillimetres(3);
-
     public override IEnumerable<string> Touches => Clip.Items.Select((_, i) => $"item/{New}-{i + 1}");
     public override string Says(Job before) => $"paste {Many.Items(Clip.Items.Count)}";
 
@@ -54,27 +52,20 @@ public sealed record PasteItems(Clip Clip, string New, int Wrap = 0, Part? Over 
         foreach (var s in Clip.Swatches)
         {
             var here = job.Swatches.FirstOrDefault(x => x.Name.Equals(s.Name, StringComparison.OrdinalIgnoreCase));
-            if (here is null) job = new AddSwatch(here = s with { Id = Free(s.Id, id => job.Swatches.Any(x => x.Id == id)) }).Apply(job);
+            if (here is null) job = new AddSwatch(here = s with { Id = Free.Like(s.Id, id => job.Swatches.Any(x => x.Id == id)) }).Apply(job);
             names[s.Id] = here.Id;
         }
         var taken = job.Wraps[Wrap].Take.Items.Select(i => i.Group).ToHashSet();
-        var groups = Clip.Items.Select(i => i.Group).Where(g => g.Length > 0).Distinct().ToDictionary(g => g, g => Free(Plain.Line(g) is { Length: > 0 and <= 40 } line ? line : "Group", taken.Contains));
+        var groups = Clip.Items.Select(i => i.Group).Where(g => g.Length > 0).Distinct().ToDictionary(g => g, g => Free.Like(Plain.Line(g) is { Length: > 0 and <= 40 } line ? line : "Group", taken.Contains));
         var sheets = job.Sheets().Where(s => s.Wrap == Wrap).ToList();
         var n = 0;
         foreach (var item in Clip.Items)
         {
             var hold = Over is { } panel ? CopyItem.Over(item.Hold, panel) : item.Hold;
             if (hold.Panel != Part.Sheet && sheets.All(s => s.Sheet.Panel(hold.Panel) is null)) hold = CopyItem.Over(hold, sheets[0].Sheet.Panels[^1].Part);
-            if (job.Wraps[Wrap].Take.Items.Any(i => i.Hold == hold)) hold = hold with { Dx = hold.Dx + Aside, Dy = hold.Dy + Aside };
+            if (job.Wraps[Wrap].Take.Items.Any(i => i.Hold == hold)) hold = hold with { Dx = hold.Dx + CopyItem.Aside, Dy = hold.Dy + CopyItem.Aside };
             job = new AddItem(Sound.Item(item, s => names.GetValueOrDefault(s)) with { Id = $"{New}-{++n}", Hold = hold, Group = groups.GetValueOrDefault(item.Group, ""), Locked = false }, Wrap: Wrap).Apply(job);
         }
         return job;
-    }
-
-    private static string Free(string wanted, Func<string, bool> taken)
-    {
-        var free = wanted;
-        for (var n = 2; taken(free); n++) free = $"{wanted} {n}";
-        return free;
     }
 }

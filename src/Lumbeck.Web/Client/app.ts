@@ -9,16 +9,15 @@ import { reveal, toggled, withGroup } from './hand';
 import { onWrap, pressed, words } from './keys';
 import { answered, pending, pick, picked, send, tryOut, untry } from './queue';
 import { tour, leave as leaveTour } from './tour';
-import { alone, fit, fitItem, fitSheet, measureScreen, panel, trueSize, zoom } from './view';
-import { boxOf } from './sheet';
+import { alone, farther, fitItem, fitPanel, fitSheet, measureScreen, nearer, trueSize } from './view';
 
 const closest = (e: Event, selector: string) => (e.target instanceof Element ? e.target.closest<HTMLElement>(selector) : null);
 const onJob = document.body.dataset.base !== undefined;
 
 // What can be seen otherwise, by the button's word.
 const sees: Record<string, () => void> = {
-  sheet: fitSheet, panel: () => { const to = panel(); if (to) fit(boxOf(to.edge)); }, item: fitItem, 'true': trueSize, measure: measureScreen, alone: () => alone(),
-  near: () => zoom(1 / 1.25), far: () => zoom(1.25), tour: () => tour(1), 'tour-back': () => tour(-1), 'tour-leave': leaveTour, book, words,
+  sheet: fitSheet, panel: fitPanel, item: fitItem, 'true': trueSize, measure: measureScreen, alone: () => alone(),
+  near: nearer, far: farther, tour: () => tour(1), 'tour-back': () => tour(-1), 'tour-leave': leaveTour, book, words,
   keys: () => (document.getElementById('keys') as HTMLDialogElement).showModal(),
 };
 

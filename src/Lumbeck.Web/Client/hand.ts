@@ -137,7 +137,7 @@ function turn(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   const m = new DOMMatrix().translate(c.x, c.y).rotate(by).translate(-c.x, -c.y);
   preview(g, () => m);
   const shown = ((to % 360) + 360) % 360;
-  show(e, px, [`${Number(shown.toFixed(1))}°`, shown % 90 === 0 ? 'a quarter turn' : undefined].slice(0, shown % 90 === 0 && shown !== 0 ? 2 : 1), null, null);
+  show(e, px, [`${Number(shown.toFixed(1))}°`, shown !== 0 && shown % 90 === 0 ? 'quarter turn' : undefined], null, null);
   g.result = by === 0 ? null : () => send({ laid: g.items.map(h => { const o = at(h.m, h.w / 2, h.h / 2); const q = at(m, o.x, o.y); return { item: h.id, x: q.x, y: q.y, turned: h.turned + by }; }) });
 }
 
@@ -235,7 +235,7 @@ document.addEventListener('pointerup', e => {
   const g = hand;
   if (g && !g.begun && e.target instanceof Element) {
     const hit = e.target.closest<SVGElement>('.hit');
-    if (hit) pick(toggled(e.detail > 1 || e.altKey ? [hit.dataset.pick!] : withGroup(hit.dataset.pick!), e.shiftKey));
+    if (hit) pick(toggled(withGroup(hit.dataset.pick!), e.shiftKey));
     else if (!e.target.closest('[data-grip]') && !e.shiftKey) pick([]);
     reveal();
   }

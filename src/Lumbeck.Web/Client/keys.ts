@@ -1,8 +1,8 @@
 // Keys of the Wrap screen, in the trade's words. The list behind ? is the server's, from the same letters.
 import { book } from './book';
 import { leave, tour, touring } from './tour';
-import { alone, fit, fitItem, fitSheet, holdZones, next, panel, push, trueSize, zoom } from './view';
-import { boxOf, hits } from './sheet';
+import { alone, farther, fitItem, fitPanel, fitSheet, holdZones, nearer, next, push, trueSize } from './view';
+import { hits } from './sheet';
 import { picked, send } from './queue';
 import { arrange, choose } from './app';
 
@@ -10,8 +10,7 @@ export const onWrap = document.body.dataset.place === 'Wrap';
 
 const arranges: Record<string, string> = { c: 'centre', m: 'middle', k: 'safe', j: 'spine', f: 'panel', b: 'bleed', w: 'sheet', q: 'quarter', d: 'copy', o: 'other-cover', g: 'group', u: 'ungroup' };
 const sees: Record<string, () => void> = {
-  '+': () => zoom(1 / 1.25), '=': () => zoom(1 / 1.25), '-': () => zoom(1.25),
-  s: fitSheet, p: () => { const to = panel(); if (to) fit(boxOf(to.edge)); }, i: fitItem, t: trueSize, a: () => alone(), y: book, v: words,
+  '+': nearer, '=': nearer, '-': farther, s: fitSheet, p: fitPanel, i: fitItem, t: trueSize, a: () => alone(), y: book, v: words,
 };
 const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 let burst = { id: '', at: 0 };
@@ -25,7 +24,7 @@ export async function words(): Promise<void> {
   catch { at.textContent = 'The server does not answer.'; }
 }
 
-const toggle = (fact: string, of: string): void => send({ items: picked(), path: `items/${fact}`, text: document.querySelector(`[data-fact$="/${of}"][aria-pressed="true"]`) ? 'no' : 'yes' });
+const toggle = (fact: string): void => send({ items: picked(), path: `items/${fact}`, text: document.querySelector(`[data-fact$="/${fact}"][aria-pressed="true"]`) ? 'no' : 'yes' });
 
 /** A key pressed on the sheet or a list; true where it did something. */
 export function pressed(e: KeyboardEvent): boolean {
@@ -44,8 +43,8 @@ export function pressed(e: KeyboardEvent): boolean {
   if (items.length === 0) { if (arrow) push(arrow[0], arrow[1], e.shiftKey); return arrow !== undefined; }
   if (!e.shiftKey && arranges[key]) { arrange(arranges[key]); return true; }
   if (key === '[' || key === ']') { send({ items, order: key === ']' ? 1 : -1 }); return true; }
-  if (key === 'l') { toggle('locked', 'locked'); return true; }
-  if (key === 'h') { toggle('hidden', 'hidden'); return true; }
+  if (key === 'l') { toggle('locked'); return true; }
+  if (key === 'h') { toggle('hidden'); return true; }
   if (key === 'Delete' || key === 'Backspace') { send({ items, remove: true }); return true; }
   if (!arrow) return false;
   // A burst of keys is one step back.

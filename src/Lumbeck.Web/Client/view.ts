@@ -40,13 +40,15 @@ export function fit(b: Box, room = 0.06): void {
 export function fitSheet(): void { set(all(), true); }
 
 /** The panel that the picked item lies on, or else the one pointed at, or else the front. */
-export function panel(): Panel | undefined {
+function panel(): Panel | undefined {
   const panels = data<Panel>('panels');
   const hit = pickedHits().at(-1);
   const p = hit ? { x: hit.box.x + hit.box.w / 2, y: hit.box.y + hit.box.h / 2 } : over;
   const within = ({ face: [x, y, w, h] }: Panel) => p.x >= x && p.x <= x + w && p.y >= y && p.y <= y + h;
   return panels.find(within) ?? panels.find(q => q.part === 'front') ?? panels[0];
 }
+
+export function fitPanel(): void { const to = panel(); if (to) fit(boxOf(to.edge)); }
 
 /** The panel pointed at, if any. */
 export function pointedAt(): string | undefined {
@@ -59,7 +61,10 @@ export function pointedAtScreen(e: { clientX: number; clientY: number }): string
   return pointedAt();
 }
 
-export function zoom(by: number, about?: { clientX: number; clientY: number }): void {
+export const nearer = () => zoom(1 / 1.25);
+export const farther = () => zoom(1.25);
+
+function zoom(by: number, about?: { clientX: number; clientY: number }): void {
   const r = sheet!.getBoundingClientRect();
   const v = actual();
   // About the pointer, or what is picked where it is in view, or the middle.

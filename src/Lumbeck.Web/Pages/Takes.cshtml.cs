@@ -17,7 +17,7 @@ public sealed class TakesModel(Desk.Desk desk) : PageModel
     public IActionResult OnPostNew(string slug, int wrap, string? name)
     {
         var job = desk.Job(slug).Job;
-        return Do(slug, wrap, new AddTake(wrap, string.IsNullOrWhiteSpace(name) && wrap >= 0 && wrap < job.Wraps.Count ? EditWire.Free("Take", n => job.Wraps[wrap].Takes.Any(t => t.Name == n), job.Wraps[wrap].Takes.Count + 1) : name ?? ""));
+        return Do(slug, wrap, new AddTake(wrap, string.IsNullOrWhiteSpace(name) && wrap >= 0 && wrap < job.Wraps.Count ? Free.Numbered("Take", n => job.Wraps[wrap].Takes.Any(t => t.Name == n), job.Wraps[wrap].Takes.Count + 1) : name ?? ""));
     }
 
     public IActionResult OnPostName(string slug, int wrap, int take, string? name) => Do(slug, wrap, new NameTake(wrap, take, name ?? ""));

@@ -1,0 +1,15 @@
+namespace Lumbeck.Core.Edits;
+
+/// <summary>Names that nothing bears yet.</summary>
+public static class Free
+{
+    /// <summary>“Take 2”: a word and the first number from <paramref name="from"/> on that make a free name.</summary>
+    public static string Numbered(string word, Func<string, bool> taken, int from = 1)
+    {
+        for (var n = from; ; n++)
+            if ($"{word} {n.ToString(CultureInfo.InvariantCulture)}" is var name && !taken(name)) return name;
+    }
+
+    /// <summary>A name as it is wanted, numbered from 2 where it is taken.</summary>
+    public static string Like(string wanted, Func<string, bool> taken) => taken(wanted) ? Numbered(wanted, taken, 2) : wanted;
+}
