@@ -28,9 +28,9 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
     private static readonly System.Diagnostics.Metrics.Counter<long> Scenes = new System.Diagnostics.Metrics.Meter("Lumbeck").CreateCounter<long>("lumbeck.scenes", description: "Scenes built: one a sheet and revision.");
 
     /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
-    public static Composed Of(long revision, Job job, IType type)
+    public static Composed Of(long revision, Job job, IType type, IDrawings? drawings = null)
     {
-        var sheets = job.Sheets().Select(on => new ComposedSheet(on, SceneBuilder.Build(job, on, type))).ToImmutableArray();
+        var sheets = job.Sheets().Select(on => new ComposedSheet(on, SceneBuilder.Build(job, on, type, drawings))).ToImmutableArray();
         Scenes.Add(sheets.Length);
         return new(revision, job, sheets, Rules.Check(sheets.Select(s => new Look(job, s.On, s.Scene))));
     }

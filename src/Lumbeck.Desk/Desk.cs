@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using Lumbeck.Desk.Demo;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Faces;
+using Lumbeck.Press.Plates;
 using Lumbeck.Store;
 
 namespace Lumbeck.Desk;
@@ -11,7 +12,9 @@ public sealed class Desk
 {
     private readonly JobStore _store;
     private readonly ConcurrentDictionary<long, Composed> _composed = new();
-    private readonly ConcurrentDictionary<string, PressColour> _colours = new();
+    private readonly ConcurrentDictionary<PressCondition, PressColour> _colours = new();
+    private readonly ConcurrentDictionary<PressCondition, DrawingDesk> _drawings = new();
+    private readonly ConcurrentDictionary<PressCondition, PlatePainter> _plates = new();
 
     /// <param name="folder">The data folder.</param>
     /// <param name="clock">Gives revisions their time.</param>
@@ -22,6 +25,8 @@ public sealed class Desk
         Files = new(Path.Combine(_store.Folder, "files"));
         Houses = new(_store);
         Pictures = new(_store);
+        Profiles = new(_store);
+        Works = new(new(_store.Folder, clock), WorkKinds.Of(this));
         if (demo) _store.Alone(() => { if (_store.Jobs().Count == 0) DemoBench.Load(this); });
     }
 
@@ -29,7 +34,33 @@ public sealed class Desk
 
     /// <summary>Screen colour through a house's own press profile.</summary>
     /// <exception cref="Refusal">The house names a profile that is not here.</exception>
-    public PressColour ColourOf(House house) => _colours.GetOrAdd(house.Profile, p => new(p));
+    public PressColour ColourOf(House house) => _colours.GetOrAdd(PressCondition.Of(house), c => new(c));
+
+    /// <summary>Drawn pictures in a house's press colours.</summary>
+    public IDrawings DrawingsOf(House house) => _drawings.GetOrAdd(PressCondition.Of(house), _ => new(Pictures, ColourOf(house)));
+
+    /// <summary>A drawn picture by itself, as SVG in press colours.</summary>
+    /// <exception cref="FileNotFoundException">There is no such drawing.</exception>
+    public string Drawing(string hash, PressCondition condition)
+    {
+        var row = Pictures.Find(hash) ?? throw new FileNotFoundException("No such picture.");
+        var colour = _colours.GetOrAdd(condition, c => new(c));
+        var marks = _drawings.GetOrAdd(condition, _ => new(Pictures, colour)).Of(new(hash, row.Name, (int)row.Wide, (int)row.High, false) { IsDrawing = true }) ?? throw new FileNotFoundException("No such drawing.");
+        return new Press.Svg.SvgPainter(Shelf, colour).Alone(marks, row.Wide, row.High);
+    }
+
+    /// <summary>Composes sheets as a house's press lays them down.</summary>
+    public PlatePainter PlatesOf(House house) => _plates.GetOrAdd(PressCondition.Of(house), c => new(Shelf, Pictures, c));
+
+    /// <summary>A job worked out, with what its drawn pictures hold.</summary>
+    /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
+    public Composed Worked(long revision, Job job) => Composed.Of(revision, job, Shelf, DrawingsOf(job.Ticket.House));
+
+    /// <summary>Long work, done beside everything else.</summary>
+    public Works Works { get; }
+
+    /// <summary>Printers' own profiles.</summary>
+    public ProfileDesk Profiles { get; }
 
     public Store.FileShelf Files { get; }
 
@@ -60,7 +91,7 @@ public sealed class Desk
     public Composed Compose(long revision)
     {
         if (_composed.TryGetValue(revision, out var known)) return known;
-        return Keep(Composed.Of(revision, _store.Load(revision), Shelf));
+        return Keep(Worked(revision, _store.Load(revision)));
     }
 
     /// <summary>What was on the bench of a job at a tick.</summary>
@@ -87,11 +118,9 @@ public sealed class Desk
             RefuseOvertaken(w, row.Id, head, now, edit, request);
             var next = edit.Apply(now);
             if (JobJson.Write(next).AsSpan().SequenceEqual(JobJson.Write(now))) return (head, null);
-            foreach (var picture in next.Items.OfType<PictureItem>())
-                if (picture.Picture is { } p && (now.Item(picture.Id) as PictureItem)?.Picture != p && !Pictures.Has(p.Hash))
-                    throw new Refusal($"item/{picture.Id}/picture", $"the picture {p.Name} is not in this drawer: put it in again");
+            RefuseMissing(now, next);
             // Worked out before it is written: what can't be drawn is never on the bench.
-            var composed = Composed.Of(0, next, Shelf);
+            var composed = Worked(0, next);
             // What the sheet moved under its items is said with the step that moved it.
             if (!ReferenceEquals(next.Ticket, now.Ticket) && edit is not BringBack)
                 composed = composed with { Job = next = composed.LookedOver(Compose(head.Revision)) };
@@ -158,6 +187,15 @@ public sealed class Desk
             catch (Refusal) { yours = "—"; }
             throw new Conflict(path, label, theirs, yours);
         }
+    }
+
+    private void RefuseMissing(Job now, Job next)
+    {
+        foreach (var picture in next.Items.OfType<PictureItem>())
+            if (picture.Picture is { } p && (now.Item(picture.Id) as PictureItem)?.Picture != p && !Pictures.Has(p.Hash))
+                throw new Refusal($"item/{picture.Id}/picture", $"the picture {p.Name} is not in this drawer: put it in again");
+        foreach (var tracing in next.Wraps.Select(w => w.Tracing?.Picture).OfType<Picture>())
+            if (now.Wraps.All(w => w.Tracing?.Picture != tracing) && !Pictures.Has(tracing.Hash)) throw new Refusal("ground/tracing", $"the picture {tracing.Name} is not in this drawer: put it in again");
     }
 
     private Composed Keep(Composed composed)

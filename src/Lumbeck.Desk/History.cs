@@ -35,7 +35,7 @@ public static class History
     {
         var wrap = shown.Job.Wraps[on.Wrap];
         if (take < 0 || take >= wrap.Takes.Count) throw new Refusal("takes", "this wrap has no such take");
-        return SceneBuilder.Build(shown.Job with { Wraps = shown.Job.Wraps.SetItem(on.Wrap, wrap with { Current = take }) }, on, desk.Shelf);
+        return SceneBuilder.Build(shown.Job with { Wraps = shown.Job.Wraps.SetItem(on.Wrap, wrap with { Current = take }) }, on, desk.Shelf, desk.DrawingsOf(shown.Job.Ticket.House));
     }
 
     /// <summary>The edit that brings a revision back.</summary>

@@ -64,6 +64,8 @@ public static class HouseDesk
             var now = HouseFile.Read(row.State);
             var next = HouseText.Write(key, now, text);
             if (key.Name == "name") desk.Named(next);
+            if (key.Name == "profile" && desk.Profiles.Names().All(p => p.Name != next.Profile))
+                next = next with { Profile = desk.Profiles.Names().FirstOrDefault(p => p.Says.Equals(next.Profile.Trim(), StringComparison.OrdinalIgnoreCase)).Name ?? throw new Refusal("profile", $"no profile is called `{Core.Measures.LengthText.Clip(next.Profile)}`: take {string.Join(", ", desk.Profiles.Names().Select(p => p.Name))}, or bring the printer’s own into the Drawer") };
             return HouseFile.Write(next) == HouseFile.Write(now) ? null : (HouseFile.Write(next), key.Label);
         });
         return desk.House(id);
@@ -96,7 +98,7 @@ public static class HouseDesk
         if (!desk.HasNews(job)) return null;
         var now = desk.House(old.Id).House;
         var keys = HouseKeys.All.Where(k => HouseText.Show(k, old) != HouseText.Show(k, now)).Select(k => (k.Label, HouseText.Show(k, old), HouseText.Show(k, now))).ToList();
-        try { return new(now, keys, Composed.Of(0, new SetHouse(now).Apply(job), desk.Shelf), null); }
+        try { return new(now, keys, desk.Worked(0, new SetHouse(now).Apply(job)), null); }
         catch (Refusal r) { return new(now, keys, null, r.Message); }
     }
 

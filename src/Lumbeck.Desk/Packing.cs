@@ -1,6 +1,7 @@
 using System.IO.Compression;
 using System.Text.Json;
 using System.Text.RegularExpressions;
+using Lumbeck.Press.Colour;
 using Lumbeck.Press.Pictures;
 
 namespace Lumbeck.Desk;
@@ -11,7 +12,7 @@ public static partial class Packing
     /// <summary>Most bytes a pack may hold once unpacked, and most of its job alone.</summary>
     public const long Most = 1_000_000_000, MostJob = 30_000_000;
 
-    private const string About = "pack.json", JobFile = "job.json";
+    private const string About = "pack.json", JobFile = "job.json", ProfileFile = "profile.icc";
 
     [GeneratedRegex("^pictures/[0-9a-f]{64}$", RegexOptions.CultureInvariant)]
     private static partial Regex PictureName();
@@ -24,10 +25,11 @@ public static partial class Packing
     public static void WritePack(this Desk desk, OnBench on, Stream output)
     {
         using var zip = new ZipArchive(output, ZipArchiveMode.Create, leaveOpen: true);
-        var hashes = on.Job.Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture?.Hash).OfType<string>().Distinct().Order(StringComparer.Ordinal).ToList();
+        var hashes = on.Job.Pictures.Select(p => p.Hash).Order(StringComparer.Ordinal).ToList();
         var rows = hashes.Select(h => desk.Pictures.Find(h) ?? throw new Refusal("picture", $"a picture of this job is not in the drawer any more ({h[..12]}…)")).ToList();
         Put(zip, About, s => JsonSerializer.Serialize(s, new Pack(1, on.Job.Ticket.Title, on.Slug, [.. rows.Select(r => new PackedPicture(r.Hash, r.Name, r.Source, r.Maker, r.Licence))]), JobJson.Options));
         Put(zip, JobFile, s => s.Write(JobJson.Write(on.Job)));
+        if (on.Job.Ticket.House.Profile is { } profile && profile.StartsWith("own-", StringComparison.Ordinal)) Put(zip, ProfileFile, s => s.Write(Profiles.Bytes(profile)));
         // Pictures are packed tight already.
         foreach (var hash in hashes) Put(zip, "pictures/" + hash, s => { using var f = File.OpenRead(desk.Pictures.PathOf(hash)); f.CopyTo(s); }, CompressionLevel.NoCompression);
     }
@@ -42,16 +44,16 @@ public static partial class Packing
         try
         {
             using var zip = new ZipArchive(input, ZipArchiveMode.Read, leaveOpen: true);
-            if (zip.Entries.Count > 2 + AddItem.Most * AddTake.Most) throw No($"it holds {zip.Entries.Count} files");
+            if (zip.Entries.Count > 3 + AddItem.Most * AddTake.Most) throw No($"it holds {zip.Entries.Count} files");
             foreach (var e in zip.Entries)
-                if (e.FullName is not (About or JobFile) && !PictureName().IsMatch(e.FullName)) throw No($"it holds a file `{Core.Measures.LengthText.Clip(e.FullName)}`, which no pack does");
+                if (e.FullName is not (About or JobFile or ProfileFile) && !PictureName().IsMatch(e.FullName)) throw No($"it holds a file `{Core.Measures.LengthText.Clip(e.FullName)}`, which no pack does");
             if (zip.Entries.Select(e => e.FullName).Distinct().Count() != zip.Entries.Count) throw No("it holds one file twice");
             var about = JsonSerializer.Deserialize<Pack>(Read(zip, About), JobJson.Options);
             if (about is not { LumbeckPack: 1, Pictures: not null }) throw No("it is of another kind, or of a later version");
             var job = JobJson.Read(Read(zip, JobFile));
             Sound.Job(job);
             var total = 0L;
-            var wanted = job.Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture).OfType<Picture>().DistinctBy(p => p.Hash).ToList();
+            var wanted = job.Pictures.ToList();
             foreach (var picture in wanted)
             {
                 var entry = zip.GetEntry("pictures/" + picture.Hash) ?? throw No($"the picture {picture.Name} is missing");
@@ -61,10 +63,11 @@ public static partial class Packing
                 var note = about.Pictures.FirstOrDefault(p => p?.Hash == picture.Hash);
                 var known = desk.Pictures.Has(picture.Hash);
                 var taken = await desk.Pictures.TakeIn(new Limited(s, Math.Min(entry.Length, PictureReading.MostBytes) + 1), note?.Name ?? picture.Name, default);
-                if (taken.Hash != picture.Hash || (taken.Wide, taken.High, taken.Opaque) != (picture.Wide, picture.High, picture.Opaque)) throw No($"the picture {picture.Name} is not the one its job means");
+                if (taken with { Name = picture.Name } != picture) throw No($"the picture {picture.Name} is not the one its job means");
                 if (!known && note is not null) desk.Pictures.Say(picture.Hash, note.Source, note.Maker, note.Licence);
             }
-            _ = Composed.Of(0, job, desk.Shelf);
+            if (zip.GetEntry(ProfileFile) is not null && ProfileDesk.NameOf(desk.Profiles.TakeIn(Read(zip, ProfileFile), ProfileFile).Hash) != job.Ticket.House.Profile) throw No("its colour profile is not the one its house means");
+            _ = desk.Worked(0, job);
             return desk.Begin(job.Ticket.Title, job, session, about.Slug is { Length: > 0 and <= 60 } slug && slug.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') ? slug : null);
         }
         catch (Exception e) when (e is InvalidDataException or JsonException or NotSupportedException or EndOfStreamException or ArgumentException or NullReferenceException or InvalidOperationException or OverflowException) { throw No("it is damaged, or no pack of Lumbeck’s"); }

@@ -1,11 +1,14 @@
 using System.Collections.Concurrent;
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Drawn;
+using Lumbeck.Press.Growing;
 using Lumbeck.Press.Pictures;
 using Lumbeck.Store;
 
 namespace Lumbeck.Desk;
 
 /// <summary>The drawer's pictures: taken in, kept untouched under the hash of their files, and made ready for the screen.</summary>
-public sealed class PictureDesk
+public sealed class PictureDesk : IPictureFiles
 {
     private readonly PictureShelf _rows;
     private readonly FileShelf _files;
@@ -17,7 +20,11 @@ public sealed class PictureDesk
         _rows = new(store);
         _files = new(Path.Combine(store.Folder, "pictures"));
         _previews = Directory.CreateDirectory(Path.Combine(store.Folder, "previews")).FullName;
+        Grown = new(this, Path.Combine(store.Folder, "grown"));
     }
+
+    /// <summary>Pictures grown beyond their edges.</summary>
+    public GrownDesk Grown { get; }
 
     /// <summary>Widths, in pixels, that previews are made in.</summary>
     public static IReadOnlyList<int> Widths { get; } = [320, 1600];
@@ -29,6 +36,8 @@ public sealed class PictureDesk
     public PictureRow? Find(string hash) => _rows.Find(hash);
 
     public string PathOf(string hash) => _files.PathOf(hash);
+
+    public string GrownOf(GrownMark mark, int wide) => Grown.PathOf(mark, wide);
 
     /// <summary>Notes where a picture is from and what is allowed with it.</summary>
     /// <exception cref="Refusal">A word is too long.</exception>
@@ -54,7 +63,7 @@ public sealed class PictureDesk
     /// <summary>The pictures a job shows now, with what is said of them, as a note to print.</summary>
     public string Credits(Job job)
     {
-        var hashes = job.Wraps.SelectMany(w => w.Take.Items).OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture).OfType<Picture>().DistinctBy(p => p.Hash).ToList();
+        var hashes = job.Items.OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture).OfType<Picture>().DistinctBy(p => p.Hash).ToList();
         var lines = hashes.Select(p => _rows.Find(p.Hash) is { } row
             ? $"{row.Name}: {string.Join(", ", ((string[])[row.Maker.Length > 0 ? "by " + row.Maker : "maker not stated", row.Source.Length > 0 ? "from " + row.Source : "source not stated", row.Licence.Length > 0 ? row.Licence : "licence not stated"]))}"
             : $"{p.Name}: not in this drawer");
@@ -81,28 +90,71 @@ public sealed class PictureDesk
                 }
             }
             // Looked at before it is kept: what can't be printed never comes into the drawer.
-            var picture = await Task.Run(() => PictureReading.Of(aside, called, ""), cancel);
+            var picture = await Task.Run(() => Look(aside, called), cancel);
             var (hash, _) = _files.Keep(s => { using var f = File.OpenRead(aside); f.CopyTo(s); });
-            _rows.Add(new() { Hash = hash, Name = called, Wide = picture.Wide, High = picture.High, Opaque = picture.Opaque, Bytes = bytes });
+            _rows.Add(new() { Hash = hash, Name = called, Wide = picture.Wide, High = picture.High, Opaque = picture.Opaque, Bytes = bytes, Space = picture.Space.ToString(), Profile = picture.Profile, Drawn = picture.IsDrawing });
             return picture with { Hash = hash };
         }
         finally { File.Delete(aside); }
     }
 
+    private static Picture Look(string path, string called)
+    {
+        var head = new byte[256];
+        int read;
+        using (var f = File.OpenRead(path)) read = f.ReadAtLeast(head, head.Length, throwOnEndOfStream: false);
+        if (!SvgReading.Looks(head.AsSpan(0, read))) return PictureReading.Of(path, called, "");
+        if (new FileInfo(path).Length > SvgReading.MostBytes) throw new Refusal("picture", $"{called} is over {SvgReading.MostBytes / 1_000_000} MB of drawing: simplify it, or save it as a PNG");
+        var drawing = SvgReading.Read(File.ReadAllBytes(path), called, _ => Ink.Black);
+        return new("", called, drawing.Wide, drawing.High, false) { IsDrawing = true };
+    }
+
     /// <summary>A picture as the press shows it, at one of <see cref="Widths"/>; made once and kept.</summary>
     /// <exception cref="FileNotFoundException">There is no such picture.</exception>
-    public byte[] Preview(string hash, int wide, string profile)
+    public byte[] Preview(string hash, int wide, PressCondition condition, bool convert = false)
     {
         var file = PathOf(hash);
         if (!Widths.Contains(wide) || !File.Exists(file)) throw new FileNotFoundException("No such picture.");
-        var key = $"{hash}-{wide}-{Path.GetFileName(profile)}-1.webp";
+        return Kept($"{hash}-{wide}-{Path.GetFileName(condition.Profile)}-{condition.Intent}{(convert ? "-converted" : "")}-2.webp", () => PictureMaking.ForScreen(file, wide, condition, convert));
+    }
+
+    /// <summary>A grown picture as the press shows it, at preview size; made once and kept.</summary>
+    /// <exception cref="FileNotFoundException">There is no such picture.</exception>
+    public byte[] GrownPreview(Grown how, int wide, PressCondition condition, bool convert)
+    {
+        if (!File.Exists(PathOf(how.Hash))) throw new FileNotFoundException("No such picture.");
+        return Kept($"grown-{GrownDesk.Key(how, wide)}-{Path.GetFileName(condition.Profile)}-{condition.Intent}{(convert ? "-converted" : "")}.webp", () => PictureMaking.ForScreen(Grown.Preview(how, wide), Grower.PreviewWide, condition, convert));
+    }
+
+    /// <summary>How much of an RGB picture the house's press can't show, from 0 to 1, and where.</summary>
+    public (double Share, byte[] Where) Gamut(string hash, PressCondition condition)
+    {
+        var name = $"gamut-{hash}-{Path.GetFileName(condition.Profile)}-{condition.Intent}-1";
+        var figure = Path.Combine(_previews, name + ".txt");
+        var picture = Kept(name + ".webp", () =>
+        {
+            var (share, where) = PictureLooks.Gamut(PathOf(hash), condition);
+            File.WriteAllText(figure, share.ToString("0.####", CultureInfo.InvariantCulture));
+            return where;
+        });
+        return (double.TryParse(File.ReadAllText(figure), CultureInfo.InvariantCulture, out var known) ? known : 0, picture);
+    }
+
+    /// <summary>The colours a picture is made of.</summary>
+    /// <exception cref="Refusal">There is no such picture, or it is drawn.</exception>
+    public IReadOnlyList<AskedRgb> Palette(string hash, PressCondition condition) => Find(hash) is { Drawn: false }
+        ? PictureLooks.Palette(PathOf(hash), condition, 6)
+        : throw new Refusal("picture", "colours can be taken from a picture of pixels that is in the drawer");
+
+    private byte[] Kept(string key, Func<byte[]> make)
+    {
         var kept = Path.Combine(_previews, key);
         if (File.Exists(kept)) return File.ReadAllBytes(kept);
         try
         {
             return _making.GetOrAdd(key, _ => new(() =>
             {
-                var made = PictureMaking.ForScreen(file, wide, profile);
+                var made = make();
                 var aside = kept + "." + Guid.NewGuid().ToString("n");
                 File.WriteAllBytes(aside, made);
                 File.Move(aside, kept, overwrite: true);
@@ -113,9 +165,9 @@ public sealed class PictureDesk
     }
 
     /// <summary>A small preview as data, for drawings that stand alone.</summary>
-    public string Within(Picture picture, string profile)
+    public string Within(Picture picture, PressCondition condition, bool convert)
     {
-        try { return "data:image/webp;base64," + Convert.ToBase64String(Preview(picture.Hash, Widths[0], profile)); }
+        try { return "data:image/webp;base64," + Convert.ToBase64String(Preview(picture.Hash, Widths[0], condition, convert)); }
         catch (FileNotFoundException) { return ""; }
     }
 

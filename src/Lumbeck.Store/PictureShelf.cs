@@ -10,6 +10,12 @@ public sealed record PictureRow
     public long Wide { get; init; }
     public long High { get; init; }
     public bool Opaque { get; init; }
+    /// <summary>Rgb, Gray or Cmyk.</summary>
+    public string Space { get; init; } = "Rgb";
+    /// <summary>The condition a CMYK picture was made for; empty where it does not say.</summary>
+    public string Profile { get; init; } = "";
+    /// <summary>Paths instead of pixels.</summary>
+    public bool Drawn { get; init; }
     public long Bytes { get; init; }
     public string Source { get; init; } = "";
     public string Maker { get; init; } = "";
@@ -26,8 +32,8 @@ public sealed class PictureShelf(JobStore store)
 
     /// <summary>Notes a picture; one that is here already keeps what was said of it.</summary>
     public void Add(PictureRow row) => store.Write(w => w.Connection.Execute(
-        "INSERT INTO picture (hash, name, wide, high, opaque, bytes, at) VALUES (@Hash, @Name, @Wide, @High, @Opaque, @Bytes, @at) ON CONFLICT (hash) DO NOTHING",
-        new { row.Hash, row.Name, row.Wide, row.High, row.Opaque, row.Bytes, at = store.Now() }, w.Transaction));
+        "INSERT INTO picture (hash, name, wide, high, opaque, bytes, space, profile, drawn, at) VALUES (@Hash, @Name, @Wide, @High, @Opaque, @Bytes, @Space, @Profile, @Drawn, @at) ON CONFLICT (hash) DO NOTHING",
+        new { row.Hash, row.Name, row.Wide, row.High, row.Opaque, row.Bytes, row.Space, row.Profile, row.Drawn, at = store.Now() }, w.Transaction));
 
     /// <summary>The jobs that use a picture in any of their revisions.</summary>
     public IReadOnlyList<JobRow> Uses(string hash) => store.Read(c => c.Query<JobRow>("SELECT j.id, j.slug, j.made FROM picture_use u JOIN job j ON j.id = u.job WHERE u.hash = @hash ORDER BY j.rowid", new { hash }).AsList());
@@ -38,4 +44,25 @@ public sealed class PictureShelf(JobStore store)
 
     public void Say(string hash, string source, string maker, string licence) => store.Write(w => w.Connection.Execute(
         "UPDATE picture SET source = @source, maker = @maker, licence = @licence WHERE hash = @hash", new { hash, source, maker, licence }, w.Transaction));
+}
+
+/// <summary>A printer's own profile.</summary>
+public sealed record ProfileRow
+{
+    public string Hash { get; init; } = "";
+    /// <summary>Its file's name.</summary>
+    public string Name { get; init; } = "";
+    /// <summary>What it says of itself.</summary>
+    public string Says { get; init; } = "";
+    public long Bytes { get; init; }
+    public string At { get; init; } = "";
+}
+
+/// <summary>Printers' own profiles; their files lie on a file shelf.</summary>
+public sealed class ProfileShelf(JobStore store)
+{
+    public IReadOnlyList<ProfileRow> All() => store.Read(c => c.Query<ProfileRow>("SELECT * FROM profile ORDER BY says, at").AsList());
+
+    public void Add(ProfileRow row) => store.Write(w => w.Connection.Execute(
+        "INSERT INTO profile (hash, name, says, bytes, at) VALUES (@Hash, @Name, @Says, @Bytes, @at) ON CONFLICT (hash) DO NOTHING", new { row.Hash, row.Name, row.Says, row.Bytes, at = store.Now() }, w.Transaction));
 }

@@ -85,7 +85,7 @@ public sealed class Writing
             "INSERT INTO revision (job, parent, gesture, edit_id, edit, says, state, session, at) VALUES (@job, @parent, @gesture, @editId, @edit, @says, @state, @session, @at) RETURNING id",
             new { job, parent, gesture, editId, edit, says, state = JobStore.Deflate(state), session, at }, _tx);
         // Stepping back must never lose a picture: what any revision shows, in any take, is in use.
-        foreach (var hash in state.Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture?.Hash).Where(h => h is not null).Distinct())
+        foreach (var hash in state.Pictures.Select(p => p.Hash))
             _c.Execute("INSERT OR IGNORE INTO picture_use (hash, job) SELECT hash, @job FROM picture WHERE hash = @hash", new { hash, job }, _tx);
         return Move(job, id, session);
     }

@@ -31,6 +31,7 @@ public static class EditRoutes
                 "forward" => desk.StepForward(slug, wire.Session),
                 _ => desk.Apply(slug, new(wire.Id, wire.Session, job => wire.Make(job, desk), wire.Base, wire.Gesture)),
             };
+            desk.GrowBeside(on);
             http.Response.Headers["X-Says"] = Uri.EscapeDataString(wire.Step switch { "back" => "Stepped back: now after ", "forward" => "Stepped forward: ", _ => "" } + desk.Says(on));
             return await Difference(slug, on, wire.Seen, wire.Place, wire.Sheet, wire.Open, wire.Open, wire.Tried, desk, screens, http);
         }
@@ -45,7 +46,7 @@ public static class EditRoutes
         try
         {
             var on = desk.Job(slug);
-            var would = Composed.Of(0, wire.Make(on.Job, desk).Apply(on.Job), desk.Shelf);
+            var would = desk.Worked(0, wire.Make(on.Job, desk).Apply(on.Job));
             http.Response.Headers.CacheControl = "no-store";
             return Results.Content(await screens.Tried(on, would, wire.Sheet), "text/html; charset=utf-8");
         }

@@ -52,6 +52,8 @@ public sealed record EditWire
     public string? Design { get; init; }
     /// <summary>An item that was looked at since the sheet changed, or <c>all</c>.</summary>
     public string? Looked { get; init; }
+    /// <summary>What is done with swatches: <c>harmony</c> adds the one that goes with swatch <see cref="Item"/> by its <see cref="Order"/>, <c>palette</c> the colours of a picture, <c>remove</c> takes one away.</summary>
+    public string? Colours { get; init; }
     /// <summary>Takes over what lies beside the ticket: <c>inside</c>, <c>inside-pages</c>, <c>inside-trim</c> or the house's new <c>rules</c>; <c>no-inside</c> lets the inside go.</summary>
     public string? Take { get; init; }
     /// <summary>Back or forward through the steps, instead of an edit.</summary>
@@ -64,8 +66,10 @@ public sealed record EditWire
         if (Path == "ticket/house") return new SetHouse(desk.House(Text ?? "").House);
         if (Items is { Length: > AddItem.Most } or [] || Laid is { Length: > AddItem.Most } or []) throw new Refusal("edit", $"from one to {AddItem.Most} items can be changed at once");
         if (Path == "items/group" && Items is not null) return new GroupItems([.. Items], Text ?? "");
-        if (Path?.StartsWith("items/", StringComparison.Ordinal) == true && Items is not null) return Arranging.Each(Items, id => Facts.Write(job, $"item/{id}/{Path[6..]}", Text ?? ""), job, Path[6..]);
-        if (Path is not null) return Facts.Write(job, Path, Text ?? "");
+        if (Path?.StartsWith("items/", StringComparison.Ordinal) == true && Items is not null) return Arranging.Each(Items, id => Facts.Write(job, $"item/{id}/{Path[6..]}", desk.InInks(job, Path, Text ?? "")), job, Path[6..]);
+        if (Path?.Split('/') is ["swatch", var swatch, "mix"]) return desk.Mixed(job, swatch, Text ?? "");
+        if (Path is not null) return Facts.Write(job, Path, desk.InInks(job, Path, Text ?? ""));
+        if (Colours is not null) return Coloured(job, desk);
         if (Take is not null) return Taken(job, desk);
         if (Looked is not null) return new Looked(Looked == "all" ? null : Looked);
         if (Design is not null) return Designed(job);
@@ -108,6 +112,21 @@ public sealed record EditWire
             "choose" => new ChooseTake(wrap, Order),
             _ => throw new Refusal("edit", "nothing to do with a take was named"),
         };
+    }
+
+    private Edit Coloured(Job job, Desk.Desk desk)
+    {
+        var made = New is { Length: > 0 and <= 30 } n ? n : "swatch";
+        if (Colours == "remove") return new RemoveSwatch(Item ?? "");
+        if (Colours == "palette")
+        {
+            if (job.Item(Item ?? "") is not PictureItem { Picture: { } picture }) throw new Refusal("edit", "there is no picture to take colours from");
+            return desk.AddColours(job, desk.Pictures.Palette(picture.Hash, Press.Colour.PressCondition.Of(job.Ticket.House)).Select(c => (System.IO.Path.GetFileNameWithoutExtension(picture.Name), (Core.Colour.Asked)c)), made, $"colours of {picture.Name}");
+        }
+        var of = job.Swatches.FirstOrDefault(s => s.Id == Item) ?? throw new Refusal("edit", "this swatch was removed in the meantime");
+        var harmonies = desk.Harmonies(job, of);
+        if (Colours != "harmony" || Order < 0 || Order >= harmonies.Count) throw new Refusal("edit", "nothing to do with a swatch was named");
+        return new AddSwatch(new(made, Free.Like($"{(of.Name.Length > 24 ? of.Name[..24] : of.Name)} {harmonies[Order].Name}", n => job.Swatches.Any(s => s.Name.Equals(n, StringComparison.OrdinalIgnoreCase))), harmonies[Order].Ink));
     }
 
     private Edit Taken(Job job, Desk.Desk desk) => Take switch

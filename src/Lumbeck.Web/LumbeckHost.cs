@@ -37,6 +37,7 @@ public static class LumbeckHost
         builder.Services.ConfigureHttpJsonOptions(j => j.SerializerOptions.Converters.Add(new System.Text.Json.Serialization.JsonStringEnumConverter()));
         builder.Services.AddRazorPages();
         builder.Services.AddSingleton<Drawings>();
+        builder.Services.AddSingleton<PlatedPieces>();
         builder.Services.AddSingleton<ScreenCache>();
         builder.Services.AddScoped<PartialRenderer>();
         builder.Services.AddScoped<ScreenMaker>();
@@ -63,6 +64,10 @@ public static class LumbeckHost
         InsideRoutes.Map(app);
         HouseRoutes.Map(app);
         PictureRoutes.Map(app);
+        PlateRoutes.Map(app);
+        ColourRoutes.Map(app);
+        WorkRoutes.Map(app);
+        app.Services.GetRequiredService<Desk.Desk>().Works.Start();
         return app;
     }
 

@@ -1,3 +1,4 @@
+using Lumbeck.Press.Colour;
 using Lumbeck.Press.Pictures;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Http.Features;
@@ -15,11 +16,24 @@ public static class PictureRoutes
             try { return Results.Text(desk.Pictures.Credits(desk.Job(slug).Job)); }
             catch (Refusal) { return Results.NotFound(); }
         });
-        app.MapGet("/pictures/{hash}/{wide:int}/{profile}", Preview);
+        app.MapGet("/pictures/{hash}/{wide:int}/{condition}", Preview);
+        app.MapGet("/pictures/{hash}/gamut/{condition}", Gamut);
+        app.MapGet("/grown/{recipe}/{wide:int}/{condition}", Grown);
+        app.MapPost("/jobs/{slug}/tracing", Trace);
+        app.MapGet("/jobs/{slug}/pictures", (string slug) => Results.Redirect($"/drawer?job={Uri.EscapeDataString(slug)}"));
+    }
+
+    /// <summary>A printing condition in an address: its profile, how colours are brought into it, and whether CMYK is converted.</summary>
+    public static string Named(PressCondition condition, bool convert) => $"{condition.Profile}~{condition.Intent}{(convert ? "~converted" : "")}";
+
+    private static (PressCondition Condition, bool Convert) Read(string condition)
+    {
+        var parts = condition.Split('~');
+        return (new(parts[0], parts.Length > 1 && Enum.TryParse<Intent>(parts[1], out var intent) && Enum.IsDefined(intent) ? intent : Intent.Relative), parts.Length > 2);
     }
 
     /// <summary>The address of a preview in a house's colours.</summary>
-    public static string Address(Picture picture, string profile) => $"/pictures/{picture.Hash}/{PictureDesk.Widths[^1]}/{profile}";
+    public static string Address(string hash, int wide, PressCondition condition, bool convert) => string.Create(CultureInfo.InvariantCulture, $"/pictures/{hash}/{wide}/{Named(condition, convert)}");
 
     private static async Task<IResult> TakeIn(string slug, string? name, string? item, string? panel, int? sheet, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
     {
@@ -45,14 +59,51 @@ public static class PictureRoutes
         catch (OperationCanceledException) { return Results.Empty; }
     }
 
-    private static IResult Preview(string hash, int wide, string profile, Desk.Desk desk, HttpContext http)
+    /// <summary>Takes a picture, or a page of a PDF, in and lays it under a wrap to be traced.</summary>
+    private static async Task<IResult> Trace(string slug, string? name, int? sheet, int? page, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
+    {
+        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size) size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
+        if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
+        try
+        {
+            _ = desk.Job(slug);
+            var picture = await desk.TakeInTracing(http.Request.Body, name ?? "", page ?? 1, http.RequestAborted);
+            desk.Apply(slug, new(Guid.NewGuid().ToString(), "picture", job =>
+            {
+                var sheets = job.Sheets();
+                return new LayTracing(new(picture), sheets[Math.Clamp(sheet ?? 0, 0, sheets.Length - 1)].Wrap);
+            }));
+            return Results.Json(new { tracing = picture.Name });
+        }
+        catch (Refusal r) { return Answers.Refused(r); }
+        catch (OperationCanceledException) { return Results.Empty; }
+    }
+
+    private static IResult Preview(string hash, int wide, string condition, Desk.Desk desk, HttpContext http) => Made(http, () =>
+    {
+        var (on, convert) = Read(condition);
+        if (desk.Pictures.Find(hash) is { Drawn: true }) return (System.Text.Encoding.UTF8.GetBytes(desk.Drawing(hash, on)), "image/svg+xml");
+        return (desk.Pictures.Preview(hash, wide, on, convert), "image/webp");
+    });
+
+    /// <summary>Where an RGB picture has colours that the press can't show.</summary>
+    private static IResult Gamut(string hash, string condition, Desk.Desk desk, HttpContext http) => Made(http, () => (desk.Pictures.Gamut(hash, Read(condition).Condition).Where, "image/webp"));
+
+    private static IResult Grown(string recipe, int wide, string condition, Desk.Desk desk, HttpContext http) => Made(http, () =>
+    {
+        var (on, convert) = Read(condition);
+        if (Core.Drawing.Grown.Read(recipe) is not { } how || wide is < 16 or > 40_000) throw new FileNotFoundException("No such recipe.");
+        return (desk.Pictures.GrownPreview(how, wide, on, convert), "image/webp");
+    });
+
+    private static IResult Made(HttpContext http, Func<(byte[] File, string Type)> make)
     {
         try
         {
-            var file = desk.Pictures.Preview(hash, wide, profile);
+            var (file, type) = make();
             http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
-            return Results.File(file, "image/webp");
+            return Results.File(file, type);
         }
-        catch (Exception e) when (e is Refusal or FileNotFoundException) { return Results.NotFound(); }
+        catch (Exception e) when (e is Refusal or IOException) { return Results.NotFound(); }
     }
 }

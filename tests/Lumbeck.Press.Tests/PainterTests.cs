@@ -64,7 +64,7 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
     [InlineData(0, 100, 100, 0, null)]
     public void Screen_colour_comes_through_the_press_profile(int c, int m, int y, int k, string? exactly)
     {
-        var hex = new PressColour("coated-fogra39-300").Hex(Ink.Percent(c, m, y, k));
+        var hex = new PressColour(new("coated-fogra39-300")).Hex(Ink.Percent(c, m, y, k));
         if (exactly is not null) hex.ShouldBe(exactly);
         // Ghostscript with the same two profiles is the second opinion.
         using var folder = new Folder();

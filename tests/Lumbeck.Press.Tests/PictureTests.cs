@@ -42,7 +42,7 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
             (p.Wide, p.High, p.Opaque, p.Name).ShouldBe((wide, high, opaque, name));
             // Kept to the byte, under the hash of its bytes.
             File.ReadAllBytes(pressed.Desk.Pictures.PathOf(p.Hash)).ShouldBe(file);
-            pressed.Desk.Pictures.Preview(p.Hash, 320, "coated-fogra39-300").Length.ShouldBeGreaterThan(20);
+            pressed.Desk.Pictures.Preview(p.Hash, 320, new("coated-fogra39-300")).Length.ShouldBeGreaterThan(20);
         }
     }
 
@@ -54,7 +54,7 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         var png = rgb.PngsaveBuffer();
         (byte[] File, string Says)[] bad =
         [
-            ([], "is no picture that can be taken in"), ("<svg xmlns='http://www.w3.org/2000/svg'/>"u8.ToArray(), "JPEG, PNG, WebP and TIFF can"), ("GIF89a"u8.ToArray(), "is no picture"), ("%PDF-1.7"u8.ToArray(), "is no picture"),
+            ([], "is no picture that can be taken in"), ("<html/>"u8.ToArray(), "JPEG, PNG, WebP, TIFF and SVG can"), ("GIF89a"u8.ToArray(), "is no picture"), ("%PDF-1.7"u8.ToArray(), "is no picture"),
             (jpeg[..(jpeg.Length / 2)], "is damaged or breaks off"), (png[..(png.Length - 60)], "is damaged or breaks off"), ([.. jpeg[..4], .. png[4..]], "is damaged or breaks off"),
             (Claims(60_000, 60_000), "60000 × 60000 pixels: a side may have up to 30000"), (Claims(30_000, 30_000), "900 million: up to 120 million"),
         ];
@@ -148,6 +148,12 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         ink.ShouldBeInRange(45, 60);
     }
 
+    private sealed class Here : Svg.IPictureLinks
+    {
+        public string Of(Picture picture, bool convert) => "/here/" + picture.Hash;
+        public string Of(Core.Drawing.GrownMark mark) => "/grown/" + mark.How.Recipe;
+    }
+
     [Fact]
     public async Task The_screen_shows_it_cropped_and_a_picture_alone_carries_it_within()
     {
@@ -155,7 +161,7 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         var picture = await TakeIn(image.JpegsaveBuffer(), "blue.jpg");
         var desk = pressed.Desk;
         var job = With(desk, At("p", Anchor.Middle, picture));
-        var painter = new Svg.SvgPainter(desk.Shelf, desk.ColourOf(job.Ticket.House), p => "/here/" + p.Hash, p => desk.Pictures.Within(p, job.Ticket.House.Profile));
+        var painter = new Svg.SvgPainter(desk.Shelf, desk.ColourOf(job.Ticket.House), new Here(), new Lumbeck.Desk.PictureData(desk.Pictures, Colour.PressCondition.Of(job.Ticket.House)));
         var scene = Core.Drawing.SceneBuilder.Build(job, job.Sheets()[0], desk.Shelf);
         var piece = XElement.Parse(painter.Piece(scene.Piece("p")!));
         piece.Descendants("image").Single().Attribute("href")!.Value.ShouldBe("/here/" + picture.Hash);

@@ -57,7 +57,7 @@ public abstract class Rule
 public static class Rules
 {
     public static IReadOnlyList<Rule> All { get; } =
-        [new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneSpine(), new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new BarcodeDigits(), new BarcodeRoom(), new PictureResolution(), new ItemLost()];
+        [new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneSpine(), new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new BarcodeDigits(), new BarcodeRoom(), new PictureResolution(), new PictureColour(), new InkBlack(), new InkFinish(), new ItemLost()];
 
     /// <summary>All findings on all sheets of a job, stops first.</summary>
     public static ImmutableArray<Finding> Check(IEnumerable<Look> sheets) =>

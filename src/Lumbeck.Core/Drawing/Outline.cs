@@ -24,6 +24,19 @@ public sealed class Outline(ImmutableArray<Stroke> strokes, ImmutableArray<doubl
         return b;
     }
 
+    /// <summary>The same path under a placing.</summary>
+    public Outline Under(Affine place)
+    {
+        var moved = ImmutableArray.CreateBuilder<double>(Points.Length);
+        for (var i = 0; i < Points.Length; i += 2)
+        {
+            var (x, y) = place.At(Points[i], Points[i + 1]);
+            moved.Add(x);
+            moved.Add(y);
+        }
+        return new(Strokes, moved.MoveToImmutable());
+    }
+
     public static Outline Rectangle(double x, double y, double w, double h)
     {
         var pen = new Pen();
@@ -97,6 +110,13 @@ public readonly record struct Affine(double A, double B, double C, double D, dou
         (A * next.A) + (B * next.C), (A * next.B) + (B * next.D),
         (C * next.A) + (D * next.C), (C * next.B) + (D * next.D),
         (E * next.A) + (F * next.C) + next.E, (E * next.B) + (F * next.D) + next.F);
+
+    /// <summary>The placing that undoes this one; of one that flattens everything, nothing sensible.</summary>
+    public Affine Inverse()
+    {
+        var d = (A * this.D) - (B * C);
+        return new(this.D / d, -B / d, -C / d, A / d, ((C * F) - (this.D * E)) / d, ((B * E) - (A * F)) / d);
+    }
 
     public (double X, double Y) At(double x, double y) => ((A * x) + (C * y) + E, (B * x) + (D * y) + F);
 

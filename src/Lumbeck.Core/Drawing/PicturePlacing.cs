@@ -12,6 +12,7 @@ public static class PicturePlacing
     public static Affine? Of(PictureItem item, double w, double h)
     {
         if (item.Picture is not { } p || w <= 0 || h <= 0) return null;
+        if (item.Tiling is { } tiling) return Tile(tiling, p);
         var (sx, sy) = (w / p.Wide, h / p.High);
         var scale = (item.Fit == Fit.Cover ? Math.Max(sx, sy) : Math.Min(sx, sy)) * (double)item.Zoom / 100;
         var (pw, ph) = (p.Wide * scale, p.High * scale);
@@ -22,8 +23,16 @@ public static class PicturePlacing
         return flip.Then(new(pw, 0, 0, ph, x, y));
     }
 
-    /// <summary>Pixels an inch of the picture as placed; null where there is none.</summary>
-    public static double? Resolution(PictureItem item, Sheet sheet) =>
+    /// <summary>One tile of a pattern, the one that begins at the frame's corner or is pushed from it.</summary>
+    private static Affine Tile(Tiling tiling, Picture p)
+    {
+        var wide = tiling.Wide.Points;
+        var high = wide * p.High / p.Wide;
+        return new(wide, 0, 0, high, (double)tiling.OffsetX / 100 * wide, (double)tiling.OffsetY / 100 * high);
+    }
+
+    /// <summary>Pixels an inch of the picture as placed; null where there is none, or where it is drawn and sharp at any size.</summary>
+    public static double? Resolution(PictureItem item, Sheet sheet) => item.Picture is { IsDrawing: true } ? null :
         Placement.Of(item, sheet) is { } at && Of(item, at.Box.Width.Points, at.Box.Height.Points) is { } place ? item.Picture!.Wide / (Math.Abs(place.A) / 72) : null;
 
     /// <summary>The largest frame of this one's proportions in which the picture has so many pixels an inch, as it is fitted now.</summary>
@@ -33,5 +42,5 @@ public static class PicturePlacing
             : null;
 
     /// <summary>Whether a picture covers all of its square frame, so that nothing shows through.</summary>
-    public static bool Covers(PictureItem item) => item is { Picture.Opaque: true, Corner.Units: 0, Fit: Fit.Cover, Zoom: >= 100 };
+    public static bool Covers(PictureItem item) => item is { Picture.Opaque: true, Shape: Outlined.Rectangle, Corner.Units: 0 } && (item.Tiling is not null || item is { Fit: Fit.Cover, Zoom: >= 100 });
 }

@@ -4,10 +4,51 @@ using Lumbeck.Core.Type;
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>One stroke of drawing, in points within its piece.</summary>
-public abstract record Mark;
+public abstract record Mark
+{
+    /// <summary>The finishing ink it is laid in, with its tint in hundredths of a percent: a plate of its own that leaves all others as they are. Its process ink is then a likeness for screens alone.</summary>
+    public (string Name, int Tint)? Finish { get; init; }
+}
 
 /// <summary>A filled shape. An overprinting ink leaves the other plates as they are.</summary>
-public sealed record FillMark(Outline Shape, Ink Ink, bool Overprint = false) : Mark;
+public sealed record FillMark(Outline Shape, Ink Ink, bool Overprint = false) : Mark
+{
+    /// <summary>Filled by the even-odd rule instead of the non-zero one.</summary>
+    public bool EvenOdd { get; init; }
+}
+
+/// <summary>A shape filled with a run of inks.</summary>
+public sealed record ShadeMark(Outline Shape, Shade Shade) : Mark
+{
+    public bool EvenOdd { get; init; }
+}
+
+/// <summary>
+/// A run of inks in points: along the line from its start to its end, or outward from its start to a circle through its end. Between stops each ink runs evenly;
+/// before the first and after the last nothing changes.
+/// </summary>
+public sealed record Shade(bool Round, double X0, double Y0, double X1, double Y1, ImmutableArray<(double At, Ink Ink)> Stops)
+{
+    /// <summary>How far along its run a point lies; 0 at its start, 1 at its end.</summary>
+    public double Along(double x, double y)
+    {
+        var (dx, dy) = (X1 - X0, Y1 - Y0);
+        var square = (dx * dx) + (dy * dy);
+        if (square <= 0) return 0;
+        return Round ? Math.Sqrt((((x - X0) * (x - X0)) + ((y - Y0) * (y - Y0))) / square) : (((x - X0) * dx) + ((y - Y0) * dy)) / square;
+    }
+
+    /// <summary>The ink there, in hundredths of a percent of each, not rounded.</summary>
+    public (double C, double M, double Y, double K) At(double along)
+    {
+        var i = 0;
+        while (i < Stops.Length && Stops[i].At < along) i++;
+        if (i == 0 || i == Stops.Length) { var e = Stops[i == 0 ? 0 : ^1].Ink; return (e.C, e.M, e.Y, e.K); }
+        var ((from, a), (to, b)) = (Stops[i - 1], Stops[i]);
+        var t = to > from ? (along - from) / (to - from) : 1;
+        return (a.C + (t * (b.C - a.C)), a.M + (t * (b.M - a.M)), a.Y + (t * (b.Y - a.Y)), a.K + (t * (b.K - a.K)));
+    }
+}
 
 /// <summary>A stroked shape, with round joins and butt ends.</summary>
 public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark
@@ -23,7 +64,29 @@ public readonly record struct PlacedGlyph(ushort Id, double X, double Y, string 
 public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, ImmutableArray<PlacedGlyph> Glyphs, string Text, Ink Ink, bool Overprint) : Mark;
 
 /// <summary>A picture: <paramref name="Place"/> carries its unit square to the piece, and only what lies within <paramref name="Clip"/> shows.</summary>
-public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : Mark;
+public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : Mark
+{
+    /// <summary>A CMYK picture made for another condition is brought to the house's instead of keeping its numbers.</summary>
+    public bool Convert { get; init; }
+}
+
+/// <summary>A picture laid again and again: <paramref name="Cell"/> carries one tile's unit square to the piece.</summary>
+public sealed record TilesMark(Picture Picture, Affine Cell, TileLay Lay, Outline Clip) : Mark
+{
+    public bool Convert { get; init; }
+}
+
+/// <summary>
+/// What a picture grows beyond its edges, with the picture itself in its midst: <paramref name="Place"/> carries the whole as a unit square to the piece;
+/// <paramref name="Wide"/> is how many pixels it has across at press resolution.
+/// </summary>
+public sealed record GrownMark(Picture Picture, Grown How, Affine Place, int Wide) : Mark
+{
+    public bool Convert { get; init; }
+}
+
+/// <summary>A drawing's marks, of which only what lies within <paramref name="Clip"/> shows.</summary>
+public sealed record DrawingMark(ImmutableArray<Mark> Marks, Outline Clip) : Mark;
 
 /// <summary>
 /// All that one item (or the ground) puts on the sheet. <paramref name="Place"/> carries its marks to the sheet; <paramref name="Frame"/> is its box and

@@ -6,21 +6,25 @@ namespace Lumbeck.Core.Drawing;
 /// <summary>Job and geometry in, scene out: every item placed, set and drawn once.</summary>
 public static class SceneBuilder
 {
-    public static Scene Build(Job job, PrintedSheet on, IType type)
+    /// <param name="job">The job.</param>
+    /// <param name="on">The sheet.</param>
+    /// <param name="type">Faces.</param>
+    /// <param name="drawings">What drawn pictures hold; null where there are none.</param>
+    public static Scene Build(Job job, PrintedSheet on, IType type, IDrawings? drawings = null)
     {
         var (sheet, take) = (on.Sheet, job.Wraps[on.Wrap].Take);
         var pieces = ImmutableArray.CreateBuilder<Piece>();
         pieces.Add(Ground(job, take.Ground, sheet));
         foreach (var item in take.Items)
-            pieces.Add(Item(job, item, sheet, type));
+            pieces.Add(Item(job, item, sheet, type, drawings));
         return new(sheet, pieces.ToImmutable());
     }
 
     /// <summary>One item's piece; empty where it is hidden or its panel is not on this sheet.</summary>
-    public static Piece Item(Job job, Item item, Sheet sheet, IType type) =>
-        Drawn(job, item, sheet, type) with { Opacity = (double)item.Opacity / 100, Blend = item.Blend };
+    public static Piece Item(Job job, Item item, Sheet sheet, IType type, IDrawings? drawings = null) =>
+        Drawn(job, item, sheet, type, drawings) with { Opacity = (double)item.Opacity / 100, Blend = item.Blend };
 
-    private static Piece Drawn(Job job, Item item, Sheet sheet, IType type)
+    private static Piece Drawn(Job job, Item item, Sheet sheet, IType type, IDrawings? drawings)
     {
         var at = Placement.Of(item, sheet);
         if (at is null) return new(item.Id, item.Hold.Panel, Affine.Identity, [], Bounds.None, Bounds.None);
@@ -34,7 +38,10 @@ public static class SceneBuilder
                 var marks = Glyphs(text, setting, job).ToImmutableArray<Mark>();
                 return new(item.Id, item.Hold.Panel, at.ToSheet, marks, frame, at.ToSheet.Of(Inked(marks, type)), setting);
             case ShapeItem shape:
-                return new(item.Id, item.Hold.Panel, at.ToSheet, [.. ShapeDrawing.Draw(shape, w, h, at.BeyondFace, job.Swatches)], frame, frame);
+                var drawn = ShapeDrawing.Draw(shape, at, sheet, job, drawings).ToImmutableArray();
+                // What a picture grows lies beyond its frame.
+                var inked = drawn.OfType<GrownMark>().Aggregate(frame, (b, g) => b.Union(g.Place.Then(at.ToSheet).Of(new(0, 0, 1, 1))));
+                return new(item.Id, item.Hold.Panel, at.ToSheet, drawn, frame, inked);
             case BarcodeItem code:
                 return new(item.Id, item.Hold.Panel, at.ToSheet, [.. BarcodeDrawing.Draw(BarcodeDrawing.Number(code, job.Ticket), code.Percent, job.Ticket.House.BarcodeBarReduction, type)], frame, frame);
             default:
@@ -47,7 +54,7 @@ public static class SceneBuilder
         var marks = ImmutableArray.CreateBuilder<Mark>();
         var whole = new Bounds(0, 0, sheet.Size.Width.Points, sheet.Size.Height.Points);
         if (ground.Paint is { } paint)
-            marks.Add(new FillMark(Outline.Rectangle(0, 0, whole.Right, whole.Bottom), paint.Resolve(job.Swatches)));
+            marks.Add(ShapeDrawing.Filled(Outline.Rectangle(0, 0, whole.Right, whole.Bottom), paint, job.Swatches, whole.Right, whole.Bottom));
         if (ground.Paper is { } paper)
         {
             // A paper is anchored on the front, so that the front stays as it is when the spine grows.
@@ -60,12 +67,13 @@ public static class SceneBuilder
 
     private static IEnumerable<GlyphMark> Glyphs(TextItem text, Setting setting, Job job)
     {
-        var ink = text.Style.Paint.Resolve(job.Swatches);
+        var paint = text.Style.Paint;
+        var ink = paint.Resolve(job.Swatches);
         // PRINT.md, Common to all: black text overprints up to the house's size, so that the other plates need not fit it.
         var overprint = ink == Ink.Black && text.Style.Size <= job.Ticket.House.BlackOverprintUpTo;
         foreach (var line in setting.Lines)
             if (line.Glyphs.Length > 0)
-                yield return new(text.Style.Face, setting.Size, line.X, line.Baseline, line.Glyphs, line.Text, ink, overprint);
+                yield return new(text.Style.Face, setting.Size, line.X, line.Baseline, line.Glyphs, line.Text, ink, overprint) { Finish = paint is FinishPaint f ? (f.Finish, f.Tint) : null };
     }
 
     private static Bounds Inked(ImmutableArray<Mark> marks, IType type)

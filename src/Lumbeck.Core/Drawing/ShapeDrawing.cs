@@ -6,38 +6,101 @@ namespace Lumbeck.Core.Drawing;
 public static class ShapeDrawing
 {
     /// <param name="item">The shape.</param>
-    /// <param name="w">Width of its box in points.</param>
-    /// <param name="h">Height of its box in points.</param>
-    /// <param name="beyond">How far its box lies outside the face on each side, in points: a frame is measured from the face.</param>
-    /// <param name="swatches">The job's.</param>
-    public static IEnumerable<Mark> Draw(ShapeItem item, double w, double h, Bounds beyond, IReadOnlyList<Swatch> swatches)
+    /// <param name="at">Where it lies.</param>
+    /// <param name="sheet">The sheet it lies on.</param>
+    /// <param name="job">For its swatches and its house.</param>
+    /// <param name="drawings">What drawn pictures hold; they show nothing where null.</param>
+    public static IEnumerable<Mark> Draw(ShapeItem item, Placement at, Sheet sheet, Job job, IDrawings? drawings = null)
     {
-        var line = item.Line is { } l && item.LineWidth > Length.Zero ? l.Resolve(swatches) : (Ink?)null;
+        var swatches = job.Swatches;
+        var (w, h) = (at.Box.Width.Points, at.Box.Height.Points);
+        var line = item.LineWidth > Length.Zero ? item.Line : null;
         var weight = item.LineWidth.Points;
         if (item is LineItem straight)
         {
-            if (line is { } ink) yield return new LineMark(Straight(0, h / 2, w, h / 2), weight, ink) { Dash = Broken(straight.Dash, weight) };
+            if (line is not null) yield return Lined(Straight(0, h / 2, w, h / 2), weight, line, swatches) with { Dash = Broken(straight.Dash, weight) };
             yield break;
         }
-        var shape = Of(item, w, h, beyond);
-        if (item.Fill is { } fill) yield return new FillMark(shape, fill.Resolve(swatches));
-        if (item is PictureItem pictured && PicturePlacing.Of(pictured, w, h) is { } place) yield return new PictureMark(pictured.Picture!, place, shape);
-        if (line is { } edge) yield return new LineMark(shape, weight, edge);
-        if (item is PlateItem plate && line is { } fine)
+        var shape = Of(item, w, h, at.BeyondFace);
+        if (item.Fill is { } fill) yield return Filled(shape, fill, swatches, w, h);
+        if (item is PictureItem { Picture: { } picture } pictured && PicturePlacing.Of(pictured, w, h) is { } place)
+        {
+            if (picture.IsDrawing)
+            {
+                if (drawings?.Of(picture) is { } marks) yield return Drawn(marks, pictured, picture, place, shape, w, h);
+            }
+            else if (pictured.Tiling is { } tiling) yield return new TilesMark(picture, place, tiling.Lay, shape) { Convert = pictured.Convert };
+            else
+            {
+                if (Growing.Of(pictured, at, sheet, job.Ticket.House.PictureMost) is { } grown) yield return grown;
+                yield return new PictureMark(picture, place, shape) { Convert = pictured.Convert };
+            }
+        }
+        if (line is not null) yield return Lined(shape, weight, line, swatches);
+        if (item is PlateItem plate && line is not null)
         {
             var inner = plate.Inner.Points;
-            if (inner > 0 && 2 * inner < Math.Min(w, h)) yield return new LineMark(Outline.Rounded(inner, inner, w - (2 * inner), h - (2 * inner), Math.Max(0, plate.Corner.Points - inner)), weight / 2, fine);
+            if (inner > 0 && 2 * inner < Math.Min(w, h)) yield return Lined(Outline.Rounded(inner, inner, w - (2 * inner), h - (2 * inner), Math.Max(0, plate.Corner.Points - inner)), weight / 2, line, swatches);
             for (var n = 1; n <= plate.Rules; n++)
-                yield return new LineMark(Straight(w * 0.1, h * (0.5 + (0.42 * n / plate.Rules)), w * 0.9, h * (0.5 + (0.42 * n / plate.Rules))), weight / 2, fine);
+                yield return Lined(Straight(w * 0.1, h * (0.5 + (0.42 * n / plate.Rules)), w * 0.9, h * (0.5 + (0.42 * n / plate.Rules))), weight / 2, line, swatches);
         }
     }
+
+    /// <summary>A shape filled with any paint; a gradient runs over a box of this width and height.</summary>
+    public static Mark Filled(Outline shape, Paint paint, IReadOnlyList<Swatch> swatches, double w, double h) => paint switch
+    {
+        GradientPaint g => new ShadeMark(shape, Shaded(g, swatches, w, h)),
+        FinishPaint f => new FillMark(shape, f.Resolve(swatches), Overprint: true) { Finish = (f.Finish, f.Tint) },
+        _ => new FillMark(shape, paint.Resolve(swatches)),
+    };
+
+    /// <summary>A gradient over a box: a straight run reaches from corner to corner as its angle has it, a round one from the middle to the corners.</summary>
+    public static Shade Shaded(GradientPaint g, IReadOnlyList<Swatch> swatches, double w, double h)
+    {
+        ImmutableArray<(double, Ink)> stops = [.. g.Stops.Select(s => (s.At / 10_000.0, s.Paint.Resolve(swatches)))];
+        if (g.Run == Run.Round) return new(true, w / 2, h / 2, w, h, stops);
+        var way = Affine.Rotate((double)g.Angle);
+        var half = ((Math.Abs(way.A) * w) + (Math.Abs(way.B) * h)) / 2;
+        return new(false, (w / 2) - (way.A * half), (h / 2) - (way.B * half), (w / 2) + (way.A * half), (h / 2) + (way.B * half), stops);
+    }
+
+    private static LineMark Lined(Outline shape, double weight, Paint paint, IReadOnlyList<Swatch> swatches) =>
+        new(shape, weight, paint.Resolve(swatches)) { Finish = paint is FinishPaint f ? (f.Finish, f.Tint) : null };
+
+    /// <summary>A drawing's marks where its frame puts it: once, or tile after tile.</summary>
+    private static DrawingMark Drawn(ImmutableArray<Mark> marks, PictureItem item, Picture picture, Affine place, Outline shape, double w, double h)
+    {
+        // A drawing's own points are hundredths of its unit, as its size is.
+        var own = new Affine(1.0 / picture.Wide, 0, 0, 1.0 / picture.High, 0, 0).Then(place);
+        if (item.Tiling is not { } tiling) return new([.. Moving.All(marks, own)], shape);
+        var tiles = ImmutableArray.CreateBuilder<Mark>();
+        var (across, down) = (Math.Max(place.A, w / MostTiles), Math.Max(place.D, h / MostTiles));
+        var (firstX, firstY) = ((int)Math.Floor(-place.E / across) - 1, (int)Math.Floor(-place.F / down));
+        for (var row = firstY; row * down + place.F < h; row++)
+            for (var column = firstX; ((column - 0.5) * across) + place.E < w; column++)
+            {
+                var tile = TileFlip(tiling.Lay, column, row).Then(new(place.A, 0, 0, place.D, place.E + ((column + (tiling.Lay == TileLay.Brick && (row & 1) == 1 ? 0.5 : 0)) * across), place.F + (row * down)));
+                tiles.AddRange(Moving.All(marks, new Affine(1.0 / picture.Wide, 0, 0, 1.0 / picture.High, 0, 0).Then(tile)));
+            }
+        return new(tiles.ToImmutable(), shape);
+    }
+
+    /// <summary>Drawn tiles in a row; smaller ones are laid as far apart as this many would be.</summary>
+    private const int MostTiles = 60;
+
+    /// <summary>How a tile is mirrored within its own square.</summary>
+    public static Affine TileFlip(TileLay lay, int column, int row) => lay != TileLay.Mirrored
+        ? Affine.Identity
+        : new((column & 1) == 1 ? -1 : 1, 0, 0, (row & 1) == 1 ? -1 : 1, column & 1, row & 1);
 
     /// <summary>A shape's edge. Of a frame it is two: the outer, and the inner the other way round, so that what lies between is filled by either rule.</summary>
     public static Outline Of(ShapeItem item, double w, double h, Bounds beyond) => item switch
     {
         EllipseItem => Ellipse(w, h),
-        PolygonItem p => Polygon(p, w, h),
+        PolygonItem p => Polygon(p.Corners, p.Waist, w, h),
         FrameItem f => Frame(f, w, h, beyond),
+        PictureItem { Shape: Outlined.Ellipse } => Ellipse(w, h),
+        PictureItem { Shape: Outlined.Polygon } p => Polygon(p.Corners, p.Waist, w, h),
         ICornered c => Outline.Rounded(0, 0, w, h, c.Corner.Points),
         _ => Outline.Rectangle(0, 0, w, h),
     };
@@ -57,8 +120,8 @@ public static class ShapeDrawing
         _ => [],
     };
 
-    /// <summary>Four cubics, 0.03 % off an ellipse.</summary>
-    private static Outline Ellipse(double w, double h)
+    /// <summary>An ellipse that fills a box of this width and height: four cubics, 0.03 % off.</summary>
+    public static Outline Ellipse(double w, double h)
     {
         const double k = 0.5522847498307936;
         var (x, y) = (w / 2, h / 2);
@@ -72,15 +135,15 @@ public static class ShapeDrawing
         return pen.Done();
     }
 
-    private static Outline Polygon(PolygonItem item, double w, double h)
+    private static Outline Polygon(int corners, decimal waist, double w, double h)
     {
-        var star = item.Waist > 0;
-        var count = star ? 2 * item.Corners : item.Corners;
+        var star = waist > 0;
+        var count = star ? 2 * corners : corners;
         var pen = new Pen();
         for (var i = 0; i < count; i++)
         {
             var (sin, cos) = Math.SinCos(2 * Math.PI * i / count);
-            var out_ = star && i % 2 == 1 ? (double)item.Waist / 100 : 1;
+            var out_ = star && i % 2 == 1 ? (double)waist / 100 : 1;
             var (x, y) = ((w / 2) + (w / 2 * sin * out_), (h / 2) - (h / 2 * cos * out_));
             if (i == 0) pen.Move(x, y); else pen.Line(x, y);
         }

@@ -83,6 +83,12 @@ namespace Lumbeck.Core.Edits;
 [JsonDerivedType(typeof(PaintPaper), "paint-paper")]
 [JsonDerivedType(typeof(AddSwatch), "add-swatch")]
 [JsonDerivedType(typeof(SetSwatch), "set-swatch")]
+[JsonDerivedType(typeof(RemoveSwatch), "remove-swatch")]
+[JsonDerivedType(typeof(FramePicture), "frame-picture")]
+[JsonDerivedType(typeof(TilePicture), "tile-picture")]
+[JsonDerivedType(typeof(GrowPicture), "grow-picture")]
+[JsonDerivedType(typeof(ConvertPicture), "convert-picture")]
+[JsonDerivedType(typeof(LayTracing), "lay-tracing")]
 public abstract record Edit
 {
     /// <summary>The facts this edit changes, as paths; two edits that share none can't conflict.</summary>

@@ -57,7 +57,10 @@ public static class Facts
 
     internal static Length Length(Job job, string text) => LengthText.TryParse(text, job.Ticket.Unit, out var l, out var why) ? l : throw No(why);
 
-    internal static Paint Paint(Job job, string text) => PaintText.TryParse(text, job.Swatches, out var p, out var why) ? p : throw No(why);
+    internal static Paint Paint(Job job, string text) => PaintText.TryParse(text, job.Swatches, out var p, out var why, job.Ticket.House.FinishingInks) ? p : throw No(why);
+
+    /// <summary>A paint that is no gradient: of type, lines and papers.</summary>
+    internal static Paint PlainPaint(Job job, string text, string what) => Paint(job, text) is var p and not GradientPaint ? p : throw No($"{what} take one ink: a gradient can fill a shape or the ground");
 
     internal static Paint? MaybePaint(Job job, string text) => text.Trim() is "" or "none" ? null : Paint(job, text);
 

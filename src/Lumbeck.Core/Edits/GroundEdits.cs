@@ -55,37 +55,3 @@ public sealed record PaintPaper(Paint Lines, int Wrap = 0) : PaperEdit(Wrap)
     protected override string Fact => "lines";
     protected override PaperDesign On(PaperDesign paper) => paper with { Paint = Lines };
 }
-
-public sealed record AddSwatch(Swatch New) : Edit
-{
-    public override IEnumerable<string> Touches => [$"swatch/{New.Id}"];
-    public override string Says(Job before) => $"swatch {New.Name}";
-    protected override Job On(Job job)
-    {
-        if (job.Swatches.Count >= 200) throw new Refusal("swatch", "a job holds up to 200 swatches");
-        Swatches.Named(job, New.Id, New.Name);
-        return job with { Swatches = job.Swatches.Add(New) };
-    }
-}
-
-/// <summary>Renames or remixes a swatch; every use follows.</summary>
-public sealed record SetSwatch(string Id, string? Name = null, Ink? Ink = null) : Edit
-{
-    public override IEnumerable<string> Touches => [.. Name is null ? [] : (string[])[$"swatch/{Id}/name"], .. Ink is null ? [] : (string[])[$"swatch/{Id}/mix"]];
-    public override string Says(Job before) => $"swatch {before.Swatches.FirstOrDefault(s => s.Id == Id)?.Name}";
-    protected override Job On(Job job)
-    {
-        var s = job.Swatches.FirstOrDefault(s => s.Id == Id) ?? throw new Refusal($"swatch/{Id}", "this swatch was removed in the meantime");
-        if (Name is not null) Swatches.Named(job, Id, Name);
-        return job with { Swatches = job.Swatches.Replace(s, s with { Name = Name ?? s.Name, Ink = Ink ?? s.Ink }) };
-    }
-}
-
-internal static class Swatches
-{
-    public static void Named(Job job, string id, string name)
-    {
-        if (name.Trim().Length is 0 or > 40 || char.IsDigit(name.Trim()[0])) throw new Refusal($"swatch/{id}/name", $"`{LengthText.Clip(name)}` can't name a swatch: up to 40 letters, not beginning with a digit");
-        if (job.Swatches.Any(s => s.Id != id && s.Name.Equals(name, StringComparison.OrdinalIgnoreCase))) throw new Refusal($"swatch/{id}/name", $"there is a swatch `{name}` already: take another name");
-    }
-}

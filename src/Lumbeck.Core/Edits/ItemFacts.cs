@@ -35,7 +35,7 @@ public static partial class ItemFacts
         yield return new($"item/{id}/size", "Size", j => T(j).Style.Size.ShowPoints(), (_, t) => new StyleText(id, Size: Facts.Points(t)));
         yield return new($"item/{id}/leading", "Leading", j => T(j).Style.Leading.ToString("0.##", CultureInfo.InvariantCulture) + " ×", (_, t) => new StyleText(id, Leading: LengthText.Number(t.TrimEnd(' ', '×', 'x')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no leading: type it as a multiple of the size, such as `1.2`")));
         yield return new($"item/{id}/tracking", "Tracking", j => T(j).Style.Tracking.ToString(CultureInfo.InvariantCulture) + " ‰", (_, t) => new StyleText(id, Tracking: Facts.Whole(t.TrimEnd(' ', '‰'), "50")));
-        yield return new($"item/{id}/ink", "Ink", j => T(j).Style.Paint.Show(j.Swatches), (j, t) => new StyleText(id, Paint: Facts.Paint(j, t)));
+        yield return new($"item/{id}/ink", "Ink", j => T(j).Style.Paint.Show(j.Swatches), (j, t) => new StyleText(id, Paint: Facts.PlainPaint(j, t, "words")));
         yield return new($"item/{id}/align", "Lines", j => Aligns.First(a => a.Item2 == T(j).Style.Align).Item1, (_, t) => new StyleText(id, Align: Facts.Choice(t, Aligns))) { Choices = Facts.Of(("left", "flush left"), ("centre", "centred"), ("right", "flush right")) };
         yield return new($"item/{id}/stand", "Stands", j => Stands.First(a => a.Item2 == T(j).Style.Stand).Item1, (_, t) => new StyleText(id, Stand: Facts.Choice(t, Stands))) { Choices = Facts.Of(("head", "at the head"), ("middle", "in the middle"), ("foot", "at the foot")) };
     }

@@ -62,6 +62,7 @@ public sealed record ShapePolygon(string Item, int? Corners = null, decimal? Wai
     {
         if (Corners is < PolygonItem.Least or > PolygonItem.Most) throw new Refusal($"item/{Item}/corners", $"{Corners} corners can't be drawn: from {PolygonItem.Least} to {PolygonItem.Most}");
         if (Waist is < 0 or > 100) throw new Refusal($"item/{Item}/waist", $"a waist of {Waist.Value.ToString(CultureInfo.InvariantCulture)} % can't be drawn: from 0 for a polygon to 100 %");
+        if (shape is PictureItem picture) return picture with { Corners = Corners ?? picture.Corners, Waist = Waist ?? picture.Waist };
         var polygon = shape as PolygonItem ?? throw Items.Wrong(shape);
         return polygon with { Corners = Corners ?? polygon.Corners, Waist = Waist ?? polygon.Waist };
     }

@@ -15,6 +15,9 @@ public static class Sound
         Paint? paint(Paint? p) => p switch
         {
             SwatchPaint s => swatch(s.Swatch) is { } id && s.Tint is >= 0 and <= 10_000 ? s with { Swatch = id } : new InkPaint(Ink.Black),
+            FinishPaint f when f.Finish is not { Length: > 0 and <= 40 } || f.Tint is < 0 or > 10_000 => throw No("a finishing ink"),
+            GradientPaint g when g.Stops is not { Count: >= 2 and <= GradientPaint.MostStops } || g.Angle is < 0 or >= 360 || !Enum.IsDefined(g.Run) || g.Stops.Any(x => x?.Paint is not (InkPaint or SwatchPaint) || x.At is < 0 or > 10_000) => throw No("a gradient"),
+            GradientPaint g => g with { Stops = [.. g.Stops.Select(x => x with { Paint = paint(x.Paint)! })] },
             InkPaint { Ink: var i } when i.C is < 0 or > 10_000 || i.M is < 0 or > 10_000 || i.Y is < 0 or > 10_000 || i.K is < 0 or > 10_000 => throw No("an ink"),
             _ => p,
         };
@@ -24,6 +27,7 @@ public static class Sound
         item = item with { Turned = ((item.Turned % 360) + 360) % 360, Name = Plain.Line(item.Name) is { Length: <= NameItem.Most } n ? n : "" };
         return item switch
         {
+            TextItem { Style.Paint: GradientPaint } or ShapeItem { Line: GradientPaint } => throw No("a gradient"),
             TextItem { Style: not null, Words: not null } t => Text(t with { Style = t.Style with { Paint = paint(t.Style.Paint) ?? new InkPaint(Ink.Black) } }),
             TextItem => throw No("its text"),
             ShapeItem s => Shape(s with { Fill = paint(s.Fill), Line = paint(s.Line) }),
@@ -37,9 +41,10 @@ public static class Sound
     public static void Job(Job job)
     {
         if (job.Ticket is null || job.Swatches is null || job.Wraps is null or { Count: 0 or > 4 } || job.Looks is null) throw No("its parts");
-        if (job.Swatches.Count > 200 || job.Swatches.Any(s => s?.Id is null || s.Name is null) || job.Swatches.DistinctBy(s => s.Id).Count() != job.Swatches.Count) throw No("its swatches");
+        if (job.Swatches.Count > 200 || job.Swatches.Any(s => s?.Id is null || s.Name is null || s.Asked is null or { Length: > 60 }) || job.Swatches.DistinctBy(s => s.Id).Count() != job.Swatches.Count) throw No("its swatches");
         foreach (var wrap in job.Wraps)
         {
+            if (wrap?.Tracing is { } tracing && (tracing.Picture is null || !Kept(tracing.Picture) || tracing.Strength is < 5 or > 100)) throw No("its tracing");
             if (wrap?.Takes is null or { Count: 0 or > AddTake.Most } || wrap.Current < 0 || wrap.Current >= wrap.Takes.Count) throw No("its takes");
             foreach (var take in wrap.Takes)
             {
@@ -72,11 +77,15 @@ public static class Sound
             FrameItem { Thickness.Units: <= 0 } => throw No("a frame"),
             PlateItem { Rules: < 0 or > PlateItem.MostRules } or PlateItem { Inner.Units: < 0 } => throw No("a label plate"),
             PictureItem { Zoom: < 10 or > 2000 } or PictureItem { PanX: < -100 or > 100 } or PictureItem { PanY: < -100 or > 100 } or PictureItem { Picture: { Wide: <= 0 } or { High: <= 0 } } => throw No("a picture"),
-            PictureItem { Picture: { } p } when p.Hash is not { Length: 64 } || !p.Hash.All(char.IsAsciiHexDigitLower) || p.Name is null => throw No("a picture"),
+            PictureItem p when !Enum.IsDefined(p.Shape) || p.Corners is < PolygonItem.Least or > PolygonItem.Most || p.Waist is < 0 or > 100 || (p.Growth is { } g && !(Enum.IsDefined(g.Way) && Enum.IsDefined(g.To)))
+                || (p.Tiling is { } t && !(Enum.IsDefined(t.Lay) && t.Wide >= TilePicture.Least && t.Wide <= TilePicture.Most && t.OffsetX is >= -100 and <= 100 && t.OffsetY is >= -100 and <= 100)) => throw No("a picture"),
+            PictureItem { Picture: { } p } when !Kept(p) => throw No("a picture"),
             LineItem { LineWidth.Units: <= 0 } or LineItem { Dash: < Dash.Whole or > Dash.Dotted } => throw No("a line"),
             _ => s,
         };
     }
+
+    private static bool Kept(Picture p) => p.Hash is { Length: 64 } && p.Hash.All(char.IsAsciiHexDigitLower) && p is { Name: not null, Profile: not null, Wide: > 0, High: > 0 } && Enum.IsDefined(p.Space);
 
     private static Refusal No(string what) => new("paste", $"{what} can’t be taken in, being out of all range: nothing was changed");
 }

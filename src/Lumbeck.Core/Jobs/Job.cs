@@ -16,6 +16,9 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
 
     public Item? Item(string id) => Items.FirstOrDefault(i => i.Id == id);
 
+    /// <summary>Every picture that any take shows or any wrap is traced from, each once.</summary>
+    public IEnumerable<Picture> Pictures => Wraps.SelectMany(w => w.Takes.SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture).Append(w.Tracing?.Picture)).OfType<Picture>().DistinctBy(p => p.Hash);
+
     /// <summary>The wrap that an item lies on; −1 where it lies on none.</summary>
     public int WrapOf(string id) => Wraps.FindIndex(w => w.Take.Items.Any(i => i.Id == id));
 
@@ -86,10 +89,16 @@ public sealed record PrintedSheet(int Number, int Wrap, string Name, WrapGeometr
 /// <summary>One printed piece with its alternative designs; one of them is on the bench.</summary>
 public sealed record Wrap(string Name, ImmutableList<Take> Takes, int Current = 0)
 {
+    /// <summary>An earlier cover or a sketch that shows faintly under the sheet while it is laid out; it is no part of the cover and never leaves.</summary>
+    public Tracing? Tracing { get; init; }
+
     public Take Take => Takes[Current];
 
     public Wrap With(Take take) => this with { Takes = Takes.SetItem(Current, take) };
 }
+
+/// <summary>A picture to trace, fitted whole to the sheet or to its trim, and how strongly it shows, in percent.</summary>
+public sealed record Tracing(Picture Picture, decimal Strength = 35, bool OverTrim = false);
 
 /// <summary>A design: what lies under everything, and the items on it from the lowest to the uppermost.</summary>
 public sealed record Take(string Name, Ground Ground, ImmutableList<Item> Items);

@@ -75,6 +75,10 @@ public sealed record PlateItem : ShapeItem, ICornered
 public sealed record PictureItem : ShapeItem, ICornered
 {
     public Length Corner { get; init; }
+    public Outlined Shape { get; init; }
+    /// <summary>Of a polygon, as <see cref="PolygonItem"/> has them.</summary>
+    public int Corners { get; init; } = 6;
+    public decimal Waist { get; init; }
     public Picture? Picture { get; init; }
     public Fit Fit { get; init; }
     /// <summary>How much larger than its fit it is shown, in percent.</summary>
@@ -83,8 +87,34 @@ public sealed record PictureItem : ShapeItem, ICornered
     public decimal PanX { get; init; }
     public decimal PanY { get; init; }
     public Flip Flip { get; init; }
-    public override string Kind => "Picture";
+    /// <summary>Laid again and again instead of fitted once.</summary>
+    public Tiling? Tiling { get; init; }
+    /// <summary>Grown beyond the frame's edges, to where the cover is cut or turned in.</summary>
+    public Growth? Growth { get; init; }
+    /// <summary>A CMYK picture made for another printing condition is converted to the house's instead of keeping its numbers.</summary>
+    public bool Convert { get; init; }
+    public override string Kind => Picture is { IsDrawing: true } ? "Drawing" : "Picture";
 }
+
+/// <summary>What shape a picture's frame has.</summary>
+public enum Outlined { Rectangle, Ellipse, Polygon }
+
+/// <summary>How tiles lie: in rows and columns, each second row by half a tile aside, or each beside its mirror image.</summary>
+public enum TileLay { Straight, Brick, Mirrored }
+
+/// <summary>A picture as a pattern: how wide one tile is, and how far the first is pushed from the frame's corner, in percent of a tile.</summary>
+public sealed record Tiling(TileLay Lay, Length Wide, decimal OffsetX = 0, decimal OffsetY = 0);
+
+/// <summary>How a picture is made to go on past its edge: its mirror image, its last strip stretched, that and ever softer, or synthesis from its own patches.</summary>
+public enum GrowWay { Mirror, Stretch, Soft, Synthesis }
+
+/// <summary>How far a picture grows: to the edge that belongs to its panel (bleed or turn-in), or over the whole sheet.</summary>
+public enum GrowTo { Edge, Sheet }
+
+/// <param name="Way">How.</param>
+/// <param name="To">How far.</param>
+/// <param name="Seed">Another seed gives another synthesis, the same one every time.</param>
+public sealed record Growth(GrowWay Way, GrowTo To = GrowTo.Edge, int Seed = 1);
 
 /// <summary>How a picture fills its frame: all of the frame, or all of the picture.</summary>
 public enum Fit { Cover, Contain }
@@ -93,7 +123,17 @@ public enum Fit { Cover, Contain }
 [Flags]
 public enum Flip { None = 0, Across = 1, Down = 2, Both = 3 }
 
+/// <summary>What a picture's numbers are.</summary>
+public enum PictureSpace { Rgb, Gray, Cmyk }
+
 /// <summary>
-/// A kept picture: the SHA-256 of its file in small letters, the file's own name, its size in pixels as it is shown, and whether nothing shows through it.
+/// A kept picture: the SHA-256 of its file in small letters, the file's own name, its size in pixels as it is shown (of a drawing, in hundredths of its own unit), and whether nothing shows through it.
 /// </summary>
-public sealed record Picture(string Hash, string Name, int Wide, int High, bool Opaque);
+public sealed record Picture(string Hash, string Name, int Wide, int High, bool Opaque)
+{
+    public PictureSpace Space { get; init; }
+    /// <summary>The name of the printing condition that a CMYK picture carries within; empty where it carries none.</summary>
+    public string Profile { get; init; } = "";
+    /// <summary>Paths instead of pixels: sharp at any size.</summary>
+    public bool IsDrawing { get; init; }
+}

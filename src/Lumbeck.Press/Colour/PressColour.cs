@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Runtime.InteropServices;
 using NetVips;
 
 namespace Lumbeck.Press.Colour;
@@ -11,43 +12,109 @@ public interface IScreenColour
 }
 
 /// <summary>
-/// Screen colour through the press profile's A2B table to sRGB, relative colorimetric: paper shows as white.
-/// Mixes are converted once and kept.
+/// Screen colour through the press profile's A2B table to sRGB, relative colorimetric: paper shows as white; and the mixes that come nearest to colours asked for.
+/// Each is converted once and kept.
 /// </summary>
-public sealed class PressColour : IScreenColour
+/// <param name="condition">A profile by name, such as <c>coated-fogra39-300</c>, and how colours are brought into it.</param>
+public sealed class PressColour(PressCondition condition) : IScreenColour
 {
-    private readonly ConcurrentDictionary<Ink, string> _seen = new();
-    private readonly string _profile;
+    private readonly ConcurrentDictionary<Ink, string> _seen = new(), _onPaper = new();
+    private readonly ConcurrentDictionary<Asked, Ink> _mixed = new();
+    private readonly string _profile = Profiles.PathOf(condition.Profile);
 
-    /// <param name="profile">A shipped profile's name, such as <c>coated-fogra39-300</c>.</param>
-    public PressColour(string profile) => _profile = Profiles.PathOf(profile);
+    public PressCondition Condition => condition;
 
-    public string Hex(Ink ink) => _seen.GetOrAdd(ink, Convert);
+    public string Hex(Ink ink) => _seen.GetOrAdd(ink, i => Shown(i, Enums.Intent.Relative));
 
-    private string Convert(Ink ink)
+    /// <summary>The same with the paper's own colour (absolute): white is the paper.</summary>
+    public string OnPaper(Ink ink) => _onPaper.GetOrAdd(ink, i => Shown(i, Enums.Intent.Absolute));
+
+    /// <summary>A mix as it is seen, against the paper's white.</summary>
+    public Lab Lab(Ink ink)
     {
-        ReadOnlySpan<ushort> cmyk = [Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K)];
-        using var one = Image.NewFromMemory(System.Runtime.InteropServices.MemoryMarshal.AsBytes(cmyk).ToArray(), 1, 1, 4, Enums.BandFormat.Ushort);
-        using var press = one.Copy(interpretation: Enums.Interpretation.Cmyk);
-        using var screen = press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: _profile, intent: Enums.Intent.Relative, depth: 8, embedded: false);
+        using var press = One(ink);
+        using var lab = press.IccImport(pcs: Enums.PCS.Lab, intent: Enums.Intent.Relative, inputProfile: _profile, embedded: false);
+        return Read(lab);
+    }
+
+    /// <summary>A colour asked for as it would be seen.</summary>
+    public static Lab Lab(Asked asked)
+    {
+        if (asked is AskedLab { Lab: var own }) return own;
+        using var one = Rgb((AskedRgb)asked);
+        using var lab = one.IccImport(pcs: Enums.PCS.Lab, intent: Enums.Intent.Relative, inputProfile: Profiles.PathOf("sRGB"), embedded: false);
+        return Read(lab);
+    }
+
+    /// <summary>The mix that comes nearest to a colour asked for, in whole percents, as the profile has it: of a screen's by the house's intent, with black-point compensation where that is relative; of Lab relative without.</summary>
+    public Ink Mix(Asked asked) => _mixed.GetOrAdd(asked, a =>
+    {
+        using var press = a is AskedRgb rgb ? FromRgb(rgb) : FromLab(((AskedLab)a).Lab);
+        var levels = MemoryMarshal.Cast<byte, ushort>(press.WriteToMemory<byte>());
+        static decimal percent(ushort level) => Math.Round(level * 100m / 65535);
+        return Ink.Percent(percent(levels[0]), percent(levels[1]), percent(levels[2]), percent(levels[3]));
+    });
+
+    /// <summary>As <c>#rrggbb</c>, clipped to what a screen shows.</summary>
+    public static string Hex(Asked asked)
+    {
+        if (asked is AskedRgb rgb) return rgb.Text;
+        var own = ((AskedLab)asked).Lab;
+        using var lab = LabImage(own);
+        using var screen = lab.IccExport(outputProfile: Profiles.PathOf("sRGB"), intent: Enums.Intent.Relative, depth: 8);
+        return Hex(screen);
+    }
+
+    private string Shown(Ink ink, Enums.Intent intent)
+    {
+        using var press = One(ink);
+        using var screen = press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: _profile, intent: intent, depth: 8, embedded: false);
+        return Hex(screen);
+    }
+
+    private Image FromRgb(AskedRgb rgb)
+    {
+        using var one = Rgb(rgb);
+        return one.IccTransform(_profile, inputProfile: Profiles.PathOf("sRGB"), intent: condition.Intent == Core.Houses.Intent.Perceptual ? Enums.Intent.Perceptual : Enums.Intent.Relative, blackPointCompensation: condition.Intent != Core.Houses.Intent.Perceptual, depth: 16, embedded: false);
+    }
+
+    private Image FromLab(Lab own)
+    {
+        using var lab = LabImage(own);
+        return lab.IccExport(outputProfile: _profile, intent: Enums.Intent.Relative, depth: 16);
+    }
+
+    private static Image LabImage(Lab lab)
+    {
+        float[] values = [(float)lab.L, (float)lab.A, (float)lab.B];
+        using var one = Image.NewFromMemoryCopy(MemoryMarshal.AsBytes(values.AsSpan()).ToArray(), 1, 1, 3, Enums.BandFormat.Float);
+        return one.Copy(interpretation: Enums.Interpretation.Lab);
+    }
+
+    private static Image Rgb(AskedRgb rgb)
+    {
+        using var one = Image.NewFromMemoryCopy(new[] { rgb.R, rgb.G, rgb.B }, 1, 1, 3, Enums.BandFormat.Uchar);
+        return one.Copy(interpretation: Enums.Interpretation.Srgb);
+    }
+
+    private static Image One(Ink ink)
+    {
+        ushort[] cmyk = [Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K)];
+        using var one = Image.NewFromMemoryCopy(MemoryMarshal.AsBytes(cmyk.AsSpan()).ToArray(), 1, 1, 4, Enums.BandFormat.Ushort);
+        return one.Copy(interpretation: Enums.Interpretation.Cmyk);
+    }
+
+    private static Lab Read(Image lab)
+    {
+        var p = lab.Getpoint(0, 0);
+        return new(p[0], p[1], p[2]);
+    }
+
+    private static string Hex(Image screen)
+    {
         var rgb = screen.WriteToMemory<byte>();
         return $"#{rgb[0]:x2}{rgb[1]:x2}{rgb[2]:x2}";
     }
 
     private static ushort Level(int hundredths) => (ushort)Math.Round(hundredths * 65535 / 10_000.0);
-}
-
-/// <summary>The colour profiles that ship: files <c>profiles/name.icc</c> beside the program.</summary>
-public static class Profiles
-{
-    private static readonly string Folder = Path.Combine(AppContext.BaseDirectory, "profiles");
-
-    /// <exception cref="Core.Refusal">No such profile ships.</exception>
-    public static string PathOf(string name)
-    {
-        var file = Path.Combine(Folder, Path.GetFileName(name) + ".icc");
-        return File.Exists(file) ? file : throw new Core.Refusal("profile", $"no profile is called `{name}`: the house names one that is not here");
-    }
-
-    public static byte[] Bytes(string name) => File.ReadAllBytes(PathOf(name));
 }

@@ -4,22 +4,17 @@ namespace Lumbeck.Press.Pdf;
 
 /// <summary>A scene as a page's content (ISO 32000-1, 8 and 9): the same marks as the screen's, in the press's own colours.</summary>
 /// <param name="scene">The sheet.</param>
-/// <param name="faces">Gives a face its place in the file.</param>
-/// <param name="mix">Writes marks that are mixed as one, with what they are mixed by, and gives the resource's name (11.6.6).</param>
-/// <param name="picture">Writes a picture that is so many points wide, and gives the resource's name.</param>
-internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces, Func<string, Piece, string> mix, Func<Core.Jobs.Picture, double, string>? picture = null)
+/// <param name="has">What content names: faces, pictures, patterns, states.</param>
+internal sealed class PdfPainter(Scene scene, IPageResources has)
 {
     private StringBuilder _s = new();
     private bool _overprinting;
     private Ink? _fill;
 
-    /// <summary>The resources under which page content asks for the two overprint states.</summary>
-    public const string States = "/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >>";
-
     public string Paint()
     {
         foreach (var g in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>())
-            foreach (var glyph in g.Glyphs) faces(g.Face).Use(glyph);
+            foreach (var glyph in g.Glyphs) has.Face(g.Face).Use(glyph);
         foreach (var piece in scene.Pieces)
         {
             if (piece.IsEmpty) continue;
@@ -42,7 +37,7 @@ internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces, 
         foreach (var mark in piece.Marks) Mark(mark, toPage);
         var marks = _s.ToString();
         (_s, _fill, _overprinting) = (page, fill, overprinting);
-        var name = mix(marks, piece);
+        var name = has.Mix(marks, piece);
         _s.Append("q /").Append(name).Append("g gs /").Append(name).Append(" Do Q\n");
     }
 
@@ -51,38 +46,93 @@ internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces, 
         switch (mark)
         {
             case FillMark f:
-                Fill(f.Ink, f.Overprint);
+                Fill(f, f.Ink, f.Overprint);
                 Shape(f.Shape, toPage);
-                _s.Append("f\n");
+                _s.Append(f.EvenOdd ? "f*\n" : "f\n");
+                break;
+            case ShadeMark h:
+                // A shading paints all that the clip lets it (8.7.4.2).
+                Overprint(false);
+                Clipped(h.Shape, toPage, h.EvenOdd, () => _s.Append('/').Append(has.Shade(Shaded(h.Shade, toPage))).Append(" sh\n"));
                 break;
             case LineMark l:
-                Overprint(false);
-                _s.Append(PdfText.Inks(l.Ink)).Append(" K ").Append(PdfText.Figure(l.Width)).Append(" w 1 j\n");
+                Overprint(l.Finish is not null);
+                if (l.Finish is { } finish) _s.Append('/').Append(has.Finish(finish.Name)).Append(" CS ").Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" SCN ");
+                else _s.Append(PdfText.Inks(l.Ink)).Append(" K ");
+                _s.Append(PdfText.Figure(l.Width)).Append(" w 1 j\n");
                 if (l.Dash.Length > 0) _s.Append('[').AppendJoin(' ', l.Dash.Select(PdfText.Figure)).Append("] 0 d\n");
                 Shape(l.Shape, toPage);
                 _s.Append("S\n");
                 if (l.Dash.Length > 0) _s.Append("[] 0 d\n");
                 break;
-            case PictureMark p when picture is not null:
-                // Images lie in a unit square whose y runs up (8.9.5.1); scenes' pictures in one whose y runs down.
-                var m = new Affine(1, 0, 0, -1, 0, 1).Then(p.Place).Then(toPage);
+            case PictureMark p:
                 Overprint(false);
-                _s.Append("q\n");
-                Shape(p.Clip, toPage);
-                _s.Append("W n\n");
-                foreach (var figure in (ReadOnlySpan<double>)[m.A, m.B, m.C, m.D, m.E, m.F]) _s.Append(PdfText.Figure(figure)).Append(' ');
-                _s.Append("cm /").Append(picture(p.Picture, Math.Sqrt((m.A * m.A) + (m.B * m.B)))).Append(" Do\nQ\n");
+                var placed = p.Place.Then(toPage);
+                if (has.Picture(p, Wide(placed)) is { } picture) Clipped(p.Clip, toPage, false, () => Image(picture, placed));
+                break;
+            case GrownMark w:
+                Overprint(false);
+                var whole = w.Place.Then(toPage);
+                if (has.Grown(w) is { } grown) { _s.Append("q\n"); Image(grown, whole); _s.Append("Q\n"); }
+                break;
+            case TilesMark t:
+                var cell = t.Cell.Then(toPage);
+                if (has.Tiles(t, cell, Wide(cell)) is not { } tiles) break;
+                Overprint(false);
+                _s.Append("/Pattern cs /").Append(tiles).Append(" scn\n");
+                _fill = null;
+                Shape(t.Clip, toPage);
+                _s.Append("f\n");
+                break;
+            case DrawingMark d:
+                Clipped(d.Clip, toPage, false, () => { foreach (var inner in d.Marks) Mark(inner, toPage); });
                 break;
             case GlyphMark g:
-                Fill(g.Ink, g.Overprint);
+                Fill(g, g.Ink, g.Overprint);
                 Glyphs(g, toPage);
                 break;
         }
     }
 
-    private void Fill(Ink ink, bool overprint)
+    private static double Wide(Affine m) => Math.Sqrt((m.A * m.A) + (m.B * m.B));
+
+    private static Shade Shaded(Shade shade, Affine m)
     {
-        Overprint(overprint);
+        var ((x0, y0), (x1, y1)) = (m.At(shade.X0, shade.Y0), m.At(shade.X1, shade.Y1));
+        return shade with { X0 = x0, Y0 = y0, X1 = x1, Y1 = y1 };
+    }
+
+    /// <summary>Draws within a shape; what is set meanwhile ends with it.</summary>
+    private void Clipped(Outline shape, Affine toPage, bool evenOdd, Action draw)
+    {
+        var (fill, overprinting) = (_fill, _overprinting);
+        _s.Append("q\n");
+        Shape(shape, toPage);
+        _s.Append(evenOdd ? "W* n\n" : "W n\n");
+        draw();
+        _s.Append("Q\n");
+        (_fill, _overprinting) = (fill, overprinting);
+    }
+
+    /// <summary>Images lie in a unit square whose y runs up (8.9.5.1); scenes' pictures in one whose y runs down.</summary>
+    private void Image(string name, Affine place) => _s.Append(Placed(name, place));
+
+    /// <summary>An image's content under a placing of the scene's own unit square.</summary>
+    public static string Placed(string name, Affine place)
+    {
+        var m = new Affine(1, 0, 0, -1, 0, 1).Then(place);
+        return $"{string.Join(' ', ((double[])[m.A, m.B, m.C, m.D, m.E, m.F]).Select(PdfText.Figure))} cm /{name} Do\n";
+    }
+
+    private void Fill(Mark mark, Ink ink, bool overprint)
+    {
+        Overprint(overprint || mark.Finish is not null);
+        if (mark.Finish is { } finish)
+        {
+            _fill = null;
+            _s.Append('/').Append(has.Finish(finish.Name)).Append(" cs ").Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" scn\n");
+            return;
+        }
         if (_fill == ink) return;
         _fill = ink;
         _s.Append(PdfText.Inks(ink)).Append(" k\n");
@@ -127,7 +177,7 @@ internal sealed class PdfPainter(Scene scene, Func<FaceId, EmbeddedFace> faces, 
 
     private void Glyphs(GlyphMark g, Affine toPage)
     {
-        var face = faces(g.Face);
+        var face = has.Face(g.Face);
         // Where glyph by glyph the map would not give the words back, the line carries them itself (14.9.4).
         var spelled = g.Glyphs.Any(glyph => !face.Tells(glyph)) || IsSpaced(g, face);
         if (spelled) _s.Append("/Span << /ActualText ").Append(PdfText.String(g.Text)).Append(" >> BDC\n");

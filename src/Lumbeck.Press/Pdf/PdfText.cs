@@ -20,6 +20,9 @@ internal static class PdfText
         return $"<FEFF{Utf16(text)}>";
     }
 
+    /// <summary>A name without its slash: what is no plain letter or figure by its number (7.3.5).</summary>
+    public static string Name(string name) => string.Concat(Encoding.UTF8.GetBytes(name).Select(b => b < 128 && char.IsAsciiLetterOrDigit((char)b) ? ((char)b).ToString() : $"#{b:X2}"));
+
     public static string Utf16(string text) => Convert.ToHexString(Encoding.BigEndianUnicode.GetBytes(text));
 
     public static string Date(DateTimeOffset at) => "(D:" + at.UtcDateTime.ToString("yyyyMMddHHmmss", CultureInfo.InvariantCulture) + "Z)";

@@ -21,43 +21,27 @@ public static class PressFile
     /// <param name="house">Whose condition and profile.</param>
     /// <param name="note">What the file says of itself.</param>
     /// <param name="shelf">Where the faces are.</param>
-    /// <param name="pictures">The path of a kept picture's file; null where there are none.</param>
-    public static void WriteX4(Stream output, IEnumerable<Scene> pages, House house, PressNote note, FaceShelf shelf, Func<string, string>? pictures = null)
+    /// <param name="pictures">Where pictures' files are; null where there are none.</param>
+    /// <param name="before">Is told of each page and picture before it is made; may end the work by throwing.</param>
+    public static void WriteX4(Stream output, IEnumerable<Scene> pages, House house, PressNote note, FaceShelf shelf, IPictureFiles? pictures = null, Action? before = null)
     {
         using var pdf = new PdfWriter(output, "1.6");
         var tree = pdf.Reserve();
         var faces = new SortedDictionary<FaceId, EmbeddedFace>();
         EmbeddedFace Face(FaceId id) => faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
 
-        var images = new Dictionary<(string Hash, int Wide), int>();
+        var images = new PressImages(pdf, house, pictures) { Before = before };
         var kids = new List<int>();
         foreach (var scene in pages)
         {
-            var resources = pdf.Reserve();
-            var (states, groups) = (new StringBuilder(PdfPainter.States), new StringBuilder());
-            string Mix(string marks, Piece piece)
-            {
-                var name = "X" + (scene.Pieces.IndexOf(piece) + 1).ToString(CultureInfo.InvariantCulture);
-                var box = $"[0 0 {PdfText.Figure(scene.Width)} {PdfText.Figure(scene.Height)}]";
-                var group = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {box} /Group << /S /Transparency /CS /DeviceCMYK >> /Resources {resources} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
-                groups.Append($"/{name} {group} 0 R ");
-                states.Append($" /{name}g << /Type /ExtGState /ca {PdfText.Figure(piece.Opacity)} /CA {PdfText.Figure(piece.Opacity)} /BM /{piece.Blend} /AIS false >>");
-                return name;
-            }
-            string Pictured(Core.Jobs.Picture picture, double points)
-            {
-                // At no more than the house's highest useful resolution, and never more than there is.
-                var wide = Math.Clamp((int)Math.Ceiling(points / 72 * house.PictureMost), 1, picture.Wide);
-                if (!images.TryGetValue((picture.Hash, wide), out var number)) images[(picture.Hash, wide)] = number = Image(pdf, PictureMaking.ForPress(pictures!(picture.Hash), wide, house.Profile));
-                if (!groups.ToString().Contains($"/I{number} ", StringComparison.Ordinal)) groups.Append(CultureInfo.InvariantCulture, $"/I{number} {number} 0 R ");
-                return $"I{number}";
-            }
-            var content = new PdfPainter(scene, Face, Mix, pictures is null ? null : Pictured).Paint();
+            before?.Invoke();
+            var has = new PageResources(pdf, scene, Face, images);
+            var content = new PdfPainter(scene, has).Paint();
             var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
             var h = scene.Sheet.Size.Height;
             var used = string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
             // Without marks the media is the bleed (PRINT.md, Common to all).
-            kids.Add(pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /BleedBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /TrimBox {PdfText.Rectangle(scene.Sheet.Trim, h)} {(scene.Pieces.Any(p => p.Mixes || p.Marks.OfType<PictureMark>().Any(m => !m.Picture.Opaque)) ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "")}/Resources {pdf.Object(resources, $"<< /ExtGState << {states} >> /XObject << {groups}>> /Font << {used}>> >>")} 0 R /Contents {stream} 0 R >>"));
+            kids.Add(pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /BleedBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /TrimBox {PdfText.Rectangle(scene.Sheet.Trim, h)} {(has.Mixes ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "")}/Resources {has.Write(used)} 0 R /Contents {stream} 0 R >>"));
         }
         foreach (var face in faces.Values) face.Write(pdf);
         pdf.Object(tree, $"<< /Type /Pages /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
@@ -69,15 +53,6 @@ public static class PressFile
         var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R /Metadata {xmp} 0 R /OutputIntents [{intent} 0 R] >>");
         var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Author {PdfText.String(note.Author)} /Subject {PdfText.String(note.Subject)} /Creator ({Maker}) /Producer ({Maker}) /CreationDate {PdfText.Date(note.At)} /ModDate {PdfText.Date(note.At)} /Trapped /False >>");
         pdf.Finish(catalog, info);
-    }
-
-    /// <summary>An image with its samples as JPEG (7.4.8) and what shows through it as a soft mask (11.6.5.3).</summary>
-    private static int Image(PdfWriter pdf, PressPicture p)
-    {
-        var mask = p.Alpha is { } alpha ? pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} /ColorSpace /DeviceGray /BitsPerComponent 8", s => s.Write(alpha)) : (int?)null;
-        // JPEG files of four inks hold them the other way round, as their readers expect.
-        var colour = p.Gray ? "/ColorSpace /DeviceGray" : "/ColorSpace /DeviceCMYK /Decode [1 0 1 0 1 0 1 0]";
-        return pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} {colour} /BitsPerComponent 8 /Filter /DCTDecode{(mask is { } m ? $" /SMask {m} 0 R" : "")}", s => s.Write(p.Jpeg), compress: false);
     }
 
     /// <summary>XMP in step with the Info dictionary (ISO 15930-7, 6.4 and 6.17).</summary>

@@ -1,4 +1,5 @@
 using Lumbeck.Press.Colour;
+using Intent = Lumbeck.Core.Houses.Intent;
 using NetVips;
 
 namespace Lumbeck.Press.Pictures;
@@ -6,67 +7,107 @@ namespace Lumbeck.Press.Pictures;
 /// <summary>A picture as a press file holds it: samples of 8 bits in DeviceCMYK or DeviceGray as JPEG, and what shows through it, if anything does.</summary>
 public sealed record PressPicture(int Wide, int High, bool Gray, byte[] Jpeg, byte[]? Alpha);
 
-/// <summary>Makes pictures for the press and for the screen from kept files. RGB goes to the press's colours through the profiles; CMYK keeps its numbers.</summary>
+/// <summary>A picture's pixels in press colours: four bytes of ink each, 255 for all of it; and how much of it covers, where it does not all.</summary>
+public sealed record PressPixels(int Wide, int High, byte[] Inks, byte[]? Alpha);
+
+/// <summary>Makes pictures for the press and for the screen from kept files. RGB goes to the press's colours through the profiles; CMYK keeps its numbers unless it is to be converted.</summary>
 public static class PictureMaking
 {
     /// <summary>For the press, with no more pixels across than asked for.</summary>
     /// <param name="path">The kept file.</param>
     /// <param name="wide">Pixels across; never more than the file has.</param>
-    /// <param name="profile">The house's profile.</param>
-    public static PressPicture ForPress(string path, int wide, string profile)
+    /// <param name="condition">The house's.</param>
+    /// <param name="convert">Whether CMYK with a profile of its own is brought to the house's.</param>
+    public static PressPicture ForPress(string path, int wide, PressCondition condition, bool convert = false)
     {
         using var sized = Sized(path, wide);
-        using var flat = sized.HasAlpha() ? sized.ExtractBand(0, n: sized.Bands - 1) : sized.Copy();
-        using var press = Press(flat, profile);
-        var gray = press.Bands == 1;
-        byte[]? alpha = null;
-        if (sized.HasAlpha())
-        {
-            using var a = Eight(sized.ExtractBand(sized.Bands - 1));
-            alpha = a.WriteToMemory<byte>();
-        }
-        return new(press.Width, press.Height, gray, press.JpegsaveBuffer(q: 92, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off), alpha);
+        using var flat = Flat(sized);
+        using var press = Press(flat, condition, convert);
+        return new(press.Width, press.Height, press.Bands == 1, press.JpegsaveBuffer(q: 92, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off), Alpha(sized));
+    }
+
+    /// <summary>The same as pixels, for plates.</summary>
+    /// <param name="path">The kept file.</param>
+    /// <param name="wide">Pixels across of all of it.</param>
+    /// <param name="condition">The house's.</param>
+    /// <param name="convert">Whether CMYK with a profile of its own is brought to the house's.</param>
+    /// <param name="part">The part of it that is wanted, in pixels; all where null.</param>
+    public static PressPixels Pixels(string path, int wide, PressCondition condition, bool convert = false, (int Left, int Top, int Wide, int High)? part = null)
+    {
+        using var all = Sized(path, wide);
+        using var sized = part is { } p && (p.Wide < all.Width || p.High < all.Height) ? Part(all, p.Left, p.Top, p.Wide, p.High) : all.Copy();
+        using var flat = Flat(sized);
+        using var press = Press(flat, condition, convert);
+        if (press.Bands == 4) return new(press.Width, press.Height, press.WriteToMemory<byte>(), Alpha(sized));
+        // Gray is black alone: where it is light there is no ink.
+        var gray = press.WriteToMemory<byte>();
+        var inks = new byte[gray.Length * 4];
+        for (var i = 0; i < gray.Length; i++) inks[(i * 4) + 3] = (byte)(255 - gray[i]);
+        return new(press.Width, press.Height, inks, Alpha(sized));
     }
 
     /// <summary>For the screen, as WebP: in the colours the press gives it.</summary>
-    public static byte[] ForScreen(string path, int wide, string profile)
+    public static byte[] ForScreen(string path, int wide, PressCondition condition, bool convert = false)
     {
         using var sized = Sized(path, wide);
-        using var flat = sized.HasAlpha() ? sized.ExtractBand(0, n: sized.Bands - 1) : sized.Copy();
-        using var press = Press(flat, profile);
-        using var screen = press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb)
-            : press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: Profiles.PathOf(profile), intent: Enums.Intent.Relative, depth: 8, embedded: false);
+        using var flat = Flat(sized);
+        using var press = Press(flat, condition, convert);
+        using var screen = press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : Screen(press, condition);
         if (!sized.HasAlpha()) return screen.WebpsaveBuffer(q: 82, keep: Enums.ForeignKeep.None);
         using var alpha = Eight(sized.ExtractBand(sized.Bands - 1));
         using var whole = screen.Bandjoin(alpha);
         return whole.WebpsaveBuffer(q: 82, keep: Enums.ForeignKeep.None);
     }
 
-    /// <summary>Upright, with no more pixels across than asked for. What lets something through is read twice, and so is held whole.</summary>
-    private static Image Sized(string path, int wide)
+    /// <summary>Press colours as the screen shows them: the profile's A2B, relative, so that paper is white.</summary>
+    public static Image Screen(Image press, PressCondition condition) =>
+        press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: Profiles.PathOf(condition.Profile), intent: Enums.Intent.Relative, depth: 8, embedded: false);
+
+    private static Image Part(Image all, int left, int top, int wide, int high)
     {
-        using var upright = Upright(path);
+        (left, top) = (Math.Min(left, all.Width - 1), Math.Min(top, all.Height - 1));
+        return all.ExtractArea(left, top, Math.Min(wide, all.Width - left), Math.Min(high, all.Height - top));
+    }
+
+    private static Image Flat(Image sized) => sized.HasAlpha() ? sized.ExtractBand(0, n: sized.Bands - 1) : sized.Copy();
+
+    private static byte[]? Alpha(Image sized)
+    {
+        if (!sized.HasAlpha()) return null;
+        using var a = Eight(sized.ExtractBand(sized.Bands - 1));
+        return a.WriteToMemory<byte>();
+    }
+
+    /// <summary>Upright, with no more pixels across than asked for. What lets something through is read twice, and so is held whole.</summary>
+    internal static Image Sized(string path, int wide)
+    {
+        using var upright = Upright(path, wide);
         var sized = wide < upright.Width ? upright.Resize((double)wide / upright.Width) : upright.Copy();
         if (!sized.HasAlpha()) return sized;
         using (sized) return sized.CopyMemory();
     }
 
-    private static Image Upright(string path)
+    private static Image Upright(string path, int wide)
     {
-        using var image = PictureReading.Open(path, "the picture");
+        using var image = PictureReading.Open(path, "the picture", wide);
         // Turning wants pixels in any order; shrinking and colour do not.
         return image.Contains("orientation") && Convert.ToInt32(image.Get("orientation"), CultureInfo.InvariantCulture) > 1 ? image.CopyMemory().Autorot() : image.Copy();
     }
 
-    /// <summary>PRINT.md, Colour: RGB through ICC, relative with black-point compensation; CMYK keeps its numbers; gray stays black alone.</summary>
-    private static Image Press(Image image, string profile) => image.Interpretation switch
+    /// <summary>PRINT.md, Colour: RGB through ICC, relative with black-point compensation or as the house has it; CMYK keeps its numbers; gray stays black alone.</summary>
+    internal static Image Press(Image image, PressCondition condition, bool convert) => image.Interpretation switch
     {
+        Enums.Interpretation.Cmyk when convert && image.Contains("icc-profile-data") => ToPress(image, condition, null),
         Enums.Interpretation.Cmyk => Eight(image),
         Enums.Interpretation.Bw or Enums.Interpretation.Grey16 => Eight(image),
-        _ => image.IccTransform(Profiles.PathOf(profile), inputProfile: Profiles.PathOf("sRGB"), intent: Enums.Intent.Relative, blackPointCompensation: true, embedded: true, depth: 8),
+        _ => ToPress(image, condition, "sRGB"),
     };
 
-    private static Image Eight(Image image) => image.Format == Enums.BandFormat.Ushort
+    private static Image ToPress(Image image, PressCondition condition, string? from) => image.IccTransform(
+        Profiles.PathOf(condition.Profile), inputProfile: from is null ? null : Profiles.PathOf(from), embedded: true, depth: 8,
+        intent: condition.Intent switch { Intent.Perceptual => Enums.Intent.Perceptual, Intent.Absolute => Enums.Intent.Absolute, _ => Enums.Intent.Relative }, blackPointCompensation: condition.Intent == Intent.Relative);
+
+    internal static Image Eight(Image image) => image.Format == Enums.BandFormat.Ushort
         ? (image / 257).Cast(Enums.BandFormat.Uchar).Copy(interpretation: image.Bands >= 4 ? Enums.Interpretation.Cmyk : Enums.Interpretation.Bw)
         : image.Cast(Enums.BandFormat.Uchar);
 }

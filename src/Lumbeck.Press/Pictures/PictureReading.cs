@@ -38,25 +38,41 @@ public static class PictureReading
             // Every pixel is decoded, so that a file that breaks off halfway is found now and not at the press.
             _ = image.Avg();
             var turned = image.Contains("orientation") && Convert.ToInt32(image.Get("orientation"), CultureInfo.InvariantCulture) >= 5;
-            return new(hash, name, turned ? high : wide, turned ? wide : high, !image.HasAlpha());
+            var space = image.Interpretation switch { Enums.Interpretation.Cmyk => PictureSpace.Cmyk, Enums.Interpretation.Bw or Enums.Interpretation.Grey16 => PictureSpace.Gray, _ => PictureSpace.Rgb };
+            // A profile that is none is let go of: it says nothing of what the numbers mean.
+            var carries = image.Contains("icc-profile-data") ? Colour.IccProfile.Read((byte[])image.Get("icc-profile-data")) : null;
+            return new(hash, name, turned ? high : wide, turned ? wide : high, !image.HasAlpha()) { Space = space, Profile = space == PictureSpace.Cmyk && carries is { Space: "CMYK" } ? carries.Description : "" };
         }
         catch (VipsException) { throw No($"{name} is damaged or breaks off: save it anew"); }
     }
 
     /// <summary>A file by the one decoder its first bytes ask for; pixels come in order, so that no more than a strip of them is held.</summary>
+    /// <param name="path">The file.</param>
+    /// <param name="name">What it is called in sentences.</param>
+    /// <param name="wide">Pixels across that are wanted: a JPEG is decoded at the nearest of its own smaller sizes that has half as many again; 0 for all.</param>
     /// <exception cref="Core.Refusal">It is none of the kinds.</exception>
-    public static Image Open(string path, string name)
+    public static Image Open(string path, string name, int wide = 0)
     {
         var head = new byte[12];
         using (var f = File.OpenRead(path)) f.ReadAtLeast(head, head.Length, throwOnEndOfStream: false);
         return head switch
         {
-            [0xFF, 0xD8, 0xFF, ..] => Image.Jpegload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential),
+            [0xFF, 0xD8, 0xFF, ..] => Jpeg(path, wide),
             [0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A, ..] => Image.Pngload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential),
             [0x52, 0x49, 0x46, 0x46, _, _, _, _, 0x57, 0x45, 0x42, 0x50] => Image.Webpload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential),
             [0x49, 0x49, 0x2A, 0x00, ..] or [0x4D, 0x4D, 0x00, 0x2A, ..] => Image.Tiffload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential),
-            _ => throw No($"{name} is no picture that can be taken in: JPEG, PNG, WebP and TIFF can"),
+            _ => throw No($"{name} is no picture that can be taken in: JPEG, PNG, WebP, TIFF and SVG can"),
         };
+    }
+
+    private static Image Jpeg(string path, int wide)
+    {
+        var whole = Image.Jpegload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential);
+        if (wide <= 0) return whole;
+        // A turned picture's width is its height here; the smaller of the two keeps enough either way.
+        var shrink = (Math.Min(whole.Width, whole.Height) / (wide * 1.5)) switch { >= 8 => 8, >= 4 => 4, >= 2 => 2, _ => 1 };
+        if (shrink == 1) return whole;
+        using (whole) return Image.Jpegload(path, shrink: shrink, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential);
     }
 
     private static Core.Refusal No(string why) => new("picture", why);

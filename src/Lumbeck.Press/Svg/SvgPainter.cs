@@ -4,6 +4,15 @@ using Lumbeck.Press.Colour;
 
 namespace Lumbeck.Press.Svg;
 
+/// <summary>Where a drawing finds its pictures.</summary>
+public interface IPictureLinks
+{
+    string Of(Core.Jobs.Picture picture, bool convert);
+
+    /// <summary>A picture grown beyond its edges.</summary>
+    string Of(GrownMark mark);
+}
+
 /// <summary>
 /// A scene as SVG in points: one group a piece, flat, and every glyph outline once in the definitions.
 /// The outlines and their places are those of the press file; nothing is left to a browser's own text.
@@ -12,7 +21,7 @@ namespace Lumbeck.Press.Svg;
 /// <param name="colour">Screen colour.</param>
 /// <param name="linked">Where a page finds a picture; none are drawn where null.</param>
 /// <param name="within">A picture as data, for drawings that stand alone; none are drawn where null.</param>
-public sealed class SvgPainter(IType type, IScreenColour colour, Func<Core.Jobs.Picture, string>? linked = null, Func<Core.Jobs.Picture, string>? within = null)
+public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? linked = null, IPictureLinks? within = null)
 {
     // Path data of outlines that outlive a scene: glyphs and papers. Writing them out is what a drawing costs most.
     private readonly ConditionalWeakTable<Outline, string> _paths = [];
@@ -24,7 +33,20 @@ public sealed class SvgPainter(IType type, IScreenColour colour, Func<Core.Jobs.
     /// <summary>One piece as a group with its own id; an empty piece is an empty group, so that it can be morphed later.</summary>
     public string Piece(Piece piece) => Piece(piece, linked);
 
-    private string Piece(Piece piece, Func<Core.Jobs.Picture, string>? pictures)
+    /// <summary>
+    /// One piece with, over it, what the plates have where it lies: a picture of all that is under it and itself. What is carried by hand shows without it.
+    /// </summary>
+    public string Plated(Piece piece, Bounds window, string picture)
+    {
+        var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append("\"><g class=\"by-browser").Append(piece.Blend == Core.Jobs.Blend.Normal ? "" : piece.Blend == Core.Jobs.Blend.Multiply ? " mix-multiply" : " mix-screen").Append('"');
+        if (piece.Opacity < 1) s.Append(" opacity=\"").Figure(piece.Opacity, 4).Append('"');
+        if (piece.Place != Affine.Identity) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
+        s.Append('>');
+        Marks(s, piece, linked);
+        return s.Append("</g><image class=\"by-plates\" preserveAspectRatio=\"none\" x=\"").Figure(window.Left, 3).Append("\" y=\"").Figure(window.Top, 3).Append("\" width=\"").Figure(window.Right - window.Left, 3).Append("\" height=\"").Figure(window.Bottom - window.Top, 3).Append("\" href=\"").Append(SvgText.Escape(picture)).Append("\"/></g>").ToString();
+    }
+
+    private string Piece(Piece piece, IPictureLinks? pictures)
     {
         var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append('"');
         if (piece.Clipped) s.Append(" clip-path=\"url(#sheet-edge)\"");
@@ -32,8 +54,14 @@ public sealed class SvgPainter(IType type, IScreenColour colour, Func<Core.Jobs.
         if (piece.Blend != Core.Jobs.Blend.Normal) s.Append(" class=\"").Append(piece.Blend == Core.Jobs.Blend.Multiply ? "mix-multiply" : "mix-screen").Append('"');
         if (piece.Place != Affine.Identity && !piece.IsEmpty) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
         s.Append('>');
-        foreach (var mark in piece.Marks) if (mark is PictureMark p) Pictured(s, p, piece.Item, pictures); else Mark(s, mark);
+        Marks(s, piece, pictures);
         return s.Append("</g>").ToString();
+    }
+
+    private void Marks(StringBuilder s, Piece piece, IPictureLinks? pictures)
+    {
+        var n = 0;
+        foreach (var mark in piece.Marks) Mark(s, mark, piece.Item, ref n, pictures);
     }
 
     /// <summary>How pieces blend, for style sheets: browsers do it in screen colours, which comes near to the press but is not it.</summary>
@@ -43,10 +71,71 @@ public sealed class SvgPainter(IType type, IScreenColour colour, Func<Core.Jobs.
     public static string Edge(Scene scene) =>
         new StringBuilder("<clipPath id=\"sheet-edge\"><path d=\"M0 0H").Figure(scene.Width).Append('V').Figure(scene.Height).Append("H0z\"/></clipPath>").ToString();
 
-    private static void Pictured(StringBuilder s, PictureMark mark, string item, Func<Core.Jobs.Picture, string>? pictures)
+    private void Mark(StringBuilder s, Mark mark, string item, ref int n, IPictureLinks? pictures)
     {
-        if (pictures is null) return;
-        s.Append("<clipPath id=\"clip-").Append(item).Append("\"><path d=\"").Path(mark.Clip, 2).Append("\"/></clipPath><g clip-path=\"url(#clip-").Append(item).Append(")\"><image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"").Append(SvgText.Escape(pictures(mark.Picture))).Append("\" transform=\"").Matrix(mark.Place).Append("\"/></g>");
+        switch (mark)
+        {
+            case PictureMark p when pictures is not null:
+                Clip(s, p.Clip, item, n).Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"").Append(SvgText.Escape(pictures.Of(p.Picture, p.Convert))).Append("\" transform=\"").Matrix(p.Place).Append("\"/></g>");
+                n++;
+                break;
+            case GrownMark w when pictures is not null:
+                s.Append("<image class=\"grown\" width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"").Append(SvgText.Escape(pictures.Of(w))).Append("\" transform=\"").Matrix(w.Place).Append("\"/>");
+                break;
+            case TilesMark t when pictures is not null:
+                Tiles(s, t, item, n++, pictures);
+                break;
+            case DrawingMark d:
+                Clip(s, d.Clip, item, n++);
+                foreach (var inner in d.Marks) Mark(s, inner, item, ref n, pictures);
+                s.Append("</g>");
+                break;
+            case ShadeMark h:
+                Shade(s, h, item, n++);
+                break;
+            default:
+                Mark(s, mark);
+                break;
+        }
+    }
+
+    private static StringBuilder Clip(StringBuilder s, Outline clip, string item, int n) =>
+        s.Append("<clipPath id=\"clip-").Append(item).Append('-').Append(n).Append("\"><path d=\"").Path(clip, 2).Append("\"/></clipPath><g clip-path=\"url(#clip-").Append(item).Append('-').Append(n).Append(")\">");
+
+    private static void Tiles(StringBuilder s, TilesMark mark, string item, int n, IPictureLinks pictures)
+    {
+        var (across, down, tiles) = Pdf.TileCell.Of(mark.Lay);
+        s.Append("<pattern id=\"tiles-").Append(item).Append('-').Append(n).Append("\" patternUnits=\"userSpaceOnUse\" width=\"").Append(across).Append("\" height=\"").Append(down).Append("\" patternTransform=\"").Matrix(mark.Cell).Append("\">");
+        foreach (var tile in tiles) s.Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"").Append(SvgText.Escape(pictures.Of(mark.Picture, mark.Convert))).Append("\" transform=\"").Matrix(tile).Append("\"/>");
+        s.Append("</pattern><path fill=\"url(#tiles-").Append(item).Append('-').Append(n).Append(")\" d=\"").Path(mark.Clip, 2).Append("\"/>");
+    }
+
+    /// <summary>Steps between two stops: mixed in ink, shown in screen colours, so that a browser's own mixing has nothing to add.</summary>
+    private const int Steps = 12;
+
+    private void Shade(StringBuilder s, ShadeMark mark, string item, int n)
+    {
+        var h = mark.Shade;
+        s.Append(h.Round ? "<radialGradient" : "<linearGradient").Append(" id=\"run-").Append(item).Append('-').Append(n).Append("\" gradientUnits=\"userSpaceOnUse\"");
+        if (h.Round) s.Append(" cx=\"").Figure(h.X0, 2).Append("\" cy=\"").Figure(h.Y0, 2).Append("\" r=\"").Figure(Math.Sqrt(((h.X1 - h.X0) * (h.X1 - h.X0)) + ((h.Y1 - h.Y0) * (h.Y1 - h.Y0))), 2).Append("\">");
+        else s.Append(" x1=\"").Figure(h.X0, 2).Append("\" y1=\"").Figure(h.Y0, 2).Append("\" x2=\"").Figure(h.X1, 2).Append("\" y2=\"").Figure(h.Y1, 2).Append("\">");
+        for (var i = 0; i < h.Stops.Length; i++)
+        {
+            var (from, to) = (h.Stops[i].At, i + 1 < h.Stops.Length ? h.Stops[i + 1].At : h.Stops[i].At);
+            for (var step = 0; step < (to > from ? Steps : 1); step++)
+            {
+                var at = from + ((to - from) * step / Steps);
+                var (c, m, y, k) = step == 0 ? (h.Stops[i].Ink.C, h.Stops[i].Ink.M, h.Stops[i].Ink.Y, h.Stops[i].Ink.K) : h.At(at);
+                s.Append("<stop offset=\"").Figure(at, 4).Append("\" stop-color=\"").Append(colour.Hex(new((int)Math.Round(c), (int)Math.Round(m), (int)Math.Round(y), (int)Math.Round(k)))).Append("\"/>");
+            }
+        }
+        s.Append(h.Round ? "</radialGradient>" : "</linearGradient>").Append("<path fill=\"url(#run-").Append(item).Append('-').Append(n).Append(")\"").Append(mark.EvenOdd ? " fill-rule=\"evenodd\"" : "").Append(" d=\"").Path(mark.Shape, 2).Append("\"/>");
+    }
+
+    /// <summary>How much of a finishing ink's likeness shows.</summary>
+    private static void Likeness(StringBuilder s, Mark mark, string attribute)
+    {
+        if (mark.Finish is { } f && Finishes.Strength(f.Name) is < 1 and var strength) s.Append(' ').Append(attribute).Append("=\"").Figure(strength, 2).Append('"');
     }
 
     private void Mark(StringBuilder s, Mark mark)
@@ -54,12 +143,17 @@ public sealed class SvgPainter(IType type, IScreenColour colour, Func<Core.Jobs.
         switch (mark)
         {
             case FillMark f:
-                s.Append("<path fill=\"").Append(colour.Hex(f.Ink)).Append("\" d=\"").Path(f.Shape, 2).Append("\"/>");
+                s.Append("<path fill=\"").Append(colour.Hex(f.Ink)).Append('"');
+                Likeness(s, f, "fill-opacity");
+                if (f.EvenOdd) s.Append(" fill-rule=\"evenodd\"");
+                s.Append(" d=\"").Path(f.Shape, 2).Append("\"/>");
                 break;
             case LineMark l:
                 s.Append("<path fill=\"none\" stroke-linejoin=\"round\" stroke=\"").Append(colour.Hex(l.Ink)).Append("\" stroke-width=\"").Figure(l.Width, 3);
                 if (l.Dash.Length > 0) s.Append("\" stroke-dasharray=\"").AppendJoin(' ', l.Dash.Select(d => d.ToString("0.##", CultureInfo.InvariantCulture)));
-                s.Append("\" d=\"").Append(Kept(l.Shape, 1, 1)).Append("\"/>");
+                s.Append('"');
+                Likeness(s, l, "stroke-opacity");
+                s.Append(" d=\"").Append(Kept(l.Shape, 1, 1)).Append("\"/>");
                 break;
             case GlyphMark g:
                 Glyphs(s, g);
@@ -70,7 +164,9 @@ public sealed class SvgPainter(IType type, IScreenColour colour, Func<Core.Jobs.
     private void Glyphs(StringBuilder s, GlyphMark g)
     {
         var scale = g.Size / type.Metrics(g.Face).UnitsPerEm;
-        s.Append("<g fill=\"").Append(colour.Hex(g.Ink)).Append("\" transform=\"translate(").Figure(g.X, 3).Append(' ').Figure(g.Y, 3).Append(")scale(").Append(scale.ToString("0.#######", CultureInfo.InvariantCulture)).Append(")\">");
+        s.Append("<g");
+        Likeness(s, g, "fill-opacity");
+        s.Append(" fill=\"").Append(colour.Hex(g.Ink)).Append("\" transform=\"translate(").Figure(g.X, 3).Append(' ').Figure(g.Y, 3).Append(")scale(").Append(scale.ToString("0.#######", CultureInfo.InvariantCulture)).Append(")\">");
         foreach (var glyph in g.Glyphs)
         {
             if (type.Glyph(g.Face, glyph.Id).IsEmpty) continue;
@@ -97,6 +193,15 @@ public sealed class SvgPainter(IType type, IScreenColour colour, Func<Core.Jobs.
                 var id = GlyphId(g.Face, glyph.Id);
                 yield return (id, new StringBuilder("<path id=\"").Append(id).Append("\" d=\"").Append(Kept(outline, 1, -1)).Append("\"/>").ToString());
             }
+    }
+
+    /// <summary>Marks by themselves, over a box of this width and height.</summary>
+    public string Alone(ImmutableArray<Mark> marks, double wide, double high)
+    {
+        var s = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 ").Figure(wide).Append(' ').Figure(high).Append("\">");
+        var n = 0;
+        foreach (var mark in marks) Mark(s, mark, "own", ref n, null);
+        return s.Append("</svg>").ToString();
     }
 
     /// <summary>The whole sheet as a picture that stands alone.</summary>

@@ -21,12 +21,13 @@ public static class TemplateFile
         var (tree, layer) = (pdf.Reserve(), pdf.Reserve());
         var faces = new SortedDictionary<FaceId, EmbeddedFace>();
         EmbeddedFace Face(FaceId id) => faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
-        var content = $"/OC /Zones BDC\n{new PdfPainter(scene, Face, (_, _) => throw new NotSupportedException("A template has no item that mixes.")).Paint()}EMC\n";
+        var has = new PageResources(pdf, scene, Face, new(pdf, new(), null));
+        var content = $"/OC /Zones BDC\n{new PdfPainter(scene, has).Paint()}EMC\n";
         var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
         var h = scene.Sheet.Size.Height;
         var used = string.Concat(faces.Values.Select(f => $"/{f.Name} {f.Number} 0 R "));
         pdf.Object(layer, "<< /Type /OCG /Name (Zones, not printed) /Intent [/View /Design] /Usage << /View << /ViewState /ON >> /Print << /PrintState /OFF >> /Export << /ExportState /OFF >> >> >>");
-        var page = pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /BleedBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /TrimBox {PdfText.Rectangle(scene.Sheet.Trim, h)} /Resources << /ExtGState << {PdfPainter.States} >> /Font << {used}>> /Properties << /Zones {layer} 0 R >> >> /Contents {stream} 0 R >>");
+        var page = pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /BleedBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /TrimBox {PdfText.Rectangle(scene.Sheet.Trim, h)} /Resources {has.Write(used, $"/Properties << /Zones {layer} 0 R >> ")} 0 R /Contents {stream} 0 R >>");
         foreach (var face in faces.Values) face.Write(pdf);
         pdf.Object(tree, $"<< /Type /Pages /Count 1 /Kids [{page} 0 R] >>");
         var uses = string.Concat(((string[])["View", "Print", "Export"]).Select(e => $"<< /Event /{e} /Category [/{e}] /OCGs [{layer} 0 R] >> "));

@@ -1,9 +1,12 @@
 // What a hand does on a job's pages: picking, adding, nudging, stepping back. The rules are the server's.
 import './clip';
+import './colours';
 import './fields';
 import './insides';
 import './pictures';
+import './plates';
 import './sums';
+import './works';
 import { book } from './book';
 import { reveal, toggled, withGroup } from './hand';
 import { onWrap, pressed, words } from './keys';

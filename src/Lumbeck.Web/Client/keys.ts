@@ -43,6 +43,7 @@ export function pressed(e: KeyboardEvent): boolean {
   if (items.length === 0) { if (arrow) push(arrow[0], arrow[1], e.shiftKey); return arrow !== undefined; }
   if (!e.shiftKey && arranges[key]) { arrange(arranges[key]); return true; }
   if (key === '[' || key === ']') { send({ items, order: key === ']' ? 1 : -1 }); return true; }
+  if (key === 'r' && !e.shiftKey) { if (document.querySelector('[data-fact$="/grow"]')) send({ items, path: 'items/grow', text: 'next' }); return true; }
   if (key === 'l') { toggle('locked'); return true; }
   if (key === 'h') { toggle('hidden'); return true; }
   if (key === 'Delete' || key === 'Backspace') { send({ items, remove: true }); return true; }

@@ -11,12 +11,20 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
     /// <summary>Titles of jobs by their address.</summary>
     public IReadOnlyDictionary<string, string> Titles { get; private set; } = new Dictionary<string, string>();
     public string? Problem { get; private set; }
-    /// <summary>The profile that small pictures are shown through.</summary>
-    public string Profile => Core.Houses.HouseFile.Shipped.Values.First().Profile;
+    /// <summary>How small pictures are shown: through the first house's profile.</summary>
+    public string Condition => PictureRoutes.Named(Press.Colour.PressCondition.Of(HouseFile.Shipped.Values.First()), false);
+    /// <summary>Only what this job uses is listed, where it is one.</summary>
+    public string? Job { get; private set; }
+    /// <summary>Printers' own profiles.</summary>
+    public IReadOnlyList<ProfileRow> Profiles => desk.Profiles.All();
 
     public IReadOnlyList<JobRow> Uses(string hash) => desk.Pictures.Uses(hash);
 
-    public void OnGet() => Show();
+    public void OnGet(string? job)
+    {
+        Job = job;
+        Show();
+    }
 
     public IActionResult OnPostSay(string? hash, string? source, string? maker, string? licence) => Do(() => desk.Pictures.Say(hash ?? "", source, maker, licence), hash);
 
@@ -32,7 +40,14 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
 
     private void Show()
     {
+        var jobs = desk.Jobs();
         Pictures = desk.Pictures.All();
-        Titles = desk.Jobs().ToDictionary(j => j.Slug, j => j.Job.Ticket.Title is { Length: > 0 } t ? t : "Untitled");
+        if (jobs.FirstOrDefault(j => j.Slug == Job) is { } only)
+        {
+            var used = only.Job.Items.OfType<PictureItem>().Select(p => p.Picture?.Hash).ToHashSet();
+            Pictures = [.. Pictures.Where(p => used.Contains(p.Hash))];
+        }
+        else Job = null;
+        Titles = jobs.ToDictionary(j => j.Slug, j => j.Job.Ticket.Title is { Length: > 0 } t ? t : "Untitled");
     }
 }

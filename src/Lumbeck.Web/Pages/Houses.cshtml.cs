@@ -16,6 +16,9 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
     public string? Open { get; private set; }
     public string? Problem { get; private set; }
 
+    /// <summary>The profiles a house can name.</summary>
+    public IReadOnlyList<(string Name, string Says)> Profiles => desk.Profiles.Names();
+
     public int Jobs(KnownHouse house) => desk.JobsOf(house.House.Id);
 
     public Task<IActionResult> OnGetAsync(string? id, string? key) => Show(id, key, null);

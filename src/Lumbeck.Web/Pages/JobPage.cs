@@ -33,11 +33,13 @@ public sealed class WrapModel(Desk.Desk desk, ScreenMaker screens) : JobPage(des
 
 public sealed class CheckModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Check);
 
+public sealed class ColoursModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Colours);
+
 public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Press)
 {
     public IActionResult OnPost(string slug)
     {
-        try { Desk.Press(slug, PressKind.X4); }
+        try { Desk.PressBeside(Desk.Job(slug), PressKind.X4); }
         catch (Refusal r) when (r.Path == "job") { return NotFound(); }
         catch (Refusal r) { TempData["problem"] = r.Message; }
         return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press");

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Text;
 using Lumbeck.Core.Type;
+using Lumbeck.Press.Colour;
 using Lumbeck.Press.Svg;
 
 namespace Lumbeck.Web.Screens;
@@ -8,10 +9,10 @@ namespace Lumbeck.Web.Screens;
 /// <summary>The drawings of the screens: the art, its zones, dimension chains, what can be picked, and the spine lens. Strings, built in one go.</summary>
 public sealed class Drawings(Desk.Desk desk)
 {
-    private readonly ConcurrentDictionary<string, SvgPainter> _painters = new();
+    private readonly ConcurrentDictionary<PressCondition, SvgPainter> _painters = new();
 
     /// <summary>The painter in the colours of the job's own house.</summary>
-    public SvgPainter Painter(Composed c) => _painters.GetOrAdd(c.Job.Ticket.House.Profile, profile => new(desk.Shelf, desk.ColourOf(c.Job.Ticket.House), p => PictureRoutes.Address(p, profile), p => desk.Pictures.Within(p, profile)));
+    public SvgPainter Painter(Composed c) => _painters.GetOrAdd(PressCondition.Of(c.Job.Ticket.House), on => new(desk.Shelf, desk.ColourOf(c.Job.Ticket.House), new PictureLinks(on), new PictureData(desk.Pictures, on)));
 
     /// <summary>Room for the chains round a sheet, in points.</summary>
     public static double Margin(Sheet sheet) => TextSize(sheet) * 3.4;
@@ -108,7 +109,7 @@ public sealed class Drawings(Desk.Desk desk)
     public static string Spots(Composed c, ComposedSheet on, string slug)
     {
         var sheet = on.Sheet;
-        var s = new StringBuilder("<svg class=\"block w-full\" role=\"img\" aria-label=\"Where the findings lie on the sheet\" viewBox=\"0 0 ").Figure(sheet.Size.Width.Points).Append(' ').Figure(sheet.Size.Height.Points).Append("\"><image href=\"/jobs/").Append(slug).Append("/wrap.svg?r=").Append(c.Revision).Append("&amp;sheet=").Append(on.On.Number).Append("\" width=\"").Figure(sheet.Size.Width.Points).Append("\" height=\"").Figure(sheet.Size.Height.Points).Append("\"/>");
+        var s = new StringBuilder("<svg class=\"block w-full\" role=\"img\" aria-label=\"Where the findings lie on the sheet\" viewBox=\"0 0 ").Figure(sheet.Size.Width.Points).Append(' ').Figure(sheet.Size.Height.Points).Append("\"><image href=\"/jobs/").Append(slug).Append("/wrap.webp?wide=1200&amp;r=").Append(c.Revision).Append("&amp;sheet=").Append(on.On.Number).Append("\" width=\"").Figure(sheet.Size.Width.Points).Append("\" height=\"").Figure(sheet.Size.Height.Points).Append("\"/>");
         foreach (var (finding, number) in Numbered(c))
             if (finding.Sheet == on.On.Number && finding.Place is { } place)
             {

@@ -7,6 +7,15 @@ namespace Lumbeck.Web.Screens;
 /// <summary>What the hand on the sheet works with: what can be picked, and the sheet's lines, panels and stops as data.</summary>
 public static class HandDrawing
 {
+    /// <summary>The picture that a wrap is traced from, over its art; it is no part of the art.</summary>
+    public static string Tracing(JobView v)
+    {
+        if (v.Job.Wraps[v.Wrap].Tracing is not { } tracing) return "<g id=\"tracing\"></g>";
+        var box = tracing.OverTrim ? v.Sheet.Trim : v.Sheet.Whole;
+        var house = v.Ticket.House;
+        return new StringBuilder("<g id=\"tracing\" class=\"zones\"><image preserveAspectRatio=\"xMidYMid meet\" opacity=\"").Figure((double)tracing.Strength / 100, 3).Append("\" href=\"").Append(SvgText.Escape(PictureRoutes.Address(tracing.Picture.Hash, PictureDesk.Widths[^1], Press.Colour.PressCondition.Of(house), false))).Append('"').Rect(box).Append("/></g>").ToString();
+    }
+
     /// <summary>What can be picked on the sheet, the lowest first.</summary>
     public static string Hits(JobView v)
     {

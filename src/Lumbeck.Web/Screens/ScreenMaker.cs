@@ -4,7 +4,7 @@ using Lumbeck.Store;
 namespace Lumbeck.Web.Screens;
 
 /// <summary>Which place of a job a screen shows.</summary>
-public enum Place { Ticket, Wrap, Check, Press }
+public enum Place { Ticket, Wrap, Check, Press, Colours }
 
 /// <summary>What a partial page of a job is given.</summary>
 /// <param name="On">The job as on the bench, or as it was.</param>
@@ -61,7 +61,7 @@ public sealed class ScreenCache
 }
 
 /// <summary>Makes a job's screens out of their parts.</summary>
-public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRenderer partials, ScreenCache cache)
+public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces plated, PartialRenderer partials, ScreenCache cache)
 {
     /// <summary>The screen of what is on the bench, with an item picked or none.</summary>
     public async Task<Screen> Now(OnBench on, Place place, int sheet, string? open)
@@ -95,6 +95,7 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRender
     private Task<Screen> Body(JobView v) => v.Place == Place.Ticket ? Ticket(v) : cache.Get((v.On.Revision, v.Place, v.Number, string.Join(',', v.Picked), v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
     {
         Place.Wrap => Wrap(v),
+        Place.Colours => Parts(v, ("colours", "_Colours"), ("foot", "_Foot")),
         Place.Check => Parts(v, ("findings", "_Findings"), ("foot", "_Foot")),
         _ => Parts(v, ("press-body", "_Press"), ("foot", "_Foot")),
     });
@@ -119,13 +120,14 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PartialRender
             if (side == "left" && v.Take.Items.Any(i => i.Hold.Panel == Part.Sheet)) lists += await partials.Render("_PanelList", new PanelView(v, Part.Sheet));
             parts.Add(new(side, $"<div id=\"{side}\" class=\"overflow-y-auto flex-1 min-h-0\">{lists}</div>"));
         }
+        parts.Add(new("tracing", HandDrawing.Tracing(v), Svg: true));
         parts.Add(new("edge", $"<defs id=\"edge\">{Press.Svg.SvgPainter.Edge(v.Shown.Scene)}</defs>", Svg: true));
         parts.Add(new("zones", $"<g id=\"zones\" class=\"zones\">{drawings.Zones(v.Shown, v.Ticket.House)}</g>", Svg: true));
         parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Sheet, v.Ticket.Unit, v.Base + "/ticket")}</g>", Svg: true));
         parts.Add(new("hits", $"<g id=\"hits\">{HandDrawing.Hits(v)}</g>", Svg: true));
         parts.Add(new("frame", HandDrawing.Frame(v), Svg: true));
         var painter = drawings.Painter(v.Composed);
-        return new(parts, [.. v.Shown.Scene.Pieces.Select(p => new Fragment(Press.Svg.SvgPainter.IdOf(p.Item), painter.Piece(p), Svg: true))], [.. painter.Glyphs(v.Shown.Scene)]);
+        return new(parts, plated.Of(v.Composed, v.Shown, v.Base), [.. painter.Glyphs(v.Shown.Scene)]);
     }
 
     private async Task<Screen> Parts(JobView v, params (string Id, string Partial)[] parts)

@@ -1,0 +1,33 @@
+using Lumbeck.Core.Drawing;
+using Lumbeck.Core.Jobs;
+
+namespace Lumbeck.Core.Checks;
+
+/// <summary>Large areas of plain black, which could be rich; and rich black in small words, where every misfit of the plates shows.</summary>
+public sealed class InkBlack : Rule
+{
+    /// <summary>From this many square points on (20 cm²) a black is large.</summary>
+    public static readonly double Large = 20 * Math.Pow(72 / 2.54, 2);
+
+    /// <summary>Words under this size want one ink.</summary>
+    private static readonly Length Small = Length.FromPoints(12);
+
+    public override string Id => "ink.black";
+    public override string Proves => "blacks are mixed for what they paint";
+    protected override bool Limited => false;
+
+    public override IEnumerable<Finding> Find(Look look)
+    {
+        foreach (var (item, piece) in look.Drawn())
+            if (item is TextItem text && IsRichAndSmall(text, look.Job.Swatches))
+                yield return Found(look, Severity.Caution, $"{text.Style.Paint.Resolve(look.Job.Swatches)} in {text.Style.Size.ShowPoints()}", $"black alone under {Small.ShowPoints()}", "Several plates never fit to a hair, and small words then show coloured edges.", "Set them in black alone.", item, place: piece.Inked.ToBox());
+            else if (item is ShapeItem && piece.Marks.OfType<FillMark>().FirstOrDefault(m => m is { Finish: null, Ink: { C: 0, M: 0, Y: 0, K: >= 9000 } }) is { } fill && Area(fill.Shape.Bounds) > Large)
+                yield return Found(look, Severity.Note, "black alone", look.House.RichBlack.ToString(), "So large a black prints fuller with other inks under it.", "Fill it with the house’s rich black.", item, place: piece.Frame.ToBox());
+    }
+
+    /// <summary>Whether words are small and in a black of several inks.</summary>
+    public static bool IsRichAndSmall(TextItem text, IReadOnlyList<Swatch> swatches) =>
+        text.Style.Size < Small && text.Style.Paint is (InkPaint or SwatchPaint) && text.Style.Paint.Resolve(swatches) is { K: >= 8000 } ink && ink.C + ink.M + ink.Y > 2000;
+
+    private static double Area(Bounds b) => b.IsEmpty ? 0 : (b.Right - b.Left) * (b.Bottom - b.Top);
+}

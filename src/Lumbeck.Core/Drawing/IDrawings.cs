@@ -1,0 +1,30 @@
+using Lumbeck.Core.Jobs;
+
+namespace Lumbeck.Core.Drawing;
+
+/// <summary>The port through which drawn pictures (paths instead of pixels) come into a scene.</summary>
+public interface IDrawings
+{
+    /// <summary>A drawing's marks in hundredths of its own unit, from its upper left corner, in press colours; null where it is not here.</summary>
+    ImmutableArray<Mark>? Of(Picture picture);
+}
+
+/// <summary>Marks carried elsewhere: their paths under a placing, their lines and runs with it.</summary>
+public static class Moving
+{
+    public static IEnumerable<Mark> All(IEnumerable<Mark> marks, Affine place)
+    {
+        var scale = Math.Sqrt(Math.Abs((place.A * place.D) - (place.B * place.C)));
+        foreach (var mark in marks)
+            switch (mark)
+            {
+                case FillMark f: yield return f with { Shape = f.Shape.Under(place) }; break;
+                case LineMark l: yield return l with { Shape = l.Shape.Under(place), Width = l.Width * scale, Dash = [.. l.Dash.Select(d => d * scale)] }; break;
+                case ShadeMark s:
+                    var ((x0, y0), (x1, y1)) = (place.At(s.Shade.X0, s.Shade.Y0), place.At(s.Shade.X1, s.Shade.Y1));
+                    yield return s with { Shape = s.Shape.Under(place), Shade = s.Shade with { X0 = x0, Y0 = y0, X1 = x1, Y1 = y1 } };
+                    break;
+                case DrawingMark d: yield return new DrawingMark([.. All(d.Marks, place)], d.Clip.Under(place)); break;
+            }
+    }
+}

@@ -1,0 +1,46 @@
+namespace Lumbeck.Core.Drawing;
+
+/// <summary>What lies under a piece, where that is one plain ink.</summary>
+public static class Under
+{
+    /// <summary>Whether a piece may reach into a window.</summary>
+    public static bool Touches(Piece piece, Bounds window)
+    {
+        if (piece.IsEmpty) return false;
+        var lines = piece.Marks.OfType<LineMark>().Select(l => l.Width).DefaultIfEmpty(0).Max();
+        var b = piece.Inked.Union(piece.Frame);
+        return b.Left - lines < window.Right && b.Right + lines > window.Left && b.Top - lines < window.Bottom && b.Bottom + lines > window.Top;
+    }
+
+    /// <summary>The one ink that lies under all that a piece covers; null where more than one may.</summary>
+    public static Ink? Plain(Scene scene, int piece)
+    {
+        var window = scene.Pieces[piece].Inked;
+        for (var i = piece - 1; i >= 0; i--)
+        {
+            var p = scene.Pieces[i];
+            if (!Touches(p, window)) continue;
+            // Only an upright rectangle of one ink that holds all of it is known to be plain.
+            if (p.Mixes || p.Marks is not [FillMark { Overprint: false, Finish: null, Shape: var shape } fill] || p.Place.B * p.Place.A != 0) return null;
+            var box = p.Place.Of(shape.Bounds);
+            return shape.Strokes.SequenceEqual([Stroke.Move, Stroke.Line, Stroke.Line, Stroke.Line, Stroke.Close]) && box.Left <= window.Left && box.Top <= window.Top && box.Right >= window.Right && box.Bottom >= window.Bottom ? fill.Ink : null;
+        }
+        return Ink.White;
+    }
+
+    /// <summary>A piece as it shows over a plain ink: what overprints has that ink's share where it has none of its own (ISO 32000-1, 8.6.7, with overprint mode 1).</summary>
+    public static Piece Over(Piece piece, Ink under)
+    {
+        static int share(int own, int below) => own > 0 ? own : below;
+        Ink both(Ink i) => new(share(i.C, under.C), share(i.M, under.M), share(i.Y, under.Y), share(i.K, under.K));
+        return piece with
+        {
+            Marks = [.. piece.Marks.Select(m => m switch
+            {
+                FillMark { Overprint: true, Finish: null } f => f with { Ink = both(f.Ink) },
+                GlyphMark { Overprint: true, Finish: null } g => g with { Ink = both(g.Ink) },
+                _ => m,
+            })],
+        };
+    }
+}

@@ -1,0 +1,39 @@
+using Lumbeck.Core.Jobs;
+
+namespace Lumbeck.Core.Edits;
+
+/// <summary>All paints of a job, changed in one go.</summary>
+public static class Paints
+{
+    /// <summary>The same job with each paint, of every take and every gradient's stop, as it is mapped.</summary>
+    public static Job Map(Job job, Func<Paint, Paint> map)
+    {
+        Paint? each(Paint? p) => p is null ? null : p is GradientPaint g ? g with { Stops = [.. g.Stops.Select(s => s with { Paint = map(s.Paint) })] } : map(p);
+        return job with
+        {
+            Wraps = [.. job.Wraps.Select(w => w with
+            {
+                Takes = [.. w.Takes.Select(t => t with
+                {
+                    Ground = t.Ground with { Paint = each(t.Ground.Paint), Paper = t.Ground.Paper is { } p ? p with { Paint = map(p.Paint) } : null },
+                    Items = [.. t.Items.Select(i => Item(i, each))],
+                })],
+            })],
+        };
+    }
+
+    /// <summary>How often a swatch is used, over all takes.</summary>
+    public static int Uses(Job job, string swatch)
+    {
+        var uses = 0;
+        Map(job, p => { if (p is SwatchPaint s && s.Swatch == swatch) uses++; return p; });
+        return uses;
+    }
+
+    internal static Item Item(Item item, Func<Paint?, Paint?> each) => item switch
+    {
+        TextItem t => t with { Style = t.Style with { Paint = each(t.Style.Paint)! } },
+        ShapeItem s => s with { Fill = each(s.Fill), Line = each(s.Line) },
+        _ => item,
+    };
+}

@@ -1,0 +1,63 @@
+using System.Diagnostics;
+
+namespace Lumbeck.Desk;
+
+/// <summary>Pictures to trace: any that the drawer takes, and pages of PDFs where poppler is on this machine to draw them.</summary>
+public static class TracingDesk
+{
+    private const int MostSeconds = 20;
+    private const long MostPdf = 100_000_000;
+
+    /// <exception cref="Refusal">It is nothing that can be shown, or is a PDF and nothing here draws one.</exception>
+    public static async Task<Picture> TakeInTracing(this Desk desk, Stream upload, string name, int page, CancellationToken cancel)
+    {
+        var aside = Path.Combine(Path.GetTempPath(), "lumbeck-" + Guid.NewGuid().ToString("n"));
+        try
+        {
+            var head = new byte[5];
+            await using (var f = File.Create(aside))
+            {
+                var buffer = new byte[1 << 16];
+                for (int n; (n = await upload.ReadAsync(buffer, cancel)) > 0;)
+                {
+                    if (f.Position + n > MostPdf) throw new Refusal("tracing", $"{Path.GetFileName(name)} is over {MostPdf / 1_000_000} MB: save it smaller");
+                    await f.WriteAsync(buffer.AsMemory(0, n), cancel);
+                }
+                f.Position = 0;
+                await f.ReadAtLeastAsync(head, head.Length, throwOnEndOfStream: false, cancel);
+            }
+            var drawn = head.AsSpan().SequenceEqual("%PDF-"u8) ? await Drawn(aside, Path.GetFileName(name), page, cancel) : aside;
+            await using var picture = File.OpenRead(drawn);
+            return await desk.Pictures.TakeIn(picture, drawn == aside ? name : $"{Path.GetFileNameWithoutExtension(name)}, page {page}", cancel);
+        }
+        finally
+        {
+            File.Delete(aside);
+            File.Delete(aside + ".png");
+        }
+    }
+
+    private static async Task<string> Drawn(string pdf, string name, int page, CancellationToken cancel)
+    {
+        if (page is < 1 or > 5000) throw new Refusal("tracing", $"{name} has no page {page}");
+        // No side over 4,000 pixels, so that a page of any size is drawn in bounded time and memory.
+        var start = new ProcessStartInfo("pdftoppm") { RedirectStandardError = true };
+        foreach (var a in (string[])["-png", "-singlefile", "-scale-to", "4000", "-f", $"{page}", "-l", $"{page}", pdf, pdf]) start.ArgumentList.Add(a);
+        Process process;
+        try { process = Process.Start(start)!; }
+        catch (System.ComponentModel.Win32Exception) { throw new Refusal("tracing", "a page of a PDF can be traced where poppler is installed (`pdftoppm`), which it is not here: save the page as a PNG"); }
+        using (process)
+        {
+            using var late = CancellationTokenSource.CreateLinkedTokenSource(cancel);
+            late.CancelAfter(TimeSpan.FromSeconds(MostSeconds));
+            try { await process.WaitForExitAsync(late.Token); }
+            catch (OperationCanceledException)
+            {
+                process.Kill();
+                cancel.ThrowIfCancellationRequested();
+                throw new Refusal("tracing", $"{name} takes longer than {MostSeconds} s to draw: save the page as a PNG");
+            }
+            return process.ExitCode == 0 && File.Exists(pdf + ".png") ? pdf + ".png" : throw new Refusal("tracing", $"page {page} of {name} can’t be drawn: it is damaged, locked, or has no such page");
+        }
+    }
+}

@@ -1,0 +1,45 @@
+using Lumbeck.Store;
+
+namespace Lumbeck.Desk;
+
+/// <summary>The kinds of long work: pressing a file, and growing pictures at press resolution.</summary>
+public static class WorkKinds
+{
+    public const string Press = "press", Grow = "grow";
+
+    internal static IReadOnlyList<WorkKind> Of(Desk desk) =>
+    [
+        new(Press, (piece, told, _) =>
+        {
+            var parts = piece.Of.Split('/');
+            var revision = long.Parse(parts[0], CultureInfo.InvariantCulture);
+            var row = desk.Row(piece.Job);
+            desk.Press(new(row.Id, row.Slug, 0, desk.Compose(revision)), PressKinds.Words.First(w => w.Word == parts[1]).Value, told);
+        }),
+        new(Grow, (piece, told, cancel) =>
+        {
+            var parts = piece.Of.Split('/');
+            desk.Pictures.Grown.Make(Grown.Read(parts[0]) ?? throw new Refusal("work", "what was to grow can’t be read any more"), int.Parse(parts[1], CultureInfo.InvariantCulture), preview: false, told, cancel);
+        }),
+    ];
+
+    /// <summary>Queues the press file of what is on the bench.</summary>
+    /// <exception cref="Refusal">The house takes no such file.</exception>
+    public static string PressBeside(this Desk desk, OnBench on, PressKind kind)
+    {
+        Pressing.RefusePress(on.Job, kind);
+        return desk.Works.Add(Press, on.Slug, string.Create(CultureInfo.InvariantCulture, $"{on.Revision}/{kind.Word()}"), $"Pressing {Pressing.FileName(on, kind)}");
+    }
+
+    /// <summary>Queues what grown pictures of a job are not there yet at press resolution, and leaves those that it has no more use for.</summary>
+    public static void GrowBeside(this Desk desk, OnBench on)
+    {
+        var wanted = on.Composed.Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).OfType<GrownMark>().ToList();
+        if (wanted.Count == 0 && !desk.Works.Has(on.Slug)) return;
+        string of(GrownMark m) => string.Create(CultureInfo.InvariantCulture, $"{m.How.Recipe}/{m.Wide}");
+        foreach (var old in desk.Works.Of(on.Slug, "9"))
+            if (old.Kind == Grow && wanted.All(m => of(m) != old.Of)) desk.Works.Leave(old.Id);
+        foreach (var mark in wanted)
+            if (!desk.Pictures.Grown.Has(mark)) desk.Works.Add(Grow, on.Slug, of(mark), $"Growing {mark.Picture.Name}");
+    }
+}

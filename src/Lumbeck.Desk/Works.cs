@@ -1,0 +1,103 @@
+using System.Collections.Concurrent;
+using Lumbeck.Store;
+
+namespace Lumbeck.Desk;
+
+/// <summary>One kind of long work.</summary>
+/// <param name="Kind">Its word.</param>
+/// <param name="Do">Does a piece of it, telling the share that is done; a <see cref="Refusal"/> is told to people.</param>
+public sealed record WorkKind(string Kind, Action<WorkRow, Action<double>, CancellationToken> Do);
+
+/// <summary>
+/// Long work done beside everything else, two pieces at a time: queued in a file, told of as it goes on, left when nobody wants it, and begun again where a program ended
+/// in the midst of it. A piece works on one revision and shows what it made only when all of it is there.
+/// </summary>
+public sealed class Works(WorkStore store, IReadOnlyList<WorkKind> kinds) : IDisposable
+{
+    private const int AtOnce = 2;
+    private readonly ConcurrentDictionary<string, CancellationTokenSource> _running = new();
+    private readonly ConcurrentDictionary<string, bool> _jobs = new();
+    private readonly SemaphoreSlim _wanted = new(0);
+    private readonly CancellationTokenSource _ending = new();
+    private readonly List<Task> _hands = [];
+
+    /// <summary>Begins to work, and takes up what was left when the last program ended.</summary>
+    public void Start()
+    {
+        for (var n = store.Requeue(); n > 0; n--) _wanted.Release();
+        // What waited then waits still.
+        _wanted.Release(AtOnce);
+        for (var i = 0; i < AtOnce; i++) _hands.Add(Task.Run(Work));
+    }
+
+    /// <summary>Queues a piece, unless the same is queued already.</summary>
+    public string Add(string kind, string job, string of, string says)
+    {
+        _jobs[job] = true;
+        var id = store.Add(kind, job, of, says);
+        _wanted.Release();
+        return id;
+    }
+
+    /// <summary>Whether anything was queued for a job since this program began.</summary>
+    public bool Has(string job) => _jobs.ContainsKey(job);
+
+    /// <summary>Leaves a piece: nothing of it stays.</summary>
+    public void Leave(string id)
+    {
+        store.End(id, "left");
+        if (_running.TryGetValue(id, out var cancel)) cancel.Cancel();
+    }
+
+    public IReadOnlyList<WorkRow> Of(string job, string since) => store.Of(job, since);
+
+    public WorkRow? Find(string id) => store.Find(id);
+
+    public string Now() => store.Now();
+
+    private async Task Work()
+    {
+        while (!_ending.IsCancellationRequested)
+        {
+            try { await _wanted.WaitAsync(_ending.Token); }
+            catch (OperationCanceledException) { return; }
+            while (!_ending.IsCancellationRequested && store.Take() is { } piece) Do(piece);
+        }
+    }
+
+    private void Do(WorkRow piece)
+    {
+        using var cancel = CancellationTokenSource.CreateLinkedTokenSource(_ending.Token);
+        _running[piece.Id] = cancel;
+        var told = 0L;
+        try
+        {
+            var kind = kinds.FirstOrDefault(k => k.Kind == piece.Kind) ?? throw new Refusal("work", $"this version knows no work called `{piece.Kind}`");
+            kind.Do(piece, share =>
+            {
+                cancel.Token.ThrowIfCancellationRequested();
+                // Told a few times a second at most.
+                var now = Environment.TickCount64;
+                if (now - told < 150) return;
+                told = now;
+                store.Progress(piece.Id, share);
+            }, cancel.Token);
+            store.End(piece.Id, "done");
+        }
+        // A program that ends leaves its work as it is, to be taken up again.
+        catch (OperationCanceledException) when (_ending.IsCancellationRequested) { }
+        catch (OperationCanceledException) { store.End(piece.Id, "left"); }
+        catch (Refusal r) { store.End(piece.Id, "failed", r.Message); }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException) { store.End(piece.Id, "failed", $"the disk would not take it: {e.Message}"); }
+        catch (Exception e) when (e is not OutOfMemoryException) { store.End(piece.Id, "failed", $"it could not be made: {e.Message}"); }
+        finally { _running.TryRemove(piece.Id, out _); }
+    }
+
+    public void Dispose()
+    {
+        _ending.Cancel();
+        Task.WaitAll([.. _hands], TimeSpan.FromSeconds(10));
+        _ending.Dispose();
+        _wanted.Dispose();
+    }
+}

@@ -1,0 +1,122 @@
+using System.Text;
+using Lumbeck.Core.Jobs;
+
+namespace Lumbeck.Press.Pdf;
+
+/// <summary>What a page's content asks for by name (ISO 32000-1, 7.8.3).</summary>
+internal interface IPageResources
+{
+    EmbeddedFace Face(FaceId id);
+
+    /// <summary>Marks that are mixed as one, with what they are mixed by (11.6.6).</summary>
+    string Mix(string marks, Piece piece);
+
+    /// <summary>A picture that is so many points wide; null where there are no pictures.</summary>
+    string? Picture(PictureMark mark, double points);
+
+    /// <summary>A picture grown beyond its edges.</summary>
+    string? Grown(GrownMark mark);
+
+    /// <summary>A pattern of tiles (8.7.3), one of which is placed so on the page.</summary>
+    string? Tiles(TilesMark mark, Affine cell, double points);
+
+    /// <summary>A shading in the page's own points (8.7.4.5).</summary>
+    string Shade(Shade shade);
+
+    /// <summary>A finishing ink's plate (8.6.6.4).</summary>
+    string Finish(string name);
+}
+
+/// <summary>One page's resources, written as they are asked for.</summary>
+internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, EmbeddedFace> faces, PressImages images) : IPageResources
+{
+    private readonly int _number = pdf.Reserve();
+    private readonly StringBuilder _states = new("/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >>");
+    private readonly SortedDictionary<string, int> _objects = new(StringComparer.Ordinal), _patterns = new(StringComparer.Ordinal), _shades = new(StringComparer.Ordinal);
+    private readonly SortedDictionary<string, string> _plates = new(StringComparer.Ordinal);
+
+    /// <summary>Whether anything lets through what lies under it, so that the page is composed in its own colours.</summary>
+    public bool Mixes { get; private set; }
+
+    public EmbeddedFace Face(FaceId id) => faces(id);
+
+    public string Mix(string marks, Piece piece)
+    {
+        Mixes = true;
+        var name = "X" + (scene.Pieces.IndexOf(piece) + 1).ToString(CultureInfo.InvariantCulture);
+        var box = $"[0 0 {PdfText.Figure(scene.Width)} {PdfText.Figure(scene.Height)}]";
+        _objects[name] = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {box} /Group << /S /Transparency /CS /DeviceCMYK >> /Resources {_number} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
+        _states.Append($" /{name}g << /Type /ExtGState /ca {PdfText.Figure(piece.Opacity)} /CA {PdfText.Figure(piece.Opacity)} /BM /{piece.Blend} /AIS false >>");
+        return name;
+    }
+
+    public string? Picture(PictureMark mark, double points) => images.Of(mark.Picture, points, mark.Convert) is { } number ? Image(number, mark.Picture) : null;
+
+    public string? Grown(GrownMark mark) => images.Of(mark) is { } number ? Image(number, mark.Picture) : null;
+
+    private string Image(int number, Picture picture)
+    {
+        Mixes |= !picture.Opaque;
+        var name = string.Create(CultureInfo.InvariantCulture, $"I{number}");
+        _objects[name] = number;
+        return name;
+    }
+
+    public string? Tiles(TilesMark mark, Affine cell, double points)
+    {
+        if (images.Of(mark.Picture, points, mark.Convert) is not { } number) return null;
+        Mixes |= !mark.Picture.Opaque;
+        var (across, down, tiles) = TileCell.Of(mark.Lay);
+        // A pattern's own space is the tile's unit square, y down; its matrix leads to the page (8.7.3.1).
+        var content = string.Concat(tiles.Select(t => $"q {PdfPainter.Placed("I", t)}Q\n"));
+        var matrix = string.Join(' ', ((double[])[cell.A, cell.B, cell.C, cell.D, cell.E, cell.F]).Select(PdfText.Figure));
+        var name = string.Create(CultureInfo.InvariantCulture, $"T{_patterns.Count + 1}");
+        _patterns[name] = pdf.Stream($"/Type /Pattern /PatternType 1 /PaintType 1 /TilingType 1 /BBox [0 0 {across} {down}] /XStep {across} /YStep {down} /Matrix [{matrix}] /Resources << /XObject << /I {number} 0 R >> >>", s => s.Write(Encoding.ASCII.GetBytes(content)));
+        return name;
+    }
+
+    public string Shade(Shade shade)
+    {
+        // Before the first stop and after the last nothing changes.
+        List<(double At, Ink Ink)> stops = [.. shade.Stops];
+        if (stops[0].At > 0) stops.Insert(0, (0, stops[0].Ink));
+        if (stops[^1].At < 1) stops.Add((1, stops[^1].Ink));
+        static string inks(Ink i) => $"[{PdfText.Inks(i)}]";
+        var parts = stops.Zip(stops.Skip(1)).Where(p => p.Second.At > p.First.At).ToList();
+        var functions = string.Join(' ', parts.Select(p => $"<< /FunctionType 2 /Domain [0 1] /N 1 /C0 {inks(p.First.Ink)} /C1 {inks(p.Second.Ink)} >>"));
+        var function = pdf.Object($"<< /FunctionType 3 /Domain [0 1] /Functions [{functions}] /Bounds [{string.Join(' ', parts.Skip(1).Select(p => PdfText.Figure(p.First.At)))}] /Encode [{string.Join(' ', parts.Select(_ => "0 1"))}] >>");
+        var (x0, y0, x1, y1) = (PdfText.Figure(shade.X0), PdfText.Figure(shade.Y0), PdfText.Figure(shade.X1), PdfText.Figure(shade.Y1));
+        var coords = shade.Round ? $"{x0} {y0} 0 {x0} {y0} {PdfText.Figure(Math.Sqrt(((shade.X1 - shade.X0) * (shade.X1 - shade.X0)) + ((shade.Y1 - shade.Y0) * (shade.Y1 - shade.Y0))))}" : $"{x0} {y0} {x1} {y1}";
+        var name = string.Create(CultureInfo.InvariantCulture, $"S{_shades.Count + 1}");
+        _shades[name] = pdf.Object($"<< /ShadingType {(shade.Round ? 3 : 2)} /ColorSpace /DeviceCMYK /Coords [{coords}] /Function {function} 0 R /Extend [true true] >>");
+        return name;
+    }
+
+    public string Finish(string name)
+    {
+        if (_plates.TryGetValue(name, out var known)) return known[..known.IndexOf(' ', StringComparison.Ordinal)];
+        var id = string.Create(CultureInfo.InvariantCulture, $"P{_plates.Count + 1}");
+        var likeness = Finishes.Likeness(name);
+        _plates[name] = $"{id} [/Separation /{PdfText.Name(name)} /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [{PdfText.Inks(likeness)}] >>]";
+        return id;
+    }
+
+    /// <summary>Writes the dictionary under which page and groups find all of it.</summary>
+    public int Write(string fonts, string more = "")
+    {
+        static string refs(SortedDictionary<string, int> of) => string.Concat(of.Select(o => $"/{o.Key} {o.Value} 0 R "));
+        return pdf.Object(_number, $"<< /ExtGState << {_states} >> /XObject << {refs(_objects)}>> /Pattern << {refs(_patterns)}>> /Shading << {refs(_shades)}>> /ColorSpace << {string.Concat(_plates.Values.Select(p => $"/{p} "))}>> /Font << {fonts}>> {more}>>");
+    }
+}
+
+/// <summary>The smallest part of a pattern of tiles that repeats, in tiles.</summary>
+public static class TileCell
+{
+    /// <summary>How many tiles wide and high it is, and where its tiles lie.</summary>
+    public static (int Across, int Down, IReadOnlyList<Affine> Tiles) Of(TileLay lay) => lay switch
+    {
+        TileLay.Brick => (1, 2, [Affine.Identity, Affine.Move(-0.5, 1), Affine.Move(0.5, 1)]),
+        TileLay.Mirrored => (2, 2, [.. from row in (int[])[0, 1] from column in (int[])[0, 1] select ShapeDrawing.TileFlip(lay, column, row).Then(Affine.Move(column, row))]),
+        _ => (1, 1, [Affine.Identity]),
+    };
+}

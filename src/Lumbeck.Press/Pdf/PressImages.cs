@@ -1,0 +1,39 @@
+using Lumbeck.Core.Houses;
+using Lumbeck.Core.Jobs;
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Pictures;
+
+namespace Lumbeck.Press.Pdf;
+
+/// <summary>A file's pictures, each written once at the resolution it is needed in.</summary>
+internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? files)
+{
+    private readonly Dictionary<(string What, int Wide, bool Convert), int> _written = [];
+
+    /// <summary>At no more than the house's highest useful resolution, and never more than there is.</summary>
+    public int? Of(Picture picture, double points, bool convert) => files is null ? null
+        : Of(picture.Hash, Math.Clamp((int)Math.Ceiling(points / 72 * house.PictureMost), 1, picture.Wide), convert, () => files.PathOf(picture.Hash));
+
+    public int? Of(GrownMark mark) => files is null ? null : Of(mark.How.Recipe, mark.Wide, mark.Convert, () => files.GrownOf(mark, mark.Wide));
+
+    /// <summary>Is told of each picture before it is made; may end the work by throwing.</summary>
+    public Action? Before { get; init; }
+
+    private int Of(string what, int wide, bool convert, Func<string> file) => _written.TryGetValue((what, wide, convert), out var known) ? known
+        : _written[(what, wide, convert)] = Make(file, wide, convert);
+
+    private int Make(Func<string> file, int wide, bool convert)
+    {
+        Before?.Invoke();
+        return Write(PictureMaking.ForPress(file(), wide, PressCondition.Of(house), convert));
+    }
+
+    /// <summary>An image with its samples as JPEG (7.4.8) and what shows through it as a soft mask (11.6.5.3).</summary>
+    private int Write(PressPicture p)
+    {
+        var mask = p.Alpha is { } alpha ? pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} /ColorSpace /DeviceGray /BitsPerComponent 8", s => s.Write(alpha)) : (int?)null;
+        // JPEG files of four inks hold them the other way round, as their readers expect.
+        var colour = p.Gray ? "/ColorSpace /DeviceGray" : "/ColorSpace /DeviceCMYK /Decode [1 0 1 0 1 0 1 0]";
+        return pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} {colour} /BitsPerComponent 8 /Filter /DCTDecode{(mask is { } m ? $" /SMask {m} 0 R" : "")}", s => s.Write(p.Jpeg), compress: false);
+    }
+}

@@ -1,0 +1,187 @@
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Pictures;
+using SkiaSharp;
+
+namespace Lumbeck.Press.Plates;
+
+/// <summary>
+/// Composes a part of a scene in the press's own inks (PRINT.md, Screen and plates): how much of a pixel a shape covers comes from Skia, what lies over what is reckoned here.
+/// </summary>
+/// <param name="type">Faces.</param>
+/// <param name="files">Where pictures are; none are painted where null.</param>
+/// <param name="condition">The house's.</param>
+public sealed class PlatePainter(IType type, IPictureFiles? files, PressCondition condition)
+{
+    /// <summary>Most pixels of one painting.</summary>
+    public const int MostPixels = 30_000_000;
+
+    private readonly PixelShelf _pixels = new(files, condition);
+
+    /// <summary>Paints a window of a scene.</summary>
+    /// <param name="scene">The sheet.</param>
+    /// <param name="window">The part of it, in points.</param>
+    /// <param name="perInch">Pixels an inch.</param>
+    /// <param name="pieces">So many of the scene's pieces, from the lowest; all where null.</param>
+    /// <param name="likeness">Whether finishing inks are shown by their likeness in process inks, as on screen, besides their plates.</param>
+    /// <exception cref="ArgumentException">The window is empty, or has more pixels than can be painted.</exception>
+    public Plates Paint(Scene scene, Bounds window, double perInch, int? pieces = null, bool likeness = false)
+    {
+        var k = perInch / 72;
+        var (wide, high) = ((int)Math.Ceiling(((window.Right - window.Left) * k) - 1e-6), (int)Math.Ceiling(((window.Bottom - window.Top) * k) - 1e-6));
+        if (wide <= 0 || high <= 0 || (long)wide * high > MostPixels) throw new ArgumentException($"A window of {wide} × {high} pixels can't be painted.", nameof(window));
+        var plates = new Plates(wide, high);
+        using var mask = new Mask(wide, high);
+        var toPixels = new Affine(k, 0, 0, k, -window.Left * k, -window.Top * k);
+        using var edge = SkiaPath.Of(Outline.Rectangle(0, 0, scene.Width, scene.Height), toPixels);
+        var sheet = Layer.Sheet(plates);
+        foreach (var piece in scene.Pieces.Take(pieces ?? int.MaxValue))
+        {
+            if (piece.IsEmpty) continue;
+            var place = piece.Place.Then(toPixels);
+            var brush = new Brush(plates, mask, type, _pixels, likeness);
+            if (!piece.Mixes) { brush.On(sheet, place, k, edge, piece.Marks); continue; }
+            var group = sheet.Group();
+            group.Mix(piece.Opacity, piece.Blend, brush.On(group, place, k, edge, piece.Marks));
+        }
+        return plates;
+    }
+}
+
+/// <summary>Lays marks on a layer.</summary>
+internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pixels, bool likeness)
+{
+    private Layer _on = null!;
+    private Affine _place;
+    private double _scale;
+    private SKRectI _touched;
+
+    /// <summary>Lays marks and gives the part that they touched.</summary>
+    public SKRectI On(Layer layer, Affine place, double scale, SKPath edge, IEnumerable<Mark> marks)
+    {
+        (_on, _place, _scale, _touched) = (layer, place, scale, SKRectI.Empty);
+        foreach (var mark in marks) Lay(mark, edge);
+        return _touched;
+    }
+
+    private void Lay(Mark mark, SKPath clip)
+    {
+        switch (mark)
+        {
+            case FillMark f:
+                using (var path = SkiaPath.Of(f.Shape, _place, f.EvenOdd)) mask.Fill(path, clip);
+                Ink(f, f.Ink, f.Overprint);
+                break;
+            case LineMark l:
+                using (var path = SkiaPath.Of(l.Shape, _place)) mask.Line(path, l.Width * _scale, [.. l.Dash.Select(d => d * _scale)], clip);
+                Ink(l, l.Ink, false);
+                break;
+            case GlyphMark g:
+                using (var path = SkiaPath.Of(line => Glyphs(line, g))) mask.Fill(path, clip);
+                Ink(g, g.Ink, g.Overprint);
+                break;
+            case ShadeMark h:
+                using (var path = SkiaPath.Of(h.Shape, _place, h.EvenOdd)) mask.Fill(path, clip);
+                Shade(h.Shade);
+                break;
+            case PictureMark p:
+                using (var path = SkiaPath.Of(p.Clip, _place)) mask.Fill(path, clip);
+                Picture(p.Place.Then(_place), m => pixels.Of(p.Picture, m, p.Convert, Window()), (u, v) => (u, v));
+                break;
+            case GrownMark w:
+                using (var path = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), w.Place.Then(_place))) mask.Fill(path, clip);
+                Picture(w.Place.Then(_place), m => pixels.Of(w, m), (u, v) => (u, v));
+                break;
+            case TilesMark t:
+                using (var path = SkiaPath.Of(t.Clip, _place)) mask.Fill(path, clip);
+                Picture(t.Cell.Then(_place), m => pixels.Of(t.Picture, m, t.Convert, null), (u, v) => Tile(t.Lay, u, v));
+                break;
+            case DrawingMark d:
+                using (var own = SkiaPath.Of(d.Clip, _place))
+                {
+                    using var both = own.Op(clip, SKPathOp.Intersect);
+                    foreach (var inner in d.Marks) Lay(inner, both ?? own);
+                }
+                break;
+        }
+    }
+
+    private void Glyphs(SKPathBuilder line, GlyphMark g)
+    {
+        var size = g.Size / type.Metrics(g.Face).UnitsPerEm;
+        foreach (var glyph in g.Glyphs) line.Add(type.Glyph(g.Face, glyph.Id), new Affine(size, 0, 0, -size, g.X + glyph.X, g.Y + glyph.Y).Then(_place));
+    }
+
+    private static (double U, double V) Tile(Core.Jobs.TileLay lay, double u, double v)
+    {
+        var row = Math.Floor(v);
+        if (lay == Core.Jobs.TileLay.Brick && ((long)row & 1) != 0) u += 0.5;
+        var column = Math.Floor(u);
+        (u, v) = (u - column, v - row);
+        if (lay != Core.Jobs.TileLay.Mirrored) return (u, v);
+        return (((long)column & 1) != 0 ? 1 - u : u, ((long)row & 1) != 0 ? 1 - v : v);
+    }
+
+    private SKRectI Window() => mask.Touched;
+
+    private void Touch()
+    {
+        if (mask.Touched.IsEmpty) return;
+        _touched = _touched.IsEmpty ? mask.Touched : SKRectI.Union(_touched, mask.Touched);
+    }
+
+    private static int Level(int hundredths) => ((hundredths * 255) + 5000) / 10_000;
+
+    private void Ink(Mark mark, Ink ink, bool overprint)
+    {
+        if (mask.Touched.IsEmpty) return;
+        var strength = 256;
+        if (mark.Finish is { } finish)
+        {
+            if (!plates.Finishes.TryGetValue(finish.Name, out var plate)) plates.Finishes[finish.Name] = plate = new byte[plates.Wide * plates.High];
+            Each((pixel, a) => plate[pixel] = (byte)(((plate[pixel] * (255 - a)) + (Level(finish.Tint) * a) + 127) / 255));
+            if (!likeness) return;
+            (strength, overprint) = ((int)(Finishes.Strength(finish.Name) * 256), false);
+        }
+        Touch();
+        var (c, m, y, k) = (Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
+        Each((pixel, a) => _on.Lay(pixel, c, m, y, k, a * strength >> 8, overprint));
+    }
+
+    private void Each(Action<int, int> lay)
+    {
+        var t = mask.Touched;
+        for (var row = t.Top; row < t.Bottom; row++)
+        {
+            var cover = mask.Row(row);
+            for (var column = t.Left; column < t.Right; column++)
+                if (cover[column] != 0) lay((row * plates.Wide) + column, cover[column]);
+        }
+    }
+
+    private void Shade(Shade shade)
+    {
+        Touch();
+        var back = _place.Inverse();
+        Each((pixel, a) =>
+        {
+            var (x, y) = back.At((pixel % plates.Wide) + 0.5, (pixel / plates.Wide) + 0.5);
+            var ink = shade.At(shade.Along(x, y));
+            _on.Lay(pixel, (int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255), (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255), a, false);
+        });
+    }
+
+    /// <summary>Lays a picture's pixels, each read between its four neighbours.</summary>
+    private void Picture(Affine place, Func<Affine, PixelPart?> part, Func<double, double, (double, double)> within)
+    {
+        if (mask.Touched.IsEmpty || part(place) is not { } p) return;
+        Touch();
+        var back = place.Inverse();
+        Each((pixel, a) =>
+        {
+            var (u, v) = back.At((pixel % plates.Wide) + 0.5, (pixel / plates.Wide) + 0.5);
+            (u, v) = within(u, v);
+            var (c, m, y, k, alpha) = p.At(u, v);
+            _on.Lay(pixel, c, m, y, k, alpha == 255 ? a : ((a * alpha) + 127) / 255, false);
+        });
+    }
+}

@@ -1,0 +1,37 @@
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Pictures;
+using NetVips;
+
+namespace Lumbeck.Press.Plates;
+
+/// <summary>A part of a sheet as the press lays it down: cyan, magenta, yellow and black side by side, 255 for all of an ink; and what lies on plates of finishing inks.</summary>
+public sealed class Plates
+{
+    internal Plates(int wide, int high)
+    {
+        (Wide, High) = (wide, high);
+        Inks = new byte[wide * high * 4];
+    }
+
+    public int Wide { get; }
+    public int High { get; }
+    /// <summary>Row by row, four bytes a pixel.</summary>
+    public byte[] Inks { get; }
+    /// <summary>Plates of finishing inks by name, one byte a pixel.</summary>
+    public SortedDictionary<string, byte[]> Finishes { get; } = new(StringComparer.Ordinal);
+
+    /// <summary>As the screen shows it, through the press profile.</summary>
+    public Image ToScreen(PressCondition condition)
+    {
+        using var raw = Image.NewFromMemory(Inks, Wide, High, 4, Enums.BandFormat.Uchar);
+        using var press = raw.Copy(interpretation: Enums.Interpretation.Cmyk);
+        return PictureMaking.Screen(press, condition);
+    }
+
+    /// <summary>The same as a WebP file.</summary>
+    public byte[] ToWebp(PressCondition condition, int quality = 90)
+    {
+        using var screen = ToScreen(condition);
+        return screen.WebpsaveBuffer(q: quality, keep: Enums.ForeignKeep.None, smartSubsample: true, effort: 2);
+    }
+}

@@ -1,0 +1,50 @@
+using System.Collections.Concurrent;
+using Lumbeck.Press.Colour;
+using Lumbeck.Web.Screens;
+
+namespace Lumbeck.Web;
+
+/// <summary>What the plates have, as pictures: parts of a sheet for the editor, and whole sheets, small, for lists.</summary>
+public static class PlateRoutes
+{
+    private static readonly ConcurrentDictionary<(string Data, long Revision, int Sheet, int Take, int Wide), byte[]> Small = new();
+
+    public static void Map(WebApplication app)
+    {
+        app.MapGet("/jobs/{slug}/plates/{key}", Part);
+        app.MapGet("/jobs/{slug}/wrap.webp", Whole);
+    }
+
+    private static IResult Part(string slug, string key, int? ppi, Desk.Desk desk, PlatedPieces plated, HttpContext http)
+    {
+        try
+        {
+            if (plated.Picture(slug, key, ppi ?? PlatedPieces.PerInch) is not { } picture) return Results.NotFound();
+            http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
+            return Results.File(picture, "image/webp");
+        }
+        catch (Refusal) { return Results.NotFound(); }
+    }
+
+    /// <summary>A sheet of what is on the bench, of a revision <paramref name="at"/> which it lay, or with another take of its wrap; so many pixels wide.</summary>
+    private static IResult Whole(string slug, long? r, long? at, int? sheet, int? take, int? wide, Desk.Desk desk, HttpContext http)
+    {
+        try
+        {
+            var on = desk.Job(slug);
+            var revision = at ?? on.Revision;
+            var shown = at is null ? on.Composed : desk.Revision(slug, revision);
+            var printed = shown.Sheets[Math.Clamp(sheet ?? 0, 0, shown.Sheets.Length - 1)];
+            var pixels = Math.Clamp(wide ?? 480, 60, 1600);
+            http.Response.Headers.CacheControl = at is not null || r == on.Revision ? "private, max-age=31536000, immutable" : "no-store";
+            if (Small.Count > 600) Small.Clear();
+            return Results.File(Small.GetOrAdd((desk.Folder, revision, printed.On.Number, take ?? -1, pixels), _ =>
+            {
+                var scene = take is { } t ? desk.OfTake(shown, printed.On, t) : printed.Scene;
+                var house = shown.Job.Ticket.House;
+                return desk.PlatesOf(house).Paint(scene, new(0, 0, scene.Width, scene.Height), pixels / scene.Width * 72, likeness: true).ToWebp(PressCondition.Of(house), 84);
+            }), "image/webp");
+        }
+        catch (Refusal) { return Results.NotFound(); }
+    }
+}

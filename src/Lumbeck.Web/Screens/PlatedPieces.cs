@@ -1,0 +1,86 @@
+using System.Collections.Concurrent;
+using System.Security.Cryptography;
+using System.Text;
+using Lumbeck.Press.Svg;
+
+namespace Lumbeck.Web.Screens;
+
+/// <summary>
+/// What a browser can't show by itself: pieces that blend in press colours, and inks that overprint what is not plain. For these the page is given a picture of what the plates
+/// have there; it changes its address only when what it shows changes.
+/// </summary>
+public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
+{
+    /// <summary>Pixels an inch at first; the page asks for more when it is looked at more closely.</summary>
+    public const int PerInch = 144, MostPerInch = 1200;
+    private const double MostPixels = 5_000_000;
+    private const int Most = 400;
+
+    private readonly ConcurrentDictionary<string, (Scene Scene, int Pieces, Bounds Window, House House)> _known = new();
+    private readonly ConcurrentDictionary<(string Key, int PerInch), byte[]> _made = new();
+
+    /// <summary>A sheet's pieces as they are shown, the lowest first.</summary>
+    public IReadOnlyList<Fragment> Of(Composed c, ComposedSheet sheet, string address)
+    {
+        var (painter, house, scene) = (drawings.Painter(c), c.Job.Ticket.House, sheet.Scene);
+        var told = new List<Fragment>();
+        for (var i = 0; i < scene.Pieces.Length; i++)
+        {
+            var piece = scene.Pieces[i];
+            var html = painter.Piece(piece);
+            if (piece.Mixes || Overprints(piece))
+            {
+                var under = piece.Mixes ? null : Under.Plain(scene, i);
+                if (under is { } ink) html = painter.Piece(Under.Over(piece, ink));
+                else if (Window(scene, piece) is { } window)
+                {
+                    var key = Key(told, scene, i, window, html, house);
+                    if (_known.Count > Most) _known.Clear();
+                    _known[key] = (scene, i + 1, window, house);
+                    html = painter.Plated(piece, window, string.Create(CultureInfo.InvariantCulture, $"{address}/plates/{key}?ppi={PerInch}"));
+                }
+            }
+            told.Add(new(SvgPainter.IdOf(piece.Item), html, Svg: true));
+        }
+        return told;
+    }
+
+    /// <summary>The picture of a key, as WebP; null where nothing that is on the bench has it.</summary>
+    public byte[]? Picture(string slug, string key, int perInch)
+    {
+        if (!_known.TryGetValue(key, out var known))
+        {
+            // After the server was begun anew: what is on the bench is gone through once more.
+            var c = desk.Job(slug).Composed;
+            foreach (var sheet in c.Sheets) _ = Of(c, sheet, "");
+            if (!_known.TryGetValue(key, out known)) return null;
+        }
+        var square = (known.Window.Right - known.Window.Left) * (known.Window.Bottom - known.Window.Top) / 5184;
+        perInch = (int)Math.Min(Math.Clamp(perInch, 36, MostPerInch), Math.Sqrt(MostPixels / square));
+        if (_made.Count > 60) _made.Clear();
+        return _made.GetOrAdd((key, perInch), _ => desk.PlatesOf(known.House).Paint(known.Scene, known.Window, perInch, known.Pieces, likeness: true).ToWebp(Press.Colour.PressCondition.Of(known.House), 94));
+    }
+
+    private static bool Overprints(Piece piece) => piece.Marks.Any(m => m is FillMark { Overprint: true, Finish: null } or GlyphMark { Overprint: true, Finish: null });
+
+    /// <summary>What a piece covers, in whole points within the sheet.</summary>
+    private static Bounds? Window(Scene scene, Piece piece)
+    {
+        var lines = piece.Marks.OfType<LineMark>().Select(l => l.Width).DefaultIfEmpty(0).Max() / 2;
+        var b = piece.Inked.Union(piece.Frame);
+        if (b.IsEmpty) return null;
+        var w = new Bounds(Math.Max(0, Math.Floor(b.Left - lines)), Math.Max(0, Math.Floor(b.Top - lines)), Math.Min(scene.Width, Math.Ceiling(b.Right + lines)), Math.Min(scene.Height, Math.Ceiling(b.Bottom + lines)));
+        return w.IsEmpty ? null : w;
+    }
+
+    /// <summary>A name for all that lies in a window up to a piece.</summary>
+    private static string Key(List<Fragment> below, Scene scene, int piece, Bounds window, string own, House house)
+    {
+        using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        hash.AppendData(Encoding.UTF8.GetBytes($"{house.Profile} {house.Intent} {window}"));
+        for (var i = 0; i < piece; i++)
+            if (Under.Touches(scene.Pieces[i], window)) hash.AppendData(Encoding.UTF8.GetBytes(below[i].Html));
+        hash.AppendData(Encoding.UTF8.GetBytes(own));
+        return Convert.ToHexStringLower(hash.GetHashAndReset())[..32];
+    }
+}

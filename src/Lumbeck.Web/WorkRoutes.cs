@@ -1,0 +1,26 @@
+using Lumbeck.Store;
+using Microsoft.AspNetCore.Antiforgery;
+
+namespace Lumbeck.Web;
+
+/// <summary>Where a page asks how long work gets on, and leaves it.</summary>
+public static class WorkRoutes
+{
+    public static void Map(WebApplication app)
+    {
+        app.MapGet("/jobs/{slug}/works", (string slug, string? since, Desk.Desk desk, HttpContext http) =>
+        {
+            http.Response.Headers.CacheControl = "no-store";
+            var now = desk.Works.Now();
+            return Results.Json(new { now, works = desk.Works.Of(slug, since is { Length: > 0 and < 40 } ? since : now).Select(Told) });
+        });
+        app.MapPost("/works/{id}/leave", async (string id, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http) =>
+        {
+            if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
+            desk.Works.Leave(id);
+            return Results.NoContent();
+        });
+    }
+
+    private static object Told(WorkRow w) => new { id = w.Id, kind = w.Kind, says = w.Says, state = w.State, share = Math.Round(w.Share, 3), problem = w.Problem };
+}
