@@ -98,6 +98,15 @@ public sealed class PictureDesk : IPictureFiles
         finally { File.Delete(aside); }
     }
 
+    /// <summary>Lays a picture of our own in the drawer, as it is known to be.</summary>
+    internal Picture Lay(string path, Picture known, string source)
+    {
+        var (hash, bytes) = _files.Keep(s => { using var f = File.OpenRead(path); f.CopyTo(s); });
+        _rows.Add(new() { Hash = hash, Name = known.Name, Wide = known.Wide, High = known.High, Opaque = known.Opaque, Bytes = bytes, Space = known.Space.ToString() });
+        Say(hash, source, "Skerry & Vane", "for any use");
+        return known with { Hash = hash };
+    }
+
     private static Picture Look(string path, string called)
     {
         var head = new byte[256];

@@ -139,7 +139,7 @@ public sealed class DeskTests : IDisposable
     {
         var folder = Path.Combine(_folder, "new");
         var desks = await Task.WhenAll(Enumerable.Range(0, 4).Select(_ => Task.Run(() => new Desk(folder, TimeProvider.System))));
-        foreach (var desk in desks) desk.Jobs().Select(j => j.Slug).ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse"]);
+        foreach (var desk in desks) desk.Jobs().Select(j => j.Slug).ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble"]);
     }
 
     [Fact]

@@ -6,27 +6,17 @@ namespace Lumbeck.Desk.Demo;
 /// <summary>Poems: a case with a jacket over it, two wraps of one job.</summary>
 internal static class Calder
 {
-    /// <summary>The sound itself, on the back flap.</summary>
-    public static IEnumerable<Edit> Art(Desk desk)
-    {
-        var picture = desk.Pictures.TakeIn(new MemoryStream(Seascape.Png()), "calder-sound-by-night.png", default).GetAwaiter().GetResult();
-        desk.Pictures.Say(picture.Hash, "computed for this cover", "Skerry & Vane", "for any use");
-        yield return new AddItem(new PictureItem { Id = "sound-by-night", Hold = Lay.At(Part.BackFlap, Anchor.Top, down: 62), Width = Span.Full, Height = new(Lay.Mm(52)), Picture = picture });
-    }
-
-    public static IEnumerable<Edit> Edits() =>
+    public static IEnumerable<Edit> Edits(Desk desk) =>
     [
         new SetBinding(BindingKind.Jacket), new SetTrim(Size.FromMillimetres(138, 216)), new SetPages(286), new SetFact(Words.Subtitle, "poems"),
         new SetFact(Words.Author, "Tamsin Oyelaran"), new SetFact(Words.Imprint, "Skerry & Vane"), new SetIsbn("9780000000026"), new SetPrice(new(16.5m, "GBP")), new SetFact(Words.Finish, "uncoated with seal"),
         .. Lay.Swatches(("night", "Night", 88, 70, 40, 40), ("ice", "Ice", 16, 4, 6, 0), ("swell", "Swell", 80, 58, 36, 26), ("moon", "Moon", 2, 4, 18, 0), ("slate", "Slate", 70, 52, 42, 30)),
-        // The jacket: night over the sound, the moon on the front.
-        new PaintGround(new SwatchPaint("night")), new LayPaper(new ContourLines { Seed = 19, Paint = new SwatchPaint("swell") }),
-        Lay.Rect("sound", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 74, "slate"),
-        Lay.Rect("horizon", Lay.At(Part.Sheet, Anchor.Bottom, down: -73.6m, box: HoldBox.Edge), 0, 0.4m, "ice"),
-        Lay.Rect("moon", Lay.At(Part.Front, Anchor.Top, 26, 82, HoldBox.Face), 30, 30, "moon", corner: 15),
-        Lay.Text("title", TextRole.Title, "Winter over\nCalder Sound", Lay.At(Part.Front, Anchor.Top, down: 16), 0, 44, "cormorant-garamond/400", 38, "ice", leading: 1.02m),
-        Lay.Text("subtitle", TextRole.Subtitle, "poems", Lay.At(Part.Front, Anchor.Top, down: 55), 0, 9, "cormorant-garamond/400i", 19, "ice"),
-        Lay.Text("author", TextRole.Author, "TAMSIN OYELARAN", Lay.At(Part.Front, Anchor.Bottom, down: -12), 0, 9, "cormorant-garamond/600", 16, "ice", tracking: 140),
+        // The jacket: one picture of the sound from flap to flap, the moon on the front.
+        new PaintGround(new SwatchPaint("night")),
+        Art.Over(desk, "sound", "calder-sound-by-night.jpg", 6080, 2700, Lay.At(Part.Sheet, Anchor.Middle, box: HoldBox.Edge), 0),
+        Lay.Text("title", TextRole.Title, "Winter over\nCalder Sound", Lay.At(Part.Front, Anchor.Top, down: 26), 0, 40, "cormorant-garamond/400", 38, "ice", leading: 1.02m),
+        Lay.Text("subtitle", TextRole.Subtitle, "poems", Lay.At(Part.Front, Anchor.Top, down: 62), 0, 9, "cormorant-garamond/400i", 19, "ice"),
+        Lay.Text("author", TextRole.Author, "TAMSIN OYELARAN", Lay.At(Part.Front, Anchor.Top, down: 10), 0, 9, "cormorant-garamond/600", 16, "ice", tracking: 140),
         Lay.Text("spine-title", TextRole.Title, "Winter over Calder Sound", Lay.At(Part.Spine, Anchor.Left, 10), 104, 0, "cormorant-garamond/600", 21, "ice", Align.Left, Stand.Middle, leading: 1),
         Lay.Text("spine-author", TextRole.Author, "OYELARAN", Lay.At(Part.Spine, Anchor.Right, -6), 44, 0, "cormorant-garamond/600", 12, "ice", Align.Right, Stand.Middle, 120, 1),
         Lay.Text("quote", TextRole.Free, "The ferry has gone, and the dark\ncomes in on its own oars.", Lay.At(Part.Back, Anchor.Top, down: 34), 0, 24, "cormorant-garamond/400i", 17, "ice", leading: 1.3m),

@@ -5,19 +5,20 @@ internal static class DemoBench
 {
     private const string Session = "demo";
 
-    private static readonly (string Slug, string House, string Title, Func<IEnumerable<Edit>> Edits)[] Jobs =
+    private static readonly (string Slug, string House, string Title, Func<Desk, IEnumerable<Edit>> Edits)[] Jobs =
     [
-        ("tidewatcher", "tern", "The Tidewatcher’s Ledger", Tidewatcher.Edits),
+        ("tidewatcher", "tern", "The Tidewatcher’s Ledger", _ => Tidewatcher.Edits()),
         ("orrin", "aldwater", "Bridges of the Orrin Valley", Orrin.Edits),
-        ("hive", "plover", "Hive Record", Hive.Edits),
+        ("hive", "plover", "Hive Record", _ => Hive.Edits()),
         ("calder", "aldwater", "Winter over Calder Sound", Calder.Edits),
         ("lighthouse", "tern", "המגדלור האחרון", Lighthouse.Edits),
+        ("trouble", "tern", "The Salt Road", SaltRoad.Edits),
     ];
 
     /// <summary>Each job comes to the bench made: a maker's first step back never takes a piece of it away.</summary>
     public static void Load(Desk desk)
     {
         foreach (var (slug, house, title, edits) in Jobs)
-            desk.Begin(title, edits().Concat(slug == "calder" ? Calder.Art(desk) : []).Aggregate(Starters.Job(HouseFile.Shipped[house], title), (job, edit) => edit.Apply(job)), Session, slug);
+            desk.Begin(title, edits(desk).Aggregate(Starters.Job(HouseFile.Shipped[house], title), (job, edit) => edit.Apply(job)), Session, slug);
     }
 }

@@ -6,7 +6,7 @@ namespace Lumbeck.Desk.Demo;
 /// <summary>An illustrated local history: printed case, in millimetres. A viaduct runs round the boards.</summary>
 internal static class Orrin
 {
-    public static IEnumerable<Edit> Edits()
+    public static IEnumerable<Edit> Edits(Desk desk)
     {
         var silk = HouseFile.Shipped["aldwater"].Papers.First(p => p.Name.StartsWith("Silk", StringComparison.Ordinal));
         List<Edit> edits =
@@ -16,6 +16,7 @@ internal static class Orrin
             new SetPeople([new("Edda Lindqvist", "photographer"), new("Tomas Wray", "foreword")]), new SetInsideColour(InsideColour.Colour), new SetFact(Words.Finish, "matt laminate"), new SetFact(Words.Edition, "first"),
             .. Lay.Swatches(("dusk", "Dusk", 62, 40, 34, 18), ("haze", "Haze", 52, 32, 28, 12), ("stone", "Stone", 12, 14, 24, 4), ("shade", "Shade", 30, 30, 40, 18), ("river", "River", 78, 52, 42, 34), ("paper", "Paper", 3, 4, 10, 0)),
             new PaintGround(new SwatchPaint("dusk")), new LayPaper(new ContourLines { Seed = 7, Paint = new SwatchPaint("haze") }),
+            Art.Over(desk, "valley", "orrin-valley-in-mist.jpg", 5200, 2240, Lay.At(Part.Sheet, Anchor.Top, box: HoldBox.Edge), 184),
             // The viaduct: a wall, its openings, a parapet, and the river before it.
             Lay.Rect("wall", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 104, "stone"),
             Lay.Rect("parapet", Lay.At(Part.Sheet, Anchor.Bottom, down: -104, box: HoldBox.Edge), 0, 3, "shade"),

@@ -46,11 +46,11 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
         return Read(lab);
     }
 
-    /// <summary>The mix that comes nearest to a colour asked for, in whole percents, as the profile has it: of a screen's by the house's intent, with black-point compensation where that is relative; of Lab relative without.</summary>
+    /// <summary>The mix that comes nearest to a colour asked for, in whole percents, as the profile has it: colorimetric, so that what the press can show is matched.</summary>
     public Ink Mix(Asked asked) => _mixed.GetOrAdd(asked, a =>
     {
-        using var press = a is AskedRgb rgb ? FromRgb(rgb) : FromLab(((AskedLab)a).Lab);
-        var levels = MemoryMarshal.Cast<byte, ushort>(press.WriteToMemory<byte>());
+        using var press = FromLab(Lab(a));
+        var levels = press.WriteToMemory<ushort>();
         static decimal percent(ushort level) => Math.Round(level * 100m / 65535);
         return Ink.Percent(percent(levels[0]), percent(levels[1]), percent(levels[2]), percent(levels[3]));
     });
@@ -70,12 +70,6 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
         using var press = One(ink);
         using var screen = press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: _profile, intent: intent, depth: 8, embedded: false);
         return Hex(screen);
-    }
-
-    private Image FromRgb(AskedRgb rgb)
-    {
-        using var one = Rgb(rgb);
-        return one.IccTransform(_profile, inputProfile: Profiles.PathOf("sRGB"), intent: condition.Intent == Core.Houses.Intent.Perceptual ? Enums.Intent.Perceptual : Enums.Intent.Relative, blackPointCompensation: condition.Intent != Core.Houses.Intent.Perceptual, depth: 16, embedded: false);
     }
 
     private Image FromLab(Lab own)

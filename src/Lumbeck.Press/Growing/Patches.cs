@@ -119,9 +119,17 @@ internal sealed class Patches
         (_like[at], _unlike[at]) = (best, least);
     }
 
-    /// <summary>Lays the likenesses one over the other where they are wanted; each unknown pixel is what they have there, the more alike a square the more it counts.</summary>
-    public void Vote()
+    /// <summary>How far outward from the picture's edge what is off there is made good, in pixels.</summary>
+    private const int Mended = 10;
+
+    /// <summary>
+    /// Lays the likenesses one over the other where they are wanted; each unknown pixel is what they have there, the more alike a square the more it counts.
+    /// </summary>
+    /// <param name="join">Whether what the squares have otherwise than the picture along its very edge is carried outward, ever less, so that there is no step.</param>
+    public void Vote(bool join = false)
     {
+        // What the squares would have along the picture's own outermost pixels: head, foot, left, right.
+        var edges = new Vector128<float>[][] { new Vector128<float>[_knownWide], new Vector128<float>[_knownWide], new Vector128<float>[_knownHigh], new Vector128<float>[_knownHigh] };
         const int strip = 64;
         var usual = Math.Max(64, Middle());
         Parallel.For(0, (_grid.High + strip - 1) / strip, part =>
@@ -161,12 +169,55 @@ internal sealed class Patches
                 for (var x = 0; x < _grid.Wide; x++)
                 {
                     var at = ((y - top) * _grid.Wide) + x;
+                    if (weight[at] > 0) Edge(edges, x - _m.Left, y - _m.Top, sum[at] / weight[at]);
                     if (weight[at] == 0 || (x >= _m.Left && x < _m.Left + _knownWide && y >= _m.Top && y < _m.Top + _knownHigh)) continue;
                     var mean = sum[at] / weight[at];
                     var pixel = _grid.Pixel(x, y);
                     for (var i = 0; i < 4; i++) pixel[i] = (byte)Math.Clamp(MathF.Round(mean[i]), 0, 255);
                 }
         });
+        if (join) Join(edges);
+    }
+
+    private void Edge(Vector128<float>[][] edges, int x, int y, Vector128<float> value)
+    {
+        if (x < 0 || y < 0 || x >= _knownWide || y >= _knownHigh) return;
+        // A fifth number says that there is one at all: what is nothing is marked so.
+        value = value.WithElement(0, value[0] + Marked);
+        if (y == 0) edges[0][x] = value;
+        if (y == _knownHigh - 1) edges[1][x] = value;
+        if (x == 0) edges[2][y] = value;
+        if (x == _knownWide - 1) edges[3][y] = value;
+    }
+
+    private const float Marked = 1000;
+
+    private void Join(Vector128<float>[][] edges)
+    {
+        void mend(Vector128<float> voted, int kx, int ky, int outX, int outY)
+        {
+            if (voted[0] < Marked) return;
+            voted = voted.WithElement(0, voted[0] - Marked);
+            var known = _grid.Pixel(kx, ky);
+            for (var away = 1; away <= Mended; away++)
+            {
+                var (x, y) = (kx + (outX * away), ky + (outY * away));
+                if (x < 0 || y < 0 || x >= _grid.Wide || y >= _grid.High) return;
+                var pixel = _grid.Pixel(x, y);
+                var share = MathF.Exp((1 - away) / 3f);
+                for (var i = 0; i < 4; i++) pixel[i] = (byte)Math.Clamp(MathF.Round(pixel[i] + ((known[i] - voted[i]) * share)), 0, 255);
+            }
+        }
+        for (var x = 0; x < _knownWide; x++)
+        {
+            mend(edges[0][x], _m.Left + x, _m.Top, 0, -1);
+            mend(edges[1][x], _m.Left + x, _m.Top + _knownHigh - 1, 0, 1);
+        }
+        for (var y = 0; y < _knownHigh; y++)
+        {
+            mend(edges[2][y], _m.Left, _m.Top + y, -1, 0);
+            mend(edges[3][y], _m.Left + _knownWide - 1, _m.Top + y, 1, 0);
+        }
     }
 
     private static Vector128<float> Four(uint pixel) =>

@@ -38,7 +38,7 @@ internal static class Synthesis
                 var radius = coarsest ? Math.Max(4, reach >> (round / 3)) : level >= 1 ? 24 : 12;
                 now.Search((2 * round) + 1, radius);
                 now.Search((2 * round) + 2, radius);
-                now.Vote();
+                now.Vote(join: level == finest && round == rounds - 1);
                 told?.Invoke(Done(levels, finest, level, (round + 1.0) / rounds));
             }
             (patches, whole) = (now, next);

@@ -18,7 +18,7 @@ public static class PictureLooks
         using var screen = press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : PictureMaking.Screen(press, condition);
         using var lab = screen.Colourspace(Enums.Interpretation.Lab);
         var rgb = screen.WriteToMemory<byte>();
-        var points = System.Runtime.InteropServices.MemoryMarshal.Cast<byte, float>(lab.Cast(Enums.BandFormat.Float).WriteToMemory<byte>()).ToArray();
+        var points = lab.Cast(Enums.BandFormat.Float).WriteToMemory<float>();
         var n = points.Length / 3;
         double far(int i, (double L, double A, double B) c) => Math.Pow(points[i * 3] - c.L, 2) + Math.Pow(points[(i * 3) + 1] - c.A, 2) + Math.Pow(points[(i * 3) + 2] - c.B, 2);
         (double, double, double) at(int i) => (points[i * 3], points[(i * 3) + 1], points[(i * 3) + 2]);

@@ -1,0 +1,86 @@
+using Lumbeck.Core.Drawing;
+using Lumbeck.Press.Drawn;
+
+namespace Lumbeck.Press.Tests;
+
+/// <summary>SVG drawings read into marks, and what is refused of them.</summary>
+public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
+{
+    private static ReadDrawing Read(string svg) => SvgReading.Read(System.Text.Encoding.UTF8.GetBytes(svg), "d.svg", rgb => Ink.Percent(Math.Round((255 - rgb.R) / 2.55m), Math.Round((255 - rgb.G) / 2.55m), Math.Round((255 - rgb.B) / 2.55m), 0));
+
+    private const string Begin = "<svg xmlns='http://www.w3.org/2000/svg' xmlns:xlink='http://www.w3.org/1999/xlink' viewBox='0 0 100 50'>";
+
+    [Fact]
+    public void Shapes_paths_groups_references_and_gradients_become_marks()
+    {
+        var d = Read(Begin + """
+            <style>.a{fill:#ff0000}</style>
+            <defs><linearGradient id='g'><stop offset='0' stop-color='white'/><stop offset='100%' stop-color='#000'/></linearGradient><clipPath id='c'><rect width='10' height='10'/></clipPath><g id='leaf'><path d='M0 0L10 0A5 5 0 0 1 10 10z'/></g></defs>
+            <rect class='a' x='10' y='5' width='20' height='10'/>
+            <g transform='translate(50 0) scale(2)' fill='none' stroke='blue' stroke-width='3'><circle cx='5' cy='5' r='5'/></g>
+            <rect fill='url(#g)' width='100' height='50'/>
+            <use xlink:href='#leaf' x='5' fill='lime'/>
+            <path clip-path='url(#c)' fill-rule='evenodd' d='M0 0h20v20h-20z'/>
+            <rect width='5' height='5' display='none'/>
+            </svg>
+            """);
+        (d.Wide, d.High).ShouldBe((4000, 2000));
+        d.Marks.Select(m => m.GetType().Name).ShouldBe(["FillMark", "LineMark", "ShadeMark", "FillMark", "DrawingMark"]);
+        var red = (FillMark)d.Marks[0];
+        red.Ink.ShouldBe(Ink.Percent(0, 100, 100, 0));
+        red.Shape.Bounds.ShouldBe(new Bounds(400, 200, 1200, 600));
+        ((LineMark)d.Marks[1]).Width.ShouldBe(240, 0.01);
+        ((ShadeMark)d.Marks[2]).Shade.ShouldSatisfyAllConditions(s => s.X0.ShouldBe(0), s => s.X1.ShouldBe(4000), s => s.Stops.Length.ShouldBe(2));
+        ((FillMark)d.Marks[3]).Shape.Strokes.ShouldContain(Stroke.Quad);
+        ((DrawingMark)d.Marks[4]).Marks.Single().ShouldBeOfType<FillMark>().EvenOdd.ShouldBeTrue();
+    }
+
+    [Theory]
+    [InlineData("<script>alert(1)</script>", "holds a script")]
+    [InlineData("<rect onclick='x()' width='1' height='1'/>", "holds a script")]
+    [InlineData("<foreignObject/>", "holds a script")]
+    [InlineData("<image href='https://example.org/a.png'/>", "holds a `image`")]
+    [InlineData("<use href='other.svg#a'/>", "reaches outside its own file, for `other.svg#a`")]
+    [InlineData("<use href='file:///etc/passwd'/>", "reaches outside")]
+    [InlineData("<style>@import url(http://x)</style><rect width='1' height='1'/>", "style sheet reaches outside")]
+    [InlineData("<text>words</text>", "turn that to paths first")]
+    [InlineData("<rect width='5' height='5' fill-opacity='.5'/>", "see-through parts")]
+    [InlineData("<rect width='5' height='5' fill='url(#none)'/>", "is not in it")]
+    [InlineData("<g id='a'><use href='#a'/></g>", "deep in each other|refers to itself")]
+    [InlineData("<path d='M0 0 L nonsense'/>", "a path of it can’t be read")]
+    [InlineData("<rect width='5' height='5' fill='hsl(1,2,3)'/>", "the colour `hsl(1,2,3)` can’t be read")]
+    [InlineData("", "nothing in it is drawn")]
+    public void What_would_print_otherwise_or_reaches_outside_is_refused_by_name(string within, string says) =>
+        Should.Throw<Refusal>(() => Read(Begin + within + "</svg>")).Message.ShouldSatisfyAllConditions(m => says.Split('|').Any(m.Contains).ShouldBeTrue(m), m => m.ShouldStartWith("d.svg"));
+
+    [Fact]
+    public void Entities_that_would_grow_without_end_are_not_followed()
+    {
+        var bomb = "<!DOCTYPE svg [<!ENTITY a 'aaaaaaaaaa'>" + string.Concat(Enumerable.Range(0, 20).Select(i => $"<!ENTITY b{i} '&a;&a;&a;'>")) + "]>" + Begin + "<title>&b19;</title><rect width='1' height='1'/></svg>";
+        Should.Throw<Refusal>(() => Read(bomb)).Message.ShouldContain("no sound SVG");
+        Should.Throw<Refusal>(() => Read("<svg viewBox='0 0 0 5'/>")).Message.ShouldContain("give it a viewBox");
+        Should.Throw<Refusal>(() => Read(Begin + string.Concat(Enumerable.Repeat("<rect width='1' height='1'/>", SvgReading.MostShapes + 1)) + "</svg>")).Message.ShouldContain("20000 shapes");
+    }
+
+    [Fact]
+    public async Task A_drawing_is_taken_in_hung_tiled_and_leaves_as_paths()
+    {
+        var svg = Begin + "<circle cx='50' cy='25' r='20' fill='#0a5c8a'/></svg>";
+        var picture = await pressed.Desk.Pictures.TakeIn(new MemoryStream(System.Text.Encoding.UTF8.GetBytes(svg)), "disc.svg", default);
+        (picture.IsDrawing, picture.Opaque).ShouldBe((true, false));
+        var job = Lumbeck.Desk.Starters.Job(Core.Houses.HouseFile.Shipped["tern"], "Drawn");
+        var item = new PictureItem { Id = "d", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromInches(4)), Height = new(Length.FromInches(2)), Picture = picture };
+        job = new AddItem(item).Apply(job);
+        var composed = pressed.Desk.Worked(0, job);
+        var mark = composed.Sheets[0].Scene.Piece("d")!.Marks.Single().ShouldBeOfType<DrawingMark>();
+        var disc = mark.Marks.Single().ShouldBeOfType<FillMark>();
+        (disc.Shape.Bounds.Right - disc.Shape.Bounds.Left).ShouldBe(0.4 * 4 * 72, 0.5);
+        composed.Findings.ShouldNotContain(f => f.Id == "picture.resolution");
+        var tiled = pressed.Desk.Worked(0, new TilePicture("d", new(TileLay.Brick, Length.FromInches(1))).Apply(job)).Sheets[0].Scene.Piece("d")!.Marks.Single().ShouldBeOfType<DrawingMark>();
+        tiled.Marks.Length.ShouldBeGreaterThan(15);
+        var file = pressed.Press(job, "drawn.pdf");
+        Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
+        Tool.Run("pdfimages", "-list", file).Split('\n', StringSplitOptions.RemoveEmptyEntries).Length.ShouldBe(2);
+        Should.Throw<Refusal>(() => new GrowPicture("d", new(GrowWay.Mirror)).Apply(job)).Message.ShouldContain("stretch its frame instead");
+    }
+}
