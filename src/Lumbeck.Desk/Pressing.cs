@@ -40,7 +40,7 @@ public static class Pressing
     public static PressingRow Press(this Desk desk, string slug, PressKind kind) => desk.Press(desk.Job(slug), kind, null);
 
     /// <summary>Presses a revision. The file is whole or not there.</summary>
-    internal static PressingRow Press(this Desk desk, OnBench on, PressKind kind, Action<double>? told)
+    public static PressingRow Press(this Desk desk, OnBench on, PressKind kind, Action<double>? told)
     {
         RefusePress(on.Job, kind);
         var (file, bytes) = desk.Files.Keep(s => desk.WriteX4(on, s, told));

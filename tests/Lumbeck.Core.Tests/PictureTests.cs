@@ -104,3 +104,102 @@ public sealed class PictureTests
         Should.Throw<Refusal>(() => new HangPicture("p", Wave with { Hash = "../x" }).Apply(job));
     }
 }
+
+/// <summary>Pictures laid as patterns, grown beyond their frames, and traced.</summary>
+public sealed class PictureLayingTests
+{
+    private static readonly Picture Wave = new(new string('a', 64), "wave.jpg", 1200, 900, Opaque: true);
+
+    private static PictureItem Over(HoldBox box, Part panel = Part.Front) => new() { Id = "p", Hold = new(panel, box, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Picture = Wave };
+
+    private static GrownMark? Grown(Job job) => Sample.Scene(job).Piece("p")!.Marks.OfType<GrownMark>().SingleOrDefault();
+
+    [Fact]
+    public void A_picture_grows_by_what_it_lacks_on_each_side_and_no_more()
+    {
+        var job = new GrowPicture("p", new(GrowWay.Synthesis)).Apply(Sample.Job(Over(HoldBox.Face)));
+        var sheet = job.Geometry().Sheet;
+        var mark = Grown(job)!;
+        var front = sheet.Panel(Part.Front)!;
+        // The front of a left-to-right paperback bleeds at head, foot and fore-edge, and not at its spine.
+        (mark.How.Left, mark.How.Top > 0, mark.How.Right > 0, mark.How.Bottom > 0).ShouldBe((0, true, true, true));
+        var covers = mark.Place.Then(Sample.Scene(job).Piece("p")!.Place).Of(new(0, 0, 1, 1));
+        foreach (var (is_, was) in ((double, Length)[])[(covers.Left, front.Edge.X), (covers.Top, front.Edge.Y), (covers.Right, front.Edge.Right), (covers.Bottom, front.Edge.Bottom)]) is_.ShouldBe(was.Points, 0.01);
+        // As fine as the picture is as it is placed.
+        (mark.Wide / (mark.Place.A / 72)).ShouldBe(PicturePlacing.Resolution((PictureItem)job.Item("p")!, sheet)!.Value, 1);
+        Coverage.Bare(job.Take with { Ground = new(null) }, sheet, front.Edge).ShouldBeEmpty();
+        // The whole sheet, where that is asked for; and the other way round with the sheet.
+        var whole = new GrowPicture("p", new(GrowWay.Mirror, GrowTo.Sheet)).Apply(job);
+        Coverage.Bare(whole.Take with { Ground = new(null) }, sheet, sheet.Whole).ShouldBeEmpty();
+        Grown(new SetReading(Reading.RightToLeft).Apply(job))!.How.Right.ShouldBe(0);
+        Grown(new SetPages(500).Apply(whole))!.How.Left.ShouldBeGreaterThan(Grown(whole)!.How.Left);
+        // One that reaches by itself has nothing to grow.
+        Grown(new GrowPicture("p", new(GrowWay.Soft)).Apply(Sample.Job(Over(HoldBox.Edge)))).ShouldBeNull();
+    }
+
+    [Fact]
+    public void What_shows_of_it_is_what_grows_also_mirrored_on_a_spine_and_seen_whole()
+    {
+        var job = new GrowPicture("p", new(GrowWay.Mirror, GrowTo.Sheet)).Apply(Sample.Job(Over(HoldBox.Face, Part.Spine)));
+        var (mark, piece) = (Grown(job)!, Sample.Scene(job).Piece("p")!);
+        var covers = mark.Place.Then(piece.Place).Of(new(0, 0, 1, 1));
+        covers.Left.ShouldBe(0, 0.05);
+        covers.Bottom.ShouldBe(job.Geometry().Sheet.Size.Height.Points, 0.05);
+        var contained = new GrowPicture("p", new(GrowWay.Mirror)).Apply(Sample.Job(Over(HoldBox.Face) with { Fit = Fit.Contain, Flip = Flip.Across }));
+        Grown(contained)!.How.ShouldSatisfyAllConditions(h => h.W.ShouldBe(1), h => h.Flip.ShouldBe(Flip.Across), h => h.Top.ShouldBeGreaterThan(0.3));
+        var pushed = new GrowPicture("p", new(GrowWay.Mirror)).Apply(Sample.Job(Over(HoldBox.Face) with { Zoom = 200, PanX = -100 }));
+        Grown(pushed)!.How.X.ShouldBeGreaterThan(0.4);
+    }
+
+    [Fact]
+    public void What_can_not_grow_says_why()
+    {
+        void refused(PictureItem item, string says) => Should.Throw<Refusal>(() => new GrowPicture("p", new(GrowWay.Mirror)).Apply(Sample.Job(item))).Message.ShouldContain(says);
+        refused(Over(HoldBox.Face) with { Picture = null }, "no picture in this frame");
+        refused(Over(HoldBox.Face) with { Picture = Wave with { IsDrawing = true } }, "stretch its frame");
+        refused(Over(HoldBox.Face) with { Picture = Wave with { Opaque = false } }, "shows through");
+        refused(Over(HoldBox.Face) with { Turned = 12 }, "turn it level");
+        refused(Over(HoldBox.Face) with { Shape = Outlined.Ellipse }, "take its corners, shape");
+        // Turned aside later, it ends at its frame again, and the sheet is bare there.
+        var job = new TurnItem("p", 10).Apply(new GrowPicture("p", new(GrowWay.Mirror)).Apply(Sample.Job(Over(HoldBox.Face))));
+        Grown(job).ShouldBeNull();
+    }
+
+    [Fact]
+    public void Ways_of_growing_are_tried_one_after_the_other()
+    {
+        var job = Sample.Job(Over(HoldBox.Face));
+        var tried = new List<string>();
+        for (var i = 0; i < 5; i++)
+        {
+            job = Facts.Write(job, "item/p/grow", "next").Apply(job);
+            tried.Add(Facts.Read(job, "item/p/grow"));
+        }
+        tried.ShouldBe(["mirror", "stretch", "soft", "synthesis", "no"]);
+    }
+
+    [Fact]
+    public void Tiles_have_their_own_width_and_resolution_and_cover_their_frame()
+    {
+        var job = Facts.Write(Sample.Job(Over(HoldBox.Edge)), "item/p/tile", "brick").Apply(Sample.Job(Over(HoldBox.Edge)));
+        job = Facts.Write(job, "item/p/tile-wide", "2 in").Apply(job);
+        var tiles = Sample.Scene(job).Piece("p")!.Marks.OfType<TilesMark>().Single();
+        (tiles.Lay, tiles.Cell.A, tiles.Cell.D).ShouldBe((TileLay.Brick, 144, 108));
+        PicturePlacing.Resolution((PictureItem)job.Item("p")!, job.Geometry().Sheet)!.Value.ShouldBe(600, 1e-6);
+        Coverage.Bare(job.Take with { Ground = new(null) }, job.Geometry().Sheet, job.Geometry().Sheet.Panel(Part.Front)!.Edge).ShouldBeEmpty();
+        Should.Throw<Refusal>(() => Facts.Write(job, "item/p/tile-wide", "1 mm").Apply(job)).Message.ShouldContain("from 2 mm to 2000 mm");
+        ShapeDrawing.TileFlip(TileLay.Mirrored, 1, 0).At(0, 0).ShouldBe((1, 0));
+    }
+
+    [Fact]
+    public void A_tracing_is_no_part_of_the_scene_and_its_picture_is_kept()
+    {
+        var job = new LayTracing(new(Wave)).Apply(Sample.Job());
+        Sample.Scene(job).Pieces.Select(p => p.Item).ShouldBe(Sample.Scene(Sample.Job()).Pieces.Select(p => p.Item));
+        job.Pictures.ShouldBe([Wave]);
+        job = Facts.Write(job, "ground/tracing-strength", "60 %").Apply(job);
+        job.Wraps[0].Tracing!.Strength.ShouldBe(60);
+        Should.Throw<Refusal>(() => Facts.Write(job, "ground/tracing-strength", "101 %").Apply(job)).Message.ShouldContain("from 5 to 100 %");
+        Facts.Write(job, "ground/tracing", "none").Apply(job).Wraps[0].Tracing.ShouldBeNull();
+    }
+}

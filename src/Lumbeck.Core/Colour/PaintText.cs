@@ -28,7 +28,9 @@ public static partial class PaintText
     {
         text = text.Trim();
         if (Named(text, swatches) is { } whole) { paint = new SwatchPaint(whole.Id); why = ""; return true; }
-        return To().IsMatch(text) || text.StartsWith("round ", StringComparison.OrdinalIgnoreCase)
+        // A swatch may have “to” in its name.
+        var tintOf = Tinted().Match(text) is { Success: true } m && Named(m.Groups["name"].Value, swatches) is not null;
+        return (!tintOf && To().IsMatch(text)) || text.StartsWith("round ", StringComparison.OrdinalIgnoreCase)
             ? TryParseGradient(text, swatches, out paint, out why)
             : TryParsePlain(text, swatches, finishes ?? [], out paint, out why);
     }

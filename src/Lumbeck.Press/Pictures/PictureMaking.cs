@@ -1,6 +1,6 @@
 using Lumbeck.Press.Colour;
-using Intent = Lumbeck.Core.Houses.Intent;
 using NetVips;
+using Intent = Lumbeck.Core.Houses.Intent;
 
 namespace Lumbeck.Press.Pictures;
 

@@ -1,0 +1,135 @@
+using Lumbeck.Store;
+
+namespace Lumbeck.Desk.Tests;
+
+/// <summary>Long work beside everything else: in order, two at a time, told of, left, and taken up again.</summary>
+public sealed class WorksTests : IDisposable
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+    private readonly WorkStore _store;
+    private readonly ManualResetEventSlim _go = new(false);
+    private int _running, _most;
+
+    public WorksTests() => _store = new(_folder, TimeProvider.System);
+
+    public void Dispose()
+    {
+        _go.Dispose();
+        Directory.Delete(_folder, recursive: true);
+    }
+
+    private Works Begun()
+    {
+        var works = new Works(_store,
+        [
+            new("wait", (_, told, cancel) =>
+            {
+                var now = Interlocked.Increment(ref _running);
+                lock (_store) _most = Math.Max(_most, now);
+                try { told(0.5); _go.Wait(cancel); }
+                finally { Interlocked.Decrement(ref _running); }
+            }),
+            new("fail", (_, _, _) => throw new Refusal("x", "the picture is gone")),
+            new("break", (_, _, _) => throw new InvalidOperationException("a bug")),
+        ]);
+        works.Start();
+        return works;
+    }
+
+    private static void Until(Func<bool> so) => SpinWait.SpinUntil(so, TimeSpan.FromSeconds(20)).ShouldBeTrue();
+
+    [Fact]
+    public void Two_pieces_run_at_once_the_rest_wait_and_the_same_is_not_queued_twice()
+    {
+        using var works = Begun();
+        var ids = Enumerable.Range(0, 4).Select(n => works.Add("wait", "salt", $"{n}", $"Piece {n}")).ToList();
+        works.Add("wait", "salt", "3", "Piece 3 again").ShouldBe(ids[3]);
+        Until(() => works.Of("salt", "").Count(w => w.State == "running") == 2);
+        works.Of("salt", "").Count(w => w.State == "waiting").ShouldBe(2);
+        Until(() => works.Find(ids[0])!.Share == 0.5);
+        _go.Set();
+        Until(() => ids.All(id => works.Find(id)!.State == "done"));
+        _most.ShouldBe(2);
+        works.Find(ids[0])!.Share.ShouldBe(1);
+        works.Add("wait", "salt", "3", "Piece 3 once more").ShouldNotBe(ids[3]);
+    }
+
+    [Fact]
+    public void A_piece_can_be_left_waiting_or_in_the_midst_and_one_that_fails_says_why()
+    {
+        using var works = Begun();
+        var ids = Enumerable.Range(0, 3).Select(n => works.Add("wait", "salt", $"{n}", "Piece")).ToList();
+        Until(() => works.Of("salt", "").Count(w => w.State == "running") == 2);
+        foreach (var id in ids) works.Leave(id);
+        Until(() => Volatile.Read(ref _running) == 0);
+        ids.ShouldAllBe(id => works.Find(id)!.State == "left");
+        var (failed, broken, unknown) = (works.Add("fail", "salt", "a", "A"), works.Add("break", "salt", "b", "B"), works.Add("other", "salt", "c", "C"));
+        Until(() => ((string[])[failed, broken, unknown]).All(id => works.Find(id)!.State == "failed"));
+        works.Find(failed)!.Problem.ShouldBe("the picture is gone");
+        works.Find(broken)!.Problem.ShouldContain("a bug");
+        works.Find(unknown)!.Problem.ShouldContain("`other`");
+    }
+
+    [Fact]
+    public void What_was_under_way_when_the_program_ended_is_done_by_the_next()
+    {
+        string id, waiting;
+        using (var works = Begun())
+        {
+            id = works.Add("wait", "salt", "1", "Piece");
+            Until(() => works.Find(id)!.State == "running");
+            works.Add("wait", "salt", "2", "Piece");
+            waiting = works.Add("wait", "salt", "3", "Piece");
+        }
+        _store.Find(id)!.State.ShouldBe("running");
+        _go.Set();
+        using var next = Begun();
+        Until(() => next.Find(id)!.State == "done" && next.Find(waiting)!.State == "done");
+    }
+
+    [Fact]
+    public void A_press_run_left_in_the_midst_leaves_no_file_and_one_that_is_not_is_in_the_register()
+    {
+        var desk = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System);
+        desk.Works.Start();
+        var on = desk.Job("calder");
+        // Left from within: the first that is told of it ends it.
+        Should.Throw<OperationCanceledException>(() => desk.Press(on, PressKind.X4, _ => throw new OperationCanceledException()));
+        Directory.GetFiles(Path.Combine(desk.Folder, "files")).ShouldBeEmpty();
+        desk.Pressings("calder").ShouldBeEmpty();
+        var id = desk.PressBeside(on, PressKind.X4);
+        Until(() => desk.Works.Find(id)!.State == "done");
+        desk.Pressings("calder").Single().Revision.ShouldBe(on.Revision);
+        Should.Throw<Refusal>(() => desk.PressBeside(desk.Job("hive"), PressKind.X4)).Message.ShouldContain("takes PDF/X-1a:2003");
+        desk.Works.Dispose();
+    }
+
+    [Fact]
+    public void Grown_edges_are_made_beside_the_page_and_what_nobody_wants_any_more_is_left()
+    {
+        var desk = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System);
+        OnBench apply(Edit e) => desk.Apply("trouble", new(Guid.NewGuid().ToString(), "grow", _ => e));
+        desk.GrowBeside(apply(new GrowPicture("road", new(GrowWay.Synthesis))));
+        var first = desk.Works.Of("trouble", "").Single();
+        (first.Kind, first.State, first.Says).ShouldBe((WorkKinds.Grow, "waiting", "Growing salt-road.jpg"));
+        // Another way is tried before the first is made.
+        var on = apply(new GrowPicture("road", new(GrowWay.Stretch)));
+        desk.GrowBeside(on);
+        desk.Works.Find(first.Id)!.State.ShouldBe("left");
+        desk.Works.Start();
+        var mark = on.Composed.Sheets[0].Scene.Piece("road")!.Marks.OfType<GrownMark>().Single();
+        Until(() => desk.Pictures.Grown.Has(mark));
+        desk.GrowBeside(on);
+        Until(() => desk.Works.Of("trouble", "9").Count == 0);
+        // Grown to the bleed, the front is bare no more; back and spine still are.
+        Coverage.Bare(on.Job.Take, on.Composed.Sheets[0].Sheet, on.Composed.Sheets[0].Sheet.Panel(Part.Front)!.Edge).ShouldBeEmpty();
+        desk.Works.Dispose();
+    }
+
+    [Fact]
+    public void The_job_in_trouble_has_each_of_its_troubles_found()
+    {
+        var found = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System).Job("trouble").Composed.Findings.Where(f => f.Severity == Severity.Stop).Select(f => (f.Id, f.Item)).ToList();
+        foreach (var trouble in ((string, string?)[])[("ground.coverage", null), ("zone.fold", "line"), ("picture.resolution", "road"), ("barcode.digits", "barcode")]) found.ShouldContain(trouble);
+    }
+}
