@@ -1,5 +1,12 @@
 using Lumbeck.Bench;
 
+// A part that is timed as a process of its own.
+if (args is ["do", var what, var where, .. var files])
+{
+    ConversionBench.Do(what, where, files);
+    return;
+}
+
 // Every figure stands beside a peer measured in the same run; no figure makes this program fail. Words name the parts to run; none, all of them.
 var folder = Directory.CreateTempSubdirectory("lumbeck-bench-").FullName;
 bool wanted(string part) => args.Length == 0 || args.Contains(part);
@@ -12,6 +19,8 @@ try
     if (wanted("server")) await Benches.Server(folder);
     if (wanted("hand")) await HandBench.Run(folder);
     if (wanted("picture")) await PictureBench.Run(folder);
+    if (wanted("conversion")) ConversionBench.Run(folder);
+    if (wanted("plates")) PlateBench.Run(folder);
     if (wanted("inside")) await Benches.Inside(folder);
 }
 finally { Directory.Delete(folder, recursive: true); }

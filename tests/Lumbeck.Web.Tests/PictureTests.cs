@@ -65,7 +65,7 @@ public sealed class PictureTests(Browser browser)
         browser.AndWait(() => browser.Script(drop, Convert.ToBase64String(File.ReadAllBytes(Made("bridge.jpg", 400, 300))), "bridge.jpg"));
         var row = browser.Find("#list-back [id^=row-picture-] [aria-expanded=true]");
         row.Text.ShouldContain("bridge.jpg");
-        var item = Saved().Job.Items.OfType<PictureItem>().Single();
+        var item = Saved().Job.Items.OfType<PictureItem>().Single(p => p.Hold.Panel == Part.Back);
         item.Hold.Panel.ShouldBe(Part.Back);
         ((double)item.Width.Own.Units / item.Height.Own.Units).ShouldBe(4 / 3.0, 0.001);
         // The drawer has it, asks where it is from, and keeps what a step still shows.

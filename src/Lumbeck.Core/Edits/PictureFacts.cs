@@ -44,11 +44,11 @@ internal static class PictureFacts
 
         Growth growth(Job j) => P(j).Growth ?? throw Facts.No("it does not grow yet: pick how first");
         yield return new($"item/{id}/grow", "Grown", j => word(Ways, P(j).Growth?.Way), (j, t) => new GrowPicture(id, (t == "next" ? Facts.Choice(After(P(j).Growth?.Way), Ways) : Facts.Choice(t, Ways)) is { } way ? (P(j).Growth ?? new(way)) with { Way = way } : null))
-        { Choices = Facts.Of(("no", "ends at its frame"), ("mirror", "by its mirror image"), ("stretch", "by its last strip"), ("soft", "ever softer"), ("synthesis", "from its own patches")) };
+        { Choices = Facts.Of(("no", "no"), ("mirror", "mirrored"), ("stretch", "last strip"), ("soft", "ever softer"), ("synthesis", "from patches")) };
         if (item.Growth is not null)
         {
-            yield return new($"item/{id}/grow-to", "As far as", j => word(Reaches, growth(j).To), (j, t) => new GrowPicture(id, growth(j) with { To = Facts.Choice(t, Reaches) }))
-            { Choices = j => [("edge", Binding.Of(j.Ticket.Binding).Pieces[0] == BindingKind.Case ? "the turn-in" : "the bleed"), ("sheet", "the whole sheet")] };
+            yield return new($"item/{id}/grow-to", "Reaches", j => word(Reaches, growth(j).To), (j, t) => new GrowPicture(id, growth(j) with { To = Facts.Choice(t, Reaches) }))
+            { Choices = j => [("edge", Binding.Of(j.Ticket.Binding).Pieces[0] == BindingKind.Case ? "turn-in" : "bleed"), ("sheet", "sheet")] };
             yield return new($"item/{id}/grow-seed", "Seed", j => growth(j).Seed.ToString(CultureInfo.InvariantCulture), (j, t) => new GrowPicture(id, growth(j) with { Seed = Facts.Whole(t, "2") }));
         }
         yield return new($"item/{id}/convert", "Convert", j => P(j).Convert ? "yes" : "no", (_, t) => new ConvertPicture(id, Facts.Choice(t, [("yes", true), ("no", false)])));

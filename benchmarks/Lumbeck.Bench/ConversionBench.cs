@@ -1,0 +1,113 @@
+using System.Diagnostics;
+using System.Globalization;
+using Lumbeck.Core.Colour;
+using Lumbeck.Core.Drawing;
+using Lumbeck.Core.Edits;
+using Lumbeck.Core.Geometry;
+using Lumbeck.Core.Houses;
+using Lumbeck.Core.Jobs;
+using Lumbeck.Desk;
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Growing;
+using Lumbeck.Press.Pictures;
+using NetVips;
+
+namespace Lumbeck.Bench;
+
+/// <summary>Photographs of 24 megapixels to previews, to the press and beyond their edges, each as a whole process beside another program's.</summary>
+internal static class ConversionBench
+{
+    private static readonly PressCondition Coated = new("coated-fogra39-300");
+
+    public static void Run(string folder)
+    {
+        var files = Enumerable.Range(1, 3).Select(n => Photograph(folder, n)).ToList();
+        var (rgb, cmyk) = (Profiles.PathOf("sRGB"), Profiles.PathOf(Coated.Profile));
+        Pair("24 MP JPEG to a preview (aim 1.5 ×)", Own("preview", folder, files[0]), "vips thumbnail", "vips", ["thumbnail", files[0], Path.Combine(folder, "thumb.webp"), "1600"]);
+        Pair("three of them to the press at 300 ppi (0.6 ×)", Own("press", folder, [.. files]), "vips icc_transform, each", "bash", ["-c", string.Join(" && ", files.Select(f => $"vips icc_transform {f} {folder}/out.v {cmyk} --input-profile {rgb} --intent relative --black-point-compensation"))]);
+        Pair("20 mm grown round a 300 ppi wrap (10 s)", Own("grow", folder, files[0]), "its preview (1 s)", "dotnet", [typeof(ConversionBench).Assembly.Location, "do", "grow-preview", folder, files[0]]);
+        // The three of them full-bleed on one cover, cold, from the job to the file.
+        Pair("a cover of the three, to its PDF/X-4", Own("cover", folder, [.. files]), "vips icc_transform, each", "bash", ["-c", string.Join(" && ", files.Select(f => $"vips icc_transform {f} {folder}/out.v {cmyk} --input-profile {rgb} --intent relative --black-point-compensation"))]);
+    }
+
+    private static string Photograph(string folder, int seed)
+    {
+        var file = Path.Combine(folder, $"photograph-{seed}.jpg");
+        using var x = Image.Xyz(6000, 4000);
+        using var wave = ((x[0] / (90 + seed)).Math(Enums.OperationMath.Sin) * 60) + ((x[1] / 70).Math(Enums.OperationMath.Cos) * 60) + 128;
+        using var noise = Image.Gaussnoise(6000, 4000, sigma: 9, mean: 0, seed: seed);
+        using var one = wave + noise;
+        using var image = one.Bandjoin(one * 0.8, one * 0.6).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb);
+        image.Jpegsave(file, q: 90);
+        return file;
+    }
+
+    private static string[] Own(string what, string folder, params string[] files) => [typeof(ConversionBench).Assembly.Location, "do", what, folder, .. files];
+
+    /// <summary>What a process of its own does, so that its processor time and memory are its own.</summary>
+    public static void Do(string what, string folder, string[] files)
+    {
+        switch (what)
+        {
+            case "preview":
+                PictureReading.Of(files[0], "photograph", "");
+                File.WriteAllBytes(Path.Combine(folder, "preview.webp"), PictureMaking.ForScreen(files[0], 1600, Coated));
+                break;
+            case "press":
+                // As wide as the demo novel's whole sheet at 300 pixels an inch.
+                foreach (var file in files) PictureMaking.ForPress(file, 3474, Coated);
+                break;
+            case "grow" or "grow-preview":
+                using (var wrap = Image.Thumbnail(files[0], 3474, height: 2475, crop: Enums.Interesting.Centre)) wrap.Jpegsave(Path.Combine(folder, "wrap.jpg"), q: 92);
+                var (w, h) = (20 / 25.4 * 300 / 3474, 20 / 25.4 * 300 / 2475);
+                Grower.Make(Path.Combine(folder, "wrap.jpg"), new(new('a', 64), GrowWay.Synthesis, 1, Flip.None, 0, 0, 1, 1, w, h, w, h), 3474 + 472, what == "grow-preview", Path.Combine(folder, what + ".jpg"));
+                break;
+            case "cover":
+                var desk = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System);
+                var job = desk.Job("tidewatcher").Job with { };
+                job = job with { Ticket = job.Ticket with { House = job.Ticket.House with { PictureMost = 300 } } };
+                var n = 0;
+                foreach (var file in files)
+                {
+                    using var s = File.OpenRead(file);
+                    var picture = desk.Pictures.TakeIn(s, Path.GetFileName(file), default).GetAwaiter().GetResult();
+                    job = new AddItem(new PictureItem { Id = $"p{++n}", Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Picture = picture, Opacity = n > 1 ? 50 : 100 }).Apply(job);
+                }
+                using (var output = File.Create(Path.Combine(folder, "cover.pdf"))) desk.WriteX4(desk.Job("tidewatcher") with { Composed = desk.Worked(desk.Job("tidewatcher").Revision, job) }, output);
+                break;
+        }
+        var most = long.Parse(File.ReadLines("/proc/self/status").First(l => l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000;
+        Console.WriteLine($"most {most} MB");
+    }
+
+    private static void Pair(string name, string[] own, string peer, string program, string[] arguments)
+    {
+        var ours = Timed("dotnet", own);
+        Console.WriteLine($"{name,-46} {$"{ours.Wall:0.00} s",12}   processor {ours.Cpu:0.00} s{(ours.Says.Length > 0 ? ", " + ours.Says : "")}");
+        try
+        {
+            var theirs = Timed(program, arguments);
+            Console.WriteLine($"{"  peer: " + peer,-46} {$"{theirs.Wall:0.00} s",12}   processor {theirs.Cpu:0.00} s; ours {ours.Wall / theirs.Wall:0.00} × its time, {ours.Cpu / theirs.Cpu:0.00} × its processor");
+        }
+        catch (InvalidOperationException e) { Console.WriteLine($"  peer: {peer} is not here ({e.Message})"); }
+    }
+
+    /// <summary>A whole process: the middle of three runs by the wall, with its own processor time as the shell reckons it.</summary>
+    private static (double Wall, double Cpu, string Says) Timed(string program, string[] arguments)
+    {
+        var runs = new List<(double Wall, double Cpu, string Says)>();
+        for (var i = 0; i < 3; i++)
+        {
+            var start = new ProcessStartInfo("bash") { RedirectStandardOutput = true, RedirectStandardError = true };
+            foreach (var a in (string[])["-c", "TIMEFORMAT='%R %U %S'; time \"$@\"", "bash", program, .. arguments]) start.ArgumentList.Add(a);
+            using var process = Process.Start(start)!;
+            var error = process.StandardError.ReadToEndAsync();
+            var says = process.StandardOutput.ReadToEnd().Trim();
+            process.WaitForExit();
+            if (process.ExitCode != 0) throw new InvalidOperationException(error.Result.Trim().Split('\n')[0]);
+            var figures = error.Result.Trim().Split('\n')[^1].Split(' ').Select(f => double.Parse(f, CultureInfo.InvariantCulture)).ToArray();
+            runs.Add((figures[0], figures[1] + figures[2], says));
+        }
+        return runs.OrderBy(r => r.Wall).ElementAt(1);
+    }
+}
