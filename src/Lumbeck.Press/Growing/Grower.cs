@@ -16,6 +16,9 @@ public static class Grower
     /// <summary>A preview has no more pixels across than this.</summary>
     public const int PreviewWide = 1200;
 
+    /// <summary>Most pixels of the whole.</summary>
+    public const int MostPixels = 26_000_000;
+
     /// <summary>Above this many levels of difference a synthesis shows, as a rule.</summary>
     public const double Shows = 14;
 
@@ -34,6 +37,10 @@ public static class Grower
         while ((wide >> coarse) > PreviewWide) coarse++;
         var halves = preview ? coarse : 0;
         var source = new Source(path, how, wide, coarse);
+        var (pw, ph) = source.Size(halves);
+        var pm = source.Margins(halves);
+        // What a scene asks for is within this; an address could ask for anything.
+        if ((double)(pw + pm.Left + pm.Right) * (ph + pm.Top + pm.Bottom) > MostPixels) throw new Core.Refusal("picture", $"growing it to {pw + pm.Left + pm.Right} × {ph + pm.Top + pm.Bottom} pixels is more than can be made: up to {MostPixels / 1_000_000} million");
         var difference = 0.0;
         PixelGrid whole;
         if (how.Way == GrowWay.Synthesis)
