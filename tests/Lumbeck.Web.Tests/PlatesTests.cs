@@ -97,12 +97,12 @@ public sealed class PlatesTests(Browser browser)
         browser.Find("#tracing-book summary").Click();
         browser.AndWait(() => browser.Find("[data-tracing]").SendKeys(pdf));
         var image = browser.Find("#tracing image");
-        image.GetDomAttribute("opacity").ShouldBe("0.35");
+        image.GetDomAttribute("opacity").ShouldBe(".35");
         Fetched(image.GetDomAttribute("href")!, "image/webp");
         Saved("hive").Job.Wraps[0].Tracing!.Picture.Name.ShouldBe("earlier-cover, page 1");
         Saved("hive").Composed.Sheets[0].Scene.Pieces.SelectMany(p => p.Marks).OfType<PictureMark>().ShouldBeEmpty();
         browser.Type("#f-ground-tracing-strength", "60 %");
-        browser.Find("#tracing image").GetDomAttribute("opacity").ShouldBe("0.6");
+        browser.Find("#tracing image").GetDomAttribute("opacity").ShouldBe(".6");
         browser.AndWait(() => browser.Find("#tracing-book [data-fact='ground/tracing']").Click());
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("#tracing image")).Count == 0);
         Back(3);
