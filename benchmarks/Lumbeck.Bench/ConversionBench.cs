@@ -23,6 +23,7 @@ internal static class ConversionBench
     {
         var files = Enumerable.Range(1, 3).Select(n => Photograph(folder, n)).ToList();
         var (rgb, cmyk) = (Profiles.PathOf("sRGB"), Profiles.PathOf(Coated.Profile));
+        using (var wrap = Image.Thumbnail(files[0], 3474, height: 2475, crop: Enums.Interesting.Centre)) wrap.Jpegsave(Path.Combine(folder, "wrap.jpg"), q: 92);
         Pair("24 MP JPEG to a preview (aim 1.5 ×)", Own("preview", folder, files[0]), "vips thumbnail", "vips", ["thumbnail", files[0], Path.Combine(folder, "thumb.webp"), "1600"]);
         Pair("three of them to the press at 300 ppi (0.6 ×)", Own("press", folder, [.. files]), "vips icc_transform, each", "bash", ["-c", string.Join(" && ", files.Select(f => $"vips icc_transform {f} {folder}/out.v {cmyk} --input-profile {rgb} --intent relative --black-point-compensation"))]);
         Pair("20 mm grown round a 300 ppi wrap (10 s)", Own("grow", folder, files[0]), "its preview (1 s)", "dotnet", [typeof(ConversionBench).Assembly.Location, "do", "grow-preview", folder, files[0]]);
@@ -58,7 +59,6 @@ internal static class ConversionBench
                 foreach (var file in files) PictureMaking.ForPress(file, 3474, Coated);
                 break;
             case "grow" or "grow-preview":
-                using (var wrap = Image.Thumbnail(files[0], 3474, height: 2475, crop: Enums.Interesting.Centre)) wrap.Jpegsave(Path.Combine(folder, "wrap.jpg"), q: 92);
                 var (w, h) = (20 / 25.4 * 300 / 3474, 20 / 25.4 * 300 / 2475);
                 Grower.Make(Path.Combine(folder, "wrap.jpg"), new(new('a', 64), GrowWay.Synthesis, 1, Flip.None, 0, 0, 1, 1, w, h, w, h), 3474 + 472, what == "grow-preview", Path.Combine(folder, what + ".jpg"));
                 break;

@@ -14,7 +14,7 @@ internal static class PlateBench
             var (scene, house) = (c.Sheets[0].Scene, c.Job.Ticket.House);
             var condition = PressCondition.Of(house);
             var bytes = 0;
-            Benches.Time($"{slug}: a small picture of the plates", 40, 1, () => bytes = desk.PlatesOf(house).Paint(scene, new(0, 0, scene.Width, scene.Height), 600 / scene.Width * 72, likeness: true).ToWebp(condition, 84).Length);
+            Benches.Time($"{slug}: a small picture of the plates", 40, 1, () => bytes = desk.PlatesOf(house).Paint(scene, new(0, 0, scene.Width, scene.Height), 600 / scene.Width * 72, likeness: true).ToJpeg(condition, 82).Length);
             var painter = new Press.Svg.SvgPainter(desk.Shelf, desk.ColourOf(house), null, new Desk.PictureData(desk.Pictures, condition));
             var drawn = 0;
             Benches.Time("  peer: the whole sheet as SVG", 40, 1, () => drawn = painter.Picture(scene).Length);

@@ -12,7 +12,7 @@ public static class PlateRoutes
     public static void Map(WebApplication app)
     {
         app.MapGet("/jobs/{slug}/plates/{key}", Part);
-        app.MapGet("/jobs/{slug}/wrap.webp", Whole);
+        app.MapGet("/jobs/{slug}/wrap.jpg", Whole);
     }
 
     private static IResult Part(string slug, string key, int? ppi, Desk.Desk desk, PlatedPieces plated, HttpContext http)
@@ -21,7 +21,7 @@ public static class PlateRoutes
         {
             if (plated.Picture(slug, key, ppi ?? PlatedPieces.PerInch) is not { } picture) return Results.NotFound();
             http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
-            return Results.File(picture, "image/webp");
+            return Results.File(picture, "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }
     }
@@ -42,8 +42,8 @@ public static class PlateRoutes
             {
                 var scene = take is { } t ? desk.OfTake(shown, printed.On, t) : printed.Scene;
                 var house = shown.Job.Ticket.House;
-                return desk.PlatesOf(house).Paint(scene, new(0, 0, scene.Width, scene.Height), pixels / scene.Width * 72, likeness: true).ToWebp(PressCondition.Of(house), 84);
-            }), "image/webp");
+                return desk.PlatesOf(house).Paint(scene, new(0, 0, scene.Width, scene.Height), pixels / scene.Width * 72, likeness: true).ToJpeg(PressCondition.Of(house), 82);
+            }), "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }
     }

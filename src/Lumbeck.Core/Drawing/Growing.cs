@@ -46,7 +46,7 @@ public static class Growing
     public const double Most = 20;
 
     /// <summary>Most pixels of one, so that making it stays within memory.</summary>
-    private const double MostPixels = 24_000_000;
+    private const double MostPixels = 14_000_000;
 
     /// <summary>The mark that lies under a grown picture; null where nothing is to grow, or it can't: in a frame that is no upright rectangle, as a pattern, or as a drawing.</summary>
     /// <param name="item">The picture in its frame.</param>

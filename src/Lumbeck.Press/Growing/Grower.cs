@@ -17,7 +17,7 @@ public static class Grower
     public const int PreviewWide = 1200;
 
     /// <summary>Most pixels of the whole.</summary>
-    public const int MostPixels = 26_000_000;
+    public const int MostPixels = 15_000_000;
 
     /// <summary>Above this many levels of difference a synthesis shows, as a rule.</summary>
     public const double Shows = 14;
@@ -157,9 +157,9 @@ public static class Grower
         private PixelGrid Read(Image image)
         {
             (_bands, _space) = (image.Bands, image.Interpretation);
-            var grid = new PixelGrid(image.Width, image.Height);
             var bytes = image.WriteToMemory<byte>();
-            if (_bands == 4) { bytes.CopyTo(grid.Bytes, 0); return grid; }
+            if (_bands == 4) return new(image.Width, image.Height, bytes);
+            var grid = new PixelGrid(image.Width, image.Height);
             for (var (i, p) = (0, 0); p < grid.Bytes.Length; p += 4, i += _bands)
                 for (var b = 0; b < 3; b++) grid.Bytes[p + b] = bytes[i + Math.Min(b, _bands - 1)];
             return grid;

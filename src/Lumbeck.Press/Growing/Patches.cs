@@ -130,13 +130,14 @@ internal sealed class Patches
     {
         // What the squares would have along the picture's own outermost pixels: head, foot, left, right.
         var edges = new Vector128<float>[][] { new Vector128<float>[_knownWide], new Vector128<float>[_knownWide], new Vector128<float>[_knownHigh], new Vector128<float>[_knownHigh] };
-        const int strip = 64;
+        const int strip = 32;
         var usual = Math.Max(64, Middle());
-        Parallel.For(0, (_grid.High + strip - 1) / strip, part =>
+        Parallel.For(0, (_grid.High + strip - 1) / strip, () => (Sum: new Vector128<float>[strip * _grid.Wide], Weight: new float[strip * _grid.Wide]), (part, _, own) =>
         {
             var (top, bottom) = (part * strip, Math.Min(_grid.High, (part + 1) * strip));
-            var sum = new Vector128<float>[(bottom - top) * _grid.Wide];
-            var weight = new float[sum.Length];
+            var (sum, weight) = own;
+            Array.Clear(sum);
+            Array.Clear(weight);
             var pixels = MemoryMarshal.Cast<byte, uint>(_grid.Bytes.AsSpan());
             for (var row = 0; row < _rows; row++)
             {
@@ -175,7 +176,8 @@ internal sealed class Patches
                     var pixel = _grid.Pixel(x, y);
                     for (var i = 0; i < 4; i++) pixel[i] = (byte)Math.Clamp(MathF.Round(mean[i]), 0, 255);
                 }
-        });
+            return own;
+        }, _ => { });
         if (join) Join(edges);
     }
 

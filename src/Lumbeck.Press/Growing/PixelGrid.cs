@@ -1,11 +1,13 @@
 namespace Lumbeck.Press.Growing;
 
 /// <summary>Pixels of four bytes each (red, green, blue and nothing; one gray; or four inks), row by row.</summary>
-internal sealed class PixelGrid(int wide, int high)
+internal sealed class PixelGrid(int wide, int high, byte[] bytes)
 {
+    public PixelGrid(int wide, int high) : this(wide, high, new byte[wide * high * 4]) { }
+
     public int Wide { get; } = wide;
     public int High { get; } = high;
-    public byte[] Bytes { get; } = new byte[wide * high * 4];
+    public byte[] Bytes { get; } = bytes;
 
     public Span<byte> Pixel(int x, int y) => Bytes.AsSpan(((y * Wide) + x) * 4, 4);
 }

@@ -26,6 +26,8 @@ internal static class Synthesis
             var m = margins(level);
             // The mirror image gives the coarsest its first look; finer ones begin with what the coarser found.
             var next = PlainWays.Mirror(known(level), m);
+            // What the coarser levels and the decoder needed is let go of before the largest arrays are made.
+            if (level <= 1) GC.Collect();
             var stride = level >= 3 ? 1 : level >= 1 ? 2 : 3;
             var now = patches is null ? new Patches(next, m, stride, seed) : Patches.Finer(patches, next, m, stride, seed + level);
             var coarsest = patches is null;

@@ -82,7 +82,7 @@ public static class PictureMaking
     internal static Image Sized(string path, int wide)
     {
         using var upright = Upright(path, wide);
-        var sized = wide < upright.Width ? upright.Resize((double)wide / upright.Width) : upright.Copy();
+        var sized = wide < upright.Width ? upright.Resize((double)wide / upright.Width, kernel: Enums.Kernel.Cubic) : upright.Copy();
         if (!sized.HasAlpha()) return sized;
         using (sized) return sized.CopyMemory();
     }

@@ -69,8 +69,9 @@ public static class PictureReading
     {
         var whole = Image.Jpegload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential);
         if (wide <= 0) return whole;
-        // A turned picture's width is its height here; the smaller of the two keeps enough either way.
-        var shrink = (Math.Min(whole.Width, whole.Height) / (wide * 1.5)) switch { >= 8 => 8, >= 4 => 4, >= 2 => 2, _ => 1 };
+        // A turned picture's width is its height here.
+        var across = whole.Contains("orientation") && Convert.ToInt32(whole.Get("orientation"), CultureInfo.InvariantCulture) >= 5 ? whole.Height : whole.Width;
+        var shrink = (across / (wide * 1.5)) switch { >= 8 => 8, >= 4 => 4, >= 2 => 2, _ => 1 };
         if (shrink == 1) return whole;
         using (whole) return Image.Jpegload(path, shrink: shrink, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential);
     }

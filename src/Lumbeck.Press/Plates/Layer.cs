@@ -1,5 +1,8 @@
 namespace Lumbeck.Press.Plates;
 
+/// <summary>Shares of the four inks, from 0 to 255.</summary>
+internal readonly record struct Four(int C, int M, int Y, int K);
+
 /// <summary>
 /// Where marks are laid down: the sheet itself, which is paper where nothing lies, or a group that is mixed as one (ISO 32000-1, 11.4).
 /// All in ink: 255 is all of it, and mixing works on what paper is left, as 11.7.4.3 has it for subtractive colour.
@@ -12,27 +15,57 @@ internal sealed class Layer(int wide, int high, byte[] inks, byte[]? alpha, Laye
 
     public Layer Group() => new(wide, high, new byte[Inks.Length], new byte[wide * high], this);
 
-    /// <summary>Lays four inks on a pixel with a coverage from 0 to 255; an overprinting ink leaves plates it has no share in as they are.</summary>
-    public void Lay(int pixel, int c, int m, int y, int k, int coverage, bool overprint)
+    /// <summary>Lays one ink along a row, from a pixel on, as far as it is covered; an overprinting ink leaves plates it has no share in as they are.</summary>
+    public void Row(int first, ReadOnlySpan<byte> cover, Four ink, int strength, bool overprint)
+    {
+        var whole = alpha is null && !overprint && strength == 256;
+        var packed = (uint)(ink.C | (ink.M << 8) | (ink.Y << 16) | (ink.K << 24));
+        var pixels = System.Runtime.InteropServices.MemoryMarshal.Cast<byte, uint>(Inks.AsSpan(first * 4, cover.Length * 4));
+        for (var i = 0; i < cover.Length; i++)
+        {
+            if (cover[i] == 0)
+            {
+                var next = cover[i..].IndexOfAnyExcept((byte)0);
+                if (next < 0) return;
+                i += next;
+            }
+            if (whole && cover[i] == 255) pixels[i] = packed;
+            else Lay(first + i, ink, cover[i] * strength >> 8, overprint);
+        }
+    }
+
+    /// <summary>Lays four inks on a pixel with a coverage from 0 to 255.</summary>
+    public void Lay(int pixel, Four ink, int coverage, bool overprint)
     {
         if (coverage == 0) return;
         var at = pixel * 4;
-        Span<int> source = [c, m, y, k];
         if (alpha is null)
         {
-            for (var i = 0; i < 4; i++)
-                if (!overprint || source[i] > 0) Inks[at + i] = (byte)Div(((255 - coverage) * Inks[at + i]) + (coverage * source[i]));
+            One(at, ink.C, coverage, overprint);
+            One(at + 1, ink.M, coverage, overprint);
+            One(at + 2, ink.Y, coverage, overprint);
+            One(at + 3, ink.K, coverage, overprint);
             return;
         }
-        var before = alpha[pixel];
+        int before = alpha[pixel];
         var after = before + coverage - Div(before * coverage);
-        for (var i = 0; i < 4; i++)
-        {
-            // What lies under a group is seen through what it has not covered yet.
-            var s = overprint && source[i] == 0 ? Div((before * Inks[at + i]) + ((255 - before) * under!.Inks[at + i])) : source[i];
-            Inks[at + i] = (byte)Math.Clamp(((s * coverage * 255) + (Inks[at + i] * before * (255 - coverage)) + (after * 127)) / (after * 255), 0, 255);
-        }
+        Mixed(at, ink.C, coverage, overprint, before, after);
+        Mixed(at + 1, ink.M, coverage, overprint, before, after);
+        Mixed(at + 2, ink.Y, coverage, overprint, before, after);
+        Mixed(at + 3, ink.K, coverage, overprint, before, after);
         alpha[pixel] = (byte)after;
+    }
+
+    private void One(int at, int source, int coverage, bool overprint)
+    {
+        if (!overprint || source > 0) Inks[at] = (byte)Div(((255 - coverage) * Inks[at]) + (coverage * source));
+    }
+
+    private void Mixed(int at, int source, int coverage, bool overprint, int before, int after)
+    {
+        // What lies under a group is seen through what it has not covered yet.
+        var s = overprint && source == 0 ? Div((before * Inks[at]) + ((255 - before) * under!.Inks[at])) : source;
+        Inks[at] = (byte)Math.Clamp(((s * coverage * 255) + (Inks[at] * before * (255 - coverage)) + (after * 127)) / (after * 255), 0, 255);
     }
 
     /// <summary>Lays this group on what is under it.</summary>

@@ -10,22 +10,22 @@ internal sealed class PixelPart(PressPixels pixels, int wide, int high, int left
 {
     public long Bytes => pixels.Inks.Length + (pixels.Alpha?.Length ?? 0);
 
-    /// <summary>The inks at a point, from 0 to 255, and how much of it is there.</summary>
-    public (int C, int M, int Y, int K, int Alpha) At(double u, double v)
+    /// <summary>The inks at a point, between its four neighbours, and how much of it is there, from 0 to 255.</summary>
+    public Four At(double u, double v, out int alpha)
     {
         var (x, y) = ((u * wide) - 0.5 - left, (v * high) - 0.5 - top);
         var (x0, y0) = (Math.Clamp((int)Math.Floor(x), 0, pixels.Wide - 1), Math.Clamp((int)Math.Floor(y), 0, pixels.High - 1));
         var (x1, y1) = (Math.Min(x0 + 1, pixels.Wide - 1), Math.Min(y0 + 1, pixels.High - 1));
         var (fx, fy) = ((int)(Math.Clamp(x - x0, 0, 1) * 256), (int)(Math.Clamp(y - y0, 0, 1) * 256));
-        int one(byte[] of, int step, int i)
-        {
-            var head = (of[(((y0 * pixels.Wide) + x0) * step) + i] * (256 - fx)) + (of[(((y0 * pixels.Wide) + x1) * step) + i] * fx);
-            var foot = (of[(((y1 * pixels.Wide) + x0) * step) + i] * (256 - fx)) + (of[(((y1 * pixels.Wide) + x1) * step) + i] * fx);
-            return ((head * (256 - fy)) + (foot * fy) + 32768) >> 16;
-        }
+        var (a, b, c, d) = ((y0 * pixels.Wide) + x0, (y0 * pixels.Wide) + x1, (y1 * pixels.Wide) + x0, (y1 * pixels.Wide) + x1);
+        alpha = pixels.Alpha is { } see ? Between(see[a], see[b], see[c], see[d], fx, fy) : 255;
         var ink = pixels.Inks;
-        return (one(ink, 4, 0), one(ink, 4, 1), one(ink, 4, 2), one(ink, 4, 3), pixels.Alpha is { } a ? one(a, 1, 0) : 255);
+        (a, b, c, d) = (a * 4, b * 4, c * 4, d * 4);
+        return new(Between(ink[a], ink[b], ink[c], ink[d], fx, fy), Between(ink[a + 1], ink[b + 1], ink[c + 1], ink[d + 1], fx, fy), Between(ink[a + 2], ink[b + 2], ink[c + 2], ink[d + 2], fx, fy), Between(ink[a + 3], ink[b + 3], ink[c + 3], ink[d + 3], fx, fy));
     }
+
+    private static int Between(int a, int b, int c, int d, int fx, int fy) =>
+        ((((a * (256 - fx)) + (b * fx)) * (256 - fy)) + (((c * (256 - fx)) + (d * fx)) * fy) + 32768) >> 16;
 }
 
 /// <summary>Pictures' pixels as they were last painted; one that is painted again with other things moved about it is not decoded again.</summary>

@@ -59,8 +59,31 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     public SKRectI On(Layer layer, Affine place, double scale, SKPath edge, IEnumerable<Mark> marks)
     {
         (_on, _place, _scale, _touched) = (layer, place, scale, SKRectI.Empty);
-        foreach (var mark in marks) Lay(mark, edge);
+        LineMark? first = null;
+        var lines = new List<Outline>();
+        void flush()
+        {
+            if (first is null) return;
+            Lines(first, lines, edge);
+            first = null;
+            lines.Clear();
+        }
+        // Lines of one ink and weight that follow each other are laid as one: a drawn paper is hundreds of them.
+        foreach (var mark in marks)
+        {
+            if (mark is LineMark l && (first is null || (l.Ink == first.Ink && l.Width == first.Width && l.Dash.SequenceEqual(first.Dash) && l.Finish == first.Finish))) { first ??= l; lines.Add(l.Shape); continue; }
+            flush();
+            if (mark is LineMark other) { first = other; lines.Add(other.Shape); }
+            else Lay(mark, edge);
+        }
+        flush();
         return _touched;
+    }
+
+    private void Lines(LineMark like, List<Outline> shapes, SKPath clip)
+    {
+        using (var path = SkiaPath.Of(p => { foreach (var shape in shapes) p.Add(shape, _place); })) mask.Line(path, like.Width * _scale, [.. like.Dash.Select(d => d * _scale)], clip);
+        Ink(like, like.Ink, false);
     }
 
     private void Lay(Mark mark, SKPath clip)
@@ -72,8 +95,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
                 Ink(f, f.Ink, f.Overprint);
                 break;
             case LineMark l:
-                using (var path = SkiaPath.Of(l.Shape, _place)) mask.Line(path, l.Width * _scale, [.. l.Dash.Select(d => d * _scale)], clip);
-                Ink(l, l.Ink, false);
+                Lines(l, [l.Shape], clip);
                 break;
             case GlyphMark g:
                 using (var path = SkiaPath.Of(line => Glyphs(line, g))) mask.Fill(path, clip);
@@ -85,11 +107,11 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
                 break;
             case PictureMark p:
                 using (var path = SkiaPath.Of(p.Clip, _place)) mask.Fill(path, clip);
-                Picture(p.Place.Then(_place), m => pixels.Of(p.Picture, m, p.Convert, Window()), (u, v) => (u, v));
+                Picture(p.Place.Then(_place), m => pixels.Of(p.Picture, m, p.Convert, Window()));
                 break;
             case GrownMark w:
                 using (var path = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), w.Place.Then(_place))) mask.Fill(path, clip);
-                Picture(w.Place.Then(_place), m => pixels.Of(w, m), (u, v) => (u, v));
+                Picture(w.Place.Then(_place), m => pixels.Of(w, m));
                 break;
             case TilesMark t:
                 using (var path = SkiaPath.Of(t.Clip, _place)) mask.Fill(path, clip);
@@ -138,13 +160,15 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         if (mark.Finish is { } finish)
         {
             if (!plates.Finishes.TryGetValue(finish.Name, out var plate)) plates.Finishes[finish.Name] = plate = new byte[plates.Wide * plates.High];
-            Each((pixel, a) => plate[pixel] = (byte)(((plate[pixel] * (255 - a)) + (Level(finish.Tint) * a) + 127) / 255));
+            var tint = Level(finish.Tint);
+            Each((pixel, a) => plate[pixel] = (byte)(((plate[pixel] * (255 - a)) + (tint * a) + 127) / 255));
             if (!likeness) return;
             (strength, overprint) = ((int)(Finishes.Strength(finish.Name) * 256), false);
         }
         Touch();
-        var (c, m, y, k) = (Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
-        Each((pixel, a) => _on.Lay(pixel, c, m, y, k, a * strength >> 8, overprint));
+        var four = new Four(Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
+        var t = mask.Touched;
+        for (var row = t.Top; row < t.Bottom; row++) _on.Row((row * plates.Wide) + t.Left, mask.Row(row)[t.Left..t.Right], four, strength, overprint);
     }
 
     private void Each(Action<int, int> lay)
@@ -166,22 +190,29 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         {
             var (x, y) = back.At((pixel % plates.Wide) + 0.5, (pixel / plates.Wide) + 0.5);
             var ink = shade.At(shade.Along(x, y));
-            _on.Lay(pixel, (int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255), (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255), a, false);
+            _on.Lay(pixel, new((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255), (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255)), a, false);
         });
     }
 
     /// <summary>Lays a picture's pixels, each read between its four neighbours.</summary>
-    private void Picture(Affine place, Func<Affine, PixelPart?> part, Func<double, double, (double, double)> within)
+    private void Picture(Affine place, Func<Affine, PixelPart?> part, Func<double, double, (double, double)>? within = null)
     {
         if (mask.Touched.IsEmpty || part(place) is not { } p) return;
         Touch();
         var back = place.Inverse();
-        Each((pixel, a) =>
+        var t = mask.Touched;
+        Parallel.For(t.Top, t.Bottom, row =>
         {
-            var (u, v) = back.At((pixel % plates.Wide) + 0.5, (pixel / plates.Wide) + 0.5);
-            (u, v) = within(u, v);
-            var (c, m, y, k, alpha) = p.At(u, v);
-            _on.Lay(pixel, c, m, y, k, alpha == 255 ? a : ((a * alpha) + 127) / 255, false);
+            var cover = mask.Row(row);
+            for (var column = t.Left; column < t.Right; column++)
+            {
+                var a = cover[column];
+                if (a == 0) continue;
+                var (u, v) = back.At(column + 0.5, row + 0.5);
+                if (within is not null) (u, v) = within(u, v);
+                var four = p.At(u, v, out var alpha);
+                _on.Lay((row * plates.Wide) + column, four, alpha == 255 ? a : ((a * alpha) + 127) / 255, false);
+            }
         });
     }
 }

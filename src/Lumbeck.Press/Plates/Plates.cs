@@ -1,5 +1,4 @@
 using Lumbeck.Press.Colour;
-using Lumbeck.Press.Pictures;
 using NetVips;
 
 namespace Lumbeck.Press.Plates;
@@ -23,15 +22,14 @@ public sealed class Plates
     /// <summary>As the screen shows it, through the press profile.</summary>
     public Image ToScreen(PressCondition condition)
     {
-        using var raw = Image.NewFromMemory(Inks, Wide, High, 4, Enums.BandFormat.Uchar);
-        using var press = raw.Copy(interpretation: Enums.Interpretation.Cmyk);
-        return PictureMaking.Screen(press, condition);
+        using var raw = Image.NewFromMemory(ScreenTable.Of(condition.Profile).ToRgb(Inks), Wide, High, 3, Enums.BandFormat.Uchar);
+        return raw.Copy(interpretation: Enums.Interpretation.Srgb);
     }
 
-    /// <summary>The same as a WebP file.</summary>
-    public byte[] ToWebp(PressCondition condition, int quality = 90)
+    /// <summary>The same as a JPEG file, its colours as sharp as its lightness.</summary>
+    public byte[] ToJpeg(PressCondition condition, int quality)
     {
         using var screen = ToScreen(condition);
-        return screen.WebpsaveBuffer(q: quality, keep: Enums.ForeignKeep.None, smartSubsample: true, effort: 2);
+        return screen.JpegsaveBuffer(q: quality, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off);
     }
 }

@@ -45,7 +45,7 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
         return told;
     }
 
-    /// <summary>The picture of a key, as WebP; null where nothing that is on the bench has it.</summary>
+    /// <summary>The picture of a key, as JPEG; null where nothing that is on the bench has it.</summary>
     public byte[]? Picture(string slug, string key, int perInch)
     {
         if (!_known.TryGetValue(key, out var known))
@@ -58,7 +58,7 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
         var square = (known.Window.Right - known.Window.Left) * (known.Window.Bottom - known.Window.Top) / 5184;
         perInch = (int)Math.Min(Math.Clamp(perInch, 36, MostPerInch), Math.Sqrt(MostPixels / square));
         if (_made.Count > 60) _made.Clear();
-        return _made.GetOrAdd((key, perInch), _ => desk.PlatesOf(known.House).Paint(known.Scene, known.Window, perInch, known.Pieces, likeness: true).ToWebp(Press.Colour.PressCondition.Of(known.House), 94));
+        return _made.GetOrAdd((key, perInch), _ => desk.PlatesOf(known.House).Paint(known.Scene, known.Window, perInch, known.Pieces, likeness: true).ToJpeg(Press.Colour.PressCondition.Of(known.House), 92));
     }
 
     private static bool Overprints(Piece piece) => piece.Marks.Any(m => m is FillMark { Overprint: true, Finish: null } or GlyphMark { Overprint: true, Finish: null });
