@@ -16,6 +16,6 @@ public sealed class GroundCoverage : Rule
         if (bare.Count == 0) yield break;
         var gap = bare.MaxBy(b => (double)b.Width.Units * b.Height.Units);
         var width = Length.Min(gap.Width, gap.Height);
-        yield return Found(look, Severity.Stop, $"a bare strip {width.Show(look.Unit)} wide", "covered to the edge of the bleed", "Where nothing lies on the sheet, white paper shows at the cut.", "Paint the ground, or stretch what should cover it to the edge.", panel: Part.Sheet, place: gap);
+        yield return Found(look, Severity.Stop, $"a bare strip {width.Show(look.Unit)} wide", "covered to the edge of the bleed", "Where nothing lies on the sheet, white paper shows at the cut.", "Paint the ground, stretch what should cover it to the edge, or grow its picture.", panel: Part.Sheet, place: gap);
     }
 }

@@ -10,7 +10,7 @@ internal static class Calder
     [
         new SetBinding(BindingKind.Jacket), new SetTrim(Size.FromMillimetres(138, 216)), new SetPages(286), new SetFact(Words.Subtitle, "poems"),
         new SetFact(Words.Author, "Tamsin Oyelaran"), new SetFact(Words.Imprint, "Skerry & Vane"), new SetIsbn("9780000000026"), new SetPrice(new(16.5m, "GBP")), new SetFact(Words.Finish, "uncoated with seal"),
-        .. Lay.Swatches(("night", "Night", 88, 70, 40, 40), ("ice", "Ice", 16, 4, 6, 0), ("swell", "Swell", 80, 58, 36, 26), ("moon", "Moon", 2, 4, 18, 0), ("slate", "Slate", 70, 52, 42, 30)),
+        .. Lay.Swatches(("night", "Night", 88, 70, 40, 40), ("ice", "Ice", 16, 4, 6, 0), ("moon", "Moon", 2, 4, 18, 0), ("slate", "Slate", 70, 52, 42, 30)),
         // The jacket: one picture of the sound from flap to flap, the moon on the front.
         new PaintGround(new SwatchPaint("night")),
         Art.Over(desk, "sound", "calder-sound-by-night.jpg", 6080, 2700, Lay.At(Part.Sheet, Anchor.Middle, box: HoldBox.Edge), 0),
