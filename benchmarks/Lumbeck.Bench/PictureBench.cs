@@ -44,6 +44,15 @@ internal static class PictureBench
                 (await client.PostAsync("/jobs/orrin/press", new FormUrlEncodedContent([new("__RequestVerificationToken", token)]))).EnsureSuccessStatusCode();
                 while ((await client.GetFromJsonAsync<JsonElement>("/jobs/orrin/works")).GetProperty("works").GetArrayLength() > 0) await Task.Delay(20);
             });
+            async Task edit(object wire) => (await client.PostAsJsonAsync("/jobs/orrin/edit", wire)).EnsureSuccessStatusCode();
+            string id() => Guid.NewGuid().ToString();
+            var session = id();
+            await edit(new { id = id(), session, place = "Wrap", items = new[] { item }, arrange = "panel" });
+            await Once(server, "grown round the back, beside the page", async () =>
+            {
+                await edit(new { id = id(), session, place = "Wrap", path = $"item/{item}/grow", text = "synthesis" });
+                while ((await client.GetFromJsonAsync<JsonElement>("/jobs/orrin/works")).GetProperty("works").GetArrayLength() > 0) await Task.Delay(20);
+            });
             Console.WriteLine($"{"the server's most memory for it (aim 400 MB)",-46} {$"{Memory(server)} MB",12}   {before} MB before");
         }
         finally

@@ -58,6 +58,10 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var bomb = "<!DOCTYPE svg [<!ENTITY a 'aaaaaaaaaa'>" + string.Concat(Enumerable.Range(0, 20).Select(i => $"<!ENTITY b{i} '&a;&a;&a;'>")) + "]>" + Begin + "<title>&b19;</title><rect width='1' height='1'/></svg>";
         Should.Throw<Refusal>(() => Read(bomb)).Message.ShouldContain("no sound SVG");
+        var leaves = "<g id='r0'/>" + string.Concat(Enumerable.Range(1, 20).Select(i => $"<g id='r{i}'>{string.Concat(Enumerable.Repeat($"<use href='#r{i - 1}'/>", 10))}</g>"));
+        Should.Throw<Refusal>(() => Read(Begin + leaves + "</svg>")).Message.ShouldContain("references lead to more than");
+        Should.Throw<Refusal>(() => Read(Begin + $"<style>{new string('a', 2_000_000)}</style></svg>")).Message.ShouldContain("nothing in it is drawn");
+        Should.Throw<Refusal>(() => Read(Begin + $"<rect width='1' height='1' transform='{new string('a', 500_000)}'/></svg>")).Message.ShouldContain("over 2000 letters");
         Should.Throw<Refusal>(() => Read("<svg viewBox='0 0 0 5'/>")).Message.ShouldContain("give it a viewBox");
         Should.Throw<Refusal>(() => Read(Begin + string.Concat(Enumerable.Repeat("<rect width='1' height='1'/>", SvgReading.MostShapes + 1)) + "</svg>")).Message.ShouldContain("20000 shapes");
     }

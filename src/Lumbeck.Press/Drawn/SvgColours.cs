@@ -74,6 +74,7 @@ internal static class SvgColours
     {
         var all = Affine.Identity;
         if (string.IsNullOrWhiteSpace(text)) return all;
+        if (text.Length > 2000) throw SvgReading.No("a placing of it is over 2000 letters long");
         foreach (System.Text.RegularExpressions.Match m in System.Text.RegularExpressions.Regex.Matches(text, @"(\w+)\s*\(([^)]*)\)"))
         {
             var n = Numbers(m.Groups[2].Value);

@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using System.Xml;
 using System.Xml.Linq;
 using Lumbeck.Core.Jobs;
@@ -14,7 +13,7 @@ public sealed record ReadDrawing(int Wide, int High, ImmutableArray<Mark> Marks)
 /// Reads SVG drawings into marks: shapes and paths with plain or graded fills and lines, groups, placings and references within the file. What would print otherwise than
 /// it looks, or reaches outside the file, is refused and named.
 /// </summary>
-public sealed partial class SvgReading
+public sealed class SvgReading
 {
     /// <summary>Largest file, in bytes, and most shapes once references are followed.</summary>
     public const int MostBytes = 8_000_000, MostShapes = 20_000;
@@ -23,7 +22,7 @@ public sealed partial class SvgReading
     private readonly Func<AskedRgb, Ink> _ink;
     private readonly Dictionary<string, XElement> _named = [];
     private readonly Dictionary<string, string> _sheet = [];
-    private int _shapes;
+    private int _shapes, _visits;
 
     private SvgReading(Func<AskedRgb, Ink> ink) => _ink = ink;
 
@@ -55,9 +54,6 @@ public sealed partial class SvgReading
         catch (Core.Refusal r) { throw No($"{name}: {r.Message}"); }
     }
 
-    [GeneratedRegex(@"(?<names>[^{}]+)\{(?<rule>[^}]*)\}", RegexOptions.CultureInvariant)]
-    private static partial Regex Rule();
-
     private ReadDrawing Root(XElement root)
     {
         foreach (var e in root.DescendantsAndSelf())
@@ -86,8 +82,8 @@ public sealed partial class SvgReading
     private void Style(string css)
     {
         if (css.Contains("@import", StringComparison.OrdinalIgnoreCase) || css.Contains("url(http", StringComparison.OrdinalIgnoreCase)) throw No("its style sheet reaches outside its own file");
-        foreach (Match rule in Rule().Matches(css))
-            foreach (var name in rule.Groups["names"].Value.Split(',')) _sheet[name.Trim()] = (_sheet.TryGetValue(name.Trim(), out var before) ? before + ";" : "") + rule.Groups["rule"].Value;
+        foreach (var rule in css.Split('}').Select(r => r.Split('{', 2)).Where(r => r.Length == 2))
+            foreach (var name in rule[0].Split(',')) _sheet[name.Trim()] = (_sheet.TryGetValue(name.Trim(), out var before) ? before + ";" : "") + rule[1];
     }
 
     /// <summary>How what lies within is painted, unless it says otherwise itself.</summary>
@@ -107,6 +103,8 @@ public sealed partial class SvgReading
 
     private void One(XElement e, Affine place, Manner manner, List<Mark> marks, int depth)
     {
+        // References to references could be followed without end, and draw nothing.
+        if (++_visits > 10 * MostShapes) throw No($"its references lead to more than {MostShapes} shapes: simplify it");
         string? says(string name) => Says(e, name, _sheet);
         if (says("display") == "none" || says("visibility") == "hidden") return;
         foreach (var see in (string[])["opacity", "fill-opacity", "stroke-opacity"])

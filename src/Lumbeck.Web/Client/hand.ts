@@ -19,6 +19,9 @@ type Gesture = {
 };
 let hand: Gesture | null = null;
 
+/** A picture fitted in its frame: not what it grows beyond it, nor what the plates have. */
+const pictureOf = (id: string) => `#s-${CSS.escape(id)} g[clip-path] > image`;
+
 /** With an item, the others of its group. */
 export function withGroup(id: string, all = hits()): string[] {
   const group = all.find(h => h.id === id)?.group;
@@ -42,7 +45,7 @@ document.addEventListener('pointerdown', e => {
   // What is held still is not carried along by chance: a hand that starts there draws a marquee.
   if (!id || (hit!.dataset.locked === 'true' && !picked().includes(id))) return surface.svg === sheet ? start('marquee', []) : undefined;
   // With Ctrl the picture is pushed within its frame, and the frame stays.
-  if ((e.ctrlKey || e.metaKey) && hit!.dataset.kind === 'picture' && document.querySelector(`#s-${CSS.escape(id)} image`)) return start('push', [hitOf(hit!)]);
+  if ((e.ctrlKey || e.metaKey) && hit!.dataset.kind === 'picture' && document.querySelector(pictureOf(id))) return start('push', [hitOf(hit!)]);
   start('carry', picked().includes(id) ? pickedHits() : hits().filter(h => withGroup(id).includes(h.id)));
 });
 
@@ -116,7 +119,7 @@ function push(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   const back = h.m.inverse();
   const [a, b] = [at(back, g.from.x, g.from.y), at(back, p.x, p.y)];
   const [dx, dy] = [b.x - a.x, b.y - a.y];
-  const image = document.querySelector<SVGElement>(`#s-${CSS.escape(h.id)} image`);
+  const image = document.querySelector<SVGElement>(pictureOf(h.id));
   if (!image) return;
   g.art = [{ e: image, was: g.art[0]?.e === image ? g.art[0].was : image.getAttribute('transform') ?? '' }];
   image.setAttribute('transform', `translate(${dx} ${dy}) ${g.art[0].was}`);

@@ -14,7 +14,8 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
     /// <summary>Pixels an inch at first; the page asks for more when it is looked at more closely.</summary>
     public const int PerInch = 144, MostPerInch = 1200;
     private const double MostPixels = 5_000_000;
-    private const int Most = 400;
+    // Each holds its scene.
+    private const int Most = 120;
 
     private readonly ConcurrentDictionary<string, (Scene Scene, int Pieces, Bounds Window, House House)> _known = new();
     private readonly ConcurrentDictionary<(string Key, int PerInch), byte[]> _made = new();
