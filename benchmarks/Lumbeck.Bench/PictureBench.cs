@@ -47,6 +47,7 @@ internal static class PictureBench
             async Task edit(object wire) => (await client.PostAsJsonAsync("/jobs/orrin/edit", wire)).EnsureSuccessStatusCode();
             string id() => Guid.NewGuid().ToString();
             var session = id();
+            await edit(new { id = id(), session, place = "Wrap", path = $"item/{item}/panel", text = "back" });
             await edit(new { id = id(), session, place = "Wrap", items = new[] { item }, arrange = "panel" });
             await Once(server, "grown round the back, beside the page", async () =>
             {
