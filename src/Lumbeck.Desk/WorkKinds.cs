@@ -37,7 +37,7 @@ public static class WorkKinds
         var wanted = on.Composed.Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).OfType<GrownMark>().ToList();
         if (wanted.Count == 0 && !desk.Works.Has(on.Slug)) return;
         string of(GrownMark m) => string.Create(CultureInfo.InvariantCulture, $"{m.How.Recipe}/{m.Wide}");
-        foreach (var old in desk.Works.Of(on.Slug, "9"))
+        foreach (var old in desk.Works.Unfinished(on.Slug))
             if (old.Kind == Grow && wanted.All(m => of(m) != old.Of)) desk.Works.Leave(old.Id);
         foreach (var mark in wanted)
             if (!desk.Pictures.Grown.Has(mark)) desk.Works.Add(Grow, on.Slug, of(mark), $"Growing {mark.Picture.Name}");

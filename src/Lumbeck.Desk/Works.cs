@@ -51,6 +51,9 @@ public sealed class Works(WorkStore store, IReadOnlyList<WorkKind> kinds) : IDis
 
     public IReadOnlyList<WorkRow> Of(string job, string since) => store.Of(job, since);
 
+    /// <summary>A job's work that is waiting or under way.</summary>
+    public IReadOnlyList<WorkRow> Unfinished(string job) => store.Of(job, store.Now());
+
     public WorkRow? Find(string id) => store.Find(id);
 
     public string Now() => store.Now();

@@ -11,7 +11,6 @@ public static class EditRoutes
         app.MapPost("/jobs/{slug}/edit", Edit);
         app.MapPost("/jobs/{slug}/try", Try);
         app.MapGet("/jobs/{slug}/news", News);
-        app.MapGet("/jobs/{slug}/wrap.svg", Picture);
         app.MapGet("/jobs/{slug}/wrap.txt", Words);
         app.MapGet("/jobs/{slug}/pack.zip", Packed);
         app.MapPost("/jobs/{slug}/clip", Copied);
@@ -72,21 +71,6 @@ public static class EditRoutes
         http.Response.Headers["X-Tick"] = on.Tick.ToString(CultureInfo.InvariantCulture);
         http.Response.Headers.CacheControl = "no-store";
         return Results.Content(now.Since(then, tried ? ScreenMaker.TriedParts : []), "text/html; charset=utf-8");
-    }
-
-    /// <summary>A sheet as a picture: of what is on the bench, of a revision <paramref name="at"/> which it lay, or with another take of its wrap.</summary>
-    private static IResult Picture(string slug, long? r, long? at, int? sheet, int? take, Desk.Desk desk, Drawings drawings, HttpContext http)
-    {
-        try
-        {
-            var on = desk.Job(slug);
-            var shown = at is { } revision ? desk.Revision(slug, revision) : on.Composed;
-            var printed = shown.Sheets[Math.Clamp(sheet ?? 0, 0, shown.Sheets.Length - 1)];
-            // A picture of a named revision never changes.
-            http.Response.Headers.CacheControl = at is not null || r == on.Revision ? "private, max-age=31536000, immutable" : "no-store";
-            return Results.Content(drawings.Painter(shown).Picture(take is { } t ? desk.OfTake(shown, printed.On, t) : printed.Scene), "image/svg+xml");
-        }
-        catch (Refusal) { return Results.NotFound(); }
     }
 
     private static IResult Words(string slug, int? sheet, Desk.Desk desk)

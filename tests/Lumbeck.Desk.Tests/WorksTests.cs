@@ -120,7 +120,7 @@ public sealed class WorksTests : IDisposable
         var mark = on.Composed.Sheets[0].Scene.Piece("road")!.Marks.OfType<GrownMark>().Single();
         Until(() => desk.Pictures.Grown.Has(mark));
         desk.GrowBeside(on);
-        Until(() => desk.Works.Of("trouble", "9").Count == 0);
+        Until(() => desk.Works.Unfinished("trouble").Count == 0);
         // Grown to the bleed, the front is bare no more; back and spine still are.
         Coverage.Bare(on.Job.Take, on.Composed.Sheets[0].Sheet, on.Composed.Sheets[0].Sheet.Panel(Part.Front)!.Edge).ShouldBeEmpty();
         desk.Works.Dispose();

@@ -7,7 +7,7 @@ namespace Lumbeck.Core.Checks;
 public sealed class InkBlack : Rule
 {
     /// <summary>From this many square points on (20 cm²) a black is large.</summary>
-    public static readonly double Large = 20 * Math.Pow(72 / 2.54, 2);
+    private static readonly double Large = 20 * Math.Pow(72 / 2.54, 2);
 
     /// <summary>Words under this size want one ink.</summary>
     private static readonly Length Small = Length.FromPoints(12);
@@ -21,9 +21,13 @@ public sealed class InkBlack : Rule
         foreach (var (item, piece) in look.Drawn())
             if (item is TextItem text && IsRichAndSmall(text, look.Job.Swatches))
                 yield return Found(look, Severity.Caution, $"{text.Style.Paint.Resolve(look.Job.Swatches)} in {text.Style.Size.ShowPoints()}", $"black alone under {Small.ShowPoints()}", "Several plates never fit to a hair, and small words then show coloured edges.", "Set them in black alone.", item, place: piece.Inked.ToBox());
-            else if (item is ShapeItem && piece.Marks.OfType<FillMark>().FirstOrDefault(m => m is { Finish: null, Ink: { C: 0, M: 0, Y: 0, K: >= 9000 } }) is { } fill && Area(fill.Shape.Bounds) > Large)
+            else if (item is ShapeItem && IsPlainAndLarge(piece))
                 yield return Found(look, Severity.Note, "black alone", look.House.RichBlack.ToString(), "So large a black prints fuller with other inks under it.", "Fill it with the house’s rich black.", item, place: piece.Frame.ToBox());
     }
+
+    /// <summary>Whether a piece is filled with black alone over so much of the sheet that it would print fuller as a rich one.</summary>
+    public static bool IsPlainAndLarge(Piece piece) =>
+        piece.Marks.OfType<FillMark>().Any(m => m is { Finish: null, Ink: { C: 0, M: 0, Y: 0, K: >= 9000 } } && Area(m.Shape.Bounds) > Large);
 
     /// <summary>Whether words are small and in a black of several inks.</summary>
     public static bool IsRichAndSmall(TextItem text, IReadOnlyList<Swatch> swatches) =>

@@ -16,6 +16,9 @@ public readonly record struct Ink(int C, int M, int Y, int K)
         return new((int)Math.Round(c * 100), (int)Math.Round(m * 100), (int)Math.Round(y * 100), (int)Math.Round(k * 100));
     }
 
+    /// <summary>All four inks together, in percent.</summary>
+    public decimal Total => (C + M + Y + K) / 100m;
+
     /// <summary>A tint: every ink at this many hundredths of a percent of itself.</summary>
     public Ink Tint(int share) => new((int)((long)C * share / 10_000), (int)((long)M * share / 10_000), (int)((long)Y * share / 10_000), (int)((long)K * share / 10_000));
 
