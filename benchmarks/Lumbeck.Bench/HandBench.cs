@@ -103,6 +103,19 @@ internal static class HandBench
         return long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
     }
 
+    /// <summary>A browser as tests have it, without a monitor.</summary>
+    internal static ChromeDriver Chromium()
+    {
+        Environment.SetEnvironmentVariable("SE_OFFLINE", "true");
+        Environment.SetEnvironmentVariable("SE_AVOID_STATS", "true");
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--no-first-run", "--disable-dev-shm-usage", "--window-size=1280,800");
+        var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
+        service.SuppressInitialDiagnosticInformation = true;
+        service.HideCommandPromptWindow = true;
+        return new(service, options);
+    }
+
     /// <summary>First paint, and the time each pointer event of a drag keeps the browser.</summary>
     private static void Browser(Uri address)
     {
@@ -111,14 +124,7 @@ internal static class HandBench
             Console.WriteLine("no chromedriver here: what a browser does is not measured");
             return;
         }
-        Environment.SetEnvironmentVariable("SE_OFFLINE", "true");
-        Environment.SetEnvironmentVariable("SE_AVOID_STATS", "true");
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--no-first-run", "--disable-dev-shm-usage", "--window-size=1280,800");
-        using var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
-        service.SuppressInitialDiagnosticInformation = true;
-        service.HideCommandPromptWindow = true;
-        using var driver = new ChromeDriver(service, options);
+        using var driver = Chromium();
         foreach (var (name, page) in ((string, string)[])[("first paint of Wrap (aim 1 s)", "wrap"), ("  peer: first paint of Check", "check")])
         {
             var paints = new double[9];

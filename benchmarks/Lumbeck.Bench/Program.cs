@@ -17,6 +17,7 @@ try
     if (wanted("compose")) Benches.Compose(folder);
     if (wanted("press")) Benches.Press(folder);
     if (wanted("server")) await Benches.Server(folder);
+    if (wanted("type")) await TypeBench.Run(folder);
     if (wanted("hand")) await HandBench.Run(folder);
     if (wanted("picture")) await PictureBench.Run(folder);
     if (wanted("conversion")) ConversionBench.Run(folder);

@@ -59,7 +59,8 @@ internal static class JobVerbs
     {
         var kindOption = new Option<string>("--kind") { Description = "x4", Required = true };
         var outOption = new Option<string>("--out") { Description = "the file to write", Required = true };
-        var c = new Command("press", "Makes the file for the printer.") { JobArgument, kindOption, outOption, Data };
+        var outlinesOption = new Option<bool>("--outlines") { Description = "type as shapes, which can't be searched" };
+        var c = new Command("press", "Makes the file for the printer.") { JobArgument, kindOption, outOption, outlinesOption, Data };
         c.SetAction(p =>
         {
             var kind = p.GetValue(kindOption);
@@ -67,7 +68,7 @@ internal static class JobVerbs
             var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);
             var on = desk.Job(p.GetValue(JobArgument)!);
-            Say.Written(file, s => desk.WriteX4(on, s));
+            Say.Written(file, s => desk.WriteX4(on, s, outlines: p.GetValue(outlinesOption)));
             Console.WriteLine($"{file}: {PressKind.X4.Title()}, {string.Join(" and ", on.Composed.Sheets.Select(s => s.Sheet.Size.Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");
             if (on.Composed.Readiness.Stops > 0) Console.Error.WriteLine($"Check says: {on.Composed.Readiness.Say()}. See `lumbeck check {on.Slug}`.");
             return 0;

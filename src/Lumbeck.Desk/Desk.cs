@@ -26,6 +26,7 @@ public sealed class Desk
         Houses = new(_store);
         Pictures = new(_store);
         Profiles = new(_store);
+        Faces = new(_store, Shelf);
         Works = new(new(_store.Folder, clock), WorkKinds.Of(this));
         if (demo) _store.Alone(() => { if (_store.Jobs().Count == 0) DemoBench.Load(this); });
     }
@@ -58,6 +59,9 @@ public sealed class Desk
 
     /// <summary>Long work, done beside everything else.</summary>
     public Works Works { get; }
+
+    /// <summary>Makers' own faces.</summary>
+    public FaceDesk Faces { get; }
 
     /// <summary>Printers' own profiles.</summary>
     public ProfileDesk Profiles { get; }
@@ -116,8 +120,8 @@ public sealed class Desk
             var now = w.Load(head.Revision);
             var edit = request.Make(now);
             RefuseOvertaken(w, row.Id, head, now, edit, request);
-            var next = edit.Apply(now);
-            if (JobJson.Write(next).AsSpan().SequenceEqual(JobJson.Write(now))) return (head, null);
+            var next = Keeping.Right(edit.Apply(now), Shelf);
+            if (JobJson.Written(next).AsSpan().SequenceEqual(JobJson.Written(now))) return (head, null);
             RefuseMissing(now, next);
             // Worked out before it is written: what can't be drawn is never on the bench.
             var composed = Worked(0, next);

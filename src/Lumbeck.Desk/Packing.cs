@@ -17,6 +17,9 @@ public static partial class Packing
     [GeneratedRegex("^pictures/[0-9a-f]{64}$", RegexOptions.CultureInvariant)]
     private static partial Regex PictureName();
 
+    [GeneratedRegex("^faces/[0-9a-f]{64}$", RegexOptions.CultureInvariant)]
+    private static partial Regex FaceName();
+
     private sealed record Pack(int LumbeckPack, string Title, string Slug, IReadOnlyList<PackedPicture> Pictures);
 
     private sealed record PackedPicture(string Hash, string Name, string Source, string Maker, string Licence);
@@ -30,6 +33,7 @@ public static partial class Packing
         Put(zip, About, s => JsonSerializer.Serialize(s, new Pack(1, on.Job.Ticket.Title, on.Slug, [.. rows.Select(r => new PackedPicture(r.Hash, r.Name, r.Source, r.Maker, r.Licence))]), JobJson.Options));
         Put(zip, JobFile, s => s.Write(JobJson.Write(on.Job)));
         if (on.Job.Ticket.House.Profile is { } profile && profile.StartsWith("own-", StringComparison.Ordinal)) Put(zip, ProfileFile, s => s.Write(Profiles.Bytes(profile)));
+        foreach (var face in on.Job.Faces.Select(desk.Faces.Own).OfType<Store.FaceRow>().OrderBy(f => f.Hash, StringComparer.Ordinal)) Put(zip, "faces/" + face.Hash, s => s.Write(File.ReadAllBytes(desk.Faces.PathOf(face.Hash))));
         // Pictures are packed tight already.
         foreach (var hash in hashes) Put(zip, "pictures/" + hash, s => { using var f = File.OpenRead(desk.Pictures.PathOf(hash)); f.CopyTo(s); }, CompressionLevel.NoCompression);
     }
@@ -46,7 +50,7 @@ public static partial class Packing
             using var zip = new ZipArchive(input, ZipArchiveMode.Read, leaveOpen: true);
             if (zip.Entries.Count > 3 + AddItem.Most * AddTake.Most) throw No($"it holds {zip.Entries.Count} files");
             foreach (var e in zip.Entries)
-                if (e.FullName is not (About or JobFile or ProfileFile) && !PictureName().IsMatch(e.FullName)) throw No($"it holds a file `{Core.Measures.LengthText.Clip(e.FullName)}`, which no pack does");
+                if (e.FullName is not (About or JobFile or ProfileFile) && !PictureName().IsMatch(e.FullName) && !FaceName().IsMatch(e.FullName)) throw No($"it holds a file `{Core.Measures.LengthText.Clip(e.FullName)}`, which no pack does");
             if (zip.Entries.Select(e => e.FullName).Distinct().Count() != zip.Entries.Count) throw No("it holds one file twice");
             var about = JsonSerializer.Deserialize<Pack>(Read(zip, About), JobJson.Options);
             if (about is not { LumbeckPack: 1, Pictures: not null }) throw No("it is of another kind, or of a later version");
@@ -67,6 +71,8 @@ public static partial class Packing
                 if (!known && note is not null) desk.Pictures.Say(picture.Hash, note.Source, note.Maker, note.Licence);
             }
             if (zip.GetEntry(ProfileFile) is not null && ProfileDesk.NameOf(desk.Profiles.TakeIn(Read(zip, ProfileFile), ProfileFile).Hash) != job.Ticket.House.Profile) throw No("its colour profile is not the one its house means");
+            foreach (var face in zip.Entries.Where(e => FaceName().IsMatch(e.FullName)).ToList())
+                if (face.FullName != "faces/" + desk.Faces.TakeIn(Read(zip, face.FullName), "a face of this pack").Hash) throw No("a face is not the one its job means");
             _ = desk.Worked(0, job);
             return desk.Begin(job.Ticket.Title, job, session, about.Slug is { Length: > 0 and <= 60 } slug && slug.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') ? slug : null);
         }

@@ -14,7 +14,8 @@ public static class Pressing
     /// <param name="on">The revision.</param>
     /// <param name="output">Written from front to back.</param>
     /// <param name="told">Is told the share that is done, and may end the work by throwing.</param>
-    public static void WriteX4(this Desk desk, OnBench on, Stream output, Action<double>? told = null)
+    /// <param name="outlines">Whether type leaves as shapes.</param>
+    public static void WriteX4(this Desk desk, OnBench on, Stream output, Action<double>? told = null, bool outlines = false)
     {
         // Each page and each picture is a part of the work; which are shared is not known beforehand, so the count is the most there are.
         var parts = on.Composed.Sheets.Length + on.Composed.Sheets.Sum(s => s.Scene.Pieces.Sum(p => p.Marks.Count(m => m is PictureMark or GrownMark or TilesMark)));
@@ -23,27 +24,28 @@ public static class Pressing
         var revision = desk.Store.Revision(on.Revision);
         var subject = $"{t.Binding.Word()} cover, {t.Trim.Show(t.Unit)}, spine {on.Composed.Geometry.Spine.Width.Show(t.Unit)}, {on.Composed.Geometry.Spine.Pages} pages, for {t.House.Name}";
         var note = new PressNote(t.Title, t.Author, subject, DateTimeOffset.Parse(revision.At, CultureInfo.InvariantCulture), on.JobId, on.Revision);
-        PressFile.WriteX4(output, [.. on.Composed.Sheets.Select(s => s.Scene)], t.House, note, desk.Shelf, desk.Pictures, () => told?.Invoke((double)done++ / Math.Max(1, parts)));
+        PressFile.WriteX4(output, [.. on.Composed.Sheets.Select(s => s.Scene)], t.House, note, desk.Shelf, desk.Pictures, () => told?.Invoke((double)done++ / Math.Max(1, parts)), outlines);
     }
 
     /// <summary>Refuses what can't be pressed of a job.</summary>
     /// <exception cref="Refusal">The house takes no such file, or it can't be made yet.</exception>
-    public static void RefusePress(Job job, PressKind kind)
+    public static void RefusePress(Desk desk, OnBench on, PressKind kind)
     {
-        var house = job.Ticket.House;
+        var house = on.Job.Ticket.House;
         if (kind != PressKind.X4) throw new Refusal("kind", $"{kind.Title()} can’t be made yet: take {PressKind.X4.Word()}");
         if (!house.Kinds.Contains(kind)) throw new Refusal("kind", $"{house.Name} takes {string.Join(" or ", house.Kinds.Select(k => k.Title()))}, not {kind.Title()}");
+        foreach (var sheet in on.Composed.Sheets) PressFile.RefuseFaces(sheet.Scene, desk.Shelf);
     }
 
     /// <summary>Presses what is on the bench and keeps the file in the register.</summary>
     /// <exception cref="Refusal">The house takes no such file.</exception>
-    public static PressingRow Press(this Desk desk, string slug, PressKind kind) => desk.Press(desk.Job(slug), kind, null);
+    public static PressingRow Press(this Desk desk, string slug, PressKind kind, bool outlines = false) => desk.Press(desk.Job(slug), kind, null, outlines);
 
     /// <summary>Presses a revision. The file is whole or not there.</summary>
-    public static PressingRow Press(this Desk desk, OnBench on, PressKind kind, Action<double>? told)
+    public static PressingRow Press(this Desk desk, OnBench on, PressKind kind, Action<double>? told, bool outlines = false)
     {
-        RefusePress(on.Job, kind);
-        var (file, bytes) = desk.Files.Keep(s => desk.WriteX4(on, s, told));
+        RefusePress(desk, on, kind);
+        var (file, bytes) = desk.Files.Keep(s => desk.WriteX4(on, s, told, outlines));
         var name = FileName(on, kind);
         desk.Store.Write(w => { w.AddPressing(on.JobId, on.Revision, kind.Word(), on.Job.Ticket.House.Name, name, file, bytes); return 0; });
         return desk.Store.Pressings(on.JobId)[0];

@@ -73,6 +73,8 @@ public static class Starters
             Starter = says.Length == 0,
             Width = spine ? new(default, role == TextRole.Title ? 0.6m : 0.3m) : Span.Full,
             Height = spine ? Span.Full : new(pt(high)),
+            // A spine's words are placed and sized with it, until a hand moves them.
+            Composed = spine && (role is TextRole.Title or TextRole.Author or TextRole.Imprint),
             Style = new() { Face = new("eb-garamond", weight, false), Size = spine ? SpineSize(job) : pt(size), Align = align, Stand = spine ? Stand.Middle : Stand.Head, Paint = ink, Leading = role == TextRole.Blurb ? 1.35m : 1.1m },
         };
         // On a narrow spine a shape is no larger than the band that is safe there.

@@ -14,7 +14,7 @@ public static class WorkKinds
             var parts = piece.Of.Split('/');
             var revision = long.Parse(parts[0], CultureInfo.InvariantCulture);
             var row = desk.Row(piece.Job);
-            desk.Press(new(row.Id, row.Slug, 0, desk.Compose(revision)), PressKinds.Words.First(w => w.Word == parts[1]).Value, told);
+            desk.Press(new(row.Id, row.Slug, 0, desk.Compose(revision)), PressKinds.Words.First(w => w.Word == parts[1]).Value, told, outlines: parts.Length > 2);
         }),
         new(Grow, (piece, told, cancel) =>
         {
@@ -25,10 +25,10 @@ public static class WorkKinds
 
     /// <summary>Queues the press file of what is on the bench.</summary>
     /// <exception cref="Refusal">The house takes no such file.</exception>
-    public static string PressBeside(this Desk desk, OnBench on, PressKind kind)
+    public static string PressBeside(this Desk desk, OnBench on, PressKind kind, bool outlines = false)
     {
-        Pressing.RefusePress(on.Job, kind);
-        return desk.Works.Add(Press, on.Slug, string.Create(CultureInfo.InvariantCulture, $"{on.Revision}/{kind.Word()}"), $"Pressing {Pressing.FileName(on, kind)}");
+        Pressing.RefusePress(desk, on, kind);
+        return desk.Works.Add(Press, on.Slug, string.Create(CultureInfo.InvariantCulture, $"{on.Revision}/{kind.Word()}{(outlines ? "/outlines" : "")}"), $"Pressing {Pressing.FileName(on, kind)}");
     }
 
     /// <summary>Queues what grown pictures of a job are not there yet at press resolution, and leaves those that it has no more use for.</summary>

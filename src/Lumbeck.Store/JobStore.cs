@@ -145,7 +145,7 @@ public sealed class JobStore
     internal static byte[] Deflate(Job job)
     {
         using var m = new MemoryStream();
-        using (var z = new DeflateStream(m, CompressionLevel.Fastest)) z.Write(JobJson.Write(job));
+        using (var z = new DeflateStream(m, CompressionLevel.Fastest)) z.Write(JobJson.Written(job));
         return m.ToArray();
     }
 

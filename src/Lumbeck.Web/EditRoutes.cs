@@ -45,7 +45,7 @@ public static class EditRoutes
         try
         {
             var on = desk.Job(slug);
-            var would = desk.Worked(0, wire.Make(on.Job, desk).Apply(on.Job));
+            var would = desk.Worked(0, Keeping.Right(wire.Make(on.Job, desk).Apply(on.Job), desk.Shelf));
             http.Response.Headers.CacheControl = "no-store";
             return Results.Content(await screens.Tried(on, would, wire.Sheet), "text/html; charset=utf-8");
         }

@@ -24,6 +24,10 @@ public sealed record EditWire
     /// <summary>A fact's path and the text typed there; <c>items/fact</c> is that fact of each of <see cref="Items"/>.</summary>
     public string? Path { get; init; }
     public string? Text { get; init; }
+    /// <summary>Where the caret stood after words were typed on the sheet.</summary>
+    public int? Caret { get; init; }
+    /// <summary>Two points of the sheet, x and y of each, between which <see cref="Item"/>'s words are spaced.</summary>
+    public double[]? Marks { get; init; }
     /// <summary>An item's id, or several, with one of: steps to nudge them, steps to order them, how they are arranged, how a hand moved them, or their removal.</summary>
     public string? Item { get; init; }
     public string[]? Items { get; init; }
@@ -68,6 +72,8 @@ public sealed record EditWire
         if (Path == "items/group" && Items is not null) return new GroupItems([.. Items], Text ?? "");
         if (Path?.StartsWith("items/", StringComparison.Ordinal) == true && Items is not null) return Arranging.Each(Items, id => Facts.Write(job, $"item/{id}/{Path[6..]}", desk.InInks(job, Path, Text ?? "")), job, Path[6..]);
         if (Path?.Split('/') is ["swatch", var swatch, "mix"]) return desk.Mixed(job, swatch, Text ?? "");
+        if (Path?.Split('/') is ["item", var typed, "words"] && Caret is { } caret) return new SetWords(typed, (Text ?? "").ReplaceLineEndings("\n"), caret);
+        if (Marks is [var ax, var ay, var bx, var by] && Item is { } spaced) return Matching.Span(job, spaced, ((Finite(spaced, ax), Finite(spaced, ay)), (Finite(spaced, bx), Finite(spaced, by))), desk.Shelf);
         if (Path is not null) return Facts.Write(job, Path, desk.InInks(job, Path, Text ?? ""));
         if (Colours is not null) return Coloured(job, desk);
         if (Take is not null) return Taken(job, desk);
@@ -98,6 +104,8 @@ public sealed record EditWire
 
     private LayItem ByHand(LaidWire l) => new(l.Item, Points(l.Item, l.X), Points(l.Item, l.Y), l.W is { } w ? Points(l.Item, w) : null, l.H is { } h ? Points(l.Item, h) : null,
         l.Turned is not { } t ? null : double.IsFinite(t) && Math.Abs(t) < 1e5 ? (decimal)t : throw new Refusal($"item/{l.Item}/turned", "it can’t be turned so far"));
+
+    private static double Finite(string item, double points) => Points(item, points).Points;
 
     private static Core.Measures.Length Points(string item, double points) => double.IsFinite(points) && Math.Abs(points) < 1e5
         ? Core.Measures.Length.FromDrawing(points)

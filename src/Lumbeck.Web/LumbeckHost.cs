@@ -67,6 +67,7 @@ public static class LumbeckHost
         PlateRoutes.Map(app);
         ColourRoutes.Map(app);
         WorkRoutes.Map(app);
+        FaceRoutes.Map(app);
         app.Services.GetRequiredService<Desk.Desk>().Works.Start();
         return app;
     }

@@ -7,7 +7,7 @@ namespace Lumbeck.Web;
 /// <summary>What the plates have, as pictures: parts of a sheet for the editor, and whole sheets, small, for lists.</summary>
 public static class PlateRoutes
 {
-    private static readonly ConcurrentDictionary<(string Data, long Revision, int Sheet, int Take, int Wide), byte[]> Small = new();
+    private static readonly ConcurrentDictionary<(string Data, long Revision, int Sheet, int Take, int Wide, string Panel), byte[]> Small = new();
 
     public static void Map(WebApplication app)
     {
@@ -26,8 +26,8 @@ public static class PlateRoutes
         catch (Refusal) { return Results.NotFound(); }
     }
 
-    /// <summary>A sheet of what is on the bench, of a revision <paramref name="at"/> which it lay, or with another take of its wrap; so many pixels wide.</summary>
-    private static IResult Whole(string slug, long? r, long? at, int? sheet, int? take, int? wide, Desk.Desk desk, HttpContext http)
+    /// <summary>A sheet of what is on the bench, of a revision <paramref name="at"/> which it lay, or with another take of its wrap, or one panel of it; so many pixels wide.</summary>
+    private static IResult Whole(string slug, long? r, long? at, int? sheet, int? take, int? wide, string? panel, Desk.Desk desk, HttpContext http)
     {
         try
         {
@@ -35,14 +35,17 @@ public static class PlateRoutes
             var revision = at ?? on.Revision;
             var shown = at is null ? on.Composed : desk.Revision(slug, revision);
             var printed = shown.Sheets[Math.Clamp(sheet ?? 0, 0, shown.Sheets.Length - 1)];
-            var pixels = Math.Clamp(wide ?? 480, 60, 1600);
+            var pixels = Math.Clamp(wide ?? 480, 40, 1600);
+            var face = Parts.TryParse(panel ?? "", out var part) ? printed.Sheet.Panel(part)?.Face : null;
+            if (panel is not null && face is null) return Results.NotFound();
             http.Response.Headers.CacheControl = at is not null || r == on.Revision ? "private, max-age=31536000, immutable" : "no-store";
             if (Small.Count > 600) Small.Clear();
-            return Results.File(Small.GetOrAdd((desk.Folder, revision, printed.On.Number, take ?? -1, pixels), _ =>
+            return Results.File(Small.GetOrAdd((desk.Folder, revision, printed.On.Number, take ?? -1, pixels, panel ?? ""), _ =>
             {
                 var scene = take is { } t ? desk.OfTake(shown, printed.On, t) : printed.Scene;
                 var house = shown.Job.Ticket.House;
-                return desk.PlatesOf(house).Paint(scene, new(0, 0, scene.Width, scene.Height), pixels / scene.Width * 72, likeness: true).ToJpeg(PressCondition.Of(house), 82);
+                var window = face is { } f ? new Bounds(f.X.Points, f.Y.Points, f.Right.Points, f.Bottom.Points) : new Bounds(0, 0, scene.Width, scene.Height);
+                return desk.PlatesOf(house).Paint(scene, window, pixels / (window.Right - window.Left) * 72, likeness: true).ToJpeg(PressCondition.Of(house), 82);
             }), "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }

@@ -54,7 +54,7 @@ public sealed class ColourTests
         shade.At(2).K.ShouldBe(10_000);
         // A swatch that changes changes the gradients it is in.
         ((ShadeMark)Sample.Scene(new SetSwatch("sea", Ink: Ink.White).Apply(job)).Piece("r")!.Marks[0]).Shade.Stops[0].Ink.ShouldBe(Ink.White);
-        foreach (var path in (string[])["item/r/line", "item/title/ink"]) Should.Throw<Refusal>(() => Facts.Write(job, path, "Sea to black")).Path.ShouldBe(path);
+        foreach (var path in (string[])["item/r/line", "item/title/edge"]) Should.Throw<Refusal>(() => Facts.Write(job, path, "Sea to black")).Path.ShouldBe(path);
         JobJson.Read(JobJson.Write(job)).Item("r").ShouldBe(job.Item("r"));
     }
 

@@ -9,17 +9,23 @@ internal sealed class PlainType : IType
     public string NameOf(FaceId face) => "Plain";
     public FaceMetrics Metrics(FaceId face) => new(1000, 800, 200, 700);
 
-    public ShapedRun Shape(FaceId face, string text, bool ligatures)
+    public ShapedRun Shape(FaceId face, string text, int from, int length, ShapeAs how)
     {
-        var glyphs = ImmutableArray.CreateBuilder<ShapedGlyph>();
-        for (var i = 0; i < text.Length; i++)
+        var ligatures = !how.Features.Contains("-liga", StringComparison.Ordinal);
+        var glyphs = new List<ShapedGlyph>();
+        for (var i = from; i < from + length; i++)
         {
-            var ligature = ligatures && text.AsSpan(i).StartsWith("fi");
-            glyphs.Add(new(text[i] == 'Q' ? (ushort)0 : ligature ? (ushort)9999 : text[i], i, 500, 0, 0));
+            var ligature = ligatures && i + 1 < from + length && text.AsSpan(i).StartsWith("fi");
+            glyphs.Add(new(text[i] == 'Q' ? (ushort)0 : ligature ? (ushort)9999 : text[i], i, how.Vertical ? 1000 : 500, 0, 0));
             if (ligature) i++;
         }
-        return new(glyphs.ToImmutable(), false);
+        if (how.RightToLeft) glyphs.Reverse();
+        return new([.. glyphs], how.RightToLeft);
     }
+
+    public bool Has(FaceId face, System.Text.Rune letter) => letter.Value != 'Q' && letter.Value < 0x3000;
+
+    public FaceId? Instead(FaceId face, System.Text.Rune letter) => letter.Value >= 0x3000 ? BarcodeDrawing.Digits : null;
 
     public Outline Glyph(FaceId face, ushort glyph) => glyph == ' ' ? Outline.Empty : Outline.Rectangle(0, 0, 500, 700);
 }

@@ -26,7 +26,7 @@ public sealed class TypeTests
     {
         var tracked = Set("fin", 100, style: Sample.Style(10) with { Tracking = 100 }).Lines[0];
         tracked.Width.ShouldBe(15 + 2, 1e-9);
-        tracked.Glyphs.Length.ShouldBe(3);
+        tracked.Glyphs.Count().ShouldBe(3);
         Set("fin", 100).Lines[0].Glyphs.Select(g => g.Letters).ShouldBe(["fi", "n"]);
     }
 

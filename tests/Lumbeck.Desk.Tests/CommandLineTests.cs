@@ -199,11 +199,11 @@ public sealed class CommandLineTests : IDisposable
         JsonDocument.Parse(Run("jobs", "--json").Out).RootElement[0].GetProperty("slug").GetString().ShouldBe("tidewatcher");
 
         Run("check", "tidewatcher").Exit.ShouldBe(0);
-        desk.Apply("tidewatcher", new("edit-from-desk", "desk", j => Facts.Write(j, "item/title/size", "80 pt")));
+        desk.Apply("tidewatcher", new("edit-from-desk", "desk", j => Facts.Write(j, "item/author/size", "80 pt")));
         var (exit, output, _) = Run("check", "tidewatcher", "--json");
         exit.ShouldBe(1);
         var finding = JsonDocument.Parse(output).RootElement.GetProperty("findings").EnumerateArray().First();
-        (finding.GetProperty("severity").GetString(), finding.GetProperty("item").GetString(), finding.GetProperty("panel").GetString()).ShouldBe(("stop", "title", "front"));
+        (finding.GetProperty("severity").GetString(), finding.GetProperty("item").GetString(), finding.GetProperty("panel").GetString()).ShouldBe(("stop", "author", "front"));
         finding.GetProperty("place_mm").GetArrayLength().ShouldBe(4);
 
         desk.StepBack("tidewatcher", "desk");

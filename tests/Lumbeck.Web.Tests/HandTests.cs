@@ -164,7 +164,7 @@ public sealed class HandTests(Browser browser)
         var start = Saved();
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System);
         static RectItem tile(string id, decimal x) => new() { Id = id, Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(x), Length.FromMillimetres(120)), Width = new(Length.FromMillimetres(9)), Height = new(Length.FromMillimetres(9)), Fill = new InkPaint(Ink.Black) };
-        browser.AndWait(() => desk.Apply(Slug, new(Guid.NewGuid().ToString(), "tiles", _ => new Together([new AddItem(tile("tile-1", 20)), new AddItem(tile("tile-2", 38)), new AddItem(tile("tile-3", 70))], "tiles"))));
+        browser.AndWait(() => desk.Apply(Slug, new(Guid.NewGuid().ToString(), "tiles", _ => new Together([new AddItem(tile("tile-1", 15)), new AddItem(tile("tile-2", 33)), new AddItem(tile("tile-3", 65))], "tiles"))));
         browser.Find("#row-tile-3");
         var third = Frame(Saved(), "tile-3");
         var from = Screen((third.Left + third.Right) / 2, (third.Top + third.Bottom) / 2);
@@ -249,7 +249,7 @@ public sealed class HandTests(Browser browser)
         browser.Pick("#f-ticket-house", "Tern & Tallow");
         browser.Type("#f-ticket-pages", pages.ToString(CultureInfo.InvariantCulture));
         var home = Saved();
-        home.Job.Take.Items.ShouldBe(start.Job.Take.Items);
+        JobJson.Write(home.Job with { Ticket = start.Job.Ticket, Looks = start.Job.Looks, Wraps = [home.Job.Wraps[0]] }).ShouldBe(JobJson.Write(start.Job with { Wraps = [start.Job.Wraps[0]] }));
         foreach (var item in start.Job.Take.Items) Frame(home, item.Id).ShouldBe(Frame(start, item.Id));
         while (Saved().Revision != start.Revision) Back();
     }

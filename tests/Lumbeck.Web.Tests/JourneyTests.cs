@@ -142,7 +142,10 @@ public sealed class JourneyTests(Browser browser)
         browser.Type($"#f-item-{id}-ink", "Brass 50 %");
         browser.AndWait(() => browser.Find($"#row-{id} [data-text='bottom right']").Click());
         browser.Until(() => browser.Text($"#row-{id}").Contains("From right", StringComparison.Ordinal));
-        browser.Pick($"#f-item-{id}-face", "cinzel/600");
+        browser.Find($"[data-faces='{id}']").Click();
+        browser.Find(".face-row[data-face-id='cinzel/600']");
+        browser.AndWait(() => browser.Find(".face-row[data-face-id='cinzel/600']").Click());
+        browser.Text($"#f-item-{id}-face").ShouldBe("Cinzel SemiBold");
         Art(id).ShouldContain("<use href");
         browser.AndWait(() => browser.Find($"#row-{id} [data-order='-1']").Click());
         browser.AndWait(() => browser.Find($"#row-{id} [data-remove]").Click());

@@ -53,7 +53,7 @@ public sealed class PlatesTests(Browser browser)
         var was = key(image.GetDomAttribute("href")!);
         // What changes elsewhere leaves it alone; what lies under it does not.
         browser.Go("/jobs/tidewatcher/wrap?item=blurb");
-        browser.Type("#f-item-blurb-size", "12 pt");
+        browser.Type("#f-item-blurb-size", "11.5 pt");
         key(browser.Find("#s-title-rule image.by-plates").GetDomAttribute("href")!).ShouldBe(was);
         browser.Type("#ground [data-fact='ground/paint']", "Deep water");
         browser.Until(() => key(browser.Find("#s-title-rule image.by-plates").GetDomAttribute("href")!) != was);

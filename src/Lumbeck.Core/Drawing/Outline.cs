@@ -72,6 +72,13 @@ public sealed class Pen
     public void Quad(double x1, double y1, double x, double y) => Add(Stroke.Quad, x1, y1, x, y);
     public void Cubic(double x1, double y1, double x2, double y2, double x, double y) => Add(Stroke.Cubic, x1, y1, x2, y2, x, y);
     public void Close() => _strokes.Add(Stroke.Close);
+    /// <summary>Another path after this one.</summary>
+    public void Add(Outline other)
+    {
+        _strokes.AddRange(other.Strokes);
+        _points.AddRange(other.Points);
+    }
+
     public Outline Done() => new(_strokes.ToImmutable(), _points.ToImmutable());
 
     private void Add(Stroke stroke, params ReadOnlySpan<double> points)

@@ -57,11 +57,38 @@ public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark
     public ImmutableArray<double> Dash { get; init; } = [];
 }
 
-/// <summary>A placed glyph: its id, its origin along and below the run's baseline in points, and the letters it stands for (empty where an earlier glyph of the run has them).</summary>
-public readonly record struct PlacedGlyph(ushort Id, double X, double Y, string Letters);
+/// <summary>A placed glyph: its id, its origin along and below the run's baseline in points, the letters it stands for (empty where another glyph of the run has them), and how far it is turned about its origin, in degrees clockwise.</summary>
+public readonly record struct PlacedGlyph(ushort Id, double X, double Y, string Letters, double Turn = 0);
 
-/// <summary>One line of type from <paramref name="X"/>, <paramref name="Y"/> on its baseline; <paramref name="Text"/> in reading order.</summary>
-public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, ImmutableArray<PlacedGlyph> Glyphs, string Text, Ink Ink, bool Overprint) : Mark;
+/// <summary>A run of type from <paramref name="X"/>, <paramref name="Y"/> on its baseline; <paramref name="Text"/> in reading order.</summary>
+public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, ImmutableArray<PlacedGlyph> Glyphs, string Text, Ink Ink, bool Overprint) : Mark
+{
+    /// <summary>A run of inks over its letters, in points of its piece, in place of <see cref="Ink"/>.</summary>
+    public Shade? Shade { get; init; }
+    /// <summary>Which way its words are read.</summary>
+    public bool RightToLeft { get; init; }
+
+    /// <summary>A placed glyph's way from font units, y up, to the piece.</summary>
+    public Affine Place(PlacedGlyph glyph, double unitsPerEm)
+    {
+        var scale = Size / unitsPerEm;
+        var at = new Affine(scale, 0, 0, -scale, 0, 0);
+        if (glyph.Turn != 0) at = at.Then(Affine.Rotate(glyph.Turn));
+        return at.Then(Affine.Move(X + glyph.X, Y + glyph.Y));
+    }
+}
+
+/// <summary>
+/// A shape whose edge fades: its coverage under a Gaussian of <paramref name="Sigma"/> points, times <paramref name="Strength"/> (0 to 1), multiplied with what lies under it.
+/// What of it can't be drawn by lines is made in pixels at press resolution.
+/// </summary>
+public sealed record SoftMark(Outline Shape, double Sigma, Ink Ink, double Strength) : Mark
+{
+    /// <summary>How far it reaches beyond its shape; there less than 0.3 % is left.</summary>
+    public double Reach => 3 * Sigma;
+
+    public Bounds Bounds => Shape.Bounds is var b && b.IsEmpty ? b : new(b.Left - Reach, b.Top - Reach, b.Right + Reach, b.Bottom + Reach);
+}
 
 /// <summary>A picture: <paramref name="Place"/> carries its unit square to the piece, and only what lies within <paramref name="Clip"/> shows.</summary>
 public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : Mark
@@ -100,6 +127,23 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
 
     /// <summary>Whether what lies under it shows through, so that its marks are mixed as one before they are laid down.</summary>
     public bool Mixes => !IsEmpty && (Opacity < 1 || Blend != Blend.Normal);
+
+    /// <summary>Whether it lays something soft over what lies under it.</summary>
+    public bool Softens => Marks.Any(m => m is SoftMark);
+
+    /// <summary>All that its marks may reach on the sheet, beyond its frame too.</summary>
+    public Bounds Reach
+    {
+        get
+        {
+            var all = Inked.Union(Frame);
+            foreach (var mark in Marks)
+                if (mark switch { SoftMark s => s.Bounds, FillMark f => f.Shape.Bounds, ShadeMark h => h.Shape.Bounds, LineMark l => Grown(l.Shape.Bounds, l.Width / 2), _ => Bounds.None } is { IsEmpty: false } b) all = all.Union(Place.Of(b));
+            return all;
+        }
+    }
+
+    private static Bounds Grown(Bounds b, double by) => b.Left > b.Right ? b : new(b.Left - by, b.Top - by, b.Right + by, b.Bottom + by);
 
     public const string Ground = "ground";
 

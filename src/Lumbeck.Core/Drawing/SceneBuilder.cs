@@ -34,9 +34,9 @@ public static class SceneBuilder
         switch (item)
         {
             case TextItem text:
-                var setting = Typesetter.Set(text.Words, text.Style, w, h, type);
-                var marks = Glyphs(text, setting, job).ToImmutableArray<Mark>();
-                return new(item.Id, item.Hold.Panel, at.ToSheet, marks, frame, at.ToSheet.Of(Inked(marks, type)), setting);
+                var setting = Typesetter.Set(text.ToSet(job.Ticket, at.Panel.Turn), w, h, type);
+                var marks = TextDrawing.Draw(text, setting, job, type);
+                return new(item.Id, item.Hold.Panel, at.ToSheet, marks, frame, at.ToSheet.Of(Edged(TextDrawing.Inked(marks, type), text.Edge)), setting);
             case ShapeItem shape:
                 var drawn = ShapeDrawing.Draw(shape, at, sheet, job, drawings).ToImmutableArray();
                 // What a picture grows lies beyond its frame.
@@ -49,7 +49,20 @@ public static class SceneBuilder
         }
     }
 
+    /// <summary>Grounds drawn of late: most edits leave them alone, and a drawn paper is hundreds of marks.</summary>
+    private static volatile ImmutableList<(Ground Ground, Sheet Sheet, ImmutableList<Swatch> Swatches, Piece Piece)> _grounds = [];
+
     private static Piece Ground(Job job, Ground ground, Sheet sheet)
+    {
+        var known = _grounds.FirstOrDefault(g => g.Ground == ground && g.Sheet.Size == sheet.Size && g.Sheet.Trim == sheet.Trim && g.Sheet.Panel(Part.Front) == sheet.Panel(Part.Front) && g.Swatches.SequenceEqual(job.Swatches));
+        if (known.Piece is { } piece) return piece;
+        var drawn = Draw(job, ground, sheet);
+        var kept = _grounds;
+        _grounds = (kept.Count > 24 ? [] : kept).Insert(0, (ground, sheet, job.Swatches, drawn));
+        return drawn;
+    }
+
+    private static Piece Draw(Job job, Ground ground, Sheet sheet)
     {
         var marks = ImmutableArray.CreateBuilder<Mark>();
         var whole = new Bounds(0, 0, sheet.Size.Width.Points, sheet.Size.Height.Points);
@@ -65,34 +78,7 @@ public static class SceneBuilder
         return new(Piece.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);
     }
 
-    private static IEnumerable<GlyphMark> Glyphs(TextItem text, Setting setting, Job job)
-    {
-        var paint = text.Style.Paint;
-        var ink = paint.Resolve(job.Swatches);
-        // PRINT.md, Common to all: black text overprints up to the house's size, so that the other plates need not fit it.
-        var overprint = ink == Ink.Black && text.Style.Size <= job.Ticket.House.BlackOverprintUpTo;
-        foreach (var line in setting.Lines)
-            if (line.Glyphs.Length > 0)
-                yield return new(text.Style.Face, setting.Size, line.X, line.Baseline, line.Glyphs, line.Text, ink, overprint) { Finish = paint is FinishPaint f ? (f.Finish, f.Tint) : null };
-    }
-
-    private static Bounds Inked(ImmutableArray<Mark> marks, IType type)
-    {
-        var all = Bounds.None;
-        foreach (var mark in marks)
-            if (mark is GlyphMark g)
-            {
-                var scale = g.Size / type.Metrics(g.Face).UnitsPerEm;
-                foreach (var glyph in g.Glyphs)
-                {
-                    var b = type.Glyph(g.Face, glyph.Id).Bounds;
-                    if (b.IsEmpty) continue;
-                    var (x, y) = (g.X + glyph.X, g.Y + glyph.Y);
-                    all = all.Union(new(x + (b.Left * scale), y - (b.Bottom * scale), x + (b.Right * scale), y - (b.Top * scale)));
-                }
-            }
-        return all;
-    }
+    private static Bounds Edged(Bounds b, TextEdge? edge) => edge is null || b.IsEmpty ? b : new(b.Left - edge.Width.Points, b.Top - edge.Width.Points, b.Right + edge.Width.Points, b.Bottom + edge.Width.Points);
 }
 
 /// <summary>Papers drawn of late, in points on their sheet; drawing one takes a few milliseconds, and most edits leave the ground alone.</summary>

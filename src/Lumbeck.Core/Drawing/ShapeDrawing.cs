@@ -64,7 +64,7 @@ public static class ShapeDrawing
         return new(false, (w / 2) - (way.A * half), (h / 2) - (way.B * half), (w / 2) + (way.A * half), (h / 2) + (way.B * half), stops);
     }
 
-    private static LineMark Lined(Outline shape, double weight, Paint paint, IReadOnlyList<Swatch> swatches) =>
+    internal static LineMark Lined(Outline shape, double weight, Paint paint, IReadOnlyList<Swatch> swatches) =>
         new(shape, weight, paint.Resolve(swatches)) { Finish = paint is FinishPaint f ? (f.Finish, f.Tint) : null };
 
     /// <summary>A drawing's marks where its frame puts it: once, or tile after tile.</summary>

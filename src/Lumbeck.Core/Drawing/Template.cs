@@ -89,7 +89,7 @@ public static class Template
         var style = new TextStyle { Face = new("work-sans", 400, false), Size = Length.FromPoints(9), Align = Align.Centre, Stand = Stand.Middle };
         var says = $"{panel.Part.Say()}\n{panel.Face.Size.Show(Unit.Millimetre)}";
         foreach (var line in Typesetter.Set(says, style, w, h, type).Lines)
-            if (line.Glyphs.Length > 0)
-                yield return new GlyphMark(style.Face, 9, f.Left + line.X, f.Top + line.Baseline, line.Glyphs, line.Text, Ink, Overprint: false);
+            foreach (var run in line.Runs)
+                yield return new GlyphMark(run.Face, run.Size, f.Left + line.X, f.Top + line.Baseline, run.Glyphs, run.Text, Ink, Overprint: false);
     }
 }

@@ -7,9 +7,8 @@ public static class Under
     public static bool Touches(Piece piece, Bounds window)
     {
         if (piece.IsEmpty) return false;
-        var lines = piece.Marks.OfType<LineMark>().Select(l => l.Width).DefaultIfEmpty(0).Max();
-        var b = piece.Inked.Union(piece.Frame);
-        return b.Left - lines < window.Right && b.Right + lines > window.Left && b.Top - lines < window.Bottom && b.Bottom + lines > window.Top;
+        var b = piece.Reach;
+        return b.Left < window.Right && b.Right > window.Left && b.Top < window.Bottom && b.Bottom > window.Top;
     }
 
     /// <summary>The one ink that lies under all that a piece covers; null where more than one may.</summary>
@@ -38,7 +37,7 @@ public static class Under
             Marks = [.. piece.Marks.Select(m => m switch
             {
                 FillMark { Overprint: true, Finish: null } f => f with { Ink = both(f.Ink) },
-                GlyphMark { Overprint: true, Finish: null } g => g with { Ink = both(g.Ink) },
+                GlyphMark { Overprint: true, Finish: null, Shade: null } g => g with { Ink = both(g.Ink) },
                 _ => m,
             })],
         };

@@ -25,6 +25,7 @@ public static class Facts
             ["ground", _] => GroundFacts.Of(0).FirstOrDefault(f => f.Path == path),
             ["ground", "1", _] when job.Wraps.Count > 1 => GroundFacts.Of(1).FirstOrDefault(f => f.Path == path),
             ["swatch", var id, _] => GroundFacts.OfSwatch(id).FirstOrDefault(f => f.Path == path),
+            ["item", var id, var key] when key.Contains('@') || key.StartsWith("feature-", StringComparison.Ordinal) => job.Item(id) is Jobs.TextItem ? TextFacts.Of(id, key) : null,
             ["item", var id, _] => job.Item(id) is { } item ? ItemFacts.Of(item).FirstOrDefault(f => f.Path == path) : null,
             _ => null,
         };
@@ -48,6 +49,7 @@ public static class Facts
         {
             ["item", var id] => job.Item(id)?.Kind ?? "not there",
             ["item", var id, "order"] => (job.WrapOf(id) is >= 0 and var wrap ? job.Wraps[wrap].Take.Items.FindIndex(i => i.Id == id) + 1 : 0).ToString(CultureInfo.InvariantCulture),
+            ["item", var id, "runs"] => job.Item(id) is Jobs.TextItem t ? System.Text.Json.JsonSerializer.Serialize(t.Runs, JobJson.Options) : "not there",
             ["swatch", var id] => job.Swatches.FirstOrDefault(s => s.Id == id)?.Name ?? "not there",
             _ => "not there",
         };

@@ -15,7 +15,11 @@ public abstract record ItemEdit(string Item) : Edit
 
     protected override Job On(Job job) => job.WithItem(Item, i => i.Locked && HeldByLock
         ? throw new Refusal($"item/{Item}/{Fact}", $"this {i.Kind.ToLower(CultureInfo.InvariantCulture)} is locked: unlock it first")
-        : On(i, job));
+        : Freed(i, On(i, job)));
+
+    /// <summary>What is placed or sized by hand is no longer composed.</summary>
+    private static Item Freed(Item before, Item after) => before is TextItem { Composed: true } b && after is TextItem { Composed: true } a
+        && (a.Hold != b.Hold || a.Width != b.Width || a.Height != b.Height || a.Turned != b.Turned || a.Style.Size != b.Style.Size || a.Style.Align != b.Style.Align || a.Style.Stand != b.Style.Stand) ? a with { Composed = false } : after;
 }
 
 /// <summary>Adds an item to a wrap, over all others or at a place of its own.</summary>

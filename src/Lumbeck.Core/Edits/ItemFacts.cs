@@ -1,6 +1,5 @@
 using System.Text.RegularExpressions;
 using Lumbeck.Core.Jobs;
-using Lumbeck.Core.Type;
 
 namespace Lumbeck.Core.Edits;
 
@@ -9,8 +8,6 @@ public static partial class ItemFacts
 {
     private static readonly (string, HoldBox)[] Boxes = [("face", HoldBox.Face), ("safe box", HoldBox.Safe), ("edge", HoldBox.Edge), ("barcode room", HoldBox.Room)];
     private static readonly (string, Anchor)[] Anchors = [("top left", Anchor.TopLeft), ("top", Anchor.Top), ("top right", Anchor.TopRight), ("left", Anchor.Left), ("middle", Anchor.Middle), ("right", Anchor.Right), ("bottom left", Anchor.BottomLeft), ("bottom", Anchor.Bottom), ("bottom right", Anchor.BottomRight)];
-    private static readonly (string, Align)[] Aligns = [("left", Align.Left), ("centre", Align.Centre), ("right", Align.Right)];
-    private static readonly (string, Stand)[] Stands = [("head", Stand.Head), ("middle", Stand.Middle), ("foot", Stand.Foot)];
 
     private static readonly (string, Blend)[] Blends = [("normal", Blend.Normal), ("multiply", Blend.Multiply), ("screen", Blend.Screen)];
 
@@ -21,24 +18,11 @@ public static partial class ItemFacts
 
     private static IEnumerable<Fact> OfKind(Item item) => item switch
     {
-        TextItem => OfText(item.Id),
+        TextItem => TextFacts.Of(item.Id),
         ShapeItem shape => ShapeFacts.Of(shape),
         BarcodeItem => OfBarcode(item.Id),
         _ => [],
     };
-
-    private static IEnumerable<Fact> OfText(string id)
-    {
-        TextItem T(Job j) => (TextItem)j.Item(id)!;
-        yield return new($"item/{id}/words", "Words", j => T(j).Words, (_, t) => new SetWords(id, t.ReplaceLineEndings("\n")));
-        yield return new($"item/{id}/face", "Face", j => T(j).Style.Face.ToString(), (_, t) => new StyleText(id, Face: FaceId.TryParse(t, out var f) ? f : throw Facts.No($"no face is called `{LengthText.Clip(t)}`")));
-        yield return new($"item/{id}/size", "Size", j => T(j).Style.Size.ShowPoints(), (_, t) => new StyleText(id, Size: Facts.Points(t)));
-        yield return new($"item/{id}/leading", "Leading", j => T(j).Style.Leading.ToString("0.##", CultureInfo.InvariantCulture) + " ×", (_, t) => new StyleText(id, Leading: LengthText.Number(t.TrimEnd(' ', '×', 'x')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no leading: type it as a multiple of the size, such as `1.2`")));
-        yield return new($"item/{id}/tracking", "Tracking", j => T(j).Style.Tracking.ToString(CultureInfo.InvariantCulture) + " ‰", (_, t) => new StyleText(id, Tracking: Facts.Whole(t.TrimEnd(' ', '‰'), "50")));
-        yield return new($"item/{id}/ink", "Ink", j => T(j).Style.Paint.Show(j.Swatches), (j, t) => new StyleText(id, Paint: Facts.PlainPaint(j, t, "words")));
-        yield return new($"item/{id}/align", "Lines", j => Aligns.First(a => a.Item2 == T(j).Style.Align).Item1, (_, t) => new StyleText(id, Align: Facts.Choice(t, Aligns))) { Choices = Facts.Of(("left", "flush left"), ("centre", "centred"), ("right", "flush right")) };
-        yield return new($"item/{id}/stand", "Stands", j => Stands.First(a => a.Item2 == T(j).Style.Stand).Item1, (_, t) => new StyleText(id, Stand: Facts.Choice(t, Stands))) { Choices = Facts.Of(("head", "at the head"), ("middle", "in the middle"), ("foot", "at the foot")) };
-    }
 
     private static IEnumerable<Fact> OfBarcode(string id)
     {

@@ -32,7 +32,14 @@ public static class Paints
 
     internal static Item Item(Item item, Func<Paint?, Paint?> each) => item switch
     {
-        TextItem t => t with { Style = t.Style with { Paint = each(t.Style.Paint)! } },
+        TextItem t => t with
+        {
+            Style = t.Style with { Paint = each(t.Style.Paint)! },
+            Runs = t.Runs.Any(r => r.Style.Paint is not null) ? [.. t.Runs.Select(r => r with { Style = r.Style with { Paint = each(r.Style.Paint) } })] : t.Runs,
+            Edge = t.Edge is { } e ? e with { Paint = each(e.Paint)! } : null,
+            Shadow = t.Shadow is { } s ? s with { Paint = each(s.Paint)! } : null,
+            Backing = t.Backing is { } b ? b with { Paint = each(b.Paint)! } : null,
+        },
         ShapeItem s => s with { Fill = each(s.Fill), Line = each(s.Line) },
         _ => item,
     };

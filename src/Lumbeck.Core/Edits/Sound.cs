@@ -1,4 +1,5 @@
 using Lumbeck.Core.Jobs;
+using Lumbeck.Core.Type;
 
 namespace Lumbeck.Core.Edits;
 
@@ -27,8 +28,8 @@ public static class Sound
         item = item with { Turned = ((item.Turned % 360) + 360) % 360, Name = Plain.Line(item.Name) is { Length: <= NameItem.Most } n ? n : "" };
         return item switch
         {
-            TextItem { Style.Paint: GradientPaint } or ShapeItem { Line: GradientPaint } => throw No("a gradient"),
-            TextItem { Style: not null, Words: not null } t => Text(t with { Style = t.Style with { Paint = paint(t.Style.Paint) ?? new InkPaint(Ink.Black) } }),
+            TextItem { Edge.Paint: GradientPaint } or TextItem { Shadow.Paint: GradientPaint } or ShapeItem { Line: GradientPaint } => throw No("a gradient"),
+            TextItem { Style: not null, Words: not null, Runs: not null } t => Text((TextItem)Paints.Item(t, p => paint(p) ?? (p is null ? null : new InkPaint(Ink.Black)))),
             TextItem => throw No("its text"),
             ShapeItem s => Shape(s with { Fill = paint(s.Fill), Line = paint(s.Line) }),
             BarcodeItem b => b.Percent is < 50 or > 300 || (b.Number is { } d && (d.Length != 13 || !d.All(char.IsAsciiDigit))) ? throw No("a barcode") : b,
@@ -64,7 +65,19 @@ public static class Sound
     private static TextItem Text(TextItem t)
     {
         var s = t.Style;
-        if (t.Words.Length > SetWords.Most || s.Size < Length.FromPoints(1) || s.Size > Length.FromPoints(1000) || s.Leading is < 0.5m or > 5 || s.Tracking is < -300 or > 2000 || !Enum.IsDefined(s.Align) || !Enum.IsDefined(s.Stand) || !Enum.IsDefined(t.Role)) throw No("its text");
+        if (t.Words.Length > SetWords.Most || s.Size < Length.FromPoints(1) || s.Size > Length.FromPoints(1000) || s.Leading is < 0.5m or > 5 || s.Tracking is < -300 or > 2000 || !Enum.IsDefined(s.Align) || !Enum.IsDefined(s.Stand) || !Enum.IsDefined(s.Case) || !Enum.IsDefined(t.Role) || !Enum.IsDefined(t.Fit)
+            || Length.Abs(s.Raise) > Far || Length.Abs(s.Indent) > Far || Length.Abs(s.Space) > Far || s.Features is null || !FeatureText.IsSound(s.Features)
+            || t.Columns is < 1 or > FitText.MostColumns || t.Gutter.Units < 0 || t.Gutter > Far || t.Bend is < -360 or > 360 || t.Runs.Count > TextRuns.Most) throw No("its text");
+        var last = 0;
+        foreach (var r in t.Runs)
+        {
+            if (r?.Style is not { } own || r.From < last || r.To <= r.From || r.To > t.Words.Length || own.Size is { Points: < 1 or > 1000 } || own.Leading is < 0.5m or > 5 || own.Tracking is < -300 or > 2000 || (own.Features is { } f && !FeatureText.IsSound(f))
+                || (own.Align is { } a && !Enum.IsDefined(a)) || (own.Case is { } c && !Enum.IsDefined(c)) || ((Length?[])[own.Raise, own.Indent, own.Space]).Any(l => l is { } x && Length.Abs(x) > Far)) throw No("its runs");
+            last = r.To;
+        }
+        if (t.Edge is { } edge && (edge.Paint is null || edge.Width.Units <= 0 || edge.Width > Far)) throw No("its edge");
+        if (t.Shadow is { } shadow && (shadow.Paint is null || Length.Abs(shadow.Right) > Far || Length.Abs(shadow.Down) > Far || shadow.Soft.Units < 0 || shadow.Soft > Length.FromPoints(144) || shadow.Strength is < 0 or > 100)) throw No("its shadow");
+        if (t.Backing is { } backing && (backing.Paint is null || backing.Room.Units < 0 || backing.Room > Far || backing.Corner.Units < 0)) throw No("its plate");
         return t with { Words = Plain.Text(t.Words) };
     }
 

@@ -32,7 +32,7 @@ public sealed record SetFact(Words Which, string Text) : TicketEdit
         var before = job.Ticket.Words(Which);
         var after = base.On(job);
         if (before.Length == 0 || Text.Length == 0) return after;
-        Item said(Item item) => item is TextItem t && t.Words == before && Which.Role() == t.Role ? t with { Words = Plain.Line(Text) } : item;
+        Item said(Item item) => item is TextItem t && t.Words == before && Which.Role() == t.Role ? SetWords.With(t, Plain.Line(Text)) : item;
         // In every take: they share the ticket.
         return after with { Wraps = [.. after.Wraps.Select(w => w with { Takes = [.. w.Takes.Select(t => t with { Items = [.. t.Items.Select(said)] })] })] };
     }

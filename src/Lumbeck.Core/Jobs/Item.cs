@@ -1,5 +1,4 @@
 using System.Text.Json.Serialization;
-using Lumbeck.Core.Type;
 
 namespace Lumbeck.Core.Jobs;
 
@@ -79,20 +78,6 @@ public abstract record Item
 
 /// <summary>How an item's inks meet those under it (ISO 32000-1, 11.3.5).</summary>
 public enum Blend { Normal, Multiply, Screen }
-
-/// <summary>What a text is for; decides what a new one says and what Check misses when it is not there.</summary>
-public enum TextRole { Free, Title, Subtitle, Author, Blurb, Imprint }
-
-public sealed record TextItem : Item
-{
-    public TextRole Role { get; init; }
-    /// <summary>Paragraphs are parted by line ends.</summary>
-    public string Words { get; init; } = "";
-    /// <summary>Still the words it was added with.</summary>
-    public bool Starter { get; init; }
-    public TextStyle Style { get; init; } = new();
-    public override string Kind => Role == TextRole.Free ? "Text" : Role.ToString();
-}
 
 /// <summary>An EAN-13 with its ISBN line on a white plate; its size follows from the magnification.</summary>
 public sealed record BarcodeItem : Item

@@ -19,6 +19,9 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     /// <summary>Every picture that any take shows or any wrap is traced from, each once.</summary>
     public IEnumerable<Picture> Pictures => Wraps.SelectMany(w => w.Takes.SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture).Append(w.Tracing?.Picture)).OfType<Picture>().DistinctBy(p => p.Hash);
 
+    /// <summary>Every face that any take sets words in, each once.</summary>
+    public IEnumerable<Type.FaceId> Faces => Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<TextItem>().SelectMany(t => t.Runs.Select(r => r.Style.Face).OfType<Type.FaceId>().Prepend(t.Style.Face)).Distinct();
+
     /// <summary>The wrap that an item lies on; −1 where it lies on none.</summary>
     public int WrapOf(string id) => Wraps.FindIndex(w => w.Take.Items.Any(i => i.Id == id));
 

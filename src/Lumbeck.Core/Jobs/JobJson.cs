@@ -22,6 +22,18 @@ public static class JobJson
 
     public static byte[] Write(Job job) => JsonSerializer.SerializeToUtf8Bytes(job, Options);
 
+    private static volatile ImmutableList<(Job Job, byte[] Json)> _written = [];
+
+    /// <summary>The same bytes without writing them again, for a job that was written of late: an edit is compared with what was there, which the edit before it wrote. Not to be changed.</summary>
+    public static byte[] Written(Job job)
+    {
+        foreach (var (known, json) in _written) if (ReferenceEquals(known, job)) return json;
+        var written = Write(job);
+        var kept = _written;
+        _written = (kept.Count >= 12 ? kept.RemoveRange(6, kept.Count - 6) : kept).Insert(0, (job, written));
+        return written;
+    }
+
     public static Job Read(ReadOnlySpan<byte> json) => JsonSerializer.Deserialize<Job>(json, Options) ?? throw new JsonException("An empty job.");
 
     public static string Write(Edit edit) => JsonSerializer.Serialize(edit, Options);

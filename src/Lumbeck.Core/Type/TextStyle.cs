@@ -1,32 +1,16 @@
 namespace Lumbeck.Core.Type;
 
-/// <summary>A face of a family. Written <c>family/600</c>, or <c>family/400i</c> for an italic.</summary>
-public readonly record struct FaceId(string Family, int Weight, bool Italic) : IComparable<FaceId>
-{
-    public static bool TryParse(string? text, out FaceId face)
-    {
-        face = default;
-        var slash = text?.LastIndexOf('/') ?? -1;
-        if (slash <= 0) return false;
-        var italic = text![^1] == 'i';
-        if (!int.TryParse(text.AsSpan(slash + 1, text.Length - slash - 1 - (italic ? 1 : 0)), NumberStyles.None, CultureInfo.InvariantCulture, out var weight)) return false;
-        face = new(text[..slash], weight, italic);
-        return true;
-    }
-
-    public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Family}/{Weight}{(Italic ? "i" : "")}");
-
-    public int CompareTo(FaceId other) => string.CompareOrdinal(ToString(), other.ToString());
-    public static bool operator <(FaceId a, FaceId b) => a.CompareTo(b) < 0;
-    public static bool operator >(FaceId a, FaceId b) => a.CompareTo(b) > 0;
-    public static bool operator <=(FaceId a, FaceId b) => a.CompareTo(b) <= 0;
-    public static bool operator >=(FaceId a, FaceId b) => a.CompareTo(b) >= 0;
-}
-
-public enum Align { Left, Centre, Right }
+/// <summary>Which side lines are flush with: left and right are those of text that runs from left to right, and change places in text that runs the other way.</summary>
+public enum Align { Left, Centre, Right, Justified }
 
 /// <summary>Where lines stand in a box that is taller than they are.</summary>
 public enum Stand { Head, Middle, Foot }
+
+/// <summary>How letters are shown, whatever was typed.</summary>
+public enum LetterCase { AsTyped, Upper, Lower, SmallCaps }
+
+/// <summary>What gives where words and their box do not fit each other: nothing, the words' size where they are too many, their size until the longest line is as wide as the box, or the box's height.</summary>
+public enum Fitting { AsSet, Shrink, FillWidth, Grow }
 
 /// <summary>How a text is set.</summary>
 public sealed record TextStyle
@@ -35,9 +19,89 @@ public sealed record TextStyle
     public Length Size { get; init; } = Length.FromPoints(12);
     public Paint Paint { get; init; } = new InkPaint(Ink.Black);
     /// <summary>Added after every letter, in thousandths of the size.</summary>
-    public int Tracking { get; init; }
+    public decimal Tracking { get; init; }
     /// <summary>From baseline to baseline, as a multiple of the size.</summary>
     public decimal Leading { get; init; } = 1.2m;
     public Align Align { get; init; }
     public Stand Stand { get; init; }
+    public LetterCase Case { get; init; }
+    /// <summary>How far the baseline is raised; below zero it is lowered.</summary>
+    public Length Raise { get; init; }
+    /// <summary>OpenType features in order of their tags, parted by spaces; with a minus those that are turned off: <c>-liga onum</c>.</summary>
+    public string Features { get; init; } = "";
+    /// <summary>Before each paragraph but the first.</summary>
+    public Length Space { get; init; }
+    /// <summary>Of each paragraph's first line; below zero it hangs out, and the others are drawn in.</summary>
+    public Length Indent { get; init; }
+    public bool Hyphenate { get; init; }
+
+    /// <summary>The same with what a run has of its own.</summary>
+    public TextStyle With(RunStyle run) => this with
+    {
+        Face = run.Face ?? Face,
+        Size = run.Size ?? Size,
+        Paint = run.Paint ?? Paint,
+        Tracking = run.Tracking ?? Tracking,
+        Case = run.Case ?? Case,
+        Raise = run.Raise ?? Raise,
+        Features = run.Features ?? Features,
+        Leading = run.Leading ?? Leading,
+        Align = run.Align ?? Align,
+        Space = run.Space ?? Space,
+        Indent = run.Indent ?? Indent,
+        Hyphenate = run.Hyphenate ?? Hyphenate,
+    };
+}
+
+/// <summary>What a run of letters has of its own; what is null it has from its text. The last five are a paragraph's, which takes them from its first letter.</summary>
+public sealed record RunStyle
+{
+    public FaceId? Face { get; init; }
+    public Length? Size { get; init; }
+    public Paint? Paint { get; init; }
+    public decimal? Tracking { get; init; }
+    public LetterCase? Case { get; init; }
+    public Length? Raise { get; init; }
+    public string? Features { get; init; }
+    public decimal? Leading { get; init; }
+    public Align? Align { get; init; }
+    public Length? Space { get; init; }
+    public Length? Indent { get; init; }
+    public bool? Hyphenate { get; init; }
+
+    public static RunStyle None { get; } = new();
+
+    /// <summary>This, with what another has.</summary>
+    public RunStyle With(RunStyle over) => new()
+    {
+        Face = over.Face ?? Face,
+        Size = over.Size ?? Size,
+        Paint = over.Paint ?? Paint,
+        Tracking = over.Tracking ?? Tracking,
+        Case = over.Case ?? Case,
+        Raise = over.Raise ?? Raise,
+        Features = over.Features ?? Features,
+        Leading = over.Leading ?? Leading,
+        Align = over.Align ?? Align,
+        Space = over.Space ?? Space,
+        Indent = over.Indent ?? Indent,
+        Hyphenate = over.Hyphenate ?? Hyphenate,
+    };
+
+    /// <summary>What this says otherwise than a style; saying the same is saying nothing.</summary>
+    public RunStyle Beside(TextStyle style) => new()
+    {
+        Face = Face == style.Face ? null : Face,
+        Size = Size == style.Size ? null : Size,
+        Paint = Equals(Paint, style.Paint) ? null : Paint,
+        Tracking = Tracking == style.Tracking ? null : Tracking,
+        Case = Case == style.Case ? null : Case,
+        Raise = Raise == style.Raise ? null : Raise,
+        Features = Features == style.Features ? null : Features,
+        Leading = Leading == style.Leading ? null : Leading,
+        Align = Align == style.Align ? null : Align,
+        Space = Space == style.Space ? null : Space,
+        Indent = Indent == style.Indent ? null : Indent,
+        Hyphenate = Hyphenate == style.Hyphenate ? null : Hyphenate,
+    };
 }

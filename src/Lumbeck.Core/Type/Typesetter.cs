@@ -3,131 +3,63 @@ using Lumbeck.Core.Drawing;
 
 namespace Lumbeck.Core.Type;
 
-/// <summary>One set line: where its baseline begins, how wide it is, its glyphs and its words.</summary>
-public sealed record SetLine(double X, double Baseline, double Width, ImmutableArray<PlacedGlyph> Glyphs, string Text);
-
-/// <summary>A text as set in its box, in points. Lines that do not fit are not among <paramref name="Lines"/>.</summary>
-/// <param name="Overset">The words that do not fit, null where all do.</param>
-/// <param name="Missing">Characters the face lacks, each once.</param>
-/// <param name="Size">Type size in points.</param>
-public sealed record Setting(ImmutableArray<SetLine> Lines, double Size, string? Overset, ImmutableArray<Rune> Missing);
-
-/// <summary>Sets text in a box: shaped runs, lines broken greedily at spaces and after hyphens and dashes, in one direction a line.</summary>
+/// <summary>
+/// Sets text in a box: paragraphs made ready once, then broken into lines as a whole, and laid out. Screen, press file, checks and small pictures all take what this gives.
+/// </summary>
 public static class Typesetter
 {
-    /// <summary>Sets words in a box of this width and height, in points.</summary>
-    public static Setting Set(string words, TextStyle style, double width, double height, IType type)
-    {
-        var size = style.Size.Points;
-        var m = type.Metrics(style.Face);
-        var scale = size / m.UnitsPerEm;
-        var tracking = style.Tracking * size / 1000;
-        var pitch = (double)style.Leading * size;
-        // A line's room is shared evenly above ascent and below descent; the box may be as tight as ascent and descent themselves.
-        var first = ((pitch - ((m.Ascent + m.Descent) * scale)) / 2) + (m.Ascent * scale);
-        var below = Math.Min(m.Descent * scale, pitch - first);
+    private const double Slack = 0.01;
+    /// <summary>Words are not made smaller than this share of what was asked to fit their box.</summary>
+    public const double Smallest = 0.2;
 
-        var lines = new List<(string Text, ShapedRun Run, double Width)>();
+    /// <summary>Sets words in one style in a box of this width and height, in points.</summary>
+    public static Setting Set(string words, TextStyle style, double width, double height, IType type) => Set(new TextToSet(words, style), width, height, type);
+
+    /// <summary>Sets a text in a box.</summary>
+    /// <param name="text">What is set.</param>
+    /// <param name="width">The box's width in points.</param>
+    /// <param name="height">Its height; what grows is given as much as it takes.</param>
+    /// <param name="type">Faces.</param>
+    /// <param name="stops">Whether the places where a caret can stand are made.</param>
+    public static Setting Set(TextToSet text, double width, double height, IType type, bool stops = false)
+    {
         var missing = new List<Rune>();
-        string? overset = null;
-        foreach (var paragraph in words.ReplaceLineEndings("\n").Split('\n'))
-            foreach (var text in Break(paragraph, style, type, width, scale, tracking))
-            {
-                var run = type.Shape(style.Face, text, style.Tracking == 0);
-                var w = Measure(run, scale, tracking);
-                if (w > width + 0.01) overset ??= text;
-                Missing(run, text, missing);
-                lines.Add((text, run, w));
-            }
-
-        var fitting = lines.Count;
-        while (fitting > 0 && first + ((fitting - 1) * pitch) + below > height + 0.01) fitting--;
-        if (fitting < lines.Count) overset ??= lines[fitting].Text;
-
-        var used = fitting == 0 ? 0 : ((fitting - 1) * pitch) + first + below;
-        var top = style.Stand switch { Stand.Middle => (height - used) / 2, Stand.Foot => height - used, _ => 0 };
-        var set = ImmutableArray.CreateBuilder<SetLine>(fitting);
-        for (var i = 0; i < fitting; i++)
+        var instead = new List<(Rune, FaceId)>();
+        var paragraphs = new List<Paragraph>();
+        for (var from = 0; from <= text.Words.Length;)
         {
-            var (text, run, w) = lines[i];
-            var x = style.Align switch { Align.Centre => (width - w) / 2, Align.Right => width - w, _ => run.RightToLeft ? width - w : 0 };
-            set.Add(new(x, top + first + (i * pitch), w, Place(run, text, scale, tracking), text));
+            var to = text.Words.IndexOf('\n', from);
+            if (to < 0) to = text.Words.Length;
+            paragraphs.Add(Paragraph.Of(text, from, to, type, missing, instead));
+            from = to + 1;
         }
-        return new(set.ToImmutable(), size, string.IsNullOrWhiteSpace(overset) ? null : overset, [.. missing]);
+        // Upright lines run down the box; on a turned panel that is along it already.
+        var (w, h) = text.Upright && text.Turned == Turn.None ? (height, width) : (width, height);
+        Layout lay(double scale) => new(text, paragraphs, scale, w, text.Fit == Fitting.Grow ? double.PositiveInfinity : h, type);
+        var laid = lay(text.Fit == Fitting.FillWidth ? Filled(lay, w) : 1);
+        if (text.Fit == Fitting.Shrink && laid.Overset is not null) laid = Shrunk(lay);
+        return laid.Done(width, height, stops) with { Missing = [.. missing.Distinct()], Instead = [.. instead.DistinctBy(i => i.Item1)] };
     }
 
-    private static IEnumerable<string> Break(string paragraph, TextStyle style, IType type, double width, double scale, double tracking)
+    private static double Filled(Func<double, Layout> lay, double width)
     {
-        if (paragraph.Length == 0) { yield return ""; yield break; }
-        var run = type.Shape(style.Face, paragraph, style.Tracking == 0);
-        // Width up to each character, by the cluster its glyphs belong to.
-        var upTo = new double[paragraph.Length + 1];
-        foreach (var g in run.Glyphs) upTo[g.Cluster + 1] += (g.Advance * scale) + tracking;
-        for (var i = 1; i <= paragraph.Length; i++) upTo[i] += upTo[i - 1];
+        // At a hair's size nothing breaks: the longest line then says how large all may be.
+        const double tiny = 0.001;
+        var longest = lay(tiny).Lines.Select(l => l.Width).DefaultIfEmpty(0).Max();
+        return longest > 0 ? Math.Clamp((width - (Slack / 2)) / longest * tiny, 0.02, 60) : 1;
+    }
 
-        var start = 0;
-        var lastBreak = -1;
-        for (var i = 0; i <= paragraph.Length; i++)
+    private static Layout Shrunk(Func<double, Layout> lay)
+    {
+        var (low, high) = (Smallest, 1.0);
+        var best = lay(low);
+        if (best.Overset is not null) return best;
+        for (var i = 0; i < 9; i++)
         {
-            var atEnd = i == paragraph.Length;
-            if (!atEnd && !(i > start && BreaksBefore(paragraph, i))) continue;
-            var end = TrimmedEnd(paragraph, start, i);
-            if (upTo[end] - upTo[start] - tracking > width + 0.01 && lastBreak > start)
-            {
-                yield return paragraph[start..TrimmedEnd(paragraph, start, lastBreak)];
-                start = lastBreak;
-                lastBreak = -1;
-                i = start;
-                continue;
-            }
-            lastBreak = i;
-            if (atEnd) yield return paragraph[start..TrimmedEnd(paragraph, start, i)];
+            var middle = (low + high) / 2;
+            if (lay(middle) is { Overset: null } fits) (low, best) = (middle, fits);
+            else high = middle;
         }
-    }
-
-    private static bool BreaksBefore(string s, int i) =>
-        !char.IsLowSurrogate(s[i]) && (s[i - 1] is ' ' or '\u200B' or '—' || (s[i - 1] is '-' or '–' && char.IsLetter(s[i]))) && s[i] != ' ';
-
-    private static int TrimmedEnd(string s, int start, int end)
-    {
-        while (end > start && s[end - 1] == ' ') end--;
-        return end;
-    }
-
-    private static double Measure(ShapedRun run, double scale, double tracking)
-    {
-        var w = 0.0;
-        foreach (var g in run.Glyphs) w += (g.Advance * scale) + tracking;
-        return run.Glyphs.IsEmpty ? 0 : w - tracking;
-    }
-
-    private static ImmutableArray<PlacedGlyph> Place(ShapedRun run, string text, double scale, double tracking)
-    {
-        var starts = run.Glyphs.Select(g => g.Cluster).Distinct().Order().ToArray();
-        var placed = ImmutableArray.CreateBuilder<PlacedGlyph>(run.Glyphs.Length);
-        var told = new HashSet<int>();
-        var x = 0.0;
-        foreach (var g in run.Glyphs)
-        {
-            var letters = "";
-            if (told.Add(g.Cluster))
-            {
-                var next = Array.BinarySearch(starts, g.Cluster) + 1;
-                letters = text[g.Cluster..(next < starts.Length ? starts[next] : text.Length)];
-            }
-            placed.Add(new(g.Id, x + (g.Dx * scale), -g.Dy * scale, letters));
-            x += (g.Advance * scale) + tracking;
-        }
-        return placed.MoveToImmutable();
-    }
-
-    private static void Missing(ShapedRun run, string text, List<Rune> missing)
-    {
-        foreach (var g in run.Glyphs)
-            if (g.Id == 0)
-            {
-                var rune = Rune.TryGetRuneAt(text, g.Cluster, out var r) ? r : Rune.ReplacementChar;
-                if (!missing.Contains(rune)) missing.Add(rune);
-            }
+        return best;
     }
 }

@@ -19,6 +19,6 @@ internal static class DemoBench
     public static void Load(Desk desk)
     {
         foreach (var (slug, house, title, edits) in Jobs)
-            desk.Begin(title, edits(desk).Aggregate(Starters.Job(HouseFile.Shipped[house], title), (job, edit) => edit.Apply(job)), Session, slug);
+            desk.Begin(title, edits(desk).Aggregate(Starters.Job(HouseFile.Shipped[house], title), (job, edit) => Keeping.Right(edit.Apply(job), desk.Shelf)), Session, slug);
     }
 }

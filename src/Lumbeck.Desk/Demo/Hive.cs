@@ -22,15 +22,16 @@ internal static class Hive
         edits.AddRange(
         [
             Lay.Rect("plate", Lay.At(Part.Front, Anchor.Middle, 0, 22, HoldBox.Face), 108, 78, "comb", corner: 3, line: "smoke", weight: 1.2m),
-            Lay.Text("title", TextRole.Title, "HIVE RECORD", Lay.At(Part.Front, Anchor.Middle, 0, 4, HoldBox.Face), 100, 18, "oswald/600", 38, "smoke", tracking: 30, leading: 1),
-            Lay.Text("subtitle", TextRole.Subtitle, "a season’s log for beekeepers", Lay.At(Part.Front, Anchor.Middle, 0, 20, HoldBox.Face), 100, 8, "source-serif-4/400i", 14, "smoke", leading: 1),
+            Lay.Text("series", TextRole.Free, "FIELD LOGS · NUMBER FOUR", Lay.At(Part.Front, Anchor.Middle, 0, -3, HoldBox.Face), 64, 9, "barlow-condensed/600", 9.5m, "smoke", tracking: 160, leading: 1).With(t => t with { Bend = 34 }),
+            Lay.Text("title", TextRole.Title, "HIVE RECORD", Lay.At(Part.Front, Anchor.Middle, 0, 8, HoldBox.Face), 84, 18, "oswald/600", 38, "smoke", tracking: 20, leading: 1).With(t => t with { Fit = Fitting.FillWidth }),
+            Lay.Text("subtitle", TextRole.Subtitle, "a season’s log for beekeepers", Lay.At(Part.Front, Anchor.Middle, 0, 24, HoldBox.Face), 100, 8, "source-serif-4/400i", 14, "smoke", leading: 1),
             Lay.Rect("line-1", Lay.At(Part.Front, Anchor.Middle, 0, 40, HoldBox.Face), 84, 0.3m, "smoke"),
             Lay.Text("belongs", TextRole.Free, "KEPT BY", Lay.At(Part.Front, Anchor.Middle, 0, 43.5m, HoldBox.Face), 84, 5, "barlow-condensed/400", 9, "smoke", tracking: 140, leading: 1),
             Lay.Rect("line-2", Lay.At(Part.Front, Anchor.Middle, 0, 53, HoldBox.Face), 84, 0.3m, "smoke"),
             Lay.Text("season", TextRole.Free, "SEASON", Lay.At(Part.Front, Anchor.Middle, 0, 56.5m, HoldBox.Face), 84, 5, "barlow-condensed/400", 9, "smoke", tracking: 140, leading: 1),
             Lay.Text("author", TextRole.Author, "Skerry & Vane", Lay.At(Part.Front, Anchor.Bottom, down: -6), 0, 6, "source-serif-4/400", 11, "smoke", leading: 1),
-            Lay.Text("spine-title", TextRole.Title, "HIVE RECORD", Lay.At(Part.Spine, Anchor.Right, -6), 60, 0, "oswald/600", 8, "smoke", Align.Right, Stand.Middle, 60, 1),
-            Lay.Text("blurb", TextRole.Blurb, "Fifty-nine openings of one stand of hives: weather, stores, brood, queen and temper on one side, your own words on the other. Tables for swarms, feeding and honey at the end.\n\nThe paper takes pencil and survives propolis.", Lay.At(Part.Back, Anchor.Top, down: 24), 104, 70, "source-serif-4/400", 11.5m, "smoke", Align.Left, leading: 1.5m),
+            Lay.Spine("spine-title", TextRole.Title, "HIVE RECORD", "oswald/600", "smoke", 60),
+            Lay.Text("blurb", TextRole.Blurb, "Fifty-nine openings of one stand of hives: weather, stores, brood, queen and temper on one side, your own words on the other. Tables for swarms, feeding and honey at the end.\n\nThe paper takes pencil and survives propolis.", Lay.At(Part.Back, Anchor.Top, down: 24), 104, 70, "source-serif-4/400", 11.5m, "smoke", Align.Left, leading: 1.5m).Copy().With(t => t with { Style = t.Style with { Align = Align.Left } }),
             Lay.Barcode("barcode"),
         ]);
         edits.Add(new GroupItems([.. edits.OfType<AddItem>().Select(a => a.New.Id).Where(id => id.StartsWith("cell-", StringComparison.Ordinal))], "Cells"));

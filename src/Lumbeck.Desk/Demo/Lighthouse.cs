@@ -24,12 +24,13 @@ internal static class Lighthouse
             Lay.Rect("gallery", Lay.At(Part.Front, Anchor.Bottom, 0, -94, HoldBox.Face), 30, 2.4m, "rock"),
             Lay.Rect("lantern", Lay.At(Part.Front, Anchor.Bottom, 0, -96.4m, HoldBox.Face), 14, 11, "lamp"),
             Lay.Rect("cap", Lay.At(Part.Front, Anchor.Bottom, 0, -107, HoldBox.Face), 18, 4, "brick", corner: 2),
-            Lay.Text("title", TextRole.Title, "המגדלור\nהאחרון", Lay.At(Part.Front, Anchor.Top, down: 8), 0, 46, "frank-ruhl-libre/700", 46, "lime", leading: 1.05m),
-            Lay.Text("subtitle", TextRole.Subtitle, "נובלה", Lay.At(Part.Front, Anchor.Top, down: 48), 0, 9, "frank-ruhl-libre/400", 18, "lime"),
+            Lay.Text("title", TextRole.Title, "המגדלור\nהאחרון", Lay.At(Part.Front, Anchor.Top, down: 7), 96, 52, "frank-ruhl-libre/700", 54, "lime", leading: 0.96m),
+            Lay.Text("subtitle", TextRole.Subtitle, "נובלה", Lay.At(Part.Front, Anchor.Top, down: 50), 0, 9, "frank-ruhl-libre/400", 18, "lime"),
             Lay.Text("author", TextRole.Author, "נועה אלמוג", Lay.At(Part.Front, Anchor.Bottom, down: -5), 0, 10, "frank-ruhl-libre/400", 22, "lime"),
-            Lay.Text("spine-title", TextRole.Title, "המגדלור האחרון", Lay.At(Part.Spine, Anchor.Left, 10), 52, 0, "frank-ruhl-libre/700", 13, "lime", Align.Left, Stand.Middle, leading: 1),
-            Lay.Text("spine-author", TextRole.Author, "נועה אלמוג", Lay.At(Part.Spine, Anchor.Right, -4), 40, 0, "frank-ruhl-libre/400", 11, "lime", Align.Right, Stand.Middle, leading: 1),
-            Lay.Text("blurb", TextRole.Blurb, "בלילה האחרון של השנה נדלק האור במגדלור שאיש אינו שומר עליו.\n\nדינה, שבאה לאי כדי למכור את בית סבתה, נשארת עד האביב, ולומדת לקרוא את הים, את שכניה, ואת הפנקס שבו רשמה סבתה כל ספינה שלא חזרה.", Lay.At(Part.Back, Anchor.Top, down: 22), 92, 90, "frank-ruhl-libre/400", 13, "lime", Align.Right, leading: 1.5m),
+            Lay.Spine("spine-title", TextRole.Title, "המגדלור האחרון", "frank-ruhl-libre/700", "lime"),
+            Lay.Spine("spine-author", TextRole.Author, "נועה אלמוג", "frank-ruhl-libre/400", "lime"),
+            Lay.Spine("spine-imprint", TextRole.Imprint, "S & V", "frank-ruhl-libre/400", "lime", 40),
+            Lay.Text("blurb", TextRole.Blurb, "בלילה האחרון של השנה נדלק האור במגדלור שאיש אינו שומר עליו.\n\nדינה, שבאה לאי כדי למכור את בית סבתה, נשארת עד האביב, ולומדת לקרוא את הים, את שכניה, ואת הפנקס שבו רשמה סבתה כל ספינה שלא חזרה.", Lay.At(Part.Back, Anchor.Top, down: 22), 92, 90, "frank-ruhl-libre/400", 13, "lime", Align.Left, leading: 1.5m).Copy(),
             Lay.Barcode("barcode"),
         ]);
         return edits;

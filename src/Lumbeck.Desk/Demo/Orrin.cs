@@ -1,4 +1,5 @@
 using Lumbeck.Core.Papers;
+using Length = Lumbeck.Core.Measures.Length;
 using Size = Lumbeck.Core.Measures.Size;
 
 namespace Lumbeck.Desk.Demo;
@@ -6,6 +7,9 @@ namespace Lumbeck.Desk.Demo;
 /// <summary>An illustrated local history: printed case, in millimetres. A viaduct runs round the boards.</summary>
 internal static class Orrin
 {
+    /// <summary>A little of the dusk round light words over the valley.</summary>
+    private static TextItem Soft(TextItem t) => t with { Shadow = new(new SwatchPaint("dusk"), Length.Zero, Length.FromPoints(1), Length.FromPoints(9), 70) };
+
     public static IEnumerable<Edit> Edits(Desk desk)
     {
         var silk = HouseFile.Shipped["aldwater"].Papers.First(p => p.Name.StartsWith("Silk", StringComparison.Ordinal));
@@ -29,13 +33,14 @@ internal static class Orrin
         [
             Lay.Rect("river", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 38, "river"),
             Lay.Rect("pier", Lay.At(Part.Spine, Anchor.Middle, box: HoldBox.Edge), 0, 0, "river"),
-            Lay.Text("title", TextRole.Title, "Bridges of the\nOrrin Valley", Lay.At(Part.Front, Anchor.Top, down: 22), 0, 56, "libre-caslon-text/400", 40, "paper", leading: 1.15m),
+            Lay.Text("title", TextRole.Title, "Bridges of the\nOrrin Valley", Lay.At(Part.Front, Anchor.Top, down: 20), 0, 60, "libre-caslon-text/400", 52, "paper", leading: 1.06m).Run("Bridges of the\n", new() { Face = Lay.Face("libre-caslon-text/400i"), Size = Length.FromPoints(34) }).With(Soft),
             Lay.Rect("title-rule", Lay.At(Part.Front, Anchor.Top, down: 72), 42, 0.5m, "paper"),
             Lay.Text("subtitle", TextRole.Subtitle, "an illustrated history", Lay.At(Part.Front, Anchor.Top, down: 77), 0, 10, "libre-caslon-text/400i", 17, "paper"),
-            Lay.Text("author", TextRole.Author, "Rowan Achterberg", Lay.At(Part.Front, Anchor.Bottom, down: -5), 0, 9, "libre-caslon-text/400", 17, "paper", tracking: 40),
-            Lay.Text("spine-title", TextRole.Title, "Bridges of the Orrin Valley", Lay.At(Part.Spine, Anchor.Left, 16), 112, 0, "libre-caslon-text/400", 21, "paper", Align.Left, Stand.Middle, leading: 1),
-            Lay.Text("spine-author", TextRole.Author, "Achterberg", Lay.At(Part.Spine, Anchor.Right, -5), 40, 0, "libre-caslon-text/400", 13, "paper", Align.Right, Stand.Middle, tracking: 30, leading: 1),
-            Lay.Text("blurb", TextRole.Blurb, "Eleven bridges cross the Orrin between its spring and the sea. Each was built twice: once by masons, and once by those who told how it was built.\n\nRowan Achterberg walked the valley with its maps, its toll books and its quarrels, and puts the two beside each other, stone by stone.", Lay.At(Part.Back, Anchor.Top, down: 22), 142, 70, "libre-caslon-text/400", 12.5m, "paper", Align.Left, leading: 1.5m),
+            Lay.Text("author", TextRole.Author, "Rowan Achterberg", Lay.At(Part.Front, Anchor.Bottom, down: 0), 0, 9, "libre-caslon-text/400", 17, "paper", tracking: 40),
+            Lay.Spine("spine-title", TextRole.Title, "Bridges of the Orrin Valley", "libre-caslon-text/400", "paper"),
+            Lay.Spine("spine-author", TextRole.Author, "Achterberg", "libre-caslon-text/400i", "paper"),
+            Lay.Spine("spine-imprint", TextRole.Imprint, "S & V", "libre-caslon-text/400", "paper", 40),
+            Lay.Text("blurb", TextRole.Blurb, "Eleven bridges cross the Orrin between its spring and the sea. Each was built twice: once by masons, and once by those who told how it was built.\n\nRowan Achterberg walked the valley with its maps, its toll books and its quarrels, and puts the two beside each other, stone by stone.", Lay.At(Part.Back, Anchor.Top, down: 22), 142, 70, "libre-caslon-text/400", 12.5m, "paper", Align.Left, leading: 1.5m).Copy().Run("Eleven bridges", new() { Case = LetterCase.Upper, Size = Length.FromPoints(11), Tracking = 90 }),
             Lay.Barcode("barcode"),
         ]);
         return edits;

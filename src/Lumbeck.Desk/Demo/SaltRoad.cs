@@ -18,7 +18,7 @@ internal static class SaltRoad
         Lay.Text("author", TextRole.Author, "Jonas Fell", Lay.At(Part.Front, Anchor.Bottom, down: -8), 0, 10, "source-serif-4/400", 20, "salt", leading: 1),
         Lay.Text("line", TextRole.Free, "Four hundred miles, one mule, no map", Lay.At(Part.Front, Anchor.Top, -42, 52), 128, 9, "source-serif-4/400i", 17, "umber", Align.Centre, leading: 1),
         Lay.Text("spine-title", TextRole.Title, "THE SALT ROAD", Lay.At(Part.Spine, Anchor.Left, 12), 90, 0, "oswald/600", 15, "salt", Align.Left, Stand.Middle, 40, 1),
-        Lay.Text("blurb", TextRole.Blurb, "In the dry year the salt carriers stopped coming. Jonas Fell went to see where they had gone, by their own road, at their own pace, and came back with most of the mule.", Lay.At(Part.Back, Anchor.Top, down: 26), 108, 60, "source-serif-4/400", 12, "umber", Align.Left, leading: 1.5m),
+        Lay.Text("blurb", TextRole.Blurb, "In the dry year the salt carriers stopped coming. Jonas Fell went to see where they had gone, by their own road, at their own pace, and came back with most of the mule.", Lay.At(Part.Back, Anchor.Top, down: 26), 108, 60, "source-serif-4/400", 12, "umber", Align.Left, leading: 1.5m).Copy(),
         new AddItem(new BarcodeItem { Id = "barcode", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default), Number = "9780000000058" }),
     ];
 }

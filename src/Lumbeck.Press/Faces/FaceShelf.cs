@@ -1,122 +1,97 @@
 using System.Collections.Concurrent;
-using HarfBuzzSharp;
-using Buffer = HarfBuzzSharp.Buffer;
+using System.Text;
 
 namespace Lumbeck.Press.Faces;
 
 /// <summary>
-/// The faces that ship, shaped with HarfBuzz: files <c>faces/family/400i.ttf</c> beside the program.
+/// The faces that can be set: those that ship (files <c>faces/family/400i.ttf</c> beside the program) and those their makers brought, shaped with HarfBuzz.
 /// Faces are opened on first use and kept; safe for several threads.
 /// </summary>
 public sealed class FaceShelf : IType
 {
-    private readonly Dictionary<FaceId, string> _files;
+    private readonly ConcurrentDictionary<FaceId, (string File, string? Name)> _files = new();
     private readonly ConcurrentDictionary<FaceId, Lazy<OpenFace>> _open = new();
-    private readonly ConcurrentDictionary<(FaceId, string, bool), ShapedRun> _shaped = new();
+    private readonly ConcurrentDictionary<(FaceId, string, ShapeAs), ShapedRun> _shaped = new();
     private readonly ConcurrentDictionary<(FaceId, ushort), Outline> _outlines = new();
+    private readonly ConcurrentDictionary<(FaceId, Rune), FaceId?> _instead = new();
+    private volatile FaceId[] _faces = [];
 
     /// <param name="folder">The folder of families; the shipped one where null.</param>
     public FaceShelf(string? folder = null)
     {
         folder ??= Path.Combine(AppContext.BaseDirectory, "faces");
-        _files = Directory.EnumerateFiles(folder, "*.ttf", SearchOption.AllDirectories)
-            .Select(f => (File: f, Ok: FaceId.TryParse($"{Path.GetFileName(Path.GetDirectoryName(f))}/{Path.GetFileNameWithoutExtension(f)}", out var id), Id: id))
-            .Where(f => f.Ok).ToDictionary(f => f.Id, f => f.File);
-        Faces = [.. _files.Keys.OrderBy(f => f.Family, StringComparer.Ordinal).ThenBy(f => f.Weight).ThenBy(f => f.Italic)];
+        foreach (var file in Directory.EnumerateFiles(folder, "*.ttf", SearchOption.AllDirectories))
+            if (FaceId.TryParse($"{Path.GetFileName(Path.GetDirectoryName(file))}/{Path.GetFileNameWithoutExtension(file)}", out var id)) _files[id] = (file, null);
+        Order();
     }
 
-    public IReadOnlyList<FaceId> Faces { get; }
+    public IReadOnlyList<FaceId> Faces => _faces;
+
+    /// <summary>Puts a face of a maker's own on the shelf.</summary>
+    /// <param name="face">What it is called in jobs.</param>
+    /// <param name="name">What people call it.</param>
+    /// <param name="file">Where it lies; looked over when it was brought.</param>
+    public void Put(FaceId face, string name, string file)
+    {
+        _files[face] = (file, name);
+        _open.TryRemove(face, out _);
+        _instead.Clear();
+        Order();
+    }
+
+    private void Order() => _faces = [.. _files.Keys.OrderBy(f => f.Family, StringComparer.Ordinal).ThenBy(f => f.Weight).ThenBy(f => f.Italic)];
+
+    /// <summary>Whether a face is on the shelf.</summary>
+    public bool Holds(FaceId face) => _files.ContainsKey(face);
 
     /// <summary>“Cormorant Garamond SemiBold Italic”.</summary>
     public string NameOf(FaceId face)
     {
-        var family = string.Join(' ', face.Family.Split('-').Select(w => w is "eb" or "b612" ? w.ToUpperInvariant() : char.ToUpperInvariant(w[0]) + w[1..]));
-        var weight = face.Weight switch { 300 => " Light", 500 => " Medium", 600 => " SemiBold", 700 => " Bold", 900 => " Black", _ => "" };
-        return family + weight + (face.Italic ? " Italic" : "");
+        if (_files.TryGetValue(face, out var own) && own.Name is { } name) return name;
+        var family = string.Join(' ', face.Family.Split('-').Select(w => w is "eb" or "b612" or "dm" or "sc" or "im" ? w.ToUpperInvariant() : w.Length == 0 ? w : char.ToUpperInvariant(w[0]) + w[1..]));
+        return family + Weight(face.Weight) + (face.Italic ? " Italic" : "");
     }
 
-    public ShapedRun Shape(FaceId face, string text, bool ligatures)
+    /// <summary>A weight from 1 to 1000 as names have it, with a space before it; nothing for the usual one.</summary>
+    public static string Weight(int weight) => weight switch { < 200 => " Thin", < 300 => " ExtraLight", < 400 => " Light", < 500 => "", < 600 => " Medium", < 700 => " SemiBold", < 800 => " Bold", < 900 => " ExtraBold", _ => " Black" };
+
+    /// <summary>What a face is: its letters' proportions, scripts, features and rights.</summary>
+    public FaceFacts Facts(FaceId face) => Open(face).Facts;
+
+    public ShapedRun Shape(FaceId face, string text, int from, int length, ShapeAs how)
     {
-        // Lines and short texts come again and again; a long paragraph changes with every key and would only fill the memory.
-        if (text.Length > 200) return Open(face).Shape(text, ligatures);
+        if (length == 0) return new([], how.RightToLeft);
+        // Lines and short texts come again and again; a long paragraph changes with every key and would only fill the memory. Joined letters look at their neighbours, so theirs are not kept.
+        if (length > 200 || how.Script is "Arab" or "Syrc" or "Mong" or "Nkoo") return Open(face).Shape(text, from, length, how);
         if (_shaped.Count > 20_000) _shaped.Clear();
-        return _shaped.GetOrAdd((face, text, ligatures), k => Open(k.Item1).Shape(k.Item2, k.Item3));
+        var run = _shaped.GetOrAdd((face, text.Substring(from, length), how), k => Open(k.Item1).Shape(k.Item2, 0, k.Item2.Length, k.Item3));
+        return from == 0 ? run : run with { Glyphs = [.. run.Glyphs.Select(g => g with { Cluster = g.Cluster + from, At = g.At + from })] };
     }
 
     public FaceMetrics Metrics(FaceId face) => Open(face).Metrics;
 
     public Outline Glyph(FaceId face, ushort glyph) => _outlines.GetOrAdd((face, glyph), k => Open(k.Item1).Draw(k.Item2));
 
+    public bool Has(FaceId face, Rune letter) => Open(face).Has(letter.Value);
+
+    /// <summary>The families that stand in for others, the first that has a character: one for each script that ships, then plain ones with many letters.</summary>
+    private static readonly string[] StandIns = ["frank-ruhl-libre", "amiri", "zen-maru-gothic", "source-serif-4", "eb-garamond", "work-sans"];
+
+    public FaceId? Instead(FaceId face, Rune letter) => _instead.GetOrAdd((face, letter), k =>
+    {
+        // The wanted family's own other weights first, then the stand-ins, then whatever has it.
+        var families = StandIns.Prepend(k.Item1.Family).Concat(_faces.Select(f => f.Family)).Distinct();
+        foreach (var family in families)
+        {
+            var nearest = _faces.Where(f => f.Family == family && Has(f, k.Item2)).OrderBy(f => f.Italic == k.Item1.Italic ? 0 : 1).ThenBy(f => Math.Abs(f.Weight - k.Item1.Weight)).Select(f => (FaceId?)f).FirstOrDefault();
+            if (nearest is not null) return nearest;
+        }
+        return null;
+    });
+
     /// <summary>The opened face.</summary>
     /// <exception cref="Core.Refusal">No such face is on the shelf.</exception>
     internal OpenFace Open(FaceId face) => _open.GetOrAdd(face, id => new(() => _files.TryGetValue(id, out var file)
-        ? new OpenFace(id, NameOf(id), File.ReadAllBytes(file))
-        : throw new Core.Refusal("face", $"no face is called `{id}`: pick one from the list"))).Value;
-}
-
-/// <summary>One face, held open by HarfBuzz over its file's bytes.</summary>
-[System.Diagnostics.CodeAnalysis.SuppressMessage("Reliability", "CA1001", Justification = "Shipped faces stay open for the life of the program.")]
-internal sealed unsafe class OpenFace
-{
-    private readonly Font _font;
-
-    public OpenFace(FaceId id, string name, byte[] file)
-    {
-        Id = id;
-        PostScriptName = Plain(name, id);
-        // HarfBuzz reads the bytes for as long as the face lives: they are kept out of the collector's way, as the face is never closed.
-        var memory = System.Runtime.InteropServices.NativeMemory.Alloc((nuint)file.Length);
-        file.CopyTo(new Span<byte>(memory, file.Length));
-        var blob = new Blob((nint)memory, file.Length, MemoryMode.ReadOnly);
-        blob.MakeImmutable();
-        Face = new Face(blob, 0);
-        Face.MakeImmutable();
-        _font = new Font(Face);
-        _font.SetFunctionsOpenType();
-        if (!_font.TryGetHorizontalFontExtents(out var extents)) throw new Core.Refusal("face", $"{name} has no vertical measures");
-        var os2 = Face.ReferenceTable(Tag.Parse("OS/2")).AsSpan();
-        var head = Face.ReferenceTable(Tag.Parse("head")).AsSpan();
-        var post = Face.ReferenceTable(Tag.Parse("post")).AsSpan();
-        var upem = Face.UnitsPerEm;
-        Metrics = new(upem, extents.Ascender, -extents.Descender, os2.Length >= 90 ? Short(os2, 88) : upem * 7 / 10);
-        Box = [Short(head, 36), Short(head, 38), Short(head, 40), Short(head, 42)];
-        ItalicAngle = Short(post, 4);
-    }
-
-    public FaceId Id { get; }
-    public string PostScriptName { get; }
-    public Face Face { get; }
-    public FaceMetrics Metrics { get; }
-    /// <summary>The face's box in font units: left, foot, right, head (table head).</summary>
-    public int[] Box { get; }
-    public int ItalicAngle { get; }
-
-    public int Advance(ushort glyph) => _font.GetHorizontalGlyphAdvance(glyph);
-
-    public ShapedRun Shape(string text, bool ligatures)
-    {
-        if (text.Length == 0) return new([], false);
-        using var buffer = new Buffer();
-        buffer.AddUtf16(text);
-        buffer.GuessSegmentProperties();
-        _font.Shape(buffer, ligatures ? [] : [new Feature(Tag.Parse("liga"), 0), new Feature(Tag.Parse("clig"), 0)]);
-        var infos = buffer.GetGlyphInfoSpan();
-        var places = buffer.GetGlyphPositionSpan();
-        var glyphs = ImmutableArray.CreateBuilder<ShapedGlyph>(infos.Length);
-        for (var i = 0; i < infos.Length; i++)
-            glyphs.Add(new((ushort)infos[i].Codepoint, (int)infos[i].Cluster, places[i].XAdvance, places[i].XOffset, places[i].YOffset));
-        return new(glyphs.MoveToImmutable(), buffer.Direction == Direction.RightToLeft);
-    }
-
-    public Outline Draw(ushort glyph) => HarfBuzzDraw.Draw(_font.Handle, glyph);
-
-    private static short Short(ReadOnlySpan<byte> table, int at) => System.Buffers.Binary.BinaryPrimitives.ReadInt16BigEndian(table[at..]);
-
-    private static string Plain(string name, FaceId id)
-    {
-        var words = name.Split(' ');
-        var styles = words.Where(w => w is "Light" or "Medium" or "SemiBold" or "Bold" or "Black" or "Italic").ToArray();
-        var style = styles.Length == 0 ? "Regular" : string.Concat(styles);
-        return string.Concat(words.Except(styles)) + "-" + (id.Italic && styles.Length == 1 ? "Italic" : style);
-    }
+        ? new OpenFace(id, NameOf(id), File.ReadAllBytes(file.File))
+        : throw new Core.Refusal("face", $"no face is called `{id}`: pick one from the list, or bring its file into the drawer"))).Value;
 }

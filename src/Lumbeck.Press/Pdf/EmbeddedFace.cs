@@ -6,7 +6,7 @@ namespace Lumbeck.Press.Pdf;
 
 /// <summary>
 /// One face of a file: gathers the glyphs in use, then writes them as a subset under their own ids
-/// (Type 0 over CIDFontType2 with identity mapping; ISO 32000-1, 9.7) with a ToUnicode map.
+/// (Type 0 over CIDFontType2 or 0 with identity mapping; ISO 32000-1, 9.7) with a ToUnicode map.
 /// </summary>
 internal sealed class EmbeddedFace(OpenFace face, string name, int number)
 {
@@ -28,17 +28,20 @@ internal sealed class EmbeddedFace(OpenFace face, string name, int number)
 
     public void Write(PdfWriter pdf)
     {
-        var subset = HarfBuzzDraw.Subset(face.Face.Handle, _letters.Keys);
-        var tagged = $"{Tag()}+{face.PostScriptName}";
+        // A face whose licence asks for it leaves whole, without a subset's tag.
+        var whole = face.Facts.WholeOnly;
+        var program = HarfBuzzDraw.Program(face.Face.Handle, whole ? null : _letters.Keys, face.Cff);
+        var tagged = whole ? face.PostScriptName : $"{Tag()}+{face.PostScriptName}";
         var scale = 1000.0 / UnitsPerEm;
-        var file = pdf.Stream($"/Length1 {subset.Length}", s => s.Write(subset));
+        // Outlines of cubic curves leave as a bare CFF table, whose glyphs are chosen by their number too (9.9, table 126).
+        var file = pdf.Stream(face.Cff ? "/Subtype /CIDFontType0C" : $"/Length1 {program.Length}", s => s.Write(program));
         var m = face.Metrics;
         var box = string.Join(' ', face.Box.Select(v => PdfText.Figure(Math.Round(v * scale))));
         // Symbolic: glyphs are chosen by id, not through a standard encoding (9.8.2). Italic is bit 7.
         var flags = 4 | (face.Id.Italic ? 64 : 0);
-        var descriptor = pdf.Object($"<< /Type /FontDescriptor /FontName /{tagged} /Flags {flags} /FontBBox [{box}] /ItalicAngle {face.ItalicAngle} /Ascent {PdfText.Figure(Math.Round(m.Ascent * scale))} /Descent {PdfText.Figure(-Math.Round(m.Descent * scale))} /CapHeight {PdfText.Figure(Math.Round(m.CapHeight * scale))} /StemV {face.Id.Weight / 5} /FontFile2 {file} 0 R >>");
+        var descriptor = pdf.Object($"<< /Type /FontDescriptor /FontName /{tagged} /Flags {flags} /FontBBox [{box}] /ItalicAngle {face.ItalicAngle} /Ascent {PdfText.Figure(Math.Round(m.Ascent * scale))} /Descent {PdfText.Figure(-Math.Round(m.Descent * scale))} /CapHeight {PdfText.Figure(Math.Round(m.CapHeight * scale))} /StemV {face.Id.Weight / 5} /FontFile{(face.Cff ? 3 : 2)} {file} 0 R >>");
         var widths = string.Join(' ', _letters.Keys.Select(g => $"{g} [{PdfText.Figure(face.Advance(g) * scale)}]"));
-        var descendant = pdf.Object($"<< /Type /Font /Subtype /CIDFontType2 /BaseFont /{tagged} /CIDSystemInfo << /Registry (Adobe) /Ordering (Identity) /Supplement 0 >> /FontDescriptor {descriptor} 0 R /DW 1000 /W [{widths}] /CIDToGIDMap /Identity >>");
+        var descendant = pdf.Object($"<< /Type /Font /Subtype /CIDFontType{(face.Cff ? 0 : 2)} /BaseFont /{tagged} /CIDSystemInfo << /Registry (Adobe) /Ordering (Identity) /Supplement 0 >> /FontDescriptor {descriptor} 0 R /DW 1000 /W [{widths}]{(face.Cff ? "" : " /CIDToGIDMap /Identity")} >>");
         var unicode = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(ToUnicode())));
         pdf.Object(Number, $"<< /Type /Font /Subtype /Type0 /BaseFont /{tagged} /Encoding /Identity-H /DescendantFonts [{descendant} 0 R] /ToUnicode {unicode} 0 R >>");
     }

@@ -23,6 +23,12 @@ internal interface IPageResources
     /// <summary>A shading in the page's own points (8.7.4.5).</summary>
     string Shade(Shade shade);
 
+    /// <summary>The same as a pattern, for type to be filled with (8.7.4.1).</summary>
+    string ShadePattern(Shade shade);
+
+    /// <summary>A state that lays what is filled only as far as a soft shape covers it, multiplied with what is there (11.6.4.3, 11.6.5.2).</summary>
+    string Soft(SoftMark mark, Affine toPage);
+
     /// <summary>A finishing ink's plate (8.6.6.4).</summary>
     string Finish(string name);
 }
@@ -74,6 +80,32 @@ internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, Emb
         _patterns[name] = pdf.Stream($"/Type /Pattern /PatternType 1 /PaintType 1 /TilingType 1 /BBox [0 0 {across} {down}] /XStep {across} /YStep {down} /Matrix [{matrix}] /Resources << /XObject << /I {number} 0 R >> >>", s => s.Write(Encoding.ASCII.GetBytes(content)));
         return name;
     }
+
+    public string ShadePattern(Shade shade)
+    {
+        var name = string.Create(CultureInfo.InvariantCulture, $"T{_patterns.Count + 1}");
+        _patterns[name] = pdf.Object($"<< /Type /Pattern /PatternType 2 /Shading {_shades[Shade(shade)]} 0 R >>");
+        return name;
+    }
+
+    public string Soft(SoftMark mark, Affine toPage)
+    {
+        Mixes = true;
+        var (wide, high, cover) = Plates.Softness.Of(mark, PerInchSoft);
+        var b = mark.Bounds;
+        var image = pdf.Stream($"/Type /XObject /Subtype /Image /Width {wide} /Height {high} /ColorSpace /DeviceGray /BitsPerComponent 8", s => s.Write(cover));
+        var place = new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top).Then(toPage);
+        var box = toPage.Of(b);
+        var corners = $"[{PdfText.Figure(box.Left)} {PdfText.Figure(box.Top)} {PdfText.Figure(box.Right)} {PdfText.Figure(box.Bottom)}]";
+        var form = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {corners} /Group << /S /Transparency /CS /DeviceGray /I true >> /Resources << /XObject << /I {image} 0 R >> >>", s => s.Write(Encoding.ASCII.GetBytes(PdfPainter.Placed("I", place))));
+        var name = string.Create(CultureInfo.InvariantCulture, $"Z{++_soft}");
+        _states.Append($" /{name} << /Type /ExtGState /BM /Multiply /ca {PdfText.Figure(mark.Strength)} /AIS false /SMask << /Type /Mask /S /Luminosity /G {form} 0 R /BC [0] >> >>");
+        return name;
+    }
+
+    /// <summary>Soft shapes are made at the resolution that pictures are wanted in.</summary>
+    private const double PerInchSoft = 300;
+    private int _soft;
 
     public string Shade(Shade shade)
     {

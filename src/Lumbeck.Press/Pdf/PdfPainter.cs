@@ -5,16 +5,28 @@ namespace Lumbeck.Press.Pdf;
 /// <summary>A scene as a page's content (ISO 32000-1, 8 and 9): the same marks as the screen's, in the press's own colours.</summary>
 /// <param name="scene">The sheet.</param>
 /// <param name="has">What content names: faces, pictures, patterns, states.</param>
-internal sealed class PdfPainter(Scene scene, IPageResources has)
+/// <param name="shapes">The shape of a run of type, where type leaves as shapes; null where it stays type.</param>
+internal sealed class PdfPainter(Scene scene, IPageResources has, Func<GlyphMark, Outline>? shapes = null)
 {
     private StringBuilder _s = new();
     private bool _overprinting;
     private Ink? _fill;
+    private readonly Dictionary<GlyphMark, ImmutableArray<PlacedGlyph>> _read = new(ReferenceEqualityComparer.Instance);
 
     public string Paint()
     {
-        foreach (var g in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>())
-            foreach (var glyph in g.Glyphs) has.Face(g.Face).Use(glyph);
+        if (shapes is null)
+            foreach (var piece in scene.Pieces)
+            {
+                GlyphMark? before = null;
+                foreach (var g in piece.Marks.OfType<GlyphMark>())
+                {
+                    var read = Readable.Of(g, before);
+                    foreach (var glyph in read) has.Face(g.Face).Use(glyph);
+                    if (read != g.Glyphs) _read[g] = read;
+                    before = g;
+                }
+            }
         foreach (var piece in scene.Pieces)
         {
             if (piece.IsEmpty) continue;
@@ -87,9 +99,24 @@ internal sealed class PdfPainter(Scene scene, IPageResources has)
             case DrawingMark d:
                 Clipped(d.Clip, toPage, false, () => { foreach (var inner in d.Marks) Mark(inner, toPage); });
                 break;
+            case SoftMark o when !o.Bounds.IsEmpty:
+                // What multiplies never overprints besides (11.7.4.5).
+                Overprint(false);
+                _s.Append("q /").Append(has.Soft(o, toPage)).Append(" gs ").Append(PdfText.Inks(o.Ink)).Append(" k\n");
+                var b = o.Bounds;
+                Shape(Outline.Rectangle(b.Left, b.Top, b.Right - b.Left, b.Bottom - b.Top), toPage);
+                _s.Append("f Q\n");
+                break;
             case GlyphMark g:
-                Fill(g, g.Ink, g.Overprint);
-                Glyphs(g, toPage);
+                if (g.Shade is { } run)
+                {
+                    Overprint(false);
+                    _fill = null;
+                    _s.Append("/Pattern cs /").Append(has.ShadePattern(Shaded(run, toPage))).Append(" scn\n");
+                }
+                else Fill(g, g.Ink, g.Overprint);
+                if (shapes is null) Glyphs(g, toPage);
+                else { Shape(shapes(g), toPage); _s.Append("f\n"); }
                 break;
         }
     }
@@ -178,20 +205,23 @@ internal sealed class PdfPainter(Scene scene, IPageResources has)
     private void Glyphs(GlyphMark g, Affine toPage)
     {
         var face = has.Face(g.Face);
-        // Where glyph by glyph the map would not give the words back, the line carries them itself (14.9.4).
-        var spelled = g.Glyphs.Any(glyph => !face.Tells(glyph)) || IsSpaced(g, face);
-        if (spelled) _s.Append("/Span << /ActualText ").Append(PdfText.String(g.Text)).Append(" >> BDC\n");
+        var glyphs = _read.GetValueOrDefault(g, g.Glyphs);
+        // Letters spaced so widely that they would be taken for words carry those themselves (14.9.4).
+        var spelled = !g.RightToLeft && IsSpaced(g, face);
+        if (spelled) Span(g.Text);
         _s.Append("BT /").Append(face.Name).Append(' ').Append(PdfText.Figure(g.Size)).Append(" Tf\n");
-        for (var from = 0; from < g.Glyphs.Length;)
+        for (var from = 0; from < glyphs.Length;)
         {
             var to = from + 1;
-            while (to < g.Glyphs.Length && g.Glyphs[to].Y == g.Glyphs[from].Y) to++;
-            Run(g, from, to, face, toPage);
+            while (to < glyphs.Length && glyphs[to].Y == glyphs[from].Y && glyphs[to].Turn == 0 && glyphs[from].Turn == 0) to++;
+            Run(g, glyphs, from, to, face, toPage, spelled);
             from = to;
         }
         _s.Append("ET\n");
         if (spelled) _s.Append("EMC\n");
     }
+
+    private void Span(string letters) => _s.Append("/Span << /ActualText ").Append(PdfText.String(letters)).Append(" >> BDC\n");
 
     /// <summary>Letters spaced so widely that readers would take every one for a word: from about a tenth of the size on they do.</summary>
     private static bool IsSpaced(GlyphMark g, EmbeddedFace face)
@@ -204,16 +234,22 @@ internal sealed class PdfPainter(Scene scene, IPageResources has)
         return false;
     }
 
-    private void Run(GlyphMark g, int from, int to, EmbeddedFace face, Affine toPage)
+    private void Run(GlyphMark g, ImmutableArray<PlacedGlyph> glyphs, int from, int to, EmbeddedFace face, Affine toPage, bool spelled)
     {
-        var first = g.Glyphs[from];
-        var m = new Affine(1, 0, 0, -1, g.X + first.X, g.Y + first.Y).Then(toPage);
+        var first = glyphs[from];
+        var m = new Affine(1, 0, 0, -1, 0, 0).Then(Affine.Rotate(first.Turn)).Then(Affine.Move(g.X + first.X, g.Y + first.Y)).Then(toPage);
         _s.Append(PdfText.Figure(m.A)).Append(' ').Append(PdfText.Figure(m.B)).Append(' ').Append(PdfText.Figure(m.C)).Append(' ').Append(PdfText.Figure(m.D)).Append(' ')
-            .Append(PdfText.Figure(m.E)).Append(' ').Append(PdfText.Figure(m.F)).Append(" Tm [<");
+            .Append(PdfText.Figure(m.E)).Append(' ').Append(PdfText.Figure(m.F)).Append(" Tm\n");
         var pen = first.X;
+        var open = false;
         for (var i = from; i < to; i++)
         {
-            var glyph = g.Glyphs[i];
+            var glyph = glyphs[i];
+            // Where the map would not give a glyph's letters back, it carries them itself (14.9.4).
+            var told = spelled || face.Tells(glyph);
+            if (!told && open) { _s.Append(">] TJ\n"); open = false; }
+            if (!told) Span(glyph.Letters);
+            if (!open) { _s.Append("[<"); open = true; }
             // What the face's own advance leaves short or over, in thousandths of the size; the pen keeps what rounding drops.
             var gap = Math.Round((glyph.X - pen) * 1000 / g.Size, 2);
             if (gap != 0)
@@ -223,7 +259,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has)
             }
             _s.Append(glyph.Id.ToString("X4", CultureInfo.InvariantCulture));
             pen += face.Advance(glyph.Id) * g.Size / face.UnitsPerEm;
+            if (!told) { _s.Append(">] TJ EMC\n"); open = false; }
         }
-        _s.Append(">] TJ\n");
+        if (open) _s.Append(">] TJ\n");
     }
 }

@@ -23,11 +23,14 @@ public static class PressFile
     /// <param name="shelf">Where the faces are.</param>
     /// <param name="pictures">Where pictures' files are; null where there are none.</param>
     /// <param name="before">Is told of each page and picture before it is made; may end the work by throwing.</param>
-    public static void WriteX4(Stream output, IEnumerable<Scene> pages, House house, PressNote note, FaceShelf shelf, IPictureFiles? pictures = null, Action? before = null)
+    /// <param name="outlines">Whether type leaves as shapes; it can't be read or found in the file then.</param>
+    /// <exception cref="Core.Refusal">A face's licence forbids what was asked; the face is named.</exception>
+    public static void WriteX4(Stream output, IEnumerable<Scene> pages, House house, PressNote note, FaceShelf shelf, IPictureFiles? pictures = null, Action? before = null, bool outlines = false)
     {
         using var pdf = new PdfWriter(output, "1.6");
         var tree = pdf.Reserve();
         var faces = new SortedDictionary<FaceId, EmbeddedFace>();
+        Outline Shaped(GlyphMark g) => TextDrawing.Shape([g], shelf);
         EmbeddedFace Face(FaceId id) => faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
 
         var images = new PressImages(pdf, house, pictures) { Before = before };
@@ -35,8 +38,9 @@ public static class PressFile
         foreach (var scene in pages)
         {
             before?.Invoke();
+            RefuseFaces(scene, shelf);
             var has = new PageResources(pdf, scene, Face, images);
-            var content = new PdfPainter(scene, has).Paint();
+            var content = new PdfPainter(scene, has, outlines ? Shaped : null).Paint();
             var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
             var h = scene.Sheet.Size.Height;
             var used = string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
@@ -53,6 +57,14 @@ public static class PressFile
         var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R /Metadata {xmp} 0 R /OutputIntents [{intent} 0 R] >>");
         var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Author {PdfText.String(note.Author)} /Subject {PdfText.String(note.Subject)} /Creator ({Maker}) /Producer ({Maker}) /CreationDate {PdfText.Date(note.At)} /ModDate {PdfText.Date(note.At)} /Trapped /False >>");
         pdf.Finish(catalog, info);
+    }
+
+    /// <summary>Refuses a sheet that is set in a face whose licence lets no file hold it, whether as type or as shapes.</summary>
+    /// <exception cref="Core.Refusal">The face, by name.</exception>
+    public static void RefuseFaces(Scene scene, FaceShelf shelf)
+    {
+        foreach (var face in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct())
+            if (shelf.Facts(face).Embedding == Embedding.Never) throw new Core.Refusal("face", $"the licence of {shelf.NameOf(face)} lets no file hold it: set its words in another face, or bring a version with embedding rights");
     }
 
     /// <summary>XMP in step with the Info dictionary (ISO 15930-7, 6.4 and 6.17).</summary>

@@ -56,6 +56,19 @@ internal sealed class Layer(int wide, int high, byte[] inks, byte[]? alpha, Laye
         alpha[pixel] = (byte)after;
     }
 
+    /// <summary>Lays four inks multiplied with what is seen there (11.3.5.2).</summary>
+    public void Multiply(int pixel, Four ink, int coverage)
+    {
+        if (coverage == 0) return;
+        var at = pixel * 4;
+        int both(int i, int s)
+        {
+            var b = alpha is null ? Inks[at + i] : Div((alpha[pixel] * Inks[at + i]) + ((255 - alpha[pixel]) * under!.Inks[at + i]));
+            return b + s - Div(b * s);
+        }
+        Lay(pixel, new(both(0, ink.C), both(1, ink.M), both(2, ink.Y), both(3, ink.K)), coverage, false);
+    }
+
     private void One(int at, int source, int coverage, bool overprint)
     {
         if (!overprint || source > 0) Inks[at] = (byte)Div(((255 - coverage) * Inks[at]) + (coverage * source));

@@ -99,7 +99,11 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
                 break;
             case GlyphMark g:
                 using (var path = SkiaPath.Of(line => Glyphs(line, g))) mask.Fill(path, clip);
-                Ink(g, g.Ink, g.Overprint);
+                if (g.Shade is { } run) Shade(run);
+                else Ink(g, g.Ink, g.Overprint);
+                break;
+            case SoftMark o:
+                Soft(o, clip);
                 break;
             case ShadeMark h:
                 using (var path = SkiaPath.Of(h.Shape, _place, h.EvenOdd)) mask.Fill(path, clip);
@@ -129,8 +133,32 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
 
     private void Glyphs(SKPathBuilder line, GlyphMark g)
     {
-        var size = g.Size / type.Metrics(g.Face).UnitsPerEm;
-        foreach (var glyph in g.Glyphs) line.Add(type.Glyph(g.Face, glyph.Id), new Affine(size, 0, 0, -size, g.X + glyph.X, g.Y + glyph.Y).Then(_place));
+        var upem = type.Metrics(g.Face).UnitsPerEm;
+        foreach (var glyph in g.Glyphs) line.Add(type.Glyph(g.Face, glyph.Id), g.Place(glyph, upem).Then(_place));
+    }
+
+    /// <summary>Multiplies a soft shape with what lies under it.</summary>
+    private void Soft(SoftMark mark, SKPath clip)
+    {
+        var b = mark.Bounds;
+        if (b.IsEmpty) return;
+        var place = new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top).Then(_place);
+        using (var path = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), place)) mask.Fill(path, clip);
+        if (mask.Touched.IsEmpty) return;
+        Touch();
+        var (wide, high, cover) = Softness.Of(mark, _scale * 72);
+        var back = place.Inverse();
+        var ink = new Four(Level(mark.Ink.C), Level(mark.Ink.M), Level(mark.Ink.Y), Level(mark.Ink.K));
+        Each((pixel, a) =>
+        {
+            var (u, v) = back.At((pixel % plates.Wide) + 0.5, (pixel / plates.Wide) + 0.5);
+            var (x, y) = ((u * wide) - 0.5, (v * high) - 0.5);
+            var (x0, y0) = ((int)Math.Floor(x), (int)Math.Floor(y));
+            double at(int cx, int cy) => cx < 0 || cy < 0 || cx >= wide || cy >= high ? 0 : cover[(cy * wide) + cx];
+            var (fx, fy) = (x - x0, y - y0);
+            var c = (((at(x0, y0) * (1 - fx)) + (at(x0 + 1, y0) * fx)) * (1 - fy)) + (((at(x0, y0 + 1) * (1 - fx)) + (at(x0 + 1, y0 + 1) * fx)) * fy);
+            _on.Multiply(pixel, ink, (int)Math.Round(c * mark.Strength * a / 255));
+        });
     }
 
     private static (double U, double V) Tile(Core.Jobs.TileLay lay, double u, double v)

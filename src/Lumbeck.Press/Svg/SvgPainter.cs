@@ -25,7 +25,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
 {
     // Path data of outlines that outlive a scene: glyphs and papers. Writing them out is what a drawing costs most.
     private readonly ConditionalWeakTable<Outline, string> _paths = [];
-    private readonly Dictionary<FaceId, int> _faces = type.Faces.Select((f, i) => (f, i)).ToDictionary(x => x.f, x => x.i);
+    private static readonly System.Collections.Concurrent.ConcurrentDictionary<FaceId, string> Faces = new();
 
     /// <summary>The id of a piece's group.</summary>
     public static string IdOf(string item) => "s-" + item;
@@ -92,6 +92,15 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
                 break;
             case ShadeMark h:
                 Shade(s, h, item, n++);
+                break;
+            case GlyphMark { Shade: { } run } g:
+                Shade(s, new(TextDrawing.Shape([g], type), run), item, n++);
+                break;
+            case SoftMark o:
+                var b = o.Bounds;
+                if (b.IsEmpty) break;
+                s.Append("<filter id=\"soft-").Append(item).Append('-').Append(n).Append("\" filterUnits=\"userSpaceOnUse\" color-interpolation-filters=\"sRGB\" x=\"").Figure(b.Left, 1).Append("\" y=\"").Figure(b.Top, 1).Append("\" width=\"").Figure(b.Right - b.Left, 1).Append("\" height=\"").Figure(b.Bottom - b.Top, 1)
+                    .Append("\"><feGaussianBlur stdDeviation=\"").Figure(o.Sigma, 3).Append("\"/></filter><path class=\"mix-multiply\" filter=\"url(#soft-").Append(item).Append('-').Append(n++).Append(")\" fill=\"").Append(colour.Hex(o.Ink)).Append("\" fill-opacity=\"").Figure(o.Strength, 3).Append("\" d=\"").Path(o.Shape, 2).Append("\"/>");
                 break;
             default:
                 Mark(s, mark);
@@ -171,8 +180,12 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         {
             if (type.Glyph(g.Face, glyph.Id).IsEmpty) continue;
             s.Append("<use href=\"#").Append(GlyphId(g.Face, glyph.Id)).Append('"');
-            if (glyph.X != 0) s.Append(" x=\"").Figure(glyph.X / scale, 1).Append('"');
-            if (glyph.Y != 0) s.Append(" y=\"").Figure(glyph.Y / scale, 1).Append('"');
+            if (glyph.Turn != 0) s.Append(" transform=\"translate(").Figure(glyph.X / scale, 1).Append(' ').Figure(glyph.Y / scale, 1).Append(")rotate(").Figure(glyph.Turn, 3).Append(")\"");
+            else
+            {
+                if (glyph.X != 0) s.Append(" x=\"").Figure(glyph.X / scale, 1).Append('"');
+                if (glyph.Y != 0) s.Append(" y=\"").Figure(glyph.Y / scale, 1).Append('"');
+            }
             s.Append("/>");
         }
         s.Append("</g>");
@@ -180,13 +193,22 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
 
     private string Kept(Outline outline, int places, double scaleY) => _paths.GetValue(outline, o => new StringBuilder().Path(o, places, scaleY).ToString());
 
-    private string GlyphId(FaceId face, ushort glyph) => string.Create(CultureInfo.InvariantCulture, $"f{_faces[face]}-{glyph}");
+    private static string GlyphId(FaceId face, ushort glyph) => string.Create(CultureInfo.InvariantCulture, $"f{Faces.GetOrAdd(face, Short)}-{glyph}");
+
+    /// <summary>A short name for a face, the same tomorrow: pages keep outlines by it.</summary>
+    private static string Short(FaceId face)
+    {
+        var hash = 2166136261u;
+        foreach (var c in face.ToString()) hash = (hash ^ c) * 16777619;
+        const string digits = "0123456789abcdefghijklmnopqrstuvwxyz";
+        return string.Create(5, hash, (s, h) => { for (var i = 0; i < s.Length; i++, h /= 36) s[i] = digits[(int)(h % 36)]; });
+    }
 
     /// <summary>Every outline a scene draws, as (id, path element), each once, in order of first use.</summary>
     public IEnumerable<(string Id, string Path)> Glyphs(Scene scene)
     {
         var told = new HashSet<(FaceId, ushort)>();
-        foreach (var g in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>())
+        foreach (var g in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Where(g => g.Shade is null))
             foreach (var glyph in g.Glyphs)
             {
                 if (!told.Add((g.Face, glyph.Id)) || type.Glyph(g.Face, glyph.Id) is not { IsEmpty: false } outline) continue;
@@ -214,7 +236,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
             .Append("\" width=\"").Figure(w.Right - w.Left).Append("\" height=\"").Figure(w.Bottom - w.Top).Append("\"><defs>");
         foreach (var (_, path) in Glyphs(scene)) s.Append(path);
         s.Append(Edge(scene)).Append("</defs>");
-        if (scene.Pieces.Any(p => p.Mixes)) s.Append("<style>").Append(Mixing).Append("</style>");
+        if (scene.Pieces.Any(p => p.Mixes || p.Softens)) s.Append("<style>").Append(Mixing).Append("</style>");
         foreach (var piece in scene.Pieces) s.Append(Piece(piece, within));
         return s.Append("</svg>").ToString();
     }

@@ -1,6 +1,8 @@
 // What a hand does on a job's pages: picking, adding, nudging, stepping back. The rules are the server's.
 import './clip';
 import './colours';
+import './faces';
+import './type';
 import './fields';
 import './insides';
 import './pictures';
@@ -10,6 +12,7 @@ import './works';
 import { book } from './book';
 import { reveal, toggled, withGroup } from './hand';
 import { onWrap, pressed, words } from './keys';
+import { shop } from './matching';
 import { answered, pending, pick, picked, send, tryOut, untry } from './queue';
 import { tour, leave as leaveTour } from './tour';
 import { alone, farther, fitItem, fitPanel, fitSheet, measureScreen, nearer, trueSize } from './view';
@@ -20,7 +23,7 @@ const onJob = document.body.dataset.base !== undefined;
 // What can be seen otherwise, by the button's word.
 const sees: Record<string, () => void> = {
   sheet: fitSheet, panel: fitPanel, item: fitItem, 'true': trueSize, measure: measureScreen, alone: () => alone(),
-  near: nearer, far: farther, tour: () => tour(1), 'tour-back': () => tour(-1), 'tour-leave': leaveTour, book, words,
+  near: nearer, far: farther, tour: () => tour(1), 'tour-back': () => tour(-1), 'tour-leave': leaveTour, book, words, shop,
   keys: () => (document.getElementById('keys') as HTMLDialogElement).showModal(),
 };
 

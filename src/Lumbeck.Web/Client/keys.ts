@@ -5,12 +5,14 @@ import { alone, farther, fitItem, fitPanel, fitSheet, holdZones, nearer, next, p
 import { hits } from './sheet';
 import { picked, send } from './queue';
 import { arrange, choose } from './app';
+import { shop } from './matching';
+import { typeOn } from './type';
 
 export const onWrap = document.body.dataset.place === 'Wrap';
 
 const arranges: Record<string, string> = { c: 'centre', m: 'middle', k: 'safe', j: 'spine', f: 'panel', b: 'bleed', w: 'sheet', q: 'quarter', d: 'copy', o: 'other-cover', g: 'group', u: 'ungroup' };
 const sees: Record<string, () => void> = {
-  '+': nearer, '=': nearer, '-': farther, s: fitSheet, p: fitPanel, i: fitItem, t: trueSize, a: () => alone(), y: book, v: words,
+  '+': nearer, '=': nearer, '-': farther, s: fitSheet, p: fitPanel, i: fitItem, t: trueSize, a: () => alone(), y: book, v: words, '$': shop,
 };
 const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 let burst = { id: '', at: 0 };
@@ -38,7 +40,8 @@ export function pressed(e: KeyboardEvent): boolean {
   if (key === 'Escape') { if (touring()) leave(); else if (items.length > 0) choose([]); else return false; return true; }
   if (key === 'n') { const to = next(e.shiftKey ? -1 : 1); if (to) choose([to]); return true; }
   if (key === 'x') { send({ arrange: 'swap-covers' }); return true; }
-  if (!e.shiftKey || key === '+') if (sees[key]) { sees[key](); return true; }
+  if (!e.shiftKey || key === '+' || key === '$') if (sees[key]) { sees[key](); return true; }
+  if (key === 'Enter' && items.length === 1 && !(e.target instanceof HTMLButtonElement || e.target instanceof HTMLAnchorElement) && hits().find(h => h.id === items[0] && h.kind === 'text' && !h.locked)) { typeOn(items[0]); return true; }
   const arrow = arrows[e.key];
   if (items.length === 0) { if (arrow) push(arrow[0], arrow[1], e.shiftKey); return arrow !== undefined; }
   if (!e.shiftKey && arranges[key]) { arrange(arranges[key]); return true; }

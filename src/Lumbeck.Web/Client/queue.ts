@@ -3,7 +3,7 @@
 import { htmx } from './htmx';
 
 export type Laid = { item: string; x: number; y: number; w?: number; h?: number; turned?: number };
-export type Wire = Record<string, string | number | boolean | null | undefined | string[] | Laid[]>;
+export type Wire = Record<string, string | number | boolean | null | undefined | string[] | number[] | Laid[]>;
 type Entry = { wire: Wire; quiet: boolean; done?: () => void; failed?: number };
 
 const session = crypto.randomUUID();
@@ -12,7 +12,7 @@ const base = body.dataset.base ?? ''; // the job's or house's own address
 const token = document.querySelector<HTMLMetaElement>('meta[name=lumbeck-token]')?.content ?? '';
 
 let tick = Number(body.dataset.tick ?? 0);
-// Ids of picked items, parted by commas, the one picked last at the end.
+// Ids of picked items, parted by commas, the one picked last at the end; after an @ the letters that are picked in it, while it is typed in.
 let shown: string | null = body.dataset.open || null; // what the page shows as picked
 let wanted: string | null = shown;                    // what it should show
 const waiting: Entry[] = [];
@@ -25,7 +25,22 @@ let trying = 0;
 let outdated = false;
 
 /** The picked items, the one picked last at the end. */
-export const picked = (): string[] => wanted?.split(',') ?? [];
+export const picked = (): string[] => wanted?.split('@')[0].split(',') ?? [];
+
+/** Which letters are picked in the text that is typed in; '' for a caret alone. */
+export function editing(letters: string): void {
+  if (!wanted?.includes('@')) return;
+  wanted = `${wanted.split('@')[0]}@${letters}`;
+  void drain();
+}
+
+/** Begins typing in a text, or leaves it (null). */
+export function typeIn(id: string, letters: string | null): void {
+  if (letters === null && wanted?.split('@')[0] !== id) return;
+  wanted = letters === null ? id : `${id}@${letters}`;
+  document.dispatchEvent(new Event('lumbeck:picked'));
+  void drain();
+}
 
 /** Puts an edit in the queue. A quiet one is sent while its maker still types: what it can't read is not told yet. */
 export function send(wire: Wire, quiet = false, done?: () => void): void {
@@ -184,7 +199,7 @@ function settle(): void {
     } else if (field.value !== value) field.value = value;
   }
   for (const box of document.querySelectorAll<HTMLInputElement>('[data-toggle]')) box.checked = box.hasAttribute('checked');
-  const gone = picked().filter(id => !document.getElementById(`row-${id}`));
+  const gone = wanted ? picked().filter(id => !document.getElementById(`row-${id}`)) : [];
   if (gone.length > 0) wanted = shown = picked().filter(id => !gone.includes(id)).join(',') || null;
   document.dispatchEvent(new Event('lumbeck:settled'));
 }

@@ -62,11 +62,14 @@ export const GRIPS: Record<string, [number, number]> = { nw: [0, 0], n: [0.5, 0]
 
 /** Boxes and grips round what is picked; the same size on screen however near the sheet is. */
 export function drawPicked(): void {
-  for (const [id, hitsOf] of [['sheet', 'hits'], ['lens-drawing', 'lens-hits']]) {
+  // All that is measured is measured before anything is drawn: each drawing in between would have the whole page laid out anew.
+  const surfaces = [['sheet', 'hits'], ['lens-drawing', 'lens-hits']].map(([id, hitsOf]) => {
     const svg = document.getElementById(id) as unknown as SVGSVGElement | null;
-    svg?.querySelector('.over')?.remove();
     const level = id === 'sheet' ? svg : document.getElementById(hitsOf) as unknown as SVGGraphicsElement | null;
-    const ctm = level?.getScreenCTM();
+    return { id, hitsOf, svg, level, ctm: level?.getScreenCTM() };
+  });
+  for (const { id, hitsOf, svg, level, ctm } of surfaces) {
+    svg?.querySelector('.over')?.remove();
     if (!svg || !ctm) continue;
     const own = picked().map(p => svg.querySelector(`#${hitsOf} [data-pick="${CSS.escape(p)}"]`)).filter(e => e !== null).map(hitOf);
     if (own.length === 0) continue;

@@ -18,6 +18,15 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
     /// <summary>Printers' own profiles.</summary>
     public IReadOnlyList<ProfileRow> Profiles => desk.Profiles.All();
 
+    /// <summary>Makers' own faces.</summary>
+    public IReadOnlyList<(FaceRow Row, Press.Faces.FaceFacts Facts)> Faces => [.. desk.Faces.All().Where(f => Core.Type.FaceId.TryParse(f.Id, out var id) && desk.Shelf.Holds(id)).Select(f => (f, desk.Shelf.Facts(Core.Type.FaceId.TryParse(f.Id, out var id) ? id : default)))];
+
+    public IActionResult OnPostSayFace(string? hash, string? licence)
+    {
+        desk.Faces.Say(hash ?? "", licence);
+        return Redirect("/drawer#face-" + (hash is { Length: > 12 } ? hash[..12] : ""));
+    }
+
     public IReadOnlyList<JobRow> Uses(string hash) => desk.Pictures.Uses(hash);
 
     public void OnGet(string? job)

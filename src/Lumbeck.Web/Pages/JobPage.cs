@@ -37,9 +37,9 @@ public sealed class ColoursModel(Desk.Desk desk, ScreenMaker screens) : JobPage(
 
 public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Press)
 {
-    public IActionResult OnPost(string slug)
+    public IActionResult OnPost(string slug, bool outlines)
     {
-        try { Desk.PressBeside(Desk.Job(slug), PressKind.X4); }
+        try { Desk.PressBeside(Desk.Job(slug), PressKind.X4, outlines); }
         catch (Refusal r) when (r.Path == "job") { return NotFound(); }
         catch (Refusal r) { TempData["problem"] = r.Message; }
         return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press");

@@ -32,7 +32,26 @@ public static class HandDrawing
             .Append("\" data-turned=\"").Append(item.Turned.ToString(CultureInfo.InvariantCulture)).Append('"');
         if (item.Group.Length > 0) s.Append(" data-group=\"").Append(SvgText.Escape(item.Group)).Append('"');
         if (item.Locked) s.Append(" data-locked=\"true\"");
+        if (item is TextItem { Starter: true }) s.Append(" data-starter=\"true\"");
         s.Append(" width=\"").Figure(Math.Max(0, at.Box.Width.Points), 3).Append("\" height=\"").Figure(Math.Max(0, at.Box.Height.Points), 3).Append("\" transform=\"").Matrix(at.ToSheet).Append("\"/>");
+    }
+
+    /// <summary>Where a caret can stand in the text that is typed in, in the item's own points: the place in the words, the line, x, y, turn and reach of each; and each line's ascent and descent.</summary>
+    public static string Carets(JobView v)
+    {
+        if (!v.Typing || v.Open is not { } id || v.Job.Item(id) is not TextItem text || Placement.Of(text, v.Sheet) is not { } at) return "<desc id=\"carets\"></desc>";
+        var set = Core.Type.Typesetter.Set(text.ToSet(v.Ticket, at.Panel.Turn), at.Box.Width.Points, at.Box.Height.Points, v.Desk.Shelf, stops: true);
+        var s = new StringBuilder("<desc id=\"carets\" data-item=\"").Append(id).Append("\" data-stops=\"");
+        foreach (var c in set.Stops) s.Append(c.At).Append(' ').Append(c.Line).Append(' ').Figure(c.X, 2).Append(' ').Figure(c.Y, 2).Append(' ').Figure(c.Turn, 2).Append(' ').Figure(c.Wide, 2).Append(';');
+        s.Append("\" data-lines=\"");
+        foreach (var l in set.Lines)
+        {
+            // The middle of an upright line is what its letters stand on.
+            var (up, down) = text.Upright ? ((l.Ascent + l.Descent) / 2, (l.Ascent + l.Descent) / 2) : (l.Ascent, l.Descent);
+            s.Append(' ').Figure(up, 2).Append(' ').Figure(down, 2).Append(';');
+        }
+        // A text without a letter has its caret all the same.
+        return s.Append("\" data-size=\"").Figure(set.Size, 2).Append("\"></desc>").ToString();
     }
 
     /// <summary>The view, the unit, the lines that things are drawn to, the panels, and the stops of the edge tour.</summary>

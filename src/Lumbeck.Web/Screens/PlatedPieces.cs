@@ -29,9 +29,9 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
         {
             var piece = scene.Pieces[i];
             var html = painter.Piece(piece);
-            if (piece.Mixes || Overprints(piece))
+            if (piece.Mixes || piece.Softens || Overprints(piece))
             {
-                var under = piece.Mixes ? null : Under.Plain(scene, i);
+                var under = piece.Mixes || piece.Softens ? null : Under.Plain(scene, i);
                 if (under is { } ink) html = painter.Piece(Under.Over(piece, ink));
                 else if (Window(scene, piece) is { } window)
                 {
@@ -62,15 +62,14 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
         return _made.GetOrAdd((key, perInch), _ => desk.PlatesOf(known.House).Paint(known.Scene, known.Window, perInch, known.Pieces, likeness: true).ToJpeg(Press.Colour.PressCondition.Of(known.House), 92));
     }
 
-    private static bool Overprints(Piece piece) => piece.Marks.Any(m => m is FillMark { Overprint: true, Finish: null } or GlyphMark { Overprint: true, Finish: null });
+    private static bool Overprints(Piece piece) => piece.Marks.Any(m => m is FillMark { Overprint: true, Finish: null } or GlyphMark { Overprint: true, Finish: null, Shade: null });
 
     /// <summary>What a piece covers, in whole points within the sheet.</summary>
     private static Bounds? Window(Scene scene, Piece piece)
     {
-        var lines = piece.Marks.OfType<LineMark>().Select(l => l.Width).DefaultIfEmpty(0).Max() / 2;
-        var b = piece.Inked.Union(piece.Frame);
+        var b = piece.Reach;
         if (b.IsEmpty) return null;
-        var w = new Bounds(Math.Max(0, Math.Floor(b.Left - lines)), Math.Max(0, Math.Floor(b.Top - lines)), Math.Min(scene.Width, Math.Ceiling(b.Right + lines)), Math.Min(scene.Height, Math.Ceiling(b.Bottom + lines)));
+        var w = new Bounds(Math.Max(0, Math.Floor(b.Left)), Math.Max(0, Math.Floor(b.Top)), Math.Min(scene.Width, Math.Ceiling(b.Right)), Math.Min(scene.Height, Math.Ceiling(b.Bottom)));
         return w.IsEmpty ? null : w;
     }
 

@@ -3,7 +3,11 @@ using System.Text;
 namespace Lumbeck.Web.Screens;
 
 /// <summary>A part of a screen that can be replaced by itself: an element's id and the element.</summary>
-public sealed record Fragment(string Id, string Html, bool Svg = false);
+public sealed record Fragment(string Id, string Html, bool Svg = false)
+{
+    /// <summary>The parts it lies in, one of which has a place for it: where one of those is sent anew, so is it.</summary>
+    public IReadOnlyList<string> Within { get; init; } = [];
+}
 
 /// <summary>
 /// A screen as its parts. What the browser is sent after an edit is the difference of two screens: the parts that changed,
@@ -32,14 +36,17 @@ public sealed record Screen(IReadOnlyList<Fragment> Parts, IReadOnlyList<Fragmen
             for (var i = 0; i < Art.Count; i++) Changed(s, Art[i], before.Art[i]);
         else Put(s, new("art", $"<g id=\"art\">{AllArt}</g>", Svg: true));
 
+        var sent = new HashSet<string>();
         foreach (var part in Parts)
-            Changed(s, part, always.Contains(part.Id) ? null : before.Parts.FirstOrDefault(p => p.Id == part.Id));
+            if (Changed(s, part, always.Contains(part.Id) || part.Within.Any(sent.Contains) ? null : before.Parts.FirstOrDefault(p => p.Id == part.Id))) sent.Add(part.Id);
         return s.ToString();
     }
 
-    private static void Changed(StringBuilder s, Fragment now, Fragment? before)
+    private static bool Changed(StringBuilder s, Fragment now, Fragment? before)
     {
-        if (before?.Html != now.Html) Put(s, now);
+        if (before?.Html == now.Html) return false;
+        Put(s, now);
+        return true;
     }
 
     private static void Put(StringBuilder s, Fragment part)

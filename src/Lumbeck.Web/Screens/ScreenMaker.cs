@@ -19,12 +19,22 @@ public sealed record JobView(OnBench On, Place Place, int Number, string? Open, 
 {
     /// <summary>All picked items, the one picked last at the end.</summary>
     public IReadOnlyList<string> Picked { get; init; } = [];
+    /// <summary>Whether the picked item's words are typed in on the sheet.</summary>
+    public bool Typing { get; init; }
+    /// <summary>The letters that are picked there, from one to before another.</summary>
+    public (int From, int To)? Range { get; init; }
     /// <summary>What this is laid over to show what changed: what was on the bench before, or what is there while this is only tried.</summary>
     public Composed? Was { get; init; }
     /// <summary>Whether this is only tried.</summary>
     public bool OnTrial { get; init; }
     /// <summary>The same sheet as it was, where it has moved.</summary>
     public Sheet? Moved => Was is { } was && Number < was.Sheets.Length && Changes.Moves(was.Sheets[Number].Sheet, Sheet) ? was.Sheets[Number].Sheet : null;
+
+    /// <summary>A key for all that a list shows while a text is typed in, but for its words.</summary>
+    public string Apart => _apart ??= Convert.ToHexString(System.Security.Cryptography.SHA256.HashData([
+        .. JobJson.Write(Job.WithItem(Open!, i => (TextItem)i with { Words = "", Runs = [] })),
+        .. System.Text.Encoding.UTF8.GetBytes($"{On.Slug} {Number} {Open} {Range} {(Range is null ? "" : Facts.Read(Job, $"item/{Open}/runs"))} {string.Concat(Composed.Findings)}")]));
+    private string? _apart;
 
     public Job Job => On.Job;
     public Ticket Ticket => On.Job.Ticket;
@@ -52,6 +62,16 @@ public sealed class ScreenCache
 {
     private readonly ConcurrentDictionary<(long Revision, Place Place, int Sheet, string Picked, long? Pressing), Screen> _made = new();
 
+    private readonly ConcurrentDictionary<string, string> _lists = new(StringComparer.Ordinal);
+
+    /// <summary>A list under a key that says all it depends on.</summary>
+    public async Task<string> List(string key, Func<Task<string>> make)
+    {
+        if (_lists.TryGetValue(key, out var known)) return known;
+        if (_lists.Count > 64) _lists.Clear();
+        return _lists[key] = await make();
+    }
+
     public async Task<Screen> Get((long, Place, int, string, long?) key, Func<Task<Screen>> make)
     {
         if (_made.TryGetValue(key, out var known)) return known;
@@ -77,8 +97,16 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
     private JobView View(OnBench on, Place place, int sheet, string? open)
     {
         var (back, forward) = desk.Steps(on);
+        // What is picked, and after an @ the letters of it: `title@3-9`; `title@` while a caret stands in it.
+        var letters = open?.IndexOf('@', StringComparison.Ordinal) is >= 0 and var mark ? open[(mark + 1)..] : null;
+        if (letters is not null) open = open![..^(letters.Length + 1)];
         List<string> picked = open is null ? [] : [.. open.Split(',', StringSplitOptions.RemoveEmptyEntries).Distinct().Where(id => on.Job.Item(id) is not null)];
-        return new(on, place, Math.Clamp(sheet, 0, on.Composed.Sheets.Length - 1), picked is [var one] ? one : null, back, forward, desk.Pressings(on.Slug), desk) { Picked = picked };
+        return new(on, place, Math.Clamp(sheet, 0, on.Composed.Sheets.Length - 1), picked is [var one] ? one : null, back, forward, desk.Pressings(on.Slug), desk)
+        {
+            Picked = picked,
+            Typing = letters is not null && picked is [var typed] && on.Job.Item(typed) is TextItem,
+            Range = letters is { Length: > 0 } && picked is [var in_] && on.Job.Item(in_) is TextItem t && letters.Split('-') is [var a, var b] && int.TryParse(a, out var from) && int.TryParse(b, out var to) && from >= 0 && from < to && to <= t.Words.Length ? (from, to) : null,
+        };
     }
 
     /// <summary>The parts of a ticket that show a sheet only tried.</summary>
@@ -92,7 +120,7 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
     }
 
     // A ticket also shows what changed last, and its house's news, which are no part of a revision.
-    private Task<Screen> Body(JobView v) => v.Place == Place.Ticket ? Ticket(v) : cache.Get((v.On.Revision, v.Place, v.Number, string.Join(',', v.Picked), v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
+    private Task<Screen> Body(JobView v) => v.Place == Place.Ticket ? Ticket(v) : cache.Get((v.On.Revision, v.Place, v.Number, string.Join(',', v.Picked) + (v.Typing ? $"@{v.Range}" : ""), v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
     {
         Place.Wrap => Wrap(v),
         Place.Colours => Parts(v, ("colours", "_Colours"), ("foot", "_Foot")),
@@ -108,7 +136,7 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
 
     private async Task<Screen> Wrap(JobView v)
     {
-        var parts = new List<Fragment>((await Parts(v, ("ground", "_Ground"), ("spine-list", "_SpineList"), ("lens", "_Lens"), ("foot", "_Foot"))).Parts);
+        var parts = new List<Fragment>((await Parts(v, ("lens", "_Lens"), ("foot", "_Foot"))).Parts) { new("ground", await Listed("_Ground", v, v)), new("spine-list", await Listed("_SpineList", v, v)) };
         // The sheet's outermost panels first and last: what is left of the sheet, and what is right of it.
         var panels = v.Sheet.Panels.Where(p => p.Part is not (Part.Spine or Part.BackForeEdge or Part.FrontForeEdge)).Select(p => p.Part).ToList();
         // A sheet of one panel has its list on the side it would have in the whole cover.
@@ -116,18 +144,38 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
         foreach (var (side, listed) in ((string, List<Part>)[])[("left", panels[..half]), ("right", panels[half..])])
         {
             var lists = "";
-            foreach (var part in listed) lists += await partials.Render("_PanelList", new PanelView(v, part));
-            if (side == "left" && v.Take.Items.Any(i => i.Hold.Panel == Part.Sheet)) lists += await partials.Render("_PanelList", new PanelView(v, Part.Sheet));
+            foreach (var part in listed) lists += await Listed("_PanelList", new PanelView(v, part));
+            if (side == "left" && v.Take.Items.Any(i => i.Hold.Panel == Part.Sheet)) lists += await Listed("_PanelList", new PanelView(v, Part.Sheet));
             parts.Add(new(side, $"<div id=\"{side}\" class=\"overflow-y-auto flex-1 min-h-0\">{lists}</div>"));
+        }
+        if (v.Typing && v.Open is { } id && v.Job.Item(id) is TextItem typed)
+        {
+            // After the list that they belong in.
+            var says = typed.Words.Replace('\n', ' ');
+            parts.Add(new("says-of-" + id, await partials.Render("_Says", ((Item)typed, says.Length == 0 ? "—" : says))) { Within = Lists });
+            parts.Add(new("words-of-" + id, await partials.Render("_Words", (v, typed))) { Within = Lists });
         }
         parts.Add(new("tracing", HandDrawing.Tracing(v), Svg: true));
         parts.Add(new("edge", $"<defs id=\"edge\">{Press.Svg.SvgPainter.Edge(v.Shown.Scene)}</defs>", Svg: true));
         parts.Add(new("zones", $"<g id=\"zones\" class=\"zones\">{drawings.Zones(v.Shown, v.Ticket.House)}</g>", Svg: true));
         parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Sheet, v.Ticket.Unit, v.Base + "/ticket")}</g>", Svg: true));
         parts.Add(new("hits", $"<g id=\"hits\">{HandDrawing.Hits(v)}</g>", Svg: true));
+        parts.Add(new("carets", HandDrawing.Carets(v), Svg: true));
         parts.Add(new("frame", HandDrawing.Frame(v), Svg: true));
         var painter = drawings.Painter(v.Composed);
         return new(parts, plated.Of(v.Composed, v.Shown, v.Base), [.. painter.Glyphs(v.Shown.Scene)]);
+    }
+
+    private static readonly string[] Lists = ["left", "right", "spine-list"];
+
+    private Task<string> Listed(string partial, PanelView panel) => Listed(partial, panel, panel.View);
+
+    /// <summary>A list; while a text is typed in, as it was made before where all but the typed words is as it was.</summary>
+    private async Task<string> Listed(string partial, object model, JobView v)
+    {
+        if (!v.Typing) return await partials.Render(partial, model);
+        var key = $"{v.Apart} {partial} {(model as PanelView)?.Part}";
+        return await cache.List(key, () => partials.Render(partial, model));
     }
 
     private async Task<Screen> Parts(JobView v, params (string Id, string Partial)[] parts)

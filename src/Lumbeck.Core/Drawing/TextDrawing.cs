@@ -1,0 +1,91 @@
+using Lumbeck.Core.Jobs;
+using Lumbeck.Core.Type;
+
+namespace Lumbeck.Core.Drawing;
+
+/// <summary>A set text as marks, in points from its box's corner: its plates, its shadow, its edge, and over them its letters.</summary>
+public static class TextDrawing
+{
+    public static ImmutableArray<Mark> Draw(TextItem item, Setting setting, Job job, IType type)
+    {
+        var letters = Letters(setting, job).ToList();
+        if (letters.Count == 0) return [];
+        var inked = Inked(letters, type);
+        letters = [.. letters.Select(g => g.Paint is GradientPaint p && !inked.IsEmpty ? g.Mark with { Shade = Shaded(p, job.Swatches, inked) } : g.Mark).Zip(letters, (m, g) => (m, g.Paint))];
+        var marks = ImmutableArray.CreateBuilder<Mark>();
+        if (item.Backing is { } backing) marks.Add(Backed(backing, setting, job));
+        if (item.Shadow is { } shadow)
+        {
+            var shape = Shape(letters.Select(l => l.Mark), type).Under(Affine.Move(shadow.Right.Points, shadow.Down.Points));
+            marks.Add(shadow.Soft.Units > 0 ? new SoftMark(shape, shadow.Soft.Points / 2, shadow.Paint.Resolve(job.Swatches), (double)shadow.Strength / 100) : ShapeDrawing.Filled(shape, shadow.Paint, job.Swatches, 1, 1));
+        }
+        if (item.Edge is { } edge) marks.Add(ShapeDrawing.Lined(Shape(letters.Select(l => l.Mark), type), 2 * edge.Width.Points, edge.Paint, job.Swatches));
+        marks.AddRange(letters.Select(l => l.Mark));
+        return marks.ToImmutable();
+    }
+
+    private static IEnumerable<(GlyphMark Mark, Paint Paint)> Letters(Setting setting, Job job)
+    {
+        foreach (var line in setting.Lines)
+            foreach (var run in line.Runs)
+            {
+                if (run.Glyphs.Length == 0) continue;
+                var ink = run.Paint.Resolve(job.Swatches);
+                // PRINT.md, Common to all: black text overprints up to the house's size, so that the other plates need not fit it.
+                var overprint = ink == Ink.Black && run.Size <= job.Ticket.House.BlackOverprintUpTo.Points && run.Paint is not GradientPaint;
+                yield return (new GlyphMark(run.Face, run.Size, line.X, line.Baseline, run.Glyphs, run.Text, ink, overprint) { Finish = run.Paint is FinishPaint f ? (f.Finish, f.Tint) : null, RightToLeft = run.RightToLeft }, run.Paint);
+            }
+    }
+
+    /// <summary>A gradient over what the letters cover.</summary>
+    private static Shade Shaded(GradientPaint paint, IReadOnlyList<Swatch> swatches, Bounds over)
+    {
+        var s = ShapeDrawing.Shaded(paint, swatches, over.Right - over.Left, over.Bottom - over.Top);
+        return s with { X0 = s.X0 + over.Left, X1 = s.X1 + over.Left, Y0 = s.Y0 + over.Top, Y1 = s.Y1 + over.Top };
+    }
+
+    /// <summary>Plates as high as capitals and descenders with room round them; those of lines that touch run into one.</summary>
+    private static Mark Backed(TextBacking backing, Setting setting, Job job)
+    {
+        var pen = new Pen();
+        var room = backing.Room.Points;
+        var whole = Bounds.None;
+        foreach (var line in setting.Lines)
+        {
+            if (line.Width <= 0 || line.Glyphs.Any(g => g.Turn != 0)) continue;
+            var (x, y, w, h) = (line.X - room, line.Baseline - (line.Ascent * 0.78) - room, line.Width + (2 * room), (line.Ascent * 0.78) + (line.Descent * 0.8) + (2 * room));
+            pen.Add(Outline.Rounded(x, y, w, h, backing.Corner.Points));
+            whole = whole.Union(new(x, y, x + w, y + h));
+        }
+        return ShapeDrawing.Filled(pen.Done(), backing.Paint, job.Swatches, whole.IsEmpty ? 1 : whole.Right, whole.IsEmpty ? 1 : whole.Bottom);
+    }
+
+    /// <summary>All letters as one shape.</summary>
+    public static Outline Shape(IEnumerable<GlyphMark> marks, IType type)
+    {
+        var pen = new Pen();
+        foreach (var mark in marks)
+        {
+            var upem = type.Metrics(mark.Face).UnitsPerEm;
+            foreach (var glyph in mark.Glyphs)
+                if (type.Glyph(mark.Face, glyph.Id) is { IsEmpty: false } outline) pen.Add(outline.Under(mark.Place(glyph, upem)));
+        }
+        return pen.Done();
+    }
+
+    /// <summary>What the letters cover.</summary>
+    public static Bounds Inked(IEnumerable<Mark> marks, IType type)
+    {
+        var all = Bounds.None;
+        foreach (var mark in marks)
+        {
+            if (mark is not GlyphMark g) continue;
+            var upem = type.Metrics(g.Face).UnitsPerEm;
+            foreach (var glyph in g.Glyphs)
+                if (type.Glyph(g.Face, glyph.Id).Bounds is { IsEmpty: false } b) all = all.Union(g.Place(glyph, upem).Of(b));
+        }
+        return all;
+    }
+
+    private static Bounds Inked(List<(GlyphMark Mark, Paint Paint)> letters, IType type) => Inked(letters.Select(l => l.Mark), type);
+}
