@@ -26,15 +26,15 @@ internal static class Scenes
     private static void Sound(Canvas c)
     {
         const double horizon = 0.66, moon = 0.6665;
-        c.Sky(0, horizon, (0, 0x121a30), (0.6, 0x243350), (1, 0x56687c));
+        c.Sky(0, horizon, (0, 0x1d2636), (0.6, 0x2b384d), (1, 0x56687c));
         c.Stars(3, 900, 0.55);
         c.Glow(moon, 0.45, 0.42, 0xcfd6d8, 0.5);
         c.Disc(moon, 0.45, 0.062, 0xf0ecd8);
         for (var layer = 0; layer < 4; layer++)
-            c.Ridge(71 + (layer * 13), horizon + 0.005, 0.16 - (0.034 * layer), 1.1 + (0.7 * layer), Blend(0x46566c, 0x141d30, (layer + 1) / 4.0), Blend(0x64748a, 0x1c2740, (layer + 1) / 4.0), 0.01);
-        c.Sky(horizon, 1, (0, 0x4c5f75), (0.35, 0x26354e), (1, 0x121b2f));
+            c.Ridge(71 + (layer * 13), horizon + 0.005, 0.16 - (0.034 * layer), 1.1 + (0.7 * layer), Blend(0x46566c, 0x1e2736, (layer + 1) / 4.0), Blend(0x64748a, 0x243045, (layer + 1) / 4.0), 0.01);
+        c.Sky(horizon, 1, (0, 0x4c5f75), (0.35, 0x2c3a4e), (1, 0x1d2635));
         c.Streaks(11, 1500, horizon + 0.004, 1, 0x8296a8, 0.16, 0.22, 0.0016);
-        c.Streaks(12, 900, horizon + 0.002, 1, 0x0e1628, 0.22, 0.3, 0.003);
+        c.Streaks(12, 900, horizon + 0.002, 1, 0x1b2330, 0.22, 0.3, 0.003);
         c.Streaks(13, 1300, horizon + 0.002, 0.99, 0xf2ecd4, 0.62, 0.055, 0.0018, moon, 0.16);
     }
 

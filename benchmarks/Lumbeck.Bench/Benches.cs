@@ -6,6 +6,7 @@ using Lumbeck.Core.Bindings;
 using Lumbeck.Core.Geometry;
 using Lumbeck.Core.Houses;
 using Lumbeck.Desk;
+using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Bench;
 
@@ -47,7 +48,7 @@ internal static partial class Benches
         Time("press file, PDF/X-4 (aim 150 ms)", 30, 1, () =>
         {
             using var s = File.Create(file);
-            desk.WriteX4(on, s);
+            desk.WritePress(on, new(PressKind.X4), s);
             return s.Length;
         });
         var bytes = File.ReadAllBytes(file);

@@ -9,6 +9,7 @@ using Lumbeck.Core.Jobs;
 using Lumbeck.Desk;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Growing;
+using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Pictures;
 using NetVips;
 
@@ -73,7 +74,7 @@ internal static class ConversionBench
                     var picture = desk.Pictures.TakeIn(s, Path.GetFileName(file), default).GetAwaiter().GetResult();
                     job = new AddItem(new PictureItem { Id = $"p{++n}", Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Picture = picture, Opacity = n > 1 ? 50 : 100 }).Apply(job);
                 }
-                using (var output = File.Create(Path.Combine(folder, "cover.pdf"))) desk.WriteX4(desk.Job("tidewatcher") with { Composed = desk.Worked(desk.Job("tidewatcher").Revision, job) }, output);
+                using (var output = File.Create(Path.Combine(folder, "cover.pdf"))) desk.WritePress(desk.Job("tidewatcher") with { Composed = desk.Worked(desk.Job("tidewatcher").Revision, job) }, new(PressKind.X4), output);
                 break;
         }
         var most = long.Parse(File.ReadLines("/proc/self/status").First(l => l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000;

@@ -4,14 +4,16 @@ using Lumbeck.Core.Checks;
 using Lumbeck.Core.Geometry;
 using Lumbeck.Core.Houses;
 using Lumbeck.Desk;
+using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Cli;
 
-/// <summary>The verbs that work on the store: <c>jobs</c>, <c>check</c> and <c>press</c>.</summary>
+/// <summary>The verbs that work on the store: <c>jobs</c>, <c>check</c>, <c>press</c>, <c>intake</c> and packing.</summary>
 internal static class JobVerbs
 {
     private static readonly Option<string> Data = new("--data") { Description = "the data folder" };
     private static readonly Option<bool> AsJson = new("--json") { Description = "as JSON" };
+    private static readonly Option<string> HouseOption = new("--house") { Description = "another house than the job's own" };
     private static readonly Argument<string> JobArgument = new("JOB") { Description = "a job's short name or id" };
 
     public static Command Jobs()
@@ -32,22 +34,24 @@ internal static class JobVerbs
 
     public static Command Check()
     {
-        var c = new Command("check", "Says what would stop the press.") { JobArgument, AsJson, Data };
+        var c = new Command("check", "Says what would stop the press.") { JobArgument, AsJson, HouseOption, Data };
         c.SetAction(p =>
         {
-            var on = Open(p).Job(p.GetValue(JobArgument)!);
-            var ready = on.Composed.Readiness;
+            var desk = Open(p);
+            var on = ForHouse(desk, desk.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
+            var findings = desk.Checks.Exactly(on.Composed);
+            var ready = Readiness.Of(findings);
             if (p.GetValue(AsJson))
                 Say.Json(new
                 {
                     ready.Stops,
                     ready.Cautions,
                     ready.Notes,
-                    findings = on.Composed.Findings.Select(f => new { f.Id, severity = f.Severity.Word(), f.Item, panel = f.Panel?.Word(), f.Measured, f.Limit, place_mm = f.Place is { } b ? Say.Mm(b) : null, f.Why, f.Mend, sheet = on.Composed.Sheets[f.Sheet].On.Name }),
+                    findings = findings.Select(f => new { f.Id, severity = f.Severity.Word(), f.Item, panel = f.Panel?.Word(), f.Measured, f.Limit, place_mm = f.Place is { } b ? Say.Mm(b) : null, f.Why, f.Mend, waived = f.Waived, sheet = on.Composed.Sheets[f.Sheet].On.Name }),
                 });
             else
             {
-                foreach (var f in on.Composed.Findings) Console.WriteLine($"{f.Severity.Word(),-8} {f.Id,-17} {f.Measured}; wanted: {f.Limit}. {f.Why}");
+                foreach (var f in findings) Console.WriteLine($"{(f.Waived is null ? f.Severity.Word() : "waived"),-8} {f.Id,-18} {f.Measured}; wanted: {f.Limit}. {f.Why}{(f.Waived is { } why ? $" Waived: {why}" : "")}");
                 Console.WriteLine($"{on.Job.Ticket.Title}: {ready.Say()}.");
             }
             return ready.Stops > 0 ? 1 : 0;
@@ -57,24 +61,66 @@ internal static class JobVerbs
 
     public static Command Press()
     {
-        var kindOption = new Option<string>("--kind") { Description = "x4", Required = true };
+        var kindOption = new Option<string>("--kind") { Description = string.Join(", ", PressKinds.All.Select(k => k.Word)), Required = true };
         var outOption = new Option<string>("--out") { Description = "the file to write", Required = true };
         var outlinesOption = new Option<bool>("--outlines") { Description = "type as shapes, which can't be searched" };
-        var c = new Command("press", "Makes the file for the printer.") { JobArgument, kindOption, outOption, outlinesOption, Data };
+        var marksOption = new Option<bool>("--marks") { Description = "printer's marks, whatever the house asks" };
+        var rgbOption = new Option<bool>("--rgb") { Description = "a plain PDF in sRGB" };
+        var zonesOption = new Option<bool>("--zones") { Description = "a proof with the sheet's zones" };
+        var letterOption = new Option<bool>("--letter") { Description = "a mock-up on Letter instead of A4" };
+        var panelOption = new Option<string>("--panel") { Description = "one panel instead of the sheet" };
+        var pixelsOption = new Option<int>("--pixels") { Description = "the longer side of the front for screens", DefaultValueFactory = _ => 2560 };
+        var c = new Command("press", "Makes a file: for the printer, for screens, for a client, or to fold at home.") { JobArgument, kindOption, outOption, HouseOption, outlinesOption, marksOption, rgbOption, zonesOption, letterOption, panelOption, pixelsOption, Data };
         c.SetAction(p =>
         {
-            var kind = p.GetValue(kindOption);
-            if (kind != PressKind.X4.Word()) throw new Refusal("--kind", $"--kind: `{Core.Measures.LengthText.Clip(kind!)}` can’t be made: take x4");
+            var word = p.GetValue(kindOption);
+            if (PressKinds.All.FirstOrDefault(k => k.Word == word) is not { Word: not null } kind) throw new Refusal("--kind", $"--kind: `{Core.Measures.LengthText.Clip(word!)}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
+            var panel = Part.Sheet;
+            if (p.GetValue(panelOption) is { } named && !Parts.TryParse(named, out panel)) throw new Refusal("--panel", $"--panel: a cover has no `{Core.Measures.LengthText.Clip(named)}`");
+            if (p.GetValue(pixelsOption) is < 100 or > 10_000) throw new Refusal("--pixels", $"--pixels: {p.GetValue(pixelsOption)} can’t be made: from 100 to 10000");
             var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);
-            var on = desk.Job(p.GetValue(JobArgument)!);
-            Say.Written(file, s => desk.WriteX4(on, s, outlines: p.GetValue(outlinesOption)));
-            Console.WriteLine($"{file}: {PressKind.X4.Title()}, {string.Join(" and ", on.Composed.Sheets.Select(s => s.Sheet.Size.Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");
-            if (on.Composed.Readiness.Stops > 0) Console.Error.WriteLine($"Check says: {on.Composed.Readiness.Say()}. See `lumbeck check {on.Slug}`.");
+            var on = ForHouse(desk, desk.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
+            var plan = new PressPlan(kind.Value) { Outlines = p.GetValue(outlinesOption), Marks = p.GetValue(marksOption) ? true : null, Rgb = p.GetValue(rgbOption), Zones = p.GetValue(zonesOption), Letter = p.GetValue(letterOption), Panel = panel, Pixels = p.GetValue(pixelsOption) };
+            // A file to look at can be made for any house; whether it takes the kind is said, not forbidden.
+            Say.Written(file, s => desk.WritePress(on, plan, s));
+            Console.WriteLine($"{file}: {kind.Value.Title}, {string.Join(" and ", on.Composed.Sheets.Select(s => s.Sheet.Size.Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");
+            if (!plan.Kind.IsForPrinter) return 0;
+            var house = on.Job.Ticket.House;
+            if (!house.Kinds.Contains(plan.Kind)) Console.Error.WriteLine($"{house.Name} takes {string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}.");
+            var ready = Readiness.Of(desk.Checks.Exactly(on.Composed));
+            if (ready.Stops > 0) Console.Error.WriteLine($"Check says: {ready.Say()}. See `lumbeck check {on.Slug}`.");
             return 0;
         });
         return c;
     }
+
+    public static Command Intake()
+    {
+        var fileArgument = new Argument<string>("FILE") { Description = "a finished PDF, made here or elsewhere" };
+        var jobOption = new Option<string>("--job") { Description = "the job it is for", Required = true };
+        var c = new Command("intake", "Takes a finished file to the house's reception.") { fileArgument, jobOption, HouseOption, AsJson, Data };
+        c.SetAction(p =>
+        {
+            var file = Path.GetFullPath(p.GetValue(fileArgument)!);
+            if (!File.Exists(file)) throw new Refusal("FILE", $"there is no file {file}");
+            var desk = Open(p);
+            var on = ForHouse(desk, desk.Job(p.GetValue(jobOption)!), p.GetValue(HouseOption));
+            var verdict = desk.Judge(on, file);
+            if (p.GetValue(AsJson))
+                Say.Json(new { verdict.Accepted, verdict.House, findings = verdict.Findings.Select(f => new { f.Id, severity = f.Severity.Word(), f.Measured, f.Limit, f.Why }), not_examined = verdict.NotExamined });
+            else
+            {
+                foreach (var f in verdict.Findings) Console.WriteLine($"{f.Severity.Word(),-8} {f.Id,-18} {f.Measured}; wanted: {f.Limit}. {f.Why}");
+                foreach (var not in verdict.NotExamined) Console.WriteLine($"not examined: {not}");
+                Console.WriteLine($"{verdict.House}: {(verdict.Accepted ? "accepted" : "rejected")}.");
+            }
+            return verdict.Accepted ? 0 : 1;
+        });
+        return c;
+    }
+
+    private static OnBench ForHouse(Desk.Desk desk, OnBench on, string? house) => house is null ? on : on with { Composed = desk.ForHouse(on, desk.House(house).House) };
 
     public static Command Pack()
     {

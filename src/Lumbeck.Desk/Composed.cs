@@ -7,9 +7,28 @@ public sealed record ComposedSheet(PrintedSheet On, Scene Scene)
     public WrapGeometry Geometry => On.Geometry;
 }
 
-/// <summary>One revision worked out: its sheets, their scenes and what Check found. Never changes.</summary>
-public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedSheet> Sheets, ImmutableArray<Finding> Findings)
+/// <summary>One revision worked out: its sheets, their scenes and what Check found on them as drawn. Never changes.</summary>
+public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedSheet> Sheets, ImmutableArray<Finding> Drawn)
 {
+    private readonly Lazy<ImmutableArray<Finding>>? _findings;
+
+    /// <summary>What was found on plates, and on which revision's: until this one's are looked at, those of the one before.</summary>
+    public (long Revision, ImmutableArray<Finding> Found)? Plates
+    {
+        get;
+        init
+        {
+            field = value;
+            _findings = new(() => value is { } p ? Rules.Merged(Drawn, p.Found.Where(f => f.Item is null || Job.Item(f.Item) is not null).Select(f => f with { Waived = Job.Waivers.FirstOrDefault(w => w.Rule == f.Id)?.Reason })) : Drawn);
+        }
+    }
+
+    /// <summary>Whether this revision's own plates were looked at.</summary>
+    public bool IsPlated => Plates?.Revision == Revision;
+
+    /// <summary>All that was found, stops first.</summary>
+    public ImmutableArray<Finding> Findings => _findings?.Value ?? Drawn;
+
     /// <summary>The arithmetic of the wrap that carries the front.</summary>
     public WrapGeometry Geometry => Sheets[0].Geometry;
 
@@ -28,11 +47,11 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
     private static readonly System.Diagnostics.Metrics.Counter<long> Scenes = new System.Diagnostics.Metrics.Meter("Lumbeck").CreateCounter<long>("lumbeck.scenes", description: "Scenes built: one a sheet and revision.");
 
     /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
-    public static Composed Of(long revision, Job job, IType type, IDrawings? drawings = null)
+    public static Composed Of(long revision, Job job, IType type, IDrawings? drawings = null, IKept? kept = null)
     {
         var sheets = job.Sheets().Select(on => new ComposedSheet(on, SceneBuilder.Build(job, on, type, drawings))).ToImmutableArray();
         Scenes.Add(sheets.Length);
-        return new(revision, job, sheets, Rules.Check(sheets.Select(s => new Look(job, s.On, s.Scene))));
+        return new(revision, job, sheets, Rules.Check(sheets.Select(s => new Look(job, s.On, s.Scene, kept))));
     }
 }
 

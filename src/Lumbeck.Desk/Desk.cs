@@ -27,6 +27,9 @@ public sealed class Desk
         Pictures = new(_store);
         Profiles = new(_store);
         Faces = new(_store, Shelf);
+        Kept = new KeptDesk(Pictures, Shelf);
+        Checks = new(this);
+        Pictures.Stated += _composed.Clear;
         Works = new(new(_store.Folder, clock), WorkKinds.Of(this));
         if (demo) _store.Alone(() => { if (_store.Jobs().Count == 0) DemoBench.Load(this); });
     }
@@ -55,7 +58,13 @@ public sealed class Desk
 
     /// <summary>A job worked out, with what its drawn pictures hold.</summary>
     /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
-    public Composed Worked(long revision, Job job) => Composed.Of(revision, job, Shelf, DrawingsOf(job.Ticket.House));
+    public Composed Worked(long revision, Job job) => Composed.Of(revision, job, Shelf, DrawingsOf(job.Ticket.House), Kept);
+
+    /// <summary>What rules learn of pictures and faces.</summary>
+    internal IKept Kept { get; }
+
+    /// <summary>The rules that need plates.</summary>
+    public PlateChecks Checks { get; }
 
     /// <summary>Long work, done beside everything else.</summary>
     public Works Works { get; }
@@ -129,7 +138,8 @@ public sealed class Desk
             if (!ReferenceEquals(next.Ticket, now.Ticket) && edit is not BringBack)
                 composed = composed with { Job = next = composed.LookedOver(Compose(head.Revision)) };
             var moved = w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), next, request.Session);
-            return (moved, composed with { Revision = moved.Revision });
+            // Until its own plates are looked at, those of before are shown: nothing comes and goes with every key.
+            return (moved, composed with { Revision = moved.Revision, Plates = Compose(head.Revision).Plates });
         });
         return new(row.Id, row.Slug, head.Tick, after is null ? Compose(head.Revision) : Keep(after));
     }
@@ -202,7 +212,7 @@ public sealed class Desk
             if (now.Wraps.All(w => w.Tracing?.Picture != tracing) && !Pictures.Has(tracing.Hash)) throw new Refusal("ground/tracing", $"the picture {tracing.Name} is not in this drawer: put it in again");
     }
 
-    private Composed Keep(Composed composed)
+    internal Composed Keep(Composed composed)
     {
         if (_composed.Count > 400) _composed.Clear();
         return _composed[composed.Revision] = composed;

@@ -18,4 +18,12 @@ internal sealed class DrawingDesk(PictureDesk pictures, PressColour colour) : ID
             catch (Exception e) when (e is Refusal or IOException) { return null; }
         });
     }
+
+    public bool[,]? Squares(string text, CodeLevel level)
+    {
+        if (_squares.Count > 200) _squares.Clear();
+        return _squares.GetOrAdd((text, level), code => Press.Codes.QrSquares.Of(code.Text, code.Level));
+    }
+
+    private readonly ConcurrentDictionary<(string Text, CodeLevel Level), bool[,]?> _squares = new();
 }

@@ -39,6 +39,9 @@ public sealed class PictureDesk : IPictureFiles
 
     public string GrownOf(GrownMark mark, int wide) => Grown.PathOf(mark, wide);
 
+    /// <summary>Something was said of a picture, which Check looks at.</summary>
+    public event Action? Stated;
+
     /// <summary>Notes where a picture is from and what is allowed with it.</summary>
     /// <exception cref="Refusal">A word is too long.</exception>
     public void Say(string hash, string? source, string? maker, string? licence)
@@ -46,6 +49,7 @@ public sealed class PictureDesk : IPictureFiles
         string[] words = [.. ((string?[])[source, maker, licence]).Select(w => string.Concat((w ?? "").Select(c => char.IsControl(c) ? ' ' : c)).Trim())];
         if (words.FirstOrDefault(w => w.Length > 300) is { } long_) throw new Refusal("picture", $"{long_.Length} letters are more than is kept of a picture: up to 300");
         _rows.Say(hash, words[0], words[1], words[2]);
+        Stated?.Invoke();
     }
 
     /// <summary>The jobs that use a picture in any step.</summary>

@@ -46,7 +46,7 @@ public static class Starters
     public static IReadOnlyList<(string Word, string Says)> For(Part panel) => panel switch
     {
         Part.Front => [("title", "title"), ("subtitle", "subtitle"), ("author", "author"), ("picture", "picture"), ("plate", "label plate"), ("text", "text"), .. Shapes],
-        Part.Back => [("blurb", "blurb"), ("barcode", "barcode"), ("imprint", "imprint"), ("picture", "author picture"), ("text", "text"), .. Shapes],
+        Part.Back => [("blurb", "blurb"), ("barcode", "barcode"), ("code", "QR code"), ("imprint", "imprint"), ("picture", "author picture"), ("text", "text"), .. Shapes],
         Part.Spine => [("title", "title"), ("author", "author"), ("imprint", "imprint"), ("band", "band"), ("line", "line"), ("rectangle", "rectangle"), ("ellipse", "ellipse")],
         Part.FrontFlap or Part.BackFlap => [("text", "text"), ("picture", "picture"), .. Shapes],
         _ => [("picture", "picture"), .. Shapes, ("text", "text")],
@@ -98,6 +98,7 @@ public static class Starters
             "plate" => new PlateItem { Id = id, Hold = at(Anchor.Middle), Width = new(default, 0.7m), Height = new(default, 0.36m), Fill = new InkPaint(Ink.White), Line = new InkPaint(Ink.Black), LineWidth = pt(1), Corner = pt(6), Inner = pt(4), Rules = 2 },
             "picture" => new PictureItem { Id = id, Hold = at(Anchor.Middle), Width = new(default, 0.6m), Height = new(default, 0.4m) },
             "barcode" => new BarcodeItem { Id = id, Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) },
+            "code" => new CodeItem { Id = id, Hold = at(Anchor.Middle) },
             _ => throw new Refusal("item", $"nothing called `{Core.Measures.LengthText.Clip(word)}` can be added here"),
         };
     }

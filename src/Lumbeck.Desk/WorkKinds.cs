@@ -1,3 +1,4 @@
+using Lumbeck.Press.Pdf;
 using Lumbeck.Store;
 
 namespace Lumbeck.Desk;
@@ -14,7 +15,9 @@ public static class WorkKinds
             var parts = piece.Of.Split('/');
             var revision = long.Parse(parts[0], CultureInfo.InvariantCulture);
             var row = desk.Row(piece.Job);
-            desk.Press(new(row.Id, row.Slug, 0, desk.Compose(revision)), PressKinds.Words.First(w => w.Word == parts[1]).Value, told, outlines: parts.Length > 2);
+            var on = new OnBench(row.Id, row.Slug, 0, desk.Compose(revision));
+            if (parts.Length > 2) on = on with { Composed = desk.ForHouse(on, desk.House(parts[2]).House) };
+            desk.Press(on, PressPlan.Read(parts[1]), told);
         }),
         new(Grow, (piece, told, cancel) =>
         {
@@ -25,10 +28,16 @@ public static class WorkKinds
 
     /// <summary>Queues the press file of what is on the bench.</summary>
     /// <exception cref="Refusal">The house takes no such file.</exception>
-    public static string PressBeside(this Desk desk, OnBench on, PressKind kind, bool outlines = false)
+    /// <param name="desk">The desk.</param>
+    /// <param name="on">The job as it is.</param>
+    /// <param name="plan">What is asked.</param>
+    /// <param name="house">Another house than the job's own, by its id.</param>
+    public static string PressBeside(this Desk desk, OnBench on, PressPlan plan, string? house = null)
     {
-        Pressing.RefusePress(desk, on, kind);
-        return desk.Works.Add(Press, on.Slug, string.Create(CultureInfo.InvariantCulture, $"{on.Revision}/{kind.Word()}{(outlines ? "/outlines" : "")}"), $"Pressing {Pressing.FileName(on, kind)}");
+        if (house is not null && house != on.Job.Ticket.House.Id) on = on with { Composed = desk.ForHouse(on, desk.House(house).House) };
+        else house = null;
+        Pressing.RefusePress(desk, on, plan);
+        return desk.Works.Add(Press, on.Slug, string.Create(CultureInfo.InvariantCulture, $"{on.Revision}/{plan.Write()}{(house is null ? "" : "/" + house)}"), $"Pressing {Pressing.FileName(on, plan)}");
     }
 
     /// <summary>Queues what grown pictures of a job are not there yet at press resolution, and leaves those that it has no more use for.</summary>

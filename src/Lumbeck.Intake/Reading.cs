@@ -27,7 +27,7 @@ public sealed record Reading(string Version, string? Standard, string? Condition
             var xmp = pdf.TryGetXmpMetadata(out var m) ? System.Text.Encoding.UTF8.GetString(m!.GetXmlBytes()) : "";
             return new(
                 pdf.Version.ToString("0.0", CultureInfo.InvariantCulture),
-                Between(xmp, "<pdfxid:GTS_PDFXVersion>", "</"),
+                Between(xmp, "<pdfxid:GTS_PDFXVersion>", "</") ?? (Solid(pdf, pdf.Structure.Trailer?.Info) is DictionaryToken info && Get(pdf, info, "GTS_PDFXVersion") is StringToken said ? said.Data : null),
                 intent is not null && Get(pdf, intent, "OutputConditionIdentifier") is StringToken id ? id.Data : null,
                 intent is not null && intent.ContainsKey(NameToken.Create("DestOutputProfile")),
                 [.. pdf.GetPages().Select(p => Page(pdf, p))]);

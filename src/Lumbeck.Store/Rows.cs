@@ -20,4 +20,27 @@ public sealed record StepRow
 }
 
 /// <summary>A file that was made.</summary>
-public sealed record PressingRow(long Id, string Job, long Revision, string Kind, string House, string Name, string File, long Bytes, string At);
+public sealed record PressingRow
+{
+    public long Id { get; init; }
+    public string Job { get; init; } = "";
+    public long Revision { get; init; }
+    /// <summary>Its kind with what was asked of it besides, in words.</summary>
+    public string Kind { get; init; } = "";
+    /// <summary>The house it is for, by name.</summary>
+    public string House { get; init; } = "";
+    public string Name { get; init; } = "";
+    /// <summary>The hash under which it is kept.</summary>
+    public string File { get; init; } = "";
+    public long Bytes { get; init; }
+    public string At { get; init; } = "";
+    /// <summary>What Check found at press resolution before it left.</summary>
+    public long Stops { get; init; }
+    public long Cautions { get; init; }
+    /// <summary>The rules that the job went without.</summary>
+    public string Waived { get; init; } = "";
+    /// <summary>Whether the house's reception took it; null where none was asked.</summary>
+    public bool? Accepted { get; init; }
+    /// <summary>What it said.</summary>
+    public string Verdict { get; init; } = "";
+}

@@ -72,8 +72,8 @@ public sealed class Writing
     public void Name(string job, long revision, string name) =>
         _c.Execute("INSERT INTO milestone (job, revision, name, at) VALUES (@job, @revision, @name, @at)", new { job, revision, name, at = _store.Now() }, _tx);
 
-    public void AddPressing(string job, long revision, string kind, string house, string name, string file, long bytes) =>
-        _c.Execute("INSERT INTO pressing (job, revision, kind, house, name, file, bytes, at) VALUES (@job, @revision, @kind, @house, @name, @file, @bytes, @at)", new { job, revision, kind, house, name, file, bytes, at = _store.Now() }, _tx);
+    public void AddPressing(PressingRow row) =>
+        _c.Execute("INSERT INTO pressing (job, revision, kind, house, name, file, bytes, at, stops, cautions, waived, accepted, verdict) VALUES (@Job, @Revision, @Kind, @House, @Name, @File, @Bytes, @At, @Stops, @Cautions, @Waived, @Accepted, @Verdict)", row with { At = _store.Now() }, _tx);
 
     private (long? Parent, string? Gesture) Of(long revision) => _c.QueryFirst<(long?, string?)>("SELECT parent, gesture FROM revision WHERE id = @revision", new { revision }, _tx);
 

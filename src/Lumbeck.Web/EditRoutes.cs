@@ -11,6 +11,7 @@ public static class EditRoutes
         app.MapPost("/jobs/{slug}/edit", Edit);
         app.MapPost("/jobs/{slug}/try", Try);
         app.MapGet("/jobs/{slug}/news", News);
+        app.MapGet("/jobs/{slug}/plated", Plated);
         app.MapGet("/jobs/{slug}/wrap.txt", Words);
         app.MapGet("/jobs/{slug}/pack.zip", Packed);
         app.MapPost("/jobs/{slug}/clip", Copied);
@@ -28,7 +29,7 @@ public static class EditRoutes
             {
                 "back" => desk.StepBack(slug, wire.Session),
                 "forward" => desk.StepForward(slug, wire.Session),
-                _ => desk.Apply(slug, new(wire.Id, wire.Session, job => wire.Make(job, desk), wire.Base, wire.Gesture)),
+                _ => desk.Apply(slug, new(wire.Id, wire.Session, job => wire.Mend is { } key ? desk.Mend(slug, key) : wire.Make(job, desk), wire.Base, wire.Gesture)),
             };
             desk.GrowBeside(on);
             http.Response.Headers["X-Says"] = Uri.EscapeDataString(wire.Step switch { "back" => "Stepped back: now after ", "forward" => "Stepped forward: ", _ => "" } + desk.Says(on));
@@ -59,6 +60,23 @@ public static class EditRoutes
         {
             if (open == was && tried != true && desk.Tick(slug) == seen) return Results.NoContent();
             return await Difference(slug, desk.Job(slug), seen, place, sheet ?? 0, open, was, tried == true, desk, screens, http);
+        }
+        catch (Refusal r) { return Answers.Refused(r); }
+    }
+
+    /// <summary>What the plates show, once they were looked at: the parts of the screen that tell findings.</summary>
+    private static async Task<IResult> Plated(string slug, long seen, Place place, int? sheet, string? open, Desk.Desk desk, ScreenMaker screens, HttpContext http)
+    {
+        try
+        {
+            var on = desk.Job(slug);
+            if (on.Tick != seen) return Results.NoContent();
+            var plated = on with { Composed = await desk.Checks.Beside(on.Composed) };
+            var now = await screens.Now(plated, place, sheet ?? 0, open);
+            var then = await screens.Shown(on with { Composed = on.Composed with { Plates = null } }, place, sheet ?? 0, open);
+            http.Response.Headers["X-Tick"] = on.Tick.ToString(CultureInfo.InvariantCulture);
+            http.Response.Headers.CacheControl = "no-store";
+            return Results.Content(now.Since(then, ["findings", "foot", "finds"]), "text/html; charset=utf-8");
         }
         catch (Refusal r) { return Answers.Refused(r); }
     }

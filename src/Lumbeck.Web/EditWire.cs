@@ -60,12 +60,17 @@ public sealed record EditWire
     public string? Colours { get; init; }
     /// <summary>Takes over what lies beside the ticket: <c>inside</c>, <c>inside-pages</c>, <c>inside-trim</c> or the house's new <c>rules</c>; <c>no-inside</c> lets the inside go.</summary>
     public string? Take { get; init; }
+    /// <summary>The finding to mend, by its key, or <c>all</c>.</summary>
+    public string? Mend { get; init; }
+    /// <summary>A rule to go without for the reason <see cref="Text"/>, or with none to look at again.</summary>
+    public string? Waive { get; init; }
     /// <summary>Back or forward through the steps, instead of an edit.</summary>
     public string? Step { get; init; }
 
     /// <exception cref="Refusal">What was sent says nothing that can be done.</exception>
     public Edit Make(Job job, Desk.Desk desk)
     {
+        if (Waive is not null) return new WaiveRule(Waive, Text ?? "");
         // Houses of the maker's own are known to the desk alone.
         if (Path == "ticket/house") return new SetHouse(desk.House(Text ?? "").House);
         if (Items is { Length: > AddItem.Most } or [] || Laid is { Length: > AddItem.Most } or []) throw new Refusal("edit", $"from one to {AddItem.Most} items can be changed at once");

@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using System.Text.Json;
+using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Desk.Tests;
 
@@ -209,7 +210,7 @@ public sealed class CommandLineTests : IDisposable
         desk.StepBack("tidewatcher", "desk");
         Run("press", "tidewatcher", "--kind", "x4", "--out", "cover.pdf").Exit.ShouldBe(0);
         using var expected = new MemoryStream();
-        desk.WriteX4(desk.Job("tidewatcher"), expected);
+        desk.WritePress(desk.Job("tidewatcher"), new(PressKind.X4), expected);
         File.ReadAllBytes(Path.Combine(_folder, "cover.pdf")).AsSpan().SequenceEqual(expected.ToArray()).ShouldBeTrue();
         Directory.GetFiles(_folder, "*.part").ShouldBeEmpty();
     }

@@ -1,4 +1,5 @@
 using Lumbeck.Desk;
+using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Desk.Tests;
 
@@ -147,7 +148,7 @@ public sealed class DeskTests : IDisposable
     {
         var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System);
         var on = desk.Job("tidewatcher");
-        on.Composed.Findings.ShouldBeEmpty();
+        on.Composed.Findings.ShouldAllBe(f => f.Severity == Severity.Note);
         desk.Steps(on).ShouldBe((false, false));
         on.Composed.Geometry.Spine.Width.ShouldBe(Length.FromMillimetres(21.06m));
         SpineFit.Of(on.Job.Take, on.Composed.Sheets[0].Scene)!.Value.ShouldBeGreaterThan(Length.FromPoints(25));
@@ -157,12 +158,12 @@ public sealed class DeskTests : IDisposable
     public void A_pressed_file_is_kept_under_the_house_s_name_with_its_revision()
     {
         var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System);
-        var row = desk.Press("tidewatcher", PressKind.X4);
+        var row = desk.Press("tidewatcher", new PressPlan(PressKind.X4));
         row.Name.ShouldBe("The-Tidewatchers-Ledger_cover_312p_x4.pdf");
         row.Revision.ShouldBe(desk.Job("tidewatcher").Revision);
         using (var file = desk.Pressed("tidewatcher", row.Id).File) file.Length.ShouldBe(row.Bytes);
-        desk.Press("tidewatcher", PressKind.X4).File.ShouldBe(row.File);
-        Should.Throw<Refusal>(() => desk.Press("tidewatcher", PressKind.X1a));
+        desk.Press("tidewatcher", new PressPlan(PressKind.X4)).File.ShouldBe(row.File);
+        Should.Throw<Refusal>(() => desk.Press("tidewatcher", new PressPlan(PressKind.X1a)));
         Should.Throw<Refusal>(() => desk.Pressed("tidewatcher", 9999));
     }
 
@@ -225,7 +226,7 @@ public sealed class DeskTests : IDisposable
             foreach (var (word, _) in Starters.For(part))
                 Do(new AddItem(Starters.Item(_desk.Job("salt").Job, word, part, $"{part.Word()}-{word}")));
         var on = _desk.Job("salt");
-        on.Job.Take.Items.Count.ShouldBe(41);
+        on.Job.Take.Items.Count.ShouldBe(42);
         on.Composed.Findings.Where(f => f.Id is "text.overset" or "zone.trim" or "zone.fold").ShouldBeEmpty();
     }
 }

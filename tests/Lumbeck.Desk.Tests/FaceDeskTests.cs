@@ -1,5 +1,6 @@
 using System.Buffers.Binary;
 using Lumbeck.Core.Type;
+using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Desk.Tests;
 
@@ -52,9 +53,9 @@ public sealed class FaceDeskTests : IDisposable
         var row = _desk.Faces.TakeIn(Face(2), "Borrowed.ttf");
         var on = Edit(_desk, j => Facts.Write(j, "item/title/face", row.Id));
         on.Composed.Sheets[0].Scene.Piece("title")!.IsEmpty.ShouldBeFalse();
-        Should.Throw<Refusal>(() => _desk.Press("tidewatcher", PressKind.X4)).Message.ShouldContain("Zilla Slab SemiBold");
-        Should.Throw<Refusal>(() => _desk.Press("tidewatcher", PressKind.X4, outlines: true)).Path.ShouldBe("face");
-        Should.Throw<Refusal>(() => _desk.PressBeside(on, PressKind.X4));
+        Should.Throw<Refusal>(() => _desk.Press("tidewatcher", new PressPlan(PressKind.X4))).Message.ShouldContain("Zilla Slab SemiBold");
+        Should.Throw<Refusal>(() => _desk.Press("tidewatcher", new(PressKind.X4) { Outlines = true })).Path.ShouldBe("face");
+        Should.Throw<Refusal>(() => _desk.PressBeside(on, new(PressKind.X4)));
         _desk.Pressings("tidewatcher").ShouldBeEmpty();
     }
 

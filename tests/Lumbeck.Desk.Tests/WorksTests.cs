@@ -1,3 +1,4 @@
+using Lumbeck.Press.Pdf;
 using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Tests;
@@ -94,13 +95,13 @@ public sealed class WorksTests : IDisposable
         desk.Works.Start();
         var on = desk.Job("calder");
         // Left from within: the first that is told of it ends it.
-        Should.Throw<OperationCanceledException>(() => desk.Press(on, PressKind.X4, _ => throw new OperationCanceledException()));
+        Should.Throw<OperationCanceledException>(() => desk.Press(on, new PressPlan(PressKind.X4), _ => throw new OperationCanceledException()));
         Directory.GetFiles(Path.Combine(desk.Folder, "files")).ShouldBeEmpty();
         desk.Pressings("calder").ShouldBeEmpty();
-        var id = desk.PressBeside(on, PressKind.X4);
+        var id = desk.PressBeside(on, new(PressKind.X4));
         Until(() => desk.Works.Find(id)!.State == "done");
         desk.Pressings("calder").Single().Revision.ShouldBe(on.Revision);
-        Should.Throw<Refusal>(() => desk.PressBeside(desk.Job("hive"), PressKind.X4)).Message.ShouldContain("takes PDF/X-1a:2003");
+        Should.Throw<Refusal>(() => desk.PressBeside(desk.Job("hive"), new(PressKind.X4))).Message.ShouldContain("takes PDF/X-1a:2003");
         desk.Works.Dispose();
     }
 

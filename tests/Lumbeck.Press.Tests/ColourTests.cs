@@ -50,7 +50,7 @@ public sealed class ColourTests(Pressed pressed) : IClassFixture<Pressed>
         var look = desk.Looks(job).Single(l => l.Swatch.Id == "brass");
         look.AskedHex.ShouldBe("#00ff3c");
         look.Off.ShouldNotBeNull().ShouldBeGreaterThan(10);
-        look.Uses.ShouldBeGreaterThan(2);
+        look.Uses.ShouldBeGreaterThan(1);
         var colour = desk.ColourOf(job.Ticket.House);
         colour.Hex(Ink.White).ShouldBe("#ffffff");
         colour.OnPaper(Ink.White).ShouldNotBe("#ffffff");

@@ -48,7 +48,7 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
         var on = pressed.Desk.Job("tidewatcher");
         var outlined = on.Composed.Sheets[0].Scene with { Pieces = [.. on.Composed.Sheets[0].Scene.Pieces.Select(p => p with { Marks = [.. p.Marks.SelectMany(Outlined)] })] };
         var file = pressed.Folder["outlined.pdf"];
-        using (var s = File.Create(file)) PressFile.WriteX4(s, [outlined], on.Job.Ticket.House, new("", "", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Shelf);
+        using (var s = File.Create(file)) PressFile.Write(s, [outlined], new(PressKind.X4), on.Job.Ticket.House, new("", "", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Shelf);
         using var a = Drawn(file);
         using var b = Drawn(pressed.File);
         (a.Width, a.Height).ShouldBe((b.Width, b.Height));

@@ -35,7 +35,7 @@ public sealed partial class TextTests
     internal static void Press(Folder folder, Scene scene, bool outlines = false, FaceShelf? shelf = null)
     {
         using var file = File.Create(folder["t.pdf"]);
-        PressFile.WriteX4(file, [scene], HouseFile.Shipped["tern"], new("Type", "", "", DateTimeOffset.UnixEpoch, "t", 1), shelf ?? Shelf, outlines: outlines);
+        PressFile.Write(file, [scene], new(PressKind.X4) { Outlines = outlines }, HouseFile.Shipped["tern"], new("Type", "", "", DateTimeOffset.UnixEpoch, "t", 1), shelf ?? Shelf);
     }
 
     [GeneratedRegex(@"\s+")]

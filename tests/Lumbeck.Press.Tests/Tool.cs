@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Tests;
 
@@ -52,7 +53,7 @@ public sealed class Pressed : IDisposable
     public static void Write(Desk.Desk desk, Desk.OnBench on, string file)
     {
         using var s = System.IO.File.Create(file);
-        Lumbeck.Desk.Pressing.WriteX4(desk, on, s);
+        Lumbeck.Desk.Pressing.WritePress(desk, on, new(PressKind.X4) { Marks = false }, s);
     }
 
     /// <summary>A press file of a job that is on no bench.</summary>

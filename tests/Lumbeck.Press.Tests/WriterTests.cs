@@ -40,7 +40,7 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var scene = pressed.Desk.Job("tidewatcher").Composed.Sheets[0].Scene;
         var file = pressed.Folder["two.pdf"];
-        using (var s = File.Create(file)) PressFile.WriteX4(s, [scene, scene], HouseFile.Shipped["tern"], new("Two (sheets) \\", "Ünal & Sons", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Shelf);
+        using (var s = File.Create(file)) PressFile.Write(s, [scene, scene], new(PressKind.X4), HouseFile.Shipped["tern"], new("Two (sheets) \\", "Ünal & Sons", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Shelf);
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
         var info = Tool.Run("pdfinfo", file);
         info.ShouldContain("Pages:           2");

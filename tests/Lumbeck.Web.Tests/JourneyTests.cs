@@ -46,7 +46,7 @@ public sealed class JourneyTests(Browser browser)
 
         // Check
         browser.Find("#docket a[href$='/check']").Click();
-        browser.Text("#findings h2").ShouldBe("Nothing stops the press.");
+        browser.Until(() => browser.Text("#findings h2") == "Nothing stops the press.");
 
         // Press: the file is made, read back, and downloaded.
         browser.Find("#docket a[href$='/press']").Click();

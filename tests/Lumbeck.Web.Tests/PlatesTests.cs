@@ -1,5 +1,6 @@
 using System.Net;
 using Lumbeck.Desk;
+using Lumbeck.Press.Pdf;
 using OpenQA.Selenium;
 
 namespace Lumbeck.Web.Tests;
@@ -92,7 +93,7 @@ public sealed class PlatesTests(Browser browser)
     {
         var pdf = Path.Combine(browser.Downloads, "earlier-cover.pdf");
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System);
-        using (var s = File.Create(pdf)) desk.WriteX4(desk.Job("tidewatcher"), s);
+        using (var s = File.Create(pdf)) desk.WritePress(desk.Job("tidewatcher"), new(PressKind.X4), s);
         browser.Go("/jobs/hive/wrap");
         browser.Find("#tracing-book summary").Click();
         browser.AndWait(() => browser.Find("[data-tracing]").SendKeys(pdf));

@@ -68,7 +68,7 @@ public sealed class TicketTests(Browser browser)
             browser.Until(() => browser.Driver.FindElements(By.CssSelector("#art [id^=s-rectangle-] path")).Count == 1);
         }
         browser.Go($"/jobs/{slug}/check");
-        browser.Driver.FindElements(By.CssSelector("aside svg")).Count.ShouldBe(sheets.Length);
+        browser.Driver.FindElements(By.CssSelector("aside > div svg")).Count.ShouldBe(sheets.Length);
         Desk.Job(slug).Job.Items.Count().ShouldBe(sheets.Length);
     }
 

@@ -8,7 +8,7 @@ namespace Lumbeck.Core.Barcodes;
 /// </summary>
 public static class Ean13
 {
-    public const int Modules = 95, QuietLeft = 11, QuietRight = 7;
+    public const int Modules = 95, QuietLeft = 11, QuietRight = 7, QuietUpc = 9;
     public static readonly Length Module = Length.FromMillimetres(0.33m);
     public static readonly Length BarHeight = Length.FromMillimetres(22.85m);
     public static readonly Length GuardBeyond = Length.FromMillimetres(1.65m);
@@ -34,26 +34,31 @@ public static class Ean13
         var s = new System.Text.StringBuilder(Modules).Append("101");
         for (var i = 0; i < 6; i++)
         {
-            var odd = Left[digits[i + 1] - '0'];
-            s.Append(parity[i] == 'L' ? odd : new string([.. Invert(odd).Reverse()]));
+            s.Append(parity[i] == 'L' ? Odd(digits[i + 1]) : Even(digits[i + 1]));
         }
         s.Append("01010");
         for (var i = 7; i < 13; i++) s.Append(Invert(Left[digits[i] - '0']));
         return s.Append("101").ToString();
     }
 
-    /// <summary>The bars as (first module, modules wide, guard).</summary>
-    public static IEnumerable<(int Start, int Width, bool Guard)> Bars(string digits)
+    /// <summary>The bars of a pattern as (first module, modules wide).</summary>
+    public static IEnumerable<(int Start, int Width)> Bars(string pattern)
     {
-        var p = Pattern(digits);
-        for (var i = 0; i < p.Length; i++)
+        for (var i = 0; i < pattern.Length; i++)
         {
-            if (p[i] == '0') continue;
+            if (pattern[i] == '0') continue;
             var start = i;
-            while (i + 1 < p.Length && p[i + 1] == '1') i++;
-            yield return (start, i - start + 1, start < 3 || start >= 92 || start is >= 45 and < 50);
+            while (i + 1 < pattern.Length && pattern[i + 1] == '1') i++;
+            yield return (start, i - start + 1);
         }
     }
+
+    /// <summary>Whether the bar that begins at a module is a guard, which is longer; a UPC-A draws its first and last digit so too.</summary>
+    public static bool IsGuard(int start, bool upc) => start < (upc ? 10 : 3) || start >= (upc ? 85 : 92) || start is >= 45 and < 50;
+
+    /// <summary>Sets of a digit's seven modules.</summary>
+    internal static string Odd(char digit) => Left[digit - '0'];
+    internal static string Even(char digit) => new([.. Invert(Left[digit - '0']).Reverse()]);
 
     private static string Invert(string s) => string.Concat(s.Select(c => c == '0' ? '1' : '0'));
 }

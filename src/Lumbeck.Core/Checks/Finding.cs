@@ -1,3 +1,6 @@
+using System.Text.Json.Serialization;
+using Lumbeck.Core.Edits;
+
 namespace Lumbeck.Core.Checks;
 
 /// <summary>How much a finding weighs: a stop keeps the file from being accepted, a caution may disappoint, a note informs.</summary>
@@ -19,4 +22,14 @@ public sealed record Finding(string Id, Severity Severity, string Whose, string?
 {
     /// <summary>The number of the printed sheet it was found on.</summary>
     public int Sheet { get; init; }
+
+    /// <summary>The edit that mends it, where one is certain: one press, one step of history.</summary>
+    [JsonIgnore]
+    public Edit? By { get; init; }
+
+    /// <summary>Why this job goes without its rule; null where it does not.</summary>
+    public string? Waived { get; init; }
+
+    /// <summary>What tells it from every other of the same job.</summary>
+    public string Key => string.Create(CultureInfo.InvariantCulture, $"{Id}/{Sheet}/{Item ?? Panel?.ToString() ?? "-"}/{Measured}");
 }

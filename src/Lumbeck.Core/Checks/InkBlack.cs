@@ -1,4 +1,5 @@
 using Lumbeck.Core.Drawing;
+using Lumbeck.Core.Edits;
 using Lumbeck.Core.Jobs;
 
 namespace Lumbeck.Core.Checks;
@@ -20,9 +21,9 @@ public sealed class InkBlack : Rule
     {
         foreach (var (item, piece) in look.Drawn())
             if (item is TextItem text && IsRichAndSmall(text, look.Job.Swatches))
-                yield return Found(look, Severity.Caution, $"{text.Style.Paint.Resolve(look.Job.Swatches)} in {text.Style.Size.ShowPoints()}", $"black alone under {Small.ShowPoints()}", "Several plates never fit to a hair, and small words then show coloured edges.", "Set them in black alone.", item, place: piece.Inked.ToBox());
+                yield return Found(look, Severity.Caution, $"{text.Style.Paint.Resolve(look.Job.Swatches)} in {text.Style.Size.ShowPoints()}", $"black alone under {Small.ShowPoints()}", "Several plates never fit to a hair, and small words then show coloured edges.", "Set them in black alone.", item, place: piece.Inked.ToBox(), by: Mending.Paint(look, text, _ => Ink.Black));
             else if (item is ShapeItem && IsPlainAndLarge(piece))
-                yield return Found(look, Severity.Note, "black alone", look.House.RichBlack.ToString(), "So large a black prints fuller with other inks under it.", "Fill it with the house’s rich black.", item, place: piece.Frame.ToBox());
+                yield return Found(look, Severity.Note, "black alone", look.House.RichBlack.ToString(), "So large a black prints fuller with other inks under it.", "Fill it with the house’s rich black.", item, place: piece.Frame.ToBox(), by: Mending.Paint(look, item, _ => look.House.RichBlack));
     }
 
     /// <summary>Whether a piece is filled with black alone over so much of the sheet that it would print fuller as a rich one.</summary>

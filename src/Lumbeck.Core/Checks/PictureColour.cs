@@ -1,4 +1,5 @@
 using Lumbeck.Core.Drawing;
+using Lumbeck.Core.Edits;
 using Lumbeck.Core.Jobs;
 
 namespace Lumbeck.Core.Checks;
@@ -13,6 +14,6 @@ public sealed class PictureColour : Rule
     {
         foreach (var (item, piece) in look.Drawn())
             if (item is PictureItem { Convert: false, Picture: { Space: PictureSpace.Cmyk, Profile: { Length: > 0 } profile } } && !profile.Contains(look.House.OutputCondition, StringComparison.OrdinalIgnoreCase))
-                yield return Found(look, Severity.Caution, profile, look.House.OutputCondition, "Its inks were mixed for another press; kept as they are, they print otherwise than meant.", "Convert it in its settings, or ask the printer.", item, place: piece.Frame.ToBox());
+                yield return Found(look, Severity.Caution, profile, look.House.OutputCondition, "Its inks were mixed for another press; kept as they are, they print otherwise than meant.", "Convert it in its settings, or ask the printer.", item, place: piece.Frame.ToBox(), by: item.Locked ? null : new ConvertPicture(item.Id, true));
     }
 }

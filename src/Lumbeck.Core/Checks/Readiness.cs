@@ -7,7 +7,7 @@ public sealed record Readiness(int Stops, int Cautions, int Notes)
 {
     public static Readiness Of(IEnumerable<Finding> findings)
     {
-        var by = findings.CountBy(f => f.Severity).ToDictionary();
+        var by = findings.Where(f => f.Waived is null).CountBy(f => f.Severity).ToDictionary();
         return new(by.GetValueOrDefault(Severity.Stop), by.GetValueOrDefault(Severity.Caution), by.GetValueOrDefault(Severity.Note));
     }
 

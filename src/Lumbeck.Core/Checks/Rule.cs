@@ -1,11 +1,16 @@
 using Lumbeck.Core.Drawing;
+using Lumbeck.Core.Edits;
 using Lumbeck.Core.Jobs;
 using Lumbeck.Core.Type;
 
 namespace Lumbeck.Core.Checks;
 
 /// <summary>What a rule looks at: one sheet of one revision of a job, with its arithmetic and its scene.</summary>
-public sealed record Look(Job Job, PrintedSheet On, Scene Scene)
+/// <param name="Job">The job.</param>
+/// <param name="On">The sheet.</param>
+/// <param name="Scene">What is drawn on it.</param>
+/// <param name="Kept">What is known of pictures and faces; rules that ask find nothing where null.</param>
+public sealed record Look(Job Job, PrintedSheet On, Scene Scene, IKept? Kept = null)
 {
     public WrapGeometry Geometry => On.Geometry;
     public Take Take => Job.Wraps[On.Wrap].Take;
@@ -43,23 +48,43 @@ public abstract class Rule
     public virtual bool OfTicket => false;
 
     /// <summary>A finding, weighed as the house weighs this rule where it says so.</summary>
-    protected Finding Found(Look look, Severity severity, string measured, string limit, string why, string? mend = null, Item? item = null, Part? panel = null, Box? place = null)
+    protected Finding Found(Look look, Severity severity, string measured, string limit, string why, string? mend = null, Item? item = null, Part? panel = null, Box? place = null, Edit? by = null)
     {
         var ours = look.House.Severities.TryGetValue(Id, out var said);
-        return new(Id, ours ? said : severity, ours || Limited ? look.House.Name : "the trade", item?.Id, panel ?? item?.Hold.Panel, measured, limit, place, why, mend) { Sheet = look.On.Number };
+        return new(Id, ours ? said : severity, ours || Limited ? look.House.Name : "the trade", item?.Id, panel ?? item?.Hold.Panel, measured, limit, place, why, mend)
+        { Sheet = look.On.Number, By = by, Waived = look.Job.Waivers.FirstOrDefault(w => w.Rule == Id)?.Reason };
     }
 
     /// <summary>Whether the limit is one of the house's figures.</summary>
     protected virtual bool Limited => true;
 }
 
+/// <summary>A rule that looks at the inks as they lie on the press: it is asked later than the others, and again at press resolution before a file leaves.</summary>
+public abstract class PlateRule : Rule
+{
+    public sealed override IEnumerable<Finding> Find(Look look) => [];
+
+    public abstract IEnumerable<Finding> Find(Look look, PlateLook plates);
+}
+
 /// <summary>Every rule, in the order findings are listed.</summary>
 public static class Rules
 {
     public static IReadOnlyList<Rule> All { get; } =
-        [new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneSpine(), new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new BarcodeDigits(), new BarcodeRoom(), new PictureResolution(), new PictureColour(), new InkBlack(), new InkFinish(), new ItemLost()];
+    [
+        new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneEdge(), new ZoneSpine(), new ZoneDrift(),
+        new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new TextSize(), new TextInks(), new TextContrast(), new TextTypography(), new LineWeight(),
+        new PictureResolution(), new PictureColour(), new PictureGamut(), new PictureLicence(), new InkTotal(), new InkOverprint(), new InkBlack(), new InkFinish(),
+        new BarcodeDigits(), new BarcodeRoom(), new BarcodeInk(), new BarcodeReadable(), new BarcodePrice(), new BarcodeWho(), new FaceEmbed(), new PressTransparency(), new PressSize(), new ItemLost(),
+    ];
 
-    /// <summary>All findings on all sheets of a job, stops first.</summary>
+    /// <summary>What can be found on all sheets of a job without its plates, stops first.</summary>
     public static ImmutableArray<Finding> Check(IEnumerable<Look> sheets) =>
-        [.. sheets.SelectMany(look => All.Where(r => !r.OfTicket || look.On.Number == 0).SelectMany(r => r.Find(look))).OrderBy(f => f.Severity)];
+        [.. sheets.SelectMany(look => All.Where(r => r is not PlateRule && (!r.OfTicket || look.On.Number == 0)).SelectMany(r => r.Find(look))).OrderBy(f => f.Severity)];
+
+    /// <summary>What the plates of one sheet show.</summary>
+    public static ImmutableArray<Finding> Check(Look look, PlateLook plates) => [.. All.OfType<PlateRule>().SelectMany(r => r.Find(look, plates))];
+
+    /// <summary>Findings of both kinds as they are listed.</summary>
+    public static ImmutableArray<Finding> Merged(IEnumerable<Finding> scene, IEnumerable<Finding> plates) => [.. scene.Concat(plates).OrderBy(f => f.Severity)];
 }

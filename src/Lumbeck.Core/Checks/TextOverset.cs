@@ -1,4 +1,6 @@
+using Lumbeck.Core.Edits;
 using Lumbeck.Core.Jobs;
+using Lumbeck.Core.Type;
 
 namespace Lumbeck.Core.Checks;
 
@@ -13,6 +15,6 @@ public sealed class TextOverset : Rule
     {
         foreach (var item in look.Take.Items.OfType<TextItem>().Where(t => !t.Hidden))
             if (look.Scene.Piece(item.Id) is { Setting.Overset: { } words } piece)
-                yield return Found(look, Severity.Stop, $"from “{LengthText.Clip(words)}” on", "every word", "These words do not fit their box and would not be printed as meant.", "Make the box larger, or the type smaller.", item, place: piece.Frame.ToBox());
+                yield return Found(look, Severity.Stop, $"from “{LengthText.Clip(words)}” on", "every word", "These words do not fit their box and would not be printed as meant.", "Make the box larger, or the type smaller.", item, place: piece.Frame.ToBox(), by: item.Locked ? null : new FitText(item.Id, Fitting.Shrink));
     }
 }

@@ -1,3 +1,4 @@
+using Lumbeck.Core.Edits;
 using Lumbeck.Core.Jobs;
 
 namespace Lumbeck.Core.Checks;
@@ -15,7 +16,7 @@ public sealed class TextPlaceholder : Rule
         foreach (var item in texts)
         {
             var empty = string.IsNullOrWhiteSpace(item.Words);
-            if (item.Starter) yield return Found(look, Severity.Stop, $"“{LengthText.Clip(item.Words)}”", "your own words", "These are the words it was added with.", "Type your own, or remove it.", item, place: look.Scene.Piece(item.Id)?.Frame.ToBox());
+            if (item.Starter) yield return Found(look, Severity.Stop, $"“{LengthText.Clip(item.Words)}”", "your own words", "These are the words it was added with.", "Type your own, or remove it.", item, place: look.Scene.Piece(item.Id)?.Frame.ToBox(), by: item.Locked ? null : Known(look.Job.Ticket, item.Role) is { Length: > 0 } known ? new SetWords(item.Id, known) : null);
             else if (empty) yield return Found(look, Severity.Note, "no words", "some", $"This {item.Kind.ToLower(CultureInfo.InvariantCulture)} is empty.", "Type its words, or remove it.", item, place: look.Scene.Piece(item.Id)?.Frame.ToBox());
         }
         // A case under a jacket may stay bare: the jacket names the book.
@@ -26,4 +27,6 @@ public sealed class TextPlaceholder : Rule
     }
 
     private static readonly (TextRole Role, string Name)[] Needed = [(TextRole.Title, "title"), (TextRole.Author, "author")];
+
+    private static string Known(Ticket t, TextRole role) => role switch { TextRole.Title => t.Title, TextRole.Subtitle => t.Subtitle, TextRole.Author => t.Author, TextRole.Imprint => t.Imprint, _ => "" };
 }

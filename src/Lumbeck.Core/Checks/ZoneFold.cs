@@ -1,3 +1,4 @@
+using Lumbeck.Core.Edits;
 using Lumbeck.Core.Jobs;
 
 namespace Lumbeck.Core.Checks;
@@ -13,20 +14,20 @@ public sealed class ZoneFold : Rule
         var limit = look.House.FoldSafe;
         foreach (var (item, piece) in look.Drawn())
         {
-            if ((item is not (TextItem or BarcodeItem) && !item.Whole) || item.Hold.Panel == Part.Spine) continue;
+            if ((!item.IsRead && !item.Whole) || item.Hold.Panel == Part.Spine) continue;
             var ink = piece.Inked.ToBox();
             var kind = item.Kind.ToLower(CultureInfo.InvariantCulture);
             var across = look.Sheet.Folds.FirstOrDefault(f => ink.X < f - Look.Tolerance && ink.Right > f + Look.Tolerance, Length.Zero);
             if (!across.IsZero)
             {
                 var reach = Length.Min(across - ink.X, ink.Right - across);
-                yield return Found(look, item is TextItem or BarcodeItem ? Severity.Stop : Severity.Caution, $"{reach.Show(look.Unit)} over the fold", $"{limit.Show(look.Unit)} from it", $"This {kind} would be folded over an edge.", "Keep it on one panel.", item, place: ink);
+                yield return Found(look, item.IsRead ? Severity.Stop : Severity.Caution, $"{reach.Show(look.Unit)} over the fold", $"{limit.Show(look.Unit)} from it", $"This {kind} would be folded over an edge.", "Keep it on one panel.", item, place: ink, by: Mending.Into(item, ink, Room(look, ink)));
             }
-            else if (item is not (TextItem or BarcodeItem)) continue;
+            else if (!item.IsRead) continue;
             else if (look.Sheet.Zones.FirstOrDefault(z => z.Kind is (ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch) && !z.Box.Intersect(ink).IsEmpty) is { } band)
-                yield return Found(look, Severity.Stop, $"in the {band.Kind.Word()} band", "clear of it", $"This {kind} lies where the cover is worked: {band.Reason}.", "Move it to the safe box.", item, place: ink);
+                yield return Found(look, Severity.Stop, $"in the {band.Kind.Word()} band", "clear of it", $"This {kind} lies where the cover is worked: {band.Reason}.", "Move it to the safe box.", item, place: ink, by: Mending.Into(item, ink, Room(look, ink)));
             else if (Nearest(look, ink) is { } near && near.Gap < near.Limit - Look.Tolerance)
-                yield return Found(look, Severity.Stop, $"{Length.Max(near.Gap, Length.Zero).Show(look.Unit)} from the fold", $"{near.Limit.Show(look.Unit)} from it", $"A fold that wanders would catch this {kind}.", $"Move it {(near.Limit - near.Gap).Show(look.Unit)} away from the fold.", item, place: ink);
+                yield return Found(look, Severity.Stop, $"{Length.Max(near.Gap, Length.Zero).Show(look.Unit)} from the fold", $"{near.Limit.Show(look.Unit)} from it", $"A fold that wanders would catch this {kind}.", $"Move it {(near.Limit - near.Gap).Show(look.Unit)} away from the fold.", item, place: ink, by: Mending.Into(item, ink, Room(look, ink)));
         }
     }
 
@@ -46,4 +47,8 @@ public sealed class ZoneFold : Rule
                 sides.Add((ink.X >= fold - Look.Tolerance ? ink.X - fold : fold - ink.Right, look.House.FoldSafe));
         return sides.Count == 0 ? null : sides.MinBy(s => s.Gap - s.Limit);
     }
+
+    /// <summary>The safe box of the panel that most of an item lies on.</summary>
+    private static Box Room(Look look, Box ink) =>
+        look.Sheet.Panels.Where(p => p.CarriesText && p.Part != Part.Spine).MaxBy(p => Length.Min(p.Face.Right, ink.Right) - Length.Max(p.Face.X, ink.X)) is { } panel ? (look.Sheet.Zone(ZoneKind.FoldSafe, panel.Part)?.Box is { } fold ? panel.Safe.Intersect(fold) : panel.Safe) : default;
 }

@@ -16,7 +16,7 @@ public static class Coverage
         foreach (var item in take.Items)
             if (item is { Hidden: false, Opacity: 100, Blend: Blend.Normal } && item.Turned % 90 == 0 && Placement.Of(item, sheet) is { } at)
             {
-                if (Solid(item)) bare = [.. bare.SelectMany(b => b.Without(at.OnSheet(item)))];
+                if (IsSolid(item)) bare = [.. bare.SelectMany(b => b.Without(at.OnSheet(item)))];
                 if (Grown(item, at, sheet) is { } to) bare = [.. bare.SelectMany(b => b.Without(to))];
             }
         return bare;
@@ -28,7 +28,8 @@ public static class Coverage
             ? Growing.TargetBox(growth.To, at.Panel, sheet)
             : null;
 
-    private static bool Solid(Item item) => item is RectItem { Fill: not null and not FinishPaint, Corner.Units: 0 }
+    /// <summary>Whether an item lets nothing through within its frame.</summary>
+    public static bool IsSolid(Item item) => item is RectItem { Fill: not null and not FinishPaint, Corner.Units: 0 }
         or PictureItem { Fill: not null and not FinishPaint, Corner.Units: 0, Shape: Outlined.Rectangle }
         || (item is PictureItem p && PicturePlacing.Covers(p));
 }

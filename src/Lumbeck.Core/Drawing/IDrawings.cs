@@ -2,11 +2,14 @@ using Lumbeck.Core.Jobs;
 
 namespace Lumbeck.Core.Drawing;
 
-/// <summary>The port through which drawn pictures (paths instead of pixels) come into a scene.</summary>
+/// <summary>The port through which what is drawn elsewhere comes into a scene: drawn pictures (paths instead of pixels) and the squares of QR codes.</summary>
 public interface IDrawings
 {
     /// <summary>A drawing's marks in hundredths of its own unit, from its upper left corner, in press colours; null where it is not here.</summary>
     ImmutableArray<Mark>? Of(Picture picture);
+
+    /// <summary>Which squares of a QR code are dark, row by row, without its quiet zone (ISO/IEC 18004); null where so many letters make none.</summary>
+    bool[,]? Squares(string text, CodeLevel level);
 }
 
 /// <summary>Marks carried elsewhere: their paths under a placing, their lines and runs with it.</summary>

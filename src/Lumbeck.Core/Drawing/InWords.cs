@@ -37,6 +37,9 @@ public static class InWords
                 if (shape.Fill is { } fill) said.Add($"filled with {((Paint?)fill).Show(job.Swatches)}");
                 if (shape.Line is { } line) said.Add($"lined with {((Paint?)line).Show(job.Swatches)}");
                 break;
+            case CodeItem code:
+                said.Add(code.Link.Length > 0 ? code.Link : "no link");
+                break;
             case BarcodeItem code:
                 said.Add(BarcodeDrawing.Number(code, job.Ticket) is { } n ? Barcodes.Isbn.Hyphenate(n) : "no number");
                 break;

@@ -131,6 +131,9 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
     /// <summary>Whether it lays something soft over what lies under it.</summary>
     public bool Softens => Marks.Any(m => m is SoftMark);
 
+    /// <summary>Whether it has a picture that something shows through.</summary>
+    public bool SeesThrough => Marks.Any(m => m is PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false } or GrownMark { Picture.Opaque: false });
+
     /// <summary>All that its marks may reach on the sheet, beyond its frame too.</summary>
     public Bounds Reach
     {

@@ -43,7 +43,9 @@ public static class SceneBuilder
                 var inked = drawn.OfType<GrownMark>().Aggregate(frame, (b, g) => b.Union(g.Place.Then(at.ToSheet).Of(new(0, 0, 1, 1))));
                 return new(item.Id, item.Hold.Panel, at.ToSheet, drawn, frame, inked);
             case BarcodeItem code:
-                return new(item.Id, item.Hold.Panel, at.ToSheet, [.. BarcodeDrawing.Draw(BarcodeDrawing.Number(code, job.Ticket), code.Percent, job.Ticket.House.BarcodeBarReduction, type)], frame, frame);
+                return new(item.Id, item.Hold.Panel, at.ToSheet, [.. BarcodeDrawing.Draw(code, job.Ticket, type)], frame, frame);
+            case CodeItem code:
+                return new(item.Id, item.Hold.Panel, at.ToSheet, [.. CodeDrawing.Draw(code, job.Swatches, drawings?.Squares(code.Link, code.Level))], frame, frame);
             default:
                 throw new NotSupportedException($"An item of kind {item.Kind} has no drawing.");
         }

@@ -31,7 +31,7 @@ public sealed record StretchItem(string Item, Reach To) : ItemEdit(Item)
     protected override string Fact => "size";
     public override IEnumerable<string> Touches => [$"item/{Item}/panel", $"item/{Item}/box", $"item/{Item}/anchor", $"item/{Item}/x", $"item/{Item}/y", $"item/{Item}/width", $"item/{Item}/height"];
 
-    protected override Item On(Item item, Job job) => item is BarcodeItem
+    protected override Item On(Item item, Job job) => item is BarcodeItem or CodeItem
         ? throw new Refusal($"item/{Item}/width", "a barcode has the size its magnification gives it: set that")
         : item with
         {

@@ -93,6 +93,10 @@ namespace Lumbeck.Core.Edits;
 [JsonDerivedType(typeof(GrowPicture), "grow-picture")]
 [JsonDerivedType(typeof(ConvertPicture), "convert-picture")]
 [JsonDerivedType(typeof(LayTracing), "lay-tracing")]
+[JsonDerivedType(typeof(WaiveRule), "waive-rule")]
+[JsonDerivedType(typeof(PriceBarcode), "price-barcode")]
+[JsonDerivedType(typeof(ShapeBarcode), "shape-barcode")]
+[JsonDerivedType(typeof(SetCode), "set-code")]
 public abstract record Edit
 {
     /// <summary>The facts this edit changes, as paths; two edits that share none can't conflict.</summary>

@@ -50,6 +50,7 @@ public static class Facts
             ["item", var id] => job.Item(id)?.Kind ?? "not there",
             ["item", var id, "order"] => (job.WrapOf(id) is >= 0 and var wrap ? job.Wraps[wrap].Take.Items.FindIndex(i => i.Id == id) + 1 : 0).ToString(CultureInfo.InvariantCulture),
             ["item", var id, "runs"] => job.Item(id) is Jobs.TextItem t ? System.Text.Json.JsonSerializer.Serialize(t.Runs, JobJson.Options) : "not there",
+            ["waiver", var rule] => job.Waivers.FirstOrDefault(w => w.Rule == rule)?.Reason ?? "looked at",
             ["swatch", var id] => job.Swatches.FirstOrDefault(s => s.Id == id)?.Name ?? "not there",
             _ => "not there",
         };

@@ -23,7 +23,8 @@ public sealed record LayItem(string Item, Length MiddleX, Length MiddleY, Length
                 throw new Refusal($"item/{Item}/{name}", $"{Length.Max(l, default).Show(job.Ticket.Unit)} leaves nothing to see: from {Hanging.Least.Show(job.Ticket.Unit)} on");
         var level = at.Panel.Turn == Turn.None ? at.Hung.Size : new Size(at.Hung.Height, at.Hung.Width);
         if (item is BarcodeItem code && Width is { } wide)
-            item = (BarcodeItem)new MagnifyBarcode(Item, Math.Round(100m * wide.Units / BarcodeDrawing.PlateSize(100).Width.Units, 1)).Apply(job).Item(code.Id)!;
+            item = (BarcodeItem)new MagnifyBarcode(Item, Math.Round(100m * wide.Units / BarcodeDrawing.PlateSize(code with { Percent = 100 }).Width.Units, 1)).Apply(job).Item(code.Id)!;
+        else if (item is CodeItem square) item = square with { Side = Hanging.Whole(Width ?? Height ?? square.Side, job.Ticket.Unit) };
         else if (item is not BarcodeItem)
             item = item with { Width = Sized(item.Width, Width, level.Width, job), Height = item is LineItem ? item.Height : Sized(item.Height, Height, level.Height, job) };
         if (Turned is { } turned) item = new TurnItem(Item, Math.Round(turned, 2)).Turn(item);

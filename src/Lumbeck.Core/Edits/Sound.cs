@@ -32,7 +32,8 @@ public static class Sound
             TextItem { Style: not null, Words: not null, Runs: not null } t => Text((TextItem)Paints.Item(t, p => paint(p) ?? (p is null ? null : new InkPaint(Ink.Black)))),
             TextItem => throw No("its text"),
             ShapeItem s => Shape(s with { Fill = paint(s.Fill), Line = paint(s.Line) }),
-            BarcodeItem b => b.Percent is < 50 or > 300 || (b.Number is { } d && (d.Length != 13 || !d.All(char.IsAsciiDigit))) ? throw No("a barcode") : b,
+            BarcodeItem b => b.Percent is < 50 or > 300 || (b.Number is { } d && (d.Length is not (12 or 13) || !d.All(char.IsAsciiDigit))) || (b.AddOn is { Length: > 0 } five && (five.Length != 5 || !five.All(char.IsAsciiDigit))) || b.Bars is { } bars && (bars < ShapeBarcode.Least || bars > ShapeBarcode.Most) ? throw No("a barcode") : b,
+            CodeItem c => c.Link.Length > SetCode.Most || c.Link.Any(char.IsControl) || c.Side < SetCode.Least || c.Side > SetCode.Largest || !Enum.IsDefined(c.Level) ? throw No("a QR code") : c,
             _ => item,
         };
     }

@@ -148,7 +148,7 @@ public static class HouseKeys
         Count("line_art_ppi", "Line art under this resolution is a caution.", 100, 4800, h => h.LineArt, (h, v) => h with { LineArt = v }),
         Count("line_art_most_ppi", "Line art leaves at no more than this.", 100, 4800, h => h.LineArtMost, (h, v) => h with { LineArtMost = v }),
 
-        List("kinds", "Press files taken, the preferred first: x4, x1a, pdf.", h => h.Kinds.Select(k => k.Word()), (h, e) => h with { Kinds = [.. e.Select(x => HouseValue.Choice(x, "kinds", PressKinds.Words))] }),
+        List("kinds", "Press files taken, the preferred first: x4, x1a, pdf.", h => h.Kinds.Select(k => k.Word), (h, e) => h with { Kinds = [.. e.Select(x => HouseValue.Choice(x, "kinds", PressKinds.Words))] }),
         Choice("marks", "Printer's marks wanted: none, crop, or crop and bleed.", h => h.Marks, (h, v) => h with { Marks = v }, ("none", Marks.None), ("crop", Marks.Crop), ("crop-and-bleed", Marks.CropAndBleed)),
         Flag("fold_marks", "Whether folds are marked outside the bleed.", h => h.FoldMarks, (h, v) => h with { FoldMarks = v }),
         Flag("ink_bar", "Whether an ink bar is wanted outside the bleed.", h => h.InkBar, (h, v) => h with { InkBar = v }),

@@ -8,6 +8,9 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     /// <summary>Items that want a look since the sheet last changed.</summary>
     public ImmutableList<ToLookAt> Looks { get; init; } = [];
 
+    /// <summary>Rules this job goes without, each with its reason.</summary>
+    public ImmutableList<Checks.Waiver> Waivers { get; init; } = [];
+
     /// <summary>The design of the wrap that carries the front; a jacketed hardcover has a second wrap, the case.</summary>
     public Take Take => Wraps[0].Take;
 

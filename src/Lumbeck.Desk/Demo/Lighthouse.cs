@@ -12,7 +12,7 @@ internal static class Lighthouse
         [
             new SetLanguage("he"), new SetTrim(Size.FromInches(5, 8)), new SetPages(160), new SetFact(Words.Subtitle, "נובלה"), new SetFact(Words.Author, "נועה אלמוג"), new SetFact(Words.Imprint, "Skerry & Vane"), new SetIsbn("9780000000033"),
             new SetPeople([new("Idit Marom", "translator")]), new SetFact(Words.Finish, "matt"),
-            .. Lay.Swatches(("sea", "Evening sea", 74, 40, 30, 16), ("lamp", "Lamp", 2, 10, 52, 0), ("lime", "Lime wash", 4, 3, 8, 0), ("brick", "Brick", 18, 82, 76, 8), ("rock", "Rock", 60, 54, 52, 44)),
+            .. Lay.Swatches(("sea", "Evening sea", 74, 40, 30, 16), ("lamp", "Lamp", 2, 10, 52, 0), ("lime", "Lime wash", 0, 1, 4, 0), ("dark", "Night rock", 64, 56, 52, 88), ("brick", "Brick", 18, 82, 76, 8), ("rock", "Rock", 60, 54, 52, 44)),
             new PaintGround(new SwatchPaint("sea")),
             Art.Over(desk, "evening", "evening-off-the-last-light.jpg", 3240, 2520, Lay.At(Part.Sheet, Anchor.Middle, box: HoldBox.Edge), 0),
             Lay.Rect("rock", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 34, "rock"),
@@ -28,7 +28,7 @@ internal static class Lighthouse
             Lay.Text("subtitle", TextRole.Subtitle, "נובלה", Lay.At(Part.Front, Anchor.Top, down: 50), 0, 9, "frank-ruhl-libre/400", 18, "lime"),
             Lay.Text("author", TextRole.Author, "נועה אלמוג", Lay.At(Part.Front, Anchor.Bottom, down: -5), 0, 10, "frank-ruhl-libre/400", 22, "lime"),
             Lay.Spine("spine-title", TextRole.Title, "המגדלור האחרון", "frank-ruhl-libre/700", "lime"),
-            Lay.Spine("spine-author", TextRole.Author, "נועה אלמוג", "frank-ruhl-libre/400", "lime"),
+            Lay.Spine("spine-author", TextRole.Author, "נועה אלמוג", "frank-ruhl-libre/400", "dark"),
             Lay.Spine("spine-imprint", TextRole.Imprint, "S & V", "frank-ruhl-libre/400", "lime", 40),
             Lay.Text("blurb", TextRole.Blurb, "בלילה האחרון של השנה נדלק האור במגדלור שאיש אינו שומר עליו.\n\nדינה, שבאה לאי כדי למכור את בית סבתה, נשארת עד האביב, ולומדת לקרוא את הים, את שכניה, ואת הפנקס שבו רשמה סבתה כל ספינה שלא חזרה.", Lay.At(Part.Back, Anchor.Top, down: 22), 92, 90, "frank-ruhl-libre/400", 13, "lime", Align.Left, leading: 1.5m).Copy(),
             Lay.Barcode("barcode"),

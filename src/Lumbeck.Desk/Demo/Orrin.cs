@@ -18,7 +18,7 @@ internal static class Orrin
             new SetTrim(Size.FromMillimetres(189, 246)), new SetPages(222), new SetPaper(silk), new SetFact(Words.Subtitle, "an illustrated history"),
             new SetFact(Words.Author, "Rowan Achterberg"), new SetFact(Words.Imprint, "Skerry & Vane"), new SetIsbn("9780000000019"), new SetPrice(new(38, "GBP")),
             new SetPeople([new("Edda Lindqvist", "photographer"), new("Tomas Wray", "foreword")]), new SetInsideColour(InsideColour.Colour), new SetFact(Words.Finish, "matt laminate"), new SetFact(Words.Edition, "first"),
-            .. Lay.Swatches(("dusk", "Dusk", 62, 40, 34, 18), ("haze", "Haze", 52, 32, 28, 12), ("stone", "Stone", 12, 14, 24, 4), ("shade", "Shade", 30, 30, 40, 18), ("river", "River", 78, 52, 42, 34), ("paper", "Paper", 3, 4, 10, 0)),
+            .. Lay.Swatches(("dusk", "Dusk", 62, 40, 34, 18), ("haze", "Haze", 52, 32, 28, 12), ("stone", "Stone", 12, 14, 24, 4), ("shade", "Shade", 30, 30, 40, 18), ("river", "River", 78, 52, 42, 34), ("paper", "Paper", 0, 1, 4, 0)),
             new PaintGround(new SwatchPaint("dusk")), new LayPaper(new ContourLines { Seed = 7, Paint = new SwatchPaint("haze") }),
             Art.Over(desk, "valley", "orrin-valley-in-mist.jpg", 5200, 2240, Lay.At(Part.Sheet, Anchor.Top, box: HoldBox.Edge), 184),
             // The viaduct: a wall, its openings, a parapet, and the river before it.
@@ -35,7 +35,7 @@ internal static class Orrin
             Lay.Rect("pier", Lay.At(Part.Spine, Anchor.Middle, box: HoldBox.Edge), 0, 0, "river"),
             Lay.Text("title", TextRole.Title, "Bridges of the\nOrrin Valley", Lay.At(Part.Front, Anchor.Top, down: 20), 0, 60, "libre-caslon-text/400", 52, "paper", leading: 1.06m).Run("Bridges of the\n", new() { Face = Lay.Face("libre-caslon-text/400i"), Size = Length.FromPoints(34) }).With(Soft),
             Lay.Rect("title-rule", Lay.At(Part.Front, Anchor.Top, down: 72), 42, 0.5m, "paper"),
-            Lay.Text("subtitle", TextRole.Subtitle, "an illustrated history", Lay.At(Part.Front, Anchor.Top, down: 77), 0, 10, "libre-caslon-text/400i", 17, "paper"),
+            Lay.Text("subtitle", TextRole.Subtitle, "an illustrated history", Lay.At(Part.Front, Anchor.Top, down: 77), 0, 11, "libre-caslon-text/400i", 19, "paper").With(Soft),
             Lay.Text("author", TextRole.Author, "Rowan Achterberg", Lay.At(Part.Front, Anchor.Bottom, down: 0), 0, 9, "libre-caslon-text/400", 17, "paper", tracking: 40),
             Lay.Spine("spine-title", TextRole.Title, "Bridges of the Orrin Valley", "libre-caslon-text/400", "paper"),
             Lay.Spine("spine-author", TextRole.Author, "Achterberg", "libre-caslon-text/400i", "paper"),

@@ -42,7 +42,7 @@ internal static class Tidewatcher
 
         yield return Lay.Spine("spine-title", TextRole.Title, "The Tidewatcher’s Ledger", "cormorant-garamond/600", "sailcloth");
         yield return Lay.Spine("spine-author", TextRole.Author, "KALLWEIT", "cormorant-garamond/600", "sailcloth", 120);
-        yield return Lay.Spine("spine-imprint", TextRole.Imprint, "S & V", "cormorant-garamond/600", "brass", 60);
+        yield return Lay.Spine("spine-imprint", TextRole.Imprint, "S & V", "cormorant-garamond/600", "sailcloth", 60);
 
         yield return new AddItem(new TextItem { Id = "lead", Words = "Every harbour keeps two books.", Hold = At(Part.Back, Anchor.TopLeft, 0.2m, 0.62m), Width = new(In(4.1m)), Height = new(In(0.4m)), Style = sail(new("cormorant-garamond", 400, true), 21, Align.Left) });
         yield return new AddItem(new TextItem

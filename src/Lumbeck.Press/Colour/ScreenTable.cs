@@ -58,7 +58,7 @@ public sealed class ScreenTable
     }
 
     /// <summary>Between the sixteen points about a mix.</summary>
-    private void One(ReadOnlySpan<byte> ink, Span<byte> rgb)
+    internal void One(ReadOnlySpan<byte> ink, Span<byte> rgb)
     {
         Span<int> low = stackalloc int[4], part = stackalloc int[4];
         for (var i = 0; i < 4; i++)

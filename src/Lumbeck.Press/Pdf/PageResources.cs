@@ -31,10 +31,19 @@ internal interface IPageResources
 
     /// <summary>A finishing ink's plate (8.6.6.4).</summary>
     string Finish(string name);
+
+    /// <summary>A flattened part as an image, and where its unit square lies on the sheet.</summary>
+    (string Name, Affine Place) Flat(Plates.FlatMark mark);
 }
 
 /// <summary>One page's resources, written as they are asked for.</summary>
-internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, EmbeddedFace> faces, PressImages images) : IPageResources
+/// <param name="pdf">The file.</param>
+/// <param name="scene">The sheet.</param>
+/// <param name="faces">Its faces.</param>
+/// <param name="images">Its pictures.</param>
+/// <param name="ink">How inks are written.</param>
+/// <param name="media">The page's whole, in its own points.</param>
+internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, EmbeddedFace> faces, PressImages images, InkText ink, Bounds media) : IPageResources
 {
     private readonly int _number = pdf.Reserve();
     private readonly StringBuilder _states = new("/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >>");
@@ -50,7 +59,7 @@ internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, Emb
     {
         Mixes = true;
         var name = "X" + (scene.Pieces.IndexOf(piece) + 1).ToString(CultureInfo.InvariantCulture);
-        var box = $"[0 0 {PdfText.Figure(scene.Width)} {PdfText.Figure(scene.Height)}]";
+        var box = $"[{PdfText.Figure(media.Left)} {PdfText.Figure(media.Top)} {PdfText.Figure(media.Right)} {PdfText.Figure(media.Bottom)}]";
         _objects[name] = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {box} /Group << /S /Transparency /CS /DeviceCMYK >> /Resources {_number} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
         _states.Append($" /{name}g << /Type /ExtGState /ca {PdfText.Figure(piece.Opacity)} /CA {PdfText.Figure(piece.Opacity)} /BM /{piece.Blend} /AIS false >>");
         return name;
@@ -113,22 +122,33 @@ internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, Emb
         List<(double At, Ink Ink)> stops = [.. shade.Stops];
         if (stops[0].At > 0) stops.Insert(0, (0, stops[0].Ink));
         if (stops[^1].At < 1) stops.Add((1, stops[^1].Ink));
-        static string inks(Ink i) => $"[{PdfText.Inks(i)}]";
+        string inks(Ink i) => $"[{ink.Numbers(i)}]";
         var parts = stops.Zip(stops.Skip(1)).Where(p => p.Second.At > p.First.At).ToList();
         var functions = string.Join(' ', parts.Select(p => $"<< /FunctionType 2 /Domain [0 1] /N 1 /C0 {inks(p.First.Ink)} /C1 {inks(p.Second.Ink)} >>"));
         var function = pdf.Object($"<< /FunctionType 3 /Domain [0 1] /Functions [{functions}] /Bounds [{string.Join(' ', parts.Skip(1).Select(p => PdfText.Figure(p.First.At)))}] /Encode [{string.Join(' ', parts.Select(_ => "0 1"))}] >>");
         var (x0, y0, x1, y1) = (PdfText.Figure(shade.X0), PdfText.Figure(shade.Y0), PdfText.Figure(shade.X1), PdfText.Figure(shade.Y1));
         var coords = shade.Round ? $"{x0} {y0} 0 {x0} {y0} {PdfText.Figure(Math.Sqrt(((shade.X1 - shade.X0) * (shade.X1 - shade.X0)) + ((shade.Y1 - shade.Y0) * (shade.Y1 - shade.Y0))))}" : $"{x0} {y0} {x1} {y1}";
         var name = string.Create(CultureInfo.InvariantCulture, $"S{_shades.Count + 1}");
-        _shades[name] = pdf.Object($"<< /ShadingType {(shade.Round ? 3 : 2)} /ColorSpace /DeviceCMYK /Coords [{coords}] /Function {function} 0 R /Extend [true true] >>");
+        _shades[name] = pdf.Object($"<< /ShadingType {(shade.Round ? 3 : 2)} /ColorSpace {ink.Space} /Coords [{coords}] /Function {function} 0 R /Extend [true true] >>");
         return name;
     }
+
+    public (string Name, Affine Place) Flat(Plates.FlatMark mark)
+    {
+        var (number, place) = images.Of(mark);
+        var name = string.Create(CultureInfo.InvariantCulture, $"I{number}");
+        _objects[name] = number;
+        return (name, place);
+    }
+
+    /// <summary>The colour of all plates at once, for printer's marks alone (8.6.6.4).</summary>
+    public string Registration() => Finish("All");
 
     public string Finish(string name)
     {
         if (_plates.TryGetValue(name, out var known)) return known[..known.IndexOf(' ', StringComparison.Ordinal)];
         var id = string.Create(CultureInfo.InvariantCulture, $"P{_plates.Count + 1}");
-        var likeness = Finishes.Likeness(name);
+        var likeness = name == "All" ? Ink.Percent(100, 100, 100, 100) : Finishes.Likeness(name);
         _plates[name] = $"{id} [/Separation /{PdfText.Name(name)} /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [{PdfText.Inks(likeness)}] >>]";
         return id;
     }

@@ -5,9 +5,14 @@ namespace Lumbeck.Press.Pdf;
 /// <summary>A scene as a page's content (ISO 32000-1, 8 and 9): the same marks as the screen's, in the press's own colours.</summary>
 /// <param name="scene">The sheet.</param>
 /// <param name="has">What content names: faces, pictures, patterns, states.</param>
+/// <param name="ink">How inks are written.</param>
+/// <param name="page">Where the sheet lies on its page: from its own points, y down, to the page's, y up.</param>
 /// <param name="shapes">The shape of a run of type, where type leaves as shapes; null where it stays type.</param>
-internal sealed class PdfPainter(Scene scene, IPageResources has, Func<GlyphMark, Outline>? shapes = null)
+internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, Affine page, Func<GlyphMark, Outline>? shapes = null)
 {
+    /// <summary>Scenes are y down from the upper left corner, pages y up from the lower left; so many points of the page lie left of the sheet and below it.</summary>
+    public static Affine OnPage(Scene scene, double left = 0, double below = 0) => new(1, 0, 0, -1, left, scene.Height + below);
+
     private StringBuilder _s = new();
     private bool _overprinting;
     private Ink? _fill;
@@ -19,7 +24,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, Func<GlyphMark
             foreach (var piece in scene.Pieces)
             {
                 GlyphMark? before = null;
-                foreach (var g in piece.Marks.OfType<GlyphMark>())
+                foreach (var g in piece.Marks.SelectMany(m => m switch { GlyphMark own => [own], Plates.FlatMark { Letters: { } seen } => [seen], Plates.FlatMark f => f.Hidden, _ => (IEnumerable<GlyphMark>)[] }))
                 {
                     var read = Readable.Of(g, before);
                     foreach (var glyph in read) has.Face(g.Face).Use(glyph);
@@ -30,11 +35,10 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, Func<GlyphMark
         foreach (var piece in scene.Pieces)
         {
             if (piece.IsEmpty) continue;
-            // Scenes are y down from the upper left corner, pages y up from the lower left.
-            var toPage = piece.Place.Then(new(1, 0, 0, -1, 0, scene.Height));
+            var toPage = piece.Place.Then(page);
             var overprinting = _overprinting;
             if (piece.Mixes) { Mixed(piece, toPage); continue; }
-            if (piece.Clipped) _s.Append("q 0 0 ").Append(PdfText.Figure(scene.Width)).Append(' ').Append(PdfText.Figure(scene.Height)).Append(" re W n\n");
+            if (piece.Clipped) _s.Append("q ").Append(PdfText.Figure(page.E)).Append(' ').Append(PdfText.Figure(page.F - scene.Height)).Append(' ').Append(PdfText.Figure(scene.Width)).Append(' ').Append(PdfText.Figure(scene.Height)).Append(" re W n\n");
             foreach (var mark in piece.Marks) Mark(mark, toPage);
             if (piece.Clipped) { _s.Append("Q\n"); _fill = null; _overprinting = overprinting; }
         }
@@ -70,7 +74,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, Func<GlyphMark
             case LineMark l:
                 Overprint(l.Finish is not null);
                 if (l.Finish is { } finish) _s.Append('/').Append(has.Finish(finish.Name)).Append(" CS ").Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" SCN ");
-                else _s.Append(PdfText.Inks(l.Ink)).Append(" K ");
+                else _s.Append(ink.Lined(l.Ink)).Append(' ');
                 _s.Append(PdfText.Figure(l.Width)).Append(" w 1 j\n");
                 if (l.Dash.Length > 0) _s.Append('[').AppendJoin(' ', l.Dash.Select(PdfText.Figure)).Append("] 0 d\n");
                 Shape(l.Shape, toPage);
@@ -102,10 +106,13 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, Func<GlyphMark
             case SoftMark o when !o.Bounds.IsEmpty:
                 // What multiplies never overprints besides (11.7.4.5).
                 Overprint(false);
-                _s.Append("q /").Append(has.Soft(o, toPage)).Append(" gs ").Append(PdfText.Inks(o.Ink)).Append(" k\n");
+                _s.Append("q /").Append(has.Soft(o, toPage)).Append(" gs ").Append(ink.Filled(o.Ink)).Append('\n');
                 var b = o.Bounds;
                 Shape(Outline.Rectangle(b.Left, b.Top, b.Right - b.Left, b.Bottom - b.Top), toPage);
                 _s.Append("f Q\n");
+                break;
+            case Plates.FlatMark f when !f.Window.IsEmpty:
+                Flat(f, toPage);
                 break;
             case GlyphMark g:
                 if (g.Shade is { } run)
@@ -119,6 +126,26 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, Func<GlyphMark
                 else { Shape(shapes(g), toPage); _s.Append("f\n"); }
                 break;
         }
+    }
+
+    /// <summary>Pixels seen through a shape, or through letters that clip as type does (9.3.6). Plates of finishing inks stay as they are.</summary>
+    private void Flat(Plates.FlatMark flat, Affine toPage)
+    {
+        var (name, place) = has.Flat(flat);
+        var placed = place.Then(page);
+        Overprint(true);
+        if (flat.Letters is { } letters)
+        {
+            _s.Append("q\n");
+            if (shapes is null) Glyphs(letters, toPage, 7);
+            else { Shape(shapes(letters), toPage); _s.Append("W n\n"); }
+            Image(name, placed);
+            _s.Append("Q\n");
+        }
+        else if (flat.Clip is { } clip) Clipped(clip, toPage, false, () => Image(name, placed));
+        else { _s.Append("q\n"); Image(name, placed); _s.Append("Q\n"); }
+        if (shapes is null) foreach (var hidden in flat.Hidden) { _s.Append("q\n"); Glyphs(hidden, toPage, 3); _s.Append("Q\n"); }
+        _fill = null;
     }
 
     private static double Wide(Affine m) => Math.Sqrt((m.A * m.A) + (m.B * m.B));
@@ -151,7 +178,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, Func<GlyphMark
         return $"{string.Join(' ', ((double[])[m.A, m.B, m.C, m.D, m.E, m.F]).Select(PdfText.Figure))} cm /{name} Do\n";
     }
 
-    private void Fill(Mark mark, Ink ink, bool overprint)
+    private void Fill(Mark mark, Ink own, bool overprint)
     {
         Overprint(overprint || mark.Finish is not null);
         if (mark.Finish is { } finish)
@@ -160,9 +187,9 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, Func<GlyphMark
             _s.Append('/').Append(has.Finish(finish.Name)).Append(" cs ").Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" scn\n");
             return;
         }
-        if (_fill == ink) return;
-        _fill = ink;
-        _s.Append(PdfText.Inks(ink)).Append(" k\n");
+        if (_fill == own) return;
+        _fill = own;
+        _s.Append(ink.Filled(own)).Append('\n');
     }
 
     private void Overprint(bool on)
@@ -202,14 +229,17 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, Func<GlyphMark
             }
     }
 
-    private void Glyphs(GlyphMark g, Affine toPage)
+    /// <param name="g">The run.</param>
+    /// <param name="toPage">Where its piece lies.</param>
+    /// <param name="mode">0 filled, 3 not seen, 7 a clip (9.3.6).</param>
+    private void Glyphs(GlyphMark g, Affine toPage, int mode = 0)
     {
         var face = has.Face(g.Face);
         var glyphs = _read.GetValueOrDefault(g, g.Glyphs);
         // Letters spaced so widely that they would be taken for words carry those themselves (14.9.4).
         var spelled = !g.RightToLeft && IsSpaced(g, face);
         if (spelled) Span(g.Text);
-        _s.Append("BT /").Append(face.Name).Append(' ').Append(PdfText.Figure(g.Size)).Append(" Tf\n");
+        _s.Append("BT /").Append(face.Name).Append(' ').Append(PdfText.Figure(g.Size)).Append(mode == 0 ? " Tf\n" : $" Tf {mode} Tr\n");
         for (var from = 0; from < glyphs.Length;)
         {
             var to = from + 1;

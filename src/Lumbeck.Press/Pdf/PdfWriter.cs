@@ -49,7 +49,8 @@ public sealed class PdfWriter : IDisposable
     /// <param name="entries">Dictionary entries besides length and filter.</param>
     /// <param name="fill">Writes the stream's data.</param>
     /// <param name="compress">False only for what other programs must find by reading bytes, such as XMP.</param>
-    public int Stream(int number, string entries, Action<Stream> fill, bool compress = true)
+    /// <param name="level">How hard it is compressed.</param>
+    public int Stream(int number, string entries, Action<Stream> fill, bool compress = true, CompressionLevel level = CompressionLevel.Optimal)
     {
         var length = Reserve();
         Begin(number);
@@ -58,7 +59,7 @@ public sealed class PdfWriter : IDisposable
         var raw = new Counted(this);
         if (compress)
         {
-            using var z = new ZLibStream(raw, CompressionLevel.Optimal, leaveOpen: true);
+            using var z = new ZLibStream(raw, level, leaveOpen: true);
             fill(z);
         }
         else fill(raw);
@@ -68,7 +69,7 @@ public sealed class PdfWriter : IDisposable
         return number;
     }
 
-    public int Stream(string entries, Action<Stream> fill, bool compress = true) => Stream(Reserve(), entries, fill, compress);
+    public int Stream(string entries, Action<Stream> fill, bool compress = true, CompressionLevel level = CompressionLevel.Optimal) => Stream(Reserve(), entries, fill, compress, level);
 
     /// <summary>Ends the file: cross-reference table and trailer.</summary>
     /// <exception cref="InvalidOperationException">An object was reserved and never written.</exception>

@@ -23,7 +23,17 @@ public static class PictureMaking
         using var sized = Sized(path, wide);
         using var flat = Flat(sized);
         using var press = Press(flat, condition, convert);
-        return new(press.Width, press.Height, press.Bands == 1, press.JpegsaveBuffer(q: 92, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off), Alpha(sized));
+        return new(press.Width, press.Height, press.Bands == 1, press.JpegsaveBuffer(q: 95, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off), Alpha(sized));
+    }
+
+    /// <summary>For a proof: small and sharp, as the press would show it. What shows through is not kept.</summary>
+    public static PressPicture ForProof(string path, int wide, PressCondition condition, bool convert = false)
+    {
+        using var sized = Sized(path, wide);
+        using var flat = Flat(sized);
+        using var press = Press(flat, condition, convert);
+        using var screen = press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : Screen(press, condition);
+        return new(screen.Width, screen.Height, false, screen.JpegsaveBuffer(q: 88, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off), null);
     }
 
     /// <summary>The same as pixels, for plates.</summary>

@@ -17,14 +17,19 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
 
     private readonly PixelShelf _pixels = new(files, condition);
 
+    /// <summary>Paints a window of a scene: so many of its pieces, from the lowest, where that is said; finishing inks by their likeness besides where that is asked.</summary>
+    /// <exception cref="ArgumentException">The window is empty, or has more pixels than can be painted.</exception>
+    public Plates Paint(Scene scene, Bounds window, double perInch, int? pieces = null, bool likeness = false) => Paint(scene, window, perInch, pieces, likeness, null);
+
     /// <summary>Paints a window of a scene.</summary>
     /// <param name="scene">The sheet.</param>
     /// <param name="window">The part of it, in points.</param>
     /// <param name="perInch">Pixels an inch.</param>
     /// <param name="pieces">So many of the scene's pieces, from the lowest; all where null.</param>
     /// <param name="likeness">Whether finishing inks are shown by their likeness in process inks, as on screen, besides their plates.</param>
+    /// <param name="letters">Is told of each run of type just before it is laid: its piece, the run, how it covers, and what lies there.</param>
     /// <exception cref="ArgumentException">The window is empty, or has more pixels than can be painted.</exception>
-    public Plates Paint(Scene scene, Bounds window, double perInch, int? pieces = null, bool likeness = false)
+    internal Plates Paint(Scene scene, Bounds window, double perInch, int? pieces, bool likeness, Action<Piece, GlyphMark, Mask, Plates>? letters)
     {
         var k = perInch / 72;
         var (wide, high) = ((int)Math.Ceiling(((window.Right - window.Left) * k) - 1e-6), (int)Math.Ceiling(((window.Bottom - window.Top) * k) - 1e-6));
@@ -38,7 +43,7 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
         {
             if (piece.IsEmpty) continue;
             var place = piece.Place.Then(toPixels);
-            var brush = new Brush(plates, mask, type, _pixels, likeness);
+            var brush = new Brush(plates, mask, type, _pixels, likeness) { Letters = letters is null ? null : g => letters(piece, g, mask, plates) };
             if (!piece.Mixes) { brush.On(sheet, place, k, edge, piece.Marks); continue; }
             var group = sheet.Group();
             group.Mix(piece.Opacity, piece.Blend, brush.On(group, place, k, edge, piece.Marks));
@@ -50,6 +55,9 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
 /// <summary>Lays marks on a layer.</summary>
 internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pixels, bool likeness)
 {
+    /// <summary>Is told of each run of type before it is laid.</summary>
+    public Action<GlyphMark>? Letters { get; init; }
+
     private Layer _on = null!;
     private Affine _place;
     private double _scale;
@@ -99,6 +107,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
                 break;
             case GlyphMark g:
                 using (var path = SkiaPath.Of(line => Glyphs(line, g))) mask.Fill(path, clip);
+                Letters?.Invoke(g);
                 if (g.Shade is { } run) Shade(run);
                 else Ink(g, g.Ink, g.Overprint);
                 break;

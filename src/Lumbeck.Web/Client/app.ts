@@ -3,6 +3,8 @@ import './clip';
 import './colours';
 import './faces';
 import './type';
+import './checks';
+import './drift';
 import './fields';
 import './insides';
 import './pictures';
@@ -43,6 +45,8 @@ document.addEventListener('click', e => {
     return send({ path: at.dataset.fact, text: at.dataset.text });
   }
   if ((at = closest(e, '[data-see]'))) return sees[at.dataset.see!]?.();
+  if ((at = closest(e, '[data-mend]'))) return send({ mend: at.dataset.mend });
+  if ((at = closest(e, '[data-heed]'))) return send({ waive: at.dataset.heed, text: '' });
   if ((at = closest(e, '[data-looked]'))) return send({ looked: at.dataset.looked });
   if ((at = closest(e, '[data-design]'))) { closest(e, 'details[data-picks]')?.removeAttribute('open'); return send({ design: at.dataset.design, order: Number(at.dataset.number ?? 0) }); }
   if ((at = closest(e, '[data-take]'))) return send({ take: at.dataset.take });
@@ -125,6 +129,12 @@ document.addEventListener('keydown', e => {
 // Long work says that it is under way.
 document.addEventListener('submit', e => {
   const form = e.target as HTMLFormElement;
+  if (form.dataset.waive) {
+    e.preventDefault();
+    const reason = form.querySelector<HTMLInputElement>('input')!;
+    if (!reason.value.trim()) return reason.focus();
+    return send({ waive: form.dataset.waive, text: reason.value });
+  }
   if (pending()) {
     e.preventDefault();
     return void answered().then(() => form.requestSubmit());

@@ -173,6 +173,20 @@ async function news(back = false): Promise<void> {
   }
 }
 
+/** Shows what the plates say of what is shown, once they were looked at; whatever was done meanwhile asks again by itself. */
+export async function plated(): Promise<void> {
+  const at = tick;
+  const open = shown;
+  const query = new URLSearchParams({ seen: String(at), place: body.dataset.place ?? '', sheet: body.dataset.sheet ?? '0' });
+  if (open) query.set('open', open);
+  const answer = await fetch(`${base}/plated?${query}`);
+  if (answer.status !== 200) return;
+  const text = await answer.text();
+  if (busy || waiting.length > 0 || tick !== at || shown !== open || wanted !== open || tried) return;
+  await htmx.swap({ text, target: body, sourceElement: body, swap: 'none' });
+  settle();
+}
+
 async function show(answer: Response, whole = true): Promise<void> {
   const now = Number(answer.headers.get('X-Tick'));
   const text = await answer.text();

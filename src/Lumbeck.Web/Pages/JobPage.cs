@@ -1,3 +1,4 @@
+using Lumbeck.Press.Pdf;
 using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -11,16 +12,19 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
     public Screen Screen { get; private set; } = null!;
     public string? Open { get; private set; }
     public int Sheet { get; private set; }
+    /// <summary>A spot to have in view: x, y, width and height in points of the sheet.</summary>
+    public string? Spot { get; private set; }
     public ComposedSheet Shown => On.Composed.Sheets[Sheet];
     public Place Place => place;
     protected Desk.Desk Desk => desk;
 
-    public async Task<IActionResult> OnGetAsync(string slug, string? item, int? sheet)
+    public virtual async Task<IActionResult> OnGetAsync(string slug, string? item, int? sheet)
     {
         try { On = desk.Job(slug); }
         catch (Refusal) { return NotFound(); }
         Open = item is not null ? string.Join(',', item.Split(',').Where(id => On.Job.Item(id) is not null)) is { Length: > 0 } some ? some : null : null;
         Sheet = Open is not null ? On.Composed.SheetOf(Open.Split(',')[^1]).On.Number : Math.Clamp(sheet ?? 0, 0, On.Composed.Sheets.Length - 1);
+        Spot = Request.Query["spot"].ToString() is { Length: > 0 and < 60 } spot && spot.Split(' ') is { Length: 4 } four && four.All(f => double.TryParse(f, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n)) ? spot : null;
         Screen = await screens.Now(On, place, Sheet, Open);
         Response.Headers.CacheControl = "no-store";
         return Page();
@@ -35,13 +39,61 @@ public sealed class CheckModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
 
 public sealed class ColoursModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Colours);
 
+[RequestSizeLimit(MostBytes), RequestFormLimits(MultipartBodyLengthLimit = MostBytes)]
 public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Press)
 {
-    public IActionResult OnPost(string slug, bool outlines)
+    /// <summary>Largest file from elsewhere, in bytes.</summary>
+    public const long MostBytes = 500_000_000;
+
+    /// <summary>The house that files are made for now.</summary>
+    public House For { get; private set; } = null!;
+    /// <summary>Every house that binds so, the ticket's own first.</summary>
+    public IReadOnlyList<House> Houses { get; private set; } = [];
+    /// <summary>The job as that house would print it, where it is another than the ticket's.</summary>
+    public Composed? There { get; private set; }
+    /// <summary>What reception said of a file from elsewhere, and what that is called.</summary>
+    public Intake.Verdict? Verdict { get; private set; }
+    public string Judged { get; private set; } = "";
+
+    public override async Task<IActionResult> OnGetAsync(string slug, string? item, int? sheet)
     {
-        try { Desk.PressBeside(Desk.Job(slug), PressKind.X4, outlines); }
+        var result = await base.OnGetAsync(slug, item, sheet);
+        if (result is NotFoundResult) return result;
+        var t = On.Job.Ticket;
+        Houses = [t.House, .. Desk.AllHouses().Select(h => h.House).Where(h => h.Id != t.House.Id && h.Binds(t.Binding))];
+        For = Houses.FirstOrDefault(h => h.Id == (Request.HasFormContentType ? Request.Form["for"].ToString() : Request.Query["for"].ToString())) ?? t.House;
+        if (For.Id == t.House.Id) return result;
+        try { There = Desk.ForHouse(On, For); }
+        catch (Refusal r) { (TempData["problem"], For) = ($"{For.Name}: {r.Message}", t.House); }
+        return result;
+    }
+
+    public IActionResult OnPost(string slug, string? kind, [Microsoft.AspNetCore.Mvc.FromForm(Name = "for")] string? house, bool outlines, bool rgb, bool zones, bool letter, string? panel, int? pixels)
+    {
+        try
+        {
+            var plan = PressPlan.Read(kind ?? "") with { Outlines = outlines, Rgb = rgb && kind == PressKind.Pdf.Word, Zones = zones, Letter = letter, Panel = Parts.TryParse(panel ?? "", out var part) ? part : Part.Sheet };
+            if (plan.Kind == PressKind.Screen) plan = plan with { Pixels = pixels is >= 100 and <= 10_000 and var n ? n : throw new Refusal("pixels", "the front for screens can have from 100 to 10,000 pixels") };
+            Desk.PressBeside(Desk.Job(slug), plan, string.IsNullOrEmpty(house) ? null : house);
+        }
         catch (Refusal r) when (r.Path == "job") { return NotFound(); }
-        catch (Refusal r) { TempData["problem"] = r.Message; }
-        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press");
+        catch (Refusal r) { TempData["problem"] = r.Message.Capital() + "."; }
+        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press{(string.IsNullOrEmpty(house) ? "" : "?for=" + Uri.EscapeDataString(house))}");
+    }
+
+    /// <summary>A finished file from elsewhere; it is looked at and not kept.</summary>
+    public async Task<IActionResult> OnPostIntakeAsync(string slug, IFormFile? file)
+    {
+        var result = await OnGetAsync(slug, null, null);
+        if (result is NotFoundResult || file is null) return result;
+        var aside = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
+        try
+        {
+            await using (var s = new FileStream(aside, FileMode.CreateNew)) await file.CopyToAsync(s);
+            Judged = Path.GetFileName(file.FileName.Replace('\\', '/')) is { Length: > 0 } name ? name.Length > 80 ? name[..80] : name : "This file";
+            Verdict = await Task.Run(() => Desk.Judge(On, aside, For.Id == On.Job.Ticket.House.Id ? null : For));
+        }
+        finally { System.IO.File.Delete(aside); }
+        return result;
     }
 }

@@ -101,25 +101,6 @@ public sealed class Drawings(Desk.Desk desk)
         return s.Append("</svg>").ToString();
     }
 
-    /// <summary>Findings as they are listed and numbered: by panel, notes at the end.</summary>
-    public static IReadOnlyList<(Finding Finding, int Number)> Numbered(Composed c) =>
-        [.. c.Findings.Where(f => f.Severity != Severity.Note).GroupBy(f => f.Panel ?? Part.Sheet).SelectMany(g => g).Concat(c.Findings.Where(f => f.Severity == Severity.Note)).Select((f, i) => (f, i + 1))];
-
-    /// <summary>Where findings lie, numbered over a picture of the wrap.</summary>
-    public static string Spots(Composed c, ComposedSheet on, string slug)
-    {
-        var sheet = on.Sheet;
-        var s = new StringBuilder("<svg class=\"block w-full\" role=\"img\" aria-label=\"Where the findings lie on the sheet\" viewBox=\"0 0 ").Figure(sheet.Size.Width.Points).Append(' ').Figure(sheet.Size.Height.Points).Append("\"><image href=\"/jobs/").Append(slug).Append("/wrap.jpg?wide=1200&amp;r=").Append(c.Revision).Append("&amp;sheet=").Append(on.On.Number).Append("\" width=\"").Figure(sheet.Size.Width.Points).Append("\" height=\"").Figure(sheet.Size.Height.Points).Append("\"/>");
-        foreach (var (finding, number) in Numbered(c))
-            if (finding.Sheet == on.On.Number && finding.Place is { } place)
-            {
-                var ink = finding.Severity switch { Severity.Stop => "#9a3327", Severity.Caution => "#7d5510", _ => "#4d5952" };
-                var (x, y) = (Math.Clamp(place.X.Points, 13, sheet.Size.Width.Points - 13), Math.Clamp(place.Y.Points, 13, sheet.Size.Height.Points - 13));
-                s.Append("<rect fill=\"none\" stroke=\"#fff\" stroke-width=\"5\"").Rect(place).Append("/><rect fill=\"none\" stroke=\"").Append(ink).Append("\" stroke-width=\"2.5\"").Rect(place).Append("/><circle r=\"12\" fill=\"").Append(ink).Append("\" stroke=\"#fff\" stroke-width=\"2\" cx=\"").Figure(x).Append("\" cy=\"").Figure(y).Append("\"/><text fill=\"#fff\" font-size=\"15\" font-weight=\"600\" text-anchor=\"middle\" dominant-baseline=\"central\" x=\"").Figure(x).Append("\" y=\"").Figure(y).Append("\">").Append(number).Append("</text>");
-            }
-        return s.Append("</svg>").ToString();
-    }
-
     private static Bounds In(Core.Measures.Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
 }
 

@@ -120,7 +120,7 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
     }
 
     // A ticket also shows what changed last, and its house's news, which are no part of a revision.
-    private Task<Screen> Body(JobView v) => v.Place == Place.Ticket ? Ticket(v) : cache.Get((v.On.Revision, v.Place, v.Number, string.Join(',', v.Picked) + (v.Typing ? $"@{v.Range}" : ""), v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
+    private Task<Screen> Body(JobView v) => v.Place == Place.Ticket ? Ticket(v) : cache.Get((v.On.Revision, v.Place, v.Number, string.Join(',', v.Picked) + (v.Typing ? $"@{v.Range}" : "") + $"#{v.Composed.Plates?.Revision}", v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
     {
         Place.Wrap => Wrap(v),
         Place.Colours => Parts(v, ("colours", "_Colours"), ("foot", "_Foot")),
@@ -161,6 +161,7 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
         parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Sheet, v.Ticket.Unit, v.Base + "/ticket")}</g>", Svg: true));
         parts.Add(new("hits", $"<g id=\"hits\">{HandDrawing.Hits(v)}</g>", Svg: true));
         parts.Add(new("carets", HandDrawing.Carets(v), Svg: true));
+        parts.Add(new("finds", FindingDrawing.OnSheet(v), Svg: true));
         parts.Add(new("frame", HandDrawing.Frame(v), Svg: true));
         var painter = drawings.Painter(v.Composed);
         return new(parts, plated.Of(v.Composed, v.Shown, v.Base), [.. painter.Glyphs(v.Shown.Scene)]);

@@ -1,0 +1,20 @@
+using Lumbeck.Core.Checks;
+using Lumbeck.Core.Jobs;
+
+namespace Lumbeck.Core.Edits;
+
+/// <summary>Lets a job go without a rule, for a reason that stays on record; no reason takes the rule up again.</summary>
+public sealed record WaiveRule(string Rule, string Reason) : Edit
+{
+    public override IEnumerable<string> Touches => [$"waiver/{Rule}"];
+    public override string Says(Job before) => Reason.Trim().Length > 0 ? $"go without {Rule}: {LengthText.Clip(Reason)}" : $"look at {Rule} again";
+
+    protected override Job On(Job job)
+    {
+        if (Rules.All.All(r => r.Id != Rule)) throw new Refusal("waiver", $"there is no rule called `{LengthText.Clip(Rule)}`");
+        var reason = Plain.Line(Reason);
+        if (reason.Length > Waiver.Most) throw new Refusal($"waiver/{Rule}", $"a reason of {reason.Length} letters is over {Waiver.Most}: shorten it");
+        var others = job.Waivers.RemoveAll(w => w.Rule == Rule);
+        return job with { Waivers = reason.Length == 0 ? others : others.Add(new(Rule, reason)) };
+    }
+}

@@ -1,0 +1,29 @@
+using System.Collections.Concurrent;
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Faces;
+
+namespace Lumbeck.Desk;
+
+/// <summary>What the drawer and the faces tell the rules.</summary>
+internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IKept
+{
+    private readonly ConcurrentDictionary<(string, PressCondition), double?> _gamut = new();
+
+    public (string Source, string Licence)? Stated(Picture picture) => pictures.Find(picture.Hash) is { } row ? (row.Source, row.Licence) : null;
+
+    public double? OutOfGamut(Picture picture, House house)
+    {
+        var condition = PressCondition.Of(house);
+        return _gamut.GetOrAdd((picture.Hash, condition), _ =>
+        {
+            try { return pictures.Gamut(picture.Hash, condition).Share; }
+            catch (Exception e) when (e is Refusal or IOException or NetVips.VipsException) { return null; }
+        });
+    }
+
+    public FaceRights Rights(FaceId face)
+    {
+        var facts = shelf.Facts(face);
+        return new(shelf.NameOf(face), facts.Embedding == Embedding.Never, facts.WholeOnly);
+    }
+}

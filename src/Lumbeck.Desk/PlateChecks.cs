@@ -1,0 +1,44 @@
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Plates;
+
+namespace Lumbeck.Desk;
+
+/// <summary>The rules that need plates, asked beside everything else: one sheet after the other, one job at a time.</summary>
+public sealed class PlateChecks(Desk desk) : IDisposable
+{
+    private readonly SemaphoreSlim _one = new(1);
+
+    /// <summary>A revision with what its plates show; painted now where that is not known yet.</summary>
+    public async Task<Composed> Beside(Composed composed)
+    {
+        if (composed.IsPlated) return composed;
+        await _one.WaitAsync();
+        try
+        {
+            var known = desk.Compose(composed.Revision);
+            return known.IsPlated ? known : await Task.Run(() => desk.Keep(known with { Plates = (known.Revision, Look(known, PlateLooking.Beside)) }));
+        }
+        finally { _one.Release(); }
+    }
+
+    /// <summary>All findings of a revision, those of its plates at press resolution.</summary>
+    /// <param name="composed">The revision.</param>
+    /// <param name="told">Is told before each sheet; may end the work by throwing.</param>
+    public ImmutableArray<Finding> Exactly(Composed composed, Action? told = null) => Rules.Merged(composed.Drawn, Look(composed, PlateLooking.Exact, told));
+
+    private ImmutableArray<Finding> Look(Composed composed, double perInch, Action? told = null)
+    {
+        var house = composed.Job.Ticket.House;
+        var painter = desk.PlatesOf(house);
+        var found = ImmutableArray.CreateBuilder<Finding>();
+        foreach (var sheet in composed.Sheets)
+        {
+            told?.Invoke();
+            var look = new Look(composed.Job, sheet.On, sheet.Scene, desk.Kept);
+            found.AddRange(Rules.Check(look, painter.Look(sheet.Scene, look.Take, PressCondition.Of(house), perInch)));
+        }
+        return found.ToImmutable();
+    }
+
+    public void Dispose() => _one.Dispose();
+}

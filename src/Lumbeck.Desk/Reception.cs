@@ -1,0 +1,42 @@
+using Lumbeck.Intake;
+using Lumbeck.Press.Pdf;
+
+namespace Lumbeck.Desk;
+
+/// <summary>Takes files to a house's reception.</summary>
+public static class Reception
+{
+    /// <summary>What reception is told of a job: its sheets as the house makes them, and what its barcode says.</summary>
+    public static Expected Expects(this Desk desk, OnBench on, PressPlan? plan = null)
+    {
+        var t = on.Job.Ticket;
+        var sheets = on.Composed.Sheets.Where(s => plan is null || plan.Panel == Part.Sheet || s.Sheet.Panel(plan.Panel) is not null).ToList();
+        Core.Measures.Box? room(ComposedSheet s) => on.Job.Wraps[s.On.Wrap].Take.Items.OfType<BarcodeItem>().Where(b => !b.Hidden).Select(b => s.Scene.Piece(b.Id)).FirstOrDefault(p => p is { Frame.IsEmpty: false })?.Frame.ToBox();
+        var code = on.Job.Wraps[0].Take.Items.OfType<BarcodeItem>().FirstOrDefault(b => !b.Hidden);
+        return new(t.House, [.. sheets.Select(s => new ExpectedSheet(s.Sheet.Size, s.Sheet.Trim, room(s), s.Sheet.Folds))], code is null ? null : BarcodeDrawing.Reads(code, t))
+        {
+            Finishes = [.. on.Composed.Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).Select(m => m.Finish?.Name).OfType<string>().Distinct()],
+        };
+    }
+
+    /// <summary>A house's verdict on a finished file; of a panel alone none is given.</summary>
+    public static Verdict? Judge(this Desk desk, OnBench on, PressPlan plan, string hash) =>
+        plan.Panel != Part.Sheet ? null : IntakeDesk.Judge(desk.Files.PathOf(hash), desk.Expects(on, plan));
+
+    /// <summary>A house's verdict on any file, as if it were a job's.</summary>
+    /// <param name="desk">The desk.</param>
+    /// <param name="on">The job.</param>
+    /// <param name="path">The file.</param>
+    /// <param name="house">Another house than the job's own.</param>
+    /// <exception cref="Refusal">The job makes no sheet at that house.</exception>
+    public static Verdict Judge(this Desk desk, OnBench on, string path, House? house = null)
+    {
+        if (house is not null) on = on with { Composed = desk.ForHouse(on, house) };
+        return IntakeDesk.Judge(path, desk.Expects(on));
+    }
+
+    /// <summary>A job as another house would print it; nothing is kept.</summary>
+    /// <exception cref="Refusal">It makes no sheet there.</exception>
+    public static Composed ForHouse(this Desk desk, OnBench on, House house) =>
+        house.Id == on.Job.Ticket.House.Id ? on.Composed : desk.Worked(on.Revision, Keeping.Right(new SetHouse(house).Apply(on.Job), desk.Shelf));
+}

@@ -1,0 +1,32 @@
+// Rules that look at inks follow a moment after the hand rests.
+import { plated } from './queue';
+import { fit } from './view';
+
+let waiting: ReturnType<typeof setTimeout> | undefined;
+let asking = false;
+
+const wants = () => document.getElementById('docket')?.dataset.plated === 'false';
+
+function soon(): void {
+  clearTimeout(waiting);
+  if (wants()) waiting = setTimeout(() => void ask(), 350);
+}
+
+async function ask(): Promise<void> {
+  if (asking) return soon();
+  asking = true;
+  try { await plated(); } catch { /* the server does not answer: the page's own queue says so */ } finally { asking = false; }
+  if (wants()) { clearTimeout(waiting); waiting = setTimeout(() => void ask(), 1500); }
+}
+
+document.addEventListener('lumbeck:settled', soon);
+soon();
+
+// Whoever comes from a finding has its spot in view.
+const spot = document.body.dataset.spot?.split(' ').map(Number);
+if (spot?.length === 4) {
+  const [x, y, w, h] = spot;
+  const least = 110;
+  const [fw, fh] = [Math.max(w, least), Math.max(h, least)];
+  fit({ x: x + w / 2 - fw / 2, y: y + h / 2 - fh / 2, w: fw, h: fh }, 0.25);
+}
