@@ -28,11 +28,9 @@ internal static class ConversionBench
         Pair("24 MP JPEG to a preview (aim 1.5 ×)", Own("preview", folder, files[0]), "vips thumbnail", "vips", ["thumbnail", files[0], Path.Combine(folder, "thumb.webp"), "1600"]);
         Pair("three of them to the press at 300 ppi (0.6 ×)", Own("press", folder, [.. files]), "vips icc_transform, each", "bash", ["-c", string.Join(" && ", files.Select(f => $"vips icc_transform {f} {folder}/out.v {cmyk} --input-profile {rgb} --intent relative --black-point-compensation"))]);
         Pair("20 mm grown round a 300 ppi wrap (10 s)", Own("grow", folder, files[0]), "its preview (1 s)", "dotnet", [typeof(ConversionBench).Assembly.Location, "do", "grow-preview", folder, files[0]]);
-        // The three of them full-bleed on one cover, cold, from the job to the file.
-        Pair("a cover of the three, to its PDF/X-4", Own("cover", folder, [.. files]), "vips icc_transform, each", "bash", ["-c", string.Join(" && ", files.Select(f => $"vips icc_transform {f} {folder}/out.v {cmyk} --input-profile {rgb} --intent relative --black-point-compensation"))]);
     }
 
-    private static string Photograph(string folder, int seed)
+    internal static string Photograph(string folder, int seed)
     {
         var file = Path.Combine(folder, $"photograph-{seed}.jpg");
         using var x = Image.Xyz(6000, 4000);
@@ -44,7 +42,7 @@ internal static class ConversionBench
         return file;
     }
 
-    private static string[] Own(string what, string folder, params string[] files) => [typeof(ConversionBench).Assembly.Location, "do", what, folder, .. files];
+    internal static string[] Own(string what, string folder, params string[] files) => [typeof(ConversionBench).Assembly.Location, "do", what, folder, .. files];
 
     /// <summary>What a process of its own does, so that its processor time and memory are its own.</summary>
     public static void Do(string what, string folder, string[] files)
@@ -63,25 +61,15 @@ internal static class ConversionBench
                 var (w, h) = (20 / 25.4 * 300 / 3474, 20 / 25.4 * 300 / 2475);
                 Grower.Make(Path.Combine(folder, "wrap.jpg"), new(new('a', 64), GrowWay.Synthesis, 1, Flip.None, 0, 0, 1, 1, w, h, w, h), 3474 + 472, what == "grow-preview", Path.Combine(folder, what + ".jpg"));
                 break;
-            case "cover":
-                var desk = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System);
-                var job = desk.Job("tidewatcher").Job with { };
-                job = job with { Ticket = job.Ticket with { House = job.Ticket.House with { PictureMost = 300 } } };
-                var n = 0;
-                foreach (var file in files)
-                {
-                    using var s = File.OpenRead(file);
-                    var picture = desk.Pictures.TakeIn(s, Path.GetFileName(file), default).GetAwaiter().GetResult();
-                    job = new AddItem(new PictureItem { Id = $"p{++n}", Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Picture = picture, Opacity = n > 1 ? 50 : 100 }).Apply(job);
-                }
-                using (var output = File.Create(Path.Combine(folder, "cover.pdf"))) desk.WritePress(desk.Job("tidewatcher") with { Composed = desk.Worked(desk.Job("tidewatcher").Revision, job) }, new(PressKind.X4), output);
+            default:
+                PressBench.Do(what, folder);
                 break;
         }
         var most = long.Parse(File.ReadLines("/proc/self/status").First(l => l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000;
         Console.WriteLine($"most {most} MB");
     }
 
-    private static void Pair(string name, string[] own, string peer, string program, string[] arguments)
+    internal static void Pair(string name, string[] own, string peer, string program, string[] arguments)
     {
         var ours = Timed("dotnet", own);
         Console.WriteLine($"{name,-46} {$"{ours.Wall:0.00} s",12}   processor {ours.Cpu:0.00} s{(ours.Says.Length > 0 ? ", " + ours.Says : "")}");

@@ -16,6 +16,7 @@ try
     if (wanted("geometry")) Benches.Geometry();
     if (wanted("compose")) Benches.Compose(folder);
     if (wanted("press")) Benches.Press(folder);
+    if (wanted("check")) PressBench.Run(folder);
     if (wanted("server")) await Benches.Server(folder);
     if (wanted("type")) await TypeBench.Run(folder);
     if (wanted("hand")) await HandBench.Run(folder);

@@ -17,6 +17,7 @@ public static class Pressing
     /// <param name="told">Is told the share that is done, and may end the work by throwing.</param>
     public static void WritePress(this Desk desk, OnBench on, PressPlan plan, Stream output, Action<double>? told = null)
     {
+        RefuseMissing(desk, on);
         if (plan.Kind == PressKind.Screen) { ScreenFile.Write(desk, on, plan, output); return; }
         // Each page and each picture is a part of the work; which are shared is not known beforehand, so the count is the most there are.
         var parts = on.Composed.Sheets.Length + on.Composed.Sheets.Sum(s => s.Scene.Pieces.Sum(p => p.Marks.Count(m => m is PictureMark or GrownMark or TilesMark or SoftMark) + (p.Mixes ? 1 : 0)));
@@ -41,9 +42,15 @@ public static class Pressing
     {
         var house = on.Job.Ticket.House;
         if (plan.Kind.IsForPrinter && !house.Kinds.Contains(plan.Kind)) throw new Refusal("kind", $"{house.Name} takes {string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}");
+        RefuseMissing(desk, on);
+        foreach (var sheet in on.Composed.Sheets) PressFile.RefuseFaces(sheet.Scene, desk.Shelf);
+    }
+
+    /// <exception cref="Refusal">A picture's file is gone.</exception>
+    private static void RefuseMissing(Desk desk, OnBench on)
+    {
         foreach (var picture in on.Job.Items.OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture).OfType<Picture>())
             if (!File.Exists(desk.Pictures.PathOf(picture.Hash))) throw new Refusal("picture", $"the picture {picture.Name} is missing from the data folder: put it in again, or remove it");
-        foreach (var sheet in on.Composed.Sheets) PressFile.RefuseFaces(sheet.Scene, desk.Shelf);
     }
 
     /// <summary>Presses what is on the bench and keeps the file in the register.</summary>
