@@ -55,7 +55,7 @@ internal static class ConversionBench
                 break;
             case "press":
                 // As wide as the demo novel's whole sheet at 300 pixels an inch.
-                foreach (var file in files) PictureMaking.ForPress(file, 3474, Coated);
+                foreach (var file in files) PictureMaking.ForPress(file, 3474, Coated).Save(Stream.Null);
                 break;
             case "grow" or "grow-preview":
                 var (w, h) = (20 / 25.4 * 300 / 3474, 20 / 25.4 * 300 / 2475);

@@ -40,7 +40,7 @@ internal sealed class PageUse
 /// <summary>Walks through content with as much of the graphics state as reception asks about (ISO 32000-1, 8.4). Ends with an exception where there is more than it looks at.</summary>
 internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double R, double T) bleed, Func<bool> late)
 {
-    private const int MostOperators = 4_000_000, MostForms = 24;
+    private const int MostOperators = 1_500_000, MostForms = 24, MostContent = 40_000_000;
 
     private sealed record State
     {
@@ -68,9 +68,10 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         {
             content.Write(pdf.Unpacked(part).Span);
             content.WriteByte((byte)'\n');
+            if (content.Length > MostContent) throw new TooMuchException();
         }
         Group(page, "page");
-        Walk(content.ToArray(), resources, new(), 0);
+        Walk(content.GetBuffer().AsMemory(0, (int)content.Length), resources, new(), 0);
     }
 
     private void Walk(ReadOnlyMemory<byte> content, DictionaryToken? resources, State state, int depth)

@@ -48,7 +48,7 @@ internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? fil
         var mask = p.Alpha is { } alpha ? pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} /ColorSpace /DeviceGray /BitsPerComponent 8", s => s.Write(alpha)) : (int?)null;
         // JPEG files of four inks hold them the other way round, as their readers expect.
         var colour = Rgb ? "/ColorSpace /DeviceRGB" : p.Gray ? "/ColorSpace /DeviceGray" : "/ColorSpace /DeviceCMYK /Decode [1 0 1 0 1 0 1 0]";
-        return pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} {colour} /BitsPerComponent 8 /Filter /DCTDecode{(mask is { } m ? $" /SMask {m} 0 R" : "")}", s => s.Write(p.Jpeg), compress: false);
+        return pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} {colour} /BitsPerComponent 8 /Filter /DCTDecode{(mask is { } m ? $" /SMask {m} 0 R" : "")}", p.Save, compress: false);
     }
 
     /// <summary>A flattened part: its plates' own numbers, not pressed through JPEG, a band at a time; and where its unit square lies.</summary>

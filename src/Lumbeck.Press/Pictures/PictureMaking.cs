@@ -4,8 +4,13 @@ using Intent = Lumbeck.Core.Houses.Intent;
 
 namespace Lumbeck.Press.Pictures;
 
-/// <summary>A picture as a press file holds it: samples of 8 bits in DeviceCMYK or DeviceGray as JPEG, and what shows through it, if anything does.</summary>
-public sealed record PressPicture(int Wide, int High, bool Gray, byte[] Jpeg, byte[]? Alpha);
+/// <summary>A picture as a press file holds it: samples of 8 bits in DeviceCMYK, DeviceGray or DeviceRGB, made as they are written as JPEG; and what shows through it, if anything does.</summary>
+/// <param name="Wide">Pixels across.</param>
+/// <param name="High">Pixels down.</param>
+/// <param name="Gray">In DeviceGray.</param>
+/// <param name="Alpha">How much of each pixel covers, from 0 to 255; null where all does.</param>
+/// <param name="Save">Writes the JPEG, once.</param>
+public sealed record PressPicture(int Wide, int High, bool Gray, byte[]? Alpha, Action<Stream> Save);
 
 /// <summary>A picture's pixels in press colours: four bytes of ink each, 255 for all of it; and how much of it covers, where it does not all.</summary>
 public sealed record PressPixels(int Wide, int High, byte[] Inks, byte[]? Alpha);
@@ -20,20 +25,27 @@ public static class PictureMaking
     /// <param name="convert">Whether CMYK with a profile of its own is brought to the house's.</param>
     public static PressPicture ForPress(string path, int wide, PressCondition condition, bool convert = false)
     {
-        using var sized = Sized(path, wide);
-        using var flat = Flat(sized);
-        using var press = Press(flat, condition, convert);
-        return new(press.Width, press.Height, press.Bands == 1, press.JpegsaveBuffer(q: 95, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off), Alpha(sized));
+        var sized = Sized(path, wide);
+        var flat = Flat(sized);
+        var press = Press(flat, condition, convert);
+        return Saved(press, press.Bands == 1, Alpha(sized), 95, sized, flat);
     }
+
+    /// <summary>Samples that are made while they are written, so that no file is held whole.</summary>
+    private static PressPicture Saved(Image image, bool gray, byte[]? alpha, int quality, params Image[] under) => new(image.Width, image.Height, gray, alpha, output =>
+    {
+        image.JpegsaveStream(output, q: quality, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off);
+        image.Dispose();
+        foreach (var one in under) one.Dispose();
+    });
 
     /// <summary>For a proof: small and sharp, as the press would show it. What shows through is not kept.</summary>
     public static PressPicture ForProof(string path, int wide, PressCondition condition, bool convert = false)
     {
-        using var sized = Sized(path, wide);
-        using var flat = Flat(sized);
-        using var press = Press(flat, condition, convert);
-        using var screen = press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : Screen(press, condition);
-        return new(screen.Width, screen.Height, false, screen.JpegsaveBuffer(q: 88, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off), null);
+        var sized = Sized(path, wide);
+        var flat = Flat(sized);
+        var press = Press(flat, condition, convert);
+        return Saved(press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : Screen(press, condition), false, null, 88, sized, flat, press);
     }
 
     /// <summary>The same as pixels, for plates.</summary>
