@@ -26,7 +26,7 @@ internal static class JobVerbs
                 Say.Json(jobs.Select(j => new { id = j.JobId, slug = j.Slug, title = j.Job.Ticket.Title, house = j.Job.Ticket.House.Name, pages = j.Job.Ticket.Pages, revision = j.Revision, stops = j.Composed.Readiness.Stops, cautions = j.Composed.Readiness.Cautions, notes = j.Composed.Readiness.Notes }));
             else if (jobs.Count == 0) Console.WriteLine("The bench is empty.");
             else
-                foreach (var j in jobs) Console.WriteLine($"{j.Slug,-16} {j.Job.Ticket.Title}, {j.Job.Ticket.Pages} pages, {j.Job.Ticket.House.Name}: {j.Composed.Readiness.Say()}");
+                foreach (var j in jobs) Console.WriteLine($"{j.Slug,-16} {j.Job.Ticket.Title}, {j.Job.Ticket.Pages} pages, {j.Job.Ticket.House.Name}: {j.Composed.SaysReady}");
             return 0;
         });
         return c;
@@ -84,7 +84,7 @@ internal static class JobVerbs
             var plan = new PressPlan(kind.Value) { Outlines = p.GetValue(outlinesOption), Marks = p.GetValue(marksOption) ? true : null, Rgb = p.GetValue(rgbOption), Zones = p.GetValue(zonesOption), Letter = p.GetValue(letterOption), Panel = panel, Pixels = p.GetValue(pixelsOption) };
             // A file to look at can be made for any house; whether it takes the kind is said, not forbidden.
             Say.Written(file, s => desk.WritePress(on, plan, s));
-            Console.WriteLine($"{file}: {kind.Value.Title}, {string.Join(" and ", on.Composed.Sheets.Select(s => s.Sheet.Size.Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");
+            Console.WriteLine($"{file}: {plan.Say()}, {string.Join(" and ", on.Composed.Sheets.Where(s => panel == Part.Sheet || s.Sheet.Panel(panel) is not null).Select(s => (s.Sheet.Panel(panel)?.Face.Size ?? s.Sheet.Size).Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");
             if (!plan.Kind.IsForPrinter) return 0;
             var house = on.Job.Ticket.House;
             if (!house.Kinds.Contains(plan.Kind)) Console.Error.WriteLine($"{house.Name} takes {string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}.");
@@ -148,7 +148,7 @@ internal static class JobVerbs
             if (!File.Exists(file)) throw new Refusal("FILE", $"there is no file {file}");
             await using var s = File.OpenRead(file);
             var on = await Open(p).Unpack(s, "command-line");
-            Console.WriteLine($"{on.Slug}: {on.Job.Ticket.Title}, {on.Composed.Readiness.Say()}.");
+            Console.WriteLine($"{on.Slug}: {on.Job.Ticket.Title}, {on.Composed.SaysReady}.");
             return 0;
         });
         return c;

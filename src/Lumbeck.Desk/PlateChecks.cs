@@ -21,6 +21,22 @@ public sealed class PlateChecks(Desk desk) : IDisposable
         finally { _one.Release(); }
     }
 
+    /// <summary>Looks at several revisions beside everything else.</summary>
+    public void Warm(IEnumerable<Composed> all)
+    {
+        var waiting = all.Where(c => !c.IsPlated).ToList();
+        if (waiting.Count == 0 || Interlocked.Exchange(ref _warming, 1) == 1) return;
+        _ = Task.Run(async () =>
+        {
+            try { foreach (var composed in waiting) await Beside(composed); }
+            // A picture that is gone is told where the job is opened.
+            catch (Exception e) when (e is Refusal or IOException or NetVips.VipsException or ObjectDisposedException) { }
+            finally { Volatile.Write(ref _warming, 0); }
+        });
+    }
+
+    private int _warming;
+
     /// <summary>All findings of a revision, those of its plates at press resolution.</summary>
     /// <param name="composed">The revision.</param>
     /// <param name="told">Is told before each sheet; may end the work by throwing.</param>

@@ -216,6 +216,29 @@ public sealed class CommandLineTests : IDisposable
     }
 
     [Fact]
+    public void Every_kind_is_pressed_and_reception_takes_or_rejects_a_file_with_its_exit_code()
+    {
+        foreach (var (kind, more) in ((string, string[])[])[("pdf", ["--rgb"]), ("proof", ["--zones"]), ("mockup", ["--letter"]), ("x4", ["--panel", "front"]), ("x1a", ["--house", "plover"])])
+            Run(["press", "tidewatcher", "--kind", kind, "--out", $"{kind}.pdf", .. more]).Exit.ShouldBe(0);
+        Run("press", "tidewatcher", "--kind", "screen", "--pixels", "800", "--out", "front.jpg").Exit.ShouldBe(0);
+        Run("press", "tidewatcher", "--kind", "x4", "--out", "cover.pdf").Exit.ShouldBe(0);
+        Run("intake", "cover.pdf", "--job", "tidewatcher").Out.Trim().ShouldBe("Tern & Tallow: accepted.");
+        Run("intake", "x1a.pdf", "--job", "tidewatcher", "--house", "plover").Exit.ShouldBe(0);
+        var (exit, output, _) = Run("intake", "cover.pdf", "--job", "hive", "--json");
+        exit.ShouldBe(1);
+        var verdict = JsonDocument.Parse(output).RootElement;
+        verdict.GetProperty("accepted").GetBoolean().ShouldBeFalse();
+        verdict.GetProperty("findings").EnumerateArray().Select(f => f.GetProperty("id").GetString()).ShouldContain("standard");
+        // A house that takes another standard is named; a kind nobody makes is refused.
+        Run("press", "tidewatcher", "--kind", "x1a", "--out", "odd.pdf").Error.ShouldContain("takes PDF/X-4 or PDF, not PDF/X-1a:2003");
+        Run("press", "tidewatcher", "--kind", "x9", "--out", "odd.pdf").Error.ShouldContain("take x4, x1a, pdf, proof, screen, mockup");
+        Run("press", "tidewatcher", "--kind", "x4", "--panel", "flap", "--out", "odd.pdf").Exit.ShouldBe(2);
+        Run("intake", "nowhere.pdf", "--job", "tidewatcher").Error.ShouldContain("there is no file");
+        var check = JsonDocument.Parse(Run("check", "trouble", "--json").Out).RootElement;
+        check.GetProperty("stops").GetInt32().ShouldBe(4);
+    }
+
+    [Fact]
     public void A_data_folder_that_cannot_be_used_is_named()
     {
         Run("jobs", "--data", "/proc/nowhere").Error.ShouldContain("/proc/nowhere can't be used as a data folder");

@@ -87,6 +87,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         new FileInfo(proof).Length.ShouldBeLessThan(900_000);
         Tool.Run("qpdf", "--check", proof).ShouldContain("No syntax or stream encoding errors found");
         Tool.Run("pdfimages", "-list", proof).Split('\n').Skip(2).Where(l => l.Length > 0).ShouldAllBe(l => l.Contains(" rgb ", StringComparison.Ordinal));
+        Tool.Run("pdftotext", proof, "-").ShouldContain("Proof, not for printing");
         Tool.Run("pdftotext", proof, "-").ShouldContain("Orrin Valley");
         var mockup = Made("tidewatcher", "tern", new(PressKind.Mockup)).File;
         Tool.Run("qpdf", "--check", mockup).ShouldContain("No syntax or stream encoding errors found");

@@ -14,6 +14,7 @@ internal sealed record PageBoxes(Sheet Sheet, Box Window, Box Trim, double Margi
 {
     /// <summary>Marks take so much room: a gap, their length, and a line of type.</summary>
     private const double Room = 34;
+    private const double Beside = 16;
 
     public bool Marked => Margin > 0;
 
@@ -26,11 +27,13 @@ internal sealed record PageBoxes(Sheet Sheet, Box Window, Box Trim, double Margi
     public static PageBoxes Of(Sheet sheet, PressPlan plan, House house)
     {
         var marked = plan.Kind.IsForPrinter && (plan.Marks ?? house.Marks != Marks.None);
-        if (plan.Panel == Part.Sheet) return new(sheet, sheet.Whole, sheet.Trim, marked ? Room : 0);
+        // A proof says what it is beside the sheet.
+        var margin = marked ? Room : plan.Kind == PressKind.Proof ? Beside : 0;
+        if (plan.Panel == Part.Sheet) return new(sheet, sheet.Whole, sheet.Trim, margin);
         var face = sheet.Panel(plan.Panel)?.Face ?? throw new Core.Refusal("panel", $"this sheet has no {plan.Panel.Say()}");
         var bleed = house.Bleed;
         // Beside a fold the neighbour's art is its bleed; at the sheet's edge there may be less.
-        return new(sheet, Box.FromEdges(face.X - bleed, face.Y - bleed, face.Right + bleed, face.Bottom + bleed).Intersect(sheet.Whole), face, marked ? Room : 0);
+        return new(sheet, Box.FromEdges(face.X - bleed, face.Y - bleed, face.Right + bleed, face.Bottom + bleed).Intersect(sheet.Whole), face, margin);
     }
 
     /// <summary>From the sheet's own points, y down, to the page's.</summary>

@@ -15,6 +15,11 @@ internal sealed class PressMarks(PageBoxes page, House house, PressNote note, Pa
 
     public string Draw()
     {
+        if (plan.Kind == PressKind.Proof)
+        {
+            Slug(page.Margin, 5, page.Wide - (2 * page.Margin), $"Proof, not for printing · {note.Slug}");
+            return _s.ToString();
+        }
         var (left, foot, right, head) = (page.Margin, page.Margin, page.Wide - page.Margin, page.High - page.Margin);
         var (tl, tf, tr, th) = Trim();
         _s.Append("q /Gk gs ");
@@ -37,7 +42,7 @@ internal sealed class PressMarks(PageBoxes page, House house, PressNote note, Pa
         }
         if (house.InkBar && !plan.InRgb) Bar(tl + 12, head + Gap + 5);
         _s.Append("Q\n");
-        if (house.Slug && note.Slug.Length > 0) Slug(tl + 6, foot - Gap - Long - 6, tr - tl - 12);
+        if (house.Slug && note.Slug.Length > 0) Slug(tl + 6, foot - Gap - Long - 6, tr - tl - 12, note.Slug);
         return _s.ToString();
     }
 
@@ -62,10 +67,10 @@ internal sealed class PressMarks(PageBoxes page, House house, PressNote note, Pa
     }
 
     /// <summary>Who and what this is, in black.</summary>
-    private void Slug(double x, double y, double wide)
+    private void Slug(double x, double y, double wide, string words)
     {
         var id = new FaceId("work-sans", 400, false);
-        var marks = SlugLine.Of(shelf, id, note.Slug, 7, wide);
+        var marks = SlugLine.Of(shelf, id, words, 7, wide);
         foreach (var glyph in marks.Glyphs) has.Face(id).Use(glyph);
         var line = new Scene(page.Sheet, [new("slug", Part.Sheet, Affine.Identity, [marks], Bounds.None, Bounds.None)]);
         _s.Append("q\n").Append(new PdfPainter(line, has, ink, new(1, 0, 0, -1, x, y)).Paint()).Append("Q\n");

@@ -15,7 +15,12 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     public string? Problem { get; private set; }
     public Beginning Typed { get; private set; } = new();
 
-    public void OnGet() => (Jobs, Houses) = (desk.Jobs(), desk.AllHouses());
+    public void OnGet()
+    {
+        (Jobs, Houses) = (desk.Jobs(), desk.AllHouses());
+        // Their inks are looked at beside the page, one job after the other; the next look at the bench knows.
+        desk.Checks.Warm(Jobs.Select(j => j.Composed));
+    }
 
     public IActionResult OnPost(string? title, string? house, string? trim, string? pages)
     {
