@@ -95,7 +95,8 @@ public static class IntakeDesk
             PictureChecks.Look(pdf, use, expected.House, found);
             MarkChecks.Look(use, shape, sheet, expected.House, found);
             ForbiddenObjects.OnPage(pdf, page, shape, use, found);
-            if (i == 0 || sheet.Barcode is not null) BarcodeCheck.Look(path, i + 1, shape, sheet, expected, found);
+            EdgeCheck.Look(path, i + 1, shape, found);
+            BarcodeCheck.Look(path, i + 1, shape, sheet, expected, found);
         }
     }
 }

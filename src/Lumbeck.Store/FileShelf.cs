@@ -11,7 +11,12 @@ public sealed class FileShelf
     {
         _folder = folder;
         Directory.CreateDirectory(folder);
+        // What a program that was killed left half written bears no name, and goes; what another is writing now is younger.
+        foreach (var aside in Directory.GetFiles(folder, ".*"))
+            if (DateTime.UtcNow - File.GetLastWriteTimeUtc(aside) > Left) File.Delete(aside);
     }
+
+    private static readonly TimeSpan Left = TimeSpan.FromHours(1);
 
     /// <summary>Keeps what is written and gives its name and length.</summary>
     public (string Name, long Bytes) Keep(Action<Stream> write)

@@ -92,3 +92,78 @@ public sealed class CodeTests
     public void What_no_barcode_can_have_is_refused(string path, string text, string says) =>
         Should.Throw<Refusal>(() => Facts.Write(Sample.Job(Code()), path, text).Apply(Sample.Job(Code()))).Message.ShouldContain(says);
 }
+
+/// <summary>Barcodes and QR codes as items: their facts, their sizes, and the hand that lays them.</summary>
+public sealed class CodeItemTests
+{
+    private static readonly Job Both = Sample.Job(
+        new BarcodeItem { Id = "bars", Hold = new(Part.Back, HoldBox.Safe, Anchor.Middle, default, default), Number = "9780000000002", AddOn = "51299" },
+        new CodeItem { Id = "qr", Hold = new(Part.Back, HoldBox.Safe, Anchor.TopLeft, default, default), Link = "https://example.org", Side = Length.FromInches(1) });
+
+    [Fact]
+    public void Every_fact_of_a_code_is_written_as_it_reads()
+    {
+        foreach (var id in (string[])["bars", "qr"])
+            foreach (var fact in ItemFacts.Of(Both.Item(id)!))
+            {
+                var text = fact.Read(Both);
+                JobJson.Write(Facts.Write(Both, fact.Path, text).Apply(Both)).AsSpan().SequenceEqual(JobJson.Write(Both)).ShouldBeTrue(fact.Path + " " + text);
+            }
+    }
+
+    [Theory]
+    [InlineData("item/bars/for", "other goods", "other goods")]
+    [InlineData("item/bars/add-on", "ticket's price", "ticket’s price")]
+    [InlineData("item/bars/add-on", "none", "none")]
+    [InlineData("item/bars/bars", "0.8 in", "0.8 in")]
+    [InlineData("item/bars/bars", "whole", "whole")]
+    [InlineData("item/bars/plate", "no", "no")]
+    [InlineData("item/bars/number", "0360 0029 1452", "036000291452")]
+    [InlineData("item/qr/level", "30 %", "30 %")]
+    [InlineData("item/qr/side", "1 in", "1 in")]
+    [InlineData("item/qr/ink", "80 40 20 10", "80 40 20 10")]
+    public void What_is_typed_is_kept_and_read_back(string path, string typed, string reads)
+    {
+        var after = Facts.Write(Both, path, typed).Apply(Both);
+        Facts.Read(after, path).ShouldBe(reads);
+        JobJson.Write(JobJson.Read(JobJson.Write(after))).AsSpan().SequenceEqual(JobJson.Write(after)).ShouldBeTrue();
+    }
+
+    [Fact]
+    public void A_hand_sizes_a_code_square_and_a_barcode_by_its_magnification()
+    {
+        var sheet = Both.Sheets()[0].Sheet;
+        var wide = Length.FromMillimetres(30);
+        var square = (CodeItem)new LayItem("qr", Length.FromInches(2), Length.FromInches(2), wide, Length.FromMillimetres(50)).Apply(Both).Item("qr")!;
+        Placement.Of(square, sheet)!.Box.Size.ShouldBe(new Size(square.Side, square.Side));
+        Length.Abs(square.Side - wide).ShouldBeLessThan(Length.FromMillimetres(0.01m));
+        var size = BarcodeDrawing.PlateSize((BarcodeItem)Both.Item("bars")!);
+        ((BarcodeItem)new LayItem("bars", Length.FromInches(2), Length.FromInches(2), 1.2m * size.Width, size.Height).Apply(Both).Item("bars")!).Percent.ShouldBe(120);
+        Should.Throw<Refusal>(() => new StretchItem("qr", Reach.Panel).Apply(Both));
+    }
+
+    [Fact]
+    public void A_code_without_its_squares_is_a_plate_and_says_in_words_where_it_leads()
+    {
+        Sample.Scene(Both).Piece("qr")!.Marks.ShouldHaveSingleItem();
+        InWords.Say(Both, Both.Sheets()[0]).ShouldContain("https://example.org");
+        var squares = new bool[21, 21];
+        squares[0, 0] = squares[0, 1] = squares[20, 20] = true;
+        var drawn = (FillMark)CodeDrawing.Draw((CodeItem)Both.Item("qr")!, [], squares).Last();
+        var module = CodeDrawing.Module((CodeItem)Both.Item("qr")!, 21).Points;
+        // Four quiet squares all round; two that touch are one shape.
+        drawn.Shape.Bounds.Left.ShouldBe(4 * module, 1e-6);
+        drawn.Shape.Bounds.Right.ShouldBe(25 * module, 1e-6);
+        drawn.Shape.Strokes.Count(s => s == Stroke.Move).ShouldBe(2);
+    }
+
+    [Fact]
+    public void Codes_go_over_the_clipboard_and_damaged_ones_are_refused()
+    {
+        var text = Clip.Write(Both, ["bars", "qr"]);
+        var pasted = new PasteItems(Clip.Read(text), "new").Apply(Both);
+        pasted.Items.OfType<CodeItem>().Count().ShouldBe(2);
+        Should.Throw<Refusal>(() => new PasteItems(Clip.Read(text.Replace("https://example.org", new string('x', 600), StringComparison.Ordinal)), "new").Apply(Both));
+        Should.Throw<Refusal>(() => new PasteItems(Clip.Read(text.Replace("51299", "5129x", StringComparison.Ordinal)), "new").Apply(Both));
+    }
+}

@@ -24,9 +24,5 @@ public sealed class DemoTests(Pressed pressed) : IClassFixture<Pressed>
             Length.Abs(page.Media.Width - sheet.Sheet.Size.Width).ShouldBeLessThan(Length.FromMillimetres(0.001m));
             Length.Abs(page.Media.Height - sheet.Sheet.Size.Height).ShouldBeLessThan(Length.FromMillimetres(0.001m));
         }
-        // The barcode is read from the page's pixels.
-        var picture = pressed.Folder[slug];
-        Tool.Run("pdftoppm", "-r", "300", "-f", "1", "-l", "1", "-gray", "-singlefile", "-png", file, picture);
-        Tool.Run("zbarimg", "-q", "--raw", picture + ".png").Trim().ShouldBe(on.Job.Ticket.Isbn!.Value.Digits);
     }
 }

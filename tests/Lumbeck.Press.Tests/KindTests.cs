@@ -45,9 +45,10 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         (media[2] > bleed[2] - bleed[0] + 1).ShouldBe(rules.Marks != Marks.None);
         // The barcode is read from the page's pixels.
         var picture = pressed.Folder[Path.GetFileNameWithoutExtension(file)];
-        Tool.Run("pdftoppm", "-r", "300", "-f", "1", "-l", "1", "-gray", "-singlefile", "-png", file, picture);
+        var (code, margin) = (on.Composed.Sheets[0].Scene.Piece("barcode")!.Frame, bleed[0]);
+        string px(double points) => ((int)(points / 72 * 300)).ToString(CultureInfo.InvariantCulture);
+        Tool.Run("pdftoppm", "-r", "300", "-f", "1", "-l", "1", "-gray", "-singlefile", "-x", px(margin + code.Left - 20), "-y", px(margin + code.Top - 20), "-W", px(code.Right - code.Left + 40), "-H", px(code.Bottom - code.Top + 40), "-png", file, picture);
         Tool.Run("zbarimg", "-q", "--raw", picture + ".png").Trim().ShouldBe(on.Job.Ticket.Isbn!.Value.Digits);
-        File.Delete(picture + ".png");
         // And the house's reception takes it.
         var verdict = Intake.IntakeDesk.Judge(file, pressed.Desk.Expects(on));
         verdict.Findings.ShouldBeEmpty();

@@ -70,6 +70,7 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
         ["a guide left in"] = (true, s => s.Painting("q 0 1 1 0 K 0.5 w 42.504 36 m 42.504 640 l S Q"), "guides"),
         ["far too much ink"] = (true, s => s.Painting("1 1 1 0.9 k 100 100 60 60 re f"), "ink.total"),
         ["white that overprints"] = (true, s => s.With("ExtGState", "Over", "<< /OP true /op true /OPM 1 >>").Painting("q /Over gs 0 0 0 0 k 100 100 20 20 re f Q"), "ink.overprint"),
+        ["art that stops at the cut"] = (true, s => s.Painting("0 0 0 0 k 0 0 42 700 re f 34 34 1000 8.4 re f"), "bleed.bare"),
         ["a covered barcode"] = (true, s => s.Painting("0 0 0 0 k 40 40 140 120 re f"), "barcode"),
         ["a stray note"] = (true, s => s.OnPage("/Annots [ << /Type /Annot /Subtype /Text /Rect [100 100 120 120] /Contents (too dark?) >> ]"), "objects"),
         ["a link on the cover"] = (true, s => s.OnPage("/Annots [ << /Type /Annot /Subtype /Link /Rect [100 100 220 120] /A << /S /URI /URI (http://example.org) >> >> ]"), "objects"),

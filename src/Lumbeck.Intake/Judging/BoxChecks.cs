@@ -4,10 +4,10 @@ using Lumbeck.Core.Measures;
 
 namespace Lumbeck.Intake.Judging;
 
-/// <summary>A page's boxes against the ticket's sheet, to a hundredth of a millimetre or what rounding to whole points' hundredths leaves.</summary>
+/// <summary>A page's boxes against the ticket's sheet, to a tenth of a millimetre: other programs round their boxes.</summary>
 internal static class BoxChecks
 {
-    private const double Tolerance = 0.05;
+    private const double Tolerance = 0.29;
 
     public static void Look(PageShape page, ExpectedSheet sheet, House house, Findings found)
     {

@@ -20,7 +20,9 @@ internal static class MarkChecks
             : beside.Any(s => level(s) && Math.Abs(s.Y1 - x) < Near && Math.Min(s.X1, s.X2) > trim.R) && beside.Any(s => level(s) && Math.Abs(s.Y1 - x) < Near && Math.Max(s.X1, s.X2) < trim.L);
         if (house.Marks == Marks.None)
         {
-            if (use.PaintsOutside && beside.Count > 0) found.Stop("marks", "marks outside the bleed", "none", $"{house.Name} wants no printer’s marks.");
+            // What lies beyond the page is never seen.
+            var m = page.Media;
+            if (use.PaintsOutside && (bleed.L - m.L > 1 || bleed.B - m.B > 1 || m.R - bleed.R > 1 || m.T - bleed.T > 1)) found.Stop("marks", "something outside the bleed", "nothing", $"{house.Name} wants no printer’s marks.");
         }
         else if (!crop(trim.L, true) || !crop(trim.R, true) || !crop(trim.B, false) || !crop(trim.T, false))
             found.Stop("marks", "no crop marks", "crop marks", $"{house.Name} wants crop marks at all four corners.");
