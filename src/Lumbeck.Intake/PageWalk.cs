@@ -56,6 +56,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         public bool Dashed { get; init; }
         public bool Overprint { get; init; }
         public int Mode { get; init; }
+        public DictionaryToken? Face { get; init; }
         public (double L, double B, double R, double T)? Clip { get; init; }
     }
 
@@ -119,9 +120,14 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                 case "S" or "s": Stroke(path, state); path.Clear(); break;
                 case "B" or "B*" or "b" or "b*": Fill(path, state); Stroke(path, state); path.Clear(); break;
                 case "sh": Shading(pdf.Get(pdf.Dictionary(resources, "Shading"), name(0) ?? ""), resources); break;
-                case "Tf": if (name(0) is { } face && pdf.Dictionary(pdf.Dictionary(resources, "Font"), face) is { } font) Face(font, state, depth); break;
+                case "Tf": if (name(0) is { } face) state = state with { Face = pdf.Dictionary(pdf.Dictionary(resources, "Font"), face) }; break;
                 case "Tr": state = state with { Mode = (int)n(0) }; break;
-                case "Tj" or "TJ" or "'" or "\"": use.Words = true; if (state.Mode is not (3 or 7)) Painted(state.Fill, state.FillInk, state); if (state.Overprint && state.FillNone) use.WhiteOverprints = true; break;
+                case "Tj" or "TJ" or "'" or "\"":
+                    use.Words = true;
+                    if (state.Face is { } set) Face(set, state, depth);
+                    if (state.Mode is not (3 or 7)) Painted(state.Fill, state.FillInk, state);
+                    if (state.Overprint && state.FillNone) use.WhiteOverprints = true;
+                    break;
                 case "BI": if (o[0] is InlineImage inline) Inline(inline, resources, state); break;
                 case "Do": Draw(pdf.Get(pdf.Dictionary(resources, "XObject"), name(0) ?? "") as StreamToken, resources, state, depth); break;
                 case "BDC": if (name(0) == "OC") use.Layers = true; break;
@@ -140,7 +146,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         foreach (var key in (string[])["TR", "TR2"]) if (pdf.Get(gs, key) is { } tr && tr is not NameToken { Data: "Identity" or "Default" }) use.States.Add("transfer curve");
         if (pdf.Get(gs, "HT") is { } ht && ht is not NameToken { Data: "Default" }) use.States.Add("halftone");
         foreach (var key in (string[])["BG", "BG2", "UCR", "UCR2"]) if (pdf.Get(gs, key) is { } k && k is not NameToken) use.States.Add("black generation");
-        if (pdf.Get(gs, "Font") is ArrayToken { Data.Count: > 0 } f && pdf.Solid(f.Data[0]) is DictionaryToken font) Face(font, state, 0);
+        if (pdf.Get(gs, "Font") is ArrayToken { Data.Count: > 0 } f && pdf.Solid(f.Data[0]) is DictionaryToken font) state = state with { Face = font };
         if (pdf.Get(gs, "op", "OP") is BooleanToken over) state = state with { Overprint = over.Data };
         return pdf.Number(gs, "LW") is { } weight ? state with { Weight = weight } : state;
     }

@@ -64,6 +64,20 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     }
 
     [Fact]
+    public void What_hangs_over_the_sheet_s_edge_ends_at_the_bleed_where_there_are_marks()
+    {
+        var on = pressed.Desk.Job("hive");
+        var job = new AddItem(new RectItem { Id = "over", Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(-30), Length.FromMillimetres(-30)), Width = new(Length.FromMillimetres(60)), Height = new(Length.FromMillimetres(60)), Fill = new InkPaint(Ink.Black) }).Apply(on.Job);
+        var file = pressed.Folder["over.pdf"];
+        using (var s = File.Create(file)) pressed.Desk.WritePress(on with { Composed = pressed.Desk.Worked(on.Revision, job) }, new(PressKind.X1a), s);
+        Tool.Run("pdftoppm", "-r", "72", "-gray", "-singlefile", "-png", file, pressed.Folder["over"]);
+        using var page = NetVips.Image.NewFromFile(pressed.Folder["over.png"]);
+        // In the corner of the margin, between the marks, there is paper; just within the bleed there is ink.
+        page.Getpoint(28, 28)[0].ShouldBeGreaterThan(240);
+        page.Getpoint(38, 38)[0].ShouldBeLessThan(60);
+    }
+
+    [Fact]
     public void Marks_lie_outside_the_bleed_on_every_plate()
     {
         var (on, file) = Made("hive", "plover", new(PressKind.X1a));

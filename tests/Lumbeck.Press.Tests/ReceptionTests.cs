@@ -56,6 +56,7 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
         ["a calibrated RGB shading"] = (true, s => s.With("Shading", "Sh", "<< /ShadingType 2 /ColorSpace [/CalRGB << /WhitePoint [0.95 1 1.09] >>] /Coords [0 0 9 9] /Function << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0] /C1 [1 1 1] >> >>").Painting("/Sh sh"), "colour"),
         ["an ink nobody has"] = (true, s => s.With("ColorSpace", "Spot", "[/Separation /Coral /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [0 0.7 0.6 0] >>]").Painting("/Spot cs 1 scn 100 100 20 20 re f"), "ink.plate"),
         ["a face left out"] = (true, s => s.Swap("/FontFile2", "/Nowhere2"), "face.embedded"),
+        ["a face that never was embedded"] = (true, s => s.With("Font", "Plain", "<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>").Painting("BT 0 0 0 1 k /Plain 12 Tf 200 200 Td (not here) Tj ET"), "face.embedded"),
         ["another intent"] = (true, s => s.Swap("/OutputConditionIdentifier (FOGRA39)", "/OutputConditionIdentifier (FOGRA47)"), "intent"),
         ["no intent"] = (true, s => s.Swap("/OutputIntents", "/OtherIntents"), "intent"),
         ["opacity"] = (true, s => s.With("ExtGState", "Half", "<< /ca 0.5 >>").Painting("q /Half gs 0 0 1 0 k 100 100 20 20 re f Q"), "transparency"),
@@ -134,6 +135,7 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
         ["a page turned upside down"] = (true, s => s.OnPage("/Rotate 0 /UserUnit 1")),
         ["a tiling pattern"] = (true, s => { var n = s.Add("<< /Type /Pattern /PatternType 1 /PaintType 1 /TilingType 1 /BBox [0 0 4 4] /XStep 4 /YStep 4 /Resources << >> /Length 1 >>\nstream\n0 0.1 0.2 0 k 0 0 2 2 re f\nendstream"); s.With("Pattern", "Tiles", $"{n} 0 R").Painting("/Pattern cs /Tiles scn 200 200 20 20 re f"); }
         ),
+        ["a face that no word is set in"] = (true, s => s.With("Font", "Idle", "<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>").Painting("BT /Idle 12 Tf ET")),
         ["a drawn face"] = (true, s => { var g = s.Add("<< /Length 1 >>\nstream\n500 0 0 0 400 400 d1 0 0 400 400 re f\nendstream"); var n = s.Add($"<< /Type /Font /Subtype /Type3 /FontBBox [0 0 500 500] /FontMatrix [0.001 0 0 0.001 0 0] /CharProcs << /a {g} 0 R >> /Encoding << /Type /Encoding /Differences [97 /a] >> /FirstChar 97 /LastChar 97 /Widths [500] /Resources << >> >>"); s.With("Font", "T3", $"{n} 0 R").Painting("BT 0 0 0 1 k /T3 12 Tf 200 200 Td (a) Tj ET"); }
         ),
         ["loops that lead nowhere"] = (true, s => { var n = s.Add("<< /A 1 0 R /Self 9999 0 R >>"); s.InCatalog($"/PieceInfo << /Odd {n} 0 R >>"); }

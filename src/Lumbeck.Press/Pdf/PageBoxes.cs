@@ -47,6 +47,9 @@ internal sealed record PageBoxes(Sheet Sheet, Box Window, Box Trim, double Margi
         return scene with { Pieces = [.. scene.Pieces.Where(p => Core.Drawing.Under.Touches(p, window))] };
     }
 
+    /// <summary>Content that is seen as far as the bleed.</summary>
+    public string WithinBleed(string content) => $"q {PdfText.Figure(Margin)} {PdfText.Figure(Margin)} {PdfText.Figure(Window.Width.Points)} {PdfText.Figure(Window.Height.Points)} re W n\n{content}Q\n";
+
     public string Entries() => $"/MediaBox [0 0 {PdfText.Figure(Wide)} {PdfText.Figure(High)}] /BleedBox {Corners(Window)} /TrimBox {Corners(Trim)}";
 
     private string Corners(Box b)

@@ -54,7 +54,8 @@ public static class PressFile
             if (plan.Flat) scene = Flattening.Of(scene, plan.FlatPerInch, finishes: plan.InRgb);
             var has = new PageResources(pdf, scene, Face, images, ink, page.Media);
             var content = new PdfPainter(scene, has, ink, page.OnPage(scene), outlines ? Shaped : null).Paint();
-            if (page.Marked) content += new PressMarks(page, house, note, has, shelf, ink, plan).Draw();
+            // What hangs over the sheet's edge ends at the bleed; beyond it are marks alone.
+            if (page.Marked) content = page.WithinBleed(content) + new PressMarks(page, house, note, has, shelf, ink, plan).Draw();
             string used() => string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
             if (plan.Kind == PressKind.Mockup)
             {
