@@ -82,3 +82,37 @@ public sealed class DriftTests
         Harms(Sample.Job(Whole("r", Part.Back, Anchor.TopLeft, -2, 40) with { Whole = false })).ShouldBeEmpty();
     }
 }
+
+/// <summary>What hides all that lies under it.</summary>
+public sealed class UnderTests
+{
+    private static readonly Bounds Window = new(100, 100, 200, 200);
+
+    private static bool Hides(Func<RectItem, RectItem> change)
+    {
+        var rect = new RectItem { Id = "r", Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new InkPaint(Ink.Black) };
+        return Under.Hides(Sample.Scene(Sample.Job(change(rect))).Piece("r")!, Window);
+    }
+
+    [Fact]
+    public void Only_a_whole_upright_opaque_rectangle_does()
+    {
+        Hides(r => r).ShouldBeTrue();
+        Hides(r => r with { Opacity = 99 }).ShouldBeFalse();
+        Hides(r => r with { Blend = Blend.Multiply }).ShouldBeFalse();
+        Hides(r => r with { Turned = 3 }).ShouldBeFalse();
+        Hides(r => r with { Corner = Length.FromMillimetres(2) }).ShouldBeFalse();
+        Hides(r => r with { Fill = new FinishPaint("varnish") }).ShouldBeFalse();
+        Hides(r => r with { Width = new(Length.FromInches(1)) }).ShouldBeFalse();
+    }
+
+    [Theory]
+    [InlineData(true, Fit.Cover, true)]
+    [InlineData(false, Fit.Cover, false)]
+    [InlineData(true, Fit.Contain, false)]
+    public void A_picture_does_where_nothing_shows_through_it_nor_beside_it(bool opaque, Fit fit, bool hides)
+    {
+        var picture = new PictureItem { Id = "p", Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fit = fit, Picture = new(new string('a', 64), "tall.jpg", 1000, 3000, opaque) };
+        Under.Hides(Sample.Scene(Sample.Job(picture)).Piece("p")!, Window).ShouldBe(hides);
+    }
+}

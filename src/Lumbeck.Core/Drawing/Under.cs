@@ -11,6 +11,21 @@ public static class Under
         return b.Left < window.Right && b.Right > window.Left && b.Top < window.Bottom && b.Bottom > window.Top;
     }
 
+    /// <summary>Whether a piece hides all that lies under it in a window: an upright rectangle of one ink, or a picture that nothing shows through.</summary>
+    public static bool Hides(Piece piece, Bounds window)
+    {
+        if (piece.IsEmpty || piece.Mixes || piece.Place.B * piece.Place.A != 0) return false;
+        bool whole(Outline shape) => IsRectangle(shape) && piece.Place.Of(shape.Bounds) is var box && box.Left <= window.Left && box.Top <= window.Top && box.Right >= window.Right && box.Bottom >= window.Bottom;
+        return piece.Marks.Any(m => m switch
+        {
+            FillMark { Overprint: false, Finish: null } f => whole(f.Shape),
+            PictureMark { Picture.Opaque: true } p when p.Place.B * p.Place.A == 0 => whole(p.Clip) && p.Place.Of(new(0, 0, 1, 1)) is var all && all.Left <= p.Clip.Bounds.Left + 0.01 && all.Top <= p.Clip.Bounds.Top + 0.01 && all.Right >= p.Clip.Bounds.Right - 0.01 && all.Bottom >= p.Clip.Bounds.Bottom - 0.01,
+            _ => false,
+        });
+    }
+
+    private static bool IsRectangle(Outline shape) => shape.Strokes.SequenceEqual([Stroke.Move, Stroke.Line, Stroke.Line, Stroke.Line, Stroke.Close]);
+
     /// <summary>The one ink that lies under all that a piece covers; null where more than one may.</summary>
     public static Ink? Plain(Scene scene, int piece)
     {
@@ -22,7 +37,7 @@ public static class Under
             // Only an upright rectangle of one ink that holds all of it is known to be plain.
             if (p.Mixes || p.Marks is not [FillMark { Overprint: false, Finish: null, Shape: var shape } fill] || p.Place.B * p.Place.A != 0) return null;
             var box = p.Place.Of(shape.Bounds);
-            return shape.Strokes.SequenceEqual([Stroke.Move, Stroke.Line, Stroke.Line, Stroke.Line, Stroke.Close]) && box.Left <= window.Left && box.Top <= window.Top && box.Right >= window.Right && box.Bottom >= window.Bottom ? fill.Ink : null;
+            return IsRectangle(shape) && box.Left <= window.Left && box.Top <= window.Top && box.Right >= window.Right && box.Bottom >= window.Bottom ? fill.Ink : null;
         }
         return Ink.White;
     }

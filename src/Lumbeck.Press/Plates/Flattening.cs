@@ -47,9 +47,9 @@ internal static class Flattening
     {
         var piece = scene.Pieces[at];
         var own = piece.Marks[mark];
-        var upto = scene with { Pieces = [.. scene.Pieces.Take(at), piece with { Marks = [.. piece.Marks.Take(mark + 1)] }] };
         var clip = Clip(own);
         var window = Within(scene, piece.Place.Of(own switch { SoftMark s => s.Bounds, LineMark l => Wider(l.Shape.Bounds, l.Width), GlyphMark => piece.Inked.IsEmpty ? piece.Frame : piece.Place.Inverse().Of(piece.Inked), _ => clip?.Bounds ?? new(0, 0, 1, 1) }));
+        var upto = scene with { Pieces = [.. Seen(scene, at, window), piece with { Marks = [.. piece.Marks.Take(mark + 1)] }] };
         return new(upto, window, clip, clip is null && own is not SoftMark ? Sharp(window, perInch) : perInch) { Letters = own as GlyphMark };
     }
 
@@ -58,8 +58,8 @@ internal static class Flattening
     {
         var piece = scene.Pieces[at];
         if (Under.Plain(scene, at) is { } under && Solid(piece, under) is { } solid) return solid;
-        var upto = scene with { Pieces = [.. scene.Pieces.Take(at + 1)] };
         var window = Within(scene, piece.Reach);
+        var upto = scene with { Pieces = [.. Seen(scene, at, window), piece] };
         var plain = piece with { Opacity = 1, Blend = Core.Jobs.Blend.Normal };
         if (piece.Marks.All(m => m is GlyphMark)) return plain with { Marks = [.. piece.Marks.Select(m => new FlatMark(upto, window, null, perInch) { Letters = (GlyphMark)m })] };
         var clip = piece.Marks is [var one] ? Clip(one) : null;
@@ -87,6 +87,14 @@ internal static class Flattening
             Blend = Core.Jobs.Blend.Normal,
             Marks = [.. piece.Marks.Select(m => m switch { FillMark f => f with { Ink = over(f.Ink, f.Overprint), Overprint = false }, LineMark l => l with { Ink = mixed(l.Ink) }, GlyphMark g => g with { Ink = over(g.Ink, g.Overprint), Overprint = false }, _ => m })],
         };
+    }
+
+    /// <summary>What of the pieces under one is seen in a window: nothing under the last that hides all of it, and nothing that does not reach into it.</summary>
+    private static IEnumerable<Piece> Seen(Scene scene, int at, Bounds window)
+    {
+        var from = at;
+        while (from > 0 && !Under.Hides(scene.Pieces[from - 1], window)) from--;
+        return scene.Pieces.Skip(Math.Max(0, from - 1)).Take(at - Math.Max(0, from - 1)).Where(p => Under.Touches(p, window));
     }
 
     private static Outline? Clip(Mark mark) => mark switch
