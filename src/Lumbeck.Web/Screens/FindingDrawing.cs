@@ -30,7 +30,8 @@ public static class FindingDrawing
     {
         var size = Drawings.TextSize(v.Sheet) * 0.62;
         var s = new StringBuilder("<g id=\"finds\">");
-        foreach (var (finding, number) in Numbered(v.Composed))
+        // A stop lies over a caution at the same corner.
+        foreach (var (finding, number) in Numbered(v.Composed).OrderByDescending(f => f.Finding.Severity))
         {
             if (finding.Severity == Severity.Note || finding.Sheet != v.Number || finding.Place is not { } place) continue;
             var (x, y) = (Math.Clamp(place.Right.Points, size, v.Sheet.Size.Width.Points - size), Math.Clamp(place.Y.Points, size, v.Sheet.Size.Height.Points - size));
