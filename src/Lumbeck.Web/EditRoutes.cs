@@ -79,6 +79,7 @@ public static class EditRoutes
             return Results.Content(now.Since(then, ["findings", "foot", "finds"]), "text/html; charset=utf-8");
         }
         catch (Refusal r) { return Answers.Refused(r); }
+        catch (Exception e) when (e is IOException or NetVips.VipsException) { return Answers.Say("", "The inks can’t be looked at: a picture of this cover can’t be read.", 422); }
     }
 
     private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, int sheet, string? open, string? was, bool tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)

@@ -15,8 +15,9 @@ function soon(): void {
 async function ask(): Promise<void> {
   if (asking) return soon();
   asking = true;
-  try { await plated(); } catch { /* the server does not answer: the page's own queue says so */ } finally { asking = false; }
-  if (wants()) { clearTimeout(waiting); waiting = setTimeout(() => void ask(), 1500); }
+  let told = true;
+  try { told = await plated(); } catch { /* the server does not answer: the page's own queue says so */ } finally { asking = false; }
+  if (!told) { clearTimeout(waiting); waiting = setTimeout(() => void ask(), 1000); }
 }
 
 document.addEventListener('lumbeck:settled', soon);

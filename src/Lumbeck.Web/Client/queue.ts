@@ -173,18 +173,21 @@ async function news(back = false): Promise<void> {
   }
 }
 
-/** Shows what the plates say of what is shown, once they were looked at; whatever was done meanwhile asks again by itself. */
-export async function plated(): Promise<void> {
+/** Shows what the plates say of what is shown, once they were looked at; false where something was done meanwhile, so that it is to be asked again. */
+export async function plated(): Promise<boolean> {
   const at = tick;
   const open = shown;
   const query = new URLSearchParams({ seen: String(at), place: body.dataset.place ?? '', sheet: body.dataset.sheet ?? '0' });
   if (open) query.set('open', open);
   const answer = await fetch(`${base}/plated?${query}`);
-  if (answer.status !== 200) return;
+  if (answer.status === 204) return false;
+  // What can't be painted now is asked for again after the next edit.
+  if (!answer.ok) return true;
   const text = await answer.text();
-  if (busy || waiting.length > 0 || tick !== at || shown !== open || wanted !== open || tried) return;
+  if (busy || waiting.length > 0 || tick !== at || shown !== open || wanted !== open || tried) return false;
   await htmx.swap({ text, target: body, sourceElement: body, swap: 'none' });
   settle();
+  return true;
 }
 
 async function show(answer: Response, whole = true): Promise<void> {
