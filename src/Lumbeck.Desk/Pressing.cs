@@ -3,7 +3,7 @@ using Lumbeck.Store;
 
 namespace Lumbeck.Desk;
 
-/// <summary>Whether the newest file is of what is on the bench.</summary>
+/// <summary>Whether the newest file for a printer is of what is on the bench.</summary>
 public enum FileState { None, Current, Stale }
 
 /// <summary>Making press files.</summary>
@@ -91,7 +91,7 @@ public static class Pressing
     /// <param name="pressings">The files of a job, the newest first.</param>
     /// <param name="revision">What is on the bench.</param>
     public static FileState State(IReadOnlyList<PressingRow> pressings, long revision) =>
-        pressings.Count == 0 ? FileState.None : pressings[0].Revision == revision ? FileState.Current : FileState.Stale;
+        pressings.FirstOrDefault(p => PressPlan.Read(p.Kind).Kind.IsForPrinter) is not { } last ? FileState.None : last.Revision == revision ? FileState.Current : FileState.Stale;
 
     public static string Say(this FileState state) => state switch
     {

@@ -5,6 +5,7 @@ using UglyToad.PdfPig;
 using UglyToad.PdfPig.Core;
 using UglyToad.PdfPig.Exceptions;
 using UglyToad.PdfPig.Tokens;
+using static Lumbeck.Intake.PdfObjects;
 using PageSize = Lumbeck.Core.Insides.PageSize;
 
 namespace Lumbeck.Intake;
@@ -126,8 +127,4 @@ public static class InsideReading
             if (node.Data.TryGet(NameToken.Create(key), out var t)) return Solid(pdf, t);
         return null;
     }
-
-    private static IToken? Get(PdfDocument pdf, DictionaryToken d, string key) => d.TryGet(NameToken.Create(key), out var t) ? Solid(pdf, t) : null;
-
-    private static IToken? Solid(PdfDocument pdf, IToken? t) => t is IndirectReferenceToken r ? pdf.Structure.GetObject(r.Data).Data : t;
 }

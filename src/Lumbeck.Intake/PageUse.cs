@@ -3,10 +3,10 @@ using UglyToad.PdfPig.Tokens;
 namespace Lumbeck.Intake;
 
 /// <summary>A picture as it is placed: its pixels, how many an inch both ways, and what it is made of.</summary>
-internal sealed record PlacedImage(int Wide, int High, double PerInch, string Space, int Bits, IReadOnlyList<string> Filters, bool Mask, bool SoftMask, StreamToken? Stream, DictionaryToken? Entries, (double L, double B, double R, double T) Box);
+internal sealed record PlacedImage(int Wide, int High, double PerInch, string Space, int Bits, IReadOnlyList<string> Filters, bool Mask, StreamToken? Stream, DictionaryToken? Entries, (double L, double B, double R, double T) Box);
 
-/// <summary>A straight stroke: its ends, its weight, and whether it is in the colour of all plates or in black.</summary>
-internal readonly record struct Stroked(double X1, double Y1, double X2, double Y2, double Width, bool Registration, bool Dashed);
+/// <summary>A straight stroke: its ends, its weight, and whether it is in the colour of all plates.</summary>
+internal readonly record struct Stroked(double X1, double Y1, double X2, double Y2, double Width, bool Registration);
 
 /// <summary>What a page's content does, found by walking through it and all that it draws.</summary>
 internal sealed class PageUse
@@ -28,7 +28,7 @@ internal sealed class PageUse
     /// <summary>White that overprints.</summary>
     public bool WhiteOverprints { get; set; }
     public bool Layers { get; set; }
-    /// <summary>The box of all that is painted outside the bleed, if anything is.</summary>
+    /// <summary>Whether anything is painted outside the bleed.</summary>
     public bool PaintsOutside { get; set; }
     public bool Words { get; set; }
     public bool PostScript { get; set; }

@@ -19,7 +19,6 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         public double FillInk { get; init; } = 100;
         public double StrokeInk { get; init; } = 100;
         public double Weight { get; init; } = 1;
-        public bool Dashed { get; init; }
         public bool Overprint { get; init; }
         public int Mode { get; init; }
         public DictionaryToken? Face { get; init; }
@@ -58,7 +57,6 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                 case "Q": if (saved.Count > 0) state = saved.Pop(); break;
                 case "cm": state = state with { At = TransformationMatrix.FromValues(n(0), n(1), n(2), n(3), n(4), n(5)).Multiply(state.At) }; break;
                 case "w": state = state with { Weight = n(0) }; break;
-                case "d": state = state with { Dashed = o.Count > 0 && o[0] is List<object?> { Count: > 0 } }; break;
                 case "gs": state = Extended(pdf.Dictionary(pdf.Dictionary(resources, "ExtGState"), name(0) ?? ""), state); break;
                 case "g": state = state with { Fill = "DeviceGray", FillInk = (1 - n(0)) * 100, FillAll = false, FillNone = n(0) >= 0.9999 }; break;
                 case "G": state = state with { Stroke = "DeviceGray", StrokeInk = (1 - n(0)) * 100, StrokeAll = false }; break;
@@ -97,7 +95,6 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                 case "BI": if (o[0] is InlineImage inline) Inline(inline, resources, state); break;
                 case "Do": Draw(pdf.Get(pdf.Dictionary(resources, "XObject"), name(0) ?? "") as StreamToken, resources, state, depth); break;
                 case "BDC": if (name(0) == "OC") use.Layers = true; break;
-                case "ri" or "i" or "j" or "J" or "M" or "h": break;
             }
         }
     }
@@ -178,7 +175,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
             if (path[i].Kind == 'l')
             {
                 var (a, b) = (state.At.Transform(new PdfPoint(path[i - 1].X, path[i - 1].Y)), state.At.Transform(new PdfPoint(path[i].X, path[i].Y)));
-                use.Strokes.Add(new(a.X, a.Y, b.X, b.Y, state.Weight * scale, state.StrokeAll, state.Dashed));
+                use.Strokes.Add(new(a.X, a.Y, b.X, b.Y, state.Weight * scale, state.StrokeAll));
             }
     }
 
@@ -244,7 +241,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
             _ => "DeviceGray",
         };
         var (w, h) = (get("W", "Width") is double dw ? (int)dw : 1, get("H", "Height") is double dh ? (int)dh : 1);
-        Place(w, h, mask ? state.Fill : space, get("BPC", "BitsPerComponent") is double bits ? (int)bits : 8, [], mask, false, null, null, state);
+        Place(w, h, mask ? state.Fill : space, get("BPC", "BitsPerComponent") is double bits ? (int)bits : 8, [], mask, null, null, state);
     }
 
     /// <summary>Inline images may say their colour space in short (8.9.7).</summary>
@@ -258,10 +255,10 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         if (soft) use.Transparent.Add("soft mask of a picture");
         foreach (var alternate in pdf.Items(pdf.Get(d, "Alternates")).OfType<DictionaryToken>().Take(4)) if (pdf.Get(alternate, "DefaultForPrinting") is BooleanToken { Data: true }) use.States.Add("alternate picture for printing");
         if (pdf.Get(d, "OPI") is not null) use.States.Add("OPI");
-        Place((int)(pdf.Number(d, "Width", "W") ?? 1), (int)(pdf.Number(d, "Height", "H") ?? 1), space, mask ? 1 : (int)(pdf.Number(d, "BitsPerComponent", "BPC") ?? 8), pdf.Filters(d), mask, soft, stream, d, state);
+        Place((int)(pdf.Number(d, "Width", "W") ?? 1), (int)(pdf.Number(d, "Height", "H") ?? 1), space, mask ? 1 : (int)(pdf.Number(d, "BitsPerComponent", "BPC") ?? 8), pdf.Filters(d), mask, stream, d, state);
     }
 
-    private void Place(int wide, int high, string space, int bits, IReadOnlyList<string> filters, bool mask, bool soft, StreamToken? stream, DictionaryToken? d, State state)
+    private void Place(int wide, int high, string space, int bits, IReadOnlyList<string> filters, bool mask, StreamToken? stream, DictionaryToken? d, State state)
     {
         var m = state.At;
         var (across, down) = (Math.Sqrt((m.A * m.A) + (m.B * m.B)), Math.Sqrt((m.C * m.C) + (m.D * m.D)));
@@ -270,7 +267,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         var box = Box(corners, state)!.Value;
         if (Outside(box, state)) use.PaintsOutside = true;
         use.Spaces.Add(space);
-        if (use.Images.Count < 5000) use.Images.Add(new(wide, high, perInch, space, bits, filters, mask, soft, stream, d, box));
+        if (use.Images.Count < 5000) use.Images.Add(new(wide, high, perInch, space, bits, filters, mask, stream, d, box));
     }
 
     private static (double L, double B, double R, double T)? Box(List<(char, double X, double Y)> path, State state)

@@ -33,7 +33,7 @@ internal sealed class Pdf(PdfDocument document, RationedFilters filters)
     {
         for (var i = 0; token is IndirectReferenceToken r && i < 20; i++)
         {
-            try { token = document.Structure.GetObject(r.Data).Data; }
+            try { token = PdfObjects.Solid(document, r); }
             catch (Exception e) when (e is not (TooMuchException or TimeoutException or OutOfMemoryException)) { return null; }
         }
         return token is NullToken ? null : token;
@@ -65,4 +65,12 @@ internal sealed class Pdf(PdfDocument document, RationedFilters filters)
                 if (inner is IndirectReferenceToken or DictionaryToken or ArrayToken or StreamToken) open.Push((inner, depth + 1));
         }
     }
+}
+
+/// <summary>Objects of a PDF by reference and by key, for whoever reads a file that is known to be sound or lets a damaged one be told by its exception.</summary>
+internal static class PdfObjects
+{
+    public static IToken? Get(PdfDocument pdf, DictionaryToken d, string key) => d.TryGet(NameToken.Create(key), out var t) ? Solid(pdf, t) : null;
+
+    public static IToken? Solid(PdfDocument pdf, IToken? t) => t is IndirectReferenceToken r ? pdf.Structure.GetObject(r.Data).Data : t;
 }

@@ -2,6 +2,7 @@ using System.Globalization;
 using UglyToad.PdfPig;
 using UglyToad.PdfPig.Content;
 using UglyToad.PdfPig.Tokens;
+using static Lumbeck.Intake.PdfObjects;
 
 namespace Lumbeck.Intake;
 
@@ -71,10 +72,6 @@ public sealed record Reading(string Version, string? Standard, string? Condition
 
     private static DictionaryToken? First(PdfDocument pdf, DictionaryToken d, string key) =>
         Get(pdf, d, key) is ArrayToken { Data.Count: > 0 } a ? Solid(pdf, a.Data[0]) as DictionaryToken : null;
-
-    private static IToken? Get(PdfDocument pdf, DictionaryToken d, string key) => d.TryGet(NameToken.Create(key), out var t) ? Solid(pdf, t) : null;
-
-    private static IToken? Solid(PdfDocument pdf, IToken? t) => t is IndirectReferenceToken r ? pdf.Structure.GetObject(r.Data).Data : t;
 
     private static string? Between(string text, string from, string to)
     {

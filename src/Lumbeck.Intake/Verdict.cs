@@ -15,8 +15,6 @@ public sealed record ExpectedSheet(Size Size, Box Trim, Box? Barcode, IReadOnlyL
 /// <summary>What reception knows of a job: its house, its sheets, and what its barcode says.</summary>
 public sealed record Expected(House House, IReadOnlyList<ExpectedSheet> Sheets, string? Number)
 {
-    /// <summary>What QR codes lead to.</summary>
-    public IReadOnlyList<string> Links { get; init; } = [];
     /// <summary>Names of finishing inks that the job has.</summary>
     public IReadOnlyList<string> Finishes { get; init; } = [];
 }

@@ -17,9 +17,8 @@ function show(): void {
   document.getElementById('drift-folds')?.setAttribute('transform', `translate(${fold} 0)`);
   for (const n of ['across', 'down', 'fold']) {
     const says = document.getElementById(`drift-${n}-says`);
-    if (!says) continue;
-    const figure = (Math.abs(at(n)) * Number(says.dataset.unit)).toFixed(Number(says.dataset.places));
-    says.textContent = at(n) === 0 ? 'true' : `${figure} ${says.dataset.sign} ${says.dataset[at(n) < 0 ? 'less' : 'more']}`;
+    const s = slider(n);
+    if (says && s) says.textContent = says.dataset.figures!.split('|')[Number(s.value) - Number(s.min)];
   }
 }
 

@@ -6,6 +6,9 @@ namespace Lumbeck.Web.Screens;
 /// <summary>The trimmed and folded cover as knife and folds leave it where they wander.</summary>
 public static class DriftDrawing
 {
+    /// <summary>Steps of a slider from the middle to either end.</summary>
+    public const int Steps = 20;
+
     /// <summary>As the sliders have it: the view is what the knife leaves, and folds move on their own.</summary>
     public static string Now(JobView v, ComposedSheet on)
     {
