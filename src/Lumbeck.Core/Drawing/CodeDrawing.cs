@@ -26,6 +26,6 @@ public static class CodeDrawing
                 var (x, y, right, foot) = ((first + Quiet) * module, (row + Quiet) * module, (column + 1 + Quiet) * module, (row + 1 + Quiet) * module);
                 pen.Move(x, y); pen.Line(right, y); pen.Line(right, foot); pen.Line(x, foot); pen.Close();
             }
-        yield return new FillMark(pen.Done(), code.Paint.Resolve(swatches)) { Finish = code.Paint is FinishPaint f ? (f.Finish, f.Tint) : null };
+        yield return PaintedMarks.Filled(pen.Done(), code.Paint, swatches, side, side);
     }
 }

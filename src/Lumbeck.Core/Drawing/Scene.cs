@@ -50,11 +50,29 @@ public sealed record Shade(bool Round, double X0, double Y0, double X1, double Y
     }
 }
 
-/// <summary>A stroked shape, with round joins and butt ends.</summary>
+/// <summary>How a line ends, and each of its dashes (ISO 32000-1, table 54).</summary>
+public enum LineCap { Butt, Round, Square }
+
+/// <summary>How a line turns a corner (ISO 32000-1, table 55).</summary>
+public enum LineJoin { Miter, Round, Bevel }
+
+/// <summary>A stroked shape. The program's own lines have round joins and butt ends; drawings have what they say.</summary>
 public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark
 {
     /// <summary>Lengths of strokes and gaps in turn, in points; none for a whole line.</summary>
     public ImmutableArray<double> Dash { get; init; } = [];
+    /// <summary>How far into the dashes the line begins, in points.</summary>
+    public double DashFrom { get; init; }
+    public LineCap Cap { get; init; } = LineCap.Butt;
+    public LineJoin Join { get; init; } = LineJoin.Round;
+    /// <summary>How many times its width a mitered corner may reach before it is cut off.</summary>
+    public double MiterLimit { get; init; } = 4;
+
+    /// <summary>Whether another line is drawn just as this is, whatever its shape.</summary>
+    public bool IsLike(LineMark other) => other with { Shape = Shape, Dash = Dash } == this && other.Dash.SequenceEqual(Dash);
+
+    /// <summary>How far it reaches beyond its shape, in points.</summary>
+    public double Reach => Width / 2 * (Join == LineJoin.Miter ? MiterLimit : Cap == LineCap.Square ? Math.Sqrt(2) : 1);
 }
 
 /// <summary>A placed glyph: its id, its origin along and below the run's baseline in points, the letters it stands for (empty where another glyph of the run has them), and how far it is turned about its origin, in degrees clockwise.</summary>
@@ -128,11 +146,17 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
     /// <summary>Whether what lies under it shows through, so that its marks are mixed as one before they are laid down.</summary>
     public bool Mixes => !IsEmpty && (Opacity < 1 || Blend != Blend.Normal);
 
+    /// <summary>Whether its marks stand by themselves until they are mixed: what multiplies or screens is mixed with what lies under it once it is whole.</summary>
+    public bool StandsAlone => Blend != Blend.Normal;
+
     /// <summary>Whether it lays something soft over what lies under it.</summary>
     public bool Softens => Marks.Any(m => m is SoftMark);
 
     /// <summary>Whether it has a picture that something shows through.</summary>
     public bool SeesThrough => Marks.Any(m => m is PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false } or GrownMark { Picture.Opaque: false });
+
+    /// <summary>The finishing inks that something of it is laid in, by name.</summary>
+    public IEnumerable<string> Finishes => Marks.Select(m => m.Finish?.Name).OfType<string>().Distinct();
 
     /// <summary>All that its marks may reach on the sheet, beyond its frame too.</summary>
     public Bounds Reach
@@ -141,7 +165,7 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
         {
             var all = Inked.Union(Frame);
             foreach (var mark in Marks)
-                if (mark switch { SoftMark s => s.Bounds, FillMark f => f.Shape.Bounds, ShadeMark h => h.Shape.Bounds, LineMark l => Grown(l.Shape.Bounds, l.Width / 2), _ => Bounds.None } is { IsEmpty: false } b) all = all.Union(Place.Of(b));
+                if (mark switch { SoftMark s => s.Bounds, FillMark f => f.Shape.Bounds, ShadeMark h => h.Shape.Bounds, LineMark l => Grown(l.Shape.Bounds, l.Reach), _ => Bounds.None } is { IsEmpty: false } b) all = all.Union(Place.Of(b));
             return all;
         }
     }
@@ -161,6 +185,9 @@ public sealed record Scene(Sheet Sheet, ImmutableArray<Piece> Pieces)
 {
     public double Width => Sheet.Size.Width.Points;
     public double Height => Sheet.Size.Height.Points;
+
+    /// <summary>The finishing inks that something on it is laid in, by name.</summary>
+    public ImmutableSortedSet<string> Finishes => [.. Pieces.SelectMany(p => p.Finishes)];
 
     public Piece? Piece(string item) => Pieces.FirstOrDefault(p => p.Item == item);
 }

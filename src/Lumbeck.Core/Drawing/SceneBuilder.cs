@@ -69,13 +69,13 @@ public static class SceneBuilder
         var marks = ImmutableArray.CreateBuilder<Mark>();
         var whole = new Bounds(0, 0, sheet.Size.Width.Points, sheet.Size.Height.Points);
         if (ground.Paint is { } paint)
-            marks.Add(ShapeDrawing.Filled(Outline.Rectangle(0, 0, whole.Right, whole.Bottom), paint, job.Swatches, whole.Right, whole.Bottom));
+            marks.Add(PaintedMarks.Filled(Outline.Rectangle(0, 0, whole.Right, whole.Bottom), paint, job.Swatches, whole.Right, whole.Bottom));
         if (ground.Paper is { } paper)
         {
             // A paper is anchored on the front, so that the front stays as it is when the spine grows.
             var origin = sheet.Panel(Part.Front)?.Face ?? sheet.Trim;
             foreach (var (shape, width) in PaperCache.Draw(paper, origin.X.Points, origin.Y.Points, whole))
-                marks.Add(new LineMark(shape, width, paper.Paint.Resolve(job.Swatches)));
+                marks.Add(PaintedMarks.Lined(shape, width, paper.Paint, job.Swatches));
         }
         return new(Piece.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);
     }

@@ -18,11 +18,11 @@ public static class ShapeDrawing
         var weight = item.LineWidth.Points;
         if (item is LineItem straight)
         {
-            if (line is not null) yield return Lined(Straight(0, h / 2, w, h / 2), weight, line, swatches) with { Dash = Broken(straight.Dash, weight) };
+            if (line is not null) yield return PaintedMarks.Lined(Straight(0, h / 2, w, h / 2), weight, line, swatches) with { Dash = Broken(straight.Dash, weight) };
             yield break;
         }
         var shape = Of(item, w, h, at.BeyondFace);
-        if (item.Fill is { } fill) yield return Filled(shape, fill, swatches, w, h);
+        if (item.Fill is { } fill) yield return PaintedMarks.Filled(shape, fill, swatches, w, h);
         if (item is PictureItem { Picture: { } picture } pictured && PicturePlacing.Of(pictured, w, h) is { } place)
         {
             if (picture.IsDrawing)
@@ -36,36 +36,15 @@ public static class ShapeDrawing
                 yield return new PictureMark(picture, place, shape) { Convert = pictured.Convert };
             }
         }
-        if (line is not null) yield return Lined(shape, weight, line, swatches);
+        if (line is not null) yield return PaintedMarks.Lined(shape, weight, line, swatches);
         if (item is PlateItem plate && line is not null)
         {
             var inner = plate.Inner.Points;
-            if (inner > 0 && 2 * inner < Math.Min(w, h)) yield return Lined(Outline.Rounded(inner, inner, w - (2 * inner), h - (2 * inner), Math.Max(0, plate.Corner.Points - inner)), weight / 2, line, swatches);
+            if (inner > 0 && 2 * inner < Math.Min(w, h)) yield return PaintedMarks.Lined(Outline.Rounded(inner, inner, w - (2 * inner), h - (2 * inner), Math.Max(0, plate.Corner.Points - inner)), weight / 2, line, swatches);
             for (var n = 1; n <= plate.Rules; n++)
-                yield return Lined(Straight(w * 0.1, h * (0.5 + (0.42 * n / plate.Rules)), w * 0.9, h * (0.5 + (0.42 * n / plate.Rules))), weight / 2, line, swatches);
+                yield return PaintedMarks.Lined(Straight(w * 0.1, h * (0.5 + (0.42 * n / plate.Rules)), w * 0.9, h * (0.5 + (0.42 * n / plate.Rules))), weight / 2, line, swatches);
         }
     }
-
-    /// <summary>A shape filled with any paint; a gradient runs over a box of this width and height.</summary>
-    public static Mark Filled(Outline shape, Paint paint, IReadOnlyList<Swatch> swatches, double w, double h) => paint switch
-    {
-        GradientPaint g => new ShadeMark(shape, Shaded(g, swatches, w, h)),
-        FinishPaint f => new FillMark(shape, f.Resolve(swatches), Overprint: true) { Finish = (f.Finish, f.Tint) },
-        _ => new FillMark(shape, paint.Resolve(swatches)),
-    };
-
-    /// <summary>A gradient over a box: a straight run reaches from corner to corner as its angle has it, a round one from the middle to the corners.</summary>
-    public static Shade Shaded(GradientPaint g, IReadOnlyList<Swatch> swatches, double w, double h)
-    {
-        ImmutableArray<(double, Ink)> stops = [.. g.Stops.Select(s => (s.At / 10_000.0, s.Paint.Resolve(swatches)))];
-        if (g.Run == Run.Round) return new(true, w / 2, h / 2, w, h, stops);
-        var way = Affine.Rotate((double)g.Angle);
-        var half = ((Math.Abs(way.A) * w) + (Math.Abs(way.B) * h)) / 2;
-        return new(false, (w / 2) - (way.A * half), (h / 2) - (way.B * half), (w / 2) + (way.A * half), (h / 2) + (way.B * half), stops);
-    }
-
-    internal static LineMark Lined(Outline shape, double weight, Paint paint, IReadOnlyList<Swatch> swatches) =>
-        new(shape, weight, paint.Resolve(swatches)) { Finish = paint is FinishPaint f ? (f.Finish, f.Tint) : null };
 
     /// <summary>A drawing's marks where its frame puts it: once, or tile after tile.</summary>
     private static DrawingMark Drawn(ImmutableArray<Mark> marks, PictureItem item, Picture picture, Affine place, Outline shape, double w, double h)

@@ -11,15 +11,17 @@ public static class TextDrawing
         var letters = Letters(setting, job).ToList();
         if (letters.Count == 0) return [];
         var inked = Inked(letters, type);
-        letters = [.. letters.Select(g => g.Paint is GradientPaint p && !inked.IsEmpty ? g.Mark with { Shade = Shaded(p, job.Swatches, inked) } : g.Mark).Zip(letters, (m, g) => (m, g.Paint))];
+        letters = [.. letters.Select(g => g.Paint is GradientPaint p && !inked.IsEmpty ? g.Mark with { Shade = PaintedMarks.Shaded(p, job.Swatches, inked) } : g.Mark).Zip(letters, (m, g) => (m, g.Paint))];
         var marks = ImmutableArray.CreateBuilder<Mark>();
         if (item.Backing is { } backing) marks.Add(Backed(backing, setting, job));
         if (item.Shadow is { } shadow)
         {
             var shape = Shape(letters.Select(l => l.Mark), type).Under(Affine.Move(shadow.Right.Points, shadow.Down.Points));
-            marks.Add(shadow.Soft.Units > 0 ? new SoftMark(shape, shadow.Soft.Points / 2, shadow.Paint.Resolve(job.Swatches), (double)shadow.Strength / 100) : ShapeDrawing.Filled(shape, shadow.Paint, job.Swatches, 1, 1));
+            marks.Add(shadow.Soft.Units > 0
+                ? PaintedMarks.Soft(shape, shadow.Soft.Points / 2, (double)shadow.Strength / 100, shadow.Paint, job.Swatches)
+                : PaintedMarks.Filled(shape, shadow.Paint, job.Swatches, 1, 1));
         }
-        if (item.Edge is { } edge) marks.Add(ShapeDrawing.Lined(Shape(letters.Select(l => l.Mark), type), 2 * edge.Width.Points, edge.Paint, job.Swatches));
+        if (item.Edge is { } edge) marks.Add(PaintedMarks.Lined(Shape(letters.Select(l => l.Mark), type), 2 * edge.Width.Points, edge.Paint, job.Swatches));
         marks.AddRange(letters.Select(l => l.Mark));
         return marks.ToImmutable();
     }
@@ -30,18 +32,8 @@ public static class TextDrawing
             foreach (var run in line.Runs)
             {
                 if (run.Glyphs.Length == 0) continue;
-                var ink = run.Paint.Resolve(job.Swatches);
-                // PRINT.md, Common to all: black text overprints up to the house's size, so that the other plates need not fit it.
-                var overprint = ink == Ink.Black && run.Size <= job.Ticket.House.BlackOverprintUpTo.Points && run.Paint is not GradientPaint;
-                yield return (new GlyphMark(run.Face, run.Size, line.X, line.Baseline, run.Glyphs, run.Text, ink, overprint) { Finish = run.Paint is FinishPaint f ? (f.Finish, f.Tint) : null, RightToLeft = run.RightToLeft }, run.Paint);
+                yield return (PaintedMarks.Letters(line, run, job.Swatches, job.Ticket.House.BlackOverprintUpTo), run.Paint);
             }
-    }
-
-    /// <summary>A gradient over what the letters cover.</summary>
-    private static Shade Shaded(GradientPaint paint, IReadOnlyList<Swatch> swatches, Bounds over)
-    {
-        var s = ShapeDrawing.Shaded(paint, swatches, over.Right - over.Left, over.Bottom - over.Top);
-        return s with { X0 = s.X0 + over.Left, X1 = s.X1 + over.Left, Y0 = s.Y0 + over.Top, Y1 = s.Y1 + over.Top };
     }
 
     /// <summary>Plates as high as capitals and descenders with room round them; those of lines that touch run into one.</summary>
@@ -57,7 +49,7 @@ public static class TextDrawing
             pen.Add(Outline.Rounded(x, y, w, h, backing.Corner.Points));
             whole = whole.Union(new(x, y, x + w, y + h));
         }
-        return ShapeDrawing.Filled(pen.Done(), backing.Paint, job.Swatches, whole.IsEmpty ? 1 : whole.Right, whole.IsEmpty ? 1 : whole.Bottom);
+        return PaintedMarks.Filled(pen.Done(), backing.Paint, job.Swatches, whole.IsEmpty ? 1 : whole.Right, whole.IsEmpty ? 1 : whole.Bottom);
     }
 
     /// <summary>All letters as one shape.</summary>

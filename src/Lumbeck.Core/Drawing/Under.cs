@@ -29,7 +29,7 @@ public static class Under
     /// <summary>The one ink that lies under all that a piece covers; null where more than one may.</summary>
     public static Ink? Plain(Scene scene, int piece)
     {
-        var window = scene.Pieces[piece].Inked;
+        var window = scene.Pieces[piece].Reach;
         for (var i = piece - 1; i >= 0; i--)
         {
             var p = scene.Pieces[i];
@@ -42,17 +42,22 @@ public static class Under
         return Ink.White;
     }
 
+    /// <summary>An overprinting ink over another: that one's share where it has none of its own (ISO 32000-1, 8.6.7, overprint mode 1).</summary>
+    public static Ink Both(Ink ink, Ink under)
+    {
+        static int share(int own, int below) => own > 0 ? own : below;
+        return new(share(ink.C, under.C), share(ink.M, under.M), share(ink.Y, under.Y), share(ink.K, under.K));
+    }
+
     /// <summary>A piece as it shows over a plain ink: what overprints has that ink's share where it has none of its own (ISO 32000-1, 8.6.7, with overprint mode 1).</summary>
     public static Piece Over(Piece piece, Ink under)
     {
-        static int share(int own, int below) => own > 0 ? own : below;
-        Ink both(Ink i) => new(share(i.C, under.C), share(i.M, under.M), share(i.Y, under.Y), share(i.K, under.K));
         return piece with
         {
             Marks = [.. piece.Marks.Select(m => m switch
             {
-                FillMark { Overprint: true, Finish: null } f => f with { Ink = both(f.Ink) },
-                GlyphMark { Overprint: true, Finish: null, Shade: null } g => g with { Ink = both(g.Ink) },
+                FillMark { Overprint: true, Finish: null } f => f with { Ink = Both(f.Ink, under) },
+                GlyphMark { Overprint: true, Finish: null, Shade: null } g => g with { Ink = Both(g.Ink, under) },
                 _ => m,
             })],
         };

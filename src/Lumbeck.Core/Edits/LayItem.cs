@@ -24,7 +24,12 @@ public sealed record LayItem(string Item, Length MiddleX, Length MiddleY, Length
         var level = at.Panel.Turn == Turn.None ? at.Hung.Size : new Size(at.Hung.Height, at.Hung.Width);
         if (item is BarcodeItem code && Width is { } wide)
             item = (BarcodeItem)new MagnifyBarcode(Item, Math.Round(100m * wide.Units / BarcodeDrawing.PlateSize(code with { Percent = 100 }).Width.Units, 1)).Apply(job).Item(code.Id)!;
-        else if (item is CodeItem square) item = square with { Side = Hanging.Whole(Width ?? Height ?? square.Side, job.Ticket.Unit) };
+        else if (item is CodeItem square)
+        {
+            // A code is square: the side that was changed leads.
+            var side = Width is { } across && across != square.Side ? across : Height ?? square.Side;
+            item = new SetCode(Item) { Side = Hanging.Whole(side, job.Ticket.Unit) }.Apply(job).Item(Item)!;
+        }
         else if (item is not BarcodeItem)
             item = item with { Width = Sized(item.Width, Width, level.Width, job), Height = item is LineItem ? item.Height : Sized(item.Height, Height, level.Height, job) };
         if (Turned is { } turned) item = new TurnItem(Item, Math.Round(turned, 2)).Turn(item);

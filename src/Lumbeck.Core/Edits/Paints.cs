@@ -41,6 +41,8 @@ public static class Paints
             Backing = t.Backing is { } b ? b with { Paint = each(b.Paint)! } : null,
         },
         ShapeItem s => s with { Fill = each(s.Fill), Line = each(s.Line) },
-        _ => item,
+        CodeItem c => c with { Paint = each(c.Paint)! },
+        BarcodeItem => item,
+        _ => throw new NotSupportedException($"What {item.Kind} is painted with is not known."),
     };
 }

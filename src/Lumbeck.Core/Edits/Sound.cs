@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Lumbeck.Core.Jobs;
 using Lumbeck.Core.Type;
 
@@ -26,12 +27,13 @@ public static class Sound
         if (new[] { item.Hold.Dx, item.Hold.Dy, item.Width.Own, item.Height.Own }.Any(l => Length.Abs(l) > Far) || item.Width.Share is < 0 or > 10 || item.Height.Share is < 0 or > 10) throw No("a length");
         if (item.Opacity is < 0 or > 100) throw No("its opacity");
         item = item with { Turned = ((item.Turned % 360) + 360) % 360, Name = Plain.Line(item.Name) is { Length: <= NameItem.Most } n ? n : "" };
-        return item switch
+        if (item is TextItem { Style: null } or TextItem { Style.Paint: null } or TextItem { Words: null } or TextItem { Runs: null } or CodeItem { Paint: null } or CodeItem { Link: null }) throw No("its text");
+        // A gradient fills: letters too, but no line, shadow or code.
+        if (item is TextItem { Edge.Paint: GradientPaint } or TextItem { Shadow.Paint: GradientPaint } or ShapeItem { Line: GradientPaint } or CodeItem { Paint: GradientPaint }) throw No("a gradient");
+        return Paints.Item(item, paint) switch
         {
-            TextItem { Edge.Paint: GradientPaint } or TextItem { Shadow.Paint: GradientPaint } or ShapeItem { Line: GradientPaint } => throw No("a gradient"),
-            TextItem { Style: not null, Words: not null, Runs: not null } t => Text((TextItem)Paints.Item(t, p => paint(p) ?? (p is null ? null : new InkPaint(Ink.Black)))),
-            TextItem => throw No("its text"),
-            ShapeItem s => Shape(s with { Fill = paint(s.Fill), Line = paint(s.Line) }),
+            TextItem t => Text(t),
+            ShapeItem s => Shape(s),
             BarcodeItem b => b.Percent is < 50 or > 300 || (b.Number is { } d && (d.Length is not (12 or 13) || !d.All(char.IsAsciiDigit))) || (b.AddOn is { Length: > 0 } five && (five.Length != 5 || !five.All(char.IsAsciiDigit))) || b.Bars is { } bars && (bars < ShapeBarcode.Least || bars > ShapeBarcode.Most) ? throw No("a barcode") : b,
             CodeItem c => c.Link.Length > SetCode.Most || c.Link.Any(char.IsControl) || c.Side < SetCode.Least || c.Side > SetCode.Largest || !Enum.IsDefined(c.Level) ? throw No("a QR code") : c,
             _ => item,
@@ -53,7 +55,7 @@ public static class Sound
                 if (take?.Ground is null || take.Items is null || take.Items.Count > AddItem.Most || take.Name is null) throw No("a take");
                 if (take.Items.Any(i => i?.Id is null || i.Hold is null || i.Name is null || i.Group is null || !AddItem.CanName(i.Id)) || take.Items.DistinctBy(i => i.Id).Count() != take.Items.Count) throw No("an item");
                 foreach (var item in take.Items)
-                    if (Item(item, id => job.Swatches.Any(s => s.Id == id) ? id : null) != item) throw No($"the item {item.Id}");
+                    if (!Same(Item(item, id => job.Swatches.Any(s => s.Id == id) ? id : null), item)) throw No($"the item {item.Id}");
             }
         }
         if (job.Wraps.SelectMany(w => w.Take.Items).GroupBy(i => i.Id).Any(g => g.Count() > 1)) throw No("an item on two wraps");
@@ -62,6 +64,9 @@ public static class Sound
         _ = job.Sheets();
         if (job.WithPieces().Wraps.Count != job.Wraps.Count) throw No("its wraps");
     }
+
+    /// <summary>Whether two items are written alike; as records they would differ by the lists they hold.</summary>
+    private static bool Same(Item a, Item b) => JsonSerializer.SerializeToUtf8Bytes(a, JobJson.Options).AsSpan().SequenceEqual(JsonSerializer.SerializeToUtf8Bytes(b, JobJson.Options));
 
     private static TextItem Text(TextItem t)
     {

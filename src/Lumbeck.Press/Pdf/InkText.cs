@@ -4,6 +4,8 @@ namespace Lumbeck.Press.Pdf;
 /// <param name="screen">The press's colours on screen; null for the inks themselves.</param>
 internal sealed class InkText(Colour.IScreenColour? screen)
 {
+    public bool OnScreen => screen is not null;
+
     public string Space => screen is null ? "/DeviceCMYK" : "/DeviceRGB";
 
     public string Filled(Ink ink) => Numbers(ink) + (screen is null ? " k" : " rg");

@@ -39,12 +39,14 @@ internal sealed record PageBoxes(Sheet Sheet, Box Window, Box Trim, double Margi
     /// <summary>From the sheet's own points, y down, to the page's.</summary>
     public Affine OnPage(Scene scene) => new(1, 0, 0, -1, Margin - Window.X.Points, Window.Bottom.Points + Margin);
 
+    /// <summary>What of the sheet is on the page, in points.</summary>
+    public Bounds Sight => new(Window.X.Points, Window.Y.Points, Window.Right.Points, Window.Bottom.Points);
+
     /// <summary>The scene with only what reaches into the page.</summary>
     public Scene Seen(Scene scene)
     {
         if (Window == Sheet.Whole) return scene;
-        var window = new Bounds(Window.X.Points, Window.Y.Points, Window.Right.Points, Window.Bottom.Points);
-        return scene with { Pieces = [.. scene.Pieces.Where(p => Core.Drawing.Under.Touches(p, window))] };
+        return scene with { Pieces = [.. scene.Pieces.Where(p => Core.Drawing.Under.Touches(p, Sight))] };
     }
 
     /// <summary>Content that is seen as far as the bleed.</summary>

@@ -8,8 +8,8 @@ internal interface IPageResources
 {
     EmbeddedFace Face(FaceId id);
 
-    /// <summary>Marks that are mixed as one, with what they are mixed by (11.6.6).</summary>
-    string Mix(string marks, Piece piece);
+    /// <summary>Marks that are mixed as one, with what they are mixed by (11.6.6): the piece's blend, or its opacity alone.</summary>
+    string Mix(string marks, Piece piece, bool plainly);
 
     /// <summary>A picture that is so many points wide; null where there are no pictures.</summary>
     string? Picture(PictureMark mark, double points);
@@ -32,21 +32,23 @@ internal interface IPageResources
     /// <summary>A finishing ink's plate (8.6.6.4).</summary>
     string Finish(string name);
 
-    /// <summary>A flattened part as an image, and where its unit square lies on the sheet.</summary>
-    (string Name, Affine Place) Flat(Plates.FlatMark mark);
+    /// <summary>A flattened part's rectangles, in the order they are drawn in.</summary>
+    IReadOnlyList<FlatDrawn> Flat(Plates.FlatPart part);
+
+    /// <summary>An image that is in the file already.</summary>
+    string Named(int image);
 }
 
 /// <summary>One page's resources, written as they are asked for.</summary>
 /// <param name="pdf">The file.</param>
-/// <param name="scene">The sheet.</param>
 /// <param name="faces">Its faces.</param>
 /// <param name="images">Its pictures.</param>
 /// <param name="ink">How inks are written.</param>
 /// <param name="media">The page's whole, in its own points.</param>
-internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, EmbeddedFace> faces, PressImages images, InkText ink, Bounds media) : IPageResources
+internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> faces, PressImages images, InkText ink, Bounds media) : IPageResources
 {
     private readonly int _number = pdf.Reserve();
-    private readonly StringBuilder _states = new("/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >>");
+    private readonly StringBuilder _states = new("/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >> /Gf << /Type /ExtGState /OP true /op true /OPM 0 >>");
     private readonly SortedDictionary<string, int> _objects = new(StringComparer.Ordinal), _patterns = new(StringComparer.Ordinal), _shades = new(StringComparer.Ordinal);
     private readonly SortedDictionary<string, string> _plates = new(StringComparer.Ordinal);
 
@@ -55,15 +57,20 @@ internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, Emb
 
     public EmbeddedFace Face(FaceId id) => faces(id);
 
-    public string Mix(string marks, Piece piece)
+    public string Mix(string marks, Piece piece, bool plainly)
     {
         Mixes = true;
-        var name = "X" + (scene.Pieces.IndexOf(piece) + 1).ToString(CultureInfo.InvariantCulture);
+        var name = string.Create(CultureInfo.InvariantCulture, $"X{++_mixed}");
         var box = $"[{PdfText.Figure(media.Left)} {PdfText.Figure(media.Top)} {PdfText.Figure(media.Right)} {PdfText.Figure(media.Bottom)}]";
-        _objects[name] = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {box} /Group << /S /Transparency /CS /DeviceCMYK >> /Resources {_number} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
-        _states.Append($" /{name}g << /Type /ExtGState /ca {PdfText.Figure(piece.Opacity)} /CA {PdfText.Figure(piece.Opacity)} /BM /{piece.Blend} /AIS false >>");
+        // What multiplies or screens stands by itself until it is whole (11.4.5); what is laid plainly sees what lies under it, so that it can overprint that.
+        var alone = plainly ? "" : "/I true ";
+        _objects[name] = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {box} /Group << /S /Transparency /CS /DeviceCMYK {alone}>> /Resources {_number} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
+        var blend = plainly ? Blend.Normal : piece.Blend;
+        _states.Append($" /{name}g << /Type /ExtGState /ca {PdfText.Figure(piece.Opacity)} /CA {PdfText.Figure(piece.Opacity)} /BM /{blend} /AIS false >>");
         return name;
     }
+
+    private int _mixed;
 
     public string? Picture(PictureMark mark, double points) => images.Of(mark.Picture, points, mark.Convert) is { } number ? Image(number, mark.Picture) : null;
 
@@ -72,9 +79,7 @@ internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, Emb
     private string Image(int number, Picture picture)
     {
         Mixes |= !picture.Opaque;
-        var name = string.Create(CultureInfo.InvariantCulture, $"I{number}");
-        _objects[name] = number;
-        return name;
+        return Named(number);
     }
 
     public string? Tiles(TilesMark mark, Affine cell, double points)
@@ -122,6 +127,8 @@ internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, Emb
         List<(double At, Ink Ink)> stops = [.. shade.Stops];
         if (stops[0].At > 0) stops.Insert(0, (0, stops[0].Ink));
         if (stops[^1].At < 1) stops.Add((1, stops[^1].Ink));
+        // A viewer mixes a screen's colours where the press mixes ink: so many steps between two stops leave it nothing to mix.
+        if (ink.OnScreen) stops = [.. Stepped(shade, stops)];
         string inks(Ink i) => $"[{ink.Numbers(i)}]";
         var parts = stops.Zip(stops.Skip(1)).Where(p => p.Second.At > p.First.At).ToList();
         var functions = string.Join(' ', parts.Select(p => $"<< /FunctionType 2 /Domain [0 1] /N 1 /C0 {inks(p.First.Ink)} /C1 {inks(p.Second.Ink)} >>"));
@@ -133,12 +140,34 @@ internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, Emb
         return name;
     }
 
-    public (string Name, Affine Place) Flat(Plates.FlatMark mark)
+    /// <summary>Steps between two stops of a gradient in a screen's colours.</summary>
+    private const int Steps = 32;
+
+    private static IEnumerable<(double At, Ink Ink)> Stepped(Shade shade, List<(double At, Ink Ink)> stops)
     {
-        var (number, place) = images.Of(mark);
-        var name = string.Create(CultureInfo.InvariantCulture, $"I{number}");
-        _objects[name] = number;
-        return (name, place);
+        yield return stops[0];
+        foreach (var ((from, _), (to, last)) in stops.Zip(stops.Skip(1)))
+        {
+            for (var i = 1; i < Steps && to > from; i++)
+            {
+                var at = from + ((to - from) * i / Steps);
+                var (c, m, y, k) = shade.At(at);
+                yield return (at, new((int)Math.Round(c), (int)Math.Round(m), (int)Math.Round(y), (int)Math.Round(k)));
+            }
+            yield return (to, last);
+        }
+    }
+
+    /// <summary>Flattened parts; none where nothing was flattened.</summary>
+    public FlatImages? Flats { get; init; }
+
+    public IReadOnlyList<FlatDrawn> Flat(Plates.FlatPart part) => Flats?.Of(part) ?? [];
+
+    public string Named(int image)
+    {
+        var name = string.Create(CultureInfo.InvariantCulture, $"I{image}");
+        _objects[name] = image;
+        return name;
     }
 
     /// <summary>The colour of all plates at once, for printer's marks alone (8.6.6.4).</summary>
@@ -148,9 +177,15 @@ internal sealed class PageResources(PdfWriter pdf, Scene scene, Func<FaceId, Emb
     {
         if (_plates.TryGetValue(name, out var known)) return known[..known.IndexOf(' ', StringComparison.Ordinal)];
         var id = string.Create(CultureInfo.InvariantCulture, $"P{_plates.Count + 1}");
-        var likeness = name == "All" ? Ink.Percent(100, 100, 100, 100) : Finishes.Likeness(name);
-        _plates[name] = $"{id} [/Separation /{PdfText.Name(name)} /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [{PdfText.Inks(likeness)}] >>]";
+        _plates[name] = $"{id} {Plate(name)}";
         return id;
+    }
+
+    /// <summary>The colour space of one plate, with what stands for it on a screen.</summary>
+    public static string Plate(string name)
+    {
+        var likeness = name == "All" ? Ink.Percent(100, 100, 100, 100) : Finishes.Likeness(name);
+        return $"[/Separation /{PdfText.Name(name)} /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [{PdfText.Inks(likeness)}] >>]";
     }
 
     /// <summary>Writes the dictionary under which page and groups find all of it.</summary>

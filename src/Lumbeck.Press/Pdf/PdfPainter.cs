@@ -32,6 +32,13 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                     before = g;
                 }
             }
+        // A page begins as nothing, and what is screened with nothing is all there (11.4.5, 11.6.6): paper lies under it first.
+        if (scene.Pieces.Any(p => p is { IsEmpty: false, Blend: Core.Jobs.Blend.Screen }))
+        {
+            _s.Append("/Gk gs ").Append(ink.Filled(Ink.White)).Append('\n');
+            Shape(Outline.Rectangle(0, 0, scene.Width, scene.Height), page);
+            _s.Append("f\n");
+        }
         foreach (var piece in scene.Pieces)
         {
             if (piece.IsEmpty) continue;
@@ -45,17 +52,49 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         return _s.ToString();
     }
 
-    /// <summary>A piece that lets through what lies under it: its marks are laid down as one, so that they do not show through each other.</summary>
+    /// <summary>
+    /// A piece that lets through what lies under it: its marks are laid down as one, so that they do not show through each other. Finishing inks that multiply or screen
+    /// are laid by themselves: a plate of their own has nothing to do with the process inks, and is never screened away.
+    /// </summary>
     private void Mixed(Piece piece, Affine toPage)
     {
-        var (page, fill, overprinting) = (_s, _fill, _overprinting);
-        (_s, _fill, _overprinting) = (new(), null, false);
-        foreach (var mark in piece.Marks) Mark(mark, toPage);
-        var marks = _s.ToString();
-        (_s, _fill, _overprinting) = (page, fill, overprinting);
-        var name = has.Mix(marks, piece);
-        _s.Append("q /").Append(name).Append("g gs /").Append(name).Append(" Do Q\n");
+        var finished = piece.StandsAlone && piece.Finishes.Any();
+        var inks = finished ? piece.Marks.Where(m => m.Finish is null) : piece.Marks;
+        if (inks.Any()) Group(piece, inks, toPage, overprinted: !piece.StandsAlone, plainly: !piece.StandsAlone);
+        if (!finished) return;
+        // What lies over a finishing ink and hides it takes it off its plate.
+        foreach (var name in piece.Finishes)
+            Group(piece, piece.Marks.SkipWhile(m => m.Finish?.Name != name).Where(m => m.Finish is null || m.Finish.Value.Name == name).Select(m => OnPlate(m, name)).OfType<Mark>(), toPage, overprinted: piece.Blend == Core.Jobs.Blend.Screen, plainly: piece.Blend == Core.Jobs.Blend.Screen);
     }
+
+    /// <summary>A mark as it is on a finishing ink's plate: its tint, or none of it where it hides that; null for what overprints and leaves it.</summary>
+    private static Mark? OnPlate(Mark mark, string finish) => mark.Finish is not null
+        ? mark
+        : mark switch
+        {
+            FillMark { Overprint: true } or GlyphMark { Overprint: true, Shade: null } or SoftMark => null,
+            ShadeMark h => new FillMark(h.Shape, Ink.White) { EvenOdd = h.EvenOdd, Finish = (finish, 0) },
+            GlyphMark g => g with { Shade = null, Finish = (finish, 0) },
+            PictureMark p => new FillMark(p.Clip, Ink.White) { Finish = (finish, 0) },
+            TilesMark t => new FillMark(t.Clip, Ink.White) { Finish = (finish, 0) },
+            DrawingMark d => new DrawingMark([.. d.Marks.Select(m => OnPlate(m, finish)).OfType<Mark>()], d.Clip),
+            _ => mark with { Finish = (finish, 0) },
+        };
+
+    private void Group(Piece piece, IEnumerable<Mark> group, Affine toPage, bool overprinted, bool plainly)
+    {
+        var (page, fill, overprinting, finishes) = (_s, _fill, _overprinting, _finishesOverprint);
+        // A form begins with the state it is drawn in: that is set to what the group begins with.
+        (_s, _fill, _overprinting, _finishesOverprint) = (new(), null, false, overprinted);
+        foreach (var mark in group) Mark(mark, toPage);
+        var marks = _s.ToString();
+        (_s, _fill, _overprinting, _finishesOverprint) = (page, fill, overprinting, finishes);
+        var name = has.Mix(marks, piece, plainly);
+        _s.Append("q /Gk gs /").Append(name).Append("g gs /").Append(name).Append(" Do Q\n");
+    }
+
+    /// <summary>Whether finishing inks leave other plates as they are by overprinting; what multiplies leaves them anyhow, and must not overprint besides (11.7.4.3).</summary>
+    private bool _finishesOverprint = true;
 
     private void Mark(Mark mark, Affine toPage)
     {
@@ -72,14 +111,10 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                 Clipped(h.Shape, toPage, h.EvenOdd, () => _s.Append('/').Append(has.Shade(Shaded(h.Shade, toPage))).Append(" sh\n"));
                 break;
             case LineMark l:
-                Overprint(l.Finish is not null);
+                Overprint(l.Finish is not null && _finishesOverprint);
                 if (l.Finish is { } finish) _s.Append('/').Append(has.Finish(finish.Name)).Append(" CS ").Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" SCN ");
                 else _s.Append(ink.Lined(l.Ink)).Append(' ');
-                _s.Append(PdfText.Figure(l.Width)).Append(" w 1 j\n");
-                if (l.Dash.Length > 0) _s.Append('[').AppendJoin(' ', l.Dash.Select(PdfText.Figure)).Append("] 0 d\n");
-                Shape(l.Shape, toPage);
-                _s.Append("S\n");
-                if (l.Dash.Length > 0) _s.Append("[] 0 d\n");
+                Line(l, toPage);
                 break;
             case PictureMark p:
                 Overprint(false);
@@ -106,12 +141,12 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             case SoftMark o when !o.Bounds.IsEmpty:
                 // What multiplies never overprints besides (11.7.4.5).
                 Overprint(false);
-                _s.Append("q /").Append(has.Soft(o, toPage)).Append(" gs ").Append(ink.Filled(o.Ink)).Append('\n');
+                _s.Append("q /").Append(has.Soft(o, toPage)).Append(" gs ").Append(Filled(o, o.Ink));
                 var b = o.Bounds;
                 Shape(Outline.Rectangle(b.Left, b.Top, b.Right - b.Left, b.Bottom - b.Top), toPage);
                 _s.Append("f Q\n");
                 break;
-            case Plates.FlatMark f when !f.Window.IsEmpty:
+            case Plates.FlatMark f:
                 Flat(f, toPage);
                 break;
             case GlyphMark g:
@@ -128,24 +163,56 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         }
     }
 
-    /// <summary>Pixels seen through a shape, or through letters that clip as type does (9.3.6). Plates of finishing inks stay as they are.</summary>
+    /// <summary>A line with its joins, ends and dashes (8.4.3).</summary>
+    private void Line(LineMark l, Affine toPage)
+    {
+        _s.Append(PdfText.Figure(l.Width)).Append(" w ").Append(l.Join switch { LineJoin.Miter => 0, LineJoin.Round => 1, _ => 2 }).Append(" j");
+        if (l.Join == LineJoin.Miter) _s.Append(' ').Append(PdfText.Figure(l.MiterLimit)).Append(" M");
+        if (l.Cap != LineCap.Butt) _s.Append(l.Cap == LineCap.Round ? " 1 J" : " 2 J");
+        _s.Append('\n');
+        if (l.Dash.Length > 0) _s.Append('[').AppendJoin(' ', l.Dash.Select(PdfText.Figure)).Append("] ").Append(PdfText.Figure(l.DashFrom)).Append(" d\n");
+        Shape(l.Shape, toPage);
+        _s.Append("S\n");
+        if (l.Cap != LineCap.Butt) _s.Append("0 J\n");
+        if (l.Dash.Length > 0) _s.Append("[] 0 d\n");
+    }
+
+    /// <summary>A flattened part seen through a shape, or through letters that clip as type does (9.3.6).</summary>
     private void Flat(Plates.FlatMark flat, Affine toPage)
     {
-        var (name, place) = has.Flat(flat);
-        var placed = place.Then(page);
-        Overprint(true);
-        if (flat.Letters is { } letters)
+        var parts = has.Flat(flat.Part);
+        if (parts.Count > 0)
         {
             _s.Append("q\n");
-            if (shapes is null) Glyphs(letters, toPage, 7);
-            else { Shape(shapes(letters), toPage); _s.Append("W n\n"); }
-            Image(name, placed);
+            if (flat.Letters is { } letters)
+            {
+                if (shapes is null) Glyphs(letters, toPage, 7);
+                else { Shape(shapes(letters), toPage); _s.Append("W n\n"); }
+            }
+            else if (flat.Clip is { } clip) { Shape(clip, toPage); _s.Append("W n\n"); }
+            foreach (var part in parts) Flat(part);
             _s.Append("Q\n");
         }
-        else if (flat.Clip is { } clip) Clipped(clip, toPage, false, () => Image(name, placed));
-        else { _s.Append("q\n"); Image(name, placed); _s.Append("Q\n"); }
+        else if (flat.Letters is { } covered && shapes is null) { _s.Append("q\n"); Glyphs(covered, toPage, 3); _s.Append("Q\n"); }
         if (shapes is null) foreach (var hidden in flat.Hidden) { _s.Append("q\n"); Glyphs(hidden, toPage, 3); _s.Append("Q\n"); }
-        _fill = null;
+    }
+
+    /// <summary>A rectangle of it: all four process inks, whatever is under them, and each finishing ink on its own plate, which the others leave as it is.</summary>
+    private void Flat(FlatDrawn part)
+    {
+        var b = part.Place;
+        var place = new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top).Then(page);
+        void lay(int? image, Func<string> even)
+        {
+            if (image is { } number) { _s.Append("q "); Image(has.Named(number), place); _s.Append("Q\n"); return; }
+            _s.Append(even()).Append('\n');
+            Shape(Outline.Rectangle(0, 0, 1, 1), place);
+            _s.Append("f\n");
+        }
+        // Zeros of an overprinting ink would leave what is under them in overprint mode 1 (8.6.7).
+        _s.Append(part.Finishes.IsEmpty ? "/Gk gs\n" : "/Gf gs\n");
+        lay(part.Image, () => ink.Filled(part.Ink));
+        foreach (var (name, image, tint) in part.Finishes) lay(image, () => $"/{has.Finish(name)} cs {PdfText.Figure(tint / 10_000.0)} scn");
     }
 
     private static double Wide(Affine m) => Math.Sqrt((m.A * m.A) + (m.B * m.B));
@@ -180,17 +247,16 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
 
     private void Fill(Mark mark, Ink own, bool overprint)
     {
-        Overprint(overprint || mark.Finish is not null);
-        if (mark.Finish is { } finish)
-        {
-            _fill = null;
-            _s.Append('/').Append(has.Finish(finish.Name)).Append(" cs ").Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" scn\n");
-            return;
-        }
-        if (_fill == own) return;
-        _fill = own;
-        _s.Append(ink.Filled(own)).Append('\n');
+        Overprint(mark.Finish is null ? overprint : _finishesOverprint);
+        if (mark.Finish is null && _fill == own) return;
+        _fill = mark.Finish is null ? own : null;
+        _s.Append(Filled(mark, own));
     }
+
+    /// <summary>The colour that a mark is filled with: its inks, or a finishing ink's plate (8.6.8).</summary>
+    private string Filled(Mark mark, Ink own) => mark.Finish is { } finish
+        ? $"/{has.Finish(finish.Name)} cs {PdfText.Figure(finish.Tint / 10_000.0)} scn\n"
+        : ink.Filled(own) + "\n";
 
     private void Overprint(bool on)
     {

@@ -42,7 +42,8 @@ public static class PressFile
 
         var condition = PressCondition.Of(house);
         var ink = new InkText(plan.InRgb ? new PressColour(condition) : null);
-        var images = new PressImages(pdf, house, pictures) { Before = before, Rgb = plan.InRgb, PerInch = plan.Kind is PressKind.Proof or PressKind.Mockup ? plan.FlatPerInch : null, Painter = plan.Flat ? new(shelf, pictures, condition) : null };
+        var images = new PressImages(pdf, house, pictures) { Before = before, Rgb = plan.InRgb, PerInch = plan.Kind is PressKind.Proof or PressKind.Mockup ? plan.FlatPerInch : null };
+        var painter = new PlatePainter(shelf, pictures, condition);
         var outlines = plan.Outlines || (house.OutlinesOnly && plan.Kind.IsForPrinter);
         var kids = new List<int>();
         foreach (var sheet in pages)
@@ -51,8 +52,15 @@ public static class PressFile
             RefuseFaces(sheet, shelf);
             var page = PageBoxes.Of(sheet.Sheet, plan, house);
             var scene = page.Seen(plan.Zones && plan.Kind == PressKind.Proof ? ZonesOver.Of(sheet) : sheet);
-            if (plan.Flat) scene = Flattening.Of(scene, plan.FlatPerInch, finishes: plan.InRgb);
-            var has = new PageResources(pdf, scene, Face, images, ink, page.Media);
+            FlatImages? flats = null;
+            if (plan.Flat)
+            {
+                var flattened = Flattening.Of(scene, plan.FlatPerInch, finishes: plan.InRgb);
+                flats = new(pdf, house, plan.InRgb);
+                flats.Write(new(painter, scene, flattened.Parts, page.Sight) { Likeness = plan.InRgb, Before = before });
+                scene = flattened.Scene;
+            }
+            var has = new PageResources(pdf, Face, images, ink, page.Media) { Flats = flats };
             var content = new PdfPainter(scene, has, ink, page.OnPage(scene), outlines ? Shaped : null).Paint();
             // What hangs over the sheet's edge ends at the bleed; beyond it are marks alone.
             if (page.Marked) content = page.WithinBleed(content) + new PressMarks(page, house, note, has, shelf, ink, plan).Draw();

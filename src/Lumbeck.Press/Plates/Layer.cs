@@ -1,3 +1,5 @@
+using Lumbeck.Core.Jobs;
+
 namespace Lumbeck.Press.Plates;
 
 /// <summary>Shares of the four inks, from 0 to 255.</summary>
@@ -7,18 +9,50 @@ internal readonly record struct Four(int C, int M, int Y, int K);
 /// Where marks are laid down: the sheet itself, which is paper where nothing lies, or a group that is mixed as one (ISO 32000-1, 11.4).
 /// All in ink: 255 is all of it, and mixing works on what paper is left, as 11.7.4.3 has it for subtractive colour.
 /// </summary>
-internal sealed class Layer(int wide, int high, byte[] inks, byte[]? alpha, Layer? under)
+/// <remarks>
+/// A group that is laid plainly sees what lies under it, so that what overprints in it leaves that as it is. One that multiplies or screens stands by itself (11.4.5):
+/// what overprints keeps the group's own parts alone, for what lies under it is mixed in once the group is whole.
+/// </remarks>
+internal sealed class Layer
 {
-    public byte[] Inks { get; } = inks;
+    private readonly int _wide;
+    private readonly byte[]? _alpha;
+    private readonly Layer? _under;
+    private readonly SortedDictionary<string, FinishLayer> _finishes = new(StringComparer.Ordinal);
+    private bool _alone;
+    private Layer? _group;
 
-    public static Layer Sheet(Plates plates) => new(plates.Wide, plates.High, plates.Inks, null, null);
+    private Layer(int wide, byte[] inks, byte[]? alpha, Layer? under) => (_wide, Inks, _alpha, _under) = (wide, inks, alpha, under);
 
-    public Layer Group() => new(wide, high, new byte[Inks.Length], new byte[wide * high], this);
+    public byte[] Inks { get; }
+
+    public static Layer Sheet(Plates plates)
+    {
+        var sheet = new Layer(plates.Wide, plates.Inks, null, null);
+        foreach (var (name, tints) in plates.Finishes) sheet._finishes[name] = new(plates.Wide, tints, null, null);
+        return sheet;
+    }
+
+    /// <summary>The group over this layer, empty: one at a time, to be mixed before the next. It stands alone where it will be mixed by more than its opacity.</summary>
+    public Layer Group(bool alone)
+    {
+        if (_group is null)
+        {
+            _group = new(_wide, new byte[Inks.Length], new byte[Inks.Length / 4], this);
+            foreach (var (name, plate) in _finishes) _group._finishes[name] = plate.Group();
+        }
+        _group._alone = alone;
+        foreach (var plate in _group._finishes.Values) plate.Alone = alone;
+        return _group;
+    }
+
+    /// <summary>The plate of a finishing ink.</summary>
+    public FinishLayer Finish(string name) => _finishes[name];
 
     /// <summary>Lays one ink along a row, from a pixel on, as far as it is covered; an overprinting ink leaves plates it has no share in as they are.</summary>
     public void Row(int first, ReadOnlySpan<byte> cover, Four ink, int strength, bool overprint)
     {
-        var whole = alpha is null && !overprint && strength == 256;
+        var whole = _alpha is null && !overprint && strength == 256;
         var packed = (uint)(ink.C | (ink.M << 8) | (ink.Y << 16) | (ink.K << 24));
         var pixels = System.Runtime.InteropServices.MemoryMarshal.Cast<byte, uint>(Inks.AsSpan(first * 4, cover.Length * 4));
         for (var i = 0; i < cover.Length; i++)
@@ -29,17 +63,30 @@ internal sealed class Layer(int wide, int high, byte[] inks, byte[]? alpha, Laye
                 if (next < 0) return;
                 i += next;
             }
-            if (whole && cover[i] == 255) pixels[i] = packed;
+            if (whole && cover[i] == 255)
+            {
+                var run = cover[i..].IndexOfAnyExcept((byte)255);
+                if (run < 0) run = cover.Length - i;
+                pixels.Slice(i, run).Fill(packed);
+                foreach (var plate in _finishes.Values) plate.Clear(first + i, run);
+                i += run - 1;
+            }
             else Lay(first + i, ink, cover[i] * strength >> 8, overprint);
         }
     }
 
-    /// <summary>Lays four inks on a pixel with a coverage from 0 to 255.</summary>
+    /// <summary>Lays four inks on a pixel with a coverage from 0 to 255. What does not overprint takes finishing inks off where it lies, as it hides them.</summary>
     public void Lay(int pixel, Four ink, int coverage, bool overprint)
     {
         if (coverage == 0) return;
+        if (!overprint) foreach (var plate in _finishes.Values) plate.Lay(pixel, 0, coverage);
+        Put(pixel, ink, coverage, overprint);
+    }
+
+    private void Put(int pixel, Four ink, int coverage, bool overprint)
+    {
         var at = pixel * 4;
-        if (alpha is null)
+        if (_alpha is null)
         {
             One(at, ink.C, coverage, overprint);
             One(at + 1, ink.M, coverage, overprint);
@@ -47,26 +94,26 @@ internal sealed class Layer(int wide, int high, byte[] inks, byte[]? alpha, Laye
             One(at + 3, ink.K, coverage, overprint);
             return;
         }
-        int before = alpha[pixel];
+        int before = _alpha[pixel];
         var after = before + coverage - Div(before * coverage);
         Mixed(at, ink.C, coverage, overprint, before, after);
         Mixed(at + 1, ink.M, coverage, overprint, before, after);
         Mixed(at + 2, ink.Y, coverage, overprint, before, after);
         Mixed(at + 3, ink.K, coverage, overprint, before, after);
-        alpha[pixel] = (byte)after;
+        _alpha[pixel] = (byte)after;
     }
 
-    /// <summary>Lays four inks multiplied with what is seen there (11.3.5.2).</summary>
+    /// <summary>Lays four inks multiplied with what is seen there (11.3.5.2); no plate of a finishing ink is touched.</summary>
     public void Multiply(int pixel, Four ink, int coverage)
     {
         if (coverage == 0) return;
         var at = pixel * 4;
         int both(int i, int s)
         {
-            var b = alpha is null ? Inks[at + i] : Div((alpha[pixel] * Inks[at + i]) + ((255 - alpha[pixel]) * under!.Inks[at + i]));
+            var b = _alpha is null ? Inks[at + i] : Seen(at + i, _alpha[pixel]);
             return b + s - Div(b * s);
         }
-        Lay(pixel, new(both(0, ink.C), both(1, ink.M), both(2, ink.Y), both(3, ink.K)), coverage, false);
+        Put(pixel, new(both(0, ink.C), both(1, ink.M), both(2, ink.Y), both(3, ink.K)), coverage, false);
     }
 
     private void One(int at, int source, int coverage, bool overprint)
@@ -74,32 +121,102 @@ internal sealed class Layer(int wide, int high, byte[] inks, byte[]? alpha, Laye
         if (!overprint || source > 0) Inks[at] = (byte)Div(((255 - coverage) * Inks[at]) + (coverage * source));
     }
 
+    /// <summary>What is seen on a plate within a group: its own, and through what it has not covered what lies under it; paper where it stands alone.</summary>
+    private int Seen(int at, int covered) => _alone ? Div(covered * Inks[at]) : Div((covered * Inks[at]) + ((255 - covered) * _under!.Inks[at]));
+
     private void Mixed(int at, int source, int coverage, bool overprint, int before, int after)
     {
-        // What lies under a group is seen through what it has not covered yet.
-        var s = overprint && source == 0 ? Div((before * Inks[at]) + ((255 - before) * under!.Inks[at])) : source;
+        var s = overprint && source == 0 ? Seen(at, before) : source;
         Inks[at] = (byte)Math.Clamp(((s * coverage * 255) + (Inks[at] * before * (255 - coverage)) + (after * 127)) / (after * 255), 0, 255);
     }
 
-    /// <summary>Lays this group on what is under it.</summary>
-    public void Mix(double opacity, Core.Jobs.Blend blend, SkiaSharp.SKRectI within)
+    /// <summary>Lays this group on what is under it, and leaves it empty.</summary>
+    public void Mix(double opacity, Blend blend, SkiaSharp.SKRectI within)
     {
         var share = (int)Math.Round(opacity * 256);
-        for (var row = within.Top; row < within.Bottom; row++)
-            for (var column = within.Left; column < within.Right; column++)
+        Rows(within, row =>
+        {
+            for (var pixel = (row * _wide) + within.Left; pixel < (row * _wide) + within.Right; pixel++)
             {
-                var pixel = (row * wide) + column;
-                var a = alpha![pixel] * share >> 8;
+                var a = _alpha![pixel] * share >> 8;
                 if (a == 0) continue;
                 var at = pixel * 4;
                 for (var i = 0; i < 4; i++)
                 {
-                    int b = under!.Inks[at + i], s = Inks[at + i];
-                    var mixed = blend switch { Core.Jobs.Blend.Multiply => b + s - Div(b * s), Core.Jobs.Blend.Screen => Div(b * s), _ => s };
-                    under.Inks[at + i] = (byte)Div(((255 - a) * b) + (a * mixed));
+                    int b = _under!.Inks[at + i], s = Inks[at + i];
+                    var mixed = blend switch { Blend.Multiply => b + s - Div(b * s), Blend.Screen => Div(b * s), _ => s };
+                    _under.Inks[at + i] = (byte)Div(((255 - a) * b) + (a * mixed));
                 }
             }
+            Inks.AsSpan(((row * _wide) + within.Left) * 4, within.Width * 4).Clear();
+            _alpha!.AsSpan((row * _wide) + within.Left, within.Width).Clear();
+        });
+        foreach (var plate in _finishes.Values) plate.Mix(share, blend, within);
     }
 
-    private static int Div(int of255) => (of255 + 127) / 255;
+    /// <summary>Row by row, large parts on all cores.</summary>
+    internal static void Rows(SkiaSharp.SKRectI within, Action<int> row)
+    {
+        if ((long)within.Width * within.Height > 100_000) Parallel.For(within.Top, within.Bottom, row);
+        else for (var r = within.Top; r < within.Bottom; r++) row(r);
+    }
+
+    internal static int Div(int of255) => (of255 + 127) / 255;
+}
+
+/// <summary>
+/// A finishing ink's plate. It lies over the process inks and leaves them as they are, so it has a coverage of its own: its ink where that is laid,
+/// none where something that does not overprint lies over it.
+/// </summary>
+internal sealed class FinishLayer(int wide, byte[] tints, byte[]? alpha, FinishLayer? under)
+{
+    private readonly byte[] _tints = tints;
+
+    /// <summary>Whether it does not see what lies under it.</summary>
+    public bool Alone { get; set; }
+
+    public FinishLayer Group() => new(wide, new byte[_tints.Length], new byte[_tints.Length], this);
+
+    /// <summary>Lays a tint, from 0 to 255, on a pixel with a coverage from 0 to 255.</summary>
+    public void Lay(int pixel, int tint, int coverage)
+    {
+        if (coverage == 0) return;
+        if (alpha is null)
+        {
+            _tints[pixel] = (byte)Layer.Div((_tints[pixel] * (255 - coverage)) + (tint * coverage));
+            return;
+        }
+        int before = alpha[pixel];
+        var after = before + coverage - Layer.Div(before * coverage);
+        _tints[pixel] = (byte)Math.Clamp(((tint * coverage * 255) + (_tints[pixel] * before * (255 - coverage)) + (after * 127)) / (after * 255), 0, 255);
+        alpha[pixel] = (byte)after;
+    }
+
+    /// <summary>Takes the ink off a run of pixels.</summary>
+    public void Clear(int pixel, int count)
+    {
+        _tints.AsSpan(pixel, count).Clear();
+        alpha?.AsSpan(pixel, count).Fill(255);
+    }
+
+    /// <summary>Lays a tint multiplied with what is there.</summary>
+    public void Multiply(int pixel, int tint, int coverage)
+    {
+        var b = alpha is null ? _tints[pixel] : Layer.Div((alpha[pixel] * _tints[pixel]) + (Alone ? 0 : (255 - alpha[pixel]) * under!._tints[pixel]));
+        Lay(pixel, b + tint - Layer.Div(b * tint), coverage);
+    }
+
+    /// <summary>Lays this group's plate on the one under it. A plate that would be screened away is laid plainly (11.7.4.2: what has no white to keep).</summary>
+    public void Mix(int share, Blend blend, SkiaSharp.SKRectI within) => Layer.Rows(within, row =>
+    {
+        for (var pixel = (row * wide) + within.Left; pixel < (row * wide) + within.Right; pixel++)
+        {
+            var a = alpha![pixel] * share >> 8;
+            if (a == 0) continue;
+            int b = under!._tints[pixel], s = _tints[pixel];
+            under._tints[pixel] = (byte)Layer.Div(((255 - a) * b) + (a * (blend == Blend.Multiply ? b + s - Layer.Div(b * s) : s)));
+        }
+        _tints.AsSpan((row * wide) + within.Left, within.Width).Clear();
+        alpha!.AsSpan((row * wide) + within.Left, within.Width).Clear();
+    });
 }

@@ -24,19 +24,21 @@ internal sealed class Mask : IDisposable
     /// <summary>Fills a path in place of what was drawn before.</summary>
     public void Fill(SKPath path, SKPath? clip) => Draw(path, null, clip);
 
-    /// <summary>Draws a path's line, with round joins and butt ends.</summary>
-    public void Line(SKPath path, double width, ImmutableArray<double> dash, SKPath? clip)
+    /// <summary>Draws a path's line.</summary>
+    /// <param name="path">The path, in pixels.</param>
+    /// <param name="like">How the line is drawn.</param>
+    /// <param name="scale">Pixels a point.</param>
+    /// <param name="clip">What of it shows.</param>
+    public void Line(SKPath path, LineMark like, double scale, SKPath? clip)
     {
-        using var paint = new SKPaint { IsAntialias = true, Style = SKPaintStyle.Stroke, StrokeWidth = (float)width, StrokeJoin = SKStrokeJoin.Round, StrokeCap = SKStrokeCap.Butt };
-        using var broken = dash.Length > 0 ? SKPathEffect.CreateDash([.. dash.Select(d => (float)d)], 0) : null;
-        if (broken is not null) paint.PathEffect = broken;
+        using var paint = SkiaPath.Stroked(like, scale);
         Draw(path, paint, clip);
     }
 
     private void Draw(SKPath path, SKPaint? line, SKPath? clip)
     {
         var reach = path.TightBounds;
-        if (line is not null) reach.Inflate(line.StrokeWidth, line.StrokeWidth);
+        if (line is not null) reach.Inflate(line.StrokeWidth * Math.Max(1, line.StrokeMiter), line.StrokeWidth * Math.Max(1, line.StrokeMiter));
         if (clip is not null) reach.Intersect(clip.TightBounds);
         reach.Inflate(1.5f, 1.5f);
         var (l, t) = ((int)Math.Clamp(Math.Floor(reach.Left), 0, _bitmap.Width), (int)Math.Clamp(Math.Floor(reach.Top), 0, _bitmap.Height));
@@ -81,6 +83,22 @@ internal static class SkiaPath
                 case Stroke.Cubic: { var a = Next(); var b = Next(); path.CubicTo(a, b, Next()); break; }
                 default: path.Close(); break;
             }
+    }
+
+    /// <summary>How a line is stroked, so many pixels a point.</summary>
+    public static SKPaint Stroked(LineMark like, double scale)
+    {
+        var paint = new SKPaint
+        {
+            IsAntialias = true,
+            Style = SKPaintStyle.Stroke,
+            StrokeWidth = (float)(like.Width * scale),
+            StrokeJoin = like.Join switch { LineJoin.Miter => SKStrokeJoin.Miter, LineJoin.Bevel => SKStrokeJoin.Bevel, _ => SKStrokeJoin.Round },
+            StrokeCap = like.Cap switch { LineCap.Round => SKStrokeCap.Round, LineCap.Square => SKStrokeCap.Square, _ => SKStrokeCap.Butt },
+            StrokeMiter = like.Join == LineJoin.Miter ? (float)like.MiterLimit : 0,
+        };
+        if (like.Dash.Length > 0) paint.PathEffect = SKPathEffect.CreateDash([.. like.Dash.Select(d => (float)(d * scale))], (float)(like.DashFrom * scale));
+        return paint;
     }
 
     public static SKPath Of(Outline outline, Affine m, bool evenOdd = false) => Of(path => path.Add(outline, m), evenOdd);

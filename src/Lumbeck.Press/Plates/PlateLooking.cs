@@ -26,13 +26,14 @@ public static class PlateLooking
         var whole = new Bounds(0, 0, scene.Width, scene.Height);
         perInch = Math.Min(perInch, Math.Sqrt((PlatePainter.MostPixels - 200_000) / (scene.Width * scene.Height)) * 72);
         var letters = new Dictionary<string, IReadOnlyList<Behind>>();
-        var plates = painter.Paint(scene, whole, perInch, null, false, (piece, mark, mask, on) =>
+        void told(Piece piece, GlyphMark mark, Mask mask, Plates on)
         {
             if (mark.Finish is not null || take.Items.FirstOrDefault(i => i.Id == piece.Item) is not TextItem) return;
             if (!letters.TryGetValue(piece.Item, out var runs)) letters[piece.Item] = runs = new List<Behind>();
             var ink = mark.Shade is { } run ? run.Stops.MinBy(s => s.Ink.C + s.Ink.M + s.Ink.Y + s.Ink.K).Ink : mark.Ink;
             ((List<Behind>)runs).Add(new(ink, mark.Overprint && mark.Shade is null, mark.Size, mark.Face.Weight, Samples(mask, on)));
-        });
+        }
+        var plates = painter.Paint(scene, whole, perInch, new Painting { Letters = told });
         var table = ScreenTable.Of(condition.Profile);
         double luminance(uint inks) => Luminance(table, inks);
         PlateLook look = null!;

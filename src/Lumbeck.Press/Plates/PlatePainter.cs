@@ -19,37 +19,66 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
 
     /// <summary>Paints a window of a scene: so many of its pieces, from the lowest, where that is said; finishing inks by their likeness besides where that is asked.</summary>
     /// <exception cref="ArgumentException">The window is empty, or has more pixels than can be painted.</exception>
-    public Plates Paint(Scene scene, Bounds window, double perInch, int? pieces = null, bool likeness = false) => Paint(scene, window, perInch, pieces, likeness, null);
+    public Plates Paint(Scene scene, Bounds window, double perInch, int? pieces = null, bool likeness = false) =>
+        Paint(scene, window, perInch, new() { To = pieces ?? int.MaxValue, Likeness = likeness });
 
     /// <summary>Paints a window of a scene.</summary>
     /// <param name="scene">The sheet.</param>
     /// <param name="window">The part of it, in points.</param>
     /// <param name="perInch">Pixels an inch.</param>
-    /// <param name="pieces">So many of the scene's pieces, from the lowest; all where null.</param>
-    /// <param name="likeness">Whether finishing inks are shown by their likeness in process inks, as on screen, besides their plates.</param>
-    /// <param name="letters">Is told of each run of type just before it is laid: its piece, the run, how it covers, and what lies there.</param>
+    /// <param name="asked">What of the scene, and who is told of what.</param>
     /// <exception cref="ArgumentException">The window is empty, or has more pixels than can be painted.</exception>
-    internal Plates Paint(Scene scene, Bounds window, double perInch, int? pieces, bool likeness, Action<Piece, GlyphMark, Mask, Plates>? letters)
+    internal Plates Paint(Scene scene, Bounds window, double perInch, Painting asked)
     {
         var k = perInch / 72;
         var (wide, high) = ((int)Math.Ceiling(((window.Right - window.Left) * k) - 1e-6), (int)Math.Ceiling(((window.Bottom - window.Top) * k) - 1e-6));
         if (wide <= 0 || high <= 0 || (long)wide * high > MostPixels) throw new ArgumentException($"A window of {wide} × {high} pixels can't be painted.", nameof(window));
         var plates = new Plates(wide, high);
+        foreach (var finish in scene.Finishes) plates.Finishes[finish] = new byte[wide * high];
         using var mask = new Mask(wide, high);
         var toPixels = new Affine(k, 0, 0, k, -window.Left * k, -window.Top * k);
         using var edge = SkiaPath.Of(Outline.Rectangle(0, 0, scene.Width, scene.Height), toPixels);
         var sheet = Layer.Sheet(plates);
-        foreach (var piece in scene.Pieces.Take(pieces ?? int.MaxValue))
+        for (var i = asked.From; i < Math.Min(asked.To, scene.Pieces.Length); i++)
         {
-            if (piece.IsEmpty) continue;
+            var piece = scene.Pieces[i];
+            var seen = Under.Touches(piece, window);
             var place = piece.Place.Then(toPixels);
-            var brush = new Brush(plates, mask, type, _pixels, likeness) { Letters = letters is null ? null : g => letters(piece, g, mask, plates) };
-            if (!piece.Mixes) { brush.On(sheet, place, k, edge, piece.Marks); continue; }
-            var group = sheet.Group();
-            group.Mix(piece.Opacity, piece.Blend, brush.On(group, place, k, edge, piece.Marks));
+            var at = i;
+            var brush = new Brush(plates, mask, type, _pixels, asked.Likeness)
+            {
+                Letters = asked.Letters is { } letters ? g => letters(piece, g, mask, plates) : null,
+                Laid = asked.Stops is { } stops && !piece.Mixes ? n => { if (stops.Contains((at, n))) asked.Reached?.Invoke(at, n, plates); } : null,
+            };
+            if (!piece.Mixes) { if (seen || brush.Laid is not null) brush.On(sheet, place, k, edge, piece.Marks); continue; }
+            if (seen)
+            {
+                var group = sheet.Group(piece.StandsAlone);
+                group.Mix(piece.Opacity, piece.Blend, brush.On(group, place, k, edge, piece.Marks));
+            }
+            if (asked.Stops?.Contains((i, Painting.Whole)) == true) asked.Reached?.Invoke(i, Painting.Whole, plates);
         }
         return plates;
     }
+}
+
+/// <summary>What of a scene is painted, and who is told of what meanwhile.</summary>
+internal sealed record Painting
+{
+    /// <summary>In place of a mark's number: all of a piece.</summary>
+    public const int Whole = -1;
+
+    /// <summary>The first piece.</summary>
+    public int From { get; init; }
+    /// <summary>The one after the last.</summary>
+    public int To { get; init; } = int.MaxValue;
+    /// <summary>Whether finishing inks are shown by their likeness in process inks, as on screen, besides their plates.</summary>
+    public bool Likeness { get; init; }
+    /// <summary>Is told of each run of type just before it is laid: its piece, the run, how it covers, and what lies there.</summary>
+    public Action<Piece, GlyphMark, Mask, Plates>? Letters { get; init; }
+    /// <summary>Places in the order of pieces and their marks at which <see cref="Reached"/> is told what lies there so far.</summary>
+    public IReadOnlySet<(int Piece, int Mark)>? Stops { get; init; }
+    public Action<int, int, Plates>? Reached { get; init; }
 }
 
 /// <summary>Lays marks on a layer.</summary>
@@ -57,6 +86,9 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
 {
     /// <summary>Is told of each run of type before it is laid.</summary>
     public Action<GlyphMark>? Letters { get; init; }
+
+    /// <summary>Is told of each mark by its number once it is laid.</summary>
+    public Action<int>? Laid { get; init; }
 
     private Layer _on = null!;
     private Affine _place;
@@ -77,12 +109,17 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
             lines.Clear();
         }
         // Lines of one ink and weight that follow each other are laid as one: a drawn paper is hundreds of them.
+        var number = -1;
         foreach (var mark in marks)
         {
-            if (mark is LineMark l && (first is null || (l.Ink == first.Ink && l.Width == first.Width && l.Dash.SequenceEqual(first.Dash) && l.Finish == first.Finish))) { first ??= l; lines.Add(l.Shape); continue; }
+            number++;
+            if (Laid is null && mark is LineMark l && (first is null || l.IsLike(first))) { first ??= l; lines.Add(l.Shape); continue; }
             flush();
             if (mark is LineMark other) { first = other; lines.Add(other.Shape); }
             else Lay(mark, edge);
+            if (Laid is null) continue;
+            flush();
+            Laid(number);
         }
         flush();
         return _touched;
@@ -90,7 +127,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
 
     private void Lines(LineMark like, List<Outline> shapes, SKPath clip)
     {
-        using (var path = SkiaPath.Of(p => { foreach (var shape in shapes) p.Add(shape, _place); })) mask.Line(path, like.Width * _scale, [.. like.Dash.Select(d => d * _scale)], clip);
+        using (var path = SkiaPath.Of(p => { foreach (var shape in shapes) p.Add(shape, _place); })) mask.Line(path, like, _scale, clip);
         Ink(like, like.Ink, false);
     }
 
@@ -119,7 +156,10 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
                 Shade(h.Shade);
                 break;
             case PictureMark p:
-                using (var path = SkiaPath.Of(p.Clip, _place)) mask.Fill(path, clip);
+                // A picture drawn smaller than its frame leaves the rest of that open.
+                using (var path = SkiaPath.Of(p.Clip, _place))
+                using (var own = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), p.Place.Then(_place)))
+                using (var both = path.Op(own, SKPathOp.Intersect)) mask.Fill(both ?? path, clip);
                 Picture(p.Place.Then(_place), m => pixels.Of(p.Picture, m, p.Convert, Window()));
                 break;
             case GrownMark w:
@@ -166,7 +206,10 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
             double at(int cx, int cy) => cx < 0 || cy < 0 || cx >= wide || cy >= high ? 0 : cover[(cy * wide) + cx];
             var (fx, fy) = (x - x0, y - y0);
             var c = (((at(x0, y0) * (1 - fx)) + (at(x0 + 1, y0) * fx)) * (1 - fy)) + (((at(x0, y0 + 1) * (1 - fx)) + (at(x0 + 1, y0 + 1) * fx)) * fy);
-            _on.Multiply(pixel, ink, (int)Math.Round(c * mark.Strength * a / 255));
+            var coverage = (int)Math.Round(c * mark.Strength * a / 255);
+            if (mark.Finish is { } finish) _on.Finish(finish.Name).Multiply(pixel, Level(finish.Tint), coverage);
+            if (mark.Finish is null) _on.Multiply(pixel, ink, coverage);
+            else if (likeness) _on.Multiply(pixel, ink, coverage * Likeness(mark.Finish.Value.Name) >> 8);
         });
     }
 
@@ -193,20 +236,22 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     private void Ink(Mark mark, Ink ink, bool overprint)
     {
         if (mask.Touched.IsEmpty) return;
+        Touch();
         var strength = 256;
         if (mark.Finish is { } finish)
         {
-            if (!plates.Finishes.TryGetValue(finish.Name, out var plate)) plates.Finishes[finish.Name] = plate = new byte[plates.Wide * plates.High];
-            var tint = Level(finish.Tint);
-            Each((pixel, a) => plate[pixel] = (byte)(((plate[pixel] * (255 - a)) + (tint * a) + 127) / 255));
+            var (plate, tint) = (_on.Finish(finish.Name), Level(finish.Tint));
+            Each((pixel, a) => plate.Lay(pixel, tint, a));
             if (!likeness) return;
-            (strength, overprint) = ((int)(Finishes.Strength(finish.Name) * 256), false);
+            (strength, overprint) = (Likeness(finish.Name), false);
         }
-        Touch();
         var four = new Four(Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
         var t = mask.Touched;
         for (var row = t.Top; row < t.Bottom; row++) _on.Row((row * plates.Wide) + t.Left, mask.Row(row)[t.Left..t.Right], four, strength, overprint);
     }
+
+    /// <summary>How much of a finishing ink's likeness shows, of 256.</summary>
+    private static int Likeness(string finish) => (int)(Finishes.Strength(finish) * 256);
 
     private void Each(Action<int, int> lay)
     {

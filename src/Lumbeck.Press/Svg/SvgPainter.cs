@@ -100,7 +100,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
                 var b = o.Bounds;
                 if (b.IsEmpty) break;
                 s.Append("<filter id=\"soft-").Append(item).Append('-').Append(n).Append("\" filterUnits=\"userSpaceOnUse\" color-interpolation-filters=\"sRGB\" x=\"").Figure(b.Left, 1).Append("\" y=\"").Figure(b.Top, 1).Append("\" width=\"").Figure(b.Right - b.Left, 1).Append("\" height=\"").Figure(b.Bottom - b.Top, 1)
-                    .Append("\"><feGaussianBlur stdDeviation=\"").Figure(o.Sigma, 3).Append("\"/></filter><path class=\"mix-multiply\" filter=\"url(#soft-").Append(item).Append('-').Append(n++).Append(")\" fill=\"").Append(colour.Hex(o.Ink)).Append("\" fill-opacity=\"").Figure(o.Strength, 3).Append("\" d=\"").Path(o.Shape, 2).Append("\"/>");
+                    .Append("\"><feGaussianBlur stdDeviation=\"").Figure(o.Sigma, 3).Append("\"/></filter><path class=\"mix-multiply\" filter=\"url(#soft-").Append(item).Append('-').Append(n++).Append(")\" fill=\"").Append(colour.Hex(o.Ink)).Append("\" fill-opacity=\"").Figure(o.Strength * (o.Finish is { } f ? Finishes.Strength(f.Name) : 1), 3).Append("\" d=\"").Path(o.Shape, 2).Append("\"/>");
                 break;
             default:
                 Mark(s, mark);
@@ -158,9 +158,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
                 s.Append(" d=\"").Path(f.Shape, 2).Append("\"/>");
                 break;
             case LineMark l:
-                s.Append("<path fill=\"none\" stroke-linejoin=\"round\" stroke=\"").Append(colour.Hex(l.Ink)).Append("\" stroke-width=\"").Figure(l.Width, 3);
-                if (l.Dash.Length > 0) s.Append("\" stroke-dasharray=\"").AppendJoin(' ', l.Dash.Select(d => d.ToString("0.##", CultureInfo.InvariantCulture)));
-                s.Append('"');
+                s.Append("<path fill=\"none\" stroke=\"").Append(colour.Hex(l.Ink)).Append("\" stroke-width=\"").Figure(l.Width, 3).Append('"');
+                Drawn(s, l);
                 Likeness(s, l, "stroke-opacity");
                 s.Append(" d=\"").Append(Kept(l.Shape, 1, 1)).Append("\"/>");
                 break;
@@ -168,6 +167,16 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
                 Glyphs(s, g);
                 break;
         }
+    }
+
+    /// <summary>A line's corners, ends and dashes; what SVG has by itself is not said.</summary>
+    private static void Drawn(StringBuilder s, LineMark l)
+    {
+        if (l.Join != LineJoin.Miter) s.Append(l.Join == LineJoin.Round ? " stroke-linejoin=\"round\"" : " stroke-linejoin=\"bevel\"");
+        else if (l.MiterLimit != 4) s.Append(" stroke-miterlimit=\"").Figure(l.MiterLimit).Append('"');
+        if (l.Cap != LineCap.Butt) s.Append(l.Cap == LineCap.Round ? " stroke-linecap=\"round\"" : " stroke-linecap=\"square\"");
+        if (l.Dash.Length > 0) s.Append(" stroke-dasharray=\"").AppendJoin(' ', l.Dash.Select(d => d.ToString("0.##", CultureInfo.InvariantCulture))).Append('"');
+        if (l.DashFrom != 0) s.Append(" stroke-dashoffset=\"").Figure(l.DashFrom).Append('"');
     }
 
     private void Glyphs(StringBuilder s, GlyphMark g)

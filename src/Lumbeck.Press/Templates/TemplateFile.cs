@@ -22,7 +22,7 @@ public static class TemplateFile
         var faces = new SortedDictionary<FaceId, EmbeddedFace>();
         EmbeddedFace Face(FaceId id) => faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
         var ink = new InkText(null);
-        var has = new PageResources(pdf, scene, Face, new(pdf, new(), null), ink, new(0, 0, scene.Width, scene.Height));
+        var has = new PageResources(pdf, Face, new(pdf, new(), null), ink, new(0, 0, scene.Width, scene.Height));
         var content = $"/OC /Zones BDC\n{new PdfPainter(scene, has, ink, PdfPainter.OnPage(scene)).Paint()}EMC\n";
         var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
         var h = scene.Sheet.Size.Height;

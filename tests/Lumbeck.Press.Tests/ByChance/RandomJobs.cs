@@ -1,0 +1,182 @@
+using Lumbeck.Core.Bindings;
+using Lumbeck.Core.Houses;
+using Lumbeck.Core.Papers;
+using Lumbeck.Desk;
+
+namespace Lumbeck.Press.Tests.ByChance;
+
+/// <summary>
+/// Jobs by chance, the same for a seed every time: every kind of item in every paint, blend, opacity, effect, picture and script, at every house, in every binding and direction.
+/// </summary>
+/// <param name="pictures">Pictures that are in the drawer.</param>
+public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
+{
+    /// <summary>A front of 100 × 140 mm, with a few items.</summary>
+    public Job Small(int seed)
+    {
+        var r = new Chance(seed);
+        var house = HouseFile.Shipped["tern"] with { FinishingInks = ["foil", "varnish"], Bindings = [BindingKind.Front, BindingKind.Paperback] };
+        var job = Starters.Job(house, "By chance");
+        job = job with { Ticket = job.Ticket with { Binding = BindingKind.Front, Trim = Size.FromMillimetres(100, 140), Language = r.Of("en", "he", "ar", "ja") } };
+        return Filled(job.WithPieces(), r, r.From(2, 9));
+    }
+
+    /// <summary>Any house, binding, size and direction, with up to thirty items a wrap.</summary>
+    public Job Any(int seed)
+    {
+        var r = new Chance(seed);
+        var house = r.Of([.. HouseFile.Shipped.Values]) with { FinishingInks = r.One(3) ? [] : ["foil", "white"] };
+        var job = Starters.Job(house, "By chance, large");
+        var trim = house.Trims.Count > 0 ? r.Of([.. house.Trims]).Size : job.Ticket.Trim;
+        foreach (var edit in (Edit[])[new SetBinding(r.Of([.. house.Bindings])), new SetTrim(trim), new SetPages(8 * r.From(6, 60)), new SetReading(r.Of(Reading.LeftToRight, Reading.RightToLeft)), new SetLanguage(r.Of("en", "de", "he", "ar", "ja"))])
+        {
+            // What a house does not make stays as it was.
+            try { var next = edit.Apply(job); _ = next.Sheets(); job = next; }
+            catch (Refusal) { }
+        }
+        return Filled(job.WithPieces(), r, r.From(4, 30));
+    }
+
+    private Job Filled(Job job, Chance r, int items)
+    {
+        job = new SetFact(Core.Edits.Words.Title, "By chance").Apply(new SetIsbn("9780000000002").Apply(job));
+        for (var i = 0; i < 3; i++) job = new AddSwatch(new($"s{i}", $"Colour {(char)('a' + i)}", Mix(r))).Apply(job);
+        for (var wrap = 0; wrap < Binding.Of(job.Ticket.Binding).Pieces.Length; wrap++)
+        {
+            job = new PaintGround(r.One(6) ? null : AnyPaint(r, job), wrap).Apply(job);
+            if (r.One(3)) job = new LayPaper(new ContourLines { Seed = r.From(1, 99), Paint = Plain(r, job) }, wrap).Apply(job);
+            var sheet = job.Sheets().First(s => s.Wrap == wrap).Sheet;
+            for (var i = 0; i < items; i++)
+            {
+                var item = Dressed(Item(r, job, $"w{wrap}i{i}", r.Of([Part.Sheet, .. sheet.Panels.Select(p => p.Part)])), r);
+                job = new AddItem(item, Wrap: wrap).Apply(job);
+            }
+        }
+        return job;
+    }
+
+    private static Item Dressed(Item item, Chance r) => item with
+    {
+        Opacity = r.One(3) ? r.From(5, 95) : 100,
+        Blend = r.One(4) ? r.Of(Blend.Multiply, Blend.Screen) : Blend.Normal,
+        Turned = r.One(3) ? r.From(0, 359) : r.One(3) ? 90 * r.From(0, 3) : 0,
+        Hidden = r.One(20),
+    };
+
+    private Item Item(Chance r, Job job, string id, Part panel)
+    {
+        Hold hold() => new(panel, r.Of(HoldBox.Face, HoldBox.Safe, HoldBox.Edge), r.Of(Enum.GetValues<Anchor>()), Mm(r.From(-20, 20)), Mm(r.From(-20, 20)));
+        Span side() => r.One(5) ? Span.Full : new(Mm(r.From(4, 70)), r.One(4) ? r.From(0, 50) / 100m : 0);
+        Paint? maybe() => r.One(3) ? null : AnyPaint(r, job);
+        Paint? line() => r.One(2) ? null : Plain(r, job);
+        var weight = Length.FromPoints(r.From(1, 40) / 4m);
+        return r.From(0, 10) switch
+        {
+            0 or 1 => Words(r, job, id, hold(), new(Mm(r.From(20, 90))), new(Mm(r.From(8, 60)))),
+            2 => new RectItem { Id = id, Hold = hold(), Width = side(), Height = side(), Fill = AnyPaint(r, job), Line = line(), LineWidth = weight, Corner = r.One(3) ? Mm(r.From(1, 9)) : default },
+            3 => new EllipseItem { Id = id, Hold = hold(), Width = side(), Height = side(), Fill = maybe(), Line = line(), LineWidth = weight },
+            4 => new LineItem { Id = id, Hold = hold(), Width = side(), Line = Plain(r, job), LineWidth = weight, Dash = r.Of(Enum.GetValues<Dash>()) },
+            5 => new PolygonItem { Id = id, Hold = hold(), Width = side(), Height = side(), Corners = r.From(3, 9), Waist = r.One(2) ? r.From(20, 90) : 0, Fill = AnyPaint(r, job), Line = line(), LineWidth = weight },
+            6 => new FrameItem { Id = id, Hold = hold(), Width = side(), Height = side(), Thickness = Mm(r.From(1, 6)), Corner = r.One(2) ? Mm(r.From(1, 5)) : default, Fill = AnyPaint(r, job), Line = line(), LineWidth = weight },
+            7 => new PlateItem { Id = id, Hold = hold(), Width = side(), Height = side(), Fill = maybe(), Line = Plain(r, job), LineWidth = weight, Inner = r.One(2) ? Mm(2) : default, Rules = r.From(0, 4), Corner = r.One(2) ? Mm(3) : default },
+            8 => new BarcodeItem { Id = id, Hold = hold(), Percent = r.From(80, 120), Plate = !r.One(4) },
+            9 => new CodeItem { Id = id, Hold = hold(), Link = "https://example.org/" + id, Side = Mm(r.From(12, 40)), Paint = Plain(r, job) },
+            _ => Pictured(r, job, id, hold(), side(), side()),
+        };
+    }
+
+    private PictureItem Pictured(Chance r, Job job, string id, Hold hold, Span wide, Span high) => new()
+    {
+        Id = id,
+        Hold = hold,
+        Width = wide,
+        Height = high,
+        Picture = r.Of([.. pictures]),
+        Fit = r.Of(Fit.Cover, Fit.Contain),
+        Zoom = r.One(2) ? r.From(60, 180) : 100,
+        PanX = r.From(-100, 100),
+        Flip = r.Of(Flip.None, Flip.Across, Flip.Down, Flip.Both),
+        Shape = r.Of(Enum.GetValues<Outlined>()),
+        Fill = r.One(3) ? AnyPaint(r, job) : null,
+        Line = r.One(3) ? Plain(r, job) : null,
+        LineWidth = Length.FromPoints(2),
+        Tiling = r.One(4) ? new(r.Of(Enum.GetValues<TileLay>()), Mm(r.From(12, 40))) : null,
+    };
+
+    private static TextItem Words(Chance r, Job job, string id, Hold hold, Span wide, Span high)
+    {
+        var words = job.Ticket.Language switch
+        {
+            "he" => r.Of("אור על המים", "ספר של ימים ולילות"),
+            "ar" => r.Of("ضوء على الماء", "كتاب الأيام"),
+            "ja" => r.Of("水の上の光。", "「昼と夜」の本"),
+            _ => r.Of("Light on the water", "A book of days and nights, and of what lay between", "Tide\nand time"),
+        };
+        Paint letters() => r.One(3) ? new InkPaint(Ink.Black) : r.One(4) ? AnyPaint(r, job) : Plain(r, job);
+        var face = job.Ticket.Language switch { "he" => "frank-ruhl-libre", "ar" => "amiri", "ja" => "zen-maru-gothic", _ => r.Of("eb-garamond", "oswald", "work-sans") };
+        return new()
+        {
+            Id = id,
+            Hold = hold,
+            Width = wide,
+            Height = high,
+            Words = words,
+            Style = new() { Face = new(face, face == "zen-maru-gothic" ? 500 : 400, false), Size = Length.FromPoints(r.From(7, 60)), Paint = letters(), Align = r.Of(Enum.GetValues<Align>()), Tracking = r.One(3) ? r.From(-20, 200) : 0 },
+            Runs = r.One(3) ? [new TextRun(1, 5, new() { Paint = letters(), Size = Length.FromPoints(r.From(8, 50)) })] : [],
+            Fit = r.Of(Enum.GetValues<Fitting>()),
+            Bend = r.One(5) ? r.From(-180, 180) : 0,
+            Edge = r.One(4) ? new(Plain(r, job), Length.FromPoints(r.From(1, 12) / 4m)) : null,
+            Shadow = r.One(4) ? new(Plain(r, job), Length.FromPoints(r.From(-6, 6)), Length.FromPoints(r.From(-6, 6)), Length.FromPoints(r.One(2) ? r.From(1, 12) : 0), r.From(20, 100)) : null,
+            Backing = r.One(4) ? new(AnyPaint(r, job), Length.FromPoints(r.From(0, 10)), Length.FromPoints(r.One(2) ? 4 : 0)) : null,
+        };
+    }
+
+    private static Ink Mix(Chance r)
+    {
+        decimal one() => r.One(3) ? 0 : r.From(0, 100);
+        return Ink.Percent(one(), one(), one(), r.One(2) ? 0 : r.From(0, 80));
+    }
+
+    /// <summary>Any paint but a gradient.</summary>
+    private static Paint Plain(Chance r, Job job) => r.From(0, 9) switch
+    {
+        0 or 1 => new SwatchPaint(r.Of([.. job.Swatches]).Id, r.One(2) ? 10_000 : 100 * r.From(5, 100)),
+        2 when job.Ticket.House.FinishingInks.Count > 0 => new FinishPaint(r.Of([.. job.Ticket.House.FinishingInks]), r.One(2) ? 10_000 : 100 * r.From(20, 100)),
+        3 => new InkPaint(Ink.White),
+        4 => new InkPaint(Ink.Black),
+        _ => new InkPaint(Mix(r)),
+    };
+
+    private static Paint AnyPaint(Chance r, Job job)
+    {
+        if (!r.One(4)) return Plain(r, job);
+        Paint stop() => r.One(2) ? new SwatchPaint(r.Of([.. job.Swatches]).Id, 100 * r.From(10, 100)) : new InkPaint(Mix(r));
+        return new GradientPaint(r.Of(Run.Straight, Run.Round), r.From(0, 359), [new(stop(), 0), .. r.One(3) ? (Stop[])[new(stop(), 100 * r.From(20, 80))] : [], new(stop(), 10_000)]);
+    }
+
+    private static Length Mm(decimal mm) => Length.FromMillimetres(mm);
+}
+
+/// <summary>What comes by chance, the same for a seed on every machine.</summary>
+public sealed class Chance(int seed)
+{
+    // SplitMix64, begun at a mixed place, so that neighbouring seeds share nothing.
+    private ulong _state = Mixed((ulong)(uint)seed + 0x2545F4914F6CDD1D);
+
+    private static ulong Mixed(ulong z)
+    {
+        z = (z ^ (z >> 30)) * 0xBF58476D1CE4E5B9;
+        z = (z ^ (z >> 27)) * 0x94D049BB133111EB;
+        return z ^ (z >> 31);
+    }
+
+    private uint Next() => (uint)(Mixed(_state += 0x9E3779B97F4A7C15) >> 32);
+
+    /// <summary>From one whole number to another, both among them.</summary>
+    public int From(int least, int most) => least + (int)(Next() % (uint)(most - least + 1));
+
+    /// <summary>True once in so many times.</summary>
+    public bool One(int of) => From(1, of) == 1;
+
+    public T Of<T>(params T[] any) => any[From(0, any.Length - 1)];
+}
