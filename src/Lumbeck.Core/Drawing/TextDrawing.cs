@@ -13,7 +13,7 @@ public static class TextDrawing
         var inked = Inked(letters, type);
         letters = [.. letters.Select(g => g.Paint is GradientPaint p && !inked.IsEmpty ? g.Mark with { Shade = PaintedMarks.Shaded(p, job.Swatches, inked) } : g.Mark).Zip(letters, (m, g) => (m, g.Paint))];
         var marks = ImmutableArray.CreateBuilder<Mark>();
-        if (item.Backing is { } backing) marks.Add(Backed(backing, setting, job));
+        if (item.Backing is { } backing && Backed(backing, setting, job) is { } plate) marks.Add(plate);
         if (item.Shadow is { } shadow)
         {
             var shape = Shape(letters.Select(l => l.Mark), type).Under(Affine.Move(shadow.Right.Points, shadow.Down.Points));
@@ -36,8 +36,8 @@ public static class TextDrawing
             }
     }
 
-    /// <summary>Plates as high as capitals and descenders with room round them; those of lines that touch run into one.</summary>
-    private static Mark Backed(TextBacking backing, Setting setting, Job job)
+    /// <summary>Plates as high as capitals and descenders with room round them; those of lines that touch run into one; none behind lines that are bent.</summary>
+    private static Mark? Backed(TextBacking backing, Setting setting, Job job)
     {
         var pen = new Pen();
         var room = backing.Room.Points;
@@ -49,7 +49,7 @@ public static class TextDrawing
             pen.Add(Outline.Rounded(x, y, w, h, backing.Corner.Points));
             whole = whole.Union(new(x, y, x + w, y + h));
         }
-        return PaintedMarks.Filled(pen.Done(), backing.Paint, job.Swatches, whole.IsEmpty ? 1 : whole.Right, whole.IsEmpty ? 1 : whole.Bottom);
+        return whole.IsEmpty ? null : PaintedMarks.Filled(pen.Done(), backing.Paint, job.Swatches, whole.Right, whole.Bottom);
     }
 
     /// <summary>All letters as one shape.</summary>

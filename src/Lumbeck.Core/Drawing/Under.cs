@@ -24,7 +24,16 @@ public static class Under
         });
     }
 
-    private static bool IsRectangle(Outline shape) => shape.Strokes.SequenceEqual([Stroke.Move, Stroke.Line, Stroke.Line, Stroke.Line, Stroke.Close]);
+    /// <summary>Whether a shape is an upright rectangle: four corners, each at one of its box's. A rhomb has four as well.</summary>
+    private static bool IsRectangle(Outline shape)
+    {
+        if (!shape.Strokes.SequenceEqual([Stroke.Move, Stroke.Line, Stroke.Line, Stroke.Line, Stroke.Close])) return false;
+        var (b, p) = (shape.Bounds, shape.Points);
+        bool corner(int i) => (p[2 * i] == b.Left || p[2 * i] == b.Right) && (p[(2 * i) + 1] == b.Top || p[(2 * i) + 1] == b.Bottom);
+        // From each corner to the next either side changes alone.
+        bool side(int i, int j) => (p[2 * i] == p[2 * j]) != (p[(2 * i) + 1] == p[(2 * j) + 1]);
+        return corner(0) && corner(1) && corner(2) && corner(3) && side(0, 1) && side(1, 2) && side(2, 3) && side(3, 0);
+    }
 
     /// <summary>The one ink that lies under all that a piece covers; null where more than one may.</summary>
     public static Ink? Plain(Scene scene, int piece)

@@ -181,7 +181,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     private void Flat(Plates.FlatMark flat, Affine toPage)
     {
         var parts = has.Flat(flat.Part);
-        if (parts.Count > 0)
+        if (parts.Count > 0 && flat.Clip is not { IsEmpty: true })
         {
             _s.Append("q\n");
             if (flat.Letters is { } letters)
@@ -226,6 +226,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     /// <summary>Draws within a shape; what is set meanwhile ends with it.</summary>
     private void Clipped(Outline shape, Affine toPage, bool evenOdd, Action draw)
     {
+        // A clip without a path clips nothing, where it should hide all.
+        if (shape.IsEmpty) return;
         var (fill, overprinting) = (_fill, _overprinting);
         _s.Append("q\n");
         Shape(shape, toPage);

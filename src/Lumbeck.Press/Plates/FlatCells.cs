@@ -64,7 +64,7 @@ internal sealed class FlatCells
         var (wide, high) = ((right - left + 1) * Coarse, (bottom - top + 1) * Coarse);
         using var mask = new Mask(wide, high);
         using var path = SkiaPath.Of(part.Clip, new Affine(k, 0, 0, k, -left * (double)Coarse, -top * (double)Coarse));
-        mask.Fill(path, null);
+        mask.Fill(path);
         var cover = new byte[wide * high];
         for (var y = mask.Touched.Top; y < mask.Touched.Bottom; y++) mask.Row(y)[mask.Touched.Left..mask.Touched.Right].CopyTo(cover.AsSpan((y * wide) + mask.Touched.Left));
         for (var row = top; row <= bottom; row++)

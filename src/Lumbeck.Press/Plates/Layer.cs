@@ -103,10 +103,11 @@ internal sealed class Layer
         _alpha[pixel] = (byte)after;
     }
 
-    /// <summary>Lays four inks multiplied with what is seen there (11.3.5.2); no plate of a finishing ink is touched.</summary>
+    /// <summary>Lays four inks multiplied with what is seen there (11.3.5.2); a plate of a finishing ink has only its paper to multiply with, where a group stands alone.</summary>
     public void Multiply(int pixel, Four ink, int coverage)
     {
         if (coverage == 0) return;
+        if (_alone) foreach (var plate in _finishes.Values) plate.Multiply(pixel, 0, coverage);
         var at = pixel * 4;
         int both(int i, int s)
         {

@@ -21,25 +21,25 @@ internal sealed class Mask : IDisposable
 
     public ReadOnlySpan<byte> Row(int y) => _bitmap.GetPixelSpan().Slice(y * Stride, _bitmap.Width);
 
-    /// <summary>Fills a path in place of what was drawn before.</summary>
-    public void Fill(SKPath path, SKPath? clip) => Draw(path, null, clip);
+    /// <summary>Fills a path in place of what was drawn before, as far as all clips show it.</summary>
+    public void Fill(SKPath path, params SKPath[] clips) => Draw(path, null, clips);
 
     /// <summary>Draws a path's line.</summary>
     /// <param name="path">The path, in pixels.</param>
     /// <param name="like">How the line is drawn.</param>
     /// <param name="scale">Pixels a point.</param>
-    /// <param name="clip">What of it shows.</param>
-    public void Line(SKPath path, LineMark like, double scale, SKPath? clip)
+    /// <param name="clips">What of it shows.</param>
+    public void Line(SKPath path, LineMark like, double scale, params SKPath[] clips)
     {
         using var paint = SkiaPath.Stroked(like, scale);
-        Draw(path, paint, clip);
+        Draw(path, paint, clips);
     }
 
-    private void Draw(SKPath path, SKPaint? line, SKPath? clip)
+    private void Draw(SKPath path, SKPaint? line, SKPath[] clips)
     {
         var reach = path.TightBounds;
         if (line is not null) reach.Inflate(line.StrokeWidth * Math.Max(1, line.StrokeMiter), line.StrokeWidth * Math.Max(1, line.StrokeMiter));
-        if (clip is not null) reach.Intersect(clip.TightBounds);
+        foreach (var clip in clips) reach.Intersect(clip.TightBounds);
         reach.Inflate(1.5f, 1.5f);
         var (l, t) = ((int)Math.Clamp(Math.Floor(reach.Left), 0, _bitmap.Width), (int)Math.Clamp(Math.Floor(reach.Top), 0, _bitmap.Height));
         var (r, b) = ((int)Math.Clamp(Math.Ceiling(reach.Right), l, _bitmap.Width), (int)Math.Clamp(Math.Ceiling(reach.Bottom), t, _bitmap.Height));
@@ -48,7 +48,7 @@ internal sealed class Mask : IDisposable
         _canvas.Save();
         _canvas.ClipRect(SKRect.Create(l, t, r - l, b - t));
         _canvas.Clear(SKColors.Transparent);
-        if (clip is not null) _canvas.ClipPath(clip, SKClipOperation.Intersect, antialias: true);
+        foreach (var clip in clips) _canvas.ClipPath(clip, SKClipOperation.Intersect, antialias: true);
         using var fill = line is null ? new SKPaint { IsAntialias = true, Style = SKPaintStyle.Fill } : null;
         _canvas.DrawPath(path, line ?? fill!);
         _canvas.Restore();

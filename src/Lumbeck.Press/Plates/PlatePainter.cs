@@ -104,7 +104,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         void flush()
         {
             if (first is null) return;
-            Lines(first, lines, edge);
+            Lines(first, lines, [edge]);
             first = null;
             lines.Clear();
         }
@@ -116,7 +116,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
             if (Laid is null && mark is LineMark l && (first is null || l.IsLike(first))) { first ??= l; lines.Add(l.Shape); continue; }
             flush();
             if (mark is LineMark other) { first = other; lines.Add(other.Shape); }
-            else Lay(mark, edge);
+            else Lay(mark, [edge]);
             if (Laid is null) continue;
             flush();
             Laid(number);
@@ -125,13 +125,13 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         return _touched;
     }
 
-    private void Lines(LineMark like, List<Outline> shapes, SKPath clip)
+    private void Lines(LineMark like, List<Outline> shapes, SKPath[] clip)
     {
         using (var path = SkiaPath.Of(p => { foreach (var shape in shapes) p.Add(shape, _place); })) mask.Line(path, like, _scale, clip);
         Ink(like, like.Ink, false);
     }
 
-    private void Lay(Mark mark, SKPath clip)
+    private void Lay(Mark mark, SKPath[] clip)
     {
         switch (mark)
         {
@@ -159,7 +159,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
                 // A picture drawn smaller than its frame leaves the rest of that open.
                 using (var path = SkiaPath.Of(p.Clip, _place))
                 using (var own = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), p.Place.Then(_place)))
-                using (var both = path.Op(own, SKPathOp.Intersect)) mask.Fill(both ?? path, clip);
+                    mask.Fill(path, [.. clip, own]);
                 Picture(p.Place.Then(_place), m => pixels.Of(p.Picture, m, p.Convert, Window()));
                 break;
             case GrownMark w:
@@ -172,10 +172,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
                 break;
             case DrawingMark d:
                 using (var own = SkiaPath.Of(d.Clip, _place))
-                {
-                    using var both = own.Op(clip, SKPathOp.Intersect);
-                    foreach (var inner in d.Marks) Lay(inner, both ?? own);
-                }
+                    foreach (var inner in d.Marks) Lay(inner, [.. clip, own]);
                 break;
         }
     }
@@ -187,7 +184,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     }
 
     /// <summary>Multiplies a soft shape with what lies under it.</summary>
-    private void Soft(SoftMark mark, SKPath clip)
+    private void Soft(SoftMark mark, SKPath[] clip)
     {
         var b = mark.Bounds;
         if (b.IsEmpty) return;

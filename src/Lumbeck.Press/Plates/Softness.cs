@@ -19,7 +19,7 @@ public static class Softness
         var (kx, ky) = (wide / (b.Right - b.Left), high / (b.Bottom - b.Top));
         using var path = SkiaPath.Of(mark.Shape, new Affine(kx, 0, 0, ky, -b.Left * kx, -b.Top * ky));
         using var mask = new Mask(wide, high);
-        mask.Fill(path, null);
+        mask.Fill(path);
         var cover = new byte[wide * high];
         for (var y = mask.Touched.Top; y < mask.Touched.Bottom; y++) mask.Row(y)[mask.Touched.Left..mask.Touched.Right].CopyTo(cover.AsSpan((y * wide) + mask.Touched.Left));
         Blur(cover, wide, high, mark.Sigma * kx);

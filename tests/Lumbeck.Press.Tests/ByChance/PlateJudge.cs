@@ -77,6 +77,7 @@ public static class PlateJudge
             var a = painted.GetValueOrDefault(name)?.Ink ?? new byte[wide * high];
             var b = file.GetValueOrDefault(name)?.Ink ?? new byte[wide * high];
             int plain = 0, pics = 0, worst = -1;
+            var far = Far(a, b, wide, high);
             for (var y = 1; y < high - 1; y++)
                 for (var x = 1; x < wide - 1; x++)
                 {
@@ -86,7 +87,7 @@ public static class PlateJudge
                         for (var dx = -1; dx <= 1; dx++)
                         {
                             var p = ((y + dy) * wide) + x + dx;
-                            least = Math.Min(least, Math.Abs(a[p] - b[p]));
+                            least = Math.Min(least, far[p]);
                             edge |= edges[p];
                             inPicture |= pictured[p];
                         }
@@ -98,6 +99,23 @@ public static class PlateJudge
                 }
             yield return new(name, plain, pics, worst < 0 ? "" : $"{worst % wide},{worst / wide}: painted {Inks(painted, worst)}, in the file {Inks(file, worst)}");
         }
+    }
+
+    /// <summary>How far each pixel of one plate is from all that the other has there and beside it: a page may lie a part of a pixel aside.</summary>
+    private static byte[] Far(byte[] a, byte[] b, int wide, int high)
+    {
+        var far = new byte[a.Length];
+        for (var y = 0; y < high; y++)
+            for (var x = 0; x < wide; x++)
+            {
+                var p = (y * wide) + x;
+                if (a[p] == b[p]) continue;
+                var (low, top) = (255, 0);
+                for (var v = Math.Max(0, y - 1); v <= Math.Min(high - 1, y + 1); v++)
+                    for (var u = Math.Max(0, x - 1); u <= Math.Min(wide - 1, x + 1); u++) (low, top) = (Math.Min(low, b[(v * wide) + u]), Math.Max(top, b[(v * wide) + u]));
+                far[p] = (byte)Math.Max(0, Math.Max(low - a[p], a[p] - top));
+            }
+        return far;
     }
 
     private static string Inks(Dictionary<string, Plate> plates, int at) =>
