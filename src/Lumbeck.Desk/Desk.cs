@@ -215,6 +215,8 @@ public sealed class Desk
     internal Composed Keep(Composed composed)
     {
         if (_composed.Count > 400) _composed.Clear();
+        // What lacks a picture is worked out again when it is asked for: the picture may be back.
+        if (composed.Drawn.Any(f => f.Id == PictureMissing.Named)) return composed;
         return _composed[composed.Revision] = composed;
     }
 

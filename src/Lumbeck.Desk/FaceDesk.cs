@@ -36,7 +36,12 @@ public sealed class FaceDesk
         if (called.Length > 80) called = called[..80];
         var looked = FaceReading.Read(bytes, called);
         var (hash, length) = _files.Keep(s => s.Write(bytes));
-        if (_rows.Find(hash) is { } known) return known;
+        if (_rows.Find(hash) is { } known)
+        {
+            // Its file may have been gone, and is back.
+            if (FaceId.TryParse(known.Id, out var again)) _shelf.Put(again, known.Name, _files.PathOf(hash));
+            return known;
+        }
         // A family of the maker's own never takes the place of one that ships.
         var family = string.Concat(looked.Family.ToLowerInvariant().Select(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) ? c : '-'));
         family = string.Join('-', family.Split('-', StringSplitOptions.RemoveEmptyEntries));

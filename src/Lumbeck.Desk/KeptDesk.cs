@@ -7,18 +7,18 @@ namespace Lumbeck.Desk;
 /// <summary>What the drawer and the faces tell the rules.</summary>
 internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IKept
 {
-    private readonly ConcurrentDictionary<(string, PressCondition), double?> _gamut = new();
+    private readonly ConcurrentDictionary<(string, PressCondition), double> _gamut = new();
 
     public (string Source, string Licence)? Stated(Picture picture) => pictures.Find(picture.Hash) is { } row ? (row.Source, row.Licence) : null;
+
+    public string? Fault(Picture picture) => pictures.Fault(picture.Hash);
 
     public double? OutOfGamut(Picture picture, House house)
     {
         var condition = PressCondition.Of(house);
-        return _gamut.GetOrAdd((picture.Hash, condition), _ =>
-        {
-            try { return pictures.Gamut(picture.Hash, condition).Share; }
-            catch (Exception e) when (e is Refusal or IOException or NetVips.VipsException) { return null; }
-        });
+        // What could not be found out is asked again.
+        try { return _gamut.GetOrAdd((picture.Hash, condition), _ => pictures.Gamut(picture.Hash, condition).Share); }
+        catch (Exception e) when (e is Refusal or IOException or NetVips.VipsException) { return null; }
     }
 
     public FaceRights Rights(FaceId face)

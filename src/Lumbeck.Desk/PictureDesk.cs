@@ -37,6 +37,12 @@ public sealed class PictureDesk : IPictureFiles
 
     public string PathOf(string hash) => _files.PathOf(hash);
 
+    /// <summary>Why a picture can't be printed; null where its file is there and whole.</summary>
+    public string? Fault(string hash) =>
+        _files.IsSound(hash) ? null
+        : File.Exists(PathOf(hash)) ? "its file is damaged"
+        : "its file is missing from the data folder";
+
     public string GrownOf(GrownMark mark, int wide) => Grown.PathOf(mark, wide);
 
     /// <summary>Something was said of a picture, which Check looks at.</summary>

@@ -46,11 +46,14 @@ public static class Pressing
         foreach (var sheet in on.Composed.Sheets) PressFile.RefuseFaces(sheet.Scene, desk.Shelf);
     }
 
-    /// <exception cref="Refusal">A picture's file is gone.</exception>
+    /// <exception cref="Refusal">A picture's file is gone or damaged.</exception>
     private static void RefuseMissing(Desk desk, OnBench on)
     {
         foreach (var picture in on.Job.Items.OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture).OfType<Picture>())
-            if (!File.Exists(desk.Pictures.PathOf(picture.Hash))) throw new Refusal("picture", $"the picture {picture.Name} is missing from the data folder: put it in again, or remove it");
+        {
+            if (desk.Pictures.Fault(picture.Hash) is { } fault) throw new Refusal("picture", $"the picture {picture.Name} can’t be printed, for {fault}: put it in again, or remove it");
+            if (picture.IsDrawing && desk.DrawingsOf(on.Job.Ticket.House).Of(picture) is null) throw new Refusal("picture", $"the drawing {picture.Name} can’t be read: put it in again, or remove it");
+        }
     }
 
     /// <summary>Presses what is on the bench and keeps the file in the register.</summary>

@@ -7,7 +7,7 @@ public static class Starters
     public static Job Job(House house, string title) => new Job(
         new Ticket
         {
-            Title = title,
+            Title = Plain.Line(title),
             House = house,
             Unit = house.Unit,
             Binding = house.Bindings.FirstOrDefault(),

@@ -44,6 +44,20 @@ public sealed class FileShelf
     /// <exception cref="FileNotFoundException">Nothing is.</exception>
     public FileStream Open(string name) => File.OpenRead(PathOf(name));
 
+    /// <summary>Whether a kept file is there and still what it was when it was kept. What was found sound is looked at again only when it was written since.</summary>
+    public bool IsSound(string name)
+    {
+        var file = new FileInfo(PathOf(name));
+        if (!file.Exists) return false;
+        var now = (file.Length, file.LastWriteTimeUtc);
+        if (_sound.TryGetValue(name, out var known) && known == now) return true;
+        using (var f = file.OpenRead()) if (Convert.ToHexStringLower(SHA256.HashData(f)) != name) return false;
+        _sound[name] = now;
+        return true;
+    }
+
+    private readonly System.Collections.Concurrent.ConcurrentDictionary<string, (long, DateTime)> _sound = new();
+
     /// <summary>Lets a kept file go.</summary>
     public void Drop(string name) => File.Delete(PathOf(name));
 

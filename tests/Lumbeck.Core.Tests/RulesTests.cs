@@ -5,9 +5,10 @@ namespace Lumbeck.Core.Tests;
 /// <summary>Rules of geometry and scene, each with what sets it off, what it measures, and that its mend leaves nothing of it.</summary>
 public sealed class RulesTests
 {
-    private sealed class Kept(string source = "a shop", string licence = "for any use", bool never = false) : IKept
+    private sealed class Kept(string source = "a shop", string licence = "for any use", bool never = false, string? fault = null) : IKept
     {
         public (string Source, string Licence)? Stated(Picture picture) => (source, licence);
+        public string? Fault(Picture picture) => fault;
         public double? OutOfGamut(Picture picture, House house) => 0.08;
         public FaceRights Rights(FaceId face) => new("Plain", never, WholeOnly: !never);
     }

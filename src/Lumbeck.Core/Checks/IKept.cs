@@ -15,6 +15,9 @@ public interface IKept
     /// <summary>Where a picture is from and what it may be used for, as its maker stated; empty where nothing was. Null where it is not here.</summary>
     (string Source, string Licence)? Stated(Picture picture);
 
+    /// <summary>Why a picture can't be printed, in words: its file is missing or damaged. Null where it can.</summary>
+    string? Fault(Picture picture);
+
     /// <summary>The share of an RGB picture, from 0 to 1, that moves by more than 6 ΔE2000 in the house's inks; null where it is not known.</summary>
     double? OutOfGamut(Picture picture, House house);
 

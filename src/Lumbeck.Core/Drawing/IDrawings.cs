@@ -22,12 +22,10 @@ public static class Moving
             switch (mark)
             {
                 case FillMark f: yield return f with { Shape = f.Shape.Under(place) }; break;
-                case LineMark l: yield return l with { Shape = l.Shape.Under(place), Width = l.Width * scale, Dash = [.. l.Dash.Select(d => d * scale)] }; break;
-                case ShadeMark s:
-                    var ((x0, y0), (x1, y1)) = (place.At(s.Shade.X0, s.Shade.Y0), place.At(s.Shade.X1, s.Shade.Y1));
-                    yield return s with { Shape = s.Shape.Under(place), Shade = s.Shade with { X0 = x0, Y0 = y0, X1 = x1, Y1 = y1 } };
-                    break;
-                case DrawingMark d: yield return new DrawingMark([.. All(d.Marks, place)], d.Clip.Under(place)); break;
+                case LineMark l: yield return l with { Shape = l.Shape.Under(place), Width = l.Width * scale, Dash = [.. l.Dash.Select(d => d * scale)], DashFrom = l.DashFrom * scale }; break;
+                case ShadeMark s: yield return s with { Shape = s.Shape.Under(place), Shade = s.Shade.Under(place) }; break;
+                case DrawingMark d: yield return d with { Marks = [.. All(d.Marks, place)], Clip = d.Clip.Under(place) }; break;
+                default: throw new NotSupportedException($"A {mark.GetType().Name} can’t be carried elsewhere.");
             }
     }
 }

@@ -29,13 +29,41 @@ public sealed record ShadeMark(Outline Shape, Shade Shade) : Mark
 /// </summary>
 public sealed record Shade(bool Round, double X0, double Y0, double X1, double Y1, ImmutableArray<(double At, Ink Ink)> Stops)
 {
-    /// <summary>How far along its run a point lies; 0 at its start, 1 at its end.</summary>
+    /// <summary>From the run's own points to its piece's, where it is stretched or leans.</summary>
+    public Affine Way { get; init; } = Affine.Identity;
+
+    /// <summary>Where a round run begins, within its circle; its middle where null (SVG 2, 14.2.3; ISO 32000-1, 8.7.4.5.4).</summary>
+    public (double X, double Y)? Focus { get; init; }
+
+    /// <summary>The same run carried elsewhere.</summary>
+    public Shade Under(Affine m)
+    {
+        // Carried without a stretch, a run stays what it is; else it keeps its own points.
+        var plain = Way == Affine.Identity && Math.Abs((m.A * m.C) + (m.B * m.D)) < 1e-9 && Math.Abs((m.A * m.A) + (m.B * m.B) - (m.C * m.C) - (m.D * m.D)) < 1e-9;
+        if (!plain) return this with { Way = Way.Then(m) };
+        var ((x0, y0), (x1, y1)) = (m.At(X0, Y0), m.At(X1, Y1));
+        return this with { X0 = x0, Y0 = y0, X1 = x1, Y1 = y1, Focus = Focus is { } f ? m.At(f.X, f.Y) : null };
+    }
+
+    /// <summary>How far along its run a point lies, in its own points; 0 at its start, 1 at its end.</summary>
     public double Along(double x, double y)
     {
+        if (Focus is { } focus) return FromFocus(focus, x, y);
         var (dx, dy) = (X1 - X0, Y1 - Y0);
         var square = (dx * dx) + (dy * dy);
         if (square <= 0) return 0;
         return Round ? Math.Sqrt((((x - X0) * (x - X0)) + ((y - Y0) * (y - Y0))) / square) : (((x - X0) * dx) + ((y - Y0) * dy)) / square;
+    }
+
+    /// <summary>The largest of the circles, growing from the focus to the run's own, on which a point lies.</summary>
+    private double FromFocus((double X, double Y) focus, double x, double y)
+    {
+        var (cx, cy, px, py) = (X0 - focus.X, Y0 - focus.Y, x - focus.X, y - focus.Y);
+        var square = ((X1 - X0) * (X1 - X0)) + ((Y1 - Y0) * (Y1 - Y0));
+        var a = (cx * cx) + (cy * cy) - square;
+        var b = (px * cx) + (py * cy);
+        var c = (px * px) + (py * py);
+        return a >= 0 ? 1 : (b - Math.Sqrt(Math.Max(0, (b * b) - (a * c)))) / a;
     }
 
     /// <summary>The ink there, in hundredths of a percent of each, not rounded.</summary>
@@ -131,7 +159,10 @@ public sealed record GrownMark(Picture Picture, Grown How, Affine Place, int Wid
 }
 
 /// <summary>A drawing's marks, of which only what lies within <paramref name="Clip"/> shows.</summary>
-public sealed record DrawingMark(ImmutableArray<Mark> Marks, Outline Clip) : Mark;
+public sealed record DrawingMark(ImmutableArray<Mark> Marks, Outline Clip) : Mark
+{
+    public bool EvenOdd { get; init; }
+}
 
 /// <summary>
 /// All that one item (or the ground) puts on the sheet. <paramref name="Place"/> carries its marks to the sheet; <paramref name="Frame"/> is its box and

@@ -45,6 +45,7 @@ public static class Sound
     public static void Job(Job job)
     {
         if (job.Ticket is null || job.Swatches is null || job.Wraps is null or { Count: 0 or > 4 } || job.Looks is null) throw No("its parts");
+        if (Enum.GetValues<Words>().Any(w => job.Ticket.Words(w) is not { Length: <= 300 } said || Plain.Line(said) != said)) throw No("a fact of its ticket");
         if (job.Swatches.Count > 200 || job.Swatches.Any(s => s?.Id is null || s.Name is null || s.Asked is null or { Length: > 60 }) || job.Swatches.DistinctBy(s => s.Id).Count() != job.Swatches.Count) throw No("its swatches");
         foreach (var wrap in job.Wraps)
         {

@@ -38,15 +38,6 @@ public sealed record SetFact(Words Which, string Text) : TicketEdit
     }
 }
 
-/// <summary>Words as they can be set: characters that control machines are no letters.</summary>
-internal static class Plain
-{
-    public static string Line(string text) => string.Concat(text.Select(c => char.IsControl(c) ? ' ' : c)).Trim();
-
-    /// <summary>The same over several paragraphs, parted by line feeds.</summary>
-    public static string Text(string text) => string.Concat(text.ReplaceLineEndings("\n").Select(c => c != '\n' && char.IsControl(c) ? ' ' : c));
-}
-
 public static class TicketWords
 {
     public static string Words(this Ticket t, Words which) => which switch

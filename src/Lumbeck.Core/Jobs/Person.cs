@@ -20,7 +20,7 @@ public sealed record Person(string Name, string Role)
         foreach (var part in text.Split([';', '\n'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
         {
             var open = part.LastIndexOf('(');
-            var name = open < 0 ? part : part[..open].Trim();
+            var name = Plain.Line(open < 0 ? part : part[..open]);
             var role = open >= 0 && part.EndsWith(')') ? part[(open + 1)..^1].Trim() : "";
             if (Roles.FirstOrDefault(r => r.Equals(role, StringComparison.OrdinalIgnoreCase)) is not { } known)
             {

@@ -1,108 +1,99 @@
-using System.Xml.Linq;
+using System.Text.RegularExpressions;
 
 namespace Lumbeck.Press.Drawn;
 
-/// <summary>Colours, lengths and placings as SVG writes them.</summary>
-internal static class SvgColours
+/// <summary>Colours as SVG writes them (CSS Color 4): names, figures with #, <c>rgb()</c> and <c>hsl()</c>.</summary>
+internal static partial class SvgColours
 {
-    private static readonly Dictionary<string, string> Names = new(StringComparer.OrdinalIgnoreCase)
+    [GeneratedRegex(@"^(?<kind>rgba?|hsla?)\(\s*(?<figures>[^()]*)\)$", RegexOptions.CultureInvariant | RegexOptions.IgnoreCase)]
+    private static partial Regex Function();
+
+    [GeneratedRegex("^#(?:[0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8})$", RegexOptions.CultureInvariant | RegexOptions.IgnoreCase)]
+    private static partial Regex Figures();
+
+    /// <summary>A colour; null where it is wholly see-through.</summary>
+    /// <exception cref="Core.Refusal">It is no colour that is read, or lets something through.</exception>
+    public static AskedRgb? Read(string text)
     {
-        ["black"] = "#000000",
-        ["white"] = "#ffffff",
-        ["red"] = "#ff0000",
-        ["green"] = "#008000",
-        ["blue"] = "#0000ff",
-        ["yellow"] = "#ffff00",
-        ["cyan"] = "#00ffff",
-        ["aqua"] = "#00ffff",
-        ["magenta"] = "#ff00ff",
-        ["fuchsia"] = "#ff00ff",
-        ["gray"] = "#808080",
-        ["grey"] = "#808080",
-        ["silver"] = "#c0c0c0",
-        ["maroon"] = "#800000",
-        ["olive"] = "#808000",
-        ["lime"] = "#00ff00",
-        ["teal"] = "#008080",
-        ["navy"] = "#000080",
-        ["purple"] = "#800080",
-        ["orange"] = "#ffa500",
-        ["brown"] = "#a52a2a",
-        ["gold"] = "#ffd700",
-        ["tan"] = "#d2b48c",
-        ["beige"] = "#f5f5dc",
-        ["ivory"] = "#fffff0",
-        ["khaki"] = "#f0e68c",
-        ["pink"] = "#ffc0cb",
-        ["crimson"] = "#dc143c",
-        ["indigo"] = "#4b0082",
-        ["coral"] = "#ff7f50",
-        ["currentcolor"] = "#000000",
+        text = text.Trim();
+        if (text.Equals("transparent", StringComparison.OrdinalIgnoreCase)) return null;
+        if (Named.TryGetValue(text, out var named)) return Hex(named);
+        if (Figures().IsMatch(text))
+        {
+            var hex = text.Length <= 5 ? string.Concat(text[1..].Select(c => $"{c}{c}")) : text[1..];
+            return hex.Length == 6 ? Hex(hex) : Seen(Hex(hex[..6]), Convert.ToInt32(hex[6..], 16) / 255.0);
+        }
+        if (Function().Match(text) is { Success: true } m)
+        {
+            var parts = m.Groups["figures"].Value.Split([' ', ',', '/', '\t', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries);
+            if (parts.Length is 3 or 4)
+            {
+                var own = m.Groups["kind"].Value.StartsWith("rgb", StringComparison.OrdinalIgnoreCase) ? Rgb(parts) : Hsl(parts);
+                return parts.Length == 3 ? own : Seen(own, SvgUnits.Share(parts[3], 1));
+            }
+        }
+        throw SvgReading.No($"the colour `{Core.Measures.LengthText.Clip(text)}` can’t be read: write it as #rrggbb");
+    }
+
+    private static AskedRgb? Seen(AskedRgb own, double share) => share switch
+    {
+        0 => null,
+        > 0.999 => own,
+        _ => throw SvgReading.No("it has a see-through colour, which a drawing here can’t have: mix it, or save it as a PNG"),
     };
 
-    /// <exception cref="Core.Refusal">It is no colour that is read.</exception>
-    public static AskedRgb Read(string text)
+    private static AskedRgb Hex(string six) => new(Convert.ToByte(six[..2], 16), Convert.ToByte(six[2..4], 16), Convert.ToByte(six[4..6], 16));
+
+    private static byte Level(double of255) => (byte)Math.Clamp(Math.Round(of255, MidpointRounding.AwayFromZero), 0, 255);
+
+    private static AskedRgb Rgb(string[] parts)
     {
-        text = text.Trim();
-        if (Names.TryGetValue(text, out var named)) text = named;
-        // rgb(10%, …) and see-through notations are left to those who write them otherwise.
-        var asked = text.StartsWith('#') || (text.StartsWith("rgb(", StringComparison.OrdinalIgnoreCase) && !text.Contains('%', StringComparison.Ordinal)) ? Asked.Read(text) : null;
-        return asked as AskedRgb ?? throw SvgReading.No($"the colour `{Core.Measures.LengthText.Clip(text)}` can’t be read: write it as #rrggbb");
+        byte one(string part) => Level(SvgUnits.Length(part, 0, 255));
+        return new(one(parts[0]), one(parts[1]), one(parts[2]));
     }
 
-    /// <summary>A length in the drawing's own unit: a bare number, or px, pt, mm, cm or in; a share of <paramref name="of"/> with %.</summary>
-    public static double Length(string? text, double otherwise, double of = 0)
+    private static AskedRgb Hsl(string[] parts)
     {
-        if (string.IsNullOrWhiteSpace(text)) return otherwise;
-        text = text.Trim();
-        foreach (var (unit, factor) in ((string, double)[])[("px", 1), ("pt", 4 / 3.0), ("mm", 96 / 25.4), ("cm", 96 / 2.54), ("in", 96), ("%", of / 100)])
-            if (text.EndsWith(unit, StringComparison.OrdinalIgnoreCase)) return Number(text[..^unit.Length]) * factor;
-        return Number(text);
-    }
-
-    public static double Number(string text) => double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) && Math.Abs(n) < 1e7 ? n : throw SvgReading.No($"`{Core.Measures.LengthText.Clip(text)}` is no number");
-
-    public static double[] Numbers(string text)
-    {
-        // A minus may follow a figure without a gap.
-        var spaced = System.Text.RegularExpressions.Regex.Replace(text, "(?<=[0-9.])-", " -");
-        return [.. spaced.Split([' ', ',', '\t', '\r', '\n'], StringSplitOptions.RemoveEmptyEntries).Select(Number)];
-    }
-
-    /// <summary>A list of placings, the last one first to take effect.</summary>
-    public static Affine Placing(string? text)
-    {
-        var all = Affine.Identity;
-        if (string.IsNullOrWhiteSpace(text)) return all;
-        if (text.Length > 2000) throw SvgReading.No("a placing of it is over 2000 letters long");
-        foreach (System.Text.RegularExpressions.Match m in System.Text.RegularExpressions.Regex.Matches(text, @"(\w+)\s*\(([^)]*)\)"))
+        var hue = SvgUnits.Number(parts[0].EndsWith("deg", StringComparison.OrdinalIgnoreCase) ? parts[0][..^3] : parts[0]) % 360;
+        var (s, l) = (SvgUnits.Share(parts[1], 0), SvgUnits.Share(parts[2], 0));
+        double one(double n)
         {
-            var n = Numbers(m.Groups[2].Value);
-            Affine next = (m.Groups[1].Value, n) switch
-            {
-                ("matrix", [var a, var b, var c, var d, var e, var f]) => new(a, b, c, d, e, f),
-                ("translate", [var x]) => Affine.Move(x, 0),
-                ("translate", [var x, var y]) => Affine.Move(x, y),
-                ("scale", [var k]) => new(k, 0, 0, k, 0, 0),
-                ("scale", [var x, var y]) => new(x, 0, 0, y, 0, 0),
-                ("rotate", [var turn]) => Affine.Rotate(turn),
-                ("rotate", [var turn, var x, var y]) => Affine.Move(-x, -y).Then(Affine.Rotate(turn)).Then(Affine.Move(x, y)),
-                ("skewX", [var s]) => new(1, 0, Math.Tan(s * Math.PI / 180), 1, 0, 0),
-                ("skewY", [var s]) => new(1, Math.Tan(s * Math.PI / 180), 0, 1, 0, 0),
-                _ => throw SvgReading.No($"the placing `{Core.Measures.LengthText.Clip(m.Value)}` can’t be read"),
-            };
-            all = next.Then(all);
+            var k = (n + (((hue + 360) % 360) / 30)) % 12;
+            return 255 * (l - (s * Math.Min(l, 1 - l) * Math.Max(-1, Math.Min(Math.Min(k - 3, 9 - k), 1))));
         }
-        return all;
+        return new(Level(one(0)), Level(one(8)), Level(one(4)));
     }
 
-    /// <summary>What an attribute, a style or a class of the style sheet says; of them the style leads.</summary>
-    public static string? Says(XElement e, string name, IReadOnlyDictionary<string, string> sheet)
-    {
-        static string? within(string? style, string name) => style?.Split(';').Select(p => p.Split(':', 2)).Where(p => p.Length == 2 && p[0].Trim() == name).Select(p => p[1].Replace("!important", "", StringComparison.Ordinal).Trim()).LastOrDefault();
-        if (within((string?)e.Attribute("style"), name) is { } own) return own;
-        foreach (var c in ((string?)e.Attribute("class") ?? "").Split(' ', StringSplitOptions.RemoveEmptyEntries).Reverse())
-            if (sheet.TryGetValue("." + c, out var rule) && within(rule, name) is { } said) return said;
-        return (string?)e.Attribute(name);
-    }
+    private static readonly Dictionary<string, string> Named = new(Pairs(), StringComparer.OrdinalIgnoreCase);
+
+    private static IEnumerable<KeyValuePair<string, string>> Pairs() =>
+        All.Split((char[])[' ', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries).Chunk(2).Select(p => new KeyValuePair<string, string>(p[0], p[1]));
+
+    /// <summary>CSS Color 4, 6.1.</summary>
+    private const string All = """
+        aliceblue f0f8ff antiquewhite faebd7 aqua 00ffff aquamarine 7fffd4 azure f0ffff beige f5f5dc bisque ffe4c4
+        black 000000 blanchedalmond ffebcd blue 0000ff blueviolet 8a2be2 brown a52a2a burlywood deb887 cadetblue 5f9ea0
+        chartreuse 7fff00 chocolate d2691e coral ff7f50 cornflowerblue 6495ed cornsilk fff8dc crimson dc143c cyan 00ffff
+        darkblue 00008b darkcyan 008b8b darkgoldenrod b8860b darkgray a9a9a9 darkgreen 006400 darkgrey a9a9a9
+        darkkhaki bdb76b darkmagenta 8b008b darkolivegreen 556b2f darkorange ff8c00 darkorchid 9932cc darkred 8b0000
+        darksalmon e9967a darkseagreen 8fbc8b darkslateblue 483d8b darkslategray 2f4f4f darkslategrey 2f4f4f
+        darkturquoise 00ced1 darkviolet 9400d3 deeppink ff1493 deepskyblue 00bfff dimgray 696969 dimgrey 696969
+        dodgerblue 1e90ff firebrick b22222 floralwhite fffaf0 forestgreen 228b22 fuchsia ff00ff gainsboro dcdcdc
+        ghostwhite f8f8ff gold ffd700 goldenrod daa520 gray 808080 green 008000 greenyellow adff2f grey 808080
+        honeydew f0fff0 hotpink ff69b4 indianred cd5c5c indigo 4b0082 ivory fffff0 khaki f0e68c lavender e6e6fa
+        lavenderblush fff0f5 lawngreen 7cfc00 lemonchiffon fffacd lightblue add8e6 lightcoral f08080 lightcyan e0ffff
+        lightgoldenrodyellow fafad2 lightgray d3d3d3 lightgreen 90ee90 lightgrey d3d3d3 lightpink ffb6c1 lightsalmon ffa07a
+        lightseagreen 20b2aa lightskyblue 87cefa lightslategray 778899 lightslategrey 778899 lightsteelblue b0c4de
+        lightyellow ffffe0 lime 00ff00 limegreen 32cd32 linen faf0e6 magenta ff00ff maroon 800000 mediumaquamarine 66cdaa
+        mediumblue 0000cd mediumorchid ba55d3 mediumpurple 9370db mediumseagreen 3cb371 mediumslateblue 7b68ee
+        mediumspringgreen 00fa9a mediumturquoise 48d1cc mediumvioletred c71585 midnightblue 191970 mintcream f5fffa
+        mistyrose ffe4e1 moccasin ffe4b5 navajowhite ffdead navy 000080 oldlace fdf5e6 olive 808000 olivedrab 6b8e23
+        orange ffa500 orangered ff4500 orchid da70d6 palegoldenrod eee8aa palegreen 98fb98 paleturquoise afeeee
+        palevioletred db7093 papayawhip ffefd5 peachpuff ffdab9 peru cd853f pink ffc0cb plum dda0dd powderblue b0e0e6
+        purple 800080 rebeccapurple 663399 red ff0000 rosybrown bc8f8f royalblue 4169e1 saddlebrown 8b4513 salmon fa8072
+        sandybrown f4a460 seagreen 2e8b57 seashell fff5ee sienna a0522d silver c0c0c0 skyblue 87ceeb slateblue 6a5acd
+        slategray 708090 slategrey 708090 snow fffafa springgreen 00ff7f steelblue 4682b4 tan d2b48c teal 008080
+        thistle d8bfd8 tomato ff6347 turquoise 40e0d0 violet ee82ee wheat f5deb3 white ffffff whitesmoke f5f5f5
+        yellow ffff00 yellowgreen 9acd32
+        """;
 }

@@ -91,7 +91,22 @@ public sealed class FaceShelf : IType
 
     /// <summary>The opened face.</summary>
     /// <exception cref="Core.Refusal">No such face is on the shelf.</exception>
-    internal OpenFace Open(FaceId face) => _open.GetOrAdd(face, id => new(() => _files.TryGetValue(id, out var file)
-        ? new OpenFace(id, NameOf(id), File.ReadAllBytes(file.File))
-        : throw new Core.Refusal("face", $"no face is called `{id}`: pick one from the list, or bring its file into the drawer"))).Value;
+    internal OpenFace Open(FaceId face)
+    {
+        var opening = _open.GetOrAdd(face, id => new(() => Opened(id)));
+        try { return opening.Value; }
+        catch
+        {
+            // What failed is tried again when it is asked for next: its file may have come by then.
+            _open.TryRemove(new(face, opening));
+            throw;
+        }
+    }
+
+    private OpenFace Opened(FaceId id)
+    {
+        if (!_files.TryGetValue(id, out var file)) throw new Core.Refusal("face", $"no face is called `{id}`: pick one from the list, or bring its file into the drawer");
+        try { return new(id, NameOf(id), File.ReadAllBytes(file.File)); }
+        catch (IOException) { throw new Core.Refusal("face", $"the file of {NameOf(id)} is missing from the data folder: bring it into the drawer again"); }
+    }
 }

@@ -98,7 +98,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     public string ShadePattern(Shade shade)
     {
         var name = string.Create(CultureInfo.InvariantCulture, $"T{_patterns.Count + 1}");
-        _patterns[name] = pdf.Object($"<< /Type /Pattern /PatternType 2 /Shading {_shades[Shade(shade)]} 0 R >>");
+        _patterns[name] = pdf.Object($"<< /Type /Pattern /PatternType 2 {(shade.Way == Affine.Identity ? "" : $"/Matrix [{PdfText.Matrix(shade.Way)}] ")}/Shading {_shades[Shade(shade)]} 0 R >>");
         return name;
     }
 
@@ -134,7 +134,8 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         var functions = string.Join(' ', parts.Select(p => $"<< /FunctionType 2 /Domain [0 1] /N 1 /C0 {inks(p.First.Ink)} /C1 {inks(p.Second.Ink)} >>"));
         var function = pdf.Object($"<< /FunctionType 3 /Domain [0 1] /Functions [{functions}] /Bounds [{string.Join(' ', parts.Skip(1).Select(p => PdfText.Figure(p.First.At)))}] /Encode [{string.Join(' ', parts.Select(_ => "0 1"))}] >>");
         var (x0, y0, x1, y1) = (PdfText.Figure(shade.X0), PdfText.Figure(shade.Y0), PdfText.Figure(shade.X1), PdfText.Figure(shade.Y1));
-        var coords = shade.Round ? $"{x0} {y0} 0 {x0} {y0} {PdfText.Figure(Math.Sqrt(((shade.X1 - shade.X0) * (shade.X1 - shade.X0)) + ((shade.Y1 - shade.Y0) * (shade.Y1 - shade.Y0))))}" : $"{x0} {y0} {x1} {y1}";
+        var (fx, fy) = shade.Focus is { } f ? (PdfText.Figure(f.X), PdfText.Figure(f.Y)) : (x0, y0);
+        var coords = shade.Round ? $"{fx} {fy} 0 {x0} {y0} {PdfText.Figure(Math.Sqrt(((shade.X1 - shade.X0) * (shade.X1 - shade.X0)) + ((shade.Y1 - shade.Y0) * (shade.Y1 - shade.Y0))))}" : $"{x0} {y0} {x1} {y1}";
         var name = string.Create(CultureInfo.InvariantCulture, $"S{_shades.Count + 1}");
         _shades[name] = pdf.Object($"<< /ShadingType {(shade.Round ? 3 : 2)} /ColorSpace {ink.Space} /Coords [{coords}] /Function {function} 0 R /Extend [true true] >>");
         return name;

@@ -108,7 +108,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             case ShadeMark h:
                 // A shading paints all that the clip lets it (8.7.4.2).
                 Overprint(false);
-                Clipped(h.Shape, toPage, h.EvenOdd, () => _s.Append('/').Append(has.Shade(Shaded(h.Shade, toPage))).Append(" sh\n"));
+                Clipped(h.Shape, toPage, h.EvenOdd, () => Shading(h.Shade.Under(toPage)));
                 break;
             case LineMark l:
                 Overprint(l.Finish is not null && _finishesOverprint);
@@ -136,7 +136,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                 _s.Append("f\n");
                 break;
             case DrawingMark d:
-                Clipped(d.Clip, toPage, false, () => { foreach (var inner in d.Marks) Mark(inner, toPage); });
+                Clipped(d.Clip, toPage, d.EvenOdd, () => { foreach (var inner in d.Marks) Mark(inner, toPage); });
                 break;
             case SoftMark o when !o.Bounds.IsEmpty:
                 // What multiplies never overprints besides (11.7.4.5).
@@ -154,7 +154,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                 {
                     Overprint(false);
                     _fill = null;
-                    _s.Append("/Pattern cs /").Append(has.ShadePattern(Shaded(run, toPage))).Append(" scn\n");
+                    _s.Append("/Pattern cs /").Append(has.ShadePattern(run.Under(toPage))).Append(" scn\n");
                 }
                 else Fill(g, g.Ink, g.Overprint);
                 if (shapes is null) Glyphs(g, toPage);
@@ -217,10 +217,11 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
 
     private static double Wide(Affine m) => Math.Sqrt((m.A * m.A) + (m.B * m.B));
 
-    private static Shade Shaded(Shade shade, Affine m)
+    /// <summary>A shading in the page's points, or in its own under a placing of those (8.7.4.5.1).</summary>
+    private void Shading(Shade shade)
     {
-        var ((x0, y0), (x1, y1)) = (m.At(shade.X0, shade.Y0), m.At(shade.X1, shade.Y1));
-        return shade with { X0 = x0, Y0 = y0, X1 = x1, Y1 = y1 };
+        if (shade.Way != Affine.Identity) _s.Append(PdfText.Matrix(shade.Way)).Append(" cm ");
+        _s.Append('/').Append(has.Shade(shade)).Append(" sh\n");
     }
 
     /// <summary>Draws within a shape; what is set meanwhile ends with it.</summary>

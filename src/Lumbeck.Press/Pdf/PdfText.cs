@@ -12,6 +12,13 @@ internal static class PdfText
         return r == 0 ? "0" : r.ToString("0.####", CultureInfo.InvariantCulture);
     }
 
+    /// <summary>A placing's six figures; shares to eight places, for a small unit may be carried far.</summary>
+    public static string Matrix(Affine m)
+    {
+        string share(double v) => Math.Round(v, 8) is var r && r == 0 ? "0" : r.ToString("0.########", CultureInfo.InvariantCulture);
+        return $"{share(m.A)} {share(m.B)} {share(m.C)} {share(m.D)} {Figure(m.E)} {Figure(m.F)}";
+    }
+
     /// <summary>A text string: Latin letters as they are, anything else in UTF-16 with its mark (7.9.2.2).</summary>
     public static string String(string text)
     {

@@ -145,7 +145,7 @@ internal static class Flattening
         PictureMark p => p.Clip,
         TilesMark t => t.Clip,
         GrownMark g => Outline.Rectangle(0, 0, 1, 1).Under(g.Place),
-        DrawingMark d => d.Clip,
+        DrawingMark { EvenOdd: false } d => d.Clip,
         _ => null,
     };
 

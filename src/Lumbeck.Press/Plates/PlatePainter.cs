@@ -171,7 +171,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
                 Picture(t.Cell.Then(_place), m => pixels.Of(t.Picture, m, t.Convert, null), (u, v) => Tile(t.Lay, u, v));
                 break;
             case DrawingMark d:
-                using (var own = SkiaPath.Of(d.Clip, _place))
+                using (var own = SkiaPath.Of(d.Clip, _place, d.EvenOdd))
                     foreach (var inner in d.Marks) Lay(inner, [.. clip, own]);
                 break;
         }
@@ -264,7 +264,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     private void Shade(Shade shade)
     {
         Touch();
-        var back = _place.Inverse();
+        var back = shade.Way.Then(_place).Inverse();
         Each((pixel, a) =>
         {
             var (x, y) = back.At((pixel % plates.Wide) + 0.5, (pixel / plates.Wide) + 0.5);

@@ -86,7 +86,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
                 Tiles(s, t, item, n++, pictures);
                 break;
             case DrawingMark d:
-                Clip(s, d.Clip, item, n++);
+                Clip(s, d.Clip, item, n++, d.EvenOdd);
                 foreach (var inner in d.Marks) Mark(s, inner, item, ref n, pictures);
                 s.Append("</g>");
                 break;
@@ -108,8 +108,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         }
     }
 
-    private static StringBuilder Clip(StringBuilder s, Outline clip, string item, int n) =>
-        s.Append("<clipPath id=\"clip-").Append(item).Append('-').Append(n).Append("\"><path d=\"").Path(clip, 2).Append("\"/></clipPath><g clip-path=\"url(#clip-").Append(item).Append('-').Append(n).Append(")\">");
+    private static StringBuilder Clip(StringBuilder s, Outline clip, string item, int n, bool evenOdd = false) =>
+        s.Append("<clipPath id=\"clip-").Append(item).Append('-').Append(n).Append(evenOdd ? "\"><path clip-rule=\"evenodd\" d=\"" : "\"><path d=\"").Path(clip, 2).Append("\"/></clipPath><g clip-path=\"url(#clip-").Append(item).Append('-').Append(n).Append(")\">");
 
     private static void Tiles(StringBuilder s, TilesMark mark, string item, int n, IPictureLinks pictures)
     {
@@ -126,6 +126,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     {
         var h = mark.Shade;
         s.Append(h.Round ? "<radialGradient" : "<linearGradient").Append(" id=\"run-").Append(item).Append('-').Append(n).Append("\" gradientUnits=\"userSpaceOnUse\"");
+        if (h.Way != Affine.Identity) s.Append(" gradientTransform=\"").Matrix(h.Way).Append('"');
+        if (h.Focus is { } focus) s.Append(" fx=\"").Figure(focus.X, 2).Append("\" fy=\"").Figure(focus.Y, 2).Append('"');
         if (h.Round) s.Append(" cx=\"").Figure(h.X0, 2).Append("\" cy=\"").Figure(h.Y0, 2).Append("\" r=\"").Figure(Math.Sqrt(((h.X1 - h.X0) * (h.X1 - h.X0)) + ((h.Y1 - h.Y0) * (h.Y1 - h.Y0))), 2).Append("\">");
         else s.Append(" x1=\"").Figure(h.X0, 2).Append("\" y1=\"").Figure(h.Y0, 2).Append("\" x2=\"").Figure(h.X1, 2).Append("\" y2=\"").Figure(h.Y1, 2).Append("\">");
         for (var i = 0; i < h.Stops.Length; i++)
