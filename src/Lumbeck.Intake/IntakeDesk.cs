@@ -63,7 +63,7 @@ public static class IntakeDesk
             var filters = new RationedFilters();
             using var document = PdfDocument.Open(new Rationed(file, Patience), new ParsingOptions { UseLenientParsing = true, SkipMissingFonts = true, FilterProvider = filters, MaxStackDepth = 100 });
             if (document.IsEncrypted) { found.Stop("file.encrypted", "encrypted", "open", "An encrypted file can’t be printed."); return; }
-            Examine(new(document, filters), path, expected, found, late);
+            Examine(new(document, filters), filters, path, expected, found, late);
         }
         catch (PdfDocumentEncryptedException) { found.Stop("file.encrypted", "encrypted", "open", "An encrypted file can’t be printed."); }
         catch (TooMuchException) { found.Stop("file.readable", "more than is looked at", "a cover", "The file unpacks to more, or nests deeper, than any cover does."); }
@@ -71,7 +71,7 @@ public static class IntakeDesk
         catch (Exception e) when (e is not OutOfMemoryException) { found.Stop("file.readable", "damaged", "a sound PDF", "The file is damaged and can’t be read: export it again."); }
     }
 
-    private static void Examine(Pdf pdf, string path, Expected expected, Findings found, Func<bool> late)
+    private static void Examine(Pdf pdf, RationedFilters filters, string path, Expected expected, Findings found, Func<bool> late)
     {
         FileChecks.Look(pdf, expected, found);
         ForbiddenObjects.Look(pdf, found);
@@ -86,6 +86,7 @@ public static class IntakeDesk
             var page = pdf.Document.GetPageDictionary(i + 1, pdf);
             var sheet = expected.Sheets[i];
             if (PageShape.Of(pdf, page) is not { } shape) { found.Stop("box.media", $"page {i + 1} has none", "a MediaBox", "A page without a size can’t be printed."); continue; }
+            filters.Allow((shape.Media.R - shape.Media.L) * (shape.Media.T - shape.Media.B) / (72 * 72));
             BoxChecks.Look(shape, sheet, expected.House, found);
             var use = new PageUse();
             new PageWalk(pdf, use, shape.Bleed ?? shape.Media, late).Page(page, pdf.Inherited(page, "Resources") as DictionaryToken);
@@ -93,6 +94,7 @@ public static class IntakeDesk
             TransparencyChecks.Look(use, expected.House, found);
             FaceChecks.Look(pdf, use, expected.House, found);
             PictureChecks.Look(pdf, use, expected.House, found);
+            InkCheck.Look(path, i + 1, pdf, use, expected.House, found);
             MarkChecks.Look(use, shape, sheet, expected.House, found);
             ForbiddenObjects.OnPage(pdf, page, shape, use, found);
             EdgeCheck.Look(path, i + 1, shape, found);

@@ -10,6 +10,13 @@ internal sealed record Drawn(byte[] Pixels, int Wide, int High)
     public int At(int x, int y) => Pixels[(Math.Clamp(y, 0, High - 1) * Wide) + Math.Clamp(x, 0, Wide - 1)];
 }
 
+/// <summary>Pixels of a page in its four inks, 255 for all of one.</summary>
+internal sealed record DrawnInks(byte[] Inks, int Wide, int High)
+{
+    /// <summary>All four together.</summary>
+    public int At(int x, int y) => Inks.AsSpan(((y * Wide) + x) * 4, 4) is var i ? i[0] + i[1] + i[2] + i[3] : 0;
+}
+
 /// <summary>Draws pages with poppler's <c>pdftoppm</c> where it is installed, with a bound on memory and on time: the file may be anybody's.</summary>
 internal static class PageDrawing
 {
@@ -24,8 +31,29 @@ internal static class PageDrawing
     {
         List<string> words = ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-gray", "-f", Figure(page), "-l", Figure(page)];
         if (part is { } p) words.AddRange(["-x", Figure(Math.Max(0, p.X)), "-y", Figure(Math.Max(0, p.Y)), "-W", Figure(p.Wide), "-H", Figure(p.High)]);
+        return Run(path, words) is { } pgm ? Read(pgm) : null;
+    }
+
+    /// <summary>A page in its four inks, overprints and all; null where it could not be drawn.</summary>
+    public static DrawnInks? Inks(string path, int page, double perInch)
+    {
+        // In inks it writes files only, beside which nothing else is.
+        var folder = Directory.CreateTempSubdirectory("lumbeck-inks-");
+        try
+        {
+            var stem = Path.Combine(folder.FullName, "page");
+            if (Run(path, ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-tiff", "-overprint", "-singlefile", "-f", Figure(page), "-l", Figure(page)], stem) is null) return null;
+            using var image = NetVips.Image.NewFromFile(stem + ".tif");
+            return image.Bands == 4 ? new(image.WriteToMemory<byte>(), image.Width, image.Height) : null;
+        }
+        catch (NetVips.VipsException) { return null; }
+        finally { folder.Delete(recursive: true); }
+    }
+
+    private static byte[]? Run(string path, IEnumerable<string> words, string? to = null)
+    {
         var start = new ProcessStartInfo("/bin/sh") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes}; exec \"$@\"", "sh", Program.Value!, .. words, path]) start.ArgumentList.Add(word);
+        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes}; exec \"$@\"", "sh", Program.Value!, .. words, path, .. to is null ? [] : (string[])[to]]) start.ArgumentList.Add(word);
         try
         {
             using var run = Process.Start(start)!;
@@ -35,7 +63,7 @@ internal static class PageDrawing
             using var pixels = new MemoryStream();
             run.StandardOutput.BaseStream.CopyTo(pixels);
             run.WaitForExit();
-            return run.ExitCode == 0 ? Read(pixels.ToArray()) : null;
+            return run.ExitCode == 0 ? pixels.ToArray() : null;
         }
         catch (Exception e) when (e is System.ComponentModel.Win32Exception or IOException) { return null; }
     }

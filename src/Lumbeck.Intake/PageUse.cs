@@ -27,6 +27,8 @@ internal sealed class PageUse
     public double MostInk { get; set; }
     /// <summary>White that overprints.</summary>
     public bool WhiteOverprints { get; set; }
+    /// <summary>Whether anything is set to overprint.</summary>
+    public bool Overprints { get; set; }
     public bool Layers { get; set; }
     /// <summary>Whether anything is painted outside the bleed.</summary>
     public bool PaintsOutside { get; set; }

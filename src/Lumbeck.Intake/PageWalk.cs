@@ -20,6 +20,8 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         public double StrokeInk { get; init; } = 100;
         public double Weight { get; init; } = 1;
         public bool Overprint { get; init; }
+        /// <summary>Whether inks of none leave what is under them where they overprint (8.6.7).</summary>
+        public bool LeavesZeros { get; init; }
         public int Mode { get; init; }
         public DictionaryToken? Face { get; init; }
         public (double L, double B, double R, double T)? Clip { get; init; }
@@ -89,8 +91,9 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                 case "Tj" or "TJ" or "'" or "\"":
                     use.Words = true;
                     if (state.Face is { } set) Face(set, state, depth);
-                    if (state.Mode is not (3 or 7)) Painted(state.Fill, state.FillInk, state);
-                    if (state.Overprint && state.FillNone) use.WhiteOverprints = true;
+                    if (state.Mode is 3 or 7) break;
+                    Painted(state.Fill, state.FillInk, state);
+                    if (OverprintsWhite(state)) use.WhiteOverprints = true;
                     break;
                 case "BI": if (o[0] is InlineImage inline) Inline(inline, resources, state); break;
                 case "Do": Draw(pdf.Get(pdf.Dictionary(resources, "XObject"), name(0) ?? "") as StreamToken, resources, state, depth); break;
@@ -110,7 +113,8 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         if (pdf.Get(gs, "HT") is { } ht && ht is not NameToken { Data: "Default" }) use.States.Add("halftone");
         foreach (var key in (string[])["BG", "BG2", "UCR", "UCR2"]) if (pdf.Get(gs, key) is { } k && k is not NameToken) use.States.Add("black generation");
         if (pdf.Get(gs, "Font") is ArrayToken { Data.Count: > 0 } f && pdf.Solid(f.Data[0]) is DictionaryToken font) state = state with { Face = font };
-        if (pdf.Get(gs, "op", "OP") is BooleanToken over) state = state with { Overprint = over.Data };
+        if (pdf.Get(gs, "op", "OP") is BooleanToken over) { state = state with { Overprint = over.Data }; use.Overprints |= over.Data; }
+        if (pdf.Number(gs, "OPM") is { } how) state = state with { LeavesZeros = how == 1 };
         return pdf.Number(gs, "LW") is { } weight ? state with { Weight = weight } : state;
     }
 
@@ -149,6 +153,9 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         }
     }
 
+    /// <summary>White that is set to overprint leaves nothing on the sheet; in overprint mode 0 it knocks out all the same, and only other plates are left.</summary>
+    private static bool OverprintsWhite(State state) => state is { Overprint: true, FillNone: true, LeavesZeros: true, Fill: "DeviceCMYK" or "DeviceGray" };
+
     private void Painted(string space, double ink, State state)
     {
         if (space != "Pattern") use.Spaces.Add(space);
@@ -161,7 +168,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         if (Outside(box, state)) { use.PaintsOutside = true; if (Beyond(box)) { use.Spaces.Add(state.Fill == "Pattern" ? "DeviceCMYK" : state.Fill); return; } }
         Painted(state.Fill, state.FillInk, state);
         if (state.FillAll && (box.R - box.L) * (box.T - box.B) > 4) use.MostInk = Math.Max(use.MostInk, 400);
-        if (state.Overprint && state.FillNone && state.Fill is "DeviceCMYK" or "DeviceGray" && state.FillNone && state.Overprint) use.WhiteOverprints = true;
+        if (OverprintsWhite(state)) use.WhiteOverprints = true;
     }
 
     private void Stroke(List<(char Kind, double X, double Y)> path, State state)

@@ -7,11 +7,14 @@ namespace Lumbeck.Intake;
 /// <summary>Filters that stop when a file unpacks to more than reception looks at: a few kilobytes can say they are gigabytes.</summary>
 internal sealed class RationedFilters : IFilterProvider
 {
-    /// <summary>All streams together, in bytes.</summary>
+    /// <summary>All streams together, in bytes, before it is known how large the pages are.</summary>
     public const long Most = 160_000_000;
 
     private readonly IFilterProvider _all = DefaultFilterProvider.Instance;
     private long _left = Most;
+
+    /// <summary>Allows as much more as a page of this many square inches may need: three layers of four inks at 400 pixels an inch.</summary>
+    public void Allow(double squareInches) => _left += (long)(Math.Clamp(squareInches, 0, 2000) * 400 * 400 * 4 * 3);
 
     public IReadOnlyList<IFilter> GetFilters(DictionaryToken dictionary) => Rationed(_all.GetFilters(dictionary));
     public IReadOnlyList<IFilter> GetNamedFilters(IReadOnlyList<NameToken> names) => Rationed(_all.GetNamedFilters(names));

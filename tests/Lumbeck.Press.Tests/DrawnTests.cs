@@ -25,14 +25,18 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
             </svg>
             """);
         (d.Wide, d.High).ShouldBe((4000, 2000));
-        d.Marks.Select(m => m.GetType().Name).ShouldBe(["FillMark", "LineMark", "ShadeMark", "FillMark", "DrawingMark"]);
-        var red = (FillMark)d.Marks[0];
+        // What reaches over the drawing's own edges is cut there.
+        var edge = d.Marks.ShouldHaveSingleItem().ShouldBeOfType<DrawingMark>();
+        edge.Clip.Bounds.ShouldBe(new Bounds(0, 0, 4000, 2000));
+        var marks = edge.Marks;
+        marks.Select(m => m.GetType().Name).ShouldBe(["FillMark", "LineMark", "ShadeMark", "FillMark", "DrawingMark"]);
+        var red = (FillMark)marks[0];
         red.Ink.ShouldBe(Ink.Percent(0, 100, 100, 0));
         red.Shape.Bounds.ShouldBe(new Bounds(400, 200, 1200, 600));
-        ((LineMark)d.Marks[1]).Width.ShouldBe(240, 0.01);
-        ((ShadeMark)d.Marks[2]).Shade.ShouldSatisfyAllConditions(s => s.X0.ShouldBe(0), s => s.X1.ShouldBe(4000), s => s.Stops.Length.ShouldBe(2));
-        ((FillMark)d.Marks[3]).Shape.Strokes.ShouldContain(Stroke.Quad);
-        ((DrawingMark)d.Marks[4]).Marks.Single().ShouldBeOfType<FillMark>().EvenOdd.ShouldBeTrue();
+        ((LineMark)marks[1]).Width.ShouldBe(240, 0.01);
+        ((ShadeMark)marks[2]).Shade.ShouldSatisfyAllConditions(s => s.Way.At(s.X0, s.Y0).X.ShouldBe(0), s => s.Way.At(s.X1, s.Y1).X.ShouldBe(4000), s => s.Stops.Length.ShouldBe(2));
+        ((FillMark)marks[3]).Shape.Strokes.ShouldContain(Stroke.Quad);
+        ((DrawingMark)marks[4]).Marks.Single().ShouldBeOfType<FillMark>().EvenOdd.ShouldBeTrue();
     }
 
     [Theory]
@@ -46,9 +50,21 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
     [InlineData("<text>words</text>", "turn that to paths first")]
     [InlineData("<rect width='5' height='5' fill-opacity='.5'/>", "see-through parts")]
     [InlineData("<rect width='5' height='5' fill='url(#none)'/>", "is not in it")]
-    [InlineData("<g id='a'><use href='#a'/></g>", "deep in each other|refers to itself")]
+    [InlineData("<g id='a'><use href='#a'/></g>", "refer to each other without end")]
     [InlineData("<path d='M0 0 L nonsense'/>", "a path of it can’t be read")]
-    [InlineData("<rect width='5' height='5' fill='hsl(1,2,3)'/>", "the colour `hsl(1,2,3)` can’t be read")]
+    [InlineData("<rect width='5' height='5' fill='lch(1 2 3)'/>", "the colour `lch(1 2 3)` can’t be read")]
+    [InlineData("<rect width='5' height='5' fill='rgba(9,9,9,.5)'/>", "see-through colour")]
+    [InlineData("<rect width='5' height='5' filter='url(#f)'/>", "`filter: url(#f)` is not read")]
+    [InlineData("<rect width='5' height='5' style='mask:url(#m)'/>", "`mask: url(")]
+    [InlineData("<rect width='5' height='5' style='mix-blend-mode:multiply'/>", "`mix-blend-mode: multiply` is not read")]
+    [InlineData("<rect width='5' height='5' vector-effect='non-scaling-stroke'/>", "`vector-effect: non-scaling-stroke` is not read")]
+    [InlineData("<filter id='f'/><rect width='5' height='5'/>", "holds a `filter`")]
+    [InlineData("<hatch/>", "holds a `hatch`")]
+    [InlineData("<style>rect:nth-child(2){fill:red}</style><rect width='5' height='5'/>", "the selector `:nth-child(")]
+    [InlineData("<style>@media (min-width:5px){rect{fill:red}}</style><rect width='5' height='5'/>", "depends on `@media (min-width: 5px)`")]
+    [InlineData("<rect width='5em' height='5'/>", "in a unit that is not read")]
+    [InlineData("<path d='M0 0h9' stroke='red' stroke-linejoin='arcs'/>", "joined by `arcs`")]
+    [InlineData("<rect width='5' height='5' clip-path='circle(3px)'/>", "clipped by `circle(3px)`")]
     [InlineData("", "nothing in it is drawn")]
     public void What_would_print_otherwise_or_reaches_outside_is_refused_by_name(string within, string says) =>
         Should.Throw<Refusal>(() => Read(Begin + within + "</svg>")).Message.ShouldSatisfyAllConditions(m => says.Split('|').Any(m.Contains).ShouldBeTrue(m), m => m.ShouldStartWith("d.svg"));
@@ -60,10 +76,22 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
         Should.Throw<Refusal>(() => Read(bomb)).Message.ShouldContain("no sound SVG");
         var leaves = "<g id='r0'/>" + string.Concat(Enumerable.Range(1, 20).Select(i => $"<g id='r{i}'>{string.Concat(Enumerable.Repeat($"<use href='#r{i - 1}'/>", 10))}</g>"));
         Should.Throw<Refusal>(() => Read(Begin + leaves + "</svg>")).Message.ShouldContain("references lead to more than");
-        Should.Throw<Refusal>(() => Read(Begin + $"<style>{new string('a', 2_000_000)}</style></svg>")).Message.ShouldContain("nothing in it is drawn");
+        Should.Throw<Refusal>(() => Read(Begin + $"<style>{new string('a', 2_000_000)}</style></svg>")).Message.ShouldContain("over 400000 letters");
         Should.Throw<Refusal>(() => Read(Begin + $"<rect width='1' height='1' transform='{new string('a', 500_000)}'/></svg>")).Message.ShouldContain("over 2000 letters");
-        Should.Throw<Refusal>(() => Read("<svg viewBox='0 0 0 5'/>")).Message.ShouldContain("give it a viewBox");
+        Should.Throw<Refusal>(() => Read("<svg viewBox='0 0 0 5'/>")).Message.ShouldContain("its viewBox shows nothing");
         Should.Throw<Refusal>(() => Read(Begin + string.Concat(Enumerable.Repeat("<rect width='1' height='1'/>", SvgReading.MostShapes + 1)) + "</svg>")).Message.ShouldContain("20000 shapes");
+    }
+
+    [Fact]
+    public void What_would_hold_a_core_for_minutes_is_refused_before_it_is_read()
+    {
+        var selectors = string.Join(',', Enumerable.Range(0, 20_000).Select(i => $".c{i} .d{i}"));
+        Should.Throw<Refusal>(() => Read(Begin + $"<style>{selectors}{{fill:red}}</style><rect width='1' height='1'/></svg>")).Message.ShouldContain("more than 4000 selectors");
+        Should.Throw<Refusal>(() => Read(Begin + string.Concat(Enumerable.Repeat("<g>", 100_000)) + string.Concat(Enumerable.Repeat("</g>", 100_000)) + "</svg>")).Message.ShouldContain("deep in each other");
+        Should.Throw<Refusal>(() => Read(Begin + $"<rect {string.Concat(Enumerable.Range(0, 200_000).Select(i => $"a{i}='' "))}/></svg>")).Message.ShouldContain("200000 attributes");
+        using var gone = new CancellationTokenSource();
+        gone.Cancel();
+        Should.Throw<OperationCanceledException>(() => SvgReading.Read(System.Text.Encoding.UTF8.GetBytes(Begin + string.Concat(Enumerable.Repeat("<rect width='1' height='1'/>", 5000)) + "</svg>"), "d.svg", _ => Ink.Black, gone.Token));
     }
 
     [Fact]

@@ -75,7 +75,7 @@ public static class Rules
         new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneEdge(), new ZoneSpine(), new ZoneDrift(),
         new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new TextSize(), new TextInks(), new TextContrast(), new TextTypography(), new LineWeight(),
         new PictureMissing(), new PictureResolution(), new PictureColour(), new PictureGamut(), new PictureLicence(), new InkTotal(), new InkOverprint(), new InkBlack(), new InkFinish(),
-        new BarcodeDigits(), new BarcodeRoom(), new BarcodeInk(), new BarcodeReadable(), new BarcodePrice(), new BarcodeWho(), new FaceEmbed(), new PressTransparency(), new PressSize(), new ItemLost(),
+        new BarcodeDigits(), new BarcodeRoom(), new BarcodeInk(), new BarcodeReadable(), new BarcodePrice(), new BarcodeWho(), new FaceEmbed(), new BleedBare(), new PressTransparency(), new PressSize(), new ItemLost(),
     ];
 
     /// <summary>What can be found on all sheets of a job without its plates, stops first.</summary>

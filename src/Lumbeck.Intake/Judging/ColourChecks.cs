@@ -19,15 +19,7 @@ internal static class ColourChecks
         string[] known = ["All", "None", "Cyan", "Magenta", "Yellow", "Black", .. expected.Finishes, .. house.FinishingInks];
         foreach (var plate in use.Plates)
             if (!known.Contains(plate, StringComparer.OrdinalIgnoreCase)) found.Stop("ink.plate", plate, house.FinishingInks.Count == 0 ? "no plates but the four" : string.Join(", ", house.FinishingInks), $"{house.Name} has no ink called {plate}.");
-        var limit = (double)house.InkLimit;
-        if (use.MostInk > limit + 1) Over(use.MostInk, limit, found);
         if (use.WhiteOverprints) found.Stop("ink.overprint", "white that overprints", "white that knocks out", "White set to overprint leaves nothing on the sheet.");
-    }
-
-    public static void Over(double most, double limit, Findings found)
-    {
-        if (most >= limit + 20) found.Stop("ink.total", $"{most:0} %", $"{limit:0} %", "So much ink does not dry.");
-        else found.Caution("ink.total", $"{most:0} %", $"{limit:0} %", "A little more ink than the house likes.");
     }
 
     private static string Called(string space) => space switch { "DeviceRGB" or "ICCBased3" or "CalRGB" => $"RGB ({space})", "unknown" => "an unknown colour space", var s => s };

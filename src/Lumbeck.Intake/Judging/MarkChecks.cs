@@ -30,10 +30,27 @@ internal static class MarkChecks
             found.Caution("marks", "no fold marks", "fold marks", $"{house.Name} likes folds to be marked.");
         if (use.Strokes.Any(s => s.Registration && !outside(s))) found.Stop("marks", "marks within the bleed", "outside it", "Marks in all inks within the bleed are printed on the cover.");
 
-        // A fine line over the whole sheet, just where it is cut or folded, is a guide that was left in.
-        var (wide, high) = (trim.R - trim.L, trim.T - trim.B);
-        double[] cuts = [trim.L, trim.R, .. sheet.Folds.Select(f => bleed.L + f.Points)], levels = [trim.B, trim.T];
-        if (use.Strokes.Any(s => s.Width < 1.5 && !outside(s) && ((upright(s) && Math.Abs(s.Y1 - s.Y2) > 0.8 * high && cuts.Any(c => Math.Abs(s.X1 - c) < 0.2)) || (level(s) && Math.Abs(s.X1 - s.X2) > 0.8 * wide && levels.Any(c => Math.Abs(s.Y1 - c) < 0.2)))))
+        if (HasGuides([.. use.Strokes.Where(s => s.Width < 1.5 && !outside(s))], page, trim, bleed, [.. sheet.Folds.Select(f => bleed.L + f.Points)]))
             found.Stop("guides", "a line along a cut or fold", "none", "Guides were left in the file and would be printed.");
+    }
+
+    /// <summary>
+    /// Fine lines just where the sheet is cut or folded are guides that were left in where one runs on past the trim at both its ends, or where every cut and fold has one.
+    /// A line round one panel is a border.
+    /// </summary>
+    private static bool HasGuides(IReadOnlyList<Stroked> fine, PageShape page, (double L, double B, double R, double T) trim, (double L, double B, double R, double T) bleed, double[] folds)
+    {
+        const double close = 0.2, share = 0.8;
+        var (wide, high) = (trim.R - trim.L, trim.T - trim.B);
+        bool along(Stroked s, double at, bool up) => up
+            ? Math.Abs(s.X1 - s.X2) < 0.05 && Math.Abs(s.X1 - at) < close && Math.Abs(s.Y1 - s.Y2) > share * high
+            : Math.Abs(s.Y1 - s.Y2) < 0.05 && Math.Abs(s.Y1 - at) < close && Math.Abs(s.X1 - s.X2) > share * wide;
+        // Where there is no bleed no line can run past the trim.
+        bool past(Stroked s, bool up) => up
+            ? bleed.T - trim.T > 1 && Math.Max(s.Y1, s.Y2) > trim.T + 1 && Math.Min(s.Y1, s.Y2) < trim.B - 1
+            : bleed.R - trim.R > 1 && Math.Max(s.X1, s.X2) > trim.R + 1 && Math.Min(s.X1, s.X2) < trim.L - 1;
+        (double At, bool Up)[] all = [(trim.L, true), (trim.R, true), .. folds.Select(f => (f, true)), (trim.B, false), (trim.T, false)];
+        return all.Any(line => fine.Any(s => along(s, line.At, line.Up) && past(s, line.Up)))
+            || (folds.Length > 0 && all.All(line => fine.Any(s => along(s, line.At, line.Up))));
     }
 }

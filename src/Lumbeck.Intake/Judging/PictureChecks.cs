@@ -27,9 +27,18 @@ internal static class PictureChecks
             if (image.Filters.Any(f => f is "JPXDecode")) found.Stop("picture.packing", "JPEG 2000", "ZIP or JPEG", "PDF/X-1a:2003 knows no JPEG 2000.");
             if (image.Bits == 16) found.Stop("picture.packing", "16 bits", "8 bits", "PDF 1.4 knows no pictures of 16 bits.");
         }
+    }
+
+    /// <summary>The most ink that any of the larger pictures lays by itself, in percent; null where one can't be opened here.</summary>
+    public static double? MostInk(Pdf pdf, PageUse use)
+    {
+        var most = 0.0;
         foreach (var image in use.Images.Where(i => i.Space == "DeviceCMYK" && i.Bits == 8 && !i.Mask).OrderByDescending(i => (long)i.Wide * i.High).Take(8))
-            if (Ink(pdf, image) is { } most) { if (most > (double)house.InkLimit + 3) ColourChecks.Over(most, (double)house.InkLimit, found); }
-            else found.NotExamined("ink of a picture");
+        {
+            if (Ink(pdf, image) is not { } own) return null;
+            most = Math.Max(most, own);
+        }
+        return most;
     }
 
     /// <summary>The most ink on about a square millimetre of a picture, in percent; null where its packing can't be opened here.</summary>

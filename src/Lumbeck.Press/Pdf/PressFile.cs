@@ -63,7 +63,7 @@ public static class PressFile
             var has = new PageResources(pdf, Face, images, ink, page.Media) { Flats = flats };
             var content = new PdfPainter(scene, has, ink, page.OnPage(scene), outlines ? Shaped : null).Paint();
             // What hangs over the sheet's edge ends at the bleed; beyond it are marks alone.
-            if (page.Marked) content = page.WithinBleed(content) + new PressMarks(page, house, note, has, shelf, ink, plan).Draw();
+            if (page.Marked) content = page.WithinBleed(content) + new PressMarks(page, house, note, has, shelf, ink, plan, outlines ? Shaped : null).Draw();
             string used() => string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
             if (plan.Kind == PressKind.Mockup)
             {

@@ -8,7 +8,15 @@ namespace Lumbeck.Press.Pdf;
 /// Printer's marks (PRINT.md, Common to all), all of them outside the bleed: crop marks of 0.25 pt in the colour of all plates, dashed fold marks,
 /// bleed marks, an ink bar and a slug line, as the house asks.
 /// </summary>
-internal sealed class PressMarks(PageBoxes page, House house, PressNote note, PageResources has, FaceShelf shelf, InkText ink, PressPlan plan)
+/// <param name="page">The page.</param>
+/// <param name="house">Whose marks.</param>
+/// <param name="note">For the slug line.</param>
+/// <param name="has">The page's resources.</param>
+/// <param name="shelf">Faces.</param>
+/// <param name="ink">How inks are written.</param>
+/// <param name="plan">What is asked.</param>
+/// <param name="shapes">The shape of a run of type, where type leaves as shapes: the slug line too.</param>
+internal sealed class PressMarks(PageBoxes page, House house, PressNote note, PageResources has, FaceShelf shelf, InkText ink, PressPlan plan, Func<GlyphMark, Outline>? shapes = null)
 {
     private const double Gap = 3, Long = 17, Weight = 0.25;
     private readonly StringBuilder _s = new();
@@ -71,9 +79,9 @@ internal sealed class PressMarks(PageBoxes page, House house, PressNote note, Pa
     {
         var id = new FaceId("work-sans", 400, false);
         var marks = SlugLine.Of(shelf, id, words, 7, wide);
-        foreach (var glyph in marks.Glyphs) has.Face(id).Use(glyph);
+        if (shapes is null) foreach (var glyph in marks.Glyphs) has.Face(id).Use(glyph);
         var line = new Scene(page.Sheet, [new("slug", Part.Sheet, Affine.Identity, [marks], Bounds.None, Bounds.None)]);
-        _s.Append("q\n").Append(new PdfPainter(line, has, ink, new(1, 0, 0, -1, x, y)).Paint()).Append("Q\n");
+        _s.Append("q\n").Append(new PdfPainter(line, has, ink, new(1, 0, 0, -1, x, y), shapes).Paint()).Append("Q\n");
     }
 }
 
