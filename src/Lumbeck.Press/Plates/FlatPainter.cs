@@ -21,7 +21,7 @@ internal sealed record FlatTile(Bounds Place, int Wide, int High, byte[] Inks, I
 internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableArray<FlatPart> parts, Bounds page)
 {
     /// <summary>Most pixels of a band.</summary>
-    private const int Band = 4_000_000;
+    private const int Band = 1_800_000;
 
     /// <summary>So many pixels further to the right and down is each rectangle drawn, under its neighbours, so that no viewer's smoothing parts them.</summary>
     private const int Lap = 8;

@@ -19,6 +19,7 @@ internal sealed class Layer
     private readonly byte[]? _alpha;
     private readonly Layer? _under;
     private readonly SortedDictionary<string, FinishLayer> _finishes = new(StringComparer.Ordinal);
+    private FinishLayer[] _plates = [];
     private bool _alone;
     private Layer? _group;
 
@@ -30,6 +31,7 @@ internal sealed class Layer
     {
         var sheet = new Layer(plates.Wide, plates.Inks, null, null);
         foreach (var (name, tints) in plates.Finishes) sheet._finishes[name] = new(plates.Wide, tints, null, null);
+        sheet._plates = [.. sheet._finishes.Values];
         return sheet;
     }
 
@@ -40,6 +42,7 @@ internal sealed class Layer
         {
             _group = new(_wide, new byte[Inks.Length], new byte[Inks.Length / 4], this);
             foreach (var (name, plate) in _finishes) _group._finishes[name] = plate.Group();
+            _group._plates = [.. _group._finishes.Values];
         }
         _group._alone = alone;
         foreach (var plate in _group._finishes.Values) plate.Alone = alone;
@@ -68,7 +71,7 @@ internal sealed class Layer
                 var run = cover[i..].IndexOfAnyExcept((byte)255);
                 if (run < 0) run = cover.Length - i;
                 pixels.Slice(i, run).Fill(packed);
-                foreach (var plate in _finishes.Values) plate.Clear(first + i, run);
+                foreach (var plate in _plates) plate.Clear(first + i, run);
                 i += run - 1;
             }
             else Lay(first + i, ink, cover[i] * strength >> 8, overprint);
@@ -79,7 +82,7 @@ internal sealed class Layer
     public void Lay(int pixel, Four ink, int coverage, bool overprint)
     {
         if (coverage == 0) return;
-        if (!overprint) foreach (var plate in _finishes.Values) plate.Lay(pixel, 0, coverage);
+        if (!overprint) foreach (var plate in _plates) plate.Lay(pixel, 0, coverage);
         Put(pixel, ink, coverage, overprint);
     }
 
@@ -88,6 +91,11 @@ internal sealed class Layer
         var at = pixel * 4;
         if (_alpha is null)
         {
+            if (coverage == 255 && !overprint)
+            {
+                (Inks[at], Inks[at + 1], Inks[at + 2], Inks[at + 3]) = ((byte)ink.C, (byte)ink.M, (byte)ink.Y, (byte)ink.K);
+                return;
+            }
             One(at, ink.C, coverage, overprint);
             One(at + 1, ink.M, coverage, overprint);
             One(at + 2, ink.Y, coverage, overprint);
@@ -107,7 +115,7 @@ internal sealed class Layer
     public void Multiply(int pixel, Four ink, int coverage)
     {
         if (coverage == 0) return;
-        if (_alone) foreach (var plate in _finishes.Values) plate.Multiply(pixel, 0, coverage);
+        if (_alone) foreach (var plate in _plates) plate.Multiply(pixel, 0, coverage);
         var at = pixel * 4;
         int both(int i, int s)
         {
@@ -181,7 +189,7 @@ internal sealed class FinishLayer(int wide, byte[] tints, byte[]? alpha, FinishL
     /// <summary>Lays a tint, from 0 to 255, on a pixel with a coverage from 0 to 255.</summary>
     public void Lay(int pixel, int tint, int coverage)
     {
-        if (coverage == 0) return;
+        if (coverage == 0 || (alpha is null && tint == _tints[pixel])) return;
         if (alpha is null)
         {
             _tints[pixel] = (byte)Layer.Div((_tints[pixel] * (255 - coverage)) + (tint * coverage));

@@ -261,15 +261,31 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         }
     }
 
+    /// <summary>A run's inks at so many places along it.</summary>
+    private const int Places = 2048;
+
     private void Shade(Shade shade)
     {
+        if (mask.Touched.IsEmpty) return;
         Touch();
-        var back = shade.Way.Then(_place).Inverse();
-        Each((pixel, a) =>
+        var inks = new Four[Places + 1];
+        for (var i = 0; i <= Places; i++)
         {
-            var (x, y) = back.At((pixel % plates.Wide) + 0.5, (pixel / plates.Wide) + 0.5);
-            var ink = shade.At(shade.Along(x, y));
-            _on.Lay(pixel, new((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255), (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255)), a, false);
+            var ink = shade.At((double)i / Places);
+            inks[i] = new((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255), (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255));
+        }
+        var back = shade.Way.Then(_place).Inverse();
+        var t = mask.Touched;
+        Layer.Rows(t, row =>
+        {
+            var cover = mask.Row(row);
+            for (var column = t.Left; column < t.Right; column++)
+            {
+                var a = cover[column];
+                if (a == 0) continue;
+                var (x, y) = back.At(column + 0.5, row + 0.5);
+                _on.Lay((row * plates.Wide) + column, inks[(int)Math.Round(Math.Clamp(shade.Along(x, y), 0, 1) * Places)], a, false);
+            }
         });
     }
 
@@ -280,7 +296,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         Touch();
         var back = place.Inverse();
         var t = mask.Touched;
-        Parallel.For(t.Top, t.Bottom, row =>
+        Layer.Rows(t, row =>
         {
             var cover = mask.Row(row);
             for (var column = t.Left; column < t.Right; column++)
