@@ -3,7 +3,7 @@ using Lumbeck.Core.Houses;
 using Lumbeck.Core.Papers;
 using Lumbeck.Desk;
 
-namespace Lumbeck.Press.Tests.ByChance;
+namespace Lumbeck.Tests.ByChance;
 
 /// <summary>
 /// Jobs by chance, the same for a seed every time: every kind of item in every paint, blend, opacity, effect, picture and script, at every house, in every binding and direction.
@@ -15,7 +15,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
     public Job Small(int seed)
     {
         var r = new Chance(seed);
-        var house = HouseFile.Shipped["tern"] with { FinishingInks = ["foil", "varnish"], Bindings = [BindingKind.Front, BindingKind.Paperback] };
+        var house = HouseFile.Shipped["tern"] with { FinishingInks = ["foil", "varnish"], Bindings = [BindingKind.Front, BindingKind.Paperback], TrimLeast = Size.FromMillimetres(90, 120) };
         var job = Starters.Job(house, "By chance");
         job = job with { Ticket = job.Ticket with { Binding = BindingKind.Front, Trim = Size.FromMillimetres(100, 140), Language = r.Of("en", "he", "ar", "ja") } };
         return Filled(job.WithPieces(), r, r.From(2, 9));
