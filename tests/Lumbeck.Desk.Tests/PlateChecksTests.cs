@@ -145,7 +145,7 @@ public sealed class PlateChecksTests : IDisposable
         Should.Throw<IOException>(() => _desk.Files.Keep(s => { s.Write(new byte[5000]); throw new IOException("No space left on device"); }));
         Directory.GetFiles(Path.Combine(_folder, "files"), "*", SearchOption.AllDirectories).ShouldBeEmpty();
         File.Delete(_desk.Pictures.PathOf(on.Job.Pictures.Single().Hash));
-        Should.Throw<Refusal>(() => _desk.Press("lighthouse", new(PressKind.X4))).Message.ShouldContain("evening-off-the-last-light.jpg is missing");
+        Should.Throw<Refusal>(() => _desk.Press("lighthouse", new(PressKind.X4))).Message.ShouldContain("evening-off-the-last-light.jpg can’t be printed, for its file is missing");
         _desk.Pressings("lighthouse").ShouldBeEmpty();
     }
 }

@@ -19,6 +19,12 @@ internal static class Tool
         return output;
     }
 
+    /// <summary>Chromium's picture of a page of a folder: <c>NAME.html</c> becomes <c>NAME.png</c>, a pixel for each of the page's own.</summary>
+    public static void Chromium(Folder folder, string name, int wide, int high) => Run(
+        "/usr/bin/chromium", "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
+        "--disable-sync", "--disable-dev-shm-usage", "--hide-scrollbars", "--force-device-scale-factor=1", "--force-color-profile=srgb",
+        $"--user-data-dir={folder["profile"]}", $"--window-size={wide},{high}", $"--screenshot={folder[name + ".png"]}", new Uri(folder[name + ".html"]).AbsoluteUri);
+
     /// <summary>As coreutils reckons it.</summary>
     public static string Md5(byte[] bytes)
     {

@@ -1,3 +1,5 @@
+using Lumbeck.Core.Drawing;
+
 namespace Lumbeck.Core.Checks;
 
 /// <summary>Art that stops at the cut: along a side, white paper in the bleed beside something that is none just within the cut, seen on the plates.</summary>
@@ -16,6 +18,8 @@ public sealed class BleedBare : PlateRule
     public override IEnumerable<Finding> Find(Look look, PlateLook plates)
     {
         var (trim, whole) = (look.Sheet.Trim, look.Sheet.Whole);
+        // A ground that leaves the sheet bare is told by its own rule.
+        if (Coverage.Bare(look.Take, look.Sheet, whole).Count > 0) yield break;
         // A side, how wide its bleed is, and a strip of places along it, so far from the cut.
         (string Side, Length Bleed, Func<Length, Box> Strip)[] sides =
         [

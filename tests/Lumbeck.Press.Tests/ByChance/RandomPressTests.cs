@@ -149,7 +149,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
                 var verdict = Intake.IntakeDesk.Judge(file, random.Desk.Expects(on) with { House = house });
                 File.Delete(file);
                 foreach (var no in verdict.Findings.Where(f => f.Severity == Core.Checks.Severity.Stop))
-                    if (!stops.Any(s => s.Split('.')[0] == no.Id.Split('.')[0])) wrong.Add($"seed {seed}{(tidied ? ", tidied" : "")}: reception says {no.Id} {no.Measured}, Check {string.Join(" ", stops)}");
+                    if (!stops.Any(s => s.Split('.')[0] == no.Id.Split('.')[0] || (no.Id == "bleed.bare" && s == "ground.coverage"))) wrong.Add($"seed {seed}{(tidied ? ", tidied" : "")}: reception says {no.Id} {no.Measured}, Check {string.Join(" ", stops)}");
             }
         }
         wrong.ShouldBeEmpty();

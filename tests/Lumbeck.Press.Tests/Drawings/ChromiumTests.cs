@@ -19,8 +19,7 @@ public sealed class Chromium : IDisposable
         foreach (var (_, svg) in All.Of) page.Append("<img src='data:image/svg+xml;base64,").Append(Convert.ToBase64String(Encoding.UTF8.GetBytes(svg))).Append("'>");
         File.WriteAllText(_folder["page.html"], page.ToString());
         var rows = (All.Of.Count + Across - 1) / Across;
-        Tool.Run("/usr/bin/chromium", "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage",
-            "--hide-scrollbars", "--force-device-scale-factor=1", "--force-color-profile=srgb", $"--user-data-dir={_folder["profile"]}", $"--window-size={Across * Wide},{(rows * High) + 200}", $"--screenshot={_folder["page.png"]}", new Uri(_folder["page.html"]).AbsoluteUri);
+        Tool.Chromium(_folder, "page", Across * Wide, (rows * High) + 200);
         using var shot = Image.NewFromFile(_folder["page.png"]);
         using var plain = shot.Bands > 3 ? shot.Flatten(background: [255, 255, 255]) : shot.Copy();
         (_pixels, _wide) = (plain.WriteToMemory<byte>(), plain.Width);

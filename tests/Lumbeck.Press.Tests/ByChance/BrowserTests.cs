@@ -1,0 +1,95 @@
+using System.Text;
+using Lumbeck.Core.Houses;
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Pdf;
+using Lumbeck.Press.Svg;
+using NetVips;
+
+namespace Lumbeck.Press.Tests.ByChance;
+
+/// <summary>Small random jobs as Chromium draws their SVG, beside poppler's drawing of their file in a screen's colours: the page shows what the press will lay.</summary>
+public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
+{
+    private const int First = 1, Count = 21, Across = 7, Every = 3;
+    private const double Scale = 1.5;
+
+    [Fact]
+    public void The_page_shows_what_the_file_prints()
+    {
+        var jobs = Enumerable.Range(First, Count).Select(seed => random.On(random.Jobs.Small(seed))).ToList();
+        var house = jobs[0].Job.Ticket.House;
+        var scenes = jobs.Select(j => j.Composed.Sheets[0].Scene).ToList();
+        // All on one page, each at a place of whole pixels; and all as pages of one file.
+        var (wide, high) = ((int)(scenes[0].Width * Scale), (int)(scenes[0].Height * Scale));
+        var page = new StringBuilder("<!doctype html><style>body{margin:0;background:#fff}img{position:absolute}</style>");
+        for (var i = 0; i < scenes.Count; i++)
+            page.Append(CultureInfo.InvariantCulture, $"<img style='left:{i % Across * wide}px;top:{i / Across * high}px;width:{wide}px;height:{high}px' src='data:image/svg+xml;base64,{Convert.ToBase64String(Encoding.UTF8.GetBytes(Drawn(scenes[i], house, wide, high)))}'>");
+        File.WriteAllText(random.Folder["page.html"], page.ToString());
+        Tool.Chromium(random.Folder, "page", Across * wide, (((Count + Across - 1) / Across) * high) + 200);
+        var file = random.Folder["screen.pdf"];
+        using (var s = File.Create(file)) PressFile.Write(s, scenes, new(PressKind.Pdf) { Rgb = true, Marks = false }, house, new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1), random.Desk.Shelf, random.Desk.Pictures);
+        Tool.Run("pdftoppm", "-r", (72 * Scale).ToString(CultureInfo.InvariantCulture), "-png", file, random.Folder["screen"]);
+        using var shot = Image.NewFromFile(random.Folder["page.png"]);
+        using var plain = shot.Bands > 3 ? shot.Flatten(background: [255, 255, 255]) : shot.Copy();
+        var theirs = plain.WriteToMemory<byte>();
+        for (var i = 0; i < scenes.Count; i++)
+        {
+            using var drawn = Image.NewFromFile(Directory.GetFiles(random.Folder.Path, $"screen-*{i + 1:00}.png").Single());
+            var ours = drawn.WriteToMemory<byte>();
+            var mixed = Mixed(scenes[i], wide, high);
+            var apart = new List<int>();
+            byte web(int x, int y, int band) => theirs[((((i / Across * high) + y) * plain.Width) + (i % Across * wide) + x) * 3 + band];
+            byte paper(int x, int y, int band) => ours[(((y * drawn.Width) + x) * 3) + band];
+            for (var y = 2; y < Math.Min(high, drawn.Height) - 2; y += Every)
+                for (var x = 2; x < Math.Min(wide, drawn.Width) - 2; x += Every)
+                {
+                    if (mixed[(y * wide) + x] || Edge(x, y, web) || Edge(x, y, paper)) continue;
+                    apart.Add(Enumerable.Range(0, 3).Max(band => Math.Abs(web(x, y, band) - paper(x, y, band))));
+                }
+            if (apart.Count < 200) continue;
+            apart.Sort();
+            var most = apart[(int)(apart.Count * 0.95)];
+            most.ShouldBeLessThanOrEqualTo(7, $"seed {First + i}: at the 95th of a hundred {most} of 255, at most {apart[^1]}");
+            if (Environment.GetEnvironmentVariable("LUMBECK_TEST_FIGURES") is { } figures) File.AppendAllText(figures, string.Create(CultureInfo.InvariantCulture, $"browser seed {First + i}: 95th {most}, 99th {apart[(int)(apart.Count * 0.99)]}, most {apart[^1]}\n"));
+        }
+    }
+
+    private string Drawn(Scene scene, House house, int wide, int high)
+    {
+        var condition = PressCondition.Of(house);
+        var svg = new SvgPainter(random.Desk.Shelf, new PressColour(condition), within: new Within(random.Desk, condition)).Picture(scene);
+        // As large as its page has it, so that no pixel falls between.
+        return string.Create(CultureInfo.InvariantCulture, $"<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{wide}\" height=\"{high}\" viewBox=\"0 0 {wide / Scale} {high / Scale}\">{svg}</svg>");
+    }
+
+    private sealed class Within(Desk.Desk desk, PressCondition condition) : IPictureLinks
+    {
+        public string Of(Picture picture, bool convert) => desk.Pictures.Within(picture, condition, convert);
+        public string Of(GrownMark mark) => "";
+    }
+
+    /// <summary>Where something blends, the page shows the plates and not the browser's own mixing.</summary>
+    private static bool[] Mixed(Scene scene, int wide, int high)
+    {
+        var there = new bool[wide * high];
+        foreach (var piece in scene.Pieces.Where(p => p.Mixes || p.Softens || p.SeesThrough || p.Marks.Any(m => m.Finish is not null)))
+        {
+            var b = piece.Reach;
+            for (var y = Math.Max(0, (int)(b.Top * Scale) - 2); y < Math.Min(high, (int)(b.Bottom * Scale) + 3); y++)
+                for (var x = Math.Max(0, (int)(b.Left * Scale) - 2); x < Math.Min(wide, (int)(b.Right * Scale) + 3); x++) there[(y * wide) + x] = true;
+        }
+        return there;
+    }
+
+    private static bool Edge(int x, int y, Func<int, int, int, byte> at)
+    {
+        for (var band = 0; band < 3; band++)
+        {
+            int low = 255, top = 0;
+            for (var dy = -2; dy <= 2; dy++)
+                for (var dx = -2; dx <= 2; dx++) (low, top) = (Math.Min(low, at(x + dx, y + dy, band)), Math.Max(top, at(x + dx, y + dy, band)));
+            if (top - low > 24) return true;
+        }
+        return false;
+    }
+}
