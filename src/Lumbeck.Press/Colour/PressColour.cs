@@ -9,6 +9,9 @@ public interface IScreenColour
 {
     /// <summary>As <c>#rrggbb</c> in sRGB.</summary>
     string Hex(Ink ink);
+
+    /// <summary>The same of many at once, in their order: setting a transform up costs far more than it does to carry a colour through.</summary>
+    IReadOnlyList<string> Hex(IReadOnlyList<Ink> inks);
 }
 
 /// <summary>
@@ -25,6 +28,19 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
     public PressCondition Condition => condition;
 
     public string Hex(Ink ink) => _seen.GetOrAdd(ink, i => Shown(i, Enums.Intent.Relative));
+
+    public IReadOnlyList<string> Hex(IReadOnlyList<Ink> inks)
+    {
+        var unknown = inks.Where(i => !_seen.ContainsKey(i)).Distinct().ToList();
+        if (unknown.Count > 0)
+        {
+            using var press = Row(unknown);
+            using var screen = press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: _profile, intent: Enums.Intent.Relative, depth: 8, embedded: false);
+            var rgb = screen.WriteToMemory<byte>();
+            for (var i = 0; i < unknown.Count; i++) _seen[unknown[i]] = $"#{rgb[i * 3]:x2}{rgb[(i * 3) + 1]:x2}{rgb[(i * 3) + 2]:x2}";
+        }
+        return [.. inks.Select(i => _seen[i])];
+    }
 
     /// <summary>The same with the paper's own colour (absolute): white is the paper.</summary>
     public string OnPaper(Ink ink) => _onPaper.GetOrAdd(ink, i => Shown(i, Enums.Intent.Absolute));
@@ -91,11 +107,14 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
         return one.Copy(interpretation: Enums.Interpretation.Srgb);
     }
 
-    private static Image One(Ink ink)
+    private static Image One(Ink ink) => Row([ink]);
+
+    /// <summary>Inks side by side, a pixel each.</summary>
+    private static Image Row(IReadOnlyList<Ink> inks)
     {
-        ushort[] cmyk = [Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K)];
-        using var one = Image.NewFromMemoryCopy(MemoryMarshal.AsBytes(cmyk.AsSpan()).ToArray(), 1, 1, 4, Enums.BandFormat.Ushort);
-        return one.Copy(interpretation: Enums.Interpretation.Cmyk);
+        ushort[] cmyk = [.. inks.SelectMany(i => (ushort[])[Level(i.C), Level(i.M), Level(i.Y), Level(i.K)])];
+        using var row = Image.NewFromMemoryCopy(MemoryMarshal.AsBytes(cmyk.AsSpan()).ToArray(), inks.Count, 1, 4, Enums.BandFormat.Ushort);
+        return row.Copy(interpretation: Enums.Interpretation.Cmyk);
     }
 
     private static Lab Read(Image lab)

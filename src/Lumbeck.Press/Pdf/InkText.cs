@@ -12,6 +12,9 @@ internal sealed class InkText(Colour.IScreenColour? screen)
 
     public string Lined(Ink ink) => Numbers(ink) + (screen is null ? " K" : " RG");
 
+    /// <summary>Makes many inks known at once, before each is written.</summary>
+    public void Know(IReadOnlyList<Ink> inks) => screen?.Hex(inks);
+
     public string Numbers(Ink ink)
     {
         if (screen is null) return PdfText.Inks(ink);

@@ -129,6 +129,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         if (stops[^1].At < 1) stops.Add((1, stops[^1].Ink));
         // A viewer mixes a screen's colours where the press mixes ink: so many steps between two stops leave it nothing to mix.
         if (ink.OnScreen) stops = [.. Stepped(shade, stops)];
+        ink.Know([.. stops.Select(s => s.Ink)]);
         string inks(Ink i) => $"[{ink.Numbers(i)}]";
         var parts = stops.Zip(stops.Skip(1)).Where(p => p.Second.At > p.First.At).ToList();
         var functions = string.Join(' ', parts.Select(p => $"<< /FunctionType 2 /Domain [0 1] /N 1 /C0 {inks(p.First.Ink)} /C1 {inks(p.Second.Ink)} >>"));

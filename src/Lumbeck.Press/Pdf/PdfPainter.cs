@@ -20,6 +20,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
 
     public string Paint()
     {
+        if (ink.OnScreen) ink.Know([.. scene.Pieces.SelectMany(p => p.Marks).SelectMany(Inks).Distinct()]);
         if (shapes is null)
             foreach (var piece in scene.Pieces)
             {
@@ -51,6 +52,17 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         }
         return _s.ToString();
     }
+
+    private IEnumerable<Ink> Inks(Mark mark) => mark switch
+    {
+        FillMark f => [f.Ink],
+        LineMark l => [l.Ink],
+        GlyphMark g => [g.Ink],
+        SoftMark s => [s.Ink],
+        DrawingMark d => d.Marks.SelectMany(Inks),
+        Plates.FlatMark f => has.Flat(f.Part).Select(p => p.Ink),
+        _ => [],
+    };
 
     /// <summary>
     /// A piece that lets through what lies under it: its marks are laid down as one, so that they do not show through each other. Finishing inks that multiply or screen

@@ -130,16 +130,20 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         if (h.Focus is { } focus) s.Append(" fx=\"").Figure(focus.X, 2).Append("\" fy=\"").Figure(focus.Y, 2).Append('"');
         if (h.Round) s.Append(" cx=\"").Figure(h.X0, 2).Append("\" cy=\"").Figure(h.Y0, 2).Append("\" r=\"").Figure(Math.Sqrt(((h.X1 - h.X0) * (h.X1 - h.X0)) + ((h.Y1 - h.Y0) * (h.Y1 - h.Y0))), 2).Append("\">");
         else s.Append(" x1=\"").Figure(h.X0, 2).Append("\" y1=\"").Figure(h.Y0, 2).Append("\" x2=\"").Figure(h.X1, 2).Append("\" y2=\"").Figure(h.Y1, 2).Append("\">");
+        var stops = new List<(double At, Ink Ink)>();
         for (var i = 0; i < h.Stops.Length; i++)
         {
             var (from, to) = (h.Stops[i].At, i + 1 < h.Stops.Length ? h.Stops[i + 1].At : h.Stops[i].At);
-            for (var step = 0; step < (to > from ? Steps : 1); step++)
+            stops.Add(h.Stops[i]);
+            for (var step = 1; step < Steps && to > from; step++)
             {
                 var at = from + ((to - from) * step / Steps);
-                var (c, m, y, k) = step == 0 ? (h.Stops[i].Ink.C, h.Stops[i].Ink.M, h.Stops[i].Ink.Y, h.Stops[i].Ink.K) : h.At(at);
-                s.Append("<stop offset=\"").Figure(at, 4).Append("\" stop-color=\"").Append(colour.Hex(new((int)Math.Round(c), (int)Math.Round(m), (int)Math.Round(y), (int)Math.Round(k)))).Append("\"/>");
+                var (c, m, y, k) = h.At(at);
+                stops.Add((at, new((int)Math.Round(c), (int)Math.Round(m), (int)Math.Round(y), (int)Math.Round(k))));
             }
         }
+        foreach (var ((at, _), seen) in stops.Zip(colour.Hex([.. stops.Select(x => x.Ink)])))
+            s.Append("<stop offset=\"").Figure(at, 4).Append("\" stop-color=\"").Append(seen).Append("\"/>");
         s.Append(h.Round ? "</radialGradient>" : "</linearGradient>").Append("<path fill=\"url(#run-").Append(item).Append('-').Append(n).Append(")\"").Append(mark.EvenOdd ? " fill-rule=\"evenodd\"" : "").Append(" d=\"").Path(mark.Shape, 2).Append("\"/>");
     }
 

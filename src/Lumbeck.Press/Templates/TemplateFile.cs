@@ -84,5 +84,6 @@ public static class TemplateFile
     private sealed class PlainInk : Colour.IScreenColour
     {
         public string Hex(Ink ink) => "#1d2a25";
+        public IReadOnlyList<string> Hex(IReadOnlyList<Ink> inks) => [.. inks.Select(Hex)];
     }
 }
