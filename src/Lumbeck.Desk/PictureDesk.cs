@@ -100,7 +100,7 @@ public sealed class PictureDesk : IPictureFiles
                 }
             }
             // Looked at before it is kept: what can't be printed never comes into the drawer.
-            var picture = await Task.Run(() => Look(aside, called), cancel);
+            var picture = await Task.Run(() => Look(aside, called, cancel), cancel);
             var (hash, _) = _files.Keep(s => { using var f = File.OpenRead(aside); f.CopyTo(s); });
             _rows.Add(new() { Hash = hash, Name = called, Wide = picture.Wide, High = picture.High, Opaque = picture.Opaque, Bytes = bytes, Space = picture.Space.ToString(), Profile = picture.Profile, Drawn = picture.IsDrawing });
             return picture with { Hash = hash };
@@ -117,14 +117,14 @@ public sealed class PictureDesk : IPictureFiles
         return known with { Hash = hash };
     }
 
-    private static Picture Look(string path, string called)
+    private static Picture Look(string path, string called, CancellationToken cancel)
     {
         var head = new byte[256];
         int read;
         using (var f = File.OpenRead(path)) read = f.ReadAtLeast(head, head.Length, throwOnEndOfStream: false);
         if (!SvgReading.Looks(head.AsSpan(0, read))) return PictureReading.Of(path, called, "");
         if (new FileInfo(path).Length > SvgReading.MostBytes) throw new Refusal("picture", $"{called} is over {SvgReading.MostBytes / 1_000_000} MB of drawing: simplify it, or save it as a PNG");
-        var drawing = SvgReading.Read(File.ReadAllBytes(path), called, _ => Ink.Black);
+        var drawing = SvgReading.Read(File.ReadAllBytes(path), called, _ => Ink.Black, cancel);
         return new("", called, drawing.Wide, drawing.High, false) { IsDrawing = true };
     }
 
