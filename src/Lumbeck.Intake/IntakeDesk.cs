@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Globalization;
 using Lumbeck.Core.Checks;
 using Lumbeck.Core.Houses;
@@ -15,8 +14,8 @@ namespace Lumbeck.Intake;
 /// </summary>
 public static class IntakeDesk
 {
-    /// <summary>How long a file is looked at.</summary>
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(8);
+    /// <summary>How long a file is worked on, and how long that is waited for on a machine that has other work.</summary>
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(8), Longest = TimeSpan.FromSeconds(90);
 
     /// <summary>Deep files are read on a stack of their own, in bytes.</summary>
     private const int Stack = 64 << 20;
@@ -28,18 +27,17 @@ public static class IntakeDesk
     public static Verdict Judge(string path, Expected expected)
     {
         var found = new Findings();
-        var from = Stopwatch.GetTimestamp();
-        bool late() => Stopwatch.GetElapsedTime(from) > Patience;
         var done = false;
         // Findings of a reader that went astray are not waited for.
         var reader = new Thread(() =>
         {
-            Read(path, expected, found, late);
+            var own = new OwnTime();
+            Read(path, expected, found, () => own.Spent > Patience);
             done = true;
         }, Stack)
         { IsBackground = true };
         reader.Start();
-        if (!reader.Join(Patience + TimeSpan.FromSeconds(1)) || !done)
+        if (!reader.Join(Longest) || !done)
         {
             var late_ = new Findings();
             late_.Stop("file.readable", $"over {Patience.TotalSeconds:0} s", "a few seconds", "The file can’t be read in the time a reception has.");

@@ -21,7 +21,9 @@ internal sealed record DrawnInks(byte[] Inks, int Wide, int High)
 internal static class PageDrawing
 {
     private static readonly Lazy<string?> Program = new(() => (Environment.GetEnvironmentVariable("PATH") ?? "").Split(':').Append("/usr/bin").Select(p => Path.Combine(p, "pdftoppm")).FirstOrDefault(File.Exists));
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(6);
+    /// <summary>Seconds of work, and how long they are waited for on a machine that has other work.</summary>
+    private const int Work = 6;
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(60);
     private const int MostKilobytes = 900_000;
 
     public static bool IsHere => Program.Value is not null;
@@ -53,7 +55,7 @@ internal static class PageDrawing
     private static byte[]? Run(string path, IEnumerable<string> words, string? to = null)
     {
         var start = new ProcessStartInfo("/bin/sh") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes}; exec \"$@\"", "sh", Program.Value!, .. words, path, .. to is null ? [] : (string[])[to]]) start.ArgumentList.Add(word);
+        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes}; ulimit -t {Work}; exec \"$@\"", "sh", Program.Value!, .. words, path, .. to is null ? [] : (string[])[to]]) start.ArgumentList.Add(word);
         try
         {
             using var run = Process.Start(start)!;

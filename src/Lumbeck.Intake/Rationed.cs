@@ -1,5 +1,3 @@
-using System.Diagnostics;
-
 namespace Lumbeck.Intake;
 
 /// <summary>
@@ -8,7 +6,7 @@ namespace Lumbeck.Intake;
 /// </summary>
 internal sealed class Rationed(Stream file, TimeSpan most) : Stream
 {
-    private readonly long _from = Stopwatch.GetTimestamp();
+    private readonly OwnTime _own = new();
 
     public override bool CanRead => true;
     public override bool CanSeek => true;
@@ -18,7 +16,7 @@ internal sealed class Rationed(Stream file, TimeSpan most) : Stream
     public override int Read(byte[] buffer, int offset, int count) => Read(buffer.AsSpan(offset, count));
 
     /// <exception cref="TimeoutException">Its time is over.</exception>
-    public override int Read(Span<byte> buffer) => Stopwatch.GetElapsedTime(_from) <= most ? file.Read(buffer) : throw new TimeoutException();
+    public override int Read(Span<byte> buffer) => _own.Spent <= most ? file.Read(buffer) : throw new TimeoutException();
     public override long Seek(long offset, SeekOrigin origin) => file.Seek(offset, origin);
     public override void Flush() { }
     public override void SetLength(long value) => throw new NotSupportedException();

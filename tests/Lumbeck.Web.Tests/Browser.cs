@@ -52,8 +52,8 @@ public sealed class Browser : IDisposable
     /// <summary>The working of a ticket's figure, open or not.</summary>
     public string Sum(string name) => (string)Script("return document.querySelector('#sum-' + arguments[0] + ' .figure')?.textContent ?? ''", name)!;
 
-    /// <summary>Waits for what a condition gives; a minute at most.</summary>
-    public T Until<T>(Func<IWebDriver, T?> condition, string? what = null) => new WebDriverWait(new SystemClock(), Driver, TimeSpan.FromMinutes(1), TimeSpan.FromMilliseconds(20)) { Message = what ?? "the page" }.Until(d =>
+    /// <summary>Waits for what a condition gives; three minutes at most, for a machine that has other work.</summary>
+    public T Until<T>(Func<IWebDriver, T?> condition, string? what = null) => new WebDriverWait(new SystemClock(), Driver, TimeSpan.FromMinutes(3), TimeSpan.FromMilliseconds(20)) { Message = what ?? "the page" }.Until(d =>
     {
         try { return condition(d); }
         catch (StaleElementReferenceException) { return default; }

@@ -1,7 +1,7 @@
-using Lumbeck.Tests.ByChance;
 using Lumbeck.Core.Houses;
 using Lumbeck.Desk;
 using Lumbeck.Press.Pdf;
+using Lumbeck.Tests.ByChance;
 using NetVips;
 
 namespace Lumbeck.Press.Tests.ByChance;
