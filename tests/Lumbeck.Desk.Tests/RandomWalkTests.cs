@@ -31,7 +31,7 @@ public sealed class RandomWalkTests : IDisposable
         });
     }
 
-    public static TheoryData<int> Seeds() => [.. Enumerable.Range(1, 12)];
+    public static TheoryData<int> Seeds() => [.. Enumerable.Range(1, 8)];
 
     [Theory]
     [MemberData(nameof(Seeds))]

@@ -35,10 +35,13 @@ public sealed class BleedBare : PlateRule
             var (outside, inside) = (Light(plates, strip(-half)), Light(plates, strip(half)));
             var bare = outside.Zip(inside).Count(p => p.First >= Paper && p.Second < Inked);
             if (bare <= Spared * outside.Count) continue;
+            var (a, b) = (strip(-half), strip(half));
             yield return Found(
                 look, Severity.Stop, $"bare at the {side}", "art out to the bleed",
-                "The art stops at the cut: where the knife wanders, white paper shows.", "Run what lies there out to the edge of the bleed.",
-                panel: Part.Sheet, place: Box.FromEdges(Length.Min(strip(-half).X, strip(half).X), Length.Min(strip(-half).Y, strip(half).Y), Length.Max(strip(-half).Right, strip(half).Right), Length.Max(strip(-half).Bottom, strip(half).Bottom)));
+                "The art stops at the cut: where the knife wanders, white paper shows.",
+                "Run what lies there out to the edge of the bleed.",
+                panel: Part.Sheet,
+                place: Box.FromEdges(Length.Min(a.X, b.X), Length.Min(a.Y, b.Y), Length.Max(a.Right, b.Right), Length.Max(a.Bottom, b.Bottom)));
         }
     }
 

@@ -20,9 +20,9 @@ internal sealed class SvgClips(SvgDocument document, SvgSheet sheet)
     public SKPath Of(string url, Bounds? box, Affine at, SvgShapes viewport, int depth = 0)
     {
         if (depth > Deepest) throw SvgReading.No("its clips clip each other without end");
-        if (!url.StartsWith("url(", StringComparison.Ordinal)) throw SvgReading.No($"it is clipped by `{Core.Measures.LengthText.Clip(url)}`, which is not read: clip it by a shape");
+        if (!url.StartsWith("url(", StringComparison.Ordinal)) throw SvgReading.No($"it is clipped by `{LengthText.Clip(url)}`, which is not read: clip it by a shape");
         if (document.Named(SvgPaints.Reference(url).Id) is not { Name.LocalName: "clipPath" } clip) throw SvgReading.No("it is clipped by what is not in it");
-        var look = Styled(clip);
+        var look = SvgLook.Standing(clip, sheet);
         var own = SvgUnits.Placing(look.Said("transform")).Then(at);
         if ((string?)clip.Attribute("clipPathUnits") == "objectBoundingBox")
         {
@@ -46,7 +46,9 @@ internal sealed class SvgClips(SvgDocument document, SvgSheet sheet)
             var placed = SvgUnits.Placing(style.Said("transform")).Then(place);
             if (e.Name.LocalName == "use")
             {
-                if (document.Referred(e) is { Name.LocalName: not ("use" or "g" or "symbol" or "svg") } used) Add(used, Affine.Move(viewport.Across((string?)e.Attribute("x")), viewport.Down((string?)e.Attribute("y"))).Then(placed), style);
+                // A clip's use leads to a shape, not to a group (CSS Masking 1, 5.1).
+                if (document.Referred(e) is not { Name.LocalName: not ("use" or "g" or "symbol" or "svg") } used) return;
+                Add(used, Affine.Move(viewport.Across(style.Said("x")), viewport.Down(style.Said("y"))).Then(placed), style);
                 return;
             }
             if (viewport.Of(e, style) is not { } shape || style["visibility"] != "visible") return;
@@ -63,6 +65,4 @@ internal sealed class SvgClips(SvgDocument document, SvgSheet sheet)
 
     /// <exception cref="Core.Refusal">The two can't be reckoned together.</exception>
     private static SKPath Both(SKPath one, SKPath other, SKPathOp how) => one.Op(other, how) ?? throw SvgReading.No("a clip of it can’t be reckoned: clip it by one plain shape");
-
-    private SvgLook Styled(XElement e) => e.AncestorsAndSelf().Reverse().Aggregate(SvgLook.Initial, (look, one) => look.Of(one, sheet));
 }

@@ -32,7 +32,7 @@ internal static partial class SvgColours
                 return parts.Length == 3 ? own : Seen(own, SvgUnits.Share(parts[3], 1));
             }
         }
-        throw SvgReading.No($"the colour `{Core.Measures.LengthText.Clip(text)}` can’t be read: write it as #rrggbb");
+        throw SvgReading.No($"the colour `{LengthText.Clip(text)}` can’t be read: write it as #rrggbb");
     }
 
     private static AskedRgb? Seen(AskedRgb own, double share) => share switch

@@ -81,8 +81,8 @@ internal sealed class SvgDocument
             var kind = e.Name.LocalName;
             if (kind is "script" or "foreignObject" or "iframe" or "object") throw SvgReading.No("it holds a script, which no drawing for print needs");
             if (kind is "text" or "textPath" or "tspan" or "tref") throw SvgReading.No("it holds text: turn that to paths first, so that it needs no face");
-            if (!Read.Contains(kind)) throw SvgReading.No($"it holds a `{Core.Measures.LengthText.Clip(kind)}`, which is not read: save it as a PNG instead");
-            if (e.Attributes().FirstOrDefault(a => a.Name.LocalName is "href" or "src" && !a.Value.TrimStart().StartsWith('#')) is { } outside) throw SvgReading.No($"it reaches outside its own file, for `{Core.Measures.LengthText.Clip(outside.Value)}`");
+            if (!Read.Contains(kind)) throw SvgReading.No($"it holds a `{LengthText.Clip(kind)}`, which is not read: save it as a PNG instead");
+            if (e.Attributes().FirstOrDefault(a => a.Name.LocalName is "href" or "src" && !a.Value.TrimStart().StartsWith('#')) is { } outside) throw SvgReading.No($"it reaches outside its own file, for `{LengthText.Clip(outside.Value)}`");
             if (kind == "style" && Applies((string?)e.Attribute("type"), (string?)e.Attribute("media"))) css.Append(e.Value).Append('\n');
             if ((string?)e.Attribute("id") is { Length: > 0 } id) _named.TryAdd(id, e);
         }

@@ -27,8 +27,13 @@ internal sealed class SvgLook
         {
             value = value.Trim();
             if (value.Length == 0) return;
-            if (name == "marker") { foreach (var place in (string[])["marker-start", "marker-mid", "marker-end"]) say(place, value); return; }
-            if (!IsRead(name, value)) throw SvgReading.No($"`{Core.Measures.LengthText.Clip(name)}: {Core.Measures.LengthText.Clip(value)}` is not read: turn it to plain shapes, or save it as a PNG");
+            if (name == "marker")
+            {
+                foreach (var place in (string[])["marker-start", "marker-mid", "marker-end"]) say(place, value);
+                return;
+            }
+            if (!IsRead(name, value))
+                throw SvgReading.No($"`{LengthText.Clip(name)}: {LengthText.Clip(value)}` is not read: turn it to plain shapes, or save it as a PNG");
             own[name] = value switch
             {
                 "inherit" => Inherited.ContainsKey(name) ? _inherited[name] : this[name],
@@ -40,7 +45,9 @@ internal sealed class SvgLook
         foreach (var a in e.Attributes()) if (a.Name.NamespaceName == "" && IsPresented(a.Name.LocalName)) say(a.Name.LocalName, a.Value);
         var rules = sheet.Of(e).ToList();
         var inline = SvgSheet.Inline((string?)e.Attribute("style"));
-        foreach (var d in rules.Where(d => !d.Important).Concat(inline.Where(d => !d.Important)).Concat(rules.Where(d => d.Important)).Concat(inline.Where(d => d.Important))) say(d.Name, d.Value);
+        // Sheets before the element's own style, and what is important after what is not.
+        foreach (var important in (bool[])[false, true])
+            foreach (var d in rules.Concat(inline).Where(d => d.Important == important)) say(d.Name, d.Value);
         var inherited = _inherited;
         foreach (var (name, value) in own)
             if (Inherited.ContainsKey(name) && inherited[name] != value)
@@ -50,6 +57,9 @@ internal sealed class SvgLook
             }
         return new(inherited, own);
     }
+
+    /// <summary>An element's look where it stands in the file, with all that it inherits there.</summary>
+    public static SvgLook Standing(XElement e, SvgSheet sheet) => e.AncestorsAndSelf().Reverse().Aggregate(Initial, (look, one) => look.Of(one, sheet));
 
     /// <summary>What an element takes from its parent, and what it is where nobody says it.</summary>
     private static readonly Dictionary<string, string> Inherited = new()
@@ -89,7 +99,9 @@ internal sealed class SvgLook
         "flood-color", "flood-opacity", "lighting-color", "solid-color", "solid-opacity", "shape-inside", "shape-subtract", "shape-padding", "shape-margin", "max-width", "max-height", "margin", "padding",
     ];
 
-    private static bool IsPresented(string name) => name is "filter" or "mask" or "mix-blend-mode" or "vector-effect" or "transform-origin" or "color-interpolation" or "marker" || Inherited.ContainsKey(name) || Own.Contains(name);
+    private static bool IsPresented(string name) =>
+        name is "filter" or "mask" or "mix-blend-mode" or "vector-effect" or "transform-origin" or "color-interpolation" or "marker"
+        || Inherited.ContainsKey(name) || Own.Contains(name);
 
     private static bool IsRead(string name, string value) =>
         Inherited.ContainsKey(name) || Own.Contains(name) || Idle.Contains(name) || name[0] == '-'

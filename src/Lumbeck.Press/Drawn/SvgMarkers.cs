@@ -37,7 +37,13 @@ internal static class SvgMarkers
                     break;
                 case Stroke.Line: { var (nx, ny) = next(); out_(nx, ny); to(nx, ny, x, y); break; }
                 case Stroke.Quad: { var (cx, cy) = next(); var (nx, ny) = next(); out_(cx, cy); to(nx, ny, cx, cy); break; }
-                case Stroke.Cubic: { var (ax, ay) = next(); var (bx, by) = next(); var (nx, ny) = next(); out_(ax == x && ay == y ? bx : ax, ax == x && ay == y ? by : ay); to(nx, ny, bx == nx && by == ny ? ax : bx, bx == nx && by == ny ? ay : by); break; }
+                case Stroke.Cubic:
+                    var (a, b, n) = (next(), next(), next());
+                    // A handle that lies on its own end says nothing of the way; the other one does.
+                    var (away, into) = (a == (x, y) ? b : a, b == n ? a : b);
+                    out_(away.X, away.Y);
+                    to(n.X, n.Y, into.X, into.Y);
+                    break;
                 default:
                     out_(startX, startY);
                     to(startX, startY, x, y, closes: true);
@@ -73,15 +79,28 @@ internal static class SvgMarkers
     public static (Affine Place, Bounds Window) Placed(XElement marker, SvgCorner corner, double width, SvgShapes viewport)
     {
         var orient = (string?)marker.Attribute("orient") ?? "0";
-        var angle = orient switch { "auto" => corner.Angle, "auto-start-reverse" => corner.Angle + (corner.Place == "marker-start" ? 180 : 0), _ => SvgUnits.Number(orient.Replace("deg", "", StringComparison.Ordinal)) };
+        var angle = orient switch
+        {
+            "auto" => corner.Angle,
+            "auto-start-reverse" => corner.Angle + (corner.Place == "marker-start" ? 180 : 0),
+            _ => SvgUnits.Number(orient.Replace("deg", "", StringComparison.Ordinal)),
+        };
         var scale = (string?)marker.Attribute("markerUnits") == "userSpaceOnUse" ? 1 : width;
         var (w, h) = (viewport.Across((string?)marker.Attribute("markerWidth"), 3), viewport.Down((string?)marker.Attribute("markerHeight"), 3));
         var box = SvgUnits.ViewBox(marker);
         var fitted = box is { } b ? SvgUnits.Fitted(b, w, h, (string?)marker.Attribute("preserveAspectRatio")) : Affine.Identity;
-        var window = box is { } own ? Shown(own, fitted, w, h) : new(0, 0, w, h);
-        double reference(string name, double least, double most) => (string?)marker.Attribute(name) switch { null => 0, "left" or "top" => least, "center" => (least + most) / 2, "right" or "bottom" => most, var text => viewport.Any(text) };
+        var window = box is { } shown ? Shown(shown, fitted, w, h) : new(0, 0, w, h);
+        double reference(string name, double least, double most) => (string?)marker.Attribute(name) switch
+        {
+            null => 0,
+            "left" or "top" => least,
+            "center" => (least + most) / 2,
+            "right" or "bottom" => most,
+            var text => viewport.Any(text),
+        };
         var (rx, ry) = fitted.At(reference("refX", window.Left, window.Right), reference("refY", window.Top, window.Bottom));
-        return (fitted.Then(Affine.Move(-rx, -ry)).Then(new Affine(scale, 0, 0, scale, 0, 0)).Then(Affine.Rotate(angle)).Then(Affine.Move(corner.X, corner.Y)), window);
+        var own = fitted.Then(Affine.Move(-rx, -ry)).Then(new Affine(scale, 0, 0, scale, 0, 0));
+        return (own.Then(Affine.Rotate(angle)).Then(Affine.Move(corner.X, corner.Y)), window);
     }
 
     /// <summary>What of a viewBox's points lies in the viewport.</summary>

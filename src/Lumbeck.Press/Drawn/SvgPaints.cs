@@ -23,7 +23,10 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
         if (Plain(paint, look) is { } plain) return plain.Ink is { } own ? new FillMark(covered.Under(at), own) { EvenOdd = evenOdd } : null;
         var (id, otherwise) = Reference(paint);
         if (document.Named(id) is not { Name.LocalName: "linearGradient" or "radialGradient" } g)
-            return otherwise.Length > 0 && otherwise != "none" ? Filled(otherwise, look, covered, box, at, evenOdd, viewport) : otherwise == "none" ? null : throw SvgReading.No($"what it is painted with, `{Core.Measures.LengthText.Clip(id)}`, is not in it");
+        {
+            if (otherwise.Length == 0) throw SvgReading.No($"what it is painted with, `{LengthText.Clip(id)}`, is not in it");
+            return Filled(otherwise, look, covered, box, at, evenOdd, viewport);
+        }
         return Graded(g, box, covered.Bounds, viewport) switch
         {
             Shade shade => new ShadeMark(covered.Under(at), shade.Under(at)) { EvenOdd = evenOdd },
@@ -46,9 +49,9 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
     public static (string Id, string Otherwise) Reference(string url)
     {
         var end = url.IndexOf(')', StringComparison.Ordinal);
-        if (!url.StartsWith("url(", StringComparison.Ordinal) || end < 0) throw SvgReading.No($"`{Core.Measures.LengthText.Clip(url)}` can’t be read");
+        if (!url.StartsWith("url(", StringComparison.Ordinal) || end < 0) throw SvgReading.No($"`{LengthText.Clip(url)}` can’t be read");
         var id = url[4..end].Trim(' ', '\'', '"');
-        if (!id.StartsWith('#')) throw SvgReading.No($"it reaches outside its own file, for `{Core.Measures.LengthText.Clip(id)}`");
+        if (!id.StartsWith('#')) throw SvgReading.No($"it reaches outside its own file, for `{LengthText.Clip(id)}`");
         return (id, url[(end + 1)..].Trim());
     }
 
@@ -96,17 +99,17 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
         [
             .. stops.Select(s =>
             {
-                var look = Styled(s);
-                if (SvgUnits.Share(look.Said("stop-opacity"), 1) < 0.999) throw SvgReading.No("a gradient of it is see-through: mix its colours, or save it as a PNG");
+                var look = SvgLook.Standing(s, sheet);
+                if (SvgUnits.Share(look.Said("stop-opacity"), 1) < 0.999) throw SeeThrough();
                 before = Math.Clamp(SvgUnits.Share((string?)s.Attribute("offset"), 0), before, 1);
                 var said = look.Said("stop-color") ?? "black";
-                var colour = SvgColours.Read(said.Equals("currentcolor", StringComparison.OrdinalIgnoreCase) ? look["color"] : said) ?? throw SvgReading.No("a gradient of it is see-through: mix its colours, or save it as a PNG");
-                return (before, ink(colour));
+                var own = said.Equals("currentcolor", StringComparison.OrdinalIgnoreCase) ? look["color"] : said;
+                return (before, ink(SvgColours.Read(own) ?? throw SeeThrough()));
             }),
         ];
     }
 
-    private SvgLook Styled(XElement e) => e.AncestorsAndSelf().Reverse().Aggregate(SvgLook.Initial, (look, one) => look.Of(one, sheet));
+    private static Core.Refusal SeeThrough() => SvgReading.No("a gradient of it is see-through: mix its colours, or save it as a PNG");
 
     /// <summary>A gradient that goes on past its ends, by its mirror image or again from its start (SVG 2, 14.2.4), as one run over all that is covered.</summary>
     private static Shade Spread(Shade shade, string how, Bounds covered, Affine way)
@@ -114,12 +117,13 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
         if (how is not ("reflect" or "repeat")) return shade;
         var back = way.Inverse();
         var (least, most) = (0.0, 1.0);
-        foreach (var (x, y) in ((double, double)[])[(covered.Left, covered.Top), (covered.Right, covered.Top), (covered.Left, covered.Bottom), (covered.Right, covered.Bottom)])
-        {
-            var (px, py) = back.At(x, y);
-            var t = shade.Along(px, py);
-            (least, most) = (Math.Min(least, t), Math.Max(most, t));
-        }
+        foreach (var x in (double[])[covered.Left, covered.Right])
+            foreach (var y in (double[])[covered.Top, covered.Bottom])
+            {
+                var (px, py) = back.At(x, y);
+                var t = shade.Along(px, py);
+                (least, most) = (Math.Min(least, t), Math.Max(most, t));
+            }
         var (from, to) = (shade.Round ? 0 : (int)Math.Floor(least - 1e-9), (int)Math.Ceiling(most + 1e-9));
         if (to - from > MostRounds) throw SvgReading.No("a gradient of it is laid again more often than can be printed: make it longer");
         var stops = ImmutableArray.CreateBuilder<(double, Ink)>();
@@ -128,16 +132,25 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
             var mirrored = how == "reflect" && (round & 1) != 0;
             // Its ends belong to it: before the first stop and after the last nothing changes.
             List<(double At, Ink Ink)> own = [(0, shade.Stops[0].Ink), .. shade.Stops, (1, shade.Stops[^1].Ink)];
-            foreach (var (at, ink) in mirrored ? own.AsEnumerable().Reverse().Select(s => (1 - s.At, s.Ink)) : own) stops.Add(((round + at - from) / (to - from), ink));
+            if (mirrored) own = [.. own.AsEnumerable().Reverse().Select(s => (1 - s.At, s.Ink))];
+            foreach (var (at, ink) in own) stops.Add(((round + at - from) / (to - from), ink));
         }
         if (!shade.Round)
         {
             var (dx, dy) = (shade.X1 - shade.X0, shade.Y1 - shade.Y0);
-            return shade with { X0 = shade.X0 + (from * dx), Y0 = shade.Y0 + (from * dy), X1 = shade.X0 + (to * dx), Y1 = shade.Y0 + (to * dy), Stops = stops.ToImmutable() };
+            return shade with
+            {
+                X0 = shade.X0 + (from * dx),
+                Y0 = shade.Y0 + (from * dy),
+                X1 = shade.X0 + (to * dx),
+                Y1 = shade.Y0 + (to * dy),
+                Stops = stops.ToImmutable(),
+            };
         }
         // Circles go on growing from the focus as they grew to the first.
-        var focus = shade.Focus ?? (shade.X0, shade.Y0);
-        var (cx, cy, r) = (focus.Item1 + (to * (shade.X0 - focus.Item1)), focus.Item2 + (to * (shade.Y0 - focus.Item2)), to * Math.Sqrt(((shade.X1 - shade.X0) * (shade.X1 - shade.X0)) + ((shade.Y1 - shade.Y0) * (shade.Y1 - shade.Y0))));
+        var (fx, fy) = shade.Focus ?? (shade.X0, shade.Y0);
+        var (cx, cy) = (fx + (to * (shade.X0 - fx)), fy + (to * (shade.Y0 - fy)));
+        var r = to * double.Hypot(shade.X1 - shade.X0, shade.Y1 - shade.Y0);
         return shade with { X0 = cx, Y0 = cy, X1 = cx + r, Y1 = cy, Stops = stops.ToImmutable() };
     }
 }

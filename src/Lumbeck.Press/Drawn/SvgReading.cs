@@ -35,7 +35,7 @@ public sealed class SvgReading
     public static bool Looks(ReadOnlySpan<byte> head)
     {
         var text = System.Text.Encoding.UTF8.GetString(head).TrimStart('\uFEFF', ' ', '\t', '\r', '\n');
-        return text.StartsWith("<svg", StringComparison.OrdinalIgnoreCase) || (text.StartsWith("<?xml", StringComparison.Ordinal) || text.StartsWith("<!--", StringComparison.Ordinal) || text.StartsWith("<!DOCTYPE svg", StringComparison.OrdinalIgnoreCase));
+        return ((string[])["<svg", "<?xml", "<!--", "<!DOCTYPE svg"]).Any(begin => text.StartsWith(begin, StringComparison.OrdinalIgnoreCase));
     }
 
     /// <param name="file">The file's bytes.</param>
@@ -55,8 +55,8 @@ public sealed class SvgReading
         var box = SvgUnits.ViewBox(root);
         var look = SvgLook.Initial.Of(root, _sheet);
         // A share of whatever it is put in says nothing of how large it is.
-        double side(string name, double otherwise) => (look.Said(name) ?? (string?)root.Attribute(name)) is { } text && !text.Contains('%', StringComparison.Ordinal) ? SvgUnits.Length(text, otherwise, 0) : otherwise;
-        var (w, h) = (side("width", 0), side("height", 0));
+        double side(string name) => look.Said(name) is { } text && !text.Contains('%', StringComparison.Ordinal) ? SvgUnits.Length(text, 0, 0) : 0;
+        var (w, h) = (side("width"), side("height"));
         if (box is { } b)
         {
             var (bw, bh) = (b.Right - b.Left, b.Bottom - b.Top);
@@ -73,8 +73,8 @@ public sealed class SvgReading
         if (look["display"] != "none") Styled(root, at, look, viewport, marks, into => Children(root, at, look, viewport, into, 0));
         if (marks.Count == 0) throw No("nothing in it is drawn");
         // What lies outside its own edges does not show (SVG 2, 3.4.3).
-        var edge = new Bounds(0, 0, wide, high);
-        if (marks.Any(m => Reach(m) is var r && (r.Left < -1 || r.Top < -1 || r.Right > wide + 1 || r.Bottom > high + 1))) marks = [new DrawingMark([.. marks], Outline.Rectangle(edge.Left, edge.Top, wide, high))];
+        bool over(Bounds r) => r.Left < -1 || r.Top < -1 || r.Right > wide + 1 || r.Bottom > high + 1;
+        if (marks.Any(m => over(Reach(m)))) marks = [new DrawingMark([.. marks], Outline.Rectangle(0, 0, wide, high))];
         return new(wide, high, [.. marks]);
     }
 
@@ -93,6 +93,9 @@ public sealed class SvgReading
         foreach (var e in of.Elements()) One(e, place, look, viewport, marks, depth);
     }
 
+    private static readonly HashSet<string> NeverDrawn =
+        ["defs", "clipPath", "marker", "linearGradient", "radialGradient", "stop", "style", "title", "desc", "metadata", "view"];
+
     private void One(XElement e, Affine place, SvgLook parent, SvgShapes viewport, List<Mark> marks, int depth, (string? W, string? H)? asUsed = null)
     {
         if (!SvgDocument.IsSvg(e)) return;
@@ -100,7 +103,7 @@ public sealed class SvgReading
         if (++_visits > 10 * MostShapes) throw No($"its references lead to more than {MostShapes} shapes: simplify it");
         if ((_visits & 255) == 0) _cancel.ThrowIfCancellationRequested();
         var kind = e.Name.LocalName;
-        if (kind is "defs" or "symbol" or "clipPath" or "marker" or "linearGradient" or "radialGradient" or "style" or "title" or "desc" or "metadata" or "view" or "stop" && !(kind == "symbol" && asUsed is not null)) return;
+        if (NeverDrawn.Contains(kind) || (kind == "symbol" && asUsed is null)) return;
         var look = parent.Of(e, _sheet);
         if (look["display"] == "none") return;
         var at = SvgUnits.Placing(look.Said("transform")).Then(place);
@@ -205,7 +208,7 @@ public sealed class SvgReading
     {
         var width = viewport.Any(look["stroke-width"]);
         if (width <= 0) return null;
-        double[] dash = look["stroke-dasharray"] is "none" or "" ? [] : [.. look["stroke-dasharray"].Split([' ', ',', '\t', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries).Select(d => viewport.Any(d))];
+        double[] dash = look["stroke-dasharray"] is "none" or "" ? [] : [.. SvgUnits.Words(look["stroke-dasharray"], commas: true).Select(d => viewport.Any(d))];
         if (dash.Any(d => d < 0) || dash.Sum() <= 0) dash = [];
         if (dash.Length > 0 && dash.Sum() < width / 200) throw No("a line of it is broken finer than can be printed");
         if (dash.Length % 2 == 1) dash = [.. dash, .. dash];
@@ -214,13 +217,26 @@ public sealed class SvgReading
             Dash = [.. dash],
             DashFrom = dash.Length > 0 ? viewport.Any(look["stroke-dashoffset"]) : 0,
             Cap = look["stroke-linecap"] switch { "round" => LineCap.Round, "square" => LineCap.Square, _ => LineCap.Butt },
-            Join = look["stroke-linejoin"] switch { "round" => LineJoin.Round, "bevel" => LineJoin.Bevel, "miter" => LineJoin.Miter, var join => throw No($"corners of a line joined by `{join}` are not read: take miter, round or bevel") },
+            Join = look["stroke-linejoin"] switch
+            {
+                "round" => LineJoin.Round,
+                "bevel" => LineJoin.Bevel,
+                "miter" => LineJoin.Miter,
+                var join => throw No($"corners of a line joined by `{join}` are not read: take miter, round or bevel"),
+            },
             MiterLimit = Math.Max(1, SvgUnits.Number(look["stroke-miterlimit"])),
         };
-        var stretched = Math.Abs((at.A * at.C) + (at.B * at.D)) > 1e-6 * Math.Abs((at.A * at.D) - (at.B * at.C)) || Math.Abs(Math.Sqrt((at.A * at.A) + (at.B * at.B)) - Math.Sqrt((at.C * at.C) + (at.D * at.D))) > 1e-4 * Math.Sqrt((at.A * at.A) + (at.B * at.B));
-        if (!stretched && _paints.Plain(look["stroke"], look) is { } plain)
+        if (!Stretches(at) && _paints.Plain(look["stroke"], look) is { } plain)
             return plain.Ink is { } ink ? Moving.All([like with { Ink = ink }], at).Single() : null;
         return _paints.Filled(look["stroke"], look, SvgShapes.Stroked(path, like), path.Bounds, at, false, viewport);
+    }
+
+    /// <summary>Whether a placing makes what runs one way longer than what runs another, so that a line has no one width.</summary>
+    private static bool Stretches(Affine at)
+    {
+        var (across, down) = (double.Hypot(at.A, at.B), double.Hypot(at.C, at.D));
+        var leans = Math.Abs((at.A * at.C) + (at.B * at.D)) > 1e-6 * Math.Abs((at.A * at.D) - (at.B * at.C));
+        return leans || Math.Abs(across - down) > 1e-4 * across;
     }
 
     private void Markers(Outline path, Affine at, SvgLook look, SvgShapes viewport, List<Mark> marks, int depth)
@@ -233,12 +249,13 @@ public sealed class SvgReading
             if (++_markers > SvgMarkers.Most) throw No($"it has more than {SvgMarkers.Most} markers: turn them to shapes");
             var (place, window) = SvgMarkers.Placed(marker, corner, viewport.Any(look["stroke-width"]), viewport);
             // A marker is styled where it stands in the file, not by the line it stands on.
-            var style = marker.AncestorsAndSelf().Reverse().Aggregate(SvgLook.Initial, (l, e) => l.Of(e, _sheet));
+            var style = SvgLook.Standing(marker, _sheet);
+            var (wide, high) = (window.Right - window.Left, window.Bottom - window.Top);
             var drawn = new List<Mark>();
-            Children(marker, place.Then(at), style, new((window.Right - window.Left, window.Bottom - window.Top)), drawn, depth + 1);
+            Children(marker, place.Then(at), style, new((wide, high)), drawn, depth + 1);
             if (drawn.Count == 0) continue;
             if (style.Said("overflow") is "visible" or "auto") marks.AddRange(drawn);
-            else marks.Add(new DrawingMark([.. drawn], Outline.Rectangle(window.Left, window.Top, window.Right - window.Left, window.Bottom - window.Top).Under(place.Then(at))));
+            else marks.Add(new DrawingMark([.. drawn], Outline.Rectangle(window.Left, window.Top, wide, high).Under(place.Then(at))));
         }
     }
 }

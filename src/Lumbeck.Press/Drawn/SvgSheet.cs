@@ -18,7 +18,8 @@ internal sealed class SvgSheet
     private readonly Dictionary<string, List<Rule>> _rules = [];
     private int _order;
 
-    private static readonly StylesheetParser Parser = new(includeUnknownRules: true, includeUnknownDeclarations: true, tolerateInvalidSelectors: true, tolerateInvalidValues: true);
+    private static readonly StylesheetParser Parser =
+        new(includeUnknownRules: true, includeUnknownDeclarations: true, tolerateInvalidSelectors: true, tolerateInvalidValues: true);
 
     /// <exception cref="Core.Refusal">It says what is not read; that is named.</exception>
     public static SvgSheet Read(string css)
@@ -36,7 +37,8 @@ internal sealed class SvgSheet
     {
         if (string.IsNullOrWhiteSpace(style)) return [];
         if (style.Length > 20_000) throw SvgReading.No("a style of it is over 20000 letters long");
-        return Parser.Parse($"x{{{style.Replace('{', ' ').Replace('}', ' ')}}}").Children.OfType<IStyleRule>().FirstOrDefault() is { } rule ? [.. Declarations(rule)] : [];
+        var rules = Parser.Parse($"x{{{style.Replace('{', ' ').Replace('}', ' ')}}}").Children.OfType<IStyleRule>();
+        return [.. rules.Take(1).SelectMany(Declarations)];
     }
 
     /// <summary>Whether what is meant for some media is meant for a drawing that is looked at.</summary>
@@ -46,7 +48,7 @@ internal sealed class SvgSheet
         foreach (var one in media.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
         {
             if (one is "all" or "screen" or "only screen") return true;
-            if (one is not ("print" or "speech" or "only print" or "not all")) throw SvgReading.No($"its style depends on `@media {Core.Measures.LengthText.Clip(one)}`, which is not read");
+            if (one is not ("print" or "speech" or "only print" or "not all")) throw SvgReading.No($"its style depends on `@media {LengthText.Clip(one)}`, which is not read");
         }
         return media.Trim().Length == 0;
     }
@@ -66,7 +68,7 @@ internal sealed class SvgSheet
                 case ICharsetRule or INamespaceRule or IFontFaceRule or IPageRule:
                     break;
                 case IRule other:
-                    throw SvgReading.No($"its style sheet has `{Core.Measures.LengthText.Clip(other.Text.Split('{', ';')[0])}`, which is not read");
+                    throw SvgReading.No($"its style sheet has `{LengthText.Clip(other.Text.Split('{', ';')[0])}`, which is not read");
             }
     }
 
@@ -78,14 +80,15 @@ internal sealed class SvgSheet
         rules.Add(new(selector, selector.Specificity, _order, declared));
     }
 
-    private static IEnumerable<Declared> Declarations(IStyleRule rule) => rule.Style.Declarations.Select(d => new Declared(d.Name.ToLowerInvariant(), (d.Original ?? d.Value ?? "").Trim(), d.IsImportant));
+    private static IEnumerable<Declared> Declarations(IStyleRule rule) =>
+        rule.Style.Declarations.Select(d => new Declared(d.Name.ToLowerInvariant(), (d.Original ?? d.Value ?? "").Trim(), d.IsImportant));
 
     /// <summary>What meets an element, the weaker before the stronger.</summary>
     public IEnumerable<Declared> Of(XElement e)
     {
         if (_order == 0) return [];
         var met = new List<Rule>();
-        IEnumerable<string> keys = [.. ((string?)e.Attribute("class") ?? "").Split([' ', '\t', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries).Take(50).Select(c => "." + c), "#" + (string?)e.Attribute("id"), e.Name.LocalName, "*"];
+        IEnumerable<string> keys = [.. Classes(e).Select(c => "." + c), "#" + (string?)e.Attribute("id"), e.Name.LocalName, "*"];
         foreach (var key in keys.Distinct())
             if (_rules.TryGetValue(key, out var rules)) met.AddRange(rules.Where(r => Meets(e, r.Selector)));
         return met.OrderBy(r => r.Weight).ThenBy(r => r.Order).SelectMany(r => r.Declared);
@@ -94,7 +97,8 @@ internal sealed class SvgSheet
     private static string Key(ISelector selector) => selector switch
     {
         ComplexSelector c => Key(c.Last().Selector),
-        CompoundSelector c => c.Select(Key).FirstOrDefault(k => k[0] == '#') ?? c.Select(Key).FirstOrDefault(k => k[0] == '.') ?? c.Select(Key).FirstOrDefault(k => k != "*") ?? "*",
+        // Of several, the one that fewest elements have.
+        CompoundSelector c => c.Select(Key).MinBy(k => k[0] switch { '#' => 0, '.' => 1, '*' => 3, _ => 2 }) ?? "*",
         IdSelector i => "#" + i.Id,
         ClassSelector c => "." + c.Class,
         TypeSelector t => t.Name,
@@ -108,7 +112,7 @@ internal sealed class SvgSheet
             case AllSelector: return true;
             case TypeSelector t: return t.Name == e.Name.LocalName;
             case IdSelector i: return (string?)e.Attribute("id") == i.Id;
-            case ClassSelector c: return HasClass(e, c.Class);
+            case ClassSelector c: return Classes(e).Contains(c.Class);
             case AttrAvailableSelector a: return e.Attribute(a.Attribute) is not null;
             case AttrMatchSelector a: return (string?)e.Attribute(a.Attribute) == a.Value;
             case PseudoClassSelector { Class: "root" }: return e.Parent is null;
@@ -118,11 +122,11 @@ internal sealed class SvgSheet
             case PseudoClassSelector { Class: "hover" or "active" or "focus" or "visited" or "link" or "target" }: return false;
             case CompoundSelector all: return all.All(s => Meets(e, s));
             case ComplexSelector complex: return Meets(e, [.. complex.Select(s => (s.Selector, s.Delimiter))]);
-            default: throw SvgReading.No($"its style sheet has the selector `{Core.Measures.LengthText.Clip(selector.Text)}`, which is not read");
+            default: throw SvgReading.No($"its style sheet has the selector `{LengthText.Clip(selector.Text)}`, which is not read");
         }
     }
 
-    private static bool HasClass(XElement e, string name) => ((string?)e.Attribute("class") ?? "").Split([' ', '\t', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries).Take(50).Contains(name);
+    private static IEnumerable<string> Classes(XElement e) => SvgUnits.Words((string?)e.Attribute("class")).Take(50);
 
     /// <summary>Each part with what follows it: a space for any depth, <c>&gt;</c> for a child, <c>+</c> and <c>~</c> for those beside it.</summary>
     private static bool Meets(XElement e, (ISelector Selector, string Then)[] parts)

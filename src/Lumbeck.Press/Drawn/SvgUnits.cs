@@ -16,7 +16,11 @@ internal static partial class SvgUnits
     [GeneratedRegex(@"(?<name>[a-zA-Z]+)\s*\((?<figures>[^()]*)\)[\s,]*", RegexOptions.CultureInvariant)]
     private static partial Regex Function();
 
-    public static Core.Refusal NoNumber(string text) => SvgReading.No($"`{Core.Measures.LengthText.Clip(text)}` is no number");
+    /// <summary>Words parted by white space, and by commas where those part them too.</summary>
+    public static string[] Words(string? text, bool commas = false) =>
+        (text ?? "").Split(commas ? [' ', '\t', '\n', '\r', ','] : [' ', '\t', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries);
+
+    public static Core.Refusal NoNumber(string text) => SvgReading.No($"`{LengthText.Clip(text)}` is no number");
 
     /// <exception cref="Core.Refusal">It is none, or out of all range.</exception>
     public static double Number(string text) =>
@@ -44,7 +48,7 @@ internal static partial class SvgUnits
             "q" => 96 / 101.6,
             "in" => 96,
             "%" => of / 100,
-            _ => throw SvgReading.No($"`{Core.Measures.LengthText.Clip(text)}` is in a unit that is not read: take px, mm or pt"),
+            _ => throw SvgReading.No($"`{LengthText.Clip(text)}` is in a unit that is not read: take px, mm or pt"),
         };
     }
 
@@ -65,17 +69,18 @@ internal static partial class SvgUnits
         var all = Affine.Identity;
         if (string.IsNullOrWhiteSpace(text) || text.Trim() == "none") return all;
         if (text.Length > 2000) throw SvgReading.No("a placing of it is over 2000 letters long");
-        if (Function().Replace(text, "").Trim().Length > 0) throw SvgReading.No($"the placing `{Core.Measures.LengthText.Clip(text)}` can’t be read");
+        if (Function().Replace(text, "").Trim().Length > 0) throw SvgReading.No($"the placing `{LengthText.Clip(text)}` can’t be read");
         foreach (Match m in Function().Matches(text)) all = One(m).Then(all);
         return all;
     }
 
     private static Affine One(Match m)
     {
-        var words = m.Groups["figures"].Value.Contains(',', StringComparison.Ordinal) && m.Groups["figures"].Value.Any(char.IsLetter)
-            ? m.Groups["figures"].Value.Split(',', StringSplitOptions.TrimEntries)
-            : m.Groups["figures"].Value.Any(c => char.IsLetter(c) && c is not ('e' or 'E')) ? m.Groups["figures"].Value.Split([' ', '\t', '\n', '\r', ','], StringSplitOptions.RemoveEmptyEntries)
-            : [.. Numbers(m.Groups["figures"].Value).Select(n => n.ToString("R", CultureInfo.InvariantCulture))];
+        // Figures with units are parted by commas or gaps; bare ones may touch each other.
+        var figures = m.Groups["figures"].Value;
+        string[] words = figures.Any(c => char.IsLetter(c) && c is not ('e' or 'E'))
+            ? Words(figures, commas: true)
+            : [.. Numbers(figures).Select(n => n.ToString("R", CultureInfo.InvariantCulture))];
         double far(int i) => Length(words[i], 0, 0);
         double turned(int i) => Degrees(words[i]) * Math.PI / 180;
         return (m.Groups["name"].Value, words.Length) switch
@@ -92,7 +97,7 @@ internal static partial class SvgUnits
             ("rotate", 3) => Affine.Move(-far(1), -far(2)).Then(Affine.Rotate(Degrees(words[0]))).Then(Affine.Move(far(1), far(2))),
             ("skewX", 1) => new(1, 0, Math.Tan(turned(0)), 1, 0, 0),
             ("skewY", 1) => new(1, Math.Tan(turned(0)), 0, 1, 0, 0),
-            _ => throw SvgReading.No($"the placing `{Core.Measures.LengthText.Clip(m.Value)}` can’t be read"),
+            _ => throw SvgReading.No($"the placing `{LengthText.Clip(m.Value)}` can’t be read"),
         };
     }
 

@@ -55,7 +55,7 @@ internal sealed class FlatCells
             {
                 touched.Add(cell);
                 var b = Of(cell);
-                if (!part.ByLetters && b.Left >= window.Left && b.Top >= window.Top && b.Right <= window.Right && b.Bottom <= window.Bottom) whole.Add(cell);
+                if (!part.ByLetters && Holds(window, b)) whole.Add(cell);
             }
             return (touched, whole);
         }
@@ -66,7 +66,8 @@ internal sealed class FlatCells
         using var path = SkiaPath.Of(part.Clip, new Affine(k, 0, 0, k, -left * (double)Coarse, -top * (double)Coarse));
         mask.Fill(path);
         var cover = new byte[wide * high];
-        for (var y = mask.Touched.Top; y < mask.Touched.Bottom; y++) mask.Row(y)[mask.Touched.Left..mask.Touched.Right].CopyTo(cover.AsSpan((y * wide) + mask.Touched.Left));
+        var t = mask.Touched;
+        for (var y = t.Top; y < t.Bottom; y++) mask.Row(y)[t.Left..t.Right].CopyTo(cover.AsSpan((y * wide) + t.Left));
         for (var row = top; row <= bottom; row++)
             for (var column = left; column <= right; column++)
             {
@@ -80,12 +81,15 @@ internal sealed class FlatCells
                     }
                 if (any) touched.Add((column, row));
                 var b = Of((column, row));
-                if (any && all && b.Left >= window.Left && b.Top >= window.Top && b.Right <= window.Right && b.Bottom <= window.Bottom) whole.Add((column, row));
+                if (any && all && Holds(window, b)) whole.Add((column, row));
             }
         return (touched, whole);
     }
 
-    private static Bounds Seen(Bounds b, Bounds page) => new(Math.Max(b.Left, page.Left), Math.Max(b.Top, page.Top), Math.Min(b.Right, page.Right), Math.Min(b.Bottom, page.Bottom));
+    private static bool Holds(Bounds outer, Bounds b) => b.Left >= outer.Left && b.Top >= outer.Top && b.Right <= outer.Right && b.Bottom <= outer.Bottom;
+
+    private static Bounds Seen(Bounds b, Bounds page) =>
+        new(Math.Max(b.Left, page.Left), Math.Max(b.Top, page.Top), Math.Min(b.Right, page.Right), Math.Min(b.Bottom, page.Bottom));
 
     public Bounds Of((int Column, int Row) cell) => new(cell.Column * Points, cell.Row * Points, (cell.Column + 1) * Points, (cell.Row + 1) * Points);
 

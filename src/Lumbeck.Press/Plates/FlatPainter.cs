@@ -52,7 +52,8 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
                     if ((long)Columns(more) * (to + 1 - row) * FlatCells.Side * FlatCells.Side > Band) break;
                     here = more;
                 }
-                foreach (var tile in Painted(cells, perInch, here.ToLookup(w => w.Key, w => (w.Column, w.Row)), (here.Min(w => w.Column), row, here.Max(w => w.Column) + 1, to))) yield return tile;
+                var at = new Cells(here.Min(w => w.Column), row, here.Max(w => w.Column) + 1, to);
+                foreach (var tile in Painted(cells, perInch, here.ToLookup(w => w.Key, w => (w.Column, w.Row)), at)) yield return tile;
                 row = to;
             }
         }
@@ -60,12 +61,16 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
 
     private static int Columns(List<(FlatPart, int Column, int)> cells) => cells.Max(c => c.Column) + 1 - cells.Min(c => c.Column);
 
-    private List<(FlatPart, FlatTile)> Painted(FlatCells cells, double perInch, ILookup<FlatPart, (int Column, int Row)> wanted, (int Left, int Top, int Right, int Bottom) at)
+    /// <summary>A band: its columns and rows of cells, the last ones not among them.</summary>
+    private readonly record struct Cells(int Left, int Top, int Right, int Bottom);
+
+    private List<(FlatPart, FlatTile)> Painted(FlatCells cells, double perInch, ILookup<FlatPart, (int Column, int Row)> wanted, Cells at)
     {
         Before?.Invoke();
         var tiles = new List<(FlatPart, FlatTile)>();
         var k = perInch / 72;
-        var window = new Bounds(at.Left * cells.Points, at.Top * cells.Points, (at.Right * cells.Points) + (Lap / k), (at.Bottom * cells.Points) + (Lap / k));
+        var (side, lap) = (cells.Points, Lap / k);
+        var window = new Bounds(at.Left * side, at.Top * side, (at.Right * side) + lap, (at.Bottom * side) + lap);
         var stops = wanted.ToDictionary(w => (w.Key.Piece, w.Key.Mark), w => w.Key);
         var from = wanted.Min(w => w.Key.Piece);
         while (from > 0 && !Under.Hides(scene.Pieces[from], window)) from--;
@@ -78,14 +83,16 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
             Reached = (piece, mark, plates) =>
             {
                 var part = stops[(piece, mark)];
-                foreach (var tile in new Cutting(cells, k, (at.Left, at.Top), plates, Likeness ? [] : Finishes(piece)).Tiles([.. wanted[part]])) tiles.Add((part, tile));
+                var cutting = new Cutting(cells, k, (at.Left, at.Top), plates, Likeness ? [] : Finishes(piece));
+                tiles.AddRange(cutting.Tiles([.. wanted[part]]).Select(tile => (part, tile)));
             },
         });
         return tiles;
     }
 
     /// <summary>Finishing inks that may lie under a part or in it.</summary>
-    private ImmutableArray<string> Finishes(int piece) => [.. scene.Pieces.Take(piece + 1).SelectMany(p => p.Finishes).Distinct().Order(StringComparer.Ordinal)];
+    private ImmutableArray<string> Finishes(int piece) =>
+        [.. scene.Pieces.Take(piece + 1).SelectMany(p => p.Finishes).Distinct().Order(StringComparer.Ordinal)];
 
     /// <summary>Cuts rectangles out of a band.</summary>
     private sealed class Cutting(FlatCells cells, double k, (int Left, int Top) at, Plates plates, ImmutableArray<string> finishes)
@@ -95,8 +102,10 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
             var even = wanted.ToDictionary(c => c, Even);
             // One ink first, row by row; then pixels, which know what lies under their laps.
             foreach (var row in wanted.Where(c => even[c] is not null).GroupBy(c => c.Row).OrderBy(r => r.Key))
-                foreach (var (from, to) in Runs([.. row.Select(c => c.Column).Order()], (a, b) => even[(a, row.Key)]!.AsSpan().SequenceEqual(even[(b, row.Key)])))
-                    yield return Cut(from, row.Key, to, row.Key + 1, isEven: true);
+            {
+                bool alike(int a, int b) => even[(a, row.Key)]!.AsSpan().SequenceEqual(even[(b, row.Key)]);
+                foreach (var (from, to) in Runs([.. row.Select(c => c.Column).Order()], alike)) yield return Cut(from, row.Key, to, row.Key + 1, isEven: true);
+            }
             var open = new List<(int From, int To, int Top, int Bottom)>();
             foreach (var row in wanted.Where(c => even[c] is null).GroupBy(c => c.Row).OrderBy(r => r.Key))
                 foreach (var (from, to) in Runs([.. row.Select(c => c.Column).Order()], (_, _) => true))
@@ -141,13 +150,16 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
         private FlatTile Cut(int left, int top, int right, int bottom, bool isEven)
         {
             var (x, y) = ((left - at.Left) * FlatCells.Side, (top - at.Top) * FlatCells.Side);
-            var (wide, high) = (Math.Min(((right - left) * FlatCells.Side) + Lap, plates.Wide - x), Math.Min(((bottom - top) * FlatCells.Side) + Lap, plates.High - y));
-            var place = new Bounds(left * cells.Points, top * cells.Points, (left * cells.Points) + (wide / k), (top * cells.Points) + (high / k));
+            var wide = Math.Min(((right - left) * FlatCells.Side) + Lap, plates.Wide - x);
+            var high = Math.Min(((bottom - top) * FlatCells.Side) + Lap, plates.High - y);
+            var (px, py) = (left * cells.Points, top * cells.Points);
+            var place = new Bounds(px, py, px + (wide / k), py + (high / k));
             byte[] part(byte[] of, int bytes)
             {
                 if (isEven) return of.AsSpan(((y * plates.Wide) + x) * bytes, bytes).ToArray();
                 var cut = new byte[wide * high * bytes];
-                for (var row = 0; row < high; row++) of.AsSpan((((y + row) * plates.Wide) + x) * bytes, wide * bytes).CopyTo(cut.AsSpan(row * wide * bytes));
+                for (var row = 0; row < high; row++)
+                    of.AsSpan((((y + row) * plates.Wide) + x) * bytes, wide * bytes).CopyTo(cut.AsSpan(row * wide * bytes));
                 return cut;
             }
             return new(place, wide, high, part(plates.Inks, 4), [.. finishes.Select(f => (f, part(plates.Finishes[f], 1)))]);

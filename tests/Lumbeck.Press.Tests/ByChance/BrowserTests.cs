@@ -10,7 +10,7 @@ namespace Lumbeck.Press.Tests.ByChance;
 /// <summary>Small random jobs as Chromium draws their SVG, beside poppler's drawing of their file in a screen's colours: the page shows what the press will lay.</summary>
 public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
 {
-    private const int First = 1, Count = 21, Across = 7;
+    private const int First = 1, Count = 14, Across = 7;
     private const double Scale = 1.5;
 
     [Fact]

@@ -64,30 +64,33 @@ public sealed class RandomDesk : IDisposable
     public IReadOnlyList<Apart> Compared(OnBench on, PressPlan plan)
     {
         var file = Made(on, plan);
-        try { return Compared(file, on.Job.Ticket.House, [.. on.Composed.Sheets.Select(s => s.Scene)]); }
+        try { return Compared(file, on.Composed.Sheets.Length, (i, wide, high) => (Painted(on.Job.Ticket.House, on.Composed.Sheets[i].Scene, wide, high), PlateJudge.Pictured(on.Composed.Sheets[i].Scene, wide, high))); }
         finally { File.Delete(file); }
     }
 
-    private List<Apart> Compared(string file, Core.Houses.House house, IReadOnlyList<Scene> scenes)
-    {
-        var pages = PlateJudge.Ghostscript(file, scenes.Count);
-        return
-        [
-            .. scenes.SelectMany((scene, i) =>
-            {
-                var (wide, high) = (pages[i]["Cyan"].Wide, pages[i]["Cyan"].High);
-                return PlateJudge.Compare(pages[i], PlateJudge.Painted(Desk.PlatesOf(house), scene, wide, high), PlateJudge.Pictured(scene, wide, high)).Select(a => a with { At = $"page {i + 1}, {a.At}" });
-            }),
-        ];
-    }
+    private Dictionary<string, Plate> Painted(Core.Houses.House house, Scene scene, int wide, int high) => PlateJudge.Painted(Desk.PlatesOf(house), scene, wide, high);
 
-    /// <summary>The same for scenes of one house, as pages of one file.</summary>
-    public IEnumerable<string> Differs(Core.Houses.House house, IReadOnlyList<Scene> scenes, PressKind kind)
+    private static List<Apart> Compared(string file, int pages, Func<int, int, int, (Dictionary<string, Plate> Painted, bool[] Pictured)> known) =>
+    [
+        .. PlateJudge.Ghostscript(file, pages).SelectMany((page, i) =>
+        {
+            var (painted, pictured) = known(i, page["Cyan"].Wide, page["Cyan"].High);
+            return PlateJudge.Compare(page, painted, pictured).Select(a => a with { At = $"page {i + 1}, {a.At}" });
+        }),
+    ];
+
+    /// <summary>The same for scenes of one house, as pages of one file of each kind; what the painter has is painted once.</summary>
+    public IEnumerable<string> Differs(Core.Houses.House house, IReadOnlyList<Scene> scenes)
     {
-        var file = Folder[$"pages-{Guid.NewGuid():n}.pdf"];
-        var plan = new PressPlan(kind) { Marks = false };
-        using (var s = File.Create(file)) PressFile.Write(s, scenes, plan, house, new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1), Desk.Shelf, Desk.Pictures);
-        return [.. Told(Compared(file, house, scenes), plan)];
+        var painted = new Dictionary<int, (Dictionary<string, Plate>, bool[])>();
+        foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
+        {
+            var file = Folder[$"pages-{Guid.NewGuid():n}.pdf"];
+            var plan = new PressPlan(kind) { Marks = false };
+            using (var s = File.Create(file)) PressFile.Write(s, scenes, plan, house, new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1), Desk.Shelf, Desk.Pictures);
+            var all = Compared(file, scenes.Count, (i, wide, high) => painted.TryGetValue(i, out var known) ? known : painted[i] = (Painted(house, scenes[i], wide, high), PlateJudge.Pictured(scenes[i], wide, high)));
+            foreach (var told in Told(all, plan)) yield return told;
+        }
     }
 
     public void Dispose() => Folder.Dispose();
@@ -106,8 +109,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     public void Small_jobs_print_as_they_are_seen(int first)
     {
         var jobs = Enumerable.Range(first, 20).Select(seed => random.On(random.Jobs.Small(seed))).ToList();
-        foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
-            random.Differs(jobs[0].Job.Ticket.House, [.. jobs.Select(j => j.Composed.Sheets[0].Scene)], kind).ShouldBeEmpty($"seeds from {first}");
+        random.Differs(jobs[0].Job.Ticket.House, [.. jobs.Select(j => j.Composed.Sheets[0].Scene)]).ShouldBeEmpty($"seeds from {first}");
     }
 
     [Theory]
@@ -127,7 +129,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     public void Any_job_prints_as_it_is_seen()
     {
         var wrong = new System.Collections.Concurrent.ConcurrentBag<string>();
-        Parallel.For(1001, All ? 2001 : 1004, new ParallelOptions { MaxDegreeOfParallelism = 2 }, seed => { foreach (var d in Prints(seed)) wrong.Add(d); });
+        Parallel.For(1001, All ? 2001 : 1003, new ParallelOptions { MaxDegreeOfParallelism = 2 }, seed => { foreach (var d in Prints(seed)) wrong.Add(d); });
         wrong.ShouldBeEmpty();
     }
 
@@ -135,7 +137,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     public void What_Check_calls_clean_reception_accepts_and_what_that_rejects_Check_names()
     {
         var (wrong, clean) = (new List<string>(), 0);
-        for (var seed = 1; seed <= (All ? 300 : 16); seed++)
+        for (var seed = 1; seed <= (All ? 300 : 10); seed++)
         {
             // Once as chance has it, and once without what Check stops.
             foreach (var tidied in (bool[])[false, true])
@@ -153,7 +155,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
             }
         }
         wrong.ShouldBeEmpty();
-        clean.ShouldBeGreaterThan(8);
+        clean.ShouldBeGreaterThan(6);
     }
 
     /// <summary>A job without the items that Check stops, with what it misses.</summary>

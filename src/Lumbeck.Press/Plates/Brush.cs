@@ -1,0 +1,234 @@
+using SkiaSharp;
+
+namespace Lumbeck.Press.Plates;
+
+/// <summary>Lays marks on a layer.</summary>
+internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pixels, bool likeness)
+{
+    /// <summary>Is told of each run of type before it is laid.</summary>
+    public Action<GlyphMark>? Letters { get; init; }
+
+    /// <summary>Is told of each mark by its number once it is laid.</summary>
+    public Action<int>? Laid { get; init; }
+
+    private Layer _on = null!;
+    private Affine _place;
+    private double _scale;
+    private SKRectI _touched;
+
+    /// <summary>Lays marks and gives the part that they touched.</summary>
+    public SKRectI On(Layer layer, Affine place, double scale, SKPath edge, IEnumerable<Mark> marks)
+    {
+        (_on, _place, _scale, _touched) = (layer, place, scale, SKRectI.Empty);
+        LineMark? first = null;
+        var lines = new List<Outline>();
+        void flush()
+        {
+            if (first is null) return;
+            Lines(first, lines, [edge]);
+            first = null;
+            lines.Clear();
+        }
+        // Lines of one ink and weight that follow each other are laid as one: a drawn paper is hundreds of them.
+        var number = -1;
+        foreach (var mark in marks)
+        {
+            number++;
+            if (Laid is null && mark is LineMark l && (first is null || l.IsLike(first))) { first ??= l; lines.Add(l.Shape); continue; }
+            flush();
+            if (mark is LineMark other) { first = other; lines.Add(other.Shape); }
+            else Lay(mark, [edge]);
+            if (Laid is null) continue;
+            flush();
+            Laid(number);
+        }
+        flush();
+        return _touched;
+    }
+
+    private void Lines(LineMark like, List<Outline> shapes, SKPath[] clip)
+    {
+        using (var path = SkiaPath.Of(p => { foreach (var shape in shapes) p.Add(shape, _place); })) mask.Line(path, like, _scale, clip);
+        Ink(like, like.Ink, false);
+    }
+
+    private void Lay(Mark mark, SKPath[] clip)
+    {
+        switch (mark)
+        {
+            case FillMark f:
+                using (var path = SkiaPath.Of(f.Shape, _place, f.EvenOdd)) mask.Fill(path, clip);
+                Ink(f, f.Ink, f.Overprint);
+                break;
+            case LineMark l:
+                Lines(l, [l.Shape], clip);
+                break;
+            case GlyphMark g:
+                using (var path = SkiaPath.Of(line => Glyphs(line, g))) mask.Fill(path, clip);
+                Letters?.Invoke(g);
+                if (g.Shade is { } run) Shade(run);
+                else Ink(g, g.Ink, g.Overprint);
+                break;
+            case SoftMark o:
+                Soft(o, clip);
+                break;
+            case ShadeMark h:
+                using (var path = SkiaPath.Of(h.Shape, _place, h.EvenOdd)) mask.Fill(path, clip);
+                Shade(h.Shade);
+                break;
+            case PictureMark p:
+                // A picture drawn smaller than its frame leaves the rest of that open.
+                using (var path = SkiaPath.Of(p.Clip, _place))
+                using (var own = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), p.Place.Then(_place)))
+                    mask.Fill(path, [.. clip, own]);
+                Picture(p.Place.Then(_place), m => pixels.Of(p.Picture, m, p.Convert, Window()));
+                break;
+            case GrownMark w:
+                using (var path = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), w.Place.Then(_place))) mask.Fill(path, clip);
+                Picture(w.Place.Then(_place), m => pixels.Of(w, m));
+                break;
+            case TilesMark t:
+                using (var path = SkiaPath.Of(t.Clip, _place)) mask.Fill(path, clip);
+                Picture(t.Cell.Then(_place), m => pixels.Of(t.Picture, m, t.Convert, null), (u, v) => Tile(t.Lay, u, v));
+                break;
+            case DrawingMark d:
+                using (var own = SkiaPath.Of(d.Clip, _place, d.EvenOdd))
+                    foreach (var inner in d.Marks) Lay(inner, [.. clip, own]);
+                break;
+        }
+    }
+
+    private void Glyphs(SKPathBuilder line, GlyphMark g)
+    {
+        var upem = type.Metrics(g.Face).UnitsPerEm;
+        foreach (var glyph in g.Glyphs) line.Add(type.Glyph(g.Face, glyph.Id), g.Place(glyph, upem).Then(_place));
+    }
+
+    /// <summary>Multiplies a soft shape with what lies under it.</summary>
+    private void Soft(SoftMark mark, SKPath[] clip)
+    {
+        var b = mark.Bounds;
+        if (b.IsEmpty) return;
+        var place = new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top).Then(_place);
+        using (var path = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), place)) mask.Fill(path, clip);
+        if (mask.Touched.IsEmpty) return;
+        Touch();
+        var (wide, high, cover) = Softness.Of(mark, _scale * 72);
+        var back = place.Inverse();
+        var ink = new Four(Level(mark.Ink.C), Level(mark.Ink.M), Level(mark.Ink.Y), Level(mark.Ink.K));
+        Each((pixel, a) =>
+        {
+            var (u, v) = back.At((pixel % plates.Wide) + 0.5, (pixel / plates.Wide) + 0.5);
+            var (x, y) = ((u * wide) - 0.5, (v * high) - 0.5);
+            var (x0, y0) = ((int)Math.Floor(x), (int)Math.Floor(y));
+            double at(int cx, int cy) => cx < 0 || cy < 0 || cx >= wide || cy >= high ? 0 : cover[(cy * wide) + cx];
+            var (fx, fy) = (x - x0, y - y0);
+            var c = (((at(x0, y0) * (1 - fx)) + (at(x0 + 1, y0) * fx)) * (1 - fy)) + (((at(x0, y0 + 1) * (1 - fx)) + (at(x0 + 1, y0 + 1) * fx)) * fy);
+            var coverage = (int)Math.Round(c * mark.Strength * a / 255);
+            if (mark.Finish is { } finish) _on.Finish(finish.Name).Multiply(pixel, Level(finish.Tint), coverage);
+            if (mark.Finish is null) _on.Multiply(pixel, ink, coverage);
+            else if (likeness) _on.Multiply(pixel, ink, coverage * Likeness(mark.Finish.Value.Name) >> 8);
+        });
+    }
+
+    private static (double U, double V) Tile(Core.Jobs.TileLay lay, double u, double v)
+    {
+        var row = Math.Floor(v);
+        if (lay == Core.Jobs.TileLay.Brick && ((long)row & 1) != 0) u += 0.5;
+        var column = Math.Floor(u);
+        (u, v) = (u - column, v - row);
+        if (lay != Core.Jobs.TileLay.Mirrored) return (u, v);
+        return (((long)column & 1) != 0 ? 1 - u : u, ((long)row & 1) != 0 ? 1 - v : v);
+    }
+
+    private SKRectI Window() => mask.Touched;
+
+    private void Touch()
+    {
+        if (mask.Touched.IsEmpty) return;
+        _touched = _touched.IsEmpty ? mask.Touched : SKRectI.Union(_touched, mask.Touched);
+    }
+
+    private static int Level(int hundredths) => ((hundredths * 255) + 5000) / 10_000;
+
+    private void Ink(Mark mark, Ink ink, bool overprint)
+    {
+        if (mask.Touched.IsEmpty) return;
+        Touch();
+        var strength = 256;
+        if (mark.Finish is { } finish)
+        {
+            var (plate, tint) = (_on.Finish(finish.Name), Level(finish.Tint));
+            Each((pixel, a) => plate.Lay(pixel, tint, a));
+            if (!likeness) return;
+            (strength, overprint) = (Likeness(finish.Name), false);
+        }
+        var four = new Four(Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
+        var t = mask.Touched;
+        for (var row = t.Top; row < t.Bottom; row++) _on.Row((row * plates.Wide) + t.Left, mask.Row(row)[t.Left..t.Right], four, strength, overprint);
+    }
+
+    /// <summary>How much of a finishing ink's likeness shows, of 256.</summary>
+    private static int Likeness(string finish) => (int)(Finishes.Strength(finish) * 256);
+
+    private void Each(Action<int, int> lay)
+    {
+        var t = mask.Touched;
+        for (var row = t.Top; row < t.Bottom; row++)
+        {
+            var cover = mask.Row(row);
+            for (var column = t.Left; column < t.Right; column++)
+                if (cover[column] != 0) lay((row * plates.Wide) + column, cover[column]);
+        }
+    }
+
+    /// <summary>A run's inks at so many places along it.</summary>
+    private const int Places = 2048;
+
+    private void Shade(Shade shade)
+    {
+        if (mask.Touched.IsEmpty) return;
+        Touch();
+        var inks = new Four[Places + 1];
+        for (var i = 0; i <= Places; i++)
+        {
+            var ink = shade.At((double)i / Places);
+            inks[i] = new((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255), (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255));
+        }
+        var back = shade.Way.Then(_place).Inverse();
+        var t = mask.Touched;
+        Layer.Rows(t, row =>
+        {
+            var cover = mask.Row(row);
+            for (var column = t.Left; column < t.Right; column++)
+            {
+                var a = cover[column];
+                if (a == 0) continue;
+                var (x, y) = back.At(column + 0.5, row + 0.5);
+                _on.Lay((row * plates.Wide) + column, inks[(int)Math.Round(Math.Clamp(shade.Along(x, y), 0, 1) * Places)], a, false);
+            }
+        });
+    }
+
+    /// <summary>Lays a picture's pixels, each read between its four neighbours.</summary>
+    private void Picture(Affine place, Func<Affine, PixelPart?> part, Func<double, double, (double, double)>? within = null)
+    {
+        if (mask.Touched.IsEmpty || part(place) is not { } p) return;
+        Touch();
+        var back = place.Inverse();
+        var t = mask.Touched;
+        Layer.Rows(t, row =>
+        {
+            var cover = mask.Row(row);
+            for (var column = t.Left; column < t.Right; column++)
+            {
+                var a = cover[column];
+                if (a == 0) continue;
+                var (u, v) = back.At(column + 0.5, row + 0.5);
+                if (within is not null) (u, v) = within(u, v);
+                var four = p.At(u, v, out var alpha);
+                _on.Lay((row * plates.Wide) + column, four, alpha == 255 ? a : ((a * alpha) + 127) / 255, false);
+            }
+        });
+    }
+}
