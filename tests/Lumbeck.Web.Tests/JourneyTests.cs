@@ -135,7 +135,8 @@ public sealed class JourneyTests(Browser browser)
         browser.AndWait(() => browser.Find("#list-front [data-add=text]").Click());
         var row = browser.Find("#list-front [id^=row-text-]");
         var id = row.GetDomAttribute("id")!["row-".Length..];
-        browser.Text($"#row-{id}").ShouldContain("These are the words it was added with");
+        // The row opens once the page has it.
+        browser.Until(() => browser.Text($"#row-{id}").Contains("These are the words it was added with", StringComparison.Ordinal));
         browser.Type($"#f-item-{id}-words", "A second printing");
         browser.Type($"#f-item-{id}-size", "16");
         browser.Find($"#f-item-{id}-size").GetDomProperty("value").ShouldBe("16 pt");
