@@ -76,7 +76,11 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         if (!finished) return;
         // What lies over a finishing ink and hides it takes it off its plate.
         foreach (var name in piece.Finishes)
-            Group(piece, piece.Marks.SkipWhile(m => m.Finish?.Name != name).Where(m => m.Finish is null || m.Finish.Value.Name == name).Select(m => OnPlate(m, name)).OfType<Mark>(), toPage, overprinted: piece.Blend == Core.Jobs.Blend.Screen, plainly: piece.Blend == Core.Jobs.Blend.Screen);
+        {
+            var over = piece.Marks.SkipWhile(m => m.Finish?.Name != name).Where(m => m.Finish is null || m.Finish.Value.Name == name);
+            var screened = piece.Blend == Core.Jobs.Blend.Screen;
+            Group(piece, over.Select(m => OnPlate(m, name)).OfType<Mark>(), toPage, overprinted: screened, plainly: screened);
+        }
     }
 
     /// <summary>A mark as it is on a finishing ink's plate: its tint, or none of it where it hides that; null for what overprints and leaves it.</summary>
@@ -89,7 +93,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             GlyphMark g => g with { Shade = null, Finish = (finish, 0) },
             PictureMark p => new FillMark(p.Clip, Ink.White) { Finish = (finish, 0) },
             TilesMark t => new FillMark(t.Clip, Ink.White) { Finish = (finish, 0) },
-            DrawingMark d => new DrawingMark([.. d.Marks.Select(m => OnPlate(m, finish)).OfType<Mark>()], d.Clip),
+            DrawingMark d => d with { Marks = [.. d.Marks.Select(m => OnPlate(m, finish)).OfType<Mark>()] },
             _ => mark with { Finish = (finish, 0) },
         };
 

@@ -15,7 +15,7 @@ public sealed record PressNote(string Title, string Author, string Subject, Date
 }
 
 /// <summary>
-/// Writes files of every kind (PRINT.md). A kind is a few rules: PDF/X-4 keeps transparency, PDF/X-1a and what is in a screen's colours have it flattened;
+/// Writes files of every kind (docs/press-files.md). A kind is a few rules: PDF/X-4 keeps transparency, PDF/X-1a and what is in a screen's colours have it flattened;
 /// marks make the page larger than the bleed; a panel is the sheet seen through a smaller page; a mock-up lays the sheet over several.
 /// </summary>
 public static class PressFile

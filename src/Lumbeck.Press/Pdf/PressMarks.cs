@@ -5,7 +5,7 @@ using Lumbeck.Press.Faces;
 namespace Lumbeck.Press.Pdf;
 
 /// <summary>
-/// Printer's marks (PRINT.md, Common to all), all of them outside the bleed: crop marks of 0.25 pt in the colour of all plates, dashed fold marks,
+/// Printer's marks (docs/press-files.md), all of them outside the bleed: crop marks of 0.25 pt in the colour of all plates, dashed fold marks,
 /// bleed marks, an ink bar and a slug line, as the house asks.
 /// </summary>
 /// <param name="page">The page.</param>

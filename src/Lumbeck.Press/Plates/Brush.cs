@@ -125,9 +125,9 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
             var (fx, fy) = (x - x0, y - y0);
             var c = (((at(x0, y0) * (1 - fx)) + (at(x0 + 1, y0) * fx)) * (1 - fy)) + (((at(x0, y0 + 1) * (1 - fx)) + (at(x0 + 1, y0 + 1) * fx)) * fy);
             var coverage = (int)Math.Round(c * mark.Strength * a / 255);
-            if (mark.Finish is { } finish) _on.Finish(finish.Name).Multiply(pixel, Level(finish.Tint), coverage);
-            if (mark.Finish is null) _on.Multiply(pixel, ink, coverage);
-            else if (likeness) _on.Multiply(pixel, ink, coverage * Likeness(mark.Finish.Value.Name) >> 8);
+            if (mark.Finish is not { } finish) { _on.Multiply(pixel, ink, coverage); return; }
+            _on.Finish(finish.Name).Multiply(pixel, Level(finish.Tint), coverage);
+            if (likeness) _on.Multiply(pixel, ink, coverage * Likeness(finish.Name) >> 8);
         });
     }
 

@@ -4,7 +4,7 @@ using Lumbeck.Press.Pictures;
 namespace Lumbeck.Press.Plates;
 
 /// <summary>
-/// Composes a part of a scene in the press's own inks (PRINT.md, Screen and plates): how much of a pixel a shape covers comes from Skia, what lies over what is reckoned here.
+/// Composes a part of a scene in the press's own inks (docs/press-files.md): how much of a pixel a shape covers comes from Skia, what lies over what is reckoned here.
 /// </summary>
 /// <param name="type">Faces.</param>
 /// <param name="files">Where pictures are; none are painted where null.</param>
