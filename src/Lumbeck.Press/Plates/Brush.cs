@@ -196,16 +196,21 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
             inks[i] = new((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255), (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255));
         }
         var back = shade.Way.Then(_place).Inverse();
+        Covered(back, (pixel, x, y, a) => _on.Lay(pixel, inks[(int)Math.Round(Math.Clamp(shade.Along(x, y), 0, 1) * Places)], a, false));
+    }
+
+    /// <summary>Goes over all that is covered, row by row: the pixel, where its middle lies in the points that a placing leads back to, and how far it is covered.</summary>
+    private void Covered(Affine back, Action<int, double, double, int> lay)
+    {
         var t = mask.Touched;
         Layer.Rows(t, row =>
         {
             var cover = mask.Row(row);
             for (var column = t.Left; column < t.Right; column++)
             {
-                var a = cover[column];
-                if (a == 0) continue;
+                if (cover[column] == 0) continue;
                 var (x, y) = back.At(column + 0.5, row + 0.5);
-                _on.Lay((row * plates.Wide) + column, inks[(int)Math.Round(Math.Clamp(shade.Along(x, y), 0, 1) * Places)], a, false);
+                lay((row * plates.Wide) + column, x, y, cover[column]);
             }
         });
     }
@@ -215,20 +220,11 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     {
         if (mask.Touched.IsEmpty || part(place) is not { } p) return;
         Touch();
-        var back = place.Inverse();
-        var t = mask.Touched;
-        Layer.Rows(t, row =>
+        Covered(place.Inverse(), (pixel, u, v, a) =>
         {
-            var cover = mask.Row(row);
-            for (var column = t.Left; column < t.Right; column++)
-            {
-                var a = cover[column];
-                if (a == 0) continue;
-                var (u, v) = back.At(column + 0.5, row + 0.5);
-                if (within is not null) (u, v) = within(u, v);
-                var four = p.At(u, v, out var alpha);
-                _on.Lay((row * plates.Wide) + column, four, alpha == 255 ? a : ((a * alpha) + 127) / 255, false);
-            }
+            if (within is not null) (u, v) = within(u, v);
+            var four = p.At(u, v, out var alpha);
+            _on.Lay(pixel, four, alpha == 255 ? a : ((a * alpha) + 127) / 255, false);
         });
     }
 }
