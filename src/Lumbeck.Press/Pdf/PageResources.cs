@@ -72,9 +72,10 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
 
     private int _mixed;
 
-    public string? Picture(PictureMark mark, double points) => images.Of(mark.Picture, points, mark.Convert) is { } number ? Image(number, mark.Picture) : null;
+    public string? Picture(PictureMark mark, double points) =>
+        images.Of(mark.Picture, points, mark.Convert) is { } number ? Image(OnPlate(mark, number), mark.Picture) : null;
 
-    public string? Grown(GrownMark mark) => images.Of(mark) is { } number ? Image(number, mark.Picture) : null;
+    public string? Grown(GrownMark mark) => images.Of(mark) is { } number ? Image(OnPlate(mark, number), mark.Picture) : null;
 
     private string Image(int number, Picture picture)
     {
@@ -82,9 +83,13 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         return Named(number);
     }
 
+    /// <summary>A picture in its own inks, or as far as it hides a finishing ink's plate.</summary>
+    private int OnPlate(Mark mark, int picture) => mark.Finish is { } finish ? images.OnPlate(picture, Plate(finish.Name), finish.Tint) : picture;
+
     public string? Tiles(TilesMark mark, Affine cell, double points)
     {
-        if (images.Of(mark.Picture, points, mark.Convert) is not { } number) return null;
+        if (images.Of(mark.Picture, points, mark.Convert) is not { } picture) return null;
+        var number = OnPlate(mark, picture);
         Mixes |= !mark.Picture.Opaque;
         var (across, down, tiles) = TileCell.Of(mark.Lay);
         // A pattern's own space is the tile's unit square, y down; its matrix leads to the page (8.7.3.1).
@@ -196,16 +201,4 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         static string refs(SortedDictionary<string, int> of) => string.Concat(of.Select(o => $"/{o.Key} {o.Value} 0 R "));
         return pdf.Object(_number, $"<< /ExtGState << {_states} >> /XObject << {refs(_objects)}>> /Pattern << {refs(_patterns)}>> /Shading << {refs(_shades)}>> /ColorSpace << {string.Concat(_plates.Values.Select(p => $"/{p} "))}>> /Font << {fonts}>> {more}>>");
     }
-}
-
-/// <summary>The smallest part of a pattern of tiles that repeats, in tiles.</summary>
-public static class TileCell
-{
-    /// <summary>How many tiles wide and high it is, and where its tiles lie.</summary>
-    public static (int Across, int Down, IReadOnlyList<Affine> Tiles) Of(TileLay lay) => lay switch
-    {
-        TileLay.Brick => (1, 2, [Affine.Identity, Affine.Move(-0.5, 1), Affine.Move(0.5, 1)]),
-        TileLay.Mirrored => (2, 2, [.. from row in (int[])[0, 1] from column in (int[])[0, 1] select ShapeDrawing.TileFlip(lay, column, row).Then(Affine.Move(column, row))]),
-        _ => (1, 1, [Affine.Identity]),
-    };
 }

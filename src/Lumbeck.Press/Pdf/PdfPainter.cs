@@ -33,8 +33,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                     before = g;
                 }
             }
-        // A page begins as nothing, and what is screened with nothing is all there (11.4.5, 11.6.6): paper lies under it first.
-        if (scene.Pieces.Any(p => p is { IsEmpty: false, Blend: Core.Jobs.Blend.Screen }))
+        // A page begins as nothing, and what is mixed or overprinted with nothing is all there (11.4.5, 11.6.6, 11.7.4.3): paper lies under it first.
+        if (scene.Pieces.Any(p => !p.IsEmpty && (p.Mixes || p.Softens || p.SeesThrough)))
         {
             _s.Append("/Gk gs ").Append(ink.Filled(Ink.White)).Append('\n');
             Shape(Outline.Rectangle(0, 0, scene.Width, scene.Height), page);
@@ -70,31 +70,44 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     /// </summary>
     private void Mixed(Piece piece, Affine toPage)
     {
-        var finished = piece.StandsAlone && piece.Finishes.Any();
-        var inks = finished ? piece.Marks.Where(m => m.Finish is null) : piece.Marks;
-        if (inks.Any()) Group(piece, inks, toPage, overprinted: !piece.StandsAlone, plainly: !piece.StandsAlone);
-        if (!finished) return;
+        var finishes = piece.StandsAlone ? [.. piece.Finishes] : (string[])[];
+        var screened = piece.Blend == Core.Jobs.Blend.Screen;
+        IEnumerable<Mark> inks = finishes.Length == 0 ? piece.Marks : piece.Marks.Where(m => m.Finish is null);
+        if (screened) inks = inks.SelectMany(m => Keeping(m, finishes));
+        if (inks.Any()) Group(piece, inks, toPage, overprinted: !piece.StandsAlone || screened, plainly: !piece.StandsAlone);
         // What lies over a finishing ink and hides it takes it off its plate.
-        foreach (var name in piece.Finishes)
+        foreach (var name in finishes)
         {
-            var over = piece.Marks.SkipWhile(m => m.Finish?.Name != name).Where(m => m.Finish is null || m.Finish.Value.Name == name);
-            var screened = piece.Blend == Core.Jobs.Blend.Screen;
+            var over = piece.Marks.SkipWhile(m => !screened && m.Finish?.Name != name).Where(m => m.Finish is null || m.Finish.Value.Name == name);
             Group(piece, over.Select(m => OnPlate(m, name)).OfType<Mark>(), toPage, overprinted: screened, plainly: screened);
         }
     }
 
-    /// <summary>A mark as it is on a finishing ink's plate: its tint, or none of it where it hides that; null for what overprints and leaves it.</summary>
-    private static Mark? OnPlate(Mark mark, string finish) => mark.Finish is not null
+    /// <summary>
+    /// A mark that is screened, and leaves some finishing inks' plates as they are: what is screened with all of an ink is as it was (11.3.5.2), so it has all of those.
+    /// </summary>
+    private static IEnumerable<Mark> Keeping(Mark mark, string[] finishes) =>
+        [mark, .. finishes.Select(f => OnPlate(mark is FillMark or GlyphMark ? Covering(mark) : mark, f, 10_000)).OfType<Mark>()];
+
+    private static Mark Covering(Mark mark) => mark switch
+    {
+        FillMark f => f with { Overprint = false },
+        GlyphMark g => g with { Overprint = false },
+        _ => mark,
+    };
+
+    /// <summary>
+    /// A mark as it is on a finishing ink's plate: its tint, or none of it where it hides that (or so much of it); null for what overprints and leaves it.
+    /// </summary>
+    private static Mark? OnPlate(Mark mark, string finish, int tint = 0) => mark.Finish is not null
         ? mark
         : mark switch
         {
             FillMark { Overprint: true } or GlyphMark { Overprint: true, Shade: null } or SoftMark => null,
-            ShadeMark h => new FillMark(h.Shape, Ink.White) { EvenOdd = h.EvenOdd, Finish = (finish, 0) },
-            GlyphMark g => g with { Shade = null, Finish = (finish, 0) },
-            PictureMark p => new FillMark(p.Clip, Ink.White) { Finish = (finish, 0) },
-            TilesMark t => new FillMark(t.Clip, Ink.White) { Finish = (finish, 0) },
-            DrawingMark d => d with { Marks = [.. d.Marks.Select(m => OnPlate(m, finish)).OfType<Mark>()] },
-            _ => mark with { Finish = (finish, 0) },
+            ShadeMark h => new FillMark(h.Shape, Ink.White) { EvenOdd = h.EvenOdd, Finish = (finish, tint) },
+            GlyphMark g => g with { Shade = null, Finish = (finish, tint) },
+            DrawingMark d => d with { Marks = [.. d.Marks.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()] },
+            _ => mark with { Finish = (finish, tint) },
         };
 
     private void Group(Piece piece, IEnumerable<Mark> group, Affine toPage, bool overprinted, bool plainly)
@@ -130,26 +143,21 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                 Overprint(l.Finish is not null && _finishesOverprint);
                 if (l.Finish is { } finish) _s.Append('/').Append(has.Finish(finish.Name)).Append(" CS ").Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" SCN ");
                 else _s.Append(ink.Lined(l.Ink)).Append(' ');
-                Line(l, toPage);
+                PdfPath.Line(_s, l, toPage);
                 break;
             case PictureMark p:
-                Overprint(false);
+                Overprint(p.Finish is not null && _finishesOverprint);
                 var placed = p.Place.Then(toPage);
                 if (has.Picture(p, Wide(placed)) is { } picture) Clipped(p.Clip, toPage, false, () => Image(picture, placed));
                 break;
             case GrownMark w:
-                Overprint(false);
+                Overprint(w.Finish is not null && _finishesOverprint);
                 var whole = w.Place.Then(toPage);
                 if (has.Grown(w) is { } grown) { _s.Append("q\n"); Image(grown, whole); _s.Append("Q\n"); }
                 break;
             case TilesMark t:
-                var cell = t.Cell.Then(toPage);
-                if (has.Tiles(t, cell, Wide(cell)) is not { } tiles) break;
-                Overprint(false);
-                _s.Append("/Pattern cs /").Append(tiles).Append(" scn\n");
-                _fill = null;
-                Shape(t.Clip, toPage);
-                _s.Append("f\n");
+                Overprint(t.Finish is not null && _finishesOverprint);
+                Tiles(t, toPage);
                 break;
             case DrawingMark d:
                 Clipped(d.Clip, toPage, d.EvenOdd, () => { foreach (var inner in d.Marks) Mark(inner, toPage); });
@@ -179,18 +187,32 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         }
     }
 
-    /// <summary>A line with its joins, ends and dashes (8.4.3).</summary>
-    private void Line(LineMark l, Affine toPage)
+    /// <summary>Most tiles that are drawn one by one.</summary>
+    private const int MostTiles = 1000;
+
+    private void Tiles(TilesMark tiled, Affine toPage)
     {
-        _s.Append(PdfText.Figure(l.Width)).Append(" w ").Append(l.Join switch { LineJoin.Miter => 0, LineJoin.Round => 1, _ => 2 }).Append(" j");
-        if (l.Join == LineJoin.Miter) _s.Append(' ').Append(PdfText.Figure(l.MiterLimit)).Append(" M");
-        if (l.Cap != LineCap.Butt) _s.Append(l.Cap == LineCap.Round ? " 1 J" : " 2 J");
-        _s.Append('\n');
-        if (l.Dash.Length > 0) _s.Append('[').AppendJoin(' ', l.Dash.Select(PdfText.Figure)).Append("] ").Append(PdfText.Figure(l.DashFrom)).Append(" d\n");
-        Shape(l.Shape, toPage);
-        _s.Append("S\n");
-        if (l.Cap != LineCap.Butt) _s.Append("0 J\n");
-        if (l.Dash.Length > 0) _s.Append("[] 0 d\n");
+        if (TileCell.Over(tiled, MostTiles) is { } few)
+        {
+            Clipped(tiled.Clip, toPage, false, () =>
+            {
+                foreach (var tile in few)
+                {
+                    var place = tile.Place.Then(toPage);
+                    if (has.Picture(tile, Wide(place)) is not { } picture) return;
+                    _s.Append("q ");
+                    Image(picture, place);
+                    _s.Append("Q\n");
+                }
+            });
+            return;
+        }
+        var cell = tiled.Cell.Then(toPage);
+        if (has.Tiles(tiled, cell, Wide(cell)) is not { } pattern) return;
+        _s.Append("/Pattern cs /").Append(pattern).Append(" scn\n");
+        _fill = null;
+        Shape(tiled.Clip, toPage);
+        _s.Append("f\n");
     }
 
     /// <summary>A flattened part seen through a shape, or through letters that clip as type does (9.3.6).</summary>
@@ -287,33 +309,5 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     /// <summary>A run of type; 0 filled, 3 not seen, 7 a clip (9.3.6).</summary>
     private void Glyphs(GlyphMark g, Affine toPage, int mode = 0) => new PdfLetters(_s, has, _read).Write(g, toPage, mode);
 
-    private void Shape(Outline o, Affine m)
-    {
-        var p = 0;
-        double x = 0, y = 0;
-        (double X, double Y) Next() => m.At(o.Points[p++], o.Points[p++]);
-        void Put(params ReadOnlySpan<double> figures) { foreach (var f in figures) _s.Append(PdfText.Figure(f)).Append(' '); }
-        foreach (var stroke in o.Strokes)
-            switch (stroke)
-            {
-                case Stroke.Move: (x, y) = Next(); Put(x, y); _s.Append("m\n"); break;
-                case Stroke.Line: (x, y) = Next(); Put(x, y); _s.Append("l\n"); break;
-                case Stroke.Quad:
-                    // A quad is the cubic whose handles lie two thirds of the way to its own.
-                    var (qx, qy) = Next();
-                    var (ex, ey) = Next();
-                    Put(x + ((qx - x) * 2 / 3), y + ((qy - y) * 2 / 3), ex + ((qx - ex) * 2 / 3), ey + ((qy - ey) * 2 / 3), ex, ey);
-                    _s.Append("c\n");
-                    (x, y) = (ex, ey);
-                    break;
-                case Stroke.Cubic:
-                    var (ax, ay) = Next();
-                    var (bx, by) = Next();
-                    (x, y) = Next();
-                    Put(ax, ay, bx, by, x, y);
-                    _s.Append("c\n");
-                    break;
-                default: _s.Append("h\n"); break;
-            }
-    }
+    private void Shape(Outline o, Affine m) => PdfPath.Write(_s, o, m);
 }

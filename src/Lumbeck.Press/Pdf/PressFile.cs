@@ -53,13 +53,13 @@ public static class PressFile
             var page = PageBoxes.Of(sheet.Sheet, plan, house);
             var scene = page.Seen(plan.Zones && plan.Kind == PressKind.Proof ? ZonesOver.Of(sheet) : sheet);
             FlatImages? flats = null;
-            if (plan.Flat)
+            var flattened = plan.Flat ? Flattening.Of(scene, plan.FlatPerInch, finishes: plan.InRgb) : Flattening.WhatMust(scene, plan.FlatPerInch);
+            if (!flattened.Parts.IsEmpty)
             {
-                var flattened = Flattening.Of(scene, plan.FlatPerInch, finishes: plan.InRgb);
                 flats = new(pdf, house, plan.InRgb);
                 flats.Write(new(painter, scene, flattened.Parts, page.Sight) { Likeness = plan.InRgb, Before = before });
-                scene = flattened.Scene;
             }
+            scene = flattened.Scene;
             var has = new PageResources(pdf, Face, images, ink, page.Media) { Flats = flats };
             var content = new PdfPainter(scene, has, ink, page.OnPage(scene), outlines ? Shaped : null).Paint();
             // What hangs over the sheet's edge ends at the bleed; beyond it are marks alone.

@@ -9,6 +9,8 @@ namespace Lumbeck.Press.Pdf;
 internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? files)
 {
     private readonly Dictionary<(string What, int Wide, bool Convert), int> _written = [];
+    private readonly Dictionary<(int Picture, string Plate, int Tint), int> _onPlates = [];
+    private readonly Dictionary<int, int> _masks = [];
 
     /// <summary>Pixels an inch at most; the house's where null.</summary>
     public int? PerInch { get; init; }
@@ -25,6 +27,19 @@ internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? fil
 
     public int? Of(GrownMark mark) => files is null ? null : Of(mark.How.Recipe, mark.Wide, mark.Convert, () => files.GrownOf(mark, mark.Wide));
 
+    /// <summary>A picture's coverage in one tint of a finishing ink's plate: a single sample, seen through the picture's own soft mask.</summary>
+    /// <param name="picture">One that is in the file.</param>
+    /// <param name="plate">The plate's colour space.</param>
+    /// <param name="tint">Of 10,000.</param>
+    public int OnPlate(int picture, string plate, int tint)
+    {
+        if (_onPlates.TryGetValue((picture, plate, tint), out var known)) return known;
+        var mask = _masks.TryGetValue(picture, out var m) ? $" /SMask {m} 0 R" : "";
+        return _onPlates[(picture, plate, tint)] = pdf.Stream(
+            $"/Type /XObject /Subtype /Image /Width 1 /Height 1 /ColorSpace {plate} /BitsPerComponent 8{mask}",
+            s => s.WriteByte((byte)(tint * 255 / 10_000)));
+    }
+
     private int Of(string what, int wide, bool convert, Func<string> file) => _written.TryGetValue((what, wide, convert), out var known) ? known
         : _written[(what, wide, convert)] = Make(file, wide, convert);
 
@@ -40,6 +55,8 @@ internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? fil
         var mask = p.Alpha is { } alpha ? pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} /ColorSpace /DeviceGray /BitsPerComponent 8", s => s.Write(alpha)) : (int?)null;
         // JPEG files of four inks hold them the other way round, as their readers expect.
         var colour = Rgb ? "/ColorSpace /DeviceRGB" : p.Gray ? "/ColorSpace /DeviceGray" : "/ColorSpace /DeviceCMYK /Decode [1 0 1 0 1 0 1 0]";
-        return pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} {colour} /BitsPerComponent 8 /Filter /DCTDecode{(mask is { } m ? $" /SMask {m} 0 R" : "")}", p.Save, compress: false);
+        var image = pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} {colour} /BitsPerComponent 8 /Filter /DCTDecode{(mask is { } m ? $" /SMask {m} 0 R" : "")}", p.Save, compress: false);
+        if (mask is { } own) _masks[image] = own;
+        return image;
     }
 }

@@ -61,6 +61,18 @@ internal static class Flattening
         return new(scene with { Pieces = pieces.ToImmutable() }, parts);
     }
 
+    /// <summary>Flattens what no file with live transparency says: soft marks that are screened beside finishing inks, which are not screened with them.</summary>
+    public static Flattened WhatMust(Scene scene, double perInch)
+    {
+        ImmutableArray<Piece> pieces = [.. scene.Pieces.Select((p, i) => Must(p) ? Mixed(scene, i, perInch) : p)];
+        ImmutableArray<FlatPart> parts = [.. pieces.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part).Distinct()];
+        Sharpen(parts, perInch);
+        return new(scene with { Pieces = pieces }, parts);
+    }
+
+    private static bool Must(Piece piece) =>
+        piece is { IsEmpty: false, Blend: Blend.Screen } && (piece.SeesThrough || piece.Softens) && piece.Finishes.Any();
+
     private static bool SeesThrough(Mark mark, bool finishes) =>
         mark is SoftMark or PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false } or GrownMark { Picture.Opaque: false }
         || (finishes && mark.Finish is not null);

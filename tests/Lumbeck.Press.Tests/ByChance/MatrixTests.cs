@@ -21,10 +21,10 @@ public sealed class MatrixTests(RandomDesk random) : IClassFixture<RandomDesk>
         ("gradient", new GradientPaint(Run.Straight, 30, [new(new InkPaint(P(80, 0, 40, 10)), 0), new(new SwatchPaint("s"), 10_000)])),
     ];
 
-    private static readonly (decimal Opacity, Blend Blend)[] Mixes = [(100, Blend.Normal), (85, Blend.Normal), (100, Blend.Multiply), (70, Blend.Multiply), (100, Blend.Screen)];
+    private static readonly (decimal Opacity, Blend Blend)[] Mixes = [(100, Blend.Normal), (85, Blend.Normal), (100, Blend.Multiply), (70, Blend.Multiply), (100, Blend.Screen), (45, Blend.Screen)];
 
     /// <summary>One item of a kind, of which one mark is in the paint; null where that kind takes no such paint.</summary>
-    private static Item? Made(string kind, Paint paint, string id, Hold hold)
+    private Item? Made(string kind, Paint paint, string id, Hold hold)
     {
         var (wide, high) = (new Span(Mm(16)), new Span(Mm(9)));
         var line = Length.FromPoints(4);
@@ -43,12 +43,14 @@ public sealed class MatrixTests(RandomDesk random) : IClassFixture<RandomDesk>
             "soft shadow" => text() with { Shadow = new(paint, Length.FromPoints(3), Length.FromPoints(3), Length.FromPoints(6), 80) },
             "plate" => text() with { Backing = new(paint, Length.FromPoints(3), default) },
             "letters on a plate" => text() with { Style = text().Style with { Paint = paint }, Backing = new(new InkPaint(P(0, 0, 80, 0)), Length.FromPoints(3), default) },
+            // A picture that one sees through, over a fill, under a line.
+            "picture" => new PictureItem { Id = id, Hold = hold, Width = wide, Height = high, Picture = random.Pictures[1], Fill = paint, Line = new InkPaint(P(0, 0, 90, 0)), LineWidth = line },
             "code" => new CodeItem { Id = id, Hold = hold, Link = "t", Side = Mm(9), Paint = paint },
             _ => throw new InvalidOperationException(kind),
         };
     }
 
-    private static readonly string[] Kinds = ["fill", "line", "fill and line", "dashes", "letters", "edge", "hard shadow", "soft shadow", "plate", "letters on a plate", "code"];
+    private static readonly string[] Kinds = ["fill", "line", "fill and line", "dashes", "letters", "edge", "hard shadow", "soft shadow", "plate", "letters on a plate", "code", "picture"];
 
     [Fact]
     public void Every_mark_in_every_paint_lies_on_the_same_plates_in_both_files()
@@ -59,7 +61,7 @@ public sealed class MatrixTests(RandomDesk random) : IClassFixture<RandomDesk>
         foreach (var (opacity, blend) in Mixes)
         {
             var job = Starters.Job(house, "Every mark") with { };
-            job = job with { Ticket = job.Ticket with { Binding = BindingKind.Front, Trim = Size.FromMillimetres(150, 140) }, Swatches = [new("s", "Swell", P(60, 0, 30, 0))] };
+            job = job with { Ticket = job.Ticket with { Binding = BindingKind.Front, Trim = Size.FromMillimetres(150, 152) }, Swatches = [new("s", "Swell", P(60, 0, 30, 0))] };
             job = job.WithPieces();
             job = new PaintGround(new InkPaint(P(60, 0, 0, 0))).Apply(job);
             job = new LayPaper(new ContourLines { Seed = 3, Paint = new FinishPaint("foil", 7000) }).Apply(job);

@@ -67,6 +67,16 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     }
 
     [Fact]
+    public void What_is_screened_over_foil_takes_it_off_once_and_its_own_foil_is_laid_plainly()
+    {
+        var foil = Patch("f", 5, 5, new FinishPaint("foil"));
+        Has(Begun(null, foil, Patch("s", 5, 5, Inked(0, 30, 0, 0)) with { Opacity = 44, Blend = Blend.Screen }), 15, 15, 0, 0, 0, 0, 56);
+        var framed = Patch("s", 5, 5, Inked(0, 30, 0, 0)) with { Opacity = 44, Blend = Blend.Screen, Line = new FinishPaint("foil"), LineWidth = Length.FromPoints(20) };
+        Has(Begun(null, foil, framed), 15, 15, 0, 0, 0, 0, 56);
+        Has(Begun(null, foil, framed), 6, 15, 0, 0, 0, 0, 100);
+    }
+
+    [Fact]
     public void Black_letters_are_mixed_with_their_own_plate_and_edge_before_they_meet_the_ground()
     {
         // A stem of 20 pt bold is over a millimetre wide, 3 mm in from its box.

@@ -1,0 +1,38 @@
+using System.Security.Cryptography;
+using Lumbeck.Press.Pdf;
+
+namespace Lumbeck.Desk.Tests;
+
+/// <summary>
+/// With their job's id, revision and clock given, the demo's files keep their bytes. Where one is meant to change, <c>LUMBECK_KEEP=1</c> writes the hashes anew.
+/// </summary>
+public sealed class DemoFilesTests : IDisposable
+{
+    private static readonly string[] Plans = ["x4", "x4+marks", "x1a", "pdf+outlines", "pdf+rgb", "proof+zones", "mockup", "screen+pixels=900"];
+
+    private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+
+    public void Dispose() => Directory.Delete(_folder, recursive: true);
+
+    private sealed class Still : TimeProvider
+    {
+        public override DateTimeOffset GetUtcNow() => new(2026, 11, 28, 12, 0, 0, TimeSpan.Zero);
+    }
+
+    [Fact]
+    public void Every_file_of_the_demo_keeps_its_bytes()
+    {
+        var desk = new Desk(_folder, new Still());
+        var made = new List<string>();
+        foreach (var on in desk.Jobs())
+            foreach (var plan in Plans)
+            {
+                using var file = new MemoryStream();
+                // A screen's picture is of the front, and files for printers are asked whether or not this house takes them.
+                desk.WritePress(on with { JobId = on.Slug }, PressPlan.Read(plan), file);
+                made.Add($"{on.Slug} {plan} {Convert.ToHexStringLower(SHA256.HashData(file.GetBuffer().AsSpan(0, (int)file.Length)))}");
+            }
+        if (Environment.GetEnvironmentVariable("LUMBECK_KEEP") == "1") File.WriteAllLines(Golden.Source("demo-files.txt"), made);
+        made.ShouldBe(File.ReadAllLines(Golden.Path("demo-files.txt")));
+    }
+}
