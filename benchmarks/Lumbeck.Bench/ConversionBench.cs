@@ -25,9 +25,9 @@ internal static class ConversionBench
         var files = Enumerable.Range(1, 3).Select(n => Photograph(folder, n)).ToList();
         var (rgb, cmyk) = (Profiles.PathOf("sRGB"), Profiles.PathOf(Coated.Profile));
         using (var wrap = Image.Thumbnail(files[0], 3474, height: 2475, crop: Enums.Interesting.Centre)) wrap.Jpegsave(Path.Combine(folder, "wrap.jpg"), q: 92);
-        Pair("24 MP JPEG to a preview (aim 1.5 ×)", Own("preview", folder, files[0]), "vips thumbnail", "vips", ["thumbnail", files[0], Path.Combine(folder, "thumb.webp"), "1600"]);
-        Pair("three of them to the press at 300 ppi (0.6 ×)", Own("press", folder, [.. files]), "vips icc_transform, each", "bash", ["-c", string.Join(" && ", files.Select(f => $"vips icc_transform {f} {folder}/out.v {cmyk} --input-profile {rgb} --intent relative --black-point-compensation"))]);
-        Pair("20 mm grown round a 300 ppi wrap (10 s)", Own("grow", folder, files[0]), "its preview (1 s)", "dotnet", [typeof(ConversionBench).Assembly.Location, "do", "grow-preview", folder, files[0]]);
+        Pair("24 MP JPEG to a preview", Own("preview", folder, files[0]), "vips thumbnail", "vips", ["thumbnail", files[0], Path.Combine(folder, "thumb.webp"), "1600"], new Aim(1.5, "×", "time"));
+        Pair("three of them to the press at 300 ppi", Own("press", folder, [.. files]), "vips icc_transform, each", "bash", ["-c", string.Join(" && ", files.Select(f => $"vips icc_transform {f} {folder}/out.v {cmyk} --input-profile {rgb} --intent relative --black-point-compensation"))], new Aim(0.6, "×", "processor"));
+        Pair("20 mm grown round a 300 ppi wrap", Own("grow", folder, files[0]), "its preview", "dotnet", [typeof(ConversionBench).Assembly.Location, "do", "grow-preview", folder, files[0]], own: new Aim(10, "s"), peers: new Aim(1, "s"));
     }
 
     internal static string Photograph(string folder, int seed)
@@ -69,14 +69,30 @@ internal static class ConversionBench
         Console.WriteLine($"most {most} MB");
     }
 
-    internal static void Pair(string name, string[] own, string peer, string program, string[] arguments)
+    /// <summary>A process of ours and its peer's, each the middle of three runs.</summary>
+    /// <param name="name">What is timed.</param>
+    /// <param name="ownArguments">What our process is begun with.</param>
+    /// <param name="peer">What the peer is.</param>
+    /// <param name="program">Its program.</param>
+    /// <param name="arguments">What that is begun with.</param>
+    /// <param name="share">What our share of the peer's is to stay under.</param>
+    /// <param name="own">What our own time is to stay under.</param>
+    /// <param name="peers">What the peer's time is to stay under, where that is ours too.</param>
+    /// <param name="memory">What our memory is to stay under.</param>
+    internal static void Pair(
+        string name, string[] ownArguments, string peer, string program, string[] arguments,
+        Aim? share = null, Aim? own = null, Aim? peers = null, Aim? memory = null)
     {
-        var ours = Timed("dotnet", own);
-        Console.WriteLine($"{name,-46} {$"{ours.Wall:0.00} s",12}   processor {ours.Cpu:0.00} s{(ours.Says.Length > 0 ? ", " + ours.Says : "")}");
+        var ours = Timed("dotnet", ownArguments);
+        var most = ours.Says.Split(' ') is ["most", var mb, "MB"] ? double.Parse(mb, CultureInfo.InvariantCulture) : 0;
+        var says = ours.Says.Length > 0 ? ", " + ours.Says : "";
+        Console.WriteLine($"{name,-46} {$"{ours.Wall:0.00} s",12}   processor {ours.Cpu:0.00} s{says}{own?.Says(ours.Wall)}{memory?.Says(most)}");
         try
         {
             var theirs = Timed(program, arguments);
-            Console.WriteLine($"{"  peer: " + peer,-46} {$"{theirs.Wall:0.00} s",12}   processor {theirs.Cpu:0.00} s; ours {ours.Wall / theirs.Wall:0.00} × its time, {ours.Cpu / theirs.Cpu:0.00} × its processor");
+            var (wall, cpu) = (ours.Wall / theirs.Wall, ours.Cpu / theirs.Cpu);
+            var judged = share?.Says(share.Value.Of == "time" ? wall : cpu) + peers?.Says(theirs.Wall);
+            Console.WriteLine($"{"  peer: " + peer,-46} {$"{theirs.Wall:0.00} s",12}   processor {theirs.Cpu:0.00} s; ours {wall:0.00} × its time, {cpu:0.00} × its processor{judged}");
         }
         catch (InvalidOperationException e) { Console.WriteLine($"  peer: {peer} is not here ({e.Message})"); }
     }

@@ -39,28 +39,49 @@ internal static class PictureBench
             var wide = await client.PostAsJsonAsync("/jobs/orrin/edit", new { id = Guid.NewGuid().ToString(), session = Guid.NewGuid().ToString(), place = "Wrap", items = new[] { item }, arrange = "sheet" });
             wide.EnsureSuccessStatusCode();
             var token = Benches.Form().Match(await client.GetStringAsync("/jobs/orrin/press")).Groups[1].Value;
+            var began = await Now(client);
             await Once(server, "pressed over a whole case", async () =>
             {
-                (await client.PostAsync("/jobs/orrin/press", new FormUrlEncodedContent([new("__RequestVerificationToken", token)]))).EnsureSuccessStatusCode();
-                while ((await client.GetFromJsonAsync<JsonElement>("/jobs/orrin/works")).GetProperty("works").GetArrayLength() > 0) await Task.Delay(20);
+                (await client.PostAsync("/jobs/orrin/press", new FormUrlEncodedContent([new("__RequestVerificationToken", token), new("kind", "x4")]))).EnsureSuccessStatusCode();
+                await Ended(client, "press", began);
             });
             async Task edit(object wire) => (await client.PostAsJsonAsync("/jobs/orrin/edit", wire)).EnsureSuccessStatusCode();
             string id() => Guid.NewGuid().ToString();
             var session = id();
             await edit(new { id = id(), session, place = "Wrap", path = $"item/{item}/panel", text = "back" });
             await edit(new { id = id(), session, place = "Wrap", items = new[] { item }, arrange = "panel" });
+            var growing = await Now(client);
             await Once(server, "grown round the back, beside the page", async () =>
             {
                 await edit(new { id = id(), session, place = "Wrap", path = $"item/{item}/grow", text = "synthesis" });
-                while ((await client.GetFromJsonAsync<JsonElement>("/jobs/orrin/works")).GetProperty("works").GetArrayLength() > 0) await Task.Delay(20);
+                await Ended(client, "grow", growing);
             });
-            Console.WriteLine($"{"the server's most memory for it (aim 400 MB)",-46} {$"{Memory(server)} MB",12}   {before} MB before");
+            Console.WriteLine($"{"the server's most memory for it",-46} {$"{Memory(server)} MB",12}   {before} MB before{new Aim(400, "MB").Says(Memory(server))}");
         }
         finally
         {
             server.Kill();
             await server.WaitForExitAsync();
         }
+    }
+
+    private static async Task<JsonElement> Works(HttpClient client, string since) =>
+        await client.GetFromJsonAsync<JsonElement>("/jobs/orrin/works?since=" + Uri.EscapeDataString(since));
+
+    private static async Task<string> Now(HttpClient client) => (await Works(client, "")).GetProperty("now").GetString()!;
+
+    /// <summary>Waits for what goes on beside the page until a piece of a kind, queued since a time, is done.</summary>
+    /// <exception cref="InvalidOperationException">It failed, or none was queued.</exception>
+    private static async Task Ended(HttpClient client, string kind, string since)
+    {
+        for (var from = Stopwatch.GetTimestamp(); Stopwatch.GetElapsedTime(from) < TimeSpan.FromMinutes(5); await Task.Delay(10))
+        {
+            var works = (await Works(client, since)).GetProperty("works").EnumerateArray().Where(w => w.GetProperty("kind").GetString() == kind).ToList();
+            if (works.Count > 0 && works.All(w => w.GetProperty("state").GetString() == "done")) return;
+            if (works.FirstOrDefault(w => w.GetProperty("state").GetString() is "failed" or "left") is { ValueKind: JsonValueKind.Object } failed)
+                throw new InvalidOperationException(failed.GetProperty("problem").GetString());
+        }
+        throw new InvalidOperationException($"No {kind} was done.");
     }
 
     private static long Memory(Process server) => long.Parse(File.ReadLines($"/proc/{server.Id}/status").First(l => l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000;

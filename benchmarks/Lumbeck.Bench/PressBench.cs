@@ -27,10 +27,10 @@ internal static class PressBench
         Prepare(folder, files);
         var (rgb, cmyk) = (Profiles.PathOf("sRGB"), Profiles.PathOf("coated-fogra39-300"));
         string[] vips = ["-c", string.Join(" && ", files.Select(f => $"vips icc_transform {f} {folder}/out.v {cmyk} --input-profile {rgb} --intent relative --black-point-compensation"))];
-        ConversionBench.Pair("three 24 MP pictures, PDF/X-4 (0.6 ×, 160 MB)", ConversionBench.Own("x4", folder), "vips icc_transform, each", "bash", vips);
+        ConversionBench.Pair("three 24 MP pictures, PDF/X-4", ConversionBench.Own("x4", folder), "vips icc_transform, each", "bash", vips, new Aim(0.6, "×", "processor"), memory: new Aim(160, "MB", "memory"));
         var page = Page(folder, files);
-        ConversionBench.Pair("  the same file again (a tenth)", ConversionBench.Own("x4", folder), "gs, its page from RGB to CMYK", "gs", ["-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=pdfwrite", "-sColorConversionStrategy=CMYK", "-sProcessColorModel=DeviceCMYK", "-dAutoFilterColorImages=false", "-dColorImageFilter=/DCTEncode", $"-sOutputFile={folder}/gs.pdf", page]);
-        ConversionBench.Pair("PDF/X-1a with one Multiply (1.5 × X-4)", ConversionBench.Own("x1a", folder), "the same as PDF/X-4", "dotnet", ConversionBench.Own("x4", folder));
+        ConversionBench.Pair("  the same file again", ConversionBench.Own("x4", folder), "gs, its page from RGB to CMYK", "gs", ["-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=pdfwrite", "-sColorConversionStrategy=CMYK", "-sProcessColorModel=DeviceCMYK", "-dAutoFilterColorImages=false", "-dColorImageFilter=/DCTEncode", $"-sOutputFile={folder}/gs.pdf", page], new Aim(0.1, "×", "processor"));
+        ConversionBench.Pair("PDF/X-1a with one Multiply", ConversionBench.Own("x1a", folder), "the same as PDF/X-4", "dotnet", ConversionBench.Own("x4", folder), new Aim(1.5, "×", "processor"));
         Rules(folder);
         Reception(folder);
     }
@@ -97,11 +97,11 @@ internal static class PressBench
         }
         var composed = desk.Worked(0, job);
         var looks = composed.Sheets.Select(s => new Look(job, s.On, s.Scene)).ToList();
-        Benches.Time("rules of geometry and scene, 60 items (10 ms)", 200, 1, () => Core.Checks.Rules.Check(looks));
+        Benches.Time("rules of geometry and scene, 60 items", 200, 1, () => Core.Checks.Rules.Check(looks), new Aim(10, "ms"));
         Benches.Time("  peer: composing those sheets", 100, 1, () => desk.Worked(0, job));
         var condition = PressCondition.Of(job.Ticket.House);
         var painter = desk.PlatesOf(job.Ticket.House);
-        Benches.Time("rules of plates, 60 items (500 ms)", 15, 1, () => Core.Checks.Rules.Check(looks[0], painter.Look(looks[0].Scene, looks[0].Take, condition, PlateLooking.Beside)));
+        Benches.Time("rules of plates, 60 items", 15, 1, () => Core.Checks.Rules.Check(looks[0], painter.Look(looks[0].Scene, looks[0].Take, condition, PlateLooking.Beside)), new Aim(500, "ms"));
         Benches.Time("  the same at press resolution", 8, 1, () => Core.Checks.Rules.Check(looks[0], painter.Look(looks[0].Scene, looks[0].Take, condition, PlateLooking.Exact)));
         Benches.Time("  peer: painting them alone", 15, 1, () => painter.Paint(looks[0].Scene, new(0, 0, looks[0].Scene.Width, looks[0].Scene.Height), PlateLooking.Beside));
     }
@@ -114,7 +114,7 @@ internal static class PressBench
         var file = Path.Combine(folder, "calder.pdf");
         using (var s = File.Create(file)) desk.WritePress(on, new(PressKind.X4), s);
         var expected = desk.Expects(on);
-        Benches.Time("reception of a jacket and its case (2 s)", 5, 1, () => IntakeDesk.Judge(file, expected).Accepted ? 1 : throw new InvalidOperationException("It was rejected."));
+        Benches.Time("reception of a jacket and its case", 5, 1, () => IntakeDesk.Judge(file, expected).Accepted ? 1 : throw new InvalidOperationException("It was rejected."), new Aim(2, "s"));
         Benches.Time("  peer: qpdf --check", 5, 1, () =>
         {
             using var p = System.Diagnostics.Process.Start(new System.Diagnostics.ProcessStartInfo("qpdf", ["--check", file]) { RedirectStandardOutput = true })!;

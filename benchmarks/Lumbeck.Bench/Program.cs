@@ -24,5 +24,6 @@ try
     if (wanted("conversion")) ConversionBench.Run(folder);
     if (wanted("plates")) PlateBench.Run(folder);
     if (wanted("inside")) await Benches.Inside(folder);
+    if (wanted("history")) HistoryBench.Run(folder);
 }
 finally { Directory.Delete(folder, recursive: true); }

@@ -19,9 +19,10 @@ public sealed class Desk
     /// <param name="folder">The data folder.</param>
     /// <param name="clock">Gives revisions their time.</param>
     /// <param name="demo">Whether an empty store is given the demo bench.</param>
-    public Desk(string folder, TimeProvider clock, bool demo = true)
+    /// <param name="told">Is told what is strange in the store and read all the same.</param>
+    public Desk(string folder, TimeProvider clock, bool demo = true, Action<string>? told = null)
     {
-        _store = new(folder, clock);
+        _store = new(folder, clock) { Told = told ?? (_ => { }) };
         Files = new(Path.Combine(_store.Folder, "files"));
         Houses = new(_store);
         Pictures = new(_store);

@@ -61,7 +61,7 @@ public static class HouseDesk
         desk.Houses.Change(id, editId, row =>
         {
             if (row?.State is null) throw new Refusal("house", "this house was put away in the meantime: take it out again");
-            var now = HouseFile.Read(row.State);
+            var now = desk.HouseOf(row);
             var next = HouseText.Write(key, now, text);
             if (key.Name == "name") desk.Named(next);
             if (key.Name == "profile" && desk.Profiles.Names().All(p => p.Name != next.Profile))
@@ -114,8 +114,12 @@ public static class HouseDesk
     private static KnownHouse Known(this Desk desk, HouseRow row)
     {
         var (back, forward) = desk.Houses.Steps(row.Revision);
-        return new(HouseFile.Read(row.State!), false, row.Tick, back, forward);
+        return new(desk.HouseOf(row), false, row.Tick, back, forward);
     }
+
+    /// <summary>A house of the store; what this version does not know of it is told, not refused.</summary>
+    private static House HouseOf(this Desk desk, HouseRow row) =>
+        HouseFile.Read(row.State!, key => desk.Store.Tell($"house {row.House}: the key `{key}` is not known to this Lumbeck, and is left out"));
 
     private static KnownHouse Keep(this Desk desk, House house, string says)
     {

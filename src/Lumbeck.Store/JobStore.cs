@@ -1,6 +1,5 @@
 using System.Collections.Concurrent;
 using System.Globalization;
-using System.IO.Compression;
 using Dapper;
 using DbUp;
 using Lumbeck.Core.Jobs;
@@ -75,14 +74,12 @@ public sealed class JobStore
     /// <param name="named">Only those that were given a name.</param>
     public IReadOnlyList<StepRow> Steps(string job, long? before, int count, bool named) => Read(c => c.Query<StepRow>(
         """
-        WITH step AS (
-          SELECT max(id) AS revision, count(*) AS parts FROM revision WHERE job = @job GROUP BY coalesce(gesture, id)
-        ), name AS (
+        WITH name AS (
           SELECT revision, name FROM milestone WHERE id IN (SELECT max(id) FROM milestone WHERE job = @job GROUP BY revision)
         )
         SELECT s.revision, r.says, r.at, s.parts, coalesce(n.name, '') AS name
         FROM step s JOIN revision r ON r.id = s.revision LEFT JOIN name n ON n.revision = s.revision
-        WHERE (@before IS NULL OR s.revision < @before) AND (NOT @named OR coalesce(n.name, '') <> '')
+        WHERE s.job = @job AND (@before IS NULL OR s.revision < @before) AND (NOT @named OR coalesce(n.name, '') <> '')
         ORDER BY s.revision DESC LIMIT @count
         """, new { job, before, count, named }).AsList());
 
@@ -113,8 +110,10 @@ public sealed class JobStore
             using var c = Open();
             // Begun at once as a writer: a reader that turns writer would fail if another wrote in between.
             using var tx = c.BeginTransaction(deferred: false);
-            var result = work(new Writing(this, c, tx));
+            var writing = new Writing(this, c, tx);
+            var result = work(writing);
             tx.Commit();
+            writing.Committed();
             return result;
         }
     }
@@ -130,10 +129,7 @@ public sealed class JobStore
     internal Job Load(SqliteConnection c, long revision)
     {
         if (_jobs.TryGetValue(revision, out var known)) return known;
-        var state = c.ExecuteScalar<byte[]>("SELECT state FROM revision WHERE id = @revision", new { revision }) ?? throw new InvalidOperationException($"There is no revision {revision}.");
-        using var inflated = new MemoryStream();
-        using (var z = new DeflateStream(new MemoryStream(state), CompressionMode.Decompress)) z.CopyTo(inflated);
-        return Keep(revision, JobJson.Read(inflated.GetBuffer().AsSpan(0, (int)inflated.Length)));
+        return Keep(revision, JobJson.Read(States.Read(c, revision), member => Tell($"revision {revision}: `{member}` is not known to this Lumbeck, and is left out")));
     }
 
     internal Job Keep(long revision, Job job)
@@ -142,12 +138,15 @@ public sealed class JobStore
         return _jobs[revision] = job;
     }
 
-    internal static byte[] Deflate(Job job)
-    {
-        using var m = new MemoryStream();
-        using (var z = new DeflateStream(m, CompressionLevel.Fastest)) z.Write(JobJson.Written(job));
-        return m.ToArray();
-    }
+    internal States States { get; } = new();
+
+    /// <summary>What is found strange in what is stored, and read all the same, is told here: nothing of it is lost until it is written anew.</summary>
+    public Action<string> Told { get; init; } = _ => { };
+
+    /// <summary>Tells it, once.</summary>
+    public void Tell(string what) { if (_told.TryAdd(what, 0)) Told(what); }
+
+    private readonly ConcurrentDictionary<string, byte> _told = new();
 
     internal T Read<T>(Func<SqliteConnection, T> work)
     {

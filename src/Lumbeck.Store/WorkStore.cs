@@ -52,7 +52,17 @@ public sealed class WorkStore
             );
             CREATE INDEX IF NOT EXISTS work_job ON work (job, at);
             """));
+        // Rows of the first form had no number.
+        if (Do(c => c.ExecuteScalar<int>("SELECT count(*) FROM pragma_table_info('work') WHERE name = 'form'")) > 0) return;
+        try { Do(c => c.Execute("ALTER TABLE work ADD COLUMN form INTEGER NOT NULL DEFAULT 1")); }
+        catch (SqliteException) when (Do(c => c.ExecuteScalar<int>("SELECT count(*) FROM pragma_table_info('work') WHERE name = 'form'")) > 0)
+        {
+            // Another program that began at the same time added it.
+        }
     }
+
+    /// <summary>The form in which a piece says what it is of; a program takes up none of a later form.</summary>
+    private const int Form = 1;
 
     /// <summary>Queues a piece of work; where the same is waiting or under way already, gives that.</summary>
     public string Add(string kind, string job, string of, string says) => Do(c =>
@@ -62,14 +72,14 @@ public sealed class WorkStore
         if (id is null)
         {
             id = Guid.NewGuid().ToString("n");
-            c.Execute("""INSERT INTO work (id, kind, job, "of", says, state, at) VALUES (@id, @kind, @job, @of, @says, 'waiting', @at)""", new { id, kind, job, of, says, at = Now() }, tx);
+            c.Execute("""INSERT INTO work (id, kind, job, "of", says, state, form, at) VALUES (@id, @kind, @job, @of, @says, 'waiting', @Form, @at)""", new { id, kind, job, of, says, Form, at = Now() }, tx);
         }
         tx.Commit();
         return id;
     });
 
     /// <summary>Takes the oldest waiting piece and marks it as under way; null where none waits.</summary>
-    public WorkRow? Take() => Do(c => c.QueryFirstOrDefault<WorkRow>("UPDATE work SET state = 'running' WHERE id = (SELECT id FROM work WHERE state = 'waiting' ORDER BY at, rowid LIMIT 1) RETURNING *"));
+    public WorkRow? Take() => Do(c => c.QueryFirstOrDefault<WorkRow>("UPDATE work SET state = 'running' WHERE id = (SELECT id FROM work WHERE state = 'waiting' AND form <= @Form ORDER BY at, rowid LIMIT 1) RETURNING *", new { Form }));
 
     /// <summary>What was under way when the program ended waits again.</summary>
     public int Requeue() => Do(c => c.Execute("UPDATE work SET state = 'waiting', share = 0 WHERE state = 'running'"));

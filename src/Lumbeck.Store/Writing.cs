@@ -1,6 +1,7 @@
 using Dapper;
 using Lumbeck.Core.Edits;
 using Lumbeck.Core.Jobs;
+using Lumbeck.Core.Stored;
 using Microsoft.Data.Sqlite;
 
 namespace Lumbeck.Store;
@@ -13,6 +14,14 @@ public sealed class Writing
     private readonly SqliteTransaction _tx;
 
     internal Writing(JobStore store, SqliteConnection c, SqliteTransaction tx) => (_store, _c, _tx) = (store, c, tx);
+
+    private readonly List<(long Revision, Job State, int Apart)> _written = [];
+
+    /// <summary>Has what was written at hand, once it is on the disk: a number that was given in vain is given again.</summary>
+    internal void Committed()
+    {
+        foreach (var (revision, state, apart) in _written) _store.States.Keep(revision, state, apart);
+    }
 
     internal SqliteConnection Connection => _c;
     internal SqliteTransaction Transaction => _tx;
@@ -42,7 +51,7 @@ public sealed class Writing
 
     /// <summary>Appends a revision to the head and puts it on the bench.</summary>
     public HeadRow Append(string job, long parent, string? gesture, string editId, Edit edit, string says, Job state, string session) =>
-        Insert(job, parent, gesture, editId, JobJson.Write(edit), says, state, session, _store.Now());
+        Insert(job, parent, gesture, editId, StoredForm.Stamp(JobJson.Write(edit)), says, state, session, _store.Now());
 
     /// <summary>Puts a revision on the bench.</summary>
     public HeadRow Move(string job, long revision, string session)
@@ -81,9 +90,18 @@ public sealed class Writing
 
     private HeadRow Insert(string job, long? parent, string? gesture, string? editId, string? edit, string says, Job state, string session, string at)
     {
+        var (stored, apart) = _store.States.Write(_c, parent, state);
         var id = _c.ExecuteScalar<long>(
-            "INSERT INTO revision (job, parent, gesture, edit_id, edit, says, state, session, at) VALUES (@job, @parent, @gesture, @editId, @edit, @says, @state, @session, @at) RETURNING id",
-            new { job, parent, gesture, editId, edit, says, state = JobStore.Deflate(state), session, at }, _tx);
+            """
+            INSERT INTO revision (job, parent, gesture, edit_id, edit, says, state, apart, session, at)
+            VALUES (@job, @parent, @gesture, @editId, @edit, @says, @stored, @apart, @session, @at) RETURNING id
+            """, new { job, parent, gesture, editId, edit, says, stored, apart, session, at }, _tx);
+        _written.Add((id, state, apart));
+        _c.Execute(
+            """
+            INSERT INTO step (revision, job, gesture, parts) VALUES (@id, @job, @gesture, 1)
+            ON CONFLICT (job, gesture) WHERE gesture IS NOT NULL DO UPDATE SET revision = @id, parts = parts + 1
+            """, new { id, job, gesture }, _tx);
         // Stepping back must never lose a picture: what any revision shows, in any take, is in use.
         foreach (var hash in state.Pictures.Select(p => p.Hash))
             _c.Execute("INSERT OR IGNORE INTO picture_use (hash, job) SELECT hash, @job FROM picture WHERE hash = @hash", new { hash, job }, _tx);

@@ -29,12 +29,16 @@ public static class LumbeckHost
         builder.Logging.AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
         builder.Logging.AddFilter("Microsoft.AspNetCore.Antiforgery", LogLevel.Error);
         builder.Services.Configure<HostFilteringOptions>(h => h.AllowedHosts = ["127.0.0.1", "localhost"]);
-        builder.Services.AddSingleton(new Desk.Desk(options.Data, TimeProvider.System, options.Demo));
+        builder.Services.AddSingleton(new Desk.Desk(options.Data, TimeProvider.System, options.Demo, Console.Error.WriteLine));
         builder.Services.AddDataProtection().SetApplicationName("Lumbeck").PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(options.Data, "keys")));
         builder.Services.AddAntiforgery(a => { a.HeaderName = "X-Lumbeck-Token"; a.Cookie.Name = "lumbeck"; });
         builder.Services.Configure<BrotliCompressionProviderOptions>(b => b.Level = System.IO.Compression.CompressionLevel.Optimal);
         builder.Services.AddResponseCompression(c => { c.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml"]; });
-        builder.Services.ConfigureHttpJsonOptions(j => j.SerializerOptions.Converters.Add(new System.Text.Json.Serialization.JsonStringEnumConverter()));
+        builder.Services.ConfigureHttpJsonOptions(j =>
+        {
+            j.SerializerOptions.Converters.Add(new System.Text.Json.Serialization.JsonStringEnumConverter());
+            j.SerializerOptions.UnmappedMemberHandling = System.Text.Json.Serialization.JsonUnmappedMemberHandling.Disallow;
+        });
         builder.Services.AddRazorPages();
         builder.Services.AddSingleton<Drawings>();
         builder.Services.AddSingleton<PlatedPieces>();

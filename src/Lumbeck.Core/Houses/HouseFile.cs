@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Lumbeck.Core.Stored;
 
 namespace Lumbeck.Core.Houses;
 
@@ -6,13 +7,15 @@ namespace Lumbeck.Core.Houses;
 public static class HouseFile
 {
     /// <summary>Reads a house. A key left out takes the trade's default.</summary>
+    /// <param name="json">A house file.</param>
+    /// <param name="unread">Is told of each key that is not known, which is then left out; where null, such keys are refused.</param>
     /// <exception cref="Refusal">The text is no JSON object, keys are unknown, or values impossible; each such key is named, the first as the path.</exception>
-    public static House Read(string json)
+    public static House Read(string json, Action<string>? unread = null)
     {
         try
         {
             using var doc = JsonDocument.Parse(json, new JsonDocumentOptions { CommentHandling = JsonCommentHandling.Skip, AllowTrailingCommas = true, MaxDepth = 8 });
-            return Read(doc.RootElement);
+            return Read(doc.RootElement, unread);
         }
         catch (JsonException e)
         {
@@ -20,7 +23,7 @@ public static class HouseFile
         }
     }
 
-    public static House Read(JsonElement root)
+    public static House Read(JsonElement root, Action<string>? unread = null)
     {
         if (root.ValueKind != JsonValueKind.Object) throw new Refusal("", "a house file is one JSON object: put its keys between `{` and `}`");
         var house = new House();
@@ -28,6 +31,16 @@ public static class HouseFile
         List<Refusal> wrong = [];
         foreach (var p in root.EnumerateObject())
         {
+            if (p.Name == StoredForm.Member)
+            {
+                StoredForm.Refuse(p.Value.ValueKind == JsonValueKind.Number && p.Value.TryGetInt32(out var form) ? form : 0);
+                continue;
+            }
+            if (unread is not null && HouseKeys.Find(p.Name) is null)
+            {
+                unread(p.Name);
+                continue;
+            }
             try { house = (HouseKeys.Find(p.Name) ?? throw new Refusal(p.Name, $"no house has a key `{p.Name}`{Nearest(p.Name)}")).Read(house, p.Value); }
             catch (Refusal r) { wrong.Add(r); }
         }
@@ -36,8 +49,11 @@ public static class HouseFile
     }
 
     /// <summary>Writes every key, defaults too, so that nothing is left to guess.</summary>
-    public static string Write(House house) =>
-        JsonSerializer.Serialize(HouseKeys.All.ToDictionary(k => k.Name, k => k.Write(house)), Indented);
+    public static string Write(House house)
+    {
+        IEnumerable<KeyValuePair<string, object?>> form = [new(StoredForm.Member, StoredForm.Current)];
+        return JsonSerializer.Serialize(form.Concat(HouseKeys.All.Select(k => KeyValuePair.Create(k.Name, k.Write(house)))).ToDictionary(), Indented);
+    }
 
     /// <summary>The houses that ship, by id.</summary>
     public static IReadOnlyDictionary<string, House> Shipped { get; } = typeof(HouseFile).Assembly.GetManifestResourceNames()

@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using Lumbeck.Core.Barcodes;
 using Lumbeck.Core.Edits;
+using Lumbeck.Core.Stored;
 using Lumbeck.Core.Type;
 
 namespace Lumbeck.Core.Jobs;
@@ -16,11 +17,14 @@ public static class JobJson
         Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
         IgnoreReadOnlyProperties = true,
         AllowOutOfOrderMetadataProperties = true,
-        MaxDepth = 32,
+        // A member that is not known is a slip or a later version's: to leave it out in silence would lose it.
+        UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
+        MaxDepth = StoredForm.Deepest,
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new CaliperJson(), new FaceJson(), new IsbnJson() },
     };
 
-    public static byte[] Write(Job job) => JsonSerializer.SerializeToUtf8Bytes(job, Options);
+    /// <summary>A job in the current form.</summary>
+    public static byte[] Write(Job job) => StoredForm.Stamp(JsonSerializer.SerializeToUtf8Bytes(job, Options));
 
     private static volatile ImmutableList<(Job Job, byte[] Json)> _written = [];
 
@@ -34,7 +38,39 @@ public static class JobJson
         return written;
     }
 
-    public static Job Read(ReadOnlySpan<byte> json) => JsonSerializer.Deserialize<Job>(json, Options) ?? throw new JsonException("An empty job.");
+    /// <summary>A job of any form.</summary>
+    /// <param name="json">As it was written.</param>
+    /// <param name="unread">Is told of each member that is not known, which is then left out; where null, such members are refused.</param>
+    /// <exception cref="JsonException">It is no job.</exception>
+    /// <exception cref="Refusal">It is of a later form than is known, or holds a member that is not known.</exception>
+    public static Job Read(ReadOnlySpan<byte> json, Action<string>? unread = null)
+    {
+        var plain = StoredForm.Unstamped(json, Steps);
+        try { return Job(plain, Options); }
+        catch (JsonException)
+        {
+            var job = Job(plain, Lenient);
+            using var stored = JsonDocument.Parse(plain);
+            using var again = JsonDocument.Parse(JsonSerializer.SerializeToUtf8Bytes(job, Options));
+            List<string> unknown = [.. Unread.Of(stored.RootElement, again.RootElement).Distinct()];
+            if (unknown.Count == 0) throw;
+            if (unread is null) throw new Refusal(unknown[0], $"it holds `{LengthText.Clip(unknown[0])}`, which is no part of a job");
+            foreach (var member in unknown) unread(member);
+            return job;
+        }
+    }
+
+    /// <summary>How each form of a job is made of the one before.</summary>
+    private static readonly Action<System.Text.Json.Nodes.JsonObject>[] Steps =
+    [
+        // Form 2 says its number; all else is as it was.
+        _ => { },
+    ];
+
+    private static Job Job(byte[] json, JsonSerializerOptions options) =>
+        JsonSerializer.Deserialize<Job>(json, options) ?? throw new JsonException("An empty job.");
+
+    private static readonly JsonSerializerOptions Lenient = new(Options) { UnmappedMemberHandling = JsonUnmappedMemberHandling.Skip };
 
     public static string Write(Edit edit) => JsonSerializer.Serialize(edit, Options);
 
