@@ -2,10 +2,8 @@ using System.Diagnostics;
 using System.Globalization;
 using System.Net.Http.Json;
 using System.Text.RegularExpressions;
-using Lumbeck.Core.Bindings;
-using Lumbeck.Core.Geometry;
-using Lumbeck.Core.Houses;
 using Lumbeck.Desk;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Bench;
@@ -17,11 +15,11 @@ internal static partial class Benches
     public static void Geometry()
     {
         var tern = HouseFile.Shipped["tern"];
-        var book = new BookFacts(BindingKind.Paperback, Core.Geometry.Reading.LeftToRight, Size.FromInches(5.25m, 8), 312, tern.Papers[0]);
+        var book = new BookFacts(BindingKind.Paperback, Reading.LeftToRight, Size.FromInches(5.25m, 8), 312, tern.Papers[0]);
         Time("geometry, exact", 2000, 50, () => WrapGeometry.Of(book, tern), new Aim(20, "µs"));
         foreach (var (kind, _) in BindingKinds.Words.Select(w => (w.Value, w.Word)).Where(w => w.Value != BindingKind.Paperback))
             Time($"  the same book as a {kind.Say()}", 2000, 20, () => WrapGeometry.Of(book with { Binding = kind }, tern));
-        Time("a printer's figures explained", 500, 5, () => Core.Explaining.Explanation.Of(book, tern, Size.FromInches(11.33m, 8), default), new Aim(2, "ms"));
+        Time("a printer's figures explained", 500, 5, () => Explanation.Of(book, tern, Size.FromInches(11.33m, 8), default), new Aim(2, "ms"));
         Time("  peer: the same widths in doubles", 2000, 50, () =>
         {
             double spine = 312 / 2 * 0.135, width = (2 * 133.35) + spine + (2 * 3.175), height = 203.2 + (2 * 3.175);

@@ -1,14 +1,9 @@
 using System.Diagnostics;
 using System.Globalization;
-using Lumbeck.Core.Colour;
-using Lumbeck.Core.Drawing;
-using Lumbeck.Core.Edits;
-using Lumbeck.Core.Geometry;
-using Lumbeck.Core.Houses;
-using Lumbeck.Core.Jobs;
 using Lumbeck.Desk;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Growing;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Pictures;
 using NetVips;

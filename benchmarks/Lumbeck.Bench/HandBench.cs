@@ -2,11 +2,6 @@ using System.Diagnostics;
 using System.Diagnostics.Metrics;
 using System.Globalization;
 using System.Net.Http.Json;
-using Lumbeck.Core.Colour;
-using Lumbeck.Core.Drawing;
-using Lumbeck.Core.Edits;
-using Lumbeck.Core.Geometry;
-using Lumbeck.Core.Jobs;
 using Lumbeck.Web;
 using OpenQA.Selenium.Chrome;
 
@@ -42,9 +37,9 @@ internal static class HandBench
     private static AddItem Tile(int n) => new(new PolygonItem
     {
         Id = $"tile-{n}",
-        Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Core.Measures.Length.FromMillimetres(8 + (n % 9 * 13)), Core.Measures.Length.FromMillimetres(20 + (n / 9 * 13))),
-        Width = new(Core.Measures.Length.FromMillimetres(9)),
-        Height = new(Core.Measures.Length.FromMillimetres(9)),
+        Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(8 + (n % 9 * 13)), Length.FromMillimetres(20 + (n / 9 * 13))),
+        Width = new(Length.FromMillimetres(9)),
+        Height = new(Length.FromMillimetres(9)),
         Corners = 5 + (n % 4),
         Waist = 50,
         Fill = new InkPaint(Ink.White),

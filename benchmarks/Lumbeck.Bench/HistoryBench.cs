@@ -1,8 +1,5 @@
 using System.Diagnostics;
 using System.IO.Compression;
-using Lumbeck.Core.Measures;
-using Lumbeck.Core.Edits;
-using Lumbeck.Core.Jobs;
 using Lumbeck.Desk;
 
 namespace Lumbeck.Bench;
@@ -24,7 +21,7 @@ internal static class HistoryBench
             {
                 0 => new SetWords("title", n % 2 == 0 ? "The Tidewatcher" : $"The Tidewatcher {n}"),
                 1 or 2 => new MoveItem("author", Length.FromPoints(n % 2 == 0 ? 1 : -1), default),
-                3 => new SetFact(Words.Subtitle, $"A novel, draft {n}"),
+                3 => new SetFact(TicketFact.Subtitle, $"A novel, draft {n}"),
                 _ => new SetPages(300 + (2 * (n % 30))),
             };
             return desk.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "bench", make, null, n % 3 == 0 ? $"g{n / 12}" : null));
@@ -38,7 +35,7 @@ internal static class HistoryBench
         Benches.Time("a step back from there", 100, 1, () => desk.StepBack("tidewatcher", "bench"), new Aim(25, "ms"));
         Benches.Time("its list of steps", 60, 1, () => desk.StepList(desk.Job("tidewatcher")).Count, new Aim(100, "ms"));
         Benches.Time("  peer: an edit of a job with no steps", 200, 1, () =>
-            desk.Apply("calder", new(Guid.NewGuid().ToString(), "bench", _ => new SetFact(Words.Subtitle, $"Draft {n++}"))));
+            desk.Apply("calder", new(Guid.NewGuid().ToString(), "bench", _ => new SetFact(TicketFact.Subtitle, $"Draft {n++}"))));
         var size = new FileInfo(Path.Combine(folder, "history", "lumbeck.db")).Length;
         Console.WriteLine($"{"the store after 5,000 edits",-46} {$"{size / 1e6:0.0} MB",12}");
         Console.WriteLine($"{"  peer: 5,000 whole states, deflated",-46} {$"{whole / 1e6:0.0} MB",12}");

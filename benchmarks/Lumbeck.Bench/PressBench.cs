@@ -1,16 +1,11 @@
 using System.Globalization;
 using System.Text;
-using Lumbeck.Core.Bindings;
-using Lumbeck.Core.Checks;
-using Lumbeck.Core.Colour;
-using Lumbeck.Core.Drawing;
-using Lumbeck.Core.Edits;
-using Lumbeck.Core.Geometry;
-using Lumbeck.Core.Houses;
-using Lumbeck.Core.Jobs;
 using Lumbeck.Desk;
 using Lumbeck.Intake;
+using Lumbeck.Intake.Judging;
+using Lumbeck.Intake.Opening;
 using Lumbeck.Press.Colour;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Plates;
 
@@ -97,12 +92,12 @@ internal static class PressBench
         }
         var composed = desk.Worked(0, job);
         var looks = composed.Sheets.Select(s => new Look(job, s.On, s.Scene)).ToList();
-        Benches.Time("rules of geometry and scene, 60 items", 200, 1, () => Core.Checks.Rules.Check(looks), new Aim(10, "ms"));
+        Benches.Time("rules of geometry and scene, 60 items", 200, 1, () => Core.Checks.RuleBook.Rules.Check(looks), new Aim(10, "ms"));
         Benches.Time("  peer: composing those sheets", 100, 1, () => desk.Worked(0, job));
         var condition = PressCondition.Of(job.Ticket.House);
         var painter = desk.PlatesOf(job.Ticket.House);
-        Benches.Time("rules of plates, 60 items", 15, 1, () => Core.Checks.Rules.Check(looks[0], painter.Look(looks[0].Scene, looks[0].Take, condition, PlateLooking.Beside)), new Aim(500, "ms"));
-        Benches.Time("  the same at press resolution", 8, 1, () => Core.Checks.Rules.Check(looks[0], painter.Look(looks[0].Scene, looks[0].Take, condition, PlateLooking.Exact)));
+        Benches.Time("rules of plates, 60 items", 15, 1, () => Core.Checks.RuleBook.Rules.Check(looks[0], painter.Look(looks[0].Scene, looks[0].Take, condition, PlateLooking.Beside)), new Aim(500, "ms"));
+        Benches.Time("  the same at press resolution", 8, 1, () => Core.Checks.RuleBook.Rules.Check(looks[0], painter.Look(looks[0].Scene, looks[0].Take, condition, PlateLooking.Exact)));
         Benches.Time("  peer: painting them alone", 15, 1, () => painter.Paint(looks[0].Scene, new(0, 0, looks[0].Scene.Width, looks[0].Scene.Height), PlateLooking.Beside));
     }
 

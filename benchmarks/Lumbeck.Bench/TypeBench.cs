@@ -1,11 +1,7 @@
 using System.Diagnostics;
 using System.Globalization;
-using Lumbeck.Core.Drawing;
-using Lumbeck.Core.Edits;
-using Lumbeck.Core.Houses;
-using Lumbeck.Core.Jobs;
-using Lumbeck.Core.Type;
 using Lumbeck.Press.Faces;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using OpenQA.Selenium;
 
@@ -27,7 +23,7 @@ internal static class TypeBench
     public static async Task Run(string folder)
     {
         var shelf = new FaceShelf();
-        var style = new TextStyle { Face = new("eb-garamond", 400, false), Size = Core.Measures.Length.FromPoints(11), Align = Align.Justified, Hyphenate = true };
+        var style = new TextStyle { Face = new("eb-garamond", 400, false), Size = Length.FromPoints(11), Align = Align.Justified, Hyphenate = true };
         var n = 0;
         Benches.Time("a 250-word blurb set, justified", 200, 1, () => Typesetter.Set(new TextToSet(Blurb(++n), style), 300, 700, shelf).Lines.Length, new Aim(5, "ms"));
         Benches.Time("  peer: HarfBuzz shaping it as one run", 200, 1, () => { var b = Blurb(++n); return shelf.Shape(style.Face, b, 0, b.Length, new(false, "Latn", "en", "")).Glyphs.Length; });
@@ -47,9 +43,9 @@ internal static class TypeBench
     private static void Embed(FaceShelf shelf)
     {
         FaceId[] faces = [new("eb-garamond", 400, false), new("cormorant-garamond", 600, false), new("work-sans", 400, false), new("playfair-display", 700, false)];
-        var job = Desk.Starters.Job(Core.Houses.HouseFile.Shipped["tern"], "Type");
+        var job = Desk.Starters.Job(HouseFile.Shipped["tern"], "Type");
         for (var i = 0; i < faces.Length; i++)
-            job = new AddItem(new TextItem { Id = $"t{i}", Words = "Sphinx of black quartz, judge my vow 0123456789", Hold = new(Core.Geometry.Part.Front, HoldBox.Safe, Anchor.Top, default, Core.Measures.Length.FromPoints(40 * i)), Width = Span.Full, Height = new(Core.Measures.Length.FromPoints(38)), Style = new() { Face = faces[i] } }).Apply(job);
+            job = new AddItem(new TextItem { Id = $"t{i}", Words = "Sphinx of black quartz, judge my vow 0123456789", Hold = new(Part.Front, HoldBox.Safe, Anchor.Top, default, Length.FromPoints(40 * i)), Width = Span.Full, Height = new(Length.FromPoints(38)), Style = new() { Face = faces[i] } }).Apply(job);
         var scene = SceneBuilder.Build(job, job.Sheets()[0], shelf);
         var empty = SceneBuilder.Build(job with { Wraps = [job.Wraps[0].With(job.Take with { Items = [] })] }, job.Sheets()[0], shelf);
         long written(Scene of) { using var m = new MemoryStream(); PressFile.Write(m, [of], new(PressKind.X4), job.Ticket.House, new("Type", "", "", DateTimeOffset.UnixEpoch, "t", 1), shelf); return m.Length; }

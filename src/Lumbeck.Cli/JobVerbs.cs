@@ -1,9 +1,6 @@
 using System.CommandLine;
-using Lumbeck.Core;
-using Lumbeck.Core.Checks;
-using Lumbeck.Core.Geometry;
-using Lumbeck.Core.Houses;
 using Lumbeck.Desk;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Cli;
@@ -74,9 +71,9 @@ internal static class JobVerbs
         c.SetAction(p =>
         {
             var word = p.GetValue(kindOption);
-            if (PressKinds.All.FirstOrDefault(k => k.Word == word) is not { Word: not null } kind) throw new Refusal("--kind", $"--kind: `{Core.Measures.LengthText.Clip(word!)}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
+            if (PressKinds.All.FirstOrDefault(k => k.Word == word) is not { Word: not null } kind) throw new Refusal("--kind", $"--kind: `{LengthText.Clip(word!)}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
             var panel = Part.Sheet;
-            if (p.GetValue(panelOption) is { } named && !Parts.TryParse(named, out panel)) throw new Refusal("--panel", $"--panel: a cover has no `{Core.Measures.LengthText.Clip(named)}`");
+            if (p.GetValue(panelOption) is { } named && !Parts.TryParse(named, out panel)) throw new Refusal("--panel", $"--panel: a cover has no `{LengthText.Clip(named)}`");
             if (p.GetValue(pixelsOption) is < 100 or > 10_000) throw new Refusal("--pixels", $"--pixels: {p.GetValue(pixelsOption)} can’t be made: from 100 to 10000");
             var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);

@@ -1,6 +1,5 @@
 using System.CommandLine;
 using Lumbeck.Cli;
-using Lumbeck.Core;
 
 var root = new RootCommand("Lays out and presses full-wrap print covers.") { WrapVerbs.Wrap(), WrapVerbs.Explain(), WrapVerbs.Template(), JobVerbs.Jobs(), JobVerbs.Check(), JobVerbs.Press(), JobVerbs.Intake(), JobVerbs.Pack(), JobVerbs.Unpack() };
 var parsed = root.Parse(args);

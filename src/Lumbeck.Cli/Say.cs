@@ -11,12 +11,12 @@ internal static class Say
     public static void Json(object value) => Console.WriteLine(JsonSerializer.Serialize(value, Indented));
 
     /// <summary>The full path of a file to write.</summary>
-    /// <exception cref="Core.Refusal">Its folder is not there, or it is one.</exception>
+    /// <exception cref="Refusal">Its folder is not there, or it is one.</exception>
     public static string Target(string typed)
     {
         var file = Path.GetFullPath(typed);
-        if (!Directory.Exists(Path.GetDirectoryName(file))) throw new Core.Refusal("--out", $"--out: there is no folder {Path.GetDirectoryName(file)}");
-        return Directory.Exists(file) ? throw new Core.Refusal("--out", $"--out: {file} is a folder: name a file") : file;
+        if (!Directory.Exists(Path.GetDirectoryName(file))) throw new Refusal("--out", $"--out: there is no folder {Path.GetDirectoryName(file)}");
+        return Directory.Exists(file) ? throw new Refusal("--out", $"--out: {file} is a folder: name a file") : file;
     }
 
     /// <summary>Writes a file aside and then names it, so that a half-written file never bears the name.</summary>

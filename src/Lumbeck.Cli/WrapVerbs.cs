@@ -1,10 +1,4 @@
 using System.CommandLine;
-using Lumbeck.Core;
-using Lumbeck.Core.Bindings;
-using Lumbeck.Core.Explaining;
-using Lumbeck.Core.Geometry;
-using Lumbeck.Core.Houses;
-using Lumbeck.Core.Stock;
 
 namespace Lumbeck.Cli;
 

@@ -1,4 +1,5 @@
 using Lumbeck.Press.Faces;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Templates;
 
@@ -21,7 +22,7 @@ public static class Blank
             case "pdf": TemplateFile.WritePdf(output, template, note, shelf); break;
             case "svg": output.Write(System.Text.Encoding.UTF8.GetBytes(TemplateFile.Svg(template, note))); break;
             case "png": TemplateFile.WritePng(output, template, shelf); break;
-            default: throw new Refusal("--kind", $"`{Core.Measures.LengthText.Clip(kind)}` is no kind of template: take {string.Join(", ", Kinds)}");
+            default: throw new Refusal("--kind", $"`{LengthText.Clip(kind)}` is no kind of template: take {string.Join(", ", Kinds)}");
         }
     }
 
@@ -34,7 +35,7 @@ public static class Blank
     }
 
     private static string Subject(WrapGeometry g, Sheet sheet, Part part) =>
-        $"{g.Book.Binding.Say()} for {g.House.Name}, trim {g.Book.Trim.Show(Core.Measures.Unit.Millimetre)}, sheet {sheet.Size.Show(Core.Measures.Unit.Millimetre)}{(g.Spine.Working.Length > 0 ? $", spine {g.Spine.Width.Show(Core.Measures.Unit.Millimetre)}" : "")}{(part == Part.Sheet ? "" : $", {part.Say()} with its edge")}";
+        $"{g.Book.Binding.Say()} for {g.House.Name}, trim {g.Book.Trim.Show(Unit.Millimetre)}, sheet {sheet.Size.Show(Unit.Millimetre)}{(g.Spine.Working.Length > 0 ? $", spine {g.Spine.Width.Show(Unit.Millimetre)}" : "")}{(part == Part.Sheet ? "" : $", {part.Say()} with its edge")}";
 
-    private static string Mm(Core.Measures.Length l) => Math.Round(l.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
+    private static string Mm(Length l) => Math.Round(l.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
 }

@@ -133,6 +133,7 @@ public sealed class Desk
             var next = Keeping.Right(edit.Apply(now), Shelf);
             if (JobJson.Written(next).AsSpan().SequenceEqual(JobJson.Written(now))) return (head, null);
             RefuseMissing(now, next);
+            if (!ReferenceEquals(next.Waivers, now.Waivers)) Rules.RefuseUnknown(next);
             // Worked out before it is written: what can't be drawn is never on the bench.
             var composed = Worked(0, next);
             // What the sheet moved under its items is said with the step that moved it.
@@ -168,7 +169,7 @@ public sealed class Desk
         return Job(address);
     }
 
-    internal JobRow Row(string slugOrId) => _store.Find(slugOrId) ?? throw new Refusal("job", $"no job is called `{Core.Measures.LengthText.Clip(slugOrId)}`: `lumbeck jobs` lists them");
+    internal JobRow Row(string slugOrId) => _store.Find(slugOrId) ?? throw new Refusal("job", $"no job is called `{LengthText.Clip(slugOrId)}`: `lumbeck jobs` lists them");
 
     private OnBench Bench(JobRow row)
     {

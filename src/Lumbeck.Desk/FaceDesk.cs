@@ -1,4 +1,3 @@
-using Lumbeck.Core.Type;
 using Lumbeck.Press.Faces;
 using Lumbeck.Store;
 

@@ -30,7 +30,7 @@ public static class HouseDesk
 
     /// <exception cref="Refusal">There is no such house.</exception>
     public static KnownHouse House(this Desk desk, string idOrName) => desk.FindHouse(idOrName)
-        ?? throw new Refusal("ticket/house", $"no house is called `{Core.Measures.LengthText.Clip(idOrName)}`: pick {string.Join(", ", desk.AllHouses().Select(k => k.House.Name))}");
+        ?? throw new Refusal("ticket/house", $"no house is called `{LengthText.Clip(idOrName)}`: pick {string.Join(", ", desk.AllHouses().Select(k => k.House.Name))}");
 
     /// <summary>The house as it was at a tick.</summary>
     public static KnownHouse HouseAt(this Desk desk, KnownHouse now, long tick) =>
@@ -56,7 +56,7 @@ public static class HouseDesk
     /// <exception cref="Refusal">It can't be so, or the house is one that ships; the key is named.</exception>
     public static KnownHouse EditHouse(this Desk desk, string id, string editId, string keyName, string text)
     {
-        var key = HouseKeys.Find(keyName) ?? throw new Refusal(keyName, $"a house has no `{Core.Measures.LengthText.Clip(keyName)}`");
+        var key = HouseKeys.Find(keyName) ?? throw new Refusal(keyName, $"a house has no `{LengthText.Clip(keyName)}`");
         if (key.Name == "id" || desk.House(id).Ships) throw new Refusal(keyName, $"{desk.House(id).House.Name} ships with Lumbeck and stays as it is: copy it, and change the copy");
         desk.Houses.Change(id, editId, row =>
         {
@@ -65,7 +65,7 @@ public static class HouseDesk
             var next = HouseText.Write(key, now, text);
             if (key.Name == "name") desk.Named(next);
             if (key.Name == "profile" && desk.Profiles.Names().All(p => p.Name != next.Profile))
-                next = next with { Profile = desk.Profiles.Names().FirstOrDefault(p => p.Says.Equals(next.Profile.Trim(), StringComparison.OrdinalIgnoreCase)).Name ?? throw new Refusal("profile", $"no profile is called `{Core.Measures.LengthText.Clip(next.Profile)}`: take {string.Join(", ", desk.Profiles.Names().Select(p => p.Name))}, or bring the printer’s own into the Drawer") };
+                next = next with { Profile = desk.Profiles.Names().FirstOrDefault(p => p.Says.Equals(next.Profile.Trim(), StringComparison.OrdinalIgnoreCase)).Name ?? throw new Refusal("profile", $"no profile is called `{LengthText.Clip(next.Profile)}`: take {string.Join(", ", desk.Profiles.Names().Select(p => p.Name))}, or bring the printer’s own into the Drawer") };
             return HouseFile.Write(next) == HouseFile.Write(now) ? null : (HouseFile.Write(next), key.Label);
         });
         return desk.House(id);

@@ -1,5 +1,6 @@
-using Lumbeck.Core.Insides;
 using Lumbeck.Intake;
+using Lumbeck.Intake.Judging;
+using Lumbeck.Intake.Opening;
 
 namespace Lumbeck.Desk;
 

@@ -41,5 +41,5 @@ public static class OtherHouse
         return [.. there.Drawn.Where(f => f.Severity != Severity.Note && !known.Contains((f.Id, f.Item)))];
     }
 
-    private static string Sheets(Composed c, Core.Measures.Unit unit) => string.Join(" and ", c.Sheets.Select(s => s.Sheet.Size.Show(unit)));
+    private static string Sheets(Composed c, Unit unit) => string.Join(" and ", c.Sheets.Select(s => s.Sheet.Size.Show(unit)));
 }

@@ -50,12 +50,12 @@ public static partial class Packing
             using var zip = new ZipArchive(input, ZipArchiveMode.Read, leaveOpen: true);
             if (zip.Entries.Count > 3 + AddItem.Most * AddTake.Most) throw No($"it holds {zip.Entries.Count} files");
             foreach (var e in zip.Entries)
-                if (e.FullName is not (About or JobFile or ProfileFile) && !PictureName().IsMatch(e.FullName) && !FaceName().IsMatch(e.FullName)) throw No($"it holds a file `{Core.Measures.LengthText.Clip(e.FullName)}`, which no pack does");
+                if (e.FullName is not (About or JobFile or ProfileFile) && !PictureName().IsMatch(e.FullName) && !FaceName().IsMatch(e.FullName)) throw No($"it holds a file `{LengthText.Clip(e.FullName)}`, which no pack does");
             if (zip.Entries.Select(e => e.FullName).Distinct().Count() != zip.Entries.Count) throw No("it holds one file twice");
             var about = JsonSerializer.Deserialize<Pack>(Read(zip, About), JobJson.Options);
             if (about is not { LumbeckPack: 1, Pictures: not null }) throw No("it is of another kind, or of a later version");
             var job = JobJson.Read(Read(zip, JobFile));
-            Sound.Job(job);
+            ImportValidation.Job(job);
             var total = 0L;
             var wanted = job.Pictures.ToList();
             foreach (var picture in wanted)

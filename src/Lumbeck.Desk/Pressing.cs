@@ -1,3 +1,4 @@
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Store;
 
@@ -121,7 +122,7 @@ public static class Pressing
         var kind = plan.Kind;
         var t = on.Job.Ticket;
         var g = on.Composed.Geometry;
-        string mm(Core.Measures.Length l) => Math.Round(l.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
+        string mm(Length l) => Math.Round(l.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
         var name = t.House.FileName
             .Replace("{title}", t.Title, StringComparison.Ordinal).Replace("{author}", t.Author, StringComparison.Ordinal)
             .Replace("{isbn}", t.Isbn?.Digits ?? "no-isbn", StringComparison.Ordinal).Replace("{house}", t.House.Id, StringComparison.Ordinal)

@@ -1,4 +1,7 @@
 using Lumbeck.Intake;
+using Lumbeck.Intake.Judging;
+using Lumbeck.Intake.Opening;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Desk;
@@ -11,7 +14,7 @@ public static class Reception
     {
         var t = on.Job.Ticket;
         var sheets = on.Composed.Sheets.Where(s => plan is null || plan.Panel == Part.Sheet || s.Sheet.Panel(plan.Panel) is not null).ToList();
-        Core.Measures.Box? room(ComposedSheet s) => on.Job.Wraps[s.On.Wrap].Take.Items.OfType<BarcodeItem>().Where(b => !b.Hidden).Select(b => s.Scene.Piece(b.Id)).FirstOrDefault(p => p is { Frame.IsEmpty: false })?.Frame.ToBox();
+        Box? room(ComposedSheet s) => on.Job.Wraps[s.On.Wrap].Take.Items.OfType<BarcodeItem>().Where(b => !b.Hidden).Select(b => s.Scene.Piece(b.Id)).FirstOrDefault(p => p is { Frame.IsEmpty: false })?.Frame.ToBox();
         var code = on.Job.Wraps[0].Take.Items.OfType<BarcodeItem>().FirstOrDefault(b => !b.Hidden);
         return new(t.House, [.. sheets.Select(s => new ExpectedSheet(s.Sheet.Size, s.Sheet.Trim, room(s), s.Sheet.Folds))], code is null ? null : BarcodeDrawing.Reads(code, t))
         {

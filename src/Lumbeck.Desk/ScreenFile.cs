@@ -1,4 +1,5 @@
 using Lumbeck.Press.Colour;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Plates;
 

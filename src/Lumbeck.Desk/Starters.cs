@@ -11,8 +11,8 @@ public static class Starters
             House = house,
             Unit = house.Unit,
             Binding = house.Bindings.FirstOrDefault(),
-            Trim = house.Trims.FirstOrDefault()?.Size ?? Core.Measures.Size.FromMillimetres(148, 210),
-            Paper = house.Papers.FirstOrDefault() ?? new Paper("0.1 mm", Core.Measures.Caliper.FromMillimetres(0.1m)),
+            Trim = house.Trims.FirstOrDefault()?.Size ?? Size.FromMillimetres(148, 210),
+            Paper = house.Papers.FirstOrDefault() ?? new Paper("0.1 mm", Caliper.FromMillimetres(0.1m)),
             Pages = 200,
         },
         [],
@@ -30,7 +30,7 @@ public static class Starters
 
     /// <summary>The same from an inside PDF: its pages, its trim, and its name for a title.</summary>
     /// <exception cref="Refusal">Its pages make no sheet here.</exception>
-    public static Job Job(House house, string title, Core.Insides.InsideFile inside)
+    public static Job Job(House house, string title, InsideFile inside)
     {
         var job = Job(house, title.Length > 0 ? title : Path.GetFileNameWithoutExtension(inside.Name));
         return new TakeInside().Apply(new LayInside(inside).Apply(job));
@@ -61,7 +61,7 @@ public static class Starters
         var t = job.Ticket;
         var ground = job.Wraps[wrap].Take.Ground.Paint?.Resolve(job.Swatches) ?? Ink.White;
         Paint ink = new InkPaint(ground.K + ((ground.C + ground.M) / 2) > 5000 ? Ink.White : Ink.Black);
-        var pt = Core.Measures.Length.FromPoints;
+        var pt = Length.FromPoints;
         var spine = panel == Part.Spine;
         Hold at(Anchor a, decimal y = 0) => new(panel, HoldBox.Safe, a, default, pt(y));
         TextItem text(TextRole role, string says, string starter, Hold hold, decimal size, decimal high, Align align, int weight = 400) => new()
@@ -99,7 +99,7 @@ public static class Starters
             "picture" => new PictureItem { Id = id, Hold = at(Anchor.Middle), Width = new(default, 0.6m), Height = new(default, 0.4m) },
             "barcode" => new BarcodeItem { Id = id, Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) },
             "code" => new CodeItem { Id = id, Hold = at(Anchor.Middle) },
-            _ => throw new Refusal("item", $"nothing called `{Core.Measures.LengthText.Clip(word)}` can be added here"),
+            _ => throw new Refusal("item", $"nothing called `{LengthText.Clip(word)}` can be added here"),
         };
     }
 
@@ -110,14 +110,14 @@ public static class Starters
         var frame = new PictureItem { Id = id, Hold = at, Picture = picture, Width = Span.Full, Height = Span.Full };
         var sheet = job.SheetOf(frame, wrap);
         if (Placement.Of(frame, sheet) is not { } room) throw new Refusal("picture", $"this binding has no {panel.Say()} to put it on");
-        var wide = Core.Measures.Length.Min(0.6m * room.Box.Width, (decimal)picture.Wide / picture.High * room.Box.Height);
+        var wide = Length.Min(0.6m * room.Box.Width, (decimal)picture.Wide / picture.High * room.Box.Height);
         return frame with { Width = new(wide), Height = new((decimal)picture.High / picture.Wide * wide) };
     }
 
     /// <summary>Type as tall as the spine's safe band carries, at most 24 pt.</summary>
-    private static Core.Measures.Length SpineSize(Job job)
+    private static Length SpineSize(Job job)
     {
         var band = job.Geometry().Sheet.Panel(Part.Spine)?.Safe.Width.Points ?? 12;
-        return Core.Measures.Length.FromPoints((decimal)Math.Clamp(Math.Floor(band / 1.3), 4, 24));
+        return Length.FromPoints((decimal)Math.Clamp(Math.Floor(band / 1.3), 4, 24));
     }
 }

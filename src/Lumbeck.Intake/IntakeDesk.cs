@@ -1,7 +1,6 @@
 using System.Globalization;
-using Lumbeck.Core.Checks;
-using Lumbeck.Core.Houses;
 using Lumbeck.Intake.Judging;
+using Lumbeck.Intake.Opening;
 using UglyToad.PdfPig;
 using UglyToad.PdfPig.Exceptions;
 using UglyToad.PdfPig.Tokens;

@@ -2,7 +2,6 @@ using System.Collections.Concurrent;
 using System.Globalization;
 using Dapper;
 using DbUp;
-using Lumbeck.Core.Jobs;
 using Microsoft.Data.Sqlite;
 
 namespace Lumbeck.Store;
@@ -20,7 +19,7 @@ public sealed class JobStore
 
     /// <param name="folder">The data folder; made where there is none.</param>
     /// <param name="clock">Gives revisions their time.</param>
-    /// <exception cref="Core.Refusal">The folder can't be made or written, or what lies in it is no store of ours.</exception>
+    /// <exception cref="Refusal">The folder can't be made or written, or what lies in it is no store of ours.</exception>
     public JobStore(string folder, TimeProvider clock)
     {
         _clock = clock;
@@ -32,7 +31,7 @@ public sealed class JobStore
         catch (Exception e) when (e is IOException or UnauthorizedAccessException or SqliteException) { throw NoStore(e.Message); }
     }
 
-    private Core.Refusal NoStore(string reason) => new("data", $"{Folder} can't be used as a data folder ({reason.Trim().TrimEnd('.')}): give another with --data");
+    private Refusal NoStore(string reason) => new("data", $"{Folder} can't be used as a data folder ({reason.Trim().TrimEnd('.')}): give another with --data");
 
     /// <summary>The data folder.</summary>
     public string Folder { get; }

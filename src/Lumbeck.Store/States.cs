@@ -1,6 +1,5 @@
 using System.IO.Compression;
 using Dapper;
-using Lumbeck.Core.Jobs;
 using Microsoft.Data.Sqlite;
 
 namespace Lumbeck.Store;

@@ -1,7 +1,4 @@
 using Dapper;
-using Lumbeck.Core.Edits;
-using Lumbeck.Core.Jobs;
-using Lumbeck.Core.Stored;
 using Microsoft.Data.Sqlite;
 
 namespace Lumbeck.Store;
@@ -51,7 +48,7 @@ public sealed class Writing
 
     /// <summary>Appends a revision to the head and puts it on the bench.</summary>
     public HeadRow Append(string job, long parent, string? gesture, string editId, Edit edit, string says, Job state, string session) =>
-        Insert(job, parent, gesture, editId, StoredForm.Stamp(JobJson.Write(edit)), says, state, session, _store.Now());
+        Insert(job, parent, gesture, editId, StoredForm.Stamp(EditJson.Write(edit)), says, state, session, _store.Now());
 
     /// <summary>Puts a revision on the bench.</summary>
     public HeadRow Move(string job, long revision, string session)

@@ -1,4 +1,3 @@
-using Lumbeck.Core.Colour;
 using Lumbeck.Press.Colour;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Http.Features;

@@ -104,7 +104,7 @@ public sealed record EditWire
     }
 
     private Edit Added(Job job, string item) => Add is "swatch"
-        ? new AddSwatch(new(item, Free.Numbered("Swatch", n => job.Swatches.Any(s => s.Name == n)), Core.Colour.Ink.Percent(0, 0, 0, 60)))
+        ? new AddSwatch(new(item, Free.Numbered("Swatch", n => job.Swatches.Any(s => s.Name == n)), Ink.Percent(0, 0, 0, 60)))
         : new AddItem(Starters.Item(job, Add!, Parts.TryParse(Panel ?? "", out var part) ? part : throw new Refusal("edit", "no such panel"), item, Wrap(job)), Wrap: Wrap(job));
 
     private LayItem ByHand(LaidWire l) => new(l.Item, Points(l.Item, l.X), Points(l.Item, l.Y), l.W is { } w ? Points(l.Item, w) : null, l.H is { } h ? Points(l.Item, h) : null,
@@ -112,8 +112,8 @@ public sealed record EditWire
 
     private static double Finite(string item, double points) => Points(item, points).Points;
 
-    private static Core.Measures.Length Points(string item, double points) => double.IsFinite(points) && Math.Abs(points) < 1e5
-        ? Core.Measures.Length.FromDrawing(points)
+    private static Length Points(string item, double points) => double.IsFinite(points) && Math.Abs(points) < 1e5
+        ? Length.FromDrawing(points)
         : throw new Refusal($"item/{item}", "it can’t be carried so far");
 
     private Edit Designed(Job job)
@@ -134,7 +134,7 @@ public sealed record EditWire
         if (Colours == "palette")
         {
             if (job.Item(Item ?? "") is not PictureItem { Picture: { } picture }) throw new Refusal("edit", "there is no picture to take colours from");
-            return desk.AddColours(job, desk.Pictures.Palette(picture.Hash, Press.Colour.PressCondition.Of(job.Ticket.House)).Select(c => (System.IO.Path.GetFileNameWithoutExtension(picture.Name), (Core.Colour.Asked)c)), made, $"colours of {picture.Name}");
+            return desk.AddColours(job, desk.Pictures.Palette(picture.Hash, Press.Colour.PressCondition.Of(job.Ticket.House)).Select(c => (System.IO.Path.GetFileNameWithoutExtension(picture.Name), (Asked)c)), made, $"colours of {picture.Name}");
         }
         var of = job.Swatches.FirstOrDefault(s => s.Id == Item) ?? throw new Refusal("edit", "this swatch was removed in the meantime");
         var harmonies = desk.Harmonies(job, of);

@@ -1,5 +1,4 @@
 using System.Text;
-using Lumbeck.Core.Type;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Svg;
 using Lumbeck.Web.Screens;
@@ -39,13 +38,13 @@ public static class FaceRoutes
         if (shown.Length == 0) shown = desk.Shelf.NameOf(id);
         const double size = 24;
         var known = Language.Of(language ?? "en");
-        var set = Typesetter.Set(new TextToSet(shown, new() { Face = id, Size = Core.Measures.Length.FromPoints((decimal)size) }) { Language = known.Code, RightToLeft = known.Reading == Reading.RightToLeft }, 20_000, 200, desk.Shelf);
+        var set = Typesetter.Set(new TextToSet(shown, new() { Face = id, Size = Length.FromPoints((decimal)size) }) { Language = known.Code, RightToLeft = known.Reading == Reading.RightToLeft }, 20_000, 200, desk.Shelf);
         var s = new StringBuilder();
         var wide = 10.0;
         if (set.Lines is [var line, ..])
         {
             wide = Math.Max(wide, line.Width);
-            var marks = line.Runs.Select(r => new GlyphMark(r.Face, r.Size, 0, line.Baseline, r.Glyphs, r.Text, Core.Colour.Ink.Black, false));
+            var marks = line.Runs.Select(r => new GlyphMark(r.Face, r.Size, 0, line.Baseline, r.Glyphs, r.Text, Ink.Black, false));
             s.Append("<path fill=\"#22302b\" d=\"").Path(TextDrawing.Shape(marks, desk.Shelf), 1).Append("\"/>");
         }
         var height = size * 1.35;

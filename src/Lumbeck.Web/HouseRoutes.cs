@@ -4,7 +4,13 @@ using Microsoft.AspNetCore.Antiforgery;
 namespace Lumbeck.Web;
 
 /// <summary>What a browser sends to change a house: a key and its text, or a step.</summary>
-public sealed record HouseWire(string? Id, long Seen, string? Open, string? Path, string? Text, string? Step);
+public sealed record HouseWire(string? Id, long Seen, string? Open, string? Path, string? Text, string? Step)
+{
+    /// <summary>What every request of a browser says besides: which browser it is, and what it shows.</summary>
+    public string? Session { get; init; }
+    public Place? Place { get; init; }
+    public int Sheet { get; init; }
+}
 
 /// <summary>Where a house's figures come in and differences go out; house files are handed out here too.</summary>
 public static class HouseRoutes

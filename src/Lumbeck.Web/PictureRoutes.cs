@@ -23,17 +23,11 @@ public static class PictureRoutes
         app.MapGet("/jobs/{slug}/pictures", (string slug) => Results.Redirect($"/drawer?job={Uri.EscapeDataString(slug)}"));
     }
 
-    /// <summary>A printing condition in an address: its profile, how colours are brought into it, and whether CMYK is converted.</summary>
-    public static string Named(PressCondition condition, bool convert) => $"{condition.Profile}~{condition.Intent}{(convert ? "~converted" : "")}";
-
     private static (PressCondition Condition, bool Convert) Read(string condition)
     {
         var parts = condition.Split('~');
         return (new(parts[0], parts.Length > 1 && Enum.TryParse<Intent>(parts[1], out var intent) && Enum.IsDefined(intent) ? intent : Intent.Relative), parts.Length > 2);
     }
-
-    /// <summary>The address of a preview in a house's colours.</summary>
-    public static string Address(string hash, int wide, PressCondition condition, bool convert) => string.Create(CultureInfo.InvariantCulture, $"/pictures/{hash}/{wide}/{Named(condition, convert)}");
 
     private static async Task<IResult> TakeIn(string slug, string? name, string? item, string? panel, int? sheet, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
     {

@@ -1,5 +1,3 @@
-using Lumbeck.Core.Drawing;
-
 namespace Lumbeck.Core.Tests;
 
 /// <summary>Several items at once, items as a hand left them, and items carried as text.</summary>
@@ -70,7 +68,7 @@ public sealed class ArrangeTests
         Should.Throw<Refusal>(() => both.Apply(job)).Message.ShouldContain("unlock it first");
         (At(both.Apply(Tiles()), "a").X - At(Tiles(), "a").X).ShouldBe(Mm(5));
         both.Touches.ShouldBe(both.Touches.Distinct());
-        JobJson.ReadEdit(JobJson.Write(both)).Apply(Tiles()).Item("b").ShouldBe(both.Apply(Tiles()).Item("b"));
+        EditJson.Read(EditJson.Write(both)).Apply(Tiles()).Item("b").ShouldBe(both.Apply(Tiles()).Item("b"));
     }
 
     [Fact]
@@ -169,7 +167,7 @@ public sealed class ArrangeTests
         var first = new ChooseTake(0, 0).Apply(pale);
         (first.Take.Name, first.Take.Items.Count, first.Ticket.Pages).ShouldBe(("first", 5, 400));
         // A title changed on the ticket is changed in both.
-        var renamed = new SetFact(Words.Title, "Brine").Apply(pale);
+        var renamed = new SetFact(TicketFact.Title, "Brine").Apply(pale);
         renamed.Wraps[0].Takes.ShouldAllBe(t => t.Items.OfType<TextItem>().Any(i => i.Words == "Brine"));
         Should.Throw<Refusal>(() => new AddTake(0, "Pale").Apply(pale)).Message.ShouldContain("already");
         new NameTake(0, 1, "dusk").Apply(pale).Take.Name.ShouldBe("dusk");

@@ -1,5 +1,3 @@
-using Lumbeck.Core.Barcodes;
-
 namespace Lumbeck.Core.Tests;
 
 public sealed class BarcodeTests

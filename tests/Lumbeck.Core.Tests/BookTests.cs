@@ -1,7 +1,3 @@
-using Lumbeck.Core.Explaining;
-using Lumbeck.Core.Insides;
-using Lumbeck.Core.Stock;
-
 namespace Lumbeck.Core.Tests;
 
 /// <summary>What a book is made of: papers in four views, plates, dummies, endpapers; its people, price and language; its inside.</summary>

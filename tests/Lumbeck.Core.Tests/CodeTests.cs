@@ -1,5 +1,3 @@
-using Lumbeck.Core.Barcodes;
-
 namespace Lumbeck.Core.Tests;
 
 /// <summary>Barcodes of goods, price add-ons, and what their rules say.</summary>

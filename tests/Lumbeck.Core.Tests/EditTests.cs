@@ -10,7 +10,7 @@ public sealed class EditTests
     public void Every_fact_read_can_be_written_back_and_changes_nothing()
     {
         var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = new(Length.FromInches(0.25m), 0.5m), Fill = new SwatchPaint("sea", 3000) }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
-        job = job.With(0, job.Take with { Ground = job.Take.Ground with { Paper = new Papers.ContourLines { Seed = 3 } } });
+        job = job.With(0, job.Take with { Ground = job.Take.Ground with { Paper = new ContourLines { Seed = 3 } } });
         var facts = TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList();
         facts.Count.ShouldBeGreaterThan(60);
         foreach (var fact in facts)
@@ -46,7 +46,7 @@ public sealed class EditTests
     public void An_edit_touches_what_it_changes_and_changes_nothing_else(string path, string text)
     {
         var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new SwatchPaint("sea") }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
-        job = new LayPaper(new Papers.ContourLines { Seed = 3 }).Apply(job);
+        job = new LayPaper(new ContourLines { Seed = 3 }).Apply(job);
         var edit = Facts.Write(job, path, text);
         var after = edit.Apply(job);
         edit.Touches.ShouldContain(path);
@@ -61,12 +61,12 @@ public sealed class EditTests
         var job = Sample.Job();
         Edit[] edits =
         [
-            new SetPages(340), new SetTrim(Size.FromInches(6, 9)), new SetPaper(new("376 ppi", Caliper.FromPagesPerInch(376))), new SetIsbn("9780000000002"), new SetFact(Words.Title, "Brine"),
+            new SetPages(340), new SetTrim(Size.FromInches(6, 9)), new SetPaper(new("376 ppi", Caliper.FromPagesPerInch(376))), new SetIsbn("9780000000002"), new SetFact(TicketFact.Title, "Brine"),
             new SetHouse(HouseFile.Shipped["tern"]), new PinSpine(Length.FromMillimetres(21.1m)), new AddItem(Sample.Text("new", "Words")), new MoveItem("title", Length.FromPoints(1), default),
-            new StyleText("title", Size: Length.FromPoints(20), Paint: new SwatchPaint("sea")), new HoldItem("title", Anchor: Anchor.Bottom), new LayPaper(new Papers.ContourLines { Seed = 4 }), new AddSwatch(new("x", "X", Ink.Black)),
+            new StyleText("title", Size: Length.FromPoints(20), Paint: new SwatchPaint("sea")), new HoldItem("title", Anchor: Anchor.Bottom), new LayPaper(new ContourLines { Seed = 4 }), new AddSwatch(new("x", "X", Ink.Black)),
         ];
         foreach (var edit in edits)
-            Text(JobJson.ReadEdit(JobJson.Write(edit)).Apply(job)).ShouldBe(Text(edit.Apply(job)), edit.GetType().Name);
+            Text(EditJson.Read(EditJson.Write(edit)).Apply(job)).ShouldBe(Text(edit.Apply(job)), edit.GetType().Name);
         Text(JobJson.Read(JobJson.Write(job))).ShouldBe(Text(job));
     }
 
@@ -162,7 +162,7 @@ public sealed class EditTests
     [Fact]
     public void A_wider_window_of_contour_lines_shows_the_same_lines()
     {
-        var paper = new Papers.ContourLines { Seed = 41 };
+        var paper = new ContourLines { Seed = 41 };
         var small = Points(new(0, 0, 100, 100));
         var large = Points(new(-60, -20, 140, 120));
         // Every line that lies well within the smaller window is there in the larger, point for point.
@@ -174,7 +174,7 @@ public sealed class EditTests
     public void What_is_dropped_lies_where_it_was_let_go_and_hangs_on_the_panel_its_middle_is_on()
     {
         var job = Sample.Job(Sample.Text("note", "By hand"));
-        Box at(Job j) => Drawing.Placement.Of(j.Item("note")!, j.Geometry().Sheet)!.OnSheet(j.Item("note")!);
+        Box at(Job j) => Placement.Of(j.Item("note")!, j.Geometry().Sheet)!.OnSheet(j.Item("note")!);
         var before = at(job);
         var nudged = new DropItem("note", Length.FromInches(0.25m), Length.FromInches(-0.5m)).Apply(job);
         (at(nudged).X - before.X, at(nudged).Y - before.Y, nudged.Item("note")!.Hold.Panel).ShouldBe((Length.FromInches(0.25m), Length.FromInches(-0.5m), job.Item("note")!.Hold.Panel));
@@ -197,16 +197,16 @@ public sealed class EditTests
     {
         var sheet = Sample.Job().Geometry().Sheet;
         var front = sheet.Panel(Part.Front)!;
-        Drawing.SnapLines.Upright(sheet).ShouldContain(l => l.At == front.Face.X + (0.5m * front.Face.Width) && l.Says == "middle of the front");
-        Drawing.SnapLines.Upright(sheet).ShouldContain(l => l.At == front.Safe.X && l.Says == "safe line of the front");
-        Drawing.SnapLines.Level(sheet).Select(l => l.At).ShouldBeUnique();
+        SnapLines.Upright(sheet).ShouldContain(l => l.At == front.Face.X + (0.5m * front.Face.Width) && l.Says == "middle of the front");
+        SnapLines.Upright(sheet).ShouldContain(l => l.At == front.Safe.X && l.Says == "safe line of the front");
+        SnapLines.Level(sheet).Select(l => l.At).ShouldBeUnique();
     }
 
     [Fact]
     public void One_press_centres_stretches_copies_and_mirrors_and_the_result_follows_the_sheet()
     {
         var job = Sample.Job(new RectItem { Id = "plate", Hold = new(Part.Front, HoldBox.Safe, Anchor.BottomLeft, Length.FromInches(0.3m), Length.FromInches(-0.4m)), Width = new(Length.FromInches(1)), Height = new(Length.FromInches(0.5m)), Fill = new SwatchPaint("sea") });
-        Box at(Job j, string id = "plate") => Drawing.Placement.Of(j.Item(id)!, j.Geometry().Sheet)!.OnSheet(j.Item(id)!);
+        Box at(Job j, string id = "plate") => Placement.Of(j.Item(id)!, j.Geometry().Sheet)!.OnSheet(j.Item(id)!);
         var front = job.Geometry().Sheet.Panel(Part.Front)!;
         var centred = new CentreItem("plate").Apply(job);
         (at(centred).X - front.Face.X, at(centred).Y).ShouldBe((front.Face.Right - at(centred).Right, at(job).Y));

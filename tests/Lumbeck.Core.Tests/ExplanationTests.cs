@@ -1,5 +1,3 @@
-using Lumbeck.Core.Explaining;
-
 namespace Lumbeck.Core.Tests;
 
 /// <summary>Known slips, each found first among the causes by the figures it gives.</summary>

@@ -13,7 +13,7 @@ public sealed class MendingTests
         Sample.Check(after).ShouldNotContain(f => f.Id == id && f.Severity == found.Severity && f.Item == found.Item);
         // As a step it has words, and it survives the store.
         found.By.Says(job).ShouldNotBeNullOrWhiteSpace();
-        JobJson.Write(JobJson.ReadEdit(JobJson.Write(found.By)).Apply(job)).AsSpan().SequenceEqual(JobJson.Write(found.By.Apply(job))).ShouldBeTrue(id);
+        JobJson.Write(EditJson.Read(EditJson.Write(found.By)).Apply(job)).AsSpan().SequenceEqual(JobJson.Write(found.By.Apply(job))).ShouldBeTrue(id);
         return after;
     }
 

@@ -1,5 +1,3 @@
-using Lumbeck.Core.Drawing;
-
 namespace Lumbeck.Core.Tests;
 
 /// <summary>Pictures in their frames.</summary>

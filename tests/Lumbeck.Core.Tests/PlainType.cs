@@ -51,7 +51,7 @@ internal static class Sample
         [new Swatch("sea", "Sea", Ink.Percent(80, 40, 20, 10))],
         [new Wrap("cover", [new Take("first", new Ground(new SwatchPaint("sea")), [Text("title", "Salt", TextRole.Title, dy: -1), Text("author", "A. Vane", TextRole.Author), .. items])])]);
 
-    public static Barcodes.Isbn Isbn(string digits) => Barcodes.Isbn.TryParse(digits, out var i, out var why) ? i : throw new ArgumentException(why);
+    public static Isbn Isbn(string digits) => Core.Trade.Barcodes.Isbn.TryParse(digits, out var i, out var why) ? i : throw new ArgumentException(why);
 
     public static Scene Scene(Job job) => SceneBuilder.Build(job, job.Sheets()[0], new PlainType());
 

@@ -1,5 +1,3 @@
-using Lumbeck.Core.Type;
-
 namespace Lumbeck.Core.Tests;
 
 /// <summary>Rules of geometry and scene, each with what sets it off, what it measures, and that its mend leaves nothing of it.</summary>

@@ -1,5 +1,3 @@
-using Lumbeck.Core.Drawing;
-
 namespace Lumbeck.Core.Tests;
 
 /// <summary>Drawn shapes, and how they cover the sheet.</summary>

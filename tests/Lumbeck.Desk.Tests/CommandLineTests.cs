@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using System.Text.Json;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Desk.Tests;

@@ -1,4 +1,5 @@
 using System.Security.Cryptography;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Desk.Tests;

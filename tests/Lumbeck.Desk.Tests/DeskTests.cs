@@ -1,4 +1,5 @@
 using Lumbeck.Desk;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Desk.Tests;
@@ -86,7 +87,7 @@ public sealed class DeskTests : IDisposable
         (conflict.Path, conflict.Label, conflict.Theirs, conflict.Yours).ShouldBe(("ticket/pages", "Pages", "340", "320"));
         _desk.Job("salt").Job.Ticket.Pages.ShouldBe(340);
         // Another fact is no conflict, nor is going ahead all the same.
-        Do(new SetFact(Words.Author, "A. Vane"), "two", seen).Job.Ticket.Pages.ShouldBe(340);
+        Do(new SetFact(TicketFact.Author, "A. Vane"), "two", seen).Job.Ticket.Pages.ShouldBe(340);
         Do(new SetPages(320), "two").Job.Ticket.Pages.ShouldBe(320);
     }
 
@@ -181,7 +182,7 @@ public sealed class DeskTests : IDisposable
     public void Steps_are_listed_named_and_brought_back_as_new_ones()
     {
         foreach (var pages in new[] { 120, 130, 140 }) Do(new SetPages(pages), gesture: "typing");
-        var named = Do(new SetFact(Words.Title, "Brine"));
+        var named = Do(new SetFact(TicketFact.Title, "Brine"));
         Do(new SetPages(300));
         _desk.StepBack("salt", "one");
         Do(new SetPages(310));
@@ -210,7 +211,7 @@ public sealed class DeskTests : IDisposable
     {
         Do(new SetPages(312));
         Do(new AddItem(Starters.Item(_desk.Job("salt").Job, "title", Part.Spine, "spine-title")));
-        Do(new StyleText("spine-title", Size: Core.Measures.Length.FromPoints(44)));
+        Do(new StyleText("spine-title", Size: Length.FromPoints(44)));
         Do(new SetPages(180)).Job.Looks.Single().Item.ShouldBe("spine-title");
         // A step back has none; forward again it is there, also for another program on this store.
         _desk.StepBack("salt", "one").Job.Looks.ShouldBeEmpty();

@@ -1,5 +1,5 @@
 using System.Buffers.Binary;
-using Lumbeck.Core.Type;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Desk.Tests;

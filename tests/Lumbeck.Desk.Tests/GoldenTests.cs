@@ -1,6 +1,5 @@
 using System.IO.Compression;
 using System.Text;
-using Lumbeck.Core.Stored;
 using Lumbeck.Store;
 using Lumbeck.Tests.ByChance;
 
@@ -47,7 +46,7 @@ public sealed class GoldenTests : IDisposable
             var (on, back) = (desk.Job(job), 0);
             while (desk.Steps(on).Back) (on, back) = (desk.StepBack(job, "s"), back + 1);
             back.ShouldBeGreaterThan(20);
-            on = desk.Apply(job, new($"new-{job}", "s", _ => new SetFact(Words.Subtitle, "Opened again")));
+            on = desk.Apply(job, new($"new-{job}", "s", _ => new SetFact(TicketFact.Subtitle, "Opened again")));
             JobJson.Write(new Desk(desk.Folder, TimeProvider.System, demo: false).Job(job).Job).AsSpan().SequenceEqual(JobJson.Write(on.Job)).ShouldBeTrue();
         }
     }

@@ -21,7 +21,7 @@ public sealed class HouseDeskTests : IDisposable
         Should.Throw<Refusal>(() => _desk.EditHouse("tern", Id, "bleed_mm", "4 mm")).Message.ShouldContain("stays as it is: copy it");
         var copy = _desk.CopyHouse("tern").House;
         (copy.Id, copy.Name).ShouldBe(("tern-2", "Tern & Tallow, own rules"));
-        _desk.EditHouse("tern-2", Id, "bleed_mm", "0.2 in").House.Bleed.ShouldBe(Core.Measures.Length.FromInches(0.2m));
+        _desk.EditHouse("tern-2", Id, "bleed_mm", "0.2 in").House.Bleed.ShouldBe(Length.FromInches(0.2m));
         _desk.EditHouse("tern-2", Id, "name", "Corner press");
         // An edit sent twice is made once.
         var id = Id;
@@ -54,10 +54,10 @@ public sealed class HouseDeskTests : IDisposable
     [Fact]
     public void A_house_file_goes_out_and_comes_in_again_and_a_wrong_one_is_refused_by_its_key()
     {
-        var file = Core.Houses.HouseFile.Write(_desk.House("aldwater").House);
+        var file = HouseFile.Write(_desk.House("aldwater").House);
         var back = _desk.ImportHouse(file).House;
         (back.Id, back.Name).ShouldBe(("aldwater-2", "Aldwater Bindery 2"));
-        Core.Houses.HouseFile.Write(back with { Id = "aldwater", Name = "Aldwater Bindery" }).ShouldBe(file);
+        HouseFile.Write(back with { Id = "aldwater", Name = "Aldwater Bindery" }).ShouldBe(file);
         foreach (var (json, path) in ((string, string)[])[("{", ""), ("[]", ""), ("{}", "name"), ("{\"name\":\"X\",\"bleeds_mm\":3}", "bleeds_mm"), ("{\"name\":\"X\",\"bleed_mm\":\"three\"}", "bleed_mm"), ("{\"name\":\"X\",\"papers\":[{\"name\":\"P\"}]}", "papers"), ("{\"name\":\"X\",\"pages_min\":50,\"pages_max\":40}", "pages_min")])
             Should.Throw<Refusal>(() => _desk.ImportHouse(json)).Path.ShouldBe(path, json);
         var both = Should.Throw<Refusal>(() => _desk.ImportHouse("{\"name\":\"X\",\"bleeds_mm\":3,\"marks\":\"some\",\"unit\":\"mm\"}")).Message;
@@ -77,7 +77,7 @@ public sealed class HouseDeskTests : IDisposable
         _desk.Job("salt").Composed.Geometry.Sheet.Size.ShouldBe(sheet);
         var news = _desk.News(_desk.Job("salt").Job)!;
         news.Keys.ShouldBe([("bleed", "0.125 in", "0.25 in")]);
-        (news.Would!.Geometry.Sheet.Size.Height - sheet.Height).ShouldBe(Core.Measures.Length.FromInches(0.25m));
+        (news.Would!.Geometry.Sheet.Size.Height - sheet.Height).ShouldBe(Length.FromInches(0.25m));
         var taken = _desk.Apply("salt", new(Id, "tests", j => new SetHouse(_desk.House(j.Ticket.House.Id).House)));
         taken.Composed.Geometry.Sheet.Size.ShouldBe(news.Would.Geometry.Sheet.Size);
         _desk.HasNews(taken.Job).ShouldBeFalse();
@@ -109,11 +109,11 @@ public sealed class HouseDeskTests : IDisposable
     {
         var plover = _desk.House("plover").House;
         var facts = Starters.Job(plover, "", "148 x 210", "96");
-        (facts.Ticket.Trim.Show(Core.Measures.Unit.Millimetre), facts.Ticket.Pages, facts.Sheets().Length).ShouldBe(("148 × 210 mm", 96, 1));
+        (facts.Ticket.Trim.Show(Unit.Millimetre), facts.Ticket.Pages, facts.Sheets().Length).ShouldBe(("148 × 210 mm", 96, 1));
         Should.Throw<Refusal>(() => Starters.Job(plover, "", null, "-4")).Path.ShouldBe("ticket/pages");
-        var inside = new Core.Insides.InsideFile("reed warbler.pdf", 88, [new(Core.Measures.Size.FromMillimetres(126, 196), 88, 1)], false, false);
+        var inside = new InsideFile("reed warbler.pdf", 88, [new(Size.FromMillimetres(126, 196), 88, 1)], false, false);
         var begun = Starters.Job(plover, "", inside).Ticket;
-        (begun.Title, begun.Pages, begun.Trim.Show(Core.Measures.Unit.Millimetre)).ShouldBe(("reed warbler", 88, "120 × 190 mm"));
+        (begun.Title, begun.Pages, begun.Trim.Show(Unit.Millimetre)).ShouldBe(("reed warbler", 88, "120 × 190 mm"));
         var demo = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System);
         var copy = Starters.Copy(demo.Job("calder").Job);
         (copy.Ticket.Title, copy.Ticket.Isbn, copy.Wraps.Count).ShouldBe(("Winter over Calder Sound, copy", null, 2));

@@ -22,7 +22,7 @@ public sealed class PlateChecksTests : IDisposable
 
     private List<Finding> Exactly(OnBench on, string id) => [.. _desk.Checks.Exactly(on.Composed).Where(f => f.Id == id)];
 
-    private static RectItem Rect(string id, Part panel, Anchor anchor, decimal mm, Ink ink) => new() { Id = id, Hold = new(panel, HoldBox.Face, anchor, default, default), Width = new(Core.Measures.Length.FromMillimetres(mm)), Height = new(Core.Measures.Length.FromMillimetres(mm)), Fill = new InkPaint(ink) };
+    private static RectItem Rect(string id, Part panel, Anchor anchor, decimal mm, Ink ink) => new() { Id = id, Hold = new(panel, HoldBox.Face, anchor, default, default), Width = new(Length.FromMillimetres(mm)), Height = new(Length.FromMillimetres(mm)), Fill = new InkPaint(ink) };
 
     [Fact]
     public void The_five_good_covers_have_neither_stop_nor_caution_at_press_resolution()
@@ -70,11 +70,11 @@ public sealed class PlateChecksTests : IDisposable
     [Fact]
     public void Words_are_judged_by_what_truly_lies_behind_them()
     {
-        TextItem text(Ink ink) => new() { Id = "pale", Words = "Pale on pale", Hold = new(Part.Back, HoldBox.Safe, Anchor.Bottom, default, Core.Measures.Length.FromMillimetres(-40)), Width = Span.Full, Height = new(Core.Measures.Length.FromMillimetres(8)), Style = new() { Size = Core.Measures.Length.FromPoints(12), Paint = new InkPaint(ink) } };
+        TextItem text(Ink ink) => new() { Id = "pale", Words = "Pale on pale", Hold = new(Part.Back, HoldBox.Safe, Anchor.Bottom, default, Length.FromMillimetres(-40)), Width = Span.Full, Height = new(Length.FromMillimetres(8)), Style = new() { Size = Length.FromPoints(12), Paint = new InkPaint(ink) } };
         var pale = Do("hive", new AddItem(text(Ink.Percent(0, 10, 60, 0))));
         Exactly(pale, "text.contrast").ShouldHaveSingleItem().Item.ShouldBe("pale");
         // The same ink with a dark plate under it.
-        Exactly(Do("hive", new BackText("pale", new(new InkPaint(Ink.Percent(60, 50, 60, 80)), Core.Measures.Length.FromPoints(4), default))), "text.contrast").ShouldBeEmpty();
+        Exactly(Do("hive", new BackText("pale", new(new InkPaint(Ink.Percent(60, 50, 60, 80)), Length.FromPoints(4), default))), "text.contrast").ShouldBeEmpty();
     }
 
     [Fact]
@@ -88,7 +88,7 @@ public sealed class PlateChecksTests : IDisposable
         Exactly(Do("tidewatcher", dark.By!), "barcode.ink").ShouldBeEmpty();
         // A QR code, with a price add-on beside the bars: both are read.
         on = Do("tidewatcher", new SetPrice(new(14.99m, "USD")), new PriceBarcode("barcode", ""), new MagnifyBarcode("barcode", 90),
-            new AddItem(new CodeItem { Id = "link", Hold = new(Part.Back, HoldBox.Safe, Anchor.Left, Core.Measures.Length.FromInches(0.2m), Core.Measures.Length.FromInches(1.2m)), Link = "https://example.org/tidewatcher", Level = CodeLevel.Q }));
+            new AddItem(new CodeItem { Id = "link", Hold = new(Part.Back, HoldBox.Safe, Anchor.Left, Length.FromInches(0.2m), Length.FromInches(1.2m)), Link = "https://example.org/tidewatcher", Level = CodeLevel.Q }));
         Exactly(on, "barcode.readable").ShouldBeEmpty();
         Exactly(on, "barcode.room").ShouldNotContain(f => f.Item == "link");
     }
@@ -122,7 +122,7 @@ public sealed class PlateChecksTests : IDisposable
     public void Another_house_says_first_what_changes_and_each_house_s_file_is_in_the_register()
     {
         var on = _desk.Job("tidewatcher");
-        var there = _desk.ForHouse(on, Core.Houses.HouseFile.Shipped["plover"]);
+        var there = _desk.ForHouse(on, HouseFile.Shipped["plover"]);
         var changes = OtherHouse.Changes(on.Composed, there);
         changes.Single(c => c.What == "Standard").There.ShouldBe("PDF/X-1a:2003");
         changes.Select(c => c.What).ShouldContain("Marks");

@@ -27,7 +27,7 @@ public sealed class RandomWalkTests : IDisposable
         {
             var json = JobJson.Write(after);
             JobJson.Write(JobJson.Read(json)).AsSpan().SequenceEqual(json).ShouldBeTrue($"seed {seed}, {edit}: read and written it is another");
-            Should.NotThrow(() => Sound.Job(JobJson.Read(json)), $"seed {seed}, {edit}");
+            Should.NotThrow(() => ImportValidation.Job(JobJson.Read(json)), $"seed {seed}, {edit}");
         });
     }
 
@@ -41,7 +41,7 @@ public sealed class RandomWalkTests : IDisposable
         foreach (var swatch in job.Swatches)
         {
             var was = Inks(job);
-            var uses = Core.Edits.Paints.Uses(job, swatch.Id);
+            var uses = Paints.Uses(job, swatch.Id);
             var after = new RemoveSwatch(swatch.Id).Apply(job);
             Inks(after).ShouldBe(was, $"seed {seed}, {swatch.Name} with {uses} uses");
             System.Text.Encoding.UTF8.GetString(JobJson.Write(after)).ShouldNotContain($"\"swatch\":\"{swatch.Id}\"");

@@ -59,4 +59,59 @@ public sealed class StructureTests
         foreach (var file in Directory.GetFiles(Path.Combine(Root, "src", "Lumbeck.Core"), "*.cs", SearchOption.AllDirectories).Where(f => !f.Contains("/obj/", StringComparison.Ordinal)))
             File.ReadAllText(file).ShouldNotContain("endobj");
     }
+
+    /// <summary>Core's layers, the lowest first: nothing refers to one that stands after its own.</summary>
+    private static readonly string[] Layers =
+    [
+        "", "Measures", "Stored", "Colour", "Outlines", "Trade.Stock", "Trade.Houses", "Trade.Geometry", "Trade.Insides", "Trade.Barcodes", "Trade.Explaining",
+        "Type.Letters", "Type", "Art.Patterns", "Art.Items", "Document", "Drawing", "Drawing.Spine", "Drawing.Views",
+        "Edits", "Edits.OfText", "Edits.OfTicket", "Edits.OfCovers", "Edits.OfItems", "Edits.OfPictures", "Edits.AsTyped", "Edits.Doors",
+        "Checks", "Checks.OfTicket", "Checks.OfZones", "Checks.OfInk", "Checks.OfText", "Checks.OfPictures", "Checks.OfBarcodes", "Checks.RuleBook",
+    ];
+
+    private static string Folder(string type, string project) =>
+        type[..type.LastIndexOf('.')] is var space && space == "Lumbeck." + project ? "" : space["Lumbeck.".Length..][(project.Length + 1)..];
+
+    private static IEnumerable<(string From, string To)> Own(System.Reflection.Assembly assembly, string project) =>
+        References.Of(assembly).Where(e => e.From.StartsWith($"Lumbeck.{project}.", StringComparison.Ordinal) && e.To.StartsWith($"Lumbeck.{project}.", StringComparison.Ordinal));
+
+    [Fact]
+    public void Every_layer_of_Core_refers_only_to_those_below_it()
+    {
+        var up = Own(typeof(Refusal).Assembly, "Core").Where(e => Array.IndexOf(Layers, Folder(e.To, "Core")) > Array.IndexOf(Layers, Folder(e.From, "Core"))).ToList();
+        up.ShouldBeEmpty();
+        Own(typeof(Refusal).Assembly, "Core").SelectMany(e => new[] { Folder(e.From, "Core"), Folder(e.To, "Core") }).Distinct().Except(Layers).ShouldBeEmpty("every folder has its layer");
+    }
+
+    public static TheoryData<string> Projects() => ["Press", "Intake", "Web"];
+
+    [Theory]
+    [MemberData(nameof(Projects))]
+    public void No_folders_refer_to_each_other_in_a_circle(string project)
+    {
+        // The web's assembly lies beside no test of this project: each is read where it was built last.
+        var here = Path.Combine(AppContext.BaseDirectory, $"Lumbeck.{project}.dll");
+        var built = Path.Combine(Root, "src", $"Lumbeck.{project}", "bin", new DirectoryInfo(AppContext.BaseDirectory).Parent!.Name, "net10.0", $"Lumbeck.{project}.dll");
+        var next = Own(System.Reflection.Assembly.LoadFrom(File.Exists(here) ? here : built), project)
+            .Select(e => (From: Folder(e.From, project), To: Folder(e.To, project))).Where(e => e.From != e.To).ToLookup(e => e.From, e => e.To);
+        next.Count.ShouldBeGreaterThan(0);
+        var (done, path) = (new HashSet<string>(), new List<string>());
+        void walk(string folder)
+        {
+            path.Contains(folder).ShouldBeFalse($"{string.Join(" > ", path)} > {folder}");
+            if (!done.Add(folder)) return;
+            path.Add(folder);
+            foreach (var to in next[folder].Distinct()) walk(to);
+            path.RemoveAt(path.Count - 1);
+        }
+        foreach (var folder in next.Select(g => g.Key)) walk(folder);
+    }
+
+    [Fact]
+    public void No_folder_of_Core_holds_more_than_can_be_seen_at_once()
+    {
+        foreach (var folder in Directory.GetDirectories(Path.Combine(Root, "src", "Lumbeck.Core"), "*", SearchOption.AllDirectories))
+            if (!folder.Contains("/obj", StringComparison.Ordinal) && !folder.Contains("/bin", StringComparison.Ordinal))
+                Directory.GetFiles(folder, "*.cs").Length.ShouldBeLessThanOrEqualTo(15, folder);
+    }
 }

@@ -1,3 +1,4 @@
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Store;
 

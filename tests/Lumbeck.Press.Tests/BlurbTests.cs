@@ -1,5 +1,3 @@
-using Lumbeck.Core.Type.Letters;
-
 namespace Lumbeck.Press.Tests;
 
 /// <summary>Justified paragraphs against a breaker that takes each line as it comes, with the same faces, hyphens and spaces.</summary>

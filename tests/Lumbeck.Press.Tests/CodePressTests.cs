@@ -1,4 +1,3 @@
-using Lumbeck.Core.Houses;
 using Lumbeck.Desk;
 using Lumbeck.Press.Codes;
 

@@ -88,7 +88,7 @@ public sealed class ColourTests(Pressed pressed) : IClassFixture<Pressed>
         desk.ColourOf(house).Hex(Ink.White).ShouldBe("#ffffff");
         // A job of such a house carries the profile into its file.
         var file = pressed.Press(new SetHouse(house).Apply(desk.Job("orrin").Job), "own-profile.pdf");
-        using (var s = File.OpenRead(file)) Intake.Reading.Of(s).ProfileEmbedded.ShouldBeTrue();
+        using (var s = File.OpenRead(file)) Intake.Opening.Reading.Of(s).ProfileEmbedded.ShouldBeTrue();
 
         byte[] changed(int at, string four)
         {
@@ -121,9 +121,9 @@ public sealed class ColourTests(Pressed pressed) : IClassFixture<Pressed>
         var moved = PictureMaking.Pixels(pressed.Desk.Pictures.PathOf(jpeg.Hash), 300, Coated, convert: true).Inks;
         Math.Abs(moved[(150 * 300 * 4) + 601] - kept[(150 * 300 * 4) + 601]).ShouldBeGreaterThan(0);
 
-        var job = Starters.Job(Core.Houses.HouseFile.Shipped["tern"], "CMYK");
+        var job = Starters.Job(HouseFile.Shipped["tern"], "CMYK");
         job = new AddItem(new PictureItem { Id = "p", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromInches(1)), Height = new(Length.FromInches(1)), Picture = jpeg with { Profile = "Newsprint 26" } }).Apply(job);
-        pressed.Desk.Worked(0, job).Findings.Single(f => f.Id == "picture.colour").Severity.ShouldBe(Core.Checks.Severity.Caution);
+        pressed.Desk.Worked(0, job).Findings.Single(f => f.Id == "picture.colour").Severity.ShouldBe(Severity.Caution);
         pressed.Desk.Worked(0, new ConvertPicture("p", true).Apply(job)).Findings.ShouldNotContain(f => f.Id == "picture.colour");
     }
 }

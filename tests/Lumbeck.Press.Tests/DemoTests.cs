@@ -12,12 +12,12 @@ public sealed class DemoTests(Pressed pressed) : IClassFixture<Pressed>
     public void A_demo_cover_has_nothing_against_it_and_prints_a_page_a_sheet(string slug, int pages)
     {
         var on = pressed.Desk.Job(slug);
-        on.Composed.Findings.Where(f => f.Severity != Core.Checks.Severity.Note).Select(f => $"{f.Id} {f.Item} {f.Measured}").ShouldBeEmpty();
+        on.Composed.Findings.Where(f => f.Severity != Severity.Note).Select(f => $"{f.Id} {f.Item} {f.Measured}").ShouldBeEmpty();
         var file = pressed.Folder[slug + "-all.pdf"];
         Pressed.Write(pressed.Desk, on, file);
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
         using var s = File.OpenRead(file);
-        var read = Intake.Reading.Of(s);
+        var read = Intake.Opening.Reading.Of(s);
         read.Pages.Count.ShouldBe(pages);
         foreach (var (page, sheet) in read.Pages.Zip(on.Composed.Sheets))
         {

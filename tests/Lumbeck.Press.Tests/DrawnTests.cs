@@ -1,4 +1,3 @@
-using Lumbeck.Core.Drawing;
 using Lumbeck.Press.Drawn;
 
 namespace Lumbeck.Press.Tests;
@@ -100,7 +99,7 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
         var svg = Begin + "<circle cx='50' cy='25' r='20' fill='#0a5c8a'/></svg>";
         var picture = await pressed.Desk.Pictures.TakeIn(new MemoryStream(System.Text.Encoding.UTF8.GetBytes(svg)), "disc.svg", default);
         (picture.IsDrawing, picture.Opaque).ShouldBe((true, false));
-        var job = Lumbeck.Desk.Starters.Job(Core.Houses.HouseFile.Shipped["tern"], "Drawn");
+        var job = Lumbeck.Desk.Starters.Job(HouseFile.Shipped["tern"], "Drawn");
         var item = new PictureItem { Id = "d", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromInches(4)), Height = new(Length.FromInches(2)), Picture = picture };
         job = new AddItem(item).Apply(job);
         var composed = pressed.Desk.Worked(0, job);

@@ -1,5 +1,5 @@
-using Lumbeck.Core.Houses;
 using Lumbeck.Desk;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Tests;

@@ -1,4 +1,3 @@
-using Lumbeck.Core.Drawing;
 using Lumbeck.Press.Growing;
 using NetVips;
 

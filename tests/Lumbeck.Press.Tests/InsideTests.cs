@@ -1,6 +1,8 @@
 using System.Text;
-using Lumbeck.Core.Insides;
 using Lumbeck.Intake;
+using Lumbeck.Intake.Judging;
+using Lumbeck.Intake.Opening;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Tests;
@@ -52,7 +54,7 @@ public sealed class InsideTests : IDisposable
         var inside = Read(Pdf("book.pdf", pages, "/MediaBox [0 0 378 576]"));
         (inside.Pages, inside.LastBlank, inside.TrimBoxes).ShouldBe((318, true, false));
         inside.Sizes.Select(s => (s.Size.Show(Unit.Inch), s.Pages, s.First)).ShouldBe([("5.25 × 8 in", 316, 1), ("5.25 × 7.917 in", 2, 40)]);
-        inside.Says(Size.FromInches(5.25m, 8), Lumbeck.Core.Houses.HouseFile.Shipped["tern"], Unit.Inch).ShouldBe(["318 pages of 5.25 × 8 in", "2 pages, the first of them page 40, are 5.25 × 7.917 in", "the last page is blank: leave it out if it was only to make the count even"]);
+        inside.Says(Size.FromInches(5.25m, 8), HouseFile.Shipped["tern"], Unit.Inch).ShouldBe(["318 pages of 5.25 × 8 in", "2 pages, the first of them page 40, are 5.25 × 7.917 in", "the last page is blank: leave it out if it was only to make the count even"]);
     }
 
     [Fact]

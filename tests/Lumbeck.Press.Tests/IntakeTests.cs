@@ -7,7 +7,7 @@ public sealed class IntakeTests(Pressed pressed) : IClassFixture<Pressed>
     public void A_finished_file_is_read_back_as_it_was_meant()
     {
         using var file = File.OpenRead(pressed.File);
-        var read = Intake.Reading.Of(file);
+        var read = Intake.Opening.Reading.Of(file);
         read.Version.ShouldBe("1.6");
         read.Standard.ShouldBe("PDF/X-4");
         read.Condition.ShouldBe("FOGRA39");
@@ -26,6 +26,6 @@ public sealed class IntakeTests(Pressed pressed) : IClassFixture<Pressed>
     public void What_is_no_PDF_is_refused_in_words(string bytes)
     {
         using var m = new MemoryStream(System.Text.Encoding.ASCII.GetBytes(bytes));
-        Should.Throw<Refusal>(() => Intake.Reading.Of(m)).Message.ShouldStartWith("this can’t be read as a PDF");
+        Should.Throw<Refusal>(() => Intake.Opening.Reading.Of(m)).Message.ShouldStartWith("this can’t be read as a PDF");
     }
 }

@@ -1,5 +1,5 @@
-using Lumbeck.Core.Houses;
 using Lumbeck.Desk;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Tests;
@@ -121,7 +121,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var file = Made("tidewatcher", "tern", new(PressKind.X4) { Panel = Part.Spine }).File;
         using var s = File.OpenRead(file);
-        var page = Intake.Reading.Of(s).Pages.Single();
+        var page = Intake.Opening.Reading.Of(s).Pages.Single();
         var spine = pressed.Desk.Job("tidewatcher").Composed.Sheets[0].Sheet.Panel(Part.Spine)!.Face;
         Length.Abs(page.Trim!.Value.Width - spine.Width).ShouldBeLessThan(Length.FromMillimetres(0.01m));
         page.Words.ShouldContain("KALLWEIT");
@@ -151,6 +151,6 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     {
         PressPlan.Read(words).Say().ShouldBe(says);
         PressPlan.Read(PressPlan.Read(words).Write()).ShouldBe(PressPlan.Read(words));
-        Should.Throw<Core.Refusal>(() => PressPlan.Read(words + "+upside-down"));
+        Should.Throw<Refusal>(() => PressPlan.Read(words + "+upside-down"));
     }
 }

@@ -151,7 +151,7 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
     private sealed class Here : Svg.IPictureLinks
     {
         public string Of(Picture picture, bool convert) => "/here/" + picture.Hash;
-        public string Of(Core.Drawing.GrownMark mark) => "/grown/" + mark.How.Recipe;
+        public string Of(GrownMark mark) => "/grown/" + mark.How.Recipe;
     }
 
     [Fact]
@@ -162,7 +162,7 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         var desk = pressed.Desk;
         var job = With(desk, At("p", Anchor.Middle, picture));
         var painter = new Svg.SvgPainter(desk.Shelf, desk.ColourOf(job.Ticket.House), new Here(), new Lumbeck.Desk.PictureData(desk.Pictures, Colour.PressCondition.Of(job.Ticket.House)));
-        var scene = Core.Drawing.SceneBuilder.Build(job, job.Sheets()[0], desk.Shelf);
+        var scene = SceneBuilder.Build(job, job.Sheets()[0], desk.Shelf);
         var piece = XElement.Parse(painter.Piece(scene.Piece("p")!));
         piece.Descendants("image").Single().Attribute("href")!.Value.ShouldBe("/here/" + picture.Hash);
         piece.Descendants("clipPath").Count().ShouldBe(1);

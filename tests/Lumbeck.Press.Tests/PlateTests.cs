@@ -22,7 +22,7 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
 
     private static InkPaint Inks(decimal c, decimal m, decimal y, decimal k) => new(Ink.Percent(c, m, y, k));
 
-    private static Job Begun(string house = "tern") => Lumbeck.Desk.Starters.Job(Core.Houses.HouseFile.Shipped[house], "Plates");
+    private static Job Begun(string house = "tern") => Lumbeck.Desk.Starters.Job(HouseFile.Shipped[house], "Plates");
 
     /// <summary>Ghostscript's plates of a job's file, as four bytes of ink a pixel, and finishing plates by name.</summary>
     private (int Wide, int High, byte[] Inks, Dictionary<string, byte[]> Finishes) Theirs(Job job, string name)
@@ -42,7 +42,7 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
     private Plates.Plates Ours(Job job)
     {
         var house = job.Ticket.House;
-        var scene = Core.Drawing.SceneBuilder.Build(job, job.Sheets()[0], pressed.Desk.Shelf, pressed.Desk.DrawingsOf(house));
+        var scene = SceneBuilder.Build(job, job.Sheets()[0], pressed.Desk.Shelf, pressed.Desk.DrawingsOf(house));
         return new PlatePainter(pressed.Desk.Shelf, pressed.Desk.Pictures, PressCondition.Of(house)).Paint(scene, new(0, 0, scene.Width, scene.Height), PerInch);
     }
 
@@ -131,7 +131,7 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
             new AddItem(at("bricks", Part.Back, HoldBox.Face, Anchor.Middle, 4, 2.4) with { Tiling = new(TileLay.Brick, Length.FromInches(1.3m)) }),
         ];
         var job = edits.Aggregate(Begun(), (j, e) => e.Apply(j));
-        Core.Drawing.Coverage.Bare(job.Take, job.Geometry().Sheet, job.Geometry().Sheet.Panel(Part.Front)!.Edge).ShouldBeEmpty();
+        Coverage.Bare(job.Take, job.Geometry().Sheet, job.Geometry().Sheet.Panel(Part.Front)!.Edge).ShouldBeEmpty();
         Agree(job, "plates-pictures.pdf", 14, 1.2);
     }
 
@@ -155,7 +155,7 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
             ((double)inks[pixel(x, y, wide) * 4]).ShouldBe(ours.Inks[pixel(x, y, ours.Wide) * 4], 1.0);
         }
         // A house that has none of them stops such a file.
-        var elsewhere = new SetHouse(Core.Houses.HouseFile.Shipped["tern"]).Apply(job);
+        var elsewhere = new SetHouse(HouseFile.Shipped["tern"]).Apply(job);
         pressed.Desk.Worked(0, elsewhere).Findings.Count(f => f.Id == "ink.finish").ShouldBe(2);
     }
 }

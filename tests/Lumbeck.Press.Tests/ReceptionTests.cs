@@ -1,8 +1,9 @@
 using System.Text.RegularExpressions;
-using Lumbeck.Core.Checks;
-using Lumbeck.Core.Houses;
 using Lumbeck.Desk;
 using Lumbeck.Intake;
+using Lumbeck.Intake.Judging;
+using Lumbeck.Intake.Opening;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Tests;

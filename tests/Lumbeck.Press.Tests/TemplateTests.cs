@@ -1,9 +1,5 @@
 using System.Text.Json;
 using System.Xml.Linq;
-using Lumbeck.Core.Bindings;
-using Lumbeck.Core.Geometry;
-using Lumbeck.Core.Houses;
-using Lumbeck.Core.Stock;
 using Lumbeck.Desk;
 using Lumbeck.Press.Faces;
 
@@ -104,8 +100,8 @@ public sealed class TemplateTests : IDisposable
         var media = Tool.Run("pdfinfo", "-box", Write("pdf", g, Part.Spine)).Split('\n').First(l => l.StartsWith("MediaBox", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries);
         double.Parse(media[3], CultureInfo.InvariantCulture).ShouldBe(spine.Face.Width.Points, 0.01);
         double.Parse(media[4], CultureInfo.InvariantCulture).ShouldBe(g.Sheet.Size.Height.Points, 0.01);
-        Should.Throw<Core.Refusal>(() => Write("pdf", g, Part.Sheet + 99));
-        Should.Throw<Core.Refusal>(() => Write("pdf", Made("plover", BindingKind.Booklet, 148, 210, 20), Part.Spine)).Message.ShouldContain("this sheet has no spine");
+        Should.Throw<Refusal>(() => Write("pdf", g, Part.Sheet + 99));
+        Should.Throw<Refusal>(() => Write("pdf", Made("plover", BindingKind.Booklet, 148, 210, 20), Part.Spine)).Message.ShouldContain("this sheet has no spine");
         Blank.FileName("pdf", g, g.Sheet, Part.Front, "Winter over Calder Sound").ShouldBe("Winter-over-Calder-Sound_front_aldwater_141x228mm_spine-26mm_blank.pdf");
         Blank.FileName("svg", g, g.Sheet, Part.Sheet, "").ShouldBe("aldwater_501x228mm_spine-26mm_blank.svg");
     }

@@ -1,7 +1,7 @@
 using System.Text;
 using System.Text.RegularExpressions;
-using Lumbeck.Core.Jobs;
 using Lumbeck.Press.Faces;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Tests;

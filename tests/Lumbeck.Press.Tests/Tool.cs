@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Tests;

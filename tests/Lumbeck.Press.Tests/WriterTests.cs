@@ -1,7 +1,7 @@
 using System.Text;
 using System.Text.RegularExpressions;
 using System.Xml.Linq;
-using Lumbeck.Core.Barcodes;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Svg;
 
@@ -68,7 +68,7 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
     public void Awkward_words_make_a_sound_picture_and_a_sound_file(string words)
     {
         var on = pressed.Desk.Job("tidewatcher");
-        var job = new SetWords("line", words).Apply(new SetFact(Words.Title, words).Apply(on.Job));
+        var job = new SetWords("line", words).Apply(new SetFact(TicketFact.Title, words).Apply(on.Job));
         var composed = Lumbeck.Desk.Composed.Of(on.Revision, job, pressed.Desk.Shelf);
         XDocument.Parse(new SvgPainter(pressed.Desk.Shelf, pressed.Desk.ColourOf(HouseFile.Shipped["tern"])).Picture(composed.Sheets[0].Scene)).Root.ShouldNotBeNull();
         XDocument.Parse($"<svg xmlns=\"http://www.w3.org/2000/svg\">{ZoneSvg.Patterns("z")}{ZoneSvg.Zones(composed.Sheets[0].Scene.Sheet, "z", _ => true)}</svg>").Root.ShouldNotBeNull();

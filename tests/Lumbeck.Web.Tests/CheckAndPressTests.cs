@@ -1,4 +1,5 @@
 using Lumbeck.Desk;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using OpenQA.Selenium;
 

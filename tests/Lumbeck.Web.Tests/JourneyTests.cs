@@ -60,7 +60,7 @@ public sealed class JourneyTests(Browser browser)
         var file = Path.Combine(browser.Downloads, "The-Tidewatchers-Ledger_cover_340p_x4.pdf");
         browser.Until(() => File.Exists(file));
         using var stream = File.OpenRead(file);
-        var page = Intake.Reading.Of(stream).Pages.ShouldHaveSingleItem();
+        var page = Intake.Opening.Reading.Of(stream).Pages.ShouldHaveSingleItem();
         Length.Abs(page.Media.Width - Length.FromMillimetres(296)).ShouldBeLessThan(Length.FromMillimetres(0.001m));
         page.Words.ShouldContain("The Ebb Ledger");
 

@@ -1,5 +1,6 @@
 using System.Net;
 using Lumbeck.Desk;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using OpenQA.Selenium;
 

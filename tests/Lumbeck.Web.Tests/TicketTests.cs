@@ -1,5 +1,5 @@
-using Lumbeck.Core.Bindings;
 using Lumbeck.Desk;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using OpenQA.Selenium;
 
@@ -80,7 +80,7 @@ public sealed class TicketTests(Browser browser)
     [Fact]
     public void Words_as_long_as_German_ones_are_clipped_nowhere()
     {
-        var slug = Begin("aldwater", "Donaudampfschifffahrtsgesellschaftskapitänsmütze", new SetBinding(BindingKind.Jacket), new SetFact(Words.Imprint, "Lichtbildnereiverlag"), new SetFact(Words.Edition, "durchgesehen"), new SetPrice(new(1234.5m, "EUR")), new SetPages(222), new SetLanguage("gd"), new SetUnit(Unit.Inch), new PinSpine(Length.FromMillimetres(21.7m)), new SetPlates(new(16, Lumbeck.Core.Houses.HouseFile.Shipped["aldwater"].Papers[3])));
+        var slug = Begin("aldwater", "Donaudampfschifffahrtsgesellschaftskapitänsmütze", new SetBinding(BindingKind.Jacket), new SetFact(TicketFact.Imprint, "Lichtbildnereiverlag"), new SetFact(TicketFact.Edition, "durchgesehen"), new SetPrice(new(1234.5m, "EUR")), new SetPages(222), new SetLanguage("gd"), new SetUnit(Unit.Inch), new PinSpine(Length.FromMillimetres(21.7m)), new SetPlates(new(16, HouseFile.Shipped["aldwater"].Papers[3])));
         browser.Go($"/jobs/{slug}/ticket");
         Clipped().ShouldBeEmpty();
         browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = 1024, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });

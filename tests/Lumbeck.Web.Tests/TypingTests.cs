@@ -82,8 +82,8 @@ public sealed class TypingTests(Browser browser)
         browser.Driver.FindElements(By.CssSelector("#caret .over-letters")).Count.ShouldBeGreaterThan(5);
         browser.Type($"input[data-fact='{path}']", "30 pt");
         var run = Item("lead").Runs.ShouldHaveSingleItem();
-        (run.From, run.To, run.Style.Size).ShouldBe((0, range[1], Core.Measures.Length.FromPoints(30)));
-        Item("lead").Style.Size.ShouldBe(Core.Measures.Length.FromPoints(21));
+        (run.From, run.To, run.Style.Size).ShouldBe((0, range[1], Length.FromPoints(30)));
+        Item("lead").Style.Size.ShouldBe(Length.FromPoints(21));
         StepBackTo(before);
     }
 

@@ -1,6 +1,3 @@
-using Lumbeck.Core.Bindings;
-using Lumbeck.Core.Papers;
-
 namespace Lumbeck.Tests.ByChance;
 
 /// <summary>Edits by chance: every edit, on items of every kind. What can't be done is refused, and is left.</summary>
@@ -42,7 +39,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
 
     private static Edit OfTicket(Job job, Chance r) => r.From(0, 17) switch
     {
-        0 => new SetFact(r.Of(Enum.GetValues<Words>()), r.Of("By chance", "", "Tide and time", "Meer‮ rückwärts", " spaced \t out ")),
+        0 => new SetFact(r.Of(Enum.GetValues<TicketFact>()), r.Of("By chance", "", "Tide and time", "Meer‮ rückwärts", " spaced \t out ")),
         1 => new SetIsbn(r.Of("9780000000002", "9780000000019", null)),
         2 => new SetPeople([new("Jo March", "translator"), .. r.One(2) ? (Person[])[new("Ann Fell", "foreword")] : []]),
         3 => new SetPrice(r.One(3) ? null : new(r.From(1, 99) + 0.99m, r.Of("USD", "GBP", "EUR"))),
@@ -141,7 +138,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         3 => new LayItem(id, Mm(r.From(10, 200)), Mm(r.From(10, 200)), r.One(2) ? Mm(r.From(5, 80)) : null, r.One(2) ? Mm(r.From(5, 80)) : null, r.One(2) ? r.From(-360, 360) : null),
         4 => new HoldItem(id, r.One(2) ? null : r.Of(Enum.GetValues<Part>()), r.Of(Enum.GetValues<HoldBox>()), r.Of(Enum.GetValues<Anchor>())),
         5 => new CentreItem(id, r.One(2)),
-        6 => new StretchItem(id, r.Of(Enum.GetValues<Core.Edits.Reach>())),
+        6 => new StretchItem(id, r.Of(Enum.GetValues<Reach>())),
         7 => new DropItem(id, Mm(r.From(-90, 90)), Mm(r.From(-40, 40))),
         _ => new OrderItem(id, r.From(-5, 5)),
     };

@@ -1,6 +1,3 @@
-using Lumbeck.Core.Bindings;
-using Lumbeck.Core.Houses;
-using Lumbeck.Core.Papers;
 using Lumbeck.Desk;
 
 namespace Lumbeck.Tests.ByChance;
@@ -39,7 +36,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
 
     private Job Filled(Job job, Chance r, int items)
     {
-        job = new SetFact(Core.Edits.Words.Title, "By chance").Apply(new SetIsbn("9780000000002").Apply(job));
+        job = new SetFact(TicketFact.Title, "By chance").Apply(new SetIsbn("9780000000002").Apply(job));
         for (var i = 0; i < 3; i++) job = new AddSwatch(new($"s{i}", $"Colour {(char)('a' + i)}", Mix(r))).Apply(job);
         for (var wrap = 0; wrap < Binding.Of(job.Ticket.Binding).Pieces.Length; wrap++)
         {

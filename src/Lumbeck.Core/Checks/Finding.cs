@@ -1,24 +1,12 @@
 using System.Text.Json.Serialization;
-using Lumbeck.Core.Edits;
 
 namespace Lumbeck.Core.Checks;
-
-/// <summary>How much a finding weighs: a stop keeps the file from being accepted, a caution may disappoint, a note informs.</summary>
-public enum Severity { Stop, Caution, Note }
-
-public static class SeverityWords
-{
-    /// <summary>The words of house files and the command line.</summary>
-    public static IReadOnlyList<(string Word, Severity Value)> Words { get; } = [("stop", Severity.Stop), ("caution", Severity.Caution), ("note", Severity.Note)];
-
-    public static string Word(this Severity severity) => Words.First(w => w.Value == severity).Word;
-}
 
 /// <summary>
 /// One thing Check found. <paramref name="Measured"/> and <paramref name="Limit"/> are written in the job's unit;
 /// <paramref name="Place"/> is on the sheet, null where a finding has none; <paramref name="Mend"/> says in words what would do.
 /// </summary>
-public sealed record Finding(string Id, Severity Severity, string Whose, string? Item, Geometry.Part? Panel, string Measured, string Limit, Box? Place, string Why, string? Mend)
+public sealed record Finding(string Id, Severity Severity, string Whose, string? Item, Part? Panel, string Measured, string Limit, Box? Place, string Why, string? Mend)
 {
     /// <summary>The number of the printed sheet it was found on.</summary>
     public int Sheet { get; init; }

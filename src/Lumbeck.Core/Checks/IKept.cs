@@ -1,6 +1,3 @@
-using Lumbeck.Core.Jobs;
-using Lumbeck.Core.Type;
-
 namespace Lumbeck.Core.Checks;
 
 /// <summary>What a face's licence bits allow (OpenType, OS/2 fsType).</summary>

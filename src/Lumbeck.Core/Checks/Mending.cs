@@ -1,7 +1,3 @@
-using Lumbeck.Core.Edits;
-using Lumbeck.Core.Jobs;
-using Lumbeck.Core.Type;
-
 namespace Lumbeck.Core.Checks;
 
 /// <summary>Mends that several rules share.</summary>

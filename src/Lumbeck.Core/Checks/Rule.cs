@@ -1,8 +1,3 @@
-using Lumbeck.Core.Drawing;
-using Lumbeck.Core.Edits;
-using Lumbeck.Core.Jobs;
-using Lumbeck.Core.Type;
-
 namespace Lumbeck.Core.Checks;
 
 /// <summary>What a rule looks at: one sheet of one revision of a job, with its arithmetic and its scene.</summary>
@@ -65,26 +60,4 @@ public abstract class PlateRule : Rule
     public sealed override IEnumerable<Finding> Find(Look look) => [];
 
     public abstract IEnumerable<Finding> Find(Look look, PlateLook plates);
-}
-
-/// <summary>Every rule, in the order findings are listed.</summary>
-public static class Rules
-{
-    public static IReadOnlyList<Rule> All { get; } =
-    [
-        new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneEdge(), new ZoneSpine(), new ZoneDrift(),
-        new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new TextSize(), new TextInks(), new TextContrast(), new TextTypography(), new LineWeight(),
-        new PictureMissing(), new PictureResolution(), new PictureColour(), new PictureGamut(), new PictureLicence(), new InkTotal(), new InkOverprint(), new InkBlack(), new InkFinish(),
-        new BarcodeDigits(), new BarcodeRoom(), new BarcodeInk(), new BarcodeReadable(), new BarcodePrice(), new BarcodeWho(), new FaceEmbed(), new BleedBare(), new PressTransparency(), new PressSize(), new ItemLost(),
-    ];
-
-    /// <summary>What can be found on all sheets of a job without its plates, stops first.</summary>
-    public static ImmutableArray<Finding> Check(IEnumerable<Look> sheets) =>
-        [.. sheets.SelectMany(look => All.Where(r => r is not PlateRule && (!r.OfTicket || look.On.Number == 0)).SelectMany(r => r.Find(look))).OrderBy(f => f.Severity)];
-
-    /// <summary>What the plates of one sheet show.</summary>
-    public static ImmutableArray<Finding> Check(Look look, PlateLook plates) => [.. All.OfType<PlateRule>().SelectMany(r => r.Find(look, plates))];
-
-    /// <summary>Findings of both kinds as they are listed.</summary>
-    public static ImmutableArray<Finding> Merged(IEnumerable<Finding> scene, IEnumerable<Finding> plates) => [.. scene.Concat(plates).OrderBy(f => f.Severity)];
 }

@@ -1,7 +1,3 @@
-using Lumbeck.Core.Barcodes;
-using Lumbeck.Core.Jobs;
-using Lumbeck.Core.Type;
-
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>

@@ -1,5 +1,3 @@
-using Lumbeck.Core.Jobs;
-
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>A QR code as drawn (ISO/IEC 18004): its squares as one shape on a white plate, with a quiet zone of four squares all round.</summary>

@@ -1,5 +1,3 @@
-using Lumbeck.Core.Jobs;
-
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>

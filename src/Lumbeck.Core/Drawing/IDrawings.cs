@@ -1,5 +1,3 @@
-using Lumbeck.Core.Jobs;
-
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>The port through which what is drawn elsewhere comes into a scene: drawn pictures (paths instead of pixels) and the squares of QR codes.</summary>

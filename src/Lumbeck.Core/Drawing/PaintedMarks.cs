@@ -1,6 +1,3 @@
-using Lumbeck.Core.Jobs;
-using Lumbeck.Core.Type;
-
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>

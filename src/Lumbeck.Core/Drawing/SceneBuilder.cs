@@ -1,6 +1,3 @@
-using Lumbeck.Core.Jobs;
-using Lumbeck.Core.Type;
-
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>Job and geometry in, scene out: every item placed, set and drawn once.</summary>
@@ -86,9 +83,9 @@ public static class SceneBuilder
 /// <summary>Papers drawn of late, in points on their sheet; drawing one takes a few milliseconds, and most edits leave the ground alone.</summary>
 internal static class PaperCache
 {
-    private static readonly System.Collections.Concurrent.ConcurrentDictionary<(Papers.PaperDesign, double, double, Bounds), IReadOnlyList<(Outline, double)>> Drawn = new();
+    private static readonly System.Collections.Concurrent.ConcurrentDictionary<(PaperDesign, double, double, Bounds), IReadOnlyList<(Outline, double)>> Drawn = new();
 
-    public static IReadOnlyList<(Outline Shape, double Width)> Draw(Papers.PaperDesign paper, double x, double y, Bounds sheet)
+    public static IReadOnlyList<(Outline Shape, double Width)> Draw(PaperDesign paper, double x, double y, Bounds sheet)
     {
         if (Drawn.Count > 64) Drawn.Clear();
         return Drawn.GetOrAdd((paper, x, y, sheet), _ =>

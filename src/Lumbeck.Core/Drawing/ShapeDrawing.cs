@@ -1,5 +1,3 @@
-using Lumbeck.Core.Jobs;
-
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>Shapes as marks, in points from their box's corner.</summary>

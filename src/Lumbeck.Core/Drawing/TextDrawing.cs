@@ -1,6 +1,3 @@
-using Lumbeck.Core.Jobs;
-using Lumbeck.Core.Type;
-
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>A set text as marks, in points from its box's corner: its plates, its shadow, its edge, and over them its letters.</summary>

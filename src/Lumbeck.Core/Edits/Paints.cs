@@ -1,5 +1,3 @@
-using Lumbeck.Core.Jobs;
-
 namespace Lumbeck.Core.Edits;
 
 /// <summary>All paints of a job, changed in one go.</summary>

@@ -1,5 +1,3 @@
-using Lumbeck.Core.Jobs;
-
 namespace Lumbeck.Core.Edits;
 
 /// <summary>Several edits as one: all of them are made, in this order, or none.</summary>

@@ -1,5 +1,4 @@
 using System.Text;
-using Lumbeck.Core.Drawing;
 
 namespace Lumbeck.Core.Type;
 

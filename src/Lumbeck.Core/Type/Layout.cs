@@ -1,5 +1,3 @@
-using Lumbeck.Core.Drawing;
-
 namespace Lumbeck.Core.Type;
 
 /// <summary>Lines laid out at one scale. Along runs with the line, across from line to line.</summary>

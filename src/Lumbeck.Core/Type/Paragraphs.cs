@@ -1,5 +1,4 @@
 using System.Text;
-using Lumbeck.Core.Type.Letters;
 
 namespace Lumbeck.Core.Type;
 

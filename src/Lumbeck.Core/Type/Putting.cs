@@ -1,5 +1,3 @@
-using Lumbeck.Core.Drawing;
-
 namespace Lumbeck.Core.Type;
 
 /// <summary>

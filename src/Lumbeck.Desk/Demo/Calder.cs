@@ -1,4 +1,3 @@
-using Lumbeck.Core.Papers;
 using Size = Lumbeck.Core.Measures.Size;
 
 namespace Lumbeck.Desk.Demo;
@@ -8,8 +7,8 @@ internal static class Calder
 {
     public static IEnumerable<Edit> Edits(Desk desk) =>
     [
-        new SetBinding(BindingKind.Jacket), new SetTrim(Size.FromMillimetres(138, 216)), new SetPages(286), new SetFact(Words.Subtitle, "poems"),
-        new SetFact(Words.Author, "Tamsin Oyelaran"), new SetFact(Words.Imprint, "Skerry & Vane"), new SetIsbn("9780000000026"), new SetPrice(new(16.5m, "GBP")), new SetFact(Words.Finish, "uncoated with seal"),
+        new SetBinding(BindingKind.Jacket), new SetTrim(Size.FromMillimetres(138, 216)), new SetPages(286), new SetFact(TicketFact.Subtitle, "poems"),
+        new SetFact(TicketFact.Author, "Tamsin Oyelaran"), new SetFact(TicketFact.Imprint, "Skerry & Vane"), new SetIsbn("9780000000026"), new SetPrice(new(16.5m, "GBP")), new SetFact(TicketFact.Finish, "uncoated with seal"),
         .. Lay.Swatches(("night", "Night", 88, 70, 40, 40), ("ice", "Ice", 16, 4, 6, 0), ("moon", "Moon", 2, 4, 18, 0), ("slate", "Slate", 70, 52, 42, 30)),
         // The jacket: one picture of the sound from flap to flap, the moon on the front.
         new PaintGround(new SwatchPaint("night")),

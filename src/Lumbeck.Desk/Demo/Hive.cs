@@ -9,8 +9,8 @@ internal static class Hive
     {
         List<Edit> edits =
         [
-            new SetTrim(Size.FromMillimetres(148, 210)), new SetPages(118), new SetFact(Words.Subtitle, "a season’s log for beekeepers"), new SetFact(Words.Author, "Skerry & Vane"),
-            new SetFact(Words.Imprint, "Skerry & Vane"), new SetFact(Words.Series, "Field logs"), new SetFact(Words.SeriesNumber, "4"), new SetIsbn("9780000000040"), new SetFact(Words.Finish, "matt laminate"),
+            new SetTrim(Size.FromMillimetres(148, 210)), new SetPages(118), new SetFact(TicketFact.Subtitle, "a season’s log for beekeepers"), new SetFact(TicketFact.Author, "Skerry & Vane"),
+            new SetFact(TicketFact.Imprint, "Skerry & Vane"), new SetFact(TicketFact.Series, "Field logs"), new SetFact(TicketFact.SeriesNumber, "4"), new SetIsbn("9780000000040"), new SetFact(TicketFact.Finish, "matt laminate"),
             .. Lay.Swatches(("honey", "Honey", 4, 30, 88, 0), ("amber", "Amber", 8, 44, 96, 4), ("wax", "Wax", 2, 12, 44, 0), ("smoke", "Smoke", 40, 46, 60, 66), ("comb", "Comb paper", 1, 3, 12, 0)),
             new PaintGround(new SwatchPaint("honey")),
         ];

@@ -1,4 +1,3 @@
-using Lumbeck.Core.Papers;
 using Size = Lumbeck.Core.Measures.Size;
 
 namespace Lumbeck.Desk.Demo;
@@ -10,8 +9,8 @@ internal static class Lighthouse
     {
         List<Edit> edits =
         [
-            new SetLanguage("he"), new SetTrim(Size.FromInches(5, 8)), new SetPages(160), new SetFact(Words.Subtitle, "נובלה"), new SetFact(Words.Author, "נועה אלמוג"), new SetFact(Words.Imprint, "Skerry & Vane"), new SetIsbn("9780000000033"),
-            new SetPeople([new("Idit Marom", "translator")]), new SetFact(Words.Finish, "matt"),
+            new SetLanguage("he"), new SetTrim(Size.FromInches(5, 8)), new SetPages(160), new SetFact(TicketFact.Subtitle, "נובלה"), new SetFact(TicketFact.Author, "נועה אלמוג"), new SetFact(TicketFact.Imprint, "Skerry & Vane"), new SetIsbn("9780000000033"),
+            new SetPeople([new("Idit Marom", "translator")]), new SetFact(TicketFact.Finish, "matt"),
             .. Lay.Swatches(("sea", "Evening sea", 74, 40, 30, 16), ("lamp", "Lamp", 2, 10, 52, 0), ("lime", "Lime wash", 0, 1, 4, 0), ("dark", "Night rock", 68, 60, 56, 95), ("brick", "Brick", 18, 82, 76, 8), ("rock", "Rock", 60, 54, 52, 44)),
             new PaintGround(new SwatchPaint("sea")),
             Art.Over(desk, "evening", "evening-off-the-last-light.jpg", 3240, 2520, Lay.At(Part.Sheet, Anchor.Middle, box: HoldBox.Edge), 0),

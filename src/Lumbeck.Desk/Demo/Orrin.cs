@@ -1,4 +1,3 @@
-using Lumbeck.Core.Papers;
 using Length = Lumbeck.Core.Measures.Length;
 using Size = Lumbeck.Core.Measures.Size;
 
@@ -15,9 +14,9 @@ internal static class Orrin
         var silk = HouseFile.Shipped["aldwater"].Papers.First(p => p.Name.StartsWith("Silk", StringComparison.Ordinal));
         List<Edit> edits =
         [
-            new SetTrim(Size.FromMillimetres(189, 246)), new SetPages(222), new SetPaper(silk), new SetFact(Words.Subtitle, "an illustrated history"),
-            new SetFact(Words.Author, "Rowan Achterberg"), new SetFact(Words.Imprint, "Skerry & Vane"), new SetIsbn("9780000000019"), new SetPrice(new(38, "GBP")),
-            new SetPeople([new("Edda Lindqvist", "photographer"), new("Tomas Wray", "foreword")]), new SetInsideColour(InsideColour.Colour), new SetFact(Words.Finish, "matt laminate"), new SetFact(Words.Edition, "first"),
+            new SetTrim(Size.FromMillimetres(189, 246)), new SetPages(222), new SetPaper(silk), new SetFact(TicketFact.Subtitle, "an illustrated history"),
+            new SetFact(TicketFact.Author, "Rowan Achterberg"), new SetFact(TicketFact.Imprint, "Skerry & Vane"), new SetIsbn("9780000000019"), new SetPrice(new(38, "GBP")),
+            new SetPeople([new("Edda Lindqvist", "photographer"), new("Tomas Wray", "foreword")]), new SetInsideColour(InsideColour.Colour), new SetFact(TicketFact.Finish, "matt laminate"), new SetFact(TicketFact.Edition, "first"),
             .. Lay.Swatches(("dusk", "Dusk", 62, 40, 34, 18), ("haze", "Haze", 52, 32, 28, 12), ("stone", "Stone", 12, 14, 24, 4), ("shade", "Shade", 30, 30, 40, 18), ("river", "River", 78, 52, 42, 34), ("paper", "Paper", 0, 1, 4, 0)),
             new PaintGround(new SwatchPaint("dusk")), new LayPaper(new ContourLines { Seed = 7, Paint = new SwatchPaint("haze") }),
             Art.Over(desk, "valley", "orrin-valley-in-mist.jpg", 5200, 2240, Lay.At(Part.Sheet, Anchor.Top, box: HoldBox.Edge), 184),

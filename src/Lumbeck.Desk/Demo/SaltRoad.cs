@@ -7,7 +7,7 @@ internal static class SaltRoad
 {
     public static IEnumerable<Edit> Edits(Desk desk) =>
     [
-        new SetTrim(Size.FromInches(5.5m, 8.5m)), new SetPages(224), new SetFact(Words.Author, "Jonas Fell"), new SetFact(Words.Imprint, "Skerry & Vane"), new SetIsbn("9780000000057"), new SetFact(Words.Finish, "gloss"),
+        new SetTrim(Size.FromInches(5.5m, 8.5m)), new SetPages(224), new SetFact(TicketFact.Author, "Jonas Fell"), new SetFact(TicketFact.Imprint, "Skerry & Vane"), new SetIsbn("9780000000057"), new SetFact(TicketFact.Finish, "gloss"),
         .. Lay.Swatches(("dust", "Dust", 14, 26, 46, 0), ("salt", "Salt", 2, 3, 8, 0), ("umber", "Umber", 34, 58, 72, 62)),
         // Painted by two rectangles that stop at the cut, as if there were no bleed.
         new PaintGround(null),

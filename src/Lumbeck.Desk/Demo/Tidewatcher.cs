@@ -1,4 +1,3 @@
-using Lumbeck.Core.Papers;
 using Length = Lumbeck.Core.Measures.Length;
 using Size = Lumbeck.Core.Measures.Size;
 
@@ -15,11 +14,11 @@ internal static class Tidewatcher
     {
         yield return new SetTrim(Size.FromInches(5.25m, 8));
         yield return new SetPages(312);
-        yield return new SetFact(Words.Subtitle, "a novel");
-        yield return new SetFact(Words.Author, "Ines Kallweit");
-        yield return new SetFact(Words.Imprint, "Skerry & Vane");
+        yield return new SetFact(TicketFact.Subtitle, "a novel");
+        yield return new SetFact(TicketFact.Author, "Ines Kallweit");
+        yield return new SetFact(TicketFact.Imprint, "Skerry & Vane");
         yield return new SetIsbn("9780000000002");
-        yield return new SetFact(Words.Finish, "matt");
+        yield return new SetFact(TicketFact.Finish, "matt");
         yield return new AddSwatch(new("estuary", "Estuary", Ink.Percent(82, 38, 56, 32)));
         yield return new AddSwatch(new("deep", "Deep water", Ink.Percent(86, 48, 62, 52)));
         yield return new AddSwatch(new("sailcloth", "Sailcloth", Ink.Percent(4, 6, 14, 0)));

@@ -1,4 +1,4 @@
-using Lumbeck.Core.Measures;
+using Lumbeck.Intake.Opening;
 using ZXing;
 using ZXing.Common;
 

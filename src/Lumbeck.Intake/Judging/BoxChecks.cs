@@ -1,6 +1,5 @@
+using Lumbeck.Intake.Opening;
 using System.Globalization;
-using Lumbeck.Core.Houses;
-using Lumbeck.Core.Measures;
 
 namespace Lumbeck.Intake.Judging;
 

@@ -1,4 +1,4 @@
-using Lumbeck.Core.Houses;
+using Lumbeck.Intake.Opening;
 
 namespace Lumbeck.Intake.Judging;
 

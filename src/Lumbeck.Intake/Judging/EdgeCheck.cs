@@ -1,3 +1,5 @@
+using Lumbeck.Intake.Opening;
+
 namespace Lumbeck.Intake.Judging;
 
 /// <summary>Art that stops at the cut: along a side, white paper in the bleed beside something that is none just within the cut; seen on the page's pixels.</summary>

@@ -1,4 +1,4 @@
-using Lumbeck.Core.Houses;
+using Lumbeck.Intake.Opening;
 using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Intake.Judging;

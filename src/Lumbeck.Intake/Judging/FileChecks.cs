@@ -1,5 +1,5 @@
+using Lumbeck.Intake.Opening;
 using System.Text;
-using Lumbeck.Core.Houses;
 using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Intake.Judging;

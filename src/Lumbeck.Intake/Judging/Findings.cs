@@ -1,5 +1,5 @@
+using Lumbeck.Intake.Opening;
 using System.Collections.Immutable;
-using Lumbeck.Core.Checks;
 
 namespace Lumbeck.Intake.Judging;
 

@@ -1,3 +1,4 @@
+using Lumbeck.Intake.Opening;
 using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Intake.Judging;

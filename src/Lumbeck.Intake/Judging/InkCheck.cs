@@ -1,3 +1,5 @@
+using Lumbeck.Intake.Opening;
+
 namespace Lumbeck.Intake.Judging;
 
 /// <summary>
@@ -15,7 +17,7 @@ internal static class InkCheck
     /// <summary>So many points over the limit are a stop.</summary>
     private const double StopOver = 20;
 
-    public static void Look(string path, int page, Pdf pdf, PageUse use, Core.Houses.House house, Findings found)
+    public static void Look(string path, int page, Pdf pdf, PageUse use, House house, Findings found)
     {
         var limit = (double)house.InkLimit;
         // Nothing shows more ink than is filled with, unless it overprints or is see-through.

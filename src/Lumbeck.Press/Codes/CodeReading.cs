@@ -1,5 +1,3 @@
-using Lumbeck.Core.Checks;
-using Lumbeck.Core.Measures;
 using ZXing;
 using ZXing.Common;
 

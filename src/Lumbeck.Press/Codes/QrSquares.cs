@@ -1,4 +1,3 @@
-using Lumbeck.Core.Jobs;
 using ZXing.QrCode.Internal;
 
 namespace Lumbeck.Press.Codes;

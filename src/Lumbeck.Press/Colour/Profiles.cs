@@ -12,19 +12,19 @@ public static class Profiles
     /// <summary>Makes a printer's own profile known under its name.</summary>
     public static void Know(string name, string path) => Own[name] = path;
 
-    /// <exception cref="Core.Refusal">No such profile is here.</exception>
+    /// <exception cref="Refusal">No such profile is here.</exception>
     public static string PathOf(string name)
     {
         if (Own.TryGetValue(name, out var own) && File.Exists(own)) return own;
         var file = Path.Combine(Shipped, Path.GetFileName(name) + ".icc");
-        return File.Exists(file) ? file : throw new Core.Refusal("profile", $"no profile is called `{Core.Measures.LengthText.Clip(name)}`: the house names one that is not here");
+        return File.Exists(file) ? file : throw new Refusal("profile", $"no profile is called `{LengthText.Clip(name)}`: the house names one that is not here");
     }
 
     public static byte[] Bytes(string name) => File.ReadAllBytes(PathOf(name));
 }
 
 /// <summary>How colour comes to the press: through which profile, and how what it can't show is brought into it.</summary>
-public sealed record PressCondition(string Profile, Core.Houses.Intent Intent = Core.Houses.Intent.Relative)
+public sealed record PressCondition(string Profile, Intent Intent = Intent.Relative)
 {
-    public static PressCondition Of(Core.Houses.House house) => new(house.Profile, house.Intent);
+    public static PressCondition Of(House house) => new(house.Profile, house.Intent);
 }

@@ -28,11 +28,11 @@ public sealed class ScreenTable
                     }
         using var raw = Image.NewFromMemory(inks, Steps * Steps, Steps * Steps, 4, Enums.BandFormat.Uchar);
         using var press = raw.Copy(interpretation: Enums.Interpretation.Cmyk);
-        using var screen = Pictures.PictureMaking.Screen(press, new(profile));
+        using var screen = ScreenView.Of(press, new(profile));
         _rgb = screen.WriteToMemory<byte>();
     }
 
-    /// <exception cref="Core.Refusal">No such profile is here.</exception>
+    /// <exception cref="Refusal">No such profile is here.</exception>
     public static ScreenTable Of(string profile) => Made.GetOrAdd(profile, p => new(() => new(p))).Value;
 
     /// <summary>Four bytes of ink a pixel as three of sRGB.</summary>

@@ -63,6 +63,6 @@ internal sealed class SvgClips(SvgDocument document, SvgSheet sheet)
         }
     }
 
-    /// <exception cref="Core.Refusal">The two can't be reckoned together.</exception>
+    /// <exception cref="Refusal">The two can't be reckoned together.</exception>
     private static SKPath Both(SKPath one, SKPath other, SKPathOp how) => one.Op(other, how) ?? throw SvgReading.No("a clip of it can’t be reckoned: clip it by one plain shape");
 }

@@ -12,7 +12,7 @@ internal static partial class SvgColours
     private static partial Regex Figures();
 
     /// <summary>A colour; null where it is wholly see-through.</summary>
-    /// <exception cref="Core.Refusal">It is no colour that is read, or lets something through.</exception>
+    /// <exception cref="Refusal">It is no colour that is read, or lets something through.</exception>
     public static AskedRgb? Read(string text)
     {
         text = text.Trim();

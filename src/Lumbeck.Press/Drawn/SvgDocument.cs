@@ -31,7 +31,7 @@ internal sealed class SvgDocument
     /// <summary>Whether an element is of SVG itself; others are notes of the program that drew it.</summary>
     public static bool IsSvg(XElement e) => e.Name.NamespaceName is "" or "http://www.w3.org/2000/svg";
 
-    /// <exception cref="Core.Refusal">It is none that is read; why is said.</exception>
+    /// <exception cref="Refusal">It is none that is read; why is said.</exception>
     public static SvgDocument Load(byte[] file, string name, CancellationToken cancel)
     {
         if (file.Length > MostBytes) throw SvgReading.No($"{name} is over {MostBytes / 1_000_000} MB of drawing: simplify it, or save it as a PNG");

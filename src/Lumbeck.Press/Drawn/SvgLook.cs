@@ -19,7 +19,7 @@ internal sealed class SvgLook
     public string? Said(string name) => _own.GetValueOrDefault(name);
 
     /// <summary>An element's look within its parent's.</summary>
-    /// <exception cref="Core.Refusal">It says what is not read; that is named.</exception>
+    /// <exception cref="Refusal">It says what is not read; that is named.</exception>
     public SvgLook Of(XElement e, SvgSheet sheet)
     {
         var own = new Dictionary<string, string>();

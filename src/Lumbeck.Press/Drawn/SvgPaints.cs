@@ -109,7 +109,7 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
         ];
     }
 
-    private static Core.Refusal SeeThrough() => SvgReading.No("a gradient of it is see-through: mix its colours, or save it as a PNG");
+    private static Refusal SeeThrough() => SvgReading.No("a gradient of it is see-through: mix its colours, or save it as a PNG");
 
     /// <summary>A gradient that goes on past its ends, by its mirror image or again from its start (SVG 2, 14.2.4), as one run over all that is covered.</summary>
     private static Shade Spread(Shade shade, string how, Bounds covered, Affine way)

@@ -29,7 +29,7 @@ public sealed class SvgReading
         (_paints, _clips) = (new(document, _sheet, ink), new(document, _sheet));
     }
 
-    internal static Core.Refusal No(string why) => new("picture", why);
+    internal static Refusal No(string why) => new("picture", why);
 
     /// <summary>Whether a file begins as one.</summary>
     public static bool Looks(ReadOnlySpan<byte> head)
@@ -42,11 +42,11 @@ public sealed class SvgReading
     /// <param name="name">What it is called in sentences.</param>
     /// <param name="ink">The mix that a screen's colour becomes.</param>
     /// <param name="cancel">Ends the work.</param>
-    /// <exception cref="Core.Refusal">It is no drawing that can be read; what is in the way is named.</exception>
+    /// <exception cref="Refusal">It is no drawing that can be read; what is in the way is named.</exception>
     public static ReadDrawing Read(byte[] file, string name, Func<AskedRgb, Ink> ink, CancellationToken cancel = default)
     {
         try { return new SvgReading(SvgDocument.Load(file, name, cancel), ink, cancel).Root(); }
-        catch (Core.Refusal r) when (!r.Message.StartsWith(name, StringComparison.Ordinal)) { throw No($"{name}: {r.Message}"); }
+        catch (Refusal r) when (!r.Message.StartsWith(name, StringComparison.Ordinal)) { throw No($"{name}: {r.Message}"); }
     }
 
     private ReadDrawing Root()
@@ -150,7 +150,7 @@ public sealed class SvgReading
     /// <summary>A shape's own box, which shares of its clip are of; null of a group.</summary>
     private static Bounds? Box(XElement e, SvgLook look, SvgShapes viewport) => viewport.Of(e, look)?.Bounds;
 
-    private static Core.Refusal SeeThrough(string how) => No($"it has see-through parts (`{how}`), which a drawing here can’t have: mix their colours, or save it as a PNG");
+    private static Refusal SeeThrough(string how) => No($"it has see-through parts (`{how}`), which a drawing here can’t have: mix their colours, or save it as a PNG");
 
     /// <summary>A choice between languages is made as for an English reader.</summary>
     private static bool Suits(XElement e) => e.Attribute("requiredExtensions") is null

@@ -21,7 +21,7 @@ internal sealed class SvgSheet
     private static readonly StylesheetParser Parser =
         new(includeUnknownRules: true, includeUnknownDeclarations: true, tolerateInvalidSelectors: true, tolerateInvalidValues: true);
 
-    /// <exception cref="Core.Refusal">It says what is not read; that is named.</exception>
+    /// <exception cref="Refusal">It says what is not read; that is named.</exception>
     public static SvgSheet Read(string css)
     {
         var sheet = new SvgSheet();
@@ -42,7 +42,7 @@ internal sealed class SvgSheet
     }
 
     /// <summary>Whether what is meant for some media is meant for a drawing that is looked at.</summary>
-    /// <exception cref="Core.Refusal">It depends on what is looked with.</exception>
+    /// <exception cref="Refusal">It depends on what is looked with.</exception>
     public static bool Applies(string media)
     {
         foreach (var one in media.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))

@@ -20,9 +20,9 @@ internal static partial class SvgUnits
     public static string[] Words(string? text, bool commas = false) =>
         (text ?? "").Split(commas ? [' ', '\t', '\n', '\r', ','] : [' ', '\t', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries);
 
-    public static Core.Refusal NoNumber(string text) => SvgReading.No($"`{LengthText.Clip(text)}` is no number");
+    public static Refusal NoNumber(string text) => SvgReading.No($"`{LengthText.Clip(text)}` is no number");
 
-    /// <exception cref="Core.Refusal">It is none, or out of all range.</exception>
+    /// <exception cref="Refusal">It is none, or out of all range.</exception>
     public static double Number(string text) =>
         double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) && Math.Abs(n) < 1e7 ? n : throw NoNumber(text);
 

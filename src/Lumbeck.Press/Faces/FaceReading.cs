@@ -15,10 +15,10 @@ public static class FaceReading
     /// <summary>A face's own family, weight and slope.</summary>
     public sealed record Looked(string Family, int Weight, bool Italic, FaceFacts Facts);
 
-    /// <exception cref="Core.Refusal">It is none that can be set; why is said, with its name.</exception>
+    /// <exception cref="Refusal">It is none that can be set; why is said, with its name.</exception>
     public static Looked Read(byte[] file, string name)
     {
-        Core.Refusal no(string why) => new("face", $"{name} {why}");
+        Refusal no(string why) => new("face", $"{name} {why}");
         if (file.Length > MostBytes) throw no($"is over {MostBytes / 1_000_000} MB");
         if (file.Length < 12) throw no("is no font file");
         var kind = BinaryPrimitives.ReadUInt32BigEndian(file);

@@ -90,7 +90,7 @@ public sealed class FaceShelf : IType
     });
 
     /// <summary>The opened face.</summary>
-    /// <exception cref="Core.Refusal">No such face is on the shelf.</exception>
+    /// <exception cref="Refusal">No such face is on the shelf.</exception>
     internal OpenFace Open(FaceId face)
     {
         var opening = _open.GetOrAdd(face, id => new(() => Opened(id)));
@@ -105,8 +105,8 @@ public sealed class FaceShelf : IType
 
     private OpenFace Opened(FaceId id)
     {
-        if (!_files.TryGetValue(id, out var file)) throw new Core.Refusal("face", $"no face is called `{id}`: pick one from the list, or bring its file into the drawer");
+        if (!_files.TryGetValue(id, out var file)) throw new Refusal("face", $"no face is called `{id}`: pick one from the list, or bring its file into the drawer");
         try { return new(id, NameOf(id), File.ReadAllBytes(file.File)); }
-        catch (IOException) { throw new Core.Refusal("face", $"the file of {NameOf(id)} is missing from the data folder: bring it into the drawer again"); }
+        catch (IOException) { throw new Refusal("face", $"the file of {NameOf(id)} is missing from the data folder: bring it into the drawer again"); }
     }
 }

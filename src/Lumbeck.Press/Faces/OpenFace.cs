@@ -13,7 +13,7 @@ internal sealed unsafe class OpenFace
     private readonly Lazy<HashSet<int>> _letters;
     private readonly Lazy<FaceFacts> _facts;
 
-    /// <exception cref="Core.Refusal">The file is no face that can be set; it is named.</exception>
+    /// <exception cref="Refusal">The file is no face that can be set; it is named.</exception>
     public OpenFace(FaceId id, string name, byte[] file)
     {
         Id = id;
@@ -27,7 +27,7 @@ internal sealed unsafe class OpenFace
         Face.MakeImmutable();
         _font = new Font(Face);
         _font.SetFunctionsOpenType();
-        if (Face.GlyphCount == 0 || !_font.TryGetHorizontalFontExtents(out var extents)) throw new Core.Refusal("face", $"{name} has no vertical measures");
+        if (Face.GlyphCount == 0 || !_font.TryGetHorizontalFontExtents(out var extents)) throw new Refusal("face", $"{name} has no vertical measures");
         var os2 = Table("OS/2");
         var head = Table("head");
         var post = Table("post");
@@ -74,7 +74,7 @@ internal sealed unsafe class OpenFace
         // A point is a part of the letter that it points.
         Span<int> letters = length <= 512 ? stackalloc int[length] : new int[length];
         for (var i = 0; i < length; i++)
-            letters[i] = i > 0 && (char.IsLowSurrogate(text[from + i]) || Core.Type.Letters.Letter.Of(text[from + i]).Break is Core.Type.Letters.Break.CM or Core.Type.Letters.Break.ZWJ) ? letters[i - 1] : from + i;
+            letters[i] = i > 0 && (char.IsLowSurrogate(text[from + i]) || Letter.Of(text[from + i]).Break is Break.CM or Break.ZWJ) ? letters[i - 1] : from + i;
         for (var i = 0; i < infos.Length; i++)
         {
             var at = (int)infos[i].Cluster;
@@ -83,7 +83,7 @@ internal sealed unsafe class OpenFace
         return new(glyphs.MoveToImmutable(), how.RightToLeft);
     }
 
-    private static readonly System.Collections.Concurrent.ConcurrentDictionary<string, Language> Languages = new(StringComparer.Ordinal);
+    private static readonly System.Collections.Concurrent.ConcurrentDictionary<string, HarfBuzzSharp.Language> Languages = new(StringComparer.Ordinal);
     private static readonly System.Collections.Concurrent.ConcurrentDictionary<string, Feature[]> Features = new(StringComparer.Ordinal);
 
     private static Feature[] Parse(string features) =>

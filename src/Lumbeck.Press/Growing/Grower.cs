@@ -1,4 +1,3 @@
-using Lumbeck.Core.Jobs;
 using Lumbeck.Press.Pictures;
 using NetVips;
 
@@ -7,7 +6,7 @@ namespace Lumbeck.Press.Growing;
 /// <summary>What growing a picture gave: how large it is, and how unlike synthesis's squares are to what they stand for, in levels of 255 (0 for other ways).</summary>
 public sealed record GrownResult(int Wide, int High, double Difference);
 
-/// <summary>Grows pictures beyond their edges (Core.Drawing.Growing says which, and how far).</summary>
+/// <summary>Grows pictures beyond their edges (Growing says which, and how far).</summary>
 public static class Grower
 {
     /// <summary>Changes when the same recipe comes to give other pixels.</summary>
@@ -30,7 +29,7 @@ public static class Grower
     /// <param name="output">Where it is written.</param>
     /// <param name="told">Is told the share that is done, from 0 to 1.</param>
     /// <param name="cancel">Ends it.</param>
-    /// <exception cref="Core.Refusal">The picture is not here, or can't be read any more.</exception>
+    /// <exception cref="Refusal">The picture is not here, or can't be read any more.</exception>
     public static GrownResult Make(string path, Grown how, int wide, bool preview, string output, Action<double>? told = null, CancellationToken cancel = default)
     {
         var coarse = 0;
@@ -40,7 +39,7 @@ public static class Grower
         var (pw, ph) = source.Size(halves);
         var pm = source.Margins(halves);
         // What a scene asks for is within this; an address could ask for anything.
-        if ((double)(pw + pm.Left + pm.Right) * (ph + pm.Top + pm.Bottom) > MostPixels) throw new Core.Refusal("picture", $"growing it to {pw + pm.Left + pm.Right} × {ph + pm.Top + pm.Bottom} pixels is more than can be made: up to {MostPixels / 1_000_000} million");
+        if ((double)(pw + pm.Left + pm.Right) * (ph + pm.Top + pm.Bottom) > MostPixels) throw new Refusal("picture", $"growing it to {pw + pm.Left + pm.Right} × {ph + pm.Top + pm.Bottom} pixels is more than can be made: up to {MostPixels / 1_000_000} million");
         var difference = 0.0;
         PixelGrid whole;
         if (how.Way == GrowWay.Synthesis)

@@ -1,5 +1,4 @@
 using System.IO.Compression;
-using Lumbeck.Core.Houses;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Plates;
 

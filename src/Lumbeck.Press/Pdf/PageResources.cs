@@ -1,5 +1,4 @@
 using System.Text;
-using Lumbeck.Core.Jobs;
 
 namespace Lumbeck.Press.Pdf;
 

@@ -71,7 +71,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     private void Mixed(Piece piece, Affine toPage)
     {
         var finishes = piece.StandsAlone ? [.. piece.Finishes] : (string[])[];
-        var screened = piece.Blend == Core.Jobs.Blend.Screen;
+        var screened = piece.Blend == Blend.Screen;
         IEnumerable<Mark> inks = finishes.Length == 0 ? piece.Marks : piece.Marks.Where(m => m.Finish is null);
         if (screened) inks = inks.SelectMany(m => Keeping(m, finishes));
         if (inks.Any()) Group(piece, inks, toPage, overprinted: !piece.StandsAlone || screened, plainly: !piece.StandsAlone);

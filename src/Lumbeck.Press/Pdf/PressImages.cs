@@ -1,5 +1,3 @@
-using Lumbeck.Core.Houses;
-using Lumbeck.Core.Jobs;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Pictures;
 

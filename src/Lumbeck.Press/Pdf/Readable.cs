@@ -1,5 +1,3 @@
-using Lumbeck.Core.Type.Letters;
-
 namespace Lumbeck.Press.Pdf;
 
 /// <summary>

@@ -1,5 +1,3 @@
-using Lumbeck.Core.Jobs;
-
 namespace Lumbeck.Press.Pdf;
 
 /// <summary>The smallest part of a pattern of tiles that repeats, in tiles.</summary>

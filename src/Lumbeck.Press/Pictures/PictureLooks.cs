@@ -15,7 +15,7 @@ public static class PictureLooks
         using var sized = Small(path, 96);
         using var flat = sized.HasAlpha() ? sized.Flatten(background: [255]) : sized.Copy();
         using var press = PictureMaking.Press(flat, condition, false);
-        using var screen = press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : PictureMaking.Screen(press, condition);
+        using var screen = press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : ScreenView.Of(press, condition);
         using var lab = screen.Colourspace(Enums.Interpretation.Lab);
         var rgb = screen.WriteToMemory<byte>();
         var points = lab.Cast(Enums.BandFormat.Float).WriteToMemory<float>();
@@ -61,7 +61,7 @@ public static class PictureLooks
         using var asked = flat.Interpretation is Enums.Interpretation.Cmyk or Enums.Interpretation.Bw or Enums.Interpretation.Grey16 ? null : flat.IccTransform(Profiles.PathOf("sRGB"), inputProfile: Profiles.PathOf("sRGB"), embedded: true, intent: Enums.Intent.Relative, depth: 8).CopyMemory();
         if (asked is null) return (0, []);
         using var press = PictureMaking.Press(flat, condition, false);
-        using var shown = PictureMaking.Screen(press, condition);
+        using var shown = ScreenView.Of(press, condition);
         using var moved = asked.Colourspace(Enums.Interpretation.Lab).DE00(shown.Colourspace(Enums.Interpretation.Lab));
         using var lost = moved > Lost;
         using var brick = (asked * 0 + (double[])[154, 51, 39]).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb);

@@ -1,6 +1,6 @@
 using Lumbeck.Press.Colour;
 using NetVips;
-using Intent = Lumbeck.Core.Houses.Intent;
+using Intent = Lumbeck.Core.Trade.Houses.Intent;
 
 namespace Lumbeck.Press.Pictures;
 
@@ -45,7 +45,7 @@ public static class PictureMaking
         var sized = Sized(path, wide);
         var flat = Flat(sized);
         var press = Press(flat, condition, convert);
-        return Saved(press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : Screen(press, condition), false, null, 88, sized, flat, press);
+        return Saved(press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : ScreenView.Of(press, condition), false, null, 88, sized, flat, press);
     }
 
     /// <summary>The same as pixels, for plates.</summary>
@@ -74,16 +74,12 @@ public static class PictureMaking
         using var sized = Sized(path, wide);
         using var flat = Flat(sized);
         using var press = Press(flat, condition, convert);
-        using var screen = press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : Screen(press, condition);
+        using var screen = press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : ScreenView.Of(press, condition);
         if (!sized.HasAlpha()) return screen.WebpsaveBuffer(q: 82, keep: Enums.ForeignKeep.None);
         using var alpha = Eight(sized.ExtractBand(sized.Bands - 1));
         using var whole = screen.Bandjoin(alpha);
         return whole.WebpsaveBuffer(q: 82, keep: Enums.ForeignKeep.None);
     }
-
-    /// <summary>Press colours as the screen shows them: the profile's A2B, relative, so that paper is white.</summary>
-    public static Image Screen(Image press, PressCondition condition) =>
-        press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: Profiles.PathOf(condition.Profile), intent: Enums.Intent.Relative, depth: 8, embedded: false);
 
     private static Image Part(Image all, int left, int top, int wide, int high)
     {

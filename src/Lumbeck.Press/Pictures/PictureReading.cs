@@ -1,4 +1,3 @@
-using Lumbeck.Core.Jobs;
 using NetVips;
 
 namespace Lumbeck.Press.Pictures;
@@ -21,7 +20,7 @@ public static class PictureReading
     /// <param name="path">The file.</param>
     /// <param name="name">What it is called in sentences.</param>
     /// <param name="hash">Its SHA-256, under which it is kept.</param>
-    /// <exception cref="Core.Refusal">It is no picture of these kinds, too large, or damaged.</exception>
+    /// <exception cref="Refusal">It is no picture of these kinds, too large, or damaged.</exception>
     public static Picture Of(string path, string name, string hash)
     {
         if (new FileInfo(path).Length > MostBytes) throw No($"{name} is over {MostBytes / 1_000_000} MB: save it smaller");
@@ -50,7 +49,7 @@ public static class PictureReading
     /// <param name="path">The file.</param>
     /// <param name="name">What it is called in sentences.</param>
     /// <param name="wide">Pixels across that are wanted: a JPEG is decoded at the nearest of its own smaller sizes that has half as many again; 0 for all.</param>
-    /// <exception cref="Core.Refusal">It is none of the kinds.</exception>
+    /// <exception cref="Refusal">It is none of the kinds.</exception>
     public static Image Open(string path, string name, int wide = 0)
     {
         var head = new byte[12];
@@ -76,5 +75,5 @@ public static class PictureReading
         using (whole) return Image.Jpegload(path, shrink: shrink, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential);
     }
 
-    private static Core.Refusal No(string why) => new("picture", why);
+    private static Refusal No(string why) => new("picture", why);
 }

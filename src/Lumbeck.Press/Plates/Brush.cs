@@ -131,13 +131,13 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         });
     }
 
-    private static (double U, double V) Tile(Core.Jobs.TileLay lay, double u, double v)
+    private static (double U, double V) Tile(TileLay lay, double u, double v)
     {
         var row = Math.Floor(v);
-        if (lay == Core.Jobs.TileLay.Brick && ((long)row & 1) != 0) u += 0.5;
+        if (lay == TileLay.Brick && ((long)row & 1) != 0) u += 0.5;
         var column = Math.Floor(u);
         (u, v) = (u - column, v - row);
-        if (lay != Core.Jobs.TileLay.Mirrored) return (u, v);
+        if (lay != TileLay.Mirrored) return (u, v);
         return (((long)column & 1) != 0 ? 1 - u : u, ((long)row & 1) != 0 ? 1 - v : v);
     }
 

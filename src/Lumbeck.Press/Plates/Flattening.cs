@@ -1,5 +1,3 @@
-using Lumbeck.Core.Jobs;
-
 namespace Lumbeck.Press.Plates;
 
 /// <summary>What a sheet shows at one place in the order of its marks: all that lies there up to a mark of a piece, or up to the whole of one.</summary>

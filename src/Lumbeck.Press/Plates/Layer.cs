@@ -1,5 +1,3 @@
-using Lumbeck.Core.Jobs;
-
 namespace Lumbeck.Press.Plates;
 
 /// <summary>Shares of the four inks, from 0 to 255.</summary>

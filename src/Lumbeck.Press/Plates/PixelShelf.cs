@@ -1,4 +1,3 @@
-using Lumbeck.Core.Jobs;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Pictures;
 using SkiaSharp;

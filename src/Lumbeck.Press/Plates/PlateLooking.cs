@@ -1,5 +1,3 @@
-using Lumbeck.Core.Checks;
-using Lumbeck.Core.Jobs;
 using Lumbeck.Press.Codes;
 using Lumbeck.Press.Colour;
 
@@ -48,7 +46,7 @@ public static class PlateLooking
     }
 
     /// <summary>What is read in a place, at press resolution.</summary>
-    private static IReadOnlyList<string> Read(PlatePainter painter, Scene scene, Core.Measures.Box place, PlateLook look)
+    private static IReadOnlyList<string> Read(PlatePainter painter, Scene scene, Box place, PlateLook look)
     {
         if (look.PerInch >= Exact - 1) return CodeReading.Read(look, place);
         var plates = painter.Paint(scene, new(place.X.Points, place.Y.Points, place.Right.Points, place.Bottom.Points), Exact);

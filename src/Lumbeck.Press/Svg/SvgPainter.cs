@@ -7,7 +7,7 @@ namespace Lumbeck.Press.Svg;
 /// <summary>Where a drawing finds its pictures.</summary>
 public interface IPictureLinks
 {
-    string Of(Core.Jobs.Picture picture, bool convert);
+    string Of(Picture picture, bool convert);
 
     /// <summary>A picture grown beyond its edges.</summary>
     string Of(GrownMark mark);
@@ -38,7 +38,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     /// </summary>
     public string Plated(Piece piece, Bounds window, string picture)
     {
-        var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append("\"><g class=\"by-browser").Append(piece.Blend == Core.Jobs.Blend.Normal ? "" : piece.Blend == Core.Jobs.Blend.Multiply ? " mix-multiply" : " mix-screen").Append('"');
+        var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append("\"><g class=\"by-browser").Append(piece.Blend == Blend.Normal ? "" : piece.Blend == Blend.Multiply ? " mix-multiply" : " mix-screen").Append('"');
         if (piece.Opacity < 1) s.Append(" opacity=\"").Figure(piece.Opacity, 4).Append('"');
         if (piece.Place != Affine.Identity) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
         s.Append('>');
@@ -51,7 +51,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append('"');
         if (piece.Clipped) s.Append(" clip-path=\"url(#sheet-edge)\"");
         if (piece.Opacity < 1) s.Append(" opacity=\"").Figure(piece.Opacity, 4).Append('"');
-        if (piece.Blend != Core.Jobs.Blend.Normal) s.Append(" class=\"").Append(piece.Blend == Core.Jobs.Blend.Multiply ? "mix-multiply" : "mix-screen").Append('"');
+        if (piece.Blend != Blend.Normal) s.Append(" class=\"").Append(piece.Blend == Blend.Multiply ? "mix-multiply" : "mix-screen").Append('"');
         if (piece.Place != Affine.Identity && !piece.IsEmpty) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
         s.Append('>');
         Marks(s, piece, pictures);

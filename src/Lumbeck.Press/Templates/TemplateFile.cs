@@ -1,5 +1,6 @@
 using System.Text;
 using Lumbeck.Press.Faces;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Svg;
 using NetVips;

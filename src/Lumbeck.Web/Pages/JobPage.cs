@@ -1,3 +1,4 @@
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.Mvc;
@@ -52,7 +53,7 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
     /// <summary>The job as that house would print it, where it is another than the ticket's.</summary>
     public Composed? There { get; private set; }
     /// <summary>What reception said of a file from elsewhere, and what that is called.</summary>
-    public Intake.Verdict? Verdict { get; private set; }
+    public Intake.Judging.Verdict? Verdict { get; private set; }
     public string Judged { get; private set; } = "";
 
     public override async Task<IActionResult> OnGetAsync(string slug, string? item, int? sheet)

@@ -1,6 +1,5 @@
 using System.Collections.Concurrent;
 using System.Text;
-using Lumbeck.Core.Type;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Svg;
 
@@ -101,7 +100,7 @@ public sealed class Drawings(Desk.Desk desk)
         return s.Append("</svg>").ToString();
     }
 
-    private static Bounds In(Core.Measures.Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
+    private static Bounds In(Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
 }
 
 internal static class BoundsSvg

@@ -41,5 +41,5 @@ public static class FindingDrawing
         return s.Append("</g>").ToString();
     }
 
-    private static Bounds In(Core.Measures.Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
+    private static Bounds In(Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
 }

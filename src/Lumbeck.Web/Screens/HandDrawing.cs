@@ -13,7 +13,7 @@ public static class HandDrawing
         if (v.Job.Wraps[v.Wrap].Tracing is not { } tracing) return "<g id=\"tracing\"></g>";
         var box = tracing.OverTrim ? v.Sheet.Trim : v.Sheet.Whole;
         var house = v.Ticket.House;
-        return new StringBuilder("<g id=\"tracing\" class=\"zones\"><image preserveAspectRatio=\"xMidYMid meet\" opacity=\"").Figure((double)tracing.Strength / 100, 3).Append("\" href=\"").Append(SvgText.Escape(PictureRoutes.Address(tracing.Picture.Hash, PictureDesk.Widths[^1], Press.Colour.PressCondition.Of(house), false))).Append('"').Rect(box).Append("/></g>").ToString();
+        return new StringBuilder("<g id=\"tracing\" class=\"zones\"><image preserveAspectRatio=\"xMidYMid meet\" opacity=\"").Figure((double)tracing.Strength / 100, 3).Append("\" href=\"").Append(SvgText.Escape(PictureLinks.Address(tracing.Picture.Hash, PictureDesk.Widths[^1], Press.Colour.PressCondition.Of(house), false))).Append('"').Rect(box).Append("/></g>").ToString();
     }
 
     /// <summary>What can be picked on the sheet, the lowest first.</summary>
@@ -40,7 +40,7 @@ public static class HandDrawing
     public static string Carets(JobView v)
     {
         if (!v.Typing || v.Open is not { } id || v.Job.Item(id) is not TextItem text || Placement.Of(text, v.Sheet) is not { } at) return "<desc id=\"carets\"></desc>";
-        var set = Core.Type.Typesetter.Set(text.ToSet(v.Ticket, at.Panel.Turn), at.Box.Width.Points, at.Box.Height.Points, v.Desk.Shelf, stops: true);
+        var set = Typesetter.Set(text.ToSet(v.Ticket, at.Panel.Turn), at.Box.Width.Points, at.Box.Height.Points, v.Desk.Shelf, stops: true);
         var s = new StringBuilder("<desc id=\"carets\" data-item=\"").Append(id).Append("\" data-stops=\"");
         foreach (var c in set.Stops) s.Append(c.At).Append(' ').Append(c.Line).Append(' ').Figure(c.X, 2).Append(' ').Figure(c.Y, 2).Append(' ').Figure(c.Turn, 2).Append(' ').Figure(c.Wide, 2).Append(';');
         s.Append("\" data-lines=\"");
@@ -60,8 +60,8 @@ public static class HandDrawing
         var (sheet, unit) = (v.Sheet, v.Ticket.Unit);
         static string json(object data) => SvgText.Escape(JsonSerializer.Serialize(data, Web));
         static IEnumerable<object[]> lines(IEnumerable<SnapLine> of) => of.Select(l => new object[] { Math.Round(l.At.Points, 4), l.Says });
-        static double[] box(Core.Measures.Box b) => [Math.Round(b.X.Points, 3), Math.Round(b.Y.Points, 3), Math.Round(b.Width.Points, 3), Math.Round(b.Height.Points, 3)];
-        var each = unit == Unit.Inch ? Core.Measures.Length.FromInches(1) : Core.Measures.Length.FromMillimetres(1);
+        static double[] box(Box b) => [Math.Round(b.X.Points, 3), Math.Round(b.Y.Points, 3), Math.Round(b.Width.Points, 3), Math.Round(b.Height.Points, 3)];
+        var each = unit == Unit.Inch ? Length.FromInches(1) : Length.FromMillimetres(1);
         return new StringBuilder("<desc id=\"frame\" data-view-box=\"").Append(Drawings.ViewBox(sheet))
             .Append("\" data-unit=\"").Append(LengthText.Name(unit)).Append("\" data-points=\"").Append(each.Points.ToString("0.######", CultureInfo.InvariantCulture)).Append("\" data-places=\"").Append(unit == Unit.Inch ? 3 : 2)
             .Append("\" data-upright=\"").Append(json(lines(SnapLines.Upright(sheet)))).Append("\" data-level=\"").Append(json(lines(SnapLines.Level(sheet))))

@@ -1,5 +1,3 @@
-using Lumbeck.Core.Type.Letters;
-
 namespace Lumbeck.Core.Tests.Letters;
 
 /// <summary>Unicode's own conformance files (Debian package unicode-data), every line of them.</summary>

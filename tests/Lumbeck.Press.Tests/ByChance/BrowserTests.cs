@@ -1,6 +1,6 @@
 using System.Text;
-using Lumbeck.Core.Houses;
 using Lumbeck.Press.Colour;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Svg;
 using NetVips;

@@ -1,5 +1,3 @@
-using Lumbeck.Core.Houses;
-using Lumbeck.Core.Papers;
 using Lumbeck.Desk;
 
 namespace Lumbeck.Press.Tests.ByChance;

@@ -1,5 +1,5 @@
-using Lumbeck.Core.Houses;
 using Lumbeck.Desk;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Tests.ByChance;
@@ -16,7 +16,7 @@ public sealed class OwnFilesTests(RandomDesk random) : IClassFixture<RandomDesk>
         return items.Aggregate(job, (j, i) => new AddItem(i).Apply(j));
     }
 
-    private Intake.Verdict Judged(Job job, PressKind kind)
+    private Intake.Judging.Verdict Judged(Job job, PressKind kind)
     {
         var on = random.On(job);
         return Intake.IntakeDesk.Judge(random.Made(on, new(kind)), random.Desk.Expects(on));
@@ -119,7 +119,7 @@ public sealed class OwnFilesTests(RandomDesk random) : IClassFixture<RandomDesk>
     [Fact]
     public void A_title_that_would_turn_its_letters_round_is_kept_without_what_turns_them()
     {
-        var job = new SetFact(Core.Edits.Words.Title, "Tide\u202Eemit dna\u202C and\u2067 time").Apply(Begun(HouseFile.Shipped["tern"]));
+        var job = new SetFact(TicketFact.Title, "Tide\u202Eemit dna\u202C and\u2067 time").Apply(Begun(HouseFile.Shipped["tern"]));
         job.Ticket.Title.ShouldBe("Tideemit dna and time");
         Tool.Run("pdfinfo", random.Made(random.On(job), new(PressKind.X4))).ShouldContain("Title:           Tideemit dna and time");
         Starters.Job(HouseFile.Shipped["tern"], "A\u0007\u202Eb").Ticket.Title.ShouldBe("A b");

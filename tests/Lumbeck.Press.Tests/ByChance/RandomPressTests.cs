@@ -1,5 +1,5 @@
-using Lumbeck.Core.Houses;
 using Lumbeck.Desk;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Tests.ByChance;
 using NetVips;
@@ -68,7 +68,7 @@ public sealed class RandomDesk : IDisposable
         finally { File.Delete(file); }
     }
 
-    private Dictionary<string, Plate> Painted(Core.Houses.House house, Scene scene, int wide, int high) => PlateJudge.Painted(Desk.PlatesOf(house), scene, wide, high);
+    private Dictionary<string, Plate> Painted(House house, Scene scene, int wide, int high) => PlateJudge.Painted(Desk.PlatesOf(house), scene, wide, high);
 
     private static List<Apart> Compared(string file, int pages, Func<int, int, int, (Dictionary<string, Plate> Painted, bool[] Pictured)> known) =>
     [
@@ -80,7 +80,7 @@ public sealed class RandomDesk : IDisposable
     ];
 
     /// <summary>The same for scenes of one house, as pages of one file of each kind; what the painter has is painted once.</summary>
-    public IEnumerable<string> Differs(Core.Houses.House house, IReadOnlyList<Scene> scenes)
+    public IEnumerable<string> Differs(House house, IReadOnlyList<Scene> scenes)
     {
         var painted = new Dictionary<int, (Dictionary<string, Plate>, bool[])>();
         foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
@@ -147,14 +147,14 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
             foreach (var tidied in (bool[])[false, true])
             {
                 var on = random.On(tidied ? Tidied(random.Jobs.Small(seed)) : random.Jobs.Small(seed));
-                var stops = random.Desk.Checks.Exactly(on.Composed).Where(f => f.Severity == Core.Checks.Severity.Stop).Select(f => f.Id).ToHashSet();
+                var stops = random.Desk.Checks.Exactly(on.Composed).Where(f => f.Severity == Severity.Stop).Select(f => f.Id).ToHashSet();
                 if (stops.Count == 0) clean++;
                 var kind = seed % 2 == 0 ? PressKind.X4 : PressKind.X1a;
                 var file = random.Made(on, new(kind));
                 var house = on.Job.Ticket.House with { Kinds = [kind] };
                 var verdict = Intake.IntakeDesk.Judge(file, random.Desk.Expects(on) with { House = house });
                 File.Delete(file);
-                foreach (var no in verdict.Findings.Where(f => f.Severity == Core.Checks.Severity.Stop))
+                foreach (var no in verdict.Findings.Where(f => f.Severity == Severity.Stop))
                     if (!stops.Any(s => s.Split('.')[0] == no.Id.Split('.')[0] || (no.Id == "bleed.bare" && s == "ground.coverage"))) wrong.Add($"seed {seed}{(tidied ? ", tidied" : "")}: reception says {no.Id} {no.Measured}, Check {string.Join(" ", stops)}");
             }
         }
@@ -171,7 +171,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
         if (job.Take.Ground.Paint is null) job = new PaintGround(new InkPaint(Ink.Percent(20, 0, 10, 0))).Apply(job);
         for (var round = 0; round < 12; round++)
         {
-            var stops = random.Desk.Checks.Exactly(random.Desk.Worked(0, job)).Where(f => f.Severity == Core.Checks.Severity.Stop).ToList();
+            var stops = random.Desk.Checks.Exactly(random.Desk.Worked(0, job)).Where(f => f.Severity == Severity.Stop).ToList();
             if (stops.Count == 0) break;
             foreach (var id in stops.Select(s => s.Item).OfType<string>().Distinct().Where(i => i is not ("title" or "author"))) job = new RemoveItem(id).Apply(job);
             if (stops.Any(s => s.Id is "ink.total" or "ground.coverage" && s.Item is null)) job = new PaintGround(new InkPaint(Ink.Percent(20, 0, 10, 0))).Apply(job);

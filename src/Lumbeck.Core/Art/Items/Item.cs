@@ -1,0 +1,120 @@
+using System.Text.Json.Serialization;
+
+namespace Lumbeck.Core.Art.Items;
+
+/// <summary>Which box of a panel an item hangs in. Room is the house's barcode room, on the back.</summary>
+public enum HoldBox { Face, Safe, Edge, Room }
+
+/// <summary>Nine points of a box, in reading order.</summary>
+public enum Anchor { TopLeft, Top, TopRight, Left, Middle, Right, BottomLeft, Bottom, BottomRight }
+
+/// <summary>
+/// Where an item hangs: its own anchor point on the same point of a panel's box, then moved right and down by
+/// <paramref name="Dx"/> and <paramref name="Dy"/> as the panel is read (a spine is read level).
+/// </summary>
+public sealed record Hold(Part Panel, HoldBox Box, Anchor Anchor, Length Dx, Length Dy)
+{
+    /// <summary>0, ½ or 1 of the way across.</summary>
+    public decimal Across => (int)Anchor % 3 / 2m;
+    /// <summary>0, ½ or 1 of the way down.</summary>
+    public decimal Down => (int)Anchor / 3 / 2m;
+
+    /// <summary>The same place as a mirror that stands upright shows it.</summary>
+    public Hold Mirrored() => this with { Anchor = (Anchor)(((int)Anchor / 3 * 3) + 2 - ((int)Anchor % 3)), Dx = -Dx };
+}
+
+/// <summary>A side of an item: a length of its own plus a share of the box it hangs in (0 = its own length alone, 1 = the box's whole side).</summary>
+public readonly record struct Span(Length Own, decimal Share = 0)
+{
+    public static Span Full => new(Length.Zero, 1);
+
+    public Length In(Length box) => Own + (Share * box);
+}
+
+/// <summary>Something on the cover. Items are a flat list, the lowest first; what they hang on is theirs to say.</summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "is")]
+[JsonDerivedType(typeof(TextItem), "text")]
+[JsonDerivedType(typeof(RectItem), "rectangle")]
+[JsonDerivedType(typeof(EllipseItem), "ellipse")]
+[JsonDerivedType(typeof(LineItem), "line")]
+[JsonDerivedType(typeof(PolygonItem), "polygon")]
+[JsonDerivedType(typeof(FrameItem), "frame")]
+[JsonDerivedType(typeof(PlateItem), "label-plate")]
+[JsonDerivedType(typeof(PictureItem), "picture")]
+[JsonDerivedType(typeof(BarcodeItem), "barcode")]
+[JsonDerivedType(typeof(CodeItem), "code")]
+public abstract record Item
+{
+    /// <summary>Made by whoever adds it; letters, digits and hyphens, up to 40.</summary>
+    public required string Id { get; init; }
+    public required Hold Hold { get; init; }
+    public Span Width { get; init; }
+    public Span Height { get; init; }
+    /// <summary>Degrees clockwise about its middle.</summary>
+    public decimal Turned { get; init; }
+    public bool Locked { get; init; }
+    public bool Hidden { get; init; }
+    /// <summary>Its maker's own name for it; empty where it has none.</summary>
+    public string Name { get; init; } = "";
+    /// <summary>The group it belongs to, by the group's name; empty where it stands alone. Its members lie one upon the other in a take's order.</summary>
+    public string Group { get; init; } = "";
+    /// <summary>How much of it shows, in percent: 100 hides what lies under it, 0 nothing.</summary>
+    public decimal Opacity { get; init; } = 100;
+    public Blend Blend { get; init; }
+    /// <summary>Must not be cut or folded, as words must not.</summary>
+    public bool Whole { get; init; }
+
+    /// <summary>What it is.</summary>
+    [JsonIgnore]
+    public abstract string Kind { get; }
+
+    /// <summary>Words and codes: of no use once they are cut or folded.</summary>
+    [JsonIgnore]
+    public virtual bool IsRead => false;
+
+    /// <summary>What a list and a sentence call it: its own name, or its kind.</summary>
+    [JsonIgnore]
+    public string Called => Name.Length > 0 ? Name : Kind;
+
+    /// <summary>The same within a sentence.</summary>
+    [JsonIgnore]
+    public string Said => Name.Length > 0 ? $"“{Name}”" : Kind.ToLower(CultureInfo.InvariantCulture);
+}
+
+/// <summary>How an item's inks meet those under it (ISO 32000-1, 11.3.5).</summary>
+public enum Blend { Normal, Multiply, Screen }
+
+/// <summary>What a barcode is on: a book, whose ISBN stands above the bars, or other goods.</summary>
+public enum BarcodeFor { Book, Goods }
+
+/// <summary>An EAN-13 or UPC-A on a white plate, with its ISBN line and a price add-on where wanted; its size follows from the magnification.</summary>
+public sealed record BarcodeItem : Item
+{
+    /// <summary>Thirteen digits of its own, or the twelve of a UPC-A; null takes the ticket's ISBN.</summary>
+    public string? Number { get; init; }
+    public decimal Percent { get; init; } = 100;
+    public BarcodeFor For { get; init; }
+    /// <summary>The five digits of an EAN-5 beside it; empty takes the ticket's price, null draws none.</summary>
+    public string? AddOn { get; init; }
+    /// <summary>How high the bars are cut; null leaves them their whole height.</summary>
+    public Length? Bars { get; init; }
+    /// <summary>Whether a white plate lies under it, out over its quiet zones.</summary>
+    public bool Plate { get; init; } = true;
+    public override string Kind => "Barcode";
+    public override bool IsRead => true;
+}
+
+/// <summary>How much of a QR code may be lost before it can't be read: 7, 15, 25 or 30 % (ISO/IEC 18004).</summary>
+public enum CodeLevel { L, M, Q, H }
+
+/// <summary>A QR code that leads to a link, with its quiet zone on a white plate.</summary>
+public sealed record CodeItem : Item
+{
+    public string Link { get; init; } = "";
+    public CodeLevel Level { get; init; } = CodeLevel.M;
+    /// <summary>With its quiet zone.</summary>
+    public Length Side { get; init; } = Length.FromMillimetres(24);
+    public Paint Paint { get; init; } = new InkPaint(Ink.Black);
+    public override string Kind => "Code";
+    public override bool IsRead => true;
+}

@@ -1,0 +1,43 @@
+namespace Lumbeck.Core.Art.Items;
+
+/// <summary>What a text is for; decides what a new one says and what Check misses when it is not there.</summary>
+public enum TextRole { Free, Title, Subtitle, Author, Blurb, Imprint }
+
+/// <summary>A line round letters, so many points wide outside them.</summary>
+public sealed record TextEdge(Paint Paint, Length Width);
+
+/// <summary>
+/// A shadow, moved right and down from its letters. With a hard edge it is a plain shape in its own ink; a soft one fades over <paramref name="Soft"/> and darkens what lies under it, as multiplied inks do.
+/// </summary>
+/// <param name="Strength">Of a soft one, in percent.</param>
+public sealed record TextShadow(Paint Paint, Length Right, Length Down, Length Soft, decimal Strength = 60);
+
+/// <summary>A plate behind each line, wider than its letters by <paramref name="Room"/> on every side.</summary>
+public sealed record TextBacking(Paint Paint, Length Room, Length Corner);
+
+public sealed record TextItem : Item
+{
+    public TextRole Role { get; init; }
+    /// <summary>Paragraphs are parted by line ends.</summary>
+    public string Words { get; init; } = "";
+    /// <summary>Still the words it was added with.</summary>
+    public bool Starter { get; init; }
+    public TextStyle Style { get; init; } = new();
+    public ImmutableList<TextRun> Runs { get; init; } = [];
+    public Fitting Fit { get; init; }
+    public int Columns { get; init; } = 1;
+    public Length Gutter { get; init; } = Length.FromPoints(14);
+    /// <summary>From the head down, letters upright where their script stands so.</summary>
+    public bool Upright { get; init; }
+    /// <summary>The arc that a line as wide as its box takes, in degrees from −360 to 360; above zero its middle is highest.</summary>
+    public decimal Bend { get; init; }
+    public TextEdge? Edge { get; init; }
+    public TextShadow? Shadow { get; init; }
+    public TextBacking? Backing { get; init; }
+    /// <summary>Quotes and dashes stay as they are typed.</summary>
+    public bool AsTyped { get; init; }
+    /// <summary>On a spine: placed and sized by the trade's order, and anew whenever the spine changes.</summary>
+    public bool Composed { get; init; }
+    public override bool IsRead => true;
+    public override string Kind => Role == TextRole.Free ? "Text" : Role.ToString();
+}

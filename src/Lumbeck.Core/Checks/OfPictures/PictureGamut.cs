@@ -1,0 +1,22 @@
+namespace Lumbeck.Core.Checks.OfPictures;
+
+/// <summary>RGB pictures that lose colour on the way to the press's inks.</summary>
+public sealed class PictureGamut : PlateRule
+{
+    /// <summary>From this share of its area on a loss is a caution (CHECKS.md: 5 % beyond 6 ΔE2000).</summary>
+    private const double Much = 0.05;
+
+    public override string Id => "picture.gamut";
+    public override string Proves => "pictures keep their colours in print";
+
+    public override IEnumerable<Finding> Find(Look look, PlateLook plates)
+    {
+        if (look.Kept is not { } kept) yield break;
+        foreach (var (item, piece) in look.Drawn())
+        {
+            if (item is not PictureItem { Picture: { Space: PictureSpace.Rgb, IsDrawing: false } picture } || kept.OutOfGamut(picture, look.House) is not { } share || share < 0.005) continue;
+            var much = share > Much;
+            yield return Found(look, much ? Severity.Caution : Severity.Note, $"{(share * 100).ToString("0.#", CultureInfo.InvariantCulture)} % of it", $"up to {Much * 100:0} %", "These colours are beyond what the press can print, and come out duller.", "See where in its settings; tone it down, or accept it as the screen shows it.", item, place: piece.Frame.ToBox());
+        }
+    }
+}

@@ -1,0 +1,31 @@
+namespace Lumbeck.Core.Checks.OfText;
+
+/// <summary>Words too small to be read, or to be printed: the least sizes are the house's, with a larger one for light letters and for spines.</summary>
+public sealed class TextSize : Rule
+{
+    public override string Id => "text.size";
+    public override string Proves => "type is large enough to print";
+
+    public override IEnumerable<Finding> Find(Look look)
+    {
+        foreach (var (item, piece) in look.Drawn())
+        {
+            if (item is not TextItem text || piece.Setting is not { Lines: [_, ..] lines }) continue;
+            var runs = lines.SelectMany(l => l.Runs).Where(r => r.Glyphs.Length > 0).ToList();
+            if (runs.Count == 0) continue;
+            var smallest = runs.MinBy(r => r.Size)!;
+            var size = Length.FromDrawing(smallest.Size);
+            var spine = item.Hold.Panel == Part.Spine;
+            var reversed = IsReversed(smallest.Paint.Resolve(look.Job.Swatches));
+            var least = reversed || spine ? Length.Max(look.House.TextLeast, look.House.TextReversedLeast) : look.House.TextLeast;
+            if (size >= least - Look.Tolerance) continue;
+            var stop = size < look.House.TextStop;
+            yield return Found(look, stop ? Severity.Stop : Severity.Caution, size.ShowPoints(), $"{least.ShowPoints()} or more{(spine ? " on a spine" : reversed ? " in light letters" : "")}",
+                stop ? "Letters this small fill in or break up." : reversed ? "Ink spreads into light letters, and thin strokes close." : "Letters this small are hard to read in print.", "Set it larger.", item, place: piece.Inked.ToBox(),
+                by: text.Locked || text.Composed || !text.Runs.IsEmpty || text.Fit is not (Fitting.AsSet or Fitting.Grow) ? null : new StyleText(item.Id, Size: least));
+        }
+    }
+
+    /// <summary>Letters with so little ink that they stand out of a colour rather than on it.</summary>
+    internal static bool IsReversed(Ink ink) => ink.C + ink.M + ink.Y + ink.K < 4000;
+}

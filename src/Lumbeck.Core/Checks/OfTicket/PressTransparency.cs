@@ -1,0 +1,16 @@
+namespace Lumbeck.Core.Checks.OfTicket;
+
+/// <summary>What is flattened on the way to PDF/X-1a, which knows no transparency.</summary>
+public sealed class PressTransparency : Rule
+{
+    public override string Id => "press.transparency";
+    public override string Proves => "nothing has to be flattened";
+
+    public override IEnumerable<Finding> Find(Look look)
+    {
+        if (look.House.Kinds.FirstOrDefault() != PressKind.X1a) yield break;
+        foreach (var (item, piece) in look.Drawn())
+            if (piece.Mixes || piece.Softens || piece.SeesThrough)
+                yield return Found(look, Severity.Note, piece.Mixes ? "mixed with what lies under it" : piece.Softens ? "a soft shadow" : "see-through pixels", "opaque", $"{look.House.Name} takes PDF/X-1a: this and what it lies on leave as pixels; words over it stay type.", null, item, place: piece.Reach.ToBox());
+    }
+}

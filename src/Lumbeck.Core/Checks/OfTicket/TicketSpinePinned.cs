@@ -1,0 +1,18 @@
+namespace Lumbeck.Core.Checks.OfTicket;
+
+/// <summary>A pinned spine that differs from the computed one by more than folds forgive.</summary>
+public sealed class TicketSpinePinned : Rule
+{
+    private static readonly Length Most = Length.FromMillimetres(0.3m);
+
+    public override string Id => "ticket.spine-pinned";
+    public override bool OfTicket => true;
+    public override string Proves => "a pinned spine is near the computed one";
+    protected override bool Limited => false;
+
+    public override IEnumerable<Finding> Find(Look look)
+    {
+        if (look.Geometry.Spine is not { Pinned: { } pinned, Computed: var computed } || Length.Abs(pinned - computed) <= Most) yield break;
+        yield return Found(look, Severity.Caution, $"{pinned.Show(look.Unit)}, computed {computed.Show(look.Unit)}", $"within {Most.Show(look.Unit)}", "The pinned spine is not what pages and paper make.", "Ask the printer which is right, or unpin it on the ticket.", panel: Part.Spine, by: new PinSpine(null));
+    }
+}

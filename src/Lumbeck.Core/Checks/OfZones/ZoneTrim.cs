@@ -1,0 +1,24 @@
+namespace Lumbeck.Core.Checks.OfZones;
+
+/// <summary>Text or a barcode past the line that the knife may wander to.</summary>
+public sealed class ZoneTrim : Rule
+{
+    public override string Id => "zone.trim";
+    public override string Proves => "words and barcode keep clear of the knife";
+
+    public override IEnumerable<Finding> Find(Look look)
+    {
+        var limit = look.House.TrimSafe;
+        var safe = look.Sheet.Safe;
+        foreach (var (item, piece) in look.Drawn())
+        {
+            if (!item.IsRead && !item.Whole) continue;
+            var ink = piece.Inked.ToBox();
+            var past = Length.Max(Length.Max(safe.X - ink.X, ink.Right - safe.Right), Length.Max(safe.Y - ink.Y, ink.Bottom - safe.Bottom));
+            if (past <= Look.Tolerance) continue;
+            var left = limit - past;
+            var measured = left.Units >= 0 ? $"{left.Show(look.Unit)} from the cut" : $"{(-left).Show(look.Unit)} past the cut";
+            yield return Found(look, Severity.Stop, measured, $"{limit.Show(look.Unit)} from the cut", $"A knife that wanders would cut into this {item.Kind.ToLower(CultureInfo.InvariantCulture)}.", $"Move it inward by {past.Show(look.Unit)}, or make it smaller.", item, place: ink, by: Mending.Into(item, ink, safe));
+        }
+    }
+}

@@ -1,0 +1,113 @@
+namespace Lumbeck.Core.Document;
+
+/// <summary>One book: its ticket, its swatches and the pieces that are printed for it.</summary>
+public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, ImmutableList<Wrap> Wraps)
+{
+    /// <summary>Items that want a look since the sheet last changed.</summary>
+    public ImmutableList<ToLookAt> Looks { get; init; } = [];
+
+    /// <summary>Rules this job goes without, each with its reason.</summary>
+    public ImmutableList<Waiver> Waivers { get; init; } = [];
+
+    /// <summary>The design of the wrap that carries the front; a jacketed hardcover has a second wrap, the case.</summary>
+    public Take Take => Wraps[0].Take;
+
+    /// <summary>Every item of every wrap, as designed now.</summary>
+    public IEnumerable<Item> Items => Wraps.SelectMany(w => w.Take.Items);
+
+    public Item? Item(string id) => Items.FirstOrDefault(i => i.Id == id);
+
+    /// <summary>Every picture that any take shows or any wrap is traced from, each once.</summary>
+    public IEnumerable<Picture> Pictures => Wraps.SelectMany(w => w.Takes.SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture).Append(w.Tracing?.Picture)).OfType<Picture>().DistinctBy(p => p.Hash);
+
+    /// <summary>Every face that any take sets words in, each once.</summary>
+    public IEnumerable<FaceId> Faces => Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<TextItem>().SelectMany(t => t.Runs.Select(r => r.Style.Face).OfType<FaceId>().Prepend(t.Style.Face)).Distinct();
+
+    /// <summary>The wrap that an item lies on; −1 where it lies on none.</summary>
+    public int WrapOf(string id) => Wraps.FindIndex(w => w.Take.Items.Any(i => i.Id == id));
+
+    /// <summary>The arithmetic of the wrap that carries the front.</summary>
+    public WrapGeometry Geometry() => WrapGeometry.Of(Ticket.Facts, Ticket.House);
+
+    /// <summary>What is printed: each sheet of each wrap, the one that carries the front first.</summary>
+    /// <exception cref="Refusal">The facts make no sheet.</exception>
+    public ImmutableArray<PrintedSheet> Sheets()
+    {
+        var pieces = Binding.Of(Ticket.Binding).Pieces;
+        var sheets = ImmutableArray.CreateBuilder<PrintedSheet>();
+        for (var wrap = 0; wrap < pieces.Length; wrap++)
+        {
+            var geometry = WrapGeometry.Of(Ticket.Facts with { Binding = pieces[wrap] }, Ticket.House);
+            foreach (var sheet in geometry.Sheets)
+                sheets.Add(new(sheets.Count, wrap, pieces.Length > 1 ? pieces[wrap].Word() : geometry.Sheets.Length > 1 ? sheet.Panels[0].Part.Say() : "cover", geometry, sheet));
+        }
+        return sheets.ToImmutable();
+    }
+
+    /// <summary>The sheet that an item is printed on: the one that has its panel, or the first of its wrap.</summary>
+    public Sheet SheetOf(Item item, int wrap)
+    {
+        var own = Sheets().Where(s => s.Wrap == wrap).ToList();
+        return (own.FirstOrDefault(s => s.Sheet.Panel(item.Hold.Panel) is not null) ?? own.FirstOrDefault() ?? Sheets()[0]).Sheet;
+    }
+
+    /// <exception cref="Refusal">The item is gone.</exception>
+    public Job WithItem(string id, Func<Item, Item> change)
+    {
+        var wrap = WrapOf(id);
+        if (wrap < 0) throw Gone(id);
+        var take = Wraps[wrap].Take;
+        var item = take.Items.First(i => i.Id == id);
+        return With(wrap, take with { Items = take.Items.Replace(item, change(item)) });
+    }
+
+    public Job With(int wrap, Take take) => this with { Wraps = Wraps.SetItem(wrap, Wraps[wrap].With(take)) };
+
+    /// <summary>The same job with a wrap for each piece its binding prints. A wrap that a binding has no use for is kept, and comes back with the next that has.</summary>
+    public Job WithPieces()
+    {
+        var job = this;
+        while (job.Wraps.Count < Binding.Of(Ticket.Binding).Pieces.Length)
+            job = job with { Wraps = job.Wraps.Add(new Wrap("case", [new Take("first", new Ground(Take.Ground.Paint), [])])) };
+        return job;
+    }
+
+    public static Refusal Gone(string id) => new($"item/{id}", "this item was removed in the meantime: step back to have it again");
+}
+
+/// <summary>An item that wants a look since the sheet changed under it.</summary>
+/// <param name="Item">The item.</param>
+/// <param name="Why">What is the matter, in words.</param>
+/// <param name="Was">What it covered before, on the sheet as that was.</param>
+/// <param name="Is">What it covers now.</param>
+public sealed record ToLookAt(string Item, string Why, Box Was, Box Is);
+
+/// <summary>One sheet that is printed for a job.</summary>
+/// <param name="Number">Its place among the job's sheets, from 0.</param>
+/// <param name="Wrap">The wrap whose design it carries.</param>
+/// <param name="Name">What people call it: “cover”, “jacket”, “front”.</param>
+/// <param name="Geometry">The arithmetic of its wrap.</param>
+/// <param name="Sheet">The sheet itself.</param>
+public sealed record PrintedSheet(int Number, int Wrap, string Name, WrapGeometry Geometry, Sheet Sheet);
+
+/// <summary>One printed piece with its alternative designs; one of them is on the bench.</summary>
+public sealed record Wrap(string Name, ImmutableList<Take> Takes, int Current = 0)
+{
+    /// <summary>An earlier cover or a sketch that shows faintly under the sheet while it is laid out; it is no part of the cover and never leaves.</summary>
+    public Tracing? Tracing { get; init; }
+
+    public Take Take => Takes[Current];
+
+    public Wrap With(Take take) => this with { Takes = Takes.SetItem(Current, take) };
+}
+
+/// <summary>A picture to trace, fitted whole to the sheet or to its trim, and how strongly it shows, in percent.</summary>
+public sealed record Tracing(Picture Picture, decimal Strength = 35, bool OverTrim = false);
+
+/// <summary>A design: what lies under everything, and the items on it from the lowest to the uppermost.</summary>
+public sealed record Take(string Name, Ground Ground, ImmutableList<Item> Items);
+
+/// <summary>
+/// What lies under everything, out to the edge of the sheet: a paint, or none where items cover the sheet by themselves, and a drawn paper over it.
+/// </summary>
+public sealed record Ground(Paint? Paint, PaperDesign? Paper = null);

@@ -1,0 +1,97 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+
+namespace Lumbeck.Core.Document;
+
+/// <summary>Jobs and edits as JSON, exact: a length is its base units, a caliper its fraction of a micrometre.</summary>
+public static class JobJson
+{
+    public static JsonSerializerOptions Options { get; } = new()
+    {
+        PropertyNamingPolicy = JsonNamingPolicy.CamelCase,
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+        Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+        IgnoreReadOnlyProperties = true,
+        AllowOutOfOrderMetadataProperties = true,
+        // A member that is not known is a slip or a later version's: to leave it out in silence would lose it.
+        UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
+        MaxDepth = StoredForm.Deepest,
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new CaliperJson(), new FaceJson(), new IsbnJson() },
+    };
+
+    /// <summary>A job in the current form.</summary>
+    public static byte[] Write(Job job) => StoredForm.Stamp(JsonSerializer.SerializeToUtf8Bytes(job, Options));
+
+    private static volatile ImmutableList<(Job Job, byte[] Json)> _written = [];
+
+    /// <summary>The same bytes without writing them again, for a job that was written of late: an edit is compared with what was there, which the edit before it wrote. Not to be changed.</summary>
+    public static byte[] Written(Job job)
+    {
+        foreach (var (known, json) in _written) if (ReferenceEquals(known, job)) return json;
+        var written = Write(job);
+        var kept = _written;
+        _written = (kept.Count >= 12 ? kept.RemoveRange(6, kept.Count - 6) : kept).Insert(0, (job, written));
+        return written;
+    }
+
+    /// <summary>A job of any form.</summary>
+    /// <param name="json">As it was written.</param>
+    /// <param name="unread">Is told of each member that is not known, which is then left out; where null, such members are refused.</param>
+    /// <exception cref="JsonException">It is no job.</exception>
+    /// <exception cref="Refusal">It is of a later form than is known, or holds a member that is not known.</exception>
+    public static Job Read(ReadOnlySpan<byte> json, Action<string>? unread = null)
+    {
+        var plain = StoredForm.Unstamped(json, Steps);
+        try { return Job(plain, Options); }
+        catch (JsonException)
+        {
+            var job = Job(plain, Lenient);
+            using var stored = JsonDocument.Parse(plain);
+            using var again = JsonDocument.Parse(JsonSerializer.SerializeToUtf8Bytes(job, Options));
+            List<string> unknown = [.. Unread.Of(stored.RootElement, again.RootElement).Distinct()];
+            if (unknown.Count == 0) throw;
+            if (unread is null) throw new Refusal(unknown[0], $"it holds `{LengthText.Clip(unknown[0])}`, which is no part of a job");
+            foreach (var member in unknown) unread(member);
+            return job;
+        }
+    }
+
+    /// <summary>How each form of a job is made of the one before.</summary>
+    private static readonly Action<System.Text.Json.Nodes.JsonObject>[] Steps =
+    [
+        // Form 2 says its number; all else is as it was.
+        _ => { },
+    ];
+
+    private static Job Job(byte[] json, JsonSerializerOptions options) =>
+        JsonSerializer.Deserialize<Job>(json, options) ?? throw new JsonException("An empty job.");
+
+    private static readonly JsonSerializerOptions Lenient = new(Options) { UnmappedMemberHandling = JsonUnmappedMemberHandling.Skip };
+
+    private sealed class LengthJson : JsonConverter<Length>
+    {
+        public override Length Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) => Length.FromUnits(reader.GetInt64());
+        public override void Write(Utf8JsonWriter writer, Length value, JsonSerializerOptions options) => writer.WriteNumberValue(value.Units);
+    }
+
+    private sealed class CaliperJson : JsonConverter<Caliper>
+    {
+        public override Caliper Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
+            Caliper.TryParseFraction(reader.GetString(), out var c) ? c : throw new JsonException("A caliper is a fraction of micrometres, such as 135/1.");
+        public override void Write(Utf8JsonWriter writer, Caliper value, JsonSerializerOptions options) => writer.WriteStringValue(value.Fraction);
+    }
+
+    private sealed class FaceJson : JsonConverter<FaceId>
+    {
+        public override FaceId Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
+            FaceId.TryParse(reader.GetString(), out var f) ? f : throw new JsonException("A face is family/weight, such as eb-garamond/400i.");
+        public override void Write(Utf8JsonWriter writer, FaceId value, JsonSerializerOptions options) => writer.WriteStringValue(value.ToString());
+    }
+
+    private sealed class IsbnJson : JsonConverter<Isbn>
+    {
+        public override Isbn Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
+            Isbn.TryParse(reader.GetString() ?? "", out var i, out var why) ? i : throw new JsonException(why);
+        public override void Write(Utf8JsonWriter writer, Isbn value, JsonSerializerOptions options) => writer.WriteStringValue(value.Digits);
+    }
+}

@@ -1,0 +1,51 @@
+namespace Lumbeck.Core.Document;
+
+/// <summary>How the inside is printed.</summary>
+public enum InsideColour { Black, Colour }
+
+/// <summary>
+/// The facts of a book. The house's rules are kept as they were when the house was chosen, so that a job prints tomorrow as it was laid out today.
+/// </summary>
+public sealed record Ticket
+{
+    public string Title { get; init; } = "";
+    public string Subtitle { get; init; } = "";
+    public string Series { get; init; } = "";
+    public string SeriesNumber { get; init; } = "";
+    /// <summary>As the cover names who wrote it.</summary>
+    public string Author { get; init; } = "";
+    /// <summary>Those who made it besides the author.</summary>
+    public ImmutableList<Person> People { get; init; } = [];
+    public string Imprint { get; init; } = "";
+    public string Edition { get; init; } = "";
+    public Isbn? Isbn { get; init; }
+    public Price? Price { get; init; }
+    /// <summary>A code of <see cref="Language.All"/>.</summary>
+    public string Language { get; init; } = "en";
+    public InsideColour InsideColour { get; init; }
+    public BindingKind Binding { get; init; } = BindingKind.Paperback;
+    public Reading Reading { get; init; }
+    public Size Trim { get; init; } = Size.FromInches(5.25m, 8);
+    public int Pages { get; init; } = 200;
+    public Paper Paper { get; init; } = new("", Caliper.FromMillimetres(0.1m));
+    /// <summary>A section on another paper.</summary>
+    public Plates? Plates { get; init; }
+    /// <summary>The block as measured on a dummy.</summary>
+    public Length? Dummy { get; init; }
+    /// <summary>What endpapers add; the house's figure where null.</summary>
+    public Length? Endpapers { get; init; }
+    public bool RoundBack { get; init; }
+    public bool Flaps { get; init; }
+    public Length? FlapWidth { get; init; }
+    public string Finish { get; init; } = "";
+    public Unit Unit { get; init; }
+    public Length? PinnedSpine { get; init; }
+    /// <summary>The printer's own figures as typed: a full size, or a spine.</summary>
+    public string PrinterSays { get; init; } = "";
+    /// <summary>What the inside PDF said of itself when it was laid on the ticket.</summary>
+    public InsideFile? Inside { get; init; }
+    public House House { get; init; } = new();
+
+    /// <summary>What moves the sheet.</summary>
+    public BookFacts Facts => new(Binding, Reading, Trim, Pages, Paper, Flaps, FlapWidth, PinnedSpine, RoundBack) { Plates = Plates, Dummy = Dummy, Endpapers = Endpapers, SpineUp = Document.Language.Of(Language).SpineUp };
+}

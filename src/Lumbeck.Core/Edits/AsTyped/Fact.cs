@@ -1,0 +1,85 @@
+namespace Lumbeck.Core.Edits.AsTyped;
+
+/// <summary>
+/// One fact of a job as people read and type it: its label, its text in the job's unit, and the edit that a typed text makes.
+/// Screens list facts, conflicts are told in them, and a text that can't be read is refused by the fact's path.
+/// </summary>
+public sealed record Fact(string Path, string Label, Func<Job, string> Read, Func<Job, string, Edit> Write)
+{
+    /// <summary>What can be picked, as (text to write, what people read); empty where the fact is typed.</summary>
+    public Func<Job, IReadOnlyList<(string Text, string Label)>> Choices { get; init; } = _ => [];
+}
+
+/// <summary>Facts by path.</summary>
+public static class Facts
+{
+    /// <summary>The fact at a path, or null where there is none.</summary>
+    public static Fact? Find(Job job, string path)
+    {
+        var parts = path.Split('/');
+        return parts switch
+        {
+            ["ticket", var key] => TicketFacts.All.FirstOrDefault(f => f.Path == path && key.Length > 0),
+            ["ground", _] => GroundFacts.Of(0).FirstOrDefault(f => f.Path == path),
+            ["ground", "1", _] when job.Wraps.Count > 1 => GroundFacts.Of(1).FirstOrDefault(f => f.Path == path),
+            ["swatch", var id, _] => GroundFacts.OfSwatch(id).FirstOrDefault(f => f.Path == path),
+            ["item", var id, var key] when key.Contains('@') || key.StartsWith("feature-", StringComparison.Ordinal) => job.Item(id) is TextItem ? TextFacts.Of(id, key) : null,
+            ["item", var id, _] => job.Item(id) is { } item ? ItemFacts.Of(item).FirstOrDefault(f => f.Path == path) : null,
+            _ => null,
+        };
+    }
+
+    /// <summary>The edit that writing this text to this fact makes.</summary>
+    /// <exception cref="Refusal">There is no such fact, or the text can't be read as one.</exception>
+    public static Edit Write(Job job, string path, string text)
+    {
+        if (path.StartsWith("item/", StringComparison.Ordinal) && path.Split('/') is [_, var id, _] && job.Item(id) is null) throw Job.Gone(id);
+        var fact = Find(job, path) ?? throw new Refusal(path, $"there is nothing called `{LengthText.Clip(path)}` to set");
+        try { return fact.Write(job, text); }
+        catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
+    }
+
+    /// <summary>What a path says in this job, in words; “not there” where it has nothing.</summary>
+    public static string Read(Job job, string path)
+    {
+        if (Find(job, path) is { } fact) return fact.Read(job);
+        return path.Split('/') switch
+        {
+            ["item", var id] => job.Item(id)?.Kind ?? "not there",
+            ["item", var id, "order"] => (job.WrapOf(id) is >= 0 and var wrap ? job.Wraps[wrap].Take.Items.FindIndex(i => i.Id == id) + 1 : 0).ToString(CultureInfo.InvariantCulture),
+            ["item", var id, "runs"] => job.Item(id) is TextItem t ? System.Text.Json.JsonSerializer.Serialize(t.Runs, JobJson.Options) : "not there",
+            ["waiver", var rule] => job.Waivers.FirstOrDefault(w => w.Rule == rule)?.Reason ?? "looked at",
+            ["swatch", var id] => job.Swatches.FirstOrDefault(s => s.Id == id)?.Name ?? "not there",
+            _ => "not there",
+        };
+    }
+
+    internal static Refusal No(string why) => new("", why);
+
+    internal static Length Length(Job job, string text) => LengthText.TryParse(text, job.Ticket.Unit, out var l, out var why) ? l : throw No(why);
+
+    internal static Paint Paint(Job job, string text) => PaintText.TryParse(text, job.Swatches, out var p, out var why, job.Ticket.House.FinishingInks) ? p : throw No(why);
+
+    /// <summary>A paint that is no gradient: of type, lines and papers.</summary>
+    internal static Paint PlainPaint(Job job, string text, string what) => Paint(job, text) is var p and not GradientPaint ? p : throw No($"{what} take one ink: a gradient can fill a shape or the ground");
+
+    internal static Paint? MaybePaint(Job job, string text) => text.Trim() is "" or "none" ? null : Paint(job, text);
+
+    /// <summary>A size of type or a line's weight: a bare number is points.</summary>
+    internal static Length Points(string text)
+    {
+        var t = text.Trim();
+        if (LengthText.Number(t) is { } n and > -100_000 and < 100_000) return Measures.Length.FromPoints(n);
+        return LengthText.TryParse(t, Unit.Millimetre, out var l, out _) ? l : throw No($"`{LengthText.Clip(text)}` is no size: try `12 pt`");
+    }
+
+    internal static int Whole(string text, string example) => LengthText.Number(text.Trim().TrimEnd('%')) is { } n && decimal.IsInteger(n) && Math.Abs(n) < 1_000_000 ? (int)n : throw No($"`{LengthText.Clip(text)}` is no whole number: try `{example}`");
+
+    internal static T Choice<T>(string text, IEnumerable<(string Text, T Value)> choices)
+    {
+        foreach (var (word, value) in choices) if (word.Equals(text.Trim(), StringComparison.OrdinalIgnoreCase)) return value;
+        throw No($"`{LengthText.Clip(text)}` is none of {string.Join(", ", choices.Select(c => c.Text))}");
+    }
+
+    internal static Func<Job, IReadOnlyList<(string, string)>> Of(params (string, string)[] choices) => _ => choices;
+}

@@ -1,0 +1,120 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
+
+namespace Lumbeck.Core.Edits.Doors;
+
+/// <summary>Edits as JSON: every kind of edit by its word.</summary>
+public static class EditJson
+{
+    public static string Write(Edit edit) => JsonSerializer.Serialize(edit, Options);
+
+    /// <exception cref="JsonException">It is no edit.</exception>
+    public static Edit Read(string json) => JsonSerializer.Deserialize<Edit>(json, Options) ?? throw new JsonException("An empty edit.");
+
+    /// <summary>Every kind of edit.</summary>
+    public static IReadOnlyList<(System.Type Kind, string Word)> Kinds { get; } =
+    [
+        (typeof(SetFact), "set-fact"),
+        (typeof(SetIsbn), "set-isbn"),
+        (typeof(SetHouse), "set-house"),
+        (typeof(SetBinding), "set-binding"),
+        (typeof(SetReading), "set-reading"),
+        (typeof(SetTrim), "set-trim"),
+        (typeof(SetPages), "set-pages"),
+        (typeof(SetPaper), "set-paper"),
+        (typeof(SetFlaps), "set-flaps"),
+        (typeof(SetUnit), "set-unit"),
+        (typeof(PinSpine), "pin-spine"),
+        (typeof(SetPeople), "set-people"),
+        (typeof(SetPrice), "set-price"),
+        (typeof(SetLanguage), "set-language"),
+        (typeof(SetInsideColour), "set-inside-colour"),
+        (typeof(SetBack), "set-back"),
+        (typeof(SetPlates), "set-plates"),
+        (typeof(SetDummy), "set-dummy"),
+        (typeof(SetEndpapers), "set-endpapers"),
+        (typeof(SetPrinterSays), "set-printer-says"),
+        (typeof(LayInside), "lay-inside"),
+        (typeof(TakeInside), "take-inside"),
+        (typeof(AddItem), "add-item"),
+        (typeof(RemoveItem), "remove-item"),
+        (typeof(OrderItem), "order-item"),
+        (typeof(HideItem), "hide-item"),
+        (typeof(LockItem), "lock-item"),
+        (typeof(HoldItem), "hold-item"),
+        (typeof(MoveItem), "move-item"),
+        (typeof(DropItem), "drop-item"),
+        (typeof(CentreItem), "centre-item"),
+        (typeof(StretchItem), "stretch-item"),
+        (typeof(CopyItem), "copy-item"),
+        (typeof(LayItem), "lay-item"),
+        (typeof(Together), "together"),
+        (typeof(LineUp), "line-up"),
+        (typeof(SpaceOut), "space-out"),
+        (typeof(SameSize), "same-size"),
+        (typeof(GroupItems), "group-items"),
+        (typeof(Ungroup), "ungroup"),
+        (typeof(SwapCovers), "swap-covers"),
+        (typeof(PasteItems), "paste-items"),
+        (typeof(AddTake), "add-take"),
+        (typeof(ChooseTake), "choose-take"),
+        (typeof(NameTake), "name-take"),
+        (typeof(RemoveTake), "remove-take"),
+        (typeof(BringBack), "bring-back"),
+        (typeof(Looked), "looked"),
+        (typeof(SizeItem), "size-item"),
+        (typeof(TurnItem), "turn-item"),
+        (typeof(SetWords), "set-words"),
+        (typeof(StyleText), "style-text"),
+        (typeof(FitText), "fit-text"),
+        (typeof(EdgeText), "edge-text"),
+        (typeof(ShadowText), "shadow-text"),
+        (typeof(BackText), "back-text"),
+        (typeof(FillShape), "fill-shape"),
+        (typeof(LineShape), "line-shape"),
+        (typeof(WeighLine), "weigh-line"),
+        (typeof(DashLine), "dash-line"),
+        (typeof(RoundCorner), "round-corner"),
+        (typeof(ShapePolygon), "shape-polygon"),
+        (typeof(ThickenFrame), "thicken-frame"),
+        (typeof(RulePlate), "rule-plate"),
+        (typeof(HangPicture), "hang-picture"),
+        (typeof(FitPicture), "fit-picture"),
+        (typeof(PushPicture), "push-picture"),
+        (typeof(NameItem), "name-item"),
+        (typeof(KeepWhole), "keep-whole"),
+        (typeof(FadeItem), "fade-item"),
+        (typeof(BlendItem), "blend-item"),
+        (typeof(NumberBarcode), "number-barcode"),
+        (typeof(MagnifyBarcode), "magnify-barcode"),
+        (typeof(PaintGround), "paint-ground"),
+        (typeof(LayPaper), "lay-paper"),
+        (typeof(SeedPaper), "seed-paper"),
+        (typeof(PaintPaper), "paint-paper"),
+        (typeof(AddSwatch), "add-swatch"),
+        (typeof(SetSwatch), "set-swatch"),
+        (typeof(RemoveSwatch), "remove-swatch"),
+        (typeof(FramePicture), "frame-picture"),
+        (typeof(TilePicture), "tile-picture"),
+        (typeof(GrowPicture), "grow-picture"),
+        (typeof(ConvertPicture), "convert-picture"),
+        (typeof(LayTracing), "lay-tracing"),
+        (typeof(WaiveRule), "waive-rule"),
+        (typeof(PriceBarcode), "price-barcode"),
+        (typeof(ShapeBarcode), "shape-barcode"),
+        (typeof(SetCode), "set-code"),
+    ];
+
+    private static readonly JsonSerializerOptions Options = new(JobJson.Options)
+    {
+        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Named } },
+    };
+
+    private static void Named(JsonTypeInfo type)
+    {
+        if (type.Type != typeof(Edit)) return;
+        type.PolymorphismOptions = new() { TypeDiscriminatorPropertyName = "is" };
+        foreach (var (kind, word) in Kinds) type.PolymorphismOptions.DerivedTypes.Add(new JsonDerivedType(kind, word));
+    }
+}

@@ -1,0 +1,71 @@
+namespace Lumbeck.Core.Edits.OfItems;
+
+/// <summary>Centres an item across its panel's face as the panel is read, and down it too where asked; what hangs on the whole sheet, across that.</summary>
+/// <param name="Item">The item.</param>
+/// <param name="DownToo">Down it too.</param>
+/// <param name="Over">Another panel to hang it on and centre it there; null for its own.</param>
+/// <param name="Safe">Within the panel's safe box instead of its face.</param>
+public sealed record CentreItem(string Item, bool DownToo = false, Part? Over = null, bool Safe = false) : ItemEdit(Item)
+{
+    protected override string Fact => "place";
+    public override IEnumerable<string> Touches => [.. Over is null ? [] : (string[])[$"item/{Item}/panel"], $"item/{Item}/box", $"item/{Item}/anchor", $"item/{Item}/x", $"item/{Item}/y"];
+
+    protected override Item On(Item item, Job job)
+    {
+        // By the middle of the face: with panel and size it follows whatever the sheet does.
+        var anchor = DownToo ? Anchor.Middle : (Anchor)(((int)item.Hold.Anchor / 3 * 3) + 1);
+        var hung = new HoldItem(Item, Panel: Over, Box: Safe ? HoldBox.Safe : HoldBox.Face, Anchor: anchor).Apply(job).Item(Item)!;
+        return hung with { Hold = hung.Hold with { Dx = default, Dy = DownToo ? default : hung.Hold.Dy } };
+    }
+}
+
+/// <summary>How far an item is stretched.</summary>
+public enum Reach { Panel, Bleed, Sheet }
+
+/// <summary>Stretches an item over its panel's face, out to the edge that belongs to the panel, or over the whole sheet.</summary>
+public sealed record StretchItem(string Item, Reach To) : ItemEdit(Item)
+{
+    protected override string Fact => "size";
+    public override IEnumerable<string> Touches => [$"item/{Item}/panel", $"item/{Item}/box", $"item/{Item}/anchor", $"item/{Item}/x", $"item/{Item}/y", $"item/{Item}/width", $"item/{Item}/height"];
+
+    protected override Item On(Item item, Job job) => item is BarcodeItem or CodeItem
+        ? throw new Refusal($"item/{Item}/width", "a barcode has the size its magnification gives it: set that")
+        : item with
+        {
+            Hold = new(To == Reach.Sheet ? Part.Sheet : item.Hold.Panel, To == Reach.Panel ? HoldBox.Face : HoldBox.Edge, Anchor.Middle, default, default),
+            Width = Span.Full,
+            Height = Span.Full,
+        };
+}
+
+/// <summary>Lays a copy of an item: a little aside over it, on another panel, or mirrored onto the other cover.</summary>
+/// <param name="Item">What is copied.</param>
+/// <param name="New">The copy's id.</param>
+/// <param name="ToOtherCover">Mirrored, as in a glass that stands on the spine.</param>
+/// <param name="To">The panel it is copied to; it hangs there as it hung.</param>
+/// <param name="Group">The group the copy belongs to.</param>
+public sealed record CopyItem(string Item, string New, bool ToOtherCover = false, Part? To = null, string Group = "") : Edit
+{
+    /// <summary>How far a copy lies aside, so that both are seen.</summary>
+    internal static readonly Length Aside = Length.FromMillimetres(3);
+
+    public override IEnumerable<string> Touches => [$"item/{New}"];
+    public override string Says(Job before) => $"copy of {before.Item(Item)?.Said}";
+
+    protected override Job On(Job job)
+    {
+        var (wrap, take) = Items.On(job, Item);
+        var item = job.Item(Item)!;
+        var hold = ToOtherCover ? Mirrored(item.Hold) : To is { } panel && panel != item.Hold.Panel ? Over(item.Hold, panel) : item.Hold with { Dx = item.Hold.Dx + Aside, Dy = item.Hold.Dy + Aside };
+        var copy = item with { Id = New, Hold = hold, Group = Group, Locked = false };
+        if (Placement.Of(copy, job.SheetOf(copy, wrap)) is null) throw new Refusal($"item/{Item}/panel", $"this binding has no {copy.Hold.Panel.Say()} to copy it to");
+        return new AddItem(copy, hold.Panel != item.Hold.Panel ? null : take.Items.FindIndex(i => i.Id == Item) + 1, wrap).Apply(job);
+    }
+
+    /// <summary>The same hanging on another panel; the barcode's room is the back's alone.</summary>
+    public static Hold Over(Hold hold, Part panel) => hold with { Panel = panel, Box = hold.Box == HoldBox.Room && panel != Part.Back ? HoldBox.Safe : hold.Box };
+
+    private Hold Mirrored(Hold hold) => hold.Panel.Across() is { } other
+        ? Over(hold.Mirrored(), other)
+        : throw new Refusal($"item/{Item}/panel", $"what hangs on the {hold.Panel.Say()} has no other cover: it lies on both already, or on neither");
+}

@@ -1,0 +1,68 @@
+namespace Lumbeck.Core.Trade.Explaining;
+
+/// <summary>A slip that would give the figures a printer stated: its id, what was done, and the sum that fits.</summary>
+public sealed record Cause(string Id, string Text, string Sum);
+
+/// <summary>What a stated size would make of the facts; blank where a binding leaves it open.</summary>
+public sealed record Implied(Length? Spine, Caliper? Leaf, Length? Bleed);
+
+/// <summary>
+/// A printer's full width and height read back against the computed sheet (GEOMETRY.md, Reading a printer's figures back).
+/// </summary>
+public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied Implied, IReadOnlyList<Cause> Causes)
+{
+    private static readonly Length LeastSlack = Length.FromMillimetres(0.1m);
+
+    /// <param name="book">The facts, unpinned: the figures are compared with the computed spine.</param>
+    /// <param name="house">The house that stated the figures.</param>
+    /// <param name="given">The size as read.</param>
+    /// <param name="slack">Half the last typed digit of each side.</param>
+    /// <exception cref="Refusal">The facts themselves make no sheet.</exception>
+    public static Explanation Of(BookFacts book, House house, Size given, Size slack)
+    {
+        var wrap = WrapGeometry.Of(book with { PinnedSpine = null }, house);
+        var allowed = new Size(Length.Max(slack.Width, LeastSlack), Length.Max(slack.Height, LeastSlack));
+        var computed = wrap.Sheet.Size;
+        var agrees = Off(computed, given, allowed) <= 1;
+        return new(computed, given, agrees, ImpliedBy(wrap, given), agrees ? [] : Fitting(wrap, given, allowed));
+    }
+
+    /// <summary>The spine that may be pinned: the implied one, where only the width differs and so the figures may truly be the printer's own spine.</summary>
+    public Length? Pin => !Agrees && Implied.Spine is { Units: > 0 } spine && Length.Abs(Given.Height - Computed.Height) <= LeastSlack ? spine : null;
+
+    /// <summary>How far off, as a multiple of what is allowed; 1 or less agrees.</summary>
+    private static decimal Off(Size tried, Size given, Size allowed) => Math.Max(
+        (decimal)Length.Abs(tried.Width - given.Width).Units / allowed.Width.Units,
+        (decimal)Length.Abs(tried.Height - given.Height).Units / allowed.Height.Units);
+
+    private static Cause[] Fitting(WrapGeometry wrap, Size given, Size allowed) =>
+        [.. Slips.All(wrap, given)
+            .Select((slip, order) => (slip.Cause, Off: Off(slip.Tried, slip.Read, slip.Scaled(allowed)), order))
+            .Where(s => s.Off <= 1)
+            .OrderBy(s => s.order)
+            .DistinctBy(s => s.Cause.Id)
+            .Select(s => s.Cause)];
+
+    private static Implied ImpliedBy(WrapGeometry wrap, Size given)
+    {
+        var (sheet, house) = (wrap.Sheet, wrap.House);
+        if (sheet.Panel(Part.Spine) is not { Face: var face }) return new(null, null, Positive((given.Height - sheet.Trim.Height).Half()));
+        // All but the spine is taken as computed; what is left over is the spine's.
+        var spine = given.Width - (sheet.Size.Width - face.Width);
+        var beyond = house.CoverAllowance + wrap.Book.Binding switch
+        {
+            BindingKind.Case => (2 * house.Board) + house.Endpapers,
+            BindingKind.Jacket => (2 * house.Board) + house.Endpapers + house.SpineEase,
+            _ => Length.Zero,
+        };
+        Caliper? leaf = spine > beyond && wrap.Spine.Leaves > 0 ? Caliper.FromLength(spine - beyond) * (1m / wrap.Spine.Leaves) : null;
+        return new(Positive(spine), leaf, wrap.Book.Binding == BindingKind.Case ? null : Positive((given.Height - sheet.Trim.Height).Half()));
+    }
+
+    private static Length? Positive(Length l) => l.Units >= 0 ? l : null;
+}
+
+internal static class Halves
+{
+    public static Length Half(this Length l) => 0.5m * l;
+}

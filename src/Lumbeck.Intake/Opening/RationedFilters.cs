@@ -1,0 +1,51 @@
+using System.IO.Compression;
+using UglyToad.PdfPig.Filters;
+using UglyToad.PdfPig.Tokens;
+
+namespace Lumbeck.Intake.Opening;
+
+/// <summary>Filters that stop when a file unpacks to more than reception looks at: a few kilobytes can say they are gigabytes.</summary>
+internal sealed class RationedFilters : IFilterProvider
+{
+    /// <summary>All streams together, in bytes, before it is known how large the pages are.</summary>
+    public const long Most = 160_000_000;
+
+    private readonly IFilterProvider _all = DefaultFilterProvider.Instance;
+    private long _left = Most;
+
+    /// <summary>Allows as much more as a page of this many square inches may need: three layers of four inks at 400 pixels an inch.</summary>
+    public void Allow(double squareInches) => _left += (long)(Math.Clamp(squareInches, 0, 2000) * 400 * 400 * 4 * 3);
+
+    public IReadOnlyList<IFilter> GetFilters(DictionaryToken dictionary) => Rationed(_all.GetFilters(dictionary));
+    public IReadOnlyList<IFilter> GetNamedFilters(IReadOnlyList<NameToken> names) => Rationed(_all.GetNamedFilters(names));
+    public IReadOnlyList<IFilter> GetAllFilters() => _all.GetAllFilters();
+
+    private List<IFilter> Rationed(IReadOnlyList<IFilter> filters) => [.. filters.Select(f => new One(f, this))];
+
+    private sealed class One(IFilter inner, RationedFilters ration) : IFilter
+    {
+        public bool IsSupported => inner.IsSupported;
+
+        public Memory<byte> Decode(Memory<byte> input, DictionaryToken streamDictionary, IFilterProvider filterProvider, int filterIndex)
+        {
+            if (inner is FlateFilter) Measure(input);
+            var unpacked = inner.Decode(input, streamDictionary, filterProvider, filterIndex);
+            return (ration._left -= unpacked.Length) >= 0 ? unpacked : throw new TooMuchException();
+        }
+
+        /// <summary>How much a stream unpacks to, without keeping it.</summary>
+        private void Measure(Memory<byte> input)
+        {
+            var (left, buffer) = (ration._left, new byte[65_536]);
+            try
+            {
+                using var z = new ZLibStream(new MemoryStream(input.ToArray()), CompressionMode.Decompress);
+                for (int read; (read = z.Read(buffer)) > 0;) if ((left -= read) < 0) throw new TooMuchException();
+            }
+            catch (InvalidDataException) { /* the filter itself says so */ }
+        }
+    }
+}
+
+/// <summary>A file holds more than reception looks at.</summary>
+internal sealed class TooMuchException() : Exception("It unpacks to more than is looked at.");

@@ -1,0 +1,61 @@
+using Lumbeck.Press.Pdf;
+
+namespace Lumbeck.Press.Kinds;
+
+/// <summary>
+/// A page's boxes in points from its lower left corner (ISO 32000-1, 14.11.2): without marks the media is the bleed; with them it is larger, and they lie outside the bleed.
+/// </summary>
+/// <param name="Sheet">The sheet.</param>
+/// <param name="Window">What of it is on the page, bleed and all, in the sheet's own measure.</param>
+/// <param name="Trim">What is left when it is cut.</param>
+/// <param name="Margin">Room for marks all round.</param>
+internal sealed record PageBoxes(Sheet Sheet, Box Window, Box Trim, double Margin)
+{
+    /// <summary>Marks take so much room: a gap, their length, and a line of type.</summary>
+    private const double Room = 34;
+    private const double Beside = 16;
+
+    public bool Marked => Margin > 0;
+
+    public double Wide => Window.Width.Points + (2 * Margin);
+    public double High => Window.Height.Points + (2 * Margin);
+
+    public Bounds Media => new(0, 0, Wide, High);
+
+    /// <exception cref="Refusal">The sheet has no such panel.</exception>
+    public static PageBoxes Of(Sheet sheet, PressPlan plan, House house)
+    {
+        var marked = plan.Kind.IsForPrinter && (plan.Marks ?? house.Marks != Marks.None);
+        // A proof says what it is beside the sheet.
+        var margin = marked ? Room : plan.Kind == PressKind.Proof ? Beside : 0;
+        if (plan.Panel == Part.Sheet) return new(sheet, sheet.Whole, sheet.Trim, margin);
+        var face = sheet.Panel(plan.Panel)?.Face ?? throw new Refusal("panel", $"this sheet has no {plan.Panel.Say()}");
+        var bleed = house.Bleed;
+        // Beside a fold the neighbour's art is its bleed; at the sheet's edge there may be less.
+        return new(sheet, Box.FromEdges(face.X - bleed, face.Y - bleed, face.Right + bleed, face.Bottom + bleed).Intersect(sheet.Whole), face, margin);
+    }
+
+    /// <summary>From the sheet's own points, y down, to the page's.</summary>
+    public Affine OnPage(Scene scene) => new(1, 0, 0, -1, Margin - Window.X.Points, Window.Bottom.Points + Margin);
+
+    /// <summary>What of the sheet is on the page, in points.</summary>
+    public Bounds Sight => new(Window.X.Points, Window.Y.Points, Window.Right.Points, Window.Bottom.Points);
+
+    /// <summary>The scene with only what reaches into the page.</summary>
+    public Scene Seen(Scene scene)
+    {
+        if (Window == Sheet.Whole) return scene;
+        return scene with { Pieces = [.. scene.Pieces.Where(p => Under.Touches(p, Sight))] };
+    }
+
+    /// <summary>Content that is seen as far as the bleed.</summary>
+    public string WithinBleed(string content) => $"q {PdfText.Figure(Margin)} {PdfText.Figure(Margin)} {PdfText.Figure(Window.Width.Points)} {PdfText.Figure(Window.Height.Points)} re W n\n{content}Q\n";
+
+    public string Entries() => $"/MediaBox [0 0 {PdfText.Figure(Wide)} {PdfText.Figure(High)}] /BleedBox {Corners(Window)} /TrimBox {Corners(Trim)}";
+
+    private string Corners(Box b)
+    {
+        var (x, foot) = (Margin - Window.X.Points, Window.Bottom.Points + Margin);
+        return $"[{PdfText.Figure(b.X.Points + x)} {PdfText.Figure(foot - b.Bottom.Points)} {PdfText.Figure(b.Right.Points + x)} {PdfText.Figure(foot - b.Y.Points)}]";
+    }
+}

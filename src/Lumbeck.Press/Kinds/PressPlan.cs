@@ -1,0 +1,82 @@
+using Lumbeck.Press.Pdf;
+
+namespace Lumbeck.Press.Kinds;
+
+/// <summary>What is asked of a file: its kind, and what a maker may wish besides.</summary>
+/// <param name="Kind">The kind.</param>
+public sealed record PressPlan(PressKind Kind)
+{
+    /// <summary>Type leaves as shapes; it can't be read or found in the file then.</summary>
+    public bool Outlines { get; init; }
+    /// <summary>Printer's marks; null as the house has them.</summary>
+    public bool? Marks { get; init; }
+    /// <summary>Of a plain PDF: in sRGB, as the press would show it, instead of its inks.</summary>
+    public bool Rgb { get; init; }
+    /// <summary>One panel with bleed all round instead of the sheet.</summary>
+    public Part Panel { get; init; } = Part.Sheet;
+    /// <summary>Of a screen proof: with the sheet's zones drawn over it.</summary>
+    public bool Zones { get; init; }
+    /// <summary>Of a paper mock-up: on Letter instead of A4.</summary>
+    public bool Letter { get; init; }
+    /// <summary>Of the front for screens: pixels of its longer side.</summary>
+    public int Pixels { get; init; } = 2560;
+
+    /// <summary>Colours are a screen's.</summary>
+    public bool InRgb => Kind is PressKind.Proof or PressKind.Mockup || (Kind == PressKind.Pdf && Rgb);
+
+    /// <summary>Nothing may let through what lies under it.</summary>
+    public bool Flat => Kind is PressKind.X1a or PressKind.Proof or PressKind.Mockup || InRgb;
+
+    /// <summary>Pixels an inch that flattened parts are made in.</summary>
+    public int FlatPerInch => Kind is PressKind.Proof or PressKind.Mockup ? 150 : 400;
+
+    /// <summary>In words, for a queue and a register: <c>x4</c>, <c>x1a+marks</c>, <c>pdf+rgb+panel=front</c>.</summary>
+    public string Write()
+    {
+        List<string> words = [Kind.Word];
+        if (Outlines) words.Add("outlines");
+        if (Marks is { } marks) words.Add(marks ? "marks" : "no-marks");
+        if (Rgb) words.Add("rgb");
+        if (Zones) words.Add("zones");
+        if (Letter) words.Add("letter");
+        if (Panel != Part.Sheet) words.Add("panel=" + Panel.Word());
+        if (Kind == PressKind.Screen) words.Add(string.Create(CultureInfo.InvariantCulture, $"pixels={Pixels}"));
+        return string.Join('+', words);
+    }
+
+    /// <summary>For people: “PDF/X-4, type as outlines”.</summary>
+    public string Say()
+    {
+        List<string> words = [Kind.Title];
+        if (Panel != Part.Sheet) words.Add($"{Panel.Say()} alone");
+        if (Outlines) words.Add("type as outlines");
+        if (Marks is true) words.Add("with marks");
+        if (Rgb) words.Add("in sRGB");
+        if (Zones) words.Add("with zones");
+        if (Kind == PressKind.Mockup) words.Add(Letter ? "on Letter" : "on A4");
+        if (Kind == PressKind.Screen) words.Add(string.Create(CultureInfo.InvariantCulture, $"{Pixels} pixels"));
+        return string.Join(", ", words);
+    }
+
+    /// <exception cref="Refusal">It says nothing that can be made.</exception>
+    public static PressPlan Read(string text)
+    {
+        var words = text.Split('+');
+        if (PressKinds.All.FirstOrDefault(k => k.Word == words[0]) is not { Word: not null } kind) throw new Refusal("kind", $"`{LengthText.Clip(words[0])}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
+        var plan = new PressPlan(kind.Value);
+        foreach (var word in words.Skip(1))
+            plan = word.Split('=') switch
+            {
+                ["outlines"] => plan with { Outlines = true },
+                ["marks"] => plan with { Marks = true },
+                ["no-marks"] => plan with { Marks = false },
+                ["rgb"] => plan with { Rgb = true },
+                ["zones"] => plan with { Zones = true },
+                ["letter"] => plan with { Letter = true },
+                ["panel", var name] when Parts.TryParse(name, out var part) => plan with { Panel = part },
+                ["pixels", var n] when int.TryParse(n, CultureInfo.InvariantCulture, out var pixels) && pixels is >= 100 and <= 10_000 => plan with { Pixels = pixels },
+                _ => throw new Refusal("kind", $"`{LengthText.Clip(word)}` can’t be asked of a file"),
+            };
+        return plan;
+    }
+}
