@@ -52,25 +52,32 @@ public static class PlateJudge
     }
 
     /// <summary>Where pictures lie on a sheet.</summary>
-    public static bool[] Pictured(Scene scene, int wide, int high)
+    public static bool[] Pictured(Scene scene, int wide, int high) =>
+        Where(scene, wide, high, p => p.Marks.Any(m => m is PictureMark or TilesMark or GrownMark), p => p.Reach);
+
+    /// <summary>Where letters lie whose strokes are thinner than a pixel: all of them is edge.</summary>
+    public static bool[] Fine(Scene scene, int wide, int high) =>
+        Where(scene, wide, high, p => p.Marks.OfType<GlyphMark>().Any(g => g.Size < FineMost), p => p.Inked.IsEmpty ? p.Reach : p.Inked);
+
+    /// <summary>Letters under so many points are fine.</summary>
+    private const double FineMost = 5;
+
+    private static bool[] Where(Scene scene, int wide, int high, Func<Piece, bool> which, Func<Piece, Bounds> at)
     {
         var there = new bool[wide * high];
         var k = PerInch / 72.0;
-        foreach (var piece in scene.Pieces.Where(p => p.Marks.Any(m => m is PictureMark or TilesMark or GrownMark)))
-        {
-            var b = piece.Reach;
+        foreach (var b in scene.Pieces.Where(which).Select(at))
             for (var y = Math.Max(0, (int)(b.Top * k) - 1); y < Math.Min(high, (int)(b.Bottom * k) + 2); y++)
                 for (var x = Math.Max(0, (int)(b.Left * k) - 1); x < Math.Min(wide, (int)(b.Right * k) + 2); x++) there[(y * wide) + x] = true;
-        }
         return there;
     }
 
     /// <summary>Compares plates that share a size.</summary>
-    public static IEnumerable<Apart> Compare(Dictionary<string, Plate> file, Dictionary<string, Plate> painted, bool[] pictured)
+    public static IEnumerable<Apart> Compare(Dictionary<string, Plate> file, Dictionary<string, Plate> painted, bool[] pictured, bool[] fine)
     {
         var (wide, high) = (painted["Cyan"].Wide, painted["Cyan"].High);
         // An edge on any plate is an edge on all: where letters lie, the plates under them have one too.
-        var edges = new bool[wide * high];
+        var edges = (bool[])fine.Clone();
         foreach (var plate in painted.Values.Concat(file.Values)) Edges(plate, edges);
         foreach (var name in painted.Keys.Union(file.Keys))
         {

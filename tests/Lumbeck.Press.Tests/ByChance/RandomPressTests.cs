@@ -64,31 +64,36 @@ public sealed class RandomDesk : IDisposable
     public IReadOnlyList<Apart> Compared(OnBench on, PressPlan plan)
     {
         var file = Made(on, plan);
-        try { return Compared(file, on.Composed.Sheets.Length, (i, wide, high) => (Painted(on.Job.Ticket.House, on.Composed.Sheets[i].Scene, wide, high), PlateJudge.Pictured(on.Composed.Sheets[i].Scene, wide, high))); }
+        try { return Compared(file, on.Composed.Sheets.Length, (i, wide, high) => KnownOf(on.Job.Ticket.House, on.Composed.Sheets[i].Scene, wide, high)); }
         finally { File.Delete(file); }
     }
 
     private Dictionary<string, Plate> Painted(House house, Scene scene, int wide, int high) => PlateJudge.Painted(Desk.PlatesOf(house), scene, wide, high);
 
-    private static List<Apart> Compared(string file, int pages, Func<int, int, int, (Dictionary<string, Plate> Painted, bool[] Pictured)> known) =>
+    private sealed record Known(Dictionary<string, Plate> Painted, bool[] Pictured, bool[] Fine);
+
+    private Known KnownOf(Core.Trade.Houses.House house, Scene scene, int wide, int high) =>
+        new(Painted(house, scene, wide, high), PlateJudge.Pictured(scene, wide, high), PlateJudge.Fine(scene, wide, high));
+
+    private static List<Apart> Compared(string file, int pages, Func<int, int, int, Known> known) =>
     [
         .. PlateJudge.Ghostscript(file, pages).SelectMany((page, i) =>
         {
-            var (painted, pictured) = known(i, page["Cyan"].Wide, page["Cyan"].High);
-            return PlateJudge.Compare(page, painted, pictured).Select(a => a with { At = $"page {i + 1}, {a.At}" });
+            var (painted, pictured, fine) = known(i, page["Cyan"].Wide, page["Cyan"].High);
+            return PlateJudge.Compare(page, painted, pictured, fine).Select(a => a with { At = $"page {i + 1}, {a.At}" });
         }),
     ];
 
     /// <summary>The same for scenes of one house, as pages of one file of each kind; what the painter has is painted once.</summary>
     public IEnumerable<string> Differs(House house, IReadOnlyList<Scene> scenes)
     {
-        var painted = new Dictionary<int, (Dictionary<string, Plate>, bool[])>();
+        var painted = new Dictionary<int, Known>();
         foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
         {
             var file = Folder[$"pages-{Guid.NewGuid():n}.pdf"];
             var plan = new PressPlan(kind) { Marks = false };
             using (var s = File.Create(file)) PressFile.Write(s, scenes, plan, house, new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1), Desk.Shelf, Desk.Pictures);
-            var all = Compared(file, scenes.Count, (i, wide, high) => painted.TryGetValue(i, out var known) ? known : painted[i] = (Painted(house, scenes[i], wide, high), PlateJudge.Pictured(scenes[i], wide, high)));
+            var all = Compared(file, scenes.Count, (i, wide, high) => painted.TryGetValue(i, out var known) ? known : painted[i] = KnownOf(house, scenes[i], wide, high));
             foreach (var told in Told(all, plan)) yield return told;
         }
     }
