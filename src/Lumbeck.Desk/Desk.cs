@@ -193,16 +193,11 @@ public sealed class Desk
         if (request.Base is not { } tick || tick >= head.Tick || !w.OthersSince(job, tick, request.Session)) return;
         if (w.RevisionAt(job, tick) is not { } revision) return;
         var seen = w.Load(revision);
-        foreach (var path in edit.Touches)
-        {
-            var theirs = Facts.Read(now, path);
-            if (Facts.Read(seen, path) == theirs) continue;
-            var label = Facts.Find(now, path)?.Label ?? Facts.Find(seen, path)?.Label ?? "This";
-            string yours;
-            try { yours = Facts.Read(edit.Apply(seen), path); }
-            catch (Refusal) { yours = "—"; }
-            throw new Conflict(path, label, theirs, yours);
-        }
+        Job mine;
+        // What could not be done then is refused for what it is now, not for who came first.
+        try { mine = edit.Apply(seen); }
+        catch (Refusal) { return; }
+        if (Overtaken.Of(seen, now, mine) is { } both) throw new Conflict(both.Path, both.Label, both.Theirs, both.Yours);
     }
 
     private void RefuseMissing(Job now, Job next)

@@ -8,8 +8,11 @@ public sealed record HouseWire(string? Id, long Seen, string? Open, string? Path
 {
     /// <summary>What every request of a browser says besides: which browser it is, and what it shows.</summary>
     public string? Session { get; init; }
+    public long? Base { get; init; }
+    public string? Gesture { get; init; }
     public Place? Place { get; init; }
     public int Sheet { get; init; }
+    public bool Tried { get; init; }
 }
 
 /// <summary>Where a house's figures come in and differences go out; house files are handed out here too.</summary>

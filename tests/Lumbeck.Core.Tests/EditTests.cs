@@ -49,10 +49,38 @@ public sealed class EditTests
         job = new LayPaper(new ContourLines { Seed = 3 }).Apply(job);
         var edit = Facts.Write(job, path, text);
         var after = edit.Apply(job);
-        edit.Touches.ShouldContain(path);
         Facts.Read(after, path).ShouldNotBe(Facts.Read(job, path));
         var all = TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).Select(f => f.Path);
-        all.Where(p => Facts.Read(after, p) != Facts.Read(job, p)).ShouldBeSubsetOf(edit.Touches);
+        // Whatever else reads otherwise is a view of the same: a paper's figure in four ways, a share of a box beside its length.
+        Touched.Between(job, after).ShouldNotBeEmpty();
+        Touched.Between(job, after).ShouldAllBe(address => Thing(address) == Of(path));
+        all.Where(p => Facts.Read(after, p) != Facts.Read(job, p)).ShouldAllBe(p => Of(p) == Of(path));
+    }
+
+    private static string Of(string path) => path[..path.LastIndexOf('/')];
+
+    private static string Thing(Address address) => address switch
+    {
+        TicketAddress => "ticket",
+        ItemAddress i => $"item/{i.Item}",
+        SwatchAddress s => $"swatch/{s.Swatch}",
+        TakeAddress => "ground",
+        _ => address.ToString(),
+    };
+
+    [Fact]
+    public void Changes_of_one_thing_meet_and_those_of_others_do_not()
+    {
+        var job = Sample.Job();
+        IReadOnlySet<Address> touched(Edit edit) => Touched.Between(job, edit.Apply(job));
+        bool meet(Edit one, Edit other) => touched(one).Any(a => touched(other).Any(a.Meets));
+        meet(new StyleText("title", Size: Length.FromPoints(20)), new StyleText("title", Size: Length.FromPoints(21))).ShouldBeTrue();
+        meet(new StyleText("title", Size: Length.FromPoints(20)), new StyleText("title", Leading: 1.5m)).ShouldBeFalse();
+        meet(new RemoveItem("title"), new MoveItem("title", Length.FromPoints(1), default)).ShouldBeTrue();
+        meet(new RemoveItem("title"), new MoveItem("author", Length.FromPoints(1), default)).ShouldBeFalse();
+        meet(new SetPages(340), new SetFact(TicketFact.Title, "Brine")).ShouldBeFalse();
+        touched(new AddTake(0, "Another")).ShouldBe([new WrapAddress(0, "takes"), new WrapAddress(0, "current")], ignoreOrder: true);
+        touched(new OrderItem("title", 1)).ShouldBe([new TakeAddress(0, 0, "order")]);
     }
 
     [Fact]

@@ -165,7 +165,7 @@ public sealed class RulesTests
         JobJson.Read(JobJson.Write(waived)).Waivers.Single().Rule.ShouldBe("text.size");
         Readiness.Of(Check(new WaiveRule("text.size", "").Apply(waived))).Stops.ShouldBe(1);
         new WaiveRule("text.size", "because").Says(job).ShouldContain("because");
-        Should.Throw<Refusal>(() => new WaiveRule("text.colour", "why").Apply(job)).Message.ShouldContain("text.colour");
+        Should.Throw<Refusal>(() => Rules.RefuseUnknown(new WaiveRule("text.colour", "why").Apply(job))).Message.ShouldContain("text.colour");
         Should.Throw<Refusal>(() => new WaiveRule("text.size", new string('x', 301)).Apply(job)).Path.ShouldBe("waiver/text.size");
     }
 

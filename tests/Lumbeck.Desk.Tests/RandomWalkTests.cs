@@ -31,6 +31,55 @@ public sealed class RandomWalkTests : IDisposable
         });
     }
 
+    [Theory]
+    [MemberData(nameof(Seeds))]
+    public void What_an_edit_touched_is_what_its_result_differs_in(int seed)
+    {
+        new RandomEdits(_pictures).Walk(Begun(seed), new(seed), 60, (edit, before, after) =>
+        {
+            var same = JobJson.Write(before).AsSpan().SequenceEqual(JobJson.Write(after));
+            var touched = Touched.Between(before, after);
+            (touched.Count == 0).ShouldBe(same, $"seed {seed}, {edit}");
+            Touched.Between(after, before).ShouldBe(touched, ignoreOrder: true, $"seed {seed}, {edit}");
+            touched.ShouldAllBe(a => touched.Any(a.Meets));
+        });
+    }
+
+    [Theory]
+    [InlineData(2)]
+    [InlineData(5)]
+    public void Back_and_then_forward_again_is_where_one_was(int seed)
+    {
+        var slug = _desk.Begin("Back and forth", Begun(seed), "walk").Slug;
+        var (r, states) = (new Chance(seed), new List<byte[]>());
+        new RandomEdits(_pictures).Walk(_desk.Job(slug).Job, new(seed), 40, (edit, _, _) =>
+        {
+            try { _desk.Apply(slug, new(Guid.NewGuid().ToString("n"), "walk", _ => edit, null, r.One(3) ? $"g{r.From(0, 9)}" : null)); }
+            catch (Refusal) { }
+        });
+        var end = JobJson.Write(_desk.Job(slug).Job);
+        var back = 0;
+        for (; _desk.Steps(_desk.Job(slug)).Back && back < 25; back++)
+        {
+            states.Add(JobJson.Write(_desk.Job(slug).Job));
+            _desk.StepBack(slug, "walk");
+        }
+        for (; back > 0; back--) JobJson.Write(_desk.StepForward(slug, "walk").Job).AsSpan().SequenceEqual(states[back - 1]).ShouldBeTrue($"seed {seed}, step {back}");
+        JobJson.Write(_desk.Job(slug).Job).AsSpan().SequenceEqual(end).ShouldBeTrue();
+    }
+
+    [Theory]
+    [MemberData(nameof(Seeds))]
+    public void Each_mend_removes_its_finding(int seed)
+    {
+        var job = new RandomJobs(_pictures).Small(seed);
+        foreach (var finding in _desk.Checks.Exactly(_desk.Worked(0, job)).Where(f => f.By is not null))
+        {
+            var after = _desk.Checks.Exactly(_desk.Worked(0, finding.By!.Apply(job)));
+            after.ShouldNotContain(f => f.Id == finding.Id && f.Item == finding.Item && f.Sheet == finding.Sheet && f.Measured == finding.Measured, $"seed {seed}, {finding.Key}: {finding.By}");
+        }
+    }
+
     public static TheoryData<int> Seeds() => [.. Enumerable.Range(1, 8)];
 
     [Theory]

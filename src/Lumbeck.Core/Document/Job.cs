@@ -13,14 +13,17 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     public Take Take => Wraps[0].Take;
 
     /// <summary>Every item of every wrap, as designed now.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
     public IEnumerable<Item> Items => Wraps.SelectMany(w => w.Take.Items);
 
     public Item? Item(string id) => Items.FirstOrDefault(i => i.Id == id);
 
     /// <summary>Every picture that any take shows or any wrap is traced from, each once.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
     public IEnumerable<Picture> Pictures => Wraps.SelectMany(w => w.Takes.SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture).Append(w.Tracing?.Picture)).OfType<Picture>().DistinctBy(p => p.Hash);
 
     /// <summary>Every face that any take sets words in, each once.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
     public IEnumerable<FaceId> Faces => Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<TextItem>().SelectMany(t => t.Runs.Select(r => r.Style.Face).OfType<FaceId>().Prepend(t.Style.Face)).Distinct();
 
     /// <summary>The wrap that an item lies on; −1 where it lies on none.</summary>

@@ -59,8 +59,8 @@ public static class JobJson
     /// <summary>How each form of a job is made of the one before.</summary>
     private static readonly Action<System.Text.Json.Nodes.JsonObject>[] Steps =
     [
-        // Form 2 says its number; all else is as it was.
-        _ => { },
+        // Form 1 had the shown takes' items, and the pictures and faces of all, once more beside the wraps.
+        job => { foreach (var twice in (string[])["items", "pictures", "faces"]) job.Remove(twice); },
     ];
 
     private static Job Job(byte[] json, JsonSerializerOptions options) =>

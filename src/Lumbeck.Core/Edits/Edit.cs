@@ -1,5 +1,3 @@
-using System.Text.Json.Serialization;
-
 namespace Lumbeck.Core.Edits;
 
 /// <summary>
@@ -8,10 +6,6 @@ namespace Lumbeck.Core.Edits;
 /// </summary>
 public abstract record Edit
 {
-    /// <summary>The facts this edit changes, as paths; two edits that share none can't conflict.</summary>
-    [JsonIgnore]
-    public abstract IEnumerable<string> Touches { get; }
-
     /// <summary>What was done, for a list of steps: “pages”, “words of Title”.</summary>
     public abstract string Says(Job before);
 

@@ -5,7 +5,6 @@ public abstract record ItemEdit(string Item) : Edit
 {
     protected abstract string Fact { get; }
     protected virtual bool HeldByLock => true;
-    public override IEnumerable<string> Touches => [$"item/{Item}/{Fact}"];
     public override string Says(Job before) => $"{Fact} of {before.Item(Item)?.Kind.ToLower(CultureInfo.InvariantCulture) ?? "an item"}";
 
     protected abstract Item On(Item item, Job job);

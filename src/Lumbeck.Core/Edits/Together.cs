@@ -5,7 +5,6 @@ namespace Lumbeck.Core.Edits;
 /// <param name="Did">The same in words, for a list of steps.</param>
 public sealed record Together(ImmutableList<Edit> Edits, string Did) : Edit
 {
-    public override IEnumerable<string> Touches => Edits.SelectMany(e => e.Touches).Distinct();
     public override string Says(Job before) => Did;
     protected override Job On(Job job) => Edits.Aggregate(job, (j, e) => e.Apply(j));
 }
@@ -19,7 +18,6 @@ public abstract record ItemsEdit(ImmutableArray<string> Items) : Edit
     /// <summary>The fewest items it makes sense for.</summary>
     protected virtual int Least => 2;
 
-    public override IEnumerable<string> Touches => Items.SelectMany(i => (string[])[$"item/{i}/panel", $"item/{i}/box", $"item/{i}/x", $"item/{i}/y"]);
     public override string Says(Job before) => $"{Does} {Many.Items(Items.Length)}";
 
     protected override Job On(Job job)

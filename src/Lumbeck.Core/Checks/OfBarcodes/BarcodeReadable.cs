@@ -20,7 +20,12 @@ public sealed class BarcodeReadable : PlateRule
             // Some readers give an EAN-5 apart, or not at all.
             if (read.Any(r => r == wanted || (item is BarcodeItem && wanted[..13] is var main && (r == main || r == main[1..])))) continue;
             yield return Found(look, Severity.Stop, read.Count == 0 ? "nothing read" : $"reads {LengthText.Clip(read[0])}", LengthText.Clip(wanted), "A reader held over the finished sheet does not get this.", item is CodeItem ? "Make it larger, in a dark ink, and keep its ground clear." : "Keep the plate clear and upright, at 100 %.", item, place: piece.Frame.ToBox(),
-                by: item.Locked || item is not BarcodeItem { Percent: < 100 } ? null : new MagnifyBarcode(item.Id, 100));
+                by: ItsSizeAlone(look, item, piece) ? new MagnifyBarcode(item.Id, 100) : null);
         }
     }
+
+    /// <summary>Whether nothing but its size can keep a barcode from being read: it lies upright on its plate, whole, and under nothing.</summary>
+    private static bool ItsSizeAlone(Look look, Item item, Piece piece) =>
+        item is BarcodeItem { Percent: < 100, Plate: true, Opacity: 100, Blend: Blend.Normal, Locked: false } && item.Turned % 90 == 0
+        && !look.Scene.Pieces.SkipWhile(p => p != piece).Skip(1).Any(p => Under.Touches(p, piece.Frame));
 }

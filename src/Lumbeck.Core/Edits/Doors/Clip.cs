@@ -38,7 +38,6 @@ public sealed record Clip([property: JsonPropertyName("lumbeck-items")] int Vers
 /// <param name="Over">The panel they are to hang on; each stays on its own where null.</param>
 public sealed record PasteItems(Clip Clip, string New, int Wrap = 0, Part? Over = null) : Edit
 {
-    public override IEnumerable<string> Touches => Clip.Items.Select((_, i) => $"item/{New}-{i + 1}");
     public override string Says(Job before) => $"paste {Many.Items(Clip.Items.Count)}";
 
     protected override Job On(Job job)

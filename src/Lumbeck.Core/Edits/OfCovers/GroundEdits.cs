@@ -5,7 +5,6 @@ public abstract record GroundEdit(int Wrap) : Edit
 {
     protected abstract string Fact { get; }
     protected abstract Ground On(Ground ground);
-    public override IEnumerable<string> Touches => [GroundPath.Of(Wrap, Fact)];
     public override string Says(Job before) => "ground";
     protected override Job On(Job job)
     {

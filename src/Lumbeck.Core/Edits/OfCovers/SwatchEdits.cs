@@ -2,7 +2,6 @@ namespace Lumbeck.Core.Edits.OfCovers;
 
 public sealed record AddSwatch(Swatch New) : Edit
 {
-    public override IEnumerable<string> Touches => [$"swatch/{New.Id}"];
     public override string Says(Job before) => $"swatch {New.Name}";
     protected override Job On(Job job)
     {
@@ -19,7 +18,6 @@ public sealed record AddSwatch(Swatch New) : Edit
 /// <param name="Asked">The colour that was asked for, where that was no mix.</param>
 public sealed record SetSwatch(string Id, string? Name = null, Ink? Ink = null, string? Asked = null) : Edit
 {
-    public override IEnumerable<string> Touches => [.. Name is null ? [] : (string[])[$"swatch/{Id}/name"], .. Ink is null ? [] : (string[])[$"swatch/{Id}/mix"]];
     public override string Says(Job before) => $"swatch {before.Swatches.FirstOrDefault(s => s.Id == Id)?.Name}";
     protected override Job On(Job job)
     {
@@ -32,7 +30,6 @@ public sealed record SetSwatch(string Id, string? Name = null, Ink? Ink = null, 
 /// <summary>Takes a swatch out of the job; what was painted with it keeps its mix in numbers.</summary>
 public sealed record RemoveSwatch(string Id) : Edit
 {
-    public override IEnumerable<string> Touches => [$"swatch/{Id}"];
     public override string Says(Job before) => $"swatch {before.Swatches.FirstOrDefault(s => s.Id == Id)?.Name} removed";
     protected override Job On(Job job)
     {

@@ -3,7 +3,6 @@ namespace Lumbeck.Core.Edits.OfCovers;
 /// <summary>An edit of a wrap's takes, its alternative designs. The one that lies on the bench is the one that is checked and pressed.</summary>
 public abstract record TakeEdit(int Wrap) : Edit
 {
-    public override IEnumerable<string> Touches => [$"takes/{Wrap}"];
     protected abstract Wrap On(Wrap wrap);
 
     protected override Job On(Job job) => Wrap < 0 || Wrap >= job.Wraps.Count
@@ -63,7 +62,6 @@ public sealed record BringBack(long Revision) : Edit
     [System.Text.Json.Serialization.JsonIgnore]
     public Job? State { get; init; }
 
-    public override IEnumerable<string> Touches => [];
     public override string Says(Job before) => "brought back";
     protected override Job On(Job job) => State ?? throw new Refusal("steps", "there is no such step");
 }

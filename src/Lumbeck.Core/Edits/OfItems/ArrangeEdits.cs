@@ -8,7 +8,6 @@ namespace Lumbeck.Core.Edits.OfItems;
 public sealed record CentreItem(string Item, bool DownToo = false, Part? Over = null, bool Safe = false) : ItemEdit(Item)
 {
     protected override string Fact => "place";
-    public override IEnumerable<string> Touches => [.. Over is null ? [] : (string[])[$"item/{Item}/panel"], $"item/{Item}/box", $"item/{Item}/anchor", $"item/{Item}/x", $"item/{Item}/y"];
 
     protected override Item On(Item item, Job job)
     {
@@ -26,7 +25,6 @@ public enum Reach { Panel, Bleed, Sheet }
 public sealed record StretchItem(string Item, Reach To) : ItemEdit(Item)
 {
     protected override string Fact => "size";
-    public override IEnumerable<string> Touches => [$"item/{Item}/panel", $"item/{Item}/box", $"item/{Item}/anchor", $"item/{Item}/x", $"item/{Item}/y", $"item/{Item}/width", $"item/{Item}/height"];
 
     protected override Item On(Item item, Job job) => item is BarcodeItem or CodeItem
         ? throw new Refusal($"item/{Item}/width", "a barcode has the size its magnification gives it: set that")
@@ -49,7 +47,6 @@ public sealed record CopyItem(string Item, string New, bool ToOtherCover = false
     /// <summary>How far a copy lies aside, so that both are seen.</summary>
     internal static readonly Length Aside = Length.FromMillimetres(3);
 
-    public override IEnumerable<string> Touches => [$"item/{New}"];
     public override string Says(Job before) => $"copy of {before.Item(Item)?.Said}";
 
     protected override Job On(Job job)

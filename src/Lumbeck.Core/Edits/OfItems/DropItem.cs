@@ -7,7 +7,6 @@ namespace Lumbeck.Core.Edits.OfItems;
 public sealed record DropItem(string Item, Length Right, Length Down) : ItemEdit(Item)
 {
     protected override string Fact => "place";
-    public override IEnumerable<string> Touches => [$"item/{Item}/panel", $"item/{Item}/box", $"item/{Item}/x", $"item/{Item}/y"];
 
     protected override Item On(Item item, Job job)
     {

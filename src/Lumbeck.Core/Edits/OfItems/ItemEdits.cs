@@ -8,7 +8,6 @@ public sealed record AddItem(Item New, int? At = null, int Wrap = 0) : Edit
     /// <summary>Whether an item can be called so: small letters, digits and hyphens, up to 40.</summary>
     public static bool CanName(string id) => id.Length is > 0 and <= 40 && id.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') && id is not Piece.Ground;
 
-    public override IEnumerable<string> Touches => [$"item/{New.Id}"];
     public override string Says(Job before) => $"add {New.Kind.ToLower(CultureInfo.InvariantCulture)}";
 
     protected override Job On(Job job)
@@ -26,7 +25,6 @@ public sealed record AddItem(Item New, int? At = null, int Wrap = 0) : Edit
 
 public sealed record RemoveItem(string Item) : Edit
 {
-    public override IEnumerable<string> Touches => [$"item/{Item}"];
     public override string Says(Job before) => $"remove {before.Item(Item)?.Kind.ToLower(CultureInfo.InvariantCulture)}";
 
     protected override Job On(Job job)
@@ -41,7 +39,6 @@ public sealed record RemoveItem(string Item) : Edit
 /// <summary>Moves an item over (+) or under (−) its neighbours.</summary>
 public sealed record OrderItem(string Item, int Steps) : Edit
 {
-    public override IEnumerable<string> Touches => [$"item/{Item}/order"];
     public override string Says(Job before) => $"order of {before.Item(Item)?.Kind.ToLower(CultureInfo.InvariantCulture)}";
 
     protected override Job On(Job job)

@@ -8,9 +8,6 @@ public sealed record LayItem(string Item, Length MiddleX, Length MiddleY, Length
 {
     protected override string Fact => Turned is null ? "size" : "turned";
 
-    public override IEnumerable<string> Touches =>
-        [$"item/{Item}/x", $"item/{Item}/y", .. Width is null && Height is null ? [] : (string[])[$"item/{Item}/width", $"item/{Item}/height", $"item/{Item}/percent"], .. Turned is null ? [] : (string[])[$"item/{Item}/turned"]];
-
     protected override Item On(Item item, Job job)
     {
         var sheet = job.SheetOf(item, job.WrapOf(Item));

@@ -8,18 +8,6 @@ public sealed record HoldItem(string Item, Part? Panel = null, HoldBox? Box = nu
 {
     protected override string Fact => "hold";
 
-    public override IEnumerable<string> Touches
-    {
-        get
-        {
-            if (Panel is not null) yield return $"item/{Item}/panel";
-            if (Box is not null) yield return $"item/{Item}/box";
-            if (Anchor is not null) yield return $"item/{Item}/anchor";
-            if (Dx is not null) yield return $"item/{Item}/x";
-            if (Dy is not null) yield return $"item/{Item}/y";
-        }
-    }
-
     protected override Item On(Item item, Job job)
     {
         var hold = item.Hold with { Panel = Panel ?? item.Hold.Panel, Box = Box ?? item.Hold.Box, Anchor = Anchor ?? item.Hold.Anchor };
@@ -42,22 +30,12 @@ public sealed record HoldItem(string Item, Part? Panel = null, HoldBox? Box = nu
 public sealed record MoveItem(string Item, Length Right, Length Down) : ItemEdit(Item)
 {
     protected override string Fact => "place";
-    public override IEnumerable<string> Touches => [$"item/{Item}/x", $"item/{Item}/y"];
     protected override Item On(Item item, Job job) => item with { Hold = item.Hold with { Dx = item.Hold.Dx + Right, Dy = item.Hold.Dy + Down } };
 }
 
 public sealed record SizeItem(string Item, Span? Width = null, Span? Height = null) : ItemEdit(Item)
 {
     protected override string Fact => "size";
-
-    public override IEnumerable<string> Touches
-    {
-        get
-        {
-            if (Width is not null) yield return $"item/{Item}/width";
-            if (Height is not null) yield return $"item/{Item}/height";
-        }
-    }
 
     protected override Item On(Item item, Job job)
     {

@@ -45,7 +45,6 @@ public sealed record SpaceOut(ImmutableArray<string> Items, bool DownTheSheet) :
 public sealed record SameSize(ImmutableArray<string> Items, bool Wide = true, bool High = true) : ItemsEdit(Items)
 {
     protected override string Does => "make as large";
-    public override IEnumerable<string> Touches => [.. base.Touches, .. Items.SelectMany(i => (string[])[$"item/{i}/width", $"item/{i}/height", $"item/{i}/percent"])];
 
     protected override IEnumerable<Edit> Each(Job job)
     {
@@ -62,7 +61,6 @@ public sealed record SameSize(ImmutableArray<string> Items, bool Wide = true, bo
 /// <summary>Makes a group of items under a name; they come to lie together where the uppermost of them lies.</summary>
 public sealed record GroupItems(ImmutableArray<string> Items, string Name) : Edit
 {
-    public override IEnumerable<string> Touches => Items.Select(i => $"item/{i}/order");
     public override string Says(Job before) => $"group {Many.Items(Items.Length)}";
 
     protected override Job On(Job job)
@@ -82,7 +80,6 @@ public sealed record GroupItems(ImmutableArray<string> Items, string Name) : Edi
 /// <summary>Lets the items of a group go their own ways.</summary>
 public sealed record Ungroup(ImmutableArray<string> Items) : Edit
 {
-    public override IEnumerable<string> Touches => Items.Select(i => $"item/{i}/order");
     public override string Says(Job before) => "ungroup";
     protected override Job On(Job job) => Items.Aggregate(job, (j, id) => j.WithItem(id, i => i with { Group = "" }));
 }
@@ -92,7 +89,6 @@ public sealed record Ungroup(ImmutableArray<string> Items) : Edit
 /// </summary>
 public sealed record SwapCovers(int Wrap = 0) : Edit
 {
-    public override IEnumerable<string> Touches => [];
     public override string Says(Job before) => "swap front and back";
 
     protected override Job On(Job job)

@@ -13,7 +13,6 @@ public sealed record HangPicture(string Item, Picture? Picture) : ItemEdit(Item)
 public sealed record PushPicture(string Item, Length Right, Length Down) : ItemEdit(Item)
 {
     protected override string Fact => "pan-x";
-    public override IEnumerable<string> Touches => [$"item/{Item}/pan-x", $"item/{Item}/pan-y"];
 
     protected override Item On(Item item, Job job)
     {
@@ -28,19 +27,8 @@ public sealed record PushPicture(string Item, Length Right, Length Down) : ItemE
 /// <summary>Fits, pushes, enlarges or mirrors a picture within its frame.</summary>
 public sealed record FitPicture(string Item, Fit? Fit = null, decimal? Zoom = null, decimal? PanX = null, decimal? PanY = null, Flip? Flip = null) : ItemEdit(Item)
 {
-    protected override string Fact => Touches.First().Split('/')[^1];
-
-    public override IEnumerable<string> Touches
-    {
-        get
-        {
-            if (Fit is not null) yield return $"item/{Item}/fit";
-            if (Zoom is not null) yield return $"item/{Item}/zoom";
-            if (PanX is not null) yield return $"item/{Item}/pan-x";
-            if (PanY is not null) yield return $"item/{Item}/pan-y";
-            if (Flip is not null) yield return $"item/{Item}/flip";
-        }
-    }
+    protected override string Fact =>
+        Fit is not null ? "fit" : Zoom is not null ? "zoom" : PanX is not null ? "pan-x" : PanY is not null ? "pan-y" : "flip";
 
     protected override Item On(Item item, Job job)
     {
@@ -105,7 +93,6 @@ public sealed record ConvertPicture(string Item, bool Convert) : FrameEdit(Item)
 /// <summary>Lays a picture under a wrap to trace it by, or takes it away.</summary>
 public sealed record LayTracing(Tracing? Tracing, int Wrap = 0) : Edit
 {
-    public override IEnumerable<string> Touches => [GroundPath.Of(Wrap, "tracing")];
     public override string Says(Job before) => Tracing is null ? "tracing taken away" : "tracing";
     protected override Job On(Job job)
     {

@@ -4,21 +4,9 @@ namespace Lumbeck.Core.Edits.OfText;
 public sealed record FitText(string Item, Fitting? Fit = null, int? Columns = null, Length? Gutter = null, bool? Upright = null, decimal? Bend = null, bool? AsTyped = null, bool? Composed = null) : ItemEdit(Item)
 {
     public const int MostColumns = 8;
-    protected override string Fact => Touches.First().Split('/')[^1];
-
-    public override IEnumerable<string> Touches
-    {
-        get
-        {
-            if (Fit is not null) yield return $"item/{Item}/fit";
-            if (Columns is not null) yield return $"item/{Item}/columns";
-            if (Gutter is not null) yield return $"item/{Item}/gutter";
-            if (Upright is not null) yield return $"item/{Item}/upright";
-            if (Bend is not null) yield return $"item/{Item}/bend";
-            if (AsTyped is not null) yield return $"item/{Item}/as-typed";
-            if (Composed is not null) yield return $"item/{Item}/composed";
-        }
-    }
+    protected override string Fact =>
+        Fit is not null ? "fit" : Columns is not null ? "columns" : Gutter is not null ? "gutter" : Upright is not null ? "upright"
+        : Bend is not null ? "bend" : AsTyped is not null ? "as-typed" : "composed";
 
     protected override Item On(Item item, Job job)
     {

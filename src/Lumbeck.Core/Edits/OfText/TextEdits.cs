@@ -52,18 +52,15 @@ public sealed record StyleText(string Item, FaceId? Face = null, Length? Size = 
     public int? From { get; init; }
     public int? To { get; init; }
 
-    protected override string Fact => Touches.First().Split('/')[^1];
+    protected override string Fact => From is not null ? "runs" : Changed.FirstOrDefault(c => c.Is).Fact ?? "style";
 
-    public override IEnumerable<string> Touches
-    {
-        get
-        {
-            if (From is not null) { yield return $"item/{Item}/runs"; yield break; }
-            foreach (var (changed, fact) in ((bool, string)[])[(Face is not null, "face"), (Size is not null, "size"), (Paint is not null, "ink"), (Tracking is not null, "tracking"), (Leading is not null, "leading"), (Align is not null, "align"), (Stand is not null, "stand"),
-                (Case is not null, "case"), (Raise is not null, "raise"), (Features is not null, "features"), (Space is not null, "space"), (Indent is not null, "indent"), (Hyphenate is not null, "hyphenate")])
-                if (changed) yield return $"item/{Item}/{fact}";
-        }
-    }
+    private (bool Is, string Fact)[] Changed =>
+    [
+        (Face is not null, "face"), (Size is not null, "size"), (Paint is not null, "ink"), (Tracking is not null, "tracking"),
+        (Leading is not null, "leading"), (Align is not null, "align"), (Stand is not null, "stand"), (Case is not null, "case"),
+        (Raise is not null, "raise"), (Features is not null, "features"), (Space is not null, "space"), (Indent is not null, "indent"),
+        (Hyphenate is not null, "hyphenate"),
+    ];
 
     protected override Item On(Item item, Job job)
     {

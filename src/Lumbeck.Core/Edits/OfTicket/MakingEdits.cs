@@ -17,7 +17,6 @@ public sealed record SetHouse(House House) : TicketEdit
         Finish = House.Finishes.Contains(t.Finish) ? t.Finish : "",
         PinnedSpine = House.Id == t.House.Id ? t.PinnedSpine : null,
     };
-    public override IEnumerable<string> Touches => ["ticket/house", "ticket/paper", "ticket/binding", "ticket/flaps", "ticket/back", "ticket/finish", "ticket/pinned"];
 }
 
 public sealed record SetBinding(BindingKind Binding) : TicketEdit
@@ -52,7 +51,6 @@ public sealed record SetPages(int Pages) : TicketEdit
 public sealed record SetPaper(Paper Paper) : TicketEdit
 {
     protected override string Fact => "paper";
-    public override IEnumerable<string> Touches => ["ticket/paper", "ticket/leaf", "ticket/page", "ticket/ppi", "ticket/gsm", "ticket/bulk"];
     protected override Ticket On(Ticket t) => t with { Paper = Paper };
 }
 
@@ -60,7 +58,6 @@ public sealed record SetPaper(Paper Paper) : TicketEdit
 public sealed record SetPlates(Plates? Plates) : TicketEdit
 {
     protected override string Fact => "plates";
-    public override IEnumerable<string> Touches => ["ticket/plates", "ticket/plates-paper"];
     protected override Ticket On(Ticket t) => t with { Plates = Plates };
 }
 
@@ -97,7 +94,6 @@ public sealed record TakeInside(bool Pages = true, bool Trim = true) : TicketEdi
 {
     protected override string Fact => "pages";
     public override string Says(Job before) => "pages and trim of the inside";
-    public override IEnumerable<string> Touches => [.. Pages ? (string[])["ticket/pages"] : [], .. Trim ? (string[])["ticket/trim"] : []];
     protected override Ticket On(Ticket t)
     {
         var inside = t.Inside ?? throw new Refusal("ticket/inside", "no inside lies on this ticket: drop its PDF first");

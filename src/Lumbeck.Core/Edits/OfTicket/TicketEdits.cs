@@ -4,7 +4,6 @@ namespace Lumbeck.Core.Edits.OfTicket;
 public abstract record TicketEdit : Edit
 {
     protected abstract string Fact { get; }
-    public override IEnumerable<string> Touches => ["ticket/" + Fact];
     public override string Says(Job before) => Fact;
     protected abstract Ticket On(Ticket t);
     protected override Job On(Job job) => job with { Ticket = On(job.Ticket) };
@@ -39,7 +38,6 @@ public sealed record SetPrice(Price? Price) : TicketEdit
 public sealed record SetLanguage(string Code) : TicketEdit
 {
     protected override string Fact => "language";
-    public override IEnumerable<string> Touches => ["ticket/language", "ticket/reading"];
     protected override Ticket On(Ticket t)
     {
         if (Language.All.All(l => l.Code != Code)) throw new Refusal("ticket/language", $"`{LengthText.Clip(Code)}` is no language here: pick one of the list");

@@ -3,7 +3,6 @@ namespace Lumbeck.Core.Edits.OfTicket;
 /// <summary>Lets a job go without a rule, for a reason that stays on record; no reason takes the rule up again.</summary>
 public sealed record WaiveRule(string Rule, string Reason) : Edit
 {
-    public override IEnumerable<string> Touches => [$"waiver/{Rule}"];
     public override string Says(Job before) => Reason.Trim().Length > 0 ? $"go without {Rule}: {LengthText.Clip(Reason)}" : $"look at {Rule} again";
 
     protected override Job On(Job job)
