@@ -68,7 +68,7 @@ internal static partial class Benches
             var n = 0;
             Time("an edit's round trip", 500, 1, () =>
             {
-                var answer = client.PostAsJsonAsync("/jobs/tidewatcher/edit", new { id = Guid.NewGuid().ToString(), session, @base = tick, seen = tick, place = "Wrap", open = "title", path = "item/title/size", text = (++n % 2 == 0 ? "53 pt" : "52 pt") }).GetAwaiter().GetResult();
+                var answer = client.PostAsJsonAsync("/jobs/tidewatcher/edit", new { id = Guid.NewGuid().ToString(), session, @base = tick, seen = tick, place = "Wrap", open = "title", ask = new { @is = "write", path = "item/title/size", text = ++n % 2 == 0 ? "53 pt" : "52 pt" } }).GetAwaiter().GetResult();
                 answer.EnsureSuccessStatusCode();
                 _ = answer.Content.ReadAsStringAsync().GetAwaiter().GetResult();
                 tick = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
@@ -77,7 +77,7 @@ internal static partial class Benches
             var shown = long.Parse(Tick().Match(await client.GetStringAsync("/jobs/calder/ticket")).Groups[1].Value, CultureInfo.InvariantCulture);
             Time("ticket redrawn: pages changed", 200, 1, () =>
             {
-                var answer = client.PostAsJsonAsync("/jobs/calder/edit", new { id = Guid.NewGuid().ToString(), session, @base = shown, seen = shown, place = "Ticket", path = "ticket/pages", text = (++n % 2 == 0 ? "286" : "300") }).GetAwaiter().GetResult();
+                var answer = client.PostAsJsonAsync("/jobs/calder/edit", new { id = Guid.NewGuid().ToString(), session, @base = shown, seen = shown, place = "Ticket", ask = new { @is = "write", path = "ticket/pages", text = ++n % 2 == 0 ? "286" : "300" } }).GetAwaiter().GetResult();
                 answer.EnsureSuccessStatusCode();
                 _ = answer.Content.ReadAsStringAsync().GetAwaiter().GetResult();
                 shown = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
@@ -85,7 +85,7 @@ internal static partial class Benches
             }, new Aim(30, "ms"));
             Time("ticket tried: pages typed, nothing saved", 200, 1, () =>
             {
-                var answer = client.PostAsJsonAsync("/jobs/calder/try", new { id = Guid.NewGuid().ToString(), session, seen = shown, place = "Ticket", path = "ticket/pages", text = (++n % 2 == 0 ? "310" : "320") }).GetAwaiter().GetResult();
+                var answer = client.PostAsJsonAsync("/jobs/calder/try", new { id = Guid.NewGuid().ToString(), session, seen = shown, place = "Ticket", ask = new { @is = "write", path = "ticket/pages", text = ++n % 2 == 0 ? "310" : "320" } }).GetAwaiter().GetResult();
                 answer.EnsureSuccessStatusCode();
                 return answer.Content.ReadAsStringAsync().GetAwaiter().GetResult().Length;
             });

@@ -92,7 +92,7 @@ internal static class HandBench
 
     private static async Task<long> Nudge(HttpClient client, string session, long tick)
     {
-        var answer = await client.PostAsJsonAsync($"/jobs/{Slug}/edit", new { id = Guid.NewGuid().ToString(), session, @base = tick, seen = tick, place = "Wrap", open = "title", items = new[] { "title" }, right = ++_n % 2 == 0 ? 1 : -1 });
+        var answer = await client.PostAsJsonAsync($"/jobs/{Slug}/edit", new { id = Guid.NewGuid().ToString(), session, @base = tick, seen = tick, place = "Wrap", open = "title", ask = new { @is = "nudge", items = new[] { "title" }, right = ++_n % 2 == 0 ? 1 : -1, down = 0, far = false } });
         answer.EnsureSuccessStatusCode();
         _ = await answer.Content.ReadAsStringAsync();
         return long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);

@@ -36,7 +36,7 @@ internal static class PictureBench
             await Once(server, "its first preview", async () => _ = await client.GetByteArrayAsync(preview[..preview.IndexOf('"')]));
             await Once(server, "  peer: the same again, kept", async () => _ = await client.GetByteArrayAsync(preview[..preview.IndexOf('"')]));
             // Over the whole sheet, at the house's highest resolution.
-            var wide = await client.PostAsJsonAsync("/jobs/orrin/edit", new { id = Guid.NewGuid().ToString(), session = Guid.NewGuid().ToString(), place = "Wrap", items = new[] { item }, arrange = "sheet" });
+            var wide = await client.PostAsJsonAsync("/jobs/orrin/edit", new { id = Guid.NewGuid().ToString(), session = Guid.NewGuid().ToString(), place = "Wrap", ask = new { @is = "arrange", items = new[] { item }, how = "sheet" } });
             wide.EnsureSuccessStatusCode();
             var token = Benches.Form().Match(await client.GetStringAsync("/jobs/orrin/press")).Groups[1].Value;
             var began = await Now(client);
@@ -48,12 +48,12 @@ internal static class PictureBench
             async Task edit(object wire) => (await client.PostAsJsonAsync("/jobs/orrin/edit", wire)).EnsureSuccessStatusCode();
             string id() => Guid.NewGuid().ToString();
             var session = id();
-            await edit(new { id = id(), session, place = "Wrap", path = $"item/{item}/panel", text = "back" });
-            await edit(new { id = id(), session, place = "Wrap", items = new[] { item }, arrange = "panel" });
+            await edit(new { id = id(), session, place = "Wrap", ask = new { @is = "write", path = $"item/{item}/panel", text = "back" } });
+            await edit(new { id = id(), session, place = "Wrap", ask = new { @is = "arrange", items = new[] { item }, how = "panel" } });
             var growing = await Now(client);
             await Once(server, "grown round the back, beside the page", async () =>
             {
-                await edit(new { id = id(), session, place = "Wrap", path = $"item/{item}/grow", text = "synthesis" });
+                await edit(new { id = id(), session, place = "Wrap", ask = new { @is = "write", path = $"item/{item}/grow", text = "synthesis" } });
                 await Ended(client, "grow", growing);
             });
             Console.WriteLine($"{"the server's most memory for it",-46} {$"{Memory(server)} MB",12}   {before} MB before{new Aim(400, "MB").Says(Memory(server))}");

@@ -1,4 +1,5 @@
 using Lumbeck.Web.Screens;
+using Lumbeck.Web.Wire;
 using Microsoft.AspNetCore.Antiforgery;
 
 namespace Lumbeck.Web;
@@ -19,36 +20,38 @@ public static class EditRoutes
         app.MapGet("/jobs/{slug}/blank.{kind}", BlankSheet);
     }
 
-    private static async Task<IResult> Edit(string slug, EditWire wire, Desk.Desk desk, ScreenMaker screens, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> Edit(string slug, Sent sent, Desk.Desk desk, ScreenMaker screens, IAntiforgery antiforgery, HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-        if (wire.Id.Length is < 8 or > 64 || wire.Session.Length is < 8 or > 64) return Results.BadRequest();
+        if (sent.Id.Length is < 8 or > 64 || sent.Session.Length is < 8 or > 64) return Results.BadRequest();
+        if (sent.Ask is not { } ask) return Answers.Say("edit", "Nothing to change was named.", 422);
         try
         {
-            var on = wire.Step switch
+            var (on, stepped) = ask switch
             {
-                "back" => desk.StepBack(slug, wire.Session),
-                "forward" => desk.StepForward(slug, wire.Session),
-                _ => desk.Apply(slug, new(wire.Id, wire.Session, job => wire.Mend is { } key ? desk.Mend(slug, key) : wire.Make(job, desk), wire.Base, wire.Gesture)),
+                StepBy { Way: Way.Back } => (desk.StepBack(slug, sent.Session), "Stepped back: now after "),
+                StepBy => (desk.StepForward(slug, sent.Session), "Stepped forward: "),
+                _ => (desk.Apply(slug, new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Sheet)), sent.Base, sent.Gesture)), ""),
             };
             desk.GrowBeside(on);
-            http.Response.Headers["X-Says"] = Uri.EscapeDataString(wire.Step switch { "back" => "Stepped back: now after ", "forward" => "Stepped forward: ", _ => "" } + desk.Says(on));
-            return await Difference(slug, on, wire.Seen, wire.Place, wire.Sheet, wire.Open, wire.Open, wire.Tried, desk, screens, http);
+            http.Response.Headers["X-Says"] = Uri.EscapeDataString(stepped + desk.Says(on));
+            return await Difference(slug, on, sent.Seen, sent.Place, sent.Sheet, sent.Open, sent.Open, sent.Tried, desk, screens, http);
         }
         catch (Refusal r) { return Answers.Refused(r); }
-        catch (Conflict c) { return Results.Problem(c.Message, statusCode: 409, extensions: new Dictionary<string, object?> { ["path"] = c.Path, ["label"] = c.Label, ["theirs"] = c.Theirs, ["yours"] = c.Yours }); }
+        catch (Conflict c) { return Answers.Overtaken(c); }
     }
 
     /// <summary>What an edit would do to the ticket's sheet; nothing is kept.</summary>
-    private static async Task<IResult> Try(string slug, EditWire wire, Desk.Desk desk, ScreenMaker screens, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> Try(string slug, Sent sent, Desk.Desk desk, ScreenMaker screens, IAntiforgery antiforgery, HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
+        if (sent.Ask is not { } ask) return Answers.Say("edit", "Nothing to try was named.", 422);
         try
         {
             var on = desk.Job(slug);
-            var would = desk.Worked(0, Keeping.Right(wire.Make(on.Job, desk).Apply(on.Job), desk.Shelf));
+            var would = desk.Worked(0, Keeping.Right(ask.Make(Asking.Of(on.Job, desk, slug, sent.Sheet)).Apply(on.Job), desk.Shelf));
             http.Response.Headers.CacheControl = "no-store";
-            return Results.Content(await screens.Tried(on, would, wire.Sheet), "text/html; charset=utf-8");
+            return Results.Content(await screens.Tried(on, would, sent.Sheet), "text/html; charset=utf-8");
         }
         catch (Refusal r) { return Answers.Refused(r); }
     }
@@ -117,10 +120,10 @@ public static class EditRoutes
     }
 
     /// <summary>The named items as text for the clipboard.</summary>
-    private static async Task<IResult> Copied(string slug, EditWire wire, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> Copied(string slug, Copying sent, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-        try { return Results.Text(Clip.Write(desk.Job(slug).Job, wire.Items ?? [])); }
+        try { return Results.Text(Clip.Write(desk.Job(slug).Job, sent.Items ?? [])); }
         catch (Refusal r) { return Answers.Refused(r); }
     }
 
@@ -153,6 +156,9 @@ public static class EditRoutes
 internal static class Answers
 {
     public static IResult Refused(Refusal r) => r.Path == "job" ? Say("", r.Message, 404) : Say(r.Path, r.Message, 422);
+
+    public static IResult Overtaken(Conflict c) => Results.Problem(
+        c.Message, statusCode: 409, extensions: new Dictionary<string, object?> { ["path"] = c.Path, ["label"] = c.Label, ["theirs"] = c.Theirs, ["yours"] = c.Yours });
 
     public static IResult Stale() => Say("", "This page is from before the server was set up anew: load it again.", 400);
 

@@ -1,19 +1,8 @@
 using Lumbeck.Web.Screens;
+using Lumbeck.Web.Wire;
 using Microsoft.AspNetCore.Antiforgery;
 
 namespace Lumbeck.Web;
-
-/// <summary>What a browser sends to change a house: a key and its text, or a step.</summary>
-public sealed record HouseWire(string? Id, long Seen, string? Open, string? Path, string? Text, string? Step)
-{
-    /// <summary>What every request of a browser says besides: which browser it is, and what it shows.</summary>
-    public string? Session { get; init; }
-    public long? Base { get; init; }
-    public string? Gesture { get; init; }
-    public Place? Place { get; init; }
-    public int Sheet { get; init; }
-    public bool Tried { get; init; }
-}
 
 /// <summary>Where a house's figures come in and differences go out; house files are handed out here too.</summary>
 public static class HouseRoutes
@@ -26,15 +15,19 @@ public static class HouseRoutes
             ? Results.File(System.Text.Encoding.UTF8.GetBytes(HouseFile.Write(k.House)), "application/json", k.House.Id + ".json") : Results.NotFound());
     }
 
-    private static async Task<IResult> Edit(string id, HouseWire wire, Desk.Desk desk, HouseScreens screens, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> Edit(string id, Sent sent, Desk.Desk desk, HouseScreens screens, IAntiforgery antiforgery, HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-        if (wire.Id is not { Length: >= 8 and <= 64 }) return Results.BadRequest();
+        if (sent.Id is not { Length: >= 8 and <= 64 }) return Results.BadRequest();
         try
         {
-            var now = wire.Step is { } step ? desk.StepHouse(id, forward: step == "forward")
-                : desk.EditHouse(id, wire.Id, (wire.Path ?? "").Replace("house/", "", StringComparison.Ordinal), wire.Text ?? "");
-            return await Difference(now, wire.Seen, wire.Open, wire.Open, desk, screens, http);
+            var now = sent.Ask switch
+            {
+                StepBy step => desk.StepHouse(id, forward: step.Way == Way.Forward),
+                WriteFact { Path: { } path, Text: { } text } => desk.EditHouse(id, sent.Id, path.Replace("house/", "", StringComparison.Ordinal), text),
+                _ => throw new Refusal("edit", "nothing to change of a house was named"),
+            };
+            return await Difference(now, sent.Seen, sent.Open, sent.Open, desk, screens, http);
         }
         // A key's refusal is told at its field.
         catch (Refusal r) { return Answers.Refused(HouseKeys.Find(r.Path.Split('.')[0]) is { } key ? r.At("house/" + key.Name) : r); }

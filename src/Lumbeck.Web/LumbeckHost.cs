@@ -36,7 +36,9 @@ public static class LumbeckHost
         builder.Services.AddResponseCompression(c => { c.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml"]; });
         builder.Services.ConfigureHttpJsonOptions(j =>
         {
-            j.SerializerOptions.Converters.Add(new System.Text.Json.Serialization.JsonStringEnumConverter());
+            j.SerializerOptions.Converters.Add(new System.Text.Json.Serialization.JsonStringEnumConverter(System.Text.Json.JsonNamingPolicy.KebabCaseLower));
+            // What is missing, or null where something must be, is refused before anything looks at it.
+            j.SerializerOptions.RespectNullableAnnotations = j.SerializerOptions.RespectRequiredConstructorParameters = true;
             j.SerializerOptions.UnmappedMemberHandling = System.Text.Json.Serialization.JsonUnmappedMemberHandling.Disallow;
         });
         builder.Services.AddRazorPages();

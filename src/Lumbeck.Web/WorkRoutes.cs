@@ -1,4 +1,5 @@
 using Lumbeck.Store;
+using Lumbeck.Web.Wire;
 using Microsoft.AspNetCore.Antiforgery;
 
 namespace Lumbeck.Web;
@@ -12,7 +13,7 @@ public static class WorkRoutes
         {
             http.Response.Headers.CacheControl = "no-store";
             var now = desk.Works.Now();
-            return Results.Json(new { now, works = desk.Works.Of(slug, since is { Length: > 0 and < 40 } ? since : now).Select(Told) });
+            return Results.Json(new WorkList(now, [.. desk.Works.Of(slug, since is { Length: > 0 and < 40 } ? since : now).Select(Told)]));
         });
         app.MapPost("/works/{id}/leave", async (string id, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http) =>
         {
@@ -22,5 +23,5 @@ public static class WorkRoutes
         });
     }
 
-    private static object Told(WorkRow w) => new { id = w.Id, kind = w.Kind, says = w.Says, state = w.State, share = Math.Round(w.Share, 3), problem = w.Problem };
+    private static Work Told(WorkRow w) => new(w.Id, w.Kind, w.Says, w.State, Math.Round(w.Share, 3), w.Problem);
 }

@@ -31,13 +31,13 @@ public sealed class CodeTests
     [Fact]
     public void The_whole_symbol_with_its_add_on_is_as_wide_as_the_trade_has_it()
     {
-        var priced = BarcodeDrawing.PlateSize(Code() with { AddOn = "51299" });
+        var priced = (Code() with { AddOn = "51299" }).PlateSize;
         priced.Width.Millimetres.ShouldBeInRange(54.5m, 56.1m);
-        BarcodeDrawing.PlateSize(Code()).Width.ShouldBe(Length.FromMillimetres(37.29m));
+        Code().PlateSize.Width.ShouldBe(Length.FromMillimetres(37.29m));
         // What is no book has no line above, and cut bars make it lower by just as much.
         var goods = Code("4006381333931") with { For = BarcodeFor.Goods };
-        BarcodeDrawing.PlateSize(goods).Height.ShouldBe(Length.FromMillimetres(25.93m));
-        BarcodeDrawing.PlateSize(goods with { Bars = Length.FromMillimetres(18.85m) }).Height.ShouldBe(Length.FromMillimetres(21.93m));
+        goods.PlateSize.Height.ShouldBe(Length.FromMillimetres(25.93m));
+        (goods with { Bars = Length.FromMillimetres(18.85m) }).PlateSize.Height.ShouldBe(Length.FromMillimetres(21.93m));
     }
 
     [Fact]
@@ -135,7 +135,7 @@ public sealed class CodeItemTests
         var square = (CodeItem)new LayItem("qr", Length.FromInches(2), Length.FromInches(2), wide, Length.FromMillimetres(50)).Apply(Both).Item("qr")!;
         Placement.Of(square, sheet)!.Box.Size.ShouldBe(new Size(square.Side, square.Side));
         Length.Abs(square.Side - wide).ShouldBeLessThan(Length.FromMillimetres(0.01m));
-        var size = BarcodeDrawing.PlateSize((BarcodeItem)Both.Item("bars")!);
+        var size = ((BarcodeItem)Both.Item("bars")!).PlateSize;
         ((BarcodeItem)new LayItem("bars", Length.FromInches(2), Length.FromInches(2), 1.2m * size.Width, size.Height).Apply(Both).Item("bars")!).Percent.ShouldBe(120);
         Should.Throw<Refusal>(() => new StretchItem("qr", Reach.Panel).Apply(Both));
     }

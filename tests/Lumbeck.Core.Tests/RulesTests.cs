@@ -185,4 +185,35 @@ public sealed class RulesTests
         ((double)place.Bottom.Millimetres).ShouldBe(96 * 25.4 / 300, 0.1);
         InkTotal.Spots(plates, 345).ShouldBeEmpty();
     }
+
+    [Fact]
+    public void The_page_of_rules_lists_every_one_with_what_it_proves()
+    {
+        var root = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
+        var page = Path.Combine(root.FullName, "docs", "checks.md");
+        static string row(Rule r) => $"| `{r.Id}` | {r.Proves} | {(r is PlateRule ? "plates" : r.OfTicket ? "ticket" : "scene")} |";
+        var text = $"""
+            # What Check looks at
+
+            A finding says which rule, how much it weighs (a **stop** keeps the file from being accepted, a **caution** may disappoint, a **note** informs), where it is, the figure and the limit, whose limit that is, why it matters, and the mend where one is certain: an edit, one press and one step. Limits are the house's where it has them, else the trade's; a house may weigh any rule otherwise (`severities` in its [file](house-file.md)). A rule that the job goes without, for a reason on record, still looks and no longer counts.
+
+            Rules of the ticket and the scene answer with every edit. Rules of plates look at the inks as they lie: they follow when the hand rests, and run again at 300 pixels an inch before a file leaves. What could not be looked at never counts as fine.
+
+            One rule is one file in `Core/Checks` and its line in `RuleBook/Rules`.
+
+            | rule | what is so when it finds nothing | looks at |
+            |---|---|---|
+            {string.Join('\n', Rules.All.Select(row))}
+
+            ## Some limits, and where they come from
+            - A picture's loss of colour counts from 6 CIEDE2000 on, and is a caution from 5 % of its area.
+            - Bars need a contrast of 0.55 in red light on a ground of 0.6 (ISO/IEC 15416, grade B).
+            - A QR code's square is 0.4 mm or more, a barcode's bars 18 mm high or more: what a reader gets at arm's length.
+
+            """.ReplaceLineEndings("\n");
+        // LUMBECK_WRITE_MANUAL=1 writes it anew.
+        if (Environment.GetEnvironmentVariable("LUMBECK_WRITE_MANUAL") == "1") File.WriteAllText(page, text);
+        File.ReadAllText(page).ShouldBe(text);
+    }
 }

@@ -57,6 +57,8 @@ public sealed class Browser : IDisposable
     {
         try { return condition(d); }
         catch (StaleElementReferenceException) { return default; }
+        // The same, where the page was put in place of another while the browser looked.
+        catch (UnknownErrorException e) when (e.Message.Contains("does not belong to the document", StringComparison.Ordinal)) { return default; }
     })!;
 
     public void Until(Func<bool> condition) => Until<object>(_ => condition() ? true : null);

@@ -20,7 +20,7 @@ public sealed class ServerTests : IDisposable
     }
 
     private static JsonContent Wire(string path, string text, string session = "session-one", long? seen = null, string? id = null) =>
-        JsonContent.Create(new { id = id ?? Guid.NewGuid().ToString(), session, @base = seen, seen = seen ?? 1, place = "Wrap", path, text });
+        JsonContent.Create(new { id = id ?? Guid.NewGuid().ToString(), session, @base = seen, seen = seen ?? 1, place = "Wrap", ask = new { @is = "write", path, text } });
 
     private static Task<HttpResponseMessage> Edit(HttpClient tab, string path, string text, string session = "session-one", long? seen = null) =>
         tab.PostAsync("/jobs/tidewatcher/edit", Wire(path, text, session, seen));
@@ -130,7 +130,7 @@ public sealed class ServerTests : IDisposable
     public async Task Nonsense_on_the_wire_is_no_server_error()
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/wrap");
-        string[] bodies = ["", "{", "[]", "{\"id\":1}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"item\":\"title\",\"add\":\"<script>\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"path\":\"item//x\",\"text\":\"\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"path\":\"ticket/\",\"text\":\"x\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"item\":\"../../x\",\"add\":\"text\",\"panel\":\"front\"}"];
+        string[] bodies = ["", "{", "[]", "{\"id\":1}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"add\",\"item\":\"title\",\"kind\":\"<script>\",\"panel\":\"front\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"item//x\",\"text\":\"\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"ticket/\",\"text\":\"x\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"remove\",\"items\":[null]}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"lay\",\"laid\":[null]}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"glitter\":1,\"ask\":{\"is\":\"swap-covers\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"add\",\"item\":\"../../x\",\"kind\":\"text\",\"panel\":\"front\"}}"];
         foreach (var body in bodies)
         {
             var answer = await tab.PostAsync("/jobs/tidewatcher/edit", new StringContent(body, System.Text.Encoding.UTF8, "application/json"));
@@ -144,7 +144,7 @@ public sealed class ServerTests : IDisposable
     public async Task Nonsense_sent_to_houses_insides_and_trials_is_answered_in_words()
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/ticket");
-        string[] bodies = ["", "null", "{", "[]", "{}", "{\"id\":1}", "{\"id\":\"12345678\",\"session\":\"12345678\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"path\":\"house/bleed_mm\",\"text\":\"wide\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"path\":\"../x\",\"text\":\"1\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"take\":\"everything\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"take\":\"inside\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"path\":\"ticket/house\",\"text\":\"nobody\"}"];
+        string[] bodies = ["", "null", "{", "[]", "{}", "{\"id\":1}", "{\"id\":\"12345678\",\"session\":\"12345678\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"house/bleed_mm\",\"text\":\"wide\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"../x\",\"text\":\"1\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"take-over\",\"what\":\"everything\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"take-over\",\"what\":\"inside\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"ticket/house\",\"text\":\"nobody\"}}"];
         foreach (var route in (string[])["/houses/tern/edit", "/houses/nobody/edit", "/jobs/tidewatcher/try", "/jobs/nowhere/try"])
             foreach (var body in bodies)
             {
@@ -169,7 +169,7 @@ public sealed class ServerTests : IDisposable
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/ticket");
         var before = new Lumbeck.Desk.Desk(_data, TimeProvider.System).Job("tidewatcher");
-        var answer = await tab.PostAsync("/jobs/tidewatcher/try", new StringContent("{\"id\":\"12345678\",\"session\":\"12345678\",\"place\":\"Ticket\",\"path\":\"ticket/pages\",\"text\":\"340\"}", System.Text.Encoding.UTF8, "application/json"));
+        var answer = await tab.PostAsync("/jobs/tidewatcher/try", new StringContent("{\"id\":\"12345678\",\"session\":\"12345678\",\"place\":\"Ticket\",\"ask\":{\"is\":\"write\",\"path\":\"ticket/pages\",\"text\":\"340\"}}", System.Text.Encoding.UTF8, "application/json"));
         var html = await answer.Content.ReadAsStringAsync();
         System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"").Select(m => m.Groups[1].Value).ShouldBe(["plan", "changes", "sums"], ignoreOrder: true);
         html.ShouldContain("0.904 in");

@@ -27,7 +27,7 @@ public sealed record Look(Job Job, PrintedSheet On, Scene Scene, IKept? Kept = n
 }
 
 /// <summary>
-/// One thing that Check looks for (CHECKS.md). A rule is added by adding its file and naming it in <see cref="Rules"/>.
+/// One thing that Check looks for (docs/checks.md). A rule is added by adding its file and naming it in <see cref="Rules"/>.
 /// </summary>
 public abstract class Rule
 {

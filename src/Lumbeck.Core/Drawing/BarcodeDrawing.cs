@@ -1,7 +1,7 @@
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>
-/// The barcode as drawn (PRINT.md, Barcodes): a white plate that covers the quiet zones, the hyphenated ISBN line, bars in 100 K, digits below;
+/// The barcode as drawn (docs/press-files.md, Barcodes): a white plate that covers the quiet zones, the hyphenated ISBN line, bars in 100 K, digits below;
 /// beside it the price add-on, its digits above.
 /// </summary>
 public static class BarcodeDrawing
@@ -10,26 +10,11 @@ public static class BarcodeDrawing
     public static readonly FaceId Digits = new("b612-mono", 400, false);
 
     /// <summary>Room for the line above the bars, and for the digits under them, at 100 %.</summary>
-    private static readonly Length Above = Length.FromMillimetres(3.9m), Below = Ean13.Symbol.Height - Ean13.BarHeight;
-
-    /// <summary>The plate with all it holds.</summary>
-    public static Size PlateSize(BarcodeItem code)
-    {
-        var k = code.Percent / 100m;
-        var modules = Ean13.QuietLeft + Ean13.Modules + (code.AddOn is null ? code.Number is { Length: 12 } ? Ean13.QuietUpc : Ean13.QuietRight : Ean5.Gap + Ean5.Modules + Ean5.QuietRight);
-        return new(k * modules * Ean13.Module, BarHeight(code) + (k * (Top(code) + Below)));
-    }
-
-    /// <summary>How high the bars stand, guards apart.</summary>
-    public static Length BarHeight(BarcodeItem code) => code.Bars ?? code.Percent / 100m * Ean13.BarHeight;
-
-    /// <summary>Books have their ISBN above the bars.</summary>
-    private static Length Top(BarcodeItem code) => code.For == BarcodeFor.Book ? Above : default;
 
     /// <summary>Marks in points from the plate's corner; the plate alone where there is no number.</summary>
     public static IEnumerable<Mark> Draw(BarcodeItem code, Ticket ticket, IType type)
     {
-        var plate = PlateSize(code);
+        var plate = code.PlateSize;
         if (code.Plate) yield return new FillMark(Outline.Rectangle(0, 0, plate.Width.Points, plate.Height.Points), Ink.White);
         if (Number(code, ticket) is not { } number) yield break;
 
@@ -37,8 +22,8 @@ public static class BarcodeDrawing
         var thirteen = upc ? "0" + number : number;
         var k = (double)code.Percent / 100;
         var module = Ean13.Module.Points * k;
-        var (left, top) = (Ean13.QuietLeft * module, Top(code).Points * k);
-        var (high, beyond) = (BarHeight(code).Points, Ean13.GuardBeyond.Points * k);
+        var (left, top) = (Ean13.QuietLeft * module, code.Head.Points * k);
+        var (high, beyond) = (code.BarHeight.Points, Ean13.GuardBeyond.Points * k);
         var narrower = ticket.House.BarcodeBarReduction.Points;
         var bars = new Pen();
         void bar(double x, double y, int modules, double height)

@@ -24,8 +24,7 @@ public sealed record Placement(Panel Panel, Box Hung, Box Box, Affine ToSheet)
         var level = panel.Turn == Turn.None ? hung.Size : new Size(hung.Height, hung.Width);
         var (w, h) = item switch
         {
-            BarcodeItem code => BarcodeDrawing.PlateSize(code),
-            CodeItem code => new Size(code.Side, code.Side),
+            { OwnSize: { } own } => own,
             LineItem line => new Size(line.Width.In(level.Width), line.LineWidth),
             _ => new Size(item.Width.In(level.Width), item.Height.In(level.Height)),
         };

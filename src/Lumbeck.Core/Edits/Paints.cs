@@ -14,7 +14,7 @@ public static class Paints
                 Takes = [.. w.Takes.Select(t => t with
                 {
                     Ground = t.Ground with { Paint = each(t.Ground.Paint), Paper = t.Ground.Paper is { } p ? p with { Paint = map(p.Paint) } : null },
-                    Items = [.. t.Items.Select(i => Item(i, each))],
+                    Items = [.. t.Items.Select(i => i.Painted(each))],
                 })],
             })],
         };
@@ -27,20 +27,4 @@ public static class Paints
         Map(job, p => { if (p is SwatchPaint s && s.Swatch == swatch) uses++; return p; });
         return uses;
     }
-
-    internal static Item Item(Item item, Func<Paint?, Paint?> each) => item switch
-    {
-        TextItem t => t with
-        {
-            Style = t.Style with { Paint = each(t.Style.Paint)! },
-            Runs = t.Runs.Any(r => r.Style.Paint is not null) ? [.. t.Runs.Select(r => r with { Style = r.Style with { Paint = each(r.Style.Paint) } })] : t.Runs,
-            Edge = t.Edge is { } e ? e with { Paint = each(e.Paint)! } : null,
-            Shadow = t.Shadow is { } s ? s with { Paint = each(s.Paint)! } : null,
-            Backing = t.Backing is { } b ? b with { Paint = each(b.Paint)! } : null,
-        },
-        ShapeItem s => s with { Fill = each(s.Fill), Line = each(s.Line) },
-        CodeItem c => c with { Paint = each(c.Paint)! },
-        BarcodeItem => item,
-        _ => throw new NotSupportedException($"What {item.Kind} is painted with is not known."),
-    };
 }

@@ -2,7 +2,7 @@ using System.Numerics;
 
 namespace Lumbeck.Core.Measures;
 
-/// <summary>How a house rounds a spine (GEOMETRY.md, From pages to spine).</summary>
+/// <summary>How a house rounds a spine (docs/geometry.md, From pages to spine).</summary>
 public enum Rounding { None, Nearest, Up }
 
 /// <summary>

@@ -2,7 +2,7 @@ namespace Lumbeck.Core.Measures;
 
 /// <summary>
 /// A physical length. Exact for inches, mils, micrometres, millimetres and points: stored in
-/// 1/1,143,000,000 inch, which makes all of them whole (GEOMETRY.md, Quantities). Range about ±8 × 10⁹ inches.
+/// 1/1,143,000,000 inch, which makes all of them whole (docs/geometry.md, Quantities). Range about ±8 × 10⁹ inches.
 /// </summary>
 public readonly record struct Length : IComparable<Length>
 {

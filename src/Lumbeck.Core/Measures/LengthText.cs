@@ -3,7 +3,7 @@ using System.Text.RegularExpressions;
 
 namespace Lumbeck.Core.Measures;
 
-/// <summary>Lengths and sizes as people type and read them (GEOMETRY.md, Quantities).</summary>
+/// <summary>Lengths and sizes as people type and read them (docs/geometry.md, Quantities).</summary>
 public static partial class LengthText
 {
     private const string Vulgar = "¼½¾⅛⅜⅝⅞⅓⅔";

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace Lumbeck.Core.Type;
 
 /// <summary>Which side lines are flush with: left and right are those of text that runs from left to right, and change places in text that runs the other way.</summary>
@@ -35,6 +37,20 @@ public sealed record TextStyle
     public Length Indent { get; init; }
     public bool Hyphenate { get; init; }
 
+    /// <summary>Least and greatest size of type.</summary>
+    public static readonly Length SizeLeast = Length.FromPoints(1), SizeMost = Length.FromPoints(1000);
+
+    /// <summary>No length of a text's setting is longer.</summary>
+    internal static readonly Length Far = Length.FromMillimetres(5000);
+
+    /// <summary>Whether every figure is within its range.</summary>
+    [JsonIgnore]
+    public bool IsSound =>
+        Size >= SizeLeast && Size <= SizeMost && Leading is >= 0.5m and <= 5 && Tracking is >= -300 and <= 2000
+        && Enum.IsDefined(Align) && Enum.IsDefined(Stand) && Enum.IsDefined(Case)
+        && Length.Abs(Raise) <= Far && Length.Abs(Indent) <= Far && Length.Abs(Space) <= Far
+        && Features is not null && FeatureText.IsSound(Features);
+
     /// <summary>The same with what a run has of its own.</summary>
     public TextStyle With(RunStyle run) => this with
     {
@@ -70,6 +86,15 @@ public sealed record RunStyle
     public bool? Hyphenate { get; init; }
 
     public static RunStyle None { get; } = new();
+
+    /// <summary>Whether every figure that is given is within its range.</summary>
+    [JsonIgnore]
+    public bool IsSound =>
+        (Size is not { } size || (size >= TextStyle.SizeLeast && size <= TextStyle.SizeMost))
+        && (Leading is null or (>= 0.5m and <= 5)) && (Tracking is null or (>= -300 and <= 2000))
+        && (Features is null || FeatureText.IsSound(Features))
+        && (Align is not { } align || Enum.IsDefined(align)) && (Case is not { } letters || Enum.IsDefined(letters))
+        && ((Length?[])[Raise, Indent, Space]).All(l => l is not { } length || Length.Abs(length) <= TextStyle.Far);
 
     /// <summary>This, with what another has.</summary>
     public RunStyle With(RunStyle over) => new()

@@ -5,7 +5,7 @@ using Lumbeck.Press.Pdf;
 namespace Lumbeck.Press.Kinds;
 
 /// <summary>
-/// The wrap at its own size over pages a home printer takes (PRINT.md): tiles that overlap by a glue tab, with lines to cut and fold by, and a ruler that proves the scale.
+/// The wrap at its own size over pages a home printer takes (docs/press-files.md): tiles that overlap by a glue tab, with lines to cut and fold by, and a ruler that proves the scale.
 /// </summary>
 internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan plan, Func<FaceId, EmbeddedFace> faces, FaceShelf shelf)
 {

@@ -6,7 +6,7 @@ namespace Lumbeck.Press.Pictures;
 /// <summary>What can be told of a picture from a small copy of it: its colours, and those the press can't show.</summary>
 public static class PictureLooks
 {
-    /// <summary>From this difference on (CIEDE2000) a colour counts as lost (CHECKS.md, picture.colour).</summary>
+    /// <summary>From this difference on (CIEDE2000) a colour counts as lost (docs/checks.md, picture.colour).</summary>
     public const double Lost = 6;
 
     /// <summary>The colours that a picture is made of, as the press shows them, the most frequent first: means of clusters in Lab, from fixed beginnings.</summary>

@@ -112,7 +112,7 @@ public static class PictureMaking
         return image.Contains("orientation") && Convert.ToInt32(image.Get("orientation"), CultureInfo.InvariantCulture) > 1 ? image.CopyMemory().Autorot() : image.Copy();
     }
 
-    /// <summary>PRINT.md, Colour: RGB through ICC, relative with black-point compensation or as the house has it; CMYK keeps its numbers; gray stays black alone.</summary>
+    /// <summary>docs/press-files.md, Colour: RGB through ICC, relative with black-point compensation or as the house has it; CMYK keeps its numbers; gray stays black alone.</summary>
     internal static Image Press(Image image, PressCondition condition, bool convert) => image.Interpretation switch
     {
         Enums.Interpretation.Cmyk when convert && image.Contains("icc-profile-data") => ToPress(image, condition, null),

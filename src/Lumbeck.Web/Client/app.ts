@@ -15,9 +15,10 @@ import { book } from './book';
 import { reveal, toggled, withGroup } from './hand';
 import { onWrap, pressed, words } from './keys';
 import { shop } from './matching';
-import { answered, pending, pick, picked, send, tryOut, untry } from './queue';
+import { answered, pending, pick, picked, send, tryOut, untry, write } from './queue';
 import { tour, leave as leaveTour } from './tour';
 import { alone, farther, fitItem, fitPanel, fitSheet, measureScreen, nearer, trueSize } from './view';
+import type { Beside } from './wire';
 
 const closest = (e: Event, selector: string) => (e.target instanceof Element ? e.target.closest<HTMLElement>(selector) : null);
 const onJob = document.body.dataset.base !== undefined;
@@ -38,25 +39,24 @@ document.addEventListener('click', e => {
     const href = at.getAttribute('href')!;
     return void answered().then(() => { location.href = href; });
   }
-  if ((at = closest(e, '[data-step]'))) return send({ step: at.dataset.step });
+  if ((at = closest(e, '[data-step]'))) return send({ is: 'step', way: at.dataset.step === 'forward' ? 'forward' : 'back' });
   if ((at = closest(e, 'button[data-fact]'))) {
     closest(e, 'details[data-picks]')?.removeAttribute('open');
-    if (at.dataset.fact!.startsWith('items/')) return send({ items: picked(), path: at.dataset.fact, text: at.dataset.text });
-    return send({ path: at.dataset.fact, text: at.dataset.text });
+    return write(at.dataset.fact!, at.dataset.text ?? '');
   }
   if ((at = closest(e, '[data-see]'))) return sees[at.dataset.see!]?.();
-  if ((at = closest(e, '[data-mend]'))) return send({ mend: at.dataset.mend });
-  if ((at = closest(e, '[data-heed]'))) return send({ waive: at.dataset.heed, text: '' });
-  if ((at = closest(e, '[data-looked]'))) return send({ looked: at.dataset.looked });
-  if ((at = closest(e, '[data-design]'))) { closest(e, 'details[data-picks]')?.removeAttribute('open'); return send({ design: at.dataset.design, order: Number(at.dataset.number ?? 0) }); }
-  if ((at = closest(e, '[data-take]'))) return send({ take: at.dataset.take });
-  if ((at = closest(e, '[data-order]'))) return send({ items: picked(), order: Number(at.dataset.order) });
+  if ((at = closest(e, '[data-mend]'))) return send({ is: 'mend', finding: at.dataset.mend! });
+  if ((at = closest(e, '[data-heed]'))) return send({ is: 'waive', rule: at.dataset.heed!, reason: '' });
+  if ((at = closest(e, '[data-looked]'))) return send({ is: 'looked', item: at.dataset.looked === 'all' ? null : at.dataset.looked! });
+  if ((at = closest(e, '[data-design]'))) { closest(e, 'details[data-picks]')?.removeAttribute('open'); return send(at.dataset.design === 'new' ? { is: 'new-take' } : { is: 'choose-take', number: Number(at.dataset.number ?? 0) }); }
+  if ((at = closest(e, '[data-take]'))) return send({ is: 'take-over', what: at.dataset.take as Beside });
+  if ((at = closest(e, '[data-order]'))) return send({ is: 'order', items: picked(), steps: Number(at.dataset.order) });
   if ((at = closest(e, '[data-arrange]'))) return arrange(at.dataset.arrange!, at.dataset.panel);
-  if ((at = closest(e, '[data-remove]'))) return send({ items: picked(), remove: true });
+  if ((at = closest(e, '[data-remove]'))) return send({ is: 'remove', items: picked() });
   if ((at = closest(e, '[data-add]'))) {
     const id = `${at.dataset.add}-${crypto.randomUUID().slice(0, 8)}`;
-    const swatch = at.dataset.add === 'swatch';
-    return send({ item: id, add: at.dataset.add, panel: at.dataset.panel }, false, () => { if (!swatch) choose([id]); });
+    if (at.dataset.add === 'swatch') return send({ is: 'add-swatch', swatch: id });
+    return send({ is: 'add', item: id, kind: at.dataset.add!, panel: at.dataset.panel ?? '' }, { done: () => choose([id]) });
   }
   if ((at = closest(e, '[data-group][data-row]'))) {
     e.preventDefault();
@@ -73,12 +73,14 @@ document.addEventListener('click', e => {
 /** One press on what is picked; copies are picked in place of what they were made of. */
 export function arrange(how: string, panel?: string): void {
   const items = picked();
-  if (how === 'swap-covers') return send({ arrange: how });
-  if (!['copy', 'other-cover', 'copy-to'].includes(how)) return send({ items, arrange: how });
-  const made = `${items[0].replace(/-[0-9a-f]{8}(-\d+)?$/, '').slice(0, 24)}-${crypto.randomUUID().slice(0, 8)}`;
-  send({ items, arrange: how, new: made, panel: panel ?? null }, false, () => {
-    const ids = [...document.querySelectorAll<HTMLElement>(`[id^="row-${made}"]`)].map(r => r.id.slice(4));
-    if (ids.length > 0) choose(ids);
+  if (how === 'swap-covers') return send({ is: 'swap-covers' });
+  if (!['copy', 'other-cover', 'copy-to'].includes(how)) return send({ is: 'arrange', items, how });
+  const made = `${items[0]!.replace(/-[0-9a-f]{8}(-\d+)?$/, '').slice(0, 24)}-${crypto.randomUUID().slice(0, 8)}`;
+  send({ is: 'arrange', items, how, new: made, panel: panel ?? null }, {
+    done: () => {
+      const ids = [...document.querySelectorAll<HTMLElement>(`[id^="row-${made}"]`)].map(r => r.id.slice(4));
+      if (ids.length > 0) choose(ids);
+    },
   });
 }
 
@@ -100,7 +102,7 @@ export function choose(ids: string[]): void {
 const tries = 'button[data-try]';
 const show = (e: Event): void => {
   const at = onJob ? closest(e, tries) : null;
-  if (at) void tryOut(at.dataset.take ? { take: at.dataset.take } : { path: at.dataset.fact, text: at.dataset.text });
+  if (at) void tryOut(at.dataset.take ? { is: 'take-over', what: at.dataset.take as Beside } : { is: 'write', path: at.dataset.fact!, text: at.dataset.text ?? '' });
 };
 const hide = (e: Event): void => { if (onJob && closest(e, tries)) untry(); };
 document.addEventListener('pointerenter', show, true);
@@ -117,7 +119,7 @@ document.addEventListener('keydown', e => {
     // In a field with words not sent yet, the browser's own undo is what is meant.
     if (typing && (e.target as HTMLElement).dataset.dirty === 'true') return;
     e.preventDefault();
-    return send({ step: key === 'y' || e.shiftKey ? 'forward' : 'back' });
+    return send({ is: 'step', way: key === 'y' || e.shiftKey ? 'forward' : 'back' });
   }
   const book = document.querySelector<HTMLDetailsElement>('#swatch-book[open],#looks[open],details[data-picks][open]');
   if (e.key === 'Escape' && book) return void (book.open = false);
@@ -133,7 +135,7 @@ document.addEventListener('submit', e => {
     e.preventDefault();
     const reason = form.querySelector<HTMLInputElement>('input')!;
     if (!reason.value.trim()) return reason.focus();
-    return send({ waive: form.dataset.waive, text: reason.value });
+    return send({ is: 'waive', rule: form.dataset.waive, reason: reason.value });
   }
   if (pending()) {
     e.preventDefault();
@@ -146,7 +148,7 @@ document.addEventListener('submit', e => {
 // A box that is ticked or not sends itself.
 document.addEventListener('change', e => {
   const box = e.target instanceof HTMLInputElement && e.target.dataset.toggle ? e.target : null;
-  if (box) send({ path: box.dataset.toggle, text: box.checked ? 'yes' : 'no' });
+  if (box) write(box.dataset.toggle!, box.checked ? 'yes' : 'no');
 });
 
 // A form that is only a file is sent as soon as one is picked.

@@ -46,12 +46,12 @@ function build(): void {
   body!.replaceChildren();
   const of = (part: string) => data<Panel>('panels').find(p => p.part === part)?.face;
   const [front, back, spine] = [of('front'), of('back'), of('spine')];
-  const cover = front ?? back ?? data<Panel>('panels')[0].face;
-  const k = Math.min(420 / cover[3], 330 / cover[2]);
-  const [w, h] = [cover[2] * k, cover[3] * k];
+  const cover = front ?? back ?? data<Panel>('panels')[0]!.face;
+  const k = Math.min(420 / cover[3]!, 330 / cover[2]!);
+  const [w, h] = [cover[2]! * k, cover[3]! * k];
   const d = Math.max(2, (spine?.[2] ?? 3) * k);
   // Seen from the front of a book bound at its left, the spine is at the left; bound at its right, at the right.
-  bound = spine && front ? (spine[0] < front[0] ? -1 : 1) : -1;
+  bound = spine && front ? (spine[0]! < front[0]! ? -1 : 1) : -1;
   body!.append(face('pages', d - 2, h - 4, `rotateY(90deg) translateZ(${-bound * (w / 2 - 3)}px)`));
   body!.append(face('pages', w - 4, d - 2, `rotateX(90deg) translateZ(${h / 2 - 3}px)`), face('pages', w - 4, d - 2, `rotateX(-90deg) translateZ(${h / 2 - 3}px)`));
   // A hair wider than they are, so that no paper shows between them.
@@ -61,7 +61,7 @@ function build(): void {
   for (const [part, side] of [['front-flap', 1], ['back-flap', -1]] as [string, number][]) {
     const f = of(part);
     if (!f) continue;
-    const fw = f[2] * k;
+    const fw = f[2]! * k;
     const out = -bound * (w / 2);
     body!.append(face(part, fw, h, `translateX(${out}px) translateZ(${(side * d) / 2}px) rotateY(${side * -bound * 68}deg) translateX(${(-bound * fw) / 2}px) ${side < 0 ? 'rotateY(180deg)' : ''}`, f));
   }

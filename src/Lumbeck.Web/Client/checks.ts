@@ -1,5 +1,6 @@
 // Rules that look at inks follow a moment after the hand rests.
 import { plated } from './queue';
+import { four } from './sheet';
 import { fit } from './view';
 
 let waiting: ReturnType<typeof setTimeout> | undefined;
@@ -24,9 +25,9 @@ document.addEventListener('lumbeck:settled', soon);
 soon();
 
 // Whoever comes from a finding has its spot in view.
-const spot = document.body.dataset.spot?.split(' ').map(Number);
-if (spot?.length === 4) {
-  const [x, y, w, h] = spot;
+const spot = document.body.dataset.spot;
+if (spot) {
+  const [x, y, w, h] = four(spot);
   const least = 110;
   const [fw, fh] = [Math.max(w, least), Math.max(h, least)];
   fit({ x: x + w / 2 - fw / 2, y: y + h / 2 - fh / 2, w: fw, h: fh }, 0.25);

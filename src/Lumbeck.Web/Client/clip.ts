@@ -1,5 +1,7 @@
 // Items carried as text on the clipboard, between panels, takes and jobs.
+import { post } from './post';
 import { picked, send, tell } from './queue';
+import type { Copying } from './wire';
 import { pointedAt } from './view';
 import { choose } from './app';
 
@@ -8,15 +10,12 @@ const onWrap = document.body.dataset.place === 'Wrap';
 
 async function copy(remove: boolean): Promise<void> {
   const items = picked();
-  const text = fetch(`${document.body.dataset.base}/clip`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json', 'X-Lumbeck-Token': document.querySelector<HTMLMetaElement>('meta[name=lumbeck-token]')?.content ?? '' },
-    body: JSON.stringify({ items }),
-  }).then(a => { if (!a.ok) throw new Error(); return a.text(); });
+  const asked: Copying = { items };
+  const text = post(`${document.body.dataset.base}/clip`, asked).then(a => { if (!a.ok) throw new Error(); return a.text(); });
   try {
     // The browser wants to be asked before the answer is there.
     await navigator.clipboard.write([new ClipboardItem({ 'text/plain': text.then(t => new Blob([t], { type: 'text/plain' })) })]);
-    if (remove) send({ items, remove: true });
+    if (remove) send({ is: 'remove', items });
   } catch {
     tell('This browser did not let the items onto the clipboard.');
   }
@@ -41,8 +40,10 @@ document.addEventListener('paste', e => {
 function paste(text: string): void {
   if (text.length > 3_500_000) return tell('What was pasted is more than a cover holds; nothing was changed.');
   const made = `paste-${crypto.randomUUID().slice(0, 8)}`;
-  send({ paste: text, new: made, panel: pointedAt() ?? null }, false, () => {
-    const ids = [...document.querySelectorAll<HTMLElement>(`[id^="row-${made}-"]`)].map(r => r.id.slice(4));
-    if (ids.length > 0) choose(ids);
+  send({ is: 'paste', text, new: made, panel: pointedAt() ?? null }, {
+    done: () => {
+      const ids = [...document.querySelectorAll<HTMLElement>(`[id^="row-${made}-"]`)].map(r => r.id.slice(4));
+      if (ids.length > 0) choose(ids);
+    },
   });
 }

@@ -7,8 +7,10 @@ document.addEventListener('click', e => {
   const at = e.target instanceof Element ? e.target.closest<HTMLElement>('[data-colours]') : null;
   if (!at) return;
   const made = `swatch-${crypto.randomUUID().slice(0, 8)}`;
-  if (at.dataset.colours === 'palette') send({ colours: 'palette', item: at.dataset.item, new: made }, false, () => announce('Its colours are swatches now'));
-  else send({ colours: at.dataset.colours, item: at.dataset.swatch, order: Number(at.dataset.orderOf ?? 0), new: made });
+  const swatch = at.dataset.swatch ?? '';
+  if (at.dataset.colours === 'palette') send({ is: 'palette', item: at.dataset.item ?? '', new: made }, { done: () => announce('Its colours are swatches now') });
+  else if (at.dataset.colours === 'remove') send({ is: 'remove-swatch', swatch });
+  else send({ is: 'harmony', swatch, number: Number(at.dataset.orderOf ?? 0), new: made });
 });
 
 document.addEventListener('change', e => {

@@ -1,4 +1,6 @@
 // The drift test: what is cut and folded, moved as far as knife and folds may wander.
+import { four } from './sheet';
+
 const drift = () => document.getElementById('drift-now') as SVGSVGElement | null;
 const slider = (name: string) => document.getElementById(`drift-${name}`) as HTMLInputElement | null;
 
@@ -11,14 +13,14 @@ function at(name: string): number {
 function show(): void {
   const svg = drift();
   if (!svg) return;
-  const [x, y, w, h] = (svg.dataset.trim ?? '').split(' ').map(Number);
-  const [across, down, fold] = ['across', 'down', 'fold'].map(at);
+  const [x, y, w, h] = four(svg.dataset.trim);
+  const [across, down, fold] = [at('across'), at('down'), at('fold')];
   svg.setAttribute('viewBox', `${x + across} ${y + down} ${w} ${h}`);
   document.getElementById('drift-folds')?.setAttribute('transform', `translate(${fold} 0)`);
   for (const n of ['across', 'down', 'fold']) {
     const says = document.getElementById(`drift-${n}-says`);
     const s = slider(n);
-    if (says && s) says.textContent = says.dataset.figures!.split('|')[Number(s.value) - Number(s.min)];
+    if (says && s) says.textContent = says.dataset.figures!.split('|')[Number(s.value) - Number(s.min)] ?? '';
   }
 }
 

@@ -1,5 +1,5 @@
 // Choosing a face: every one shows the item's own words; lists are narrowed here, without asking anew.
-import { pick, picked, send, tell } from './queue';
+import { pick, picked, tell, write } from './queue';
 import { upload } from './upload';
 
 const dialog = document.getElementById('faces') as HTMLDialogElement | null;
@@ -41,7 +41,7 @@ document.addEventListener('click', e => {
   if (opener) return open(opener.dataset.faces!, opener.dataset.range ?? '');
   const row = e.target.closest<HTMLElement>('[data-face-id]');
   if (!row) return;
-  send({ path: body!.querySelector<HTMLElement>('#face-list')!.dataset.path, text: row.dataset.faceId });
+  write(body!.querySelector<HTMLElement>('#face-list')!.dataset.path!, row.dataset.faceId!);
   dialog!.close();
 });
 body?.addEventListener('input', narrow);
@@ -53,7 +53,7 @@ body?.addEventListener('change', e => {
   upload(file, '/faces', {}, 'Looking at', answer => {
     const { id, name } = JSON.parse(answer.responseText) as { id: string; name: string };
     const path = body!.querySelector<HTMLElement>('#face-list')?.dataset.path;
-    if (path) send({ path, text: id });
+    if (path) write(path, id);
     tell(`${name} is in the drawer.`);
     pick(picked());
   });

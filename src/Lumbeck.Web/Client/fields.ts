@@ -1,5 +1,5 @@
 // A field that shows a fact sends its text when it is left, and some while they are typed.
-import { pick, picked, send, tryOut, untry, wrong } from './queue';
+import { pick, tryOut, untry, write, wrong } from './queue';
 
 type Field = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
 let gesture = '';
@@ -16,7 +16,7 @@ function commit(field: Field, quiet: boolean): void {
     untry();
     return;
   }
-  send({ path, text: field.value, gesture, ...(path.startsWith('items/') ? { items: picked() } : {}) }, quiet);
+  write(path, field.value, { gesture, quiet });
 }
 
 document.addEventListener('focusin', e => {
@@ -33,7 +33,7 @@ document.addEventListener('input', e => {
   field.dataset.dirty = 'true';
   clearTimeout(timer);
   // What moves the sheet is shown as it would be, and taken over when the field is left; words are taken over as they are typed.
-  if (field.dataset.try === 'true') timer = window.setTimeout(() => void tryOut({ path: field.dataset.fact, text: field.value }), 120);
+  if (field.dataset.try === 'true') timer = window.setTimeout(() => void tryOut({ is: 'write', path: field.dataset.fact!, text: field.value }), 120);
   else if (field.dataset.live === 'true') timer = window.setTimeout(() => commit(field, true), 180);
 });
 

@@ -1,9 +1,10 @@
 // The hand on the sheet: items are picked, carried, sized and turned by pointer, on the sheet and in the spine's lens.
 // It all runs here until the hand lets go; then one edit goes to the server, whose answer is what stays.
-import { answered, pick, picked, send, type Laid } from './queue';
+import { answered, pick, picked, send } from './queue';
 import { at, corners, drawPicked, GRIPS, hitOf, hits, pickedHits, pixel, round, sheet, surfaceOf, toSheet, type Box, type Hit, type Surface } from './sheet';
 import { clear, figure, show, Snaps } from './snap';
 import { panning } from './view';
+import type { Laid } from './wire';
 
 /** How near, in pixels, a line draws. */
 const NEAR = 6;
@@ -111,26 +112,26 @@ function carry(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   if (down) dy = down.by;
   preview(g, () => new DOMMatrix([1, 0, 0, 1, dx, dy]));
   show(e, px, [`${figure(dx)} ${dx < 0 ? 'left' : 'right'}, ${figure(dy)} ${dy < 0 ? 'up' : 'down'}`], across, down, { ...g.box, x: g.box.x + dx, y: g.box.y + dy });
-  g.result = dx === 0 && dy === 0 ? null : () => send({ items: g.items.map(h => h.id), carriedX: dx, carriedY: dy });
+  g.result = dx === 0 && dy === 0 ? null : () => send({ is: 'carry', items: g.items.map(h => h.id), right: dx, down: dy });
 }
 
 function push(g: Gesture, p: Point, px: number, e: PointerEvent): void {
-  const h = g.items[0];
+  const h = g.items[0]!;
   const back = h.m.inverse();
   const [a, b] = [at(back, g.from.x, g.from.y), at(back, p.x, p.y)];
   const [dx, dy] = [b.x - a.x, b.y - a.y];
   const image = document.querySelector<SVGElement>(pictureOf(h.id));
   if (!image) return;
   g.art = [{ e: image, was: g.art[0]?.e === image ? g.art[0].was : image.getAttribute('transform') ?? '' }];
-  image.setAttribute('transform', `translate(${dx} ${dy}) ${g.art[0].was}`);
+  image.setAttribute('transform', `translate(${dx} ${dy}) ${g.art[0]!.was}`);
   show(e, px, [`picture ${figure(dx)} ${dx < 0 ? 'left' : 'right'}, ${figure(dy)} ${dy < 0 ? 'up' : 'down'}`], null, null);
-  g.result = dx === 0 && dy === 0 ? null : () => send({ items: [h.id], pushedX: dx, pushedY: dy });
+  g.result = dx === 0 && dy === 0 ? null : () => send({ is: 'push', item: h.id, right: dx, down: dy });
 }
 
 function turn(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   const c = { x: g.box.x + g.box.w / 2, y: g.box.y + g.box.h / 2 };
   const angle = (q: Point) => (Math.atan2(q.y - c.y, q.x - c.x) * 180) / Math.PI;
-  const one = g.items.length === 1 ? g.items[0].turned : 0;
+  const one = g.items.length === 1 ? g.items[0]!.turned : 0;
   let to = one + angle(p) - angle(g.from);
   const quarter = Math.round(to / 90) * 90;
   if (e.shiftKey) to = Math.round(to / 15) * 15;
@@ -141,7 +142,7 @@ function turn(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   preview(g, () => m);
   const shown = ((to % 360) + 360) % 360;
   show(e, px, [`${Number(shown.toFixed(1))}°`, shown !== 0 && shown % 90 === 0 ? 'quarter turn' : undefined], null, null);
-  g.result = by === 0 ? null : () => send({ laid: g.items.map(h => { const o = at(h.m, h.w / 2, h.h / 2); const q = at(m, o.x, o.y); return { item: h.id, x: q.x, y: q.y, turned: h.turned + by }; }) });
+  g.result = by === 0 ? null : () => send({ is: 'lay', laid: g.items.map(h => { const o = at(h.m, h.w / 2, h.h / 2); const q = at(m, o.x, o.y); return { item: h.id, x: q.x, y: q.y, turned: h.turned + by }; }) });
 }
 
 /** Sides are dragged in the item's own axes; of several items, in the sheet's. */
@@ -149,7 +150,7 @@ function size(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   const one = g.items.length === 1 ? g.items[0] : null;
   const m = one?.m ?? new DOMMatrix([1, 0, 0, 1, g.box.x, g.box.y]);
   const [w, h] = one ? [one.w, one.h] : [g.box.w, g.box.h];
-  const [ax, ay] = GRIPS[g.grip];
+  const [ax, ay] = GRIPS[g.grip]!;
   const square = Math.abs(m.b * m.a) < 1e-6;
   let [across, down]: [ReturnType<Snaps['point']> | null, ReturnType<Snaps['point']> | null] = [null, null];
   if (!e.altKey && square) {
@@ -183,6 +184,7 @@ function size(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   preview(g, () => whole, false);
   show(e, px, [`${figure(nw)} × ${figure(nh)}`], across?.line ?? null, down?.line ?? null);
   g.result = nw === w && nh === h ? null : () => send({
+    is: 'lay',
     laid: g.items.map((i): Laid => {
       const o = at(i.m, i.w / 2, i.h / 2);
       const c = at(whole, o.x, o.y);

@@ -26,7 +26,7 @@ export async function words(): Promise<void> {
   catch { at.textContent = 'The server does not answer.'; }
 }
 
-const toggle = (fact: string): void => send({ items: picked(), path: `items/${fact}`, text: document.querySelector(`[data-fact$="/${fact}"][aria-pressed="true"]`) ? 'no' : 'yes' });
+const toggle = (fact: string): void => send({ is: 'write-each', items: picked(), fact, text: document.querySelector(`[data-fact$="/${fact}"][aria-pressed="true"]`) ? 'no' : 'yes' });
 
 /** A key pressed on the sheet or a list; true where it did something. */
 export function pressed(e: KeyboardEvent): boolean {
@@ -39,22 +39,22 @@ export function pressed(e: KeyboardEvent): boolean {
   if (key === 'e') { tour(e.shiftKey ? -1 : 1); return true; }
   if (key === 'Escape') { if (touring()) leave(); else if (items.length > 0) choose([]); else return false; return true; }
   if (key === 'n') { const to = next(e.shiftKey ? -1 : 1); if (to) choose([to]); return true; }
-  if (key === 'x') { send({ arrange: 'swap-covers' }); return true; }
+  if (key === 'x') { send({ is: 'swap-covers' }); return true; }
   if (!e.shiftKey || key === '+' || key === '$') if (sees[key]) { sees[key](); return true; }
-  if (key === 'Enter' && items.length === 1 && !(e.target instanceof HTMLButtonElement || e.target instanceof HTMLAnchorElement) && hits().find(h => h.id === items[0] && h.kind === 'text' && !h.locked)) { typeOn(items[0]); return true; }
+  if (key === 'Enter' && items.length === 1 && !(e.target instanceof HTMLButtonElement || e.target instanceof HTMLAnchorElement) && hits().find(h => h.id === items[0] && h.kind === 'text' && !h.locked)) { typeOn(items[0]!); return true; }
   const arrow = arrows[e.key];
   if (items.length === 0) { if (arrow) push(arrow[0], arrow[1], e.shiftKey); return arrow !== undefined; }
   if (!e.shiftKey && arranges[key]) { arrange(arranges[key]); return true; }
-  if (key === '[' || key === ']') { send({ items, order: key === ']' ? 1 : -1 }); return true; }
-  if (key === 'r' && !e.shiftKey) { if (document.querySelector('[data-fact$="/grow"]')) send({ items, path: 'items/grow', text: 'next' }); return true; }
+  if (key === '[' || key === ']') { send({ is: 'order', items, steps: key === ']' ? 1 : -1 }); return true; }
+  if (key === 'r' && !e.shiftKey) { if (document.querySelector('[data-fact$="/grow"]')) send({ is: 'write-each', items, fact: 'grow', text: 'next' }); return true; }
   if (key === 'l') { toggle('locked'); return true; }
   if (key === 'h') { toggle('hidden'); return true; }
-  if (key === 'Delete' || key === 'Backspace') { send({ items, remove: true }); return true; }
+  if (key === 'Delete' || key === 'Backspace') { send({ is: 'remove', items }); return true; }
   if (!arrow) return false;
   // A burst of keys is one step back.
   if (burst.id === '' || e.timeStamp - burst.at > 900) burst.id = crypto.randomUUID();
   burst.at = e.timeStamp;
-  send({ items, right: arrow[0], down: arrow[1], far: e.shiftKey, gesture: burst.id });
+  send({ is: 'nudge', items, right: arrow[0], down: arrow[1], far: e.shiftKey }, { gesture: burst.id });
   return true;
 }
 

@@ -53,7 +53,7 @@ document.addEventListener('pointerdown', e => {
   if (marking.marks.length === 4) {
     const { item, marks } = marking;
     stop();
-    return send({ item, marks });
+    return send({ is: 'span-words', item, marks });
   }
   draw(sheet!, 'path', { id: 'marks', class: 'drawn-to', d: `M${p.x} ${p.y - 40}V${p.y + 40}` });
   document.getElementById('marking')!.textContent = 'Click where they end';

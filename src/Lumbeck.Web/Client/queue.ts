@@ -1,15 +1,16 @@
 // Edits leave the page one after the other, in the order they were made, and none is dropped:
 // what the server has not answered is sent again under its own id, which it applies only once.
 import { htmx } from './htmx';
+import { post } from './post';
+import type { Ask, Place, Problem, Sent } from './wire';
 
-export type Laid = { item: string; x: number; y: number; w?: number; h?: number; turned?: number };
-export type Wire = Record<string, string | number | boolean | null | undefined | string[] | number[] | Laid[]>;
-type Entry = { wire: Wire; quiet: boolean; done?: () => void; failed?: number };
+/** Whether its maker still types, what follows once it is answered, and the gesture it is a part of. */
+export type How = { quiet?: boolean; done?: () => void; gesture?: string };
+type Entry = { id: string; ask: Ask; how: How; over?: boolean; failed?: number };
 
 const session = crypto.randomUUID();
 const body = document.body;
 const base = body.dataset.base ?? ''; // the job's or house's own address
-const token = document.querySelector<HTMLMetaElement>('meta[name=lumbeck-token]')?.content ?? '';
 
 let tick = Number(body.dataset.tick ?? 0);
 // Ids of picked items, parted by commas, the one picked last at the end; after an @ the letters that are picked in it, while it is typed in.
@@ -25,7 +26,7 @@ let trying = 0;
 let outdated = false;
 
 /** The picked items, the one picked last at the end. */
-export const picked = (): string[] => wanted?.split('@')[0].split(',') ?? [];
+export const picked = (): string[] => wanted?.split('@')[0]?.split(',') ?? [];
 
 /** Which letters are picked in the text that is typed in; '' for a caret alone. */
 export function editing(letters: string): void {
@@ -43,14 +44,30 @@ export function typeIn(id: string, letters: string | null): void {
 }
 
 /** Puts an edit in the queue. A quiet one is sent while its maker still types: what it can't read is not told yet. */
-export function send(wire: Wire, quiet = false, done?: () => void): void {
+export function send(ask: Ask, how: How = {}): void {
   // A newer text for the same fact makes an older one that has not left yet unnecessary.
-  const same = wire.path && waiting.findIndex((e, i) => i > 0 && e.wire.path === wire.path && e.wire.gesture === wire.gesture);
-  if (typeof same === 'number' && same > 0) waiting.splice(same, 1);
+  const same = fact(ask) ? waiting.findIndex((e, i) => i > 0 && fact(e.ask) === fact(ask) && e.how.gesture === how.gesture) : 0;
+  if (same > 0) waiting.splice(same, 1);
+  put({ id: crypto.randomUUID(), ask, how });
+}
+
+function put(entry: Entry): void {
   trying++;
-  waiting.push({ wire: { id: crypto.randomUUID(), ...wire }, quiet, done });
+  waiting.push(entry);
   void drain();
 }
+
+/** The fact that an asking writes. */
+const fact = (ask: Ask): string => (ask.is === 'write' ? ask.path : ask.is === 'write-each' ? `items/${ask.fact}` : '');
+
+/** Writes a fact, or the same one of all that is picked. */
+export function write(path: string, text: string, how: How = {}): void {
+  send(path.startsWith('items/') ? { is: 'write-each', items: picked(), fact: path.slice(6), text } : { is: 'write', path, text }, how);
+}
+
+/** What is asked, with what the page shows meanwhile. */
+const sent = (id: string, ask: Ask, more: Partial<Sent> = {}): Sent =>
+  ({ id, session, seen: tick, place: body.dataset.place as Place, sheet: Number(body.dataset.sheet ?? 0), tried: false, ask, ...more });
 
 /** Whether anything has not been answered yet. */
 export const pending = () => waiting.length > 0;
@@ -68,14 +85,10 @@ export function pick(items: string[]): void {
 }
 
 /** Shows what an edit would do, without making it. */
-export async function tryOut(wire: Wire): Promise<void> {
+export async function tryOut(ask: Ask): Promise<void> {
   const mine = ++trying;
   try {
-    const answer = await fetch(`${base}/try`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json', 'X-Lumbeck-Token': token },
-      body: JSON.stringify({ id: crypto.randomUUID(), session, seen: tick, place: body.dataset.place, sheet: Number(body.dataset.sheet ?? 0), ...wire }),
-    });
+    const answer = await post(`${base}/try`, sent(crypto.randomUUID(), ask));
     // Overtaken by another try, or by the edit itself.
     if (!answer.ok || mine !== trying || waiting.length > 0) return;
     const text = await answer.text();
@@ -104,26 +117,22 @@ async function drain(): Promise<void> {
   try {
     while (waiting.length > 0 || wanted !== shown || outdated) {
       if (waiting.length === 0) { const back = outdated; outdated = false; await news(back); continue; }
-      const entry = waiting[0];
-      const settled = await post(entry);
+      const entry = waiting[0]!;
+      const settled = await leave(entry);
       if (!settled) { await pause(1000); continue; }
       waiting.shift();
-      entry.done?.();
+      entry.how.done?.();
     }
   } finally {
     busy = false;
   }
 }
 
-async function post(entry: Entry): Promise<boolean> {
-  const { wire, quiet } = entry;
+async function leave(entry: Entry): Promise<boolean> {
+  const { id, ask, how, over } = entry;
   let answer: Response;
   try {
-    answer = await fetch(`${base}/edit`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json', 'X-Lumbeck-Token': token },
-      body: JSON.stringify({ session, base: tick, seen: tick, place: body.dataset.place, sheet: Number(body.dataset.sheet ?? 0), open: shown, tried, ...wire }),
-    });
+    answer = await post(`${base}/edit`, sent(id, ask, { base: over ? null : tick, gesture: how.gesture ?? null, open: shown, tried }));
   } catch {
     tell('The server does not answer. What you did is kept here and sent again.');
     return false;
@@ -131,7 +140,7 @@ async function post(entry: Entry): Promise<boolean> {
   if (answer.ok) {
     await show(answer);
     announce(decodeURIComponent(answer.headers.get('X-Says') ?? ''));
-    if (wire.path) wrong(String(wire.path), '');
+    if (fact(ask)) wrong(fact(ask), '');
     clearNotice();
     return true;
   }
@@ -143,11 +152,9 @@ async function post(entry: Entry): Promise<boolean> {
     return true;
   }
   if (answer.status === 413) { tell('That is more than a cover holds; nothing was changed.'); return true; }
-  const said = await answer.json().catch(() => ({ path: '', detail: 'This can’t be done.' }));
-  if (answer.status === 409) conflict(said, wire);
-  else if (!quiet) {
-    wrong(said.path || String(wire.path ?? ''), said.detail, String(wire.path ?? ''));
-  }
+  const said = (await answer.json().catch(() => ({ path: '', detail: 'This can’t be done.' }))) as Problem;
+  if (answer.status === 409) conflict(said, ask, how);
+  else if (!how.quiet) wrong(said.path || fact(ask), said.detail, fact(ask));
   return true;
 }
 
@@ -270,11 +277,12 @@ export function tell(sentence: string): void {
 }
 
 /** Somebody else changed the same fact: both values, and a way on. */
-function conflict(c: { path: string; label: string; theirs: string; yours: string }, wire: Wire): void {
+function conflict(c: Problem, ask: Ask, how: How): void {
+  const [theirs, yours] = [c.theirs ?? '', c.yours ?? ''];
   const n = notice();
   n.dataset.asks = 'true';
   const words = document.createElement('p');
-  words.textContent = `${c.label} was changed elsewhere in the meantime: it now says ${c.theirs || 'nothing'}; you typed ${c.yours || 'nothing'}.`;
+  words.textContent = `${c.label} was changed elsewhere in the meantime: it now says ${theirs || 'nothing'}; you typed ${yours || 'nothing'}.`;
   const choice = (text: string, act: () => void) => {
     const b = document.createElement('button');
     b.type = 'button';
@@ -283,7 +291,7 @@ function conflict(c: { path: string; label: string; theirs: string; yours: strin
     b.onclick = () => { n.remove(); act(); };
     return b;
   };
-  n.append(words, choice(`Keep ${short(c.theirs)}`, () => { undirty(); void news().then(settle); }), choice(`Use ${short(c.yours)}`, () => send({ ...wire, id: crypto.randomUUID(), base: null })));
+  n.append(words, choice(`Keep ${short(theirs)}`, () => { undirty(); void news().then(settle); }), choice(`Use ${short(yours)}`, () => put({ id: crypto.randomUUID(), ask, how, over: true })));
   undirty();
   void news();
 }

@@ -4,12 +4,15 @@ import { picked } from './queue';
 export type Box = { x: number; y: number; w: number; h: number };
 /** An item's own box: `m` carries its points, from its upper left corner, to the sheet. */
 export type Hit = { id: string; kind: string; group: string; locked: boolean; turned: number; m: DOMMatrix; w: number; h: number; box: Box };
-export type Panel = { part: string; says: string; face: number[]; edge: number[]; turn: number };
+export type Four = [number, number, number, number];
+export type Panel = { part: string; says: string; face: Four; edge: Four; turn: number };
 
 export const sheet = document.getElementById('sheet') as unknown as SVGSVGElement | null;
 export const frame = (): DOMStringMap => document.getElementById('frame')?.dataset ?? {};
 export const data = <T>(name: string): T[] => JSON.parse(frame()[name] ?? '[]') as T[];
-export const boxOf = ([x, y, w, h]: number[]): Box => ({ x, y, w, h });
+export const boxOf = ([x, y, w, h]: Four): Box => ({ x, y, w, h });
+/** Four figures as text has them. */
+export const four = (text: string | undefined): Four => { const [x = 0, y = 0, w = 0, h = 0] = (text ?? '').split(' ').map(Number); return [x, y, w, h]; };
 
 const NS = 'http://www.w3.org/2000/svg';
 export function draw(into: Element, name: string, attributes: Record<string, string | number>): SVGElement {
@@ -63,7 +66,7 @@ export const GRIPS: Record<string, [number, number]> = { nw: [0, 0], n: [0.5, 0]
 /** Boxes and grips round what is picked; the same size on screen however near the sheet is. */
 export function drawPicked(): void {
   // All that is measured is measured before anything is drawn: each drawing in between would have the whole page laid out anew.
-  const surfaces = [['sheet', 'hits'], ['lens-drawing', 'lens-hits']].map(([id, hitsOf]) => {
+  const surfaces = ([['sheet', 'hits'], ['lens-drawing', 'lens-hits']] as const).map(([id, hitsOf]) => {
     const svg = document.getElementById(id) as unknown as SVGSVGElement | null;
     const level = id === 'sheet' ? svg : document.getElementById(hitsOf) as unknown as SVGGraphicsElement | null;
     return { id, hitsOf, svg, level, ctm: level?.getScreenCTM() };
@@ -76,7 +79,7 @@ export function drawPicked(): void {
     const over = draw(svg, 'g', id === 'sheet' ? { class: 'over' } : { class: 'over', transform: level!.getAttribute('transform') ?? '' });
     const px = 1 / Math.hypot(ctm.a, ctm.b);
     for (const h of own) box(over, h.m, h.w, h.h);
-    if (own.length === 1) grips(over, own[0].m, own[0].w, own[0].h, px, own[0].kind === 'line' ? ['e', 'w'] : own[0].kind === 'barcode' ? ['nw', 'ne', 'se', 'sw'] : Object.keys(GRIPS));
+    if (own.length === 1) grips(over, own[0]!.m, own[0]!.w, own[0]!.h, px, own[0]!.kind === 'line' ? ['e', 'w'] : own[0]!.kind === 'barcode' ? ['nw', 'ne', 'se', 'sw'] : Object.keys(GRIPS));
     else {
       const all = round(own.flatMap(h => corners(h.m, h.w, h.h)));
       const m = new DOMMatrix([1, 0, 0, 1, all.x, all.y]);
@@ -99,7 +102,7 @@ function grips(into: Element, m: DOMMatrix, w: number, h: number, px: number, wh
   draw(into, 'circle', { class: 'grip', 'data-grip': 'turn', cx: knob.x, cy: knob.y, r: 4.4 * px });
   // Where there is no room between the corners, the sides are left out.
   for (const name of which) {
-    const [ax, ay] = GRIPS[name];
+    const [ax, ay] = GRIPS[name]!;
     if ((ax === 0.5 && w < 9 * q) || (ay === 0.5 && h < 9 * q && which.length > 2)) continue;
     const p = at(m, w * ax, h * ay);
     draw(into, 'rect', { class: 'grip', 'data-grip': name, x: p.x - q, y: p.y - q, width: 2 * q, height: 2 * q });

@@ -53,7 +53,7 @@ export class Snaps {
   private gaps(b: Box, by: number, down: boolean): { at: number; gaps: Gap[] }[] {
     const size = down ? b.h : b.w;
     const here = (down ? b.y : b.x) + by;
-    const one = (o: Box) => (down ? [o.y, o.y + o.h] : [o.x, o.x + o.w]);
+    const one = (o: Box): [number, number] => (down ? [o.y, o.y + o.h] : [o.x, o.x + o.w]);
     const row = this.others.filter(o => (down ? o.x < b.x + b.w && b.x < o.x + o.w : o.y < b.y + b.h && b.y < o.y + o.h)).map(one);
     const across = down ? b.x + b.w / 2 : b.y + b.h / 2;
     const before = row.filter(o => o[1] <= here + size / 2).sort((p, q) => q[1] - p[1]);

@@ -1,9 +1,9 @@
 // The edge tour: stops round the sheet, seen closely, each with what is bare there in words and drawn.
 import { announce } from './queue';
-import { boxOf, data, draw, sheet } from './sheet';
+import { boxOf, data, draw, sheet, type Four } from './sheet';
 import { fit, fitSheet } from './view';
 
-type Stop = { name: string; window: number[]; says: string; bare: number[][] };
+type Stop = { name: string; window: Four; says: string; bare: Four[] };
 let at = -1;
 
 export const touring = () => at >= 0;
@@ -12,7 +12,7 @@ export function tour(by: number): void {
   const stops = data<Stop>('tour');
   at = at < 0 ? (by > 0 ? 0 : stops.length - 1) : at + by;
   if (at < 0 || at >= stops.length) return leave();
-  const stop = stops[at];
+  const stop = stops[at]!;
   fit(boxOf(stop.window), 0);
   bare();
   const caption = document.getElementById('tour')!;

@@ -21,10 +21,10 @@ const own = (): Hit | undefined => hits().find(h => h.id === item);
 const words = (): string => document.querySelector<HTMLElement>(`[data-fact="item/${CSS.escape(item)}/words"]`)?.dataset.value ?? '';
 
 function stops(): Stop[] {
-  return (map().stops ?? '').split(';').filter(s => s).map(s => { const [a, line, x, y, turn, wide] = s.split(' ').map(Number); return { at: a, line, x, y, turn, wide }; });
+  return (map().stops ?? '').split(';').filter(s => s).map(s => { const [a = 0, line = 0, x = 0, y = 0, turn = 0, wide = 0] = s.split(' ').map(Number); return { at: a, line, x, y, turn, wide }; });
 }
 function lines(): Line[] {
-  return (map().lines ?? '').split(';').filter(s => s).map(s => { const [up, down] = s.trim().split(' ').map(Number); return { up, down }; });
+  return (map().lines ?? '').split(';').filter(s => s).map(s => { const [up = 0, down = 0] = s.trim().split(' ').map(Number); return { up, down }; });
 }
 
 /** Begins typing in a text, with the caret where it was pointed at, or all of it picked. */
@@ -75,7 +75,7 @@ function typed(): void {
   burst = performance.now();
   column = null;
   editing('');
-  send({ path: `item/${item}/words`, text: field.value, caret: field.selectionEnd, gesture }, true);
+  send({ is: 'write', path: `item/${item}/words`, text: field.value, caret: field.selectionEnd }, { gesture, quiet: true });
 }
 
 function key(e: KeyboardEvent): void {
@@ -84,7 +84,7 @@ function key(e: KeyboardEvent): void {
   if (e.key === 'Escape') { e.preventDefault(); return leave(); }
   if ((e.ctrlKey || e.metaKey) && ['z', 'y'].includes(e.key.toLowerCase())) {
     e.preventDefault();
-    return send({ step: e.key.toLowerCase() === 'y' || e.shiftKey ? 'forward' : 'back' });
+    return send({ is: 'step', way: e.key.toLowerCase() === 'y' || e.shiftKey ? 'forward' : 'back' });
   }
   if (e.ctrlKey || e.metaKey || e.altKey) return;
   const to = e.key === 'ArrowUp' ? beside(-1) : e.key === 'ArrowDown' ? beside(1) : e.key === 'Home' ? end(0) : e.key === 'End' ? end(1) : null;

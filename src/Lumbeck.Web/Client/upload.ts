@@ -1,4 +1,5 @@
 // A file goes to the server as it is, one at a time, with its progress and a way to leave it.
+import { postFile } from './post';
 import { tell } from './queue';
 
 let sending = false;
@@ -27,9 +28,6 @@ export function upload(file: File, address: string, query: Record<string, string
     tell(said);
   };
   request.onerror = () => { lost = true; };
-  request.open('POST', `${address}?${new URLSearchParams({ name: file.name, ...query })}`);
-  request.setRequestHeader('X-Lumbeck-Token', document.querySelector<HTMLMetaElement>('meta[name=lumbeck-token]')?.content ?? '');
-  request.setRequestHeader('Content-Type', 'application/octet-stream');
   progress(`Taking in ${file.name}…`);
-  request.send(file);
+  postFile(request, `${address}?${new URLSearchParams({ name: file.name, ...query })}`, file);
 }

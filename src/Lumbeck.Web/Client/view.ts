@@ -1,6 +1,6 @@
 // Seeing the sheet: near and far, one panel alone, its true size, zones by kind. Nothing here changes the cover.
 import { picked } from './queue';
-import { boxOf, data, draw, frame, hits, pickedHits, round, sheet, toSheet, type Box, type Panel } from './sheet';
+import { boxOf, data, draw, four, frame, hits, pickedHits, round, sheet, toSheet, type Box, type Panel } from './sheet';
 
 type View = { x: number; y: number; w: number; h: number };
 /** The sheet whole, until something else is asked for. */
@@ -11,7 +11,7 @@ let over = { x: 0, y: 0 };
 
 export const panning = () => space || pan !== null;
 
-const all = (): View => { const [x, y, w, h] = (frame().viewBox ?? '0 0 1 1').split(' ').map(Number); return { x, y, w, h }; };
+const all = (): View => boxOf(four(frame().viewBox ?? '0 0 1 1'));
 /** Points of the sheet to a pixel. */
 const scale = () => { const m = sheet!.getScreenCTM(); return m ? 1 / m.a : 1; };
 
@@ -222,7 +222,7 @@ if (sheet) {
     fingers.set(e.pointerId, e);
     if (fingers.size !== 2) return;
     e.stopPropagation();
-    const [a, b] = [...fingers.values()];
+    const [a, b] = [...fingers.values()] as [PointerEvent, PointerEvent];
     const now = Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY);
     if (apart > 0) zoom(apart / now, { clientX: (a.clientX + b.clientX) / 2, clientY: (a.clientY + b.clientY) / 2 });
     apart = now;

@@ -1,7 +1,8 @@
 // Long work done beside the page: how far it is, and a way to leave it.
+import { post } from './post';
 import { tell } from './queue';
+import type { Work, WorkList } from './wire';
 
-type Work = { id: string; kind: string; says: string; state: string; share: number; problem: string };
 const base = document.body.dataset.base ?? '';
 const onJob = base.startsWith('/jobs/');
 let since = '';
@@ -17,7 +18,7 @@ export async function watch(): Promise<void> {
     for (;;) {
       const answer = await fetch(`${base}/works${since ? `?since=${encodeURIComponent(since)}` : ''}`);
       if (!answer.ok) return;
-      const { now, works } = (await answer.json()) as { now: string; works: Work[] };
+      const { now, works } = (await answer.json()) as WorkList;
       since = now;
       const going = works.filter(w => w.state === 'waiting' || w.state === 'running');
       going.forEach(w => seen.add(w.id));
@@ -54,7 +55,7 @@ function show(going: Work[]): void {
     leave.type = 'button';
     leave.className = 'plain';
     leave.textContent = 'leave it';
-    leave.onclick = () => void fetch(`/works/${w.id}/leave`, { method: 'POST', headers: { 'X-Lumbeck-Token': document.querySelector<HTMLMetaElement>('meta[name=lumbeck-token]')?.content ?? '' } });
+    leave.onclick = () => void post(`/works/${w.id}/leave`);
     row.append(bar, says, leave);
     return row;
   }));

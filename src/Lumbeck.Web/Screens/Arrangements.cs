@@ -11,7 +11,7 @@ public static class Arrangements
         yield return new("centre", "centre", "Centre across its panel (C)");
         yield return new("middle", "middle", "Centre across and down its panel (M)");
         yield return new("safe", "safe box", "Centre in the panel’s safe box (K)");
-        if (item is not (BarcodeItem or CodeItem))
+        if (item.OwnSize is null)
         {
             yield return new("panel", "fill panel", "Stretch over its panel (F)");
             yield return new("bleed", "to bleed", "Stretch over its panel out to the bleed (B)");

@@ -28,7 +28,7 @@ public static class HandDrawing
     public static void Hit(StringBuilder s, Item item, Sheet sheet)
     {
         if (item.Hidden || Placement.Of(item, sheet) is not { } at) return;
-        s.Append("<rect class=\"hit").Append(item is PictureItem { Picture: null } ? " empty" : "").Append(at.Box.Width.Points < 5 || at.Box.Height.Points < 5 ? " thin" : "").Append("\" data-pick=\"").Append(item.Id).Append("\" data-kind=\"").Append(item switch { TextItem => "text", PictureItem => "picture", BarcodeItem or CodeItem => "barcode", LineItem => "line", _ => "shape" })
+        s.Append("<rect class=\"hit").Append(item is PictureItem { Picture: null } ? " empty" : "").Append(at.Box.Width.Points < 5 || at.Box.Height.Points < 5 ? " thin" : "").Append("\" data-pick=\"").Append(item.Id).Append("\" data-kind=\"").Append(item switch { TextItem => "text", PictureItem => "picture", { OwnSize: not null } => "barcode", LineItem => "line", _ => "shape" })
             .Append("\" data-turned=\"").Append(item.Turned.ToString(CultureInfo.InvariantCulture)).Append('"');
         if (item.Group.Length > 0) s.Append(" data-group=\"").Append(SvgText.Escape(item.Group)).Append('"');
         if (item.Locked) s.Append(" data-locked=\"true\"");

@@ -4,7 +4,7 @@ using Lumbeck.Store;
 namespace Lumbeck.Web.Screens;
 
 /// <summary>Which place of a job a screen shows.</summary>
-public enum Place { Ticket, Wrap, Check, Press, Colours }
+public enum Place { Ticket, Wrap, Check, Press, Colours, Houses }
 
 /// <summary>What a partial page of a job is given.</summary>
 /// <param name="On">The job as on the bench, or as it was.</param>

@@ -72,6 +72,20 @@ public abstract record Item
     [JsonIgnore]
     public virtual bool IsRead => false;
 
+    /// <summary>Its size, where that is its own; null where its width and height give it.</summary>
+    [JsonIgnore]
+    public virtual Size? OwnSize => null;
+
+    /// <summary>The same item with each of its paints as it is mapped.</summary>
+    public abstract Item Painted(Func<Paint?, Paint?> each);
+
+    /// <summary>What of it no edit could have made so, in words; null where all of it is within its range.</summary>
+    [JsonIgnore]
+    public abstract string? Unsound { get; }
+
+    /// <summary>No length of an item is longer.</summary>
+    protected static readonly Length Far = Length.FromMillimetres(5000);
+
     /// <summary>What a list and a sentence call it: its own name, or its kind.</summary>
     [JsonIgnore]
     public string Called => Name.Length > 0 ? Name : Kind;
@@ -83,38 +97,3 @@ public abstract record Item
 
 /// <summary>How an item's inks meet those under it (ISO 32000-1, 11.3.5).</summary>
 public enum Blend { Normal, Multiply, Screen }
-
-/// <summary>What a barcode is on: a book, whose ISBN stands above the bars, or other goods.</summary>
-public enum BarcodeFor { Book, Goods }
-
-/// <summary>An EAN-13 or UPC-A on a white plate, with its ISBN line and a price add-on where wanted; its size follows from the magnification.</summary>
-public sealed record BarcodeItem : Item
-{
-    /// <summary>Thirteen digits of its own, or the twelve of a UPC-A; null takes the ticket's ISBN.</summary>
-    public string? Number { get; init; }
-    public decimal Percent { get; init; } = 100;
-    public BarcodeFor For { get; init; }
-    /// <summary>The five digits of an EAN-5 beside it; empty takes the ticket's price, null draws none.</summary>
-    public string? AddOn { get; init; }
-    /// <summary>How high the bars are cut; null leaves them their whole height.</summary>
-    public Length? Bars { get; init; }
-    /// <summary>Whether a white plate lies under it, out over its quiet zones.</summary>
-    public bool Plate { get; init; } = true;
-    public override string Kind => "Barcode";
-    public override bool IsRead => true;
-}
-
-/// <summary>How much of a QR code may be lost before it can't be read: 7, 15, 25 or 30 % (ISO/IEC 18004).</summary>
-public enum CodeLevel { L, M, Q, H }
-
-/// <summary>A QR code that leads to a link, with its quiet zone on a white plate.</summary>
-public sealed record CodeItem : Item
-{
-    public string Link { get; init; } = "";
-    public CodeLevel Level { get; init; } = CodeLevel.M;
-    /// <summary>With its quiet zone.</summary>
-    public Length Side { get; init; } = Length.FromMillimetres(24);
-    public Paint Paint { get; init; } = new InkPaint(Ink.Black);
-    public override string Kind => "Code";
-    public override bool IsRead => true;
-}

@@ -25,8 +25,8 @@ public sealed class BarcodeRoom : Rule
                 continue;
             }
             var code = (BarcodeItem)item;
-            if (code.Bars is not null && BarcodeDrawing.BarHeight(code) < LeastHigh)
-                yield return Found(look, Severity.Caution, $"bars {BarcodeDrawing.BarHeight(code).Show(look.Unit)} high", $"{LeastHigh.Show(look.Unit)} or more", "Bars cut so low are read only when the reader is held just so.", "Leave the bars their whole height.", item, place: place, by: item.Locked ? null : new ShapeBarcode(item.Id) { Whole = true });
+            if (code.Bars is not null && code.BarHeight < LeastHigh)
+                yield return Found(look, Severity.Caution, $"bars {code.BarHeight.Show(look.Unit)} high", $"{LeastHigh.Show(look.Unit)} or more", "Bars cut so low are read only when the reader is held just so.", "Leave the bars their whole height.", item, place: place, by: item.Locked ? null : new ShapeBarcode(item.Id) { Whole = true });
             if (look.Sheet.Zone(ZoneKind.Barcode, Part.Back)?.Box is { } room)
             {
                 var beyond = Length.Max(Length.Max(room.X - place.X, place.Right - room.Right), Length.Max(room.Y - place.Y, place.Bottom - room.Bottom));
@@ -38,7 +38,7 @@ public sealed class BarcodeRoom : Rule
         }
     }
 
-    /// <summary>Least square of a QR code that prints and is read at arm's length, and least height of bars (CHECKS.md).</summary>
+    /// <summary>Least square of a QR code that prints and is read at arm's length, and least height of bars (docs/checks.md).</summary>
     private static readonly Length LeastSquare = Length.FromMillimetres(0.4m), LeastHigh = Length.FromMillimetres(18);
 
     /// <summary>How large one square is, from the drawing: the narrowest of what is dark.</summary>
@@ -52,7 +52,7 @@ public sealed class BarcodeRoom : Rule
     private static Edit Home(BarcodeItem code, Box room, Look look)
     {
         var home = new HoldItem(code.Id, Part.Back, HoldBox.Room, Anchor.Middle, Length.Zero, Length.Zero);
-        var size = BarcodeDrawing.PlateSize(code);
+        var size = code.PlateSize;
         if (size.Width <= room.Width && size.Height <= room.Height) return home;
         var fits = code.Percent * Math.Min((decimal)room.Width.Units / size.Width.Units, (decimal)room.Height.Units / size.Height.Units);
         return new Together([home, new MagnifyBarcode(code.Id, Math.Max(look.House.BarcodeLeast, Math.Floor(fits)))], "put the barcode in its room");

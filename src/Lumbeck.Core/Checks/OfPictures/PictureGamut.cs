@@ -3,7 +3,7 @@ namespace Lumbeck.Core.Checks.OfPictures;
 /// <summary>RGB pictures that lose colour on the way to the press's inks.</summary>
 public sealed class PictureGamut : PlateRule
 {
-    /// <summary>From this share of its area on a loss is a caution (CHECKS.md: 5 % beyond 6 ΔE2000).</summary>
+    /// <summary>From this share of its area on a loss is a caution (docs/checks.md: 5 % beyond 6 ΔE2000).</summary>
     private const double Much = 0.05;
 
     public override string Id => "picture.gamut";

@@ -19,7 +19,7 @@ public sealed record Harm(string Item, Box Place, bool Cut, Length Into, Length 
 
 /// <summary>
 /// The drift test: every cut and fold moved to both ends of what the house allows. Harm is words, codes or a keep-whole item cut or folded, ground left bare,
-/// and a colour that ends on a fold seen beside it (GEOMETRY.md, Drift).
+/// and a colour that ends on a fold seen beside it (docs/geometry.md, Drift).
 /// </summary>
 public static class Drift
 {

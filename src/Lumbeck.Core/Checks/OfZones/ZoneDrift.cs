@@ -1,6 +1,6 @@
 namespace Lumbeck.Core.Checks.OfZones;
 
-/// <summary>Harmless as drawn, but harmed where knife and folds wander as far as the house says they may (GEOMETRY.md, Drift).</summary>
+/// <summary>Harmless as drawn, but harmed where knife and folds wander as far as the house says they may (docs/geometry.md, Drift).</summary>
 public sealed class ZoneDrift : Rule
 {
     public override string Id => "zone.drift";

@@ -37,7 +37,7 @@ public static partial class ItemFacts
         // Figures run inward from the side an item hangs by, as one would measure them with a rule.
         yield return new($"item/{id}/x", item.Hold.Across switch { 0 => "From left", 1 => "From right", _ => "Right of middle" }, j => (I(j).Hold.Across == 1 ? -I(j).Hold.Dx : I(j).Hold.Dx).Show(j.Ticket.Unit), (j, t) => new HoldItem(id, Dx: I(j).Hold.Across == 1 ? -Facts.Length(j, t) : Facts.Length(j, t)));
         yield return new($"item/{id}/y", item.Hold.Down switch { 0 => "From head", 1 => "From foot", _ => "Below middle" }, j => (I(j).Hold.Down == 1 ? -I(j).Hold.Dy : I(j).Hold.Dy).Show(j.Ticket.Unit), (j, t) => new HoldItem(id, Dy: I(j).Hold.Down == 1 ? -Facts.Length(j, t) : Facts.Length(j, t)));
-        if (item is not (BarcodeItem or CodeItem))
+        if (item.OwnSize is null)
         {
             yield return new($"item/{id}/width", "Wide", j => Show(I(j).Width, j.Ticket.Unit), (j, t) => new SizeItem(id, Width: ParseSpan(j, t)));
             if (item is not LineItem) yield return new($"item/{id}/height", "High", j => Show(I(j).Height, j.Ticket.Unit), (j, t) => new SizeItem(id, Height: ParseSpan(j, t)));

@@ -26,8 +26,8 @@ public sealed record StretchItem(string Item, Reach To) : ItemEdit(Item)
 {
     protected override string Fact => "size";
 
-    protected override Item On(Item item, Job job) => item is BarcodeItem or CodeItem
-        ? throw new Refusal($"item/{Item}/width", "a barcode has the size its magnification gives it: set that")
+    protected override Item On(Item item, Job job) => item.OwnSize is not null
+        ? throw new Refusal($"item/{Item}/width", "a code has the size that its own figures give it: set those")
         : item with
         {
             Hold = new(To == Reach.Sheet ? Part.Sheet : item.Hold.Panel, To == Reach.Panel ? HoldBox.Face : HoldBox.Edge, Anchor.Middle, default, default),

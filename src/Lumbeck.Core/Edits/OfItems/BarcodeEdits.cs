@@ -31,7 +31,6 @@ public sealed record PriceBarcode(string Item, string? AddOn) : ItemEdit(Item)
 public sealed record ShapeBarcode(string Item) : ItemEdit(Item)
 {
     /// <summary>How high bars can be cut.</summary>
-    internal static readonly Length Least = Length.FromMillimetres(5), Most = Length.FromMillimetres(80);
 
     public BarcodeFor? For { get; init; }
     public Length? Bars { get; init; }
@@ -42,7 +41,7 @@ public sealed record ShapeBarcode(string Item) : ItemEdit(Item)
     protected override Item On(Item item, Job job)
     {
         var code = Codes.Bars(item);
-        if (Bars is { } high && (high < Least || high > Most)) throw new Refusal($"item/{Item}/bars", $"bars of {high.Show(job.Ticket.Unit)} can't be drawn: from {Least.Show(job.Ticket.Unit)} to {Most.Show(job.Ticket.Unit)}, or whole");
+        if (Bars is { } high && (high < BarcodeItem.BarsLeast || high > BarcodeItem.BarsMost)) throw new Refusal($"item/{Item}/bars", $"bars of {high.Show(job.Ticket.Unit)} can't be drawn: from {BarcodeItem.BarsLeast.Show(job.Ticket.Unit)} to {BarcodeItem.BarsMost.Show(job.Ticket.Unit)}, or whole");
         return code with { For = For ?? code.For, Plate = Plate ?? code.Plate, Bars = Whole ? null : Bars ?? code.Bars };
     }
 }
@@ -51,8 +50,6 @@ public sealed record ShapeBarcode(string Item) : ItemEdit(Item)
 public sealed record SetCode(string Item) : ItemEdit(Item)
 {
     /// <summary>Longest link, in letters.</summary>
-    public const int Most = 500;
-    internal static readonly Length Least = Length.FromMillimetres(5), Largest = Length.FromMillimetres(200);
 
     public string? Link { get; init; }
     public CodeLevel? Level { get; init; }
@@ -63,8 +60,8 @@ public sealed record SetCode(string Item) : ItemEdit(Item)
     protected override Item On(Item item, Job job)
     {
         var code = item as CodeItem ?? throw Items.Wrong(item);
-        if (Link is { } link && Plain.Line(link).Length > Most) throw new Refusal($"item/{Item}/link", $"a link of {link.Length} letters makes squares too small to print: up to {Most}");
-        if (Side is { } side && (side < Least || side > Largest)) throw new Refusal($"item/{Item}/side", $"a code of {side.Show(job.Ticket.Unit)} can't be drawn: from {Least.Show(job.Ticket.Unit)} to {Largest.Show(job.Ticket.Unit)}");
+        if (Link is { } link && Plain.Line(link).Length > CodeItem.LongestLink) throw new Refusal($"item/{Item}/link", $"a link of {link.Length} letters makes squares too small to print: up to {CodeItem.LongestLink}");
+        if (Side is { } side && (side < CodeItem.SideLeast || side > CodeItem.SideMost)) throw new Refusal($"item/{Item}/side", $"a code of {side.Show(job.Ticket.Unit)} can't be drawn: from {CodeItem.SideLeast.Show(job.Ticket.Unit)} to {CodeItem.SideMost.Show(job.Ticket.Unit)}");
         return code with { Link = Link is null ? code.Link : Plain.Line(Link), Level = Level ?? code.Level, Side = Side ?? code.Side, Paint = Paint ?? code.Paint };
     }
 }

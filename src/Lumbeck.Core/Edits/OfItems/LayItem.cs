@@ -17,7 +17,7 @@ public sealed record LayItem(string Item, Length MiddleX, Length MiddleY, Length
                 throw new Refusal($"item/{Item}/{name}", $"{Length.Max(l, default).Show(job.Ticket.Unit)} leaves nothing to see: from {Hanging.Least.Show(job.Ticket.Unit)} on");
         var level = at.Panel.Turn == Turn.None ? at.Hung.Size : new Size(at.Hung.Height, at.Hung.Width);
         if (item is BarcodeItem code && Width is { } wide)
-            item = (BarcodeItem)new MagnifyBarcode(Item, Math.Round(100m * wide.Units / BarcodeDrawing.PlateSize(code with { Percent = 100 }).Width.Units, 1)).Apply(job).Item(code.Id)!;
+            item = (BarcodeItem)new MagnifyBarcode(Item, Math.Round(100m * wide.Units / (code with { Percent = 100 }).PlateSize.Width.Units, 1)).Apply(job).Item(code.Id)!;
         else if (item is CodeItem square)
         {
             // A code is square: the side that was changed leads.

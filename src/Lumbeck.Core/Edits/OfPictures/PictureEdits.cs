@@ -57,12 +57,10 @@ public sealed record FramePicture(string Item, Outlined Shape) : FrameEdit(Item)
 /// <summary>Lays a picture again and again, or fits it once.</summary>
 public sealed record TilePicture(string Item, Tiling? Tiling) : FrameEdit(Item)
 {
-    public static readonly Length Least = Length.FromMillimetres(2), Most = Length.FromMillimetres(2000);
-
     protected override string Fact => "tile";
     protected override PictureItem On(PictureItem frame)
     {
-        if (Tiling is { Wide: var wide } && (wide < Least || wide > Most)) throw new Refusal($"item/{Item}/tile-wide", $"a tile of {wide.Show(Unit.Millimetre)} can’t be laid: from {Least.Show(Unit.Millimetre)} to {Most.Show(Unit.Millimetre)}");
+        if (Tiling is { Wide: var wide } && (wide < Tiling.Least || wide > Tiling.Most)) throw new Refusal($"item/{Item}/tile-wide", $"a tile of {wide.Show(Unit.Millimetre)} can’t be laid: from {Tiling.Least.Show(Unit.Millimetre)} to {Tiling.Most.Show(Unit.Millimetre)}");
         if (Tiling is { OffsetX: < -100 or > 100 } or { OffsetY: < -100 or > 100 }) throw new Refusal($"item/{Item}/tile-x", "a pattern is pushed by no more than a tile: from -100 to 100 %");
         return frame with { Tiling = Tiling };
     }

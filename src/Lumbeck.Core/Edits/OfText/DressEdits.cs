@@ -3,7 +3,6 @@ namespace Lumbeck.Core.Edits.OfText;
 /// <summary>How a text and its box fit each other; what is not given stays.</summary>
 public sealed record FitText(string Item, Fitting? Fit = null, int? Columns = null, Length? Gutter = null, bool? Upright = null, decimal? Bend = null, bool? AsTyped = null, bool? Composed = null) : ItemEdit(Item)
 {
-    public const int MostColumns = 8;
     protected override string Fact =>
         Fit is not null ? "fit" : Columns is not null ? "columns" : Gutter is not null ? "gutter" : Upright is not null ? "upright"
         : Bend is not null ? "bend" : AsTyped is not null ? "as-typed" : "composed";
@@ -11,7 +10,7 @@ public sealed record FitText(string Item, Fitting? Fit = null, int? Columns = nu
     protected override Item On(Item item, Job job)
     {
         var t = item.AsText();
-        if (Columns is < 1 or > MostColumns) throw new Refusal($"item/{Item}/columns", $"{Columns} columns can't be set: from 1 to {MostColumns}");
+        if (Columns is < 1 or > TextItem.MostColumns) throw new Refusal($"item/{Item}/columns", $"{Columns} columns can't be set: from 1 to {TextItem.MostColumns}");
         if (Gutter is { } gutter && (gutter.Units < 0 || gutter > Length.FromMillimetres(100))) throw new Refusal($"item/{Item}/gutter", $"{gutter.ShowPoints()} between columns can't be set: from 0 to 100 mm");
         if (Bend is < -360 or > 360) throw new Refusal($"item/{Item}/bend", "an arc runs from −360° to 360°");
         if (Composed == true && t.Hold.Panel != Part.Spine) throw new Refusal($"item/{Item}/composed", "only what hangs on the spine is composed with it");

@@ -6,11 +6,10 @@ namespace Lumbeck.Core.Edits.OfText;
 /// <param name="Caret">Where the caret stood after typing, if it is known: just after what is new.</param>
 public sealed record SetWords(string Item, string Words, int? Caret = null) : ItemEdit(Item)
 {
-    public const int Most = 20_000;
     protected override string Fact => "words";
     protected override Item On(Item item, Job job)
     {
-        if (Words.Length > Most) throw new Refusal($"item/{Item}/words", $"{Words.Length} letters are more than a cover's text holds: shorten it to {Most}");
+        if (Words.Length > TextItem.LongestWords) throw new Refusal($"item/{Item}/words", $"{Words.Length} letters are more than a cover's text holds: shorten it to {TextItem.LongestWords}");
         var text = item.AsText();
         var words = Plain.Text(Words);
         var (at, _, inserted) = Difference(text.Words, words, Caret);
@@ -89,24 +88,5 @@ public sealed record StyleText(string Item, FaceId? Face = null, Length? Size = 
         }
         var style = text.Style.With(change) with { Stand = Stand ?? text.Style.Stand };
         return text with { Style = style, Runs = change == RunStyle.None ? text.Runs : TextRuns.Lay(text.Runs, 0, text.Words.Length, change, style) };
-    }
-}
-
-/// <summary>OpenType features as people type them.</summary>
-public static class FeatureText
-{
-    /// <summary>What is on in every text unless it is turned off (OpenType, registered features: liga, clig, calt).</summary>
-    public static readonly ImmutableArray<string> Usual = ["calt", "clig", "liga"];
-
-    public static bool IsSound(string features) => features.Length <= 200 && features.Split(' ', StringSplitOptions.RemoveEmptyEntries).All(f => f.TrimStart('-') is { Length: 4 } tag && f.Length - tag.Length <= 1 && tag.All(char.IsAsciiLetterOrDigit));
-
-    public static string Ordered(string features) => string.Join(' ', features.Split(' ', StringSplitOptions.RemoveEmptyEntries).DistinctBy(f => f.TrimStart('-')).OrderBy(f => f.TrimStart('-'), StringComparer.Ordinal));
-
-    public static bool IsOn(string features, string tag) => features.Split(' ') is var all && (Usual.Contains(tag) ? !all.Contains("-" + tag) : all.Contains(tag));
-
-    public static string Turned(string features, string tag, bool on)
-    {
-        var others = features.Split(' ', StringSplitOptions.RemoveEmptyEntries).Where(f => f.TrimStart('-') != tag);
-        return Ordered(string.Join(' ', on == Usual.Contains(tag) ? others : others.Append(on ? tag : "-" + tag)));
     }
 }

@@ -2,7 +2,7 @@ namespace Lumbeck.Core.Trade.Barcodes;
 
 /// <summary>
 /// EAN-13 (ISO/IEC 15420): 95 modules of 0.33 mm at 100 %, with 11 quiet modules left and 7 right,
-/// bars 22.85 mm high and guards 1.65 mm longer (PRINT.md, Barcodes).
+/// bars 22.85 mm high and guards 1.65 mm longer (docs/press-files.md, Barcodes).
 /// </summary>
 public static class Ean13
 {

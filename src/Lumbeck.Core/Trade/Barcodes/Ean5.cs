@@ -2,7 +2,7 @@ namespace Lumbeck.Core.Trade.Barcodes;
 
 /// <summary>
 /// The five-digit add-on beside an EAN-13 (ISO/IEC 15420, annex): 47 modules after a gap of 7 to 12, 5 quiet at its right. On books it tells the price
-/// (PRINT.md, Barcodes).
+/// (docs/press-files.md, Barcodes).
 /// </summary>
 public static class Ean5
 {

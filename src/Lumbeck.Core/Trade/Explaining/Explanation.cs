@@ -7,7 +7,7 @@ public sealed record Cause(string Id, string Text, string Sum);
 public sealed record Implied(Length? Spine, Caliper? Leaf, Length? Bleed);
 
 /// <summary>
-/// A printer's full width and height read back against the computed sheet (GEOMETRY.md, Reading a printer's figures back).
+/// A printer's full width and height read back against the computed sheet (docs/geometry.md, Reading a printer's figures back).
 /// </summary>
 public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied Implied, IReadOnlyList<Cause> Causes)
 {

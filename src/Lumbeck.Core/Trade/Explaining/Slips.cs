@@ -10,7 +10,7 @@ internal sealed record Slip(Cause Cause, Size Tried, Size Read, decimal Divisor 
     private static readonly Length Least = Length.FromMillimetres(0.1m);
 }
 
-/// <summary>The slips people and calculators make, likeliest first (CLI.md, explain).</summary>
+/// <summary>The slips people and calculators make, likeliest first (docs/command-line.md).</summary>
 internal static class Slips
 {
     public static IEnumerable<Slip> All(WrapGeometry wrap, Size given)

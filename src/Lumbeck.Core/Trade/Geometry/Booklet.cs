@@ -1,6 +1,6 @@
 namespace Lumbeck.Core.Trade.Geometry;
 
-/// <summary>Saddle stitched: W = 2w + 2b, no spine, one fold at the centre; pages in fours, the cover's own not counted (GEOMETRY.md, Stapled booklet).</summary>
+/// <summary>Saddle stitched: W = 2w + 2b, no spine, one fold at the centre; pages in fours, the cover's own not counted (docs/geometry.md, Stapled booklet).</summary>
 public sealed class Booklet : Binding
 {
     public override BindingKind Kind => BindingKind.Booklet;

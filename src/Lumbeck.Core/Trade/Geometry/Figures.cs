@@ -1,6 +1,6 @@
 namespace Lumbeck.Core.Trade.Geometry;
 
-/// <summary>Every figure of a wrap as a ticket lists it, each with its working in words and numbers (GEOMETRY.md, Derived figures).</summary>
+/// <summary>Every figure of a wrap as a ticket lists it, each with its working in words and numbers (docs/geometry.md, Figures a ticket shows).</summary>
 internal static class Figures
 {
     public static IEnumerable<Sum> Of(WrapGeometry g, Unit unit)

@@ -1,6 +1,6 @@
 namespace Lumbeck.Core.Trade.Geometry;
 
-/// <summary>The front alone with bleed: the place to begin before a binding is chosen (GEOMETRY.md, Front only).</summary>
+/// <summary>The front alone with bleed: the place to begin before a binding is chosen (docs/geometry.md, Front only).</summary>
 public sealed class FrontOnly : Binding
 {
     public override BindingKind Kind => BindingKind.Front;

@@ -1,7 +1,7 @@
 namespace Lumbeck.Core.Trade.Geometry;
 
 /// <summary>
-/// Dust jacket over a case: S_j = S_case + e_s, not rounded again; W = 2F + 2f + 2P + S_j + 2b, H = C + 2b, six folds (GEOMETRY.md, Dust jacket).
+/// Dust jacket over a case: S_j = S_case + e_s, not rounded again; W = 2F + 2f + 2P + S_j + 2b, H = C + 2b, six folds (docs/geometry.md, Dust jacket).
 /// </summary>
 public sealed class Jacket : Binding
 {

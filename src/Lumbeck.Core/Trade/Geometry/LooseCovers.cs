@@ -1,6 +1,6 @@
 namespace Lumbeck.Core.Trade.Geometry;
 
-/// <summary>Wire, coil or comb: two sheets, each with a punched band inside its binding edge (GEOMETRY.md, Loose covers).</summary>
+/// <summary>Wire, coil or comb: two sheets, each with a punched band inside its binding edge (docs/geometry.md, Loose covers).</summary>
 public sealed class LooseCovers : Binding
 {
     public override BindingKind Kind => BindingKind.Loose;

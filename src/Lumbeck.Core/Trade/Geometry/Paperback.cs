@@ -2,7 +2,7 @@ namespace Lumbeck.Core.Trade.Geometry;
 
 /// <summary>
 /// Perfect bound: W = 2w + S + 2b, H = h + 2b, folds at the spine's two sides; with flaps of width F,
-/// W = 2w + S + 2F + 2b and two more folds (GEOMETRY.md, Paperback).
+/// W = 2w + S + 2F + 2b and two more folds (docs/geometry.md, Paperback).
 /// </summary>
 public sealed class Paperback : Binding
 {

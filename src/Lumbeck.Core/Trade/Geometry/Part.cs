@@ -84,7 +84,7 @@ public static class ZoneKinds
     };
 }
 
-/// <summary>A part of the sheet with a rule, and the reason in words (GEOMETRY.md, Zones).</summary>
+/// <summary>A part of the sheet with a rule, and the reason in words (docs/geometry.md, Zones).</summary>
 public sealed record Zone(ZoneKind Kind, Part Panel, Box Box, string Reason);
 
 /// <summary>

@@ -2,7 +2,7 @@ namespace Lumbeck.Core.Trade.Geometry;
 
 /// <summary>
 /// Hardcover, the art glued to the boards: P = w + a with the hinge beside the spine, C = h + 2q;
-/// W = 2u + 2P + S + 2b_c, H = C + 2u + 2b_c, folds at every turned edge and both sides of the spine (GEOMETRY.md, Printed case).
+/// W = 2u + 2P + S + 2b_c, H = C + 2u + 2b_c, folds at every turned edge and both sides of the spine (docs/geometry.md, Printed case).
 /// </summary>
 public sealed class PrintedCase : Binding
 {

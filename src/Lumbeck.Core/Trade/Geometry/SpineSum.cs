@@ -1,7 +1,7 @@
 namespace Lumbeck.Core.Trade.Geometry;
 
 /// <summary>
-/// From pages to spine, exactly (GEOMETRY.md). All figures stay exact until <see cref="Computed"/>; <paramref name="Working"/> says in
+/// From pages to spine, exactly (docs/geometry.md). All figures stay exact until <see cref="Computed"/>; <paramref name="Working"/> says in
 /// words how that one came about, and <paramref name="BlockWorking"/> how the block did.
 /// </summary>
 public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leaves, Caliper Block, string BlockWorking, Length Computed, string Working, Length? Pinned)

@@ -1,7 +1,7 @@
 namespace Lumbeck.Core.Trade.Geometry;
 
 /// <summary>
-/// The whole arithmetic of one wrap: facts and a house's rules in, sheets and sums out (GEOMETRY.md).
+/// The whole arithmetic of one wrap: facts and a house's rules in, sheets and sums out (docs/geometry.md).
 /// Everything else reads these numbers; nothing computes them a second time.
 /// </summary>
 public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, ImmutableArray<Sheet> Sheets)

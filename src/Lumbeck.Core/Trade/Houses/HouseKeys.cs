@@ -31,7 +31,7 @@ public sealed record HouseKey(string Name, string Means, Func<House, JsonElement
 /// <summary>
 /// Every key a house file may hold, in the order people read them. Lengths are millimetres under names that end in
 /// <c>_mm</c>, type sizes points under <c>_pt</c>, resolutions pixels per inch under <c>_ppi</c>. Unknown keys and
-/// impossible values are refused by name (CLI.md, JSON).
+/// impossible values are refused by name (docs/house-file.md).
 /// </summary>
 public static class HouseKeys
 {

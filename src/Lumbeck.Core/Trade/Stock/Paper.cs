@@ -2,7 +2,7 @@ namespace Lumbeck.Core.Trade.Stock;
 
 /// <summary>
 /// One paper as a house stocks it or a maker types it. Caliper is the thickness of a leaf; grammage in g/m², null where unknown.
-/// Caliper, thickness of a page, pages per inch and grammage × bulk are four views of it (GEOMETRY.md, From pages to spine).
+/// Caliper, thickness of a page, pages per inch and grammage × bulk are four views of it (docs/geometry.md, From pages to spine).
 /// </summary>
 public sealed record Paper(string Name, Caliper Leaf, decimal? Grammage = null)
 {
@@ -42,7 +42,7 @@ public sealed record Paper(string Name, Caliper Leaf, decimal? Grammage = null)
         : Thick(Caliper.FromBulk(g, bulk));
 }
 
-/// <summary>Pages and the leaves they make (GEOMETRY.md, From pages to spine).</summary>
+/// <summary>Pages and the leaves they make (docs/geometry.md, From pages to spine).</summary>
 public static class PageCount
 {
     /// <summary>Most pages anything here is asked to bind; a typing slip beyond it is refused.</summary>

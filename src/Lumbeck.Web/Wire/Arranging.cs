@@ -1,4 +1,4 @@
-namespace Lumbeck.Web;
+namespace Lumbeck.Web.Wire;
 
 /// <summary>What one press or one key does with the picked items, by its word.</summary>
 public static class Arranging

@@ -1,0 +1,23 @@
+namespace Lumbeck.Core.Art.Items;
+
+/// <summary>A drawn shape. Its line runs along its edge, half within and half without.</summary>
+public abstract record ShapeItem : Item
+{
+    public Paint? Fill { get; init; }
+    public Paint? Line { get; init; }
+    public Length LineWidth { get; init; }
+
+    public override Item Painted(Func<Paint?, Paint?> each) => this with { Fill = each(Fill), Line = each(Line) };
+
+    public sealed override string? Unsound =>
+        LineWidth < Length.Zero || LineWidth > Length.FromPoints(200) || this is ICornered { Corner.Units: < 0 } || Line is GradientPaint ? "a line" : UnsoundShape;
+
+    /// <summary>The same of what its kind has besides.</summary>
+    protected abstract string? UnsoundShape { get; }
+}
+
+/// <summary>A shape whose corners can be rounded; a radius is drawn no larger than half its shorter side.</summary>
+public interface ICornered
+{
+    Length Corner { get; init; }
+}

@@ -1,0 +1,38 @@
+// Written from the server's own types by its tests (LUMBECK_KEEP=1 writes it anew): what a browser may send, and is told.
+
+export type Place = 'Ticket' | 'Wrap' | 'Check' | 'Press' | 'Colours' | 'Houses';
+export type Way = 'back' | 'forward';
+export type Beside = 'inside' | 'inside-pages' | 'inside-trim' | 'no-inside' | 'rules';
+export type Laid = { item: string; x: number; y: number; w?: number | null; h?: number | null; turned?: number | null };
+export type Copying = { items: string[] };
+export type Problem = { path: string; detail: string; label?: string | null; theirs?: string | null; yours?: string | null };
+export type Work = { id: string; kind: string; says: string; state: string; share: number; problem: string };
+export type WorkList = { now: string; works: Work[] };
+
+export type Ask =
+  | { is: 'write'; path: string; text: string; caret?: number | null }
+  | { is: 'write-each'; items: string[]; fact: string; text: string }
+  | { is: 'span-words'; item: string; marks: number[] }
+  | { is: 'add'; item: string; kind: string; panel: string }
+  | { is: 'add-swatch'; swatch: string }
+  | { is: 'palette'; item: string; new: string }
+  | { is: 'harmony'; swatch: string; number: number; new: string }
+  | { is: 'remove-swatch'; swatch: string }
+  | { is: 'take-over'; what: Beside }
+  | { is: 'looked'; item?: string | null }
+  | { is: 'new-take'; name?: string | null }
+  | { is: 'choose-take'; number: number }
+  | { is: 'paste'; text: string; new: string; panel?: string | null }
+  | { is: 'arrange'; items: string[]; how: string; new?: string | null; panel?: string | null }
+  | { is: 'swap-covers' }
+  | { is: 'lay'; laid: Laid[] }
+  | { is: 'carry'; items: string[]; right: number; down: number }
+  | { is: 'push'; item: string; right: number; down: number }
+  | { is: 'remove'; items: string[] }
+  | { is: 'order'; items: string[]; steps: number }
+  | { is: 'nudge'; items: string[]; right: number; down: number; far: boolean }
+  | { is: 'waive'; rule: string; reason: string }
+  | { is: 'mend'; finding: string }
+  | { is: 'step'; way: Way };
+
+export type Sent = { id: string; session: string; base?: number | null; gesture?: string | null; seen: number; place: Place; open?: string | null; sheet: number; tried: boolean; ask?: Ask | null };

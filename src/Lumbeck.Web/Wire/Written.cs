@@ -1,0 +1,54 @@
+namespace Lumbeck.Web.Wire;
+
+/// <summary>Writes a fact as it was typed.</summary>
+/// <param name="Path">Which fact.</param>
+/// <param name="Text">What was typed.</param>
+/// <param name="Caret">Where the caret stood after words were typed on the sheet.</param>
+public sealed record WriteFact(string Path, string Text, int? Caret = null) : Ask
+{
+    public override Edit Make(Asking at) => Path.Split('/') switch
+    {
+        // Houses of the maker's own are known to the desk alone.
+        ["ticket", "house"] => new SetHouse(at.Desk.House(Text).House),
+        ["swatch", var swatch, "mix"] => at.Desk.Mixed(at.Job, swatch, Text),
+        ["item", var item, "words"] when Caret is { } caret => new SetWords(item, Text.ReplaceLineEndings("\n"), caret),
+        _ => Facts.Write(at.Job, Path, at.Desk.InInks(at.Job, Path, Text)),
+    };
+}
+
+/// <summary>Writes the same fact of several items: its name alone is given.</summary>
+public sealed record WriteEach(string[] Items, string Fact, string Text) : Ask
+{
+    public override Edit Make(Asking at)
+    {
+        var items = Some(Items);
+        if (Fact == "group") return new GroupItems([.. items], Text);
+        return Arranging.Each(items, id => Facts.Write(at.Job, $"item/{id}/{Fact}", at.Desk.InInks(at.Job, "items/" + Fact, Text)), at.Job, Fact);
+    }
+}
+
+/// <summary>Spaces an item's words between two points of the sheet, x and y of each.</summary>
+public sealed record SpanWords(string Item, double[] Marks) : Ask
+{
+    public override Edit Make(Asking at)
+    {
+        if (Marks is not [var ax, var ay, var bx, var by]) throw No("words are spaced between two points");
+        double finite(double points) => Points(Item, points).Points;
+        return Matching.Span(at.Job, Item, ((finite(ax), finite(ay)), (finite(bx), finite(by))), at.Desk.Shelf);
+    }
+}
+
+/// <summary>Pastes items, onto a panel where one is given.</summary>
+/// <param name="Text">The items as text.</param>
+/// <param name="New">What the new items' ids begin with.</param>
+/// <param name="Panel">The panel.</param>
+public sealed record Paste(string Text, string New, string? Panel = null) : Ask
+{
+    public override Edit Make(Asking at) => new PasteItems(Clip.Read(Text), New, at.Wrap, Parts.TryParse(Panel ?? "", out var onto) ? onto : null);
+}
+
+/// <summary>Adds an item of a kind to a panel, under an id.</summary>
+public sealed record AddNew(string Item, string Kind, string Panel) : Ask
+{
+    public override Edit Make(Asking at) => new AddItem(Starters.Item(at.Job, Kind, PanelOf(Panel), Item, at.Wrap), Wrap: at.Wrap);
+}
