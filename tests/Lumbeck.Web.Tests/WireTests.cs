@@ -61,6 +61,14 @@ public sealed class WireTests
     }
 
     [Fact]
+    public void What_the_client_may_leave_out_the_server_does_not_ask_for()
+    {
+        foreach (var kind in typeof(Ask).GetCustomAttributes<JsonDerivedTypeAttribute>().Select(a => a.DerivedType).Append(typeof(Laid)))
+            foreach (var p in kind.GetConstructors().SelectMany(c => c.GetParameters()).Where(p => Nullability.Create(p).WriteState == NullabilityState.Nullable && p.ParameterType != kind))
+                p.HasDefaultValue.ShouldBeTrue($"{kind.Name}.{p.Name}");
+    }
+
+    [Fact]
     public void Every_kind_of_asking_is_on_the_list()
     {
         var listed = typeof(Ask).GetCustomAttributes<JsonDerivedTypeAttribute>().Select(a => a.DerivedType);

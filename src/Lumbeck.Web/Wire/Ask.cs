@@ -106,13 +106,13 @@ public sealed record TakeOver(Beside What) : Ask
 public enum Beside { Inside, InsidePages, InsideTrim, NoInside, Rules }
 
 /// <summary>An item that was looked at since the sheet changed, or all of them.</summary>
-public sealed record LookAt(string? Item) : Ask
+public sealed record LookAt(string? Item = null) : Ask
 {
     public override Edit Make(Asking at) => new Looked(Item);
 }
 
 /// <summary>Begins a take of the shown wrap; named by number where no name is given.</summary>
-public sealed record BeginTake(string? Name) : Ask
+public sealed record BeginTake(string? Name = null) : Ask
 {
     public override Edit Make(Asking at)
     {
