@@ -29,7 +29,7 @@ public static class InsideDesk
                 await file.WriteAsync(buffer.AsMemory(0, read), cancel);
             }
             file.Position = 0;
-            return InsideReading.Of(file, Named(name));
+            return InsideReading.Of(file, Named(name), cancel: cancel);
         }
         finally { File.Delete(path); }
     }

@@ -6,7 +6,9 @@ namespace Lumbeck.Desk;
 public static class TracingDesk
 {
     private const int MostSeconds = 20;
-    private const long MostPdf = 100_000_000;
+    private const long MostPdf = 100_000_000, MostMemory = 400_000_000;
+
+    private static readonly bool Bounded = File.Exists("/usr/bin/prlimit") && File.Exists("/usr/bin/pdftoppm");
 
     /// <exception cref="Refusal">It is nothing that can be shown, or is a PDF and nothing here draws one.</exception>
     public static async Task<Picture> TakeInTracing(this Desk desk, Stream upload, string name, int page, CancellationToken cancel)
@@ -41,7 +43,9 @@ public static class TracingDesk
     {
         if (page is < 1 or > 5000) throw new Refusal("tracing", $"{name} has no page {page}");
         // No side over 4,000 pixels, so that a page of any size is drawn in bounded time and memory.
-        var start = new ProcessStartInfo("pdftoppm") { RedirectStandardError = true };
+        // Its memory is bounded where the system can bound it.
+        var start = new ProcessStartInfo(Bounded ? "prlimit" : "pdftoppm") { RedirectStandardError = true };
+        if (Bounded) foreach (var a in (string[])[$"--data={MostMemory}", $"--cpu={MostSeconds}", "pdftoppm"]) start.ArgumentList.Add(a);
         foreach (var a in (string[])["-png", "-singlefile", "-scale-to", "4000", "-f", $"{page}", "-l", $"{page}", pdf, pdf]) start.ArgumentList.Add(a);
         Process process;
         try { process = Process.Start(start)!; }

@@ -126,4 +126,89 @@ public sealed class InsideTests : IDisposable
         public override void SetLength(long value) => throw new NotSupportedException();
         public override void Write(byte[] buffer, int offset, int count) => throw new NotSupportedException();
     }
+
+    /// <summary>So many zeros, packed so many times.</summary>
+    private static byte[] Packed(int megabytes, int times)
+    {
+        Stream from = new ZerosOf(megabytes * 1_000_000L);
+        byte[] packed = [];
+        for (var i = 0; i < times; i++)
+        {
+            using var m = new MemoryStream();
+            using (var z = new System.IO.Compression.ZLibStream(m, System.IO.Compression.CompressionLevel.Fastest, leaveOpen: true)) from.CopyTo(z);
+            from = new MemoryStream(packed = m.ToArray());
+        }
+        return packed;
+    }
+
+    private sealed class ZerosOf(long left) : MemoryStream
+    {
+        private long _left = left;
+        public override int Read(byte[] buffer, int offset, int count) => Read(buffer.AsSpan(offset, count));
+        public override int Read(Span<byte> buffer)
+        {
+            var n = (int)Math.Min(buffer.Length, _left);
+            buffer[..n].Clear();
+            _left -= n;
+            return n;
+        }
+        public override void CopyTo(Stream destination, int bufferSize)
+        {
+            var buffer = new byte[1 << 20];
+            for (int n; (n = Read(buffer)) > 0;) destination.Write(buffer, 0, n);
+        }
+    }
+
+    /// <summary>A file of one page by hand, with what stands for its content and its cross-reference.</summary>
+    private string ByHand(string name, string content, byte[] contentBytes, byte[]? xref, params string[] more)
+    {
+        using var f = File.Create(_folder[name]);
+        var offsets = new List<long>();
+        void put(string s) => f.Write(Encoding.Latin1.GetBytes(s));
+        void begin() { offsets.Add(f.Position); put($"{offsets.Count} 0 obj\n"); }
+        put("%PDF-1.5\n");
+        begin(); put("<< /Type /Catalog /Pages 2 0 R >>\nendobj\n");
+        begin(); put("<< /Type /Pages /Kids [3 0 R] /Count 1 >>\nendobj\n");
+        begin(); put("<< /Type /Page /Parent 2 0 R /MediaBox [0 0 378 576] /Contents 4 0 R /Resources << /XObject << /F1 5 0 R >> >> >>\nendobj\n");
+        begin(); put($"<< /Length {contentBytes.Length} {content} >>\nstream\n"); f.Write(contentBytes); put("\nendstream\nendobj\n");
+        foreach (var o in more) { begin(); put(o + "\nendobj\n"); }
+        var at = f.Position;
+        if (xref is null)
+            put($"xref\n0 {offsets.Count + 1}\n0000000000 65535 f \n{string.Concat(offsets.Select(o => $"{o:0000000000} 00000 n \n"))}trailer\n<< /Size {offsets.Count + 1} /Root 1 0 R >>\n");
+        else
+        {
+            put($"{offsets.Count + 1} 0 obj\n<< /Type /XRef /Size {offsets.Count + 2} /W [1 4 1] /Root 1 0 R /Filter /FlateDecode /Length {xref.Length} >>\nstream\n");
+            f.Write(xref);
+            put("\nendstream\nendobj\n");
+        }
+        put($"startxref\n{at}\n%%EOF\n");
+        return _folder[name];
+    }
+
+    [Fact]
+    public void A_small_file_that_unpacks_to_hundreds_of_megabytes_is_no_trouble()
+    {
+        var (twice, xref) = (ByHand("bomb.pdf", "/Filter [/FlateDecode /FlateDecode]", Packed(400, 2), null), ByHand("xref.pdf", "", "f"u8.ToArray(), Packed(400, 1)));
+        var before = GC.GetAllocatedBytesForCurrentThread();
+        var bomb = Read(twice);
+        (bomb.Pages, bomb.LastBlank).ShouldBe((1, false));
+        Should.Throw<Refusal>(() => Read(xref)).Message.ShouldContain("xref.pdf");
+        // Twelve forms, each of which draws the next ten times: none is opened.
+        var forms = Enumerable.Range(0, 12).Select(n =>
+        {
+            var draws = string.Concat(Enumerable.Repeat("/F1 Do ", 10));
+            return $"<< /Type /XObject /Subtype /Form /BBox [0 0 9 9] /Resources << /XObject << /F1 {6 + n} 0 R >> >> /Length {draws.Length} >>\nstream\n{draws}\nendstream";
+        }).Append("<< /Type /XObject /Subtype /Form /BBox [0 0 9 9] /Length 0 >>\nstream\n\nendstream").ToArray();
+        Read(ByHand("forms.pdf", "", "/F1 Do"u8.ToArray(), null, forms)).LastBlank.ShouldBeFalse();
+        (GC.GetAllocatedBytesForCurrentThread() - before).ShouldBeLessThan(200_000_000);
+    }
+
+    [Fact]
+    public void Reading_ends_when_whoever_asked_has_gone()
+    {
+        using var gone = new CancellationTokenSource();
+        gone.Cancel();
+        using var file = File.OpenRead(Pdf("gone.pdf", [("/MediaBox [0 0 378 576]", Ink)]));
+        Should.Throw<OperationCanceledException>(() => InsideReading.Of(file, "gone.pdf", cancel: gone.Token));
+    }
 }

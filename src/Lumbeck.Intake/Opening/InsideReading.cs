@@ -16,30 +16,42 @@ public static class InsideReading
 {
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
     private const int MostPages = 20_000;
-    /// <summary>A page whose content is longer than this is not blank.</summary>
-    private const int BlankBytes = 20_000;
+    /// <summary>A page whose content is longer than this, packed, is not blank; nor is one that unpacks to more than the second.</summary>
+    private const int BlankBytes = 20_000, BlankUnpacked = 2_000_000;
+    /// <summary>What cross-reference and object streams may unpack to together: a book of hundreds of pages has a few megabytes of them.</summary>
+    private const long MostUnpacked = 60_000_000;
 
     /// <param name="file">Read from its start; must be seekable.</param>
     /// <param name="name">What the file is called, for sentences.</param>
     /// <param name="most">How long reading may take; ten seconds where null. A sound file of 500 MB takes a fraction of one.</param>
+    /// <param name="cancel">Whoever asked has gone.</param>
     /// <exception cref="Refusal">It is empty, encrypted, damaged or no PDF; the sentence says which.</exception>
-    public static InsideFile Of(Stream file, string name, TimeSpan? most = null)
+    public static InsideFile Of(Stream file, string name, TimeSpan? most = null, CancellationToken cancel = default)
     {
         if (file.Length == 0) throw No($"{name} is empty: export it again");
         if (!StartsAsPdf(file)) throw No($"{name} is no PDF: drop the inside as your layout program exports it");
         try
         {
-            using var pdf = PdfDocument.Open(new Rationed(file, most ?? Patience));
+            var (patience, own) = (most ?? Patience, new OwnTime());
+            void goOn()
+            {
+                cancel.ThrowIfCancellationRequested();
+                if (own.Spent > patience) throw new TimeoutException();
+            }
+            var filters = new RationedFilters(MostUnpacked, cancel);
+            using var pdf = PdfDocument.Open(new Rationed(file, patience, cancel), new ParsingOptions { FilterProvider = filters, SkipMissingFonts = true, MaxStackDepth = 100 });
             if (pdf.IsEncrypted) throw No($"{name} is encrypted: export it without a password, since printers refuse such files too");
-            var pages = Pages(pdf).ToList();
+            var pages = Pages(pdf, goOn).Take(MostPages + 1).ToList();
             if (pages.Count == 0) throw No($"{name} has no pages: export it again");
             if (pages.Count > MostPages) throw No($"{name} has over {MostPages} pages: a book has up to {PageCount.Most}");
             var sized = pages.Select((p, i) => (Number: i + 1, Page: Measure(pdf, p, name, i + 1))).ToList();
             var trims = sized.Count(s => s.Page.Trimmed) > sized.Count / 2;
-            return new(name, pages.Count, Sizes(sized.Select(s => (s.Number, trims ? s.Page.Trim : s.Page.Media))), trims, IsBlank(pdf, pages[^1]));
+            goOn();
+            return new(name, pages.Count, Sizes(sized.Select(s => (s.Number, trims ? s.Page.Trim : s.Page.Media))), trims, IsBlank(pdf, filters, pages[^1], goOn));
         }
         catch (PdfDocumentEncryptedException) { throw No($"{name} is encrypted: export it without a password, since printers refuse such files too"); }
-        catch (Exception e) when (e is not (OutOfMemoryException or Refusal or IOException)) { throw No($"{name} is damaged and can’t be read: open it, and export it again"); }
+        catch (TooMuchException) { throw No($"{name} unpacks to more than any inside does: export it again"); }
+        catch (Exception e) when (e is not (OutOfMemoryException or Refusal or IOException or OperationCanceledException)) { throw No($"{name} is damaged and can’t be read: open it, and export it again"); }
     }
 
     private static Refusal No(string why) => new("ticket/inside", why);
@@ -58,13 +70,14 @@ public static class InsideReading
     private sealed record Node(DictionaryToken Data, Node? Parent);
 
     /// <summary>The leaves of the page tree, in order (ISO 32000-1, 7.7.3). No node is opened twice, so that a tree that loops comes to an end.</summary>
-    private static IEnumerable<Node> Pages(PdfDocument pdf)
+    private static IEnumerable<Node> Pages(PdfDocument pdf, Action goOn)
     {
         if (Get(pdf, pdf.Structure.Catalog.CatalogDictionary, "Pages") is not DictionaryToken root) yield break;
         var open = new Stack<(IToken Token, Node? Parent)>([(root, null)]);
         var seen = new HashSet<IndirectReference>();
         while (open.Count > 0)
         {
+            goOn();
             var (token, parent) = open.Pop();
             if (token is IndirectReferenceToken r && !seen.Add(r.Data)) continue;
             if (Solid(pdf, token) is not DictionaryToken data) continue;
@@ -97,8 +110,8 @@ public static class InsideReading
         return [.. groups.OrderByDescending(g => g.Pages).ThenBy(g => g.First)];
     }
 
-    /// <summary>Whether nothing is painted on a page; its content is read only if it is short.</summary>
-    private static bool IsBlank(PdfDocument pdf, Node page)
+    /// <summary>Whether nothing is painted on a page; its content is read only if it is short, and no form in it is opened.</summary>
+    private static bool IsBlank(PdfDocument pdf, RationedFilters filters, Node page, Action goOn)
     {
         var streams = Entry(pdf, page, "Contents") switch
         {
@@ -110,7 +123,19 @@ public static class InsideReading
         if (streams.Sum(s => (long)s.Data.Length) > BlankBytes) return false;
         // Whatever paints: paths filled or stroked, words, pictures, shadings (ISO 32000-1, annex A).
         string[] paints = ["f", "F", "f*", "B", "B*", "b", "b*", "S", "s", "sh", "Do", "BI", "EI", "Tj", "TJ", "'", "\""];
-        return streams.Count == 0 || !pdf.GetPage(pdf.NumberOfPages).Operations.Any(o => paints.Contains(o.Operator));
+        filters.Narrow(BlankUnpacked);
+        try
+        {
+            // Streams of one page are one content, parted anywhere between tokens (7.8.2).
+            var content = streams.SelectMany(s => (IEnumerable<byte>)[.. UglyToad.PdfPig.PdfExtensions.Decode(s, filters).Span, (byte)'\n']).ToArray();
+            foreach (var (op, _) in new ContentTokens(content).All())
+            {
+                goOn();
+                if (paints.Contains(op)) return false;
+            }
+            return true;
+        }
+        catch (TooMuchException) { return false; }
     }
 
     private static Size? Box(PdfDocument pdf, Node page, string key) =>

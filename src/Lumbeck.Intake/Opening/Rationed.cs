@@ -4,7 +4,7 @@ namespace Lumbeck.Intake.Opening;
 /// A file that can be read for so long and no longer: a reader that is led astray by a damaged or hostile file, and
 /// searches all of it for what is not there, is stopped.
 /// </summary>
-internal sealed class Rationed(Stream file, TimeSpan most) : Stream
+internal sealed class Rationed(Stream file, TimeSpan most, CancellationToken cancel = default) : Stream
 {
     private readonly OwnTime _own = new();
 
@@ -16,7 +16,13 @@ internal sealed class Rationed(Stream file, TimeSpan most) : Stream
     public override int Read(byte[] buffer, int offset, int count) => Read(buffer.AsSpan(offset, count));
 
     /// <exception cref="TimeoutException">Its time is over.</exception>
-    public override int Read(Span<byte> buffer) => _own.Spent <= most ? file.Read(buffer) : throw new TimeoutException();
+    /// <exception cref="OperationCanceledException">Whoever asked has gone.</exception>
+    public override int Read(Span<byte> buffer)
+    {
+        cancel.ThrowIfCancellationRequested();
+        return _own.Spent <= most ? file.Read(buffer) : throw new TimeoutException();
+    }
+
     public override long Seek(long offset, SeekOrigin origin) => file.Seek(offset, origin);
     public override void Flush() { }
     public override void SetLength(long value) => throw new NotSupportedException();
