@@ -200,7 +200,8 @@ public sealed class InsideTests : IDisposable
             return $"<< /Type /XObject /Subtype /Form /BBox [0 0 9 9] /Resources << /XObject << /F1 {6 + n} 0 R >> >> /Length {draws.Length} >>\nstream\n{draws}\nendstream";
         }).Append("<< /Type /XObject /Subtype /Form /BBox [0 0 9 9] /Length 0 >>\nstream\n\nendstream").ToArray();
         Read(ByHand("forms.pdf", "", "/F1 Do"u8.ToArray(), null, forms)).LastBlank.ShouldBeFalse();
-        (GC.GetAllocatedBytesForCurrentThread() - before).ShouldBeLessThan(200_000_000);
+        // All that was ever taken, not what was held at once: whole, the two would be some gigabytes.
+        (GC.GetAllocatedBytesForCurrentThread() - before).ShouldBeLessThan(800_000_000);
     }
 
     [Fact]
