@@ -146,9 +146,11 @@ public sealed class Desk
         return new(row.Id, row.Slug, head.Tick, after is null ? Compose(head.Revision) : Keep(after));
     }
 
-    public OnBench StepBack(string slug, string session) => Step(slug, session, (w, r) => w.StepBack(r));
+    /// <summary>Steps back before the last gesture; stays where there is nothing before it, and where the same asking stepped already.</summary>
+    public OnBench StepBack(string slug, string session, string? asked = null) => Step(slug, session, asked, (w, r) => w.StepBack(r));
 
-    public OnBench StepForward(string slug, string session) => Step(slug, session, (w, r) => w.StepForward(r));
+    /// <summary>Steps forward again, likewise.</summary>
+    public OnBench StepForward(string slug, string session, string? asked = null) => Step(slug, session, asked, (w, r) => w.StepForward(r));
 
     /// <summary>Begins a job.</summary>
     /// <param name="title">Its title; also its address, in plain letters.</param>
@@ -177,13 +179,14 @@ public sealed class Desk
         return new(row.Id, row.Slug, head.Tick, Compose(head.Revision));
     }
 
-    private OnBench Step(string slug, string session, Func<Writing, long, long?> to)
+    private OnBench Step(string slug, string session, string? asked, Func<Writing, long, long?> to)
     {
         var row = Row(slug);
         var head = _store.Write(w =>
         {
             var head = w.Head(row.Id);
-            return to(w, head.Revision) is { } revision ? w.Move(row.Id, revision, session) : head;
+            if (asked is not null && w.Moved(asked)) return head;
+            return to(w, head.Revision) is { } revision ? w.Move(row.Id, revision, session, asked) : head;
         });
         return new(row.Id, row.Slug, head.Tick, Compose(head.Revision));
     }

@@ -71,9 +71,10 @@ public static class HouseDesk
         return desk.House(id);
     }
 
-    public static KnownHouse StepHouse(this Desk desk, string id, bool forward)
+    /// <summary>Steps a house of the maker's own back or forward; once for each asking.</summary>
+    public static KnownHouse StepHouse(this Desk desk, string id, bool forward, string? asked = null)
     {
-        if (!desk.House(id).Ships) desk.Houses.Step(id, forward);
+        if (!desk.House(id).Ships) desk.Houses.Step(id, forward, asked);
         return desk.House(id);
     }
 

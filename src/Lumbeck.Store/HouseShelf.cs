@@ -35,16 +35,17 @@ public sealed class HouseShelf(JobStore store)
         return Move(w, house, revision, at);
     });
 
-    /// <summary>Steps back to what a house was before, or forward again; stays where there is nothing.</summary>
-    public void Step(string house, bool forward) => store.Write(w =>
+    /// <summary>Steps back to what a house was before, or forward again; stays where there is nothing, and where the same asking stepped already.</summary>
+    public void Step(string house, bool forward, string? asked = null) => store.Write(w =>
     {
+        if (asked is not null && w.Connection.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM house_head WHERE asked = @asked)", new { asked }, w.Transaction)) return 0;
         var now = w.Connection.QueryFirst<HouseRow>(Heads + " AND h.house = @house", new { house }, w.Transaction);
         var to = w.Connection.ExecuteScalar<long?>(forward
             ? "SELECT max(id) FROM house_revision WHERE parent = @revision AND state IS NOT NULL"
             : "SELECT p.id FROM house_revision r JOIN house_revision p ON p.id = r.parent WHERE r.id = @revision AND p.state IS NOT NULL", new { revision = now.Revision }, w.Transaction);
-        return to is { } revision ? Move(w, house, revision, store.Now()) : 0;
+        return to is { } revision ? Move(w, house, revision, store.Now(), asked) : 0;
     });
 
-    private static int Move(Writing w, string house, long revision, string at) =>
-        w.Connection.Execute("INSERT INTO house_head (house, revision, at) VALUES (@house, @revision, @at)", new { house, revision, at }, w.Transaction);
+    private static int Move(Writing w, string house, long revision, string at, string? asked = null) =>
+        w.Connection.Execute("INSERT INTO house_head (house, revision, at, asked) VALUES (@house, @revision, @at, @asked)", new { house, revision, at, asked }, w.Transaction);
 }

@@ -50,11 +50,14 @@ public sealed class Writing
     public HeadRow Append(string job, long parent, string? gesture, string editId, Edit edit, string says, Job state, string session) =>
         Insert(job, parent, gesture, editId, StoredForm.Stamp(EditJson.Write(edit)), says, state, session, _store.Now());
 
-    /// <summary>Puts a revision on the bench.</summary>
-    public HeadRow Move(string job, long revision, string session)
+    /// <summary>Whether an asking has moved a head before.</summary>
+    public bool Moved(string asked) => _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM head WHERE asked = @asked)", new { asked }, _tx);
+
+    /// <summary>Puts a revision on the bench; by an asking of its own where that is a step.</summary>
+    public HeadRow Move(string job, long revision, string session, string? asked = null)
     {
         var at = _store.Now();
-        var tick = _c.ExecuteScalar<long>("INSERT INTO head (job, revision, session, at) VALUES (@job, @revision, @session, @at) RETURNING tick", new { job, revision, session, at }, _tx);
+        var tick = _c.ExecuteScalar<long>("INSERT INTO head (job, revision, session, at, asked) VALUES (@job, @revision, @session, @at, @asked) RETURNING tick", new { job, revision, session, at, asked }, _tx);
         return new(tick, revision, session, at);
     }
 

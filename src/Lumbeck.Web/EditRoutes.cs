@@ -29,8 +29,8 @@ public static class EditRoutes
         {
             var (on, stepped) = ask switch
             {
-                StepBy { Way: Way.Back } => (desk.StepBack(slug, sent.Session), "Stepped back: now after "),
-                StepBy => (desk.StepForward(slug, sent.Session), "Stepped forward: "),
+                StepBy { Way: Way.Back } => (desk.StepBack(slug, sent.Session, sent.Id), "Stepped back: now after "),
+                StepBy => (desk.StepForward(slug, sent.Session, sent.Id), "Stepped forward: "),
                 _ => (desk.Apply(slug, new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Sheet)), sent.Base, sent.Gesture)), ""),
             };
             desk.GrowBeside(on);

@@ -23,7 +23,7 @@ public static class HouseRoutes
         {
             var now = sent.Ask switch
             {
-                StepBy step => desk.StepHouse(id, forward: step.Way == Way.Forward),
+                StepBy step => desk.StepHouse(id, forward: step.Way == Way.Forward, sent.Id),
                 WriteFact { Path: { } path, Text: { } text } => desk.EditHouse(id, sent.Id, path.Replace("house/", "", StringComparison.Ordinal), text),
                 _ => throw new Refusal("edit", "nothing to change of a house was named"),
             };

@@ -72,6 +72,22 @@ public sealed class DeskTests : IDisposable
     }
 
     [Fact]
+    public void A_step_sent_twice_is_taken_once()
+    {
+        foreach (var pages in (int[])[320, 340, 360]) Do(new SetPages(pages));
+        _desk.StepBack("salt", "one", "asked-once").Job.Ticket.Pages.ShouldBe(340);
+        _desk.StepBack("salt", "one", "asked-once").Job.Ticket.Pages.ShouldBe(340);
+        _desk.StepBack("salt", "one", "asked-again").Job.Ticket.Pages.ShouldBe(320);
+        _desk.StepForward("salt", "one", "asked-forward").Job.Ticket.Pages.ShouldBe(340);
+        _desk.StepForward("salt", "one", "asked-forward").Job.Ticket.Pages.ShouldBe(340);
+
+        var house = _desk.CopyHouse("tern").House.Id;
+        foreach (var name in (string[])["One", "Two", "Three"]) _desk.EditHouse(house, "edit-" + name, "name", name);
+        _desk.StepHouse(house, forward: false, "house-asked").House.Name.ShouldBe("Two");
+        _desk.StepHouse(house, forward: false, "house-asked").House.Name.ShouldBe("Two");
+    }
+
+    [Fact]
     public void An_edit_that_changes_nothing_leaves_no_step()
     {
         var on = _desk.Job("salt");
