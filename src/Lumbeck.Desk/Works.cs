@@ -91,6 +91,7 @@ public sealed class Works(WorkStore store, IReadOnlyList<WorkKind> kinds) : IDis
         catch (OperationCanceledException) when (_ending.IsCancellationRequested) { }
         catch (OperationCanceledException) { store.End(piece.Id, "left"); }
         catch (Refusal r) { store.End(piece.Id, "failed", r.Message); }
+        catch (Exception e) when (Disk.IsFull(e)) { store.End(piece.Id, "failed", "the disk is full: make room, and ask for it again"); }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException) { store.End(piece.Id, "failed", $"the disk would not take it: {e.Message}"); }
         catch (Exception e) when (e is not OutOfMemoryException) { store.End(piece.Id, "failed", $"it could not be made: {e.Message}"); }
         finally { _running.TryRemove(piece.Id, out _); }

@@ -64,6 +64,7 @@ public static class LumbeckHost
         app.UseResponseCompression();
         app.UseStatusCodePagesWithReExecute("/problem", "?code={0}");
         app.UseExceptionHandler("/problem");
+        app.Use(WhereThereIsRoom);
         app.MapStaticAssets();
         app.MapRazorPages();
         EditRoutes.Map(app);
@@ -76,6 +77,18 @@ public static class LumbeckHost
         FaceRoutes.Map(app);
         app.Services.GetRequiredService<Desk.Desk>().Works.Start();
         return app;
+    }
+
+    /// <summary>A full disk is answered as such at every door: to a page's own askings in words, to a browser by a page.</summary>
+    private static async Task WhereThereIsRoom(HttpContext http, RequestDelegate next)
+    {
+        try { await next(http); }
+        catch (Exception e) when (Store.Disk.IsFull(e) && !http.Response.HasStarted)
+        {
+            http.Response.Clear();
+            http.Response.StatusCode = StatusCodes.Status507InsufficientStorage;
+            if (http.Request.Headers.ContainsKey("X-Lumbeck-Token")) await Answers.Say("", Store.Disk.Full, 507).ExecuteAsync(http);
+        }
     }
 
     private static void ListenLocalhostOnly(this Microsoft.AspNetCore.Server.Kestrel.Core.KestrelServerOptions k, int port) =>

@@ -225,4 +225,23 @@ public sealed class JourneyTests(Browser browser)
         browser.AndWait(() => browser.Find("#list-front [data-add=title]").Click());
         browser.Until(() => Art("title-" + browser.Find("#list-front [id^=row-title-]").GetDomAttribute("id")!["row-title-".Length..]).Contains("<use", StringComparison.Ordinal));
     }
+
+    [Fact]
+    public void While_the_disk_is_full_edits_are_kept_and_said_so_and_leave_once_there_is_room()
+    {
+        browser.Go("/jobs/hive/ticket");
+        // Five answers as a server gives them whose disk is full; then there is room.
+        browser.Script("""
+            const real = window.fetch;
+            window.refusals = 0;
+            window.fetch = (to, how) => how?.method === 'POST' && String(to).endsWith('/edit') && window.refusals++ < 5
+              ? Promise.resolve(new Response('{}', { status: 507, headers: { 'Content-Type': 'application/problem+json' } }))
+              : real(to, how);
+            """);
+        browser.TypeOnly("#f-ticket-pages", "130");
+        browser.Until(() => browser.Text("#notice").Contains("The disk is full", StringComparison.Ordinal));
+        browser.Find("#f-ticket-pages").GetDomProperty("value").ShouldBe("130");
+        browser.Until(() => new Desk.Desk(browser.Data, TimeProvider.System).Job("hive").Job.Ticket.Pages == 130);
+        ((long)browser.Script("return window.refusals")!).ShouldBeGreaterThan(5);
+    }
 }

@@ -144,6 +144,11 @@ async function leave(entry: Entry): Promise<boolean> {
     clearNotice();
     return true;
   }
+  if (answer.status === 507) {
+    // There may be room again at any moment: nothing is left out for want of it.
+    tell('The disk is full. What you did is kept here, and sent again until there is room.');
+    return false;
+  }
   if (answer.status >= 500) {
     // What the server stumbles over time and again must not hold up what comes after it.
     entry.failed = (entry.failed ?? 0) + 1;
