@@ -18,7 +18,9 @@ internal static class JobVerbs
         var c = new Command("jobs", "Lists the jobs on the bench.") { AsJson, Data };
         c.SetAction(p =>
         {
-            var jobs = Open(p).Jobs();
+            var places = Open(p).Places();
+            List<OnBench> jobs = [.. places.Select(x => x.On).OfType<OnBench>()];
+            foreach (var spoilt in places.Where(x => x.On is null)) Console.Error.WriteLine($"{spoilt.Slug} can’t be shown: {spoilt.Problem}");
             if (p.GetValue(AsJson))
                 Say.Json(jobs.Select(j => new { id = j.JobId, slug = j.Slug, title = j.Job.Ticket.Title, house = j.Job.Ticket.House.Name, pages = j.Job.Ticket.Pages, revision = j.Revision, stops = j.Composed.Readiness.Stops, cautions = j.Composed.Readiness.Cautions, notes = j.Composed.Readiness.Notes }));
             else if (jobs.Count == 0) Console.WriteLine("The bench is empty.");

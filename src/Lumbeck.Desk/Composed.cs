@@ -79,3 +79,9 @@ public sealed class Conflict(string path, string label, string theirs, string yo
 /// null to go ahead whatever others did; revisions that share a <paramref name="Gesture"/> are one step back.
 /// </summary>
 public sealed record EditRequest(string Id, string Session, Func<Job, Edit> Make, long? Base = null, string? Gesture = null);
+
+/// <summary>A job's place on the bench.</summary>
+/// <param name="Slug">Its address.</param>
+/// <param name="On">The job; null where it can't be shown.</param>
+/// <param name="Problem">Why it can't.</param>
+public sealed record BenchPlace(string Slug, OnBench? On, string Problem);

@@ -39,10 +39,17 @@ public sealed class Desk
 
     /// <summary>Screen colour through a house's own press profile.</summary>
     /// <exception cref="Refusal">The house names a profile that is not here.</exception>
-    public PressColour ColourOf(House house) => _colours.GetOrAdd(PressCondition.Of(house), c => new(c));
+    public PressColour ColourOf(House house) => _colours.GetOrAdd(Condition(house), c => new(c));
+
+    /// <summary>A house's condition; a profile that another program brought meanwhile is known from here on.</summary>
+    private PressCondition Condition(House house)
+    {
+        Profiles.Learn(house.Profile);
+        return PressCondition.Of(house);
+    }
 
     /// <summary>Drawn pictures in a house's press colours.</summary>
-    public IDrawings DrawingsOf(House house) => _drawings.GetOrAdd(PressCondition.Of(house), _ => new(Pictures, ColourOf(house)));
+    public IDrawings DrawingsOf(House house) => _drawings.GetOrAdd(Condition(house), _ => new(Pictures, ColourOf(house)));
 
     /// <summary>A drawn picture by itself, as SVG in press colours.</summary>
     /// <exception cref="FileNotFoundException">There is no such drawing.</exception>
@@ -55,7 +62,7 @@ public sealed class Desk
     }
 
     /// <summary>Composes sheets as a house's press lays them down.</summary>
-    public PlatePainter PlatesOf(House house) => _plates.GetOrAdd(PressCondition.Of(house), c => new(Shelf, Pictures, c));
+    public PlatePainter PlatesOf(House house) => _plates.GetOrAdd(Condition(house), c => new(Shelf, Pictures, c));
 
     /// <summary>A job worked out, with what its drawn pictures hold.</summary>
     /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
@@ -87,8 +94,16 @@ public sealed class Desk
 
     internal JobStore Store => _store;
 
-    /// <summary>All jobs as they are on the bench.</summary>
-    public IReadOnlyList<OnBench> Jobs() => [.. _store.Jobs().Select(Bench)];
+    /// <summary>All jobs as they are on the bench; what can't be shown is not among them.</summary>
+    public IReadOnlyList<OnBench> Jobs() => [.. Places().Select(p => p.On).OfType<OnBench>()];
+
+    /// <summary>Every job's place on the bench. One that can't be shown says why, and keeps no other from being shown.</summary>
+    public IReadOnlyList<BenchPlace> Places() => [.. _store.Jobs().Select(row =>
+    {
+        try { return new BenchPlace(row.Slug, Bench(row), ""); }
+        catch (Refusal r) { return new(row.Slug, null, r.Message); }
+        catch (Exception e) when (e is not OutOfMemoryException && !Disk.IsFull(e)) { return new(row.Slug, null, $"what is stored of it can’t be read ({e.Message.TrimEnd('.')})"); }
+    })];
 
     /// <exception cref="Refusal">There is no such job.</exception>
     public OnBench Job(string slugOrId) => Bench(Row(slugOrId));

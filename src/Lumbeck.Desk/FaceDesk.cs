@@ -15,6 +15,7 @@ public sealed class FaceDesk
         (_rows, _shelf) = (new(store), shelf);
         _files = new(Path.Combine(store.Folder, "faces"));
         foreach (var row in _rows.All()) if (FaceId.TryParse(row.Id, out var id) && File.Exists(_files.PathOf(row.Hash))) shelf.Put(id, row.Name, _files.PathOf(row.Hash));
+        shelf.Elsewhere = face => Own(face) is { } row && File.Exists(_files.PathOf(row.Hash)) ? (row.Name, _files.PathOf(row.Hash)) : null;
     }
 
     public IReadOnlyList<FaceRow> All() => _rows.All();

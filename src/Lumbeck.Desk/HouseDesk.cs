@@ -19,7 +19,24 @@ public static class HouseDesk
 
     /// <summary>All houses, those that ship first.</summary>
     public static IReadOnlyList<KnownHouse> AllHouses(this Desk desk) =>
-        [.. HouseFile.Shipped.Values.Select(h => new KnownHouse(h, true, 0)), .. desk.Houses.All().Where(r => r.State is not null).Select(desk.Known)];
+        [.. HouseFile.Shipped.Values.Select(h => new KnownHouse(h, true, 0)), .. desk.Houses.All().Where(r => r.State is not null).Select(desk.Sound).OfType<KnownHouse>()];
+
+    /// <summary>Houses of which what is stored can't be read, by id, with why.</summary>
+    public static IReadOnlyList<(string Id, string Problem)> HousesSpoilt(this Desk desk) =>
+    [
+        .. desk.Houses.All().Where(r => r.State is not null).SelectMany(row =>
+        {
+            try { desk.HouseOf(row); return ((string, string)[])[]; }
+            catch (Refusal r) { return [(row.House, r.Message)]; }
+        }),
+    ];
+
+    /// <summary>A house of the maker's own; null where it can't be read, which keeps no other from being shown.</summary>
+    private static KnownHouse? Sound(this Desk desk, HouseRow row)
+    {
+        try { return desk.Known(row); }
+        catch (Refusal) { return null; }
+    }
 
     /// <summary>Houses put away, by id and name.</summary>
     public static IReadOnlyList<string> HousesPutAway(this Desk desk) => [.. desk.Houses.All().Where(r => r.State is null).Select(r => r.House)];

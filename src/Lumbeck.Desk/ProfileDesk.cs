@@ -17,6 +17,13 @@ public sealed class ProfileDesk
         foreach (var row in _rows.All()) Profiles.Know(NameOf(row.Hash), _files.PathOf(row.Hash));
     }
 
+    /// <summary>Makes a profile known that another program brought.</summary>
+    internal void Learn(string name)
+    {
+        if (!name.StartsWith("own-", StringComparison.Ordinal) || Profiles.Has(name)) return;
+        foreach (var row in _rows.All()) Profiles.Know(NameOf(row.Hash), _files.PathOf(row.Hash));
+    }
+
     /// <summary>The name that a house gives as its profile.</summary>
     public static string NameOf(string hash) => "own-" + hash[..16];
 

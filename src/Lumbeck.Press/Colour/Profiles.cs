@@ -12,6 +12,9 @@ public static class Profiles
     /// <summary>Makes a printer's own profile known under its name.</summary>
     public static void Know(string name, string path) => Own[name] = path;
 
+    /// <summary>Whether a printer's own profile is known, and its file is there.</summary>
+    public static bool Has(string name) => Own.TryGetValue(name, out var own) && File.Exists(own);
+
     /// <exception cref="Refusal">No such profile is here.</exception>
     public static string PathOf(string name)
     {

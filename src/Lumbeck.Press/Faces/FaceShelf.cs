@@ -27,6 +27,16 @@ public sealed class FaceShelf : IType
 
     public IReadOnlyList<FaceId> Faces => _faces;
 
+    /// <summary>Asked for a face that is not on the shelf: another program may have brought it meanwhile.</summary>
+    public Func<FaceId, (string Name, string File)?>? Elsewhere { get; set; }
+
+    private bool Fetched(FaceId face)
+    {
+        if (Elsewhere?.Invoke(face) is not { } found) return false;
+        Put(face, found.Name, found.File);
+        return true;
+    }
+
     /// <summary>Puts a face of a maker's own on the shelf.</summary>
     /// <param name="face">What it is called in jobs.</param>
     /// <param name="name">What people call it.</param>
@@ -42,7 +52,7 @@ public sealed class FaceShelf : IType
     private void Order() => _faces = [.. _files.Keys.OrderBy(f => f.Family, StringComparer.Ordinal).ThenBy(f => f.Weight).ThenBy(f => f.Italic)];
 
     /// <summary>Whether a face is on the shelf.</summary>
-    public bool Holds(FaceId face) => _files.ContainsKey(face);
+    public bool Holds(FaceId face) => _files.ContainsKey(face) || Fetched(face);
 
     /// <summary>“Cormorant Garamond SemiBold Italic”.</summary>
     public string NameOf(FaceId face)
@@ -105,7 +115,7 @@ public sealed class FaceShelf : IType
 
     private OpenFace Opened(FaceId id)
     {
-        if (!_files.TryGetValue(id, out var file)) throw new Refusal("face", $"no face is called `{id}`: pick one from the list, or bring its file into the drawer");
+        if (!_files.TryGetValue(id, out var file) && !(Fetched(id) && _files.TryGetValue(id, out file))) throw new Refusal("face", $"no face is called `{id}`: pick one from the list, or bring its file into the drawer");
         try { return new(id, NameOf(id), File.ReadAllBytes(file.File)); }
         catch (IOException) { throw new Refusal("face", $"the file of {NameOf(id)} is missing from the data folder: bring it into the drawer again"); }
     }

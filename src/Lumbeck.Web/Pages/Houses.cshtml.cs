@@ -12,6 +12,8 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
     public KnownHouse Known { get; private set; } = null!;
     public IReadOnlyList<KnownHouse> All { get; private set; } = [];
     public IReadOnlyList<string> Away { get; private set; } = [];
+    /// <summary>Houses that can't be read, with why.</summary>
+    public IReadOnlyList<(string Id, string Problem)> Spoilt { get; private set; } = [];
     public Screen Screen { get; private set; } = null!;
     public string? Open { get; private set; }
     public string? Problem { get; private set; }
@@ -50,6 +52,7 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
         All = desk.AllHouses();
         if ((id is null ? All[0] : All.FirstOrDefault(k => k.House.Id == id)) is not { } known) return NotFound();
         (Known, Open, Problem, Away) = (known, HouseKeys.Find(key ?? "")?.Name, problem, desk.HousesPutAway());
+        Spoilt = desk.HousesSpoilt();
         Screen = await screens.Of(known, Open);
         Response.Headers.CacheControl = "no-store";
         return Page();

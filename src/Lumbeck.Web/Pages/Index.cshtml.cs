@@ -15,9 +15,20 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     public string? Problem { get; private set; }
     public Beginning Typed { get; private set; } = new();
 
+    /// <summary>Jobs that can't be shown, with why.</summary>
+    public IReadOnlyList<BenchPlace> Spoilt { get; private set; } = [];
+
+    private void Fill()
+    {
+        var places = desk.Places();
+        Jobs = [.. places.Select(p => p.On).OfType<OnBench>()];
+        Spoilt = [.. places.Where(p => p.On is null)];
+        Houses = desk.AllHouses();
+    }
+
     public void OnGet()
     {
-        (Jobs, Houses) = (desk.Jobs(), desk.AllHouses());
+        Fill();
         // Their inks are looked at beside the page, one job after the other; the next look at the bench knows.
         desk.Checks.Warm(Jobs.Select(j => j.Composed));
     }
