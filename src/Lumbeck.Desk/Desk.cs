@@ -102,7 +102,11 @@ public sealed class Desk
     {
         try { return new BenchPlace(row.Slug, Bench(row), ""); }
         catch (Refusal r) { return new(row.Slug, null, r.Message); }
-        catch (Exception e) when (e is not OutOfMemoryException && !Disk.IsFull(e)) { return new(row.Slug, null, $"what is stored of it can’t be read ({e.Message.TrimEnd('.')})"); }
+        catch (Exception e) when (e is not OutOfMemoryException && !Disk.IsFull(e))
+        {
+            _store.Tell($"{row.Slug} can’t be read: {e.Message}");
+            return new(row.Slug, null, "what is stored of it is damaged; bring it back from a pack, or from a copy of the data folder");
+        }
     })];
 
     /// <exception cref="Refusal">There is no such job.</exception>

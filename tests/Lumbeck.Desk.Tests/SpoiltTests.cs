@@ -32,7 +32,7 @@ public sealed class SpoiltTests : IDisposable
         desk = new(_folder, TimeProvider.System);
         var places = desk.Places();
         places.Count.ShouldBe(6);
-        places.Single(p => p.On is null).ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("hive"), p => p.Problem.ShouldContain("can’t be read"));
+        places.Single(p => p.On is null).ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("hive"), p => p.Problem.ShouldContain("is damaged"));
         desk.Jobs().Count.ShouldBe(5);
         desk.AllHouses().Select(h => h.House.Id).ShouldBe(["aldwater", "plover", "tern", "plover-2"]);
         desk.HousesSpoilt().ShouldHaveSingleItem().ShouldSatisfyAllConditions(h => h.Id.ShouldBe("tern-2"), h => h.Problem.ShouldContain("bleed_mm"));
