@@ -76,6 +76,29 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     }
 
     [Fact]
+    public void Letters_in_one_finishing_ink_leave_a_soft_shadow_in_another_that_lies_on_bare_paper()
+    {
+        var letter = Letter("t", 5, 5, new FinishPaint("varnish", 5000), 60) with
+        {
+            Words = "I",
+            Height = new(Mm(30)),
+            Shadow = new(new FinishPaint("foil"), default, default, Length.FromPoints(3), 100),
+        };
+        var job = Begun(null, letter);
+        job = job with { Ticket = job.Ticket with { House = job.Ticket.House with { FinishingInks = ["foil", "varnish"] } } };
+        var on = random.On(job);
+        var stem = Stem(job);
+        var front = on.Composed.Sheets[0].Sheet.Panel(Part.Front)!.Face;
+        foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
+        {
+            var plates = PlateJudge.Ghostscript(random.Made(on, new(kind) { Marks = false }), 1)[0];
+            var at = ((int)((front.Y + Mm(stem.Y)).Inches * PlateJudge.PerInch) * plates["Cyan"].Wide) + (int)((front.X + Mm(stem.X)).Inches * PlateJudge.PerInch);
+            Math.Round(plates["varnish"].Ink[at] / 2.55).ShouldBe(50, kind.Word);
+            plates["foil"].Ink[at].ShouldBeGreaterThan((byte)100, kind.Word);
+        }
+    }
+
+    [Fact]
     public void Black_letters_are_mixed_with_their_own_plate_and_edge_before_they_meet_the_ground()
     {
         // A stem of 20 pt bold is over a millimetre wide, 3 mm in from its box.

@@ -56,16 +56,16 @@ internal static class MakingFacts
     /// <summary>A trade name typed before a size (“novel, 5.25 × 8 in”) is passed over.</summary>
     private static string Untitled(string text) => text.LastIndexOf(", ", StringComparison.Ordinal) is > 0 and var comma && text.Length > comma + 2 && text[comma + 2] is >= '0' and <= '9' && !char.IsDigit(text[0]) ? text[(comma + 2)..] : text;
 
-    private static string ReadFlaps(Job j) => j.Ticket.Flaps || j.Ticket.Binding == BindingKind.Jacket ? (j.Ticket.FlapWidth ?? j.Ticket.House.Flap).Show(j.Ticket.Unit) : "";
+    private static string ReadFlaps(Job j) => j.Ticket.Flaps || Binding.Of(j.Ticket.Binding).HasFlaps ? (j.Ticket.FlapWidth ?? j.Ticket.House.Flap).Show(j.Ticket.Unit) : "";
 
     /// <summary>A jacket always has flaps: blank gives them the house's own width.</summary>
     private static SetFlaps WriteFlaps(Job j, string t)
     {
         var (ticket, text) = (j.Ticket, t.Trim());
-        var jacket = ticket.Binding == BindingKind.Jacket;
-        if (text.Length == 0 || text is "none" or "no") return new SetFlaps(jacket && ticket.Flaps);
-        if (!jacket && !ticket.House.Flaps) throw Facts.No($"{ticket.House.Name} binds no flaps: leave this blank");
+        var always = Binding.Of(ticket.Binding).HasFlaps;
+        if (text.Length == 0 || text is "none" or "no") return new SetFlaps(always && ticket.Flaps);
+        if (!always && !ticket.House.Flaps) throw Facts.No($"{ticket.House.Name} binds no flaps: leave this blank");
         var width = text is "yes" ? ticket.House.Flap : Same(j, text, ticket.FlapWidth ?? ticket.House.Flap);
-        return new SetFlaps(!jacket || ticket.Flaps, width == ticket.House.Flap ? null : width);
+        return new SetFlaps(!always || ticket.Flaps, width == ticket.House.Flap ? null : width);
     }
 }

@@ -46,7 +46,7 @@ internal static class PictureFacts
         if (item.Growth is not null)
         {
             yield return new($"item/{id}/grow-to", "Reaches", j => word(Reaches, growth(j).To), (j, t) => new GrowPicture(id, growth(j) with { To = Facts.Choice(t, Reaches) }))
-            { Choices = j => [("edge", Binding.Of(j.Ticket.Binding).Pieces[0] == BindingKind.Case ? "turn-in" : "bleed"), ("sheet", "sheet")] };
+            { Choices = j => [("edge", Binding.Of(j.Ticket.Binding).TurnsIn ? "turn-in" : "bleed"), ("sheet", "sheet")] };
             yield return new($"item/{id}/grow-seed", "Seed", j => growth(j).Seed.ToString(CultureInfo.InvariantCulture), (j, t) => new GrowPicture(id, growth(j) with { Seed = Facts.Whole(t, "2") }));
         }
         yield return new($"item/{id}/convert", "Convert", j => P(j).Convert ? "yes" : "no", (_, t) => new ConvertPicture(id, Facts.Choice(t, [("yes", true), ("no", false)])));

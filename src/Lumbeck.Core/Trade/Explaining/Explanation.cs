@@ -49,14 +49,10 @@ public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied
         if (sheet.Panel(Part.Spine) is not { Face: var face }) return new(null, null, Positive((given.Height - sheet.Trim.Height).Half()));
         // All but the spine is taken as computed; what is left over is the spine's.
         var spine = given.Width - (sheet.Size.Width - face.Width);
-        var beyond = house.CoverAllowance + wrap.Book.Binding switch
-        {
-            BindingKind.Case => (2 * house.Board) + house.Endpapers,
-            BindingKind.Jacket => (2 * house.Board) + house.Endpapers + house.SpineEase,
-            _ => Length.Zero,
-        };
+        var binding = Binding.Of(wrap.Book.Binding);
+        var beyond = house.CoverAllowance + binding.BeyondBlock(house);
         Caliper? leaf = spine > beyond && wrap.Spine.Leaves > 0 ? Caliper.FromLength(spine - beyond) * (1m / wrap.Spine.Leaves) : null;
-        return new(Positive(spine), leaf, wrap.Book.Binding == BindingKind.Case ? null : Positive((given.Height - sheet.Trim.Height).Half()));
+        return new(Positive(spine), leaf, binding.TurnsIn ? null : Positive((given.Height - sheet.Trim.Height).Half()));
     }
 
     private static Length? Positive(Length l) => l.Units >= 0 ? l : null;

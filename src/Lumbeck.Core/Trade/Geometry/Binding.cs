@@ -11,6 +11,18 @@ public abstract class Binding
     /// <summary>The wraps that are printed for it, the one that carries the front first.</summary>
     public virtual ImmutableArray<BindingKind> Pieces => [Kind];
 
+    /// <summary>Whether it has boards.</summary>
+    public virtual bool IsCased => false;
+
+    /// <summary>Whether it has flaps whatever the ticket says.</summary>
+    public virtual bool HasFlaps => false;
+
+    /// <summary>Whether its sheet is folded round boards, where others have bleed that is cut off.</summary>
+    public virtual bool TurnsIn => false;
+
+    /// <summary>What its spine has beyond the block, the cover's own allowance aside.</summary>
+    public virtual Length BeyondBlock(House house) => Length.Zero;
+
     /// <summary>The spine's width with its working.</summary>
     public abstract SpineSum Spine(BookFacts book, House house);
 

@@ -12,6 +12,10 @@ public sealed class Jacket : Binding
     /// <summary>The jacket, and the case it goes round.</summary>
     public override ImmutableArray<BindingKind> Pieces => [BindingKind.Jacket, BindingKind.Case];
 
+    public override bool IsCased => true;
+    public override bool HasFlaps => true;
+    public override Length BeyondBlock(House house) => (2 * house.Board) + house.Endpapers + house.SpineEase;
+
     public override SpineSum Spine(BookFacts book, House house)
     {
         var cased = SpineSum.Case(book with { PinnedSpine = null }, house);

@@ -8,6 +8,10 @@ public sealed class PrintedCase : Binding
 {
     public override BindingKind Kind => BindingKind.Case;
 
+    public override bool IsCased => true;
+    public override bool TurnsIn => true;
+    public override Length BeyondBlock(House house) => (2 * house.Board) + house.Endpapers;
+
     public override SpineSum Spine(BookFacts book, House house) => SpineSum.Case(book, house);
 
     public override ImmutableArray<Sheet> Sheets(BookFacts book, House house, SpineSum spine)

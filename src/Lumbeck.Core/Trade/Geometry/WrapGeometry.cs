@@ -30,7 +30,7 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
         var sheets = binding.Sheets(book, house, spine);
         foreach (var sheet in sheets)
             if (!Fits(sheet.Size, house.SheetMost))
-                throw new Refusal("ticket/trim", $"this sheet of {sheet.Size.Show(house.Unit)} is larger than the press of {house.Name} takes, {house.SheetMost.Show(house.Unit)}: take a smaller trim, {(book.Flaps || book.Binding == BindingKind.Jacket ? "narrower flaps, " : "")}or another printer");
+                throw new Refusal("ticket/trim", $"this sheet of {sheet.Size.Show(house.Unit)} is larger than the press of {house.Name} takes, {house.SheetMost.Show(house.Unit)}: take a smaller trim, {(book.Flaps || Binding.Of(book.Binding).HasFlaps ? "narrower flaps, " : "")}or another printer");
         return new(book, house, spine, sheets);
     }
 
