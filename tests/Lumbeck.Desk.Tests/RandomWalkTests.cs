@@ -54,7 +54,8 @@ public sealed class RandomWalkTests : IDisposable
         var (r, states) = (new Chance(seed), new List<byte[]>());
         new RandomEdits(_pictures).Walk(_desk.Job(slug).Job, new(seed), 40, (edit, _, _) =>
         {
-            try { _desk.Apply(slug, new(Guid.NewGuid().ToString("n"), "walk", _ => edit, null, r.One(3) ? $"g{r.From(0, 9)}" : null)); }
+            var gesture = r.One(3) ? $"g{r.From(0, 9)}" : null;
+            try { _desk.Apply(slug, new(Guid.NewGuid().ToString("n"), "walk", _ => edit, null, gesture)); }
             catch (Refusal) { }
         });
         var end = JobJson.Write(_desk.Job(slug).Job);
@@ -68,7 +69,9 @@ public sealed class RandomWalkTests : IDisposable
         JobJson.Write(_desk.Job(slug).Job).AsSpan().SequenceEqual(end).ShouldBeTrue();
     }
 
-    public static TheoryData<int> Mended() => Environment.GetEnvironmentVariable("LUMBECK_TEST_ALL") == "1" ? [.. Enumerable.Range(1, 60)] : [3, 4, 5, 6];
+    private static bool All => Environment.GetEnvironmentVariable("LUMBECK_TEST_ALL") == "1";
+
+    public static TheoryData<int> Mended() => All ? [.. Enumerable.Range(1, 60)] : [3, 4, 5, 6];
 
     [Theory]
     [MemberData(nameof(Mended))]
@@ -78,7 +81,9 @@ public sealed class RandomWalkTests : IDisposable
         foreach (var finding in _desk.Checks.Exactly(_desk.Worked(0, job)).Where(f => f.By is not null))
         {
             var after = _desk.Checks.Exactly(_desk.Worked(0, finding.By!.Apply(job)));
-            after.ShouldNotContain(f => f.Id == finding.Id && f.Item == finding.Item && f.Sheet == finding.Sheet && f.Measured == finding.Measured, $"seed {seed}, {finding.Key}: {finding.By}");
+            after.ShouldNotContain(
+                f => f.Id == finding.Id && f.Item == finding.Item && f.Sheet == finding.Sheet && f.Measured == finding.Measured,
+                $"seed {seed}, {finding.Key}: {finding.By}");
         }
     }
 

@@ -92,7 +92,8 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
         foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
         {
             var plates = PlateJudge.Ghostscript(random.Made(on, new(kind) { Marks = false }), 1)[0];
-            var at = ((int)((front.Y + Mm(stem.Y)).Inches * PlateJudge.PerInch) * plates["Cyan"].Wide) + (int)((front.X + Mm(stem.X)).Inches * PlateJudge.PerInch);
+            int pixels(Length l) => (int)(l.Inches * PlateJudge.PerInch);
+            var at = (pixels(front.Y + Mm(stem.Y)) * plates["Cyan"].Wide) + pixels(front.X + Mm(stem.X));
             Math.Round(plates["varnish"].Ink[at] / 2.55).ShouldBe(50, kind.Word);
             plates["foil"].Ink[at].ShouldBeGreaterThan((byte)100, kind.Word);
         }
