@@ -75,6 +75,8 @@ public sealed class Works(WorkStore store, IReadOnlyList<WorkKind> kinds) : IDis
         var told = 0L;
         try
         {
+            // It may have been left after it was taken and before it could be told so.
+            if (store.Find(piece.Id)?.State != "running") return;
             var kind = kinds.FirstOrDefault(k => k.Kind == piece.Kind) ?? throw new Refusal("work", $"this version knows no work called `{piece.Kind}`");
             kind.Do(piece, share =>
             {
