@@ -14,5 +14,8 @@ public static class Disk
     }
 
     /// <summary>The same for people.</summary>
-    public const string Full = "The disk is full: nothing was changed, and nothing that was kept is lost. Make room, and it goes on.";
+    public const string Full = "The disk is full. " + Meaning;
+
+    /// <summary>What that means, and the way out.</summary>
+    public const string Meaning = "Nothing was changed, and nothing that was kept is lost. Make room, and it goes on.";
 }

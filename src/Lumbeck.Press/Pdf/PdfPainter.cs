@@ -87,7 +87,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     /// A mark that is screened, and leaves some finishing inks' plates as they are: what is screened with all of an ink is as it was (11.3.5.2), so it has all of those.
     /// </summary>
     private static IEnumerable<Mark> Keeping(Mark mark, string[] finishes) =>
-        [mark, .. finishes.Select(f => OnPlate(mark is FillMark or GlyphMark ? Covering(mark) : mark, f, 10_000)).OfType<Mark>()];
+        [mark, .. finishes.Select(f => OnPlate(Covering(mark), f, 10_000)).OfType<Mark>()];
 
     private static Mark Covering(Mark mark) => mark switch
     {
