@@ -36,6 +36,9 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
     public ComposedSheet SheetOf(string item) =>
         Sheets.FirstOrDefault(s => s.Scene.Piece(item) is { Frame.IsEmpty: false }) ?? Sheets.FirstOrDefault(s => s.On.Wrap == Job.WrapOf(item)) ?? Sheets[0];
 
+    /// <summary>The sheet of an id; the first where the job has none of that.</summary>
+    public ComposedSheet Named(string? sheet) => Sheets.FirstOrDefault(s => s.On.Id == sheet) ?? Sheets[0];
+
     public Readiness Readiness => Readiness.Of(Findings);
 
     /// <summary>The same in one line; plates that were never looked at do not count as fine.</summary>

@@ -31,10 +31,10 @@ public static class History
 
     /// <summary>A sheet as another take of its wrap has it.</summary>
     /// <exception cref="Refusal">The wrap has no such take.</exception>
-    public static Scene OfTake(this Desk desk, Composed shown, PrintedSheet on, int take)
+    public static Scene OfTake(this Desk desk, Composed shown, PrintedSheet on, string take)
     {
         var wrap = shown.Job.Wraps[on.Wrap];
-        if (take < 0 || take >= wrap.Takes.Count) throw new Refusal("takes", "this wrap has no such take");
+        if (wrap.Find(take) is null) throw new Refusal("takes", "this wrap has no such take");
         return SceneBuilder.Build(shown.Job with { Wraps = shown.Job.Wraps.SetItem(on.Wrap, wrap with { Current = take }) }, on, desk.Shelf, desk.DrawingsOf(shown.Job.Ticket.House));
     }
 

@@ -16,7 +16,7 @@ public static class Starters
             Pages = 200,
         },
         [],
-        [new Wrap("cover", [new Take("first", new Ground(new InkPaint(Ink.White)), [])])]).WithPieces();
+        [Wrap.First("cover", new Ground(new InkPaint(Ink.White)))]).WithPieces();
 
     /// <summary>The same from its first facts, as they were typed; those left blank are the house's own.</summary>
     /// <exception cref="Refusal">A fact can't be read, or they make no sheet; the fact is named.</exception>

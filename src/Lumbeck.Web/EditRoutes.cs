@@ -57,26 +57,26 @@ public static class EditRoutes
     }
 
     /// <summary>What changed since a tick, or with another item picked; 204 where nothing did.</summary>
-    private static async Task<IResult> News(string slug, long seen, Place place, int? sheet, string? open, string? was, bool? tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)
+    private static async Task<IResult> News(string slug, long seen, Place place, string? sheet, string? open, string? was, bool? tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)
     {
         try
         {
             if (open == was && tried != true && desk.Tick(slug) == seen) return Results.NoContent();
-            return await Difference(slug, desk.Job(slug), seen, place, sheet ?? 0, open, was, tried == true, desk, screens, http);
+            return await Difference(slug, desk.Job(slug), seen, place, sheet, open, was, tried == true, desk, screens, http);
         }
         catch (Refusal r) { return Answers.Refused(r); }
     }
 
     /// <summary>What the plates show, once they were looked at: the parts of the screen that tell findings.</summary>
-    private static async Task<IResult> Plated(string slug, long seen, Place place, int? sheet, string? open, Desk.Desk desk, ScreenMaker screens, HttpContext http)
+    private static async Task<IResult> Plated(string slug, long seen, Place place, string? sheet, string? open, Desk.Desk desk, ScreenMaker screens, HttpContext http)
     {
         try
         {
             var on = desk.Job(slug);
             if (on.Tick != seen) return Results.NoContent();
             var plated = on with { Composed = await desk.Checks.Beside(on.Composed) };
-            var now = await screens.Now(plated, place, sheet ?? 0, open);
-            var then = await screens.Shown(on with { Composed = on.Composed with { Plates = null } }, place, sheet ?? 0, open);
+            var now = await screens.Now(plated, place, sheet, open);
+            var then = await screens.Shown(on with { Composed = on.Composed with { Plates = null } }, place, sheet, open);
             http.Response.Headers["X-Tick"] = on.Tick.ToString(CultureInfo.InvariantCulture);
             http.Response.Headers.CacheControl = "no-store";
             return Results.Content(now.Since(then, ["findings", "foot", "finds"]), "text/html; charset=utf-8");
@@ -85,7 +85,7 @@ public static class EditRoutes
         catch (Exception e) when (e is IOException or NetVips.VipsException) { return Answers.Say("", "The inks can’t be looked at: a picture of this cover can’t be read.", 422); }
     }
 
-    private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, int sheet, string? open, string? was, bool tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)
+    private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, string? sheet, string? open, string? was, bool tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)
     {
         var before = on with { Tick = seen, Composed = desk.At(slug, seen) };
         var now = await screens.Now(on, place, sheet, open);
@@ -95,12 +95,12 @@ public static class EditRoutes
         return Results.Content(now.Since(then, tried ? ScreenMaker.TriedParts : []), "text/html; charset=utf-8");
     }
 
-    private static IResult Words(string slug, int? sheet, Desk.Desk desk)
+    private static IResult Words(string slug, string? sheet, Desk.Desk desk)
     {
         try
         {
             var shown = desk.Job(slug).Composed;
-            return Results.Text(InWords.Say(shown.Job, shown.Sheets[Math.Clamp(sheet ?? 0, 0, shown.Sheets.Length - 1)].On));
+            return Results.Text(InWords.Say(shown.Job, shown.Named(sheet).On));
         }
         catch (Refusal) { return Results.NotFound(); }
     }
@@ -137,13 +137,13 @@ public static class EditRoutes
         catch (Exception e) when (e is Refusal or FileNotFoundException) { return Results.NotFound(); }
     }
 
-    private static IResult BlankSheet(string slug, string kind, int? sheet, string? panel, Desk.Desk desk)
+    private static IResult BlankSheet(string slug, string kind, string? sheet, string? panel, Desk.Desk desk)
     {
         try
         {
             var on = desk.Job(slug);
             if (!Blank.Kinds.Contains(kind) || !Parts.TryParse(panel ?? "sheet", out var part)) return Results.NotFound();
-            var shown = on.Composed.Sheets[Math.Clamp(sheet ?? 0, 0, on.Composed.Sheets.Length - 1)];
+            var shown = on.Composed.Named(sheet);
             var file = new MemoryStream();
             Blank.Write(file, kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title, desk.Shelf);
             return Results.File(file.ToArray(), kind switch { "pdf" => "application/pdf", "svg" => "image/svg+xml", _ => "image/png" }, Blank.FileName(kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title));

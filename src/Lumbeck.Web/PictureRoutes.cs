@@ -1,5 +1,6 @@
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Pictures;
+using Lumbeck.Web.Wire;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Http.Features;
 
@@ -29,7 +30,7 @@ public static class PictureRoutes
         return (new(parts[0], parts.Length > 1 && Enum.TryParse<Intent>(parts[1], out var intent) && Enum.IsDefined(intent) ? intent : Intent.Relative), parts.Length > 2);
     }
 
-    private static async Task<IResult> TakeIn(string slug, string? name, string? item, string? panel, int? sheet, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> TakeIn(string slug, string? name, string? item, string? panel, string? sheet, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
     {
         if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size) size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
@@ -42,8 +43,7 @@ public static class PictureRoutes
             desk.Apply(slug, new(Guid.NewGuid().ToString(), "picture", job =>
             {
                 if (item is not null && job.Item(item) is PictureItem) { id = item; return new HangPicture(item, picture); }
-                var sheets = job.Sheets();
-                var wrap = sheets[Math.Clamp(sheet ?? 0, 0, sheets.Length - 1)].Wrap;
+                var wrap = Asking.WrapOf(job, sheet);
                 var part = Parts.TryParse(panel ?? "", out var p) ? p : Part.Front;
                 return new AddItem(Starters.Pictured(job, part, id, picture, wrap), Wrap: wrap);
             }));
@@ -54,7 +54,7 @@ public static class PictureRoutes
     }
 
     /// <summary>Takes a picture, or a page of a PDF, in and lays it under a wrap to be traced.</summary>
-    private static async Task<IResult> Trace(string slug, string? name, int? sheet, int? page, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> Trace(string slug, string? name, string? sheet, int? page, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
     {
         if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size) size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
@@ -62,11 +62,7 @@ public static class PictureRoutes
         {
             _ = desk.Job(slug);
             var picture = await desk.TakeInTracing(http.Request.Body, name ?? "", page ?? 1, http.RequestAborted);
-            desk.Apply(slug, new(Guid.NewGuid().ToString(), "picture", job =>
-            {
-                var sheets = job.Sheets();
-                return new LayTracing(new(picture), sheets[Math.Clamp(sheet ?? 0, 0, sheets.Length - 1)].Wrap);
-            }));
+            desk.Apply(slug, new(Guid.NewGuid().ToString(), "picture", job => new LayTracing(new(picture), Asking.WrapOf(job, sheet))));
             return Results.Json(new { tracing = picture.Name });
         }
         catch (Refusal r) { return Answers.Refused(r); }

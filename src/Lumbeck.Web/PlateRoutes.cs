@@ -7,7 +7,7 @@ namespace Lumbeck.Web;
 /// <summary>What the plates have, as pictures: parts of a sheet for the editor, and whole sheets, small, for lists.</summary>
 public static class PlateRoutes
 {
-    private static readonly ConcurrentDictionary<(string Data, long Revision, int Sheet, int Take, int Wide, string Panel), byte[]> Small = new();
+    private static readonly ConcurrentDictionary<(string Data, long Revision, int Sheet, string Take, int Wide, string Panel), byte[]> Small = new();
 
     public static void Map(WebApplication app)
     {
@@ -27,20 +27,20 @@ public static class PlateRoutes
     }
 
     /// <summary>A sheet of what is on the bench, of a revision <paramref name="at"/> which it lay, or with another take of its wrap, or one panel of it; so many pixels wide.</summary>
-    private static IResult Whole(string slug, long? r, long? at, int? sheet, int? take, int? wide, string? panel, Desk.Desk desk, HttpContext http)
+    private static IResult Whole(string slug, long? r, long? at, string? sheet, string? take, int? wide, string? panel, Desk.Desk desk, HttpContext http)
     {
         try
         {
             var on = desk.Job(slug);
             var revision = at ?? on.Revision;
             var shown = at is null ? on.Composed : desk.Revision(slug, revision);
-            var printed = shown.Sheets[Math.Clamp(sheet ?? 0, 0, shown.Sheets.Length - 1)];
+            var printed = shown.Named(sheet);
             var pixels = Math.Clamp(wide ?? 480, 40, 1600);
             var face = Parts.TryParse(panel ?? "", out var part) ? printed.Sheet.Panel(part)?.Face : null;
             if (panel is not null && face is null) return Results.NotFound();
             http.Response.Headers.CacheControl = at is not null || r == on.Revision ? "private, max-age=31536000, immutable" : "no-store";
             if (Small.Count > 600) Small.Clear();
-            return Results.File(Small.GetOrAdd((desk.Folder, revision, printed.On.Number, take ?? -1, pixels, panel ?? ""), _ =>
+            return Results.File(Small.GetOrAdd((desk.Folder, revision, printed.On.Number, take ?? "", pixels, panel ?? ""), _ =>
             {
                 var scene = take is { } t ? desk.OfTake(shown, printed.On, t) : printed.Scene;
                 var house = shown.Job.Ticket.House;

@@ -161,20 +161,20 @@ public sealed class ArrangeTests
     [Fact]
     public void Takes_are_designs_side_by_side_that_share_the_ticket()
     {
-        var job = new AddTake(0, "pale").Apply(Tiles());
+        var job = new AddTake(0, "two", "pale").Apply(Tiles());
         var pale = new SetPages(400).Apply(new RemoveItem("a").Apply(job));
         (pale.Take.Name, pale.Take.Items.Count).ShouldBe(("pale", 4));
-        var first = new ChooseTake(0, 0).Apply(pale);
+        var first = new ChooseTake(0, "first").Apply(pale);
         (first.Take.Name, first.Take.Items.Count, first.Ticket.Pages).ShouldBe(("first", 5, 400));
         // A title changed on the ticket is changed in both.
         var renamed = new SetFact(TicketFact.Title, "Brine").Apply(pale);
         renamed.Wraps[0].Takes.ShouldAllBe(t => t.Items.OfType<TextItem>().Any(i => i.Words == "Brine"));
-        Should.Throw<Refusal>(() => new AddTake(0, "Pale").Apply(pale)).Message.ShouldContain("already");
-        new NameTake(0, 1, "dusk").Apply(pale).Take.Name.ShouldBe("dusk");
-        new RemoveTake(0, 1).Apply(pale).Take.Name.ShouldBe("first");
-        new RemoveTake(0, 0).Apply(pale).Take.Name.ShouldBe("pale");
-        Should.Throw<Refusal>(() => new RemoveTake(0, 0).Apply(Tiles())).Message.ShouldContain("only take");
-        Should.Throw<Refusal>(() => new ChooseTake(0, 7).Apply(pale));
+        Should.Throw<Refusal>(() => new AddTake(0, "three", "Pale").Apply(pale)).Message.ShouldContain("already");
+        new NameTake(0, "two", "dusk").Apply(pale).Take.Name.ShouldBe("dusk");
+        new RemoveTake(0, "two").Apply(pale).Take.Name.ShouldBe("first");
+        new RemoveTake(0, "first").Apply(pale).Take.Name.ShouldBe("pale");
+        Should.Throw<Refusal>(() => new RemoveTake(0, "first").Apply(Tiles())).Message.ShouldContain("only take");
+        Should.Throw<Refusal>(() => new ChooseTake(0, "gone").Apply(pale));
         JobJson.Read(JobJson.Write(pale)).Wraps[0].Takes.Count.ShouldBe(2);
     }
 

@@ -79,8 +79,8 @@ public sealed class EditTests
         meet(new RemoveItem("title"), new MoveItem("title", Length.FromPoints(1), default)).ShouldBeTrue();
         meet(new RemoveItem("title"), new MoveItem("author", Length.FromPoints(1), default)).ShouldBeFalse();
         meet(new SetPages(340), new SetFact(TicketFact.Title, "Brine")).ShouldBeFalse();
-        touched(new AddTake(0, "Another")).ShouldBe([new WrapAddress(0, "takes"), new WrapAddress(0, "current")], ignoreOrder: true);
-        touched(new OrderItem("title", 1)).ShouldBe([new TakeAddress(0, 0, "order")]);
+        touched(new AddTake(0, "another", "Another")).ShouldBe([new WrapAddress(0, "takes"), new WrapAddress(0, "current")], ignoreOrder: true);
+        touched(new OrderItem("title", 1)).ShouldBe([new TakeAddress(0, "first", "order")]);
     }
 
     [Fact]

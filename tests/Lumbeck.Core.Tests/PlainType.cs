@@ -49,7 +49,7 @@ internal static class Sample
     public static Job Job(params Item[] items) => new(
         new Ticket { Title = "Salt", Author = "A. Vane", House = HouseFile.Shipped["tern"], Paper = HouseFile.Shipped["tern"].Papers[0], Pages = 312, Unit = Unit.Inch, Isbn = Isbn("9780000000002") },
         [new Swatch("sea", "Sea", Ink.Percent(80, 40, 20, 10))],
-        [new Wrap("cover", [new Take("first", new Ground(new SwatchPaint("sea")), [Text("title", "Salt", TextRole.Title, dy: -1), Text("author", "A. Vane", TextRole.Author), .. items])])]);
+        [new Wrap("cover", [new Take("first", "first", new Ground(new SwatchPaint("sea")), [Text("title", "Salt", TextRole.Title, dy: -1), Text("author", "A. Vane", TextRole.Author), .. items])], "first")]);
 
     public static Isbn Isbn(string digits) => Core.Trade.Barcodes.Isbn.TryParse(digits, out var i, out var why) ? i : throw new ArgumentException(why);
 

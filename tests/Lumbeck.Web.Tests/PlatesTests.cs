@@ -114,7 +114,7 @@ public sealed class PlatesTests(Browser browser)
     public async Task What_is_asked_for_beyond_what_there_is_is_not_found_and_small_pictures_are_pictures()
     {
         using var client = new HttpClient { BaseAddress = browser.Server.Address };
-        var small = await client.GetAsync("/jobs/calder/wrap.jpg?wide=300&sheet=1");
+        var small = await client.GetAsync("/jobs/calder/wrap.jpg?wide=300&sheet=case");
         small.Content.Headers.ContentType!.MediaType.ShouldBe("image/jpeg");
         using (var image = NetVips.Image.NewFromBuffer(await small.Content.ReadAsByteArrayAsync())) image.Width.ShouldBe(300);
         foreach (var address in (string[])["/jobs/calder/plates/0123456789abcdef0123456789abcdef", "/jobs/none/wrap.jpg", "/grown/x/100/coated-fogra39-300~Relative", $"/grown/{new string('a', 64)}_0_1_0_0_0_1000000_1000000_100000_0_0_0/400/coated-fogra39-300~Relative", $"/pictures/{new string('b', 64)}/gamut/coated-fogra39-300~Relative", "/pictures/../lumbeck.db/320/x", "/jobs/none/swatches.gpl"])

@@ -62,7 +62,7 @@ public sealed class TicketTests(Browser browser)
         var sheets = Desk.Job(slug).Composed.Sheets;
         foreach (var s in sheets)
         {
-            browser.Go($"/jobs/{slug}/wrap?sheet={s.On.Number}");
+            browser.Go($"/jobs/{slug}/wrap?sheet={s.On.Id}");
             foreach (var panel in s.Sheet.Panels.Where(p => p.CarriesText && p.Part != Part.Spine)) browser.Find($"#list-{panel.Part.Word()} [data-add=text]");
             browser.AndWait(() => browser.Find("[data-add=rectangle]").Click());
             browser.Until(() => browser.Driver.FindElements(By.CssSelector("#art [id^=s-rectangle-] path")).Count == 1);
@@ -198,7 +198,7 @@ public sealed class TicketTests(Browser browser)
         browser.Find("form[action*='Copy'] button").Click();
         browser.Until(() => browser.Driver.Url.EndsWith("/jobs/winter-over-calder-sound-copy/ticket", StringComparison.Ordinal));
         browser.Find("#f-ticket-isbn").GetDomProperty("value").ShouldBe("");
-        browser.Go("/jobs/winter-over-calder-sound-copy/wrap?sheet=1");
+        browser.Go("/jobs/winter-over-calder-sound-copy/wrap?sheet=case");
         browser.Find("#row-case-title");
     }
 }

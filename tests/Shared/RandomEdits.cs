@@ -61,7 +61,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
 
     private Edit OfJob(Job job, Chance r, int wrap)
     {
-        var takes = job.Wraps[wrap].Takes.Count;
+        var takes = job.Wraps[wrap].Takes;
         string swatch() => job.Swatches.IsEmpty ? "none" : r.Of([.. job.Swatches]).Id;
         return r.From(0, 14) switch
         {
@@ -72,10 +72,10 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
             4 => new AddSwatch(new($"n{++_made}", $"New {_made}", Ink.Percent(r.From(0, 100), r.From(0, 100), 0, 0))),
             5 => new SetSwatch(swatch(), r.One(2) ? $"Named {++_made}" : null, r.One(2) ? Ink.Percent(0, r.From(0, 100), r.From(0, 100), 0) : null),
             6 => new RemoveSwatch(swatch()),
-            7 => new AddTake(wrap, $"take {++_made}"),
-            8 => new ChooseTake(wrap, r.From(0, takes - 1)),
-            9 => new NameTake(wrap, r.From(0, takes - 1), $"named {++_made}"),
-            10 => new RemoveTake(wrap, r.From(0, takes - 1)),
+            7 => new AddTake(wrap, $"take-{++_made}", $"take {_made}"),
+            8 => new ChooseTake(wrap, takes[r.From(0, takes.Count - 1)].Id),
+            9 => new NameTake(wrap, takes[r.From(0, takes.Count - 1)].Id, $"named {++_made}"),
+            10 => new RemoveTake(wrap, takes[r.From(0, takes.Count - 1)].Id),
             11 => new SwapCovers(wrap),
             12 => new WaiveRule(r.Of("zone.trim", "text.size", "ink.total"), r.Of("", "the printer knows")),
             13 => new LayTracing(r.One(2) ? null : new(r.Of([.. pictures]), r.From(10, 90)), wrap),

@@ -21,6 +21,9 @@ public sealed record PlateLook(int Wide, int High, double PerInch, byte[] Inks)
     /// <summary>By item, pixels of the front as shops show it, 160 pixels high, that differ with its letters and without: how bright each is, from 0 to 1.</summary>
     public IReadOnlyDictionary<string, IReadOnlyList<(double With, double Without)>> InShops { get; init; } = new Dictionary<string, IReadOnlyList<(double, double)>>();
 
+    /// <summary>Plates of finishing inks by name, one byte a pixel.</summary>
+    public IReadOnlyDictionary<string, byte[]> Finishes { get; init; } = new Dictionary<string, byte[]>();
+
     /// <summary>How bright four inks from 0 to 255 are through the press profile: relative luminance, 1 for paper.</summary>
     public required Func<uint, double> Luminance { get; init; }
 
@@ -32,6 +35,15 @@ public sealed record PlateLook(int Wide, int High, double PerInch, byte[] Inks)
 
     /// <summary>The inks of a pixel.</summary>
     public ReadOnlySpan<byte> At(int x, int y) => Inks.AsSpan(((y * Wide) + x) * 4, 4);
+
+    /// <summary>All that is laid on a pixel, finishing inks as the likeness a screen shows of them: 0 for bare paper, 255 for all of one ink.</summary>
+    public double Laid(int x, int y)
+    {
+        var at = (y * Wide) + x;
+        double laid = Inks[at * 4] + Inks[(at * 4) + 1] + Inks[(at * 4) + 2] + Inks[(at * 4) + 3];
+        foreach (var (name, tints) in Finishes) laid += tints[at] * (double)(Core.Colour.Finishes.Likeness(name).Total / 100m);
+        return laid;
+    }
 
     /// <summary>A part of the pixels as a place on the sheet.</summary>
     public Box Place(int left, int top, int right, int bottom)

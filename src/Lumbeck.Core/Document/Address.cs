@@ -21,10 +21,10 @@ public sealed record SwatchAddress(string Swatch, string Member) : Address
 public sealed record WrapAddress(int Wrap, string Member) : Address;
 
 /// <summary>A fact of a take: its name, its ground's paint or paper, the order of its items.</summary>
-public sealed record TakeAddress(int Wrap, int Take, string Member) : Address;
+public sealed record TakeAddress(int Wrap, string Take, string Member) : Address;
 
 /// <summary>An item of a take, or one of its facts (<c>style.size</c>); all of it, and whether it is there, where that is empty.</summary>
-public sealed record ItemAddress(int Wrap, int Take, string Item, string Member) : Address
+public sealed record ItemAddress(int Wrap, string Take, string Item, string Member) : Address
 {
     public override bool Meets(Address other) => other is ItemAddress i && (i.Wrap, i.Take, i.Item) == (Wrap, Take, Item)
         && (i.Member == Member || i.Member.Length == 0 || Member.Length == 0);

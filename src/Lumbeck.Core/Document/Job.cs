@@ -71,7 +71,7 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     {
         var job = this;
         while (job.Wraps.Count < Binding.Of(Ticket.Binding).Pieces.Length)
-            job = job with { Wraps = job.Wraps.Add(new Wrap("case", [new Take("first", new Ground(Take.Ground.Paint), [])])) };
+            job = job with { Wraps = job.Wraps.Add(Wrap.First("case", new Ground(Take.Ground.Paint))) };
         return job;
     }
 
@@ -91,24 +91,41 @@ public sealed record ToLookAt(string Item, string Why, Box Was, Box Is);
 /// <param name="Name">What people call it: “cover”, “jacket”, “front”.</param>
 /// <param name="Geometry">The arithmetic of its wrap.</param>
 /// <param name="Sheet">The sheet itself.</param>
-public sealed record PrintedSheet(int Number, int Wrap, string Name, WrapGeometry Geometry, Sheet Sheet);
-
-/// <summary>One printed piece with its alternative designs; one of them is on the bench.</summary>
-public sealed record Wrap(string Name, ImmutableList<Take> Takes, int Current = 0)
+public sealed record PrintedSheet(int Number, int Wrap, string Name, WrapGeometry Geometry, Sheet Sheet)
 {
+    /// <summary>What it goes by in addresses: of another binding's sheets none is taken for it.</summary>
+    public string Id => Name.Replace(' ', '-');
+}
+
+/// <summary>One printed piece with its alternative designs; one of them is on the bench. A job's wraps are never put in another order.</summary>
+/// <param name="Name">What it is: “cover”, “case”.</param>
+/// <param name="Takes">Its designs, at least one.</param>
+/// <param name="Current">The id of the one on the bench.</param>
+public sealed record Wrap(string Name, ImmutableList<Take> Takes, string Current)
+{
+    /// <summary>A wrap that nothing lies on yet.</summary>
+    public static Wrap First(string name, Ground ground) => new(name, [new Take("first", "first", ground, [])], "first");
+
     /// <summary>An earlier cover or a sketch that shows faintly under the sheet while it is laid out; it is no part of the cover and never leaves.</summary>
     public Tracing? Tracing { get; init; }
 
-    public Take Take => Takes[Current];
+    public Take Take => Find(Current) ?? Takes[0];
 
-    public Wrap With(Take take) => this with { Takes = Takes.SetItem(Current, take) };
+    public Take? Find(string id) => Takes.Find(t => t.Id == id);
+
+    /// <summary>The same wrap with a take as it is now in place of the one of that id.</summary>
+    public Wrap With(Take take) => this with { Takes = Takes.SetItem(Takes.FindIndex(t => t.Id == take.Id), take) };
 }
 
 /// <summary>A picture to trace, fitted whole to the sheet or to its trim, and how strongly it shows, in percent.</summary>
 public sealed record Tracing(Picture Picture, decimal Strength = 35, bool OverTrim = false);
 
 /// <summary>A design: what lies under everything, and the items on it from the lowest to the uppermost.</summary>
-public sealed record Take(string Name, Ground Ground, ImmutableList<Item> Items);
+/// <param name="Id">Its own among its wrap's, whatever it is called.</param>
+/// <param name="Name">As people call it.</param>
+/// <param name="Ground">What lies under everything.</param>
+/// <param name="Items">From the lowest to the uppermost.</param>
+public sealed record Take(string Id, string Name, Ground Ground, ImmutableList<Item> Items);
 
 /// <summary>
 /// What lies under everything, out to the edge of the sheet: a paint, or none where items cover the sheet by themselves, and a drawn paper over it.

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
 
 namespace Lumbeck.Core.Document;
@@ -57,11 +58,22 @@ public static class JobJson
     }
 
     /// <summary>How each form of a job is made of the one before.</summary>
-    private static readonly Action<System.Text.Json.Nodes.JsonObject>[] Steps =
+    private static readonly Action<JsonObject>[] Steps =
     [
         // Form 1 had the shown takes' items, and the pictures and faces of all, once more beside the wraps.
         job => { foreach (var twice in (string[])["items", "pictures", "faces"]) job.Remove(twice); },
+        // Form 2 told takes apart by their place.
+        job => { foreach (var wrap in Wraps(job)) NameTakes(wrap); },
     ];
+
+    private static IEnumerable<JsonObject> Wraps(JsonObject job) => (job["wraps"] as JsonArray ?? []).OfType<JsonObject>();
+
+    private static void NameTakes(JsonObject wrap)
+    {
+        var n = 0;
+        foreach (var take in (wrap["takes"] as JsonArray ?? []).OfType<JsonObject>()) take["id"] = $"take-{++n}";
+        wrap["current"] = $"take-{(wrap["current"] is JsonValue v && v.TryGetValue(out int at) ? at : 0) + 1}";
+    }
 
     private static Job Job(byte[] json, JsonSerializerOptions options) =>
         JsonSerializer.Deserialize<Job>(json, options) ?? throw new JsonException("An empty job.");

@@ -43,20 +43,20 @@ public static class Touched
     private static void Takes(JsonElement was, JsonElement now, int wrap, HashSet<Address> found)
     {
         // Takes that come or go change which there are.
-        if (Count(was) != Count(now)) found.Add(new WrapAddress(wrap, "takes"));
-        for (var take = 0; take < Math.Min(Count(was), Count(now)); take++)
+        if (!Ids(was).SequenceEqual(Ids(now))) found.Add(new WrapAddress(wrap, "takes"));
+        ById(was, now, "id", (take, x, y) =>
         {
-            var at = take;
-            Members(was[take], now[take], (member, a, b) =>
+            if (x.ValueKind != JsonValueKind.Object || y.ValueKind != JsonValueKind.Object) return;
+            Members(x, y, (member, a, b) =>
             {
-                if (member == "ground") Members(a, b, (m, _, _) => found.Add(new TakeAddress(wrap, at, m)));
-                else if (member == "items") Items(a, b, wrap, at, found);
-                else found.Add(new TakeAddress(wrap, at, member));
+                if (member == "ground") Members(a, b, (m, _, _) => found.Add(new TakeAddress(wrap, take, m)));
+                else if (member == "items") Items(a, b, wrap, take, found);
+                else found.Add(new TakeAddress(wrap, take, member));
             });
-        }
+        });
     }
 
-    private static void Items(JsonElement was, JsonElement now, int wrap, int take, HashSet<Address> found)
+    private static void Items(JsonElement was, JsonElement now, int wrap, string take, HashSet<Address> found)
     {
         ById(was, now, "id", (id, a, b) => Whole(a, b, member => found.Add(new ItemAddress(wrap, take, id, member))));
         var (before, after) = (Ids(was), Ids(now));
@@ -106,7 +106,7 @@ public static class Touched
     private static Dictionary<string, JsonElement> List(JsonElement e, string key) =>
         e.ValueKind == JsonValueKind.Array ? e.EnumerateArray().ToDictionary(i => i.GetProperty(key).GetString()!, i => i) : [];
 
-    private static List<string?> Ids(JsonElement items) => [.. items.EnumerateArray().Select(i => i.GetProperty("id").GetString())];
+    private static List<string?> Ids(JsonElement list) => list.ValueKind == JsonValueKind.Array ? [.. list.EnumerateArray().Select(i => i.GetProperty("id").GetString())] : [];
     private static int Count(JsonElement list) => list.ValueKind == JsonValueKind.Array ? list.GetArrayLength() : 0;
     private static JsonElement At(JsonElement list, int n) => n < Count(list) ? list[n] : default;
 }

@@ -4,7 +4,7 @@ using ZXing.Common;
 
 namespace Lumbeck.Intake.Judging;
 
-/// <summary>The barcode, read from pixels of the finished page as another program draws it.</summary>
+/// <summary>The barcode, read off the finished page as another program draws it, in red light.</summary>
 internal static class BarcodeCheck
 {
     private const int PerInch = 300;
@@ -17,7 +17,7 @@ internal static class BarcodeCheck
         static int px(double points) => (int)(points * PerInch / 72);
         var margin = Length.FromMillimetres(2).Points;
         var part = (px(left - shape.Media.L + room.X.Points - margin), px(shape.Media.T - top + room.Y.Points - margin), px(room.Width.Points + (2 * margin)), px(room.Height.Points + (2 * margin)));
-        if (PageDrawing.Of(path, page, PerInch, part) is not { } drawn) { found.NotExamined("barcode: the page could not be drawn"); return; }
+        if (PageDrawing.Inks(path, page, PerInch, part) is not { } drawn) { found.NotExamined("barcode: the page could not be drawn"); return; }
         var read = Read(drawn);
         if (read is null) found.Stop("barcode", "nothing read", number, "A reader held over the printed sheet reads no barcode.");
         else if (!Same(read, number)) found.Stop("barcode", LengthText.Clip(read), number, "The barcode on the page is another book’s.");
@@ -25,9 +25,9 @@ internal static class BarcodeCheck
 
     private static bool Same(string read, string number) => read == number || read == number[..Math.Min(13, number.Length)] || (number.StartsWith('0') && read == number[1..Math.Min(13, number.Length)]);
 
-    private static string? Read(Drawn drawn)
+    private static string? Read(DrawnInks drawn)
     {
-        var light = new PlanarYUVLuminanceSource(drawn.Pixels, drawn.Wide, drawn.High, 0, 0, drawn.Wide, drawn.High, false);
+        var light = new PlanarYUVLuminanceSource(drawn.InRedLight(), drawn.Wide, drawn.High, 0, 0, drawn.Wide, drawn.High, false);
         foreach (var source in (LuminanceSource[])[light, light.rotateCounterClockwise()])
         {
             var reader = new MultiFormatReader { Hints = new Dictionary<DecodeHintType, object> { [DecodeHintType.POSSIBLE_FORMATS] = (BarcodeFormat[])[BarcodeFormat.EAN_13, BarcodeFormat.UPC_A], [DecodeHintType.TRY_HARDER] = true } };

@@ -37,7 +37,8 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
     private static int Hundredths(byte level) => (int)Math.Round(level * 10_000 / 255.0);
 
     private (string, int?, int) Finish(FlatTile tile, string name, byte[] tints) =>
-        tints.AsSpan().ContainsAnyExcept(tints[0]) ? (name, Samples(tile, PageResources.Plate(name), tints), 0) : (name, null, Hundredths(tints[0]));
+        // Where there is none of it, it is not drawn (8.9.6.4).
+        tints.AsSpan().ContainsAnyExcept(tints[0]) ? (name, Samples(tile, $"{PageResources.Plate(name)} /Mask [0 0]", tints), 0) : (name, null, Hundredths(tints[0]));
 
     private int Samples(FlatTile tile, string space, byte[] samples) =>
         pdf.Stream($"{Head(tile)} /ColorSpace {space}", s => s.Write(samples), level: CompressionLevel.Fastest);

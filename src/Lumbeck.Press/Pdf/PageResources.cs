@@ -47,7 +47,7 @@ internal interface IPageResources
 internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> faces, PressImages images, InkText ink, Bounds media) : IPageResources
 {
     private readonly int _number = pdf.Reserve();
-    private readonly StringBuilder _states = new("/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >> /Gf << /Type /ExtGState /OP true /op true /OPM 0 >>");
+    private readonly StringBuilder _states = new("/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >>");
     private readonly SortedDictionary<string, int> _objects = new(StringComparer.Ordinal), _patterns = new(StringComparer.Ordinal), _shades = new(StringComparer.Ordinal);
     private readonly SortedDictionary<string, string> _plates = new(StringComparer.Ordinal);
 

@@ -235,7 +235,10 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         if (shapes is null) foreach (var hidden in flat.Hidden) { _s.Append("q\n"); Glyphs(hidden, toPage, 3); _s.Append("Q\n"); }
     }
 
-    /// <summary>A rectangle of it: all four process inks, whatever is under them, and each finishing ink on its own plate, which the others leave as it is.</summary>
+    /// <summary>
+    /// A rectangle of it: the process inks take off whatever is under them, and then each finishing ink is laid on its own plate, where there is some. So it is also what
+    /// a program shows that knows nothing of overprints.
+    /// </summary>
     private void Flat(FlatDrawn part)
     {
         var b = part.Place;
@@ -247,10 +250,12 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             Shape(Outline.Rectangle(0, 0, 1, 1), place);
             _s.Append("f\n");
         }
-        // Zeros of an overprinting ink would leave what is under them in overprint mode 1 (8.6.7).
-        _s.Append(part.Finishes.IsEmpty ? "/Gk gs\n" : "/Gf gs\n");
+        _s.Append("/Gk gs\n");
         lay(part.Image, () => ink.Filled(part.Ink));
-        foreach (var (name, image, tint) in part.Finishes) lay(image, () => $"/{has.Finish(name)} cs {PdfText.Figure(tint / 10_000.0)} scn");
+        List<(string Name, int? Image, int Tint)> laid = [.. part.Finishes.Where(f => f.Image is not null || f.Tint > 0)];
+        if (laid.Count == 0) return;
+        _s.Append("/Go gs\n");
+        foreach (var (name, image, tint) in laid) lay(image, () => $"/{has.Finish(name)} cs {PdfText.Figure(tint / 10_000.0)} scn");
     }
 
     private static double Wide(Affine m) => Math.Sqrt((m.A * m.A) + (m.B * m.B));

@@ -38,6 +38,7 @@ public static class PlateLooking
         look = new PlateLook(plates.Wide, plates.High, perInch, plates.Inks)
         {
             Letters = letters,
+            Finishes = plates.Finishes,
             InShops = InShops(painter, scene, take, luminance),
             Luminance = luminance,
             Decode = place => Read(painter, scene, place, look),
@@ -50,7 +51,7 @@ public static class PlateLooking
     {
         if (look.PerInch >= Exact - 1) return CodeReading.Read(look, place);
         var plates = painter.Paint(scene, new(place.X.Points, place.Y.Points, place.Right.Points, place.Bottom.Points), Exact);
-        return CodeReading.Read(look with { Wide = plates.Wide, High = plates.High, PerInch = Exact, Inks = plates.Inks }, new(default, default, place.Width, place.Height));
+        return CodeReading.Read(look with { Wide = plates.Wide, High = plates.High, PerInch = Exact, Inks = plates.Inks, Finishes = plates.Finishes }, new(default, default, place.Width, place.Height));
     }
 
     /// <summary>What lies under a mask, evenly spread over it.</summary>

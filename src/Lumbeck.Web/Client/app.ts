@@ -48,7 +48,7 @@ document.addEventListener('click', e => {
   if ((at = closest(e, '[data-mend]'))) return send({ is: 'mend', finding: at.dataset.mend! });
   if ((at = closest(e, '[data-heed]'))) return send({ is: 'waive', rule: at.dataset.heed!, reason: '' });
   if ((at = closest(e, '[data-looked]'))) return send({ is: 'looked', item: at.dataset.looked === 'all' ? null : at.dataset.looked! });
-  if ((at = closest(e, '[data-design]'))) { closest(e, 'details[data-picks]')?.removeAttribute('open'); return send(at.dataset.design === 'new' ? { is: 'new-take' } : { is: 'choose-take', number: Number(at.dataset.number ?? 0) }); }
+  if ((at = closest(e, '[data-design]'))) { closest(e, 'details[data-picks]')?.removeAttribute('open'); return send(at.dataset.design === 'new' ? { is: 'new-take' } : { is: 'choose-take', take: at.dataset.take ?? '' }); }
   if ((at = closest(e, '[data-take]'))) return send({ is: 'take-over', what: at.dataset.take as Beside });
   if ((at = closest(e, '[data-order]'))) return send({ is: 'order', items: picked(), steps: Number(at.dataset.order) });
   if ((at = closest(e, '[data-arrange]'))) return arrange(at.dataset.arrange!, at.dataset.panel);

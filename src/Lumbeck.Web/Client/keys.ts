@@ -22,7 +22,7 @@ export async function words(): Promise<void> {
   const dialog = document.getElementById('in-words') as HTMLDialogElement;
   dialog.showModal();
   const at = document.getElementById('in-words-text')!;
-  try { at.textContent = await (await fetch(`${document.body.dataset.base}/wrap.txt?sheet=${document.body.dataset.sheet ?? 0}`)).text(); }
+  try { at.textContent = await (await fetch(`${document.body.dataset.base}/wrap.txt?sheet=${document.body.dataset.sheet ?? ''}`)).text(); }
   catch { at.textContent = 'The server does not answer.'; }
 }
 

@@ -7,7 +7,7 @@ import { choose } from './app';
 const body = document.body;
 const onWrap = body.dataset.place === 'Wrap';
 function take(file: File, where: Record<string, string>): void {
-  upload(file, `${body.dataset.base}/picture`, { sheet: body.dataset.sheet ?? '0', ...where }, 'Looking at', answer => {
+  upload(file, `${body.dataset.base}/picture`, { sheet: body.dataset.sheet ?? '', ...where }, 'Looking at', answer => {
     const { item } = JSON.parse(answer.responseText) as { item: string };
     announce(`${file.name} taken in`);
     // The item is picked once the page shows it.

@@ -67,7 +67,7 @@ export function write(path: string, text: string, how: How = {}): void {
 
 /** What is asked, with what the page shows meanwhile. */
 const sent = (id: string, ask: Ask, more: Partial<Sent> = {}): Sent =>
-  ({ id, session, seen: tick, place: body.dataset.place as Place, sheet: Number(body.dataset.sheet ?? 0), tried: false, ask, ...more });
+  ({ id, session, seen: tick, place: body.dataset.place as Place, sheet: body.dataset.sheet ?? '', tried: false, ask, ...more });
 
 /** Whether anything has not been answered yet. */
 export const pending = () => waiting.length > 0;
@@ -167,7 +167,7 @@ async function leave(entry: Entry): Promise<boolean> {
 async function news(back = false): Promise<void> {
   const was = shown;
   const open = wanted;
-  const query = new URLSearchParams({ seen: String(tick), place: body.dataset.place ?? '', sheet: body.dataset.sheet ?? '0' });
+  const query = new URLSearchParams({ seen: String(tick), place: body.dataset.place ?? '', sheet: body.dataset.sheet ?? '' });
   if (back && tried) query.set('tried', 'true');
   if (open) query.set('open', open);
   if (was) query.set('was', was);
@@ -189,7 +189,7 @@ async function news(back = false): Promise<void> {
 export async function plated(): Promise<boolean> {
   const at = tick;
   const open = shown;
-  const query = new URLSearchParams({ seen: String(at), place: body.dataset.place ?? '', sheet: body.dataset.sheet ?? '0' });
+  const query = new URLSearchParams({ seen: String(at), place: body.dataset.place ?? '', sheet: body.dataset.sheet ?? '' });
   if (open) query.set('open', open);
   const answer = await fetch(`${base}/plated?${query}`);
   if (answer.status === 204) return false;

@@ -21,7 +21,7 @@ export type Ask =
   | { is: 'take-over'; what: Beside }
   | { is: 'looked'; item?: string | null }
   | { is: 'new-take'; name?: string | null }
-  | { is: 'choose-take'; number: number }
+  | { is: 'choose-take'; take: string }
   | { is: 'paste'; text: string; new: string; panel?: string | null }
   | { is: 'arrange'; items: string[]; how: string; new?: string | null; panel?: string | null }
   | { is: 'swap-covers' }
@@ -35,4 +35,4 @@ export type Ask =
   | { is: 'mend'; finding: string }
   | { is: 'step'; way: Way };
 
-export type Sent = { id: string; session: string; base?: number | null; gesture?: string | null; seen: number; place: Place; open?: string | null; sheet: number; tried: boolean; ask?: Ask | null };
+export type Sent = { id: string; session: string; base?: number | null; gesture?: string | null; seen: number; place: Place; open?: string | null; sheet?: string | null; tried: boolean; ask?: Ask | null };

@@ -19,14 +19,14 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
     public Place Place => place;
     protected Desk.Desk Desk => desk;
 
-    public virtual async Task<IActionResult> OnGetAsync(string slug, string? item, int? sheet)
+    public virtual async Task<IActionResult> OnGetAsync(string slug, string? item, string? sheet)
     {
         try { On = desk.Job(slug); }
         catch (Refusal) { return NotFound(); }
         Open = item is not null ? string.Join(',', item.Split(',').Where(id => On.Job.Item(id) is not null)) is { Length: > 0 } some ? some : null : null;
-        Sheet = Open is not null ? On.Composed.SheetOf(Open.Split(',')[^1]).On.Number : Math.Clamp(sheet ?? 0, 0, On.Composed.Sheets.Length - 1);
+        Sheet = Open is not null ? On.Composed.SheetOf(Open.Split(',')[^1]).On.Number : On.Composed.Named(sheet).On.Number;
         Spot = Request.Query["spot"].ToString() is { Length: > 0 and < 60 } spot && spot.Split(' ') is { Length: 4 } four && four.All(f => double.TryParse(f, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n)) ? spot : null;
-        Screen = await screens.Now(On, place, Sheet, Open);
+        Screen = await screens.Now(On, place, Shown.On.Id, Open);
         Response.Headers.CacheControl = "no-store";
         return Page();
     }
@@ -56,7 +56,7 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
     public Intake.Judging.Verdict? Verdict { get; private set; }
     public string Judged { get; private set; } = "";
 
-    public override async Task<IActionResult> OnGetAsync(string slug, string? item, int? sheet)
+    public override async Task<IActionResult> OnGetAsync(string slug, string? item, string? sheet)
     {
         var result = await base.OnGetAsync(slug, item, sheet);
         if (result is NotFoundResult) return result;

@@ -1,3 +1,4 @@
+using Lumbeck.Web.Wire;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -9,28 +10,25 @@ public sealed class TakesModel(Desk.Desk desk) : PageModel
     public OnBench On { get; private set; } = null!;
     public int Wrap { get; private set; }
     /// <summary>The first sheet that carries the wrap.</summary>
-    public int Sheet => On.Composed.Sheets.First(s => s.On.Wrap == Wrap).On.Number;
+    public string Sheet => On.Composed.Sheets.First(s => s.On.Wrap == Wrap).On.Id;
     public string? Problem { get; private set; }
 
     public IActionResult OnGet(string slug, int wrap) => Show(slug, wrap);
 
-    public IActionResult OnPostNew(string slug, int wrap, string? name)
-    {
-        var job = desk.Job(slug).Job;
-        return Do(slug, wrap, new AddTake(wrap, string.IsNullOrWhiteSpace(name) && wrap >= 0 && wrap < job.Wraps.Count ? Free.Numbered("Take", n => job.Wraps[wrap].Takes.Any(t => t.Name == n), job.Wraps[wrap].Takes.Count + 1) : name ?? ""));
-    }
+    public IActionResult OnPostNew(string slug, int wrap, string? name) =>
+        Do(slug, wrap, job => new BeginTake(name).Make(new(job, desk, slug, Math.Clamp(wrap, 0, job.Wraps.Count - 1))));
 
-    public IActionResult OnPostName(string slug, int wrap, int take, string? name) => Do(slug, wrap, new NameTake(wrap, take, name ?? ""));
+    public IActionResult OnPostName(string slug, int wrap, string? take, string? name) => Do(slug, wrap, _ => new NameTake(wrap, take ?? "", name ?? ""));
 
-    public IActionResult OnPostChoose(string slug, int wrap, int take) => Do(slug, wrap, new ChooseTake(wrap, take));
+    public IActionResult OnPostChoose(string slug, int wrap, string? take) => Do(slug, wrap, _ => new ChooseTake(wrap, take ?? ""));
 
-    public IActionResult OnPostRemove(string slug, int wrap, int take) => Do(slug, wrap, new RemoveTake(wrap, take));
+    public IActionResult OnPostRemove(string slug, int wrap, string? take) => Do(slug, wrap, _ => new RemoveTake(wrap, take ?? ""));
 
-    private IActionResult Do(string slug, int wrap, Edit edit)
+    private IActionResult Do(string slug, int wrap, Func<Job, Edit> edit)
     {
         try
         {
-            desk.Apply(slug, new(Guid.NewGuid().ToString(), "takes", _ => edit));
+            desk.Apply(slug, new(Guid.NewGuid().ToString(), "takes", edit));
             return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/takes?wrap={wrap}");
         }
         catch (Refusal r) { Problem = r.Message; return Show(slug, wrap); }

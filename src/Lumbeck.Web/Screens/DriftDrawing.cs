@@ -30,7 +30,7 @@ public static class DriftDrawing
     {
         var s = new StringBuilder("<svg class=\"block w-full\" role=\"img\" aria-label=\"").Append(says).Append('"');
         if (id.Length > 0) s.Append(" id=\"").Append(id).Append("\" data-trim=\"").Append(view).Append('"');
-        s.Append(" viewBox=\"").Append(view).Append("\"><image href=\"/jobs/").Append(v.On.Slug).Append("/wrap.jpg?r=").Append(v.On.Revision).Append("&amp;sheet=").Append(on.On.Number).Append("&amp;wide=").Append(wide)
+        s.Append(" viewBox=\"").Append(view).Append("\"><image href=\"/jobs/").Append(v.On.Slug).Append("/wrap.jpg?r=").Append(v.On.Revision).Append("&amp;sheet=").Append(on.On.Id).Append("&amp;wide=").Append(wide)
             .Append("\" width=\"").Figure(on.Sheet.Size.Width.Points).Append("\" height=\"").Figure(on.Sheet.Size.Height.Points).Append("\" preserveAspectRatio=\"none\"/><g").Append(id.Length > 0 ? " id=\"drift-folds\"" : "").Append(" transform=\"translate(").Figure(fold).Append(" 0)\">");
         // A fold is seen by its light and its shade.
         foreach (var x in on.Sheet.Folds)

@@ -14,7 +14,7 @@ public static class FindingDrawing
     public static string Spots(Composed c, ComposedSheet on, string slug)
     {
         var sheet = on.Sheet;
-        var s = new StringBuilder("<svg class=\"block w-full\" role=\"img\" aria-label=\"Where the findings lie on the sheet\" viewBox=\"0 0 ").Figure(sheet.Size.Width.Points).Append(' ').Figure(sheet.Size.Height.Points).Append("\"><image href=\"/jobs/").Append(slug).Append("/wrap.jpg?wide=1200&amp;r=").Append(c.Revision).Append("&amp;sheet=").Append(on.On.Number).Append("\" width=\"").Figure(sheet.Size.Width.Points).Append("\" height=\"").Figure(sheet.Size.Height.Points).Append("\"/>");
+        var s = new StringBuilder("<svg class=\"block w-full\" role=\"img\" aria-label=\"Where the findings lie on the sheet\" viewBox=\"0 0 ").Figure(sheet.Size.Width.Points).Append(' ').Figure(sheet.Size.Height.Points).Append("\"><image href=\"/jobs/").Append(slug).Append("/wrap.jpg?wide=1200&amp;r=").Append(c.Revision).Append("&amp;sheet=").Append(on.On.Id).Append("\" width=\"").Figure(sheet.Size.Width.Points).Append("\" height=\"").Figure(sheet.Size.Height.Points).Append("\"/>");
         foreach (var (finding, number) in Numbered(c))
             if (finding.Sheet == on.On.Number && finding.Place is { } place)
             {

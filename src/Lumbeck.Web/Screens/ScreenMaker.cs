@@ -84,7 +84,7 @@ public sealed class ScreenCache
 public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces plated, PartialRenderer partials, ScreenCache cache)
 {
     /// <summary>The screen of what is on the bench, with an item picked or none.</summary>
-    public async Task<Screen> Now(OnBench on, Place place, int sheet, string? open)
+    public async Task<Screen> Now(OnBench on, Place place, string? sheet, string? open)
     {
         var view = View(on, place, sheet, open);
         var body = await Body(view);
@@ -92,16 +92,16 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
     }
 
     /// <summary>The screen a browser shows, to compare with. It has no docket: which steps there are depends on what was done since, so the docket is always sent.</summary>
-    public Task<Screen> Shown(OnBench on, Place place, int sheet, string? open) => Body(View(on, place, sheet, open));
+    public Task<Screen> Shown(OnBench on, Place place, string? sheet, string? open) => Body(View(on, place, sheet, open));
 
-    private JobView View(OnBench on, Place place, int sheet, string? open)
+    private JobView View(OnBench on, Place place, string? sheet, string? open)
     {
         var (back, forward) = desk.Steps(on);
         // What is picked, and after an @ the letters of it: `title@3-9`; `title@` while a caret stands in it.
         var letters = open?.IndexOf('@', StringComparison.Ordinal) is >= 0 and var mark ? open[(mark + 1)..] : null;
         if (letters is not null) open = open![..^(letters.Length + 1)];
         List<string> picked = open is null ? [] : [.. open.Split(',', StringSplitOptions.RemoveEmptyEntries).Distinct().Where(id => on.Job.Item(id) is not null)];
-        return new(on, place, Math.Clamp(sheet, 0, on.Composed.Sheets.Length - 1), picked is [var one] ? one : null, back, forward, desk.Pressings(on.Slug), desk)
+        return new(on, place, on.Composed.Named(sheet).On.Number, picked is [var one] ? one : null, back, forward, desk.Pressings(on.Slug), desk)
         {
             Picked = picked,
             Typing = letters is not null && picked is [var typed] && on.Job.Item(typed) is TextItem,
@@ -113,7 +113,7 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
     public static IReadOnlyList<string> TriedParts { get; } = ["plan", "changes", "sums"];
 
     /// <summary>The ticket's sheet as an edit would make it, over what it is, as partials.</summary>
-    public async Task<string> Tried(OnBench on, Composed would, int sheet)
+    public async Task<string> Tried(OnBench on, Composed would, string? sheet)
     {
         var view = View(on with { Composed = would }, Place.Ticket, sheet, null) with { Was = on.Composed, OnTrial = true };
         return new Screen([.. (await Parts(view, ("sums", "_Sums"), ("changes", "_Changes"))).Parts, new("plan", PlanDrawing.Of(view))]).Since(new Screen([]), TriedParts);

@@ -12,11 +12,18 @@ public sealed record Asking(Job Job, Desk.Desk Desk, string Slug, int Wrap)
     /// <param name="job">The job.</param>
     /// <param name="desk">The desk.</param>
     /// <param name="slug">The job's address.</param>
-    /// <param name="sheet">The number of the sheet that is shown.</param>
-    public static Asking Of(Job job, Desk.Desk desk, string slug, int sheet)
+    /// <param name="sheet">The id of the sheet that is shown; the first where it is empty.</param>
+    /// <exception cref="Refusal">The job has no such sheet, or no longer.</exception>
+    public static Asking Of(Job job, Desk.Desk desk, string slug, string? sheet) => new(job, desk, slug, WrapOf(job, sheet));
+
+    /// <summary>The wrap that a sheet carries.</summary>
+    /// <exception cref="Refusal">The job has no such sheet, or no longer.</exception>
+    public static int WrapOf(Job job, string? sheet)
     {
         var sheets = job.Sheets();
-        return new(job, desk, slug, sheets[Math.Clamp(sheet, 0, sheets.Length - 1)].Wrap);
+        if (string.IsNullOrEmpty(sheet)) return sheets[0].Wrap;
+        return sheets.FirstOrDefault(s => s.Id == sheet)?.Wrap
+            ?? throw new Refusal("sheet", $"this binding prints no {LengthText.Clip(sheet)} any more: open the wrap again");
     }
 }
 
@@ -117,12 +124,13 @@ public sealed record BeginTake(string? Name = null) : Ask
     public override Edit Make(Asking at)
     {
         var takes = at.Job.Wraps[at.Wrap].Takes;
-        return new AddTake(at.Wrap, string.IsNullOrWhiteSpace(Name) ? Free.Numbered("Take", n => takes.Any(t => t.Name == n), takes.Count + 1) : Name);
+        // Never an earlier take's id: a page that still shows that one would mean this.
+        return new AddTake(at.Wrap, "take-" + Guid.NewGuid().ToString("n")[..8], string.IsNullOrWhiteSpace(Name) ? Free.Numbered("Take", n => takes.Any(t => t.Name == n), takes.Count + 1) : Name);
     }
 }
 
 /// <summary>Shows another take of the shown wrap.</summary>
-public sealed record ShowTake(int Number) : Ask
+public sealed record ShowTake(string Take) : Ask
 {
-    public override Edit Make(Asking at) => new ChooseTake(at.Wrap, Number);
+    public override Edit Make(Asking at) => new ChooseTake(at.Wrap, Take);
 }

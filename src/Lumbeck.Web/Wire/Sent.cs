@@ -18,8 +18,8 @@ public sealed record Sent
     public Place Place { get; init; }
     /// <summary>Ids of the picked items, parted by commas; the open key of a house.</summary>
     public string? Open { get; init; }
-    /// <summary>The number of the sheet that is shown.</summary>
-    public int Sheet { get; init; }
+    /// <summary>The id of the sheet that is shown.</summary>
+    public string? Sheet { get; init; }
     /// <summary>Whether something tried is shown in place of what is saved.</summary>
     public bool Tried { get; init; }
     public Ask? Ask { get; init; }

@@ -39,11 +39,12 @@ public static class ImportValidation
         foreach (var wrap in job.Wraps)
         {
             if (wrap?.Tracing is { } tracing && (tracing.Picture is null || !tracing.Picture.IsSound || tracing.Strength is < 5 or > 100)) throw No("its tracing");
-            if (wrap?.Takes is null or { Count: 0 or > AddTake.Most } || wrap.Current < 0 || wrap.Current >= wrap.Takes.Count) throw No("its takes");
+            if (wrap?.Takes is null or { Count: 0 or > AddTake.Most } || wrap.Current is null) throw No("its takes");
+            if (wrap.Takes.Any(t => t?.Id is null || !Free.CanBe(t.Id)) || wrap.Takes.DistinctBy(t => t.Id).Count() < wrap.Takes.Count || wrap.Find(wrap.Current) is null) throw No("its takes");
             foreach (var take in wrap.Takes)
             {
                 if (take?.Ground is null || take.Items is null || take.Items.Count > AddItem.Most || take.Name is null) throw No("a take");
-                if (take.Items.Any(i => i?.Id is null || i.Hold is null || i.Name is null || i.Group is null || !AddItem.CanName(i.Id)) || take.Items.DistinctBy(i => i.Id).Count() != take.Items.Count) throw No("an item");
+                if (take.Items.Any(i => i?.Id is null || i.Hold is null || i.Name is null || i.Group is null || !Free.CanBe(i.Id)) || take.Items.DistinctBy(i => i.Id).Count() != take.Items.Count) throw No("an item");
                 foreach (var item in take.Items)
                     if (!Same(Item(item, id => job.Swatches.Any(s => s.Id == id) ? id : null), item)) throw No($"the item {item.Id}");
             }

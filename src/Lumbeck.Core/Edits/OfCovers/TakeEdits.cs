@@ -9,48 +9,57 @@ public abstract record TakeEdit(int Wrap) : Edit
         ? throw new Refusal("takes", "this job has no such wrap")
         : job with { Wraps = job.Wraps.SetItem(Wrap, On(job.Wraps[Wrap])) };
 
-    protected static Take At(Wrap wrap, int take) => take >= 0 && take < wrap.Takes.Count ? wrap.Takes[take] : throw new Refusal("takes", "this take was removed in the meantime");
+    protected static Take At(Wrap wrap, string take) => wrap.Find(take) ?? throw new Refusal("takes", "this take was removed in the meantime");
 
-    protected static string Free(Wrap wrap, string name, int except = -1) => Plain.Line(name) switch
+    protected static string FreeName(Wrap wrap, string name, string? except = null) => Plain.Line(name) switch
     {
         { Length: 0 or > NameItem.Most } => throw new Refusal("takes", $"a take needs a name of up to {NameItem.Most} letters"),
-        var n when wrap.Takes.Where((t, i) => i != except).Any(t => t.Name.Equals(n, StringComparison.OrdinalIgnoreCase)) => throw new Refusal("takes", $"there is a take “{n}” already: take another name"),
+        var n when wrap.Takes.Any(t => t.Id != except && t.Name.Equals(n, StringComparison.OrdinalIgnoreCase)) =>
+            throw new Refusal("takes", $"there is a take “{n}” already: take another name"),
         var n => n,
     };
 }
 
 /// <summary>Begins another design from the one on the bench, and lays it there.</summary>
-public sealed record AddTake(int Wrap, string Name) : TakeEdit(Wrap)
+/// <param name="Wrap">The wrap.</param>
+/// <param name="New">Its id.</param>
+/// <param name="Name">What it is called.</param>
+public sealed record AddTake(int Wrap, string New, string Name) : TakeEdit(Wrap)
 {
     /// <summary>Takes a wrap holds at most.</summary>
     public const int Most = 24;
     public override string Says(Job before) => $"new take “{Name}”";
-    protected override Wrap On(Wrap wrap) => wrap.Takes.Count >= Most
-        ? throw new Refusal("takes", $"a wrap holds up to {Most} takes: remove one first")
-        : wrap with { Takes = wrap.Takes.Add(wrap.Take with { Name = Free(wrap, Name) }), Current = wrap.Takes.Count };
+    protected override Wrap On(Wrap wrap)
+    {
+        if (wrap.Takes.Count >= Most) throw new Refusal("takes", $"a wrap holds up to {Most} takes: remove one first");
+        if (!Free.CanBe(New) || wrap.Find(New) is not null) throw new Refusal("takes", $"a take can’t have the id `{LengthText.Clip(New)}`");
+        return wrap with { Takes = wrap.Takes.Add(wrap.Take with { Id = New, Name = FreeName(wrap, Name) }), Current = New };
+    }
 }
 
 /// <summary>Lays a take on the bench.</summary>
-public sealed record ChooseTake(int Wrap, int Take) : TakeEdit(Wrap)
+public sealed record ChooseTake(int Wrap, string Take) : TakeEdit(Wrap)
 {
-    public override string Says(Job before) => $"take “{(Wrap < before.Wraps.Count && Take >= 0 && Take < before.Wraps[Wrap].Takes.Count ? before.Wraps[Wrap].Takes[Take].Name : "")}” chosen";
-    protected override Wrap On(Wrap wrap) => At(wrap, Take) is var _ ? wrap with { Current = Take } : wrap;
+    public override string Says(Job before) => $"take “{(Wrap < before.Wraps.Count ? before.Wraps[Wrap].Find(Take)?.Name : "")}” chosen";
+    protected override Wrap On(Wrap wrap) => wrap with { Current = At(wrap, Take).Id };
 }
 
-public sealed record NameTake(int Wrap, int Take, string Name) : TakeEdit(Wrap)
+public sealed record NameTake(int Wrap, string Take, string Name) : TakeEdit(Wrap)
 {
     public override string Says(Job before) => "name of a take";
-    protected override Wrap On(Wrap wrap) => wrap with { Takes = wrap.Takes.SetItem(Take, At(wrap, Take) with { Name = Free(wrap, Name, Take) }) };
+    protected override Wrap On(Wrap wrap) => wrap.With(At(wrap, Take) with { Name = FreeName(wrap, Name, Take) });
 }
 
-public sealed record RemoveTake(int Wrap, int Take) : TakeEdit(Wrap)
+public sealed record RemoveTake(int Wrap, string Take) : TakeEdit(Wrap)
 {
     public override string Says(Job before) => "take removed";
     protected override Wrap On(Wrap wrap)
     {
-        _ = At(wrap, Take);
+        var take = At(wrap, Take);
         if (wrap.Takes.Count == 1) throw new Refusal("takes", "this is the wrap’s only take: begin another first");
-        return wrap with { Takes = wrap.Takes.RemoveAt(Take), Current = wrap.Current > Take || wrap.Current == wrap.Takes.Count - 1 ? wrap.Current - 1 : wrap.Current };
+        var left = wrap.Takes.Remove(take);
+        // The one before it is on the bench then.
+        return wrap with { Takes = left, Current = wrap.Current == take.Id ? left[Math.Max(0, wrap.Takes.IndexOf(take) - 1)].Id : wrap.Current };
     }
 }
 

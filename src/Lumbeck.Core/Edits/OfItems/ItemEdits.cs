@@ -5,9 +5,6 @@ public sealed record AddItem(Item New, int? At = null, int Wrap = 0) : Edit
 {
     public const int Most = 500;
 
-    /// <summary>Whether an item can be called so: small letters, digits and hyphens, up to 40.</summary>
-    public static bool CanName(string id) => id.Length is > 0 and <= 40 && id.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') && id is not Piece.Ground;
-
     public override string Says(Job before) => $"add {New.Kind.ToLower(CultureInfo.InvariantCulture)}";
 
     protected override Job On(Job job)
@@ -16,7 +13,7 @@ public sealed record AddItem(Item New, int? At = null, int Wrap = 0) : Edit
         var take = job.Wraps[Wrap].Take;
         var items = take.Items;
         if (items.Count >= Most) throw new Refusal($"item/{New.Id}", $"a cover holds up to {Most} items: remove one first");
-        if (!CanName(New.Id))
+        if (!Free.CanBe(New.Id))
             throw new Refusal("item", $"`{LengthText.Clip(New.Id)}` can't name an item: use small letters, digits and hyphens");
         if (job.Item(New.Id) is not null) throw new Refusal($"item/{New.Id}", $"there is an item `{New.Id}` already");
         return job.With(Wrap, take with { Items = items.Insert(Math.Clamp(At ?? items.Count, 0, items.Count), New) });
