@@ -40,7 +40,8 @@ public static class History
 
     /// <summary>The edit that brings a revision back.</summary>
     /// <exception cref="Refusal">The job has no such revision.</exception>
-    public static Edit BringBack(this Desk desk, string slug, long revision) => new BringBack(revision) { State = desk.Revision(slug, revision).Job };
+    public static Edit BringBack(this Desk desk, string slug, long revision) =>
+        new BringBack(revision) { State = desk.Revision(slug, revision).Job };
 
     /// <summary>Gives a revision a name, or takes it away where blank.</summary>
     /// <exception cref="Refusal">The job has no such revision, or the name is too long.</exception>

@@ -14,9 +14,12 @@ public static class Reception
     {
         var t = on.Job.Ticket;
         var sheets = on.Composed.Sheets.Where(s => plan is null || plan.Panel == Part.Sheet || s.Sheet.Panel(plan.Panel) is not null).ToList();
-        Box? room(ComposedSheet s) => on.Job.Wraps[s.On.Wrap].Take.Items.OfType<BarcodeItem>().Where(b => !b.Hidden).Select(b => s.Scene.Piece(b.Id)).FirstOrDefault(p => p is { Frame.IsEmpty: false })?.Frame.ToBox();
+        Box? room(ComposedSheet s) =>
+            on.Job.Wraps[s.On.Wrap].Take.Items.OfType<BarcodeItem>().Where(b => !b.Hidden).Select(b => s.Scene.Piece(b.Id)).FirstOrDefault(p => p is { Frame.IsEmpty: false })?.Frame.ToBox();
         // A barcode on a panel that this sheet has not is on none.
-        var code = sheets.Any(s => room(s) is not null) ? on.Job.Wraps[0].Take.Items.OfType<BarcodeItem>().FirstOrDefault(b => !b.Hidden) : null;
+        var code = sheets.Any(s => room(s) is not null)
+            ? on.Job.Wraps[0].Take.Items.OfType<BarcodeItem>().FirstOrDefault(b => !b.Hidden)
+            : null;
         return new(t.House, [.. sheets.Select(s => new ExpectedSheet(s.Sheet.Size, s.Sheet.Trim, room(s), s.Sheet.Folds))], code is null ? null : BarcodeDrawing.Reads(code, t))
         {
             Finishes = [.. on.Composed.Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).Select(m => m.Finish?.Name).OfType<string>().Distinct()],
@@ -42,5 +45,7 @@ public static class Reception
     /// <summary>A job as another house would print it; nothing is kept.</summary>
     /// <exception cref="Refusal">It makes no sheet there.</exception>
     public static Composed ForHouse(this Desk desk, OnBench on, House house) =>
-        house.Id == on.Job.Ticket.House.Id ? on.Composed : desk.Worked(on.Revision, Keeping.Right(new SetHouse(house).Apply(on.Job), desk.Shelf));
+        house.Id == on.Job.Ticket.House.Id
+            ? on.Composed
+            : desk.Worked(on.Revision, Keeping.Right(new SetHouse(house).Apply(on.Job), desk.Shelf));
 }

@@ -16,7 +16,7 @@ public static class Starters
             Pages = 200,
         },
         [],
-        [Wrap.First("cover", new Ground(new InkPaint(Ink.White)))]).WithPieces();
+        [Wrap.First(Core.Document.Job.Cover, new Fill(new InkPaint(Ink.White)))]).WithPieces();
 
     /// <summary>The same from its first facts, as they were typed; those left blank are the house's own.</summary>
     /// <exception cref="Refusal">A fact can't be read, or they make no sheet; the fact is named.</exception>
@@ -36,7 +36,10 @@ public static class Starters
         return new TakeInside().Apply(new LayInside(inside).Apply(job));
     }
 
-    /// <summary>A copy to work on: the same facts and covers under another title; number, printer's figures and inside are the next book's own.</summary>
+    /// <summary>
+    /// A copy to work on: the same facts and covers under another title; number, printer's figures and inside are the
+    /// next book's own.
+    /// </summary>
     public static Job Copy(Job original) => original with
     {
         Ticket = original.Ticket with { Title = original.Ticket.Title.Length == 0 ? "" : original.Ticket.Title + ", copy", Isbn = null, PrinterSays = "", PinnedSpine = null, Inside = null, Dummy = null },
@@ -103,7 +106,10 @@ public static class Starters
         };
     }
 
-    /// <summary>A frame of a picture's own proportions in the middle of a panel, as large as the panel lets it be at six tenths of its width.</summary>
+    /// <summary>
+    /// A frame of a picture's own proportions in the middle of a panel, as large as the panel lets it be at six tenths
+    /// of its width.
+    /// </summary>
     public static PictureItem Pictured(Job job, Part panel, string id, Picture picture, int wrap = 0)
     {
         var at = new Hold(panel, HoldBox.Safe, Anchor.Middle, default, default);

@@ -32,9 +32,11 @@ public static class PictureRoutes
 
     private static async Task<IResult> TakeIn(string slug, string? name, string? item, string? panel, string? sheet, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
     {
-        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size) size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
+        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
+            size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-        if (http.Request.ContentLength > PictureReading.MostBytes) return Answers.Say("picture", $"This file is over {PictureReading.MostBytes / 1_000_000} MB: save it smaller.", 413);
+        if (http.Request.ContentLength > PictureReading.MostBytes)
+            return Answers.Say("picture", $"This file is over {PictureReading.MostBytes / 1_000_000} MB: save it smaller.", 413);
         try
         {
             _ = desk.Job(slug);
@@ -56,7 +58,8 @@ public static class PictureRoutes
     /// <summary>Takes a picture, or a page of a PDF, in and lays it under a wrap to be traced.</summary>
     private static async Task<IResult> Trace(string slug, string? name, string? sheet, int? page, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
     {
-        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size) size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
+        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
+            size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
         try
         {
@@ -72,12 +75,14 @@ public static class PictureRoutes
     private static IResult Preview(string hash, int wide, string condition, Desk.Desk desk, HttpContext http) => Made(http, () =>
     {
         var (on, convert) = Read(condition);
-        if (desk.Pictures.Find(hash) is { Drawn: true }) return (System.Text.Encoding.UTF8.GetBytes(desk.Drawing(hash, on)), "image/svg+xml");
+        if (desk.Pictures.Find(hash) is { Drawn: true })
+            return (System.Text.Encoding.UTF8.GetBytes(desk.Drawing(hash, on)), "image/svg+xml");
         return (desk.Pictures.Preview(hash, wide, on, convert), "image/webp");
     });
 
     /// <summary>Where an RGB picture has colours that the press can't show.</summary>
-    private static IResult Gamut(string hash, string condition, Desk.Desk desk, HttpContext http) => Made(http, () => (desk.Pictures.Gamut(hash, Read(condition).Condition).Where, "image/webp"));
+    private static IResult Gamut(string hash, string condition, Desk.Desk desk, HttpContext http) =>
+        Made(http, () => (desk.Pictures.Gamut(hash, Read(condition).Condition).Where, "image/webp"));
 
     private static IResult Grown(string recipe, int wide, string condition, Desk.Desk desk, HttpContext http) => Made(http, () =>
     {

@@ -26,7 +26,10 @@ public static class PlateRoutes
         catch (Refusal) { return Results.NotFound(); }
     }
 
-    /// <summary>A sheet of what is on the bench, of a revision <paramref name="at"/> which it lay, or with another take of its wrap, or one panel of it; so many pixels wide.</summary>
+    /// <summary>
+    /// A sheet of what is on the bench, of a revision <paramref name="at"/> which it lay, or with another take of its
+    /// wrap, or one panel of it; so many pixels wide.
+    /// </summary>
     private static IResult Whole(string slug, long? r, long? at, string? sheet, string? take, int? wide, string? panel, Desk.Desk desk, HttpContext http)
     {
         try
@@ -44,7 +47,9 @@ public static class PlateRoutes
             {
                 var scene = take is { } t ? desk.OfTake(shown, printed.On, t) : printed.Scene;
                 var house = shown.Job.Ticket.House;
-                var window = face is { } f ? new Bounds(f.X.Points, f.Y.Points, f.Right.Points, f.Bottom.Points) : new Bounds(0, 0, scene.Width, scene.Height);
+                var window = face is { } f
+                    ? new Bounds(f.X.Points, f.Y.Points, f.Right.Points, f.Bottom.Points)
+                    : new Bounds(0, 0, scene.Width, scene.Height);
                 return desk.PlatesOf(house).Paint(scene, window, pixels / (window.Right - window.Left) * 72, likeness: true).ToJpeg(PressCondition.Of(house), 82);
             }), "image/jpeg");
         }

@@ -8,9 +8,11 @@ public sealed class ArrangeTests
     private static RectItem Tile(string id, decimal x, decimal y, decimal w = 10, decimal h = 10, Part panel = Part.Front) =>
         new() { Id = id, Hold = new(panel, HoldBox.Face, Anchor.TopLeft, Mm(x), Mm(y)), Width = new(Mm(w)), Height = new(Mm(h)), Fill = new InkPaint(Ink.Black) };
 
-    private static Job Tiles() => new SetUnit(Unit.Millimetre).Apply(Sample.Job(Tile("a", 10, 10), Tile("b", 40, 30, 20, 8), Tile("c", 90, 25, 6, 14)));
+    private static Job Tiles() =>
+        new SetUnit(Unit.Millimetre).Apply(Sample.Job(Tile("a", 10, 10), Tile("b", 40, 30, 20, 8), Tile("c", 90, 25, 6, 14)));
 
-    private static Box At(Job job, string id) => Placement.Of(job.Item(id)!, job.SheetOf(job.Item(id)!, job.WrapOf(id)))!.OnSheet(job.Item(id)!);
+    private static Box At(Job job, string id) =>
+        Placement.Of(job.Item(id)!, job.SheetOf(job.Item(id)!, job.WrapOf(id)))!.OnSheet(job.Item(id)!);
 
     [Fact]
     public void Items_line_up_by_an_edge_or_a_middle_of_them_all()
@@ -129,7 +131,7 @@ public sealed class ArrangeTests
         // The name decides, not the id: Brine is another colour.
         var swatch = pasted.Swatches.Single(s => s.Name == "Sea");
         swatch.Id.ShouldNotBe("sea");
-        ((RectItem)a).Fill.ShouldBe(new SwatchPaint(swatch.Id, 4000));
+        ((RectItem)a).Fill!.Paint.ShouldBe(new SwatchPaint(swatch.Id, 4000));
         // On itself it lies a little aside, in a group of its own.
         var again = new PasteItems(Clip.Read(text), "again").Apply(job);
         again.Item("again-1")!.Hold.Dx.ShouldBe(job.Item("a")!.Hold.Dx + Mm(3));
@@ -146,7 +148,9 @@ public sealed class ArrangeTests
         var text = Clip.Write(job, ["a"]);
         string[] bad = ["", "{}", "[]", "null", "{\"lumbeck-items\":1}", "{\"lumbeck-items\":2,\"items\":[],\"swatches\":[]}", "{\"lumbeck-items\":1,\"items\":[null],\"swatches\":[]}", text.Replace("rectangle", "teapot"), text[..^5], new('[', 5000)];
         foreach (var t in bad) Should.Throw<Refusal>(() => Clip.Read(t)).Message.ShouldContain("no items of a cover");
-        var many = Clip.Write(job, ["a"]) is var one ? one.Replace("[{", "[" + string.Concat(Enumerable.Repeat(one[(one.IndexOf("[{", StringComparison.Ordinal) + 1)..(one.IndexOf("}]", StringComparison.Ordinal) + 1)] + ",", 4999)) + "{") : "";
+        var many = Clip.Write(job, ["a"]) is var one
+            ? one.Replace("[{", "[" + string.Concat(Enumerable.Repeat(one[(one.IndexOf("[{", StringComparison.Ordinal) + 1)..(one.IndexOf("}]", StringComparison.Ordinal) + 1)] + ",", 4999)) + "{")
+            : "";
         Should.Throw<Refusal>(() => Clip.Read(many)).Message.ShouldBe("5000 items were pasted: a cover holds up to 500");
         // Figures out of all range.
         foreach (var (was, hostile) in ((string, string)[])[("\"percent\":100", "\"percent\":1e9"), ("\"opacity\":100", "\"opacity\":-4"), ("\"anchor\":\"middle\"", "\"anchor\":77")])

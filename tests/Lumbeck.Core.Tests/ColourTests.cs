@@ -54,7 +54,8 @@ public sealed class ColourTests
         shade.At(2).K.ShouldBe(10_000);
         // A swatch that changes changes the gradients it is in.
         ((ShadeMark)Sample.Scene(new SetSwatch("sea", Ink: Ink.White).Apply(job)).Piece("r")!.Marks[0]).Shade.Stops[0].Ink.ShouldBe(Ink.White);
-        foreach (var path in (string[])["item/r/line", "item/title/edge"]) Should.Throw<Refusal>(() => Facts.Write(job, path, "Sea to black")).Path.ShouldBe(path);
+        foreach (var path in (string[])["item/r/line", "item/title/edge"])
+            Should.Throw<Refusal>(() => Facts.Write(job, path, "Sea to black")).Path.ShouldBe(path);
         JobJson.Read(JobJson.Write(job)).Item("r").ShouldBe(job.Item("r"));
     }
 
@@ -67,7 +68,7 @@ public sealed class ColourTests
         var after = new RemoveSwatch("sea").Apply(job);
         after.Swatches.ShouldBeEmpty();
         after.Take.Ground.Paint.ShouldBe(new InkPaint(Ink.Percent(80, 40, 20, 10)));
-        ((GradientPaint)((RectItem)after.Item("r")!).Fill!).Stops[0].Paint.ShouldBe(new InkPaint(Ink.Percent(40, 20, 10, 5)));
+        ((GradientPaint)((RectItem)after.Item("r")!).Fill!.Paint!).Stops[0].Paint.ShouldBe(new InkPaint(Ink.Percent(40, 20, 10, 5)));
         Sample.Scene(after).Pieces[0].Marks.ShouldBe(Sample.Scene(job).Pieces[0].Marks, ignoreOrder: false, comparer: EqualityComparer<Mark>.Create((a, b) => a is FillMark x && b is FillMark y && x.Ink == y.Ink));
     }
 
@@ -100,7 +101,8 @@ public sealed class ColourTests
     [InlineData("lab 38 −28.5 12", "lab 38 -28.5 12")]
     [InlineData("82 38 56 32", null)]
     [InlineData("Labrador", null)]
-    public void A_colour_can_be_asked_for_as_screens_and_eyes_have_it(string typed, string? shown) => Asked.Read(typed)?.Text.ShouldBe(shown);
+    public void A_colour_can_be_asked_for_as_screens_and_eyes_have_it(string typed, string? shown) =>
+        Asked.Read(typed)?.Text.ShouldBe(shown);
 
     [Theory]
     [InlineData("#12345")]
@@ -108,7 +110,8 @@ public sealed class ColourTests
     [InlineData("rgb 1 2 300")]
     [InlineData("lab 120 0 0")]
     [InlineData("lab 50 0")]
-    public void And_is_refused_where_it_is_none(string typed) => Should.Throw<Refusal>(() => Asked.Read(typed)).Message.ShouldContain("such as");
+    public void And_is_refused_where_it_is_none(string typed) =>
+        Should.Throw<Refusal>(() => Asked.Read(typed)).Message.ShouldContain("such as");
 
     [Fact]
     public void Palettes_of_the_GIMP_are_read_and_written()

@@ -10,7 +10,7 @@ public sealed class EditTests
     public void Every_fact_read_can_be_written_back_and_changes_nothing()
     {
         var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = new(Length.FromInches(0.25m), 0.5m), Fill = new SwatchPaint("sea", 3000) }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
-        job = job.With(0, job.Take with { Ground = job.Take.Ground with { Paper = new ContourLines { Seed = 3 } } });
+        job = job.With(0, job.Take with { Ground = job.Take.Ground with { Pattern = new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] } } });
         var facts = TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList();
         facts.Count.ShouldBeGreaterThan(60);
         foreach (var fact in facts)
@@ -46,7 +46,7 @@ public sealed class EditTests
     public void An_edit_touches_what_it_changes_and_changes_nothing_else(string path, string text)
     {
         var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new SwatchPaint("sea") }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
-        job = new LayPaper(new ContourLines { Seed = 3 }).Apply(job);
+        job = new LayPaper(new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] }).Apply(job);
         var edit = Facts.Write(job, path, text);
         var after = edit.Apply(job);
         Facts.Read(after, path).ShouldNotBe(Facts.Read(job, path));
@@ -91,7 +91,7 @@ public sealed class EditTests
         [
             new SetPages(340), new SetTrim(Size.FromInches(6, 9)), new SetPaper(new("376 ppi", Caliper.FromPagesPerInch(376))), new SetIsbn("9780000000002"), new SetFact(TicketFact.Title, "Brine"),
             new SetHouse(HouseFile.Shipped["tern"]), new PinSpine(Length.FromMillimetres(21.1m)), new AddItem(Sample.Text("new", "Words")), new MoveItem("title", Length.FromPoints(1), default),
-            new StyleText("title", Size: Length.FromPoints(20), Paint: new SwatchPaint("sea")), new HoldItem("title", Anchor: Anchor.Bottom), new LayPaper(new ContourLines { Seed = 4 }), new AddSwatch(new("x", "X", Ink.Black)),
+            new StyleText("title", Size: Length.FromPoints(20), Paint: new SwatchPaint("sea")), new HoldItem("title", Anchor: Anchor.Bottom), new LayPaper(new ContourLines { Seed = 4, Paints = [new InkPaint(Ink.Black)] }), new AddSwatch(new("x", "X", Ink.Black)),
         ];
         foreach (var edit in edits)
             Text(EditJson.Read(EditJson.Write(edit)).Apply(job)).ShouldBe(Text(edit.Apply(job)), edit.GetType().Name);
@@ -104,8 +104,8 @@ public sealed class EditTests
         var job = Sample.Job();
         var before = Sample.Scene(job);
         var after = Sample.Scene(new SetPages(340).Apply(job));
-        after.Sheet.Panel(Part.Spine)!.Face.Width.ShouldBe(Length.FromMillimetres(22.95m));
-        var grown = (after.Sheet.Panel(Part.Front)!.Face.X - before.Sheet.Panel(Part.Front)!.Face.X).Points;
+        after.Surface.Panel(Part.Spine)!.Face.Width.ShouldBe(Length.FromMillimetres(22.95m));
+        var grown = (after.Surface.Panel(Part.Front)!.Face.X - before.Surface.Panel(Part.Front)!.Face.X).Points;
         (after.Piece("title")!.Frame.Left - before.Piece("title")!.Frame.Left).ShouldBe(grown, 1e-6);
     }
 
@@ -128,7 +128,7 @@ public sealed class EditTests
     {
         var job = Sample.Job(Sample.Text("s", "Salt", panel: Part.Spine, anchor: Anchor.TopLeft, wide: 2, high: 0.4m));
         var scene = Sample.Scene(job);
-        var safe = scene.Sheet.Panel(Part.Spine)!.Safe;
+        var safe = scene.Surface.Panel(Part.Spine)!.Safe;
         var frame = scene.Piece("s")!.Frame;
         frame.Top.ShouldBe(safe.Y.Points, 1e-6);
         frame.Right.ShouldBe(safe.Right.Points, 1e-6);
@@ -190,12 +190,13 @@ public sealed class EditTests
     [Fact]
     public void A_wider_window_of_contour_lines_shows_the_same_lines()
     {
-        var paper = new ContourLines { Seed = 41 };
+        var paper = new ContourLines { Seed = 41, Paints = [new InkPaint(Ink.Black)] };
         var small = Points(new(0, 0, 100, 100));
         var large = Points(new(-60, -20, 140, 120));
         // Every line that lies well within the smaller window is there in the larger, point for point.
         small.Where(p => p.X is > 10 and < 90 && p.Y is > 10 and < 90).Except(large).Count().ShouldBeLessThan(3);
-        HashSet<(double X, double Y)> Points(Bounds window) => [.. paper.Draw(window).SelectMany(l => l.Shape.Points.Chunk(2).Select(c => (Math.Round(c[0], 2), Math.Round(c[1], 2))))];
+        HashSet<(double X, double Y)> Points(Bounds window) =>
+            [.. paper.Draw(window).OfType<Core.Art.Patterns.Line>().SelectMany(l => l.Shape.Points.Chunk(2).Select(c => (Math.Round(c[0], 2), Math.Round(c[1], 2))))];
     }
 
     [Fact]

@@ -25,7 +25,7 @@ public sealed class HostileTests
     public void Every_fact_reads_or_refuses_every_slip_and_what_it_makes_can_be_drawn_and_checked()
     {
         var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new SwatchPaint("sea") }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
-        job = new LayPaper(new ContourLines { Seed = 3 }).Apply(job);
+        job = new LayPaper(new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] }).Apply(job);
         var (made, refused) = (0, 0);
         foreach (var fact in TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList())
             foreach (var slip in Slips)

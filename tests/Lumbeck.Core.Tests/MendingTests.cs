@@ -63,7 +63,8 @@ public sealed class MendingTests
     [Fact]
     public void Barcodes_come_home_uncovered_at_a_size_the_house_reads()
     {
-        BarcodeItem code(decimal dx, decimal percent = 100) => new() { Id = "c", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, Length.FromInches(dx), default), Percent = percent };
+        BarcodeItem code(decimal dx, decimal percent = 100) =>
+            new() { Id = "c", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, Length.FromInches(dx), default), Percent = percent };
         Mended(Sample.Job(code(-1)), "barcode.room");
         Mended(Sample.Job(code(0, 70)), "barcode.room");
         ((BarcodeItem)Mended(Sample.Job(code(0, 160)), "barcode.room").Item("c")!).Percent.ShouldBeLessThanOrEqualTo(140);
@@ -79,7 +80,7 @@ public sealed class MendingTests
         Mended(Sample.Job(text with { Style = text.Style with { Paint = new InkPaint(Ink.Percent(60, 40, 40, 100)) } }), "ink.black");
         var large = new RectItem { Id = "r", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new InkPaint(Ink.Black) };
         var job = Mended(Sample.Job(large), "ink.black");
-        ((InkPaint)((RectItem)job.Item("r")!).Fill!).Ink.ShouldBe(job.Ticket.House.RichBlack);
+        ((InkPaint)((RectItem)job.Item("r")!).Fill!.Paint!).Ink.ShouldBe(job.Ticket.House.RichBlack);
     }
 
     [Fact]

@@ -1,6 +1,9 @@
 namespace Lumbeck.Core.Tests;
 
-/// <summary>Type that can be reckoned in the head: every letter is a box half an em wide and 0.7 em high; Q is missing; “fi” is a ligature.</summary>
+/// <summary>
+/// Type that can be reckoned in the head: every letter is a box half an em wide and 0.7 em high; Q is missing; “fi” is
+/// a ligature.
+/// </summary>
 internal sealed class PlainType : IType
 {
     public static readonly FaceId Face = new("plain", 400, false);
@@ -49,11 +52,13 @@ internal static class Sample
     public static Job Job(params Item[] items) => new(
         new Ticket { Title = "Salt", Author = "A. Vane", House = HouseFile.Shipped["tern"], Paper = HouseFile.Shipped["tern"].Papers[0], Pages = 312, Unit = Unit.Inch, Isbn = Isbn("9780000000002") },
         [new Swatch("sea", "Sea", Ink.Percent(80, 40, 20, 10))],
-        [new Wrap("cover", [new Take("first", "first", new Ground(new SwatchPaint("sea")), [Text("title", "Salt", TextRole.Title, dy: -1), Text("author", "A. Vane", TextRole.Author), .. items])], "first")]);
+        [new Wrap("cover", [new Take("first", "first", new Fill(new SwatchPaint("sea")), [Text("title", "Salt", TextRole.Title, dy: -1), Text("author", "A. Vane", TextRole.Author), .. items])], "first")]);
 
-    public static Isbn Isbn(string digits) => Core.Trade.Barcodes.Isbn.TryParse(digits, out var i, out var why) ? i : throw new ArgumentException(why);
+    public static Isbn Isbn(string digits) =>
+        Core.Trade.Barcodes.Isbn.TryParse(digits, out var i, out var why) ? i : throw new ArgumentException(why);
 
     public static Scene Scene(Job job) => SceneBuilder.Build(job, job.Sheets()[0], new PlainType());
 
-    public static ImmutableArray<Finding> Check(Job job) => Rules.Check(job.Sheets().Select(s => new Look(job, s, SceneBuilder.Build(job, s, new PlainType()))));
+    public static ImmutableArray<Finding> Check(Job job) =>
+        Rules.Check(job.Sheets().Select(s => new Look(job, s, SceneBuilder.Build(job, s, new PlainType()))));
 }

@@ -1,13 +1,17 @@
 namespace Lumbeck.Core.Tests;
 
-/// <summary>Runs, paragraphs, both directions, fits and the rest, with type that can be reckoned in the head: every letter is half an em wide.</summary>
+/// <summary>
+/// Runs, paragraphs, both directions, fits and the rest, with type that can be reckoned in the head: every letter is
+/// half an em wide.
+/// </summary>
 public sealed class SettingTests
 {
     private static readonly PlainType Type = new();
 
     private static TextToSet Text(string words, decimal size = 10) => new(words, Sample.Style(size));
 
-    private static Setting Set(TextToSet text, double width, double height = 1000, bool stops = false) => Typesetter.Set(text, width, height, Type, stops);
+    private static Setting Set(TextToSet text, double width, double height = 1000, bool stops = false) =>
+        Typesetter.Set(text, width, height, Type, stops);
 
     [Fact]
     public void A_run_has_its_own_size_ink_and_case_and_the_rest_has_the_texts()
@@ -45,7 +49,8 @@ public sealed class SettingTests
     [InlineData("allure", "alllure", null, 3, 0, 1)]
     [InlineData("one two", "one", null, 3, 4, 0)]
     [InlineData("", "new", null, 0, 0, 3)]
-    public void The_difference_of_two_texts_is_one_stretch(string before, string after, int? caret, int at, int removed, int inserted) => SetWords.Difference(before, after, caret).ShouldBe((at, removed, inserted));
+    public void The_difference_of_two_texts_is_one_stretch(string before, string after, int? caret, int at, int removed, int inserted) =>
+        SetWords.Difference(before, after, caret).ShouldBe((at, removed, inserted));
 
     [Fact]
     public void What_is_typed_is_set_by_language_unless_it_is_to_stay_as_typed()
@@ -198,13 +203,14 @@ public sealed class SettingTests
     [Fact]
     public void The_spine_is_composed_as_large_as_goes_and_kept_right_until_a_hand_moves_it()
     {
-        static TextItem spine(string id, string words, TextRole role) => Sample.Text(id, words, role, Part.Spine, anchor: Anchor.Left) with { Composed = true };
+        static TextItem spine(string id, string words, TextRole role) =>
+            Sample.Text(id, words, role, Part.Spine, anchor: Anchor.Left) with { Composed = true };
         var job = Keeping.Right(Sample.Job(spine("st", "Salt", TextRole.Title), spine("sa", "Vane", TextRole.Author), spine("si", "S&V", TextRole.Imprint)), Type);
         TextItem at(Job j, string id) => (TextItem)j.Item(id)!;
         at(job, "st").Style.Size.ShouldBeGreaterThan(at(job, "sa").Style.Size);
         at(job, "sa").Style.Size.ShouldBeGreaterThan(at(job, "si").Style.Size);
         var scene = Sample.Scene(job);
-        var band = scene.Sheet.Zone(ZoneKind.SpineSafe, Part.Spine)!.Box;
+        var band = scene.Surface.Zone(ZoneKind.SpineSafe, Part.Spine)!.Box;
         foreach (var id in (string[])["st", "sa", "si"])
         {
             var ink = scene.Piece(id)!.Inked.ToBox();

@@ -37,7 +37,8 @@ public sealed class PackingTests : IDisposable
         JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Job(slug).Job));
         Pack(other, slug).ShouldBe(pack);
         // What was said of its pictures came along, and they are drawn.
-        foreach (var picture in on.Job.Items.OfType<PictureItem>()) other.Pictures.Find(picture.Picture!.Hash)!.Maker.ShouldBe("Skerry & Vane");
+        foreach (var picture in on.Job.Items.OfType<PictureItem>())
+            other.Pictures.Find(picture.Picture!.Hash)!.Maker.ShouldBe("Skerry & Vane");
         // Once more here: a second job beside the first.
         (await Unpack(_desk, pack)).Slug.ShouldBe(slug + "-2");
     }

@@ -22,7 +22,8 @@ public sealed class PlateChecksTests : IDisposable
 
     private List<Finding> Exactly(OnBench on, string id) => [.. _desk.Checks.Exactly(on.Composed).Where(f => f.Id == id)];
 
-    private static RectItem Rect(string id, Part panel, Anchor anchor, decimal mm, Ink ink) => new() { Id = id, Hold = new(panel, HoldBox.Face, anchor, default, default), Width = new(Length.FromMillimetres(mm)), Height = new(Length.FromMillimetres(mm)), Fill = new InkPaint(ink) };
+    private static RectItem Rect(string id, Part panel, Anchor anchor, decimal mm, Ink ink) =>
+        new() { Id = id, Hold = new(panel, HoldBox.Face, anchor, default, default), Width = new(Length.FromMillimetres(mm)), Height = new(Length.FromMillimetres(mm)), Fill = new InkPaint(ink) };
 
     [Fact]
     public void The_five_good_covers_have_neither_stop_nor_caution_at_press_resolution()
@@ -61,7 +62,7 @@ public sealed class PlateChecksTests : IDisposable
         ((double)(found.Place!.Value.X - box.X).Millimetres).ShouldBe(0, 0.6);
         var mended = Do("hive", found.By!);
         Exactly(mended, "ink.total").ShouldBeEmpty();
-        ((InkPaint)((RectItem)mended.Job.Item("heavy")!).Fill!).Ink.K.ShouldBe(7000);
+        ((InkPaint)((RectItem)mended.Job.Item("heavy")!).Fill!.Paint!).Ink.K.ShouldBe(7000);
         // Two lawful inks that are multiplied.
         var times = Do("hive", new RemoveItem("heavy"), new AddItem(Rect("one", Part.Back, Anchor.Middle, 20, Ink.Percent(70, 60, 60, 0))), new AddItem(Rect("two", Part.Back, Anchor.Middle, 15, Ink.Percent(60, 60, 60, 80)) with { Blend = Blend.Multiply }));
         Exactly(times, "ink.total").ShouldHaveSingleItem();
@@ -70,7 +71,8 @@ public sealed class PlateChecksTests : IDisposable
     [Fact]
     public void Words_are_judged_by_what_truly_lies_behind_them()
     {
-        TextItem text(Ink ink) => new() { Id = "pale", Words = "Pale on pale", Hold = new(Part.Back, HoldBox.Safe, Anchor.Bottom, default, Length.FromMillimetres(-40)), Width = Span.Full, Height = new(Length.FromMillimetres(8)), Style = new() { Size = Length.FromPoints(12), Paint = new InkPaint(ink) } };
+        TextItem text(Ink ink) =>
+            new() { Id = "pale", Words = "Pale on pale", Hold = new(Part.Back, HoldBox.Safe, Anchor.Bottom, default, Length.FromMillimetres(-40)), Width = Span.Full, Height = new(Length.FromMillimetres(8)), Style = new() { Size = Length.FromPoints(12), Paint = new InkPaint(ink) } };
         var pale = Do("hive", new AddItem(text(Ink.Percent(0, 10, 60, 0))));
         Exactly(pale, "text.contrast").ShouldHaveSingleItem().Item.ShouldBe("pale");
         // The same ink with a dark plate under it.

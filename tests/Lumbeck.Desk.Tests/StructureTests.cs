@@ -64,9 +64,9 @@ public sealed class StructureTests
     private static readonly string[] Layers =
     [
         "", "Measures", "Stored", "Colour", "Outlines", "Trade.Stock", "Trade.Houses", "Trade.Geometry", "Trade.Insides", "Trade.Barcodes", "Trade.Explaining",
-        "Type.Letters", "Type", "Art.Patterns", "Art.Items", "Document", "Drawing", "Drawing.Spine", "Drawing.Views",
+        "Type.Letters", "Type", "Art.Patterns", "Art.PageDesigns", "Art.Items", "Document", "Drawing", "Drawing.Spine", "Drawing.Views",
         "Edits", "Edits.OfText", "Edits.OfTicket", "Edits.OfCovers", "Edits.OfItems", "Edits.OfPictures", "Edits.AsTyped", "Edits.Doors",
-        "Checks", "Checks.OfTicket", "Checks.OfZones", "Checks.OfInk", "Checks.OfText", "Checks.OfPictures", "Checks.OfBarcodes", "Checks.RuleBook",
+        "Checks", "Checks.OfTicket", "Checks.OfZones", "Checks.OfInk", "Checks.OfText", "Checks.OfPictures", "Checks.OfBarcodes", "Checks.OfPages", "Checks.RuleBook",
     ];
 
     private static string Folder(string type, string project) =>

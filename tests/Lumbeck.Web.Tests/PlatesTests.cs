@@ -18,9 +18,11 @@ public sealed class PlatesTests(Browser browser)
     }
 
     /// <summary>Whether what a page links is there, as this type.</summary>
-    private void Fetched(string address, string type) => browser.Until(() => (bool)browser.Driver.ExecuteAsyncScript("const done = arguments[2]; fetch(arguments[0]).then(r => done(r.ok && r.headers.get('content-type').startsWith(arguments[1])))", address, type)!);
+    private void Fetched(string address, string type) =>
+        browser.Until(() => (bool)browser.Driver.ExecuteAsyncScript("const done = arguments[2]; fetch(arguments[0]).then(r => done(r.ok && r.headers.get('content-type').startsWith(arguments[1])))", address, type)!);
 
-    private void Key(string key) => new OpenQA.Selenium.Interactions.Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).SendKeys(key).Perform();
+    private void Key(string key) =>
+        new OpenQA.Selenium.Interactions.Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).SendKeys(key).Perform();
 
     [Fact]
     public void A_key_tries_one_way_of_growing_after_the_other_and_the_press_s_own_is_made_beside_the_page()
@@ -79,7 +81,7 @@ public sealed class PlatesTests(Browser browser)
         browser.AndWait(() => browser.Find("#swatch-smoke [data-colours=harmony]").Click());
         Saved("hive").Job.Swatches.Count.ShouldBe(count + 1);
         browser.AndWait(() => browser.Find("#swatch-wax [data-colours=remove]").Click());
-        Saved("hive").Job.Items.OfType<RectItem>().ShouldNotContain(r => r.Fill is SwatchPaint && ((SwatchPaint)r.Fill).Swatch == "wax");
+        Saved("hive").Job.Items.OfType<RectItem>().ShouldNotContain(r => r.Fill != null && r.Fill.Paint is SwatchPaint && ((SwatchPaint)r.Fill.Paint).Swatch == "wax");
         // A palette comes in as it went out, as it looks in print.
         var file = Path.Combine(browser.Downloads, "two.gpl");
         File.WriteAllText(file, "GIMP Palette\n10 80 120\tHarbour\n230 220 190\tSand\n");

@@ -63,7 +63,8 @@ public sealed class TicketTests(Browser browser)
         foreach (var s in sheets)
         {
             browser.Go($"/jobs/{slug}/wrap?sheet={s.On.Id}");
-            foreach (var panel in s.Sheet.Panels.Where(p => p.CarriesText && p.Part != Part.Spine)) browser.Find($"#list-{panel.Part.Word()} [data-add=text]");
+            foreach (var panel in s.Sheet.Panels.Where(p => p.CarriesText && p.Part != Part.Spine))
+                browser.Find($"#list-{panel.Part.Word()} [data-add=text]");
             browser.AndWait(() => browser.Find("[data-add=rectangle]").Click());
             browser.Until(() => browser.Driver.FindElements(By.CssSelector("#art [id^=s-rectangle-] path")).Count == 1);
         }
@@ -75,7 +76,8 @@ public sealed class TicketTests(Browser browser)
     private static readonly string[] Units = ["mm", "in", "g", "pages", "pages, raised", "pixels", "folds", "1 fold", "not known"];
 
     /// <summary>Texts and fields whose words run out of their box.</summary>
-    private string Clipped() => (string)browser.Script("return [...document.querySelectorAll('#facts *, #sums *, #changes *, #house-keys *, #house-moves *')].filter(e => e.offsetParent && !e.closest('.sr-only') && e.scrollWidth > e.clientWidth + 1 && ['INPUT','SELECT','TEXTAREA','BUTTON','P','DD','H1','H2','LI'].includes(e.tagName) && getComputedStyle(e).display !== 'inline').map(e => e.tagName + '#' + e.id + ' ' + (e.value ?? e.textContent).slice(0, 40)).join('\\n')")!;
+    private string Clipped() =>
+        (string)browser.Script("return [...document.querySelectorAll('#facts *, #sums *, #changes *, #house-keys *, #house-moves *')].filter(e => e.offsetParent && !e.closest('.sr-only') && e.scrollWidth > e.clientWidth + 1 && ['INPUT','SELECT','TEXTAREA','BUTTON','P','DD','H1','H2','LI'].includes(e.tagName) && getComputedStyle(e).display !== 'inline').map(e => e.tagName + '#' + e.id + ' ' + (e.value ?? e.textContent).slice(0, 40)).join('\\n')")!;
 
     [Fact]
     public void Words_as_long_as_German_ones_are_clipped_nowhere()

@@ -66,7 +66,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         return r.From(0, 14) switch
         {
             0 => new PaintGround(r.One(5) ? null : Any(r, job), wrap),
-            1 => new LayPaper(r.One(3) ? null : new ContourLines { Seed = r.From(1, 50), Paint = Plain(r, job) }, wrap),
+            1 => new LayPaper(r.One(3) ? null : new ContourLines { Seed = r.From(1, 50), Paints = [Plain(r, job)] }, wrap),
             2 => new SeedPaper(r.From(1, 99), wrap),
             3 => new PaintPaper(Plain(r, job), wrap),
             4 => new AddSwatch(new($"n{++_made}", $"New {_made}", Ink.Percent(r.From(0, 100), r.From(0, 100), 0, 0))),

@@ -3,7 +3,8 @@ using Lumbeck.Desk;
 namespace Lumbeck.Tests.ByChance;
 
 /// <summary>
-/// Jobs by chance, the same for a seed every time: every kind of item in every paint, blend, opacity, effect, picture and script, at every house, in every binding and direction.
+/// Jobs by chance, the same for a seed every time: every kind of item in every paint, blend, opacity, effect, picture
+/// and script, at every house, in every binding and direction.
 /// </summary>
 /// <param name="pictures">Pictures that are in the drawer.</param>
 public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
@@ -15,7 +16,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         var house = HouseFile.Shipped["tern"] with { FinishingInks = ["foil", "varnish"], Bindings = [BindingKind.Front, BindingKind.Paperback], TrimLeast = Size.FromMillimetres(90, 120) };
         var job = Starters.Job(house, "By chance");
         job = job with { Ticket = job.Ticket with { Binding = BindingKind.Front, Trim = Size.FromMillimetres(100, 140), Language = r.Of("en", "he", "ar", "ja") } };
-        return Filled(job.WithPieces(), r, r.From(2, 9));
+        return Patterned(Filled(job.WithPieces(), r, r.From(2, 9)), seed);
     }
 
     /// <summary>Any house, binding, size and direction, with up to thirty items a wrap.</summary>
@@ -31,7 +32,17 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
             try { var next = edit.Apply(job); _ = next.Sheets(); job = next; }
             catch (Refusal) { }
         }
-        return Filled(job.WithPieces(), r, r.From(4, 30));
+        return Patterned(Filled(job.WithPieces(), r, r.From(4, 30)), seed);
+    }
+
+    /// <summary>In each fifth job every other shape is filled with a pattern.</summary>
+    private static Job Patterned(Job job, int seed)
+    {
+        if (seed % 5 != 4) return job;
+        var r = new Chance(seed + 7_000_000);
+        foreach (var shape in job.Items.OfType<ShapeItem>().Where(s => s is not LineItem).ToList())
+            if (r.One(2)) job = new PatternShape(shape.Id, new ContourLines { Seed = r.From(1, 99), Paints = [Plain(r, job)] }).Apply(job);
+        return job;
     }
 
     private Job Filled(Job job, Chance r, int items)
@@ -41,7 +52,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         for (var wrap = 0; wrap < Binding.Of(job.Ticket.Binding).Pieces.Length; wrap++)
         {
             job = new PaintGround(r.One(6) ? null : AnyPaint(r, job), wrap).Apply(job);
-            if (r.One(3)) job = new LayPaper(new ContourLines { Seed = r.From(1, 99), Paint = Plain(r, job) }, wrap).Apply(job);
+            if (r.One(3)) job = new LayPaper(new ContourLines { Seed = r.From(1, 99), Paints = [Plain(r, job)] }, wrap).Apply(job);
             var sheet = job.Sheets().First(s => s.Wrap == wrap).Sheet;
             for (var i = 0; i < items; i++)
             {
@@ -62,7 +73,8 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
 
     private Item Item(Chance r, Job job, string id, Part panel)
     {
-        Hold hold() => new(panel, r.Of(HoldBox.Face, HoldBox.Safe, HoldBox.Edge), r.Of(Enum.GetValues<Anchor>()), Mm(r.From(-20, 20)), Mm(r.From(-20, 20)));
+        Hold hold() =>
+            new(panel, r.Of(HoldBox.Face, HoldBox.Safe, HoldBox.Edge), r.Of(Enum.GetValues<Anchor>()), Mm(r.From(-20, 20)), Mm(r.From(-20, 20)));
         Span side() => r.One(5) ? Span.Full : new(Mm(r.From(4, 70)), r.One(4) ? r.From(0, 50) / 100m : 0);
         Paint? maybe() => r.One(3) ? null : AnyPaint(r, job);
         Paint? line() => r.One(2) ? null : Plain(r, job);

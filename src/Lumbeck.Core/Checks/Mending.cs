@@ -3,7 +3,10 @@ namespace Lumbeck.Core.Checks;
 /// <summary>Mends that several rules share.</summary>
 internal static class Mending
 {
-    /// <summary>Brings an item within a room: moved where it fits, else as wide as the room and its type as small as that asks for; null where no certain way leads there.</summary>
+    /// <summary>
+    /// Brings an item within a room: moved where it fits, else as wide as the room and its type as small as that asks
+    /// for; null where no certain way leads there.
+    /// </summary>
     public static Edit? Into(Item item, Box ink, Box room)
     {
         if (item.Locked || room.IsEmpty) return null;
@@ -15,16 +18,19 @@ internal static class Mending
         return new Together([new LayItem(item.Id, x, y, wide, high), new FitText(item.Id, Fitting.Shrink)], $"fit {item.Said} in");
     }
 
-    private static Length Inward(Length from, Length to, Length least, Length most) => from < least ? least - from : to > most ? most - to : default;
+    private static Length Inward(Length from, Length to, Length least, Length most) =>
+        from < least ? least - from : to > most ? most - to : default;
 
-    private static Length Held(Length middle, Length size, Length least, Length most) => Length.Max(least + (0.5m * size), Length.Min(most - (0.5m * size), middle));
+    private static Length Held(Length middle, Length size, Length least, Length most) =>
+        Length.Max(least + (0.5m * size), Length.Min(most - (0.5m * size), middle));
 
     /// <summary>Paints a shape, text, code or the ground with another ink; where a swatch gives the ink, the swatch.</summary>
     public static Edit? Paint(Look look, Item? item, Func<Ink, Ink> change)
     {
-        var paint = item switch { null => look.Take.Ground.Paint, TextItem { Runs.IsEmpty: true } t => t.Style.Paint, ShapeItem s => s.Fill, CodeItem c => c.Paint, _ => null };
+        var paint = item switch { null => look.Take.Ground.Paint, TextItem { Runs.IsEmpty: true } t => t.Style.Paint, ShapeItem s => s.Fill?.Paint, CodeItem c => c.Paint, _ => null };
         if (item is { Locked: true } || paint is null or GradientPaint or FinishPaint) return null;
-        if (paint is SwatchPaint { Tint: 10_000 } swatch && look.Job.Swatches.FirstOrDefault(s => s.Id == swatch.Swatch) is { } known) return new SetSwatch(known.Id, Ink: change(known.Ink));
+        if (paint is SwatchPaint { Tint: 10_000 } swatch && look.Job.Swatches.FirstOrDefault(s => s.Id == swatch.Swatch) is { } known)
+            return new SetSwatch(known.Id, Ink: change(known.Ink));
         var ink = new InkPaint(change(paint.Resolve(look.Job.Swatches)));
         return item switch { null => new PaintGround(ink, look.On.Wrap), TextItem => new StyleText(item.Id, Paint: ink), CodeItem => new SetCode(item.Id) { Paint = ink }, _ => new FillShape(item.Id, ink) };
     }

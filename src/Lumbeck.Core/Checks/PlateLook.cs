@@ -1,6 +1,9 @@
 namespace Lumbeck.Core.Checks;
 
-/// <summary>What lay under letters before they were laid down: one ink over samples of what was there, packed as C, M, Y, K from the lowest byte.</summary>
+/// <summary>
+/// What lay under letters before they were laid down: one ink over samples of what was there, packed as C, M, Y, K from
+/// the lowest byte.
+/// </summary>
 /// <param name="Ink">The letters'.</param>
 /// <param name="Overprint">They leave the other plates as they are.</param>
 /// <param name="Size">In points.</param>
@@ -18,7 +21,10 @@ public sealed record PlateLook(int Wide, int High, double PerInch, byte[] Inks)
     /// <summary>By item, what lies behind its letters.</summary>
     public IReadOnlyDictionary<string, IReadOnlyList<Behind>> Letters { get; init; } = new Dictionary<string, IReadOnlyList<Behind>>();
 
-    /// <summary>By item, pixels of the front as shops show it, 160 pixels high, that differ with its letters and without: how bright each is, from 0 to 1.</summary>
+    /// <summary>
+    /// By item, pixels of the front as shops show it, 160 pixels high, that differ with its letters and without: how
+    /// bright each is, from 0 to 1.
+    /// </summary>
     public IReadOnlyDictionary<string, IReadOnlyList<(double With, double Without)>> InShops { get; init; } = new Dictionary<string, IReadOnlyList<(double, double)>>();
 
     /// <summary>Plates of finishing inks by name, one byte a pixel.</summary>
@@ -36,7 +42,10 @@ public sealed record PlateLook(int Wide, int High, double PerInch, byte[] Inks)
     /// <summary>The inks of a pixel.</summary>
     public ReadOnlySpan<byte> At(int x, int y) => Inks.AsSpan(((y * Wide) + x) * 4, 4);
 
-    /// <summary>All that is laid on a pixel, finishing inks as the likeness a screen shows of them: 0 for bare paper, 255 for all of one ink.</summary>
+    /// <summary>
+    /// All that is laid on a pixel, finishing inks as the likeness a screen shows of them: 0 for bare paper, 255 for
+    /// all of one ink.
+    /// </summary>
     public double Laid(int x, int y)
     {
         var at = (y * Wide) + x;

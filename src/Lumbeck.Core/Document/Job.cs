@@ -9,6 +9,9 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     /// <summary>Rules this job goes without, each with its reason.</summary>
     public ImmutableList<Waiver> Waivers { get; init; } = [];
 
+    /// <summary>What its wraps are called: the one that carries the front, and the case under a jacket.</summary>
+    public const string Cover = "cover", Case = "case";
+
     /// <summary>The design of the wrap that carries the front; a jacketed hardcover has a second wrap, the case.</summary>
     public Take Take => Wraps[0].Take;
 
@@ -20,11 +23,13 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
 
     /// <summary>Every picture that any take shows or any wrap is traced from, each once.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public IEnumerable<Picture> Pictures => Wraps.SelectMany(w => w.Takes.SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture).Append(w.Tracing?.Picture)).OfType<Picture>().DistinctBy(p => p.Hash);
+    public IEnumerable<Picture> Pictures =>
+        Wraps.SelectMany(w => w.Takes.SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture).Append(w.Tracing?.Picture)).OfType<Picture>().DistinctBy(p => p.Hash);
 
     /// <summary>Every face that any take sets words in, each once.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public IEnumerable<FaceId> Faces => Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<TextItem>().SelectMany(t => t.Runs.Select(r => r.Style.Face).OfType<FaceId>().Prepend(t.Style.Face)).Distinct();
+    public IEnumerable<FaceId> Faces =>
+        Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<TextItem>().SelectMany(t => t.Runs.Select(r => r.Style.Face).OfType<FaceId>().Prepend(t.Style.Face)).Distinct();
 
     /// <summary>The wrap that an item lies on; −1 where it lies on none.</summary>
     public int WrapOf(string id) => Wraps.FindIndex(w => w.Take.Items.Any(i => i.Id == id));
@@ -42,7 +47,11 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
         {
             var geometry = WrapGeometry.Of(Ticket.Facts with { Binding = pieces[wrap] }, Ticket.House);
             foreach (var sheet in geometry.Sheets)
-                sheets.Add(new(sheets.Count, wrap, pieces.Length > 1 ? pieces[wrap].Word() : geometry.Sheets.Length > 1 ? sheet.Panels[0].Part.Say() : "cover", geometry, sheet));
+            {
+                var name = wrap < Wraps.Count ? Wraps[wrap].Name : Case;
+                var id = geometry.Sheets.Length > 1 ? $"{name}-{sheet.Panels[0].Part.Word()}" : name;
+                sheets.Add(new(sheets.Count, id, wrap, pieces.Length > 1 ? pieces[wrap].Word() : geometry.Sheets.Length > 1 ? sheet.Panels[0].Part.Say() : "cover", geometry, sheet));
+            }
         }
         return sheets.ToImmutable();
     }
@@ -66,12 +75,15 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
 
     public Job With(int wrap, Take take) => this with { Wraps = Wraps.SetItem(wrap, Wraps[wrap].With(take)) };
 
-    /// <summary>The same job with a wrap for each piece its binding prints. A wrap that a binding has no use for is kept, and comes back with the next that has.</summary>
+    /// <summary>
+    /// The same job with a wrap for each piece its binding prints. A wrap that a binding has no use for is kept, and
+    /// comes back with the next that has.
+    /// </summary>
     public Job WithPieces()
     {
         var job = this;
         while (job.Wraps.Count < Binding.Of(Ticket.Binding).Pieces.Length)
-            job = job with { Wraps = job.Wraps.Add(Wrap.First("case", new Ground(Take.Ground.Paint))) };
+            job = job with { Wraps = job.Wraps.Add(Wrap.First(Case, new Fill(Take.Ground.Paint))) };
         return job;
     }
 
@@ -87,26 +99,30 @@ public sealed record ToLookAt(string Item, string Why, Box Was, Box Is);
 
 /// <summary>One sheet that is printed for a job.</summary>
 /// <param name="Number">Its place among the job's sheets, from 0.</param>
+/// <param name="Id">What it goes by in addresses, by its wrap: “cover”, “cover-back”, “case”. It stays when the binding
+/// makes the cover a jacket.</param>
 /// <param name="Wrap">The wrap whose design it carries.</param>
 /// <param name="Name">What people call it: “cover”, “jacket”, “front”.</param>
 /// <param name="Geometry">The arithmetic of its wrap.</param>
 /// <param name="Sheet">The sheet itself.</param>
-public sealed record PrintedSheet(int Number, int Wrap, string Name, WrapGeometry Geometry, Sheet Sheet)
-{
-    /// <summary>What it goes by in addresses: of another binding's sheets none is taken for it.</summary>
-    public string Id => Name.Replace(' ', '-');
-}
+public sealed record PrintedSheet(int Number, string Id, int Wrap, string Name, WrapGeometry Geometry, Sheet Sheet);
 
-/// <summary>One printed piece with its alternative designs; one of them is on the bench. A job's wraps are never put in another order.</summary>
+/// <summary>
+/// One printed piece with its alternative designs; one of them is on the bench. A job's wraps are never put in another
+/// order.
+/// </summary>
 /// <param name="Name">What it is: “cover”, “case”.</param>
 /// <param name="Takes">Its designs, at least one.</param>
 /// <param name="Current">The id of the one on the bench.</param>
 public sealed record Wrap(string Name, ImmutableList<Take> Takes, string Current)
 {
     /// <summary>A wrap that nothing lies on yet.</summary>
-    public static Wrap First(string name, Ground ground) => new(name, [new Take("first", "first", ground, [])], "first");
+    public static Wrap First(string name, Fill ground) => new(name, [new Take("first", "first", ground, [])], "first");
 
-    /// <summary>An earlier cover or a sketch that shows faintly under the sheet while it is laid out; it is no part of the cover and never leaves.</summary>
+    /// <summary>
+    /// An earlier cover or a sketch that shows faintly under the sheet while it is laid out; it is no part of the cover
+    /// and never leaves.
+    /// </summary>
     public Tracing? Tracing { get; init; }
 
     public Take Take => Find(Current) ?? Takes[0];
@@ -123,11 +139,7 @@ public sealed record Tracing(Picture Picture, decimal Strength = 35, bool OverTr
 /// <summary>A design: what lies under everything, and the items on it from the lowest to the uppermost.</summary>
 /// <param name="Id">Its own among its wrap's, whatever it is called.</param>
 /// <param name="Name">As people call it.</param>
-/// <param name="Ground">What lies under everything.</param>
+/// <param name="Ground">What lies under everything, out to the edge of the sheet; without paint where items cover the
+/// sheet by themselves.</param>
 /// <param name="Items">From the lowest to the uppermost.</param>
-public sealed record Take(string Id, string Name, Ground Ground, ImmutableList<Item> Items);
-
-/// <summary>
-/// What lies under everything, out to the edge of the sheet: a paint, or none where items cover the sheet by themselves, and a drawn paper over it.
-/// </summary>
-public sealed record Ground(Paint? Paint, PaperDesign? Paper = null);
+public sealed record Take(string Id, string Name, Fill Ground, ImmutableList<Item> Items);

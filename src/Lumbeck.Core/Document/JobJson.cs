@@ -25,7 +25,10 @@ public static class JobJson
 
     private static volatile ImmutableList<(Job Job, byte[] Json)> _written = [];
 
-    /// <summary>The same bytes without writing them again, for a job that was written of late: an edit is compared with what was there, which the edit before it wrote. Not to be changed.</summary>
+    /// <summary>
+    /// The same bytes without writing them again, for a job that was written of late: an edit is compared with what was
+    /// there, which the edit before it wrote. Not to be changed.
+    /// </summary>
     public static byte[] Written(Job job)
     {
         foreach (var (known, json) in _written) if (ReferenceEquals(known, job)) return json;
@@ -62,16 +65,29 @@ public static class JobJson
     [
         // Form 1 had the shown takes' items, and the pictures and faces of all, once more beside the wraps.
         job => { foreach (var twice in (string[])["items", "pictures", "faces"]) job.Remove(twice); },
-        // Form 2 told takes apart by their place.
-        job => { foreach (var wrap in Wraps(job)) NameTakes(wrap); },
+        // Form 2 told takes apart by their place; a shape was filled with a paint alone, and a paper had one.
+        job => { foreach (var wrap in Wraps(job)) { NameTakes(wrap); foreach (var take in Objects(wrap["takes"])) FillTake(take); } },
     ];
 
-    private static IEnumerable<JsonObject> Wraps(JsonObject job) => (job["wraps"] as JsonArray ?? []).OfType<JsonObject>();
+    private static IEnumerable<JsonObject> Wraps(JsonObject job) => Objects(job["wraps"]);
+
+    private static IEnumerable<JsonObject> Objects(JsonNode? list) => (list as JsonArray ?? []).OfType<JsonObject>();
+
+    private static void FillTake(JsonObject take)
+    {
+        if (take["ground"] is JsonObject ground && ground.Remove("paper", out var paper))
+        {
+            if (paper is JsonObject pattern && pattern.Remove("paint", out var lines)) pattern["paints"] = new JsonArray(lines);
+            ground["pattern"] = paper;
+        }
+        foreach (var item in Objects(take["items"]))
+            if (item.Remove("fill", out var fill) && fill is not null) item["fill"] = new JsonObject { ["paint"] = fill };
+    }
 
     private static void NameTakes(JsonObject wrap)
     {
         var n = 0;
-        foreach (var take in (wrap["takes"] as JsonArray ?? []).OfType<JsonObject>()) take["id"] = $"take-{++n}";
+        foreach (var take in Objects(wrap["takes"])) take["id"] = $"take-{++n}";
         wrap["current"] = $"take-{(wrap["current"] is JsonValue v && v.TryGetValue(out int at) ? at : 0) + 1}";
     }
 
@@ -82,28 +98,33 @@ public static class JobJson
 
     private sealed class LengthJson : JsonConverter<Length>
     {
-        public override Length Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) => Length.FromUnits(reader.GetInt64());
-        public override void Write(Utf8JsonWriter writer, Length value, JsonSerializerOptions options) => writer.WriteNumberValue(value.Units);
+        public override Length Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
+            Length.FromUnits(reader.GetInt64());
+        public override void Write(Utf8JsonWriter writer, Length value, JsonSerializerOptions options) =>
+            writer.WriteNumberValue(value.Units);
     }
 
     private sealed class CaliperJson : JsonConverter<Caliper>
     {
         public override Caliper Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
             Caliper.TryParseFraction(reader.GetString(), out var c) ? c : throw new JsonException("A caliper is a fraction of micrometres, such as 135/1.");
-        public override void Write(Utf8JsonWriter writer, Caliper value, JsonSerializerOptions options) => writer.WriteStringValue(value.Fraction);
+        public override void Write(Utf8JsonWriter writer, Caliper value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.Fraction);
     }
 
     private sealed class FaceJson : JsonConverter<FaceId>
     {
         public override FaceId Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
             FaceId.TryParse(reader.GetString(), out var f) ? f : throw new JsonException("A face is family/weight, such as eb-garamond/400i.");
-        public override void Write(Utf8JsonWriter writer, FaceId value, JsonSerializerOptions options) => writer.WriteStringValue(value.ToString());
+        public override void Write(Utf8JsonWriter writer, FaceId value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.ToString());
     }
 
     private sealed class IsbnJson : JsonConverter<Isbn>
     {
         public override Isbn Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
             Isbn.TryParse(reader.GetString() ?? "", out var i, out var why) ? i : throw new JsonException(why);
-        public override void Write(Utf8JsonWriter writer, Isbn value, JsonSerializerOptions options) => writer.WriteStringValue(value.Digits);
+        public override void Write(Utf8JsonWriter writer, Isbn value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.Digits);
     }
 }

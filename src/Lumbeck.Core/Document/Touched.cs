@@ -74,7 +74,7 @@ public static class Touched
         }
         Members(was, now, (name, a, b) =>
         {
-            if (name is "style" or "hold") Members(a, b, (inner, _, _) => member($"{name}.{inner}"));
+            if (name is "style" or "hold" or "fill") Members(a, b, (inner, _, _) => member($"{name}.{inner}"));
             else member(name);
         });
     }
@@ -86,7 +86,8 @@ public static class Touched
         foreach (var name in a.Keys.Union(b.Keys))
         {
             var (x, y) = (a.GetValueOrDefault(name), b.GetValueOrDefault(name));
-            if (x.ValueKind != y.ValueKind || (x.ValueKind != JsonValueKind.Undefined && x.GetRawText() != y.GetRawText())) differs(name, x, y);
+            if (x.ValueKind != y.ValueKind || (x.ValueKind != JsonValueKind.Undefined && x.GetRawText() != y.GetRawText()))
+                differs(name, x, y);
         }
     }
 
@@ -106,7 +107,8 @@ public static class Touched
     private static Dictionary<string, JsonElement> List(JsonElement e, string key) =>
         e.ValueKind == JsonValueKind.Array ? e.EnumerateArray().ToDictionary(i => i.GetProperty(key).GetString()!, i => i) : [];
 
-    private static List<string?> Ids(JsonElement list) => list.ValueKind == JsonValueKind.Array ? [.. list.EnumerateArray().Select(i => i.GetProperty("id").GetString())] : [];
+    private static List<string?> Ids(JsonElement list) =>
+        list.ValueKind == JsonValueKind.Array ? [.. list.EnumerateArray().Select(i => i.GetProperty("id").GetString())] : [];
     private static int Count(JsonElement list) => list.ValueKind == JsonValueKind.Array ? list.GetArrayLength() : 0;
     private static JsonElement At(JsonElement list, int n) => n < Count(list) ? list[n] : default;
 }

@@ -1,7 +1,8 @@
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>
-/// The recipe of a grown picture: which part of the picture shows, and how far it goes on beyond it on each side. The same recipe gives the same pixels.
+/// The recipe of a grown picture: which part of the picture shows, and how far it goes on beyond it on each side. The
+/// same recipe gives the same pixels.
 /// </summary>
 /// <param name="Hash">The picture's.</param>
 /// <param name="Way">How it grows.</param>
@@ -18,7 +19,8 @@ namespace Lumbeck.Core.Drawing;
 public sealed record Grown(string Hash, GrowWay Way, int Seed, Flip Flip, double X, double Y, double W, double H, double Left, double Top, double Right, double Bottom)
 {
     /// <summary>The recipe in letters that an address and a file's name take; parts to a millionth.</summary>
-    public string Recipe => string.Create(CultureInfo.InvariantCulture, $"{Hash}_{(int)Way}_{Seed}_{(int)Flip}_{M(X)}_{M(Y)}_{M(W)}_{M(H)}_{M(Left)}_{M(Top)}_{M(Right)}_{M(Bottom)}");
+    public string Recipe =>
+        string.Create(CultureInfo.InvariantCulture, $"{Hash}_{(int)Way}_{Seed}_{(int)Flip}_{M(X)}_{M(Y)}_{M(W)}_{M(H)}_{M(Left)}_{M(Top)}_{M(Right)}_{M(Bottom)}");
 
     private static long M(double share) => (long)Math.Round(share * 1e6);
 
@@ -29,7 +31,8 @@ public sealed record Grown(string Hash, GrowWay Way, int Seed, Flip Flip, double
         if (parts.Length != 12 || parts[0].Length != 64 || !parts[0].All(char.IsAsciiHexDigitLower)) return null;
         var n = new long[11];
         for (var i = 0; i < 11; i++)
-            if (!long.TryParse(parts[i + 1], NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out n[i]) || Math.Abs(n[i]) > int.MaxValue) return null;
+            if (!long.TryParse(parts[i + 1], NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out n[i]) || Math.Abs(n[i]) > int.MaxValue)
+                return null;
         var s = n[3..].Select(v => v / 1e6).ToArray();
         var g = new Grown(parts[0], (GrowWay)n[0], (int)n[1], (Flip)n[2], s[0], s[1], s[2], s[3], s[4], s[5], s[6], s[7]);
         var sound = Enum.IsDefined(g.Way) && g.Flip is >= Flip.None and <= Flip.Both && s.All(v => v >= 0) && g is { W: > 0, H: > 0 } && g.X + g.W <= 1.000001 && g.Y + g.H <= 1.000001 && s[4..].All(v => v <= 20);
@@ -46,12 +49,16 @@ public static class Growing
     /// <summary>Most pixels of one, so that making it stays within memory.</summary>
     private const double MostPixels = 14_000_000;
 
-    /// <summary>The mark that lies under a grown picture; null where nothing is to grow, or it can't: in a frame that is no upright rectangle, as a pattern, or as a drawing.</summary>
+    /// <summary>
+    /// The mark that lies under a grown picture; null where nothing is to grow, or it can't: in a frame that is no
+    /// upright rectangle, as a pattern, or as a drawing.
+    /// </summary>
     /// <param name="item">The picture in its frame.</param>
     /// <param name="at">Where that lies.</param>
     /// <param name="sheet">On which sheet.</param>
-    /// <param name="mostPerInch">The house's highest useful resolution: it grows as fine as the picture is as placed, and no finer than this.</param>
-    public static GrownMark? Of(PictureItem item, Placement at, Sheet sheet, int mostPerInch)
+    /// <param name="mostPerInch">The house's highest useful resolution: it grows as fine as the picture is as placed,
+    /// and no finer than this.</param>
+    public static GrownMark? Of(PictureItem item, Placement at, Surface sheet, int mostPerInch)
     {
         if (item is not { Growth: { } growth, Picture: { IsDrawing: false, Opaque: true } picture } || !Can(item)) return null;
         var (w, h) = (at.Box.Width.Points, at.Box.Height.Points);
@@ -72,12 +79,13 @@ public static class Growing
     }
 
     /// <summary>Whether this frame can grow: it stands square, and its picture is fitted once.</summary>
-    public static bool Can(PictureItem item) => item is { Shape: Outlined.Rectangle, Corner.Units: 0, Tiling: null } && item.Turned % 90 == 0;
+    public static bool Can(PictureItem item) =>
+        item is { Shape: Outlined.Rectangle, Corner.Units: 0, Tiling: null } && item.Turned % 90 == 0;
 
     /// <summary>The box it grows to, on the sheet.</summary>
-    public static Box TargetBox(GrowTo to, Panel panel, Sheet sheet) => to == GrowTo.Sheet ? sheet.Whole : panel.Edge;
+    public static Box TargetBox(GrowTo to, Panel panel, Surface sheet) => to == GrowTo.Sheet ? sheet.Whole : panel.Edge;
 
-    private static Bounds Target(GrowTo to, Placement at, Sheet sheet)
+    private static Bounds Target(GrowTo to, Placement at, Surface sheet)
     {
         var box = TargetBox(to, at.Panel, sheet);
         return new(box.X.Points, box.Y.Points, box.Right.Points, box.Bottom.Points);

@@ -1,12 +1,21 @@
 namespace Lumbeck.Core.Drawing;
 
-/// <summary>The port through which what is drawn elsewhere comes into a scene: drawn pictures (paths instead of pixels) and the squares of QR codes.</summary>
+/// <summary>
+/// The port through which what is drawn elsewhere comes into a scene: drawn pictures (paths instead of pixels) and the
+/// squares of QR codes.
+/// </summary>
 public interface IDrawings
 {
-    /// <summary>A drawing's marks in hundredths of its own unit, from its upper left corner, in press colours; null where it is not here.</summary>
+    /// <summary>
+    /// A drawing's marks in hundredths of its own unit, from its upper left corner, in press colours; null where it is
+    /// not here.
+    /// </summary>
     ImmutableArray<Mark>? Of(Picture picture);
 
-    /// <summary>Which squares of a QR code are dark, row by row, without its quiet zone (ISO/IEC 18004); null where so many letters make none.</summary>
+    /// <summary>
+    /// Which squares of a QR code are dark, row by row, without its quiet zone (ISO/IEC 18004); null where so many
+    /// letters make none.
+    /// </summary>
     bool[,]? Squares(string text, CodeLevel level);
 }
 
@@ -23,6 +32,7 @@ public static class Moving
                 case LineMark l: yield return l with { Shape = l.Shape.Under(place), Width = l.Width * scale, Dash = [.. l.Dash.Select(d => d * scale)], DashFrom = l.DashFrom * scale }; break;
                 case ShadeMark s: yield return s with { Shape = s.Shape.Under(place), Shade = s.Shade.Under(place) }; break;
                 case DrawingMark d: yield return d with { Marks = [.. All(d.Marks, place)], Clip = d.Clip.Under(place) }; break;
+                case RepeatedMark r: yield return r with { Places = [.. r.Places.Select(p => p.Then(place))] }; break;
                 default: throw new NotSupportedException($"A {mark.GetType().Name} can’t be carried elsewhere.");
             }
     }

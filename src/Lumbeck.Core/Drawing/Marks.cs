@@ -3,7 +3,10 @@ namespace Lumbeck.Core.Drawing;
 /// <summary>One stroke of drawing, in points within its piece.</summary>
 public abstract record Mark
 {
-    /// <summary>The finishing ink it is laid in, with its tint in hundredths of a percent: a plate of its own that leaves all others as they are. Its process ink is then a likeness for screens alone.</summary>
+    /// <summary>
+    /// The finishing ink it is laid in, with its tint in hundredths of a percent: a plate of its own that leaves all
+    /// others as they are. Its process ink is then a likeness for screens alone.
+    /// </summary>
     public (string Name, int Tint)? Finish { get; init; }
 }
 
@@ -21,7 +24,8 @@ public sealed record ShadeMark(Outline Shape, Shade Shade) : Mark
 }
 
 /// <summary>
-/// A run of inks in points: along the line from its start to its end, or outward from its start to a circle through its end. Between stops each ink runs evenly;
+/// A run of inks in points: along the line from its start to its end, or outward from its start to a circle through its
+/// end. Between stops each ink runs evenly;
 /// before the first and after the last nothing changes.
 /// </summary>
 public sealed record Shade(bool Round, double X0, double Y0, double X1, double Y1, ImmutableArray<(double At, Ink Ink)> Stops)
@@ -100,7 +104,10 @@ public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark
     public double Reach => Width / 2 * (Join == LineJoin.Miter ? MiterLimit : Cap == LineCap.Square ? Math.Sqrt(2) : 1);
 }
 
-/// <summary>A run of type from <paramref name="X"/>, <paramref name="Y"/> on its baseline; <paramref name="Text"/> in reading order.</summary>
+/// <summary>
+/// A run of type from <paramref name="X"/>, <paramref name="Y"/> on its baseline; <paramref name="Text"/> in reading
+/// order.
+/// </summary>
 public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, ImmutableArray<PlacedGlyph> Glyphs, string Text, Ink Ink, bool Overprint) : Mark
 {
     /// <summary>A run of inks over its letters, in points of its piece, in place of <see cref="Ink"/>.</summary>
@@ -119,7 +126,8 @@ public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, Imm
 }
 
 /// <summary>
-/// A shape whose edge fades: its coverage under a Gaussian of <paramref name="Sigma"/> points, times <paramref name="Strength"/> (0 to 1), multiplied with what lies under it.
+/// A shape whose edge fades: its coverage under a Gaussian of <paramref name="Sigma"/> points, times <paramref
+/// name="Strength"/> (0 to 1), multiplied with what lies under it.
 /// What of it can't be drawn by lines is made in pixels at press resolution.
 /// </summary>
 public sealed record SoftMark(Outline Shape, double Sigma, Ink Ink, double Strength) : Mark
@@ -130,7 +138,10 @@ public sealed record SoftMark(Outline Shape, double Sigma, Ink Ink, double Stren
     public Bounds Bounds => Shape.Bounds is var b && b.IsEmpty ? b : new(b.Left - Reach, b.Top - Reach, b.Right + Reach, b.Bottom + Reach);
 }
 
-/// <summary>A picture: <paramref name="Place"/> carries its unit square to the piece, and only what lies within <paramref name="Clip"/> shows.</summary>
+/// <summary>
+/// A picture: <paramref name="Place"/> carries its unit square to the piece, and only what lies within <paramref
+/// name="Clip"/> shows.
+/// </summary>
 public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : Mark
 {
     /// <summary>A CMYK picture made for another condition is brought to the house's instead of keeping its numbers.</summary>
@@ -144,7 +155,8 @@ public sealed record TilesMark(Picture Picture, Affine Cell, TileLay Lay, Outlin
 }
 
 /// <summary>
-/// What a picture grows beyond its edges, with the picture itself in its midst: <paramref name="Place"/> carries the whole as a unit square to the piece;
+/// What a picture grows beyond its edges, with the picture itself in its midst: <paramref name="Place"/> carries the
+/// whole as a unit square to the piece;
 /// <paramref name="Wide"/> is how many pixels it has across at press resolution.
 /// </summary>
 public sealed record GrownMark(Picture Picture, Grown How, Affine Place, int Wide) : Mark
@@ -152,7 +164,26 @@ public sealed record GrownMark(Picture Picture, Grown How, Affine Place, int Wid
     public bool Convert { get; init; }
 }
 
-/// <summary>A drawing's marks, of which only what lies within <paramref name="Clip"/> shows.</summary>
+/// <summary>
+/// The same marks in several places, which a file holds once. Each of <paramref name="Places"/> carries them to the
+/// piece, without a stretch; none of them is
+/// a text, a picture or repeated itself, and all are in its finishing ink or all in none.
+/// </summary>
+public sealed record RepeatedMark(ImmutableArray<Mark> Symbol, ImmutableArray<Affine> Places) : Mark
+{
+    /// <summary>All that they may paint on, in their own coordinates.</summary>
+    public Bounds Reach => Symbol.Aggregate(Bounds.None, (all, m) => all.Union(m switch
+    {
+        FillMark f => f.Shape.Bounds,
+        LineMark { Shape.Bounds: { } b } l => new(b.Left - l.Reach, b.Top - l.Reach, b.Right + l.Reach, b.Bottom + l.Reach),
+        _ => throw new NotSupportedException($"A {m.GetType().Name} is not repeated."),
+    }));
+
+    /// <summary>Each of them where it lies.</summary>
+    public IEnumerable<Mark> Each() => Places.SelectMany(at => Moving.All(Symbol, at));
+}
+
+/// <summary>Marks of which only what lies within <paramref name="Clip"/> shows; all are in its finishing ink or all in none.</summary>
 public sealed record DrawingMark(ImmutableArray<Mark> Marks, Outline Clip) : Mark
 {
     public bool EvenOdd { get; init; }

@@ -3,7 +3,10 @@ namespace Lumbeck.Core.Drawing;
 /// <summary>Where a picture lies within its frame.</summary>
 public static class PicturePlacing
 {
-    /// <summary>From the picture's unit square (its upper left corner at 0, 0) to the frame's points; null where there is no picture.</summary>
+    /// <summary>
+    /// From the picture's unit square (its upper left corner at 0, 0) to the frame's points; null where there is no
+    /// picture.
+    /// </summary>
     /// <param name="item">The frame.</param>
     /// <param name="w">Its width in points.</param>
     /// <param name="h">Its height in points.</param>
@@ -30,15 +33,16 @@ public static class PicturePlacing
     }
 
     /// <summary>Pixels an inch of the picture as placed; null where there is none, or where it is drawn and sharp at any size.</summary>
-    public static double? Resolution(PictureItem item, Sheet sheet) => item.Picture is { IsDrawing: true } ? null :
+    public static double? Resolution(PictureItem item, Surface sheet) => item.Picture is { IsDrawing: true } ? null :
         Placement.Of(item, sheet) is { } at && Of(item, at.Box.Width.Points, at.Box.Height.Points) is { } place ? item.Picture!.Wide / (Math.Abs(place.A) / 72) : null;
 
     /// <summary>The largest frame of this one's proportions in which the picture has so many pixels an inch, as it is fitted now.</summary>
-    public static Size? SharpUpTo(PictureItem item, Sheet sheet, int perInch) =>
+    public static Size? SharpUpTo(PictureItem item, Surface sheet, int perInch) =>
         Placement.Of(item, sheet) is { } at && Resolution(item, sheet) is { } now
             ? new(Length.FromDrawing(at.Box.Width.Points * now / perInch), Length.FromDrawing(at.Box.Height.Points * now / perInch))
             : null;
 
     /// <summary>Whether a picture covers all of its square frame, so that nothing shows through.</summary>
-    public static bool Covers(PictureItem item) => item is { Picture.Opaque: true, Shape: Outlined.Rectangle, Corner.Units: 0 } && (item.Tiling is not null || item is { Fit: Fit.Cover, Zoom: >= 100 });
+    public static bool Covers(PictureItem item) =>
+        item is { Picture.Opaque: true, Shape: Outlined.Rectangle, Corner.Units: 0 } && (item.Tiling is not null || item is { Fit: Fit.Cover, Zoom: >= 100 });
 }

@@ -7,7 +7,7 @@ namespace Lumbeck.Core.Drawing;
 public sealed record Placement(Panel Panel, Box Hung, Box Box, Affine ToSheet)
 {
     /// <summary>The placing of an item on a sheet, or null where the sheet has no such panel.</summary>
-    public static Placement? Of(Item item, Sheet sheet)
+    public static Placement? Of(Item item, Surface sheet)
     {
         var hold = item.Hold;
         var panel = hold.Panel == Part.Sheet

@@ -1,7 +1,8 @@
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>
-/// All that one item (or the ground) puts on the sheet. <paramref name="Place"/> carries its marks to the sheet; <paramref name="Frame"/> is its box and
+/// All that one item (or the ground) puts on the sheet. <paramref name="Place"/> carries its marks to the sheet;
+/// <paramref name="Frame"/> is its box and
 /// <paramref name="Inked"/> what it truly covers, both on the sheet.
 /// </summary>
 public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray<Mark> Marks, Bounds Frame, Bounds Inked, Setting? Setting = null, bool Clipped = false)
@@ -13,14 +14,18 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
     /// <summary>Whether what lies under it shows through, so that its marks are mixed as one before they are laid down.</summary>
     public bool Mixes => !IsEmpty && (Opacity < 1 || Blend != Blend.Normal);
 
-    /// <summary>Whether its marks stand by themselves until they are mixed: what multiplies or screens is mixed with what lies under it once it is whole.</summary>
+    /// <summary>
+    /// Whether its marks stand by themselves until they are mixed: what multiplies or screens is mixed with what lies
+    /// under it once it is whole.
+    /// </summary>
     public bool StandsAlone => Blend != Blend.Normal;
 
     /// <summary>Whether it lays something soft over what lies under it.</summary>
     public bool Softens => Marks.Any(m => m is SoftMark);
 
     /// <summary>Whether it has a picture that something shows through.</summary>
-    public bool SeesThrough => Marks.Any(m => m is PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false } or GrownMark { Picture.Opaque: false });
+    public bool SeesThrough =>
+        Marks.Any(m => m is PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false } or GrownMark { Picture.Opaque: false });
 
     /// <summary>The finishing inks that something of it is laid in, by name.</summary>
     public IEnumerable<string> Finishes => Marks.Select(m => m.Finish?.Name).OfType<string>().Distinct();
@@ -32,7 +37,8 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
         {
             var all = Inked.Union(Frame);
             foreach (var mark in Marks)
-                if (mark switch { SoftMark s => s.Bounds, FillMark f => f.Shape.Bounds, ShadeMark h => h.Shape.Bounds, LineMark l => Grown(l.Shape.Bounds, l.Reach), _ => Bounds.None } is { IsEmpty: false } b) all = all.Union(Place.Of(b));
+                if (mark switch { SoftMark s => s.Bounds, FillMark f => f.Shape.Bounds, ShadeMark h => h.Shape.Bounds, LineMark l => Grown(l.Shape.Bounds, l.Reach), _ => Bounds.None } is { IsEmpty: false } b)
+                    all = all.Union(Place.Of(b));
             return all;
         }
     }
@@ -45,13 +51,13 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
 }
 
 /// <summary>
-/// One sheet as absolute drawing in points from its upper left corner, y down, in press colours. Built once per revision;
+/// One sheet or page as absolute drawing in points from its upper left corner, y down, in press colours. Built once per revision;
 /// the screen, the file and the checks all read this one scene.
 /// </summary>
-public sealed record Scene(Sheet Sheet, ImmutableArray<Piece> Pieces)
+public sealed record Scene(Surface Surface, ImmutableArray<Piece> Pieces)
 {
-    public double Width => Sheet.Size.Width.Points;
-    public double Height => Sheet.Size.Height.Points;
+    public double Width => Surface.Size.Width.Points;
+    public double Height => Surface.Size.Height.Points;
 
     /// <summary>The finishing inks that something on it is laid in, by name.</summary>
     public ImmutableSortedSet<string> Finishes => [.. Pieces.SelectMany(p => p.Finishes)];

@@ -18,10 +18,10 @@ public static class SceneBuilder
     }
 
     /// <summary>One item's piece; empty where it is hidden or its panel is not on this sheet.</summary>
-    public static Piece Item(Job job, Item item, Sheet sheet, IType type, IDrawings? drawings = null) =>
+    public static Piece Item(Job job, Item item, Surface sheet, IType type, IDrawings? drawings = null) =>
         Drawn(job, item, sheet, type, drawings) with { Opacity = (double)item.Opacity / 100, Blend = item.Blend };
 
-    private static Piece Drawn(Job job, Item item, Sheet sheet, IType type, IDrawings? drawings)
+    private static Piece Drawn(Job job, Item item, Surface sheet, IType type, IDrawings? drawings)
     {
         var at = Placement.Of(item, sheet);
         if (at is null) return new(item.Id, item.Hold.Panel, Affine.Identity, [], Bounds.None, Bounds.None);
@@ -49,9 +49,9 @@ public static class SceneBuilder
     }
 
     /// <summary>Grounds drawn of late: most edits leave them alone, and a drawn paper is hundreds of marks.</summary>
-    private static volatile ImmutableList<(Ground Ground, Sheet Sheet, ImmutableList<Swatch> Swatches, Piece Piece)> _grounds = [];
+    private static volatile ImmutableList<(Fill Ground, Surface Sheet, ImmutableList<Swatch> Swatches, Piece Piece)> _grounds = [];
 
-    private static Piece Ground(Job job, Ground ground, Sheet sheet)
+    private static Piece Ground(Job job, Fill ground, Surface sheet)
     {
         var known = _grounds.FirstOrDefault(g => g.Ground == ground && g.Sheet.Size == sheet.Size && g.Sheet.Trim == sheet.Trim && g.Sheet.Panel(Part.Front) == sheet.Panel(Part.Front) && g.Swatches.SequenceEqual(job.Swatches));
         if (known.Piece is { } piece) return piece;
@@ -61,38 +61,21 @@ public static class SceneBuilder
         return drawn;
     }
 
-    private static Piece Draw(Job job, Ground ground, Sheet sheet)
+    private static Piece Draw(Job job, Fill ground, Surface sheet)
     {
         var marks = ImmutableArray.CreateBuilder<Mark>();
         var whole = new Bounds(0, 0, sheet.Size.Width.Points, sheet.Size.Height.Points);
         if (ground.Paint is { } paint)
             marks.Add(PaintedMarks.Filled(Outline.Rectangle(0, 0, whole.Right, whole.Bottom), paint, job.Swatches, whole.Right, whole.Bottom));
-        if (ground.Paper is { } paper)
+        if (ground.Pattern is { } pattern)
         {
             // A paper is anchored on the front, so that the front stays as it is when the spine grows.
             var origin = sheet.Panel(Part.Front)?.Face ?? sheet.Trim;
-            foreach (var (shape, width) in PaperCache.Draw(paper, origin.X.Points, origin.Y.Points, whole))
-                marks.Add(PaintedMarks.Lined(shape, width, paper.Paint, job.Swatches));
+            marks.AddRange(PatternDrawing.Draw(pattern, job.Swatches, origin.X.Points, origin.Y.Points, whole));
         }
         return new(Piece.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);
     }
 
-    private static Bounds Edged(Bounds b, TextEdge? edge) => edge is null || b.IsEmpty ? b : new(b.Left - edge.Width.Points, b.Top - edge.Width.Points, b.Right + edge.Width.Points, b.Bottom + edge.Width.Points);
-}
-
-/// <summary>Papers drawn of late, in points on their sheet; drawing one takes a few milliseconds, and most edits leave the ground alone.</summary>
-internal static class PaperCache
-{
-    private static readonly System.Collections.Concurrent.ConcurrentDictionary<(PaperDesign, double, double, Bounds), IReadOnlyList<(Outline, double)>> Drawn = new();
-
-    public static IReadOnlyList<(Outline Shape, double Width)> Draw(PaperDesign paper, double x, double y, Bounds sheet)
-    {
-        if (Drawn.Count > 64) Drawn.Clear();
-        return Drawn.GetOrAdd((paper, x, y, sheet), _ =>
-        {
-            var mm = Length.FromMillimetres(1).Points;
-            var window = new Bounds(-x / mm, -y / mm, (sheet.Right - x) / mm, (sheet.Bottom - y) / mm);
-            return [.. paper.Draw(window).Select(l => (new Outline(l.Shape.Strokes, [.. l.Shape.Points.Select((p, i) => (p * mm) + (i % 2 == 0 ? x : y))]), l.WidthPoints))];
-        });
-    }
+    private static Bounds Edged(Bounds b, TextEdge? edge) =>
+        edge is null || b.IsEmpty ? b : new(b.Left - edge.Width.Points, b.Top - edge.Width.Points, b.Right + edge.Width.Points, b.Bottom + edge.Width.Points);
 }

@@ -8,7 +8,7 @@ public static class ShapeDrawing
     /// <param name="sheet">The sheet it lies on.</param>
     /// <param name="job">For its swatches and its house.</param>
     /// <param name="drawings">What drawn pictures hold; they show nothing where null.</param>
-    public static IEnumerable<Mark> Draw(ShapeItem item, Placement at, Sheet sheet, Job job, IDrawings? drawings = null)
+    public static IEnumerable<Mark> Draw(ShapeItem item, Placement at, Surface sheet, Job job, IDrawings? drawings = null)
     {
         var swatches = job.Swatches;
         var (w, h) = (at.Box.Width.Points, at.Box.Height.Points);
@@ -16,18 +16,26 @@ public static class ShapeDrawing
         var weight = item.LineWidth.Points;
         if (item is LineItem straight)
         {
-            if (line is not null) yield return PaintedMarks.Lined(Straight(0, h / 2, w, h / 2), weight, line, swatches) with { Dash = Broken(straight.Dash, weight) };
+            if (line is not null)
+                yield return PaintedMarks.Lined(Straight(0, h / 2, w, h / 2), weight, line, swatches) with { Dash = Broken(straight.Dash, weight) };
             yield break;
         }
         var shape = Of(item, w, h, at.BeyondFace);
-        if (item.Fill is { } fill) yield return PaintedMarks.Filled(shape, fill, swatches, w, h);
+        if (item.Fill?.Paint is { } fill) yield return PaintedMarks.Filled(shape, fill, swatches, w, h);
+        if (item.Fill?.Pattern is { } pattern)
+        {
+            // From its own corner, so that it goes with the shape.
+            foreach (var marks in PatternDrawing.ByFinish(PatternDrawing.Draw(pattern, swatches, 0, 0, shape.Bounds)))
+                yield return new DrawingMark(marks, shape) { Finish = marks[0].Finish };
+        }
         if (item is PictureItem { Picture: { } picture } pictured && PicturePlacing.Of(pictured, w, h) is { } place)
         {
             if (picture.IsDrawing)
             {
                 if (drawings?.Of(picture) is { } marks) yield return Drawn(marks, pictured, picture, place, shape, w, h);
             }
-            else if (pictured.Tiling is { } tiling) yield return new TilesMark(picture, place, tiling.Lay, shape) { Convert = pictured.Convert };
+            else if (pictured.Tiling is { } tiling)
+                yield return new TilesMark(picture, place, tiling.Lay, shape) { Convert = pictured.Convert };
             else
             {
                 if (Growing.Of(pictured, at, sheet, job.Ticket.House.PictureMost) is { } grown) yield return grown;
@@ -38,7 +46,8 @@ public static class ShapeDrawing
         if (item is PlateItem plate && line is not null)
         {
             var inner = plate.Inner.Points;
-            if (inner > 0 && 2 * inner < Math.Min(w, h)) yield return PaintedMarks.Lined(Outline.Rounded(inner, inner, w - (2 * inner), h - (2 * inner), Math.Max(0, plate.Corner.Points - inner)), weight / 2, line, swatches);
+            if (inner > 0 && 2 * inner < Math.Min(w, h))
+                yield return PaintedMarks.Lined(Outline.Rounded(inner, inner, w - (2 * inner), h - (2 * inner), Math.Max(0, plate.Corner.Points - inner)), weight / 2, line, swatches);
             for (var n = 1; n <= plate.Rules; n++)
                 yield return PaintedMarks.Lined(Straight(w * 0.1, h * (0.5 + (0.42 * n / plate.Rules)), w * 0.9, h * (0.5 + (0.42 * n / plate.Rules))), weight / 2, line, swatches);
         }
@@ -70,7 +79,10 @@ public static class ShapeDrawing
         ? Affine.Identity
         : new((column & 1) == 1 ? -1 : 1, 0, 0, (row & 1) == 1 ? -1 : 1, column & 1, row & 1);
 
-    /// <summary>A shape's edge. Of a frame it is two: the outer, and the inner the other way round, so that what lies between is filled by either rule.</summary>
+    /// <summary>
+    /// A shape's edge. Of a frame it is two: the outer, and the inner the other way round, so that what lies between is
+    /// filled by either rule.
+    /// </summary>
     public static Outline Of(ShapeItem item, double w, double h, Bounds beyond) => item switch
     {
         EllipseItem => Ellipse(w, h),

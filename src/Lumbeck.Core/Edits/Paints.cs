@@ -6,14 +6,15 @@ public static class Paints
     /// <summary>The same job with each paint, of every take and every gradient's stop, as it is mapped.</summary>
     public static Job Map(Job job, Func<Paint, Paint> map)
     {
-        Paint? each(Paint? p) => p is null ? null : p is GradientPaint g ? g with { Stops = [.. g.Stops.Select(s => s with { Paint = map(s.Paint) })] } : map(p);
+        Paint? each(Paint? p) =>
+            p is null ? null : p is GradientPaint g ? g with { Stops = [.. g.Stops.Select(s => s with { Paint = map(s.Paint) })] } : map(p);
         return job with
         {
             Wraps = [.. job.Wraps.Select(w => w with
             {
                 Takes = [.. w.Takes.Select(t => t with
                 {
-                    Ground = t.Ground with { Paint = each(t.Ground.Paint), Paper = t.Ground.Paper is { } p ? p with { Paint = map(p.Paint) } : null },
+                    Ground = t.Ground.Painted(each),
                     Items = [.. t.Items.Select(i => i.Painted(each))],
                 })],
             })],

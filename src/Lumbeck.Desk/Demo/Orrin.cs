@@ -7,7 +7,8 @@ namespace Lumbeck.Desk.Demo;
 internal static class Orrin
 {
     /// <summary>A little of the dusk round light words over the valley.</summary>
-    private static TextItem Soft(TextItem t) => t with { Shadow = new(new SwatchPaint("dusk"), Length.Zero, Length.FromPoints(1), Length.FromPoints(9), 70) };
+    private static TextItem Soft(TextItem t) =>
+        t with { Shadow = new(new SwatchPaint("dusk"), Length.Zero, Length.FromPoints(1), Length.FromPoints(9), 70) };
 
     public static IEnumerable<Edit> Edits(Desk desk)
     {
@@ -18,7 +19,7 @@ internal static class Orrin
             new SetFact(TicketFact.Author, "Rowan Achterberg"), new SetFact(TicketFact.Imprint, "Skerry & Vane"), new SetIsbn("9780000000019"), new SetPrice(new(38, "GBP")),
             new SetPeople([new("Edda Lindqvist", "photographer"), new("Tomas Wray", "foreword")]), new SetInsideColour(InsideColour.Colour), new SetFact(TicketFact.Finish, "matt laminate"), new SetFact(TicketFact.Edition, "first"),
             .. Lay.Swatches(("dusk", "Dusk", 62, 40, 34, 18), ("haze", "Haze", 52, 32, 28, 12), ("stone", "Stone", 12, 14, 24, 4), ("shade", "Shade", 30, 30, 40, 18), ("river", "River", 78, 52, 42, 34), ("paper", "Paper", 0, 1, 4, 0)),
-            new PaintGround(new SwatchPaint("dusk")), new LayPaper(new ContourLines { Seed = 7, Paint = new SwatchPaint("haze") }),
+            new PaintGround(new SwatchPaint("dusk")), new LayPaper(new ContourLines { Seed = 7, Paints = [new SwatchPaint("haze")] }),
             Art.Over(desk, "valley", "orrin-valley-in-mist.jpg", 5200, 2240, Lay.At(Part.Sheet, Anchor.Top, box: HoldBox.Edge), 184),
             // The viaduct: a wall, its openings, a parapet, and the river before it.
             Lay.Rect("wall", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 104, "stone"),
@@ -27,7 +28,8 @@ internal static class Orrin
         foreach (var panel in (Part[])[Part.Back, Part.Front])
             for (var i = 0; i < 5; i++)
                 // The back keeps its wall whole where the barcode lies.
-                if (panel == Part.Front || i is 0 or 4) edits.Add(Lay.Rect($"arch-{panel.Word()}-{i + 1}", Lay.At(panel, Anchor.Bottom, -76 + (38 * i), 14, HoldBox.Face), 30, 104, "dusk", corner: 15));
+                if (panel == Part.Front || i is 0 or 4)
+                    edits.Add(Lay.Rect($"arch-{panel.Word()}-{i + 1}", Lay.At(panel, Anchor.Bottom, -76 + (38 * i), 14, HoldBox.Face), 30, 104, "dusk", corner: 15));
         edits.AddRange(
         [
             Lay.Rect("river", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 38, "river"),

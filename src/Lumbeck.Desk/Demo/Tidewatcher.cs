@@ -8,7 +8,8 @@ internal static class Tidewatcher
 {
     private static Length Pt(decimal points) => Length.FromPoints(points);
     private static Length In(decimal inches) => Length.FromInches(inches);
-    private static Hold At(Part panel, Anchor anchor, decimal dx = 0, decimal dy = 0, HoldBox box = HoldBox.Safe) => new(panel, box, anchor, In(dx), In(dy));
+    private static Hold At(Part panel, Anchor anchor, decimal dx = 0, decimal dy = 0, HoldBox box = HoldBox.Safe) =>
+        new(panel, box, anchor, In(dx), In(dy));
 
     public static IEnumerable<Edit> Edits()
     {
@@ -25,7 +26,7 @@ internal static class Tidewatcher
         yield return new AddSwatch(new("brass", "Brass", Ink.Percent(18, 36, 78, 4)));
         yield return new AddSwatch(new("shallows", "Shallows", Ink.Percent(72, 30, 48, 20)));
         yield return new PaintGround(new SwatchPaint("estuary"));
-        yield return new LayPaper(new ContourLines { Seed = 41, Paint = new SwatchPaint("shallows") });
+        yield return new LayPaper(new ContourLines { Seed = 41, Paints = [new SwatchPaint("shallows")] });
 
         yield return new AddItem(new RectItem { Id = "spine-band", Hold = At(Part.Spine, Anchor.Middle, box: HoldBox.Edge), Width = Span.Full, Height = Span.Full, Fill = new SwatchPaint("deep") });
 

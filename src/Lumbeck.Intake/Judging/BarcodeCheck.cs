@@ -23,7 +23,8 @@ internal static class BarcodeCheck
         else if (!Same(read, number)) found.Stop("barcode", LengthText.Clip(read), number, "The barcode on the page is another book’s.");
     }
 
-    private static bool Same(string read, string number) => read == number || read == number[..Math.Min(13, number.Length)] || (number.StartsWith('0') && read == number[1..Math.Min(13, number.Length)]);
+    private static bool Same(string read, string number) =>
+        read == number || read == number[..Math.Min(13, number.Length)] || (number.StartsWith('0') && read == number[1..Math.Min(13, number.Length)]);
 
     private static string? Read(DrawnInks drawn)
     {
@@ -31,7 +32,8 @@ internal static class BarcodeCheck
         foreach (var source in (LuminanceSource[])[light, light.rotateCounterClockwise()])
         {
             var reader = new MultiFormatReader { Hints = new Dictionary<DecodeHintType, object> { [DecodeHintType.POSSIBLE_FORMATS] = (BarcodeFormat[])[BarcodeFormat.EAN_13, BarcodeFormat.UPC_A], [DecodeHintType.TRY_HARDER] = true } };
-            if ((reader.decodeWithState(new BinaryBitmap(new HybridBinarizer(source))) ?? reader.decodeWithState(new BinaryBitmap(new GlobalHistogramBinarizer(source)))) is { } found) return found.Text;
+            if ((reader.decodeWithState(new BinaryBitmap(new HybridBinarizer(source))) ?? reader.decodeWithState(new BinaryBitmap(new GlobalHistogramBinarizer(source)))) is { } found)
+                return found.Text;
         }
         return null;
     }

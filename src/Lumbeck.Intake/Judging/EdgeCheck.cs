@@ -2,7 +2,10 @@ using Lumbeck.Intake.Opening;
 
 namespace Lumbeck.Intake.Judging;
 
-/// <summary>Art that stops at the cut: along a side, white paper in the bleed beside something that is none just within the cut; seen on the page's plates.</summary>
+/// <summary>
+/// Art that stops at the cut: along a side, white paper in the bleed beside something that is none just within the cut;
+/// seen on the page's plates.
+/// </summary>
 internal static class EdgeCheck
 {
     private const double PerInch = 60;
@@ -37,7 +40,8 @@ internal static class EdgeCheck
             if (width < 2) continue;
             var (from, to) = side is "left" or "right" ? ((int)y(trim.T), (int)y(trim.B)) : ((int)x(trim.L), (int)x(trim.R));
             var bare = Enumerable.Range(from, Math.Max(1, Math.Min(to, length) - from)).Count(n => at(n, -width / 2) <= Paper && Depths.All(d => at(n, d * width) >= Inked));
-            if (bare > Spared * (to - from)) found.Stop("bleed.bare", $"bare at the {side}", "art out to the bleed", "The art stops at the cut: where the knife wanders, white paper shows.");
+            if (bare > Spared * (to - from))
+                found.Stop("bleed.bare", $"bare at the {side}", "art out to the bleed", "The art stops at the cut: where the knife wanders, white paper shows.");
         }
     }
 }

@@ -13,7 +13,10 @@ internal sealed record DrawnInks(byte[] Inks, int Wide, int High)
         return i[0] + i[1] + i[2] + i[3];
     }
 
-    /// <summary>How bright it is in the red light of a barcode reader, pixel by pixel: cyan and black are dark there, magenta and yellow are not.</summary>
+    /// <summary>
+    /// How bright it is in the red light of a barcode reader, pixel by pixel: cyan and black are dark there, magenta
+    /// and yellow are not.
+    /// </summary>
     public byte[] InRedLight()
     {
         var seen = new byte[Wide * High];
@@ -22,7 +25,10 @@ internal sealed record DrawnInks(byte[] Inks, int Wide, int High)
     }
 }
 
-/// <summary>Draws pages with poppler's <c>pdftoppm</c> where it is installed, with a bound on memory and on time: the file may be anybody's.</summary>
+/// <summary>
+/// Draws pages with poppler's <c>pdftoppm</c> where it is installed, with a bound on memory and on time: the file may
+/// be anybody's.
+/// </summary>
 internal static class PageDrawing
 {
     private static readonly Lazy<string?> Program = new(() => (Environment.GetEnvironmentVariable("PATH") ?? "").Split(':').Append("/usr/bin").Select(p => Path.Combine(p, "pdftoppm")).FirstOrDefault(File.Exists));
@@ -33,7 +39,10 @@ internal static class PageDrawing
 
     public static bool IsHere => Program.Value is not null;
 
-    /// <summary>A page in its four inks, overprints and all, or a part of it in pixels from its upper left corner; null where it could not be drawn.</summary>
+    /// <summary>
+    /// A page in its four inks, overprints and all, or a part of it in pixels from its upper left corner; null where it
+    /// could not be drawn.
+    /// </summary>
     public static DrawnInks? Inks(string path, int page, double perInch, (int X, int Y, int Wide, int High)? part = null)
     {
         // In inks it writes files only, beside which nothing else is.
@@ -42,7 +51,8 @@ internal static class PageDrawing
         {
             var stem = Path.Combine(folder.FullName, "page");
             List<string> words = ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-tiff", "-overprint", "-singlefile", "-f", Figure(page), "-l", Figure(page)];
-            if (part is { } p) words.AddRange(["-x", Figure(Math.Max(0, p.X)), "-y", Figure(Math.Max(0, p.Y)), "-W", Figure(p.Wide), "-H", Figure(p.High)]);
+            if (part is { } p)
+                words.AddRange(["-x", Figure(Math.Max(0, p.X)), "-y", Figure(Math.Max(0, p.Y)), "-W", Figure(p.Wide), "-H", Figure(p.High)]);
             if (!Run([.. words, path, stem])) return null;
             using var image = NetVips.Image.NewFromFile(stem + ".tif");
             return image.Bands == 4 ? new(image.WriteToMemory<byte>(), image.Width, image.Height) : null;
@@ -54,7 +64,8 @@ internal static class PageDrawing
     private static bool Run(IEnumerable<string> words)
     {
         var start = new ProcessStartInfo("/bin/sh") { RedirectStandardError = true };
-        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes}; ulimit -t {Work}; exec \"$@\"", "sh", Program.Value!, .. words]) start.ArgumentList.Add(word);
+        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes}; ulimit -t {Work}; exec \"$@\"", "sh", Program.Value!, .. words])
+            start.ArgumentList.Add(word);
         try
         {
             using var run = Process.Start(start)!;

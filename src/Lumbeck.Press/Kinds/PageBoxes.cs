@@ -3,13 +3,14 @@ using Lumbeck.Press.Pdf;
 namespace Lumbeck.Press.Kinds;
 
 /// <summary>
-/// A page's boxes in points from its lower left corner (ISO 32000-1, 14.11.2): without marks the media is the bleed; with them it is larger, and they lie outside the bleed.
+/// A page's boxes in points from its lower left corner (ISO 32000-1, 14.11.2): without marks the media is the bleed;
+/// with them it is larger, and they lie outside the bleed.
 /// </summary>
 /// <param name="Sheet">The sheet.</param>
 /// <param name="Window">What of it is on the page, bleed and all, in the sheet's own measure.</param>
 /// <param name="Trim">What is left when it is cut.</param>
 /// <param name="Margin">Room for marks all round.</param>
-internal sealed record PageBoxes(Sheet Sheet, Box Window, Box Trim, double Margin)
+internal sealed record PageBoxes(Surface Sheet, Box Window, Box Trim, double Margin)
 {
     /// <summary>Marks take so much room: a gap, their length, and a line of type.</summary>
     private const double Room = 34;
@@ -23,7 +24,7 @@ internal sealed record PageBoxes(Sheet Sheet, Box Window, Box Trim, double Margi
     public Bounds Media => new(0, 0, Wide, High);
 
     /// <exception cref="Refusal">The sheet has no such panel.</exception>
-    public static PageBoxes Of(Sheet sheet, PressPlan plan, House house)
+    public static PageBoxes Of(Surface sheet, PressPlan plan, House house)
     {
         var marked = plan.Kind.IsForPrinter && (plan.Marks ?? house.Marks != Marks.None);
         // A proof says what it is beside the sheet.
@@ -49,9 +50,11 @@ internal sealed record PageBoxes(Sheet Sheet, Box Window, Box Trim, double Margi
     }
 
     /// <summary>Content that is seen as far as the bleed.</summary>
-    public string WithinBleed(string content) => $"q {PdfText.Figure(Margin)} {PdfText.Figure(Margin)} {PdfText.Figure(Window.Width.Points)} {PdfText.Figure(Window.Height.Points)} re W n\n{content}Q\n";
+    public string WithinBleed(string content) =>
+        $"q {PdfText.Figure(Margin)} {PdfText.Figure(Margin)} {PdfText.Figure(Window.Width.Points)} {PdfText.Figure(Window.Height.Points)} re W n\n{content}Q\n";
 
-    public string Entries() => $"/MediaBox [0 0 {PdfText.Figure(Wide)} {PdfText.Figure(High)}] /BleedBox {Corners(Window)} /TrimBox {Corners(Trim)}";
+    public string Entries() =>
+        $"/MediaBox [0 0 {PdfText.Figure(Wide)} {PdfText.Figure(High)}] /BleedBox {Corners(Window)} /TrimBox {Corners(Trim)}";
 
     private string Corners(Box b)
     {

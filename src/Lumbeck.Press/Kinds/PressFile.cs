@@ -7,7 +7,10 @@ using Lumbeck.Press.Plates;
 
 namespace Lumbeck.Press.Kinds;
 
-/// <summary>What a press file says of itself. Date and id come from the job's revision, so that a file can be made again to the byte.</summary>
+/// <summary>
+/// What a press file says of itself. Date and id come from the job's revision, so that a file can be made again to the
+/// byte.
+/// </summary>
 public sealed record PressNote(string Title, string Author, string Subject, DateTimeOffset At, string JobId, long Revision)
 {
     /// <summary>One line beside the marks: title, house, size, spine, date.</summary>
@@ -15,7 +18,8 @@ public sealed record PressNote(string Title, string Author, string Subject, Date
 }
 
 /// <summary>
-/// Writes files of every kind (docs/press-files.md). A kind is a few rules: PDF/X-4 keeps transparency, PDF/X-1a and what is in a screen's colours have it flattened;
+/// Writes files of every kind (docs/press-files.md). A kind is a few rules: PDF/X-4 keeps transparency, PDF/X-1a and
+/// what is in a screen's colours have it flattened;
 /// marks make the page larger than the bleed; a panel is the sheet seen through a smaller page; a mock-up lays the sheet over several.
 /// </summary>
 public static class PressFile
@@ -38,11 +42,13 @@ public static class PressFile
         var tree = pdf.Reserve();
         var faces = new SortedDictionary<FaceId, EmbeddedFace>();
         Outline Shaped(GlyphMark g) => TextDrawing.Shape([g], shelf);
-        EmbeddedFace Face(FaceId id) => faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
+        EmbeddedFace Face(FaceId id) =>
+            faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
 
         var condition = PressCondition.Of(house);
         var ink = new InkText(plan.InRgb ? new PressColour(condition) : null);
         var images = new PressImages(pdf, house, pictures) { Before = before, Rgb = plan.InRgb, PerInch = plan.Kind is PressKind.Proof or PressKind.Mockup ? plan.FlatPerInch : null };
+        var symbols = new PressSymbols(pdf);
         var painter = new PlatePainter(shelf, pictures, condition);
         var outlines = plan.Outlines || (house.OutlinesOnly && plan.Kind.IsForPrinter);
         var kids = new List<int>();
@@ -50,24 +56,27 @@ public static class PressFile
         {
             before?.Invoke();
             RefuseFaces(sheet, shelf);
-            var page = PageBoxes.Of(sheet.Sheet, plan, house);
+            var page = PageBoxes.Of(sheet.Surface, plan, house);
             var scene = page.Seen(plan.Zones && plan.Kind == PressKind.Proof ? ZonesOver.Of(sheet) : sheet);
             FlatImages? flats = null;
-            var flattened = plan.Flat ? Flattening.Of(scene, plan.FlatPerInch, finishes: plan.InRgb) : Flattening.WhatMust(scene, plan.FlatPerInch);
+            var flattened = plan.Flat
+                ? Flattening.Of(scene, plan.FlatPerInch, finishes: plan.InRgb)
+                : Flattening.WhatMust(scene, plan.FlatPerInch);
             if (!flattened.Parts.IsEmpty)
             {
                 flats = new(pdf, house, plan.InRgb);
                 flats.Write(new(painter, scene, flattened.Parts, page.Sight) { Likeness = plan.InRgb, Before = before });
             }
             scene = flattened.Scene;
-            var has = new PageResources(pdf, Face, images, ink, page.Media) { Flats = flats };
+            var has = new PageResources(pdf, Face, images, symbols, ink, page.Media) { Flats = flats };
             var content = new PdfPainter(scene, has, ink, page.OnPage(scene), outlines ? Shaped : null).Paint();
             // What hangs over the sheet's edge ends at the bleed; beyond it are marks alone.
-            if (page.Marked) content = page.WithinBleed(content) + new PressMarks(page, house, note, has, shelf, ink, plan, outlines ? Shaped : null).Draw();
+            if (page.Marked)
+                content = page.WithinBleed(content) + new PressMarks(page, house, note, has, shelf, ink, plan, outlines ? Shaped : null).Draw();
             string used() => string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
             if (plan.Kind == PressKind.Mockup)
             {
-                kids.AddRange(new Mockup(pdf, tree, sheet.Sheet, plan, Face, shelf).Pages(content, has, used));
+                kids.AddRange(new Mockup(pdf, tree, sheet.Surface as Sheet ?? throw new Refusal("kind", "a mock-up is made of a cover"), plan, Face, shelf).Pages(content, has, used));
                 continue;
             }
             var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
@@ -78,13 +87,18 @@ public static class PressFile
 
         // A printing condition is said by what is in its inks; what is in a screen's colours is for eyes.
         var intents = plan.InRgb ? "" : $"/OutputIntents [{Intent(pdf, plan, house)} 0 R] ";
-        var meta = x1a ? "" : $"/Metadata {pdf.Stream("/Type /Metadata /Subtype /XML", s => s.Write(Encoding.UTF8.GetBytes(Xmp.Of(note, plan.Kind == PressKind.X4))), compress: false)} 0 R ";
+        var meta = x1a
+            ? ""
+            : $"/Metadata {pdf.Stream("/Type /Metadata /Subtype /XML", s => s.Write(Encoding.UTF8.GetBytes(Xmp.Of(note, plan.Kind == PressKind.X4))), compress: false)} 0 R ";
         var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R {meta}{intents}>>");
         var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Author {PdfText.String(note.Author)} /Subject {PdfText.String(note.Subject)} /Creator ({Maker}) /Producer ({Maker}) /CreationDate {PdfText.Date(note.At)} /ModDate {PdfText.Date(note.At)} /Trapped /False {(x1a ? "/GTS_PDFXVersion (PDF/X-1a:2003) " : "")}>>");
         pdf.Finish(catalog, info);
     }
 
-    /// <summary>The printing condition (ISO 32000-1, 14.11.5). PDF/X-4 carries its profile; PDF/X-1a may name a registered condition alone (ISO 15930-4, 6.5).</summary>
+    /// <summary>
+    /// The printing condition (ISO 32000-1, 14.11.5). PDF/X-4 carries its profile; PDF/X-1a may name a registered
+    /// condition alone (ISO 15930-4, 6.5).
+    /// </summary>
     private static int Intent(PdfWriter pdf, PressPlan plan, House house)
     {
         var embedded = house.ProfileEmbedded || plan.Kind != PressKind.X1a || !IsRegistered(house.OutputCondition);
@@ -99,13 +113,15 @@ public static class PressFile
     }
 
     /// <summary>Conditions registered with the International Color Consortium are known by their name alone.</summary>
-    private static bool IsRegistered(string condition) => condition.StartsWith("FOGRA", StringComparison.OrdinalIgnoreCase) || condition.StartsWith("CGATS", StringComparison.OrdinalIgnoreCase) || condition.StartsWith("JC20", StringComparison.OrdinalIgnoreCase);
+    private static bool IsRegistered(string condition) =>
+        condition.StartsWith("FOGRA", StringComparison.OrdinalIgnoreCase) || condition.StartsWith("CGATS", StringComparison.OrdinalIgnoreCase) || condition.StartsWith("JC20", StringComparison.OrdinalIgnoreCase);
 
     /// <summary>Refuses a sheet that is set in a face whose licence lets no file hold it, whether as type or as shapes.</summary>
     /// <exception cref="Refusal">The face, by name.</exception>
     public static void RefuseFaces(Scene scene, FaceShelf shelf)
     {
         foreach (var face in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct())
-            if (shelf.Facts(face).Embedding == Embedding.Never) throw new Refusal("face", $"the licence of {shelf.NameOf(face)} lets no file hold it: set its words in another face, or bring a version with embedding rights");
+            if (shelf.Facts(face).Embedding == Embedding.Never)
+                throw new Refusal("face", $"the licence of {shelf.NameOf(face)} lets no file hold it: set its words in another face, or bring a version with embedding rights");
     }
 }

@@ -8,10 +8,10 @@ internal static class ZonesOver
     public static Scene Of(Scene scene)
     {
         var ink = Ink.Percent(0, 80, 60, 20);
-        List<Mark> marks = [Boxed(scene.Sheet.Trim, ink, [])];
-        foreach (var zone in scene.Sheet.Zones.Where(z => z.Kind is ZoneKind.FoldSafe or ZoneKind.TrimSafe or ZoneKind.SpineSafe or ZoneKind.Barcode or ZoneKind.Hinge or ZoneKind.Score or ZoneKind.Punch))
+        List<Mark> marks = [Boxed(scene.Surface.Trim, ink, [])];
+        foreach (var zone in scene.Surface.Zones.Where(z => z.Kind is ZoneKind.FoldSafe or ZoneKind.TrimSafe or ZoneKind.SpineSafe or ZoneKind.Barcode or ZoneKind.Hinge or ZoneKind.Score or ZoneKind.Punch))
             marks.Add(Boxed(zone.Box, ink, [1.5, 2]));
-        foreach (var fold in scene.Sheet.Folds)
+        foreach (var fold in scene.Surface.Folds)
         {
             var pen = new Pen();
             pen.Move(fold.Points, 0);
@@ -22,5 +22,6 @@ internal static class ZonesOver
         return scene with { Pieces = scene.Pieces.Add(new("zones", Part.Sheet, Affine.Identity, [.. marks], whole, whole)) };
     }
 
-    private static LineMark Boxed(Box b, Ink ink, ImmutableArray<double> dash) => new(Outline.Rectangle(b.X.Points, b.Y.Points, b.Width.Points, b.Height.Points), 0.5, ink) { Dash = dash };
+    private static LineMark Boxed(Box b, Ink ink, ImmutableArray<double> dash) =>
+        new(Outline.Rectangle(b.X.Points, b.Y.Points, b.Width.Points, b.Height.Points), 0.5, ink) { Dash = dash };
 }

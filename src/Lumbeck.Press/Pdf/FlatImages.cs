@@ -11,7 +11,10 @@ namespace Lumbeck.Press.Pdf;
 /// <param name="Finishes">The same of each finishing ink that may lie there: its image, or its one tint in hundredths of a percent.</param>
 internal sealed record FlatDrawn(Bounds Place, int? Image, Ink Ink, ImmutableArray<(string Name, int? Image, int Tint)> Finishes);
 
-/// <summary>The flattened parts of a page, written before its content: process inks in their plates' own numbers, finishing inks on plates of their own (ISO 32000-1, 8.6.6.4).</summary>
+/// <summary>
+/// The flattened parts of a page, written before its content: process inks in their plates' own numbers, finishing inks
+/// on plates of their own (ISO 32000-1, 8.6.6.4).
+/// </summary>
 /// <param name="pdf">The file.</param>
 /// <param name="house">Whose profile shows them on a screen.</param>
 /// <param name="rgb">In a screen's colours instead.</param>
@@ -51,5 +54,6 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
         return pdf.Stream($"{Head(tile)} /ColorSpace /DeviceRGB /Filter /DCTDecode", s => s.Write(jpeg), compress: false);
     }
 
-    private static string Head(FlatTile tile) => $"/Type /XObject /Subtype /Image /Width {tile.Wide} /Height {tile.High} /BitsPerComponent 8";
+    private static string Head(FlatTile tile) =>
+        $"/Type /XObject /Subtype /Image /Width {tile.Wide} /Height {tile.High} /BitsPerComponent 8";
 }

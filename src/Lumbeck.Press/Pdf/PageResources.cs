@@ -25,7 +25,10 @@ internal interface IPageResources
     /// <summary>The same as a pattern, for type to be filled with (8.7.4.1).</summary>
     string ShadePattern(Shade shade);
 
-    /// <summary>A state that lays what is filled only as far as a soft shape covers it, multiplied with what is there (11.6.4.3, 11.6.5.2).</summary>
+    /// <summary>
+    /// A state that lays what is filled only as far as a soft shape covers it, multiplied with what is there (11.6.4.3,
+    /// 11.6.5.2).
+    /// </summary>
     string Soft(SoftMark mark, Affine toPage);
 
     /// <summary>A finishing ink's plate (8.6.6.4).</summary>
@@ -36,18 +39,28 @@ internal interface IPageResources
 
     /// <summary>An image that is in the file already.</summary>
     string Named(int image);
+
+    /// <summary>Content that is drawn in several places, as a form that the file holds once.</summary>
+    /// <param name="content">Its content.</param>
+    /// <param name="reach">What it may paint on.</param>
+    /// <param name="finish">The finishing ink that it is laid in.</param>
+    string Symbol(string content, Bounds reach, string? finish);
 }
 
 /// <summary>One page's resources, written as they are asked for.</summary>
 /// <param name="pdf">The file.</param>
 /// <param name="faces">Its faces.</param>
 /// <param name="images">Its pictures.</param>
+/// <param name="symbols">What is repeated in it.</param>
 /// <param name="ink">How inks are written.</param>
 /// <param name="media">The page's whole, in its own points.</param>
-internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> faces, PressImages images, InkText ink, Bounds media) : IPageResources
+internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> faces, PressImages images, PressSymbols symbols, InkText ink, Bounds media) : IPageResources
 {
+    /// <summary>States that knock out, and that overprint.</summary>
+    public const string Overprinting = "/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >>";
+
     private readonly int _number = pdf.Reserve();
-    private readonly StringBuilder _states = new("/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >>");
+    private readonly StringBuilder _states = new(Overprinting);
     private readonly SortedDictionary<string, int> _objects = new(StringComparer.Ordinal), _patterns = new(StringComparer.Ordinal), _shades = new(StringComparer.Ordinal);
     private readonly SortedDictionary<string, string> _plates = new(StringComparer.Ordinal);
 
@@ -61,7 +74,8 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         Mixes = true;
         var name = string.Create(CultureInfo.InvariantCulture, $"X{++_mixed}");
         var box = $"[{PdfText.Figure(media.Left)} {PdfText.Figure(media.Top)} {PdfText.Figure(media.Right)} {PdfText.Figure(media.Bottom)}]";
-        // What multiplies or screens stands by itself until it is whole (11.4.5); what is laid plainly sees what lies under it, so that it can overprint that.
+        // What multiplies or screens stands by itself until it is whole (11.4.5); what is laid plainly sees what lies
+        // under it, so that it can overprint that.
         var alone = plainly ? "" : "/I true ";
         _objects[name] = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {box} /Group << /S /Transparency /CS /DeviceCMYK {alone}>> /Resources {_number} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
         var blend = plainly ? Blend.Normal : piece.Blend;
@@ -83,7 +97,8 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     }
 
     /// <summary>A picture in its own inks, or as far as it hides a finishing ink's plate.</summary>
-    private int OnPlate(Mark mark, int picture) => mark.Finish is { } finish ? images.OnPlate(picture, Plate(finish.Name), finish.Tint) : picture;
+    private int OnPlate(Mark mark, int picture) =>
+        mark.Finish is { } finish ? images.OnPlate(picture, Plate(finish.Name), finish.Tint) : picture;
 
     public string? Tiles(TilesMark mark, Affine cell, double points)
     {
@@ -105,6 +120,9 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         _patterns[name] = pdf.Object($"<< /Type /Pattern /PatternType 2 {(shade.Way == Affine.Identity ? "" : $"/Matrix [{PdfText.Matrix(shade.Way)}] ")}/Shading {_shades[Shade(shade)]} 0 R >>");
         return name;
     }
+
+    public string Symbol(string content, Bounds reach, string? finish) =>
+        Named(symbols.Of(content, reach, finish is null ? "" : $"/{Finish(finish)} {Plate(finish)}"));
 
     public string Soft(SoftMark mark, Affine toPage)
     {
@@ -140,7 +158,9 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         var function = pdf.Object($"<< /FunctionType 3 /Domain [0 1] /Functions [{functions}] /Bounds [{string.Join(' ', parts.Skip(1).Select(p => PdfText.Figure(p.First.At)))}] /Encode [{string.Join(' ', parts.Select(_ => "0 1"))}] >>");
         var (x0, y0, x1, y1) = (PdfText.Figure(shade.X0), PdfText.Figure(shade.Y0), PdfText.Figure(shade.X1), PdfText.Figure(shade.Y1));
         var (fx, fy) = shade.Focus is { } f ? (PdfText.Figure(f.X), PdfText.Figure(f.Y)) : (x0, y0);
-        var coords = shade.Round ? $"{fx} {fy} 0 {x0} {y0} {PdfText.Figure(Math.Sqrt(((shade.X1 - shade.X0) * (shade.X1 - shade.X0)) + ((shade.Y1 - shade.Y0) * (shade.Y1 - shade.Y0))))}" : $"{x0} {y0} {x1} {y1}";
+        var coords = shade.Round
+            ? $"{fx} {fy} 0 {x0} {y0} {PdfText.Figure(Math.Sqrt(((shade.X1 - shade.X0) * (shade.X1 - shade.X0)) + ((shade.Y1 - shade.Y0) * (shade.Y1 - shade.Y0))))}"
+            : $"{x0} {y0} {x1} {y1}";
         var name = string.Create(CultureInfo.InvariantCulture, $"S{_shades.Count + 1}");
         _shades[name] = pdf.Object($"<< /ShadingType {(shade.Round ? 3 : 2)} /ColorSpace {ink.Space} /Coords [{coords}] /Function {function} 0 R /Extend [true true] >>");
         return name;

@@ -10,7 +10,10 @@ namespace Lumbeck.Press.Pdf;
 /// <param name="shapes">The shape of a run of type, where type leaves as shapes; null where it stays type.</param>
 internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, Affine page, Func<GlyphMark, Outline>? shapes = null)
 {
-    /// <summary>Scenes are y down from the upper left corner, pages y up from the lower left; so many points of the page lie left of the sheet and below it.</summary>
+    /// <summary>
+    /// Scenes are y down from the upper left corner, pages y up from the lower left; so many points of the page lie
+    /// left of the sheet and below it.
+    /// </summary>
     public static Affine OnPage(Scene scene, double left = 0, double below = 0) => new(1, 0, 0, -1, left, scene.Height + below);
 
     private StringBuilder _s = new();
@@ -33,7 +36,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                     before = g;
                 }
             }
-        // A page begins as nothing, and what is mixed or overprinted with nothing is all there (11.4.5, 11.6.6, 11.7.4.3): paper lies under it first.
+        // A page begins as nothing, and what is mixed or overprinted with nothing is all there (11.4.5, 11.6.6,
+        // 11.7.4.3): paper lies under it first.
         if (scene.Pieces.Any(p => !p.IsEmpty && (p.Mixes || p.Softens || p.SeesThrough)))
         {
             _s.Append("/Gk gs ").Append(ink.Filled(Ink.White)).Append('\n');
@@ -46,7 +50,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             var toPage = piece.Place.Then(page);
             var overprinting = _overprinting;
             if (piece.Mixes) { Mixed(piece, toPage); continue; }
-            if (piece.Clipped) _s.Append("q ").Append(PdfText.Figure(page.E)).Append(' ').Append(PdfText.Figure(page.F - scene.Height)).Append(' ').Append(PdfText.Figure(scene.Width)).Append(' ').Append(PdfText.Figure(scene.Height)).Append(" re W n\n");
+            if (piece.Clipped)
+                _s.Append("q ").Append(PdfText.Figure(page.E)).Append(' ').Append(PdfText.Figure(page.F - scene.Height)).Append(' ').Append(PdfText.Figure(scene.Width)).Append(' ').Append(PdfText.Figure(scene.Height)).Append(" re W n\n");
             foreach (var mark in piece.Marks) Mark(mark, toPage);
             if (piece.Clipped) { _s.Append("Q\n"); _fill = null; _overprinting = overprinting; }
         }
@@ -60,12 +65,14 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         GlyphMark g => [g.Ink],
         SoftMark s => [s.Ink],
         DrawingMark d => d.Marks.SelectMany(Inks),
+        RepeatedMark r => r.Symbol.SelectMany(Inks),
         Plates.FlatMark f => has.Flat(f.Part).Select(p => p.Ink),
         _ => [],
     };
 
     /// <summary>
-    /// A piece that lets through what lies under it: its marks are laid down as one, so that they do not show through each other. Finishing inks that multiply or screen
+    /// A piece that lets through what lies under it: its marks are laid down as one, so that they do not show through
+    /// each other. Finishing inks that multiply or screen
     /// are laid by themselves: a plate of their own has nothing to do with the process inks, and is never screened away.
     /// </summary>
     private void Mixed(Piece piece, Affine toPage)
@@ -84,7 +91,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     }
 
     /// <summary>
-    /// A mark that is screened, and leaves some finishing inks' plates as they are: what is screened with all of an ink is as it was (11.3.5.2), so it has all of those.
+    /// A mark that is screened, and leaves some finishing inks' plates as they are: what is screened with all of an ink
+    /// is as it was (11.3.5.2), so it has all of those.
     /// </summary>
     private static IEnumerable<Mark> Keeping(Mark mark, string[] finishes) =>
         [mark, .. finishes.Select(f => OnPlate(Covering(mark), f, 10_000)).OfType<Mark>()];
@@ -97,7 +105,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     };
 
     /// <summary>
-    /// A mark as it is on a finishing ink's plate: its tint, or none of it where it hides that (or so much of it); null for what overprints and leaves it.
+    /// A mark as it is on a finishing ink's plate: its tint, or none of it where it hides that (or so much of it); null
+    /// for what overprints and leaves it.
     /// </summary>
     private static Mark? OnPlate(Mark mark, string finish, int tint = 0) => mark.Finish is not null
         ? mark
@@ -107,6 +116,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             ShadeMark h => new FillMark(h.Shape, Ink.White) { EvenOdd = h.EvenOdd, Finish = (finish, tint) },
             GlyphMark g => g with { Shade = null, Finish = (finish, tint) },
             DrawingMark d => d with { Marks = [.. d.Marks.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()] },
+            RepeatedMark r => r with { Symbol = [.. r.Symbol.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()], Finish = (finish, tint) },
             _ => mark with { Finish = (finish, tint) },
         };
 
@@ -122,7 +132,10 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         _s.Append("q /Gk gs /").Append(name).Append("g gs /").Append(name).Append(" Do Q\n");
     }
 
-    /// <summary>Whether finishing inks leave other plates as they are by overprinting; what multiplies leaves them anyhow, and must not overprint besides (11.7.4.3).</summary>
+    /// <summary>
+    /// Whether finishing inks leave other plates as they are by overprinting; what multiplies leaves them anyhow, and
+    /// must not overprint besides (11.7.4.3).
+    /// </summary>
     private bool _finishesOverprint = true;
 
     private void Mark(Mark mark, Affine toPage)
@@ -141,7 +154,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                 break;
             case LineMark l:
                 Overprint(l.Finish is not null && _finishesOverprint);
-                if (l.Finish is { } finish) _s.Append('/').Append(has.Finish(finish.Name)).Append(" CS ").Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" SCN ");
+                if (l.Finish is { } finish)
+                    _s.Append('/').Append(has.Finish(finish.Name)).Append(" CS ").Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" SCN ");
                 else _s.Append(ink.Lined(l.Ink)).Append(' ');
                 PdfPath.Line(_s, l, toPage);
                 break;
@@ -161,6 +175,9 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                 break;
             case DrawingMark d:
                 Clipped(d.Clip, toPage, d.EvenOdd, () => { foreach (var inner in d.Marks) Mark(inner, toPage); });
+                break;
+            case RepeatedMark r:
+                Repeated(r, toPage);
                 break;
             case SoftMark o when !o.Bounds.IsEmpty:
                 // What multiplies never overprints besides (11.7.4.5).
@@ -185,6 +202,21 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                 else { Shape(shapes(g), toPage); _s.Append("f\n"); }
                 break;
         }
+    }
+
+    /// <summary>The same marks in each of their places: a form of their own, in their own coordinates, and where it is drawn.</summary>
+    private void Repeated(RepeatedMark mark, Affine toPage)
+    {
+        if (mark.Symbol.IsEmpty || mark.Places.IsEmpty) return;
+        var (page, fill, overprinting) = (_s, _fill, _overprinting);
+        // A form begins with the state it is drawn in (8.10.1): it sets its own.
+        (_s, _fill, _overprinting) = (new("/Gk gs\n"), null, false);
+        foreach (var inner in mark.Symbol) Mark(inner, Affine.Identity);
+        var content = _s.ToString();
+        (_s, _fill, _overprinting) = (page, fill, overprinting);
+        var name = has.Symbol(content, mark.Reach, mark.Finish?.Name);
+        foreach (var place in mark.Places)
+            _s.Append("q ").Append(PdfText.Matrix(place.Then(toPage))).Append(" cm /").Append(name).Append(" Do Q\n");
     }
 
     /// <summary>Most tiles that are drawn one by one.</summary>
@@ -236,7 +268,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     }
 
     /// <summary>
-    /// A rectangle of it: the process inks take off whatever is under them, and then each finishing ink is laid on its own plate, where there is some. So it is also what
+    /// A rectangle of it: the process inks take off whatever is under them, and then each finishing ink is laid on its
+    /// own plate, where there is some. So it is also what
     /// a program shows that knows nothing of overprints.
     /// </summary>
     private void Flat(FlatDrawn part)

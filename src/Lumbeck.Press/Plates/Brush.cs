@@ -91,6 +91,9 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
                 using (var path = SkiaPath.Of(t.Clip, _place)) mask.Fill(path, clip);
                 Picture(t.Cell.Then(_place), m => pixels.Of(t.Picture, m, t.Convert, null), (u, v) => Tile(t.Lay, u, v));
                 break;
+            case RepeatedMark r:
+                foreach (var inner in r.Each()) Lay(inner, clip);
+                break;
             case DrawingMark d:
                 using (var own = SkiaPath.Of(d.Clip, _place, d.EvenOdd))
                     foreach (var inner in d.Marks) Lay(inner, [.. clip, own]);
@@ -165,7 +168,8 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         }
         var four = new Four(Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
         var t = mask.Touched;
-        for (var row = t.Top; row < t.Bottom; row++) _on.Row((row * plates.Wide) + t.Left, mask.Row(row)[t.Left..t.Right], four, strength, overprint);
+        for (var row = t.Top; row < t.Bottom; row++)
+            _on.Row((row * plates.Wide) + t.Left, mask.Row(row)[t.Left..t.Right], four, strength, overprint);
     }
 
     /// <summary>How much of a finishing ink's likeness shows, of 256.</summary>
@@ -199,7 +203,10 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         Covered(back, (pixel, x, y, a) => _on.Lay(pixel, inks[(int)Math.Round(Math.Clamp(shade.Along(x, y), 0, 1) * Places)], a, false));
     }
 
-    /// <summary>Goes over all that is covered, row by row: the pixel, where its middle lies in the points that a placing leads back to, and how far it is covered.</summary>
+    /// <summary>
+    /// Goes over all that is covered, row by row: the pixel, where its middle lies in the points that a placing leads
+    /// back to, and how far it is covered.
+    /// </summary>
     private void Covered(Affine back, Action<int, double, double, int> lay)
     {
         var t = mask.Touched;

@@ -75,11 +75,12 @@ public static class PlateLooking
     private static Dictionary<string, IReadOnlyList<(double, double)>> InShops(PlatePainter painter, Scene scene, Take take, Func<uint, double> luminance)
     {
         var seen = new Dictionary<string, IReadOnlyList<(double, double)>>();
-        if (scene.Sheet.Panel(Part.Front)?.Face is not { IsEmpty: false } front) return seen;
+        if (scene.Surface.Panel(Part.Front)?.Face is not { IsEmpty: false } front) return seen;
         var window = new Bounds(front.X.Points, front.Y.Points, front.Right.Points, front.Bottom.Points);
         for (var i = 0; i < scene.Pieces.Length; i++)
         {
-            if (scene.Pieces[i] is not { Inked.IsEmpty: false, Panel: Part.Front } piece || take.Items.FirstOrDefault(t => t.Id == piece.Item) is not TextItem { Role: TextRole.Title }) continue;
+            if (scene.Pieces[i] is not { Inked.IsEmpty: false, Panel: Part.Front } piece || take.Items.FirstOrDefault(t => t.Id == piece.Item) is not TextItem { Role: TextRole.Title })
+                continue;
             var (with, without) = (painter.Paint(scene, window, 160 * 72 / (window.Bottom - window.Top), i + 1), painter.Paint(scene, window, 160 * 72 / (window.Bottom - window.Top), i));
             var a = System.Runtime.InteropServices.MemoryMarshal.Cast<byte, uint>(with.Inks.AsSpan());
             var b = System.Runtime.InteropServices.MemoryMarshal.Cast<byte, uint>(without.Inks.AsSpan());

@@ -34,7 +34,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     public string Piece(Piece piece) => Piece(piece, linked);
 
     /// <summary>
-    /// One piece with, over it, what the plates have where it lies: a picture of all that is under it and itself. What is carried by hand shows without it.
+    /// One piece with, over it, what the plates have where it lies: a picture of all that is under it and itself. What
+    /// is carried by hand shows without it.
     /// </summary>
     public string Plated(Piece piece, Bounds window, string picture)
     {
@@ -51,7 +52,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append('"');
         if (piece.Clipped) s.Append(" clip-path=\"url(#sheet-edge)\"");
         if (piece.Opacity < 1) s.Append(" opacity=\"").Figure(piece.Opacity, 4).Append('"');
-        if (piece.Blend != Blend.Normal) s.Append(" class=\"").Append(piece.Blend == Blend.Multiply ? "mix-multiply" : "mix-screen").Append('"');
+        if (piece.Blend != Blend.Normal)
+            s.Append(" class=\"").Append(piece.Blend == Blend.Multiply ? "mix-multiply" : "mix-screen").Append('"');
         if (piece.Place != Affine.Identity && !piece.IsEmpty) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
         s.Append('>');
         Marks(s, piece, pictures);
@@ -64,7 +66,10 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         foreach (var mark in piece.Marks) Mark(s, mark, piece.Item, ref n, pictures);
     }
 
-    /// <summary>How pieces blend, for style sheets: browsers do it in screen colours, which comes near to the press but is not it.</summary>
+    /// <summary>
+    /// How pieces blend, for style sheets: browsers do it in screen colours, which comes near to the press but is not
+    /// it.
+    /// </summary>
     public const string Mixing = ".mix-multiply{mix-blend-mode:multiply}.mix-screen{mix-blend-mode:screen}";
 
     /// <summary>What clips the ground to the sheet; stands in the definitions of every drawing that shows it.</summary>
@@ -89,6 +94,14 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
                 Clip(s, d.Clip, item, n++, d.EvenOdd);
                 foreach (var inner in d.Marks) Mark(s, inner, item, ref n, pictures);
                 s.Append("</g>");
+                break;
+            case RepeatedMark r:
+                s.Append("<defs><g id=\"symbol-").Append(item).Append('-').Append(n).Append("\">");
+                foreach (var inner in r.Symbol) Mark(s, inner);
+                s.Append("</g></defs>");
+                foreach (var place in r.Places)
+                    s.Append("<use href=\"#symbol-").Append(item).Append('-').Append(n).Append("\" transform=\"").Matrix(place).Append("\"/>");
+                n++;
                 break;
             case ShadeMark h:
                 Shade(s, h, item, n++);
@@ -115,11 +128,15 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     {
         var (across, down, tiles) = Pdf.TileCell.Of(mark.Lay);
         s.Append("<pattern id=\"tiles-").Append(item).Append('-').Append(n).Append("\" patternUnits=\"userSpaceOnUse\" width=\"").Append(across).Append("\" height=\"").Append(down).Append("\" patternTransform=\"").Matrix(mark.Cell).Append("\">");
-        foreach (var tile in tiles) s.Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"").Append(SvgText.Escape(pictures.Of(mark.Picture, mark.Convert))).Append("\" transform=\"").Matrix(tile).Append("\"/>");
+        foreach (var tile in tiles)
+            s.Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"").Append(SvgText.Escape(pictures.Of(mark.Picture, mark.Convert))).Append("\" transform=\"").Matrix(tile).Append("\"/>");
         s.Append("</pattern><path fill=\"url(#tiles-").Append(item).Append('-').Append(n).Append(")\" d=\"").Path(mark.Clip, 2).Append("\"/>");
     }
 
-    /// <summary>Steps between two stops: mixed in ink, shown in screen colours, so that a browser's own mixing has nothing to add.</summary>
+    /// <summary>
+    /// Steps between two stops: mixed in ink, shown in screen colours, so that a browser's own mixing has nothing to
+    /// add.
+    /// </summary>
     private const int Steps = 12;
 
     private void Shade(StringBuilder s, ShadeMark mark, string item, int n)
@@ -128,7 +145,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         s.Append(h.Round ? "<radialGradient" : "<linearGradient").Append(" id=\"run-").Append(item).Append('-').Append(n).Append("\" gradientUnits=\"userSpaceOnUse\"");
         if (h.Way != Affine.Identity) s.Append(" gradientTransform=\"").Matrix(h.Way).Append('"');
         if (h.Focus is { } focus) s.Append(" fx=\"").Figure(focus.X, 2).Append("\" fy=\"").Figure(focus.Y, 2).Append('"');
-        if (h.Round) s.Append(" cx=\"").Figure(h.X0, 2).Append("\" cy=\"").Figure(h.Y0, 2).Append("\" r=\"").Figure(Math.Sqrt(((h.X1 - h.X0) * (h.X1 - h.X0)) + ((h.Y1 - h.Y0) * (h.Y1 - h.Y0))), 2).Append("\">");
+        if (h.Round)
+            s.Append(" cx=\"").Figure(h.X0, 2).Append("\" cy=\"").Figure(h.Y0, 2).Append("\" r=\"").Figure(Math.Sqrt(((h.X1 - h.X0) * (h.X1 - h.X0)) + ((h.Y1 - h.Y0) * (h.Y1 - h.Y0))), 2).Append("\">");
         else s.Append(" x1=\"").Figure(h.X0, 2).Append("\" y1=\"").Figure(h.Y0, 2).Append("\" x2=\"").Figure(h.X1, 2).Append("\" y2=\"").Figure(h.Y1, 2).Append("\">");
         var stops = new List<(double At, Ink Ink)>();
         for (var i = 0; i < h.Stops.Length; i++)
@@ -150,7 +168,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     /// <summary>How much of a finishing ink's likeness shows.</summary>
     private static void Likeness(StringBuilder s, Mark mark, string attribute)
     {
-        if (mark.Finish is { } f && Finishes.Strength(f.Name) is < 1 and var strength) s.Append(' ').Append(attribute).Append("=\"").Figure(strength, 2).Append('"');
+        if (mark.Finish is { } f && Finishes.Strength(f.Name) is < 1 and var strength)
+            s.Append(' ').Append(attribute).Append("=\"").Figure(strength, 2).Append('"');
     }
 
     private void Mark(StringBuilder s, Mark mark)
@@ -181,7 +200,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         if (l.Join != LineJoin.Miter) s.Append(l.Join == LineJoin.Round ? " stroke-linejoin=\"round\"" : " stroke-linejoin=\"bevel\"");
         else if (l.MiterLimit != 4) s.Append(" stroke-miterlimit=\"").Figure(l.MiterLimit).Append('"');
         if (l.Cap != LineCap.Butt) s.Append(l.Cap == LineCap.Round ? " stroke-linecap=\"round\"" : " stroke-linecap=\"square\"");
-        if (l.Dash.Length > 0) s.Append(" stroke-dasharray=\"").AppendJoin(' ', l.Dash.Select(d => d.ToString("0.##", CultureInfo.InvariantCulture))).Append('"');
+        if (l.Dash.Length > 0)
+            s.Append(" stroke-dasharray=\"").AppendJoin(' ', l.Dash.Select(d => d.ToString("0.##", CultureInfo.InvariantCulture))).Append('"');
         if (l.DashFrom != 0) s.Append(" stroke-dashoffset=\"").Figure(l.DashFrom).Append('"');
     }
 
@@ -195,7 +215,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         {
             if (type.Glyph(g.Face, glyph.Id).IsEmpty) continue;
             s.Append("<use href=\"#").Append(GlyphId(g.Face, glyph.Id)).Append('"');
-            if (glyph.Turn != 0) s.Append(" transform=\"translate(").Figure(glyph.X / scale, 1).Append(' ').Figure(glyph.Y / scale, 1).Append(")rotate(").Figure(glyph.Turn, 3).Append(")\"");
+            if (glyph.Turn != 0)
+                s.Append(" transform=\"translate(").Figure(glyph.X / scale, 1).Append(' ').Figure(glyph.Y / scale, 1).Append(")rotate(").Figure(glyph.Turn, 3).Append(")\"");
             else
             {
                 if (glyph.X != 0) s.Append(" x=\"").Figure(glyph.X / scale, 1).Append('"');
@@ -206,9 +227,11 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         s.Append("</g>");
     }
 
-    private string Kept(Outline outline, int places, double scaleY) => _paths.GetValue(outline, o => new StringBuilder().Path(o, places, scaleY).ToString());
+    private string Kept(Outline outline, int places, double scaleY) =>
+        _paths.GetValue(outline, o => new StringBuilder().Path(o, places, scaleY).ToString());
 
-    private static string GlyphId(FaceId face, ushort glyph) => string.Create(CultureInfo.InvariantCulture, $"f{Faces.GetOrAdd(face, Short)}-{glyph}");
+    private static string GlyphId(FaceId face, ushort glyph) =>
+        string.Create(CultureInfo.InvariantCulture, $"f{Faces.GetOrAdd(face, Short)}-{glyph}");
 
     /// <summary>A short name for a face, the same tomorrow: pages keep outlines by it.</summary>
     private static string Short(FaceId face)

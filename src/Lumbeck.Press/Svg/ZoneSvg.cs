@@ -26,11 +26,12 @@ public static class ZoneSvg
     /// <param name="sheet">The sheet.</param>
     /// <param name="prefix">As given to the patterns.</param>
     /// <param name="light">Whether a panel's zones want light ink, by what lies under them.</param>
-    public static string Zones(Sheet sheet, string prefix, Func<Part, bool> light)
+    public static string Zones(Surface sheet, string prefix, Func<Part, bool> light)
     {
         var s = new StringBuilder();
         s.Append(Group(light(Part.Sheet)));
-        foreach (var bleed in sheet.Zones.Where(z => z.Kind == ZoneKind.Bleed)) s.Hatch(prefix, light(Part.Sheet)).Append(" class=\"z-bleed\"").Rect(bleed.Box).Append("/>");
+        foreach (var bleed in sheet.Zones.Where(z => z.Kind == ZoneKind.Bleed))
+            s.Hatch(prefix, light(Part.Sheet)).Append(" class=\"z-bleed\"").Rect(bleed.Box).Append("/>");
         s.Append("<rect class=\"z-trim\" fill=\"none\" stroke=\"currentColor\" stroke-width=\".8\" vector-effect=\"non-scaling-stroke\"").Rect(sheet.Trim).Append("/>");
         foreach (var fold in sheet.Folds)
             s.Append("<path class=\"z-fold\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1\" stroke-dasharray=\"9 3 1.5 3\" vector-effect=\"non-scaling-stroke\" d=\"M").Figure(fold.Points).Append(" 0V").Figure(sheet.Size.Height.Points).Append("\"/>");
@@ -41,7 +42,8 @@ public static class ZoneSvg
             if (panel.Part != Part.Spine || panel.CarriesText) Safe(s, panel.Safe);
             foreach (var zone in sheet.Zones.Where(z => z.Panel == panel.Part))
                 if (zone.Kind == ZoneKind.Barcode) Barcode(s, zone.Box);
-                else if (zone.Kind is ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch) s.Append("<rect class=\"z-worked\" fill=\"url(#").Append(prefix).Append(light(panel.Part) ? "-cross-light)\"" : "-cross-dark)\"").Rect(zone.Box).Append("/>");
+                else if (zone.Kind is ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch)
+                    s.Append("<rect class=\"z-worked\" fill=\"url(#").Append(prefix).Append(light(panel.Part) ? "-cross-light)\"" : "-cross-dark)\"").Rect(zone.Box).Append("/>");
             s.Append("</g>");
         }
         return s.ToString();
@@ -59,7 +61,10 @@ public static class ZoneSvg
         s.Append("\"/>");
     }
 
-    /// <summary>Whether what lies under a box is dark, so that zones on it want light ink: judged on the ground and filled rectangles, at points round its edge.</summary>
+    /// <summary>
+    /// Whether what lies under a box is dark, so that zones on it want light ink: judged on the ground and filled
+    /// rectangles, at points round its edge.
+    /// </summary>
     public static bool WantsLight(Scene scene, Box box, IScreenColour colour)
     {
         var (l, t, r, b) = (box.X.Points, box.Y.Points, box.Right.Points, box.Bottom.Points);

@@ -21,15 +21,16 @@ public static class TemplateFile
         using var pdf = new PdfWriter(output, "1.6");
         var (tree, layer) = (pdf.Reserve(), pdf.Reserve());
         var faces = new SortedDictionary<FaceId, EmbeddedFace>();
-        EmbeddedFace Face(FaceId id) => faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
+        EmbeddedFace Face(FaceId id) =>
+            faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
         var ink = new InkText(null);
-        var has = new PageResources(pdf, Face, new(pdf, new(), null), ink, new(0, 0, scene.Width, scene.Height));
+        var has = new PageResources(pdf, Face, new(pdf, new(), null), new(pdf), ink, new(0, 0, scene.Width, scene.Height));
         var content = $"/OC /Zones BDC\n{new PdfPainter(scene, has, ink, PdfPainter.OnPage(scene)).Paint()}EMC\n";
         var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
-        var h = scene.Sheet.Size.Height;
+        var h = scene.Surface.Size.Height;
         var used = string.Concat(faces.Values.Select(f => $"/{f.Name} {f.Number} 0 R "));
         pdf.Object(layer, "<< /Type /OCG /Name (Zones, not printed) /Intent [/View /Design] /Usage << /View << /ViewState /ON >> /Print << /PrintState /OFF >> /Export << /ExportState /OFF >> >> >>");
-        var page = pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /BleedBox {PdfText.Rectangle(scene.Sheet.Whole, h)} /TrimBox {PdfText.Rectangle(scene.Sheet.Trim, h)} /Resources {has.Write(used, $"/Properties << /Zones {layer} 0 R >> ")} 0 R /Contents {stream} 0 R >>");
+        var page = pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox {PdfText.Rectangle(scene.Surface.Whole, h)} /BleedBox {PdfText.Rectangle(scene.Surface.Whole, h)} /TrimBox {PdfText.Rectangle(scene.Surface.Trim, h)} /Resources {has.Write(used, $"/Properties << /Zones {layer} 0 R >> ")} 0 R /Contents {stream} 0 R >>");
         foreach (var face in faces.Values) face.Write(pdf);
         pdf.Object(tree, $"<< /Type /Pages /Count 1 /Kids [{page} 0 R] >>");
         var uses = string.Concat(((string[])["View", "Print", "Export"]).Select(e => $"<< /Event /{e} /Category [/{e}] /OCGs [{layer} 0 R] >> "));
@@ -41,13 +42,14 @@ public static class TemplateFile
     /// <summary>In real millimetres: a user unit is one; each kind of zone a named group of rectangles.</summary>
     public static string Svg(Scene scene, PressNote note)
     {
-        var sheet = scene.Sheet;
+        var sheet = scene.Surface;
         var s = new StringBuilder("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"").Mm(sheet.Size.Width).Append("mm\" height=\"").Mm(sheet.Size.Height).Append("mm\" viewBox=\"0 0 ").Mm(sheet.Size.Width).Append(' ').Mm(sheet.Size.Height)
             .Append("\">\n<title>").Append(SvgText.Escape(note.Title)).Append("</title>\n<desc>").Append(SvgText.Escape(note.Subject)).Append("</desc>\n");
         foreach (var kind in sheet.Zones.GroupBy(z => z.Kind).OrderBy(k => k.Key))
         {
             Group(s, kind.Key.Word(), kind.Key switch { ZoneKind.Bleed => "fill=\"#1d2a25\" fill-opacity=\".12\" stroke=\"none\"", ZoneKind.Hinge or ZoneKind.Score or ZoneKind.Punch => "fill=\"#1d2a25\" fill-opacity=\".2\" stroke=\"none\"", ZoneKind.Barcode => "stroke-dasharray=\".7 1\"", _ => "stroke-dasharray=\".35 1.4\"" }, kind.First().Reason);
-            foreach (var zone in kind) s.Append("<rect data-panel=\"").Append(zone.Panel.Word()).Append("\" x=\"").Mm(zone.Box.X).Append("\" y=\"").Mm(zone.Box.Y).Append("\" width=\"").Mm(zone.Box.Width).Append("\" height=\"").Mm(zone.Box.Height).Append("\"/>\n");
+            foreach (var zone in kind)
+                s.Append("<rect data-panel=\"").Append(zone.Panel.Word()).Append("\" x=\"").Mm(zone.Box.X).Append("\" y=\"").Mm(zone.Box.Y).Append("\" width=\"").Mm(zone.Box.Width).Append("\" height=\"").Mm(zone.Box.Height).Append("\"/>\n");
             s.Append("</g>\n");
         }
         Group(s, "trim", "", "cut, or turned, here");
@@ -64,7 +66,7 @@ public static class TemplateFile
     /// <summary>Black on white at 300 pixels an inch, the pixel size set in the file (PNG, pHYs).</summary>
     public static void WritePng(Stream output, Scene scene, FaceShelf shelf)
     {
-        var (w, h) = (Pixels(scene.Sheet.Size.Width), Pixels(scene.Sheet.Size.Height));
+        var (w, h) = (Pixels(scene.Surface.Size.Width), Pixels(scene.Surface.Size.Height));
         var picture = new SvgPainter(shelf, new PlainInk()).Picture(scene);
         using var drawn = Image.SvgloadBuffer(Encoding.UTF8.GetBytes(picture), dpi: 72, scale: PixelsPerInch / 72.0);
         using var flat = drawn.Flatten(background: [255]);
@@ -80,7 +82,8 @@ public static class TemplateFile
     private static void Group(StringBuilder s, string name, string style, string why) =>
         s.Append("<g id=\"zone-").Append(name).Append('"').Append(style.Contains("fill=", StringComparison.Ordinal) ? "" : " fill=\"none\" stroke=\"#1d2a25\" stroke-width=\".2\"").Append(' ').Append(style).Append("><title>").Append(SvgText.Escape(why)).Append("</title>\n");
 
-    private static StringBuilder Mm(this StringBuilder s, Length l) => s.Append(Math.Round(l.Millimetres, 4).ToString("0.####", CultureInfo.InvariantCulture));
+    private static StringBuilder Mm(this StringBuilder s, Length l) =>
+        s.Append(Math.Round(l.Millimetres, 4).ToString("0.####", CultureInfo.InvariantCulture));
 
     private sealed class PlainInk : Colour.IScreenColour
     {

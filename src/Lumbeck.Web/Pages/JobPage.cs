@@ -25,7 +25,9 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
         catch (Refusal) { return NotFound(); }
         Open = item is not null ? string.Join(',', item.Split(',').Where(id => On.Job.Item(id) is not null)) is { Length: > 0 } some ? some : null : null;
         Sheet = Open is not null ? On.Composed.SheetOf(Open.Split(',')[^1]).On.Number : On.Composed.Named(sheet).On.Number;
-        Spot = Request.Query["spot"].ToString() is { Length: > 0 and < 60 } spot && spot.Split(' ') is { Length: 4 } four && four.All(f => double.TryParse(f, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n)) ? spot : null;
+        Spot = Request.Query["spot"].ToString() is { Length: > 0 and < 60 } spot && spot.Split(' ') is { Length: 4 } four && four.All(f => double.TryParse(f, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n))
+            ? spot
+            : null;
         Screen = await screens.Now(On, place, Shown.On.Id, Open);
         Response.Headers.CacheControl = "no-store";
         return Page();
@@ -74,7 +76,8 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
         try
         {
             var plan = PressPlan.Read(kind ?? "") with { Outlines = outlines, Rgb = rgb && kind == PressKind.Pdf.Word, Zones = zones, Letter = letter, Panel = Parts.TryParse(panel ?? "", out var part) ? part : Part.Sheet };
-            if (plan.Kind == PressKind.Screen) plan = plan with { Pixels = pixels is >= 100 and <= 10_000 and var n ? n : throw new Refusal("pixels", "the front for screens can have from 100 to 10,000 pixels") };
+            if (plan.Kind == PressKind.Screen)
+                plan = plan with { Pixels = pixels is >= 100 and <= 10_000 and var n ? n : throw new Refusal("pixels", "the front for screens can have from 100 to 10,000 pixels") };
             Desk.PressBeside(Desk.Job(slug), plan, string.IsNullOrEmpty(house) ? null : house);
         }
         catch (Refusal r) when (r.Path == "job") { return NotFound(); }

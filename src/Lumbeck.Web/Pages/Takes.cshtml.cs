@@ -18,7 +18,8 @@ public sealed class TakesModel(Desk.Desk desk) : PageModel
     public IActionResult OnPostNew(string slug, int wrap, string? name) =>
         Do(slug, wrap, job => new BeginTake(name).Make(new(job, desk, slug, Math.Clamp(wrap, 0, job.Wraps.Count - 1))));
 
-    public IActionResult OnPostName(string slug, int wrap, string? take, string? name) => Do(slug, wrap, _ => new NameTake(wrap, take ?? "", name ?? ""));
+    public IActionResult OnPostName(string slug, int wrap, string? take, string? name) =>
+        Do(slug, wrap, _ => new NameTake(wrap, take ?? "", name ?? ""));
 
     public IActionResult OnPostChoose(string slug, int wrap, string? take) => Do(slug, wrap, _ => new ChooseTake(wrap, take ?? ""));
 

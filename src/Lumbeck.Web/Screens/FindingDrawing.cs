@@ -25,7 +25,10 @@ public static class FindingDrawing
         return s.Append("</svg>").ToString();
     }
 
-    /// <summary>A small mark at the corner of each place on the sheet that stops the press or wants caution; it leads to its sentence.</summary>
+    /// <summary>
+    /// A small mark at the corner of each place on the sheet that stops the press or wants caution; it leads to its
+    /// sentence.
+    /// </summary>
     public static string OnSheet(JobView v)
     {
         var size = Drawings.TextSize(v.Sheet) * 0.62;

@@ -23,12 +23,16 @@ public sealed record JobView(OnBench On, Place Place, int Number, string? Open, 
     public bool Typing { get; init; }
     /// <summary>The letters that are picked there, from one to before another.</summary>
     public (int From, int To)? Range { get; init; }
-    /// <summary>What this is laid over to show what changed: what was on the bench before, or what is there while this is only tried.</summary>
+    /// <summary>
+    /// What this is laid over to show what changed: what was on the bench before, or what is there while this is only
+    /// tried.
+    /// </summary>
     public Composed? Was { get; init; }
     /// <summary>Whether this is only tried.</summary>
     public bool OnTrial { get; init; }
     /// <summary>The same sheet as it was, where it has moved.</summary>
-    public Sheet? Moved => Was is { } was && Number < was.Sheets.Length && Changes.Moves(was.Sheets[Number].Sheet, Sheet) ? was.Sheets[Number].Sheet : null;
+    public Sheet? Moved =>
+        Was is { } was && Number < was.Sheets.Length && Changes.Moves(was.Sheets[Number].Sheet, Sheet) ? was.Sheets[Number].Sheet : null;
 
     /// <summary>A key for all that a list shows while a text is typed in, but for its words.</summary>
     public string Apart => _apart ??= Convert.ToHexString(System.Security.Cryptography.SHA256.HashData([
@@ -91,7 +95,10 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
         return body with { Parts = [new("docket", await partials.Render("_Docket", view)), .. body.Parts] };
     }
 
-    /// <summary>The screen a browser shows, to compare with. It has no docket: which steps there are depends on what was done since, so the docket is always sent.</summary>
+    /// <summary>
+    /// The screen a browser shows, to compare with. It has no docket: which steps there are depends on what was done
+    /// since, so the docket is always sent.
+    /// </summary>
     public Task<Screen> Shown(OnBench on, Place place, string? sheet, string? open) => Body(View(on, place, sheet, open));
 
     private JobView View(OnBench on, Place place, string? sheet, string? open)
@@ -145,7 +152,8 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
         {
             var lists = "";
             foreach (var part in listed) lists += await Listed("_PanelList", new PanelView(v, part));
-            if (side == "left" && v.Take.Items.Any(i => i.Hold.Panel == Part.Sheet)) lists += await Listed("_PanelList", new PanelView(v, Part.Sheet));
+            if (side == "left" && v.Take.Items.Any(i => i.Hold.Panel == Part.Sheet))
+                lists += await Listed("_PanelList", new PanelView(v, Part.Sheet));
             parts.Add(new(side, $"<div id=\"{side}\" class=\"overflow-y-auto flex-1 min-h-0\">{lists}</div>"));
         }
         if (v.Typing && v.Open is { } id && v.Job.Item(id) is TextItem typed)

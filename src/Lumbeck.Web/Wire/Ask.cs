@@ -22,13 +22,15 @@ public sealed record Asking(Job Job, Desk.Desk Desk, string Slug, int Wrap)
     {
         var sheets = job.Sheets();
         if (string.IsNullOrEmpty(sheet)) return sheets[0].Wrap;
-        return sheets.FirstOrDefault(s => s.Id == sheet)?.Wrap
+        // A binding may print a wrap on other sheets than it did.
+        return sheets.FirstOrDefault(s => job.Wraps[s.Wrap].Name == sheet.Split('-')[0])?.Wrap
             ?? throw new Refusal("sheet", $"this binding prints no {LengthText.Clip(sheet)} any more: open the wrap again");
     }
 }
 
 /// <summary>
-/// One thing that a browser asks for. Rules are Core's; this says in Core's words what was meant. An asking is added by adding a record and its word here:
+/// One thing that a browser asks for. Rules are Core's; this says in Core's words what was meant. An asking is added by
+/// adding a record and its word here:
 /// the client's types are written from these.
 /// </summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "is")]
@@ -65,7 +67,8 @@ public abstract record Ask
     protected static Refusal No(string why) => new("edit", why);
 
     /// <exception cref="Refusal">None or too many items are named.</exception>
-    protected static T[] Some<T>(T[]? items) => items is { Length: > 0 and <= AddItem.Most } && items.All(i => i is not null) ? items : throw No($"from one to {AddItem.Most} items can be changed at once");
+    protected static T[] Some<T>(T[]? items) =>
+        items is { Length: > 0 and <= AddItem.Most } && items.All(i => i is not null) ? items : throw No($"from one to {AddItem.Most} items can be changed at once");
 
     protected static Part PanelOf(string? name) => Parts.TryParse(name ?? "", out var part) ? part : throw No("no such panel");
 

@@ -2,7 +2,10 @@ using Lumbeck.Web.Screens;
 
 namespace Lumbeck.Web.Wire;
 
-/// <summary>What a browser sends to change a job or a house, or to see what a change would do: what is asked, and what the browser shows meanwhile.</summary>
+/// <summary>
+/// What a browser sends to change a job or a house, or to see what a change would do: what is asked, and what the
+/// browser shows meanwhile.
+/// </summary>
 public sealed record Sent
 {
     /// <summary>The asking's own id: sent twice it is done once.</summary>
@@ -28,7 +31,10 @@ public sealed record Sent
 /// <summary>Items to be had as text for the clipboard.</summary>
 public sealed record Copying(string[] Items);
 
-/// <summary>Why something could not be done, as problem details (RFC 9457): which fact is at fault, and of a conflict what both say.</summary>
+/// <summary>
+/// Why something could not be done, as problem details (RFC 9457): which fact is at fault, and of a conflict what both
+/// say.
+/// </summary>
 public sealed record Problem(string Path, string Detail, string? Label, string? Theirs, string? Yours);
 
 /// <summary>A piece of long work as a browser is told of it.</summary>

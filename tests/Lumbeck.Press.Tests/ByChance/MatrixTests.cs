@@ -2,7 +2,10 @@ using Lumbeck.Desk;
 
 namespace Lumbeck.Press.Tests.ByChance;
 
-/// <summary>Every kind of mark in every kind of paint, plain, see-through, multiplied and screened, over a ground that has ink and foil: the plates of both files are the painter's.</summary>
+/// <summary>
+/// Every kind of mark in every kind of paint, plain, see-through, multiplied and screened, over a ground that has ink
+/// and foil: the plates of both files are the painter's.
+/// </summary>
 public sealed class MatrixTests(RandomDesk random) : IClassFixture<RandomDesk>
 {
     private static Ink P(decimal c, decimal m, decimal y, decimal k) => Ink.Percent(c, m, y, k);
@@ -27,7 +30,8 @@ public sealed class MatrixTests(RandomDesk random) : IClassFixture<RandomDesk>
         var (wide, high) = (new Span(Mm(16)), new Span(Mm(9)));
         var line = Length.FromPoints(4);
         if (paint is GradientPaint && kind is "line" or "dashes" or "edge" or "hard shadow" or "soft shadow" or "code") return null;
-        TextItem text(decimal size = 22) => new() { Id = id, Words = "HIL", Hold = hold, Width = wide, Height = high, Style = new() { Face = new("work-sans", 600, false), Size = Length.FromPoints(size), Paint = new InkPaint(Ink.Black) } };
+        TextItem text(decimal size = 22) =>
+            new() { Id = id, Words = "HIL", Hold = hold, Width = wide, Height = high, Style = new() { Face = new("work-sans", 600, false), Size = Length.FromPoints(size), Paint = new InkPaint(Ink.Black) } };
         return kind switch
         {
             "fill" => new RectItem { Id = id, Hold = hold, Width = wide, Height = high, Fill = paint },
@@ -62,7 +66,7 @@ public sealed class MatrixTests(RandomDesk random) : IClassFixture<RandomDesk>
             job = job with { Ticket = job.Ticket with { Binding = BindingKind.Front, Trim = Size.FromMillimetres(150, 152) }, Swatches = [new("s", "Swell", P(60, 0, 30, 0))] };
             job = job.WithPieces();
             job = new PaintGround(new InkPaint(P(60, 0, 0, 0))).Apply(job);
-            job = new LayPaper(new ContourLines { Seed = 3, Paint = new FinishPaint("foil", 7000) }).Apply(job);
+            job = new LayPaper(new ContourLines { Seed = 3, Paints = [new FinishPaint("foil", 7000)] }).Apply(job);
             job = new AddItem(new RectItem { Id = "band", Hold = new(Part.Sheet, HoldBox.Face, Anchor.Middle, default, default), Width = new(Mm(60)), Height = Span.Full, Fill = new FinishPaint("foil", 5000) }).Apply(job);
             job = new AddItem(new RectItem { Id = "wash", Hold = new(Part.Sheet, HoldBox.Face, Anchor.Left, Mm(30), default), Width = new(Mm(14)), Height = Span.Full, Fill = new InkPaint(P(0, 20, 50, 0)) }).Apply(job);
             for (var k = 0; k < Kinds.Length; k++)

@@ -4,15 +4,20 @@ using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Tests.ByChance;
 
-/// <summary>Places where two good parts meet, each with the inks it is to have on Ghostscript's plates, in PDF/X-4 and in PDF/X-1a.</summary>
+/// <summary>
+/// Places where two good parts meet, each with the inks it is to have on Ghostscript's plates, in PDF/X-4 and in
+/// PDF/X-1a.
+/// </summary>
 public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk>
 {
     private static Ink P(decimal c, decimal m, decimal y, decimal k) => Ink.Percent(c, m, y, k);
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);
     private static Paint Inked(decimal c, decimal m, decimal y, decimal k) => new InkPaint(P(c, m, y, k));
     private static Hold At(decimal x, decimal y) => new(Part.Front, HoldBox.Face, Anchor.TopLeft, Mm(x), Mm(y));
-    private static RectItem Patch(string id, decimal x, decimal y, Paint fill) => new() { Id = id, Hold = At(x, y), Width = new(Mm(20)), Height = new(Mm(20)), Fill = fill };
-    private static TextItem Letter(string id, decimal x, decimal y, Paint paint, decimal size = 20) => new() { Id = id, Words = "I", Hold = At(x, y), Width = new(Mm(20)), Height = new(Mm(20)), Style = new() { Face = new("work-sans", 600, false), Size = Length.FromPoints(size), Paint = paint } };
+    private static RectItem Patch(string id, decimal x, decimal y, Paint fill) =>
+        new() { Id = id, Hold = At(x, y), Width = new(Mm(20)), Height = new(Mm(20)), Fill = fill };
+    private static TextItem Letter(string id, decimal x, decimal y, Paint paint, decimal size = 20) =>
+        new() { Id = id, Words = "I", Hold = At(x, y), Width = new(Mm(20)), Height = new(Mm(20)), Style = new() { Face = new("work-sans", 600, false), Size = Length.FromPoints(size), Paint = paint } };
 
     private static Job Begun(Paint? ground, params Item[] items)
     {
@@ -125,7 +130,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     public void Paper_lines_and_soft_shadows_in_foil_are_foil()
     {
         var job = Begun(Inked(60, 0, 0, 0), Letter("t", 20, 20, Inked(0, 0, 0, 0), 90) with { Shadow = new(new FinishPaint("foil"), Length.FromPoints(0), Length.FromPoints(0), Length.FromPoints(2), 100) });
-        job = new LayPaper(new ContourLines { Seed = 3, Paint = new FinishPaint("foil") }).Apply(job);
+        job = new LayPaper(new ContourLines { Seed = 3, Paints = [new FinishPaint("foil")] }).Apply(job);
         var plates = PlateJudge.Ghostscript(random.Made(random.On(job), new(PressKind.X1a) { Marks = false }), 1)[0];
         // No plate but the foil's has the lines or the shadow: cyan is as it was, or taken off under the white letter.
         plates["foil"].Ink.Count(v => v > 200).ShouldBeGreaterThan(500);
@@ -134,7 +139,8 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     }
 
     [Fact]
-    public void What_is_screened_over_bare_paper_leaves_paper() => Has(Begun(null, Patch("s", 5, 5, Inked(0, 60, 0, 40)) with { Blend = Blend.Screen }), 15, 15, 0, 0, 0, 0);
+    public void What_is_screened_over_bare_paper_leaves_paper() =>
+        Has(Begun(null, Patch("s", 5, 5, Inked(0, 60, 0, 40)) with { Blend = Blend.Screen }), 15, 15, 0, 0, 0, 0);
 
     [Fact]
     public void A_bent_text_has_no_plate_and_floods_nothing()

@@ -3,14 +3,16 @@ namespace Lumbeck.Core.Art.Items;
 /// <summary>A drawn shape. Its line runs along its edge, half within and half without.</summary>
 public abstract record ShapeItem : Item
 {
-    public Paint? Fill { get; init; }
+    public Fill? Fill { get; init; }
     public Paint? Line { get; init; }
     public Length LineWidth { get; init; }
 
-    public override Item Painted(Func<Paint?, Paint?> each) => this with { Fill = each(Fill), Line = each(Line) };
+    public override Item Painted(Func<Paint?, Paint?> each) => this with { Fill = Fill?.Painted(each), Line = each(Line) };
 
     public sealed override string? Unsound =>
-        LineWidth < Length.Zero || LineWidth > Length.FromPoints(200) || this is ICornered { Corner.Units: < 0 } || Line is GradientPaint ? "a line" : UnsoundShape;
+        LineWidth < Length.Zero || LineWidth > Length.FromPoints(200) || this is ICornered { Corner.Units: < 0 } || Line is GradientPaint ? "a line"
+        : Fill is { Pattern.IsSound: false } or { Paint: null, Pattern: null } ? "a fill"
+        : UnsoundShape;
 
     /// <summary>The same of what its kind has besides.</summary>
     protected abstract string? UnsoundShape { get; }

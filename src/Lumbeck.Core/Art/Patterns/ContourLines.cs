@@ -4,7 +4,7 @@ namespace Lumbeck.Core.Art.Patterns;
 /// Contour lines of a made-up sea floor: heights from two octaves of lattice noise, traced at even steps by marching squares,
 /// each line smoothed as one run of quadratic curves. Every fifth line is heavier, as on a chart.
 /// </summary>
-public sealed record ContourLines : PaperDesign
+public sealed record ContourLines : Pattern
 {
     private const double Cell = 4;      // mm between samples
     private const double Wave = 105;    // mm of the long swell
@@ -12,7 +12,9 @@ public sealed record ContourLines : PaperDesign
 
     public override string Kind => "contour lines";
 
-    public override IEnumerable<(Outline Shape, double WidthPoints)> Draw(Bounds window)
+    public override ImmutableArray<string> Slots => ["Lines"];
+
+    public override IEnumerable<Drawn> Draw(Bounds window)
     {
         // Whole cells round the window, so that a wider window traces the very same lines.
         var left = (int)Math.Floor(window.Left / Cell) - 1;
@@ -31,8 +33,8 @@ public sealed record ContourLines : PaperDesign
             var pen = step % 5 == 0 ? heavy : fine;
             foreach (var line in Trace(heights, (step / (double)Steps) - 1)) Smooth(pen, line, left, top);
         }
-        yield return (fine.Done(), 0.5);
-        yield return (heavy.Done(), 1.0);
+        yield return new Line(fine.Done(), 0.5);
+        yield return new Line(heavy.Done(), 1.0);
     }
 
     private double Height(double x, double y) =>

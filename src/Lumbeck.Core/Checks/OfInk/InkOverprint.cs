@@ -1,6 +1,9 @@
 namespace Lumbeck.Core.Checks.OfInk;
 
-/// <summary>White that overprints vanishes; small black that knocks out shows light edges; art in all inks at once is for marks alone.</summary>
+/// <summary>
+/// White that overprints vanishes; small black that knocks out shows light edges; art in all inks at once is for marks
+/// alone.
+/// </summary>
 public sealed class InkOverprint : Rule
 {
     public override string Id => "ink.overprint";
@@ -21,7 +24,9 @@ public sealed class InkOverprint : Rule
         }
     }
 
-    private static Ink? InkOf(Mark mark) => mark switch { FillMark { Finish: null } f => f.Ink, LineMark { Finish: null } l => l.Ink, GlyphMark { Finish: null, Shade: null } g => g.Ink, _ => null };
+    private static Ink? InkOf(Mark mark) =>
+        mark switch { FillMark { Finish: null } f => f.Ink, LineMark { Finish: null } l => l.Ink, GlyphMark { Finish: null, Shade: null } g => g.Ink, _ => null };
 
-    private static IEnumerable<Mark> All(IEnumerable<Mark> marks) => marks.SelectMany(m => m is DrawingMark d ? All(d.Marks) : [m]);
+    private static IEnumerable<Mark> All(IEnumerable<Mark> marks) =>
+        marks.SelectMany(m => m switch { DrawingMark d => All(d.Marks), RepeatedMark r => All(r.Symbol), _ => [m] });
 }

@@ -13,7 +13,8 @@ public sealed class LineWeight : Rule
             (double Width, Ink Ink)? thinnest = null;
             void see(double width, Ink ink) { if (width > 0 && (thinnest is null || width < thinnest.Value.Width)) thinnest = (width, ink); }
             foreach (var line in Lines(piece.Marks)) see(line.Width, line.Ink);
-            if (item is RectItem { Kind: "Rule", Fill: { } fill } && piece.Frame.ToBox() is var box) see(Length.Min(box.Width, box.Height).Points, fill.Resolve(look.Job.Swatches));
+            if (item is RectItem { Kind: "Rule", Fill.Paint: { } fill } && piece.Frame.ToBox() is var box)
+                see(Length.Min(box.Width, box.Height).Points, fill.Resolve(look.Job.Swatches));
             if (thinnest is not { } thin) continue;
             var reversed = TextSize.IsReversed(thin.Ink) && look.Take.Ground.Paint is { } under && !TextSize.IsReversed(under.Resolve(look.Job.Swatches));
             var least = reversed ? Length.Max(look.House.RuleLeast, look.House.RuleReversedLeast) : look.House.RuleLeast;
@@ -23,5 +24,6 @@ public sealed class LineWeight : Rule
         }
     }
 
-    private static IEnumerable<LineMark> Lines(IEnumerable<Mark> marks) => marks.SelectMany(m => m switch { LineMark l => [l], DrawingMark d => Lines(d.Marks), _ => (IEnumerable<LineMark>)[] });
+    private static IEnumerable<LineMark> Lines(IEnumerable<Mark> marks) =>
+        marks.SelectMany(m => m switch { LineMark l => [l], DrawingMark d => Lines(d.Marks), RepeatedMark r => Lines(r.Symbol), _ => (IEnumerable<LineMark>)[] });
 }

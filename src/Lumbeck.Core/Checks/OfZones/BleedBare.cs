@@ -1,12 +1,18 @@
 namespace Lumbeck.Core.Checks.OfZones;
 
-/// <summary>Art that stops at the cut: along a side, white paper in the bleed beside something that is none just within the cut, seen on the plates.</summary>
+/// <summary>
+/// Art that stops at the cut: along a side, white paper in the bleed beside something that is none just within the cut,
+/// seen on the plates.
+/// </summary>
 public sealed class BleedBare : PlateRule
 {
     /// <summary>How much of a side may be so: something white may end there by design. A reception spares a little more.</summary>
     private const double Spared = 0.15;
 
-    /// <summary>Up to 5 % of ink in all is paper to the eye, from 8 % on it is none. A reception's figures lie a little further apart.</summary>
+    /// <summary>
+    /// Up to 5 % of ink in all is paper to the eye, from 8 % on it is none. A reception's figures lie a little further
+    /// apart.
+    /// </summary>
     private const double Paper = 13, Inked = 20;
 
     /// <summary>Where within the cut it is looked at, in widths of the bleed.</summary>
@@ -35,7 +41,8 @@ public sealed class BleedBare : PlateRule
         foreach (var (side, bleed, strip) in sides)
         {
             if (bleed < Length.FromPoints(2)) continue;
-            List<double> laid(decimal depth, bool most) => Laid(plates, strip((depth * bleed) - Near, (depth * bleed) + Near), side is "left" or "right", most);
+            List<double> laid(decimal depth, bool most) =>
+                Laid(plates, strip((depth * bleed) - Near, (depth * bleed) + Near), side is "left" or "right", most);
             var outside = laid(-0.5m, most: false);
             // What stops at the cut lies all along within it: a line there is no art that stops.
             List<List<double>> inside = [.. Depths.Select(d => laid(d, most: true))];

@@ -18,7 +18,8 @@ public sealed record Harm(string Item, Box Place, bool Cut, Length Into, Length 
 }
 
 /// <summary>
-/// The drift test: every cut and fold moved to both ends of what the house allows. Harm is words, codes or a keep-whole item cut or folded, ground left bare,
+/// The drift test: every cut and fold moved to both ends of what the house allows. Harm is words, codes or a keep-whole
+/// item cut or folded, ground left bare,
 /// and a colour that ends on a fold seen beside it (docs/geometry.md, Drift).
 /// </summary>
 public static class Drift
@@ -34,9 +35,10 @@ public static class Drift
             if (item.IsRead || item.Whole)
             {
                 if (Cut(item.Id, ink, sheet.Trim, knife) is { } cut) yield return cut;
-                else if (sheet.Folds.Select(f => Folded(item.Id, ink, f, fold)).OfType<Harm>().FirstOrDefault() is { } folded) yield return folded;
+                else if (sheet.Folds.Select(f => Folded(item.Id, ink, f, fold)).OfType<Harm>().FirstOrDefault() is { } folded)
+                    yield return folded;
             }
-            else if (item is RectItem { Fill: not null and not GradientPaint } && item.Turned % 90 == 0 && piece.Frame.ToBox() is var box && sheet.Folds.FirstOrDefault(f => Near(box.X, f) || Near(box.Right, f)) is { IsZero: false } at && box.Height > Length.FromMillimetres(10) && !Continues(take, scene, item, box))
+            else if (item is RectItem { Fill: { Pattern: null, Paint: not GradientPaint } } && item.Turned % 90 == 0 && piece.Frame.ToBox() is var box && sheet.Folds.FirstOrDefault(f => Near(box.X, f) || Near(box.Right, f)) is { IsZero: false } at && box.Height > Length.FromMillimetres(10) && !Continues(take, scene, item, box))
                 yield return new(item.Id, box, false, default) { OnFold = FoldName(sheet, at) };
         }
         var wandered = Box.FromEdges(sheet.Trim.X - knife, sheet.Trim.Y - knife, sheet.Trim.Right + knife, sheet.Trim.Bottom + knife).Intersect(sheet.Whole);

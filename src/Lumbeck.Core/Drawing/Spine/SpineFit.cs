@@ -3,12 +3,16 @@ namespace Lumbeck.Core.Drawing.Spine;
 /// <summary>How large the spine's title may be set.</summary>
 public static class SpineFit
 {
-    /// <summary>The size at which the first title on the spine would touch its safe band or the end of its box; null where there is none.</summary>
+    /// <summary>
+    /// The size at which the first title on the spine would touch its safe band or the end of its box; null where there
+    /// is none.
+    /// </summary>
     public static Length? Of(Take take, Scene scene)
     {
-        if (scene.Sheet.Zone(ZoneKind.SpineSafe, Part.Spine) is not { } band) return null;
+        if (scene.Surface.Zone(ZoneKind.SpineSafe, Part.Spine) is not { } band) return null;
         var title = take.Items.OfType<TextItem>().FirstOrDefault(t => t.Hold.Panel == Part.Spine && t.Role == TextRole.Title && !t.Hidden);
-        if (title is null || scene.Piece(title.Id) is not { Inked.IsEmpty: false, Setting: { Lines: [var line, ..], Size: var size } } piece) return null;
+        if (title is null || scene.Piece(title.Id) is not { Inked.IsEmpty: false, Setting: { Lines: [var line, ..], Size: var size } } piece)
+            return null;
         // On the sheet the spine's words run upright: their height is the ink's width there.
         var tall = piece.Inked.Right - piece.Inked.Left;
         var along = piece.Frame.Bottom - piece.Frame.Top;

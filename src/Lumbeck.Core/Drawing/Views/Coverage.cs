@@ -4,7 +4,8 @@ namespace Lumbeck.Core.Drawing.Views;
 public static class Coverage
 {
     /// <summary>
-    /// The parts of a window that nothing covers. A painted ground covers everything; of items only upright, square, whole-strength rectangles and pictures count,
+    /// The parts of a window that nothing covers. A painted ground covers everything; of items only upright, square,
+    /// whole-strength rectangles and pictures count,
     /// so that what is called covered is.
     /// </summary>
     public static IReadOnlyList<Box> Bare(Take take, Sheet sheet, Box window)
@@ -27,7 +28,7 @@ public static class Coverage
             : null;
 
     /// <summary>Whether an item lets nothing through within its frame.</summary>
-    public static bool IsSolid(Item item) => item is RectItem { Fill: not null and not FinishPaint, Corner.Units: 0 }
-        or PictureItem { Fill: not null and not FinishPaint, Corner.Units: 0, Shape: Outlined.Rectangle }
+    public static bool IsSolid(Item item) => item is RectItem { Fill.Hides: true, Corner.Units: 0 }
+        or PictureItem { Fill.Hides: true, Corner.Units: 0, Shape: Outlined.Rectangle }
         || (item is PictureItem p && PicturePlacing.Covers(p));
 }

@@ -2,7 +2,10 @@ using System.Text;
 
 namespace Lumbeck.Core.Drawing.Views;
 
-/// <summary>A sheet in words, for those who do not see it: its panels from left to right, and what lies on each from the lowest up.</summary>
+/// <summary>
+/// A sheet in words, for those who do not see it: its panels from left to right, and what lies on each from the lowest
+/// up.
+/// </summary>
 public static class InWords
 {
     public static string Say(Job job, PrintedSheet on)
@@ -10,7 +13,7 @@ public static class InWords
         var (sheet, take, unit) = (on.Sheet, job.Wraps[on.Wrap].Take, job.Ticket.Unit);
         var s = new StringBuilder();
         s.Append(CultureInfo.InvariantCulture, $"The {on.Name}’s sheet is {sheet.Size.Show(unit)}, trimmed to {sheet.Trim.Size.Show(unit)}. From left to right: {string.Join(", ", sheet.Panels.Select(p => p.Part.Say()))}.\n");
-        s.Append(CultureInfo.InvariantCulture, $"Ground: {take.Ground.Paint.Show(job.Swatches)}{(take.Ground.Paper is null ? "" : ", with a drawn paper")}.\n");
+        s.Append(CultureInfo.InvariantCulture, $"Ground: {take.Ground.Paint.Show(job.Swatches)}{(take.Ground.Pattern is null ? "" : ", with a drawn paper")}.\n");
         foreach (var part in sheet.Panels.Select(p => p.Part).Append(Part.Sheet))
         {
             var items = take.Items.Where(i => i.Hold.Panel == part).ToList();
@@ -33,7 +36,8 @@ public static class InWords
                 said.Add(text.Style.Size.ShowPoints());
                 break;
             case ShapeItem shape:
-                if (shape.Fill is { } fill) said.Add($"filled with {((Paint?)fill).Show(job.Swatches)}");
+                if (shape.Fill?.Paint is { } fill) said.Add($"filled with {((Paint?)fill).Show(job.Swatches)}");
+                if (shape.Fill?.Pattern is { } pattern) said.Add($"with {pattern.Kind} over it");
                 if (shape.Line is { } line) said.Add($"lined with {((Paint?)line).Show(job.Swatches)}");
                 break;
             case CodeItem code:

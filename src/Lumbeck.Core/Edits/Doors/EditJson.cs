@@ -71,6 +71,7 @@ public static class EditJson
         (typeof(EdgeText), "edge-text"),
         (typeof(ShadowText), "shadow-text"),
         (typeof(BackText), "back-text"),
+        (typeof(PatternShape), "pattern-shape"),
         (typeof(FillShape), "fill-shape"),
         (typeof(LineShape), "line-shape"),
         (typeof(WeighLine), "weigh-line"),

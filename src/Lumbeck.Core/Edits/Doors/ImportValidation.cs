@@ -2,7 +2,10 @@ using System.Text.Json;
 
 namespace Lumbeck.Core.Edits.Doors;
 
-/// <summary>Makes an item that came from elsewhere one that could have been made here: every figure within the range its own edit would give it.</summary>
+/// <summary>
+/// Makes an item that came from elsewhere one that could have been made here: every figure within the range its own
+/// edit would give it.
+/// </summary>
 public static class ImportValidation
 {
     private static readonly Length Far = Length.FromMillimetres(5000);
@@ -21,8 +24,10 @@ public static class ImportValidation
             InkPaint { Ink: var i } when i.C is < 0 or > 10_000 || i.M is < 0 or > 10_000 || i.Y is < 0 or > 10_000 || i.K is < 0 or > 10_000 => throw No("an ink"),
             _ => p,
         };
-        if (!Enum.IsDefined(item.Hold.Panel) || !Enum.IsDefined(item.Hold.Box) || !Enum.IsDefined(item.Hold.Anchor) || !Enum.IsDefined(item.Blend)) throw No("where it hangs");
-        if (new[] { item.Hold.Dx, item.Hold.Dy, item.Width.Own, item.Height.Own }.Any(l => Length.Abs(l) > Far) || item.Width.Share is < 0 or > 10 || item.Height.Share is < 0 or > 10) throw No("a length");
+        if (!Enum.IsDefined(item.Hold.Panel) || !Enum.IsDefined(item.Hold.Box) || !Enum.IsDefined(item.Hold.Anchor) || !Enum.IsDefined(item.Blend))
+            throw No("where it hangs");
+        if (new[] { item.Hold.Dx, item.Hold.Dy, item.Width.Own, item.Height.Own }.Any(l => Length.Abs(l) > Far) || item.Width.Share is < 0 or > 10 || item.Height.Share is < 0 or > 10)
+            throw No("a length");
         if (item.Opacity is < 0 or > 100) throw No("its opacity");
         if (item.Unsound is { } what) throw No(what);
         item = item with { Turned = ((item.Turned % 360) + 360) % 360, Name = Plain.Line(item.Name) is { Length: <= NameItem.Most } n ? n : "" };
@@ -33,18 +38,26 @@ public static class ImportValidation
     /// <exception cref="Refusal">Something is not.</exception>
     public static void Job(Job job)
     {
-        if (job.Ticket is null || job.Swatches is null || job.Wraps is null or { Count: 0 or > 4 } || job.Looks is null) throw No("its parts");
-        if (Enum.GetValues<TicketFact>().Any(w => job.Ticket.Words(w) is not { Length: <= 300 } said || Plain.Line(said) != said)) throw No("a fact of its ticket");
-        if (job.Swatches.Count > 200 || job.Swatches.Any(s => s?.Id is null || s.Name is null || s.Asked is null or { Length: > 60 }) || job.Swatches.DistinctBy(s => s.Id).Count() != job.Swatches.Count) throw No("its swatches");
+        if (job.Ticket is null || job.Swatches is null || job.Wraps is null or { Count: 0 or > 4 } || job.Looks is null)
+            throw No("its parts");
+        if (Enum.GetValues<TicketFact>().Any(w => job.Ticket.Words(w) is not { Length: <= 300 } said || Plain.Line(said) != said))
+            throw No("a fact of its ticket");
+        if (job.Swatches.Count > 200 || job.Swatches.Any(s => s?.Id is null || s.Name is null || s.Asked is null or { Length: > 60 }) || job.Swatches.DistinctBy(s => s.Id).Count() != job.Swatches.Count)
+            throw No("its swatches");
+        if (job.Wraps.Where((w, n) => w?.Name != (n == 0 ? Core.Document.Job.Cover : Core.Document.Job.Case)).Any()) throw No("its wraps");
         foreach (var wrap in job.Wraps)
         {
-            if (wrap?.Tracing is { } tracing && (tracing.Picture is null || !tracing.Picture.IsSound || tracing.Strength is < 5 or > 100)) throw No("its tracing");
+            if (wrap?.Tracing is { } tracing && (tracing.Picture is null || !tracing.Picture.IsSound || tracing.Strength is < 5 or > 100))
+                throw No("its tracing");
             if (wrap?.Takes is null or { Count: 0 or > AddTake.Most } || wrap.Current is null) throw No("its takes");
-            if (wrap.Takes.Any(t => t?.Id is null || !Free.CanBe(t.Id)) || wrap.Takes.DistinctBy(t => t.Id).Count() < wrap.Takes.Count || wrap.Find(wrap.Current) is null) throw No("its takes");
+            if (wrap.Takes.Any(t => t?.Id is null || !Free.CanBe(t.Id)) || wrap.Takes.DistinctBy(t => t.Id).Count() < wrap.Takes.Count || wrap.Find(wrap.Current) is null)
+                throw No("its takes");
             foreach (var take in wrap.Takes)
             {
                 if (take?.Ground is null || take.Items is null || take.Items.Count > AddItem.Most || take.Name is null) throw No("a take");
-                if (take.Items.Any(i => i?.Id is null || i.Hold is null || i.Name is null || i.Group is null || !Free.CanBe(i.Id)) || take.Items.DistinctBy(i => i.Id).Count() != take.Items.Count) throw No("an item");
+                if (take.Ground.Pattern is { IsSound: false }) throw No("its ground");
+                if (take.Items.Any(i => i?.Id is null || i.Hold is null || i.Name is null || i.Group is null || !Free.CanBe(i.Id)) || take.Items.DistinctBy(i => i.Id).Count() != take.Items.Count)
+                    throw No("an item");
                 foreach (var item in take.Items)
                     if (!Same(Item(item, id => job.Swatches.Any(s => s.Id == id) ? id : null), item)) throw No($"the item {item.Id}");
             }
@@ -57,7 +70,8 @@ public static class ImportValidation
     }
 
     /// <summary>Whether two items are written alike; as records they would differ by the lists they hold.</summary>
-    private static bool Same(Item a, Item b) => JsonSerializer.SerializeToUtf8Bytes(a, JobJson.Options).AsSpan().SequenceEqual(JsonSerializer.SerializeToUtf8Bytes(b, JobJson.Options));
+    private static bool Same(Item a, Item b) =>
+        JsonSerializer.SerializeToUtf8Bytes(a, JobJson.Options).AsSpan().SequenceEqual(JsonSerializer.SerializeToUtf8Bytes(b, JobJson.Options));
 
     private static Refusal No(string what) => new("paste", $"{what} can’t be taken in, being out of all range: nothing was changed");
 }

@@ -4,7 +4,7 @@ namespace Lumbeck.Core.Edits.OfCovers;
 public abstract record GroundEdit(int Wrap) : Edit
 {
     protected abstract string Fact { get; }
-    protected abstract Ground On(Ground ground);
+    protected abstract Fill On(Fill ground);
     public override string Says(Job before) => "ground";
     protected override Job On(Job job)
     {
@@ -18,24 +18,24 @@ public abstract record GroundEdit(int Wrap) : Edit
 public sealed record PaintGround(Paint? Paint, int Wrap = 0) : GroundEdit(Wrap)
 {
     protected override string Fact => "paint";
-    protected override Ground On(Ground ground) => ground with { Paint = Paint };
+    protected override Fill On(Fill ground) => ground with { Paint = Paint };
 }
 
 /// <summary>Lays a drawn paper over the ground, or takes it away.</summary>
-public sealed record LayPaper(PaperDesign? Paper, int Wrap = 0) : GroundEdit(Wrap)
+public sealed record LayPaper(Pattern? Paper, int Wrap = 0) : GroundEdit(Wrap)
 {
     protected override string Fact => "paper";
-    protected override Ground On(Ground ground) => ground with { Paper = Paper };
+    protected override Fill On(Fill ground) => ground with { Pattern = Paper };
 }
 
 /// <summary>An edit of the paper that lies on the ground.</summary>
 public abstract record PaperEdit(int Wrap) : GroundEdit(Wrap)
 {
     public override string Says(Job before) => $"{Fact} of the ground's paper";
-    protected abstract PaperDesign On(PaperDesign paper);
-    protected override Ground On(Ground ground) => ground with
+    protected abstract Pattern On(Pattern paper);
+    protected override Fill On(Fill ground) => ground with
     {
-        Paper = On(ground.Paper ?? throw new Refusal(GroundPath.Of(Wrap, Fact), "no paper lies on the ground: pick one first")),
+        Pattern = On(ground.Pattern ?? throw new Refusal(GroundPath.Of(Wrap, Fact), "no paper lies on the ground: pick one first")),
     };
 }
 
@@ -43,11 +43,11 @@ public abstract record PaperEdit(int Wrap) : GroundEdit(Wrap)
 public sealed record SeedPaper(int Seed, int Wrap = 0) : PaperEdit(Wrap)
 {
     protected override string Fact => "seed";
-    protected override PaperDesign On(PaperDesign paper) => paper with { Seed = Seed };
+    protected override Pattern On(Pattern paper) => paper with { Seed = Seed };
 }
 
-public sealed record PaintPaper(Paint Lines, int Wrap = 0) : PaperEdit(Wrap)
+public sealed record PaintPaper(Paint Lines, int Wrap = 0, int Slot = 0) : PaperEdit(Wrap)
 {
     protected override string Fact => "lines";
-    protected override PaperDesign On(PaperDesign paper) => paper with { Paint = Lines };
+    protected override Pattern On(Pattern paper) => paper with { Paints = paper.Paints.SetItem(Slot, Lines) };
 }

@@ -1,6 +1,9 @@
 namespace Lumbeck.Core.Edits.OfCovers;
 
-/// <summary>An edit of a wrap's takes, its alternative designs. The one that lies on the bench is the one that is checked and pressed.</summary>
+/// <summary>
+/// An edit of a wrap's takes, its alternative designs. The one that lies on the bench is the one that is checked and
+/// pressed.
+/// </summary>
 public abstract record TakeEdit(int Wrap) : Edit
 {
     protected abstract Wrap On(Wrap wrap);
@@ -9,7 +12,8 @@ public abstract record TakeEdit(int Wrap) : Edit
         ? throw new Refusal("takes", "this job has no such wrap")
         : job with { Wraps = job.Wraps.SetItem(Wrap, On(job.Wraps[Wrap])) };
 
-    protected static Take At(Wrap wrap, string take) => wrap.Find(take) ?? throw new Refusal("takes", "this take was removed in the meantime");
+    protected static Take At(Wrap wrap, string take) =>
+        wrap.Find(take) ?? throw new Refusal("takes", "this take was removed in the meantime");
 
     protected static string FreeName(Wrap wrap, string name, string? except = null) => Plain.Line(name) switch
     {
@@ -32,7 +36,8 @@ public sealed record AddTake(int Wrap, string New, string Name) : TakeEdit(Wrap)
     protected override Wrap On(Wrap wrap)
     {
         if (wrap.Takes.Count >= Most) throw new Refusal("takes", $"a wrap holds up to {Most} takes: remove one first");
-        if (!Free.CanBe(New) || wrap.Find(New) is not null) throw new Refusal("takes", $"a take can’t have the id `{LengthText.Clip(New)}`");
+        if (!Free.CanBe(New) || wrap.Find(New) is not null)
+            throw new Refusal("takes", $"a take can’t have the id `{LengthText.Clip(New)}`");
         return wrap with { Takes = wrap.Takes.Add(wrap.Take with { Id = New, Name = FreeName(wrap, Name) }), Current = New };
     }
 }

@@ -27,7 +27,8 @@ public sealed record RemoveItem(string Item) : Edit
     protected override Job On(Job job)
     {
         var item = job.Item(Item) ?? throw Job.Gone(Item);
-        if (item.Locked) throw new Refusal($"item/{Item}", $"this {item.Kind.ToLower(CultureInfo.InvariantCulture)} is locked: unlock it first");
+        if (item.Locked)
+            throw new Refusal($"item/{Item}", $"this {item.Kind.ToLower(CultureInfo.InvariantCulture)} is locked: unlock it first");
         var (wrap, take) = Items.On(job, Item);
         return job.With(wrap, take with { Items = take.Items.Remove(item) });
     }

@@ -7,18 +7,27 @@ public abstract record ShapeEdit(string Item) : ItemEdit(Item)
     protected override Item On(Item item, Job job) => On(item as ShapeItem ?? throw Items.Wrong(item));
 }
 
-/// <summary>Fills a shape, or takes its fill away.</summary>
+/// <summary>Paints what fills a shape, or takes its paint away.</summary>
 public sealed record FillShape(string Item, Paint? Fill) : ShapeEdit(Item)
 {
     protected override string Fact => "fill";
-    protected override ShapeItem On(ShapeItem shape) => shape with { Fill = Fill };
+    protected override ShapeItem On(ShapeItem shape) => shape with { Fill = Core.Art.Patterns.Fill.Of(Fill, shape.Fill?.Pattern) };
+}
+
+/// <summary>Fills a shape with a pattern, over its paint, or takes the pattern away.</summary>
+public sealed record PatternShape(string Item, Pattern? Pattern) : ShapeEdit(Item)
+{
+    protected override string Fact => "pattern";
+    protected override ShapeItem On(ShapeItem shape) =>
+        shape is LineItem ? throw Items.Wrong(shape) : shape with { Fill = Fill.Of(shape.Fill?.Paint, Pattern) };
 }
 
 /// <summary>Lines a shape, at 1 pt where it had no weight yet, or takes its line away.</summary>
 public sealed record LineShape(string Item, Paint? Line) : ShapeEdit(Item)
 {
     protected override string Fact => "line";
-    protected override ShapeItem On(ShapeItem shape) => shape with { Line = Line, LineWidth = Line is not null && shape.LineWidth.IsZero ? Length.FromPoints(1) : shape.LineWidth };
+    protected override ShapeItem On(ShapeItem shape) =>
+        shape with { Line = Line, LineWidth = Line is not null && shape.LineWidth.IsZero ? Length.FromPoints(1) : shape.LineWidth };
 }
 
 public sealed record WeighLine(string Item, Length Width) : ShapeEdit(Item)
@@ -58,8 +67,10 @@ public sealed record ShapePolygon(string Item, int? Corners = null, decimal? Wai
     protected override string Fact => Corners is not null ? "corners" : "waist";
     protected override ShapeItem On(ShapeItem shape)
     {
-        if (Corners is < PolygonItem.Least or > PolygonItem.Most) throw new Refusal($"item/{Item}/corners", $"{Corners} corners can't be drawn: from {PolygonItem.Least} to {PolygonItem.Most}");
-        if (Waist is < 0 or > 100) throw new Refusal($"item/{Item}/waist", $"a waist of {Waist.Value.ToString(CultureInfo.InvariantCulture)} % can't be drawn: from 0 for a polygon to 100 %");
+        if (Corners is < PolygonItem.Least or > PolygonItem.Most)
+            throw new Refusal($"item/{Item}/corners", $"{Corners} corners can't be drawn: from {PolygonItem.Least} to {PolygonItem.Most}");
+        if (Waist is < 0 or > 100)
+            throw new Refusal($"item/{Item}/waist", $"a waist of {Waist.Value.ToString(CultureInfo.InvariantCulture)} % can't be drawn: from 0 for a polygon to 100 %");
         if (shape is PictureItem picture) return picture with { Corners = Corners ?? picture.Corners, Waist = Waist ?? picture.Waist };
         var polygon = shape as PolygonItem ?? throw Items.Wrong(shape);
         return polygon with { Corners = Corners ?? polygon.Corners, Waist = Waist ?? polygon.Waist };
@@ -81,7 +92,8 @@ public sealed record RulePlate(string Item, Length? Inner = null, int? Rules = n
     protected override ShapeItem On(ShapeItem shape)
     {
         if (Inner < Length.Zero) throw new Refusal($"item/{Item}/inner", "an inner line can't lie outside the plate: type 0 for none");
-        if (Rules is < 0 or > PlateItem.MostRules) throw new Refusal($"item/{Item}/rules", $"{Rules} rules can't be drawn: from 0 to {PlateItem.MostRules}");
+        if (Rules is < 0 or > PlateItem.MostRules)
+            throw new Refusal($"item/{Item}/rules", $"{Rules} rules can't be drawn: from 0 to {PlateItem.MostRules}");
         var plate = shape as PlateItem ?? throw Items.Wrong(shape);
         return plate with { Inner = Inner ?? plate.Inner, Rules = Rules ?? plate.Rules };
     }

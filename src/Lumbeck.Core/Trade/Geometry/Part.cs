@@ -13,6 +13,8 @@ public enum Part
     [JsonStringEnumMemberName("front-flap")] FrontFlap,
     [JsonStringEnumMemberName("back-fore-edge")] BackForeEdge,
     [JsonStringEnumMemberName("front-fore-edge")] FrontForeEdge,
+    /// <summary>A page of an inside.</summary>
+    [JsonStringEnumMemberName("page")] Page,
 }
 
 public static class Parts
@@ -95,10 +97,18 @@ public sealed record Zone(ZoneKind Kind, Part Panel, Box Box, string Reason);
 public sealed record Panel(Part Part, Box Face, Box Safe, Box Edge, Turn Turn, bool CarriesText = true);
 
 /// <summary>
-/// One printed sheet: its regions, folds, panels and zones, all measured from its upper left corner. <paramref name="Safe"/> is
-/// what the knife can't reach, folds not minded.
+/// All that art knows of where it is: a flat thing that is printed and cut, its panels and zones, measured from its upper left corner.
+/// A binding makes sheets, an inside's grid makes pages.
 /// </summary>
-public sealed record Sheet(Size Size, Box Trim, Box Safe, ImmutableArray<Region> Regions, ImmutableArray<Length> Folds, ImmutableArray<Length> FoldsAcross, ImmutableArray<Panel> Panels, ImmutableArray<Zone> Zones)
+/// <param name="Size">With bleed or turn-in.</param>
+/// <param name="Trim">What is left when it is cut.</param>
+/// <param name="Safe">What the knife can't reach, folds not minded.</param>
+/// <param name="Folds">Where it is folded upright, from the left; none of a page.</param>
+/// <param name="FoldsAcross">Where it is folded level, from the head.</param>
+/// <param name="Panels">The faces that carry items.</param>
+/// <param name="Zones">Parts with a rule.</param>
+public record Surface(
+    Size Size, Box Trim, Box Safe, ImmutableArray<Length> Folds, ImmutableArray<Length> FoldsAcross, ImmutableArray<Panel> Panels, ImmutableArray<Zone> Zones)
 {
     public Box Whole => new(Length.Zero, Length.Zero, Size.Width, Size.Height);
 
@@ -106,3 +116,9 @@ public sealed record Sheet(Size Size, Box Trim, Box Safe, ImmutableArray<Region>
 
     public Zone? Zone(ZoneKind kind, Part part) => Zones.FirstOrDefault(z => z.Kind == kind && z.Panel == part);
 }
+
+/// <summary>One printed sheet of a cover, with its strips from left to right.</summary>
+public sealed record Sheet(
+    Size Size, Box Trim, Box Safe, ImmutableArray<Region> Regions, ImmutableArray<Length> Folds, ImmutableArray<Length> FoldsAcross,
+    ImmutableArray<Panel> Panels, ImmutableArray<Zone> Zones)
+    : Surface(Size, Trim, Safe, Folds, FoldsAcross, Panels, Zones);

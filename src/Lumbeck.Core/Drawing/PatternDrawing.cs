@@ -1,0 +1,75 @@
+using System.Collections.Concurrent;
+
+namespace Lumbeck.Core.Drawing;
+
+/// <summary>Patterns, and all that is drawn in paint slots, as marks.</summary>
+public static class PatternDrawing
+{
+    /// <summary>A pattern over a window.</summary>
+    /// <param name="pattern">The pattern.</param>
+    /// <param name="swatches">The job's.</param>
+    /// <param name="x">Its origin, in points.</param>
+    /// <param name="y">Its origin, in points.</param>
+    /// <param name="window">What is to be covered, in points.</param>
+    public static IEnumerable<Mark> Draw(Pattern pattern, IReadOnlyList<Swatch> swatches, double x, double y, Bounds window) =>
+        Known(pattern, x, y, window).SelectMany(d => Marks(d, pattern.Paints, swatches));
+
+    /// <summary>What is drawn, in points, as marks.</summary>
+    public static IEnumerable<Mark> Marks(Drawn drawn, IReadOnlyList<Paint> paints, IReadOnlyList<Swatch> swatches)
+    {
+        switch (drawn)
+        {
+            case Area a:
+                yield return PaintedMarks.Filled(a.Shape, paints[a.Slot], swatches, 0, 0);
+                break;
+            case Line l:
+                yield return PaintedMarks.Lined(l.Shape, l.Width, paints[l.Slot], swatches) with { Dash = l.Dash };
+                break;
+            case Repeated r:
+                // What is in a finishing ink is repeated by itself.
+                foreach (var marks in ByFinish(r.Symbol.SelectMany(s => Marks(s, paints, swatches))))
+                    yield return new RepeatedMark(marks, r.Places) { Finish = marks[0].Finish };
+                break;
+        }
+    }
+
+    /// <summary>Marks in stretches that are all in one finishing ink, or all in none.</summary>
+    public static IEnumerable<ImmutableArray<Mark>> ByFinish(IEnumerable<Mark> marks)
+    {
+        var stretch = ImmutableArray.CreateBuilder<Mark>();
+        foreach (var mark in marks)
+        {
+            if (stretch.Count > 0 && stretch[0].Finish != mark.Finish) { yield return stretch.ToImmutable(); stretch.Clear(); }
+            stretch.Add(mark);
+        }
+        if (stretch.Count > 0) yield return stretch.ToImmutable();
+    }
+
+    /// <summary>Drawings of late: one takes a few milliseconds, and most edits leave it alone.</summary>
+    private static readonly ConcurrentDictionary<(Pattern, double, double, Bounds), IReadOnlyList<Drawn>> Drawings = new();
+
+    private static IReadOnlyList<Drawn> Known(Pattern pattern, double x, double y, Bounds window)
+    {
+        if (Drawings.Count > 64) Drawings.Clear();
+        // Its paints don't change what is drawn.
+        return Drawings.GetOrAdd((pattern with { Paints = [] }, x, y, window), _ =>
+        {
+            var mm = Length.FromMillimetres(1).Points;
+            var asked = new Bounds((window.Left - x) / mm, (window.Top - y) / mm, (window.Right - x) / mm, (window.Bottom - y) / mm);
+            return [.. pattern.Draw(asked).Select(d => InPoints(d, mm, x, y))];
+        });
+    }
+
+    private static Drawn InPoints(Drawn drawn, double mm, double x, double y) => drawn switch
+    {
+        Area a => a with { Shape = Scaled(a.Shape, mm, x, y) },
+        Line l => l with { Shape = Scaled(l.Shape, mm, x, y) },
+        Repeated r => new Repeated(
+            [.. r.Symbol.Select(s => InPoints(s, mm, 0, 0))],
+            [.. r.Places.Select(p => p with { E = (p.E * mm) + x, F = (p.F * mm) + y })]),
+        _ => drawn,
+    };
+
+    private static Outline Scaled(Outline shape, double mm, double x, double y) =>
+        new(shape.Strokes, [.. shape.Points.Select((p, i) => (p * mm) + (i % 2 == 0 ? x : y))]);
+}
