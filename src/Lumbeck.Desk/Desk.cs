@@ -166,7 +166,17 @@ public sealed class Desk
     }
 
     /// <summary>Steps back before the last gesture; stays where there is nothing before it, and where the same asking stepped already.</summary>
-    public OnBench StepBack(string slug, string session, string? asked = null) => Step(slug, session, asked, (w, r) => w.StepBack(r));
+    /// <param name="slug">The job.</param>
+    /// <param name="session">Who steps back.</param>
+    /// <param name="asked">The asking's own id.</param>
+    /// <param name="since">The tick from which on steps of others are not taken back unasked; null takes back whosever it is.</param>
+    /// <exception cref="Conflict">The last step is another session's, made since then; nothing was changed.</exception>
+    public OnBench StepBack(string slug, string session, string? asked = null, long? since = null) => Step(slug, session, asked, (w, r) =>
+    {
+        if (since is { } tick && w.MadeBy(r) is var by && by.Session != session && by.Tick > tick)
+            throw new Conflict("step", _store.Revision(r).Says, "", "");
+        return w.StepBack(r);
+    });
 
     /// <summary>Steps forward again, likewise.</summary>
     public OnBench StepForward(string slug, string session, string? asked = null) => Step(slug, session, asked, (w, r) => w.StepForward(r));
@@ -215,11 +225,15 @@ public sealed class Desk
         if (request.Base is not { } tick || tick >= head.Tick || !w.OthersSince(job, tick, request.Session)) return;
         if (w.RevisionAt(job, tick) is not { } revision) return;
         var seen = w.Load(revision);
-        Job mine;
         // What could not be done then is refused for what it is now, not for who came first.
-        try { mine = edit.Apply(seen); }
-        catch (Refusal) { return; }
-        if (Overtaken.Of(seen, now, mine) is { } both) throw new Conflict(both.Path, both.Label, both.Theirs, both.Yours);
+        if (Made(edit, seen) is not { } mine) return;
+        if (Overtaken.Of(seen, now, mine, Made(edit, now)) is { } both) throw new Conflict(both.Path, both.Label, both.Theirs, both.Yours);
+    }
+
+    private static Job? Made(Edit edit, Job job)
+    {
+        try { return edit.Apply(job); }
+        catch (Refusal) { return null; }
     }
 
     private void RefuseMissing(Job now, Job next)

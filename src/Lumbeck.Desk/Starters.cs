@@ -107,8 +107,8 @@ public static class Starters
     }
 
     /// <summary>
-    /// A frame of a picture's own proportions in the middle of a panel, as large as the panel lets it be at six tenths
-    /// of its width.
+    /// A frame of a picture's own proportions in the middle of a panel: as large as the file says where that fits and is
+    /// sharp, else as large as it stays sharp, within the panel; a drawing at six tenths of the panel's width.
     /// </summary>
     public static PictureItem Pictured(Job job, Part panel, string id, Picture picture, int wrap = 0)
     {
@@ -116,8 +116,18 @@ public static class Starters
         var frame = new PictureItem { Id = id, Hold = at, Picture = picture, Width = Span.Full, Height = Span.Full };
         var sheet = job.SheetOf(frame, wrap);
         if (Placement.Of(frame, sheet) is not { } room) throw new Refusal("picture", $"this binding has no {panel.Say()} to put it on");
-        var wide = Length.Min(0.6m * room.Box.Width, (decimal)picture.Wide / picture.High * room.Box.Height);
-        return frame with { Width = new(wide), Height = new((decimal)picture.High / picture.Wide * wide) };
+        var shape = (decimal)picture.Wide / picture.High;
+        var most = Length.Min(room.Box.Width, shape * room.Box.Height);
+        var sharp = Length.FromInches((decimal)picture.Wide / job.Ticket.House.PictureCaution);
+        var wide = picture switch
+        {
+            { IsDrawing: true } => Length.Min(0.6m * room.Box.Width, most),
+            { PerInch: { } said } when Length.FromInches(picture.Wide / said) is var own && own <= most && own <= sharp => own,
+            _ => Length.Min(sharp, most),
+        };
+        // What has too few pixels for anything is still large enough to be seen and taken hold of.
+        wide = Length.Max(wide, Length.Min(most, Length.FromMillimetres(10)));
+        return frame with { Width = new(wide), Height = new((1 / shape) * wide) };
     }
 
     /// <summary>Type as tall as the spine's safe band carries, at most 24 pt.</summary>

@@ -37,6 +37,11 @@ public sealed class Writing
     public bool OthersSince(string job, long tick, string session) =>
         _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM head WHERE job = @job AND tick > @tick AND session <> @session)", new { job, tick, session }, _tx);
 
+    /// <summary>Who made a revision, and at which tick it came on the bench.</summary>
+    public (string Session, long Tick) MadeBy(long revision) => _c.QuerySingle<(string, long)>(
+        "SELECT session, (SELECT COALESCE(MIN(tick), 0) FROM head WHERE revision = @revision AND job = r.job) FROM revision r WHERE id = @revision",
+        new { revision }, _tx);
+
     public void AddJob(string id, string slug, Job first, string session)
     {
         var at = _store.Now();

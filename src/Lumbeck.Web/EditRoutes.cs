@@ -29,7 +29,7 @@ public static class EditRoutes
         {
             var (on, stepped) = ask switch
             {
-                StepBy { Way: Way.Back } => (desk.StepBack(slug, sent.Session, sent.Id), "Stepped back: now after "),
+                StepBy { Way: Way.Back } => (desk.StepBack(slug, sent.Session, sent.Id, sent.Base is null ? null : sent.Opened), "Stepped back: now after "),
                 StepBy => (desk.StepForward(slug, sent.Session, sent.Id), "Stepped forward: "),
                 _ => (desk.Apply(slug, new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Sheet)), sent.Base, sent.Gesture)), ""),
             };

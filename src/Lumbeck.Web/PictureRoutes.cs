@@ -30,7 +30,7 @@ public static class PictureRoutes
         return (new(parts[0], parts.Length > 1 && Enum.TryParse<Intent>(parts[1], out var intent) && Enum.IsDefined(intent) ? intent : Intent.Relative), parts.Length > 2);
     }
 
-    private static async Task<IResult> TakeIn(string slug, string? name, string? item, string? panel, string? sheet, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> TakeIn(string slug, [AsParameters] Dropped at, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
     {
         if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
             size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
@@ -40,18 +40,13 @@ public static class PictureRoutes
         try
         {
             _ = desk.Job(slug);
-            var picture = await desk.Pictures.TakeIn(http.Request.Body, name ?? "", http.RequestAborted);
+            var picture = await desk.Pictures.TakeIn(http.Request.Body, at.Name ?? "", http.RequestAborted);
             var id = "picture-" + Guid.NewGuid().ToString("n")[..8];
-            desk.Apply(slug, new(Guid.NewGuid().ToString(), "picture", job =>
-            {
-                if (item is not null && job.Item(item) is PictureItem) { id = item; return new HangPicture(item, picture); }
-                var wrap = Asking.WrapOf(job, sheet);
-                var part = Parts.TryParse(panel ?? "", out var p) ? p : Part.Front;
-                return new AddItem(Starters.Pictured(job, part, id, picture, wrap), Wrap: wrap);
-            }));
+            desk.Apply(slug, new(Guid.NewGuid().ToString(), at.Session ?? "picture", job => at.Make(job, picture, ref id), at.Base));
             return Results.Json(new { item = id });
         }
         catch (Refusal r) { return Answers.Refused(r); }
+        catch (Conflict c) { return Answers.Overtaken(c); }
         catch (OperationCanceledException) { return Results.Empty; }
     }
 

@@ -88,4 +88,64 @@ public sealed class PictureTests(Browser browser)
         browser.Tick.ShouldBe(tick);
         Back();
     }
+
+    private const string Brought = """
+        const [kind, ...files] = arguments;
+        const data = new DataTransfer();
+        for (const [name, bytes] of files) data.items.add(new File([Uint8Array.from(atob(bytes), c => c.charCodeAt(0))], name, { type: 'image/jpeg' }));
+        const at = document.querySelector('#hits [data-pick=blurb]').getBoundingClientRect();
+        const where = { clientX: at.x + 20, clientY: at.bottom + 40, bubbles: true, cancelable: true };
+        const sheet = document.getElementById('sheet');
+        sheet.dispatchEvent(new PointerEvent('pointermove', where));
+        if (kind === 'drop') sheet.dispatchEvent(new DragEvent('drop', { dataTransfer: data, ...where }));
+        else {
+          if (kind !== 'paste') data.setData('text/plain', kind);
+          document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+        }
+        """;
+
+    private object[] Bytes(string name, int wide, int high) => [name, Convert.ToBase64String(File.ReadAllBytes(Made(name, wide, high)))];
+
+    [Fact]
+    public void Several_files_come_in_beside_one_another_and_what_is_pasted_lies_where_the_pointer_was()
+    {
+        browser.Go("/jobs/orrin/wrap");
+        IReadOnlyList<PictureItem> pictures() => [.. Saved().Job.Items.OfType<PictureItem>().Where(p => p.Hold.Panel == Part.Back)];
+        var texts = Saved().Job.Items.OfType<TextItem>().Count();
+        browser.Script(Brought, "drop", Bytes("one.jpg", 300, 200), Bytes("two.jpg", 200, 300));
+        browser.Until(() => pictures().Count == 2);
+        pictures().Select(p => p.Picture!.Name).ShouldBe(["one.jpg", "two.jpg"], ignoreOrder: true);
+        pictures().Select(p => p.Hold).Distinct().Count().ShouldBe(2);
+
+        browser.Until(() => browser.Tick == Saved().Tick);
+        browser.Script(Brought, "paste", Bytes("three.jpg", 120, 120));
+        browser.Until(() => pictures().Count == 3);
+
+        browser.Until(() => browser.Tick == Saved().Tick);
+        browser.Script(Brought, "A line from elsewhere,\nand another");
+        browser.Until(() => Saved().Job.Items.OfType<TextItem>().Count() == texts + 1);
+        var text = Saved().Job.Items.OfType<TextItem>().Last();
+        (text.Words, text.Hold.Panel, text.Starter).ShouldBe(("A line from elsewhere,\nand another", Part.Back, false));
+
+        // On a picture that hangs there another is laid, and only with Alt in its place.
+        browser.Until(() => browser.Tick == Saved().Tick);
+        const string onto = """
+            const data = new DataTransfer();
+            data.items.add(new File([Uint8Array.from(atob(arguments[1]), c => c.charCodeAt(0))], arguments[0], { type: 'image/jpeg' }));
+            const hit = document.querySelector('#hits [data-pick=' + arguments[2] + ']');
+            const at = hit.getBoundingClientRect();
+            hit.dispatchEvent(new DragEvent('drop', { dataTransfer: data, altKey: arguments[3], clientX: at.x + 9, clientY: at.y + 9, bubbles: true, cancelable: true }));
+            """;
+        var hung = pictures()[0];
+        var four = Bytes("four.jpg", 90, 60);
+        browser.Script(onto, four[0], four[1], hung.Id, false);
+        browser.Until(() => pictures().Count == 4);
+        pictures().Single(p => p.Id == hung.Id).Picture.ShouldBe(hung.Picture);
+        browser.Until(() => browser.Tick == Saved().Tick);
+        browser.Script(onto, four[0], four[1], hung.Id, true);
+        browser.Until(() => pictures().Single(p => p.Id == hung.Id).Picture!.Name == "four.jpg");
+        browser.Until(() => browser.Tick == Saved().Tick);
+        for (var n = 0; n < 6; n++) Back();
+        pictures().ShouldBeEmpty();
+    }
 }

@@ -21,13 +21,24 @@ public sealed record SwatchAddress(string Swatch, string Member) : Address
 public sealed record WrapAddress(int Wrap, string Member) : Address;
 
 /// <summary>A fact of a take: its name, its ground's paint or paper, the order of its items.</summary>
-public sealed record TakeAddress(int Wrap, string Take, string Member) : Address;
+public sealed record TakeAddress(int Wrap, string Take, string Member) : Address
+{
+    /// <summary>What is done to a take is meant for the one that lies on the bench.</summary>
+    public override bool Meets(Address other) => this == other || other is WrapAddress { Member: "current" } w && w.Wrap == Wrap;
+}
 
 /// <summary>An item of a take, or one of its facts (<c>style.size</c>); all of it, and whether it is there, where that is empty.</summary>
 public sealed record ItemAddress(int Wrap, string Take, string Item, string Member) : Address
 {
-    public override bool Meets(Address other) => other is ItemAddress i && (i.Wrap, i.Take, i.Item) == (Wrap, Take, Item)
-        && (i.Member == Member || i.Member.Length == 0 || Member.Length == 0);
+    public override bool Meets(Address other) => other switch
+    {
+        ItemAddress i => (i.Wrap, i.Take, i.Item) == (Wrap, Take, Item) && (Same(i.Member, Member) || i.Member.Length == 0 || Member.Length == 0),
+        WrapAddress { Member: "current" } w => w.Wrap == Wrap,
+        _ => false,
+    };
+
+    /// <summary>A run of letters is of the words as they were.</summary>
+    private static bool Same(string a, string b) => a == b || (a is "words" or "runs" && b is "words" or "runs");
 }
 
 /// <summary>A rule that the job goes without.</summary>

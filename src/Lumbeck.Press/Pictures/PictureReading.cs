@@ -40,10 +40,19 @@ public static class PictureReading
             var space = image.Interpretation switch { Enums.Interpretation.Cmyk => PictureSpace.Cmyk, Enums.Interpretation.Bw or Enums.Interpretation.Grey16 => PictureSpace.Gray, _ => PictureSpace.Rgb };
             // A profile that is none is let go of: it says nothing of what the numbers mean.
             var carries = image.Contains("icc-profile-data") ? Colour.IccProfile.Read((byte[])image.Get("icc-profile-data")) : null;
-            return new(hash, name, turned ? high : wide, turned ? wide : high, !image.HasAlpha()) { Space = space, Profile = space == PictureSpace.Cmyk && carries is { Space: "CMYK" } ? carries.Description : "" };
+            return new(hash, name, turned ? high : wide, turned ? wide : high, !image.HasAlpha())
+            {
+                Space = space,
+                Profile = space == PictureSpace.Cmyk && carries is { Space: "CMYK" } ? carries.Description : "",
+                PerInch = Says(image),
+            };
         }
         catch (VipsException) { throw No($"{name} is damaged or breaks off: save it anew"); }
     }
+
+    /// <summary>The resolution that the file says; libvips has a pixel a millimetre where it says none.</summary>
+    private static decimal? Says(Image image) =>
+        image.Xres is > 1.2 and < 300 && Math.Abs(image.Xres - image.Yres) < 0.01 ? Math.Round((decimal)(image.Xres * 25.4), 1) : null;
 
     /// <summary>A file by the one decoder its first bytes ask for; pixels come in order, so that no more than a strip of them is held.</summary>
     /// <param name="path">The file.</param>

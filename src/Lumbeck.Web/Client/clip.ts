@@ -2,7 +2,8 @@
 import { post } from './post';
 import { picked, send, tell } from './queue';
 import type { Copying } from './wire';
-import { pointedAt } from './view';
+import { takeHere } from './pictures';
+import { pointedAt, pointer } from './view';
 import { choose } from './app';
 
 const typing = (e: Event) => e.target instanceof Element && e.target.closest('input,textarea,select') !== null;
@@ -31,9 +32,15 @@ for (const way of ['copy', 'cut'])
 document.addEventListener('paste', e => {
   if (!onWrap || typing(e)) return;
   const text = e.clipboardData?.getData('text/plain') ?? '';
-  if (!text.includes('lumbeck-items')) return;
+  const files = [...(e.clipboardData?.files ?? [])].filter(f => f.type.startsWith('image/'));
+  if (text.includes('lumbeck-items')) { e.preventDefault(); return paste(text); }
+  // From elsewhere: a picture, or words, onto the panel pointed at.
+  if (files.length > 0) { e.preventDefault(); return takeHere(files); }
+  if (text.trim().length === 0) return;
   e.preventDefault();
-  paste(text);
+  const id = `text-${crypto.randomUUID().slice(0, 8)}`;
+  const { panel, x, y } = pointer();
+  send({ is: 'add-words', item: id, words: text, panel: panel ?? 'front', ...(panel ? { x, y } : {}) }, { done: () => choose([id]) });
 });
 
 /** Pastes items, onto the panel pointed at where the pointer lies on one. */

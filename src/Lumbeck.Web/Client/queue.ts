@@ -13,6 +13,8 @@ const body = document.body;
 const base = body.dataset.base ?? ''; // the job's or house's own address
 
 let tick = Number(body.dataset.tick ?? 0);
+/** The tick that this page was opened at. */
+const opened = tick;
 // Ids of picked items, parted by commas, the one picked last at the end; after an @ the letters that are picked in it, while it is typed in.
 let shown: string | null = body.dataset.open || null; // what the page shows as picked
 let wanted: string | null = shown;                    // what it should show
@@ -68,6 +70,9 @@ export function write(path: string, text: string, how: How = {}): void {
 /** What is asked, with what the page shows meanwhile. */
 const sent = (id: string, ask: Ask, more: Partial<Sent> = {}): Sent =>
   ({ id, session, seen: tick, place: body.dataset.place as Place, sheet: body.dataset.sheet ?? '', tried: false, ask, ...more });
+
+/** What the page shows, for whatever is sent by another way. */
+export const seenNow = () => ({ session, base: String(tick) });
 
 /** Whether anything has not been answered yet. */
 export const pending = () => waiting.length > 0;
@@ -132,7 +137,7 @@ async function leave(entry: Entry): Promise<boolean> {
   const { id, ask, how, over } = entry;
   let answer: Response;
   try {
-    answer = await post(`${base}/edit`, sent(id, ask, { base: over ? null : tick, gesture: how.gesture ?? null, open: shown, tried }));
+    answer = await post(`${base}/edit`, sent(id, ask, { base: over ? null : tick, opened, gesture: how.gesture ?? null, open: shown, tried }));
   } catch {
     tell('The server does not answer. What you did is kept here and sent again.');
     return false;
@@ -287,7 +292,10 @@ function conflict(c: Problem, ask: Ask, how: How): void {
   const n = notice();
   n.dataset.asks = 'true';
   const words = document.createElement('p');
-  words.textContent = `${c.label} was changed elsewhere in the meantime: it now says ${theirs || 'nothing'}; you typed ${yours || 'nothing'}.`;
+  const step = ask.is === 'step';
+  words.textContent = step
+    ? `The last step was made elsewhere: ${c.label}.`
+    : `${c.label} was changed elsewhere in the meantime: it now says ${theirs || 'nothing'}; you typed ${yours || 'nothing'}.`;
   const choice = (text: string, act: () => void) => {
     const b = document.createElement('button');
     b.type = 'button';
@@ -296,7 +304,9 @@ function conflict(c: Problem, ask: Ask, how: How): void {
     b.onclick = () => { n.remove(); act(); };
     return b;
   };
-  n.append(words, choice(`Keep ${short(theirs)}`, () => { undirty(); void news().then(settle); }), choice(`Use ${short(yours)}`, () => put({ id: crypto.randomUUID(), ask, how, over: true })));
+  const again = () => put({ id: crypto.randomUUID(), ask, how, over: true });
+  if (step) n.append(words, choice('Leave it', () => {}), choice('Take it back', again));
+  else n.append(words, choice(`Keep ${short(theirs)}`, () => { undirty(); void news().then(settle); }), choice(`Use ${short(yours)}`, again));
   undirty();
   void news();
 }

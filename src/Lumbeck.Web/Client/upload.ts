@@ -4,8 +4,13 @@ import { tell } from './queue';
 
 let sending = false;
 
+function saidOf(request: XMLHttpRequest): string {
+  const none = 'This file could not be taken in.';
+  try { return (JSON.parse(request.responseText) as { detail?: string }).detail ?? none; } catch { return none; }
+}
+
 /** Sends a file; `done` is given the answer where it is a good one. What goes wrong is told. */
-export function upload(file: File, address: string, query: Record<string, string>, reading: string, done: (answer: XMLHttpRequest) => void): void {
+export function upload(file: File, address: string, query: Record<string, string>, reading: string, done: (answer: XMLHttpRequest) => void, ended: () => void = () => {}): void {
   if (sending) return tell('One file at a time: the last is still on its way.');
   sending = true;
   let lost = false;
@@ -20,12 +25,10 @@ export function upload(file: File, address: string, query: Record<string, string
   request.onloadend = () => {
     sending = false;
     document.getElementById('notice')?.remove();
-    if (lost) return tell('The server does not answer.');
-    if (request.status === 0) return;
-    if (request.status < 300) return done(request);
-    let said = 'This file could not be taken in.';
-    try { said = (JSON.parse(request.responseText) as { detail?: string }).detail ?? said; } catch { /* no sentence came with it */ }
-    tell(said);
+    if (lost) tell('The server does not answer.');
+    else if (request.status >= 300) tell(saidOf(request));
+    else if (request.status > 0) done(request);
+    ended();
   };
   request.onerror = () => { lost = true; };
   progress(`Taking in ${file.name}…`);

@@ -61,6 +61,12 @@ export function pointedAtScreen(e: { clientX: number; clientY: number }): string
   return pointedAt();
 }
 
+/** A point of the screen, in points of the sheet. */
+export const pointOfSheet = (e: { clientX: number; clientY: number }) => toSheet({ svg: sheet!, toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) }, e);
+
+/** The panel pointed at last, if any, and where. */
+export const pointer = () => ({ panel: pointedAt(), x: over.x, y: over.y });
+
 export const nearer = () => zoom(1 / 1.25);
 export const farther = () => zoom(1.25);
 

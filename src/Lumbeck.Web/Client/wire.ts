@@ -14,6 +14,7 @@ export type Ask =
   | { is: 'write-each'; items: string[]; fact: string; text: string }
   | { is: 'span-words'; item: string; marks: number[] }
   | { is: 'add'; item: string; kind: string; panel: string }
+  | { is: 'add-words'; item: string; words: string; panel: string; x?: number | null; y?: number | null }
   | { is: 'add-swatch'; swatch: string }
   | { is: 'palette'; item: string; new: string }
   | { is: 'harmony'; swatch: string; number: number; new: string }
@@ -35,4 +36,4 @@ export type Ask =
   | { is: 'mend'; finding: string }
   | { is: 'step'; way: Way };
 
-export type Sent = { id: string; session: string; base?: number | null; gesture?: string | null; seen: number; place: Place; open?: string | null; sheet?: string | null; tried: boolean; ask?: Ask | null };
+export type Sent = { id: string; session: string; base?: number | null; opened?: number | null; gesture?: string | null; seen: number; place: Place; open?: string | null; sheet?: string | null; tried: boolean; ask?: Ask | null };

@@ -18,10 +18,11 @@ public sealed class StepsModel(Desk.Desk desk) : PageModel
 
     public IActionResult OnGet(string slug, long? before, bool named) => Show(slug, before, named);
 
-    public IActionResult OnPostBring(string slug, long revision)
+    public IActionResult OnPostBring(string slug, long revision, long tick)
     {
         try
         {
+            if (desk.Tick(slug) != tick) throw new Refusal("steps", "The cover was changed since this page was opened. What is there now is shown first below; bring the step back again if you still want it.");
             desk.Apply(slug, new(Guid.NewGuid().ToString(), "steps", _ => desk.BringBack(slug, revision)));
             return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/wrap");
         }

@@ -38,6 +38,7 @@ public sealed record Asking(Job Job, Desk.Desk Desk, string Slug, int Wrap)
 [JsonDerivedType(typeof(WriteEach), "write-each")]
 [JsonDerivedType(typeof(SpanWords), "span-words")]
 [JsonDerivedType(typeof(AddNew), "add")]
+[JsonDerivedType(typeof(AddWords), "add-words")]
 [JsonDerivedType(typeof(AddNewSwatch), "add-swatch")]
 [JsonDerivedType(typeof(TakePalette), "palette")]
 [JsonDerivedType(typeof(AddHarmony), "harmony")]

@@ -14,6 +14,8 @@ public sealed record Sent
     public string Session { get; init; } = "";
     /// <summary>The tick it was asked at; null goes ahead whatever others did since.</summary>
     public long? Base { get; init; }
+    /// <summary>The tick that the page was opened at: what others did since is not taken back unasked.</summary>
+    public long? Opened { get; init; }
     /// <summary>What is asked under one gesture is one step back.</summary>
     public string? Gesture { get; init; }
     /// <summary>The tick that the browser shows: the answer is the difference from there.</summary>

@@ -47,6 +47,21 @@ public sealed record Paste(string Text, string New, string? Panel = null) : Ask
     public override Edit Make(Asking at) => new PasteItems(Clip.Read(Text), New, at.Wrap, Parts.TryParse(Panel ?? "", out var onto) ? onto : null);
 }
 
+/// <summary>Adds words from elsewhere as a text of its own, on a panel; about a point of the sheet where one is given.</summary>
+public sealed record AddWords(string Item, string Words, string Panel, double? X = null, double? Y = null) : Ask
+{
+    public override Edit Make(Asking at)
+    {
+        var words = Plain.Text(Words.ReplaceLineEndings("\n")).Trim();
+        if (words.Length == 0) throw No("there are no words in what was pasted");
+        if (words.Length > TextItem.LongestWords) throw No($"{words.Length} letters are more than a text holds: up to {TextItem.LongestWords}");
+        var text = ((TextItem)Starters.Item(at.Job, "text", PanelOf(Panel), Item, at.Wrap)) with { Words = words, Starter = false, Fit = Fitting.Grow };
+        var add = new AddItem(text, Wrap: at.Wrap);
+        if (X is not { } x || Y is not { } y) return add;
+        return new Together([add, new LayItem(Item, Points(Item, x), Points(Item, y))], add.Says(at.Job));
+    }
+}
+
 /// <summary>Adds an item of a kind to a panel, under an id.</summary>
 public sealed record AddNew(string Item, string Kind, string Panel) : Ask
 {

@@ -35,10 +35,12 @@ public sealed record Picture(string Hash, string Name, int Wide, int High, bool 
     public PictureSpace Space { get; init; }
     /// <summary>The name of the printing condition that a CMYK picture carries within; empty where it carries none.</summary>
     public string Profile { get; init; } = "";
+    /// <summary>Pixels an inch that the file says it has; null where it says none.</summary>
+    public decimal? PerInch { get; init; }
     /// <summary>Paths instead of pixels: sharp at any size.</summary>
     public bool IsDrawing { get; init; }
 
     /// <summary>Whether it can be a picture that was kept: by its hash, with a name and a size.</summary>
     [JsonIgnore]
-    public bool IsSound => Hash is { Length: 64 } && Hash.All(char.IsAsciiHexDigitLower) && Name is not null && Profile is not null && Wide > 0 && High > 0 && Enum.IsDefined(Space);
+    public bool IsSound => Hash is { Length: 64 } && Hash.All(char.IsAsciiHexDigitLower) && Name is not null && Profile is not null && Wide > 0 && High > 0 && Enum.IsDefined(Space) && PerInch is null or > 0 and <= 10_000;
 }
