@@ -22,7 +22,9 @@ public sealed class Desk
     /// <param name="told">Is told what is strange in the store and read all the same.</param>
     public Desk(string folder, TimeProvider clock, bool demo = true, Action<string>? told = null)
     {
-        _store = new(folder, clock) { Told = told ?? (_ => { }) };
+        told ??= _ => { };
+        DataFolder.Prepare(folder, told);
+        _store = new(folder, clock) { Told = told };
         Files = new(Path.Combine(_store.Folder, "files"));
         Houses = new(_store);
         Pictures = new(_store);
@@ -31,7 +33,7 @@ public sealed class Desk
         Kept = new KeptDesk(Pictures, Shelf);
         Checks = new(this);
         Pictures.Stated += _composed.Clear;
-        Works = new(new(_store.Folder, clock), WorkKinds.Of(this));
+        Works = new(new(_store.Folder, clock, told), WorkKinds.Of(this));
         if (demo) _store.Alone(() => { if (_store.Jobs().Count == 0) DemoBench.Load(this); });
     }
 

@@ -142,7 +142,8 @@ public static class HouseDesk
     private static KnownHouse Keep(this Desk desk, House house, string says)
     {
         var taken = desk.Houses.All().Select(r => r.House).Concat(HouseFile.Shipped.Keys).ToHashSet();
-        if (taken.Count >= Most) throw new Refusal("house", $"{Most} houses are kept: put one away first");
+        // What is put away does not count.
+        if (desk.Houses.All().Count(r => r.State is not null) >= Most) throw new Refusal("house", $"{Most} houses of your own are kept: put one away first");
         var wanted = string.Concat(house.Id.ToLowerInvariant().Where(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-'));
         wanted = wanted.Length == 0 ? "house" : wanted[..Math.Min(30, wanted.Length)];
         var id = wanted;

@@ -67,7 +67,7 @@ public static partial class Packing
                 var note = about.Pictures.FirstOrDefault(p => p?.Hash == picture.Hash);
                 var known = desk.Pictures.Has(picture.Hash);
                 var taken = await desk.Pictures.TakeIn(new Limited(s, Math.Min(entry.Length, PictureReading.MostBytes) + 1), note?.Name ?? picture.Name, default);
-                if (taken with { Name = picture.Name } != picture) throw No($"the picture {picture.Name} is not the one its job means");
+                if (taken with { Name = picture.Name, PerInch = picture.PerInch } != picture) throw No($"the picture {picture.Name} is not the one its job means");
                 if (!known && note is not null) desk.Pictures.Say(picture.Hash, note.Source, note.Maker, note.Licence);
             }
             if (zip.GetEntry(ProfileFile) is not null && ProfileDesk.NameOf(desk.Profiles.TakeIn(Read(zip, ProfileFile), ProfileFile).Hash) != job.Ticket.House.Profile) throw No("its colour profile is not the one its house means");

@@ -33,10 +33,23 @@ public sealed class WorkStore
 
     /// <param name="folder">The data folder.</param>
     /// <param name="clock">Gives work its time.</param>
-    public WorkStore(string folder, TimeProvider clock)
+    /// <param name="tell">Is told where what was queued can't be read.</param>
+    public WorkStore(string folder, TimeProvider clock, Action<string>? tell = null)
     {
         _clock = clock;
         _connection = new SqliteConnectionStringBuilder { DataSource = Path.Combine(folder, "work.db"), DefaultTimeout = 30 }.ToString();
+        try { Begin(); }
+        // SQLITE_CORRUPT and SQLITE_NOTADB.
+        catch (SqliteException e) when (e.SqliteErrorCode is 11 or 26)
+        {
+            SqliteConnection.ClearAllPools();
+            DataFolder.PutAsideWork(folder, tell ?? (_ => { }), damaged: true);
+            Begin();
+        }
+    }
+
+    private void Begin()
+    {
         Do(c => c.Execute(
             """
             CREATE TABLE IF NOT EXISTS work (

@@ -48,6 +48,7 @@ public static class LumbeckHost
         builder.Services.AddScoped<PartialRenderer>();
         builder.Services.AddScoped<ScreenMaker>();
         builder.Services.AddScoped<HouseScreens>();
+        builder.Services.AddHostedService<Sweeper>();
 
         var app = builder.Build();
         app.UseHostFiltering();

@@ -1,3 +1,4 @@
+using Lumbeck.Store;
 using Microsoft.Data.Sqlite;
 
 namespace Lumbeck.Desk.Tests;
@@ -61,5 +62,97 @@ public sealed class SpoiltTests : IDisposable
         one.Places().ShouldAllBe(p => p.On != null);
         FaceId.TryParse(row.Id, out var face).ShouldBeTrue();
         one.Job("tidewatcher").Composed.Sheets[0].Scene.Piece("title")!.Marks.OfType<GlyphMark>().ShouldContain(g => g.Face == face);
+    }
+
+    private static readonly DateTimeOffset Later = DateTimeOffset.UtcNow.AddHours(3);
+
+    private string Put(string name, string what = "junk")
+    {
+        var path = Path.Combine(_folder, name);
+        Directory.CreateDirectory(Path.GetDirectoryName(path)!);
+        File.WriteAllText(path, what);
+        return path;
+    }
+
+    [Theory]
+    [InlineData(false)]
+    [InlineData(true)]
+    public void A_queue_that_is_junk_is_put_aside_and_told_and_the_program_begins(bool within)
+    {
+        _ = new Desk(_folder, TimeProvider.System);
+        SqliteConnection.ClearAllPools();
+        var work = Path.Combine(_folder, "work.db");
+        foreach (var left in (string[])[work + "-wal", work + "-shm"]) File.Delete(left);
+        var junk = within ? [.. "SQLite format 3\0"u8, .. new byte[4000]] : "no database, but long enough to be one"u8.ToArray();
+        File.WriteAllBytes(work, junk);
+        var told = new List<string>();
+        var desk = new Desk(_folder, TimeProvider.System, told: told.Add);
+        told.ShouldHaveSingleItem().ShouldContain("work.db.damaged-1");
+        File.ReadAllBytes(work + ".damaged-1").ShouldBe(junk);
+        desk.Jobs().Count.ShouldBe(6);
+        desk.Works.ShouldNotBeNull();
+    }
+
+    [Fact]
+    public void A_key_that_is_none_is_put_aside_and_told()
+    {
+        var key = Put("keys/key-0.xml", "<key");
+        Put("keys/key-1.xml", "<!DOCTYPE key [<!ENTITY a 'b'>]><key>&a;</key>");
+        var good = Put("keys/key-2.xml", "<key id=\"2\"/>");
+        var told = new List<string>();
+        _ = new Desk(_folder, TimeProvider.System, told: told.Add);
+        told.Count.ShouldBe(2);
+        File.Exists(key).ShouldBeFalse();
+        File.Exists(key + ".damaged-1").ShouldBeTrue();
+        File.Exists(good).ShouldBeTrue();
+    }
+
+    [Fact]
+    public void A_database_that_is_missing_beside_a_full_folder_or_is_none_is_said_and_nothing_is_written()
+    {
+        Put("pictures/" + new string('a', 64));
+        var said = Should.Throw<Refusal>(() => new Desk(_folder, TimeProvider.System));
+        said.Message.ShouldContain("lumbeck.db is missing from it, and pictures in it are not empty");
+        Directory.GetFiles(_folder).ShouldBeEmpty();
+        var database = Put("lumbeck.db", "no database, but long enough to be one");
+        Should.Throw<Refusal>(() => new Desk(_folder, TimeProvider.System)).Message.ShouldContain("is damaged");
+        File.ReadAllText(database).ShouldStartWith("no database");
+    }
+
+    [Fact]
+    [System.Runtime.Versioning.UnsupportedOSPlatform("windows")]
+    public void The_folder_and_what_is_in_it_are_the_owner_s_alone()
+    {
+        File.SetUnixFileMode(_folder, (UnixFileMode)0b111_111_111);
+        _ = new Desk(_folder, TimeProvider.System);
+        File.GetUnixFileMode(_folder).ShouldBe((UnixFileMode)0b111_000_000);
+        File.GetUnixFileMode(Path.Combine(_folder, "keys")).ShouldBe((UnixFileMode)0b111_000_000);
+        Directory.GetFiles(_folder).Where(f => !f.EndsWith(".lock", StringComparison.Ordinal)).Select(f => File.GetUnixFileMode(f)).Distinct().ShouldBe([(UnixFileMode)0b110_000_000]);
+    }
+
+    [Fact]
+    public void What_uploads_left_is_swept_and_previews_have_a_ceiling()
+    {
+        string[] left = [Put("incoming/a"), Put("previews/incoming/b"), Put("grown/0123456789abcdef")];
+        var kept = Put("grown/picture-100-1.jpg", new('x', 50));
+        List<string> previews = [.. Enumerable.Range(0, 10).Select(n => Put($"previews/p{n}.webp", new('x', 100)))];
+        foreach (var (file, n) in previews.Select((f, n) => (f, n))) File.SetLastWriteTimeUtc(file, DateTime.UtcNow.AddMinutes(n - 100));
+
+        DataFolder.Sweep(_folder, DateTimeOffset.UtcNow);
+        left.ShouldAllBe(f => File.Exists(f), "they may still be written");
+        DataFolder.Sweep(_folder, Later, mostPreviews: 600);
+        left.ShouldAllBe(f => !File.Exists(f));
+        File.Exists(kept).ShouldBeTrue();
+        // The oldest go, down to four fifths of what may be.
+        previews.Select(File.Exists).ShouldBe([.. Enumerable.Range(0, 10).Select(n => n >= 6)]);
+    }
+
+    [Fact]
+    public void Houses_put_away_do_not_count()
+    {
+        var desk = new Desk(_folder, TimeProvider.System, demo: false);
+        for (var n = 0; n < 210; n++) desk.PutAway(desk.CopyHouse("tern").House.Id);
+        desk.CopyHouse("tern").House.Name.ShouldBe("Tern & Tallow, own rules");
+        desk.HousesPutAway().Count.ShouldBe(210);
     }
 }

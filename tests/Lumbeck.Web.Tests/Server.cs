@@ -21,8 +21,25 @@ public sealed partial class Server : IDisposable
         do line = _process.StandardOutput.ReadLine() ?? throw new InvalidOperationException("The server ended: " + _process.StandardError.ReadToEnd());
         while (!line.StartsWith("Lumbeck is open at ", StringComparison.Ordinal));
         Address = new(line["Lumbeck is open at ".Length..]);
-        _ = _process.StandardOutput.ReadToEndAsync();
         _ = _process.StandardError.ReadToEndAsync();
+        // What went wrong is logged there.
+        _ = Task.Run(async () => { while (await _process.StandardOutput.ReadLineAsync() is { } said) lock (_errors) _errors.Add(said); });
+    }
+
+    private readonly List<string> _errors = [];
+
+    /// <summary>What went wrong within, each with the first line of ours that it went through.</summary>
+    public IReadOnlyList<string> Errors
+    {
+        get
+        {
+            lock (_errors)
+                return
+                [
+                    .. _errors.Select((line, n) => (line, n)).Where(l => l.line.Contains("Exception: ", StringComparison.Ordinal))
+                        .Select(l => l.line.Trim() + " " + _errors.Skip(l.n).FirstOrDefault(e => e.Contains("at Lumbeck.", StringComparison.Ordinal))?.Trim()).Distinct(),
+                ];
+        }
     }
 
     public Uri Address { get; }

@@ -20,6 +20,9 @@ public static class JobJson
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new CaliperJson(), new FaceJson(), new IsbnJson() },
     };
 
+    /// <summary>For what comes from elsewhere: what is missing, or null where something must be, is refused.</summary>
+    public static JsonSerializerOptions AtTheDoor { get; } = new(Options) { RespectNullableAnnotations = true, RespectRequiredConstructorParameters = true };
+
     /// <summary>A job in the current form.</summary>
     public static byte[] Write(Job job) => StoredForm.Stamp(JsonSerializer.SerializeToUtf8Bytes(job, Options));
 
@@ -46,7 +49,7 @@ public static class JobJson
     public static Job Read(ReadOnlySpan<byte> json, Action<string>? unread = null)
     {
         var plain = StoredForm.Unstamped(json, Steps);
-        try { return Job(plain, Options); }
+        try { return Job(plain, unread is null ? AtTheDoor : Options); }
         catch (JsonException)
         {
             var job = Job(plain, Lenient);

@@ -14,6 +14,15 @@ public static class Free
             if ($"{word} {n.ToString(CultureInfo.InvariantCulture)}" is var name && !taken(name)) return name;
     }
 
+    /// <summary>An id as it is wanted, numbered from 2 where it is taken; “id” where it is none.</summary>
+    public static string Id(string wanted, Func<string, bool> taken)
+    {
+        if (!CanBe(wanted)) wanted = "id";
+        var (free, stem) = (wanted, wanted[..Math.Min(30, wanted.Length)]);
+        for (var n = 2; taken(free); n++) free = string.Create(CultureInfo.InvariantCulture, $"{stem}-{n}");
+        return free;
+    }
+
     /// <summary>A name as it is wanted, numbered from 2 where it is taken.</summary>
     public static string Like(string wanted, Func<string, bool> taken) => taken(wanted) ? Numbered(wanted, taken, 2) : wanted;
 }

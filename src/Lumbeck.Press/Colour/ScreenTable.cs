@@ -33,7 +33,14 @@ public sealed class ScreenTable
     }
 
     /// <exception cref="Refusal">No such profile is here.</exception>
-    public static ScreenTable Of(string profile) => Made.GetOrAdd(profile, p => new(() => new(p))).Value;
+    public static ScreenTable Of(string profile)
+    {
+        // A table is 250 kB; a maker has few printers.
+        if (Made.Count > MostTables && !Made.ContainsKey(profile)) Made.Clear();
+        return Made.GetOrAdd(profile, p => new(() => new(p))).Value;
+    }
+
+    private const int MostTables = 32;
 
     /// <summary>Four bytes of ink a pixel as three of sRGB.</summary>
     public byte[] ToRgb(byte[] inks)

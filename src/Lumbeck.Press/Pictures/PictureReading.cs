@@ -13,6 +13,12 @@ public static class PictureReading
     /// <summary>Longest side and most pixels; a file that must be decoded whole at once (progressive, interlaced) may have a third of them.</summary>
     public const int MostSide = 30_000, MostPixels = 120_000_000;
 
+    /// <summary>Most bytes of pixels that are held at once.</summary>
+    private const int MostWhole = 120_000_000;
+
+    /// <summary>Most bytes of words and notes in a PNG, which its reader unpacks one by one.</summary>
+    private const long MostNotes = 2_000_000;
+
     // Nothing is asked for twice in a row here: what a past picture was decoded to is not kept.
     static PictureReading() => Cache.Max = 0;
 
@@ -30,7 +36,8 @@ public static class PictureReading
             var (wide, high) = (image.Width, image.Height);
             if (wide > MostSide || high > MostSide) throw No($"{name} is {wide} × {high} pixels: a side may have up to {MostSide}");
             var whole = image.Contains("jpeg-multiscan") || image.Contains("interlaced");
-            var most = whole ? MostPixels / 3 : MostPixels;
+            // What comes in passes is held whole, in all of its bytes.
+            var most = whole ? MostWhole / PixelBytes(image) : MostPixels;
             if ((long)wide * high > most) throw No($"{name} is {wide} × {high} pixels, {(long)wide * high / 1_000_000} million: up to {most / 1_000_000} million can be taken in{(whole ? " of a progressive or interlaced file; save it as a plain one" : "")}");
             if (image.Interpretation is not (Enums.Interpretation.Srgb or Enums.Interpretation.Rgb or Enums.Interpretation.Rgb16 or Enums.Interpretation.Bw or Enums.Interpretation.Grey16 or Enums.Interpretation.Cmyk) || image.Bands is < 1 or > 5)
                 throw No($"{name} is in a colour space that isn’t taken in: save it in RGB, gray or CMYK");
@@ -50,6 +57,25 @@ public static class PictureReading
         catch (VipsException) { throw No($"{name} is damaged or breaks off: save it anew"); }
     }
 
+    private static int PixelBytes(Image image) => image.Bands * (image.Format is Enums.BandFormat.Ushort or Enums.BandFormat.Short ? 2 : image.Format is Enums.BandFormat.Uchar ? 1 : 4);
+
+    /// <summary>How many bytes a PNG has beside its pixels and its profile (PNG, third edition, 11.3).</summary>
+    private static long Notes(string path)
+    {
+        using var f = File.OpenRead(path);
+        f.Position = 8;
+        var head = new byte[8];
+        long notes = 0;
+        while (f.ReadAtLeast(head, 8, throwOnEndOfStream: false) == 8)
+        {
+            long length = System.Buffers.Binary.BinaryPrimitives.ReadUInt32BigEndian(head);
+            // A small letter first: a chunk that pixels don't need.
+            if ((head[4] & 0x20) != 0 && !head.AsSpan(4).SequenceEqual("iCCP"u8)) notes += length;
+            f.Position = Math.Min(f.Length, f.Position + length + 4);
+        }
+        return notes;
+    }
+
     /// <summary>The resolution that the file says; libvips has a pixel a millimetre where it says none.</summary>
     private static decimal? Says(Image image) =>
         image.Xres is > 1.2 and < 300 && Math.Abs(image.Xres - image.Yres) < 0.01 ? Math.Round((decimal)(image.Xres * 25.4), 1) : null;
@@ -66,6 +92,8 @@ public static class PictureReading
         return head switch
         {
             [0xFF, 0xD8, 0xFF, ..] => Jpeg(path, wide),
+            [0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A, ..] when Notes(path) is > MostNotes and var notes =>
+                throw No($"{name} carries {notes / 1_000_000} MB of words beside its pixels: save it without them"),
             [0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A, ..] => Image.Pngload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential),
             [0x52, 0x49, 0x46, 0x46, _, _, _, _, 0x57, 0x45, 0x42, 0x50] => Image.Webpload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential),
             [0x49, 0x49, 0x2A, 0x00, ..] or [0x4D, 0x4D, 0x00, 0x2A, ..] => Image.Tiffload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential),

@@ -25,11 +25,11 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
 
     public Task<IActionResult> OnGetAsync(string? id, string? key) => Show(id, key, null);
 
-    public IActionResult OnPostCopy(string id) => Act(() => $"/houses/{desk.CopyHouse(id).House.Id}?key=name");
+    public Task<IActionResult> OnPostCopyAsync(string id) => Act(id, () => $"/houses/{desk.CopyHouse(id).House.Id}?key=name");
 
-    public IActionResult OnPostAway(string id) => Act(() => { desk.PutAway(id); return "/houses"; });
+    public Task<IActionResult> OnPostAwayAsync(string id) => Act(id, () => { desk.PutAway(id); return "/houses"; });
 
-    public IActionResult OnPostOut(string id) => Act(() => { desk.TakeOut(id); return $"/houses/{Uri.EscapeDataString(id)}"; });
+    public Task<IActionResult> OnPostOutAsync(string id) => Act(null, () => { desk.TakeOut(id); return $"/houses/{Uri.EscapeDataString(id)}"; });
 
     public async Task<IActionResult> OnPostImportAsync(string? id, IFormFile? file)
     {
@@ -41,10 +41,11 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
         catch (Refusal r) { return await Show(id, null, $"Not brought in: {r.Message}."); }
     }
 
-    private IActionResult Act(Func<string> act)
+    /// <summary>Does it and goes there; what can't be done is said on the house's page.</summary>
+    private async Task<IActionResult> Act(string? id, Func<string> act)
     {
         try { return Redirect(act()); }
-        catch (Refusal) { return NotFound(); }
+        catch (Refusal r) { return await Show(id, null, r.Message.Capital() + "."); }
     }
 
     private async Task<IActionResult> Show(string? id, string? key, string? problem)

@@ -4,7 +4,7 @@ namespace Lumbeck.Core.Art.Patterns;
 /// What fills a shape, a plate or the ground: a paint, a pattern, or a pattern over a paint. Without a paint, what lies
 /// under it shows between the pattern's marks.
 /// </summary>
-public sealed record Fill(Paint? Paint, Pattern? Pattern = null)
+public sealed record Fill(Paint? Paint = null, Pattern? Pattern = null)
 {
     /// <summary>A paint and a pattern as one; null where there is neither.</summary>
     public static Fill? Of(Paint? paint, Pattern? pattern) => paint is null && pattern is null ? null : new(paint, pattern);

@@ -21,7 +21,7 @@ public sealed record Clip([property: JsonPropertyName("lumbeck-items")] int Vers
     {
         if (text.Length > Longest) throw No($"{text.Length / 1_000_000} million letters are more than a cover’s items");
         Clip? clip;
-        try { clip = JsonSerializer.Deserialize<Clip>(text, JobJson.Options); }
+        try { clip = JsonSerializer.Deserialize<Clip>(text, JobJson.AtTheDoor); }
         catch (Exception e) when (e is JsonException or NotSupportedException or ArgumentException or InvalidOperationException or OverflowException) { throw No("what was pasted are no items of a cover"); }
         if (clip is not { Version: 1, Items: not null, Swatches: not null } || clip.Items.Any(i => i is null || i.Hold is null || i.Name is null || i.Group is null) || clip.Swatches.Any(s => s is null || s.Id is null || s.Name is null)) throw No("what was pasted are no items of a cover");
         if (clip.Items.Count > AddItem.Most) throw No($"{Many.Items(clip.Items.Count)} were pasted: a cover holds up to {AddItem.Most}");
@@ -50,7 +50,7 @@ public sealed record PasteItems(Clip Clip, string New, int Wrap = 0, Part? Over 
         foreach (var s in Clip.Swatches)
         {
             var here = job.Swatches.FirstOrDefault(x => x.Name.Equals(s.Name, StringComparison.OrdinalIgnoreCase));
-            if (here is null) job = new AddSwatch(here = s with { Id = Free.Like(s.Id, id => job.Swatches.Any(x => x.Id == id)) }).Apply(job);
+            if (here is null) job = new AddSwatch(here = s with { Id = Free.Id(s.Id, id => job.Swatches.Any(x => x.Id == id)) }).Apply(job);
             names[s.Id] = here.Id;
         }
         var taken = job.Wraps[Wrap].Take.Items.Select(i => i.Group).ToHashSet();

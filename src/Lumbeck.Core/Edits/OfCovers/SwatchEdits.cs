@@ -6,6 +6,7 @@ public sealed record AddSwatch(Swatch New) : Edit
     protected override Job On(Job job)
     {
         if (job.Swatches.Count >= 200) throw new Refusal("swatch", "a job holds up to 200 swatches");
+        if (!Free.CanBe(New.Id)) throw new Refusal("swatch", $"`{LengthText.Clip(New.Id)}` can’t name a swatch: use small letters, digits and hyphens");
         Swatches.Named(job, New.Id, New.Name);
         return job with { Swatches = job.Swatches.Add(New) };
     }
