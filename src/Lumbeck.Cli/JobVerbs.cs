@@ -22,10 +22,10 @@ internal static class JobVerbs
             List<OnBench> jobs = [.. places.Select(x => x.On).OfType<OnBench>()];
             foreach (var spoilt in places.Where(x => x.On is null)) Console.Error.WriteLine($"{spoilt.Slug} can’t be shown: {spoilt.Problem}");
             if (p.GetValue(AsJson))
-                Say.Json(jobs.Select(j => new { id = j.JobId, slug = j.Slug, title = j.Job.Ticket.Title, house = j.Job.Ticket.House.Name, pages = j.Job.Ticket.Pages, revision = j.Revision, stops = j.Composed.Readiness.Stops, cautions = j.Composed.Readiness.Cautions, notes = j.Composed.Readiness.Notes }));
+                Say.Json(jobs.Select(j => new { id = j.JobId, slug = j.Slug, title = j.Job.Ticket.Title, house = j.Job.Ticket.House.Name, pages = j.Job.Ticket.Pages, pages_raised = j.Composed.Geometry.Spine.Pages, revision = j.Revision, stops = j.Composed.Readiness.Stops, cautions = j.Composed.Readiness.Cautions, notes = j.Composed.Readiness.Notes }));
             else if (jobs.Count == 0) Console.WriteLine("The bench is empty.");
             else
-                foreach (var j in jobs) Console.WriteLine($"{j.Slug,-16} {j.Job.Ticket.Title}, {j.Job.Ticket.Pages} pages, {j.Job.Ticket.House.Name}: {j.Composed.SaysReady}");
+                foreach (var j in jobs) Console.WriteLine($"{j.Slug,-16} {j.Job.Ticket.Title}, {j.Job.Ticket.Pages} pages{(j.Composed.Geometry.Spine.Pages == j.Job.Ticket.Pages ? "" : $", raised to {j.Composed.Geometry.Spine.Pages}")}, {j.Job.Ticket.House.Name}: {j.Composed.SaysReady}");
             return 0;
         });
         return c;

@@ -39,7 +39,7 @@ public static class Colours
     /// <exception cref="Refusal">It begins as a colour and can't be read on.</exception>
     public static string InInks(this Desk desk, Job job, string path, string text)
     {
-        if (path.Split('/')[^1] is not ("fill" or "line" or "ink" or "paint" or "lines")) return text;
+        if (Facts.Find(job, path) is not { TakesColour: true }) return text;
         try { return Asked.Read(text) is { } asked ? desk.ColourOf(job.Ticket.House).Mix(asked).ToString() : text; }
         catch (Refusal r) { throw r.At(path); }
     }

@@ -137,7 +137,8 @@ public sealed class Desk
     }
 
     /// <summary>
-    /// Applies an edit to what is on the bench. An id that was applied before is answered again, not applied again; an edit that changes nothing leaves no revision.
+    /// Applies an edit to what is on the bench. An id that was applied before is answered again, not applied again; an
+    /// edit that changes nothing leaves no revision.
     /// </summary>
     /// <exception cref="Refusal">What was asked can't be made; nothing was changed.</exception>
     /// <exception cref="Conflict">Another session changed the same fact since the request's base; nothing was changed.</exception>
@@ -167,7 +168,10 @@ public sealed class Desk
         return new(row.Id, row.Slug, head.Tick, after is null ? Compose(head.Revision) : Keep(after));
     }
 
-    /// <summary>Steps back before the last gesture; stays where there is nothing before it, and where the same asking stepped already.</summary>
+    /// <summary>
+    /// Steps back before the last gesture; stays where there is nothing before it, and where the same asking stepped
+    /// already.
+    /// </summary>
     /// <param name="slug">The job.</param>
     /// <param name="session">Who steps back.</param>
     /// <param name="asked">The asking's own id.</param>
@@ -202,7 +206,8 @@ public sealed class Desk
         return Job(address);
     }
 
-    internal JobRow Row(string slugOrId) => _store.Find(slugOrId) ?? throw new Refusal("job", $"no job is called `{LengthText.Clip(slugOrId)}`: `lumbeck jobs` lists them");
+    internal JobRow Row(string slugOrId) =>
+        _store.Find(slugOrId) ?? throw new Refusal("job", $"no job is called `{LengthText.Clip(slugOrId)}`: `lumbeck jobs` lists them");
 
     private OnBench Bench(JobRow row)
     {
@@ -244,7 +249,8 @@ public sealed class Desk
             if (picture.Picture is { } p && (now.Item(picture.Id) as PictureItem)?.Picture != p && !Pictures.Has(p.Hash))
                 throw new Refusal($"item/{picture.Id}/picture", $"the picture {p.Name} is not in this drawer: put it in again");
         foreach (var tracing in next.Wraps.Select(w => w.Tracing?.Picture).OfType<Picture>())
-            if (now.Wraps.All(w => w.Tracing?.Picture != tracing) && !Pictures.Has(tracing.Hash)) throw new Refusal("ground/tracing", $"the picture {tracing.Name} is not in this drawer: put it in again");
+            if (now.Wraps.All(w => w.Tracing?.Picture != tracing) && !Pictures.Has(tracing.Hash))
+                throw new Refusal("ground/tracing", $"the picture {tracing.Name} is not in this drawer: put it in again");
     }
 
     internal Composed Keep(Composed composed)

@@ -39,7 +39,8 @@ public static class HouseDesk
     }
 
     /// <summary>Houses put away, by id and name.</summary>
-    public static IReadOnlyList<string> HousesPutAway(this Desk desk) => [.. desk.Houses.All().Where(r => r.State is null).Select(r => r.House)];
+    public static IReadOnlyList<string> HousesPutAway(this Desk desk) =>
+        [.. desk.Houses.All().Where(r => r.State is null).Select(r => r.House)];
 
     /// <summary>The house of this id or name, or null.</summary>
     public static KnownHouse? FindHouse(this Desk desk, string idOrName) =>
@@ -74,7 +75,8 @@ public static class HouseDesk
     public static KnownHouse EditHouse(this Desk desk, string id, string editId, string keyName, string text)
     {
         var key = HouseKeys.Find(keyName) ?? throw new Refusal(keyName, $"a house has no `{LengthText.Clip(keyName)}`");
-        if (key.Name == "id" || desk.House(id).Ships) throw new Refusal(keyName, $"{desk.House(id).House.Name} ships with Lumbeck and stays as it is: copy it, and change the copy");
+        if (key.Name == "id" || desk.House(id).Ships)
+            throw new Refusal(keyName, $"{desk.House(id).House.Name} ships with Lumbeck and stays as it is: copy it, and change the copy");
         desk.Houses.Change(id, editId, row =>
         {
             if (row?.State is null) throw new Refusal("house", "this house was put away in the meantime: take it out again");
@@ -143,7 +145,8 @@ public static class HouseDesk
     {
         var taken = desk.Houses.All().Select(r => r.House).Concat(HouseFile.Shipped.Keys).ToHashSet();
         // What is put away does not count.
-        if (desk.Houses.All().Count(r => r.State is not null) >= Most) throw new Refusal("house", $"{Most} houses of your own are kept: put one away first");
+        if (desk.Houses.All().Count(r => r.State is not null) >= Most)
+            throw new Refusal("house", $"{Most} houses of your own are kept: put one away first");
         var wanted = string.Concat(house.Id.ToLowerInvariant().Where(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-'));
         wanted = wanted.Length == 0 ? "house" : wanted[..Math.Min(30, wanted.Length)];
         var id = wanted;
@@ -155,13 +158,15 @@ public static class HouseDesk
     private static string FreeName(this Desk desk, string wanted)
     {
         var name = wanted;
-        for (var n = 2; desk.AllHouses().Any(k => k.House.Name.Equals(name, StringComparison.OrdinalIgnoreCase)); n++) name = string.Create(CultureInfo.InvariantCulture, $"{wanted} {n}");
+        for (var n = 2; desk.AllHouses().Any(k => k.House.Name.Equals(name, StringComparison.OrdinalIgnoreCase)); n++)
+            name = string.Create(CultureInfo.InvariantCulture, $"{wanted} {n}");
         return name;
     }
 
     private static void Named(this Desk desk, House house)
     {
         if (house.Name.Length is 0 or > 80) throw new Refusal("name", "a house needs a name of up to 80 letters");
-        if (desk.AllHouses().Any(k => k.House.Id != house.Id && k.House.Name.Equals(house.Name, StringComparison.OrdinalIgnoreCase))) throw new Refusal("name", $"there is a house `{house.Name}` already: take another name");
+        if (desk.AllHouses().Any(k => k.House.Id != house.Id && k.House.Name.Equals(house.Name, StringComparison.OrdinalIgnoreCase)))
+            throw new Refusal("name", $"there is a house `{house.Name}` already: take another name");
     }
 }

@@ -32,10 +32,13 @@ public static partial class Packing
         var rows = hashes.Select(h => desk.Pictures.Find(h) ?? throw new Refusal("picture", $"a picture of this job is not in the drawer any more ({h[..12]}…)")).ToList();
         Put(zip, About, s => JsonSerializer.Serialize(s, new Pack(1, on.Job.Ticket.Title, on.Slug, [.. rows.Select(r => new PackedPicture(r.Hash, r.Name, r.Source, r.Maker, r.Licence))]), JobJson.Options));
         Put(zip, JobFile, s => s.Write(JobJson.Write(on.Job)));
-        if (on.Job.Ticket.House.Profile is { } profile && profile.StartsWith("own-", StringComparison.Ordinal)) Put(zip, ProfileFile, s => s.Write(Profiles.Bytes(profile)));
-        foreach (var face in on.Job.Faces.Select(desk.Faces.Own).OfType<Store.FaceRow>().OrderBy(f => f.Hash, StringComparer.Ordinal)) Put(zip, "faces/" + face.Hash, s => s.Write(File.ReadAllBytes(desk.Faces.PathOf(face.Hash))));
+        if (on.Job.Ticket.House.Profile is { } profile && profile.StartsWith("own-", StringComparison.Ordinal))
+            Put(zip, ProfileFile, s => s.Write(Profiles.Bytes(profile)));
+        foreach (var face in on.Job.Faces.Select(desk.Faces.Own).OfType<Store.FaceRow>().OrderBy(f => f.Hash, StringComparer.Ordinal))
+            Put(zip, "faces/" + face.Hash, s => s.Write(File.ReadAllBytes(desk.Faces.PathOf(face.Hash))));
         // Pictures are packed tight already.
-        foreach (var hash in hashes) Put(zip, "pictures/" + hash, s => { using var f = File.OpenRead(desk.Pictures.PathOf(hash)); f.CopyTo(s); }, CompressionLevel.NoCompression);
+        foreach (var hash in hashes)
+            Put(zip, "pictures/" + hash, s => { using var f = File.OpenRead(desk.Pictures.PathOf(hash)); f.CopyTo(s); }, CompressionLevel.NoCompression);
     }
 
     /// <summary>Begins a job from a pack.</summary>
@@ -50,7 +53,8 @@ public static partial class Packing
             using var zip = new ZipArchive(input, ZipArchiveMode.Read, leaveOpen: true);
             if (zip.Entries.Count > 3 + AddItem.Most * AddTake.Most) throw No($"it holds {zip.Entries.Count} files");
             foreach (var e in zip.Entries)
-                if (e.FullName is not (About or JobFile or ProfileFile) && !PictureName().IsMatch(e.FullName) && !FaceName().IsMatch(e.FullName)) throw No($"it holds a file `{LengthText.Clip(e.FullName)}`, which no pack does");
+                if (e.FullName is not (About or JobFile or ProfileFile) && !PictureName().IsMatch(e.FullName) && !FaceName().IsMatch(e.FullName))
+                    throw No($"it holds a file `{LengthText.Clip(e.FullName)}`, which no pack does");
             if (zip.Entries.Select(e => e.FullName).Distinct().Count() != zip.Entries.Count) throw No("it holds one file twice");
             var about = JsonSerializer.Deserialize<Pack>(Read(zip, About), JobJson.Options);
             if (about is not { LumbeckPack: 1, Pictures: not null }) throw No("it is of another kind, or of a later version");
@@ -67,12 +71,15 @@ public static partial class Packing
                 var note = about.Pictures.FirstOrDefault(p => p?.Hash == picture.Hash);
                 var known = desk.Pictures.Has(picture.Hash);
                 var taken = await desk.Pictures.TakeIn(new Limited(s, Math.Min(entry.Length, PictureReading.MostBytes) + 1), note?.Name ?? picture.Name, default);
-                if (taken with { Name = picture.Name, PerInch = picture.PerInch } != picture) throw No($"the picture {picture.Name} is not the one its job means");
+                if (taken with { Name = picture.Name, PerInch = picture.PerInch } != picture)
+                    throw No($"the picture {picture.Name} is not the one its job means");
                 if (!known && note is not null) desk.Pictures.Say(picture.Hash, note.Source, note.Maker, note.Licence);
             }
-            if (zip.GetEntry(ProfileFile) is not null && ProfileDesk.NameOf(desk.Profiles.TakeIn(Read(zip, ProfileFile), ProfileFile).Hash) != job.Ticket.House.Profile) throw No("its colour profile is not the one its house means");
+            if (zip.GetEntry(ProfileFile) is not null && ProfileDesk.NameOf(desk.Profiles.TakeIn(Read(zip, ProfileFile), ProfileFile).Hash) != job.Ticket.House.Profile)
+                throw No("its colour profile is not the one its house means");
             foreach (var face in zip.Entries.Where(e => FaceName().IsMatch(e.FullName)).ToList())
-                if (face.FullName != "faces/" + desk.Faces.TakeIn(Read(zip, face.FullName), "a face of this pack").Hash) throw No("a face is not the one its job means");
+                if (face.FullName != "faces/" + desk.Faces.TakeIn(Read(zip, face.FullName), "a face of this pack").Hash)
+                    throw No("a face is not the one its job means");
             _ = desk.Worked(0, job);
             return desk.Begin(job.Ticket.Title, job, session, about.Slug is { Length: > 0 and <= 60 } slug && slug.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') ? slug : null);
         }

@@ -49,11 +49,13 @@ public static class DataFolder
     private static void Missing(string folder)
     {
         if (File.Exists(Path.Combine(folder, Database))) return;
-        if (((string[])["pictures", "files", "faces", "profiles"]).FirstOrDefault(f => HasFiles(Path.Combine(folder, f))) is not { } full) return;
+        if (((string[])["pictures", "files", "faces", "profiles"]).FirstOrDefault(f => HasFiles(Path.Combine(folder, f))) is not { } full)
+            return;
         throw No(folder, $"{Database} is missing from it, and {full} in it are not empty: bring it back from a copy of the folder");
     }
 
-    private static bool HasFiles(string folder) => Directory.Exists(folder) && Directory.EnumerateFiles(folder).Any(f => !Path.GetFileName(f).StartsWith('.'));
+    private static bool HasFiles(string folder) =>
+        Directory.Exists(folder) && Directory.EnumerateFiles(folder).Any(f => !Path.GetFileName(f).StartsWith('.'));
 
     /// <summary>Whether a file is there, has something in it, and is no database.</summary>
     private static bool IsJunk(string path)
@@ -105,7 +107,10 @@ public static class DataFolder
         foreach (var file in Directory.EnumerateFiles(folder).Concat(Directory.EnumerateFiles(keys))) File.SetUnixFileMode(file, OwnFile);
     }
 
-    /// <summary>Takes away what uploads that never ended left, and the oldest of what can be made again, where there is too much of it.</summary>
+    /// <summary>
+    /// Takes away what uploads that never ended left, and the oldest of what can be made again, where there is too much
+    /// of it.
+    /// </summary>
     /// <param name="folder">The data folder.</param>
     /// <param name="now">What is younger than an hour may still be written.</param>
     /// <param name="mostPreviews">Bytes.</param>
@@ -116,7 +121,8 @@ public static class DataFolder
         foreach (var incoming in (string[])["incoming", "previews/incoming"])
             foreach (var file in Files(Path.Combine(folder, incoming)).Where(f => f.LastWriteTimeUtc < young)) Drop(file);
         // What is half made bears no ending.
-        foreach (var aside in Files(Path.Combine(folder, "grown")).Where(f => f.Extension.Length == 0 && f.LastWriteTimeUtc < young)) Drop(aside);
+        foreach (var aside in Files(Path.Combine(folder, "grown")).Where(f => f.Extension.Length == 0 && f.LastWriteTimeUtc < young))
+            Drop(aside);
         foreach (var (name, most) in ((string, long)[])[("previews", mostPreviews), ("grown", mostGrown)])
         {
             var files = Files(Path.Combine(folder, name)).OrderBy(f => f.LastWriteTimeUtc).ToList();
@@ -138,5 +144,6 @@ public static class DataFolder
         catch (Exception e) when (e is IOException or UnauthorizedAccessException) { /* another program has it; it goes the next time */ }
     }
 
-    private static Refusal No(string folder, string why) => new("data", $"{Path.GetFullPath(folder)} can’t be used as a data folder: {why.Trim().TrimEnd('.')}; or give another with --data");
+    private static Refusal No(string folder, string why) =>
+        new("data", $"{Path.GetFullPath(folder)} can’t be used as a data folder: {why.Trim().TrimEnd('.')}; or give another with --data");
 }

@@ -92,20 +92,24 @@ public sealed class WorkStore
     });
 
     /// <summary>Takes the oldest waiting piece and marks it as under way; null where none waits.</summary>
-    public WorkRow? Take() => Do(c => c.QueryFirstOrDefault<WorkRow>("UPDATE work SET state = 'running' WHERE id = (SELECT id FROM work WHERE state = 'waiting' AND form <= @Form ORDER BY at, rowid LIMIT 1) RETURNING *", new { Form }));
+    public WorkRow? Take() =>
+        Do(c => c.QueryFirstOrDefault<WorkRow>("UPDATE work SET state = 'running' WHERE id = (SELECT id FROM work WHERE state = 'waiting' AND form <= @Form ORDER BY at, rowid LIMIT 1) RETURNING *", new { Form }));
 
     /// <summary>What was under way when the program ended waits again.</summary>
     public int Requeue() => Do(c => c.Execute("UPDATE work SET state = 'waiting', share = 0 WHERE state = 'running'"));
 
-    public void Progress(string id, double share) => Do(c => c.Execute("UPDATE work SET share = @share WHERE id = @id AND state = 'running'", new { id, share }));
+    public void Progress(string id, double share) =>
+        Do(c => c.Execute("UPDATE work SET share = @share WHERE id = @id AND state = 'running'", new { id, share }));
 
     /// <summary>Ends a piece, unless it has ended already.</summary>
-    public void End(string id, string state, string problem = "") => Do(c => c.Execute("UPDATE work SET state = @state, problem = @problem, at = @at, share = CASE @state WHEN 'done' THEN 1 ELSE share END WHERE id = @id AND state IN ('waiting', 'running')", new { id, state, problem, at = Now() }));
+    public void End(string id, string state, string problem = "") =>
+        Do(c => c.Execute("UPDATE work SET state = @state, problem = @problem, at = @at, share = CASE @state WHEN 'done' THEN 1 ELSE share END WHERE id = @id AND state IN ('waiting', 'running')", new { id, state, problem, at = Now() }));
 
     public WorkRow? Find(string id) => Do(c => c.QueryFirstOrDefault<WorkRow>("SELECT * FROM work WHERE id = @id", new { id }));
 
     /// <summary>A job's work that is not ended, and what ended since a time, the oldest first.</summary>
-    public IReadOnlyList<WorkRow> Of(string job, string since) => Do(c => c.Query<WorkRow>("SELECT * FROM work WHERE job = @job AND (state IN ('waiting', 'running') OR at > @since) ORDER BY at, rowid", new { job, since }).AsList());
+    public IReadOnlyList<WorkRow> Of(string job, string since) =>
+        Do(c => c.Query<WorkRow>("SELECT * FROM work WHERE job = @job AND (state IN ('waiting', 'running') OR at > @since) ORDER BY at, rowid", new { job, since }).AsList());
 
     public string Now() => _clock.GetUtcNow().UtcDateTime.ToString("yyyy-MM-ddTHH:mm:ss.fffZ", CultureInfo.InvariantCulture);
 

@@ -28,7 +28,8 @@ public sealed class Writing
     public Job Load(long revision) => _store.Load(_c, revision);
 
     /// <summary>The revision an edit with this id made, or null where it was never applied.</summary>
-    public long? RevisionOf(string editId) => _c.ExecuteScalar<long?>("SELECT id FROM revision WHERE edit_id = @editId", new { editId }, _tx);
+    public long? RevisionOf(string editId) =>
+        _c.ExecuteScalar<long?>("SELECT id FROM revision WHERE edit_id = @editId", new { editId }, _tx);
 
     /// <summary>The revision that was on the bench at a tick, or null.</summary>
     public long? RevisionAt(string job, long tick) => JobStore.RevisionAt(_c, job, tick);
@@ -56,7 +57,8 @@ public sealed class Writing
         Insert(job, parent, gesture, editId, StoredForm.Stamp(EditJson.Write(edit)), says, state, session, _store.Now());
 
     /// <summary>Whether an asking has moved a head before.</summary>
-    public bool Moved(string asked) => _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM head WHERE asked = @asked)", new { asked }, _tx);
+    public bool Moved(string asked) =>
+        _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM head WHERE asked = @asked)", new { asked }, _tx);
 
     /// <summary>Puts a revision on the bench; by an asking of its own where that is a step.</summary>
     public HeadRow Move(string job, long revision, string session, string? asked = null)
@@ -70,7 +72,8 @@ public sealed class Writing
     public long? StepBack(long revision)
     {
         var (parent, gesture) = Of(revision);
-        while (parent is { } p && gesture is not null && Of(p) is var before && before.Gesture == gesture && before.Parent is not null) parent = before.Parent;
+        while (parent is { } p && gesture is not null && Of(p) is var before && before.Gesture == gesture && before.Parent is not null)
+            parent = before.Parent;
         return parent;
     }
 
@@ -89,9 +92,11 @@ public sealed class Writing
     public void AddPressing(PressingRow row) =>
         _c.Execute("INSERT INTO pressing (job, revision, kind, house, name, file, bytes, at, stops, cautions, waived, accepted, verdict) VALUES (@Job, @Revision, @Kind, @House, @Name, @File, @Bytes, @At, @Stops, @Cautions, @Waived, @Accepted, @Verdict)", row with { At = _store.Now() }, _tx);
 
-    private (long? Parent, string? Gesture) Of(long revision) => _c.QueryFirst<(long?, string?)>("SELECT parent, gesture FROM revision WHERE id = @revision", new { revision }, _tx);
+    private (long? Parent, string? Gesture) Of(long revision) =>
+        _c.QueryFirst<(long?, string?)>("SELECT parent, gesture FROM revision WHERE id = @revision", new { revision }, _tx);
 
-    private long? NewestChild(long revision) => _c.ExecuteScalar<long?>("SELECT max(id) FROM revision WHERE parent = @revision", new { revision }, _tx);
+    private long? NewestChild(long revision) =>
+        _c.ExecuteScalar<long?>("SELECT max(id) FROM revision WHERE parent = @revision", new { revision }, _tx);
 
     private HeadRow Insert(string job, long? parent, string? gesture, string? editId, string? edit, string says, Job state, string session, string at)
     {

@@ -127,4 +127,42 @@ public sealed class CheckTests
     [Fact]
     public void Hidden_items_are_not_looked_at() =>
         Loud(Sample.Job(Sample.Text("a", "across", box: HoldBox.Face, anchor: Anchor.Left, dx: -0.2m, wide: 1) with { Hidden = true })).ShouldBeEmpty();
+
+    [Fact]
+    public void Another_title_than_the_ticket_s_is_told_and_the_ticket_s_is_set_by_its_mend()
+    {
+        var job = new SetWords("title", "Brine").Apply(Sample.Job());
+        var found = Sample.Check(job).Single(f => f.Id == "text.ticket");
+        (found.Severity, found.Item, found.Measured, found.Limit).ShouldBe((Severity.Caution, "title", "“Brine”", "“Salt”"));
+        Sample.Check(found.By!.Apply(job)).ShouldNotContain(f => f.Id == "text.ticket");
+        // However it is set, broken or shortened, it is the same.
+        foreach (var words in (string[])["SALT", "Sa\nlt", "Salt: a novel", "S.A.L.T."])
+            Sample.Check(new SetWords("title", words).Apply(job)).ShouldNotContain(f => f.Id == "text.ticket", words);
+        Sample.Check(new SetWords("author", "Vane").Apply(Sample.Job())).ShouldNotContain(f => f.Id == "text.ticket");
+        // What the ticket does not say is no other.
+        Sample.Check(new SetFact(TicketFact.Title, "").Apply(job)).ShouldNotContain(f => f.Id == "text.ticket");
+    }
+
+    [Fact]
+    public void A_text_that_was_placed_before_the_ticket_had_its_words_takes_them_and_follows_until_a_hand_changes_it()
+    {
+        var job = Sample.Job(Sample.Text("imprint", "Imprint", TextRole.Imprint) with { Starter = true });
+        job = new SetFact(TicketFact.Imprint, "Skerry & Vane").Apply(job);
+        var text = (TextItem)job.Item("imprint")!;
+        (text.Words, text.Starter).ShouldBe(("Skerry & Vane", false));
+        job = new SetFact(TicketFact.Imprint, "Vane & Skerry").Apply(job);
+        ((TextItem)job.Item("imprint")!).Words.ShouldBe("Vane & Skerry");
+        job = new SetWords("imprint", "V & S").Apply(job);
+        ((TextItem)new SetFact(TicketFact.Imprint, "Others").Apply(job).Item("imprint")!).Words.ShouldBe("V & S");
+    }
+
+    [Fact]
+    public void The_edge_tour_says_white_where_only_white_was_laid()
+    {
+        var white = new PaintGround(new InkPaint(Ink.White)).Apply(Sample.Job());
+        IReadOnlyList<TourStop> tour(Job job) => EdgeTour.Of(job.Take, job.Swatches, job.Geometry().Sheet, Unit.Millimetre);
+        tour(white).ShouldAllBe(s => s.Says.StartsWith("white paper", StringComparison.Ordinal));
+        tour(Sample.Job()).ShouldAllBe(s => s.Says.StartsWith("covered", StringComparison.Ordinal));
+        tour(new PaintGround(null).Apply(white)).ShouldAllBe(s => s.Says.StartsWith("bare", StringComparison.Ordinal));
+    }
 }

@@ -96,4 +96,53 @@ public sealed class ExplanationTests
         e.Causes.Select(c => c.Id).ShouldBeUnique();
         if (e.Agrees) e.Causes.ShouldBeEmpty();
     }
+
+    [Fact]
+    public void With_a_pinned_spine_and_no_bleed_the_height_taken_for_the_width_is_found()
+    {
+        var book = new BookFacts(BindingKind.Paperback, Reading.LeftToRight, Size.FromMillimetres(180, 240), 40, Tern.Papers[0], PinnedSpine: Length.FromMillimetres(7));
+        var e = Of(book, Tern, "487 x 240 mm");
+        e.Causes[0].Id.ShouldBe("height-for-width+no-bleed");
+        e.Causes[0].Sum.ShouldContain("= 19.173 in × 9.449 in");
+        // A house that has no bleed at all makes the one slip of it.
+        Of(book, Tern with { Bleed = Length.Zero }, "487 x 240 mm").Causes[0].Id.ShouldBe("height-for-width");
+        // The sheet as it is pinned is said to be that.
+        Of(book, Tern with { Bleed = Length.Zero }, "367 x 240 mm").Causes[0].Id.ShouldBe("pinned");
+    }
+
+    [Theory]
+    [InlineData("12.75 x 9 in", "one-panel")]
+    [InlineData("12.75 x 9.0 in", "one-panel")]
+    [InlineData("15.75 x 9 in", "one-flap")]
+    [InlineData("12.76 x 9 in", null)]
+    public void A_jacket_that_forgot_a_panel_or_a_flap_is_told(string given, string? id)
+    {
+        var plain = Tern with { Bindings = [BindingKind.Jacket], Bleed = Length.FromInches(0.125m), Square = Length.Zero, Board = Length.FromMillimetres(2), ForeEdgeAllowance = Length.Zero };
+        var book = new BookFacts(BindingKind.Jacket, Reading.LeftToRight, Size.FromInches(6, 9), 200, Tern.Papers[0], true, Length.FromInches(3), Length.FromInches(0.75m));
+        var wrap = WrapGeometry.Of(book, plain);
+        // 3 + 6 + 0.75 + 6 + 3 in, and the bleed.
+        wrap.Sheet.Size.Width.Inches.ShouldBe(19m);
+        var e = Of(book, plain, given);
+        if (id is null) e.Causes.ShouldNotContain(c => c.Id.StartsWith("one-", StringComparison.Ordinal));
+        else e.Causes.ShouldContain(c => c.Id == $"{id}+no-bleed");
+    }
+
+    /// <summary>For every binding that has a spine: the sum, read back, gives the leaf that it was made with.</summary>
+    [Fact]
+    public void The_implied_leaf_is_the_inverse_of_the_spine_s_own_sum()
+    {
+        var house = Aldwater with { SpineRounding = Rounding.None, RoundBackFactor = 1.12m, Endpapers = Length.FromMillimetres(0.6m), SpineEase = Length.FromMillimetres(1) };
+        foreach (var kind in (BindingKind[])[BindingKind.Paperback, BindingKind.Case, BindingKind.Jacket])
+            foreach (var round in (bool[])[false, true])
+                foreach (var endpapers in (Length?[])[null, Length.FromMillimetres(1.4m)])
+                    foreach (var plates in (Plates?[])[null, new(16, new("", Caliper.FromMillimetres(0.119m)))])
+                    {
+                        var book = Case with { Binding = kind, RoundBack = round, Endpapers = endpapers, Plates = plates, Pages = 224 };
+                        var wrap = WrapGeometry.Of(book, house);
+                        var leaf = Explanation.Of(book, house, wrap.Sheet.Size, default).Implied.Leaf;
+                        leaf.ShouldNotBeNull();
+                        leaf.Value.Millimetres.ShouldBe(0.125m, 0.000_01m, $"{kind} {round} {endpapers} {plates}");
+                        Explanation.Of(book with { Dummy = Length.FromMillimetres(14) }, house, wrap.Sheet.Size, default).Implied.Leaf.ShouldBeNull();
+                    }
+    }
 }

@@ -146,7 +146,7 @@ public sealed class ShapeTests
         Sample.Check(bare(cover(99, Span.Full))).ShouldContain(f => f.Id == "ground.coverage");
         var hair = bare(cover(100, new(Length.FromMillimetres(-0.2m), 1)));
         Sample.Check(hair).Single(f => f.Id == "ground.coverage").Measured.ShouldContain("0.008 in");
-        var tour = EdgeTour.Of(hair.Take, hair.Geometry().Sheet, Unit.Millimetre);
+        var tour = EdgeTour.Of(hair.Take, hair.Swatches, hair.Geometry().Sheet, Unit.Millimetre);
         tour.Count.ShouldBe(8);
         tour.Where(t => t.Bare.Count > 0).Select(t => t.Name).ShouldBe(["corner at foot right", "spine’s foot", "corner at foot left"]);
         tour.First(t => t.Bare.Count > 0).Says.ShouldBe("bare, up to 0.2 mm wide");

@@ -20,7 +20,8 @@ public sealed class ConflictTests : IDisposable
 
     private long Tick => _desk.Job("salt").Tick;
 
-    private OnBench Do(Edit edit, string session, long? seen = null) => _desk.Apply("salt", new($"edit-{_n++:00000000}", session, _ => edit, seen));
+    private OnBench Do(Edit edit, string session, long? seen = null) =>
+        _desk.Apply("salt", new($"edit-{_n++:00000000}", session, _ => edit, seen));
 
     private Conflict Refused(Edit edit, string session, long seen)
     {

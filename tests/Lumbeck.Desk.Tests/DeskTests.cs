@@ -246,4 +246,27 @@ public sealed class DeskTests : IDisposable
         on.Job.Take.Items.Count.ShouldBe(42);
         on.Composed.Findings.Where(f => f.Id is "text.overset" or "zone.trim" or "zone.fold").ShouldBeEmpty();
     }
+
+    /// <summary>Whatever takes a paint takes a screen's colour and a Lab colour, brought to inks.</summary>
+    [Theory]
+    [InlineData("#2a6350")]
+    [InlineData("rgb 42 99 80")]
+    [InlineData("lab 38 -24 8")]
+    public void A_colour_is_read_wherever_a_paint_is_typed(string typed)
+    {
+        var job = _desk.Job("salt").Job;
+        foreach (var kind in (string[])["title", "rectangle", "line", "plate", "code"]) job = new AddItem(Starters.Item(job, kind, Part.Front, kind)).Apply(job);
+        job = new LayPaper(Core.Art.Patterns.Pattern.Kinds[0]).Apply(new PatternShape("rectangle", Core.Art.Patterns.Pattern.Kinds[0]).Apply(job));
+        var paints = job.Items.SelectMany(ItemFacts.Of).Concat(GroundFacts.Of(0)).Where(f => f.TakesColour).Select(f => f.Path).ToList();
+        foreach (var path in (string[])["item/title/ink", "item/title/edge", "item/title/shadow", "item/title/backing", "item/plate/fill", "item/plate/line", "item/code/ink", "item/rectangle/paper-lines", "ground/paint", "ground/lines"])
+            paints.ShouldContain(path);
+        foreach (var path in paints)
+        {
+            var after = Facts.Write(job, path, _desk.InInks(job, path, typed)).Apply(job);
+            Facts.Read(after, path).ShouldMatch("^[0-9.]+ [0-9.]+ [0-9.]+ [0-9.]+$", path);
+        }
+        // The letters of a text, too.
+        _desk.InInks(job, "item/title/ink@0-3", typed).ShouldNotBe(typed);
+        _desk.InInks(job, "item/title/words", typed).ShouldBe(typed);
+    }
 }

@@ -3,7 +3,10 @@ using Microsoft.Data.Sqlite;
 
 namespace Lumbeck.Desk.Tests;
 
-/// <summary>What is spoilt says so in its own place, and the rest goes on; and several programs on one store see what the others brought.</summary>
+/// <summary>
+/// What is spoilt says so in its own place, and the rest goes on; and several programs on one store see what the others
+/// brought.
+/// </summary>
 public sealed class SpoiltTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;

@@ -9,7 +9,10 @@ using Lumbeck.Web.Wire;
 
 namespace Lumbeck.Web.Tests;
 
-/// <summary>Askings by chance, each member of its own type, out of range or null: whatever is sent is answered in words, and never by a server's error.</summary>
+/// <summary>
+/// Askings by chance, each member of its own type, out of range or null: whatever is sent is answered in words, and
+/// never by a server's error.
+/// </summary>
 public sealed class FuzzTests : IDisposable
 {
     private readonly string _data = Directory.CreateTempSubdirectory("lumbeck-").FullName;
@@ -37,12 +40,14 @@ public sealed class FuzzTests : IDisposable
     {
         if (_chance.One(9)) return null;
         if (Nullable.GetUnderlyingType(type) is { } inner) type = inner;
-        if (type == typeof(string)) return _chance.From(0, 3) switch { 0 => _chance.Of([.. _items]), 1 => _chance.Of([.. _paths]), _ => _chance.Of(Odd) };
+        if (type == typeof(string))
+            return _chance.From(0, 3) switch { 0 => _chance.Of([.. _items]), 1 => _chance.Of([.. _paths]), _ => _chance.Of(Odd) };
         if (type == typeof(bool)) return _chance.One(2);
         if (type == typeof(int)) return _chance.One(6) ? 1.5 : _chance.From(-3, 12);
         if (type == typeof(double) || type == typeof(decimal) || type == typeof(long)) return _chance.Of(Figures);
         if (type.IsEnum) return _chance.One(5) ? "nonsense" : JsonNamingPolicy.KebabCaseLower.ConvertName(_chance.Of(Enum.GetNames(type)));
-        if (type.IsArray && depth < 3) return new JsonArray([.. Enumerable.Range(0, _chance.From(0, 4)).Select(_ => Value(type.GetElementType()!, depth + 1))]);
+        if (type.IsArray && depth < 3)
+            return new JsonArray([.. Enumerable.Range(0, _chance.From(0, 4)).Select(_ => Value(type.GetElementType()!, depth + 1))]);
         return depth < 3 ? Shaped(type, depth + 1) : new JsonObject();
     }
 
@@ -98,7 +103,8 @@ public sealed class FuzzTests : IDisposable
             var sent = new JsonObject { ["id"] = Guid.NewGuid().ToString(), ["session"] = "session-fuzz", ["seen"] = 1, ["place"] = "Wrap", ["sheet"] = _chance.One(9) ? Value(typeof(string)) : "cover", ["ask"] = named };
             using var answer = await tab.PostAsync(_chance.One(8) ? "/jobs/hive/try" : "/jobs/hive/edit", new StringContent(sent.ToJsonString(), Encoding.UTF8, "application/json"));
             if (answer.IsSuccessStatusCode) done++;
-            if ((int)answer.StatusCode >= 500) wrong.Add($"{(int)answer.StatusCode}: {sent["ask"]!.ToJsonString()[..Math.Min(400, sent["ask"]!.ToJsonString().Length)]}");
+            if ((int)answer.StatusCode >= 500)
+                wrong.Add($"{(int)answer.StatusCode}: {sent["ask"]!.ToJsonString()[..Math.Min(400, sent["ask"]!.ToJsonString().Length)]}");
             // What has grown out of all shape is stepped back from.
             if (n % 25 == 24) (await tab.PostAsync("/jobs/hive/edit", new StringContent("""{"id":"ID","session":"session-fuzz","seen":1,"place":"Wrap","ask":{"is":"step","way":"back"}}""".Replace("ID", Guid.NewGuid().ToString(), StringComparison.Ordinal), Encoding.UTF8, "application/json"))).Dispose();
         }

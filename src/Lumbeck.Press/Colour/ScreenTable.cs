@@ -4,7 +4,8 @@ using NetVips;
 namespace Lumbeck.Press.Colour;
 
 /// <summary>
-/// A press profile's way to the screen as a table of 17 steps an ink, made once by Little CMS and read between its points: converting a picture of plates takes a few
+/// A press profile's way to the screen as a table of 17 steps an ink, made once by Little CMS and read between its
+/// points: converting a picture of plates takes a few
 /// milliseconds instead of what setting a transform up takes each time.
 /// </summary>
 public sealed class ScreenTable

@@ -10,7 +10,10 @@ public static class PictureReading
 {
     /// <summary>Largest file, in bytes.</summary>
     public const long MostBytes = 200_000_000;
-    /// <summary>Longest side and most pixels; a file that must be decoded whole at once (progressive, interlaced) may have a third of them.</summary>
+    /// <summary>
+    /// Longest side and most pixels; a file that must be decoded whole at once (progressive, interlaced) may have a
+    /// third of them.
+    /// </summary>
     public const int MostSide = 30_000, MostPixels = 120_000_000;
 
     /// <summary>Most bytes of pixels that are held at once.</summary>
@@ -38,7 +41,8 @@ public static class PictureReading
             var whole = image.Contains("jpeg-multiscan") || image.Contains("interlaced");
             // What comes in passes is held whole, in all of its bytes.
             var most = whole ? MostWhole / PixelBytes(image) : MostPixels;
-            if ((long)wide * high > most) throw No($"{name} is {wide} × {high} pixels, {(long)wide * high / 1_000_000} million: up to {most / 1_000_000} million can be taken in{(whole ? " of a progressive or interlaced file; save it as a plain one" : "")}");
+            if ((long)wide * high > most)
+                throw No($"{name} is {wide} × {high} pixels, {(long)wide * high / 1_000_000} million: up to {most / 1_000_000} million can be taken in{(whole ? " of a progressive or interlaced file; save it as a plain one" : "")}");
             if (image.Interpretation is not (Enums.Interpretation.Srgb or Enums.Interpretation.Rgb or Enums.Interpretation.Rgb16 or Enums.Interpretation.Bw or Enums.Interpretation.Grey16 or Enums.Interpretation.Cmyk) || image.Bands is < 1 or > 5)
                 throw No($"{name} is in a colour space that isn’t taken in: save it in RGB, gray or CMYK");
             // Every pixel is decoded, so that a file that breaks off halfway is found now and not at the press.
@@ -57,7 +61,8 @@ public static class PictureReading
         catch (VipsException) { throw No($"{name} is damaged or breaks off: save it anew"); }
     }
 
-    private static int PixelBytes(Image image) => image.Bands * (image.Format is Enums.BandFormat.Ushort or Enums.BandFormat.Short ? 2 : image.Format is Enums.BandFormat.Uchar ? 1 : 4);
+    private static int PixelBytes(Image image) =>
+        image.Bands * (image.Format is Enums.BandFormat.Ushort or Enums.BandFormat.Short ? 2 : image.Format is Enums.BandFormat.Uchar ? 1 : 4);
 
     /// <summary>How many bytes a PNG has beside its pixels and its profile (PNG, third edition, 11.3).</summary>
     private static long Notes(string path)
@@ -80,10 +85,14 @@ public static class PictureReading
     private static decimal? Says(Image image) =>
         image.Xres is > 1.2 and < 300 && Math.Abs(image.Xres - image.Yres) < 0.01 ? Math.Round((decimal)(image.Xres * 25.4), 1) : null;
 
-    /// <summary>A file by the one decoder its first bytes ask for; pixels come in order, so that no more than a strip of them is held.</summary>
+    /// <summary>
+    /// A file by the one decoder its first bytes ask for; pixels come in order, so that no more than a strip of them is
+    /// held.
+    /// </summary>
     /// <param name="path">The file.</param>
     /// <param name="name">What it is called in sentences.</param>
-    /// <param name="wide">Pixels across that are wanted: a JPEG is decoded at the nearest of its own smaller sizes that has half as many again; 0 for all.</param>
+    /// <param name="wide">Pixels across that are wanted: a JPEG is decoded at the nearest of its own smaller sizes that
+    /// has half as many again; 0 for all.</param>
     /// <exception cref="Refusal">It is none of the kinds.</exception>
     public static Image Open(string path, string name, int wide = 0)
     {
@@ -106,7 +115,9 @@ public static class PictureReading
         var whole = Image.Jpegload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential);
         if (wide <= 0) return whole;
         // A turned picture's width is its height here.
-        var across = whole.Contains("orientation") && Convert.ToInt32(whole.Get("orientation"), CultureInfo.InvariantCulture) >= 5 ? whole.Height : whole.Width;
+        var across = whole.Contains("orientation") && Convert.ToInt32(whole.Get("orientation"), CultureInfo.InvariantCulture) >= 5
+            ? whole.Height
+            : whole.Width;
         var shrink = (across / (wide * 1.5)) switch { >= 8 => 8, >= 4 => 4, >= 2 => 2, _ => 1 };
         if (shrink == 1) return whole;
         using (whole) return Image.Jpegload(path, shrink: shrink, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential);

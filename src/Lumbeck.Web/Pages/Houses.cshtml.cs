@@ -29,12 +29,14 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
 
     public Task<IActionResult> OnPostAwayAsync(string id) => Act(id, () => { desk.PutAway(id); return "/houses"; });
 
-    public Task<IActionResult> OnPostOutAsync(string id) => Act(null, () => { desk.TakeOut(id); return $"/houses/{Uri.EscapeDataString(id)}"; });
+    public Task<IActionResult> OnPostOutAsync(string id) =>
+        Act(null, () => { desk.TakeOut(id); return $"/houses/{Uri.EscapeDataString(id)}"; });
 
     public async Task<IActionResult> OnPostImportAsync(string? id, IFormFile? file)
     {
         if (file is null) return await Show(id, null, "Pick a house file first.");
-        if (file.Length > MostBytes) return await Show(id, null, $"A house file is under {MostBytes / 1000} kB; this one has {file.Length / 1000} kB.");
+        if (file.Length > MostBytes)
+            return await Show(id, null, $"A house file is under {MostBytes / 1000} kB; this one has {file.Length / 1000} kB.");
         using var reader = new StreamReader(file.OpenReadStream());
         var text = await reader.ReadToEndAsync();
         try { return Redirect($"/houses/{desk.ImportHouse(text).House.Id}"); }

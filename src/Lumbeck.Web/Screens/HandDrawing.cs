@@ -66,7 +66,7 @@ public static class HandDrawing
             .Append("\" data-unit=\"").Append(LengthText.Name(unit)).Append("\" data-points=\"").Append(each.Points.ToString("0.######", CultureInfo.InvariantCulture)).Append("\" data-places=\"").Append(unit == Unit.Inch ? 3 : 2)
             .Append("\" data-upright=\"").Append(json(lines(SnapLines.Upright(sheet)))).Append("\" data-level=\"").Append(json(lines(SnapLines.Level(sheet))))
             .Append("\" data-panels=\"").Append(json(sheet.Panels.Select(p => new { part = p.Part.Word(), says = p.Part.Say(), face = box(p.Face), edge = box(p.Edge), turn = (int)p.Turn })))
-            .Append("\" data-tour=\"").Append(json(EdgeTour.Of(v.Take, sheet, unit).Select(t => new { name = t.Name, window = box(t.Window), says = t.Says, bare = t.Bare.Select(box) })))
+            .Append("\" data-tour=\"").Append(json(EdgeTour.Of(v.Take, v.Job.Swatches, sheet, unit).Select(t => new { name = t.Name, window = box(t.Window), says = t.Says, bare = t.Bare.Select(box) })))
             .Append("\"></desc>").ToString();
     }
 

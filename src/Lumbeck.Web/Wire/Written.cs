@@ -23,7 +23,7 @@ public sealed record WriteEach(string[] Items, string Fact, string Text) : Ask
     {
         var items = Some(Items);
         if (Fact == "group") return new GroupItems([.. items], Text);
-        return Arranging.Each(items, id => Facts.Write(at.Job, $"item/{id}/{Fact}", at.Desk.InInks(at.Job, "items/" + Fact, Text)), at.Job, Fact);
+        return Arranging.Each(items, id => Facts.Write(at.Job, $"item/{id}/{Fact}", at.Desk.InInks(at.Job, $"item/{id}/{Fact}", Text)), at.Job, Fact);
     }
 }
 
@@ -44,7 +44,8 @@ public sealed record SpanWords(string Item, double[] Marks) : Ask
 /// <param name="Panel">The panel.</param>
 public sealed record Paste(string Text, string New, string? Panel = null) : Ask
 {
-    public override Edit Make(Asking at) => new PasteItems(Clip.Read(Text), New, at.Wrap, Parts.TryParse(Panel ?? "", out var onto) ? onto : null);
+    public override Edit Make(Asking at) =>
+        new PasteItems(Clip.Read(Text), New, at.Wrap, Parts.TryParse(Panel ?? "", out var onto) ? onto : null);
 }
 
 /// <summary>Adds words from elsewhere as a text of its own, on a panel; about a point of the sheet where one is given.</summary>
@@ -54,7 +55,8 @@ public sealed record AddWords(string Item, string Words, string Panel, double? X
     {
         var words = Plain.Text(Words.ReplaceLineEndings("\n")).Trim();
         if (words.Length == 0) throw No("there are no words in what was pasted");
-        if (words.Length > TextItem.LongestWords) throw No($"{words.Length} letters are more than a text holds: up to {TextItem.LongestWords}");
+        if (words.Length > TextItem.LongestWords)
+            throw No($"{words.Length} letters are more than a text holds: up to {TextItem.LongestWords}");
         var text = ((TextItem)Starters.Item(at.Job, "text", PanelOf(Panel), Item, at.Wrap)) with { Words = words, Starter = false, Fit = Fitting.Grow };
         var add = new AddItem(text, Wrap: at.Wrap);
         if (X is not { } x || Y is not { } y) return add;

@@ -2,7 +2,10 @@ using System.Text.Json.Serialization;
 
 namespace Lumbeck.Core.Art.Items;
 
-/// <summary>How a picture is made to go on past its edge: its mirror image, its last strip stretched, that and ever softer, or synthesis from its own patches.</summary>
+/// <summary>
+/// How a picture is made to go on past its edge: its mirror image, its last strip stretched, that and ever softer, or
+/// synthesis from its own patches.
+/// </summary>
 public enum GrowWay { Mirror, Stretch, Soft, Synthesis }
 
 /// <summary>How far a picture grows: to the edge that belongs to its panel (bleed or turn-in), or over the whole sheet.</summary>
@@ -28,7 +31,8 @@ public enum Flip { None = 0, Across = 1, Down = 2, Both = 3 }
 public enum PictureSpace { Rgb, Gray, Cmyk }
 
 /// <summary>
-/// A kept picture: the SHA-256 of its file in small letters, the file's own name, its size in pixels as it is shown (of a drawing, in hundredths of its own unit), and whether nothing shows through it.
+/// A kept picture: the SHA-256 of its file in small letters, the file's own name, its size in pixels as it is shown (of
+/// a drawing, in hundredths of its own unit), and whether nothing shows through it.
 /// </summary>
 public sealed record Picture(string Hash, string Name, int Wide, int High, bool Opaque)
 {
@@ -42,5 +46,6 @@ public sealed record Picture(string Hash, string Name, int Wide, int High, bool 
 
     /// <summary>Whether it can be a picture that was kept: by its hash, with a name and a size.</summary>
     [JsonIgnore]
-    public bool IsSound => Hash is { Length: 64 } && Hash.All(char.IsAsciiHexDigitLower) && Name is not null && Profile is not null && Wide > 0 && High > 0 && Enum.IsDefined(Space) && PerInch is null or > 0 and <= 10_000;
+    public bool IsSound =>
+        Hash is { Length: 64 } && Hash.All(char.IsAsciiHexDigitLower) && Name is not null && Profile is not null && Wide > 0 && High > 0 && Enum.IsDefined(Space) && PerInch is null or > 0 and <= 10_000;
 }

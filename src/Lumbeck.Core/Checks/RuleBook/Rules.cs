@@ -6,7 +6,7 @@ public static class Rules
     public static IReadOnlyList<Rule> All { get; } =
     [
         new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneEdge(), new ZoneSpine(), new ZoneDrift(),
-        new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new TextSize(), new TextInks(), new TextContrast(), new TextTypography(), new LineWeight(),
+        new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new TextTicket(), new TextSize(), new TextInks(), new TextContrast(), new TextTypography(), new LineWeight(),
         new PictureMissing(), new PictureResolution(), new PictureColour(), new PictureGamut(), new PictureLicence(), new InkTotal(), new InkOverprint(), new InkBlack(), new InkFinish(),
         new BarcodeDigits(), new BarcodeRoom(), new BarcodeInk(), new BarcodeReadable(), new BarcodePrice(), new BarcodeWho(), new FaceEmbed(), new BleedBare(), new PressTransparency(), new PressSize(), new ItemLost(),
     ];

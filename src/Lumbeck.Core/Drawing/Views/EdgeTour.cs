@@ -9,9 +9,11 @@ public static class EdgeTour
     /// <summary>What a stop shows: small enough that a bare hair is seen.</summary>
     private static readonly Size Window = Size.FromMillimetres(32, 20);
 
-    public static IReadOnlyList<TourStop> Of(Take take, Sheet sheet, Unit unit)
+    public static IReadOnlyList<TourStop> Of(Take take, IReadOnlyList<Swatch> swatches, Sheet sheet, Unit unit)
     {
         var t = sheet.Trim;
+        var white = take.Ground is { Pattern: null, Paint: InkPaint or SwatchPaint } && take.Ground.Paint.Resolve(swatches) == Ink.White;
+        var unpainted = take with { Ground = new() };
         var spine = sheet.Panel(Part.Spine)?.Face ?? t;
         var across = spine.X + (0.5m * spine.Width);
         var middle = sheet.Panel(Part.Spine) is null ? "middle of the" : "spine’s";
@@ -36,7 +38,11 @@ public static class EdgeTour
         {
             var bare = Coverage.Bare(take, sheet, window);
             var widest = bare.Count == 0 ? Length.Zero : bare.Max(b => Length.Min(b.Width, b.Height));
-            return new(name, window, bare, bare.Count == 0 ? "covered to the edge of the sheet" : $"bare, up to {widest.Show(unit)} wide");
+            var says = bare.Count > 0 ? $"bare, up to {widest.Show(unit)} wide"
+                // Nothing but the white that the ground was given.
+                : white && Coverage.Bare(unpainted, sheet, window).Count > 0 ? "white paper, as the ground is white, to the edge of the sheet"
+                : "covered to the edge of the sheet";
+            return new(name, window, bare, says);
         }
     }
 

@@ -25,6 +25,6 @@ internal static class CodeFacts
         yield return new($"item/{id}/link", "Leads to", j => C(j).Link, (_, t) => new SetCode(id) { Link = t });
         yield return new($"item/{id}/level", "Bears loss of", j => Levels.First(l => l.Item2 == C(j).Level).Item1, (_, t) => new SetCode(id) { Level = Facts.Choice(t, Levels) }) { Choices = Facts.Of([.. Levels.Select(l => (l.Item1, l.Item1))]) };
         yield return new($"item/{id}/side", "Side", j => C(j).Side.Show(j.Ticket.Unit), (j, t) => new SetCode(id) { Side = Facts.Length(j, t) });
-        yield return new($"item/{id}/ink", "Ink", j => C(j).Paint.Show(j.Swatches), (j, t) => new SetCode(id) { Paint = Facts.PlainPaint(j, t, "codes") });
+        yield return new($"item/{id}/ink", "Ink", j => C(j).Paint.Show(j.Swatches), (j, t) => new SetCode(id) { Paint = Facts.PlainPaint(j, t, "codes") }) { TakesColour = true };
     }
 }

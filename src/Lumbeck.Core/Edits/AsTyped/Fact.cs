@@ -8,6 +8,9 @@ public sealed record Fact(string Path, string Label, Func<Job, string> Read, Fun
 {
     /// <summary>What can be picked, as (text to write, what people read); empty where the fact is typed.</summary>
     public Func<Job, IReadOnlyList<(string Text, string Label)>> Choices { get; init; } = _ => [];
+
+    /// <summary>Whether it is a paint, so that a screen’s colour or a Lab colour is brought to inks first.</summary>
+    public bool TakesColour { get; init; }
 }
 
 /// <summary>Facts by path.</summary>

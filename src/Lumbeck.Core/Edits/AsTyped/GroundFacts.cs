@@ -9,10 +9,10 @@ public static class GroundFacts
         Tracing T(Job j) => j.Wraps[wrap].Tracing ?? throw Facts.No("no tracing lies under this wrap");
         return
         [
-            new(GroundPath.Of(wrap, "paint"), "Ground", j => G(j).Paint.Show(j.Swatches), (j, t) => new PaintGround(Facts.MaybePaint(j, t), wrap)),
+            new(GroundPath.Of(wrap, "paint"), "Ground", j => G(j).Paint.Show(j.Swatches), (j, t) => new PaintGround(Facts.MaybePaint(j, t), wrap)) { TakesColour = true },
             new(GroundPath.Of(wrap, "paper"), "Paper", j => PatternFacts.Show(G(j).Pattern), (j, t) => new LayPaper(PatternFacts.Read(t, G(j).Pattern), wrap)) { Choices = PatternFacts.Choices },
             new(GroundPath.Of(wrap, "seed"), "Seed", j => G(j).Pattern?.Seed.ToString(CultureInfo.InvariantCulture) ?? "", (_, t) => new SeedPaper(Facts.Whole(t, "41"), wrap)),
-            new(GroundPath.Of(wrap, "lines"), "Lines", j => G(j).Pattern?.Paints[0].Show(j.Swatches) ?? "", (j, t) => new PaintPaper(Facts.PlainPaint(j, t, "a paper’s lines"), wrap)),
+            new(GroundPath.Of(wrap, "lines"), "Lines", j => G(j).Pattern?.Paints[0].Show(j.Swatches) ?? "", (j, t) => new PaintPaper(Facts.PlainPaint(j, t, "a paper’s lines"), wrap)) { TakesColour = true },
             new(GroundPath.Of(wrap, "tracing"), "Tracing", j => j.Wraps[wrap].Tracing?.Picture.Name ?? "none", (j, t) => new LayTracing(t.Trim() is "" or "none" ? null : T(j), wrap)),
             new(GroundPath.Of(wrap, "tracing-strength"), "Strength", j => j.Wraps[wrap].Tracing is { } t ? t.Strength.ToString("0.##", CultureInfo.InvariantCulture) + " %" : "", (j, t) => t.Length == 0 && j.Wraps[wrap].Tracing is null ? new LayTracing(null, wrap) : new LayTracing(T(j) with { Strength = LengthText.Number(t.TrimEnd(' ', '%')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no share: try `35 %`") }, wrap)),
             new(GroundPath.Of(wrap, "tracing-over"), "Fitted to", j => j.Wraps[wrap].Tracing is { OverTrim: true } ? "trim" : "sheet", (j, t) => t == "sheet" && j.Wraps[wrap].Tracing is null ? new LayTracing(null, wrap) : new LayTracing(T(j) with { OverTrim = Facts.Choice(t, [("sheet", false), ("trim", true)]) }, wrap))

@@ -11,10 +11,10 @@ internal static class ShapeFacts
         ShapeItem S(Job j) => (ShapeItem)j.Item(id)!;
         if (item is not LineItem)
         {
-            yield return new($"item/{id}/fill", "Fill", j => (S(j).Fill?.Paint).Show(j.Swatches), (j, t) => new FillShape(id, Facts.MaybePaint(j, t)));
+            yield return new($"item/{id}/fill", "Fill", j => (S(j).Fill?.Paint).Show(j.Swatches), (j, t) => new FillShape(id, Facts.MaybePaint(j, t))) { TakesColour = true };
             foreach (var fact in PatternFacts.Of(item, S)) yield return fact;
         }
-        yield return new($"item/{id}/line", "Line", j => S(j).Line.Show(j.Swatches), (j, t) => new LineShape(id, t.Trim() is "" or "none" ? null : Facts.PlainPaint(j, t, "lines")));
+        yield return new($"item/{id}/line", "Line", j => S(j).Line.Show(j.Swatches), (j, t) => new LineShape(id, t.Trim() is "" or "none" ? null : Facts.PlainPaint(j, t, "lines"))) { TakesColour = true };
         yield return new($"item/{id}/line-width", "Weight", j => S(j).LineWidth.ShowPoints(), (_, t) => new WeighLine(id, Facts.Points(t)));
         if (item is ICornered)
             yield return new($"item/{id}/corner", "Corner", j => ((ICornered)S(j)).Corner.Show(j.Ticket.Unit), (j, t) => new RoundCorner(id, Facts.Length(j, t)));

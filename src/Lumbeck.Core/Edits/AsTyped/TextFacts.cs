@@ -45,7 +45,7 @@ internal static class TextFacts
         yield return fact("size", "Size", s => s.Size.ShowPoints(), (_, t) => new StyleText(id, Size: Facts.Points(t)));
         yield return fact("leading", "Leading", s => Number(s.Leading) + " ×", (_, t) => new StyleText(id, Leading: LengthText.Number(t.TrimEnd(' ', '×', 'x')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no leading: type it as a multiple of the size, such as `1.2`")));
         yield return fact("tracking", "Tracking", s => Number(s.Tracking) + " ‰", (_, t) => new StyleText(id, Tracking: Read(t, "50", '‰')));
-        yield return new($"item/{id}/ink{suffix}", "Ink", j => S(j).Paint.Show(j.Swatches), (j, t) => on(new StyleText(id, Paint: Facts.Paint(j, t))));
+        yield return new($"item/{id}/ink{suffix}", "Ink", j => S(j).Paint.Show(j.Swatches), (j, t) => on(new StyleText(id, Paint: Facts.Paint(j, t)))) { TakesColour = true };
         yield return fact("align", "Lines", s => Aligns.First(a => a.Item2 == s.Align).Item1, (_, t) => new StyleText(id, Align: Facts.Choice(t, Aligns))) with
         {
             Choices = j => j.Ticket.Reading == Reading.LeftToRight ? [("left", "flush left"), ("centre", "centred"), ("right", "flush right"), ("justified", "justified")] : [("left", "flush right"), ("centre", "centred"), ("right", "flush left"), ("justified", "justified")],
@@ -80,18 +80,18 @@ internal static class TextFacts
         static bool bare(string t) => t.Trim() is "" or "none";
         Fact fact(string key, string label, Func<Job, string> read, Func<Job, string, Edit> write) => new($"item/{id}/{key}", label, read, write);
         var (black, pt) = (new InkPaint(Ink.Black), (Func<decimal, Length>)Length.FromPoints);
-        yield return fact("edge", "Edge", j => T(j, id).Edge?.Paint.Show(j.Swatches) ?? "none", (j, t) => new EdgeText(id, bare(t) ? null : new(Facts.PlainPaint(j, t, "edges"), T(j, id).Edge?.Width ?? pt(1))));
+        yield return fact("edge", "Edge", j => T(j, id).Edge?.Paint.Show(j.Swatches) ?? "none", (j, t) => new EdgeText(id, bare(t) ? null : new(Facts.PlainPaint(j, t, "edges"), T(j, id).Edge?.Width ?? pt(1)))) with { TakesColour = true };
         yield return fact("edge-width", "Wide", j => T(j, id).Edge?.Width.ShowPoints() ?? "", (j, t) => new EdgeText(id, bare(t) ? null : new(T(j, id).Edge?.Paint ?? black, Facts.Points(t))));
 
         Edit shade(Job j, string t, Func<TextShadow, TextShadow> with) => new ShadowText(id, bare(t) ? null : with(T(j, id).Shadow ?? new(black, pt(1.5m), pt(1.5m), Length.Zero)));
-        yield return fact("shadow", "Shadow", j => T(j, id).Shadow?.Paint.Show(j.Swatches) ?? "none", (j, t) => shade(j, t, s => s with { Paint = Facts.PlainPaint(j, t, "shadows") }));
+        yield return fact("shadow", "Shadow", j => T(j, id).Shadow?.Paint.Show(j.Swatches) ?? "none", (j, t) => shade(j, t, s => s with { Paint = Facts.PlainPaint(j, t, "shadows") })) with { TakesColour = true };
         yield return fact("shadow-right", "Right", j => T(j, id).Shadow?.Right.ShowPoints() ?? "", (j, t) => shade(j, t, s => s with { Right = Facts.Points(t) }));
         yield return fact("shadow-down", "Down", j => T(j, id).Shadow?.Down.ShowPoints() ?? "", (j, t) => shade(j, t, s => s with { Down = Facts.Points(t) }));
         yield return fact("shadow-soft", "Soft", j => T(j, id).Shadow?.Soft.ShowPoints() ?? "", (j, t) => shade(j, t, s => s with { Soft = Facts.Points(t) }));
         yield return fact("shadow-strength", "Strength", j => T(j, id).Shadow is { } s ? Number(s.Strength) + " %" : "", (j, t) => shade(j, t, s => s with { Strength = Read(t, "60 %", '%') }));
 
         Edit back(Job j, string t, Func<TextBacking, TextBacking> with) => new BackText(id, bare(t) ? null : with(T(j, id).Backing ?? new(black, pt(4), Length.Zero)));
-        yield return fact("backing", "Plate", j => T(j, id).Backing?.Paint.Show(j.Swatches) ?? "none", (j, t) => back(j, t, b => b with { Paint = Facts.Paint(j, t) }));
+        yield return fact("backing", "Plate", j => T(j, id).Backing?.Paint.Show(j.Swatches) ?? "none", (j, t) => back(j, t, b => b with { Paint = Facts.Paint(j, t) })) with { TakesColour = true };
         yield return fact("backing-room", "Room", j => T(j, id).Backing?.Room.ShowPoints() ?? "", (j, t) => back(j, t, b => b with { Room = Facts.Points(t) }));
         yield return fact("backing-corner", "Corner", j => T(j, id).Backing?.Corner.ShowPoints() ?? "", (j, t) => back(j, t, b => b with { Corner = Facts.Points(t) }));
     }

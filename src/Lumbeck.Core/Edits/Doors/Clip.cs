@@ -23,7 +23,8 @@ public sealed record Clip([property: JsonPropertyName("lumbeck-items")] int Vers
         Clip? clip;
         try { clip = JsonSerializer.Deserialize<Clip>(text, JobJson.AtTheDoor); }
         catch (Exception e) when (e is JsonException or NotSupportedException or ArgumentException or InvalidOperationException or OverflowException) { throw No("what was pasted are no items of a cover"); }
-        if (clip is not { Version: 1, Items: not null, Swatches: not null } || clip.Items.Any(i => i is null || i.Hold is null || i.Name is null || i.Group is null) || clip.Swatches.Any(s => s is null || s.Id is null || s.Name is null)) throw No("what was pasted are no items of a cover");
+        if (clip is not { Version: 1, Items: not null, Swatches: not null } || clip.Items.Any(i => i is null || i.Hold is null || i.Name is null || i.Group is null) || clip.Swatches.Any(s => s is null || s.Id is null || s.Name is null))
+            throw No("what was pasted are no items of a cover");
         if (clip.Items.Count > AddItem.Most) throw No($"{Many.Items(clip.Items.Count)} were pasted: a cover holds up to {AddItem.Most}");
         return clip;
     }
@@ -44,7 +45,8 @@ public sealed record PasteItems(Clip Clip, string New, int Wrap = 0, Part? Over 
     {
         if (Wrap < 0 || Wrap >= job.Wraps.Count) throw new Refusal("paste", "this job has no such wrap");
         if (Clip.Items.Count == 0) throw new Refusal("paste", "nothing was pasted");
-        if (job.Wraps[Wrap].Take.Items.Count + Clip.Items.Count > AddItem.Most) throw new Refusal("paste", $"{Many.Items(Clip.Items.Count)} more would make {job.Wraps[Wrap].Take.Items.Count + Clip.Items.Count}: a cover holds up to {AddItem.Most}");
+        if (job.Wraps[Wrap].Take.Items.Count + Clip.Items.Count > AddItem.Most)
+            throw new Refusal("paste", $"{Many.Items(Clip.Items.Count)} more would make {job.Wraps[Wrap].Take.Items.Count + Clip.Items.Count}: a cover holds up to {AddItem.Most}");
         // A swatch that goes by the same name here is used; one that is not here comes along.
         var names = new Dictionary<string, string>();
         foreach (var s in Clip.Swatches)
@@ -60,8 +62,10 @@ public sealed record PasteItems(Clip Clip, string New, int Wrap = 0, Part? Over 
         foreach (var item in Clip.Items)
         {
             var hold = Over is { } panel ? CopyItem.Over(item.Hold, panel) : item.Hold;
-            if (hold.Panel != Part.Sheet && sheets.All(s => s.Sheet.Panel(hold.Panel) is null)) hold = CopyItem.Over(hold, sheets[0].Sheet.Panels[^1].Part);
-            if (job.Wraps[Wrap].Take.Items.Any(i => i.Hold == hold)) hold = hold with { Dx = hold.Dx + CopyItem.Aside, Dy = hold.Dy + CopyItem.Aside };
+            if (hold.Panel != Part.Sheet && sheets.All(s => s.Sheet.Panel(hold.Panel) is null))
+                hold = CopyItem.Over(hold, sheets[0].Sheet.Panels[^1].Part);
+            if (job.Wraps[Wrap].Take.Items.Any(i => i.Hold == hold))
+                hold = hold with { Dx = hold.Dx + CopyItem.Aside, Dy = hold.Dy + CopyItem.Aside };
             job = new AddItem(ImportValidation.Item(item, s => names.GetValueOrDefault(s)) with { Id = $"{New}-{++n}", Hold = hold, Group = groups.GetValueOrDefault(item.Group, ""), Locked = false }, Wrap: Wrap).Apply(job);
         }
         return job;

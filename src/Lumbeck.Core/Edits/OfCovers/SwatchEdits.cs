@@ -6,7 +6,8 @@ public sealed record AddSwatch(Swatch New) : Edit
     protected override Job On(Job job)
     {
         if (job.Swatches.Count >= 200) throw new Refusal("swatch", "a job holds up to 200 swatches");
-        if (!Free.CanBe(New.Id)) throw new Refusal("swatch", $"`{LengthText.Clip(New.Id)}` can’t name a swatch: use small letters, digits and hyphens");
+        if (!Free.CanBe(New.Id))
+            throw new Refusal("swatch", $"`{LengthText.Clip(New.Id)}` can’t name a swatch: use small letters, digits and hyphens");
         Swatches.Named(job, New.Id, New.Name);
         return job with { Swatches = job.Swatches.Add(New) };
     }
@@ -41,11 +42,14 @@ public sealed record RemoveSwatch(string Id) : Edit
 
 internal static class Swatches
 {
-    public static Swatch Of(Job job, string id) => job.Swatches.FirstOrDefault(s => s.Id == id) ?? throw new Refusal($"swatch/{id}", "this swatch was removed in the meantime");
+    public static Swatch Of(Job job, string id) =>
+        job.Swatches.FirstOrDefault(s => s.Id == id) ?? throw new Refusal($"swatch/{id}", "this swatch was removed in the meantime");
 
     public static void Named(Job job, string id, string name)
     {
-        if (name.Trim().Length is 0 or > 40 || char.IsDigit(name.Trim()[0])) throw new Refusal($"swatch/{id}/name", $"`{LengthText.Clip(name)}` can't name a swatch: up to 40 letters, not beginning with a digit");
-        if (job.Swatches.Any(s => s.Id != id && s.Name.Equals(name, StringComparison.OrdinalIgnoreCase))) throw new Refusal($"swatch/{id}/name", $"there is a swatch `{name}` already: take another name");
+        if (name.Trim().Length is 0 or > 40 || char.IsDigit(name.Trim()[0]))
+            throw new Refusal($"swatch/{id}/name", $"`{LengthText.Clip(name)}` can't name a swatch: up to 40 letters, not beginning with a digit");
+        if (job.Swatches.Any(s => s.Id != id && s.Name.Equals(name, StringComparison.OrdinalIgnoreCase)))
+            throw new Refusal($"swatch/{id}/name", $"there is a swatch `{name}` already: take another name");
     }
 }

@@ -29,8 +29,11 @@ public sealed record SetFact(TicketFact Which, string Text) : TicketEdit
         if (Text.Length > 300) throw new Refusal("ticket/" + Fact, $"a {Fact} of {Text.Length} letters is over 300: shorten it");
         var before = job.Ticket.Words(Which);
         var after = base.On(job);
-        if (before.Length == 0 || Text.Length == 0) return after;
-        Item said(Item item) => item is TextItem t && t.Words == before && Which.Role() == t.Role ? SetWords.With(t, Plain.Line(Text)) : item;
+        if (Plain.Line(Text).Length == 0) return after;
+        // What still has the words it was added with stands for the fact, too.
+        Item said(Item item) => item is TextItem t && Which.Role() == t.Role && (t.Starter || (before.Length > 0 && t.Words == before))
+            ? SetWords.With(t, Plain.Line(Text)) with { Starter = false }
+            : item;
         // In every take: they share the ticket.
         return after with { Wraps = [.. after.Wraps.Select(w => w with { Takes = [.. w.Takes.Select(t => t with { Items = [.. t.Items.Select(said)] })] })] };
     }

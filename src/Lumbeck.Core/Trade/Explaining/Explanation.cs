@@ -13,7 +13,7 @@ public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied
 {
     private static readonly Length LeastSlack = Length.FromMillimetres(0.1m);
 
-    /// <param name="book">The facts, unpinned: the figures are compared with the computed spine.</param>
+    /// <param name="book">The facts. The figures are compared with the computed spine; slips are tried with a pinned one, too.</param>
     /// <param name="house">The house that stated the figures.</param>
     /// <param name="given">The size as read.</param>
     /// <param name="slack">Half the last typed digit of each side.</param>
@@ -24,7 +24,7 @@ public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied
         var allowed = new Size(Length.Max(slack.Width, LeastSlack), Length.Max(slack.Height, LeastSlack));
         var computed = wrap.Sheet.Size;
         var agrees = Off(computed, given, allowed) <= 1;
-        return new(computed, given, agrees, ImpliedBy(wrap, given), agrees ? [] : Fitting(wrap, given, allowed));
+        return new(computed, given, agrees, ImpliedBy(wrap, given), agrees ? [] : Fitting(Bases(wrap, book, house), given, allowed));
     }
 
     /// <summary>The spine that may be pinned: the implied one, where only the width differs and so the figures may truly be the printer's own spine.</summary>
@@ -35,13 +35,20 @@ public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied
         (decimal)Length.Abs(tried.Width - given.Width).Units / allowed.Width.Units,
         (decimal)Length.Abs(tried.Height - given.Height).Units / allowed.Height.Units);
 
-    private static Cause[] Fitting(WrapGeometry wrap, Size given, Size allowed) =>
-        [.. Slips.All(wrap, given)
-            .Select((slip, order) => (slip.Cause, Off: Off(slip.Tried, slip.Read, slip.Scaled(allowed)), order))
-            .Where(s => s.Off <= 1)
-            .OrderBy(s => s.order)
-            .DistinctBy(s => s.Cause.Id)
-            .Select(s => s.Cause)];
+    /// <summary>The sheet as computed, and as its spine is pinned.</summary>
+    private static WrapGeometry[] Bases(WrapGeometry computed, BookFacts book, House house) =>
+        book.PinnedSpine is null ? [computed] : [computed, WrapGeometry.Of(book, house)];
+
+    /// <summary>Slips that give the figures: one by itself, or where none does, two at once.</summary>
+    private static Cause[] Fitting(WrapGeometry[] bases, Size given, Size allowed)
+    {
+        var pinned = bases.Skip(1).Where(b => Off(b.Sheet.Size, given, allowed) <= 1).Select(b =>
+            new Cause("pinned", "the figures are the sheet with its spine as it is pinned", $"{b.Sheet.Size.Width.Term(b.House.Unit)} with a spine of {b.Spine.Width.Term(b.House.Unit)}"));
+        Cause[] fit(Func<WrapGeometry, IEnumerable<Slip>> slips) =>
+            [.. bases.SelectMany(slips).Where(s => Off(s.Tried, s.Read, s.Scaled(allowed)) <= 1).Select(s => s.Cause).DistinctBy(c => c.Id)];
+        Cause[] one = [.. pinned, .. fit(b => Slips.All(b, given))];
+        return one.Length > 0 ? one : fit(b => Slips.Pairs(b, given));
+    }
 
     private static Implied ImpliedBy(WrapGeometry wrap, Size given)
     {
@@ -50,8 +57,7 @@ public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied
         // All but the spine is taken as computed; what is left over is the spine's.
         var spine = given.Width - (sheet.Size.Width - face.Width);
         var binding = Binding.Of(wrap.Book.Binding);
-        var beyond = house.CoverAllowance + binding.BeyondBlock(house);
-        Caliper? leaf = spine > beyond && wrap.Spine.Leaves > 0 ? Caliper.FromLength(spine - beyond) * (1m / wrap.Spine.Leaves) : null;
+        var leaf = spine.Units > 0 ? binding.LeafFor(wrap.Book, house, wrap.Spine, spine) : null;
         return new(Positive(spine), leaf, binding.TurnsIn ? null : Positive((given.Height - sheet.Trim.Height).Half()));
     }
 

@@ -19,6 +19,24 @@ internal static class Slips
         foreach (var (cause, tried) in Sheets(wrap)) yield return new(cause, tried, given);
     }
 
+    /// <summary>Two slips at once: one in what is cut off or turned in, and one in the panels or the spine.</summary>
+    public static IEnumerable<Slip> Pairs(WrapGeometry wrap, Size given)
+    {
+        var size = wrap.Sheet.Size;
+        var all = Sheets(wrap).ToList();
+        string t(Length l) => l.Term(wrap.House.Unit);
+        foreach (var (edge, cut) in all.Where(s => s.Item1.Id is "no-bleed" or "bleed-once" or "turn-in"))
+            foreach (var (other, tried) in all.Where(s => s.Item1.Id is not ("no-bleed" or "bleed-once" or "turn-in" or "swapped" or "case-for-paperback")))
+            {
+                // Each takes off what it takes off by itself.
+                var both = new Size(cut.Width + tried.Width - size.Width, cut.Height + tried.Height - size.Height);
+                var sum = $"{t(size.Width)} {Signed(cut.Width - size.Width, t)} {Signed(tried.Width - size.Width, t)}, {t(size.Height)} {Signed(both.Height - size.Height, t)} = {t(both.Width)} × {t(both.Height)}";
+                yield return new(new($"{other.Id}+{edge.Id}", $"{other.Text}, and {edge.Text}", sum), both, given);
+            }
+    }
+
+    private static string Signed(Length by, Func<Length, string> said) => $"{(by.Units < 0 ? "−" : "+")} {said(Length.Abs(by))}";
+
     /// <summary>Figures in another unit, taken for inches or millimetres: so many times too large or too small.</summary>
     private static IEnumerable<Slip> Units(WrapGeometry wrap, Size given)
     {
@@ -54,6 +72,13 @@ internal static class Slips
         if (sheet.Panel(Part.Front) is { } front && sheet.Panel(Part.Back) is not null)
         {
             yield return cause("one-panel", "one panel is counted instead of two", w - front.Face.Width, h, $"{t(w)} − one panel of {t(front.Face.Width)}, {t(h)}");
+            if (sheet.Panel(Part.FrontFlap) is not null)
+            {
+                // A flap goes with what runs round the board's edge.
+                var flap = wrap.Sheet.Panels.Where(p => p.Part is Part.FrontFlap or Part.FrontForeEdge).Aggregate(Length.Zero, (l, p) => l + p.Face.Width);
+                yield return cause("no-flaps", "the flaps are left out", w - (2 * flap), h, $"{t(w)} − 2 × {t(flap)}, {t(h)}");
+                yield return cause("one-flap", "one flap is counted instead of two", w - flap, h, $"{t(w)} − one flap of {t(flap)}, {t(h)}");
+            }
             var wider = book.Trim.Height - book.Trim.Width;
             yield return cause("height-for-width", "the trim's height is used where its width belongs", w + (2 * wider), h, $"{t(w)} + 2 × ({t(book.Trim.Height)} − {t(book.Trim.Width)}), {t(h)}");
         }

@@ -20,11 +20,11 @@ public abstract class Binding
     /// <summary>Whether its sheet is folded round boards, where others have bleed that is cut off.</summary>
     public virtual bool TurnsIn => false;
 
-    /// <summary>What its spine has beyond the block, the cover's own allowance aside.</summary>
-    public virtual Length BeyondBlock(House house) => Length.Zero;
-
     /// <summary>The spine's width with its working.</summary>
     public abstract SpineSum Spine(BookFacts book, House house);
+
+    /// <summary>The same read back: the leaf that a spine implies; null where it implies none.</summary>
+    public virtual Caliper? LeafFor(BookFacts book, House house, SpineSum sum, Length spine) => sum.PaperbackLeaf(book, house, spine);
 
     /// <summary>The printed sheets, the first the one that carries the front.</summary>
     public abstract ImmutableArray<Sheet> Sheets(BookFacts book, House house, SpineSum spine);

@@ -14,7 +14,7 @@ public sealed class Jacket : Binding
 
     public override bool IsCased => true;
     public override bool HasFlaps => true;
-    public override Length BeyondBlock(House house) => (2 * house.Board) + house.Endpapers + house.SpineEase;
+    public override Caliper? LeafFor(BookFacts book, House house, SpineSum sum, Length spine) => sum.CaseLeaf(book, house, spine - house.SpineEase);
 
     public override SpineSum Spine(BookFacts book, House house)
     {

@@ -10,7 +10,7 @@ public sealed class PrintedCase : Binding
 
     public override bool IsCased => true;
     public override bool TurnsIn => true;
-    public override Length BeyondBlock(House house) => (2 * house.Board) + house.Endpapers;
+    public override Caliper? LeafFor(BookFacts book, House house, SpineSum sum, Length spine) => sum.CaseLeaf(book, house, spine);
 
     public override SpineSum Spine(BookFacts book, House house) => SpineSum.Case(book, house);
 

@@ -77,6 +77,28 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
         };
     }
 
+    /// <summary>
+    /// The leaf that a paperback's spine implies, the sum read back: t = (S − coverAllowance − leaves of plates) ÷ other leaves. A spine that was rounded
+    /// implies it as nearly as that; null where a measured dummy has no leaf in it, or nothing is left.
+    /// </summary>
+    public Caliper? PaperbackLeaf(BookFacts book, House house, Length spine) => Leaf(book, spine - house.CoverAllowance);
+
+    /// <summary>The same of a case: (S − coverAllowance) ÷ the round back's factor − 2d − endpapers is the block.</summary>
+    public Caliper? CaseLeaf(BookFacts book, House house, Length spine)
+    {
+        var cased = spine - house.CoverAllowance;
+        if (book.RoundBack) cased = 1 / house.RoundBackFactor * cased;
+        return Leaf(book, cased - (2 * house.Board) - (book.Endpapers ?? house.Endpapers));
+    }
+
+    private Caliper? Leaf(BookFacts book, Length block)
+    {
+        if (book.Dummy is not null) return null;
+        var own = (book.Plates?.Pages ?? 0) / 2;
+        if (book.Plates is { } plates) block -= (plates.Paper.Leaf * own).ToLength();
+        return block.Units > 0 && Leaves > own ? Caliper.FromLength(block) * (1m / (Leaves - own)) : null;
+    }
+
     /// <summary>The working, a step a line.</summary>
     public IEnumerable<Sum> Steps(Unit unit)
     {
