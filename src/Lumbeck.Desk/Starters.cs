@@ -46,8 +46,11 @@ public static class Starters
     };
 
     /// <summary>What can be added to a panel, the usual first: (word, what the list says).</summary>
-    public static IReadOnlyList<(string Word, string Says)> For(Part panel) => panel switch
+    /// <param name="panel">The panel.</param>
+    /// <param name="words">Whether words are printed there: houses print none on a narrow spine.</param>
+    public static IReadOnlyList<(string Word, string Says)> For(Part panel, bool words = true) => panel switch
     {
+        Part.Spine when !words => [("band", "band"), ("line", "line"), ("rectangle", "rectangle"), ("ellipse", "ellipse")],
         Part.Front => [("title", "title"), ("subtitle", "subtitle"), ("author", "author"), ("picture", "picture"), ("plate", "label plate"), ("text", "text"), .. Shapes],
         Part.Back => [("blurb", "blurb"), ("barcode", "barcode"), ("code", "QR code"), ("imprint", "imprint"), ("picture", "author picture"), ("text", "text"), .. Shapes],
         Part.Spine => [("title", "title"), ("author", "author"), ("imprint", "imprint"), ("band", "band"), ("line", "line"), ("rectangle", "rectangle"), ("ellipse", "ellipse")],

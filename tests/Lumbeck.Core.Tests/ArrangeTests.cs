@@ -211,4 +211,50 @@ public sealed class ArrangeTests
         AfterChange.Merge(new RemoveItem("foot").Apply(marked), []).ShouldBeEmpty();
         new Looked("foot").Apply(marked).Looks.ShouldBeEmpty();
     }
+
+    [Fact]
+    public void A_picture_mirrored_onto_the_other_cover_is_mirrored_itself()
+    {
+        var picture = new PictureItem
+        {
+            Id = "p", Hold = new(Part.Front, HoldBox.Face, Anchor.TopLeft, Mm(5), Mm(7)), Width = new(Mm(30)), Height = new(Mm(20)), Turned = 30, PanX = 40, Flip = Flip.Down,
+            Picture = new(new('a', 64), "a.png", 300, 200, true), Fill = new GradientPaint(Run.Straight, 20, [new(new InkPaint(Ink.White), 0), new(new InkPaint(Ink.Black), 10_000)]),
+        };
+        var job = new CopyItem("p", "q", ToOtherCover: true).Apply(Sample.Job(picture));
+        var copy = (PictureItem)job.Item("q")!;
+        (copy.Hold.Panel, copy.Hold.Anchor, copy.Hold.Dx, copy.Turned, copy.PanX, copy.Flip).ShouldBe((Part.Back, Anchor.TopRight, -Mm(5), 330m, -40m, Flip.Both));
+        ((GradientPaint)copy.Fill!.Paint!).Angle.ShouldBe(160);
+        // What it covers of the back is what the other covers of the front, seen in a mirror on the spine.
+        var (front, back) = (job.Geometry().Sheet.Panel(Part.Front)!.Face, job.Geometry().Sheet.Panel(Part.Back)!.Face);
+        var (a, b) = (Sample.Scene(job).Piece("p")!.Frame, Sample.Scene(job).Piece("q")!.Frame);
+        (a.Left - front.X.Points).ShouldBe(back.Right.Points - b.Right, 1e-6);
+        // Twice mirrored it is as it was.
+        copy.Mirrored().Mirrored().ShouldBe(copy);
+    }
+
+    [Fact]
+    public void A_group_is_centred_as_one()
+    {
+        var job = Tiles();
+        string[] ids = [.. job.Take.Items.Where(i => i is RectItem && i.Hold.Panel == Part.Front).Take(2).Select(i => i.Id)];
+        Box box(Job j, string id) => Sample.Scene(j).Piece(id)!.Frame.ToBox();
+        var after = new CentreGroup([.. ids], DownToo: true).Apply(job);
+        var face = job.Geometry().Sheet.Panel(Part.Front)!.Face;
+        var all = new[] { box(after, ids[0]), box(after, ids[1]) };
+        var (left, right) = (all.Min(b => b.X), all.Max(b => b.Right));
+        ((left + right).Points / 2).ShouldBe((face.X + (0.5m * face.Width)).Points, 0.01);
+        (box(after, ids[1]).X - box(after, ids[0]).X).Points.ShouldBe((box(job, ids[1]).X - box(job, ids[0]).X).Points, 0.01);
+        (box(after, ids[1]).Y - box(after, ids[0]).Y).Points.ShouldBe((box(job, ids[1]).Y - box(job, ids[0]).Y).Points, 0.01);
+    }
+
+    [Fact]
+    public void As_high_as_the_last_is_done_for_a_barcode_and_refused_with_a_reason_for_a_text_that_grows()
+    {
+        var code = new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Face, Anchor.Middle, default, default) };
+        var tall = new RectItem { Id = "tall", Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, default, default), Width = new(Mm(10)), Height = new(code.PlateSize.Height + Mm(3)) };
+        var job = new SetIsbn("9780000000002").Apply(Sample.Job(code, tall, Sample.Text("grown", "Words") with { Fit = Fitting.Grow }));
+        var after = new SameSize(["code", "tall"], Wide: false).Apply(job);
+        ((BarcodeItem)after.Item("code")!).PlateSize.Height.Millimetres.ShouldBe(tall.Height.Own.Millimetres, 0.1m);
+        Should.Throw<Refusal>(() => new SameSize(["grown", "tall"], Wide: false).Apply(job)).Message.ShouldContain("as high as its words");
+    }
 }

@@ -56,7 +56,7 @@ document.addEventListener('click', e => {
   if ((at = closest(e, '[data-add]'))) {
     const id = `${at.dataset.add}-${crypto.randomUUID().slice(0, 8)}`;
     if (at.dataset.add === 'swatch') return send({ is: 'add-swatch', swatch: id });
-    return send({ is: 'add', item: id, kind: at.dataset.add!, panel: at.dataset.panel ?? '' }, { done: () => choose([id]) });
+    return send({ is: 'add', item: id, kind: at.dataset.add!, panel: at.dataset.panel ?? '' }, { done: () => { choose([id]); focusRow(id); } });
   }
   if ((at = closest(e, '[data-group][data-row]'))) {
     e.preventDefault();
@@ -85,13 +85,25 @@ export function arrange(how: string, panel?: string): void {
 }
 
 // A list that something is picked from closes when it is left.
+const PASSING = 'details[data-picks][open],#tracing-book[open],#swatch-book[open],#looks[open]';
 const leave = (e: Event): void => {
   const into = e.type === 'focusout' ? (e as FocusEvent).relatedTarget : e.target;
   if (e.type === 'focusout' && !into) return;
-  for (const list of document.querySelectorAll<HTMLDetailsElement>('details[data-picks][open]')) if (!(into instanceof Node && list.contains(into))) list.open = false;
+  for (const list of document.querySelectorAll<HTMLDetailsElement>(PASSING)) if (!(into instanceof Node && list.contains(into))) list.open = false;
 };
 document.addEventListener('pointerdown', leave);
 document.addEventListener('focusout', leave);
+
+/** What was added has the keys, so that Enter is of it and not of what added it. */
+function focusRow(id: string): void {
+  const shown = () => {
+    const row = document.querySelector<HTMLElement>(`#row-${CSS.escape(id)} [data-row]`);
+    if (!row || !picked().includes(id)) return;
+    document.removeEventListener('lumbeck:settled', shown);
+    row.focus({ preventScroll: true });
+  };
+  document.addEventListener('lumbeck:settled', shown);
+}
 
 export function choose(ids: string[]): void {
   pick(ids);
@@ -121,7 +133,7 @@ document.addEventListener('keydown', e => {
     e.preventDefault();
     return send({ is: 'step', way: key === 'y' || e.shiftKey ? 'forward' : 'back' });
   }
-  const book = document.querySelector<HTMLDetailsElement>('#swatch-book[open],#looks[open],details[data-picks][open]');
+  const book = document.querySelector<HTMLDetailsElement>(PASSING);
   if (e.key === 'Escape' && book) return void (book.open = false);
   // A dialog keeps its keys to itself.
   if (typing || select || !onWrap || document.querySelector('dialog[open]')) return;

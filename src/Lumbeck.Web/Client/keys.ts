@@ -46,7 +46,12 @@ export function pressed(e: KeyboardEvent): boolean {
   if (items.length === 0) { if (arrow) push(arrow[0], arrow[1], e.shiftKey); return arrow !== undefined; }
   if (!e.shiftKey && arranges[key]) { arrange(arranges[key]); return true; }
   if (key === '[' || key === ']') { send({ is: 'order', items, steps: key === ']' ? 1 : -1 }); return true; }
-  if (key === 'r' && !e.shiftKey) { if (document.querySelector('[data-fact$="/grow"]')) send({ is: 'write-each', items, fact: 'grow', text: 'next' }); return true; }
+  if (key === 'r' && !e.shiftKey) {
+    // Whatever its settings show just then: while it grows they show that.
+    const pictures = hits().filter(h => h.kind === 'picture' && items.includes(h.id)).map(h => h.id);
+    if (pictures.length > 0) send({ is: 'write-each', items: pictures, fact: 'grow', text: 'next' });
+    return true;
+  }
   if (key === 'l') { toggle('locked'); return true; }
   if (key === 'h') { toggle('hidden'); return true; }
   if (key === 'Delete' || key === 'Backspace') { send({ is: 'remove', items }); return true; }

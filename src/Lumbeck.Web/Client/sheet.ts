@@ -79,6 +79,7 @@ export function drawPicked(): void {
     const over = draw(svg, 'g', id === 'sheet' ? { class: 'over' } : { class: 'over', transform: level!.getAttribute('transform') ?? '' });
     const px = 1 / Math.hypot(ctm.a, ctm.b);
     for (const h of own) box(over, h.m, h.w, h.h);
+    if (own.length === 1) meant(over, own[0]!, px);
     if (own.length === 1) grips(over, own[0]!.m, own[0]!.w, own[0]!.h, px, own[0]!.kind === 'line' ? ['e', 'w'] : own[0]!.kind === 'barcode' ? ['nw', 'ne', 'se', 'sw'] : Object.keys(GRIPS));
     else {
       const all = round(own.flatMap(h => corners(h.m, h.w, h.h)));
@@ -88,6 +89,24 @@ export function drawPicked(): void {
     }
   }
 }
+
+/** The side that a field with the focus is of, drawn through what it measures. */
+function meant(into: Element, { m, w, h }: Hit, px: number): void {
+  const side = (document.activeElement as HTMLElement | null)?.dataset?.fact?.match(/\/(width|height)$/)?.[1];
+  if (!side) return;
+  const [from, to] = side === 'width' ? [at(m, 0, h / 2), at(m, w, h / 2)] : [at(m, w / 2, 0), at(m, w / 2, h)];
+  const long = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+  // A tick at either end, across the line.
+  const [tx, ty] = [((to.y - from.y) / long) * 5 * px, ((from.x - to.x) / long) * 5 * px];
+  const tick = (p: { x: number; y: number }) => `M${p.x - tx} ${p.y - ty}L${p.x + tx} ${p.y + ty}`;
+  const d = `M${from.x} ${from.y}L${to.x} ${to.y}${tick(from)}${tick(to)}`;
+  for (const tone of ['drawn-to under', 'drawn-to']) draw(into, 'path', { class: tone, d });
+}
+
+for (const turn of ['focusin', 'focusout'])
+  document.addEventListener(turn, e => {
+    if (e.target instanceof HTMLElement && /\/(width|height)$/.test(e.target.dataset.fact ?? '')) requestAnimationFrame(drawPicked);
+  });
 
 function box(into: Element, m: DOMMatrix, w: number, h: number): void {
   for (const tone of ['picked under', 'picked']) draw(into, 'rect', { class: tone, width: w, height: h, transform: m.toString() });

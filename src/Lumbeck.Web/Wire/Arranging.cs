@@ -29,10 +29,10 @@ public static class Arranging
         Edit each(Func<string, Edit> edit) => Each(items, edit, job, how);
         return how switch
         {
-            "centre" => each(id => new CentreItem(id)),
-            "middle" => each(id => new CentreItem(id, DownToo: true)),
-            "safe" => each(id => new CentreItem(id, DownToo: true, Safe: true)),
-            "spine" => each(id => new CentreItem(id, DownToo: true, Over: Part.Spine)),
+            "centre" => IsGroup(job, items) ? new CentreGroup([.. items]) : each(id => new CentreItem(id)),
+            "middle" => IsGroup(job, items) ? new CentreGroup([.. items], DownToo: true) : each(id => new CentreItem(id, DownToo: true)),
+            "safe" => IsGroup(job, items) ? new CentreGroup([.. items], DownToo: true, Safe: true) : each(id => new CentreItem(id, DownToo: true, Safe: true)),
+            "spine" => IsGroup(job, items) ? new CentreGroup([.. items], DownToo: true, Over: Part.Spine) : each(id => new CentreItem(id, DownToo: true, Over: Part.Spine)),
             "panel" => each(id => new StretchItem(id, Reach.Panel)),
             "bleed" => each(id => new StretchItem(id, Reach.Bleed)),
             "sheet" => each(id => new StretchItem(id, Reach.Sheet)),
@@ -56,6 +56,10 @@ public static class Arranging
             _ => throw new Refusal("edit", "nothing to arrange was named"),
         };
     }
+
+    /// <summary>Whether all of one group is meant, which is moved as one.</summary>
+    private static bool IsGroup(Job job, string[] items) =>
+        items.Length > 1 && job.Item(items[0])?.Group is { Length: > 0 } group && items.All(i => job.Item(i)?.Group == group);
 
     private static Edit Copies(Job job, string[] items, string made, Func<string, string, string, Edit> copy)
     {

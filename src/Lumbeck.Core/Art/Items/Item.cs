@@ -76,6 +76,9 @@ public abstract record Item
     [JsonIgnore]
     public virtual Size? OwnSize => null;
 
+    /// <summary>The same item as a mirror that stands upright shows it; words stay to be read.</summary>
+    public virtual Item Mirrored() => this with { Hold = Hold.Mirrored(), Turned = (360 - Turned) % 360 };
+
     /// <summary>The same item with each of its paints as it is mapped.</summary>
     public abstract Item Painted(Func<Paint?, Paint?> each);
 

@@ -26,6 +26,13 @@ public sealed record PictureItem : ShapeItem, ICornered
     public bool Convert { get; init; }
     public override string Kind => Picture is { IsDrawing: true } ? "Drawing" : "Picture";
 
+    public override Item Mirrored() => (PictureItem)base.Mirrored() with
+    {
+        Flip = Flip ^ Flip.Across,
+        PanX = -PanX,
+        Tiling = Tiling is { } t ? t with { OffsetX = -t.OffsetX } : null,
+    };
+
     protected override string? UnsoundShape =>
         Zoom is < 10 or > 2000 || PanX is < -100 or > 100 || PanY is < -100 or > 100 || !Enum.IsDefined(Shape)
         || Corners is < PolygonItem.Least or > PolygonItem.Most || Waist is < 0 or > 100

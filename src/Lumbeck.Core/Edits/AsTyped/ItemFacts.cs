@@ -39,8 +39,8 @@ public static partial class ItemFacts
         yield return new($"item/{id}/y", item.Hold.Down switch { 0 => "From head", 1 => "From foot", _ => "Below middle" }, j => (I(j).Hold.Down == 1 ? -I(j).Hold.Dy : I(j).Hold.Dy).Show(j.Ticket.Unit), (j, t) => new HoldItem(id, Dy: I(j).Hold.Down == 1 ? -Facts.Length(j, t) : Facts.Length(j, t)));
         if (item.OwnSize is null)
         {
-            yield return new($"item/{id}/width", "Wide", j => Show(I(j).Width, j.Ticket.Unit), (j, t) => new SizeItem(id, Width: ParseSpan(j, t)));
-            if (item is not LineItem) yield return new($"item/{id}/height", "High", j => Show(I(j).Height, j.Ticket.Unit), (j, t) => new SizeItem(id, Height: ParseSpan(j, t)));
+            yield return new($"item/{id}/width", item.Hold.Panel == Part.Spine ? "Along the spine" : "Wide", j => Show(I(j).Width, j.Ticket.Unit), (j, t) => new SizeItem(id, Width: ParseSpan(j, t)));
+            if (item is not LineItem) yield return new($"item/{id}/height", item.Hold.Panel == Part.Spine ? "Across the spine" : "High", j => Show(I(j).Height, j.Ticket.Unit), (j, t) => new SizeItem(id, Height: ParseSpan(j, t)));
         }
         yield return new($"item/{id}/turned", "Turned", j => I(j).Turned.ToString("0.##", CultureInfo.InvariantCulture) + "°", (_, t) => new TurnItem(id, LengthText.Number(t.TrimEnd(' ', '°')) is { } d and > -100_000 and < 100_000 ? d : throw Facts.No($"`{LengthText.Clip(t)}` is no angle: try `90°`")));
         yield return new($"item/{id}/opacity", "Opacity", j => I(j).Opacity.ToString("0.##", CultureInfo.InvariantCulture) + " %", (_, t) => new FadeItem(id, LengthText.Number(t.TrimEnd(' ', '%')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no opacity: try `80 %`")));

@@ -52,6 +52,7 @@ public static class EditJson
         (typeof(Together), "together"),
         (typeof(LineUp), "line-up"),
         (typeof(SpaceOut), "space-out"),
+        (typeof(CentreGroup), "centre-group"),
         (typeof(SameSize), "same-size"),
         (typeof(GroupItems), "group-items"),
         (typeof(Ungroup), "ungroup"),

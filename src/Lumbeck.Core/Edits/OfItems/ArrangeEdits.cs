@@ -53,16 +53,17 @@ public sealed record CopyItem(string Item, string New, bool ToOtherCover = false
     {
         var (wrap, take) = Items.On(job, Item);
         var item = job.Item(Item)!;
-        var hold = ToOtherCover ? Mirrored(item.Hold) : To is { } panel && panel != item.Hold.Panel ? Over(item.Hold, panel) : item.Hold with { Dx = item.Hold.Dx + Aside, Dy = item.Hold.Dy + Aside };
+        if (ToOtherCover) item = Mirrored(item);
+        var hold = ToOtherCover ? item.Hold : To is { } panel && panel != item.Hold.Panel ? Over(item.Hold, panel) : item.Hold with { Dx = item.Hold.Dx + Aside, Dy = item.Hold.Dy + Aside };
         var copy = item with { Id = New, Hold = hold, Group = Group, Locked = false };
         if (Placement.Of(copy, job.SheetOf(copy, wrap)) is null) throw new Refusal($"item/{Item}/panel", $"this binding has no {copy.Hold.Panel.Say()} to copy it to");
-        return new AddItem(copy, hold.Panel != item.Hold.Panel ? null : take.Items.FindIndex(i => i.Id == Item) + 1, wrap).Apply(job);
+        return new AddItem(copy, hold.Panel != job.Item(Item)!.Hold.Panel ? null : take.Items.FindIndex(i => i.Id == Item) + 1, wrap).Apply(job);
     }
 
     /// <summary>The same hanging on another panel; the barcode's room is the back's alone.</summary>
     public static Hold Over(Hold hold, Part panel) => hold with { Panel = panel, Box = hold.Box == HoldBox.Room && panel != Part.Back ? HoldBox.Safe : hold.Box };
 
-    private Hold Mirrored(Hold hold) => hold.Panel.Across() is { } other
-        ? Over(hold.Mirrored(), other)
-        : throw new Refusal($"item/{Item}/panel", $"what hangs on the {hold.Panel.Say()} has no other cover: it lies on both already, or on neither");
+    private Item Mirrored(Item item) => item.Hold.Panel.Across() is { } other && item.Mirrored() is var mirrored
+        ? mirrored with { Hold = Over(mirrored.Hold, other) }
+        : throw new Refusal($"item/{Item}/panel", $"what hangs on the {item.Hold.Panel.Say()} has no other cover: it lies on both already, or on neither");
 }

@@ -18,6 +18,29 @@ public sealed record LineUp(ImmutableArray<string> Items, Along By) : ItemsEdit(
     }
 }
 
+/// <summary>Centres a group as one: all of its members go the same way.</summary>
+/// <param name="Items">The members.</param>
+/// <param name="DownToo">Down the panel too.</param>
+/// <param name="Over">Another panel to centre it on; null for the one that the first hangs on.</param>
+/// <param name="Safe">Within the panel's safe box instead of its face.</param>
+public sealed record CentreGroup(ImmutableArray<string> Items, bool DownToo = false, Part? Over = null, bool Safe = false) : ItemsEdit(Items)
+{
+    protected override string Does => "centre";
+
+    protected override IEnumerable<Edit> Each(Job job)
+    {
+        var (first, at) = Sets.At(job, Items[0]);
+        var sheet = job.SheetOf(Over is { } over ? first with { Hold = first.Hold with { Panel = over } } : first, job.WrapOf(first.Id));
+        var panel = Over is { } part ? sheet.Panel(part) ?? throw new Refusal($"item/{first.Id}/panel", $"this binding has no {part.Say()}") : at.Panel;
+        var (room, all) = (Safe ? panel.Safe : panel.Face, Sets.Round(Sets.Boxes(job, Items).Select(b => b.Box)));
+        var right = room.X + (0.5m * room.Width) - all.X - (0.5m * all.Width);
+        var down = room.Y + (0.5m * room.Height) - all.Y - (0.5m * all.Height);
+        // Across a spine is down the sheet as it lies.
+        var (x, y) = DownToo ? (right, down) : panel.Turn == Turn.None ? (right, default) : (default(Length), down);
+        foreach (var id in Items) yield return new DropItem(id, x, y);
+    }
+}
+
 /// <summary>Spaces items out between the first and the last of them, so that the gaps are equal.</summary>
 public sealed record SpaceOut(ImmutableArray<string> Items, bool DownTheSheet) : ItemsEdit(Items)
 {
@@ -53,7 +76,12 @@ public sealed record SameSize(ImmutableArray<string> Items, bool Wide = true, bo
         {
             var (item, at) = Sets.At(job, id);
             var (x, y) = Hanging.Middle(item, at);
-            yield return new LayItem(id, x, y, Wide ? size.Width : at.Box.Width, High ? size.Height : at.Box.Height);
+            var (wide, high) = (Wide ? size.Width : at.Box.Width, High ? size.Height : at.Box.Height);
+            if (High && item is TextItem { Fit: Fitting.Grow })
+                throw new Refusal($"item/{id}/height", $"{item.Said} is as high as its words: give it another fit first");
+            // A barcode keeps its proportions: its height gives its width.
+            if (High && !Wide && item is BarcodeItem) wide = (decimal)high.Units / at.Box.Height.Units * at.Box.Width;
+            yield return new LayItem(id, x, y, wide, high);
         }
     }
 }
