@@ -87,4 +87,9 @@ public sealed record EditRequest(string Id, string Session, Func<Job, Edit> Make
 /// <param name="Slug">Its address.</param>
 /// <param name="On">The job; null where it can't be shown.</param>
 /// <param name="Problem">Why it can't.</param>
-public sealed record BenchPlace(string Slug, OnBench? On, string Problem);
+public sealed record BenchPlace(string Slug, OnBench? On, string Problem)
+{
+    /// <summary>When it was begun, and when what lies there came there; UTC.</summary>
+    public string Made { get; init; } = "";
+    public string Changed { get; init; } = "";
+}

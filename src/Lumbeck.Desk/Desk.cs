@@ -100,9 +100,10 @@ public sealed class Desk
     public IReadOnlyList<OnBench> Jobs() => [.. Places().Select(p => p.On).OfType<OnBench>()];
 
     /// <summary>Every job's place on the bench. One that can't be shown says why, and keeps no other from being shown.</summary>
-    public IReadOnlyList<BenchPlace> Places() => [.. _store.Jobs().Select(row =>
+    /// <param name="away">Those that are put away in place of those on the bench.</param>
+    public IReadOnlyList<BenchPlace> Places(bool away = false) => [.. _store.Jobs(away).Select(row =>
     {
-        try { return new BenchPlace(row.Slug, Bench(row), ""); }
+        try { return new BenchPlace(row.Slug, Bench(row), "") { Made = row.Made, Changed = row.Changed }; }
         catch (Refusal r) { return new(row.Slug, null, r.Message); }
         catch (Exception e) when (e is not OutOfMemoryException && !Disk.IsFull(e))
         {
@@ -110,6 +111,22 @@ public sealed class Desk
             return new(row.Slug, null, "what is stored of it is damaged; bring it back from a pack, or from a copy of the data folder");
         }
     })];
+
+    /// <summary>How many jobs are put away.</summary>
+    public int CountAway => _store.Jobs(away: true).Count;
+
+    /// <summary>Puts a job away from the bench, or takes it back.</summary>
+    /// <exception cref="Refusal">There is no such job.</exception>
+    public void PutJobAway(string slug, bool away = true) => _store.Put(Row(slug).Id, away);
+
+    /// <summary>Removes a job that was put away, its steps and its pressed files, for good.</summary>
+    /// <exception cref="Refusal">There is no such job, or it lies on the bench.</exception>
+    public void RemoveJob(string slug)
+    {
+        var row = Row(slug);
+        if (row.Away is null) throw new Refusal("job", "it lies on the bench: put it away first");
+        foreach (var file in _store.Remove(row.Id)) Files.Drop(file);
+    }
 
     /// <exception cref="Refusal">There is no such job.</exception>
     public OnBench Job(string slugOrId) => Bench(Row(slugOrId));

@@ -20,12 +20,14 @@ public static class Starters
 
     /// <summary>The same from its first facts, as they were typed; those left blank are the house's own.</summary>
     /// <exception cref="Refusal">A fact can't be read, or they make no sheet; the fact is named.</exception>
-    public static Job Job(House house, string title, string? trim, string? pages)
+    public static Job Job(House house, string title, string? trim, string? pages, string? binding = null)
     {
         var job = Job(house, title);
-        foreach (var (path, text) in ((string, string?)[])[("ticket/trim", trim), ("ticket/pages", pages)])
+        // The unit that a size is typed in is the job's, whatever the printer reckons in.
+        if (LengthText.UnitIn(trim ?? "") is { } unit) job = new SetUnit(unit).Apply(job);
+        foreach (var (path, text) in ((string, string?)[])[("ticket/binding", binding), ("ticket/trim", trim), ("ticket/pages", pages)])
             if (!string.IsNullOrWhiteSpace(text)) job = Facts.Write(job, path, text).Apply(job);
-        return job;
+        return job.WithPieces();
     }
 
     /// <summary>The same from an inside PDF: its pages, its trim, and its name for a title.</summary>

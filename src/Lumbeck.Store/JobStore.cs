@@ -54,10 +54,15 @@ public sealed class JobStore
             }
     }
 
-    public IReadOnlyList<JobRow> Jobs() => Read(c => c.Query<JobRow>("SELECT id, slug, made FROM job ORDER BY rowid").AsList());
+    private const string Row = "SELECT id, slug, made, away, (SELECT at FROM head WHERE job = job.id ORDER BY tick DESC LIMIT 1) AS changed FROM job";
+
+    /// <summary>Jobs as they were begun, the first first.</summary>
+    /// <param name="away">Those that are put away in place of those on the bench.</param>
+    public IReadOnlyList<JobRow> Jobs(bool away = false) =>
+        Read(c => c.Query<JobRow>($"{Row} WHERE away IS {(away ? "NOT " : "")}NULL ORDER BY rowid").AsList());
 
     /// <summary>The job with this slug or id, or null.</summary>
-    public JobRow? Find(string slugOrId) => Read(c => c.QueryFirstOrDefault<JobRow>("SELECT id, slug, made FROM job WHERE slug = @s OR id = @s", new { s = slugOrId }));
+    public JobRow? Find(string slugOrId) => Read(c => c.QueryFirstOrDefault<JobRow>($"{Row} WHERE slug = @s OR id = @s", new { s = slugOrId }));
 
     public HeadRow Head(string job) => Read(c => Head(c, job));
 

@@ -1,7 +1,17 @@
 namespace Lumbeck.Store;
 
 /// <summary>A job as a list shows it. Times are UTC.</summary>
-public sealed record JobRow(string Id, string Slug, string Made);
+public sealed record JobRow
+{
+    public string Id { get; init; } = "";
+    /// <summary>Its address.</summary>
+    public string Slug { get; init; } = "";
+    public string Made { get; init; } = "";
+    /// <summary>When it was put away; null on the bench.</summary>
+    public string? Away { get; init; }
+    /// <summary>When what is on the bench came there.</summary>
+    public string Changed { get; init; } = "";
+}
 
 /// <summary>What is on the bench: the revision, and the tick at which it came there.</summary>
 public sealed record HeadRow(long Tick, long Revision, string Session, string At);

@@ -109,4 +109,36 @@ public sealed class MeasureTests
         (rest.Sum(Area) + Area(whole.Intersect(hole))).ShouldBe(Area(whole));
         rest.ShouldAllBe(b => b.Intersect(hole).IsEmpty && whole.Contains(b));
     }
+
+    [Theory]
+    [InlineData("A4", 210, 297)]
+    [InlineData("a5", 148, 210)]
+    [InlineData("A6", 105, 148)]
+    [InlineData("b5", 176, 250)]
+    [InlineData("A5 landscape", 210, 148)]
+    [InlineData("letter", 215.9, 279.4)]
+    [InlineData("Legal", 215.9, 355.6)]
+    [InlineData("royal octavo", 156, 234)]
+    public void A_size_is_typed_by_its_name(string typed, double wide, double high)
+    {
+        LengthText.TryParseSize(typed, Unit.Inch, out var size, out var why).ShouldBeTrue(why);
+        (size.Width.Millimetres, size.Height.Millimetres).ShouldBe(((decimal)wide, (decimal)high));
+    }
+
+    [Theory]
+    [InlineData("148 x 210 mm", Unit.Millimetre)]
+    [InlineData("6 x 9 in", Unit.Inch)]
+    [InlineData("14.8 × 21 cm", Unit.Millimetre)]
+    [InlineData("6 x 9", null)]
+    [InlineData("A5", null)]
+    public void The_unit_that_was_typed_is_known(string typed, Unit? unit) => LengthText.UnitIn(typed).ShouldBe(unit);
+
+    [Fact]
+    public void A_size_in_inches_to_two_places_is_at_the_limit_that_it_means()
+    {
+        var house = HouseFile.Shipped["plover"] with { TrimMost = Size.FromMillimetres(210, 297) };
+        LengthText.TryParseSize("8.27 x 11.69 in", Unit.Inch, out var a4, out _).ShouldBeTrue();
+        house.Cuts(a4).ShouldBeTrue();
+        house.Cuts(new(a4.Width + Length.FromMillimetres(0.1m), a4.Height)).ShouldBeFalse();
+    }
 }

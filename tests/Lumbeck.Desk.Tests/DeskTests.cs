@@ -269,4 +269,26 @@ public sealed class DeskTests : IDisposable
         _desk.InInks(job, "item/title/ink@0-3", typed).ShouldNotBe(typed);
         _desk.InInks(job, "item/title/words", typed).ShouldBe(typed);
     }
+
+    [Fact]
+    public void A_job_is_removed_only_when_it_was_put_away_and_leaves_nothing_behind()
+    {
+        Do(new SetPages(240));
+        _desk.NameStep("salt", _desk.Job("salt").Revision, "first");
+        var other = _desk.Begin("Brine", Starters.Copy(_desk.Job("salt").Job), "s");
+        Should.Throw<Refusal>(() => _desk.RemoveJob("salt")).Message.ShouldContain("put it away first");
+        _desk.PutJobAway("salt");
+        _desk.Jobs().ShouldHaveSingleItem().Slug.ShouldBe(other.Slug);
+        _desk.CountAway.ShouldBe(1);
+        _desk.Job("salt").Job.Ticket.Pages.ShouldBe(240);
+        _desk.PutJobAway("salt", away: false);
+        _desk.Jobs().Count.ShouldBe(2);
+        _desk.PutJobAway("salt");
+        _desk.RemoveJob("salt");
+        Should.Throw<Refusal>(() => _desk.Job("salt"));
+        _desk.CountAway.ShouldBe(0);
+        _desk.Job(other.Slug).Job.Ticket.Pages.ShouldBe(240);
+        // Its address is free again.
+        _desk.Begin("Salt", Starters.Job(HouseFile.Shipped["tern"], "Salt"), "s").Slug.ShouldBe("salt");
+    }
 }

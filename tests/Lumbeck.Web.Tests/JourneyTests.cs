@@ -211,9 +211,9 @@ public sealed class JourneyTests(Browser browser)
         browser.Go("/");
         browser.Find("[name=title]").SendKeys("Winter Bread");
         browser.Script("document.querySelector('[name=house]').value = 'plover'");
-        browser.Find("[name=trim]").SendKeys("A5");
+        browser.Find("[name=trim]").SendKeys("A55");
         browser.Find("[name=pages]").SendKeys("96" + Keys.Enter);
-        browser.Until(() => browser.Text("#new-problem").Contains("`A5` is no size: try `148 × 210 mm`", StringComparison.Ordinal));
+        browser.Until(() => browser.Text("#new-problem").Contains("`A55` is no size: try `148 × 210 mm`", StringComparison.Ordinal));
         browser.Find("[name=title]").GetDomProperty("value").ShouldBe("Winter Bread");
         browser.Find("[name=trim]").Clear();
         browser.Find("[name=trim]").SendKeys("148 x 210" + Keys.Enter);
@@ -224,6 +224,46 @@ public sealed class JourneyTests(Browser browser)
         browser.Go("/jobs/winter-bread/wrap");
         browser.AndWait(() => browser.Find("#list-front [data-add=title]").Click());
         browser.Until(() => Art("title-" + browser.Find("#list-front [id^=row-title-]").GetDomAttribute("id")!["row-title-".Length..]).Contains("<use", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void Jobs_are_found_ordered_put_away_taken_back_and_removed_for_good()
+    {
+        browser.Go("/");
+        browser.Find("[name=title]").SendKeys("Leaf and Mould");
+        browser.Script("document.querySelector('[name=house]').value = 'aldwater'; document.querySelector('[name=binding]').value = 'case'");
+        browser.Find("[name=trim]").SendKeys("6 x 9 in" + Keys.Enter);
+        browser.Until(() => browser.Driver.Url.EndsWith("/jobs/leaf-and-mould/ticket", StringComparison.Ordinal));
+        // The unit that was typed stays, whatever the printer reckons in; and the binding is what was asked.
+        browser.Find("#f-ticket-trim").GetDomProperty("value").ShouldBe("6 × 9 in");
+        browser.Text("#docket").ShouldContain("printed case");
+
+        browser.Go("/");
+        IReadOnlyList<string> listed() => [.. browser.Driver.FindElements(By.CssSelector("#jobs > li")).Select(l => l.GetDomAttribute("id")!)];
+        listed()[0].ShouldBe("job-leaf-and-mould");
+        // Six jobs are in view without scrolling.
+        ((bool)browser.Script("return document.querySelectorAll('#jobs > li')[5].getBoundingClientRect().bottom < innerHeight")!).ShouldBeTrue();
+        browser.Find("#find").SendKeys("kallweit ledger");
+        browser.Until(() => listed() is ["job-tidewatcher"]);
+        browser.Find("#find").Clear();
+        browser.Find("#find").SendKeys("no such words");
+        browser.Until(() => browser.Text("#jobs").Contains("No job says “no such words”", StringComparison.Ordinal));
+        browser.Go("/?sort=title");
+        listed()[0].ShouldBe("job-orrin");
+
+        browser.Find("#job-leaf-and-mould form[action*='Away'] button").Click();
+        browser.Until(() => !listed().Contains("job-leaf-and-mould") && browser.Text("main").Contains("Put away: 1", StringComparison.Ordinal));
+        browser.Go("/?away=true");
+        listed().ShouldBe(["job-leaf-and-mould"]);
+        browser.Find("#job-leaf-and-mould form[action*='Back'] button").Click();
+        browser.Until(() => listed().Contains("job-leaf-and-mould"));
+        browser.Find("#job-leaf-and-mould form[action*='Away'] button").Click();
+        browser.Until(() => !listed().Contains("job-leaf-and-mould"));
+        browser.Go("/?away=true");
+        browser.Find("#job-leaf-and-mould summary").Click();
+        browser.Find("#job-leaf-and-mould form[action*='Remove'] button").Click();
+        browser.Until(() => browser.Text("#jobs").Contains("Nothing is put away", StringComparison.Ordinal));
+        Should.Throw<Refusal>(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System).Job("leaf-and-mould"));
     }
 
     [Fact]

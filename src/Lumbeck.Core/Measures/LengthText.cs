@@ -30,6 +30,7 @@ public static partial class LengthText
     /// <summary>Reads a width by a height; a unit on one side serves both.</summary>
     public static bool TryParseSize(string text, Unit bare, out Size size, out string why)
     {
+        if (NamedSizes.Find(text) is { } named) { (size, why) = (named, ""); return true; }
         size = default;
         var example = bare == Unit.Inch ? "6 x 9 in" : "148 × 210 mm";
         var parts = Times().Split(text.Trim());
@@ -53,6 +54,15 @@ public static partial class LengthText
         size = new(width, height);
         return true;
     }
+
+    /// <summary>The unit that a typed size or length says; null where it says none, or one that jobs are not set out in.</summary>
+    public static Unit? UnitIn(string text) =>
+        Times().Split(text.Trim()).Select(p => TryRead(p, out _, out var unit) ? unit : null).FirstOrDefault(u => u is not null) switch
+        {
+            "mm" or "cm" => Unit.Millimetre,
+            "in" => Unit.Inch,
+            _ => null,
+        };
 
     /// <summary>Half of the last typed digit of each side of a size that <see cref="TryParseSize"/> reads; 0 for fractions.</summary>
     public static Size Slack(string text, Unit bare)

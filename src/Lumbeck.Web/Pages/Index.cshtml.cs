@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>What was typed to begin a cover with.</summary>
-public sealed record Beginning(string Title = "", string House = "", string Trim = "", string Pages = "");
+public sealed record Beginning(string Title = "", string House = "", string Trim = "", string Pages = "", string Binding = "");
 
 /// <summary>The bench: all jobs with small wraps and how ready each is, and three ways to begin another.</summary>
 public sealed class IndexModel(Desk.Desk desk) : PageModel
@@ -18,31 +18,67 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     /// <summary>Jobs that can't be shown, with why.</summary>
     public IReadOnlyList<BenchPlace> Spoilt { get; private set; } = [];
 
-    private void Fill()
+    /// <summary>The jobs that are listed, in their order.</summary>
+    public IReadOnlyList<OnBench> Listed { get; private set; } = [];
+    /// <summary>Words that are looked for, how the list is sorted, and whether it is of what is put away.</summary>
+    public string Finding { get; private set; } = "";
+    public string Sorted { get; private set; } = "";
+    public bool Away { get; private set; }
+    public int CountAway { get; private set; }
+
+    /// <summary>How the list can be sorted: the word, and what people read.</summary>
+    public static IReadOnlyList<(string Word, string Says)> Sorts { get; } =
+        [("begun", "begun last"), ("changed", "changed last"), ("title", "by title"), ("author", "by author"), ("printer", "by printer")];
+
+    private void Fill(string? find, string? sort, bool away)
     {
-        var places = desk.Places();
-        Jobs = [.. places.Select(p => p.On).OfType<OnBench>()];
+        (Finding, Sorted, Away) = ((find ?? "").Trim(), Sorts.Any(s => s.Word == sort) ? sort! : Sorts[0].Word, away);
+        var places = desk.Places(away);
+        Jobs = [.. (away ? desk.Places() : places).Select(p => p.On).OfType<OnBench>()];
         Spoilt = [.. places.Where(p => p.On is null)];
         Houses = desk.AllHouses();
+        CountAway = desk.CountAway;
+        var words = Finding.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        var found = places.Where(p => p.On is { } on && words.All(w => Said(on).Contains(w, StringComparison.OrdinalIgnoreCase)));
+        // What was begun last is on top, and so are equals in any other order.
+        var ordered = found.Reverse().ToList();
+        Listed =
+        [
+            .. (Sorted switch
+            {
+                "changed" => ordered.OrderByDescending(p => p.Changed, StringComparer.Ordinal),
+                "title" => ordered.OrderBy(p => p.On!.Job.Ticket.Title, StringComparer.OrdinalIgnoreCase),
+                "author" => ordered.OrderBy(p => p.On!.Job.Ticket.Author, StringComparer.OrdinalIgnoreCase),
+                "printer" => ordered.OrderBy(p => p.On!.Job.Ticket.House.Name, StringComparer.OrdinalIgnoreCase),
+                _ => (IEnumerable<BenchPlace>)ordered,
+            }).Select(p => p.On!),
+        ];
     }
 
-    public void OnGet()
+    /// <summary>What a job can be found by.</summary>
+    private static string Said(OnBench on)
     {
-        Fill();
+        var t = on.Job.Ticket;
+        return $"{t.Title} {t.Subtitle} {t.Author} {t.Series} {t.Imprint} {t.House.Name} {t.Binding.Say()} {t.Isbn} {on.Slug}";
+    }
+
+    public void OnGet(string? find, string? sort, bool away)
+    {
+        Fill(find, sort, away);
         // Their inks are looked at beside the page, one job after the other; the next look at the bench knows.
         desk.Checks.Warm(Jobs.Select(j => j.Composed));
     }
 
-    public IActionResult OnPost(string? title, string? house, string? trim, string? pages)
+    public IActionResult OnPost(string? title, string? house, string? trim, string? pages, string? binding)
     {
-        Typed = new((title ?? "").Trim(), house ?? "", trim ?? "", pages ?? "");
+        Typed = new((title ?? "").Trim(), house ?? "", trim ?? "", pages ?? "", binding ?? "");
         try
         {
             if (Typed.Title.Length > 300) throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
-            return Redirect($"/jobs/{desk.Begin(Typed.Title, Starters.Job(desk.House(Typed.House).House, Typed.Title, trim, pages), "bench").Slug}/ticket");
+            return Redirect($"/jobs/{desk.Begin(Typed.Title, Starters.Job(desk.House(Typed.House).House, Typed.Title, trim, pages, binding), "bench").Slug}/ticket");
         }
         catch (Refusal r) { Problem = r.Message.Capital() + "."; }
-        OnGet();
+        OnGet(null, null, false);
         return Page();
     }
 
@@ -54,6 +90,19 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
             return Redirect($"/jobs/{desk.Begin(copy.Ticket.Title, copy, "bench").Slug}/ticket");
         }
         catch (Refusal) { return NotFound(); }
+    }
+
+    public IActionResult OnPostAway(string? slug) => Act(() => desk.PutJobAway(slug ?? ""), "/");
+
+    public IActionResult OnPostBack(string? slug) => Act(() => desk.PutJobAway(slug ?? "", away: false), "/");
+
+    public IActionResult OnPostRemove(string? slug) => Act(() => desk.RemoveJob(slug ?? ""), "/?away=true");
+
+    private IActionResult Act(Action act, string to)
+    {
+        try { act(); }
+        catch (Refusal r) when (r.Path == "job") { return NotFound(); }
+        return Redirect(to);
     }
 
     /// <summary>What Press has to show for a job.</summary>

@@ -36,7 +36,9 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
 
     /// <summary>A sheet may lie either way on the press.</summary>
     private static bool Fits(Size sheet, Size press) =>
-        (sheet.Width <= press.Width && sheet.Height <= press.Height) || (sheet.Width <= press.Height && sheet.Height <= press.Width);
+        Within(sheet, press) || Within(new(sheet.Height, sheet.Width), press);
+
+    private static bool Within(Size size, Size most) => size.Width <= most.Width + House.AtLimit && size.Height <= most.Height + House.AtLimit;
 
     /// <summary>Every figure a ticket shows, with its working, in this unit.</summary>
     public IEnumerable<Sum> Sums(Unit unit) => Figures.Of(this, unit);

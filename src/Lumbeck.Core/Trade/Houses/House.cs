@@ -117,8 +117,13 @@ public sealed record House
     /// <summary>Whether the house binds so. A front alone is for screens: every house leaves that to the maker.</summary>
     public bool Binds(BindingKind kind) => kind == BindingKind.Front || Bindings.Contains(kind);
 
+    /// <summary>A size that is given in inches to two places is as near to the one meant: so near to a limit it is at it.</summary>
+    public static readonly Length AtLimit = Length.FromMillimetres(0.08m);
+
     /// <summary>Whether the house cuts a trim of this size.</summary>
-    public bool Cuts(Size trim) => trim.Width >= TrimLeast.Width && trim.Height >= TrimLeast.Height && trim.Width <= TrimMost.Width && trim.Height <= TrimMost.Height;
+    public bool Cuts(Size trim) =>
+        trim.Width >= TrimLeast.Width - AtLimit && trim.Height >= TrimLeast.Height - AtLimit
+        && trim.Width <= TrimMost.Width + AtLimit && trim.Height <= TrimMost.Height + AtLimit;
 
     /// <summary>How wide a panel stands beyond the block's width; the square unless the house says otherwise.</summary>
     public Length PanelBeyond => PanelAllowance ?? Square;
