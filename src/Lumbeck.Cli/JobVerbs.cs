@@ -20,12 +20,14 @@ internal static class JobVerbs
         {
             var places = Open(p).Places();
             List<OnBench> jobs = [.. places.Select(x => x.On).OfType<OnBench>()];
-            foreach (var spoilt in places.Where(x => x.On is null)) Console.Error.WriteLine($"{spoilt.Slug} can’t be shown: {spoilt.Problem}");
+            foreach (var spoilt in places.Where(x => x.On is null))
+                Console.Error.WriteLine($"{spoilt.Slug} can’t be shown: {spoilt.Problem}");
             if (p.GetValue(AsJson))
                 Say.Json(jobs.Select(j => new { id = j.JobId, slug = j.Slug, title = j.Job.Ticket.Title, house = j.Job.Ticket.House.Name, pages = j.Job.Ticket.Pages, pages_raised = j.Composed.Geometry.Spine.Pages, revision = j.Revision, stops = j.Composed.Readiness.Stops, cautions = j.Composed.Readiness.Cautions, notes = j.Composed.Readiness.Notes }));
             else if (jobs.Count == 0) Console.WriteLine("The bench is empty.");
             else
-                foreach (var j in jobs) Console.WriteLine($"{j.Slug,-16} {j.Job.Ticket.Title}, {j.Job.Ticket.Pages} pages{(j.Composed.Geometry.Spine.Pages == j.Job.Ticket.Pages ? "" : $", raised to {j.Composed.Geometry.Spine.Pages}")}, {j.Job.Ticket.House.Name}: {j.Composed.SaysReady}");
+                foreach (var j in jobs)
+                    Console.WriteLine($"{j.Slug,-16} {j.Job.Ticket.Title}, {j.Job.Ticket.Pages} pages{(j.Composed.Geometry.Spine.Pages == j.Job.Ticket.Pages ? "" : $", raised to {j.Composed.Geometry.Spine.Pages}")}, {j.Job.Ticket.House.Name}: {j.Composed.SaysReady}");
             return 0;
         });
         return c;
@@ -50,7 +52,8 @@ internal static class JobVerbs
                 });
             else
             {
-                foreach (var f in findings) Console.WriteLine($"{(f.Waived is null ? f.Severity.Word() : "waived"),-8} {f.Id,-18} {f.Measured}; wanted: {f.Limit}. {f.Why}{(f.Waived is { } why ? $" Waived: {why}" : "")}");
+                foreach (var f in findings)
+                    Console.WriteLine($"{(f.Waived is null ? f.Severity.Word() : "waived"),-8} {f.Id,-18} {f.Measured}; wanted: {f.Limit}. {f.Why}{(f.Waived is { } why ? $" Waived: {why}" : "")}");
                 Console.WriteLine($"{on.Job.Ticket.Title}: {ready.Say()}.");
             }
             return ready.Stops > 0 ? 1 : 0;
@@ -73,10 +76,13 @@ internal static class JobVerbs
         c.SetAction(p =>
         {
             var word = p.GetValue(kindOption);
-            if (PressKinds.All.FirstOrDefault(k => k.Word == word) is not { Word: not null } kind) throw new Refusal("--kind", $"--kind: `{LengthText.Clip(word!)}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
+            if (PressKinds.All.FirstOrDefault(k => k.Word == word) is not { Word: not null } kind)
+                throw new Refusal("--kind", $"--kind: `{LengthText.Clip(word!)}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
             var panel = Part.Sheet;
-            if (p.GetValue(panelOption) is { } named && !Parts.TryParse(named, out panel)) throw new Refusal("--panel", $"--panel: a cover has no `{LengthText.Clip(named)}`");
-            if (p.GetValue(pixelsOption) is < 100 or > 10_000) throw new Refusal("--pixels", $"--pixels: {p.GetValue(pixelsOption)} can’t be made: from 100 to 10000");
+            if (p.GetValue(panelOption) is { } named && !Parts.TryParse(named, out panel))
+                throw new Refusal("--panel", $"--panel: a cover has no `{LengthText.Clip(named)}`");
+            if (p.GetValue(pixelsOption) is < 100 or > 10_000)
+                throw new Refusal("--pixels", $"--pixels: {p.GetValue(pixelsOption)} can’t be made: from 100 to 10000");
             var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);
             var on = ForHouse(desk, desk.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
@@ -86,7 +92,8 @@ internal static class JobVerbs
             Console.WriteLine($"{file}: {plan.Say()}, {string.Join(" and ", on.Composed.Sheets.Where(s => panel == Part.Sheet || s.Sheet.Panel(panel) is not null).Select(s => (s.Sheet.Panel(panel)?.Face.Size ?? s.Sheet.Size).Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");
             if (!plan.Kind.IsForPrinter) return 0;
             var house = on.Job.Ticket.House;
-            if (!house.Kinds.Contains(plan.Kind)) Console.Error.WriteLine($"{house.Name} takes {string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}.");
+            if (!house.Kinds.Contains(plan.Kind))
+                Console.Error.WriteLine($"{house.Name} takes {string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}.");
             var ready = Readiness.Of(desk.Checks.Exactly(on.Composed));
             if (ready.Stops > 0) Console.Error.WriteLine($"Check says: {ready.Say()}. See `lumbeck check {on.Slug}`.");
             return 0;
@@ -110,7 +117,8 @@ internal static class JobVerbs
                 Say.Json(new { verdict.Accepted, verdict.House, findings = verdict.Findings.Select(f => new { f.Id, severity = f.Severity.Word(), f.Measured, f.Limit, f.Why }), not_examined = verdict.NotExamined });
             else
             {
-                foreach (var f in verdict.Findings) Console.WriteLine($"{f.Severity.Word(),-8} {f.Id,-18} {f.Measured}; wanted: {f.Limit}. {f.Why}");
+                foreach (var f in verdict.Findings)
+                    Console.WriteLine($"{f.Severity.Word(),-8} {f.Id,-18} {f.Measured}; wanted: {f.Limit}. {f.Why}");
                 foreach (var not in verdict.NotExamined) Console.WriteLine($"not examined: {not}");
                 Console.WriteLine($"{verdict.House}: {(verdict.Accepted ? "accepted" : "rejected")}.");
             }
@@ -119,7 +127,8 @@ internal static class JobVerbs
         return c;
     }
 
-    private static OnBench ForHouse(Desk.Desk desk, OnBench on, string? house) => house is null ? on : on with { Composed = desk.ForHouse(on, desk.House(house).House) };
+    private static OnBench ForHouse(Desk.Desk desk, OnBench on, string? house) =>
+        house is null ? on : on with { Composed = desk.ForHouse(on, desk.House(house).House) };
 
     public static Command Pack()
     {

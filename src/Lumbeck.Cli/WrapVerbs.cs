@@ -34,7 +34,8 @@ internal static class WrapVerbs
     private static Command Verb(string name, string says, params Option[] more)
     {
         var c = new Command(name, says);
-        foreach (var o in (Option[])[House, BindingOption, Trim, Pages, Stock, Leaf, Page, Ppi, Gsm, Bulk, Direction, Flaps, Spine, Back, PlatePages, PlateLeaf, Dummy, Endpapers, .. more]) c.Add(o);
+        foreach (var o in (Option[])[House, BindingOption, Trim, Pages, Stock, Leaf, Page, Ppi, Gsm, Bulk, Direction, Flaps, Spine, Back, PlatePages, PlateLeaf, Dummy, Endpapers, .. more])
+            c.Add(o);
         return c;
     }
 
@@ -44,9 +45,11 @@ internal static class WrapVerbs
         c.SetAction(p =>
         {
             var g = Geometry(p);
-            if (!Desk.Blank.Kinds.Contains(p.GetValue(Kind)!)) throw No(Kind, $"`{LengthText.Clip(p.GetValue(Kind)!)}` is no kind of template: take {string.Join(", ", Desk.Blank.Kinds)}");
+            if (!Desk.Blank.Kinds.Contains(p.GetValue(Kind)!))
+                throw No(Kind, $"`{LengthText.Clip(p.GetValue(Kind)!)}` is no kind of template: take {string.Join(", ", Desk.Blank.Kinds)}");
             var part = Part.Sheet;
-            if (p.GetValue(PanelOption) is { } word && !Parts.TryParse(word, out part)) throw No(PanelOption, $"`{LengthText.Clip(word)}` is no panel: take {string.Join(", ", g.Sheets.SelectMany(s => s.Panels).Select(x => x.Part.Word()))}");
+            if (p.GetValue(PanelOption) is { } word && !Parts.TryParse(word, out part))
+                throw No(PanelOption, $"`{LengthText.Clip(word)}` is no panel: take {string.Join(", ", g.Sheets.SelectMany(s => s.Panels).Select(x => x.Part.Word()))}");
             var sheet = g.Sheets.FirstOrDefault(s => s.Panel(part) is not null) ?? g.Sheet;
             var file = Say.Target(p.GetValue(Out)!);
             Say.Written(file, s => Desk.Blank.Write(s, p.GetValue(Kind)!, g, sheet, part, "", new Press.Faces.FaceShelf()));
@@ -107,12 +110,15 @@ internal static class WrapVerbs
     {
         var house = HouseOf(p.GetValue(House)!);
         string? given(Option<string> o) => p.GetValue(o) is { Length: > 0 } s ? s : null;
-        Length LengthOf(Option<string> o, string text, Unit bare) => LengthText.TryParse(text, bare, out var l, out var why) ? l : throw No(o, why);
+        Length LengthOf(Option<string> o, string text, Unit bare) =>
+            LengthText.TryParse(text, bare, out var l, out var why) ? l : throw No(o, why);
 
         if (!LengthText.TryParseSize(p.GetValue(Trim)!, house.Unit, out var trim, out var whyTrim)) throw No(Trim, whyTrim);
-        if (!int.TryParse(p.GetValue(Pages), out var pages)) throw No(Pages, $"`{LengthText.Clip(p.GetValue(Pages)!)}` is no whole number: try `312`");
+        if (!int.TryParse(p.GetValue(Pages), out var pages))
+            throw No(Pages, $"`{LengthText.Clip(p.GetValue(Pages)!)}` is no whole number: try `312`");
         (string Word, BindingKind Value) kind = BindingKinds.Words.FirstOrDefault(w => w.Word == p.GetValue(BindingOption), ("", default));
-        if (kind.Word.Length == 0) throw No(BindingOption, $"`{LengthText.Clip(p.GetValue(BindingOption)!)}` is no binding: take {string.Join(", ", BindingKinds.Words.Select(w => w.Word))}");
+        if (kind.Word.Length == 0)
+            throw No(BindingOption, $"`{LengthText.Clip(p.GetValue(BindingOption)!)}` is no binding: take {string.Join(", ", BindingKinds.Words.Select(w => w.Word))}");
         var reading = p.GetValue(Direction) switch { "ltr" => Reading.LeftToRight, "rtl" => Reading.RightToLeft, var d => throw No(Direction, $"`{d}` is no reading direction: take ltr or rtl") };
         var flaps = given(Flaps) is { } f ? LengthOf(Flaps, f, house.Unit) : (Length?)null;
         var pinned = given(Spine) is { } s ? LengthOf(Spine, s, house.Unit) : (Length?)null;
@@ -128,10 +134,13 @@ internal static class WrapVerbs
             Endpapers = given(Endpapers) is { } added ? LengthOf(Endpapers, added, house.Unit) : null,
         };
         // What can be computed is; that this house would not make it is said before.
-        if (!house.Binds(kind.Value)) Console.Error.WriteLine($"{house.Name} binds no {kind.Value.Word()}, only {string.Join(" and ", house.Bindings.Select(b => b.Word()))}.");
-        if (!house.Cuts(trim)) Console.Error.WriteLine($"{house.Name} cuts trims from {house.TrimLeast.Show(house.Unit)} to {house.TrimMost.Show(house.Unit)}, not {trim.Show(house.Unit)}{(house.Cuts(new(trim.Height, trim.Width)) ? ": width and height may be swapped" : "")}.");
+        if (!house.Binds(kind.Value))
+            Console.Error.WriteLine($"{house.Name} binds no {kind.Value.Word()}, only {string.Join(" and ", house.Bindings.Select(b => b.Word()))}.");
+        if (!house.Cuts(trim))
+            Console.Error.WriteLine($"{house.Name} cuts trims from {house.TrimLeast.Show(house.Unit)} to {house.TrimMost.Show(house.Unit)}, not {trim.Show(house.Unit)}{(house.Cuts(new(trim.Height, trim.Width)) ? ": width and height may be swapped" : "")}.");
         var geometry = Named(() => WrapGeometry.Of(book, house));
-        if (geometry.Spine.Pages < geometry.FewestPages || geometry.Spine.Pages > geometry.MostPages) Console.Error.WriteLine($"{house.Name} binds {geometry.FewestPages} to {geometry.MostPages} pages so, not {geometry.Spine.Pages}.");
+        if (geometry.Spine.Pages < geometry.FewestPages || geometry.Spine.Pages > geometry.MostPages)
+            Console.Error.WriteLine($"{house.Name} binds {geometry.FewestPages} to {geometry.MostPages} pages so, not {geometry.Spine.Pages}.");
         return geometry;
     }
 
@@ -148,8 +157,10 @@ internal static class WrapVerbs
 
     private static Paper PaperOf(ParseResult p, House house, Func<Option<string>, string?> given)
     {
-        decimal Number(Option<string> o, string text) => LengthText.Number(text) is { } n and > 0 and < 100_000 ? n : throw No(o, $"`{LengthText.Clip(text)}` is no figure above 0");
-        Caliper Thick(Option<string> o, string text) => LengthText.TryParse(text, Unit.Millimetre, out var l, out var why) ? Caliper.FromLength(l) : throw No(o, why);
+        decimal Number(Option<string> o, string text) =>
+            LengthText.Number(text) is { } n and > 0 and < 100_000 ? n : throw No(o, $"`{LengthText.Clip(text)}` is no figure above 0");
+        Caliper Thick(Option<string> o, string text) =>
+            LengthText.TryParse(text, Unit.Millimetre, out var l, out var why) ? Caliper.FromLength(l) : throw No(o, why);
         if (given(Stock) is { } name)
             return house.Papers.FirstOrDefault(x => x.Name.Equals(name, StringComparison.OrdinalIgnoreCase))
                 ?? throw No(Stock, $"{house.Name} has no paper `{LengthText.Clip(name)}`: pick {string.Join(", ", house.Papers.Select(x => x.Name))}");
@@ -161,15 +172,18 @@ internal static class WrapVerbs
         if (given(Leaf) is { } leaf) return of(Leaf, x => x.Thick(Thick(Leaf, leaf)));
         if (given(Page) is { } page) return of(Page, x => x.Thick(Caliper.FromPageThickness(Thick(Page, page))));
         if (given(Ppi) is { } ppi) return of(Ppi, x => x.Thick(Caliper.FromPagesPerInch(Number(Ppi, ppi))));
-        if (given(Gsm) is { } gsm && given(Bulk) is { } bulk) return of(Bulk, x => of(Gsm, y => y.Weighing(Number(Gsm, gsm))).Bulking(Number(Bulk, bulk)));
+        if (given(Gsm) is { } gsm && given(Bulk) is { } bulk)
+            return of(Bulk, x => of(Gsm, y => y.Weighing(Number(Gsm, gsm))).Bulking(Number(Bulk, bulk)));
         throw new Refusal("stock", "the paper is missing: give --stock, --leaf, --page-thickness, --ppi, or --gsm with --bulk");
     }
 
     internal static House HouseOf(string text)
     {
         if (HouseFile.Shipped.TryGetValue(text, out var shipped)) return shipped;
-        if (HouseFile.Shipped.Values.FirstOrDefault(h => h.Name.Equals(text, StringComparison.OrdinalIgnoreCase)) is { } named) return named;
-        if (!text.EndsWith(".json", StringComparison.OrdinalIgnoreCase)) throw No(House, $"no house is called `{LengthText.Clip(text)}`: take {string.Join(", ", HouseFile.Shipped.Keys)}, or a house file ending in .json");
+        if (HouseFile.Shipped.Values.FirstOrDefault(h => h.Name.Equals(text, StringComparison.OrdinalIgnoreCase)) is { } named)
+            return named;
+        if (!text.EndsWith(".json", StringComparison.OrdinalIgnoreCase))
+            throw No(House, $"no house is called `{LengthText.Clip(text)}`: take {string.Join(", ", HouseFile.Shipped.Keys)}, or a house file ending in .json");
         if (!File.Exists(text)) throw No(House, $"there is no file `{LengthText.Clip(text)}`");
         if (new FileInfo(text).Length > 1_000_000) throw No(House, "a house file is under 1 MB");
         return HouseFile.Read(File.ReadAllText(text));

@@ -35,7 +35,10 @@ public static class Colours
         catch (Refusal) { return null; }
     }
 
-    /// <summary>A text as the job's facts read it: a colour of a screen or in Lab becomes the mix that comes nearest on this house's press.</summary>
+    /// <summary>
+    /// A text as the job's facts read it: a colour of a screen or in Lab becomes the mix that comes nearest on this
+    /// house's press.
+    /// </summary>
     /// <exception cref="Refusal">It begins as a colour and can't be read on.</exception>
     public static string InInks(this Desk desk, Job job, string path, string text)
     {
@@ -61,7 +64,8 @@ public static class Colours
         return [.. Harmony.All.SelectMany(h => h.Turns.Select((turn, n) => (h.Name, Ink: colour.Mix(new AskedLab(Rounded(lab.Turned(turn)))))).Select(x => (x.Name, x.Ink, colour.Hex(x.Ink))))];
     }
 
-    private static Lab Rounded(Lab l) => new(Math.Round(l.L, 1), Math.Round(Math.Clamp(l.A, -128, 127), 1), Math.Round(Math.Clamp(l.B, -128, 127), 1));
+    private static Lab Rounded(Lab l) =>
+        new(Math.Round(l.L, 1), Math.Round(Math.Clamp(l.A, -128, 127), 1), Math.Round(Math.Clamp(l.B, -128, 127), 1));
 
     /// <summary>The edit that adds colours to a job as swatches, under names that are free.</summary>
     /// <exception cref="Refusal">There are none, or more than a job takes.</exception>
@@ -79,7 +83,8 @@ public static class Colours
             names.Add(free);
             edits.Add(new AddSwatch(new($"{made}-{edits.Count + 1}", free, colour.Mix(asked)) { Asked = asked.Text }));
         }
-        if (job.Swatches.Count + edits.Count > 200) throw new Refusal("swatches", $"{edits.Count} more would make {job.Swatches.Count + edits.Count} swatches: a job holds up to 200");
+        if (job.Swatches.Count + edits.Count > 200)
+            throw new Refusal("swatches", $"{edits.Count} more would make {job.Swatches.Count + edits.Count} swatches: a job holds up to 200");
         return edits.Count switch { 0 => throw new Refusal("swatches", "there are no colours to add"), 1 => edits[0], _ => new Together(edits.ToImmutable(), says) };
     }
 

@@ -31,7 +31,8 @@ public sealed class JobStore
         catch (Exception e) when (e is IOException or UnauthorizedAccessException or SqliteException) { throw NoStore(e.Message); }
     }
 
-    private Refusal NoStore(string reason) => new("data", $"{Folder} can't be used as a data folder ({reason.Trim().TrimEnd('.')}): give another with --data");
+    private Refusal NoStore(string reason) =>
+        new("data", $"{Folder} can't be used as a data folder ({reason.Trim().TrimEnd('.')}): give another with --data");
 
     /// <summary>The data folder.</summary>
     public string Folder { get; }
@@ -62,14 +63,16 @@ public sealed class JobStore
         Read(c => c.Query<JobRow>($"{Row} WHERE away IS {(away ? "NOT " : "")}NULL ORDER BY rowid").AsList());
 
     /// <summary>The job with this slug or id, or null.</summary>
-    public JobRow? Find(string slugOrId) => Read(c => c.QueryFirstOrDefault<JobRow>($"{Row} WHERE slug = @s OR id = @s", new { s = slugOrId }));
+    public JobRow? Find(string slugOrId) =>
+        Read(c => c.QueryFirstOrDefault<JobRow>($"{Row} WHERE slug = @s OR id = @s", new { s = slugOrId }));
 
     public HeadRow Head(string job) => Read(c => Head(c, job));
 
     /// <summary>The revision that was on the bench at a tick, or null.</summary>
     public long? RevisionAt(string job, long tick) => Read(c => RevisionAt(c, job, tick));
 
-    public RevisionRow Revision(long id) => Read(c => c.QueryFirst<RevisionRow>("SELECT id, job, parent, gesture, edit_id AS EditId, says, session, at FROM revision WHERE id = @id", new { id }));
+    public RevisionRow Revision(long id) =>
+        Read(c => c.QueryFirst<RevisionRow>("SELECT id, job, parent, gesture, edit_id AS EditId, says, session, at FROM revision WHERE id = @id", new { id }));
 
     /// <summary>A job's steps, the newest first: revisions that share a gesture are one.</summary>
     /// <param name="job">The job.</param>
@@ -92,7 +95,8 @@ public sealed class JobStore
         "WITH RECURSIVE line (id) AS (SELECT @revision UNION ALL SELECT parent FROM revision JOIN line USING (id) WHERE parent IS NOT NULL) SELECT id FROM line", new { revision }).ToHashSet());
 
     /// <summary>The job that a revision is of; null where there is no such revision.</summary>
-    public string? JobOf(long revision) => Read(c => c.ExecuteScalar<string?>("SELECT job FROM revision WHERE id = @revision", new { revision }));
+    public string? JobOf(long revision) =>
+        Read(c => c.ExecuteScalar<string?>("SELECT job FROM revision WHERE id = @revision", new { revision }));
 
     /// <summary>Whether anything can be stepped back to, and forward.</summary>
     public (bool Back, bool Forward) Steps(long revision) => Read(c => (
@@ -102,11 +106,16 @@ public sealed class JobStore
     /// <summary>The job as of a revision; revisions never change, so they are kept once read.</summary>
     public Job Load(long revision) => _jobs.TryGetValue(revision, out var job) ? job : Read(c => Load(c, revision));
 
-    public IReadOnlyList<PressingRow> Pressings(string job) => Read(c => c.Query<PressingRow>("SELECT * FROM pressing WHERE job = @job ORDER BY id DESC", new { job }).AsList());
+    public IReadOnlyList<PressingRow> Pressings(string job) =>
+        Read(c => c.Query<PressingRow>("SELECT * FROM pressing WHERE job = @job ORDER BY id DESC", new { job }).AsList());
 
-    public PressingRow? Pressing(string job, long id) => Read(c => c.QueryFirstOrDefault<PressingRow>("SELECT * FROM pressing WHERE job = @job AND id = @id", new { job, id }));
+    public PressingRow? Pressing(string job, long id) =>
+        Read(c => c.QueryFirstOrDefault<PressingRow>("SELECT * FROM pressing WHERE job = @job AND id = @id", new { job, id }));
 
-    /// <summary>Runs inside one writing transaction, alone in the store; committed and on the disk when it returns, undone when it throws.</summary>
+    /// <summary>
+    /// Runs inside one writing transaction, alone in the store; committed and on the disk when it returns, undone when
+    /// it throws.
+    /// </summary>
     public T Write<T>(Func<Writing, T> work)
     {
         lock (_writing)
@@ -144,7 +153,10 @@ public sealed class JobStore
 
     internal States States { get; } = new();
 
-    /// <summary>What is found strange in what is stored, and read all the same, is told here: nothing of it is lost until it is written anew.</summary>
+    /// <summary>
+    /// What is found strange in what is stored, and read all the same, is told here: nothing of it is lost until it is
+    /// written anew.
+    /// </summary>
     public Action<string> Told { get; init; } = _ => { };
 
     /// <summary>Tells it, once.</summary>

@@ -18,7 +18,8 @@ public static class JobsAway
         var files = c.Query<string>("SELECT DISTINCT file FROM pressing WHERE job = @job AND file NOT IN (SELECT file FROM pressing WHERE job <> @job)", of, tx).AsList();
         // A revision's parent goes with it.
         c.Execute("PRAGMA defer_foreign_keys = ON", transaction: tx);
-        foreach (var table in (string[])["milestone", "step", "picture_use", "pressing", "head", "revision"]) c.Execute($"DELETE FROM {table} WHERE job = @job", of, tx);
+        foreach (var table in (string[])["milestone", "step", "picture_use", "pressing", "head", "revision"])
+            c.Execute($"DELETE FROM {table} WHERE job = @job", of, tx);
         c.Execute("DELETE FROM job WHERE id = @job", of, tx);
         return files;
     });

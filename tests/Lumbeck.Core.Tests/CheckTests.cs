@@ -23,7 +23,8 @@ public sealed class CheckTests
     [Fact]
     public void A_bare_strip_is_found_with_its_width_and_covered_by_exact_rectangles()
     {
-        RectItem half(string id, Anchor anchor, decimal share, decimal plus) => new() { Id = id, Hold = new(Part.Sheet, HoldBox.Edge, anchor, default, default), Width = new(Length.FromInches(plus), share), Height = Span.Full, Fill = new SwatchPaint("sea") };
+        RectItem half(string id, Anchor anchor, decimal share, decimal plus) =>
+            new() { Id = id, Hold = new(Part.Sheet, HoldBox.Edge, anchor, default, default), Width = new(Length.FromInches(plus), share), Height = Span.Full, Fill = new SwatchPaint("sea") };
         var bare = Sample.Job(half("left", Anchor.Left, 0.5m, 0), half("right", Anchor.Right, 0.5m, -0.02m));
         bare = new PaintGround(null).Apply(bare);
         var finding = Only(bare, "ground.coverage");
@@ -97,7 +98,8 @@ public sealed class CheckTests
     [Fact]
     public void A_barcode_with_a_wrong_number()
     {
-        BarcodeItem code(string? number) => new() { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default), Number = number };
+        BarcodeItem code(string? number) =>
+            new() { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default), Number = number };
         Loud(Sample.Job(code(null))).ShouldBeEmpty();
         Only(Sample.Job(code("9780000000003")), "barcode.digits").Limit.ShouldBe("…0002");
         Only(Sample.Job(code("9783161484100")), "barcode.digits").Why.ShouldContain("two different books");

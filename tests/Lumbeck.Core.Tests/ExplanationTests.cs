@@ -61,7 +61,8 @@ public sealed class ExplanationTests
     [InlineData("1240.2 x 810.7", "points")]
     [InlineData("5167 x 3378", "pixels-300")]
     [InlineData("43.8 x 28.6", "centimetres")]
-    public void A_slip_with_a_case_is_found(string given, string id) => Of(Case, Aldwater, given).Causes.Select(c => c.Id).ShouldContain(id);
+    public void A_slip_with_a_case_is_found(string given, string id) =>
+        Of(Case, Aldwater, given).Causes.Select(c => c.Id).ShouldContain(id);
 
     [Fact]
     public void A_spine_not_rounded_as_the_house_rounds_it_is_found() =>

@@ -3,7 +3,8 @@ namespace Lumbeck.Core.Tests;
 /// <summary>Drawn shapes, and how they cover the sheet.</summary>
 public sealed class ShapeTests
 {
-    private static Hold At(Part panel, HoldBox box = HoldBox.Face, Anchor anchor = Anchor.Middle) => new(panel, box, anchor, default, default);
+    private static Hold At(Part panel, HoldBox box = HoldBox.Face, Anchor anchor = Anchor.Middle) =>
+        new(panel, box, anchor, default, default);
     private static Span Mm(decimal mm) => new(Length.FromMillimetres(mm));
     private static readonly Paint Black = new InkPaint(Ink.Black);
 
@@ -29,7 +30,8 @@ public sealed class ShapeTests
                     for (var i = 1; i <= 200; i++)
                     {
                         var (t, u) = (i / 200.0, 1 - (i / 200.0));
-                        double at(double a, int n) => (u * u * u * a) + (3 * u * u * t * o.Points[p + n]) + (3 * u * t * t * o.Points[p + 2 + n]) + (t * t * t * o.Points[p + 4 + n]);
+                        double at(double a, int n) =>
+                            (u * u * u * a) + (3 * u * u * t * o.Points[p + n]) + (3 * u * t * t * o.Points[p + 2 + n]) + (t * t * t * o.Points[p + 4 + n]);
                         to(at(x0, 0), at(y0, 1));
                     }
                     p += 6;
@@ -140,7 +142,8 @@ public sealed class ShapeTests
     [Fact]
     public void What_lets_the_paper_through_or_leaves_a_hair_does_not_count_as_covering()
     {
-        RectItem cover(decimal opacity, Span high) => new() { Id = "c", Hold = At(Part.Sheet, HoldBox.Edge, Anchor.Top), Width = Span.Full, Height = high, Fill = Black, Opacity = opacity };
+        RectItem cover(decimal opacity, Span high) =>
+            new() { Id = "c", Hold = At(Part.Sheet, HoldBox.Edge, Anchor.Top), Width = Span.Full, Height = high, Fill = Black, Opacity = opacity };
         Job bare(RectItem over) => new PaintGround(null).Apply(Sample.Job(over));
         Sample.Check(bare(cover(100, Span.Full))).ShouldNotContain(f => f.Id == "ground.coverage");
         Sample.Check(bare(cover(99, Span.Full))).ShouldContain(f => f.Id == "ground.coverage");
@@ -155,7 +158,8 @@ public sealed class ShapeTests
     [Fact]
     public void What_must_stay_whole_is_kept_from_knife_and_fold_as_words_are()
     {
-        RectItem emblem(decimal right) => new() { Id = "emblem", Hold = new(Part.Front, HoldBox.Face, Anchor.Left, Length.FromMillimetres(right), default), Width = Mm(20), Height = Mm(20), Fill = Black };
+        RectItem emblem(decimal right) =>
+            new() { Id = "emblem", Hold = new(Part.Front, HoldBox.Face, Anchor.Left, Length.FromMillimetres(right), default), Width = Mm(20), Height = Mm(20), Fill = Black };
         Sample.Check(Sample.Job(emblem(-5))).ShouldNotContain(f => f.Item == "emblem");
         Sample.Check(Sample.Job(emblem(-5) with { Whole = true })).Single(f => f.Item == "emblem").ShouldSatisfyAllConditions(f => f.Id.ShouldBe("zone.fold"), f => f.Severity.ShouldBe(Severity.Caution));
         Sample.Check(Sample.Job(emblem(125) with { Whole = true })).Single(f => f.Item == "emblem").Id.ShouldBe("zone.trim");

@@ -157,7 +157,8 @@ public sealed class DeskTests : IDisposable
     {
         var folder = Path.Combine(_folder, "new");
         var desks = await Task.WhenAll(Enumerable.Range(0, 4).Select(_ => Task.Run(() => new Desk(folder, TimeProvider.System))));
-        foreach (var desk in desks) desk.Jobs().Select(j => j.Slug).ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble"]);
+        foreach (var desk in desks)
+            desk.Jobs().Select(j => j.Slug).ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble"]);
     }
 
     [Fact]
@@ -255,7 +256,8 @@ public sealed class DeskTests : IDisposable
     public void A_colour_is_read_wherever_a_paint_is_typed(string typed)
     {
         var job = _desk.Job("salt").Job;
-        foreach (var kind in (string[])["title", "rectangle", "line", "plate", "code"]) job = new AddItem(Starters.Item(job, kind, Part.Front, kind)).Apply(job);
+        foreach (var kind in (string[])["title", "rectangle", "line", "plate", "code"])
+            job = new AddItem(Starters.Item(job, kind, Part.Front, kind)).Apply(job);
         job = new LayPaper(Core.Art.Patterns.Pattern.Kinds[0]).Apply(new PatternShape("rectangle", Core.Art.Patterns.Pattern.Kinds[0]).Apply(job));
         var paints = job.Items.SelectMany(ItemFacts.Of).Concat(GroundFacts.Of(0)).Where(f => f.TakesColour).Select(f => f.Path).ToList();
         foreach (var path in (string[])["item/title/ink", "item/title/edge", "item/title/shadow", "item/title/backing", "item/plate/fill", "item/plate/line", "item/code/ink", "item/rectangle/paper-lines", "ground/paint", "ground/lines"])

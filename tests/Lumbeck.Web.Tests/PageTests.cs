@@ -9,7 +9,8 @@ public sealed class PageTests(Browser browser)
 {
     private static readonly string Axe = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "axe.min.js"));
 
-    public static TheoryData<string> Pages() => ["/", "/jobs/tidewatcher/ticket", "/jobs/tidewatcher/wrap", "/jobs/tidewatcher/wrap?item=title", "/jobs/tidewatcher/wrap?item=spine-band", "/jobs/tidewatcher/wrap?item=barcode", "/jobs/tidewatcher/wrap?item=title,line,author", "/jobs/hive/wrap?item=plate", "/jobs/tidewatcher/steps", "/jobs/tidewatcher/takes", "/jobs/tidewatcher/check", "/jobs/tidewatcher/press", "/jobs/nowhere/wrap", "/jobs/calder/ticket", "/jobs/calder/wrap?sheet=case", "/jobs/lighthouse/wrap", "/jobs/trouble/wrap?item=road", "/jobs/calder/colours", "/drawer", "/houses", "/houses/aldwater?key=joint_mm"];
+    public static TheoryData<string> Pages() =>
+        ["/", "/jobs/tidewatcher/ticket", "/jobs/tidewatcher/wrap", "/jobs/tidewatcher/wrap?item=title", "/jobs/tidewatcher/wrap?item=spine-band", "/jobs/tidewatcher/wrap?item=barcode", "/jobs/tidewatcher/wrap?item=title,line,author", "/jobs/hive/wrap?item=plate", "/jobs/tidewatcher/steps", "/jobs/tidewatcher/takes", "/jobs/tidewatcher/check", "/jobs/tidewatcher/press", "/jobs/nowhere/wrap", "/jobs/calder/ticket", "/jobs/calder/wrap?sheet=case", "/jobs/lighthouse/wrap", "/jobs/trouble/wrap?item=road", "/jobs/calder/colours", "/drawer", "/houses", "/houses/aldwater?key=joint_mm"];
 
     [Theory]
     [MemberData(nameof(Pages))]

@@ -15,7 +15,10 @@ public static partial class LengthText
     [GeneratedRegex(@"\s*(?:[x×✕*]|\bby\b)\s*", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]
     private static partial Regex Times();
 
-    /// <summary>Reads one length; a bare number takes <paramref name="bare"/>. Limited to ±1,000 m: points or pixels taken for inches are still read, so that they can be explained.</summary>
+    /// <summary>
+    /// Reads one length; a bare number takes <paramref name="bare"/>. Limited to ±1,000 m: points or pixels taken for
+    /// inches are still read, so that they can be explained.
+    /// </summary>
     public static bool TryParse(string text, Unit bare, out Length length, out string why)
     {
         if (!TryRead(text, out var number, out var unit))
@@ -50,7 +53,8 @@ public static partial class LengthText
             return false;
         }
         var own = bare == Unit.Inch ? "in" : "mm";
-        if (!Make(parts[0], w, wu ?? hu ?? own, out var width, out why) || !Make(parts[1], h, hu ?? wu ?? own, out var height, out why)) return false;
+        if (!Make(parts[0], w, wu ?? hu ?? own, out var width, out why) || !Make(parts[1], h, hu ?? wu ?? own, out var height, out why))
+            return false;
         size = new(width, height);
         return true;
     }
@@ -93,10 +97,12 @@ public static partial class LengthText
         : Round(length.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
 
     /// <summary>A leaf's or block's thickness to 0.0001 mm, always in millimetres, as papers are sold.</summary>
-    public static string Show(this Caliper caliper) => $"{Round(caliper.Millimetres, 4).ToString("0.####", CultureInfo.InvariantCulture)} mm";
+    public static string Show(this Caliper caliper) =>
+        $"{Round(caliper.Millimetres, 4).ToString("0.####", CultureInfo.InvariantCulture)} mm";
 
     /// <summary>As a term of a sum, to 0.001 mm or 0.001 in: terms as shown add up to the total as shown.</summary>
-    public static string Term(this Length length, Unit unit) => unit == Unit.Inch ? length.Show(unit) : $"{Round(length.Millimetres, 3).ToString("0.###", CultureInfo.InvariantCulture)} mm";
+    public static string Term(this Length length, Unit unit) =>
+        unit == Unit.Inch ? length.Show(unit) : $"{Round(length.Millimetres, 3).ToString("0.###", CultureInfo.InvariantCulture)} mm";
 
     /// <summary>As many digits as it takes to read back the very same length, with the unit.</summary>
     public static string Exact(this Length length, Unit unit)
@@ -108,7 +114,8 @@ public static partial class LengthText
     public static string Show(this Size size, Unit unit) => $"{size.Width.Figure(unit)} × {size.Height.Figure(unit)} {Name(unit)}";
 
     /// <summary>Points to 0.01, with the unit.</summary>
-    public static string ShowPoints(this Length length) => $"{Math.Round(length.Points, 2).ToString("0.##", CultureInfo.InvariantCulture)} pt";
+    public static string ShowPoints(this Length length) =>
+        $"{Math.Round(length.Points, 2).ToString("0.##", CultureInfo.InvariantCulture)} pt";
 
     public static string Name(Unit unit) => unit == Unit.Inch ? "in" : "mm";
 
@@ -137,7 +144,8 @@ public static partial class LengthText
         }
         else
         {
-            if (m.Groups["whole"].Length > 0 && !decimal.TryParse(m.Groups["whole"].Value, NumberStyles.None, CultureInfo.InvariantCulture, out number)) return false;
+            if (m.Groups["whole"].Length > 0 && !decimal.TryParse(m.Groups["whole"].Value, NumberStyles.None, CultureInfo.InvariantCulture, out number))
+                return false;
             if (m.Groups["vulgar"].Success) number += VulgarValues[Vulgar.IndexOf(m.Groups["vulgar"].Value[0], StringComparison.Ordinal)];
             else
             {

@@ -1,6 +1,9 @@
 namespace Lumbeck.Core.Measures;
 
-/// <summary>Sizes that go by a name, wherever a size is typed: ISO 216 and 217, North American papers, and books as the trade names them.</summary>
+/// <summary>
+/// Sizes that go by a name, wherever a size is typed: ISO 216 and 217, North American papers, and books as the trade
+/// names them.
+/// </summary>
 public static class NamedSizes
 {
     /// <summary>Each with its name as it is shown, upright.</summary>
@@ -12,7 +15,10 @@ public static class NamedSizes
         ("Demy octavo", Size.FromMillimetres(138, 216)), ("Royal octavo", Size.FromMillimetres(156, 234)), ("Crown quarto", Size.FromMillimetres(189, 246)),
     ];
 
-    /// <summary>The size of a name, in any case, with or without a space; lying where “landscape” stands after it. Null where there is none.</summary>
+    /// <summary>
+    /// The size of a name, in any case, with or without a space; lying where “landscape” stands after it. Null where
+    /// there is none.
+    /// </summary>
     public static Size? Find(string text)
     {
         var words = text.Trim();

@@ -36,13 +36,18 @@ public static class HandDrawing
         s.Append(" width=\"").Figure(Math.Max(0, at.Box.Width.Points), 3).Append("\" height=\"").Figure(Math.Max(0, at.Box.Height.Points), 3).Append("\" transform=\"").Matrix(at.ToSheet).Append("\"/>");
     }
 
-    /// <summary>Where a caret can stand in the text that is typed in, in the item's own points: the place in the words, the line, x, y, turn and reach of each; and each line's ascent and descent.</summary>
+    /// <summary>
+    /// Where a caret can stand in the text that is typed in, in the item's own points: the place in the words, the
+    /// line, x, y, turn and reach of each; and each line's ascent and descent.
+    /// </summary>
     public static string Carets(JobView v)
     {
-        if (!v.Typing || v.Open is not { } id || v.Job.Item(id) is not TextItem text || Placement.Of(text, v.Sheet) is not { } at) return "<desc id=\"carets\"></desc>";
+        if (!v.Typing || v.Open is not { } id || v.Job.Item(id) is not TextItem text || Placement.Of(text, v.Sheet) is not { } at)
+            return "<desc id=\"carets\"></desc>";
         var set = Typesetter.Set(text.ToSet(v.Ticket, at.Panel.Turn), at.Box.Width.Points, at.Box.Height.Points, v.Desk.Shelf, stops: true);
         var s = new StringBuilder("<desc id=\"carets\" data-item=\"").Append(id).Append("\" data-stops=\"");
-        foreach (var c in set.Stops) s.Append(c.At).Append(' ').Append(c.Line).Append(' ').Figure(c.X, 2).Append(' ').Figure(c.Y, 2).Append(' ').Figure(c.Turn, 2).Append(' ').Figure(c.Wide, 2).Append(';');
+        foreach (var c in set.Stops)
+            s.Append(c.At).Append(' ').Append(c.Line).Append(' ').Figure(c.X, 2).Append(' ').Figure(c.Y, 2).Append(' ').Figure(c.Turn, 2).Append(' ').Figure(c.Wide, 2).Append(';');
         s.Append("\" data-lines=\"");
         foreach (var l in set.Lines)
         {
@@ -60,7 +65,8 @@ public static class HandDrawing
         var (sheet, unit) = (v.Sheet, v.Ticket.Unit);
         static string json(object data) => SvgText.Escape(JsonSerializer.Serialize(data, Web));
         static IEnumerable<object[]> lines(IEnumerable<SnapLine> of) => of.Select(l => new object[] { Math.Round(l.At.Points, 4), l.Says });
-        static double[] box(Box b) => [Math.Round(b.X.Points, 3), Math.Round(b.Y.Points, 3), Math.Round(b.Width.Points, 3), Math.Round(b.Height.Points, 3)];
+        static double[] box(Box b) =>
+            [Math.Round(b.X.Points, 3), Math.Round(b.Y.Points, 3), Math.Round(b.Width.Points, 3), Math.Round(b.Height.Points, 3)];
         var each = unit == Unit.Inch ? Length.FromInches(1) : Length.FromMillimetres(1);
         return new StringBuilder("<desc id=\"frame\" data-view-box=\"").Append(Drawings.ViewBox(sheet))
             .Append("\" data-unit=\"").Append(LengthText.Name(unit)).Append("\" data-points=\"").Append(each.Points.ToString("0.######", CultureInfo.InvariantCulture)).Append("\" data-places=\"").Append(unit == Unit.Inch ? 3 : 2)

@@ -13,7 +13,8 @@ public static class Arranging
     /// <summary>Moves items over (+) or under (−) their neighbours, keeping their own order.</summary>
     public static Edit Order(Job job, string[] items, int steps)
     {
-        int at(string id) => job.WrapOf(id) is >= 0 and var wrap ? job.Wraps[wrap].Take.Items.FindIndex(i => i.Id == id) : throw Job.Gone(id);
+        int at(string id) =>
+            job.WrapOf(id) is >= 0 and var wrap ? job.Wraps[wrap].Take.Items.FindIndex(i => i.Id == id) : throw Job.Gone(id);
         var ordered = steps > 0 ? items.OrderByDescending(at) : items.OrderBy(at);
         return Each([.. ordered], id => new OrderItem(id, steps), job, "order of");
     }

@@ -23,7 +23,10 @@ public sealed record Hold(Part Panel, HoldBox Box, Anchor Anchor, Length Dx, Len
     public Hold Mirrored() => this with { Anchor = (Anchor)(((int)Anchor / 3 * 3) + 2 - ((int)Anchor % 3)), Dx = -Dx };
 }
 
-/// <summary>A side of an item: a length of its own plus a share of the box it hangs in (0 = its own length alone, 1 = the box's whole side).</summary>
+/// <summary>
+/// A side of an item: a length of its own plus a share of the box it hangs in (0 = its own length alone, 1 = the box's
+/// whole side).
+/// </summary>
 public readonly record struct Span(Length Own, decimal Share = 0)
 {
     public static Span Full => new(Length.Zero, 1);
@@ -56,7 +59,10 @@ public abstract record Item
     public bool Hidden { get; init; }
     /// <summary>Its maker's own name for it; empty where it has none.</summary>
     public string Name { get; init; } = "";
-    /// <summary>The group it belongs to, by the group's name; empty where it stands alone. Its members lie one upon the other in a take's order.</summary>
+    /// <summary>
+    /// The group it belongs to, by the group's name; empty where it stands alone. Its members lie one upon the other in
+    /// a take's order.
+    /// </summary>
     public string Group { get; init; } = "";
     /// <summary>How much of it shows, in percent: 100 hides what lies under it, 0 nothing.</summary>
     public decimal Opacity { get; init; } = 100;

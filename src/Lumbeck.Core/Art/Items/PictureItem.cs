@@ -14,7 +14,10 @@ public sealed record PictureItem : ShapeItem, ICornered
     public Fit Fit { get; init; }
     /// <summary>How much larger than its fit it is shown, in percent.</summary>
     public decimal Zoom { get; init; } = 100;
-    /// <summary>How far it is pushed within its frame, in percent of what it has to spare on either side: −100 for its left edge, 0 for its middle, 100 for its right.</summary>
+    /// <summary>
+    /// How far it is pushed within its frame, in percent of what it has to spare on either side: −100 for its left
+    /// edge, 0 for its middle, 100 for its right.
+    /// </summary>
     public decimal PanX { get; init; }
     public decimal PanY { get; init; }
     public Flip Flip { get; init; }
@@ -47,12 +50,16 @@ public enum Outlined { Rectangle, Ellipse, Polygon }
 /// <summary>How tiles lie: in rows and columns, each second row by half a tile aside, or each beside its mirror image.</summary>
 public enum TileLay { Straight, Brick, Mirrored }
 
-/// <summary>A picture as a pattern: how wide one tile is, and how far the first is pushed from the frame's corner, in percent of a tile.</summary>
+/// <summary>
+/// A picture as a pattern: how wide one tile is, and how far the first is pushed from the frame's corner, in percent of
+/// a tile.
+/// </summary>
 public sealed record Tiling(TileLay Lay, Length Wide, decimal OffsetX = 0, decimal OffsetY = 0)
 {
     /// <summary>The narrowest and the widest tile.</summary>
     public static readonly Length Least = Length.FromMillimetres(2), Most = Length.FromMillimetres(2000);
 
     [JsonIgnore]
-    public bool IsSound => Enum.IsDefined(Lay) && Wide >= Least && Wide <= Most && OffsetX is >= -100 and <= 100 && OffsetY is >= -100 and <= 100;
+    public bool IsSound =>
+        Enum.IsDefined(Lay) && Wide >= Least && Wide <= Most && OffsetX is >= -100 and <= 100 && OffsetY is >= -100 and <= 100;
 }

@@ -11,10 +11,12 @@ public sealed class TextTicket : Rule
     {
         foreach (var (item, piece) in look.Drawn())
         {
-            if (item is not TextItem { Starter: false } text || Fact(look.Job.Ticket, text.Role) is not ({ Length: > 0 } fact, var name)) continue;
+            if (item is not TextItem { Starter: false } text || Fact(look.Job.Ticket, text.Role) is not ({ Length: > 0 } fact, var name))
+                continue;
             var (says, ticket) = (Plainly(text.Words), Plainly(fact));
             // A line of a title set in several, a family name alone, a title with its article: each is part of the other.
-            if (says.Length == 0 || ticket.Contains(says, StringComparison.Ordinal) || says.Contains(ticket, StringComparison.Ordinal)) continue;
+            if (says.Length == 0 || ticket.Contains(says, StringComparison.Ordinal) || says.Contains(ticket, StringComparison.Ordinal))
+                continue;
             yield return Found(
                 look, Severity.Caution, $"“{LengthText.Clip(text.Words.ReplaceLineEndings(" "))}”", $"“{LengthText.Clip(fact)}”",
                 $"The {item.Hold.Panel.Say()} says another {name} than the ticket.", $"Set the ticket’s {name}, or change the ticket.",

@@ -7,7 +7,8 @@ public sealed class TicketTrim : Rule
     public override bool OfTicket => true;
     public override string Proves => "the house cuts this trim";
 
-    private static bool Near(Size a, Size b) => Length.Abs(a.Width - b.Width) <= House.AtLimit && Length.Abs(a.Height - b.Height) <= House.AtLimit;
+    private static bool Near(Size a, Size b) =>
+        Length.Abs(a.Width - b.Width) <= House.AtLimit && Length.Abs(a.Height - b.Height) <= House.AtLimit;
 
     public override IEnumerable<Finding> Find(Look look)
     {

@@ -24,8 +24,10 @@ public static class Rules
         [.. sheets.SelectMany(look => All.Where(r => r is not PlateRule && (!r.OfTicket || look.On.Number == 0)).SelectMany(r => r.Find(look))).OrderBy(f => f.Severity)];
 
     /// <summary>What the plates of one sheet show.</summary>
-    public static ImmutableArray<Finding> Check(Look look, PlateLook plates) => [.. All.OfType<PlateRule>().SelectMany(r => r.Find(look, plates))];
+    public static ImmutableArray<Finding> Check(Look look, PlateLook plates) =>
+        [.. All.OfType<PlateRule>().SelectMany(r => r.Find(look, plates))];
 
     /// <summary>Findings of both kinds as they are listed.</summary>
-    public static ImmutableArray<Finding> Merged(IEnumerable<Finding> scene, IEnumerable<Finding> plates) => [.. scene.Concat(plates).OrderBy(f => f.Severity)];
+    public static ImmutableArray<Finding> Merged(IEnumerable<Finding> scene, IEnumerable<Finding> plates) =>
+        [.. scene.Concat(plates).OrderBy(f => f.Severity)];
 }

@@ -36,7 +36,8 @@ public static class Facts
     /// <exception cref="Refusal">There is no such fact, or the text can't be read as one.</exception>
     public static Edit Write(Job job, string path, string text)
     {
-        if (path.StartsWith("item/", StringComparison.Ordinal) && path.Split('/') is [_, var id, _] && job.Item(id) is null) throw Job.Gone(id);
+        if (path.StartsWith("item/", StringComparison.Ordinal) && path.Split('/') is [_, var id, _] && job.Item(id) is null)
+            throw Job.Gone(id);
         var fact = Find(job, path) ?? throw new Refusal(path, $"there is nothing called `{LengthText.Clip(path)}` to set");
         try { return fact.Write(job, text); }
         catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
@@ -59,12 +60,15 @@ public static class Facts
 
     internal static Refusal No(string why) => new("", why);
 
-    internal static Length Length(Job job, string text) => LengthText.TryParse(text, job.Ticket.Unit, out var l, out var why) ? l : throw No(why);
+    internal static Length Length(Job job, string text) =>
+        LengthText.TryParse(text, job.Ticket.Unit, out var l, out var why) ? l : throw No(why);
 
-    internal static Paint Paint(Job job, string text) => PaintText.TryParse(text, job.Swatches, out var p, out var why, job.Ticket.House.FinishingInks) ? p : throw No(why);
+    internal static Paint Paint(Job job, string text) =>
+        PaintText.TryParse(text, job.Swatches, out var p, out var why, job.Ticket.House.FinishingInks) ? p : throw No(why);
 
     /// <summary>A paint that is no gradient: of type, lines and papers.</summary>
-    internal static Paint PlainPaint(Job job, string text, string what) => Paint(job, text) is var p and not GradientPaint ? p : throw No($"{what} take one ink: a gradient can fill a shape or the ground");
+    internal static Paint PlainPaint(Job job, string text, string what) =>
+        Paint(job, text) is var p and not GradientPaint ? p : throw No($"{what} take one ink: a gradient can fill a shape or the ground");
 
     internal static Paint? MaybePaint(Job job, string text) => text.Trim() is "" or "none" ? null : Paint(job, text);
 
@@ -73,10 +77,13 @@ public static class Facts
     {
         var t = text.Trim();
         if (LengthText.Number(t) is { } n and > -100_000 and < 100_000) return Measures.Length.FromPoints(n);
-        return LengthText.TryParse(t, Unit.Millimetre, out var l, out _) ? l : throw No($"`{LengthText.Clip(text)}` is no size: try `12 pt`");
+        return LengthText.TryParse(t, Unit.Millimetre, out var l, out _)
+            ? l
+            : throw No($"`{LengthText.Clip(text)}` is no size: try `12 pt`");
     }
 
-    internal static int Whole(string text, string example) => LengthText.Number(text.Trim().TrimEnd('%')) is { } n && decimal.IsInteger(n) && Math.Abs(n) < 1_000_000 ? (int)n : throw No($"`{LengthText.Clip(text)}` is no whole number: try `{example}`");
+    internal static int Whole(string text, string example) =>
+        LengthText.Number(text.Trim().TrimEnd('%')) is { } n && decimal.IsInteger(n) && Math.Abs(n) < 1_000_000 ? (int)n : throw No($"`{LengthText.Clip(text)}` is no whole number: try `{example}`");
 
     internal static T Choice<T>(string text, IEnumerable<(string Text, T Value)> choices)
     {

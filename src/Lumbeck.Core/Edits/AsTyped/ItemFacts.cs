@@ -40,7 +40,8 @@ public static partial class ItemFacts
         if (item.OwnSize is null)
         {
             yield return new($"item/{id}/width", item.Hold.Panel == Part.Spine ? "Along the spine" : "Wide", j => Show(I(j).Width, j.Ticket.Unit), (j, t) => new SizeItem(id, Width: ParseSpan(j, t)));
-            if (item is not LineItem) yield return new($"item/{id}/height", item.Hold.Panel == Part.Spine ? "Across the spine" : "High", j => Show(I(j).Height, j.Ticket.Unit), (j, t) => new SizeItem(id, Height: ParseSpan(j, t)));
+            if (item is not LineItem)
+                yield return new($"item/{id}/height", item.Hold.Panel == Part.Spine ? "Across the spine" : "High", j => Show(I(j).Height, j.Ticket.Unit), (j, t) => new SizeItem(id, Height: ParseSpan(j, t)));
         }
         yield return new($"item/{id}/turned", "Turned", j => I(j).Turned.ToString("0.##", CultureInfo.InvariantCulture) + "°", (_, t) => new TurnItem(id, LengthText.Number(t.TrimEnd(' ', '°')) is { } d and > -100_000 and < 100_000 ? d : throw Facts.No($"`{LengthText.Clip(t)}` is no angle: try `90°`")));
         yield return new($"item/{id}/opacity", "Opacity", j => I(j).Opacity.ToString("0.##", CultureInfo.InvariantCulture) + " %", (_, t) => new FadeItem(id, LengthText.Number(t.TrimEnd(' ', '%')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no opacity: try `80 %`")));
@@ -62,7 +63,9 @@ public static partial class ItemFacts
     private static Span ParseSpan(Job job, string text)
     {
         if (Share().Match(text.Trim()) is not { Success: true } m) return new(Facts.Length(job, text));
-        var share = LengthText.Number(m.Groups["share"].Value) is { } n and >= 0 and <= 1000 ? n / 100 : throw Facts.No("a share runs from 0 to 1000 %");
+        var share = LengthText.Number(m.Groups["share"].Value) is { } n and >= 0 and <= 1000
+            ? n / 100
+            : throw Facts.No("a share runs from 0 to 1000 %");
         var own = m.Groups["own"].Success ? Facts.Length(job, m.Groups["own"].Value) : default;
         return new(m.Groups["sign"].Value is "-" or "−" ? -own : own, share);
     }

@@ -22,6 +22,7 @@ internal static class PatternFacts
         yield return new($"item/{id}/paper-seed", "Seed", j => P(j)?.Seed.ToString(CultureInfo.InvariantCulture) ?? "",
             (j, t) => new PatternShape(id, Laid(j) with { Seed = Facts.Whole(t, "41") }));
         yield return new($"item/{id}/paper-lines", "Lines", j => P(j)?.Paints[0].Show(j.Swatches) ?? "",
-            (j, t) => new PatternShape(id, Laid(j) with { Paints = Laid(j).Paints.SetItem(0, Facts.PlainPaint(j, t, "a paper’s lines")) })) { TakesColour = true };
+            (j, t) => new PatternShape(id, Laid(j) with { Paints = Laid(j).Paints.SetItem(0, Facts.PlainPaint(j, t, "a paper’s lines")) }))
+        { TakesColour = true };
     }
 }

@@ -1,6 +1,9 @@
 namespace Lumbeck.Core.Edits.OfItems;
 
-/// <summary>Centres an item across its panel's face as the panel is read, and down it too where asked; what hangs on the whole sheet, across that.</summary>
+/// <summary>
+/// Centres an item across its panel's face as the panel is read, and down it too where asked; what hangs on the whole
+/// sheet, across that.
+/// </summary>
 /// <param name="Item">The item.</param>
 /// <param name="DownToo">Down it too.</param>
 /// <param name="Over">Another panel to hang it on and centre it there; null for its own.</param>
@@ -56,12 +59,14 @@ public sealed record CopyItem(string Item, string New, bool ToOtherCover = false
         if (ToOtherCover) item = Mirrored(item);
         var hold = ToOtherCover ? item.Hold : To is { } panel && panel != item.Hold.Panel ? Over(item.Hold, panel) : item.Hold with { Dx = item.Hold.Dx + Aside, Dy = item.Hold.Dy + Aside };
         var copy = item with { Id = New, Hold = hold, Group = Group, Locked = false };
-        if (Placement.Of(copy, job.SheetOf(copy, wrap)) is null) throw new Refusal($"item/{Item}/panel", $"this binding has no {copy.Hold.Panel.Say()} to copy it to");
+        if (Placement.Of(copy, job.SheetOf(copy, wrap)) is null)
+            throw new Refusal($"item/{Item}/panel", $"this binding has no {copy.Hold.Panel.Say()} to copy it to");
         return new AddItem(copy, hold.Panel != job.Item(Item)!.Hold.Panel ? null : take.Items.FindIndex(i => i.Id == Item) + 1, wrap).Apply(job);
     }
 
     /// <summary>The same hanging on another panel; the barcode's room is the back's alone.</summary>
-    public static Hold Over(Hold hold, Part panel) => hold with { Panel = panel, Box = hold.Box == HoldBox.Room && panel != Part.Back ? HoldBox.Safe : hold.Box };
+    public static Hold Over(Hold hold, Part panel) =>
+        hold with { Panel = panel, Box = hold.Box == HoldBox.Room && panel != Part.Back ? HoldBox.Safe : hold.Box };
 
     private Item Mirrored(Item item) => item.Hold.Panel.Across() is { } other && item.Mirrored() is var mirrored
         ? mirrored with { Hold = Over(mirrored.Hold, other) }

@@ -11,7 +11,8 @@ public sealed record LineUp(ImmutableArray<string> Items, Along By) : ItemsEdit(
     protected override IEnumerable<Edit> Each(Job job)
     {
         var boxes = Sets.Boxes(job, Items);
-        Length at(Box b) => By switch { Along.Left => b.X, Along.Right => b.Right, Along.Centre => b.X + (0.5m * b.Width), Along.Head => b.Y, Along.Foot => b.Bottom, _ => b.Y + (0.5m * b.Height) };
+        Length at(Box b) =>
+            By switch { Along.Left => b.X, Along.Right => b.Right, Along.Centre => b.X + (0.5m * b.Width), Along.Head => b.Y, Along.Foot => b.Bottom, _ => b.Y + (0.5m * b.Height) };
         var all = Sets.Round(boxes.Select(b => b.Box));
         foreach (var (id, box) in boxes)
             yield return By <= Along.Right ? new DropItem(id, at(all) - at(box), default) : new DropItem(id, default, at(all) - at(box));
@@ -31,7 +32,9 @@ public sealed record CentreGroup(ImmutableArray<string> Items, bool DownToo = fa
     {
         var (first, at) = Sets.At(job, Items[0]);
         var sheet = job.SheetOf(Over is { } over ? first with { Hold = first.Hold with { Panel = over } } : first, job.WrapOf(first.Id));
-        var panel = Over is { } part ? sheet.Panel(part) ?? throw new Refusal($"item/{first.Id}/panel", $"this binding has no {part.Say()}") : at.Panel;
+        var panel = Over is { } part
+            ? sheet.Panel(part) ?? throw new Refusal($"item/{first.Id}/panel", $"this binding has no {part.Say()}")
+            : at.Panel;
         var (room, all) = (Safe ? panel.Safe : panel.Face, Sets.Round(Sets.Boxes(job, Items).Select(b => b.Box)));
         var right = room.X + (0.5m * room.Width) - all.X - (0.5m * all.Width);
         var down = room.Y + (0.5m * room.Height) - all.Y - (0.5m * all.Height);
@@ -95,9 +98,12 @@ public sealed record GroupItems(ImmutableArray<string> Items, string Name) : Edi
     {
         if (Items.Length < 2) throw new Refusal("items", "pick two items or more to make a group");
         var (wrap, take) = Edits.Items.On(job, Items[0]);
-        if (Plain.Line(Name) is not { Length: > 0 and <= NameItem.Most } name) throw new Refusal("items", $"a group needs a name of up to {NameItem.Most} letters");
-        if (take.Items.Any(i => i.Group == name && !Items.Contains(i.Id))) throw new Refusal("items", $"there is a group “{name}” already: take another name");
-        foreach (var id in Items) if (take.Items.All(i => i.Id != id)) throw job.Item(id) is null ? Job.Gone(id) : new Refusal($"item/{id}", "a group lies on one wrap: these items lie on two");
+        if (Plain.Line(Name) is not { Length: > 0 and <= NameItem.Most } name)
+            throw new Refusal("items", $"a group needs a name of up to {NameItem.Most} letters");
+        if (take.Items.Any(i => i.Group == name && !Items.Contains(i.Id)))
+            throw new Refusal("items", $"there is a group “{name}” already: take another name");
+        foreach (var id in Items)
+            if (take.Items.All(i => i.Id != id)) throw job.Item(id) is null ? Job.Gone(id) : new Refusal($"item/{id}", "a group lies on one wrap: these items lie on two");
         var members = take.Items.Where(i => Items.Contains(i.Id)).ToList();
         var top = take.Items.IndexOf(members[^1]);
         var under = take.Items.Take(top).Where(i => !members.Contains(i));
@@ -113,7 +119,8 @@ public sealed record Ungroup(ImmutableArray<string> Items) : Edit
 }
 
 /// <summary>
-/// Lets front and back change places, flaps too. What is measured from words keeps its side; what runs out over a cut keeps running out over it. The barcode stays in its room.
+/// Lets front and back change places, flaps too. What is measured from words keeps its side; what runs out over a cut
+/// keeps running out over it. The barcode stays in its room.
 /// </summary>
 public sealed record SwapCovers(int Wrap = 0) : Edit
 {
@@ -123,7 +130,8 @@ public sealed record SwapCovers(int Wrap = 0) : Edit
     {
         if (Wrap < 0 || Wrap >= job.Wraps.Count) throw new Refusal("items", "this job has no such wrap");
         var take = job.Wraps[Wrap].Take;
-        if (take.Items.FirstOrDefault(i => i.Locked && i.Hold.Panel.Across() is not null) is { } held) throw new Refusal($"item/{held.Id}", $"the {held.Said} is locked: unlock it first");
+        if (take.Items.FirstOrDefault(i => i.Locked && i.Hold.Panel.Across() is not null) is { } held)
+            throw new Refusal($"item/{held.Id}", $"the {held.Said} is locked: unlock it first");
         return job.With(Wrap, take with { Items = [.. take.Items.Select(Swapped)] });
     }
 

@@ -6,7 +6,8 @@ public enum TicketFact { Title, Subtitle, Author, Imprint, Finish, Series, Serie
 /// <summary>Sets a fact in words. Texts on the cover that still say the old words of that fact say the new ones.</summary>
 public sealed record SetFact(TicketFact Which, string Text) : TicketEdit
 {
-    protected override string Fact => Which == TicketFact.SeriesNumber ? "series-number" : Which.ToString().ToLower(CultureInfo.InvariantCulture);
+    protected override string Fact =>
+        Which == TicketFact.SeriesNumber ? "series-number" : Which.ToString().ToLower(CultureInfo.InvariantCulture);
 
     protected override Ticket On(Ticket t)
     {

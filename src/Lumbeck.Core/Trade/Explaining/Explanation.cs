@@ -27,8 +27,12 @@ public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied
         return new(computed, given, agrees, ImpliedBy(wrap, given), agrees ? [] : Fitting(Bases(wrap, book, house), given, allowed));
     }
 
-    /// <summary>The spine that may be pinned: the implied one, where only the width differs and so the figures may truly be the printer's own spine.</summary>
-    public Length? Pin => !Agrees && Implied.Spine is { Units: > 0 } spine && Length.Abs(Given.Height - Computed.Height) <= LeastSlack ? spine : null;
+    /// <summary>
+    /// The spine that may be pinned: the implied one, where only the width differs and so the figures may truly be the
+    /// printer's own spine.
+    /// </summary>
+    public Length? Pin =>
+        !Agrees && Implied.Spine is { Units: > 0 } spine && Length.Abs(Given.Height - Computed.Height) <= LeastSlack ? spine : null;
 
     /// <summary>How far off, as a multiple of what is allowed; 1 or less agrees.</summary>
     private static decimal Off(Size tried, Size given, Size allowed) => Math.Max(

@@ -1,11 +1,13 @@
 namespace Lumbeck.Core.Trade.Explaining;
 
 /// <summary>
-/// A slip tried: what the sheet would have been, and how the given figures are to be read for it (as they are, or in another unit, where the allowance shrinks alike).
+/// A slip tried: what the sheet would have been, and how the given figures are to be read for it (as they are, or in
+/// another unit, where the allowance shrinks alike).
 /// </summary>
 internal sealed record Slip(Cause Cause, Size Tried, Size Read, decimal Divisor = 1)
 {
-    public Size Scaled(Size allowed) => Divisor == 1 ? allowed : new(Length.Max(1 / Divisor * allowed.Width, Least), Length.Max(1 / Divisor * allowed.Height, Least));
+    public Size Scaled(Size allowed) =>
+        Divisor == 1 ? allowed : new(Length.Max(1 / Divisor * allowed.Width, Least), Length.Max(1 / Divisor * allowed.Height, Least));
 
     private static readonly Length Least = Length.FromMillimetres(0.1m);
 }

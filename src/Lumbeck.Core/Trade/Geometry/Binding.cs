@@ -42,10 +42,12 @@ public abstract class Binding
         new("height", "Height", (height + (2 * bleed)).Show(unit), $"{height.Term(unit)} + 2 bleeds × {bleed.Term(unit)} = {(height + (2 * bleed)).Term(unit)}");
 
     /// <summary>The sheet's width, as its terms and what they add up to.</summary>
-    protected static Sum Width(string terms, Length width, Unit unit) => new("width", "Width", width.Show(unit), $"{terms} = {width.Term(unit)}");
+    protected static Sum Width(string terms, Length width, Unit unit) =>
+        new("width", "Width", width.Show(unit), $"{terms} = {width.Term(unit)}");
 
     /// <summary>A cover as wide as the trim.</summary>
-    protected static Sum TrimPanel(BookFacts book, Unit unit) => new("panel", "Panel", book.Trim.Width.Show(unit), $"as wide as the trim, {book.Trim.Width.Term(unit)}");
+    protected static Sum TrimPanel(BookFacts book, Unit unit) =>
+        new("panel", "Panel", book.Trim.Width.Show(unit), $"as wide as the trim, {book.Trim.Width.Term(unit)}");
 
     /// <summary>A flap of the house's own width, or of the ticket's.</summary>
     protected static Sum Flap(BookFacts book, House house, Unit unit) => new("flap", "Flap", (book.FlapWidth ?? house.Flap).Show(unit), book.FlapWidth is { } own

@@ -1,7 +1,8 @@
 namespace Lumbeck.Core.Trade.Geometry;
 
 /// <summary>
-/// Dust jacket over a case: S_j = S_case + e_s, not rounded again; W = 2F + 2f + 2P + S_j + 2b, H = C + 2b, six folds (docs/geometry.md, Dust jacket).
+/// Dust jacket over a case: S_j = S_case + e_s, not rounded again; W = 2F + 2f + 2P + S_j + 2b, H = C + 2b, six folds
+/// (docs/geometry.md, Dust jacket).
 /// </summary>
 public sealed class Jacket : Binding
 {
@@ -14,7 +15,8 @@ public sealed class Jacket : Binding
 
     public override bool IsCased => true;
     public override bool HasFlaps => true;
-    public override Caliper? LeafFor(BookFacts book, House house, SpineSum sum, Length spine) => sum.CaseLeaf(book, house, spine - house.SpineEase);
+    public override Caliper? LeafFor(BookFacts book, House house, SpineSum sum, Length spine) =>
+        sum.CaseLeaf(book, house, spine - house.SpineEase);
 
     public override SpineSum Spine(BookFacts book, House house)
     {
@@ -30,7 +32,8 @@ public sealed class Jacket : Binding
     public override ImmutableArray<Sheet> Sheets(BookFacts book, House house, SpineSum spine)
     {
         var (panel, flap) = (PrintedCase.Panel(book, house), book.FlapWidth ?? house.Flap);
-        if (flap > panel - LeastLeft) throw new Refusal("ticket/flaps", $"a flap of {flap.Show(house.Unit)} is over the panel's {panel.Show(house.Unit)} less {LeastLeft.Show(house.Unit)}: type up to {(panel - LeastLeft).Show(house.Unit)}");
+        if (flap > panel - LeastLeft)
+            throw new Refusal("ticket/flaps", $"a flap of {flap.Show(house.Unit)} is over the panel's {panel.Show(house.Unit)} less {LeastLeft.Show(house.Unit)}: type up to {(panel - LeastLeft).Show(house.Unit)}");
         var bleed = new Strip(RegionKind.Bleed, house.Bleed);
         Strip[] strips =
         [

@@ -16,7 +16,8 @@ public sealed class PrintedCase : Binding
 
     public override ImmutableArray<Sheet> Sheets(BookFacts book, House house, SpineSum spine)
     {
-        if (house.Joint >= Panel(book, house)) throw new Refusal("ticket/trim", $"a hinge of {house.Joint.Show(house.Unit)} leaves nothing of a panel {Panel(book, house).Show(house.Unit)} wide");
+        if (house.Joint >= Panel(book, house))
+            throw new Refusal("ticket/trim", $"a hinge of {house.Joint.Show(house.Unit)} leaves nothing of a panel {Panel(book, house).Show(house.Unit)} wide");
         var bleed = new Strip(RegionKind.Bleed, house.CaseBleed);
         var turnIn = new Strip(RegionKind.TurnIn, house.TurnIn);
         var panel = Panel(book, house);

@@ -16,11 +16,15 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
     /// <exception cref="Refusal">No pages, more than can be bound anywhere, or a paper without thickness.</exception>
     public static SpineSum None(BookFacts book, House house, int? multiple = null)
     {
-        if (book.Pages < 1) throw new Refusal("ticket/pages", $"{book.Pages} pages make no book: type how many pages the inside has, such as 312");
-        if (book.Pages > PageCount.Most) throw new Refusal("ticket/pages", $"{book.Pages} pages can't be bound in one volume: the most is {PageCount.Most}");
+        if (book.Pages < 1)
+            throw new Refusal("ticket/pages", $"{book.Pages} pages make no book: type how many pages the inside has, such as 312");
+        if (book.Pages > PageCount.Most)
+            throw new Refusal("ticket/pages", $"{book.Pages} pages can't be bound in one volume: the most is {PageCount.Most}");
         if (!book.Paper.Leaf.IsPositive) throw new Refusal("ticket/paper", "a leaf needs a thickness: type one such as 0.135 mm");
-        if (book.Dummy is { } d && (d < Length.FromMillimetres(0.1m) || d > Length.FromMillimetres(300))) throw new Refusal("ticket/dummy", $"a block of {d.Show(house.Unit)} can't be: measure the dummy's pages without its cover, from {Length.FromMillimetres(0.1m).Show(house.Unit)} to {Length.FromMillimetres(300).Show(house.Unit)}");
-        if (book.Endpapers is { } e && (e.Units < 0 || e > Length.FromMillimetres(10))) throw new Refusal("ticket/endpapers", $"endpapers of {e.Show(house.Unit)} can't be: from 0 to {Length.FromMillimetres(10).Show(house.Unit)}");
+        if (book.Dummy is { } d && (d < Length.FromMillimetres(0.1m) || d > Length.FromMillimetres(300)))
+            throw new Refusal("ticket/dummy", $"a block of {d.Show(house.Unit)} can't be: measure the dummy's pages without its cover, from {Length.FromMillimetres(0.1m).Show(house.Unit)} to {Length.FromMillimetres(300).Show(house.Unit)}");
+        if (book.Endpapers is { } e && (e.Units < 0 || e > Length.FromMillimetres(10)))
+            throw new Refusal("ticket/endpapers", $"endpapers of {e.Show(house.Unit)} can't be: from 0 to {Length.FromMillimetres(10).Show(house.Unit)}");
         var raise = multiple ?? house.PageMultiple;
         var pages = PageCount.Raise(book.Pages, raise);
         var leaves = PageCount.Leaves(pages);
@@ -31,13 +35,15 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
     /// <summary>B = Σ leavesᵢ × tᵢ, or what was measured.</summary>
     private static (Caliper Block, string Working) BlockOf(BookFacts book, int leaves, int pages, Unit unit)
     {
-        if (book.Dummy is { } measured) return (Caliper.FromLength(measured), $"measured on a dummy, {Caliper.FromLength(measured).Show()}");
+        if (book.Dummy is { } measured)
+            return (Caliper.FromLength(measured), $"measured on a dummy, {Caliper.FromLength(measured).Show()}");
         if (book.Plates is not { } plates) return (book.Paper.Leaf * leaves, $"{leaves} leaves × {book.Paper.Leaf.Show()}");
         if (plates.Pages < 2 || plates.Pages % 2 != 0 || plates.Pages > pages)
             throw new Refusal("ticket/plates", plates.Pages > 0 && plates.Pages <= pages && plates.Pages % 2 != 0
                 ? $"{plates.Pages} pages of plates end within a leaf: type {plates.Pages + 1}"
                 : $"{plates.Pages} pages of plates do not fit into {pages} pages: type an even count from 2 to {pages}");
-        if (!plates.Paper.Leaf.IsPositive) throw new Refusal("ticket/plates-paper", "a leaf of plates needs a thickness: type one such as 0.119 mm");
+        if (!plates.Paper.Leaf.IsPositive)
+            throw new Refusal("ticket/plates-paper", "a leaf of plates needs a thickness: type one such as 0.119 mm");
         var own = plates.Pages / 2;
         return ((book.Paper.Leaf * (leaves - own)) + (plates.Paper.Leaf * own), $"{leaves - own} leaves × {book.Paper.Leaf.Show()} + {own} leaves of plates × {plates.Paper.Leaf.Show()}");
     }
@@ -54,7 +60,10 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
         };
     }
 
-    /// <summary>Case: S = round(B + endpapers + 2d + coverAllowance); a round back multiplies block and boards by the house's factor first.</summary>
+    /// <summary>
+    /// Case: S = round(B + endpapers + 2d + coverAllowance); a round back multiplies block and boards by the house's
+    /// factor first.
+    /// </summary>
     public static SpineSum Case(BookFacts book, House house)
     {
         var sum = None(book, house);
@@ -78,7 +87,8 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
     }
 
     /// <summary>
-    /// The leaf that a paperback's spine implies, the sum read back: t = (S − coverAllowance − leaves of plates) ÷ other leaves. A spine that was rounded
+    /// The leaf that a paperback's spine implies, the sum read back: t = (S − coverAllowance − leaves of plates) ÷
+    /// other leaves. A spine that was rounded
     /// implies it as nearly as that; null where a measured dummy has no leaf in it, or nothing is left.
     /// </summary>
     public Caliper? PaperbackLeaf(BookFacts book, House house, Length spine) => Leaf(book, spine - house.CoverAllowance);
@@ -116,7 +126,8 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
 
     private static Length Round(Caliper exact, House house) => exact.ToLength(house.SpineRounding, house.SpineStep ?? default);
 
-    private static string Allowance(House house) => house.CoverAllowance.IsZero ? "" : $" + cover {Caliper.FromLength(house.CoverAllowance).Show()}";
+    private static string Allowance(House house) =>
+        house.CoverAllowance.IsZero ? "" : $" + cover {Caliper.FromLength(house.CoverAllowance).Show()}";
 
     private static string Rounding(House house) => house.SpineRounding switch
     {

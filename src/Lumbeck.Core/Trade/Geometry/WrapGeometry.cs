@@ -38,7 +38,8 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
     private static bool Fits(Size sheet, Size press) =>
         Within(sheet, press) || Within(new(sheet.Height, sheet.Width), press);
 
-    private static bool Within(Size size, Size most) => size.Width <= most.Width + House.AtLimit && size.Height <= most.Height + House.AtLimit;
+    private static bool Within(Size size, Size most) =>
+        size.Width <= most.Width + House.AtLimit && size.Height <= most.Height + House.AtLimit;
 
     /// <summary>Every figure a ticket shows, with its working, in this unit.</summary>
     public IEnumerable<Sum> Sums(Unit unit) => Figures.Of(this, unit);
@@ -59,8 +60,10 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
     }
 
     /// <summary>Fewest and most pages this house can bind so on this paper.</summary>
-    public int FewestPages => Math.Max(Book.Binding == BindingKind.Booklet ? House.BookletPagesLeast : House.PagesLeast, Book.Paper.PagesLeast ?? 0);
-    public int MostPages => Math.Min(Book.Binding == BindingKind.Booklet ? House.BookletPagesMost : House.PagesMost, Book.Paper.PagesMost ?? int.MaxValue);
+    public int FewestPages =>
+        Math.Max(Book.Binding == BindingKind.Booklet ? House.BookletPagesLeast : House.PagesLeast, Book.Paper.PagesLeast ?? 0);
+    public int MostPages =>
+        Math.Min(Book.Binding == BindingKind.Booklet ? House.BookletPagesMost : House.PagesMost, Book.Paper.PagesMost ?? int.MaxValue);
 
     internal static decimal SquareMetres(Size s) => s.Width.Millimetres * s.Height.Millimetres / 1_000_000m;
 }
