@@ -54,7 +54,7 @@ public static class Starters
     {
         Part.Spine when !words => [("band", "band"), ("line", "line"), ("rectangle", "rectangle"), ("ellipse", "ellipse")],
         Part.Front => [("title", "title"), ("subtitle", "subtitle"), ("author", "author"), ("picture", "picture"), ("plate", "label plate"), ("text", "text"), .. Shapes],
-        Part.Back => [("blurb", "blurb"), ("barcode", "barcode"), ("code", "QR code"), ("imprint", "imprint"), ("picture", "author picture"), ("text", "text"), .. Shapes],
+        Part.Back => [("blurb", "blurb"), ("barcode", "barcode"), ("code", "QR code"), ("imprint", "imprint"), ("picture", "picture"), ("text", "text"), .. Shapes],
         Part.Spine => [("title", "title"), ("author", "author"), ("imprint", "imprint"), ("band", "band"), ("line", "line"), ("rectangle", "rectangle"), ("ellipse", "ellipse")],
         Part.FrontFlap or Part.BackFlap => [("text", "text"), ("picture", "picture"), .. Shapes],
         _ => [("picture", "picture"), .. Shapes, ("text", "text")],

@@ -100,7 +100,8 @@ public sealed class ArrangeTests
         var at = At(job, "code");
         var wide = new LayItem("code", at.X + (0.5m * at.Width), at.Y, 1.2m * at.Width, null).Apply(job);
         ((BarcodeItem)wide.Item("code")!).Percent.ShouldBe(120);
-        Should.Throw<Refusal>(() => new LayItem("code", at.X, at.Y, 9 * at.Width, null).Apply(job)).Message.ShouldContain("from 50 to 300 %");
+        Should.Throw<Refusal>(() => new LayItem("code", at.X, at.Y, 9 * at.Width, null).Apply(job)).Message
+            .ShouldContain("from 50 to 300 %");
     }
 
     [Fact]
@@ -203,7 +204,8 @@ public sealed class ArrangeTests
         var shorter = After(job, new SetTrim(Size.FromInches(5.25m, 7.05m)).Apply(job));
         shorter.ShouldContain(l => (l.Item == "foot" || l.Item == "low") && l.Why.Contains("lies over the", StringComparison.Ordinal));
         shorter.ShouldAllBe(l => !l.Was.IsEmpty && !l.Is.IsEmpty);
-        After(job, new SetBinding(BindingKind.Front).Apply(job)).Select(l => (l.Item, l.Is.IsEmpty)).ShouldBe([("spine-title", true), ("blurb", true)]);
+        After(job, new SetBinding(BindingKind.Front).Apply(job)).Select(l => (l.Item, l.Is.IsEmpty))
+            .ShouldBe([("spine-title", true), ("blurb", true)]);
         // Kept with the first place until it has been looked at, or is gone.
         var marked = job with { Looks = AfterChange.Merge(job, [new("foot", "one", new(default, default, Mm(1), Mm(1)), default)]) };
         var twice = AfterChange.Merge(marked, [new("foot", "two", new(default, default, Mm(9), Mm(9)), default)]).Single();
@@ -217,12 +219,20 @@ public sealed class ArrangeTests
     {
         var picture = new PictureItem
         {
-            Id = "p", Hold = new(Part.Front, HoldBox.Face, Anchor.TopLeft, Mm(5), Mm(7)), Width = new(Mm(30)), Height = new(Mm(20)), Turned = 30, PanX = 40, Flip = Flip.Down,
-            Picture = new(new('a', 64), "a.png", 300, 200, true), Fill = new GradientPaint(Run.Straight, 20, [new(new InkPaint(Ink.White), 0), new(new InkPaint(Ink.Black), 10_000)]),
+            Id = "p",
+            Hold = new(Part.Front, HoldBox.Face, Anchor.TopLeft, Mm(5), Mm(7)),
+            Width = new(Mm(30)),
+            Height = new(Mm(20)),
+            Turned = 30,
+            PanX = 40,
+            Flip = Flip.Down,
+            Picture = new(new('a', 64), "a.png", 300, 200, true),
+            Fill = new GradientPaint(Run.Straight, 20, [new(new InkPaint(Ink.White), 0), new(new InkPaint(Ink.Black), 10_000)]),
         };
         var job = new CopyItem("p", "q", ToOtherCover: true).Apply(Sample.Job(picture));
         var copy = (PictureItem)job.Item("q")!;
-        (copy.Hold.Panel, copy.Hold.Anchor, copy.Hold.Dx, copy.Turned, copy.PanX, copy.Flip).ShouldBe((Part.Back, Anchor.TopRight, -Mm(5), 330m, -40m, Flip.Both));
+        (copy.Hold.Panel, copy.Hold.Anchor, copy.Hold.Dx, copy.Turned, copy.PanX, copy.Flip)
+            .ShouldBe((Part.Back, Anchor.TopRight, -Mm(5), 330m, -40m, Flip.Both));
         ((GradientPaint)copy.Fill!.Paint!).Angle.ShouldBe(160);
         // What it covers of the back is what the other covers of the front, seen in a mirror on the spine.
         var (front, back) = (job.Geometry().Sheet.Panel(Part.Front)!.Face, job.Geometry().Sheet.Panel(Part.Back)!.Face);

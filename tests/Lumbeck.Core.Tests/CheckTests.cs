@@ -49,8 +49,10 @@ public sealed class CheckTests
     [Fact]
     public void Words_across_a_fold_and_too_near_one()
     {
-        Only(Sample.Job(Sample.Text("a", "across", box: HoldBox.Face, anchor: Anchor.Left, dx: -0.2m, wide: 1)), "zone.fold").Measured.ShouldBe("0.2 in over the fold");
-        Only(Sample.Job(Sample.Text("a", "beside", box: HoldBox.Face, anchor: Anchor.Left, dx: 0.05m, wide: 1)), "zone.fold").Measured.ShouldBe("0.05 in from the fold");
+        Only(Sample.Job(Sample.Text("a", "across", box: HoldBox.Face, anchor: Anchor.Left, dx: -0.2m, wide: 1)), "zone.fold").Measured
+            .ShouldBe("0.2 in over the fold");
+        Only(Sample.Job(Sample.Text("a", "beside", box: HoldBox.Face, anchor: Anchor.Left, dx: 0.05m, wide: 1)), "zone.fold").Measured
+            .ShouldBe("0.05 in from the fold");
     }
 
     [Fact]
@@ -67,7 +69,8 @@ public sealed class CheckTests
         Only(cased(at(0.2m)), "zone.fold").Measured.ShouldBe("in the hinge band");
         Only(cased(at(0.4m)), "zone.fold").Limit.ShouldBe("0.44 in from it");
         Loud(cased(at(0.45m))).ShouldBeEmpty();
-        Only(cased(Sample.Text("t", "near", box: HoldBox.Face, anchor: Anchor.Right, dx: 0.1m, wide: 0.5m) with { Style = Sample.Style(12) with { Align = Align.Right } }), "zone.trim").Measured.ShouldContain("past the cut");
+        Only(cased(Sample.Text("t", "near", box: HoldBox.Face, anchor: Anchor.Right, dx: 0.1m, wide: 0.5m) with { Style = Sample.Style(12) with { Align = Align.Right } }), "zone.trim").Measured
+            .ShouldContain("past the cut");
     }
 
     [Fact]
@@ -83,7 +86,8 @@ public sealed class CheckTests
     [Fact]
     public void Words_that_do_not_fit_and_characters_that_are_missing()
     {
-        Only(Sample.Job(Sample.Text("t", "far too many words for this", wide: 0.5m, high: 0.2m)), "text.overset").Severity.ShouldBe(Severity.Stop);
+        Only(Sample.Job(Sample.Text("t", "far too many words for this", wide: 0.5m, high: 0.2m)), "text.overset").Severity
+            .ShouldBe(Severity.Stop);
         Only(Sample.Job(Sample.Text("t", "Quay")), "text.glyphs").Measured.ShouldBe("Q (U+0051)");
     }
 
@@ -128,7 +132,8 @@ public sealed class CheckTests
 
     [Fact]
     public void Hidden_items_are_not_looked_at() =>
-        Loud(Sample.Job(Sample.Text("a", "across", box: HoldBox.Face, anchor: Anchor.Left, dx: -0.2m, wide: 1) with { Hidden = true })).ShouldBeEmpty();
+        Loud(Sample.Job(Sample.Text("a", "across", box: HoldBox.Face, anchor: Anchor.Left, dx: -0.2m, wide: 1) with { Hidden = true }))
+            .ShouldBeEmpty();
 
     [Fact]
     public void Another_title_than_the_ticket_s_is_told_and_the_ticket_s_is_set_by_its_mend()

@@ -46,14 +46,16 @@ public sealed class ColourTests
         var rect = new RectItem { Id = "r", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromPoints(200)), Height = new(Length.FromPoints(100)) };
         var job = Facts.Write(Sample.Job(rect), "item/r/fill", "Sea to black, 90°").Apply(Sample.Job(rect));
         var shade = Sample.Scene(job).Piece("r")!.Marks.OfType<ShadeMark>().Single().Shade;
-        (shade.X0, shade.Y0, shade.X1, shade.Y1).ShouldSatisfyAllConditions(s => s.X0.ShouldBe(100, 1e-9), s => s.Y0.ShouldBe(0, 1e-9), s => s.X1.ShouldBe(100, 1e-9), s => s.Y1.ShouldBe(100, 1e-9));
+        (shade.X0, shade.Y0, shade.X1, shade.Y1)
+            .ShouldSatisfyAllConditions(s => s.X0.ShouldBe(100, 1e-9), s => s.Y0.ShouldBe(0, 1e-9), s => s.X1.ShouldBe(100, 1e-9), s => s.Y1.ShouldBe(100, 1e-9));
         // Half way down it is half of each, in ink.
         var half = shade.At(shade.Along(20, 50));
         half.ShouldBe((4000, 2000, 1000, 5500));
         shade.At(-1).C.ShouldBe(8000);
         shade.At(2).K.ShouldBe(10_000);
         // A swatch that changes changes the gradients it is in.
-        ((ShadeMark)Sample.Scene(new SetSwatch("sea", Ink: Ink.White).Apply(job)).Piece("r")!.Marks[0]).Shade.Stops[0].Ink.ShouldBe(Ink.White);
+        ((ShadeMark)Sample.Scene(new SetSwatch("sea", Ink: Ink.White).Apply(job)).Piece("r")!.Marks[0]).Shade.Stops[0].Ink
+            .ShouldBe(Ink.White);
         foreach (var path in (string[])["item/r/line", "item/title/edge"])
             Should.Throw<Refusal>(() => Facts.Write(job, path, "Sea to black")).Path.ShouldBe(path);
         JobJson.Read(JobJson.Write(job)).Item("r").ShouldBe(job.Item("r"));
@@ -69,7 +71,8 @@ public sealed class ColourTests
         after.Swatches.ShouldBeEmpty();
         after.Take.Ground.Paint.ShouldBe(new InkPaint(Ink.Percent(80, 40, 20, 10)));
         ((GradientPaint)((RectItem)after.Item("r")!).Fill!.Paint!).Stops[0].Paint.ShouldBe(new InkPaint(Ink.Percent(40, 20, 10, 5)));
-        Sample.Scene(after).Pieces[0].Marks.ShouldBe(Sample.Scene(job).Pieces[0].Marks, ignoreOrder: false, comparer: EqualityComparer<Mark>.Create((a, b) => a is FillMark x && b is FillMark y && x.Ink == y.Ink));
+        Sample.Scene(after).Pieces[0].Marks
+            .ShouldBe(Sample.Scene(job).Pieces[0].Marks, ignoreOrder: false, comparer: EqualityComparer<Mark>.Create((a, b) => a is FillMark x && b is FillMark y && x.Ink == y.Ink));
     }
 
     // Pairs from the data that accompanies Sharma, Wu and Dalal, "The CIEDE2000 color-difference formula" (2005).
@@ -131,7 +134,8 @@ public sealed class ColourTests
             new RectItem { Id = "big", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new InkPaint(Ink.Black) },
             new RectItem { Id = "small", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromPoints(20)), Height = new(Length.FromPoints(20)), Fill = new InkPaint(Ink.Black) });
         job = new StyleText("author", Size: Length.FromPoints(9), Paint: new InkPaint(Ink.Percent(60, 40, 40, 100))).Apply(job);
-        Sample.Check(job).Where(f => f.Id == "ink.black").Select(f => (f.Item, f.Severity)).ShouldBe([("author", Severity.Caution), ("big", Severity.Note)], ignoreOrder: true);
+        Sample.Check(job).Where(f => f.Id == "ink.black").Select(f => (f.Item, f.Severity))
+            .ShouldBe([("author", Severity.Caution), ("big", Severity.Note)], ignoreOrder: true);
     }
 
     [Fact]

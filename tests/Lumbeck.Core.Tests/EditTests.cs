@@ -79,7 +79,8 @@ public sealed class EditTests
         meet(new RemoveItem("title"), new MoveItem("title", Length.FromPoints(1), default)).ShouldBeTrue();
         meet(new RemoveItem("title"), new MoveItem("author", Length.FromPoints(1), default)).ShouldBeFalse();
         meet(new SetPages(340), new SetFact(TicketFact.Title, "Brine")).ShouldBeFalse();
-        touched(new AddTake(0, "another", "Another")).ShouldBe([new WrapAddress(0, "takes"), new WrapAddress(0, "current")], ignoreOrder: true);
+        touched(new AddTake(0, "another", "Another"))
+            .ShouldBe([new WrapAddress(0, "takes"), new WrapAddress(0, "current")], ignoreOrder: true);
         touched(new OrderItem("title", 1)).ShouldBe([new TakeAddress(0, "first", "order")]);
     }
 
@@ -206,7 +207,8 @@ public sealed class EditTests
         Box at(Job j) => Placement.Of(j.Item("note")!, j.Geometry().Sheet)!.OnSheet(j.Item("note")!);
         var before = at(job);
         var nudged = new DropItem("note", Length.FromInches(0.25m), Length.FromInches(-0.5m)).Apply(job);
-        (at(nudged).X - before.X, at(nudged).Y - before.Y, nudged.Item("note")!.Hold.Panel).ShouldBe((Length.FromInches(0.25m), Length.FromInches(-0.5m), job.Item("note")!.Hold.Panel));
+        (at(nudged).X - before.X, at(nudged).Y - before.Y, nudged.Item("note")!.Hold.Panel)
+            .ShouldBe((Length.FromInches(0.25m), Length.FromInches(-0.5m), job.Item("note")!.Hold.Panel));
         // From the front over the spine to the back, and to where the spine is read level: its middle stays under the hand.
         foreach (var (left, panel) in ((decimal, Part)[])[(3.04m, Part.Spine), (6, Part.Back)])
         {
@@ -218,7 +220,8 @@ public sealed class EditTests
         }
         // Off every panel it keeps the one it had, and is kept.
         new DropItem("note", Length.FromInches(90), Length.Zero).Apply(job).Item("note")!.Hold.Panel.ShouldBe(Part.Front);
-        Should.Throw<Refusal>(() => new DropItem("note", Length.Zero, Length.Zero).Apply(new LockItem("note", true).Apply(job))).Message.ShouldContain("unlock it first");
+        Should.Throw<Refusal>(() => new DropItem("note", Length.Zero, Length.Zero).Apply(new LockItem("note", true).Apply(job))).Message
+            .ShouldContain("unlock it first");
     }
 
     [Fact]
@@ -239,7 +242,8 @@ public sealed class EditTests
         var front = job.Geometry().Sheet.Panel(Part.Front)!;
         var centred = new CentreItem("plate").Apply(job);
         (at(centred).X - front.Face.X, at(centred).Y).ShouldBe((front.Face.Right - at(centred).Right, at(job).Y));
-        at(new CentreItem("plate", DownToo: true).Apply(job)).ShouldSatisfyAllConditions(b => (b.Y - front.Face.Y).ShouldBe(front.Face.Bottom - b.Bottom));
+        at(new CentreItem("plate", DownToo: true).Apply(job))
+            .ShouldSatisfyAllConditions(b => (b.Y - front.Face.Y).ShouldBe(front.Face.Bottom - b.Bottom));
         at(new StretchItem("plate", Reach.Panel).Apply(job)).ShouldBe(front.Face);
         at(new StretchItem("plate", Reach.Bleed).Apply(job)).ShouldBe(front.Edge);
         var whole = new StretchItem("plate", Reach.Sheet).Apply(job);
@@ -256,7 +260,9 @@ public sealed class EditTests
         doubled.Take.Items.Select(i => i.Id).TakeLast(2).ShouldBe(["plate", "plate-3"]);
         Should.Throw<Refusal>(() => new CopyItem("plate", "plate").Apply(job)).Message.ShouldContain("already");
         Should.Throw<Refusal>(() => new CopyItem("gone", "x").Apply(job));
-        Should.Throw<Refusal>(() => new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(whole)).Message.ShouldContain("has no other cover");
-        Should.Throw<Refusal>(() => new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(new SetBinding(BindingKind.Front).Apply(job))).Message.ShouldContain("no back to copy it to");
+        Should.Throw<Refusal>(() => new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(whole)).Message
+            .ShouldContain("has no other cover");
+        Should.Throw<Refusal>(() => new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(new SetBinding(BindingKind.Front).Apply(job))).Message
+            .ShouldContain("no back to copy it to");
     }
 }

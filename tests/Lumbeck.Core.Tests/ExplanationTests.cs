@@ -67,7 +67,8 @@ public sealed class ExplanationTests
     [Fact]
     public void A_spine_not_rounded_as_the_house_rounds_it_is_found() =>
         // 14 + 5 + 0.6 = 19.6 mm, which this house makes 20.
-        Of(Case, Aldwater with { SpineStep = Length.FromMillimetres(1) }, "437.6 x 286.0 mm").Causes.Select(c => c.Id).ShouldBe(["rounding"]);
+        Of(Case, Aldwater with { SpineStep = Length.FromMillimetres(1) }, "437.6 x 286.0 mm").Causes.Select(c => c.Id)
+            .ShouldBe(["rounding"]);
 
     [Fact]
     public void Odd_pages_not_raised_are_found()
@@ -143,7 +144,8 @@ public sealed class ExplanationTests
                         var leaf = Explanation.Of(book, house, wrap.Sheet.Size, default).Implied.Leaf;
                         leaf.ShouldNotBeNull();
                         leaf.Value.Millimetres.ShouldBe(0.125m, 0.000_01m, $"{kind} {round} {endpapers} {plates}");
-                        Explanation.Of(book with { Dummy = Length.FromMillimetres(14) }, house, wrap.Sheet.Size, default).Implied.Leaf.ShouldBeNull();
+                        Explanation.Of(book with { Dummy = Length.FromMillimetres(14) }, house, wrap.Sheet.Size, default).Implied.Leaf
+                            .ShouldBeNull();
                     }
     }
 }

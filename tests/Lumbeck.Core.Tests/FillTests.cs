@@ -26,7 +26,8 @@ public sealed class FillTests
         lines.Clip.Bounds.ShouldBe(((FillMark)marks[0]).Shape.Bounds);
         lines.Marks.ShouldAllBe(m => m is LineMark && ((LineMark)m).Ink == Ink.Percent(80, 40, 20, 10));
         // Carried elsewhere it is the same drawing.
-        Drawn(new MoveItem("r", Length.FromMillimetres(9), default).Apply(job)).Marks[1].ShouldBeOfType<DrawingMark>().Marks.Length.ShouldBe(lines.Marks.Length);
+        Drawn(new MoveItem("r", Length.FromMillimetres(9), default).Apply(job)).Marks[1].ShouldBeOfType<DrawingMark>().Marks.Length
+            .ShouldBe(lines.Marks.Length);
         // Another seed is another.
         var other = Drawn(new PatternShape("r", Sea with { Seed = 8 }).Apply(job)).Marks[1].ShouldBeOfType<DrawingMark>();
         ((LineMark)other.Marks[0]).Shape.Points.SequenceEqual(((LineMark)lines.Marks[0]).Shape.Points).ShouldBeFalse();

@@ -97,7 +97,8 @@ public sealed class MeasureTests
     [InlineData(6.54, Rounding.Up, 0.1, 6.6)]
     [InlineData(21.06, Rounding.None, 0, 21.06)]
     public void A_spine_is_rounded_once_ties_up_and_a_step_stays(double exact, Rounding how, double step, double rounded) =>
-        Caliper.FromMillimetres((decimal)exact).ToLength(how, Length.FromMillimetres((decimal)step)).ShouldBe(Length.FromMillimetres((decimal)rounded));
+        Caliper.FromMillimetres((decimal)exact).ToLength(how, Length.FromMillimetres((decimal)step))
+            .ShouldBe(Length.FromMillimetres((decimal)rounded));
 
     [Property]
     public void Taking_a_box_out_leaves_boxes_that_fill_the_rest(byte x, byte y, byte w, byte h)

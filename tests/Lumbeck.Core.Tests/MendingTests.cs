@@ -13,7 +13,8 @@ public sealed class MendingTests
         Sample.Check(after).ShouldNotContain(f => f.Id == id && f.Severity == found.Severity && f.Item == found.Item);
         // As a step it has words, and it survives the store.
         found.By.Says(job).ShouldNotBeNullOrWhiteSpace();
-        JobJson.Write(EditJson.Read(EditJson.Write(found.By)).Apply(job)).AsSpan().SequenceEqual(JobJson.Write(found.By.Apply(job))).ShouldBeTrue(id);
+        JobJson.Write(EditJson.Read(EditJson.Write(found.By)).Apply(job)).AsSpan().SequenceEqual(JobJson.Write(found.By.Apply(job)))
+            .ShouldBeTrue(id);
         return after;
     }
 
@@ -35,7 +36,8 @@ public sealed class MendingTests
         var on = after.Sheets()[0];
         var ink = Sample.Scene(after).Piece("t")!.Inked.ToBox();
         var safe = on.Sheet.Safe;
-        new[] { ink.X - safe.X, ink.Y - safe.Y, safe.Right - ink.Right, safe.Bottom - ink.Bottom }.Min().ShouldBeLessThan(Length.FromMillimetres(0.2m));
+        new[] { ink.X - safe.X, ink.Y - safe.Y, safe.Right - ink.Right, safe.Bottom - ink.Bottom }.Min()
+            .ShouldBeLessThan(Length.FromMillimetres(0.2m));
     }
 
     [Fact]
@@ -56,8 +58,10 @@ public sealed class MendingTests
     [Fact]
     public void Words_that_do_not_fit_are_shrunk_and_starters_take_the_ticket_s_words()
     {
-        ((TextItem)Mended(Sample.Job(Sample.Text("t", "far more words than so small a box can hold at this size", size: 30, wide: 1, high: 0.6m)), "text.overset").Item("t")!).Fit.ShouldBe(Fitting.Shrink);
-        ((TextItem)Mended(Sample.Job(Sample.Text("t", "Title of the book", TextRole.Title) with { Starter = true }), "text.placeholder").Item("t")!).Words.ShouldBe("Salt");
+        ((TextItem)Mended(Sample.Job(Sample.Text("t", "far more words than so small a box can hold at this size", size: 30, wide: 1, high: 0.6m)), "text.overset").Item("t")!).Fit
+            .ShouldBe(Fitting.Shrink);
+        ((TextItem)Mended(Sample.Job(Sample.Text("t", "Title of the book", TextRole.Title) with { Starter = true }), "text.placeholder").Item("t")!).Words
+            .ShouldBe("Salt");
     }
 
     [Fact]

@@ -45,7 +45,8 @@ public sealed class PageTests
     {
         var page = A5().Page(1);
         Lined.Fit(page).ShouldBe(new(25, Mm(1)));
-        Lined.Working(page, Unit.Millimetre).ShouldBe("210 mm − 10 mm − 10 mm − 14 mm = 176 mm, ÷ 7 mm = 25 rows, 1 mm over, given to the head");
+        Lined.Working(page, Unit.Millimetre)
+            .ShouldBe("210 mm − 10 mm − 10 mm − 14 mm = 176 mm, ÷ 7 mm = 25 rows, 1 mm over, given to the head");
         var drawn = Lined.Draw(page).ToList();
         var rules = drawn.OfType<Repeated>().Single();
         rules.Places.Length.ShouldBe(25);

@@ -24,7 +24,8 @@ public sealed class SettingTests
         // The tallest sets the line's room; what is said again of the same letters lies over what was said before.
         line.Ascent.ShouldBe(16, 1e-9);
         TextRuns.Lay(runs, 6, 12, new() { Size = Length.FromPoints(10) }, style).Select(r => (r.From, r.To)).ShouldBe([(4, 6), (6, 8)]);
-        TextRuns.Lay(runs, 0, 13, new() { Size = Length.FromPoints(10), Case = LetterCase.AsTyped, Paint = style.Paint }, style).ShouldBeEmpty();
+        TextRuns.Lay(runs, 0, 13, new() { Size = Length.FromPoints(10), Case = LetterCase.AsTyped, Paint = style.Paint }, style)
+            .ShouldBeEmpty();
     }
 
     [Theory]
@@ -267,7 +268,8 @@ public sealed class SettingTests
         Facts.Write(job, "item/t/feature-liga", "no").Apply(job).Item("t").ShouldBeOfType<TextItem>().Style.Features.ShouldBe("-liga");
         // Set anew as a whole, a text has no letters of their own in that.
         ((TextItem)Facts.Write(after, "item/t/size", "20").Apply(after).Item("t")!).Runs.ShouldBeEmpty();
-        JobJson.Read(JobJson.Write(lined is var l ? after.WithItem("t", _ => l) : after)).Item("t").ShouldBeOfType<TextItem>().Runs.ShouldBe(lined.Runs);
+        JobJson.Read(JobJson.Write(lined is var l ? after.WithItem("t", _ => l) : after)).Item("t").ShouldBeOfType<TextItem>().Runs
+            .ShouldBe(lined.Runs);
     }
 
     [Fact]

@@ -45,12 +45,17 @@ public sealed class ShapeTests
     [Fact]
     public void Shapes_have_the_areas_that_geometry_gives_them()
     {
-        Area(Shape(new EllipseItem { Id = "e", Hold = At(Part.Front), Width = Mm(40), Height = Mm(20), Fill = Black }, out _)).ShouldBe(Square(Math.PI * 20 * 10), Square(1));
-        Area(Shape(new PolygonItem { Id = "p", Hold = At(Part.Front), Width = Mm(40), Height = Mm(40), Corners = 6, Fill = Black }, out _)).ShouldBe(Square(3 * Math.Sqrt(3) / 2 * 400), 0.01);
+        Area(Shape(new EllipseItem { Id = "e", Hold = At(Part.Front), Width = Mm(40), Height = Mm(20), Fill = Black }, out _))
+            .ShouldBe(Square(Math.PI * 20 * 10), Square(1));
+        Area(Shape(new PolygonItem { Id = "p", Hold = At(Part.Front), Width = Mm(40), Height = Mm(40), Corners = 6, Fill = Black }, out _))
+            .ShouldBe(Square(3 * Math.Sqrt(3) / 2 * 400), 0.01);
         // A star with a waist of 100 % is the polygon of twice as many corners; a narrow one has less of it.
-        Area(Shape(new PolygonItem { Id = "s", Hold = At(Part.Front), Width = Mm(40), Height = Mm(40), Corners = 5, Waist = 100, Fill = Black }, out _)).ShouldBe(Square(5 * 400 * Math.Sin(Math.PI / 5)), 0.01);
-        Area(Shape(new PolygonItem { Id = "s", Hold = At(Part.Front), Width = Mm(40), Height = Mm(40), Corners = 5, Waist = 40, Fill = Black }, out _)).ShouldBe(Square(5 * 400 * 0.4 * Math.Sin(Math.PI / 5)), 0.01);
-        Area(Shape(new RectItem { Id = "r", Hold = At(Part.Front), Width = Mm(40), Height = Mm(20), Corner = Length.FromMillimetres(5), Fill = Black }, out _)).ShouldBe(Square(800 - ((4 - Math.PI) * 25)), Square(0.2));
+        Area(Shape(new PolygonItem { Id = "s", Hold = At(Part.Front), Width = Mm(40), Height = Mm(40), Corners = 5, Waist = 100, Fill = Black }, out _))
+            .ShouldBe(Square(5 * 400 * Math.Sin(Math.PI / 5)), 0.01);
+        Area(Shape(new PolygonItem { Id = "s", Hold = At(Part.Front), Width = Mm(40), Height = Mm(40), Corners = 5, Waist = 40, Fill = Black }, out _))
+            .ShouldBe(Square(5 * 400 * 0.4 * Math.Sin(Math.PI / 5)), 0.01);
+        Area(Shape(new RectItem { Id = "r", Hold = At(Part.Front), Width = Mm(40), Height = Mm(20), Corner = Length.FromMillimetres(5), Fill = Black }, out _))
+            .ShouldBe(Square(800 - ((4 - Math.PI) * 25)), Square(0.2));
     }
 
     [Fact]
@@ -66,7 +71,8 @@ public sealed class ShapeTests
         // Filled by either rule, the middle stays open.
         Area(shape).ShouldBe(((double)front.Edge.Width.Points * front.Edge.Height.Points) - ((front.Face.Width.Points - (12 * 72 / 25.4)) * (front.Face.Height.Points - (12 * 72 / 25.4))), 0.01);
         // It follows the sheet.
-        Sample.Scene(new SetTrim(Size.FromInches(6, 9)).Apply(Sample.Job(frame))).Piece("f")!.Frame.ToBox().Height.ShouldBe(Length.FromInches(9.25m));
+        Sample.Scene(new SetTrim(Size.FromInches(6, 9)).Apply(Sample.Job(frame))).Piece("f")!.Frame.ToBox().Height
+            .ShouldBe(Length.FromInches(9.25m));
     }
 
     [Fact]
@@ -161,7 +167,8 @@ public sealed class ShapeTests
         RectItem emblem(decimal right) =>
             new() { Id = "emblem", Hold = new(Part.Front, HoldBox.Face, Anchor.Left, Length.FromMillimetres(right), default), Width = Mm(20), Height = Mm(20), Fill = Black };
         Sample.Check(Sample.Job(emblem(-5))).ShouldNotContain(f => f.Item == "emblem");
-        Sample.Check(Sample.Job(emblem(-5) with { Whole = true })).Single(f => f.Item == "emblem").ShouldSatisfyAllConditions(f => f.Id.ShouldBe("zone.fold"), f => f.Severity.ShouldBe(Severity.Caution));
+        Sample.Check(Sample.Job(emblem(-5) with { Whole = true })).Single(f => f.Item == "emblem")
+            .ShouldSatisfyAllConditions(f => f.Id.ShouldBe("zone.fold"), f => f.Severity.ShouldBe(Severity.Caution));
         Sample.Check(Sample.Job(emblem(125) with { Whole = true })).Single(f => f.Item == "emblem").Id.ShouldBe("zone.trim");
     }
 
@@ -170,7 +177,8 @@ public sealed class ShapeTests
     {
         var away = new DropItem("title", Length.FromInches(60), Length.Zero).Apply(Sample.Job());
         away.Item("title").ShouldNotBeNull();
-        Sample.Check(away).ShouldContain(f => f.Id == "item.lost" && f.Item == "title" && f.Severity == Severity.Note && f.Why.Contains("off the sheet", StringComparison.Ordinal));
+        Sample.Check(away)
+            .ShouldContain(f => f.Id == "item.lost" && f.Item == "title" && f.Severity == Severity.Note && f.Why.Contains("off the sheet", StringComparison.Ordinal));
         var front = new SetBinding(BindingKind.Front).Apply(Sample.Job(Sample.Text("blurb", "Of salt.", panel: Part.Back)));
         Sample.Check(front).ShouldContain(f => f.Id == "item.lost" && f.Item == "blurb" && f.Measured == "hangs on the back");
     }

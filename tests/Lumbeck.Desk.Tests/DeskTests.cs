@@ -135,7 +135,8 @@ public sealed class DeskTests : IDisposable
         Should.Throw<Refusal>(() => Do(new SetPages(0)));
         Should.Throw<Refusal>(() => Do(new StyleText("title", Face: new("no-such-face", 400, false))));
         Do(new AddItem(Starters.Item(on.Job, "title", Part.Front, "title")));
-        Should.Throw<Refusal>(() => Do(new StyleText("title", Face: new("no-such-face", 400, false)))).Message.ShouldContain("no face is called");
+        Should.Throw<Refusal>(() => Do(new StyleText("title", Face: new("no-such-face", 400, false)))).Message
+            .ShouldContain("no face is called");
         _desk.Job("salt").Job.Ticket.Pages.ShouldBe(on.Job.Ticket.Pages);
     }
 
@@ -205,7 +206,8 @@ public sealed class DeskTests : IDisposable
         Do(new SetPages(310));
         var on = _desk.Job("salt");
         var steps = _desk.StepList(on);
-        steps.Select(s => (s.Row.Says, s.Row.Parts, s.Here, s.Led)).ShouldBe([("pages", 1, true, true), ("pages", 1, false, false), ("title", 1, false, true), ("pages", 3, false, true), ("begun", 1, false, true)]);
+        steps.Select(s => (s.Row.Says, s.Row.Parts, s.Here, s.Led))
+            .ShouldBe([("pages", 1, true, true), ("pages", 1, false, false), ("title", 1, false, true), ("pages", 3, false, true), ("begun", 1, false, true)]);
         _desk.NameStep("salt", named.Revision, "sent to the author");
         _desk.StepList(on, named: true).Single().Row.Name.ShouldBe("sent to the author");
         _desk.NameStep("salt", named.Revision, "sent to her");

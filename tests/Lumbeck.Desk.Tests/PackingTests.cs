@@ -63,7 +63,8 @@ public sealed class PackingTests : IDisposable
         other.Profiles.All().Single().Says.ShouldBe(profile.Says);
         on.Job.Wraps[0].Tracing!.Picture.Name.ShouldBe("calder-sound-by-night.jpg");
         // A gradient out of all range is refused as anything else is.
-        (await Should.ThrowAsync<Refusal>(() => Unpack(other, Pack(_desk, "orrin") is var p ? Changed(p, "\"tint\":4000", "\"tint\":40000") : p))).Message.ShouldContain("out of all range");
+        (await Should.ThrowAsync<Refusal>(() => Unpack(other, Pack(_desk, "orrin") is var p ? Changed(p, "\"tint\":4000", "\"tint\":40000") : p))).Message
+            .ShouldContain("out of all range");
     }
 
     private static byte[] Changed(byte[] pack, string was, string now)

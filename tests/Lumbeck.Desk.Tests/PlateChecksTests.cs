@@ -29,7 +29,8 @@ public sealed class PlateChecksTests : IDisposable
     public void The_five_good_covers_have_neither_stop_nor_caution_at_press_resolution()
     {
         foreach (var slug in (string[])["tidewatcher", "orrin", "hive", "calder", "lighthouse"])
-            _desk.Checks.Exactly(_desk.Job(slug).Composed).Where(f => f.Severity != Severity.Note).Select(f => $"{slug} {f.Id} {f.Item} {f.Measured}").ShouldBeEmpty();
+            _desk.Checks.Exactly(_desk.Job(slug).Composed).Where(f => f.Severity != Severity.Note).Select(f => $"{slug} {f.Id} {f.Item} {f.Measured}")
+                .ShouldBeEmpty();
     }
 
     [Fact]
@@ -76,7 +77,8 @@ public sealed class PlateChecksTests : IDisposable
         var pale = Do("hive", new AddItem(text(Ink.Percent(0, 10, 60, 0))));
         Exactly(pale, "text.contrast").ShouldHaveSingleItem().Item.ShouldBe("pale");
         // The same ink with a dark plate under it.
-        Exactly(Do("hive", new BackText("pale", new(new InkPaint(Ink.Percent(60, 50, 60, 80)), Length.FromPoints(4), default))), "text.contrast").ShouldBeEmpty();
+        Exactly(Do("hive", new BackText("pale", new(new InkPaint(Ink.Percent(60, 50, 60, 80)), Length.FromPoints(4), default))), "text.contrast")
+            .ShouldBeEmpty();
     }
 
     [Fact]
@@ -147,7 +149,8 @@ public sealed class PlateChecksTests : IDisposable
         Should.Throw<IOException>(() => _desk.Files.Keep(s => { s.Write(new byte[5000]); throw new IOException("No space left on device"); }));
         Directory.GetFiles(Path.Combine(_folder, "files"), "*", SearchOption.AllDirectories).ShouldBeEmpty();
         File.Delete(_desk.Pictures.PathOf(on.Job.Pictures.Single().Hash));
-        Should.Throw<Refusal>(() => _desk.Press("lighthouse", new(PressKind.X4))).Message.ShouldContain("evening-off-the-last-light.jpg can’t be printed, for its file is missing");
+        Should.Throw<Refusal>(() => _desk.Press("lighthouse", new(PressKind.X4))).Message
+            .ShouldContain("evening-off-the-last-light.jpg can’t be printed, for its file is missing");
         _desk.Pressings("lighthouse").ShouldBeEmpty();
     }
 }

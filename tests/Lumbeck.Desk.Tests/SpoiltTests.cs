@@ -36,10 +36,12 @@ public sealed class SpoiltTests : IDisposable
         desk = new(_folder, TimeProvider.System);
         var places = desk.Places();
         places.Count.ShouldBe(6);
-        places.Single(p => p.On is null).ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("hive"), p => p.Problem.ShouldContain("is damaged"));
+        places.Single(p => p.On is null)
+            .ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("hive"), p => p.Problem.ShouldContain("is damaged"));
         desk.Jobs().Count.ShouldBe(5);
         desk.AllHouses().Select(h => h.House.Id).ShouldBe(["aldwater", "plover", "tern", "plover-2"]);
-        desk.HousesSpoilt().ShouldHaveSingleItem().ShouldSatisfyAllConditions(h => h.Id.ShouldBe("tern-2"), h => h.Problem.ShouldContain("bleed_mm"));
+        desk.HousesSpoilt().ShouldHaveSingleItem()
+            .ShouldSatisfyAllConditions(h => h.Id.ShouldBe("tern-2"), h => h.Problem.ShouldContain("bleed_mm"));
     }
 
     [Fact]
@@ -51,7 +53,8 @@ public sealed class SpoiltTests : IDisposable
         File.Delete(desk.Faces.PathOf(row.Hash));
 
         desk = new(_folder, TimeProvider.System);
-        desk.Places().Single(p => p.On is null).ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("tidewatcher"), p => p.Problem.ShouldContain(row.Id));
+        desk.Places().Single(p => p.On is null)
+            .ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("tidewatcher"), p => p.Problem.ShouldContain(row.Id));
         desk.Faces.TakeIn(Face(), "Mine.ttf");
         desk.Places().ShouldAllBe(p => p.On != null);
     }
@@ -130,7 +133,8 @@ public sealed class SpoiltTests : IDisposable
         _ = new Desk(_folder, TimeProvider.System);
         File.GetUnixFileMode(_folder).ShouldBe((UnixFileMode)0b111_000_000);
         File.GetUnixFileMode(Path.Combine(_folder, "keys")).ShouldBe((UnixFileMode)0b111_000_000);
-        Directory.GetFiles(_folder).Where(f => !f.EndsWith(".lock", StringComparison.Ordinal)).Select(f => File.GetUnixFileMode(f)).Distinct().ShouldBe([(UnixFileMode)0b110_000_000]);
+        Directory.GetFiles(_folder).Where(f => !f.EndsWith(".lock", StringComparison.Ordinal)).Select(f => File.GetUnixFileMode(f)).Distinct()
+            .ShouldBe([(UnixFileMode)0b110_000_000]);
     }
 
     [Fact]

@@ -48,7 +48,8 @@ public sealed class StructureTests
         {
             var text = File.ReadAllText(file);
             foreach (var word in new[] { "File.", "Directory.", "DateTime.", "DateTimeOffset.Now", "Guid.NewGuid", "Random", "CurrentCulture", "Environment.", "DllImport", "LibraryImport", "HttpClient" })
-                System.Text.RegularExpressions.Regex.IsMatch(text, $@"(?<![\w.]){System.Text.RegularExpressions.Regex.Escape(word)}").ShouldBeFalse($"{Path.GetFileName(file)} has {word}");
+                System.Text.RegularExpressions.Regex.IsMatch(text, $@"(?<![\w.]){System.Text.RegularExpressions.Regex.Escape(word)}")
+                    .ShouldBeFalse($"{Path.GetFileName(file)} has {word}");
         }
     }
 
@@ -80,7 +81,8 @@ public sealed class StructureTests
     {
         var up = Own(typeof(Refusal).Assembly, "Core").Where(e => Array.IndexOf(Layers, Folder(e.To, "Core")) > Array.IndexOf(Layers, Folder(e.From, "Core"))).ToList();
         up.ShouldBeEmpty();
-        Own(typeof(Refusal).Assembly, "Core").SelectMany(e => new[] { Folder(e.From, "Core"), Folder(e.To, "Core") }).Distinct().Except(Layers).ShouldBeEmpty("every folder has its layer");
+        Own(typeof(Refusal).Assembly, "Core").SelectMany(e => new[] { Folder(e.From, "Core"), Folder(e.To, "Core") }).Distinct().Except(Layers)
+            .ShouldBeEmpty("every folder has its layer");
     }
 
     public static TheoryData<string> Projects() => ["Press", "Intake", "Web"];

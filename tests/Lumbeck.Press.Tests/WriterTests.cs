@@ -70,8 +70,10 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
         var on = pressed.Desk.Job("tidewatcher");
         var job = new SetWords("line", words).Apply(new SetFact(TicketFact.Title, words).Apply(on.Job));
         var composed = Lumbeck.Desk.Composed.Of(on.Revision, job, pressed.Desk.Shelf);
-        XDocument.Parse(new SvgPainter(pressed.Desk.Shelf, pressed.Desk.ColourOf(HouseFile.Shipped["tern"])).Picture(composed.Sheets[0].Scene)).Root.ShouldNotBeNull();
-        XDocument.Parse($"<svg xmlns=\"http://www.w3.org/2000/svg\">{ZoneSvg.Patterns("z")}{ZoneSvg.Zones(composed.Sheets[0].Scene.Surface, "z", _ => true)}</svg>").Root.ShouldNotBeNull();
+        XDocument.Parse(new SvgPainter(pressed.Desk.Shelf, pressed.Desk.ColourOf(HouseFile.Shipped["tern"])).Picture(composed.Sheets[0].Scene)).Root
+            .ShouldNotBeNull();
+        XDocument.Parse($"<svg xmlns=\"http://www.w3.org/2000/svg\">{ZoneSvg.Patterns("z")}{ZoneSvg.Zones(composed.Sheets[0].Scene.Surface, "z", _ => true)}</svg>").Root
+            .ShouldNotBeNull();
         var file = pressed.Press(job, "awkward.pdf");
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
         Tool.Run("pdftotext", file, "-").ShouldNotBeEmpty();

@@ -156,7 +156,8 @@ public sealed class JourneyTests(Browser browser)
         browser.Until(() => browser.Driver.FindElements(By.Id("row-" + id)).Count == 0);
         browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
         browser.Until(() => browser.Driver.FindElements(By.Id("s-" + id)).Count == 1);
-        ((string)browser.Script("return document.getElementById(arguments[0]).namespaceURI", "s-" + id)!).ShouldBe("http://www.w3.org/2000/svg");
+        ((string)browser.Script("return document.getElementById(arguments[0]).namespaceURI", "s-" + id)!)
+            .ShouldBe("http://www.w3.org/2000/svg");
         browser.AndWait(() => browser.Find("#docket [data-step=forward]").Click());
     }
 
@@ -246,7 +247,8 @@ public sealed class JourneyTests(Browser browser)
             [.. browser.Driver.FindElements(By.CssSelector("#jobs > li")).Select(l => l.GetDomAttribute("id")!)];
         listed()[0].ShouldBe("job-leaf-and-mould");
         // Six jobs are in view without scrolling.
-        ((bool)browser.Script("return document.querySelectorAll('#jobs > li')[5].getBoundingClientRect().bottom < innerHeight")!).ShouldBeTrue();
+        ((bool)browser.Script("return document.querySelectorAll('#jobs > li')[5].getBoundingClientRect().bottom < innerHeight")!)
+            .ShouldBeTrue();
         browser.Find("#find").SendKeys("kallweit ledger");
         browser.Until(() => listed() is ["job-tidewatcher"]);
         browser.Find("#find").Clear();

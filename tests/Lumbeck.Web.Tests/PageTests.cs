@@ -49,10 +49,12 @@ public sealed class PageTests(Browser browser)
         foreach (var wide in new[] { 1280, 1024 })
         {
             browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = wide, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
-            Convert.ToInt64(browser.Script("return document.documentElement.scrollWidth"), CultureInfo.InvariantCulture).ShouldBeLessThanOrEqualTo(wide, page);
+            Convert.ToInt64(browser.Script("return document.documentElement.scrollWidth"), CultureInfo.InvariantCulture)
+                .ShouldBeLessThanOrEqualTo(wide, page);
         }
         browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
-        browser.Driver.Manage().Logs.GetLog("browser").Where(l => !l.Message.Contains("404", StringComparison.Ordinal)).Select(l => l.Message).ShouldBeEmpty();
+        browser.Driver.Manage().Logs.GetLog("browser").Where(l => !l.Message.Contains("404", StringComparison.Ordinal)).Select(l => l.Message)
+            .ShouldBeEmpty();
     }
 
     [Fact]

@@ -80,7 +80,8 @@ public sealed class PictureTests(Browser browser)
         desk.Pictures.Credits(desk.Job("orrin").Job).ShouldContain("bridge.jpg: by Edda Lindqvist, source not stated, for this edition");
         browser.Go("/jobs/orrin/wrap");
         Back();
-        Should.Throw<Refusal>(() => desk.Pictures.Remove(item.Picture.Hash)).Message.ShouldContain("used by orrin, if only in an earlier step");
+        Should.Throw<Refusal>(() => desk.Pictures.Remove(item.Picture.Hash)).Message
+            .ShouldContain("used by orrin, if only in an earlier step");
         browser.AndWait(() => browser.Find("#docket [data-step=forward]").Click());
         var tick = browser.Tick;
         browser.Script(drop, Convert.ToBase64String("%PDF-1.7 no picture"u8.ToArray()), "plan.pdf");

@@ -81,7 +81,8 @@ public sealed class PlatesTests(Browser browser)
         browser.AndWait(() => browser.Find("#swatch-smoke [data-colours=harmony]").Click());
         Saved("hive").Job.Swatches.Count.ShouldBe(count + 1);
         browser.AndWait(() => browser.Find("#swatch-wax [data-colours=remove]").Click());
-        Saved("hive").Job.Items.OfType<RectItem>().ShouldNotContain(r => r.Fill != null && r.Fill.Paint is SwatchPaint && ((SwatchPaint)r.Fill.Paint).Swatch == "wax");
+        Saved("hive").Job.Items.OfType<RectItem>()
+            .ShouldNotContain(r => r.Fill != null && r.Fill.Paint is SwatchPaint && ((SwatchPaint)r.Fill.Paint).Swatch == "wax");
         // A palette comes in as it went out, as it looks in print.
         var file = Path.Combine(browser.Downloads, "two.gpl");
         File.WriteAllText(file, "GIMP Palette\n10 80 120\tHarbour\n230 220 190\tSand\n");
@@ -123,8 +124,11 @@ public sealed class PlatesTests(Browser browser)
             (await client.GetAsync(address)).StatusCode.ShouldBe(HttpStatusCode.NotFound, address);
         (await client.PostAsync("/profiles?name=x.icc", new ByteArrayContent([1, 2, 3]))).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         using var tab = await browser.Server.Tab("/jobs/calder/wrap");
-        (await (await tab.PostAsync("/profiles?name=x.icc", new ByteArrayContent([1, 2, 3]))).Content.ReadAsStringAsync()).ShouldContain("no colour profile");
-        (await (await tab.PostAsync("/jobs/calder/swatches", new StringContent("nonsense"))).Content.ReadAsStringAsync()).ShouldContain("first line is not");
-        (await (await tab.PostAsync("/jobs/calder/tracing?name=a.pdf&page=7", new ByteArrayContent("%PDF-1.7 nothing"u8.ToArray()))).Content.ReadAsStringAsync()).ShouldContain("page 7 of a.pdf can’t be drawn");
+        (await (await tab.PostAsync("/profiles?name=x.icc", new ByteArrayContent([1, 2, 3]))).Content.ReadAsStringAsync())
+            .ShouldContain("no colour profile");
+        (await (await tab.PostAsync("/jobs/calder/swatches", new StringContent("nonsense"))).Content.ReadAsStringAsync())
+            .ShouldContain("first line is not");
+        (await (await tab.PostAsync("/jobs/calder/tracing?name=a.pdf&page=7", new ByteArrayContent("%PDF-1.7 nothing"u8.ToArray()))).Content.ReadAsStringAsync())
+            .ShouldContain("page 7 of a.pdf can’t be drawn");
     }
 }

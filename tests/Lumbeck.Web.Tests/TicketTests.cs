@@ -86,7 +86,8 @@ public sealed class TicketTests(Browser browser)
         browser.Go($"/jobs/{slug}/ticket");
         Clipped().ShouldBeEmpty();
         browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = 1024, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
-        Convert.ToInt64(browser.Script("return document.documentElement.scrollWidth"), CultureInfo.InvariantCulture).ShouldBeLessThanOrEqualTo(1024);
+        Convert.ToInt64(browser.Script("return document.documentElement.scrollWidth"), CultureInfo.InvariantCulture)
+            .ShouldBeLessThanOrEqualTo(1024);
         browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
     }
 

@@ -133,8 +133,15 @@ public sealed record Wrap(string Name, ImmutableList<Take> Takes, string Current
     public Wrap With(Take take) => this with { Takes = Takes.SetItem(Takes.FindIndex(t => t.Id == take.Id), take) };
 }
 
-/// <summary>A picture to trace, fitted whole to the sheet or to its trim, and how strongly it shows, in percent.</summary>
-public sealed record Tracing(Picture Picture, decimal Strength = 35, bool OverTrim = false);
+/// <summary>A picture to trace, fitted whole to the sheet, to its trim or to a panel, and how strongly it shows, in percent.</summary>
+public sealed record Tracing(Picture Picture, decimal Strength = 35, bool OverTrim = false)
+{
+    /// <summary>The panel it is fitted to; null for all of the sheet.</summary>
+    public Part? Panel { get; init; }
+
+    /// <summary>Where it lies on a sheet.</summary>
+    public Box On(Sheet sheet) => (Panel is { } p ? sheet.Panel(p)?.Face : null) ?? (OverTrim ? sheet.Trim : sheet.Whole);
+}
 
 /// <summary>A design: what lies under everything, and the items on it from the lowest to the uppermost.</summary>
 /// <param name="Id">Its own among its wrap's, whatever it is called.</param>

@@ -5,7 +5,18 @@ public abstract record ItemEdit(string Item) : Edit
 {
     protected abstract string Fact { get; }
     protected virtual bool HeldByLock => true;
-    public override string Says(Job before) => $"{Fact} of {before.Item(Item)?.Kind.ToLower(CultureInfo.InvariantCulture) ?? "an item"}";
+    public override string Says(Job before) => $"{Word(Fact)} of {before.Item(Item)?.Said ?? "an item"}";
+
+    /// <summary>A fact as people call it.</summary>
+    private static string Word(string fact) => fact switch
+    {
+        "hold" => "place",
+        "runs" => "letters",
+        "pan-x" or "pan-y" => "framing",
+        "line-width" => "line’s weight",
+        "grow" => "grown edges",
+        _ => fact.Replace('-', ' '),
+    };
 
     protected abstract Item On(Item item, Job job);
 
@@ -22,8 +33,10 @@ internal static class Items
 {
     /// <summary>The wrap and take that an item lies on.</summary>
     /// <exception cref="Refusal">The item is gone.</exception>
-    public static (int Wrap, Take Take) On(Job job, string id) => job.WrapOf(id) is >= 0 and var wrap ? (wrap, job.Wraps[wrap].Take) : throw Job.Gone(id);
+    public static (int Wrap, Take Take) On(Job job, string id) =>
+        job.WrapOf(id) is >= 0 and var wrap ? (wrap, job.Wraps[wrap].Take) : throw Job.Gone(id);
 
     public static TextItem AsText(this Item item) => item as TextItem ?? throw Wrong(item);
-    public static Refusal Wrong(Item item) => new($"item/{item.Id}", $"a {item.Kind.ToLower(CultureInfo.InvariantCulture)} has no such setting");
+    public static Refusal Wrong(Item item) =>
+        new($"item/{item.Id}", $"a {item.Kind.ToLower(CultureInfo.InvariantCulture)} has no such setting");
 }

@@ -7,6 +7,7 @@ import './checks';
 import './drift';
 import './fields';
 import './insides';
+import './offers';
 import './pictures';
 import './plates';
 import './sums';
@@ -17,6 +18,7 @@ import { onWrap, pressed, words } from './keys';
 import { shop } from './matching';
 import { answered, pending, pick, picked, send, tryOut, untry, write } from './queue';
 import { tour, leave as leaveTour } from './tour';
+import { lensNearer } from './sheet';
 import { alone, farther, fitItem, fitPanel, fitSheet, measureScreen, nearer, trueSize } from './view';
 import type { Beside } from './wire';
 
@@ -26,7 +28,7 @@ const onJob = document.body.dataset.base !== undefined;
 // What can be seen otherwise, by the button's word.
 const sees: Record<string, () => void> = {
   sheet: fitSheet, panel: fitPanel, item: fitItem, 'true': trueSize, measure: measureScreen, alone: () => alone(),
-  near: nearer, far: farther, tour: () => tour(1), 'tour-back': () => tour(-1), 'tour-leave': leaveTour, book, words, shop,
+  near: nearer, far: farther, lens: lensNearer, tour: () => tour(1), 'tour-back': () => tour(-1), 'tour-leave': leaveTour, book, words, shop,
   keys: () => (document.getElementById('keys') as HTMLDialogElement).showModal(),
 };
 
@@ -135,6 +137,11 @@ document.addEventListener('keydown', e => {
   }
   const book = document.querySelector<HTMLDetailsElement>(PASSING);
   if (e.key === 'Escape' && book) return void (book.open = false);
+  // From place to place, as they stand in the docket.
+  if (!typing && !select && !e.ctrlKey && !e.metaKey && !e.altKey && /^[1-9]$/.test(e.key) && !document.querySelector('dialog[open]')) {
+    const place = document.querySelectorAll<HTMLAnchorElement>('#docket nav a')[Number(e.key) - 1];
+    if (place) return void (e.preventDefault(), place.click());
+  }
   // A dialog keeps its keys to itself.
   if (typing || select || !onWrap || document.querySelector('dialog[open]')) return;
   if (pressed(e)) e.preventDefault();

@@ -50,7 +50,9 @@ document.addEventListener('keydown', e => {
   if (e.key === 'Enter' && field instanceof HTMLInputElement) {
     delete field.dataset.dirty;
     commit(field, false);
-    field.select();
+    // On the wrap the keys go back to the sheet; elsewhere a field is left by Tab.
+    if (document.getElementById('sheet')) field.blur();
+    else field.select();
     e.preventDefault();
   }
   if (e.key === 'Escape') {

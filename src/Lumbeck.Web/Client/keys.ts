@@ -1,7 +1,7 @@
 // Keys of the Wrap screen, in the trade's words. The list behind ? is the server's, from the same letters.
 import { book } from './book';
 import { leave, tour, touring } from './tour';
-import { alone, farther, fitItem, fitPanel, fitSheet, holdZones, nearer, next, push, trueSize } from './view';
+import { alone, farther, fitItem, fitPanel, fitSheet, holdZones, nearer, next, pointedAt, push, trueSize } from './view';
 import { hits } from './sheet';
 import { picked, send } from './queue';
 import { arrange, choose } from './app';
@@ -26,6 +26,22 @@ export async function words(): Promise<void> {
   catch { at.textContent = 'The server does not answer.'; }
 }
 
+/** The next take of this wrap, on the bench. */
+function nextTake(): boolean {
+  const takes = [...document.querySelectorAll<HTMLElement>('#takes [data-design=choose]')];
+  const now = takes.findIndex(t => t.getAttribute('aria-pressed') === 'true');
+  const to = takes[(now + 1) % takes.length]?.dataset.take;
+  if (to && takes.length > 1) send({ is: 'choose-take', take: to });
+  return true;
+}
+
+/** The list of the panel that is pointed at, or of the front. */
+function list(): boolean {
+  const part = pointedAt() ?? 'front';
+  document.querySelector<HTMLElement>(`#list-${part} button, #${part}-list button`)?.focus();
+  return true;
+}
+
 const toggle = (fact: string): void => send({ is: 'write-each', items: picked(), fact, text: document.querySelector(`[data-fact$="/${fact}"][aria-pressed="true"]`) ? 'no' : 'yes' });
 
 /** A key pressed on the sheet or a list; true where it did something. */
@@ -39,6 +55,8 @@ export function pressed(e: KeyboardEvent): boolean {
   if (key === 'e') { tour(e.shiftKey ? -1 : 1); return true; }
   if (key === 'Escape') { if (touring()) leave(); else if (items.length > 0) choose([]); else return false; return true; }
   if (key === 'n') { const to = next(e.shiftKey ? -1 : 1); if (to) choose([to]); return true; }
+  if (key === ',') return nextTake();
+  if (key === ';') return list();
   if (key === 'x') { send({ is: 'swap-covers' }); return true; }
   if (!e.shiftKey || key === '+' || key === '$') if (sees[key]) { sees[key](); return true; }
   if (key === 'Enter' && items.length === 1 && !(e.target instanceof HTMLButtonElement || e.target instanceof HTMLAnchorElement) && hits().find(h => h.id === items[0] && h.kind === 'text' && !h.locked)) { typeOn(items[0]!); return true; }

@@ -128,6 +128,26 @@ function grips(into: Element, m: DOMMatrix, w: number, h: number, px: number, wh
   }
 }
 
+let lensNear = false;
+
+/** The spine's lens shows all of it, or is nearer, to be rolled along. */
+export function lensNearer(): void {
+  lensNear = !lensNear;
+  showLens();
+  rollLens();
+}
+
+function showLens(): void {
+  const svg = document.getElementById('lens-drawing');
+  if (!svg) return;
+  for (const [name, near] of [['w-full', false], ['max-h-full', false], ['m-auto', false], ['h-full', true], ['w-auto', true], ['min-w-full', true], ['max-w-[400%]', true], ['shrink-0', true]] as const)
+    svg.classList.toggle(name, near === lensNear);
+  const button = document.getElementById('lens-near');
+  if (button) { button.textContent = lensNear ? 'whole' : 'nearer'; button.setAttribute('aria-pressed', String(lensNear)); }
+  drawPicked();
+}
+document.addEventListener('lumbeck:settled', () => { if (lensNear) showLens(); });
+
 /** Rolls the lens to what is picked on the spine, or at first to where its words begin. */
 function rollLens(): void {
   const way = document.getElementById('lens-way');

@@ -86,11 +86,29 @@ function key(e: KeyboardEvent): void {
     e.preventDefault();
     return send({ is: 'step', way: e.key.toLowerCase() === 'y' || e.shiftKey ? 'forward' : 'back' });
   }
+  // The picked letters, or the word the caret is in, larger or smaller.
+  if (e.altKey && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) { e.preventDefault(); return resize(e.key === 'ArrowUp' ? '110 %' : '91 %'); }
   if (e.ctrlKey || e.metaKey || e.altKey) return;
   const to = e.key === 'ArrowUp' ? beside(-1) : e.key === 'ArrowDown' ? beside(1) : e.key === 'Home' ? end(0) : e.key === 'End' ? end(1) : null;
   if (to === null) { column = null; return; }
   e.preventDefault();
   move(to, e.shiftKey);
+}
+
+/** From the first to behind the last letter of the word about a place. */
+function wordAt(place: number): [number, number] {
+  const text = field!.value;
+  const letter = (i: number) => i >= 0 && i < text.length && /[^\s.,;:!?…“”"()]/u.test(text[i]!);
+  let [from, to] = [place, place];
+  while (letter(from - 1)) from--;
+  while (letter(to)) to++;
+  return [from, to];
+}
+
+function resize(share: string): void {
+  let [from, to] = [field!.selectionStart, field!.selectionEnd];
+  if (from === to) { [from, to] = wordAt(from); field!.setSelectionRange(from, to); show(); pickSoon(); }
+  if (to > from) send({ is: 'write', path: from === 0 && to === field!.value.length ? `item/${item}/size` : `item/${item}/size@${from}-${to}`, text: share }, { gesture });
 }
 
 function move(to: number, keep: boolean): void {

@@ -5,13 +5,17 @@ using Lumbeck.Press.Svg;
 
 namespace Lumbeck.Web.Screens;
 
-/// <summary>The drawings of the screens: the art, its zones, dimension chains, what can be picked, and the spine lens. Strings, built in one go.</summary>
+/// <summary>
+/// The drawings of the screens: the art, its zones, dimension chains, what can be picked, and the spine lens. Strings,
+/// built in one go.
+/// </summary>
 public sealed class Drawings(Desk.Desk desk)
 {
     private readonly ConcurrentDictionary<PressCondition, SvgPainter> _painters = new();
 
     /// <summary>The painter in the colours of the job's own house.</summary>
-    public SvgPainter Painter(Composed c) => _painters.GetOrAdd(PressCondition.Of(c.Job.Ticket.House), on => new(desk.Shelf, desk.ColourOf(c.Job.Ticket.House), new PictureLinks(on), new PictureData(desk.Pictures, on)));
+    public SvgPainter Painter(Composed c) =>
+        _painters.GetOrAdd(PressCondition.Of(c.Job.Ticket.House), on => new(desk.Shelf, desk.ColourOf(c.Job.Ticket.House), new PictureLinks(on), new PictureData(desk.Pictures, on)));
 
     /// <summary>Room for the chains round a sheet, in points.</summary>
     public static double Margin(Sheet sheet) => TextSize(sheet) * 3.4;
@@ -52,7 +56,8 @@ public sealed class Drawings(Desk.Desk desk)
     private static string Named(Region r) => r.Part?.Say() ?? (r.Kind == RegionKind.TurnIn ? "turn-in" : "bleed");
 
     /// <summary>The sum that says how a region came to its width.</summary>
-    private static string SumOf(RegionKind kind) => kind switch { RegionKind.Spine => "spine", RegionKind.Flap => "flap", RegionKind.ForeEdge => "fore-edge", RegionKind.TurnIn => "turn-in", RegionKind.Bleed => "bleed", _ => "panel" };
+    private static string SumOf(RegionKind kind) =>
+        kind switch { RegionKind.Spine => "spine", RegionKind.Flap => "flap", RegionKind.ForeEdge => "fore-edge", RegionKind.TurnIn => "turn-in", RegionKind.Bleed => "bleed", _ => "panel" };
 
     private static void Chain(StringBuilder s, double from, double length, double at, double size, bool upright, Length measured, Unit unit, string name, string sum, string sums)
     {
@@ -63,7 +68,8 @@ public sealed class Drawings(Desk.Desk desk)
         s.Append(upright ? "<g transform=\"matrix(0 1 1 0 0 0)\">" : "<g>");
         s.Append("<path fill=\"none\" stroke=\"currentColor\" stroke-width=\".8\" vector-effect=\"non-scaling-stroke\" d=\"");
         var middle = from + (length / 2);
-        if (fits) s.Append('M').Figure(from).Append(' ').Figure(at).Append('H').Figure(middle - (wide / 2) - tick).Append('M').Figure(middle + (wide / 2) + tick).Append(' ').Figure(at).Append('H').Figure(from + length);
+        if (fits)
+            s.Append('M').Figure(from).Append(' ').Figure(at).Append('H').Figure(middle - (wide / 2) - tick).Append('M').Figure(middle + (wide / 2) + tick).Append(' ').Figure(at).Append('H').Figure(from + length);
         else s.Append('M').Figure(from).Append(' ').Figure(at).Append('h').Figure(length);
         foreach (var x in (ReadOnlySpan<double>)[from, from + length])
             s.Append('M').Figure(x - tick).Append(' ').Figure(at + tick).Append('l').Figure(2 * tick).Append(' ').Figure(-2 * tick).Append('M').Figure(x).Append(' ').Figure(at - (tick * 1.6)).Append('v').Figure(tick * 3.2);
@@ -87,8 +93,8 @@ public sealed class Drawings(Desk.Desk desk)
             ? new Affine(0, -1, 1, 0, -edge.Y.Points, edge.Right.Points)
             : new Affine(0, 1, -1, 0, edge.Bottom.Points, -edge.X.Points);
         var pad = level.High * 0.06;
-        // As large as its height allows, up to four times the width there is: a narrow spine is read by rolling along it.
-        var s = new StringBuilder("<svg id=\"lens-drawing\" class=\"block h-full w-auto min-w-full max-w-[400%]\" role=\"group\" aria-label=\"The spine, turned level\" viewBox=\"").Figure(-2).Append(' ').Figure(-pad).Append(' ').Figure(level.Long + 4).Append(' ').Figure(level.High + (2 * pad)).Append("\"><defs><clipPath id=\"lens-edge\"><rect").Rect(edge).Append("/></clipPath>").Append(ZoneSvg.Patterns("l")).Append("</defs><g transform=\"").Matrix(m).Append("\"><use href=\"#art\" clip-path=\"url(#lens-edge)\"/></g>");
+        // The whole spine; nearer, as large as its height allows, up to four times the width there is, to be rolled along.
+        var s = new StringBuilder("<svg id=\"lens-drawing\" class=\"block w-full max-h-full m-auto\" role=\"group\" aria-label=\"The spine, turned level\" viewBox=\"").Figure(-2).Append(' ').Figure(-pad).Append(' ').Figure(level.Long + 4).Append(' ').Figure(level.High + (2 * pad)).Append("\"><defs><clipPath id=\"lens-edge\"><rect").Rect(edge).Append("/></clipPath>").Append(ZoneSvg.Patterns("l")).Append("</defs><g transform=\"").Matrix(m).Append("\"><use href=\"#art\" clip-path=\"url(#lens-edge)\"/></g>");
         s.Append(light ? "<g class=\"zones zone-light\">" : "<g class=\"zones zone-dark\">");
         foreach (var bleed in v.Sheet.Zones.Where(z => z.Kind == ZoneKind.Bleed && !z.Box.Intersect(edge).IsEmpty))
             s.Hatch("l", light).Box(m.Of(In(bleed.Box.Intersect(edge)))).Append("/>");

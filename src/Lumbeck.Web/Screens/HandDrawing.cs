@@ -11,7 +11,7 @@ public static class HandDrawing
     public static string Tracing(JobView v)
     {
         if (v.Job.Wraps[v.Wrap].Tracing is not { } tracing) return "<g id=\"tracing\"></g>";
-        var box = tracing.OverTrim ? v.Sheet.Trim : v.Sheet.Whole;
+        var box = tracing.On(v.Sheet);
         var house = v.Ticket.House;
         return new StringBuilder("<g id=\"tracing\" class=\"zones\"><image preserveAspectRatio=\"xMidYMid meet\" opacity=\"").Figure((double)tracing.Strength / 100, 3).Append("\" href=\"").Append(SvgText.Escape(PictureLinks.Address(tracing.Picture.Hash, PictureDesk.Widths[^1], Press.Colour.PressCondition.Of(house), false))).Append('"').Rect(box).Append("/></g>").ToString();
     }

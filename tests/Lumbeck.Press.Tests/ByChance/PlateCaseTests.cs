@@ -39,7 +39,8 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
             var at = ((int)((front.Y + Mm(y)).Inches * PlateJudge.PerInch) * w) + (int)((front.X + Mm(x)).Inches * PlateJudge.PerInch);
             at.ShouldBeLessThan(w * h);
             string[] names = ["Cyan", "Magenta", "Yellow", "Black", "foil"];
-            names.Take(inks.Length).Select(n => plates.TryGetValue(n, out var p) ? (int)Math.Round(p.Ink[at] / 2.55) : 0).ShouldBe(inks.Select(i => (int?)i).OfType<int>(), $"{kind.Word} at {x}, {y} mm");
+            names.Take(inks.Length).Select(n => plates.TryGetValue(n, out var p) ? (int)Math.Round(p.Ink[at] / 2.55) : 0)
+                .ShouldBe(inks.Select(i => (int?)i).OfType<int>(), $"{kind.Word} at {x}, {y} mm");
         }
     }
 

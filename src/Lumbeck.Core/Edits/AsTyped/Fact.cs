@@ -82,6 +82,12 @@ public static class Facts
             : throw No($"`{LengthText.Clip(text)}` is no size: try `12 pt`");
     }
 
+    /// <summary>The same; a share in percent is of what it is now.</summary>
+    internal static Length Points(string text, Length now) =>
+        text.TrimEnd() is ['+' or '-' or '−' or (>= '0' and <= '9'), .., '%'] share && LengthText.Number(share[..^1]) is { } percent and > 0 and <= 10_000
+            ? Measures.Length.FromPoints(Math.Round(percent / 100 * (decimal)now.Points, 1))
+            : Points(text);
+
     internal static int Whole(string text, string example) =>
         LengthText.Number(text.Trim().TrimEnd('%')) is { } n && decimal.IsInteger(n) && Math.Abs(n) < 1_000_000 ? (int)n : throw No($"`{LengthText.Clip(text)}` is no whole number: try `{example}`");
 

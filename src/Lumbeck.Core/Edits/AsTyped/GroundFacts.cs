@@ -15,9 +15,28 @@ public static class GroundFacts
             new(GroundPath.Of(wrap, "lines"), "Lines", j => G(j).Pattern?.Paints[0].Show(j.Swatches) ?? "", (j, t) => new PaintPaper(Facts.PlainPaint(j, t, "a paper’s lines"), wrap)) { TakesColour = true },
             new(GroundPath.Of(wrap, "tracing"), "Tracing", j => j.Wraps[wrap].Tracing?.Picture.Name ?? "none", (j, t) => new LayTracing(t.Trim() is "" or "none" ? null : T(j), wrap)),
             new(GroundPath.Of(wrap, "tracing-strength"), "Strength", j => j.Wraps[wrap].Tracing is { } t ? t.Strength.ToString("0.##", CultureInfo.InvariantCulture) + " %" : "", (j, t) => t.Length == 0 && j.Wraps[wrap].Tracing is null ? new LayTracing(null, wrap) : new LayTracing(T(j) with { Strength = LengthText.Number(t.TrimEnd(' ', '%')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no share: try `35 %`") }, wrap)),
-            new(GroundPath.Of(wrap, "tracing-over"), "Fitted to", j => j.Wraps[wrap].Tracing is { OverTrim: true } ? "trim" : "sheet", (j, t) => t == "sheet" && j.Wraps[wrap].Tracing is null ? new LayTracing(null, wrap) : new LayTracing(T(j) with { OverTrim = Facts.Choice(t, [("sheet", false), ("trim", true)]) }, wrap))
-                { Choices = Facts.Of(("sheet", "the sheet"), ("trim", "the trim")) },
+            new(GroundPath.Of(wrap, "tracing-over"), "Fitted to", j => Over(j.Wraps[wrap].Tracing),
+                (j, t) => t == "sheet" && j.Wraps[wrap].Tracing is null ? new LayTracing(null, wrap) : new LayTracing(Fitted(T(j), t), wrap))
+                { Choices = j => [("sheet", "the sheet"), ("trim", "the trim"), .. Panels(j, wrap).Select(p => (p.Word(), $"the {p.Say()}"))] },
         ];
+    }
+
+    private static string Over(Tracing? tracing) =>
+        tracing is { Panel: { } panel } ? panel.Word() : tracing is { OverTrim: true } ? "trim" : "sheet";
+
+    private static Tracing Fitted(Tracing tracing, string to) => to switch
+    {
+        "sheet" => tracing with { OverTrim = false, Panel = null },
+        "trim" => tracing with { OverTrim = true, Panel = null },
+        _ when Parts.TryParse(to, out var part) && part is not (Part.Sheet or Part.Page) => tracing with { Panel = part },
+        _ => throw Facts.No($"`{LengthText.Clip(to)}` is nothing that a tracing is fitted to: take `sheet`, `trim`, or a panel such as `front`"),
+    };
+
+    /// <summary>The panels of a wrap's sheets.</summary>
+    private static IEnumerable<Part> Panels(Job job, int wrap)
+    {
+        try { return [.. job.Sheets().Where(s => s.Wrap == wrap).SelectMany(s => s.Sheet.Panels).Select(p => p.Part).Distinct()]; }
+        catch (Refusal) { return []; }
     }
 
     public static IEnumerable<Fact> OfSwatch(string id)

@@ -52,7 +52,7 @@ internal static class TextFacts
         Fact fact(string key, string label, Func<TextStyle, string> read, Func<Job, string, StyleText> write) =>
             new($"item/{id}/{key}{suffix}", label, j => read(S(j)), (j, t) => on(write(j, t)));
         yield return fact("face", "Face", s => s.Face.ToString(), (_, t) => new StyleText(id, Face: FaceId.TryParse(t, out var f) ? f : throw Facts.No($"no face is called `{LengthText.Clip(t)}`")));
-        yield return fact("size", "Size", s => s.Size.ShowPoints(), (_, t) => new StyleText(id, Size: Facts.Points(t)));
+        yield return fact("size", "Size", s => s.Size.ShowPoints(), (j, t) => new StyleText(id, Size: Facts.Points(t, S(j).Size)));
         yield return fact("leading", "Leading", s => Number(s.Leading) + " ×", (_, t) => new StyleText(id, Leading: LengthText.Number(t.TrimEnd(' ', '×', 'x')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no leading: type it as a multiple of the size, such as `1.2`")));
         yield return fact("tracking", "Tracking", s => Number(s.Tracking) + " ‰", (_, t) => new StyleText(id, Tracking: Read(t, "50", '‰')));
         yield return new($"item/{id}/ink{suffix}", "Ink", j => S(j).Paint.Show(j.Swatches), (j, t) => on(new StyleText(id, Paint: Facts.Paint(j, t)))) { TakesColour = true };

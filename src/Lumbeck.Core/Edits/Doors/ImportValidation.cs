@@ -47,7 +47,7 @@ public static class ImportValidation
         if (job.Wraps.Where((w, n) => w?.Name != (n == 0 ? Core.Document.Job.Cover : Core.Document.Job.Case)).Any()) throw No("its wraps");
         foreach (var wrap in job.Wraps)
         {
-            if (wrap?.Tracing is { } tracing && (tracing.Picture is null || !tracing.Picture.IsSound || tracing.Strength is < 5 or > 100))
+            if (wrap?.Tracing is { } tracing && (tracing.Picture is null || !tracing.Picture.IsSound || tracing.Strength is < 5 or > 100 || tracing.Panel is { } over && !Enum.IsDefined(over)))
                 throw No("its tracing");
             if (wrap?.Takes is null or { Count: 0 or > AddTake.Most } || wrap.Current is null) throw No("its takes");
             if (wrap.Takes.Any(t => t?.Id is null || !Free.CanBe(t.Id)) || wrap.Takes.DistinctBy(t => t.Id).Count() < wrap.Takes.Count || wrap.Find(wrap.Current) is null)

@@ -103,7 +103,8 @@ public sealed record GroupItems(ImmutableArray<string> Items, string Name) : Edi
         if (take.Items.Any(i => i.Group == name && !Items.Contains(i.Id)))
             throw new Refusal("items", $"there is a group “{name}” already: take another name");
         foreach (var id in Items)
-            if (take.Items.All(i => i.Id != id)) throw job.Item(id) is null ? Job.Gone(id) : new Refusal($"item/{id}", "a group lies on one wrap: these items lie on two");
+            if (take.Items.All(i => i.Id != id))
+                throw job.Item(id) is null ? Job.Gone(id) : new Refusal($"item/{id}", "a group lies on one wrap: these items lie on two");
         var members = take.Items.Where(i => Items.Contains(i.Id)).ToList();
         var top = take.Items.IndexOf(members[^1]);
         var under = take.Items.Take(top).Where(i => !members.Contains(i));
