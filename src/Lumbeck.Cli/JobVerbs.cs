@@ -71,7 +71,7 @@ internal static class JobVerbs
         var zonesOption = new Option<bool>("--zones") { Description = "a proof with the sheet's zones" };
         var letterOption = new Option<bool>("--letter") { Description = "a mock-up on Letter instead of A4" };
         var panelOption = new Option<string>("--panel") { Description = "one panel instead of the sheet" };
-        var pixelsOption = new Option<int>("--pixels") { Description = "the longer side of the front for screens", DefaultValueFactory = _ => 2560 };
+        var pixelsOption = new Option<int>("--pixels") { Description = "the longer side of the front for screens; PNG where --out ends so", DefaultValueFactory = _ => 2560 };
         var c = new Command("press", "Makes a file: for the printer, for screens, for a client, or to fold at home.") { JobArgument, kindOption, outOption, HouseOption, outlinesOption, marksOption, rgbOption, zonesOption, letterOption, panelOption, pixelsOption, Data };
         c.SetAction(p =>
         {
@@ -86,7 +86,7 @@ internal static class JobVerbs
             var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);
             var on = ForHouse(desk, desk.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
-            var plan = new PressPlan(kind.Value) { Outlines = p.GetValue(outlinesOption), Marks = p.GetValue(marksOption) ? true : null, Rgb = p.GetValue(rgbOption), Zones = p.GetValue(zonesOption), Letter = p.GetValue(letterOption), Panel = panel, Pixels = p.GetValue(pixelsOption) };
+            var plan = new PressPlan(kind.Value) { Outlines = p.GetValue(outlinesOption), Marks = p.GetValue(marksOption) ? true : null, Rgb = p.GetValue(rgbOption), Zones = p.GetValue(zonesOption), Letter = p.GetValue(letterOption), Panel = panel, Pixels = p.GetValue(pixelsOption), Png = file.EndsWith(".png", StringComparison.OrdinalIgnoreCase) };
             // A file to look at can be made for any house; whether it takes the kind is said, not forbidden.
             Say.Written(file, s => desk.WritePress(on, plan, s));
             Console.WriteLine($"{file}: {plan.Say()}, {string.Join(" and ", on.Composed.Sheets.Where(s => panel == Part.Sheet || s.Sheet.Panel(panel) is not null).Select(s => (s.Sheet.Panel(panel)?.Face.Size ?? s.Sheet.Size).Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");

@@ -136,9 +136,9 @@ internal static class WrapVerbs
         // What can be computed is; that this house would not make it is said before.
         if (!house.Binds(kind.Value))
             Console.Error.WriteLine($"{house.Name} binds no {kind.Value.Word()}, only {string.Join(" and ", house.Bindings.Select(b => b.Word()))}.");
+        var geometry = Named(() => WrapGeometry.Of(book, house));
         if (!house.Cuts(trim))
             Console.Error.WriteLine($"{house.Name} cuts trims from {house.TrimLeast.Show(house.Unit)} to {house.TrimMost.Show(house.Unit)}, not {trim.Show(house.Unit)}{(house.Cuts(new(trim.Height, trim.Width)) ? ": width and height may be swapped" : "")}.");
-        var geometry = Named(() => WrapGeometry.Of(book, house));
         if (geometry.Spine.Pages < geometry.FewestPages || geometry.Spine.Pages > geometry.MostPages)
             Console.Error.WriteLine($"{house.Name} binds {geometry.FewestPages} to {geometry.MostPages} pages so, not {geometry.Spine.Pages}.");
         return geometry;

@@ -130,7 +130,7 @@ public static class Pressing
             .Replace("{width}", mm(g.Sheet.Size.Width), StringComparison.Ordinal).Replace("{height}", mm(g.Sheet.Size.Height), StringComparison.Ordinal)
             .Replace("{spine}", mm(g.Spine.Width), StringComparison.Ordinal).Replace("{kind}", kind.Word, StringComparison.Ordinal);
         if (plan.Panel != Part.Sheet) name = Path.ChangeExtension(name, null) + "_" + plan.Panel.Word() + ".pdf";
-        return Plain(Path.ChangeExtension(name, kind.Ending));
+        return Plain(Path.ChangeExtension(name, plan.Ending));
     }
 
     /// <summary>A file's name in letters every disk takes, its ending kept.</summary>

@@ -145,5 +145,5 @@ public static class DataFolder
     }
 
     private static Refusal No(string folder, string why) =>
-        new("data", $"{Path.GetFullPath(folder)} can’t be used as a data folder: {why.Trim().TrimEnd('.')}; or give another with --data");
+        new("data", $"{Path.GetFullPath(folder)} can't be used as a data folder: {why.Trim().TrimEnd('.')}; or give another with --data");
 }

@@ -132,7 +132,7 @@ public static class EditRoutes
         try
         {
             var (row, file) = desk.Pressed(slug, id);
-            return Results.File(file, "application/pdf", row.Name);
+            return Results.File(file, Path.GetExtension(row.Name) switch { ".png" => "image/png", ".jpg" => "image/jpeg", _ => "application/pdf" }, row.Name);
         }
         catch (Exception e) when (e is Refusal or FileNotFoundException) { return Results.NotFound(); }
     }

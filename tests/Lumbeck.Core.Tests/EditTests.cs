@@ -265,4 +265,43 @@ public sealed class EditTests
         Should.Throw<Refusal>(() => new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(new SetBinding(BindingKind.Front).Apply(job))).Message
             .ShouldContain("no back to copy it to");
     }
+
+    [Fact]
+    public void A_size_in_percent_is_of_what_it_is_now_whole_or_of_some_letters()
+    {
+        var job = Facts.Write(Sample.Job(), "item/title/size", "20 pt").Apply(Sample.Job());
+        Facts.Read(Facts.Write(job, "item/title/size", "150 %").Apply(job), "item/title/size").ShouldBe("30 pt");
+        var some = Facts.Write(job, "item/title/size@0-2", "110 %").Apply(job);
+        Facts.Read(some, "item/title/size@0-2").ShouldBe("22 pt");
+        Facts.Read(some, "item/title/size").ShouldBe("20 pt");
+        // Pressed again it is of the new size.
+        Facts.Read(Facts.Write(some, "item/title/size@0-2", "110 %").Apply(some), "item/title/size@0-2").ShouldBe("24.2 pt");
+        Should.Throw<Refusal>(() => Facts.Write(job, "item/title/size", "0 %").Apply(job));
+    }
+
+    [Fact]
+    public void A_tracing_is_fitted_to_the_sheet_its_trim_or_any_panel()
+    {
+        var job = new LayTracing(new(new(new('a', 64), "old.png", 300, 200, true))).Apply(Sample.Job());
+        var sheet = job.Geometry().Sheet;
+        Box on(string to) => Facts.Write(job, "ground/tracing-over", to).Apply(job).Wraps[0].Tracing!.On(sheet);
+        on("sheet").ShouldBe(sheet.Whole);
+        on("trim").ShouldBe(sheet.Trim);
+        on("back").ShouldBe(sheet.Panel(Part.Back)!.Face);
+        on("spine").ShouldBe(sheet.Panel(Part.Spine)!.Face);
+        Should.Throw<Refusal>(() => on("page"));
+        var fact = Facts.Find(job, "ground/tracing-over")!;
+        fact.Choices(job).Select(c => c.Text).ShouldBe(["sheet", "trim", "back", "spine", "front"], ignoreOrder: true);
+        foreach (var (text, _) in fact.Choices(job)) Facts.Read(Facts.Write(job, fact.Path, text).Apply(job), fact.Path).ShouldBe(text);
+    }
+
+    [Fact]
+    public void Steps_are_named_in_people_s_words()
+    {
+        var job = Sample.Job(new PictureItem { Id = "p", Name = "Harbour", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromMillimetres(30)), Height = new(Length.FromMillimetres(20)) });
+        new HoldItem("title", Anchor: Anchor.Bottom).Says(job).ShouldBe("place of title");
+        new HangPicture("p", new(new('a', 64), "sea.jpg", 30, 20, true)).Says(job).ShouldBe("picture sea.jpg hung");
+        new HangPicture("p", null).Says(job).ShouldBe("picture taken out of “Harbour”");
+        new PushPicture("p", default, default).Says(job).ShouldBe("framing of “Harbour”");
+    }
 }

@@ -98,6 +98,11 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var screen = Made("tidewatcher", "tern", new(PressKind.Screen) { Pixels = 1000 }).File;
         using (var jpeg = NetVips.Image.NewFromFile(screen)) (jpeg.Width, jpeg.Height, jpeg.Bands).ShouldBe((657, 1000, 3));
+        var lossless = Made("tidewatcher", "tern", new(PressKind.Screen) { Pixels = 1000, Png = true }).File;
+        using (var png = NetVips.Image.NewFromFile(lossless))
+        {
+            ((string)png.Get("vips-loader"), png.Width, png.Height, png.Bands).ShouldBe(("pngload", 657, 1000, 3));
+        }
         var proof = Made("orrin", "aldwater", new(PressKind.Proof) { Zones = true }).File;
         new FileInfo(proof).Length.ShouldBeLessThan(900_000);
         Tool.Run("qpdf", "--check", proof).ShouldContain("No syntax or stream encoding errors found");
@@ -146,6 +151,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     [Theory]
     [InlineData("x4+outlines+panel=front", "PDF/X-4, front alone, type as outlines")]
     [InlineData("screen+pixels=1600", "front for screens, 1600 pixels")]
+    [InlineData("screen+pixels=1600+png", "front for screens, 1600 pixels, PNG")]
     [InlineData("mockup+letter", "paper mock-up, on Letter")]
     public void A_plan_is_read_as_it_was_written(string words, string says)
     {

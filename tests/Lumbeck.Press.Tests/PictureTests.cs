@@ -174,4 +174,47 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         pixel[2].ShouldBeLessThan(195);
         pixel[2].ShouldBeGreaterThan(pixel[0]);
     }
+
+    [Fact]
+    public async Task A_PNG_that_is_held_whole_is_bounded_by_its_bytes_and_one_full_of_words_is_refused()
+    {
+        using var pixels = (NetVips.Image.Black(6000, 4000, bands: 3) + 900).Cast(NetVips.Enums.BandFormat.Ushort).Copy(interpretation: NetVips.Enums.Interpretation.Rgb16);
+        // 24 million pixels of 6 bytes: in rows they come a strip at a time, in passes all at once.
+        await TakeIn(pixels.PngsaveBuffer(bitdepth: 16), "rows.png");
+        (await Should.ThrowAsync<Refusal>(() => TakeIn(pixels.PngsaveBuffer(bitdepth: 16, interlace: true), "passes.png"))).Message.ShouldContain("up to 20 million");
+
+        using var small = NetVips.Image.Black(40, 30) + 90;
+        var plain = small.Cast(NetVips.Enums.BandFormat.Uchar).PngsaveBuffer();
+        // A chunk of words after the header: its length, name, bytes, and a checksum that a reader of words may not even look at.
+        byte[] chunk(int long_)
+        {
+            byte[] named = [.. "tEXt"u8, .. "Note\0"u8, .. Enumerable.Repeat((byte)'x', long_)];
+            byte[] length = new byte[4], sum = new byte[4];
+            System.Buffers.Binary.BinaryPrimitives.WriteUInt32BigEndian(length, (uint)(named.Length - 4));
+            System.Buffers.Binary.BinaryPrimitives.WriteUInt32BigEndian(sum, Crc(named));
+            return [.. length, .. named, .. sum];
+        }
+        byte[] noted(int times) => [.. plain[..33], .. Enumerable.Repeat(chunk(300_000), times).SelectMany(c => c), .. plain[33..]];
+        await TakeIn(noted(1), "noted.png");
+        (await Should.ThrowAsync<Refusal>(() => TakeIn(noted(12), "wordy.png"))).Message.ShouldContain("3 MB of words");
+    }
+
+    [Fact]
+    public async Task The_resolution_that_a_file_says_is_known_and_a_picture_comes_in_at_its_true_size()
+    {
+        using var image = (NetVips.Image.Black(600, 300) + 90).Cast(NetVips.Enums.BandFormat.Uchar);
+        using var said = image.Copy(xres: 300 / 25.4, yres: 300 / 25.4);
+        var (plain, sized) = (await TakeIn(image.PngsaveBuffer(), "plain.png"), await TakeIn(said.PngsaveBuffer(), "sized.png"));
+        (plain.PerInch, sized.PerInch).ShouldBe((null, 300m));
+        var job = Lumbeck.Desk.Starters.Job(HouseFile.Shipped["tern"], "Sized");
+        // 600 pixels at 300 an inch; and where nothing is said, as large as it stays sharp, which here is the same.
+        Lumbeck.Desk.Starters.Pictured(job, Part.Front, "a", sized).Width.Own.Inches.ShouldBe(2, 0.001m);
+        Lumbeck.Desk.Starters.Pictured(job, Part.Front, "b", plain).Width.Own.Inches.ShouldBe(2, 0.001m);
+        // One that says so many that it would be smaller is smaller; one that says so few that it would not be sharp is not larger.
+        Lumbeck.Desk.Starters.Pictured(job, Part.Front, "c", sized with { PerInch = 600 }).Width.Own.Inches.ShouldBe(1, 0.001m);
+        Lumbeck.Desk.Starters.Pictured(job, Part.Front, "d", sized with { PerInch = 72 }).Width.Own.Inches.ShouldBe(2, 0.001m);
+        // What has more pixels than the panel takes fills it, and no more.
+        var large = Lumbeck.Desk.Starters.Pictured(job, Part.Front, "e", sized with { Wide = 9000, High = 4500 });
+        large.Width.Own.ShouldBe(job.Geometry().Sheet.Panel(Part.Front)!.Safe.Width);
+    }
 }

@@ -255,4 +255,52 @@ public sealed class HandTests(Browser browser)
         foreach (var item in start.Job.Take.Items) Frame(home, item.Id).ShouldBe(Frame(start, item.Id));
         while (Saved().Revision != start.Revision) Back();
     }
+
+    [Fact]
+    public void What_an_item_offers_is_in_a_menu_where_it_was_pressed_and_keys_lead_from_place_to_place()
+    {
+        browser.Go($"/jobs/{Slug}/wrap");
+        var count = Saved().Job.Items.Count();
+        const string press = """
+            const hit = document.querySelector('#hits [data-pick=author]');
+            const at = hit.getBoundingClientRect();
+            hit.dispatchEvent(new MouseEvent('contextmenu', { bubbles: true, cancelable: true, clientX: at.x + at.width / 2, clientY: at.y + at.height / 2 }));
+            """;
+        browser.Script(press);
+        browser.Until(() => browser.Text("#offers").Contains("copy to back", StringComparison.Ordinal));
+        browser.Script("return document.activeElement.closest('#offers') !== null").ShouldBe(true);
+        Key("Escape");
+        browser.Until(() => browser.Driver.FindElements(By.Id("offers")).Count == 0);
+        browser.Script(press);
+        browser.AndWait(() => browser.Find("#offers [data-arrange=copy]").Click());
+        browser.Until(() => Saved().Job.Items.Count() == count + 1);
+        browser.Driver.FindElements(By.Id("offers")).ShouldBeEmpty();
+        Back();
+
+        // Added by Enter, it has the keys itself: Enter again adds no second.
+        browser.AndWait(() => browser.Find("#list-front [data-add=ellipse]").SendKeys(Keys.Enter));
+        browser.Until(() => (bool)browser.Script("return document.activeElement?.closest('[id^=row-ellipse-]') !== null")!);
+        Back();
+
+        // The whole spine lies in its lens, and what can be added to it is in view.
+        ((bool)browser.Script("const [a, b] = ['lens-drawing', 'lens-way'].map(i => document.getElementById(i).getBoundingClientRect()); return a.width <= b.width + 1 && a.height <= b.height + 1")!).ShouldBeTrue();
+        ((bool)browser.Script("return document.querySelector('#spine-list [data-add]').getBoundingClientRect().bottom <= innerHeight")!).ShouldBeTrue();
+        browser.Find("#lens-near").Click();
+        browser.Until(() => (bool)browser.Script("const w = document.getElementById('lens-way'); return w.scrollWidth > w.clientWidth")!);
+
+        // The tracing's panel is closed by Escape and by a click elsewhere.
+        foreach (var close in (Action[])[() => Key("Escape"), () => browser.Script("document.getElementById('sheet').dispatchEvent(new PointerEvent('pointerdown', { bubbles: true }))")])
+        {
+            browser.Find("#tracing-book summary").Click();
+            browser.Until(() => browser.Driver.FindElements(By.CssSelector("#tracing-book[open]")).Count == 1);
+            close();
+            browser.Until(() => browser.Driver.FindElements(By.CssSelector("#tracing-book[open]")).Count == 0);
+        }
+
+        browser.Script("document.activeElement.blur()");
+        Key("3");
+        browser.Until(() => browser.Driver.Url.EndsWith("/check", StringComparison.Ordinal));
+        Key("1");
+        browser.Until(() => browser.Driver.Url.EndsWith("/ticket", StringComparison.Ordinal));
+    }
 }

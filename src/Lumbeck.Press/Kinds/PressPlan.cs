@@ -20,6 +20,11 @@ public sealed record PressPlan(PressKind Kind)
     public bool Letter { get; init; }
     /// <summary>Of the front for screens: pixels of its longer side.</summary>
     public int Pixels { get; init; } = 2560;
+    /// <summary>Of the front for screens: as PNG, which loses nothing, instead of JPEG.</summary>
+    public bool Png { get; init; }
+
+    /// <summary>How its file’s name ends.</summary>
+    public string Ending => Png && Kind == PressKind.Screen ? ".png" : Kind.Ending;
 
     /// <summary>Colours are a screen's.</summary>
     public bool InRgb => Kind is PressKind.Proof or PressKind.Mockup || (Kind == PressKind.Pdf && Rgb);
@@ -41,6 +46,7 @@ public sealed record PressPlan(PressKind Kind)
         if (Letter) words.Add("letter");
         if (Panel != Part.Sheet) words.Add("panel=" + Panel.Word());
         if (Kind == PressKind.Screen) words.Add(string.Create(CultureInfo.InvariantCulture, $"pixels={Pixels}"));
+        if (Png && Kind == PressKind.Screen) words.Add("png");
         return string.Join('+', words);
     }
 
@@ -54,7 +60,7 @@ public sealed record PressPlan(PressKind Kind)
         if (Rgb) words.Add("in sRGB");
         if (Zones) words.Add("with zones");
         if (Kind == PressKind.Mockup) words.Add(Letter ? "on Letter" : "on A4");
-        if (Kind == PressKind.Screen) words.Add(string.Create(CultureInfo.InvariantCulture, $"{Pixels} pixels"));
+        if (Kind == PressKind.Screen) words.Add(string.Create(CultureInfo.InvariantCulture, $"{Pixels} pixels{(Png ? ", PNG" : "")}"));
         return string.Join(", ", words);
     }
 
@@ -72,6 +78,7 @@ public sealed record PressPlan(PressKind Kind)
                 ["no-marks"] => plan with { Marks = false },
                 ["rgb"] => plan with { Rgb = true },
                 ["zones"] => plan with { Zones = true },
+                ["png"] => plan with { Png = true },
                 ["letter"] => plan with { Letter = true },
                 ["panel", var name] when Parts.TryParse(name, out var part) => plan with { Panel = part },
                 ["pixels", var n] when int.TryParse(n, CultureInfo.InvariantCulture, out var pixels) && pixels is >= 100 and <= 10_000 => plan with { Pixels = pixels },

@@ -26,6 +26,13 @@ public sealed class Plates
         return raw.Copy(interpretation: Enums.Interpretation.Srgb);
     }
 
+    /// <summary>The same as a PNG file.</summary>
+    public byte[] ToPng(PressCondition condition)
+    {
+        using var screen = ToScreen(condition);
+        return screen.PngsaveBuffer(keep: Enums.ForeignKeep.None);
+    }
+
     /// <summary>The same as a JPEG file, its colours as sharp as its lightness.</summary>
     public byte[] ToJpeg(PressCondition condition, int quality)
     {

@@ -71,13 +71,13 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
         return result;
     }
 
-    public IActionResult OnPost(string slug, string? kind, [Microsoft.AspNetCore.Mvc.FromForm(Name = "for")] string? house, bool outlines, bool rgb, bool zones, bool letter, string? panel, int? pixels)
+    public IActionResult OnPost(string slug, string? kind, [Microsoft.AspNetCore.Mvc.FromForm(Name = "for")] string? house, bool outlines, bool rgb, bool zones, bool letter, string? panel, int? pixels, bool png)
     {
         try
         {
             var plan = PressPlan.Read(kind ?? "") with { Outlines = outlines, Rgb = rgb && kind == PressKind.Pdf.Word, Zones = zones, Letter = letter, Panel = Parts.TryParse(panel ?? "", out var part) ? part : Part.Sheet };
             if (plan.Kind == PressKind.Screen)
-                plan = plan with { Pixels = pixels is >= 100 and <= 10_000 and var n ? n : throw new Refusal("pixels", "the front for screens can have from 100 to 10,000 pixels") };
+                plan = plan with { Png = png, Pixels = pixels is >= 100 and <= 10_000 and var n ? n : throw new Refusal("pixels", "the front for screens can have from 100 to 10,000 pixels") };
             Desk.PressBeside(Desk.Job(slug), plan, string.IsNullOrEmpty(house) ? null : house);
         }
         catch (Refusal r) when (r.Path == "job") { return NotFound(); }
