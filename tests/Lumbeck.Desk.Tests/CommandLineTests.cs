@@ -247,7 +247,7 @@ public sealed class CommandLineTests : IDisposable
         File.WriteAllText(Path.Combine(other, "lumbeck.db"), new string('x', 5000));
         var (exit, _, error) = Run("jobs", "--data", other);
         exit.ShouldBe(2);
-        error.ShouldContain("file is not a database");
+        error.ShouldContain("lumbeck.db in it is damaged");
         error.Trim().Split('\n').ShouldHaveSingleItem();
     }
 

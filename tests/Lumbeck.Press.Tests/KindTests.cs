@@ -4,7 +4,10 @@ using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Tests;
 
-/// <summary>Every demo cover at every house that binds it, in every kind that house takes, judged by other people's tools and by reception.</summary>
+/// <summary>
+/// Every demo cover at every house that binds it, in every kind that house takes, judged by other people's tools and by
+/// reception.
+/// </summary>
 public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
 {
     public static TheoryData<string, string, PressKind> All()
@@ -40,7 +43,8 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         pictures.ShouldAllBe(l => l.Contains(" cmyk ", StringComparison.Ordinal) || l.Contains(" gray ", StringComparison.Ordinal));
         if (kind == PressKind.X1a) pictures.ShouldAllBe(l => !l.Contains(" smask ", StringComparison.Ordinal));
         // Marks grow the page, and only where the house asks for them.
-        double[] box(string name) => [.. info.Split('\n').First(l => l.StartsWith(name, StringComparison.Ordinal))[(name.Length + 1)..].Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(f => double.Parse(f, CultureInfo.InvariantCulture))];
+        double[] box(string name) =>
+            [.. info.Split('\n').First(l => l.StartsWith(name, StringComparison.Ordinal))[(name.Length + 1)..].Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(f => double.Parse(f, CultureInfo.InvariantCulture))];
         var (media, bleed) = (box("MediaBox:"), box("BleedBox:"));
         (media[2] > bleed[2] - bleed[0] + 1).ShouldBe(rules.Marks != Marks.None);
         // The barcode is read from the page's pixels.
@@ -106,7 +110,8 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         var proof = Made("orrin", "aldwater", new(PressKind.Proof) { Zones = true }).File;
         new FileInfo(proof).Length.ShouldBeLessThan(900_000);
         Tool.Run("qpdf", "--check", proof).ShouldContain("No syntax or stream encoding errors found");
-        Tool.Run("pdfimages", "-list", proof).Split('\n').Skip(2).Where(l => l.Length > 0).ShouldAllBe(l => l.Contains(" rgb ", StringComparison.Ordinal));
+        Tool.Run("pdfimages", "-list", proof).Split('\n').Skip(2).Where(l => l.Length > 0)
+            .ShouldAllBe(l => l.Contains(" rgb ", StringComparison.Ordinal));
         Tool.Run("pdftotext", proof, "-").ShouldContain("Proof, not for printing");
         Tool.Run("pdftotext", proof, "-").ShouldContain("Orrin Valley");
         var mockup = Made("tidewatcher", "tern", new(PressKind.Mockup)).File;

@@ -10,7 +10,8 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
     private static Image Plain(int wide, int high, params double[] colour) =>
         (Image.Black(wide, high, bands: colour.Length) + colour).Cast(Enums.BandFormat.Uchar).Copy(interpretation: colour.Length switch { 1 => Enums.Interpretation.Bw, 4 => Enums.Interpretation.Cmyk, _ => Enums.Interpretation.Srgb });
 
-    private Task<Picture> TakeIn(byte[] file, string name) => pressed.Desk.Pictures.TakeIn(new MemoryStream(file), name, TestContext.Current.CancellationToken);
+    private Task<Picture> TakeIn(byte[] file, string name) =>
+        pressed.Desk.Pictures.TakeIn(new MemoryStream(file), name, TestContext.Current.CancellationToken);
 
     private static Job With(Desk.Desk desk, params PictureItem[] items) =>
         items.Aggregate(Lumbeck.Desk.Starters.Job(desk.Job("tidewatcher").Job.Ticket.House, "Pictures"), (j, i) => new AddItem(i).Apply(j));
@@ -59,7 +60,8 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
             (Claims(60_000, 60_000), "60000 × 60000 pixels: a side may have up to 30000"), (Claims(30_000, 30_000), "900 million: up to 120 million"),
         ];
         foreach (var (file, says) in bad)
-            (await Should.ThrowAsync<Refusal>(() => TakeIn(file, "../../x.png"))).Message.ShouldSatisfyAllConditions(m => m.ShouldContain(says), m => m.ShouldStartWith("x.png"));
+            (await Should.ThrowAsync<Refusal>(() => TakeIn(file, "../../x.png"))).Message
+                .ShouldSatisfyAllConditions(m => m.ShouldContain(says), m => m.ShouldStartWith("x.png"));
     }
 
     private static uint Crc(byte[] of)
@@ -118,7 +120,8 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r72", $"-sOutputFile={folder["p%d.tif"]}", file);
         var plates = new[] { "Cyan", "Magenta", "Yellow", "Black" }.Select(p => Image.NewFromFile(Directory.GetFiles(folder.Path, $"*({p})*").Single())).ToArray();
         var face = job.Geometry().Sheet.Panel(Part.Front)!.Face;
-        double[] at(double inchesDown) => [.. plates.Select(p => 100 - (p.Getpoint((int)((face.X + (0.5m * face.Width)).Inches * 72), (int)(((double)face.Y.Inches + inchesDown) * 72))[0] / 2.55))];
+        double[] at(double inchesDown) =>
+            [.. plates.Select(p => 100 - (p.Getpoint((int)((face.X + (0.5m * face.Width)).Inches * 72), (int)(((double)face.Y.Inches + inchesDown) * 72))[0] / 2.55))];
         void shouldBe(double[] ink, params double[] wanted) { for (var i = 0; i < 4; i++) ink[i].ShouldBe(wanted[i], 1.5); }
         shouldBe(at(1), 0, 100, 20, 40);
         shouldBe(at(4), 0, 0, 0, 100 - (64 / 2.55));
@@ -138,7 +141,8 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         var file = pressed.Press(job, "large.pdf");
         var most = job.Ticket.House.PictureMost;
         var rows = Tool.Run("pdfimages", "-list", file).Split('\n', StringSplitOptions.RemoveEmptyEntries)[2..].Select(r => r.Split(' ', StringSplitOptions.RemoveEmptyEntries)).ToList();
-        rows.Select(r => (r[2], r[3])).ShouldBe([("image", (2 * most).ToString(CultureInfo.InvariantCulture)), ("smask", (2 * most).ToString(CultureInfo.InvariantCulture))]);
+        rows.Select(r => (r[2], r[3]))
+            .ShouldBe([("image", (2 * most).ToString(CultureInfo.InvariantCulture)), ("smask", (2 * most).ToString(CultureInfo.InvariantCulture))]);
         Tool.Run("qpdf", "--qdf", "--object-streams=disable", file, "-").ShouldContain("/Transparency");
         using var folder = new Folder();
         Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r72", $"-sOutputFile={folder["p%d.tif"]}", file);
@@ -181,7 +185,8 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         using var pixels = (NetVips.Image.Black(6000, 4000, bands: 3) + 900).Cast(NetVips.Enums.BandFormat.Ushort).Copy(interpretation: NetVips.Enums.Interpretation.Rgb16);
         // 24 million pixels of 6 bytes: in rows they come a strip at a time, in passes all at once.
         await TakeIn(pixels.PngsaveBuffer(bitdepth: 16), "rows.png");
-        (await Should.ThrowAsync<Refusal>(() => TakeIn(pixels.PngsaveBuffer(bitdepth: 16, interlace: true), "passes.png"))).Message.ShouldContain("up to 20 million");
+        (await Should.ThrowAsync<Refusal>(() => TakeIn(pixels.PngsaveBuffer(bitdepth: 16, interlace: true), "passes.png"))).Message
+            .ShouldContain("up to 20 million");
 
         using var small = NetVips.Image.Black(40, 30) + 90;
         var plain = small.Cast(NetVips.Enums.BandFormat.Uchar).PngsaveBuffer();

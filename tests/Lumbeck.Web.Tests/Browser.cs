@@ -45,12 +45,14 @@ public sealed class Browser : IDisposable
         Find($"{css} [data-text='{value}']").Click();
     });
 
-    private void Choose(string css, string value) => Script("const s = arguments[0]; s.focus(); s.value = arguments[1]; s.dispatchEvent(new Event('change', { bubbles: true }))", Find(css), value);
+    private void Choose(string css, string value) =>
+        Script("const s = arguments[0]; s.focus(); s.value = arguments[1]; s.dispatchEvent(new Event('change', { bubbles: true }))", Find(css), value);
 
     public string Text(string css) => Find(css).Text;
 
     /// <summary>The working of a ticket's figure, open or not.</summary>
-    public string Sum(string name) => (string)Script("return document.querySelector('#sum-' + arguments[0] + ' .figure')?.textContent ?? ''", name)!;
+    public string Sum(string name) =>
+        (string)Script("return document.querySelector('#sum-' + arguments[0] + ' .figure')?.textContent ?? ''", name)!;
 
     /// <summary>Waits for what a condition gives; three minutes at most, for a machine that has other work.</summary>
     public T Until<T>(Func<IWebDriver, T?> condition, string? what = null) => new WebDriverWait(new SystemClock(), Driver, TimeSpan.FromMinutes(3), TimeSpan.FromMilliseconds(20)) { Message = what ?? "the page" }.Until(d =>
@@ -75,6 +77,16 @@ public sealed class Browser : IDisposable
     }
 
     /// <summary>Replaces a field's text and leaves it.</summary>
+    /// <summary>Steps back; what was done elsewhere since the page was opened is asked about, and taken back.</summary>
+    public void StepBack() => AndWait(() =>
+    {
+        var before = Tick;
+        Find("#docket [data-step=back]").Click();
+        bool asked() => Driver.FindElements(By.CssSelector("#notice[data-asks]")).Count > 0;
+        Until(() => Tick > before || asked());
+        if (Tick == before) Find("#notice[data-asks] button:last-of-type").Click();
+    });
+
     public void Type(string css, string text) => AndWait(() => TypeOnly(css, text));
 
     public void TypeOnly(string css, string text)

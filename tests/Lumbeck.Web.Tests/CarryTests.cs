@@ -44,7 +44,7 @@ public sealed class CarryTests(Browser browser)
         browser.Driver.FindElements(By.Id("carried")).ShouldBeEmpty();
         // The art lies where the server says, with nothing of the hand's left on it.
         browser.Script("return document.getElementById('s-title-rule').getAttribute('transform').split('translate').length").ShouldBe(2L);
-        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        browser.StepBack();
         browser.Until(() => Hit("title-rule").GetDomAttribute("transform") == before);
     }
 
@@ -55,7 +55,7 @@ public sealed class CarryTests(Browser browser)
         browser.Find("#list-back #row-praise");
         browser.AndWait(() => Carry("praise", 420, 30).Release().Perform());
         browser.Find("#list-front #row-praise");
-        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        browser.StepBack();
         browser.Find("#list-back #row-praise");
 
         var tick = browser.Tick;
@@ -78,7 +78,7 @@ public sealed class CarryTests(Browser browser)
         Carry("lead", 40, 40).Release().Perform();
         browser.Until(() => browser.Text("body").Contains("locked: unlock it first", StringComparison.Ordinal));
         browser.Until(() => (string)browser.Script("return document.getElementById('s-lead').outerHTML")! == (string)art!);
-        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        browser.StepBack();
     }
 
     [Fact]
@@ -91,7 +91,7 @@ public sealed class CarryTests(Browser browser)
         browser.AndWait(() => browser.Script("document.activeElement.blur(); document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'o', bubbles: true }))"));
         var copy = browser.Find("#list-front [id^=row-back-rule-] [aria-expanded=true]");
         copy.Text.ShouldContain("Rule");
-        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
-        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        browser.StepBack();
+        browser.StepBack();
     }
 }

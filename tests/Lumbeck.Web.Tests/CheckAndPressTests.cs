@@ -13,7 +13,7 @@ public sealed class CheckAndPressTests(Browser browser)
 
     private void Back(int steps)
     {
-        for (var i = 0; i < steps; i++) browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        for (var i = 0; i < steps; i++) browser.StepBack();
     }
 
     private void Plated() => browser.Until(() => browser.Driver.FindElements(By.CssSelector("#docket[data-plated=true]")).Count == 1);

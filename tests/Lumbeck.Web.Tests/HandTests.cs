@@ -46,7 +46,7 @@ public sealed class HandTests(Browser browser)
         browser.Until(() => Convert.ToInt32(browser.Script("return document.querySelectorAll('#sheet .over [data-grip]').length"), CultureInfo.InvariantCulture) > 0);
     }
 
-    private void Back() => browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+    private void Back() => browser.StepBack();
 
     [Fact]
     public void One_key_centres_a_title_on_the_front_and_another_mirrors_it_to_the_back()
@@ -115,7 +115,8 @@ public sealed class HandTests(Browser browser)
         var east = Grip("e");
         browser.AndWait(() => Drag(east, (east.X + 30, east.Y), Hand.KeyDown(Keys.Alt)).Release().KeyUp(Keys.Alt).Perform());
         var wider = Frame(Saved(), id);
-        (wider.Left, wider.Top, wider.Bottom).ShouldSatisfyAllConditions(b => b.Left.ShouldBe(before.Left, 0.01), b => b.Top.ShouldBe(before.Top, 0.01), b => b.Bottom.ShouldBe(before.Bottom, 0.01));
+        (wider.Left, wider.Top, wider.Bottom)
+            .ShouldSatisfyAllConditions(b => b.Left.ShouldBe(before.Left, 0.01), b => b.Top.ShouldBe(before.Top, 0.01), b => b.Bottom.ShouldBe(before.Bottom, 0.01));
         (wider.Right - before.Right).ShouldBeGreaterThan(30);
         // In proportion, about the middle.
         var corner = Grip("se");
@@ -163,7 +164,8 @@ public sealed class HandTests(Browser browser)
         browser.Go($"/jobs/{Slug}/wrap");
         var start = Saved();
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System);
-        static RectItem tile(string id, decimal x) => new() { Id = id, Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(x), Length.FromMillimetres(120)), Width = new(Length.FromMillimetres(9)), Height = new(Length.FromMillimetres(9)), Fill = new InkPaint(Ink.Black) };
+        static RectItem tile(string id, decimal x) =>
+            new() { Id = id, Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(x), Length.FromMillimetres(120)), Width = new(Length.FromMillimetres(9)), Height = new(Length.FromMillimetres(9)), Fill = new InkPaint(Ink.Black) };
         browser.AndWait(() => desk.Apply(Slug, new(Guid.NewGuid().ToString(), "tiles", _ => new Together([new AddItem(tile("tile-1", 15)), new AddItem(tile("tile-2", 33)), new AddItem(tile("tile-3", 65))], "tiles"))));
         browser.Find("#row-tile-3");
         var third = Frame(Saved(), "tile-3");
@@ -178,7 +180,12 @@ public sealed class HandTests(Browser browser)
         });
         Mm(Frame(Saved(), "tile-3").Left - Frame(Saved(), "tile-2").Right).ShouldBe(9, 0.01);
         Back();
-        Back();
+        // The tiles were laid elsewhere: that is said, and nothing taken back unasked.
+        var laid = Saved().Revision;
+        browser.Find("#docket [data-step=back]").Click();
+        browser.Until(() => browser.Text("#notice").Contains("The last step was made elsewhere: tiles.", StringComparison.Ordinal));
+        Saved().Revision.ShouldBe(laid);
+        browser.AndWait(() => browser.Find("#notice button:last-of-type").Click());
         JobJson.Write(Saved().Job).ShouldBe(JobJson.Write(start.Job));
     }
 
@@ -251,7 +258,8 @@ public sealed class HandTests(Browser browser)
         browser.Pick("#f-ticket-house", "Tern & Tallow");
         browser.Type("#f-ticket-pages", pages.ToString(CultureInfo.InvariantCulture));
         var home = Saved();
-        JobJson.Write(home.Job with { Ticket = start.Job.Ticket, Looks = start.Job.Looks, Wraps = [home.Job.Wraps[0]] }).ShouldBe(JobJson.Write(start.Job with { Wraps = [start.Job.Wraps[0]] }));
+        JobJson.Write(home.Job with { Ticket = start.Job.Ticket, Looks = start.Job.Looks, Wraps = [home.Job.Wraps[0]] })
+            .ShouldBe(JobJson.Write(start.Job with { Wraps = [start.Job.Wraps[0]] }));
         foreach (var item in start.Job.Take.Items) Frame(home, item.Id).ShouldBe(Frame(start, item.Id));
         while (Saved().Revision != start.Revision) Back();
     }
@@ -283,8 +291,10 @@ public sealed class HandTests(Browser browser)
         Back();
 
         // The whole spine lies in its lens, and what can be added to it is in view.
-        ((bool)browser.Script("const [a, b] = ['lens-drawing', 'lens-way'].map(i => document.getElementById(i).getBoundingClientRect()); return a.width <= b.width + 1 && a.height <= b.height + 1")!).ShouldBeTrue();
-        ((bool)browser.Script("return document.querySelector('#spine-list [data-add]').getBoundingClientRect().bottom <= innerHeight")!).ShouldBeTrue();
+        ((bool)browser.Script("const [a, b] = ['lens-drawing', 'lens-way'].map(i => document.getElementById(i).getBoundingClientRect()); return a.width <= b.width + 1 && a.height <= b.height + 1")!)
+            .ShouldBeTrue();
+        ((bool)browser.Script("return document.querySelector('#spine-list [data-add]').getBoundingClientRect().bottom <= innerHeight")!)
+            .ShouldBeTrue();
         browser.Find("#lens-near").Click();
         browser.Until(() => (bool)browser.Script("const w = document.getElementById('lens-way'); return w.scrollWidth > w.clientWidth")!);
 

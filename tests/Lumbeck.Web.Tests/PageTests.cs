@@ -67,7 +67,7 @@ public sealed class PageTests(Browser browser)
         {
             browser.Script("document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }))");
         });
-        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        browser.StepBack();
         var asked = browser.Driver.Manage().Logs.GetLog("performance")
             .Select(l => JsonDocument.Parse(l.Message).RootElement.GetProperty("message"))
             .Where(m => m.GetProperty("method").GetString() == "Network.requestWillBeSent")

@@ -14,7 +14,7 @@ public sealed class PlatesTests(Browser browser)
 
     private void Back(int steps)
     {
-        for (var n = 0; n < steps; n++) browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        for (var n = 0; n < steps; n++) browser.StepBack();
     }
 
     /// <summary>Whether what a page links is there, as this type.</summary>

@@ -9,14 +9,16 @@ public sealed class SeeingTests(Browser browser)
 {
     private Lumbeck.Desk.OnBench Saved(string slug = "tidewatcher") => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System).Job(slug);
 
-    private double[] View() => [.. browser.Find("#sheet").GetDomAttribute("viewBox")!.Split(' ').Select(n => double.Parse(n, CultureInfo.InvariantCulture))];
+    private double[] View() =>
+        [.. browser.Find("#sheet").GetDomAttribute("viewBox")!.Split(' ').Select(n => double.Parse(n, CultureInfo.InvariantCulture))];
 
-    private double Scale() => Convert.ToDouble(browser.Script("return document.getElementById('sheet').getScreenCTM().a"), CultureInfo.InvariantCulture);
+    private double Scale() =>
+        Convert.ToDouble(browser.Script("return document.getElementById('sheet').getScreenCTM().a"), CultureInfo.InvariantCulture);
 
     private void Key(string key, bool shift = false) =>
         browser.Script("document.activeElement?.blur?.(); document.body.dispatchEvent(new KeyboardEvent('keydown', { key: arguments[0], shiftKey: arguments[1], bubbles: true, cancelable: true }))", key, shift);
 
-    private void Back() => browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+    private void Back() => browser.StepBack();
 
     [Fact]
     public void The_wheel_rolls_and_with_Ctrl_comes_nearer_to_where_it_points()
@@ -97,7 +99,8 @@ public sealed class SeeingTests(Browser browser)
         browser.Find("#see-alone[aria-pressed=true]");
         Key("a");
         browser.Find("#on-sheet").GetDomAttribute("clip-path").ShouldBeNull();
-        bool seen(string zone) => (bool)browser.Script("return getComputedStyle(document.querySelector('#zones .' + arguments[0])).display !== 'none'", zone)!;
+        bool seen(string zone) =>
+            (bool)browser.Script("return getComputedStyle(document.querySelector('#zones .' + arguments[0])).display !== 'none'", zone)!;
         browser.Find("#zone-kinds summary").Click();
         browser.Find("[data-zone=bleed]").Click();
         (seen("z-bleed"), seen("z-fold")).ShouldBe((false, true));
@@ -224,8 +227,8 @@ public sealed class SeeingTests(Browser browser)
         browser.Go("/jobs/orrin/takes");
         browser.Driver.FindElements(By.CssSelector("main li")).Count.ShouldBe(2);
         browser.Until(() => (bool)browser.Script("return [...document.images].every(i => i.complete && i.naturalWidth > 0)")!);
-        browser.Find("#take-0 .press").Click();
-        browser.Until(() => browser.Text("#take-0").Contains("on the bench, for press", StringComparison.Ordinal));
+        browser.Find("#take-first .press").Click();
+        browser.Until(() => browser.Text("#take-first").Contains("on the bench, for press", StringComparison.Ordinal));
         Saved("orrin").Job.Item("title").ShouldNotBeNull();
         browser.Go("/jobs/orrin/wrap");
         for (var n = 0; n < 3; n++) Back();

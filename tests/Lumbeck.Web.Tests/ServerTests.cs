@@ -53,7 +53,8 @@ public sealed class ServerTests : IDisposable
         kept.ShouldBeOneOf(answered, answered + 1);
         (await Edit(after, "ticket/pages", "312")).StatusCode.ShouldBe(HttpStatusCode.OK);
         // A tab that was open all the while goes on: its token is still good.
-        (await tab.PostAsync(new Uri(_server.Address, "/jobs/tidewatcher/edit"), Wire("ticket/pages", "314"))).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await tab.PostAsync(new Uri(_server.Address, "/jobs/tidewatcher/edit"), Wire("ticket/pages", "314"))).StatusCode
+            .ShouldBe(HttpStatusCode.OK);
     }
 
     [Fact]
@@ -97,7 +98,7 @@ public sealed class ServerTests : IDisposable
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/wrap");
         var tick = new Lumbeck.Desk.Desk(_data, TimeProvider.System).Job("tidewatcher").Tick;
-        var answer = await tab.PostAsync("/jobs/tidewatcher/edit", Wire("item/line/words", "a noveł", seen: tick));
+        var answer = await tab.PostAsync("/jobs/tidewatcher/edit", Wire("item/line/words", "a novel ł", seen: tick));
         var html = await answer.Content.ReadAsStringAsync();
         var targets = System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"").Select(m => m.Groups[1].Value).Order().ToList();
         targets.ShouldBe(["docket", "glyphs", "right", "s-line"], ignoreOrder: true);
@@ -116,7 +117,8 @@ public sealed class ServerTests : IDisposable
         var refused = await Edit(tab, "ticket/trim", "6x");
         ((int)refused.StatusCode).ShouldBe(422);
         var said = await refused.Content.ReadFromJsonAsync<JsonElement>();
-        (said.GetProperty("path").GetString(), said.GetProperty("detail").GetString()).ShouldBe(("ticket/trim", "`6x` needs a height: try `6 x 9 in`"));
+        (said.GetProperty("path").GetString(), said.GetProperty("detail").GetString())
+            .ShouldBe(("ticket/trim", "`6x` needs a height: try `6 x 9 in`"));
 
         var seen = new Lumbeck.Desk.Desk(_data, TimeProvider.System).Job("tidewatcher").Tick;
         (await Edit(tab, "ticket/pages", "340", "session-one", seen)).StatusCode.ShouldBe(HttpStatusCode.OK);
@@ -160,8 +162,10 @@ public sealed class ServerTests : IDisposable
         foreach (var route in (string[])["/houses/nobody", "/houses/nobody.json", "/houses/..%2f..%2fetc", "/jobs/tidewatcher/blank.exe", "/jobs/tidewatcher/blank.pdf?panel=belly", "/jobs/tidewatcher/blank.pdf?panel=back-flap"])
             (await tab.GetAsync(route)).StatusCode.ShouldBe(HttpStatusCode.NotFound, route);
         using var stranger = new HttpClient { BaseAddress = _server.Address };
-        (await stranger.PostAsync("/jobs/tidewatcher/inside?name=x.pdf", new ByteArrayContent([1]))).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
-        (await stranger.PostAsync("/houses/tern/edit", new StringContent("{}", System.Text.Encoding.UTF8, "application/json"))).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await stranger.PostAsync("/jobs/tidewatcher/inside?name=x.pdf", new ByteArrayContent([1]))).StatusCode
+            .ShouldBe(HttpStatusCode.BadRequest);
+        (await stranger.PostAsync("/houses/tern/edit", new StringContent("{}", System.Text.Encoding.UTF8, "application/json"))).StatusCode
+            .ShouldBe(HttpStatusCode.BadRequest);
     }
 
     [Fact]
@@ -171,7 +175,8 @@ public sealed class ServerTests : IDisposable
         var before = new Lumbeck.Desk.Desk(_data, TimeProvider.System).Job("tidewatcher");
         var answer = await tab.PostAsync("/jobs/tidewatcher/try", new StringContent("{\"id\":\"12345678\",\"session\":\"12345678\",\"place\":\"Ticket\",\"ask\":{\"is\":\"write\",\"path\":\"ticket/pages\",\"text\":\"340\"}}", System.Text.Encoding.UTF8, "application/json"));
         var html = await answer.Content.ReadAsStringAsync();
-        System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"").Select(m => m.Groups[1].Value).ShouldBe(["plan", "changes", "sums"], ignoreOrder: true);
+        System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"").Select(m => m.Groups[1].Value)
+            .ShouldBe(["plan", "changes", "sums"], ignoreOrder: true);
         html.ShouldContain("0.904 in");
         new Lumbeck.Desk.Desk(_data, TimeProvider.System).Job("tidewatcher").Tick.ShouldBe(before.Tick);
         // Whoever showed a trial is brought what is saved, though nothing changed.

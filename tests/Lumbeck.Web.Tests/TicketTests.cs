@@ -170,7 +170,7 @@ public sealed class TicketTests(Browser browser)
         browser.AndWait(() => browser.Find("#inside [data-take=inside]").Click());
         browser.Until(() => browser.Text("#inside").Contains("Agrees with the ticket", StringComparison.Ordinal));
         (Desk.Job(slug).Job.Ticket.Pages, Desk.Job(slug).Job.Ticket.Trim).ShouldBe((318, Size.FromInches(6, 9)));
-        browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        browser.StepBack();
         browser.Until(() => browser.Find("#f-ticket-pages").GetDomProperty("value") == "312");
 
         var torn = Path.Combine(browser.Downloads, "torn.pdf");

@@ -14,7 +14,7 @@ public sealed class TypingTests(Browser browser)
 
     private void StepBackTo(long revision)
     {
-        for (var n = 0; Saved().Revision != revision && n < 60; n++) browser.AndWait(() => browser.Find("#docket [data-step=back]").Click());
+        for (var n = 0; Saved().Revision != revision && n < 60; n++) browser.StepBack();
         Saved().Revision.ShouldBe(revision);
     }
 
@@ -118,7 +118,8 @@ public sealed class TypingTests(Browser browser)
         rows[0].FindElement(By.TagName("img")).GetDomAttribute("alt").ShouldBe("INES KALLWEIT");
         browser.Until(() => (bool)browser.Script("const i = document.querySelector('.face-row img'); return i.complete && i.naturalWidth > 40")!);
         browser.Script("const s = document.querySelector('[data-face-by=kind]'); s.value = 'capitals'; s.dispatchEvent(new Event('input', { bubbles: true }))");
-        browser.Driver.FindElements(By.CssSelector(".face-row:not([hidden])")).Select(r => r.GetDomAttribute("data-face-id")).ShouldBe(["bebas-neue/400", "cinzel/400", "cinzel/600", "im-fell-english-sc/400"], ignoreOrder: true);
+        browser.Driver.FindElements(By.CssSelector(".face-row:not([hidden])")).Select(r => r.GetDomAttribute("data-face-id"))
+            .ShouldBe(["bebas-neue/400", "cinzel/400", "cinzel/600", "im-fell-english-sc/400"], ignoreOrder: true);
         browser.AndWait(() => browser.Find(".face-row[data-face-id='cinzel/400']").Click());
         Item("author").Style.Face.ShouldBe(new("cinzel", 400, false));
         StepBackTo(before);

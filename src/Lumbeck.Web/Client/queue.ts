@@ -77,6 +77,9 @@ export const seenNow = () => ({ session, base: String(tick) });
 /** Whether anything has not been answered yet. */
 export const pending = () => waiting.length > 0;
 
+/** Whether nothing waits behind what is being answered. */
+export const caughtUp = () => waiting.length <= 1;
+
 /** Waits until all that was sent has been answered. */
 export async function answered(): Promise<void> {
   while (pending()) await pause(20);

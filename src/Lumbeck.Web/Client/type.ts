@@ -1,5 +1,5 @@
 // Typing on the sheet: a field out of sight takes the keys, the server sets the words, and the caret stands where the glyphs are.
-import { answered, editing, picked, send, typeIn } from './queue';
+import { answered, caughtUp, editing, picked, send, typeIn } from './queue';
 import { at, draw, hits, sheet, surfaceOf, toSheet, type Hit } from './sheet';
 
 type Stop = { at: number; line: number; x: number; y: number; turn: number; wide: number };
@@ -216,7 +216,8 @@ document.addEventListener('lumbeck:settled', () => {
   if (!picked().includes(item)) return leave();
   const now = words();
   // Quotes and dashes may have been set otherwise than they were typed: the caret stays after the same letter.
-  if (document.activeElement === field && field.value !== now && !document.querySelector('[data-fact$="/words"][data-dirty]')) {
+  // While newer keys wait to be sent, the field is ahead of what was answered.
+  if (caughtUp() && document.activeElement === field && field.value !== now && !document.querySelector('[data-fact$="/words"][data-dirty]')) {
     const [back, from] = [field.value.length - field.selectionEnd, field.selectionStart === field.selectionEnd];
     field.value = now;
     const to = Math.max(0, now.length - back);
