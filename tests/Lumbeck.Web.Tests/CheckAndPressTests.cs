@@ -102,7 +102,7 @@ public sealed class CheckAndPressTests(Browser browser)
         Desk.StepBack("lighthouse", "elsewhere");
         // A panel, for a printer that wants it alone; and the front for screens.
         browser.Go("/jobs/lighthouse/press");
-        browser.Driver.FindElements(By.CssSelector("form")).First(f => f.Text.Contains("front for screens", StringComparison.Ordinal)).FindElement(By.CssSelector("button")).Click();
+        browser.Driver.FindElements(By.CssSelector("form")).First(f => f.Text.Contains("Front for screens", StringComparison.Ordinal)).FindElement(By.CssSelector("button")).Click();
         browser.Until(() => browser.Text("#register").Contains("Front for screens", StringComparison.Ordinal));
     }
 
