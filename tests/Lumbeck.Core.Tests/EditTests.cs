@@ -280,6 +280,18 @@ public sealed class EditTests
     }
 
     [Fact]
+    public void A_step_larger_is_a_tenth_and_a_step_smaller_takes_it_back()
+    {
+        var job = Facts.Write(Sample.Job(), "item/title/size", "20 pt").Apply(Sample.Job());
+        var larger = Facts.Write(job, "item/title/size", "larger").Apply(job);
+        Facts.Read(larger, "item/title/size").ShouldBe("22 pt");
+        Facts.Read(Facts.Write(larger, "item/title/size", "smaller").Apply(larger), "item/title/size").ShouldBe("20 pt");
+        var some = Facts.Write(job, "item/title/size@0-2", "smaller").Apply(job);
+        Facts.Read(some, "item/title/size@0-2").ShouldBe("18.2 pt");
+        Facts.Read(some, "item/title/size").ShouldBe("20 pt");
+    }
+
+    [Fact]
     public void A_tracing_is_fitted_to_the_sheet_its_trim_or_any_panel()
     {
         var job = new LayTracing(new(new(new('a', 64), "old.png", 300, 200, true))).Apply(Sample.Job());

@@ -116,7 +116,11 @@ public sealed class PictureTests(Browser browser)
         browser.Script(Brought, "drop", Bytes("one.jpg", 300, 200), Bytes("two.jpg", 200, 300));
         browser.Until(() => pictures().Count == 2);
         pictures().Select(p => p.Picture!.Name).ShouldBe(["one.jpg", "two.jpg"], ignoreOrder: true);
-        pictures().Select(p => p.Hold).Distinct().Count().ShouldBe(2);
+        var frames = pictures().OrderBy(p => p.Picture!.Name).Select(p => Saved().Composed.Sheets[0].Scene.Piece(p.Id)!.Frame).ToList();
+        var aside = Length.FromMillimetres(8).Points;
+        static double middle(double from, double to) => (from + to) / 2;
+        (middle(frames[1].Left, frames[1].Right) - middle(frames[0].Left, frames[0].Right)).ShouldBe(aside, 0.1, "each lies aside of the one before");
+        (middle(frames[1].Top, frames[1].Bottom) - middle(frames[0].Top, frames[0].Bottom)).ShouldBe(aside, 0.1);
 
         browser.Until(() => browser.Tick == Saved().Tick);
         browser.Script(Brought, "paste", Bytes("three.jpg", 120, 120));

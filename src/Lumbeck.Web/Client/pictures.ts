@@ -7,9 +7,6 @@ import { choose } from './app';
 const body = document.body;
 const onWrap = body.dataset.place === 'Wrap';
 
-/** So far right and down of the one before lies the next of several files, in points. */
-const ASIDE = 24;
-
 function take(file: File, where: Record<string, string>, ended?: () => void): void {
   const query = { sheet: body.dataset.sheet ?? '', ...seenNow(), ...where };
   upload(file, `${body.dataset.base}/picture`, query, 'Looking at', answer => {
@@ -26,11 +23,12 @@ function take(file: File, where: Record<string, string>, ended?: () => void): vo
   }, ended);
 }
 
-/** Takes files in one after the other, beside one another. */
-function takeAll(files: File[], at: { x: number; y: number }, panel: string | undefined): void {
-  const [first, ...more] = files;
-  if (!first) return;
-  take(first, { x: String(at.x), y: String(at.y), ...(panel ? { panel } : {}) }, () => takeAll(more, { x: at.x + ASIDE, y: at.y + ASIDE }, panel));
+/** Takes files in one after the other, each aside of the one before. */
+function takeAll(files: File[], at: { x: number; y: number }, panel: string | undefined, nth = 0): void {
+  const file = files[nth];
+  if (!file) return;
+  const where = { x: String(at.x), y: String(at.y), nth: String(nth), ...(panel ? { panel } : {}) };
+  take(file, where, () => takeAll(files, at, panel, nth + 1));
 }
 
 /** Takes files in where the pointer was last, or on the front. */

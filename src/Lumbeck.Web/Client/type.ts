@@ -87,7 +87,10 @@ function key(e: KeyboardEvent): void {
     return send({ is: 'step', way: e.key.toLowerCase() === 'y' || e.shiftKey ? 'forward' : 'back' });
   }
   // The picked letters, or the word the caret is in, larger or smaller.
-  if (e.altKey && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) { e.preventDefault(); return resize(e.key === 'ArrowUp' ? '110 %' : '91 %'); }
+  if (e.altKey && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) {
+    e.preventDefault();
+    return resize(e.key === 'ArrowUp' ? 'larger' : 'smaller');
+  }
   if (e.ctrlKey || e.metaKey || e.altKey) return;
   const to = e.key === 'ArrowUp' ? beside(-1) : e.key === 'ArrowDown' ? beside(1) : e.key === 'Home' ? end(0) : e.key === 'End' ? end(1) : null;
   if (to === null) { column = null; return; }
@@ -105,10 +108,17 @@ function wordAt(place: number): [number, number] {
   return [from, to];
 }
 
-function resize(share: string): void {
+function resize(way: 'larger' | 'smaller'): void {
   let [from, to] = [field!.selectionStart, field!.selectionEnd];
-  if (from === to) { [from, to] = wordAt(from); field!.setSelectionRange(from, to); show(); pickSoon(); }
-  if (to > from) send({ is: 'write', path: from === 0 && to === field!.value.length ? `item/${item}/size` : `item/${item}/size@${from}-${to}`, text: share }, { gesture });
+  if (from === to) {
+    [from, to] = wordAt(from);
+    field!.setSelectionRange(from, to);
+    show();
+    pickSoon();
+  }
+  if (to <= from) return;
+  const all = from === 0 && to === field!.value.length;
+  send({ is: 'write', path: all ? `item/${item}/size` : `item/${item}/size@${from}-${to}`, text: way }, { gesture });
 }
 
 function move(to: number, keep: boolean): void {

@@ -20,46 +20,20 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
 
     /// <summary>The jobs that are listed, in their order.</summary>
     public IReadOnlyList<OnBench> Listed { get; private set; } = [];
-    /// <summary>Words that are looked for, how the list is sorted, and whether it is of what is put away.</summary>
-    public string Finding { get; private set; } = "";
-    public string Sorted { get; private set; } = "";
+    /// <summary>What is looked for, how the list is sorted, and whether it is of what is put away.</summary>
+    public BenchList Asked { get; private set; } = BenchList.Asked(null, null);
     public bool Away { get; private set; }
     public int CountAway { get; private set; }
 
-    /// <summary>How the list can be sorted: the word, and what people read.</summary>
-    public static IReadOnlyList<(string Word, string Says)> Sorts { get; } =
-        [("begun", "begun last"), ("changed", "changed last"), ("title", "by title"), ("author", "by author"), ("printer", "by printer")];
-
     private void Fill(string? find, string? sort, bool away)
     {
-        (Finding, Sorted, Away) = ((find ?? "").Trim(), Sorts.Any(s => s.Word == sort) ? sort! : Sorts[0].Word, away);
+        (Asked, Away) = (BenchList.Asked(find, sort), away);
         var places = desk.Places(away);
         Jobs = [.. (away ? desk.Places() : places).Select(p => p.On).OfType<OnBench>()];
         Spoilt = [.. places.Where(p => p.On is null)];
+        Listed = Asked.Of(places);
         Houses = desk.AllHouses();
         CountAway = desk.CountAway;
-        var words = Finding.Split(' ', StringSplitOptions.RemoveEmptyEntries);
-        var found = places.Where(p => p.On is { } on && words.All(w => Said(on).Contains(w, StringComparison.OrdinalIgnoreCase)));
-        // What was begun last is on top, and so are equals in any other order.
-        var ordered = found.Reverse().ToList();
-        Listed =
-        [
-            .. (Sorted switch
-            {
-                "changed" => ordered.OrderByDescending(p => p.Changed, StringComparer.Ordinal),
-                "title" => ordered.OrderBy(p => p.On!.Job.Ticket.Title, StringComparer.OrdinalIgnoreCase),
-                "author" => ordered.OrderBy(p => p.On!.Job.Ticket.Author, StringComparer.OrdinalIgnoreCase),
-                "printer" => ordered.OrderBy(p => p.On!.Job.Ticket.House.Name, StringComparer.OrdinalIgnoreCase),
-                _ => (IEnumerable<BenchPlace>)ordered,
-            }).Select(p => p.On!),
-        ];
-    }
-
-    /// <summary>What a job can be found by.</summary>
-    private static string Said(OnBench on)
-    {
-        var t = on.Job.Ticket;
-        return $"{t.Title} {t.Subtitle} {t.Author} {t.Series} {t.Imprint} {t.House.Name} {t.Binding.Say()} {t.Isbn} {on.Slug}";
     }
 
     public void OnGet(string? find, string? sort, bool away)

@@ -82,11 +82,22 @@ public static class Facts
             : throw No($"`{LengthText.Clip(text)}` is no size: try `12 pt`");
     }
 
-    /// <summary>The same; a share in percent is of what it is now.</summary>
-    internal static Length Points(string text, Length now) =>
-        text.TrimEnd() is ['+' or '-' or '−' or (>= '0' and <= '9'), .., '%'] share && LengthText.Number(share[..^1]) is { } percent and > 0 and <= 10_000
-            ? Measures.Length.FromPoints(Math.Round(percent / 100 * (decimal)now.Points, 1))
-            : Points(text);
+    /// <summary>A step larger is a tenth; a step smaller takes it back.</summary>
+    private const decimal SizeStep = 1.1m;
+
+    /// <summary>The same; `larger`, `smaller` or a share in percent is of what it is now, to a tenth of a point.</summary>
+    internal static Length Points(string text, Length now)
+    {
+        decimal? times = text.Trim() switch
+        {
+            "larger" => SizeStep,
+            "smaller" => 1 / SizeStep,
+            ['+' or '-' or '−' or (>= '0' and <= '9'), .., '%'] share when LengthText.Number(share[..^1]) is { } percent and > 0 and <= 10_000
+                => percent / 100,
+            _ => null,
+        };
+        return times is { } by ? Measures.Length.FromPoints(Math.Round(by * (decimal)now.Points, 1)) : Points(text);
+    }
 
     internal static int Whole(string text, string example) =>
         LengthText.Number(text.Trim().TrimEnd('%')) is { } n && decimal.IsInteger(n) && Math.Abs(n) < 1_000_000 ? (int)n : throw No($"`{LengthText.Clip(text)}` is no whole number: try `{example}`");

@@ -1,0 +1,58 @@
+namespace Lumbeck.Desk.Tests;
+
+/// <summary>What the bench lists, and in which order.</summary>
+public sealed class BenchListTests : IDisposable
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+    private readonly Desk _desk;
+
+    public BenchListTests() => _desk = new(_folder, TimeProvider.System);
+
+    public void Dispose() => Directory.Delete(_folder, recursive: true);
+
+    private IReadOnlyList<Ticket> Listed(string? find, string? sort) =>
+        [.. BenchList.Asked(find, sort).Of(_desk.Places()).Select(on => on.Job.Ticket)];
+
+    [Fact]
+    public void At_first_what_was_begun_last_is_on_top()
+    {
+        var begun = _desk.Places().Select(p => p.On!.Job.Ticket.Title).Reverse().ToList();
+        Listed(null, null).Select(t => t.Title).ShouldBe(begun);
+        Listed(null, "colour").Select(t => t.Title).ShouldBe(begun, customMessage: "an order that is not known is the first");
+    }
+
+    [Fact]
+    public void It_is_sorted_by_what_is_asked_in_any_case_of_letters()
+    {
+        var what = new Dictionary<string, Func<Ticket, string>>
+        {
+            ["title"] = t => t.Title,
+            ["author"] = t => t.Author,
+            ["printer"] = t => t.House.Name,
+        };
+        foreach (var (sort, read) in what)
+        {
+            var said = Listed(null, sort).Select(read).ToList();
+            said.Count.ShouldBe(_desk.Places().Count);
+            said.ShouldBe([.. said.Order(StringComparer.OrdinalIgnoreCase)], customMessage: sort);
+        }
+    }
+
+    [Fact]
+    public void What_was_changed_last_comes_first()
+    {
+        var first = _desk.Places()[0].Slug;
+        _desk.Apply(first, new("edit-00000001", "maker", job => Facts.Write(job, "ticket/title", job.Ticket.Title + " again")));
+        BenchList.Asked(null, "changed").Of(_desk.Places())[0].Slug.ShouldBe(first);
+    }
+
+    [Fact]
+    public void Every_word_that_is_looked_for_is_said_somewhere_in_the_ticket()
+    {
+        var one = _desk.Jobs()[0].Job.Ticket;
+        var found = Listed($" {one.Title.ToUpperInvariant()}  {one.House.Name} ", null);
+        found.ShouldContain(t => t.Title == one.Title);
+        found.Count.ShouldBeLessThan(_desk.Places().Count);
+        Listed(one.Title + " nobodyofthatname", null).ShouldBeEmpty();
+    }
+}
