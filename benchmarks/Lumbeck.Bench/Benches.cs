@@ -31,7 +31,7 @@ internal static partial class Benches
     /// <summary>The demo novel's scene and checks, with type already shaped, beside its arithmetic alone.</summary>
     public static void Compose(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "compose"), TimeProvider.System);
+        var desk = new Desk.Desk(Path.Combine(folder, "compose"), TimeProvider.System, DemoBench.Load);
         var on = desk.Job("tidewatcher");
         Time("scene and checks, warm", 200, 1, () => Composed.Of(on.Revision, on.Job, desk.Shelf));
         Time("  peer: its geometry alone", 200, 1, () => on.Job.Geometry());
@@ -40,7 +40,7 @@ internal static partial class Benches
     /// <summary>The demo novel's press file, beside writing that many bytes.</summary>
     public static void Press(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "press"), TimeProvider.System);
+        var desk = new Desk.Desk(Path.Combine(folder, "press"), TimeProvider.System, DemoBench.Load);
         var on = desk.Job("tidewatcher");
         var file = Path.Combine(folder, "cover.pdf");
         Time("press file, PDF/X-4", 30, 1, () =>

@@ -15,7 +15,7 @@ internal static class HandBench
     public static async Task Run(string folder)
     {
         var data = Path.Combine(folder, "hand");
-        var desk = new Desk.Desk(data, TimeProvider.System);
+        var desk = new Desk.Desk(data, TimeProvider.System, DemoBench.Load);
         var have = desk.Job(Slug).Job.Take.Items.Count;
         desk.Apply(Slug, new(Guid.NewGuid().ToString(), "bench", _ => new Together([.. Enumerable.Range(0, 60 - have).Select(Tile)], "sixty items")));
         await ScenesPerEdit(data);

@@ -11,7 +11,7 @@ internal static class HistoryBench
 
     public static void Run(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "history"), TimeProvider.System);
+        var desk = new Desk.Desk(Path.Combine(folder, "history"), TimeProvider.System, DemoBench.Load);
         var (n, whole) = (0, 0L);
         OnBench edit()
         {

@@ -32,7 +32,7 @@ internal static class PressBench
 
     private static void Prepare(string folder, List<string> files)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System, demo: false);
+        var desk = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System);
         var house = HouseFile.Shipped["tern"] with { PictureMost = 300, Kinds = [PressKind.X4, PressKind.X1a, PressKind.Pdf] };
         var job = new SetTrim(Size.FromInches(5.25m, 8)).Apply(Starters.Job(house, "Three photographs"));
         for (var n = 0; n < files.Count; n++)
@@ -48,7 +48,7 @@ internal static class PressBench
     /// <summary>What a process of its own does.</summary>
     public static void Do(string kind, string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System, demo: false);
+        var desk = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System);
         using var s = File.Create(Path.Combine(folder, kind + ".pdf"));
         desk.WritePress(desk.Job(Slug), PressPlan.Read(kind), s);
     }
@@ -82,7 +82,7 @@ internal static class PressBench
     /// <summary>Sixty items: words, shapes, lines and a barcode over the demo novel's ground.</summary>
     private static void Rules(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "rules"), TimeProvider.System);
+        var desk = new Desk.Desk(Path.Combine(folder, "rules"), TimeProvider.System, DemoBench.Load);
         var on = desk.Job("tidewatcher");
         var job = on.Job;
         for (var n = job.Items.Count(); n < 60; n++)
@@ -104,7 +104,7 @@ internal static class PressBench
     /// <summary>The largest demo file to its reception, and the file with the three photographs, beside a structural check by another program.</summary>
     private static void Reception(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "rules"), TimeProvider.System);
+        var desk = new Desk.Desk(Path.Combine(folder, "rules"), TimeProvider.System, DemoBench.Load);
         var on = desk.Job("calder");
         var file = Path.Combine(folder, "calder.pdf");
         using (var s = File.Create(file)) desk.WritePress(on, new(PressKind.X4), s);
@@ -117,7 +117,7 @@ internal static class PressBench
             p.WaitForExit();
             return p.ExitCode;
         });
-        var cover = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System, demo: false);
+        var cover = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System);
         var three = cover.Expects(cover.Job(Slug));
         Benches.Time("  of the three photographs", 3, 1, () => IntakeDesk.Judge(Path.Combine(folder, "x4.pdf"), three).Findings.Length);
     }

@@ -165,6 +165,6 @@ internal static class JobVerbs
     private static Desk.Desk Open(ParseResult p)
     {
         var folder = p.GetValue(Data) ?? Environment.GetEnvironmentVariable("LUMBECK_DATA") ?? "data";
-        return new(folder, TimeProvider.System, told: Console.Error.WriteLine);
+        return new(folder, TimeProvider.System, DemoBench.Load, told: Console.Error.WriteLine);
     }
 }

@@ -45,14 +45,14 @@ internal static class WrapVerbs
         c.SetAction(p =>
         {
             var g = Geometry(p);
-            if (!Desk.Blank.Kinds.Contains(p.GetValue(Kind)!))
-                throw No(Kind, $"`{LengthText.Clip(p.GetValue(Kind)!)}` is no kind of template: take {string.Join(", ", Desk.Blank.Kinds)}");
+            if (!Blank.Kinds.Contains(p.GetValue(Kind)!))
+                throw No(Kind, $"`{LengthText.Clip(p.GetValue(Kind)!)}` is no kind of template: take {string.Join(", ", Blank.Kinds)}");
             var part = Part.Sheet;
             if (p.GetValue(PanelOption) is { } word && !Parts.TryParse(word, out part))
                 throw No(PanelOption, $"`{LengthText.Clip(word)}` is no panel: take {string.Join(", ", g.Sheets.SelectMany(s => s.Panels).Select(x => x.Part.Word()))}");
             var sheet = g.Sheets.FirstOrDefault(s => s.Panel(part) is not null) ?? g.Sheet;
             var file = Say.Target(p.GetValue(Out)!);
-            Say.Written(file, s => Desk.Blank.Write(s, p.GetValue(Kind)!, g, sheet, part, "", new Press.Faces.FaceShelf()));
+            Say.Written(file, s => Blank.Write(s, p.GetValue(Kind)!, g, sheet, part, "", new Press.Faces.FaceShelf()));
             Console.WriteLine($"{file}: {(part == Part.Sheet ? sheet.Size : sheet.Panel(part)!.Edge.Size).Show(g.House.Unit)}{(g.Spine.Working.Length > 0 ? $", spine {g.Spine.Width.Show(g.House.Unit)}" : "")}.");
             return 0;
         });

@@ -1,5 +1,4 @@
 using System.Collections.Concurrent;
-using Lumbeck.Desk.Demo;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Plates;
@@ -18,9 +17,9 @@ public sealed class Desk
 
     /// <param name="folder">The data folder.</param>
     /// <param name="clock">Gives revisions their time.</param>
-    /// <param name="demo">Whether an empty store is given the demo bench.</param>
+    /// <param name="begin">Lays something on the bench of an empty store.</param>
     /// <param name="told">Is told what is strange in the store and read all the same.</param>
-    public Desk(string folder, TimeProvider clock, bool demo = true, Action<string>? told = null)
+    public Desk(string folder, TimeProvider clock, Action<Desk>? begin = null, Action<string>? told = null)
     {
         told ??= _ => { };
         DataFolder.Prepare(folder, told);
@@ -33,8 +32,12 @@ public sealed class Desk
         Kept = new KeptDesk(Pictures, Shelf);
         Checks = new(this);
         Pictures.Stated += _composed.Clear;
-        Works = new(new(_store.Folder, clock, told), WorkKinds.Of(this));
-        if (demo) _store.Alone(() => { if (_store.Jobs().Count == 0) DemoBench.Load(this); });
+        Works = new(new(_store.Folder, clock, told));
+        if (begin is null) return;
+        _store.Alone(() =>
+        {
+            if (_store.Jobs().Count == 0) begin(this);
+        });
     }
 
     public FaceShelf Shelf { get; } = new();

@@ -12,7 +12,7 @@ public sealed record WorkKind(string Kind, Action<WorkRow, Action<double>, Cance
 /// Long work done beside everything else, two pieces at a time: queued in a file, told of as it goes on, left when nobody wants it, and begun again where a program ended
 /// in the midst of it. A piece works on one revision and shows what it made only when all of it is there.
 /// </summary>
-public sealed class Works(WorkStore store, IReadOnlyList<WorkKind> kinds) : IDisposable
+public sealed class Works(WorkStore store) : IDisposable
 {
     private const int AtOnce = 2;
     private readonly ConcurrentDictionary<string, CancellationTokenSource> _running = new();
@@ -20,10 +20,13 @@ public sealed class Works(WorkStore store, IReadOnlyList<WorkKind> kinds) : IDis
     private readonly SemaphoreSlim _wanted = new(0);
     private readonly CancellationTokenSource _ending = new();
     private readonly List<Task> _hands = [];
+    private IReadOnlyList<WorkKind> _kinds = [];
 
     /// <summary>Begins to work, and takes up what was left when the last program ended.</summary>
-    public void Start()
+    /// <param name="kinds">What can be done.</param>
+    public void Start(IReadOnlyList<WorkKind> kinds)
     {
+        _kinds = kinds;
         for (var n = store.Requeue(); n > 0; n--) _wanted.Release();
         // What waited then waits still.
         _wanted.Release(AtOnce);
@@ -77,7 +80,7 @@ public sealed class Works(WorkStore store, IReadOnlyList<WorkKind> kinds) : IDis
         {
             // It may have been left after it was taken and before it could be told so.
             if (store.Find(piece.Id)?.State != "running") return;
-            var kind = kinds.FirstOrDefault(k => k.Kind == piece.Kind) ?? throw new Refusal("work", $"this version knows no work called `{piece.Kind}`");
+            var kind = _kinds.FirstOrDefault(k => k.Kind == piece.Kind) ?? throw new Refusal("work", $"this version knows no work called `{piece.Kind}`");
             kind.Do(piece, share =>
             {
                 cancel.Token.ThrowIfCancellationRequested();

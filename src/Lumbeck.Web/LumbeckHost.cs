@@ -29,7 +29,7 @@ public static class LumbeckHost
         builder.Logging.AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
         builder.Logging.AddFilter("Microsoft.AspNetCore.Antiforgery", LogLevel.Error);
         builder.Services.Configure<HostFilteringOptions>(h => h.AllowedHosts = ["127.0.0.1", "localhost"]);
-        builder.Services.AddSingleton(new Desk.Desk(options.Data, TimeProvider.System, options.Demo, Console.Error.WriteLine));
+        builder.Services.AddSingleton(new Desk.Desk(options.Data, TimeProvider.System, options.Demo ? DemoBench.Load : null, Console.Error.WriteLine));
         builder.Services.AddDataProtection().SetApplicationName("Lumbeck").PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(options.Data, "keys")));
         builder.Services.AddAntiforgery(a => { a.HeaderName = "X-Lumbeck-Token"; a.Cookie.Name = "lumbeck"; });
         builder.Services.Configure<BrotliCompressionProviderOptions>(b => b.Level = System.IO.Compression.CompressionLevel.Optimal);
@@ -76,7 +76,7 @@ public static class LumbeckHost
         ColourRoutes.Map(app);
         WorkRoutes.Map(app);
         FaceRoutes.Map(app);
-        app.Services.GetRequiredService<Desk.Desk>().Works.Start();
+        app.Services.GetRequiredService<Desk.Desk>().StartWorks();
         return app;
     }
 

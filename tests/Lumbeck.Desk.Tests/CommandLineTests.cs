@@ -30,10 +30,13 @@ public sealed class CommandLineTests : IDisposable
     public void A_job_is_packed_and_unpacked_and_what_is_no_pack_is_said_so()
     {
         var zip = Path.Combine(_folder, "calder.zip");
-        Run("pack", "calder", "--out", zip).ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0), r => r.Out.ShouldContain("Winter over Calder Sound"));
-        Run("unpack", zip).ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0), r => r.Out.ShouldStartWith("calder-2: Winter over Calder Sound"));
+        Run("pack", "calder", "--out", zip)
+            .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0), r => r.Out.ShouldContain("Winter over Calder Sound"));
+        Run("unpack", zip)
+            .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0), r => r.Out.ShouldStartWith("calder-2: Winter over Calder Sound"));
         File.WriteAllText(zip, "no zip");
-        Run("unpack", zip).ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(2), r => r.Error.ShouldContain("this pack can’t be opened: it is damaged"));
+        Run("unpack", zip)
+            .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(2), r => r.Error.ShouldContain("this pack can’t be opened: it is damaged"));
         Run("unpack", zip + "x").Error.ShouldContain("there is no file");
     }
 
@@ -50,7 +53,8 @@ public sealed class CommandLineTests : IDisposable
         j.GetProperty("panels").EnumerateArray().Select(p => p.GetProperty("name").GetString()).ShouldBe(["back", "spine", "front"]);
         j.GetProperty("zones").EnumerateArray().Select(z => z.GetProperty("kind").GetString()).ShouldContain("spine-safe");
         j.GetProperty("weight_g").ValueKind.ShouldBe(JsonValueKind.Null);
-        j.GetProperty("sums").EnumerateArray().Select(s => s.GetProperty("text").GetString()).ShouldContain("156 leaves × 0.135 mm = 21.06 mm = 0.829 in");
+        j.GetProperty("sums").EnumerateArray().Select(s => s.GetProperty("text").GetString())
+            .ShouldContain("156 leaves × 0.135 mm = 21.06 mm = 0.829 in");
     }
 
     [Theory]
@@ -74,7 +78,8 @@ public sealed class CommandLineTests : IDisposable
             var j = JsonDocument.Parse(output).RootElement;
             j.GetProperty("binding").GetString().ShouldBe(kind);
             j.TryGetProperty("sheets", out var sheets).ShouldBe(kind == "loose");
-            if (kind == "loose") sheets.EnumerateArray().Select(s => s.GetProperty("panels")[0].GetProperty("name").GetString()).ShouldBe(["front", "back"]);
+            if (kind == "loose")
+                sheets.EnumerateArray().Select(s => s.GetProperty("panels")[0].GetProperty("name").GetString()).ShouldBe(["front", "back"]);
             j.GetProperty("folds_y_mm").GetArrayLength().ShouldBe(kind == "case" ? 2 : 0);
         }
     }
@@ -148,7 +153,8 @@ public sealed class CommandLineTests : IDisposable
     {
         var j = JsonDocument.Parse(Run([.. Novel[..^2], "--gsm", "90", "--bulk", "1.5", "--spine", "21.082mm", "--flaps", "3in", "--direction", "rtl", "--json"]).Out).RootElement;
         j.GetProperty("spine_mm").GetDecimal().ShouldBe(21.082m);
-        j.GetProperty("panels").EnumerateArray().Select(p => p.GetProperty("name").GetString()).ShouldBe(["front-flap", "front", "spine", "back", "back-flap"]);
+        j.GetProperty("panels").EnumerateArray().Select(p => p.GetProperty("name").GetString())
+            .ShouldBe(["front-flap", "front", "spine", "back", "back-flap"]);
         j.GetProperty("weight_g").GetDecimal().ShouldBeGreaterThan(380);
     }
 
@@ -191,13 +197,14 @@ public sealed class CommandLineTests : IDisposable
         j.GetProperty("pages").GetInt32().ShouldBe(120);
         j.GetProperty("sheet_mm")[1].GetDecimal().ShouldBe(220);
         File.WriteAllText(Path.Combine(_folder, "bad.json"), """{ "bleed": 5 }""");
-        Run("wrap", "--house", "bad.json", "--binding", "paperback", "--trim", "148x210", "--pages", "118", "--leaf", "0.104").Error.ShouldContain("no house has a key `bleed`: did you mean `bleed_mm`?");
+        Run("wrap", "--house", "bad.json", "--binding", "paperback", "--trim", "148x210", "--pages", "118", "--leaf", "0.104").Error
+            .ShouldContain("no house has a key `bleed`: did you mean `bleed_mm`?");
     }
 
     [Fact]
     public void Jobs_check_and_press_share_a_store_with_a_desk_that_is_open()
     {
-        var desk = new Desk(Path.Combine(_folder, "data"), TimeProvider.System);
+        var desk = new Desk(Path.Combine(_folder, "data"), TimeProvider.System, DemoBench.Load);
         JsonDocument.Parse(Run("jobs", "--json").Out).RootElement[0].GetProperty("slug").GetString().ShouldBe("tidewatcher");
 
         Run("check", "tidewatcher").Exit.ShouldBe(0);
@@ -205,7 +212,8 @@ public sealed class CommandLineTests : IDisposable
         var (exit, output, _) = Run("check", "tidewatcher", "--json");
         exit.ShouldBe(1);
         var finding = JsonDocument.Parse(output).RootElement.GetProperty("findings").EnumerateArray().First();
-        (finding.GetProperty("severity").GetString(), finding.GetProperty("item").GetString(), finding.GetProperty("panel").GetString()).ShouldBe(("stop", "author", "front"));
+        (finding.GetProperty("severity").GetString(), finding.GetProperty("item").GetString(), finding.GetProperty("panel").GetString())
+            .ShouldBe(("stop", "author", "front"));
         finding.GetProperty("place_mm").GetArrayLength().ShouldBe(4);
 
         desk.StepBack("tidewatcher", "desk");

@@ -9,7 +9,7 @@ public sealed class ConflictTests : IDisposable
 
     public ConflictTests()
     {
-        _desk = new(_folder, TimeProvider.System, demo: false);
+        _desk = new(_folder, TimeProvider.System);
         var job = Starters.Job(HouseFile.Shipped["tern"], "Salt");
         _desk.Begin("Salt", new AddItem(Starters.Item(job, "title", Part.Front, "title")).Apply(job), "begun");
         Do(new SetWords("title", "Salt and brine"), "begun");

@@ -5,7 +5,8 @@ using Lumbeck.Press.Pdf;
 namespace Lumbeck.Desk.Tests;
 
 /// <summary>
-/// With their job's id, revision and clock given, the demo's files keep their bytes. Where one is meant to change, <c>LUMBECK_KEEP=1</c> writes the hashes anew.
+/// With their job's id, revision and clock given, the demo's files keep their bytes. Where one is meant to change,
+/// <c>LUMBECK_KEEP=1</c> writes the hashes anew.
 /// </summary>
 public sealed class DemoFilesTests : IDisposable
 {
@@ -23,7 +24,7 @@ public sealed class DemoFilesTests : IDisposable
     [Fact]
     public void Every_file_of_the_demo_keeps_its_bytes()
     {
-        var desk = new Desk(_folder, new Still());
+        var desk = new Desk(_folder, new Still(), DemoBench.Load);
         var made = new List<string>();
         foreach (var on in desk.Jobs())
             foreach (var plan in Plans)

@@ -12,7 +12,7 @@ public sealed class DeskTests : IDisposable
 
     public DeskTests()
     {
-        _desk = new(_folder, TimeProvider.System, demo: false);
+        _desk = new(_folder, TimeProvider.System);
         _desk.Begin("Salt", Starters.Job(HouseFile.Shipped["tern"], "Salt"), "test-session");
     }
 
@@ -143,7 +143,7 @@ public sealed class DeskTests : IDisposable
     [Fact]
     public async Task Two_desks_on_one_store_lose_nothing()
     {
-        var other = new Desk(_folder, TimeProvider.System);
+        var other = new Desk(_folder, TimeProvider.System, DemoBench.Load);
         await Task.WhenAll(Enumerable.Range(0, 2).Select(d => Task.Run(() =>
         {
             for (var i = 0; i < 40; i++)
@@ -157,7 +157,7 @@ public sealed class DeskTests : IDisposable
     public async Task Several_desks_that_open_an_empty_folder_at_once_load_one_demo_bench()
     {
         var folder = Path.Combine(_folder, "new");
-        var desks = await Task.WhenAll(Enumerable.Range(0, 4).Select(_ => Task.Run(() => new Desk(folder, TimeProvider.System))));
+        var desks = await Task.WhenAll(Enumerable.Range(0, 4).Select(_ => Task.Run(() => new Desk(folder, TimeProvider.System, DemoBench.Load))));
         foreach (var desk in desks)
             desk.Jobs().Select(j => j.Slug).ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble"]);
     }
@@ -165,7 +165,7 @@ public sealed class DeskTests : IDisposable
     [Fact]
     public void The_demo_cover_has_nothing_that_would_stop_it()
     {
-        var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System);
+        var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System, DemoBench.Load);
         var on = desk.Job("tidewatcher");
         on.Composed.Findings.ShouldAllBe(f => f.Severity == Severity.Note);
         desk.Steps(on).ShouldBe((false, false));
@@ -176,7 +176,7 @@ public sealed class DeskTests : IDisposable
     [Fact]
     public void A_pressed_file_is_kept_under_the_house_s_name_with_its_revision()
     {
-        var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System);
+        var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System, DemoBench.Load);
         var row = desk.Press("tidewatcher", new PressPlan(PressKind.X4));
         row.Name.ShouldBe("The-Tidewatchers-Ledger_cover_312p_x4.pdf");
         row.Revision.ShouldBe(desk.Job("tidewatcher").Revision);
@@ -235,7 +235,7 @@ public sealed class DeskTests : IDisposable
         // A step back has none; forward again it is there, also for another program on this store.
         _desk.StepBack("salt", "one").Job.Looks.ShouldBeEmpty();
         _desk.StepForward("salt", "one");
-        new Desk(_folder, TimeProvider.System).Job("salt").Job.Looks.Count.ShouldBe(1);
+        new Desk(_folder, TimeProvider.System, DemoBench.Load).Job("salt").Job.Looks.Count.ShouldBe(1);
         Do(new Looked("spine-title")).Job.Looks.ShouldBeEmpty();
     }
 

@@ -10,7 +10,7 @@ public sealed class FaceDeskTests : IDisposable
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly Desk _desk;
 
-    public FaceDeskTests() => _desk = new(Path.Combine(_folder, "one"), TimeProvider.System);
+    public FaceDeskTests() => _desk = new(Path.Combine(_folder, "one"), TimeProvider.System, DemoBench.Load);
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
@@ -22,7 +22,8 @@ public sealed class FaceDeskTests : IDisposable
             if (file.AsSpan(i, 4).SequenceEqual("OS/2"u8)) { BinaryPrimitives.WriteUInt16BigEndian(file.AsSpan((int)BinaryPrimitives.ReadUInt32BigEndian(file.AsSpan(i + 8)) + 8), bits); return file; }
     }
 
-    private static OnBench Edit(Desk desk, Func<Job, Edit> make) => desk.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "test-session", make));
+    private static OnBench Edit(Desk desk, Func<Job, Edit> make) =>
+        desk.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "test-session", make));
 
     [Fact]
     public async Task A_face_of_ones_own_sets_words_comes_along_in_a_pack_and_is_there_tomorrow()
@@ -37,14 +38,16 @@ public sealed class FaceDeskTests : IDisposable
         on.Composed.Sheets[0].Scene.Piece("blurb")!.Marks.OfType<GlyphMark>().Select(g => g.Face).ShouldContain(face);
         using var pack = new MemoryStream();
         _desk.WritePack(on, pack);
-        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System, demo: false);
+        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
         pack.Position = 0;
         var there = await other.Unpack(pack, "test-session");
         other.Faces.All().ShouldHaveSingleItem().Hash.ShouldBe(row.Hash);
         there.Composed.Sheets[0].Scene.Piece("blurb")!.Marks.OfType<GlyphMark>().Select(g => g.Face).ShouldContain(face);
-        new Desk(Path.Combine(_folder, "two"), TimeProvider.System, demo: false).Job("tidewatcher").Composed.Findings.ShouldNotContain(f => f.Severity == Severity.Stop);
+        new Desk(Path.Combine(_folder, "two"), TimeProvider.System).Job("tidewatcher").Composed.Findings
+            .ShouldNotContain(f => f.Severity == Severity.Stop);
         // A job that names a face which is not here is not taken in.
-        Should.Throw<Refusal>(() => Edit(_desk, _ => new StyleText("title", Face: new("own-nowhere-123456", 400, false)))).Message.ShouldContain("own-nowhere-123456");
+        Should.Throw<Refusal>(() => Edit(_desk, _ => new StyleText("title", Face: new("own-nowhere-123456", 400, false)))).Message
+            .ShouldContain("own-nowhere-123456");
     }
 
     [Fact]

@@ -5,7 +5,10 @@ using Lumbeck.Tests.ByChance;
 
 namespace Lumbeck.Desk.Tests;
 
-/// <summary>What earlier versions stored and exported opens: a data folder, packs and house files of each form, as they were written then.</summary>
+/// <summary>
+/// What earlier versions stored and exported opens: a data folder, packs and house files of each form, as they were
+/// written then.
+/// </summary>
 public sealed class GoldenTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
@@ -33,9 +36,10 @@ public sealed class GoldenTests : IDisposable
     public void A_data_folder_opens_with_its_jobs_steps_houses_and_files(int form)
     {
         var told = new List<string>();
-        var desk = new Desk(Data(form), TimeProvider.System, demo: false, told.Add);
+        var desk = new Desk(Data(form), TimeProvider.System, told: told.Add);
         desk.Jobs().Select(j => Known(desk, j)).ShouldBe(File.ReadAllLines(Golden.Path($"form-{form}/known.txt")));
-        desk.AllHouses().Single(h => !h.Ships).House.ShouldSatisfyAllConditions(h => h.Name.ShouldBe("Our own house"), h => h.Bleed.Inches.ShouldBe(4));
+        desk.AllHouses().Single(h => !h.Ships).House
+            .ShouldSatisfyAllConditions(h => h.Name.ShouldBe("Our own house"), h => h.Bleed.Inches.ShouldBe(4));
         desk.Pressings("old-2").ShouldHaveSingleItem().File.ShouldSatisfyAllConditions(f => desk.Files.IsSound(f).ShouldBeTrue());
         desk.StepList(desk.Job("old-2"), named: true).ShouldHaveSingleItem().Row.Name.ShouldBe("Before the fair");
         told.ShouldBeEmpty();
@@ -47,7 +51,8 @@ public sealed class GoldenTests : IDisposable
             while (desk.Steps(on).Back) (on, back) = (desk.StepBack(job, "s"), back + 1);
             back.ShouldBeGreaterThan(20);
             on = desk.Apply(job, new($"new-{job}", "s", _ => new SetFact(TicketFact.Subtitle, "Opened again")));
-            JobJson.Write(new Desk(desk.Folder, TimeProvider.System, demo: false).Job(job).Job).AsSpan().SequenceEqual(JobJson.Write(on.Job)).ShouldBeTrue();
+            JobJson.Write(new Desk(desk.Folder, TimeProvider.System).Job(job).Job).AsSpan().SequenceEqual(JobJson.Write(on.Job))
+                .ShouldBeTrue();
         }
     }
 
@@ -55,7 +60,7 @@ public sealed class GoldenTests : IDisposable
     [MemberData(nameof(Forms))]
     public async Task Packs_and_house_files_open(int form)
     {
-        var (old, desk) = (new Desk(Data(form), TimeProvider.System, demo: false), new Desk(Path.Combine(_folder, "new"), TimeProvider.System, demo: false));
+        var (old, desk) = (new Desk(Data(form), TimeProvider.System), new Desk(Path.Combine(_folder, "new"), TimeProvider.System));
         foreach (var pack in Directory.GetFiles(Golden.Path($"form-{form}"), "old-*.zip"))
         {
             await using var file = File.OpenRead(pack);
@@ -63,7 +68,8 @@ public sealed class GoldenTests : IDisposable
             JobJson.Write(on.Job).AsSpan().SequenceEqual(JobJson.Write(old.Job(on.Slug).Job)).ShouldBeTrue(on.Slug);
         }
         foreach (var house in HouseFile.Shipped.Values)
-            HouseFile.Write(HouseFile.Read(File.ReadAllText(Golden.Path($"form-{form}/house-{house.Id}.json")))).ShouldBe(HouseFile.Write(house));
+            HouseFile.Write(HouseFile.Read(File.ReadAllText(Golden.Path($"form-{form}/house-{house.Id}.json"))))
+                .ShouldBe(HouseFile.Write(house));
     }
 
     [Fact]
@@ -73,7 +79,7 @@ public sealed class GoldenTests : IDisposable
     [Fact]
     public async Task A_member_that_is_not_known_is_refused_at_the_door_and_told_in_the_store()
     {
-        var desk = new Desk(Path.Combine(_folder, "one"), TimeProvider.System, demo: false);
+        var desk = new Desk(Path.Combine(_folder, "one"), TimeProvider.System);
         var on = desk.Begin("Strange", Starters.Job(HouseFile.Shipped["tern"], "Strange"), "s", "strange");
         var json = Encoding.UTF8.GetString(JobJson.Write(on.Job)).Replace("\"swatches\":", "\"glitter\":3,\"swatches\":", StringComparison.Ordinal);
 

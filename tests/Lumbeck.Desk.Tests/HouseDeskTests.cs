@@ -9,7 +9,7 @@ public sealed class HouseDeskTests : IDisposable
     private readonly Desk _desk;
     private int _edits;
 
-    public HouseDeskTests() => _desk = new(_folder, TimeProvider.System, demo: false);
+    public HouseDeskTests() => _desk = new(_folder, TimeProvider.System);
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
@@ -28,7 +28,7 @@ public sealed class HouseDeskTests : IDisposable
         var once = _desk.EditHouse("tern-2", id, "pages_max", "600");
         _desk.EditHouse("tern-2", id, "pages_max", "700").Tick.ShouldBe(once.Tick);
 
-        var tomorrow = new Desk(_folder, TimeProvider.System, demo: false);
+        var tomorrow = new Desk(_folder, TimeProvider.System);
         tomorrow.House("corner press").House.PagesMost.ShouldBe(600);
         tomorrow.StepHouse("tern-2", forward: false).House.PagesMost.ShouldBe(900);
         tomorrow.StepHouse("tern-2", forward: false).House.Name.ShouldBe("Tern & Tallow, own rules");
@@ -45,7 +45,8 @@ public sealed class HouseDeskTests : IDisposable
     {
         _desk.CopyHouse("tern");
         _desk.CopyHouse("tern").House.Name.ShouldBe("Tern & Tallow, own rules 2");
-        Should.Throw<Refusal>(() => _desk.EditHouse("tern-2", Id, "name", "plover street reprographics")).Message.ShouldContain("take another name");
+        Should.Throw<Refusal>(() => _desk.EditHouse("tern-2", Id, "name", "plover street reprographics")).Message
+            .ShouldContain("take another name");
         Should.Throw<Refusal>(() => _desk.EditHouse("tern-2", Id, "name", "")).Path.ShouldBe("name");
         Should.Throw<Refusal>(() => _desk.EditHouse("tern-2", Id, "id", "x"));
         Should.Throw<Refusal>(() => _desk.EditHouse("tern-2", Id, "colophon", "x")).Path.ShouldBe("colophon");
@@ -114,7 +115,7 @@ public sealed class HouseDeskTests : IDisposable
         var inside = new InsideFile("reed warbler.pdf", 88, [new(Size.FromMillimetres(126, 196), 88, 1)], false, false);
         var begun = Starters.Job(plover, "", inside).Ticket;
         (begun.Title, begun.Pages, begun.Trim.Show(Unit.Millimetre)).ShouldBe(("reed warbler", 88, "120 × 190 mm"));
-        var demo = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System);
+        var demo = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System, DemoBench.Load);
         var copy = Starters.Copy(demo.Job("calder").Job);
         (copy.Ticket.Title, copy.Ticket.Isbn, copy.Wraps.Count).ShouldBe(("Winter over Calder Sound, copy", null, 2));
         demo.Begin(copy.Ticket.Title, copy, "tests").Slug.ShouldBe("winter-over-calder-sound-copy");

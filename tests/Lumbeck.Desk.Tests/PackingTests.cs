@@ -8,7 +8,7 @@ public sealed class PackingTests : IDisposable
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly Desk _desk;
 
-    public PackingTests() => _desk = new(Path.Combine(_folder, "one"), TimeProvider.System);
+    public PackingTests() => _desk = new(Path.Combine(_folder, "one"), TimeProvider.System, DemoBench.Load);
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
@@ -31,7 +31,7 @@ public sealed class PackingTests : IDisposable
     {
         _desk.Apply(slug, new(Guid.NewGuid().ToString(), "pack", _ => new AddTake(0, "another", "another")));
         var pack = Pack(_desk, slug);
-        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System, demo: false);
+        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
         var on = await Unpack(other, pack);
         on.Slug.ShouldBe(slug);
         JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Job(slug).Job));
@@ -56,7 +56,7 @@ public sealed class PackingTests : IDisposable
         edit(new FillShape("wall", new GradientPaint(Run.Straight, 90, [new(new SwatchPaint("stone"), 0), new(new SwatchPaint("shade", 4000), 10_000)])));
         edit(new FillShape("parapet", new FinishPaint("foil")));
         var pack = Pack(_desk, "orrin");
-        var other = new Desk(Path.Combine(_folder, "four"), TimeProvider.System, demo: false);
+        var other = new Desk(Path.Combine(_folder, "four"), TimeProvider.System);
         var on = await Unpack(other, pack);
         JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Job("orrin").Job));
         Pack(other, "orrin").ShouldBe(pack);
@@ -130,7 +130,7 @@ public sealed class PackingTests : IDisposable
             (Spoiled("\"id\":\"case-moon\"", "\"id\":\"Moon/..\""), "out of all range"), (Spoiled("\"id\":\"case-moon\"", "\"id\":\"title\""), "out of all range"), (Spoiled("\"current\":\"first\"", "\"current\":\"gone\""), "out of all range"),
             (Spoiled("\"opacity\":100", "\"opacity\":1000"), "out of all range"), (Spoiled("\"pages\":286", "\"pages\":-3"), "pages"), (Spoiled("\"swatch\":\"moon\"", "\"swatch\":\"gone\""), "out of all range"),
         ];
-        var other = new Desk(Path.Combine(_folder, "three"), TimeProvider.System, demo: false);
+        var other = new Desk(Path.Combine(_folder, "three"), TimeProvider.System);
         foreach (var (pack, says) in bad) (await Should.ThrowAsync<Refusal>(() => Unpack(other, pack), says)).Message.ShouldContain(says);
         other.Jobs().ShouldBeEmpty();
         Directory.GetFiles(_folder, "evil*", SearchOption.AllDirectories).ShouldBeEmpty();

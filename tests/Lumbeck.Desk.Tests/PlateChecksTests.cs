@@ -6,7 +6,7 @@ public sealed class PlateChecksTests : IDisposable
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly Desk _desk;
 
-    public PlateChecksTests() => _desk = new(_folder, TimeProvider.System);
+    public PlateChecksTests() => _desk = new(_folder, TimeProvider.System, DemoBench.Load);
 
     public void Dispose()
     {
@@ -131,7 +131,7 @@ public sealed class PlateChecksTests : IDisposable
         changes.Single(c => c.What == "Standard").There.ShouldBe("PDF/X-1a:2003");
         changes.Select(c => c.What).ShouldContain("Marks");
         OtherHouse.New(on.Composed, there).ShouldContain(f => f.Id == "ticket.trim");
-        _desk.Works.Start();
+        _desk.StartWorks();
         var ids = (string[])[_desk.PressBeside(on, new(PressKind.X4)), _desk.PressBeside(on, new(PressKind.X1a), "plover")];
         SpinWait.SpinUntil(() => ids.All(id => _desk.Works.Find(id)!.State is "done" or "failed"), TimeSpan.FromMinutes(3)).ShouldBeTrue();
         var rows = _desk.Pressings("tidewatcher");

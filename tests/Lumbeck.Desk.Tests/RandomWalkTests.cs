@@ -2,7 +2,10 @@ using Lumbeck.Tests.ByChance;
 
 namespace Lumbeck.Desk.Tests;
 
-/// <summary>What holds after any edits: jobs come back from their own JSON and packs to the byte, what edits make import accepts, and a swatch goes without a trace.</summary>
+/// <summary>
+/// What holds after any edits: jobs come back from their own JSON and packs to the byte, what edits make import
+/// accepts, and a swatch goes without a trace.
+/// </summary>
 public sealed class RandomWalkTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
@@ -11,7 +14,7 @@ public sealed class RandomWalkTests : IDisposable
 
     public RandomWalkTests()
     {
-        _desk = new(Path.Combine(_folder, "one"), TimeProvider.System);
+        _desk = new(Path.Combine(_folder, "one"), TimeProvider.System, DemoBench.Load);
         _pictures = [.. _desk.Jobs().SelectMany(j => j.Job.Pictures).DistinctBy(p => p.Hash)];
     }
 
@@ -26,7 +29,8 @@ public sealed class RandomWalkTests : IDisposable
         new RandomEdits(_pictures).Walk(Begun(seed), new(seed), 120, (edit, _, after) =>
         {
             var json = JobJson.Write(after);
-            JobJson.Write(JobJson.Read(json)).AsSpan().SequenceEqual(json).ShouldBeTrue($"seed {seed}, {edit}: read and written it is another");
+            JobJson.Write(JobJson.Read(json)).AsSpan().SequenceEqual(json)
+                .ShouldBeTrue($"seed {seed}, {edit}: read and written it is another");
             Should.NotThrow(() => ImportValidation.Job(JobJson.Read(json)), $"seed {seed}, {edit}");
         });
     }
@@ -65,7 +69,8 @@ public sealed class RandomWalkTests : IDisposable
             states.Add(JobJson.Write(_desk.Job(slug).Job));
             _desk.StepBack(slug, "walk");
         }
-        for (; back > 0; back--) JobJson.Write(_desk.StepForward(slug, "walk").Job).AsSpan().SequenceEqual(states[back - 1]).ShouldBeTrue($"seed {seed}, step {back}");
+        for (; back > 0; back--)
+            JobJson.Write(_desk.StepForward(slug, "walk").Job).AsSpan().SequenceEqual(states[back - 1]).ShouldBeTrue($"seed {seed}, step {back}");
         JobJson.Write(_desk.Job(slug).Job).AsSpan().SequenceEqual(end).ShouldBeTrue();
     }
 
@@ -133,7 +138,7 @@ public sealed class RandomWalkTests : IDisposable
         var slug = _desk.Begin("By chance", job, "walk").Slug;
         byte[] pack(Desk desk) { using var m = new MemoryStream(); desk.WritePack(desk.Job(slug), m); return m.ToArray(); }
         var first = pack(_desk);
-        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System, demo: false);
+        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
         var on = await other.Unpack(new MemoryStream(first), "walk");
         JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Job(slug).Job));
         pack(other).ShouldBe(first);

@@ -27,13 +27,13 @@ public sealed class SpoiltTests : IDisposable
     [Fact]
     public void A_job_or_a_house_whose_state_is_spoilt_says_so_and_all_others_are_there()
     {
-        var desk = new Desk(_folder, TimeProvider.System);
+        var desk = new Desk(_folder, TimeProvider.System, DemoBench.Load);
         desk.CopyHouse("tern");
         desk.CopyHouse("plover");
         Sql("UPDATE revision SET state = x'0102', apart = 0 WHERE job = (SELECT id FROM job WHERE slug = 'hive')");
         Sql("UPDATE house_revision SET state = '{ \"bleed_mm\": \"wide\" }' WHERE house = 'tern-2'");
 
-        desk = new(_folder, TimeProvider.System);
+        desk = new(_folder, TimeProvider.System, DemoBench.Load);
         var places = desk.Places();
         places.Count.ShouldBe(6);
         places.Single(p => p.On is null)
@@ -47,12 +47,12 @@ public sealed class SpoiltTests : IDisposable
     [Fact]
     public void A_face_whose_file_is_gone_keeps_no_other_job_away_and_brought_in_again_it_is_back()
     {
-        var desk = new Desk(_folder, TimeProvider.System);
+        var desk = new Desk(_folder, TimeProvider.System, DemoBench.Load);
         var row = desk.Faces.TakeIn(Face(), "Mine.ttf");
         desk.Apply("tidewatcher", new("set-it-in-mine", "s", j => Facts.Write(j, "item/title/face", row.Id)));
         File.Delete(desk.Faces.PathOf(row.Hash));
 
-        desk = new(_folder, TimeProvider.System);
+        desk = new(_folder, TimeProvider.System, DemoBench.Load);
         desk.Places().Single(p => p.On is null)
             .ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("tidewatcher"), p => p.Problem.ShouldContain(row.Id));
         desk.Faces.TakeIn(Face(), "Mine.ttf");
@@ -62,7 +62,7 @@ public sealed class SpoiltTests : IDisposable
     [Fact]
     public void What_one_program_brings_the_others_see_at_once()
     {
-        var (one, two) = (new Desk(_folder, TimeProvider.System), new Desk(_folder, TimeProvider.System));
+        var (one, two) = (new Desk(_folder, TimeProvider.System, DemoBench.Load), new Desk(_folder, TimeProvider.System, DemoBench.Load));
         var row = two.Faces.TakeIn(Face(), "Mine.ttf");
         two.Apply("tidewatcher", new("set-it-in-mine", "s", j => Facts.Write(j, "item/title/face", row.Id)));
         one.Places().ShouldAllBe(p => p.On != null);
@@ -85,14 +85,14 @@ public sealed class SpoiltTests : IDisposable
     [InlineData(true)]
     public void A_queue_that_is_junk_is_put_aside_and_told_and_the_program_begins(bool within)
     {
-        _ = new Desk(_folder, TimeProvider.System);
+        _ = new Desk(_folder, TimeProvider.System, DemoBench.Load);
         SqliteConnection.ClearAllPools();
         var work = Path.Combine(_folder, "work.db");
         foreach (var left in (string[])[work + "-wal", work + "-shm"]) File.Delete(left);
         var junk = within ? [.. "SQLite format 3\0"u8, .. new byte[4000]] : "no database, but long enough to be one"u8.ToArray();
         File.WriteAllBytes(work, junk);
         var told = new List<string>();
-        var desk = new Desk(_folder, TimeProvider.System, told: told.Add);
+        var desk = new Desk(_folder, TimeProvider.System, DemoBench.Load, told: told.Add);
         told.ShouldHaveSingleItem().ShouldContain("work.db.damaged-1");
         File.ReadAllBytes(work + ".damaged-1").ShouldBe(junk);
         desk.Jobs().Count.ShouldBe(6);
@@ -106,7 +106,7 @@ public sealed class SpoiltTests : IDisposable
         Put("keys/key-1.xml", "<!DOCTYPE key [<!ENTITY a 'b'>]><key>&a;</key>");
         var good = Put("keys/key-2.xml", "<key id=\"2\"/>");
         var told = new List<string>();
-        _ = new Desk(_folder, TimeProvider.System, told: told.Add);
+        _ = new Desk(_folder, TimeProvider.System, DemoBench.Load, told: told.Add);
         told.Count.ShouldBe(2);
         File.Exists(key).ShouldBeFalse();
         File.Exists(key + ".damaged-1").ShouldBeTrue();
@@ -117,11 +117,11 @@ public sealed class SpoiltTests : IDisposable
     public void A_database_that_is_missing_beside_a_full_folder_or_is_none_is_said_and_nothing_is_written()
     {
         Put("pictures/" + new string('a', 64));
-        var said = Should.Throw<Refusal>(() => new Desk(_folder, TimeProvider.System));
+        var said = Should.Throw<Refusal>(() => new Desk(_folder, TimeProvider.System, DemoBench.Load));
         said.Message.ShouldContain("lumbeck.db is missing from it, and pictures in it are not empty");
         Directory.GetFiles(_folder).ShouldBeEmpty();
         var database = Put("lumbeck.db", "no database, but long enough to be one");
-        Should.Throw<Refusal>(() => new Desk(_folder, TimeProvider.System)).Message.ShouldContain("is damaged");
+        Should.Throw<Refusal>(() => new Desk(_folder, TimeProvider.System, DemoBench.Load)).Message.ShouldContain("is damaged");
         File.ReadAllText(database).ShouldStartWith("no database");
     }
 
@@ -130,7 +130,7 @@ public sealed class SpoiltTests : IDisposable
     public void The_folder_and_what_is_in_it_are_the_owner_s_alone()
     {
         File.SetUnixFileMode(_folder, (UnixFileMode)0b111_111_111);
-        _ = new Desk(_folder, TimeProvider.System);
+        _ = new Desk(_folder, TimeProvider.System, DemoBench.Load);
         File.GetUnixFileMode(_folder).ShouldBe((UnixFileMode)0b111_000_000);
         File.GetUnixFileMode(Path.Combine(_folder, "keys")).ShouldBe((UnixFileMode)0b111_000_000);
         Directory.GetFiles(_folder).Where(f => !f.EndsWith(".lock", StringComparison.Ordinal)).Select(f => File.GetUnixFileMode(f)).Distinct()
@@ -157,7 +157,7 @@ public sealed class SpoiltTests : IDisposable
     [Fact]
     public void Houses_put_away_do_not_count()
     {
-        var desk = new Desk(_folder, TimeProvider.System, demo: false);
+        var desk = new Desk(_folder, TimeProvider.System);
         for (var n = 0; n < 210; n++) desk.PutAway(desk.CopyHouse("tern").House.Id);
         desk.CopyHouse("tern").House.Name.ShouldBe("Tern & Tallow, own rules");
         desk.HousesPutAway().Count.ShouldBe(210);

@@ -85,7 +85,7 @@ public sealed class StructureTests
             .ShouldBeEmpty("every folder has its layer");
     }
 
-    public static TheoryData<string> Projects() => ["Press", "Intake", "Web"];
+    public static TheoryData<string> Projects() => ["Press", "Intake", "Desk", "Web"];
 
     [Theory]
     [MemberData(nameof(Projects))]

@@ -22,7 +22,8 @@ public sealed class WorksTests : IDisposable
 
     private Works Begun()
     {
-        var works = new Works(_store,
+        var works = new Works(_store);
+        works.Start(
         [
             new("wait", (_, told, cancel) =>
             {
@@ -34,7 +35,6 @@ public sealed class WorksTests : IDisposable
             new("fail", (_, _, _) => throw new Refusal("x", "the picture is gone")),
             new("break", (_, _, _) => throw new InvalidOperationException("a bug")),
         ]);
-        works.Start();
         return works;
     }
 
@@ -92,8 +92,8 @@ public sealed class WorksTests : IDisposable
     [Fact]
     public void A_press_run_left_in_the_midst_leaves_no_file_and_one_that_is_not_is_in_the_register()
     {
-        var desk = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System);
-        desk.Works.Start();
+        var desk = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load);
+        desk.StartWorks();
         var on = desk.Job("calder");
         // Left from within: the first that is told of it ends it.
         Should.Throw<OperationCanceledException>(() => desk.Press(on, new PressPlan(PressKind.X4), _ => throw new OperationCanceledException()));
@@ -109,7 +109,7 @@ public sealed class WorksTests : IDisposable
     [Fact]
     public void Grown_edges_are_made_beside_the_page_and_what_nobody_wants_any_more_is_left()
     {
-        var desk = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System);
+        var desk = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load);
         OnBench apply(Edit e) => desk.Apply("trouble", new(Guid.NewGuid().ToString(), "grow", _ => e));
         desk.GrowBeside(apply(new GrowPicture("road", new(GrowWay.Synthesis))));
         var first = desk.Works.Of("trouble", "").Single();
@@ -118,7 +118,7 @@ public sealed class WorksTests : IDisposable
         var on = apply(new GrowPicture("road", new(GrowWay.Stretch)));
         desk.GrowBeside(on);
         desk.Works.Find(first.Id)!.State.ShouldBe("left");
-        desk.Works.Start();
+        desk.StartWorks();
         var mark = on.Composed.Sheets[0].Scene.Piece("road")!.Marks.OfType<GrownMark>().Single();
         Until(() => desk.Pictures.Grown.Has(mark));
         desk.GrowBeside(on);
@@ -131,7 +131,8 @@ public sealed class WorksTests : IDisposable
     [Fact]
     public void The_job_in_trouble_has_each_of_its_troubles_found()
     {
-        var found = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System).Job("trouble").Composed.Findings.Where(f => f.Severity == Severity.Stop).Select(f => (f.Id, f.Item)).ToList();
-        foreach (var trouble in ((string, string?)[])[("ground.coverage", null), ("zone.fold", "line"), ("picture.resolution", "road"), ("barcode.digits", "barcode")]) found.ShouldContain(trouble);
+        var found = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load).Job("trouble").Composed.Findings.Where(f => f.Severity == Severity.Stop).Select(f => (f.Id, f.Item)).ToList();
+        foreach (var trouble in ((string, string?)[])[("ground.coverage", null), ("zone.fold", "line"), ("picture.resolution", "road"), ("barcode.digits", "barcode")])
+            found.ShouldContain(trouble);
     }
 }

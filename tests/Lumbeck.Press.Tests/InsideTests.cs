@@ -53,8 +53,10 @@ public sealed class InsideTests : IDisposable
         var pages = Enumerable.Range(1, 318).Select(n => (n is 40 or 41 ? "/MediaBox [0 0 378 570]" : n == 200 ? "/Rotate 90 /MediaBox [0 0 576 378]" : "", n == 318 ? "q Q\n" : Ink));
         var inside = Read(Pdf("book.pdf", pages, "/MediaBox [0 0 378 576]"));
         (inside.Pages, inside.LastBlank, inside.TrimBoxes).ShouldBe((318, true, false));
-        inside.Sizes.Select(s => (s.Size.Show(Unit.Inch), s.Pages, s.First)).ShouldBe([("5.25 × 8 in", 316, 1), ("5.25 × 7.917 in", 2, 40)]);
-        inside.Says(Size.FromInches(5.25m, 8), HouseFile.Shipped["tern"], Unit.Inch).ShouldBe(["318 pages of 5.25 × 8 in", "2 pages, the first of them page 40, are 5.25 × 7.917 in", "the last page is blank: leave it out if it was only to make the count even"]);
+        inside.Sizes.Select(s => (s.Size.Show(Unit.Inch), s.Pages, s.First))
+            .ShouldBe([("5.25 × 8 in", 316, 1), ("5.25 × 7.917 in", 2, 40)]);
+        inside.Says(Size.FromInches(5.25m, 8), HouseFile.Shipped["tern"], Unit.Inch)
+            .ShouldBe(["318 pages of 5.25 × 8 in", "2 pages, the first of them page 40, are 5.25 × 7.917 in", "the last page is blank: leave it out if it was only to make the count even"]);
     }
 
     [Fact]
@@ -62,9 +64,11 @@ public sealed class InsideTests : IDisposable
     {
         var trimmed = Read(Pdf("trimmed.pdf", Enumerable.Repeat(("/MediaBox [0 0 450 650] /TrimBox [36 36 414 612]", Ink), 20)));
         (trimmed.TrimBoxes, trimmed.Page.Show(Unit.Inch), trimmed.LastBlank).ShouldBe((true, "5.25 × 8 in", false));
-        Read(Pdf("cropped.pdf", Enumerable.Repeat(("/MediaBox [0 0 450 650] /CropBox [36 36 414 612]", Ink), 20))).Page.Show(Unit.Inch).ShouldBe("5.25 × 8 in");
+        Read(Pdf("cropped.pdf", Enumerable.Repeat(("/MediaBox [0 0 450 650] /CropBox [36 36 414 612]", Ink), 20))).Page.Show(Unit.Inch)
+            .ShouldBe("5.25 × 8 in");
         // User space may be larger than points.
-        Read(Pdf("large.pdf", Enumerable.Repeat(("/MediaBox [0 0 189 288] /UserUnit 2", Ink), 20))).Page.Show(Unit.Inch).ShouldBe("5.25 × 8 in");
+        Read(Pdf("large.pdf", Enumerable.Repeat(("/MediaBox [0 0 189 288] /UserUnit 2", Ink), 20))).Page.Show(Unit.Inch)
+            .ShouldBe("5.25 × 8 in");
     }
 
     [Fact]
@@ -79,7 +83,8 @@ public sealed class InsideTests : IDisposable
         said("letter.pdf", Encoding.ASCII.GetBytes("Dear printer,")).ShouldStartWith("letter.pdf is no PDF");
         var whole = File.ReadAllBytes(Pdf("whole.pdf", Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 60)));
         said("torn.pdf", whole[..300]).ShouldStartWith("torn.pdf ");
-        said("bare.pdf", Encoding.ASCII.GetBytes("%PDF-1.6\n1 0 obj\n<< /Type /Catalog >>\nendobj\ntrailer << /Root 1 0 R >>")).ShouldStartWith("bare.pdf ");
+        said("bare.pdf", Encoding.ASCII.GetBytes("%PDF-1.6\n1 0 obj\n<< /Type /Catalog >>\nendobj\ntrailer << /Root 1 0 R >>"))
+            .ShouldStartWith("bare.pdf ");
         Tool.Run("qpdf", "--encrypt", "secret", "owner", "256", "--", _folder["whole.pdf"], _folder["locked.pdf"]);
         Should.Throw<Refusal>(() => Read(_folder["locked.pdf"])).Message.ShouldStartWith("locked.pdf is encrypted");
         Should.Throw<Refusal>(() => Read(Pdf("sizeless.pdf", [("", Ink)]))).Message.ShouldStartWith("page 1 of sizeless.pdf has no size");
@@ -89,7 +94,8 @@ public sealed class InsideTests : IDisposable
     public void A_file_that_takes_too_long_to_make_sense_of_is_given_up()
     {
         using var s = File.OpenRead(Pdf("slow.pdf", Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 60)));
-        Should.Throw<Refusal>(() => InsideReading.Of(s, "slow.pdf", TimeSpan.Zero)).Message.ShouldBe("slow.pdf is damaged and can’t be read: open it, and export it again");
+        Should.Throw<Refusal>(() => InsideReading.Of(s, "slow.pdf", TimeSpan.Zero)).Message
+            .ShouldBe("slow.pdf is damaged and can’t be read: open it, and export it again");
     }
 
     [Fact]
@@ -103,11 +109,11 @@ public sealed class InsideTests : IDisposable
     [Fact]
     public async Task An_inside_is_read_from_the_disk_and_not_kept_and_one_over_the_limit_is_refused()
     {
-        var desk = new Desk.Desk(_folder["data"], TimeProvider.System);
+        var desk = new Desk.Desk(_folder["data"], TimeProvider.System, DemoBench.Load);
         await using (var upload = File.OpenRead(Pdf("book.pdf", Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 10))))
-            (await Desk.InsideDesk.ReadInside(desk, upload, "../..\\C:\\books\\Bo\u0001ok.pdf", default)).Name.ShouldBe("Book.pdf");
+            (await InsideDesk.ReadInside(desk, upload, "../..\\C:\\books\\Bo\u0001ok.pdf", default)).Name.ShouldBe("Book.pdf");
         Directory.EnumerateFiles(Path.Combine(desk.Folder, "incoming")).ShouldBeEmpty();
-        var refused = await Should.ThrowAsync<Refusal>(() => Desk.InsideDesk.ReadInside(desk, new Endless(), "huge.pdf", default));
+        var refused = await Should.ThrowAsync<Refusal>(() => InsideDesk.ReadInside(desk, new Endless(), "huge.pdf", default));
         refused.Message.ShouldStartWith("huge.pdf is over 500 MB");
         Directory.EnumerateFiles(Path.Combine(desk.Folder, "incoming")).ShouldBeEmpty();
     }

@@ -165,7 +165,7 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         var picture = await TakeIn(image.JpegsaveBuffer(), "blue.jpg");
         var desk = pressed.Desk;
         var job = With(desk, At("p", Anchor.Middle, picture));
-        var painter = new Svg.SvgPainter(desk.Shelf, desk.ColourOf(job.Ticket.House), new Here(), new Lumbeck.Desk.PictureData(desk.Pictures, Colour.PressCondition.Of(job.Ticket.House)));
+        var painter = new Svg.SvgPainter(desk.Shelf, desk.ColourOf(job.Ticket.House), new Here(), new PictureData(desk.Pictures, Colour.PressCondition.Of(job.Ticket.House)));
         var scene = SceneBuilder.Build(job, job.Sheets()[0], desk.Shelf);
         var piece = XElement.Parse(painter.Piece(scene.Piece("p")!));
         piece.Descendants("image").Single().Attribute("href")!.Value.ShouldBe("/here/" + picture.Hash);

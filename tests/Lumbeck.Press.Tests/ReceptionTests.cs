@@ -13,7 +13,7 @@ public sealed class GoodFiles : IDisposable
 {
     public GoodFiles()
     {
-        Desk = new(Folder["data"], TimeProvider.System);
+        Desk = new(Folder["data"], TimeProvider.System, DemoBench.Load);
         Hive = Desk.Job("hive");
         Light = Desk.Job("lighthouse");
         X1a = Made(Hive, PressKind.X1a, "x1a.pdf");
@@ -119,7 +119,8 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
         verdict.Accepted.ShouldBeFalse();
         verdict.Findings.Where(f => f.Severity == Severity.Stop).Select(f => f.Id).ShouldContain(reason);
         // Nothing else is made of it.
-        verdict.Findings.Where(f => f.Severity == Severity.Stop).Select(f => f.Id).Distinct().Count().ShouldBeLessThanOrEqualTo(3, verdict.Say());
+        verdict.Findings.Where(f => f.Severity == Severity.Stop).Select(f => f.Id).Distinct().Count()
+            .ShouldBeLessThanOrEqualTo(3, verdict.Say());
         verdict.Say().ShouldStartWith("rejected: ");
     }
 
@@ -171,7 +172,8 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
         Judged(true, packed).Accepted.ShouldBeFalse();
     }
 
-    public static TheoryData<string> Hostile() => ["empty", "no PDF", "encrypted", "cut off", "deep arrays", "a form within itself", "a tree within itself", "a bomb", "many pages", "many objects", "noise", "a loop of references"];
+    public static TheoryData<string> Hostile() =>
+        ["empty", "no PDF", "encrypted", "cut off", "deep arrays", "a form within itself", "a tree within itself", "a bomb", "many pages", "many objects", "noise", "a loop of references"];
 
     [Theory]
     [MemberData(nameof(Hostile))]

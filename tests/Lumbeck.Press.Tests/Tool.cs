@@ -20,7 +20,10 @@ internal static class Tool
         return output;
     }
 
-    /// <summary>Chromium's picture of a page of a folder: <c>NAME.html</c> becomes <c>NAME.png</c>, a pixel for each of the page's own.</summary>
+    /// <summary>
+    /// Chromium's picture of a page of a folder: <c>NAME.html</c> becomes <c>NAME.png</c>, a pixel for each of the
+    /// page's own.
+    /// </summary>
     public static void Chromium(Folder folder, string name, int wide, int high) => Run(
         "/usr/bin/chromium", "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
         "--disable-sync", "--disable-dev-shm-usage", "--hide-scrollbars", "--force-device-scale-factor=1", "--force-color-profile=srgb",
@@ -48,7 +51,7 @@ public sealed class Pressed : IDisposable
 {
     public Pressed()
     {
-        Desk = new(Folder.Path, TimeProvider.System);
+        Desk = new(Folder.Path, TimeProvider.System, DemoBench.Load);
         File = Folder["tidewatcher.pdf"];
         Write(Desk, Desk.Job("tidewatcher"), File);
     }
@@ -60,7 +63,7 @@ public sealed class Pressed : IDisposable
     public static void Write(Desk.Desk desk, Desk.OnBench on, string file)
     {
         using var s = System.IO.File.Create(file);
-        Lumbeck.Desk.Pressing.WritePress(desk, on, new(PressKind.X4) { Marks = false }, s);
+        Pressing.WritePress(desk, on, new(PressKind.X4) { Marks = false }, s);
     }
 
     /// <summary>A press file of a job that is on no bench.</summary>

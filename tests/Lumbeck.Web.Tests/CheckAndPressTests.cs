@@ -9,7 +9,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class CheckAndPressTests(Browser browser)
 {
-    private Desk.Desk Desk => new(browser.Data, TimeProvider.System, demo: false);
+    private Desk.Desk Desk => new(browser.Data, TimeProvider.System);
 
     private void Back(int steps)
     {

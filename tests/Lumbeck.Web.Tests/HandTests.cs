@@ -11,7 +11,8 @@ public sealed class HandTests(Browser browser)
 
     private Actions Hand => new(browser.Driver, TimeSpan.FromMilliseconds(20));
 
-    private Lumbeck.Desk.OnBench Saved(string slug = Slug) => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System).Job(slug);
+    private Lumbeck.Desk.OnBench Saved(string slug = Slug) =>
+        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job(slug);
 
     private static Bounds Frame(Lumbeck.Desk.OnBench on, string item) => on.Composed.SheetOf(item).Scene.Piece(item)!.Frame;
 
@@ -163,7 +164,7 @@ public sealed class HandTests(Browser browser)
     {
         browser.Go($"/jobs/{Slug}/wrap");
         var start = Saved();
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System);
+        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
         static RectItem tile(string id, decimal x) =>
             new() { Id = id, Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(x), Length.FromMillimetres(120)), Width = new(Length.FromMillimetres(9)), Height = new(Length.FromMillimetres(9)), Fill = new InkPaint(Ink.Black) };
         browser.AndWait(() => desk.Apply(Slug, new(Guid.NewGuid().ToString(), "tiles", _ => new Together([new AddItem(tile("tile-1", 15)), new AddItem(tile("tile-2", 33)), new AddItem(tile("tile-3", 65))], "tiles"))));

@@ -98,7 +98,7 @@ public sealed class JourneyTests(Browser browser)
         field.SendKeys("Skerry & Vane, Orrin");
         browser.Find("#docket a[href$='/check']").Click();
         browser.Find("#findings");
-        browser.Until(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System).Job("tidewatcher").Job.Ticket.Imprint == "Skerry & Vane, Orrin");
+        browser.Until(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job("tidewatcher").Job.Ticket.Imprint == "Skerry & Vane, Orrin");
         browser.StepBack();
     }
 
@@ -106,7 +106,7 @@ public sealed class JourneyTests(Browser browser)
     public void What_another_tab_changes_appears_and_a_conflict_offers_both_values()
     {
         browser.Go("/jobs/tidewatcher/ticket");
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System);
+        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
         void other(string text) =>
             desk.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "another-tab", j => Facts.Write(j, "ticket/subtitle", text)));
 
@@ -200,7 +200,7 @@ public sealed class JourneyTests(Browser browser)
             browser.TypeOnly("#f-ticket-author", "Ines K.");
             browser.Until(() => browser.Text("#notice").Contains("kept here and sent again", StringComparison.Ordinal));
             browser.AndWait(() => browser.Script("window.fetch = window.realFetch"));
-            new Lumbeck.Desk.Desk(folder, TimeProvider.System).Job("tidewatcher").Job.Ticket.Author.ShouldBe("Ines K.");
+            new Lumbeck.Desk.Desk(folder, TimeProvider.System, DemoBench.Load).Job("tidewatcher").Job.Ticket.Author.ShouldBe("Ines K.");
         }
         finally
         {
@@ -271,7 +271,7 @@ public sealed class JourneyTests(Browser browser)
         browser.Find("#job-leaf-and-mould summary").Click();
         browser.Find("#job-leaf-and-mould form[action*='Remove'] button").Click();
         browser.Until(() => browser.Text("#jobs").Contains("Nothing is put away", StringComparison.Ordinal));
-        Should.Throw<Refusal>(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System).Job("leaf-and-mould"));
+        Should.Throw<Refusal>(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job("leaf-and-mould"));
     }
 
     [Fact]
@@ -289,7 +289,7 @@ public sealed class JourneyTests(Browser browser)
         browser.TypeOnly("#f-ticket-pages", "130");
         browser.Until(() => browser.Text("#notice").Contains("The disk is full", StringComparison.Ordinal));
         browser.Find("#f-ticket-pages").GetDomProperty("value").ShouldBe("130");
-        browser.Until(() => new Desk.Desk(browser.Data, TimeProvider.System).Job("hive").Job.Ticket.Pages == 130);
+        browser.Until(() => new Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job("hive").Job.Ticket.Pages == 130);
         ((long)browser.Script("return window.refusals")!).ShouldBeGreaterThan(5);
     }
 }

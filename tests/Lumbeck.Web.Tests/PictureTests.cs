@@ -7,7 +7,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class PictureTests(Browser browser)
 {
-    private Lumbeck.Desk.OnBench Saved() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System).Job("orrin");
+    private Lumbeck.Desk.OnBench Saved() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job("orrin");
 
     private string Made(string name, int wide, int high)
     {
@@ -76,7 +76,7 @@ public sealed class PictureTests(Browser browser)
         browser.Find(listed + " [name=maker]").SendKeys("Edda Lindqvist");
         browser.Find(listed + " [name=licence]").SendKeys("for this edition" + Keys.Enter);
         browser.Until(() => browser.Find(listed + " [name=maker]").GetDomAttribute("value") == "Edda Lindqvist");
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System);
+        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
         desk.Pictures.Credits(desk.Job("orrin").Job).ShouldContain("bridge.jpg: by Edda Lindqvist, source not stated, for this edition");
         browser.Go("/jobs/orrin/wrap");
         Back();
@@ -119,7 +119,8 @@ public sealed class PictureTests(Browser browser)
         var frames = pictures().OrderBy(p => p.Picture!.Name).Select(p => Saved().Composed.Sheets[0].Scene.Piece(p.Id)!.Frame).ToList();
         var aside = Length.FromMillimetres(8).Points;
         static double middle(double from, double to) => (from + to) / 2;
-        (middle(frames[1].Left, frames[1].Right) - middle(frames[0].Left, frames[0].Right)).ShouldBe(aside, 0.1, "each lies aside of the one before");
+        (middle(frames[1].Left, frames[1].Right) - middle(frames[0].Left, frames[0].Right))
+            .ShouldBe(aside, 0.1, "each lies aside of the one before");
         (middle(frames[1].Top, frames[1].Bottom) - middle(frames[0].Top, frames[0].Bottom)).ShouldBe(aside, 0.1);
 
         browser.Until(() => browser.Tick == Saved().Tick);

@@ -10,7 +10,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class PlatesTests(Browser browser)
 {
-    private Lumbeck.Desk.OnBench Saved(string slug) => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System).Job(slug);
+    private Lumbeck.Desk.OnBench Saved(string slug) => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job(slug);
 
     private void Back(int steps)
     {
@@ -38,7 +38,7 @@ public sealed class PlatesTests(Browser browser)
         Fetched(browser.Find("#s-road image.grown").GetDomAttribute("href")!, "image/webp");
         // Press resolution follows beside the page; when it is there, nothing is under way any more.
         var mark = Saved("trouble").Composed.Sheets[0].Scene.Piece("road")!.Marks.OfType<GrownMark>().Single();
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System);
+        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
         browser.Until(() => desk.Pictures.Grown.Has(mark));
         browser.Until(() => browser.Driver.FindElements(By.Id("works")).Count == 0);
         browser.Type("#f-item-road-grow-seed", "5");
@@ -96,7 +96,7 @@ public sealed class PlatesTests(Browser browser)
     public void A_page_of_a_PDF_is_traced_faintly_and_is_no_part_of_the_cover()
     {
         var pdf = Path.Combine(browser.Downloads, "earlier-cover.pdf");
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System);
+        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
         using (var s = File.Create(pdf)) desk.WritePress(desk.Job("tidewatcher"), new(PressKind.X4), s);
         browser.Go("/jobs/hive/wrap");
         browser.Find("#tracing-book summary").Click();

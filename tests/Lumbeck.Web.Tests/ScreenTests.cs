@@ -40,7 +40,7 @@ public sealed class ScreenTests : IDisposable
     [Fact]
     public void Drawings_are_sound_for_every_kind_of_sheet()
     {
-        var desk = new Lumbeck.Desk.Desk(_folder, TimeProvider.System);
+        var desk = new Lumbeck.Desk.Desk(_folder, TimeProvider.System, DemoBench.Load);
         var drawings = new Drawings(desk);
         var job = desk.Job("tidewatcher").Job;
         Edit[][] variants = [[], [new SetReading(Reading.RightToLeft)], [new SetFlaps(true)], [new SetPages(2)], [new SetUnit(Unit.Millimetre), new SetTrim(Size.FromMillimetres(310, 60))], [new SetHouse(job.Ticket.House with { HingeScore = Length.FromMillimetres(6), SpineReading = SpineReading.Up })], [new PaintGround(null), new RemoveItem("title")], .. BindingKinds.Words.Select(w => (Edit[])[new SetHouse(job.Ticket.House with { Bindings = [w.Value] })])];
@@ -67,7 +67,7 @@ public sealed class ScreenTests : IDisposable
     [Fact]
     public void Zones_take_light_ink_on_dark_art_and_dark_ink_on_pale_art()
     {
-        var desk = new Lumbeck.Desk.Desk(_folder, TimeProvider.System);
+        var desk = new Lumbeck.Desk.Desk(_folder, TimeProvider.System, DemoBench.Load);
         var drawings = new Drawings(desk);
         var job = desk.Job("tidewatcher").Job;
         string zones(Composed c) => drawings.Zones(c.Sheets[0], c.Job.Ticket.House);

@@ -9,7 +9,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class TicketTests(Browser browser)
 {
-    private Desk.Desk Desk => new(browser.Data, TimeProvider.System);
+    private Desk.Desk Desk => new(browser.Data, TimeProvider.System, DemoBench.Load);
 
     /// <summary>A job of its own, so that no test finds another's.</summary>
     private string Begin(string house, string title, params Edit[] edits)

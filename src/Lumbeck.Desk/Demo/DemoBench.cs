@@ -1,7 +1,7 @@
 namespace Lumbeck.Desk.Demo;
 
 /// <summary>The made-up jobs that an empty bench begins with, each a list of edits.</summary>
-internal static class DemoBench
+public static class DemoBench
 {
     private const string Session = "demo";
 

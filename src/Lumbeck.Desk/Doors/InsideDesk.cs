@@ -2,7 +2,7 @@ using Lumbeck.Intake;
 using Lumbeck.Intake.Judging;
 using Lumbeck.Intake.Opening;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Doors;
 
 /// <summary>Inside PDFs laid on a ticket. They are read from the disk and not kept; what they say is.</summary>
 public static class InsideDesk

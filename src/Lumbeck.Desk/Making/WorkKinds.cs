@@ -2,14 +2,17 @@ using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Store;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Making;
 
 /// <summary>The kinds of long work: pressing a file, and growing pictures at press resolution.</summary>
 public static class WorkKinds
 {
     public const string Press = "press", Grow = "grow";
 
-    internal static IReadOnlyList<WorkKind> Of(Desk desk) =>
+    /// <summary>Begins to do the long work that waits on a desk.</summary>
+    public static void StartWorks(this Desk desk) => desk.Works.Start(Of(desk));
+
+    private static IReadOnlyList<WorkKind> Of(Desk desk) =>
     [
         new(Press, (piece, told, _) =>
         {

@@ -3,7 +3,7 @@ using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Plates;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Making;
 
 /// <summary>The front for screens: what the press would show of it, cut, as a JPEG or PNG in sRGB of the asked size.</summary>
 internal static class ScreenFile

@@ -4,7 +4,7 @@ using System.Text.RegularExpressions;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Pictures;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Doors;
 
 /// <summary>A job with all it needs as a ZIP file, to keep or to hand on (docs/pack-file.md).</summary>
 public static partial class Packing

@@ -2,7 +2,7 @@ using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Store;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Making;
 
 /// <summary>Whether the newest file for a printer is of what is on the bench.</summary>
 public enum FileState { None, Current, Stale }

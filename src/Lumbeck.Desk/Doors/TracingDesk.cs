@@ -1,6 +1,6 @@
 using System.Diagnostics;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Doors;
 
 /// <summary>Pictures to trace: any that the drawer takes, and pages of PDFs where poppler is on this machine to draw them.</summary>
 public static class TracingDesk

@@ -2,7 +2,7 @@ using System.Collections.Concurrent;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Faces;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Assets;
 
 /// <summary>What the drawer and the faces tell the rules.</summary>
 internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IKept

@@ -3,7 +3,7 @@ using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Templates;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Making;
 
 /// <summary>The blank sheet with its zones, for work done elsewhere.</summary>
 public static class Blank

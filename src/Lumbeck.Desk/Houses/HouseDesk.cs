@@ -1,6 +1,6 @@
 using Lumbeck.Store;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Houses;
 
 /// <summary>A house that jobs can take: one that ships and stays as it is, or one of the maker's own.</summary>
 public sealed record KnownHouse(House House, bool Ships, long Tick, bool Back = false, bool Forward = false);

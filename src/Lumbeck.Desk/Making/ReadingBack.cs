@@ -4,7 +4,7 @@ using Lumbeck.Intake.Judging;
 using Lumbeck.Intake.Opening;
 using Lumbeck.Store;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Making;
 
 /// <summary>What is in a pressed file, as the intake's code reads it. A kept file never changes, so neither does its reading.</summary>
 public static class ReadingBack

@@ -5,7 +5,7 @@ using Lumbeck.Press.Growing;
 using Lumbeck.Press.Pictures;
 using Lumbeck.Store;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Assets;
 
 /// <summary>The drawer's pictures: taken in, kept untouched under the hash of their files, and made ready for the screen.</summary>
 public sealed class PictureDesk : IPictureFiles

@@ -1,4 +1,4 @@
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Houses;
 
 /// <summary>One thing that is otherwise at another house.</summary>
 public sealed record Otherwise(string What, string Here, string There);

@@ -3,7 +3,7 @@ using System.Security.Cryptography;
 using System.Text;
 using Lumbeck.Press.Growing;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Assets;
 
 /// <summary>Pictures grown beyond their edges: made once for each recipe, first as a preview, then at press resolution, and kept.</summary>
 public sealed class GrownDesk(PictureDesk pictures, string folder)

@@ -2,7 +2,7 @@ using System.Collections.Concurrent;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Drawn;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Assets;
 
 /// <summary>Drawn pictures as marks, in a house's press colours; each is read once.</summary>
 internal sealed class DrawingDesk(PictureDesk pictures, PressColour colour) : IDrawings

@@ -2,7 +2,7 @@ using Lumbeck.Press.Colour;
 using Lumbeck.Store;
 using NetVips;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Assets;
 
 /// <summary>Printers' own profiles: taken in when they are what they say, and known by a name that says what is in them.</summary>
 public sealed class ProfileDesk

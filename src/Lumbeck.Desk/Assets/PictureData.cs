@@ -1,7 +1,7 @@
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Svg;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Assets;
 
 /// <summary>Pictures as data, for drawings that stand alone.</summary>
 public sealed class PictureData(PictureDesk pictures, PressCondition condition) : IPictureLinks

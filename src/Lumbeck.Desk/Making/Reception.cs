@@ -4,7 +4,7 @@ using Lumbeck.Intake.Opening;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Making;
 
 /// <summary>Takes files to a house's reception.</summary>
 public static class Reception

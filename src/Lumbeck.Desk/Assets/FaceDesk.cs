@@ -1,7 +1,7 @@
 using Lumbeck.Press.Faces;
 using Lumbeck.Store;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Assets;
 
 /// <summary>Makers' own faces: taken in when they can be set and pressed, and put on the shelf beside those that ship.</summary>
 public sealed class FaceDesk
