@@ -102,9 +102,19 @@ public static class DataFolder
         Directory.CreateDirectory(keys, OwnFolder);
         File.SetUnixFileMode(keys, OwnFolder);
         // SQLite gives its own files the mode of the database.
-        foreach (var name in (string[])[Database, Work])
-            if (Path.Combine(folder, name) is var path && !File.Exists(path)) File.Create(path).Dispose();
-        foreach (var file in Directory.EnumerateFiles(folder).Concat(Directory.EnumerateFiles(keys))) File.SetUnixFileMode(file, OwnFile);
+        foreach (var name in (string[])[Database, Work]) Begin(Path.Combine(folder, name));
+        foreach (var file in Directory.EnumerateFiles(folder).Concat(Directory.EnumerateFiles(keys)))
+        {
+            try { File.SetUnixFileMode(file, OwnFile); }
+            catch (FileNotFoundException) { /* another program's, which it took away meanwhile */ }
+        }
+    }
+
+    /// <summary>An empty file, where there is none: several programs may begin at once, and none empties what another wrote.</summary>
+    private static void Begin(string path)
+    {
+        if (File.Exists(path)) return;
+        new FileStream(path, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.ReadWrite | FileShare.Delete).Dispose();
     }
 
     /// <summary>

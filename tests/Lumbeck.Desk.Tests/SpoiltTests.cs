@@ -138,6 +138,22 @@ public sealed class SpoiltTests : IDisposable
     }
 
     [Fact]
+    public async Task Programs_that_begin_on_one_new_folder_at_once_all_find_it_made()
+    {
+        for (var round = 0; round < 50; round++)
+        {
+            var folder = Path.Combine(_folder, $"new-{round}");
+            using var together = new Barrier(6);
+            await Task.WhenAll(Enumerable.Range(0, 6).Select(_ => Task.Factory.StartNew(() =>
+            {
+                together.SignalAndWait();
+                DataFolder.Prepare(folder, told => throw new InvalidOperationException(told));
+            }, TaskCreationOptions.LongRunning)));
+            Directory.GetFiles(folder).Select(Path.GetFileName).Order().ShouldBe(["lumbeck.db", "work.db"]);
+        }
+    }
+
+    [Fact]
     public void What_uploads_left_is_swept_and_previews_have_a_ceiling()
     {
         string[] left = [Put("incoming/a"), Put("previews/incoming/b"), Put("grown/0123456789abcdef")];
