@@ -32,8 +32,8 @@ internal static partial class Benches
     public static void Compose(string folder)
     {
         var desk = new Desk.Desk(Path.Combine(folder, "compose"), TimeProvider.System, DemoBench.Load);
-        var on = desk.Job("tidewatcher");
-        Time("scene and checks, warm", 200, 1, () => Composed.Of(on.Revision, on.Job, desk.Shelf));
+        var on = desk.Jobs.Job("tidewatcher");
+        Time("scene and checks, warm", 200, 1, () => Composed.Of(on.Revision, on.Job, desk.Drawer.Shelf));
         Time("  peer: its geometry alone", 200, 1, () => on.Job.Geometry());
     }
 
@@ -41,19 +41,22 @@ internal static partial class Benches
     public static void Press(string folder)
     {
         var desk = new Desk.Desk(Path.Combine(folder, "press"), TimeProvider.System, DemoBench.Load);
-        var on = desk.Job("tidewatcher");
+        var on = desk.Jobs.Job("tidewatcher");
         var file = Path.Combine(folder, "cover.pdf");
         Time("press file, PDF/X-4", 30, 1, () =>
         {
             using var s = File.Create(file);
-            desk.WritePress(on, new(PressKind.X4), s);
+            desk.Pressing.WritePress(on, new(PressKind.X4), s);
             return s.Length;
         }, new Aim(150, "ms"));
         var bytes = File.ReadAllBytes(file);
         Time($"  peer: writing its {bytes.Length / 1000} kB", 30, 1, () => { File.WriteAllBytes(file, bytes); return 0; });
     }
 
-    /// <summary>An edit from a browser's request to its answer, beside what the disk takes to flush; and what the Wrap screen weighs.</summary>
+    /// <summary>
+    /// An edit from a browser's request to its answer, beside what the disk takes to flush; and what the Wrap screen
+    /// weighs.
+    /// </summary>
     public static async Task Server(string folder)
     {
         var (server, client) = await Start(Path.Combine(folder, "server"));
@@ -113,7 +116,8 @@ internal static partial class Benches
         var root = bin;
         while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true };
-        foreach (var a in (string[])[Path.Combine(root.FullName, "src", "Lumbeck.Web", "bin", bin.Parent!.Name, bin.Name, "Lumbeck.Web.dll"), "--port", "0", "--data", data]) start.ArgumentList.Add(a);
+        foreach (var a in (string[])[Path.Combine(root.FullName, "src", "Lumbeck.Web", "bin", bin.Parent!.Name, bin.Name, "Lumbeck.Web.dll"), "--port", "0", "--data", data])
+            start.ArgumentList.Add(a);
         var server = Process.Start(start)!;
         string? line;
         do line = await server.StandardOutput.ReadLineAsync() ?? throw new InvalidOperationException("The server did not start.");
@@ -121,7 +125,10 @@ internal static partial class Benches
         return (server, new HttpClient { BaseAddress = new(line["Lumbeck is open at ".Length..]) });
     }
 
-    /// <summary>An inside of 500 MB from the sender's first byte to the ticket's answer, beside copying as much on this disk; and the most memory the server ever had.</summary>
+    /// <summary>
+    /// An inside of 500 MB from the sender's first byte to the ticket's answer, beside copying as much on this disk;
+    /// and the most memory the server ever had.
+    /// </summary>
     public static async Task Inside(string folder)
     {
         var (server, client) = await Start(Path.Combine(folder, "inside"));
@@ -143,7 +150,8 @@ internal static partial class Benches
             pdf.Object(tree, $"<< /Type /Pages /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
             pdf.Finish(pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), pdf.Object("<< >>"));
         }
-        long most() => long.Parse(File.ReadLines($"/proc/{server.Id}/status").First(l => l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000;
+        long most() =>
+            long.Parse(File.ReadLines($"/proc/{server.Id}/status").First(l => l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000;
         var before = most();
         var from = Stopwatch.GetTimestamp();
         using (var body = File.OpenRead(file))
@@ -195,7 +203,8 @@ internal static partial class Benches
     internal static void Report(string name, double[] times, Aim? median = null, Aim? at95 = null)
     {
         Array.Sort(times);
-        static string shown(double us) => us < 1000 ? string.Create(CultureInfo.InvariantCulture, $"{us:0.00} µs") : string.Create(CultureInfo.InvariantCulture, $"{us / 1000:0.00} ms");
+        static string shown(double us) =>
+            us < 1000 ? string.Create(CultureInfo.InvariantCulture, $"{us:0.00} µs") : string.Create(CultureInfo.InvariantCulture, $"{us / 1000:0.00} ms");
         var (middle, high) = (times[times.Length / 2], times[(int)(times.Length * 0.95)]);
         Console.WriteLine($"{name,-46} {shown(middle),12} {shown(high),12} {shown(times[0]),12} {shown(times[^1]),12}{median?.SaysOf(middle)}{at95?.SaysOf(high)}");
     }

@@ -7,7 +7,10 @@ using OpenQA.Selenium.Chrome;
 
 namespace Lumbeck.Bench;
 
-/// <summary>The hand on a cover of sixty items: an edit's way, the browser's own work while it drags, and how soon the screen is there.</summary>
+/// <summary>
+/// The hand on a cover of sixty items: an edit's way, the browser's own work while it drags, and how soon the screen is
+/// there.
+/// </summary>
 internal static class HandBench
 {
     private const string Slug = "tidewatcher";
@@ -16,8 +19,8 @@ internal static class HandBench
     {
         var data = Path.Combine(folder, "hand");
         var desk = new Desk.Desk(data, TimeProvider.System, DemoBench.Load);
-        var have = desk.Job(Slug).Job.Take.Items.Count;
-        desk.Apply(Slug, new(Guid.NewGuid().ToString(), "bench", _ => new Together([.. Enumerable.Range(0, 60 - have).Select(Tile)], "sixty items")));
+        var have = desk.Jobs.Job(Slug).Job.Take.Items.Count;
+        desk.Jobs.Apply(Slug, new(Guid.NewGuid().ToString(), "bench", _ => new Together([.. Enumerable.Range(0, 60 - have).Select(Tile)], "sixty items")));
         await ScenesPerEdit(data);
         var (server, client) = await Benches.Start(data);
         using var s = server;

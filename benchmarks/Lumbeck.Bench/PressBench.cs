@@ -11,7 +11,10 @@ using Lumbeck.Press.Plates;
 
 namespace Lumbeck.Bench;
 
-/// <summary>Press files of a cover with three photographs of 24 megapixels full-bleed at 300 pixels an inch, cold; the rules of a job of sixty items; and reception.</summary>
+/// <summary>
+/// Press files of a cover with three photographs of 24 megapixels full-bleed at 300 pixels an inch, cold; the rules of
+/// a job of sixty items; and reception.
+/// </summary>
 internal static class PressBench
 {
     private const string Slug = "three-photographs";
@@ -38,11 +41,11 @@ internal static class PressBench
         for (var n = 0; n < files.Count; n++)
         {
             using var s = File.OpenRead(files[n]);
-            var picture = desk.Pictures.TakeIn(s, Path.GetFileName(files[n]), default).GetAwaiter().GetResult();
+            var picture = desk.Drawer.Pictures.TakeIn(s, Path.GetFileName(files[n]), default).GetAwaiter().GetResult();
             job = new AddItem(new PictureItem { Id = $"p{n}", Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Picture = picture }).Apply(job);
         }
         job = new AddItem(new RectItem { Id = "times", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromMillimetres(80)), Height = new(Length.FromMillimetres(60)), Fill = new InkPaint(Ink.Percent(0, 40, 20, 0)), Blend = Blend.Multiply }).Apply(job);
-        desk.Begin("Three photographs", job, "bench", Slug);
+        desk.Bench.Begin("Three photographs", job, "bench", Slug);
     }
 
     /// <summary>What a process of its own does.</summary>
@@ -50,7 +53,7 @@ internal static class PressBench
     {
         var desk = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System);
         using var s = File.Create(Path.Combine(folder, kind + ".pdf"));
-        desk.WritePress(desk.Job(Slug), PressPlan.Read(kind), s);
+        desk.Pressing.WritePress(desk.Jobs.Job(Slug), PressPlan.Read(kind), s);
     }
 
     /// <summary>The same page with its three pictures in RGB, as other programs export it.</summary>
@@ -83,32 +86,35 @@ internal static class PressBench
     private static void Rules(string folder)
     {
         var desk = new Desk.Desk(Path.Combine(folder, "rules"), TimeProvider.System, DemoBench.Load);
-        var on = desk.Job("tidewatcher");
+        var on = desk.Jobs.Job("tidewatcher");
         var job = on.Job;
         for (var n = job.Items.Count(); n < 60; n++)
         {
             var hold = new Hold(n % 2 == 0 ? Part.Front : Part.Back, HoldBox.Safe, Anchor.TopLeft, Length.FromMillimetres(5 + (n % 7 * 12)), Length.FromMillimetres(5 + (n % 11 * 14)));
             job = new AddItem(n % 3 == 0 ? new RectItem { Id = $"r{n}", Hold = hold, Width = new(Length.FromMillimetres(9)), Height = new(Length.FromMillimetres(7)), Fill = new InkPaint(Ink.Percent(20, 30, 40, 0)) } : new TextItem { Id = $"t{n}", Hold = hold, Words = "A few words of copy", Width = new(Length.FromMillimetres(30)), Height = new(Length.FromMillimetres(6)) }).Apply(job);
         }
-        var composed = desk.Worked(0, job);
+        var composed = desk.Jobs.Worked(0, job);
         var looks = composed.Sheets.Select(s => new Look(job, s.On, s.Scene)).ToList();
         Benches.Time("rules of geometry and scene, 60 items", 200, 1, () => Core.Checks.RuleBook.Rules.Check(looks), new Aim(10, "ms"));
-        Benches.Time("  peer: composing those sheets", 100, 1, () => desk.Worked(0, job));
+        Benches.Time("  peer: composing those sheets", 100, 1, () => desk.Jobs.Worked(0, job));
         var condition = PressCondition.Of(job.Ticket.House);
-        var painter = desk.PlatesOf(job.Ticket.House);
+        var painter = desk.Drawer.PlatesOf(job.Ticket.House);
         Benches.Time("rules of plates, 60 items", 15, 1, () => Core.Checks.RuleBook.Rules.Check(looks[0], painter.Look(looks[0].Scene, looks[0].Take, condition, PlateLooking.Beside)), new Aim(500, "ms"));
         Benches.Time("  the same at press resolution", 8, 1, () => Core.Checks.RuleBook.Rules.Check(looks[0], painter.Look(looks[0].Scene, looks[0].Take, condition, PlateLooking.Exact)));
         Benches.Time("  peer: painting them alone", 15, 1, () => painter.Paint(looks[0].Scene, new(0, 0, looks[0].Scene.Width, looks[0].Scene.Height), PlateLooking.Beside));
     }
 
-    /// <summary>The largest demo file to its reception, and the file with the three photographs, beside a structural check by another program.</summary>
+    /// <summary>
+    /// The largest demo file to its reception, and the file with the three photographs, beside a structural check by
+    /// another program.
+    /// </summary>
     private static void Reception(string folder)
     {
         var desk = new Desk.Desk(Path.Combine(folder, "rules"), TimeProvider.System, DemoBench.Load);
-        var on = desk.Job("calder");
+        var on = desk.Jobs.Job("calder");
         var file = Path.Combine(folder, "calder.pdf");
-        using (var s = File.Create(file)) desk.WritePress(on, new(PressKind.X4), s);
-        var expected = desk.Expects(on);
+        using (var s = File.Create(file)) desk.Pressing.WritePress(on, new(PressKind.X4), s);
+        var expected = desk.Pressing.Expects(on);
         Benches.Time("reception of a jacket and its case", 5, 1, () => IntakeDesk.Judge(file, expected).Accepted ? 1 : throw new InvalidOperationException("It was rejected."), new Aim(2, "s"));
         Benches.Time("  peer: qpdf --check", 5, 1, () =>
         {
@@ -118,7 +124,7 @@ internal static class PressBench
             return p.ExitCode;
         });
         var cover = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System);
-        var three = cover.Expects(cover.Job(Slug));
+        var three = cover.Pressing.Expects(cover.Jobs.Job(Slug));
         Benches.Time("  of the three photographs", 3, 1, () => IntakeDesk.Judge(Path.Combine(folder, "x4.pdf"), three).Findings.Length);
     }
 }

@@ -43,7 +43,7 @@ internal static class TypeBench
     private static void Embed(FaceShelf shelf)
     {
         FaceId[] faces = [new("eb-garamond", 400, false), new("cormorant-garamond", 600, false), new("work-sans", 400, false), new("playfair-display", 700, false)];
-        var job = Desk.Starters.Job(HouseFile.Shipped["tern"], "Type");
+        var job = Starters.Job(HouseFile.Shipped["tern"], "Type");
         for (var i = 0; i < faces.Length; i++)
             job = new AddItem(new TextItem { Id = $"t{i}", Words = "Sphinx of black quartz, judge my vow 0123456789", Hold = new(Part.Front, HoldBox.Safe, Anchor.Top, default, Length.FromPoints(40 * i)), Width = Span.Full, Height = new(Length.FromPoints(38)), Style = new() { Face = faces[i] } }).Apply(job);
         var scene = SceneBuilder.Build(job, job.Sheets()[0], shelf);

@@ -18,7 +18,7 @@ internal static class JobVerbs
         var c = new Command("jobs", "Lists the jobs on the bench.") { AsJson, Data };
         c.SetAction(p =>
         {
-            var places = Open(p).Places();
+            var places = Open(p).Bench.Places();
             List<OnBench> jobs = [.. places.Select(x => x.On).OfType<OnBench>()];
             foreach (var spoilt in places.Where(x => x.On is null))
                 Console.Error.WriteLine($"{spoilt.Slug} can’t be shown: {spoilt.Problem}");
@@ -39,7 +39,7 @@ internal static class JobVerbs
         c.SetAction(p =>
         {
             var desk = Open(p);
-            var on = ForHouse(desk, desk.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
+            var on = ForHouse(desk, desk.Jobs.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
             var findings = desk.Checks.Exactly(on.Composed);
             var ready = Readiness.Of(findings);
             if (p.GetValue(AsJson))
@@ -85,10 +85,10 @@ internal static class JobVerbs
                 throw new Refusal("--pixels", $"--pixels: {p.GetValue(pixelsOption)} can’t be made: from 100 to 10000");
             var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);
-            var on = ForHouse(desk, desk.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
+            var on = ForHouse(desk, desk.Jobs.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
             var plan = new PressPlan(kind.Value) { Outlines = p.GetValue(outlinesOption), Marks = p.GetValue(marksOption) ? true : null, Rgb = p.GetValue(rgbOption), Zones = p.GetValue(zonesOption), Letter = p.GetValue(letterOption), Panel = panel, Pixels = p.GetValue(pixelsOption), Png = file.EndsWith(".png", StringComparison.OrdinalIgnoreCase) };
             // A file to look at can be made for any house; whether it takes the kind is said, not forbidden.
-            Say.Written(file, s => desk.WritePress(on, plan, s));
+            Say.Written(file, s => desk.Pressing.WritePress(on, plan, s));
             Console.WriteLine($"{file}: {plan.Say()}, {string.Join(" and ", on.Composed.Sheets.Where(s => panel == Part.Sheet || s.Sheet.Panel(panel) is not null).Select(s => (s.Sheet.Panel(panel)?.Face.Size ?? s.Sheet.Size).Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");
             if (!plan.Kind.IsForPrinter) return 0;
             var house = on.Job.Ticket.House;
@@ -111,8 +111,8 @@ internal static class JobVerbs
             var file = Path.GetFullPath(p.GetValue(fileArgument)!);
             if (!File.Exists(file)) throw new Refusal("FILE", $"there is no file {file}");
             var desk = Open(p);
-            var on = ForHouse(desk, desk.Job(p.GetValue(jobOption)!), p.GetValue(HouseOption));
-            var verdict = desk.Judge(on, file);
+            var on = ForHouse(desk, desk.Jobs.Job(p.GetValue(jobOption)!), p.GetValue(HouseOption));
+            var verdict = desk.Pressing.Judge(on, file);
             if (p.GetValue(AsJson))
                 Say.Json(new { verdict.Accepted, verdict.House, findings = verdict.Findings.Select(f => new { f.Id, severity = f.Severity.Word(), f.Measured, f.Limit, f.Why }), not_examined = verdict.NotExamined });
             else
@@ -128,7 +128,7 @@ internal static class JobVerbs
     }
 
     private static OnBench ForHouse(Desk.Desk desk, OnBench on, string? house) =>
-        house is null ? on : on with { Composed = desk.ForHouse(on, desk.House(house).House) };
+        house is null ? on : on with { Composed = desk.Pressing.ForHouse(on, desk.Houses.Get(house).House) };
 
     public static Command Pack()
     {
@@ -138,8 +138,8 @@ internal static class JobVerbs
         {
             var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);
-            var on = desk.Job(p.GetValue(JobArgument)!);
-            Say.Written(file, s => desk.WritePack(on, s));
+            var on = desk.Jobs.Job(p.GetValue(JobArgument)!);
+            Say.Written(file, s => desk.Bench.WritePack(on, s));
             Console.WriteLine($"{file}: {on.Job.Ticket.Title}, {new FileInfo(file).Length / 1000} kB.");
             return 0;
         });
@@ -155,7 +155,7 @@ internal static class JobVerbs
             var file = Path.GetFullPath(p.GetValue(fileArgument)!);
             if (!File.Exists(file)) throw new Refusal("FILE", $"there is no file {file}");
             await using var s = File.OpenRead(file);
-            var on = await Open(p).Unpack(s, "command-line");
+            var on = await Open(p).Bench.Unpack(s, "command-line");
             Console.WriteLine($"{on.Slug}: {on.Job.Ticket.Title}, {on.Composed.SaysReady}.");
             return 0;
         });

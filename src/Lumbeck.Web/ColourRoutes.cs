@@ -11,7 +11,7 @@ public static class ColourRoutes
     {
         app.MapGet("/jobs/{slug}/swatches.gpl", (string slug, Desk.Desk desk) =>
         {
-            try { return Results.File(System.Text.Encoding.UTF8.GetBytes(desk.WritePalette(desk.Job(slug).Job)), "text/plain; charset=utf-8", slug + ".gpl"); }
+            try { return Results.File(System.Text.Encoding.UTF8.GetBytes(desk.Drawer.WritePalette(desk.Jobs.Job(slug).Job)), "text/plain; charset=utf-8", slug + ".gpl"); }
             catch (Refusal) { return Results.NotFound(); }
         });
         app.MapPost("/jobs/{slug}/swatches", async (string slug, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http) =>
@@ -19,11 +19,11 @@ public static class ColourRoutes
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
             try
             {
-                _ = desk.Job(slug);
+                _ = desk.Jobs.Job(slug);
                 var text = System.Text.Encoding.UTF8.GetString(await Body(http, GimpPalette.Longest));
                 var read = GimpPalette.Read(text);
                 var made = "swatch-" + Guid.NewGuid().ToString("n")[..8];
-                desk.Apply(slug, new(Guid.NewGuid().ToString(), "palette", job => desk.AddColours(job, read.Select(c => (c.Name, (Asked)c.Colour)), made, $"{read.Count} swatches brought in")));
+                desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "palette", job => desk.Drawer.AddColours(job, read.Select(c => (c.Name, (Asked)c.Colour)), made, $"{read.Count} swatches brought in")));
                 return Results.Json(new { count = read.Count });
             }
             catch (Refusal r) { return Answers.Refused(r); }
@@ -33,7 +33,7 @@ public static class ColourRoutes
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
             try
             {
-                var row = desk.Profiles.TakeIn(await Body(http, IccProfile.MostBytes), name ?? "the profile");
+                var row = desk.Drawer.Profiles.TakeIn(await Body(http, IccProfile.MostBytes), name ?? "the profile");
                 return Results.Json(new { name = ProfileDesk.NameOf(row.Hash), says = row.Says });
             }
             catch (Refusal r) { return Answers.Refused(r); }
@@ -48,7 +48,8 @@ public static class ColourRoutes
         for (int n; (n = await http.Request.Body.ReadAsync(buffer, http.RequestAborted)) > 0;)
         {
             m.Write(buffer, 0, n);
-            if (m.Length > most) throw new Refusal("file", $"this file is over {(most >= 1_000_000 ? $"{most / 1_000_000} MB" : $"{most / 1000} kB")}, more than is read of one");
+            if (m.Length > most)
+                throw new Refusal("file", $"this file is over {(most >= 1_000_000 ? $"{most / 1_000_000} MB" : $"{most / 1000} kB")}, more than is read of one");
         }
         return m.ToArray();
     }

@@ -29,12 +29,12 @@ public static class EditRoutes
         {
             var (on, stepped) = ask switch
             {
-                StepBy { Way: Way.Back } => (desk.StepBack(slug, sent.Session, sent.Id, sent.Base is null ? null : sent.Opened), "Stepped back: now after "),
-                StepBy => (desk.StepForward(slug, sent.Session, sent.Id), "Stepped forward: "),
-                _ => (desk.Apply(slug, new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Sheet)), sent.Base, sent.Gesture)), ""),
+                StepBy { Way: Way.Back } => (desk.Jobs.StepBack(slug, sent.Session, sent.Id, sent.Base is null ? null : sent.Opened), "Stepped back: now after "),
+                StepBy => (desk.Jobs.StepForward(slug, sent.Session, sent.Id), "Stepped forward: "),
+                _ => (desk.Jobs.Apply(slug, new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Sheet)), sent.Base, sent.Gesture)), ""),
             };
-            desk.GrowBeside(on);
-            http.Response.Headers["X-Says"] = Uri.EscapeDataString(stepped + desk.Says(on));
+            desk.Pressing.GrowBeside(on);
+            http.Response.Headers["X-Says"] = Uri.EscapeDataString(stepped + desk.Jobs.Says(on));
             return await Difference(slug, on, sent.Seen, sent.Place, sent.Sheet, sent.Open, sent.Open, sent.Tried, desk, screens, http);
         }
         catch (Refusal r) { return Answers.Refused(r); }
@@ -48,8 +48,8 @@ public static class EditRoutes
         if (sent.Ask is not { } ask) return Answers.Say("edit", "Nothing to try was named.", 422);
         try
         {
-            var on = desk.Job(slug);
-            var would = desk.Worked(0, Keeping.Right(ask.Make(Asking.Of(on.Job, desk, slug, sent.Sheet)).Apply(on.Job), desk.Shelf));
+            var on = desk.Jobs.Job(slug);
+            var would = desk.Jobs.Worked(0, Keeping.Right(ask.Make(Asking.Of(on.Job, desk, slug, sent.Sheet)).Apply(on.Job), desk.Drawer.Shelf));
             http.Response.Headers.CacheControl = "no-store";
             return Results.Content(await screens.Tried(on, would, sent.Sheet), "text/html; charset=utf-8");
         }
@@ -61,8 +61,8 @@ public static class EditRoutes
     {
         try
         {
-            if (open == was && tried != true && desk.Tick(slug) == seen) return Results.NoContent();
-            return await Difference(slug, desk.Job(slug), seen, place, sheet, open, was, tried == true, desk, screens, http);
+            if (open == was && tried != true && desk.Jobs.Tick(slug) == seen) return Results.NoContent();
+            return await Difference(slug, desk.Jobs.Job(slug), seen, place, sheet, open, was, tried == true, desk, screens, http);
         }
         catch (Refusal r) { return Answers.Refused(r); }
     }
@@ -72,7 +72,7 @@ public static class EditRoutes
     {
         try
         {
-            var on = desk.Job(slug);
+            var on = desk.Jobs.Job(slug);
             if (on.Tick != seen) return Results.NoContent();
             var plated = on with { Composed = await desk.Checks.Beside(on.Composed) };
             var now = await screens.Now(plated, place, sheet, open);
@@ -87,7 +87,7 @@ public static class EditRoutes
 
     private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, string? sheet, string? open, string? was, bool tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)
     {
-        var before = on with { Tick = seen, Composed = desk.At(slug, seen) };
+        var before = on with { Tick = seen, Composed = desk.Jobs.At(slug, seen) };
         var now = await screens.Now(on, place, sheet, open);
         var then = await screens.Shown(before, place, sheet, was);
         http.Response.Headers["X-Tick"] = on.Tick.ToString(CultureInfo.InvariantCulture);
@@ -99,7 +99,7 @@ public static class EditRoutes
     {
         try
         {
-            var shown = desk.Job(slug).Composed;
+            var shown = desk.Jobs.Job(slug).Composed;
             return Results.Text(InWords.Say(shown.Job, shown.Named(sheet).On));
         }
         catch (Refusal) { return Results.NotFound(); }
@@ -110,9 +110,9 @@ public static class EditRoutes
     {
         try
         {
-            var on = desk.Job(slug);
+            var on = desk.Jobs.Job(slug);
             var file = new FileStream(Path.Combine(Path.GetTempPath(), Path.GetRandomFileName()), new FileStreamOptions { Mode = FileMode.CreateNew, Access = FileAccess.ReadWrite, Options = FileOptions.DeleteOnClose });
-            desk.WritePack(on, file);
+            desk.Bench.WritePack(on, file);
             file.Position = 0;
             return Results.File(file, "application/zip", $"{on.Slug}.zip");
         }
@@ -123,7 +123,7 @@ public static class EditRoutes
     private static async Task<IResult> Copied(string slug, Copying sent, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-        try { return Results.Text(Clip.Write(desk.Job(slug).Job, sent.Items ?? [])); }
+        try { return Results.Text(Clip.Write(desk.Jobs.Job(slug).Job, sent.Items ?? [])); }
         catch (Refusal r) { return Answers.Refused(r); }
     }
 
@@ -131,7 +131,7 @@ public static class EditRoutes
     {
         try
         {
-            var (row, file) = desk.Pressed(slug, id);
+            var (row, file) = desk.Pressing.Pressed(slug, id);
             return Results.File(file, Path.GetExtension(row.Name) switch { ".png" => "image/png", ".jpg" => "image/jpeg", _ => "application/pdf" }, row.Name);
         }
         catch (Exception e) when (e is Refusal or FileNotFoundException) { return Results.NotFound(); }
@@ -141,11 +141,11 @@ public static class EditRoutes
     {
         try
         {
-            var on = desk.Job(slug);
+            var on = desk.Jobs.Job(slug);
             if (!Blank.Kinds.Contains(kind) || !Parts.TryParse(panel ?? "sheet", out var part)) return Results.NotFound();
             var shown = on.Composed.Named(sheet);
             var file = new MemoryStream();
-            Blank.Write(file, kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title, desk.Shelf);
+            Blank.Write(file, kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title, desk.Drawer.Shelf);
             return Results.File(file.ToArray(), kind switch { "pdf" => "application/pdf", "svg" => "image/svg+xml", _ => "image/png" }, Blank.FileName(kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title));
         }
         catch (Refusal) { return Results.NotFound(); }

@@ -11,7 +11,7 @@ public static class HouseRoutes
     {
         app.MapPost("/houses/{id}/edit", Edit);
         app.MapGet("/houses/{id}/news", News);
-        app.MapGet("/houses/{id}.json", (string id, Desk.Desk desk) => desk.FindHouse(id) is { } k
+        app.MapGet("/houses/{id}.json", (string id, Desk.Desk desk) => desk.Houses.Find(id) is { } k
             ? Results.File(System.Text.Encoding.UTF8.GetBytes(HouseFile.Write(k.House)), "application/json", k.House.Id + ".json") : Results.NotFound());
     }
 
@@ -23,8 +23,8 @@ public static class HouseRoutes
         {
             var now = sent.Ask switch
             {
-                StepBy step => desk.StepHouse(id, forward: step.Way == Way.Forward, sent.Id),
-                WriteFact { Path: { } path, Text: { } text } => desk.EditHouse(id, sent.Id, path.Replace("house/", "", StringComparison.Ordinal), text),
+                StepBy step => desk.Houses.Step(id, forward: step.Way == Way.Forward, sent.Id),
+                WriteFact { Path: { } path, Text: { } text } => desk.Houses.Edit(id, sent.Id, path.Replace("house/", "", StringComparison.Ordinal), text),
                 _ => throw new Refusal("edit", "nothing to change of a house was named"),
             };
             return await Difference(now, sent.Seen, sent.Open, sent.Open, desk, screens, http);
@@ -35,7 +35,7 @@ public static class HouseRoutes
 
     private static async Task<IResult> News(string id, long seen, string? open, string? was, Desk.Desk desk, HouseScreens screens, HttpContext http)
     {
-        if (desk.FindHouse(id) is not { } now) return Answers.Say("", "This house was put away.", 404);
+        if (desk.Houses.Find(id) is not { } now) return Answers.Say("", "This house was put away.", 404);
         return open == was && now.Tick == seen ? Results.NoContent() : await Difference(now, seen, open, was, desk, screens, http);
     }
 
@@ -44,6 +44,6 @@ public static class HouseRoutes
         http.Response.Headers["X-Tick"] = now.Tick.ToString(CultureInfo.InvariantCulture);
         http.Response.Headers.CacheControl = "no-store";
         var screen = await screens.Of(now, open);
-        return Results.Content(screen.Since(await screens.Of(desk.HouseAt(now, seen), was)), "text/html; charset=utf-8");
+        return Results.Content(screen.Since(await screens.Of(desk.Houses.At(now, seen), was)), "text/html; charset=utf-8");
     }
 }

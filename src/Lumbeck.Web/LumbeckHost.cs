@@ -76,7 +76,7 @@ public static class LumbeckHost
         ColourRoutes.Map(app);
         WorkRoutes.Map(app);
         FaceRoutes.Map(app);
-        app.Services.GetRequiredService<Desk.Desk>().StartWorks();
+        app.Services.GetRequiredService<Desk.Desk>().Pressing.StartWorks();
         return app;
     }
 

@@ -14,7 +14,7 @@ public static class PictureRoutes
         app.MapPost("/jobs/{slug}/picture", TakeIn);
         app.MapGet("/jobs/{slug}/credits.txt", (string slug, Desk.Desk desk) =>
         {
-            try { return Results.Text(desk.Pictures.Credits(desk.Job(slug).Job)); }
+            try { return Results.Text(desk.Drawer.Pictures.Credits(desk.Jobs.Job(slug).Job)); }
             catch (Refusal) { return Results.NotFound(); }
         });
         app.MapGet("/pictures/{hash}/{wide:int}/{condition}", Preview);
@@ -39,10 +39,10 @@ public static class PictureRoutes
             return Answers.Say("picture", $"This file is over {PictureReading.MostBytes / 1_000_000} MB: save it smaller.", 413);
         try
         {
-            _ = desk.Job(slug);
-            var picture = await desk.Pictures.TakeIn(http.Request.Body, at.Name ?? "", http.RequestAborted);
+            _ = desk.Jobs.Job(slug);
+            var picture = await desk.Drawer.Pictures.TakeIn(http.Request.Body, at.Name ?? "", http.RequestAborted);
             var id = "picture-" + Guid.NewGuid().ToString("n")[..8];
-            desk.Apply(slug, new(Guid.NewGuid().ToString(), at.Session ?? "picture", job => at.Make(job, picture, ref id), at.Base));
+            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), at.Session ?? "picture", job => at.Make(job, picture, ref id), at.Base));
             return Results.Json(new { item = id });
         }
         catch (Refusal r) { return Answers.Refused(r); }
@@ -58,9 +58,9 @@ public static class PictureRoutes
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
         try
         {
-            _ = desk.Job(slug);
-            var picture = await desk.TakeInTracing(http.Request.Body, name ?? "", page ?? 1, http.RequestAborted);
-            desk.Apply(slug, new(Guid.NewGuid().ToString(), "picture", job => new LayTracing(new(picture), Asking.WrapOf(job, sheet))));
+            _ = desk.Jobs.Job(slug);
+            var picture = await desk.Drawer.TakeInTracing(http.Request.Body, name ?? "", page ?? 1, http.RequestAborted);
+            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "picture", job => new LayTracing(new(picture), Asking.WrapOf(job, sheet))));
             return Results.Json(new { tracing = picture.Name });
         }
         catch (Refusal r) { return Answers.Refused(r); }
@@ -70,20 +70,20 @@ public static class PictureRoutes
     private static IResult Preview(string hash, int wide, string condition, Desk.Desk desk, HttpContext http) => Made(http, () =>
     {
         var (on, convert) = Read(condition);
-        if (desk.Pictures.Find(hash) is { Drawn: true })
-            return (System.Text.Encoding.UTF8.GetBytes(desk.Drawing(hash, on)), "image/svg+xml");
-        return (desk.Pictures.Preview(hash, wide, on, convert), "image/webp");
+        if (desk.Drawer.Pictures.Find(hash) is { Drawn: true })
+            return (System.Text.Encoding.UTF8.GetBytes(desk.Drawer.Drawing(hash, on)), "image/svg+xml");
+        return (desk.Drawer.Pictures.Preview(hash, wide, on, convert), "image/webp");
     });
 
     /// <summary>Where an RGB picture has colours that the press can't show.</summary>
     private static IResult Gamut(string hash, string condition, Desk.Desk desk, HttpContext http) =>
-        Made(http, () => (desk.Pictures.Gamut(hash, Read(condition).Condition).Where, "image/webp"));
+        Made(http, () => (desk.Drawer.Pictures.Gamut(hash, Read(condition).Condition).Where, "image/webp"));
 
     private static IResult Grown(string recipe, int wide, string condition, Desk.Desk desk, HttpContext http) => Made(http, () =>
     {
         var (on, convert) = Read(condition);
         if (Core.Drawing.Grown.Read(recipe) is not { } how || wide is < 16 or > 40_000) throw new FileNotFoundException("No such recipe.");
-        return (desk.Pictures.GrownPreview(how, wide, on, convert), "image/webp");
+        return (desk.Drawer.Pictures.GrownPreview(how, wide, on, convert), "image/webp");
     });
 
     private static IResult Made(HttpContext http, Func<(byte[] File, string Type)> make)

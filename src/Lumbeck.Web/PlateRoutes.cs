@@ -34,9 +34,9 @@ public static class PlateRoutes
     {
         try
         {
-            var on = desk.Job(slug);
+            var on = desk.Jobs.Job(slug);
             var revision = at ?? on.Revision;
-            var shown = at is null ? on.Composed : desk.Revision(slug, revision);
+            var shown = at is null ? on.Composed : desk.Jobs.Revision(slug, revision);
             var printed = shown.Named(sheet);
             var pixels = Math.Clamp(wide ?? 480, 40, 1600);
             var face = Parts.TryParse(panel ?? "", out var part) ? printed.Sheet.Panel(part)?.Face : null;
@@ -45,12 +45,12 @@ public static class PlateRoutes
             if (Small.Count > 600) Small.Clear();
             return Results.File(Small.GetOrAdd((desk.Folder, revision, printed.On.Number, take ?? "", pixels, panel ?? ""), _ =>
             {
-                var scene = take is { } t ? desk.OfTake(shown, printed.On, t) : printed.Scene;
+                var scene = take is { } t ? desk.Jobs.OfTake(shown, printed.On, t) : printed.Scene;
                 var house = shown.Job.Ticket.House;
                 var window = face is { } f
                     ? new Bounds(f.X.Points, f.Y.Points, f.Right.Points, f.Bottom.Points)
                     : new Bounds(0, 0, scene.Width, scene.Height);
-                return desk.PlatesOf(house).Paint(scene, window, pixels / (window.Right - window.Left) * 72, likeness: true).ToJpeg(PressCondition.Of(house), 82);
+                return desk.Drawer.PlatesOf(house).Paint(scene, window, pixels / (window.Right - window.Left) * 72, likeness: true).ToJpeg(PressCondition.Of(house), 82);
             }), "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }

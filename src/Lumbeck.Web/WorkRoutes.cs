@@ -12,13 +12,13 @@ public static class WorkRoutes
         app.MapGet("/jobs/{slug}/works", (string slug, string? since, Desk.Desk desk, HttpContext http) =>
         {
             http.Response.Headers.CacheControl = "no-store";
-            var now = desk.Works.Now();
-            return Results.Json(new WorkList(now, [.. desk.Works.Of(slug, since is { Length: > 0 and < 40 } ? since : now).Select(Told)]));
+            var now = desk.Pressing.Works.Now();
+            return Results.Json(new WorkList(now, [.. desk.Pressing.Works.Of(slug, since is { Length: > 0 and < 40 } ? since : now).Select(Told)]));
         });
         app.MapPost("/works/{id}/leave", async (string id, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http) =>
         {
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-            desk.Works.Leave(id);
+            desk.Pressing.Works.Leave(id);
             return Results.NoContent();
         });
     }

@@ -11,12 +11,12 @@ public sealed class BenchListTests : IDisposable
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
     private IReadOnlyList<Ticket> Listed(string? find, string? sort) =>
-        [.. BenchList.Asked(find, sort).Of(_desk.Places()).Select(on => on.Job.Ticket)];
+        [.. BenchList.Asked(find, sort).Of(_desk.Bench.Places()).Select(on => on.Job.Ticket)];
 
     [Fact]
     public void At_first_what_was_begun_last_is_on_top()
     {
-        var begun = _desk.Places().Select(p => p.On!.Job.Ticket.Title).Reverse().ToList();
+        var begun = _desk.Bench.Places().Select(p => p.On!.Job.Ticket.Title).Reverse().ToList();
         Listed(null, null).Select(t => t.Title).ShouldBe(begun);
         Listed(null, "colour").Select(t => t.Title).ShouldBe(begun, customMessage: "an order that is not known is the first");
     }
@@ -33,7 +33,7 @@ public sealed class BenchListTests : IDisposable
         foreach (var (sort, read) in what)
         {
             var said = Listed(null, sort).Select(read).ToList();
-            said.Count.ShouldBe(_desk.Places().Count);
+            said.Count.ShouldBe(_desk.Bench.Places().Count);
             said.ShouldBe([.. said.Order(StringComparer.OrdinalIgnoreCase)], customMessage: sort);
         }
     }
@@ -41,18 +41,18 @@ public sealed class BenchListTests : IDisposable
     [Fact]
     public void What_was_changed_last_comes_first()
     {
-        var first = _desk.Places()[0].Slug;
-        _desk.Apply(first, new("edit-00000001", "maker", job => Facts.Write(job, "ticket/title", job.Ticket.Title + " again")));
-        BenchList.Asked(null, "changed").Of(_desk.Places())[0].Slug.ShouldBe(first);
+        var first = _desk.Bench.Places()[0].Slug;
+        _desk.Jobs.Apply(first, new("edit-00000001", "maker", job => Facts.Write(job, "ticket/title", job.Ticket.Title + " again")));
+        BenchList.Asked(null, "changed").Of(_desk.Bench.Places())[0].Slug.ShouldBe(first);
     }
 
     [Fact]
     public void Every_word_that_is_looked_for_is_said_somewhere_in_the_ticket()
     {
-        var one = _desk.Jobs()[0].Job.Ticket;
+        var one = _desk.Bench.All()[0].Job.Ticket;
         var found = Listed($" {one.Title.ToUpperInvariant()}  {one.House.Name} ", null);
         found.ShouldContain(t => t.Title == one.Title);
-        found.Count.ShouldBeLessThan(_desk.Places().Count);
+        found.Count.ShouldBeLessThan(_desk.Bench.Places().Count);
         Listed(one.Title + " nobodyofthatname", null).ShouldBeEmpty();
     }
 }

@@ -208,7 +208,7 @@ public sealed class CommandLineTests : IDisposable
         JsonDocument.Parse(Run("jobs", "--json").Out).RootElement[0].GetProperty("slug").GetString().ShouldBe("tidewatcher");
 
         Run("check", "tidewatcher").Exit.ShouldBe(0);
-        desk.Apply("tidewatcher", new("edit-from-desk", "desk", j => Facts.Write(j, "item/author/size", "80 pt")));
+        desk.Jobs.Apply("tidewatcher", new("edit-from-desk", "desk", j => Facts.Write(j, "item/author/size", "80 pt")));
         var (exit, output, _) = Run("check", "tidewatcher", "--json");
         exit.ShouldBe(1);
         var finding = JsonDocument.Parse(output).RootElement.GetProperty("findings").EnumerateArray().First();
@@ -216,10 +216,10 @@ public sealed class CommandLineTests : IDisposable
             .ShouldBe(("stop", "author", "front"));
         finding.GetProperty("place_mm").GetArrayLength().ShouldBe(4);
 
-        desk.StepBack("tidewatcher", "desk");
+        desk.Jobs.StepBack("tidewatcher", "desk");
         Run("press", "tidewatcher", "--kind", "x4", "--out", "cover.pdf").Exit.ShouldBe(0);
         using var expected = new MemoryStream();
-        desk.WritePress(desk.Job("tidewatcher"), new(PressKind.X4), expected);
+        desk.Pressing.WritePress(desk.Jobs.Job("tidewatcher"), new(PressKind.X4), expected);
         File.ReadAllBytes(Path.Combine(_folder, "cover.pdf")).AsSpan().SequenceEqual(expected.ToArray()).ShouldBeTrue();
         Directory.GetFiles(_folder, "*.part").ShouldBeEmpty();
     }

@@ -11,23 +11,23 @@ public sealed class ConflictTests : IDisposable
     {
         _desk = new(_folder, TimeProvider.System);
         var job = Starters.Job(HouseFile.Shipped["tern"], "Salt");
-        _desk.Begin("Salt", new AddItem(Starters.Item(job, "title", Part.Front, "title")).Apply(job), "begun");
+        _desk.Bench.Begin("Salt", new AddItem(Starters.Item(job, "title", Part.Front, "title")).Apply(job), "begun");
         Do(new SetWords("title", "Salt and brine"), "begun");
         Do(new AddItem(new PictureItem { Id = "frame", Hold = new(Part.Front, HoldBox.Safe, Anchor.Middle, default, default), Width = new(Length.FromMillimetres(40)), Height = new(Length.FromMillimetres(30)) }), "begun");
     }
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
-    private long Tick => _desk.Job("salt").Tick;
+    private long Tick => _desk.Jobs.Job("salt").Tick;
 
     private OnBench Do(Edit edit, string session, long? seen = null) =>
-        _desk.Apply("salt", new($"edit-{_n++:00000000}", session, _ => edit, seen));
+        _desk.Jobs.Apply("salt", new($"edit-{_n++:00000000}", session, _ => edit, seen));
 
     private Conflict Refused(Edit edit, string session, long seen)
     {
-        var before = _desk.Job("salt");
+        var before = _desk.Jobs.Job("salt");
         var conflict = Should.Throw<Conflict>(() => Do(edit, session, seen));
-        _desk.Job("salt").Revision.ShouldBe(before.Revision);
+        _desk.Jobs.Job("salt").Revision.ShouldBe(before.Revision);
         return conflict;
     }
 
@@ -52,7 +52,7 @@ public sealed class ConflictTests : IDisposable
     private Picture TakenIn(int wide)
     {
         using var image = (NetVips.Image.Black(wide, 30) + 90).Cast(NetVips.Enums.BandFormat.Uchar);
-        return _desk.Pictures.TakeIn(new MemoryStream(image.PngsaveBuffer()), $"{wide}.png", default).GetAwaiter().GetResult();
+        return _desk.Drawer.Pictures.TakeIn(new MemoryStream(image.PngsaveBuffer()), $"{wide}.png", default).GetAwaiter().GetResult();
     }
 
     [Fact]
@@ -61,7 +61,7 @@ public sealed class ConflictTests : IDisposable
         var seen = Tick;
         var swapped = Do(new SwapCovers(), "one", seen);
         Refused(new SwapCovers(), "two", seen);
-        _desk.Job("salt").Job.Item("title")!.Hold.Panel.ShouldBe(swapped.Job.Item("title")!.Hold.Panel);
+        _desk.Jobs.Job("salt").Job.Item("title")!.Hold.Panel.ShouldBe(swapped.Job.Item("title")!.Hold.Panel);
     }
 
     [Fact]
@@ -79,7 +79,7 @@ public sealed class ConflictTests : IDisposable
         Do(new AddTake(0, "pale", "Pale"), "one", seen);
         Refused(new SetWords("title", "Brine"), "two", seen);
         Refused(new PaintGround(new InkPaint(Ink.Black)), "two", seen);
-        Refused(new AddItem(Starters.Item(_desk.Job("salt").Job, "ellipse", Part.Front, "e")), "two", seen);
+        Refused(new AddItem(Starters.Item(_desk.Jobs.Job("salt").Job, "ellipse", Part.Front, "e")), "two", seen);
         // The ticket is all takes' own.
         Do(new SetPages(240), "two", seen).Job.Ticket.Pages.ShouldBe(240);
     }
@@ -90,12 +90,12 @@ public sealed class ConflictTests : IDisposable
         var opened = Tick;
         Do(new SetPages(240), "two");
         var on = Do(new SetFact(TicketFact.Author, "A. Vane"), "one");
-        _desk.StepBack("salt", "one", since: opened).Job.Ticket.Author.ShouldBe("");
+        _desk.Jobs.StepBack("salt", "one", since: opened).Job.Ticket.Author.ShouldBe("");
         // Under it lies the other's, made since this page was opened.
-        Should.Throw<Conflict>(() => _desk.StepBack("salt", "one", since: opened)).Label.ShouldBe("pages");
-        _desk.Job("salt").Job.Ticket.Pages.ShouldBe(240);
-        _desk.StepBack("salt", "one").Job.Ticket.Pages.ShouldNotBe(240);
+        Should.Throw<Conflict>(() => _desk.Jobs.StepBack("salt", "one", since: opened)).Label.ShouldBe("pages");
+        _desk.Jobs.Job("salt").Job.Ticket.Pages.ShouldBe(240);
+        _desk.Jobs.StepBack("salt", "one").Job.Ticket.Pages.ShouldNotBe(240);
         // What lay there when the page was opened was seen by whoever steps back.
-        _desk.StepBack("salt", "three", since: Tick).Revision.ShouldBeLessThan(on.Revision);
+        _desk.Jobs.StepBack("salt", "three", since: Tick).Revision.ShouldBeLessThan(on.Revision);
     }
 }

@@ -26,12 +26,12 @@ public sealed class DemoFilesTests : IDisposable
     {
         var desk = new Desk(_folder, new Still(), DemoBench.Load);
         var made = new List<string>();
-        foreach (var on in desk.Jobs())
+        foreach (var on in desk.Bench.All())
             foreach (var plan in Plans)
             {
                 using var file = new MemoryStream();
                 // A screen's picture is of the front, and files for printers are asked whether or not this house takes them.
-                desk.WritePress(on with { JobId = on.Slug }, PressPlan.Read(plan), file);
+                desk.Pressing.WritePress(on with { JobId = on.Slug }, PressPlan.Read(plan), file);
                 made.Add($"{on.Slug} {plan} {Convert.ToHexStringLower(SHA256.HashData(file.GetBuffer().AsSpan(0, (int)file.Length)))}");
             }
         if (Environment.GetEnvironmentVariable("LUMBECK_KEEP") == "1") File.WriteAllLines(Golden.Source("demo-files.txt"), made);

@@ -23,27 +23,27 @@ public sealed class FaceDeskTests : IDisposable
     }
 
     private static OnBench Edit(Desk desk, Func<Job, Edit> make) =>
-        desk.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "test-session", make));
+        desk.Jobs.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "test-session", make));
 
     [Fact]
     public async Task A_face_of_ones_own_sets_words_comes_along_in_a_pack_and_is_there_tomorrow()
     {
-        var row = _desk.Faces.TakeIn(Face(), "Mine.ttf");
+        var row = _desk.Drawer.Faces.TakeIn(Face(), "Mine.ttf");
         row.Name.ShouldBe("Zilla Slab SemiBold");
-        _desk.Faces.TakeIn(Face(), "Again.ttf").ShouldBe(row);
+        _desk.Drawer.Faces.TakeIn(Face(), "Again.ttf").ShouldBe(row);
         FaceId.TryParse(row.Id, out var face).ShouldBeTrue();
         // It never takes the place of one that ships.
         face.Family.ShouldStartWith("own-zilla-slab-");
         var on = Edit(_desk, j => Facts.Write(j, "item/blurb/face@0-4", row.Id));
         on.Composed.Sheets[0].Scene.Piece("blurb")!.Marks.OfType<GlyphMark>().Select(g => g.Face).ShouldContain(face);
         using var pack = new MemoryStream();
-        _desk.WritePack(on, pack);
+        _desk.Bench.WritePack(on, pack);
         var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
         pack.Position = 0;
-        var there = await other.Unpack(pack, "test-session");
-        other.Faces.All().ShouldHaveSingleItem().Hash.ShouldBe(row.Hash);
+        var there = await other.Bench.Unpack(pack, "test-session");
+        other.Drawer.Faces.All().ShouldHaveSingleItem().Hash.ShouldBe(row.Hash);
         there.Composed.Sheets[0].Scene.Piece("blurb")!.Marks.OfType<GlyphMark>().Select(g => g.Face).ShouldContain(face);
-        new Desk(Path.Combine(_folder, "two"), TimeProvider.System).Job("tidewatcher").Composed.Findings
+        new Desk(Path.Combine(_folder, "two"), TimeProvider.System).Jobs.Job("tidewatcher").Composed.Findings
             .ShouldNotContain(f => f.Severity == Severity.Stop);
         // A job that names a face which is not here is not taken in.
         Should.Throw<Refusal>(() => Edit(_desk, _ => new StyleText("title", Face: new("own-nowhere-123456", 400, false)))).Message
@@ -53,13 +53,14 @@ public sealed class FaceDeskTests : IDisposable
     [Fact]
     public void What_may_be_in_no_file_can_be_looked_at_and_not_pressed()
     {
-        var row = _desk.Faces.TakeIn(Face(2), "Borrowed.ttf");
+        var row = _desk.Drawer.Faces.TakeIn(Face(2), "Borrowed.ttf");
         var on = Edit(_desk, j => Facts.Write(j, "item/title/face", row.Id));
         on.Composed.Sheets[0].Scene.Piece("title")!.IsEmpty.ShouldBeFalse();
-        Should.Throw<Refusal>(() => _desk.Press("tidewatcher", new PressPlan(PressKind.X4))).Message.ShouldContain("Zilla Slab SemiBold");
-        Should.Throw<Refusal>(() => _desk.Press("tidewatcher", new(PressKind.X4) { Outlines = true })).Path.ShouldBe("face");
-        Should.Throw<Refusal>(() => _desk.PressBeside(on, new(PressKind.X4)));
-        _desk.Pressings("tidewatcher").ShouldBeEmpty();
+        Should.Throw<Refusal>(() => _desk.Pressing.Press("tidewatcher", new PressPlan(PressKind.X4))).Message
+            .ShouldContain("Zilla Slab SemiBold");
+        Should.Throw<Refusal>(() => _desk.Pressing.Press("tidewatcher", new(PressKind.X4) { Outlines = true })).Path.ShouldBe("face");
+        Should.Throw<Refusal>(() => _desk.Pressing.PressBeside(on, new(PressKind.X4)));
+        _desk.Pressing.Pressings("tidewatcher").ShouldBeEmpty();
     }
 
     public static TheoryData<string, string> Words => new()
@@ -78,7 +79,7 @@ public sealed class FaceDeskTests : IDisposable
     [MemberData(nameof(Words))]
     public void Words_that_no_cover_has_are_set_or_refused_in_words_and_nothing_is_lost(string what, string words)
     {
-        var before = _desk.Job("tidewatcher");
+        var before = _desk.Jobs.Job("tidewatcher");
         foreach (var fit in (Fitting[])[Fitting.AsSet, Fitting.Shrink, Fitting.Grow])
             try
             {
@@ -89,9 +90,10 @@ public sealed class FaceDeskTests : IDisposable
             catch (Refusal r)
             {
                 r.Message.ShouldContain("letters");
-                _desk.Job("tidewatcher").Revision.ShouldBe(before.Revision);
+                _desk.Jobs.Job("tidewatcher").Revision.ShouldBe(before.Revision);
             }
-        while (_desk.Job("tidewatcher").Revision != before.Revision) _desk.StepBack("tidewatcher", "test-session");
-        _desk.Job("tidewatcher").Job.Item("blurb").ShouldBeOfType<TextItem>().Words.ShouldBe(((TextItem)before.Job.Item("blurb")!).Words);
+        while (_desk.Jobs.Job("tidewatcher").Revision != before.Revision) _desk.Jobs.StepBack("tidewatcher", "test-session");
+        _desk.Jobs.Job("tidewatcher").Job.Item("blurb").ShouldBeOfType<TextItem>().Words
+            .ShouldBe(((TextItem)before.Job.Item("blurb")!).Words);
     }
 }

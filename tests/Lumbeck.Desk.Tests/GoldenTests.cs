@@ -28,7 +28,7 @@ public sealed class GoldenTests : IDisposable
     {
         var job = on.Job;
         var items = job.Wraps.Sum(w => w.Takes.Sum(t => t.Items.Count));
-        return $"{on.Slug} | {job.Ticket.Title} | {job.Ticket.Pages} pages | {items} items | {job.Swatches.Count} swatches | {desk.StepList(on).Count} steps";
+        return $"{on.Slug} | {job.Ticket.Title} | {job.Ticket.Pages} pages | {items} items | {job.Swatches.Count} swatches | {desk.Jobs.StepList(on).Count} steps";
     }
 
     [Theory]
@@ -37,21 +37,22 @@ public sealed class GoldenTests : IDisposable
     {
         var told = new List<string>();
         var desk = new Desk(Data(form), TimeProvider.System, told: told.Add);
-        desk.Jobs().Select(j => Known(desk, j)).ShouldBe(File.ReadAllLines(Golden.Path($"form-{form}/known.txt")));
-        desk.AllHouses().Single(h => !h.Ships).House
+        desk.Bench.All().Select(j => Known(desk, j)).ShouldBe(File.ReadAllLines(Golden.Path($"form-{form}/known.txt")));
+        desk.Houses.All().Single(h => !h.Ships).House
             .ShouldSatisfyAllConditions(h => h.Name.ShouldBe("Our own house"), h => h.Bleed.Inches.ShouldBe(4));
-        desk.Pressings("old-2").ShouldHaveSingleItem().File.ShouldSatisfyAllConditions(f => desk.Files.IsSound(f).ShouldBeTrue());
-        desk.StepList(desk.Job("old-2"), named: true).ShouldHaveSingleItem().Row.Name.ShouldBe("Before the fair");
+        desk.Pressing.Pressings("old-2").ShouldHaveSingleItem().File
+            .ShouldSatisfyAllConditions(f => desk.Pressing.Files.IsSound(f).ShouldBeTrue());
+        desk.Jobs.StepList(desk.Jobs.Job("old-2"), named: true).ShouldHaveSingleItem().Row.Name.ShouldBe("Before the fair");
         told.ShouldBeEmpty();
 
-        foreach (var job in desk.Jobs().Select(j => j.Slug))
+        foreach (var job in desk.Bench.All().Select(j => j.Slug))
         {
             // Back to the beginning, an edit in the midst of it, and the new steps are kept beside the old.
-            var (on, back) = (desk.Job(job), 0);
-            while (desk.Steps(on).Back) (on, back) = (desk.StepBack(job, "s"), back + 1);
+            var (on, back) = (desk.Jobs.Job(job), 0);
+            while (desk.Jobs.Steps(on).Back) (on, back) = (desk.Jobs.StepBack(job, "s"), back + 1);
             back.ShouldBeGreaterThan(20);
-            on = desk.Apply(job, new($"new-{job}", "s", _ => new SetFact(TicketFact.Subtitle, "Opened again")));
-            JobJson.Write(new Desk(desk.Folder, TimeProvider.System).Job(job).Job).AsSpan().SequenceEqual(JobJson.Write(on.Job))
+            on = desk.Jobs.Apply(job, new($"new-{job}", "s", _ => new SetFact(TicketFact.Subtitle, "Opened again")));
+            JobJson.Write(new Desk(desk.Folder, TimeProvider.System).Jobs.Job(job).Job).AsSpan().SequenceEqual(JobJson.Write(on.Job))
                 .ShouldBeTrue();
         }
     }
@@ -64,8 +65,8 @@ public sealed class GoldenTests : IDisposable
         foreach (var pack in Directory.GetFiles(Golden.Path($"form-{form}"), "old-*.zip"))
         {
             await using var file = File.OpenRead(pack);
-            var on = await desk.Unpack(file, "s");
-            JobJson.Write(on.Job).AsSpan().SequenceEqual(JobJson.Write(old.Job(on.Slug).Job)).ShouldBeTrue(on.Slug);
+            var on = await desk.Bench.Unpack(file, "s");
+            JobJson.Write(on.Job).AsSpan().SequenceEqual(JobJson.Write(old.Jobs.Job(on.Slug).Job)).ShouldBeTrue(on.Slug);
         }
         foreach (var house in HouseFile.Shipped.Values)
             HouseFile.Write(HouseFile.Read(File.ReadAllText(Golden.Path($"form-{form}/house-{house.Id}.json"))))
@@ -80,11 +81,11 @@ public sealed class GoldenTests : IDisposable
     public async Task A_member_that_is_not_known_is_refused_at_the_door_and_told_in_the_store()
     {
         var desk = new Desk(Path.Combine(_folder, "one"), TimeProvider.System);
-        var on = desk.Begin("Strange", Starters.Job(HouseFile.Shipped["tern"], "Strange"), "s", "strange");
+        var on = desk.Bench.Begin("Strange", Starters.Job(HouseFile.Shipped["tern"], "Strange"), "s", "strange");
         var json = Encoding.UTF8.GetString(JobJson.Write(on.Job)).Replace("\"swatches\":", "\"glitter\":3,\"swatches\":", StringComparison.Ordinal);
 
         using var pack = new MemoryStream();
-        desk.WritePack(on, pack);
+        desk.Bench.WritePack(on, pack);
         using (var zip = new ZipArchive(pack, ZipArchiveMode.Update, leaveOpen: true))
         {
             zip.GetEntry("job.json")!.Delete();
@@ -92,7 +93,7 @@ public sealed class GoldenTests : IDisposable
             s.Write(Encoding.UTF8.GetBytes(json));
         }
         pack.Position = 0;
-        (await Should.ThrowAsync<Refusal>(() => desk.Unpack(pack, "s"))).Message.ShouldContain("glitter");
+        (await Should.ThrowAsync<Refusal>(() => desk.Bench.Unpack(pack, "s"))).Message.ShouldContain("glitter");
         Should.Throw<Refusal>(() => HouseFile.Read("""{ "name": "H", "glitter_mm": 3 }""")).Message.ShouldContain("glitter_mm");
 
         var told = new List<string>();

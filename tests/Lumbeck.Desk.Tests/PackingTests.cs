@@ -15,11 +15,11 @@ public sealed class PackingTests : IDisposable
     private static byte[] Pack(Desk desk, string slug)
     {
         using var m = new MemoryStream();
-        desk.WritePack(desk.Job(slug), m);
+        desk.Bench.WritePack(desk.Jobs.Job(slug), m);
         return m.ToArray();
     }
 
-    private static Task<OnBench> Unpack(Desk desk, byte[] pack) => desk.Unpack(new MemoryStream(pack), "test-session");
+    private static Task<OnBench> Unpack(Desk desk, byte[] pack) => desk.Bench.Unpack(new MemoryStream(pack), "test-session");
 
     [Theory]
     [InlineData("tidewatcher")]
@@ -29,16 +29,16 @@ public sealed class PackingTests : IDisposable
     [InlineData("lighthouse")]
     public async Task A_job_packed_and_unpacked_elsewhere_is_the_same_to_the_byte(string slug)
     {
-        _desk.Apply(slug, new(Guid.NewGuid().ToString(), "pack", _ => new AddTake(0, "another", "another")));
+        _desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "pack", _ => new AddTake(0, "another", "another")));
         var pack = Pack(_desk, slug);
         var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
         var on = await Unpack(other, pack);
         on.Slug.ShouldBe(slug);
-        JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Job(slug).Job));
+        JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Jobs.Job(slug).Job));
         Pack(other, slug).ShouldBe(pack);
         // What was said of its pictures came along, and they are drawn.
         foreach (var picture in on.Job.Items.OfType<PictureItem>())
-            other.Pictures.Find(picture.Picture!.Hash)!.Maker.ShouldBe("Skerry & Vane");
+            other.Drawer.Pictures.Find(picture.Picture!.Hash)!.Maker.ShouldBe("Skerry & Vane");
         // Once more here: a second job beside the first.
         (await Unpack(_desk, pack)).Slug.ShouldBe(slug + "-2");
     }
@@ -46,10 +46,10 @@ public sealed class PackingTests : IDisposable
     [Fact]
     public async Task Tracings_patterns_growth_and_a_printer_s_own_profile_come_along()
     {
-        var profile = _desk.Profiles.TakeIn(File.ReadAllBytes(Press.Colour.Profiles.PathOf("FOGRA39L_coated")), "press.icc");
-        var house = _desk.EditHouse(_desk.CopyHouse("aldwater").House.Id, Guid.NewGuid().ToString(), "profile", profile.Says).House;
-        var picture = _desk.Job("calder").Job.Pictures.Single();
-        void edit(Edit e) => _desk.Apply("orrin", new(Guid.NewGuid().ToString(), "pack", _ => e));
+        var profile = _desk.Drawer.Profiles.TakeIn(File.ReadAllBytes(Press.Colour.Profiles.PathOf("FOGRA39L_coated")), "press.icc");
+        var house = _desk.Houses.Edit(_desk.Houses.Copy("aldwater").House.Id, Guid.NewGuid().ToString(), "profile", profile.Says).House;
+        var picture = _desk.Jobs.Job("calder").Job.Pictures.Single();
+        void edit(Edit e) => _desk.Jobs.Apply("orrin", new(Guid.NewGuid().ToString(), "pack", _ => e));
         edit(new SetHouse(house));
         edit(new LayTracing(new(picture, 40)));
         edit(new GrowPicture("valley", new(GrowWay.Synthesis, GrowTo.Sheet, 3)));
@@ -58,9 +58,9 @@ public sealed class PackingTests : IDisposable
         var pack = Pack(_desk, "orrin");
         var other = new Desk(Path.Combine(_folder, "four"), TimeProvider.System);
         var on = await Unpack(other, pack);
-        JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Job("orrin").Job));
+        JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Jobs.Job("orrin").Job));
         Pack(other, "orrin").ShouldBe(pack);
-        other.Profiles.All().Single().Says.ShouldBe(profile.Says);
+        other.Drawer.Profiles.All().Single().Says.ShouldBe(profile.Says);
         on.Job.Wraps[0].Tracing!.Picture.Name.ShouldBe("calder-sound-by-night.jpg");
         // A gradient out of all range is refused as anything else is.
         (await Should.ThrowAsync<Refusal>(() => Unpack(other, Pack(_desk, "orrin") is var p ? Changed(p, "\"tint\":4000", "\"tint\":40000") : p))).Message
@@ -119,7 +119,7 @@ public sealed class PackingTests : IDisposable
     [Fact]
     public async Task What_is_no_pack_or_holds_what_none_does_is_refused_and_nothing_is_begun()
     {
-        var picture = "pictures/" + _desk.Job("calder").Job.Items.OfType<PictureItem>().Single().Picture!.Hash;
+        var picture = "pictures/" + _desk.Jobs.Job("calder").Job.Items.OfType<PictureItem>().Single().Picture!.Hash;
         (byte[] Pack, string Says)[] bad =
         [
             ([], "damaged"), ("PK nonsense"u8.ToArray(), "damaged"), (Pack(_desk, "calder")[..2000], "damaged"),
@@ -132,7 +132,7 @@ public sealed class PackingTests : IDisposable
         ];
         var other = new Desk(Path.Combine(_folder, "three"), TimeProvider.System);
         foreach (var (pack, says) in bad) (await Should.ThrowAsync<Refusal>(() => Unpack(other, pack), says)).Message.ShouldContain(says);
-        other.Jobs().ShouldBeEmpty();
+        other.Bench.All().ShouldBeEmpty();
         Directory.GetFiles(_folder, "evil*", SearchOption.AllDirectories).ShouldBeEmpty();
     }
 }

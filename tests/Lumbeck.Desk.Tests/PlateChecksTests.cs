@@ -16,8 +16,8 @@ public sealed class PlateChecksTests : IDisposable
 
     private OnBench Do(string slug, params Edit[] edits)
     {
-        foreach (var edit in edits) _desk.Apply(slug, new(Guid.NewGuid().ToString("n"), "plates", _ => edit));
-        return _desk.Job(slug);
+        foreach (var edit in edits) _desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString("n"), "plates", _ => edit));
+        return _desk.Jobs.Job(slug);
     }
 
     private List<Finding> Exactly(OnBench on, string id) => [.. _desk.Checks.Exactly(on.Composed).Where(f => f.Id == id)];
@@ -29,28 +29,28 @@ public sealed class PlateChecksTests : IDisposable
     public void The_five_good_covers_have_neither_stop_nor_caution_at_press_resolution()
     {
         foreach (var slug in (string[])["tidewatcher", "orrin", "hive", "calder", "lighthouse"])
-            _desk.Checks.Exactly(_desk.Job(slug).Composed).Where(f => f.Severity != Severity.Note).Select(f => $"{slug} {f.Id} {f.Item} {f.Measured}")
+            _desk.Checks.Exactly(_desk.Jobs.Job(slug).Composed).Where(f => f.Severity != Severity.Note).Select(f => $"{slug} {f.Id} {f.Item} {f.Measured}")
                 .ShouldBeEmpty();
     }
 
     [Fact]
     public void In_the_job_in_trouble_every_trouble_is_found_each_mend_works_and_then_it_is_accepted()
     {
-        var on = _desk.Job("trouble");
+        var on = _desk.Jobs.Job("trouble");
         var stops = _desk.Checks.Exactly(on.Composed).Where(f => f.Severity == Severity.Stop).ToList();
         stops.Select(f => f.Id).Order().ShouldBe(["barcode.digits", "ground.coverage", "picture.resolution", "zone.fold"]);
         foreach (var stop in stops)
         {
-            var mended = _desk.Worked(0, Keeping.Right(_desk.Mend("trouble", stop.Key).Apply(on.Job), _desk.Shelf));
+            var mended = _desk.Jobs.Worked(0, Keeping.Right(_desk.Jobs.Mend("trouble", stop.Key).Apply(on.Job), _desk.Drawer.Shelf));
             mended.Drawn.ShouldNotContain(f => f.Id == stop.Id && f.Severity == Severity.Stop);
         }
-        on = Do("trouble", _desk.Mend("trouble", "all"));
+        on = Do("trouble", _desk.Jobs.Mend("trouble", "all"));
         _desk.Checks.Exactly(on.Composed).ShouldNotContain(f => f.Severity == Severity.Stop);
-        var row = _desk.Press("trouble", new(PressKind.X4));
+        var row = _desk.Pressing.Press("trouble", new(PressKind.X4));
         (row.Accepted, row.Verdict, row.Stops).ShouldBe((true, "accepted", 0));
         // One press, one step: back again all of it is there.
-        _desk.StepBack("trouble", "plates").Composed.Readiness.Stops.ShouldBe(4);
-        Should.Throw<Refusal>(() => _desk.Mend("trouble", "nothing/0/x/y")).Message.ShouldContain("in the meantime");
+        _desk.Jobs.StepBack("trouble", "plates").Composed.Readiness.Stops.ShouldBe(4);
+        Should.Throw<Refusal>(() => _desk.Jobs.Mend("trouble", "nothing/0/x/y")).Message.ShouldContain("in the meantime");
     }
 
     [Fact]
@@ -104,7 +104,7 @@ public sealed class PlateChecksTests : IDisposable
         on.Composed.IsPlated.ShouldBeFalse();
         var plated = await _desk.Checks.Beside(on.Composed);
         (plated.IsPlated, plated.Findings.Any(f => f.Id == "ink.total")).ShouldBe((true, true));
-        _desk.Job("hive").Composed.IsPlated.ShouldBeTrue();
+        _desk.Jobs.Job("hive").Composed.IsPlated.ShouldBeTrue();
         // Another edit: the old finding is shown until the new plates were looked at, a gone item's is not.
         on = Do("hive", new NameItem("plate", "Label"));
         (on.Composed.IsPlated, on.Composed.Findings.Any(f => f.Id == "ink.total")).ShouldBe((false, true));
@@ -114,43 +114,44 @@ public sealed class PlateChecksTests : IDisposable
     [Fact]
     public void What_is_said_of_a_picture_in_the_Drawer_is_heard_at_once()
     {
-        var on = _desk.Job("orrin");
+        var on = _desk.Jobs.Job("orrin");
         var hash = on.Job.Pictures.First().Hash;
-        _desk.Pictures.Say(hash, "", "", "");
-        _desk.Job("orrin").Composed.Findings.ShouldContain(f => f.Id == "picture.licence");
-        _desk.Pictures.Say(hash, "our own", "", "for any use");
-        _desk.Job("orrin").Composed.Findings.ShouldNotContain(f => f.Id == "picture.licence");
+        _desk.Drawer.Pictures.Say(hash, "", "", "");
+        _desk.Jobs.Job("orrin").Composed.Findings.ShouldContain(f => f.Id == "picture.licence");
+        _desk.Drawer.Pictures.Say(hash, "our own", "", "for any use");
+        _desk.Jobs.Job("orrin").Composed.Findings.ShouldNotContain(f => f.Id == "picture.licence");
     }
 
     [Fact]
     public void Another_house_says_first_what_changes_and_each_house_s_file_is_in_the_register()
     {
-        var on = _desk.Job("tidewatcher");
-        var there = _desk.ForHouse(on, HouseFile.Shipped["plover"]);
+        var on = _desk.Jobs.Job("tidewatcher");
+        var there = _desk.Pressing.ForHouse(on, HouseFile.Shipped["plover"]);
         var changes = OtherHouse.Changes(on.Composed, there);
         changes.Single(c => c.What == "Standard").There.ShouldBe("PDF/X-1a:2003");
         changes.Select(c => c.What).ShouldContain("Marks");
         OtherHouse.New(on.Composed, there).ShouldContain(f => f.Id == "ticket.trim");
-        _desk.StartWorks();
-        var ids = (string[])[_desk.PressBeside(on, new(PressKind.X4)), _desk.PressBeside(on, new(PressKind.X1a), "plover")];
-        SpinWait.SpinUntil(() => ids.All(id => _desk.Works.Find(id)!.State is "done" or "failed"), TimeSpan.FromMinutes(3)).ShouldBeTrue();
-        var rows = _desk.Pressings("tidewatcher");
+        _desk.Pressing.StartWorks();
+        var ids = (string[])[_desk.Pressing.PressBeside(on, new(PressKind.X4)), _desk.Pressing.PressBeside(on, new(PressKind.X1a), "plover")];
+        SpinWait.SpinUntil(() => ids.All(id => _desk.Pressing.Works.Find(id)!.State is "done" or "failed"), TimeSpan.FromMinutes(3))
+            .ShouldBeTrue();
+        var rows = _desk.Pressing.Pressings("tidewatcher");
         rows.Select(r => (r.House, r.Accepted)).Order().ShouldBe([("Plover Street Reprographics", true), ("Tern & Tallow", true)]);
         rows.ShouldAllBe(r => r.Revision == on.Revision);
         // The job itself is as it was.
-        _desk.Job("tidewatcher").Revision.ShouldBe(on.Revision);
-        _desk.Works.Dispose();
+        _desk.Jobs.Job("tidewatcher").Revision.ShouldBe(on.Revision);
+        _desk.Pressing.Works.Dispose();
     }
 
     [Fact]
     public void A_missing_picture_or_a_full_disk_leaves_no_half_file()
     {
-        var on = _desk.Job("lighthouse");
-        Should.Throw<IOException>(() => _desk.Files.Keep(s => { s.Write(new byte[5000]); throw new IOException("No space left on device"); }));
+        var on = _desk.Jobs.Job("lighthouse");
+        Should.Throw<IOException>(() => _desk.Pressing.Files.Keep(s => { s.Write(new byte[5000]); throw new IOException("No space left on device"); }));
         Directory.GetFiles(Path.Combine(_folder, "files"), "*", SearchOption.AllDirectories).ShouldBeEmpty();
-        File.Delete(_desk.Pictures.PathOf(on.Job.Pictures.Single().Hash));
-        Should.Throw<Refusal>(() => _desk.Press("lighthouse", new(PressKind.X4))).Message
+        File.Delete(_desk.Drawer.Pictures.PathOf(on.Job.Pictures.Single().Hash));
+        Should.Throw<Refusal>(() => _desk.Pressing.Press("lighthouse", new(PressKind.X4))).Message
             .ShouldContain("evening-off-the-last-light.jpg can’t be printed, for its file is missing");
-        _desk.Pressings("lighthouse").ShouldBeEmpty();
+        _desk.Pressing.Pressings("lighthouse").ShouldBeEmpty();
     }
 }

@@ -15,7 +15,7 @@ public sealed class RandomWalkTests : IDisposable
     public RandomWalkTests()
     {
         _desk = new(Path.Combine(_folder, "one"), TimeProvider.System, DemoBench.Load);
-        _pictures = [.. _desk.Jobs().SelectMany(j => j.Job.Pictures).DistinctBy(p => p.Hash)];
+        _pictures = [.. _desk.Bench.All().SelectMany(j => j.Job.Pictures).DistinctBy(p => p.Hash)];
     }
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
@@ -54,24 +54,25 @@ public sealed class RandomWalkTests : IDisposable
     [InlineData(5)]
     public void Back_and_then_forward_again_is_where_one_was(int seed)
     {
-        var slug = _desk.Begin("Back and forth", Begun(seed), "walk").Slug;
+        var slug = _desk.Bench.Begin("Back and forth", Begun(seed), "walk").Slug;
         var (r, states) = (new Chance(seed), new List<byte[]>());
-        new RandomEdits(_pictures).Walk(_desk.Job(slug).Job, new(seed), 40, (edit, _, _) =>
+        new RandomEdits(_pictures).Walk(_desk.Jobs.Job(slug).Job, new(seed), 40, (edit, _, _) =>
         {
             var gesture = r.One(3) ? $"g{r.From(0, 9)}" : null;
-            try { _desk.Apply(slug, new(Guid.NewGuid().ToString("n"), "walk", _ => edit, null, gesture)); }
+            try { _desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString("n"), "walk", _ => edit, null, gesture)); }
             catch (Refusal) { }
         });
-        var end = JobJson.Write(_desk.Job(slug).Job);
+        var end = JobJson.Write(_desk.Jobs.Job(slug).Job);
         var back = 0;
-        for (; _desk.Steps(_desk.Job(slug)).Back && back < 25; back++)
+        for (; _desk.Jobs.Steps(_desk.Jobs.Job(slug)).Back && back < 25; back++)
         {
-            states.Add(JobJson.Write(_desk.Job(slug).Job));
-            _desk.StepBack(slug, "walk");
+            states.Add(JobJson.Write(_desk.Jobs.Job(slug).Job));
+            _desk.Jobs.StepBack(slug, "walk");
         }
         for (; back > 0; back--)
-            JobJson.Write(_desk.StepForward(slug, "walk").Job).AsSpan().SequenceEqual(states[back - 1]).ShouldBeTrue($"seed {seed}, step {back}");
-        JobJson.Write(_desk.Job(slug).Job).AsSpan().SequenceEqual(end).ShouldBeTrue();
+            JobJson.Write(_desk.Jobs.StepForward(slug, "walk").Job).AsSpan().SequenceEqual(states[back - 1])
+                .ShouldBeTrue($"seed {seed}, step {back}");
+        JobJson.Write(_desk.Jobs.Job(slug).Job).AsSpan().SequenceEqual(end).ShouldBeTrue();
     }
 
     private static bool All => Environment.GetEnvironmentVariable("LUMBECK_TEST_ALL") == "1";
@@ -83,9 +84,9 @@ public sealed class RandomWalkTests : IDisposable
     public void Each_mend_removes_its_finding(int seed)
     {
         var job = new RandomJobs(_pictures).Small(seed);
-        foreach (var finding in _desk.Checks.Exactly(_desk.Worked(0, job)).Where(f => f.By is not null))
+        foreach (var finding in _desk.Checks.Exactly(_desk.Jobs.Worked(0, job)).Where(f => f.By is not null))
         {
-            var after = _desk.Checks.Exactly(_desk.Worked(0, finding.By!.Apply(job)));
+            var after = _desk.Checks.Exactly(_desk.Jobs.Worked(0, finding.By!.Apply(job)));
             after.ShouldNotContain(
                 f => f.Id == finding.Id && f.Item == finding.Item && f.Sheet == finding.Sheet && f.Measured == finding.Measured,
                 $"seed {seed}, {finding.Key}: {finding.By}");
@@ -124,7 +125,7 @@ public sealed class RandomWalkTests : IDisposable
             DrawingMark d => d.Marks.SelectMany(of),
             _ => [],
         };
-        return [.. _desk.Worked(0, job).Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).SelectMany(of)];
+        return [.. _desk.Jobs.Worked(0, job).Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).SelectMany(of)];
     }
 
     [Theory]
@@ -135,12 +136,12 @@ public sealed class RandomWalkTests : IDisposable
     public async Task A_job_of_any_edits_comes_back_from_its_pack_to_the_byte(int seed)
     {
         var job = new RandomEdits(_pictures).Walk(Begun(seed), new(seed), 80);
-        var slug = _desk.Begin("By chance", job, "walk").Slug;
-        byte[] pack(Desk desk) { using var m = new MemoryStream(); desk.WritePack(desk.Job(slug), m); return m.ToArray(); }
+        var slug = _desk.Bench.Begin("By chance", job, "walk").Slug;
+        byte[] pack(Desk desk) { using var m = new MemoryStream(); desk.Bench.WritePack(desk.Jobs.Job(slug), m); return m.ToArray(); }
         var first = pack(_desk);
         var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
-        var on = await other.Unpack(new MemoryStream(first), "walk");
-        JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Job(slug).Job));
+        var on = await other.Bench.Unpack(new MemoryStream(first), "walk");
+        JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Jobs.Job(slug).Job));
         pack(other).ShouldBe(first);
     }
 }

@@ -28,19 +28,19 @@ public sealed class SpoiltTests : IDisposable
     public void A_job_or_a_house_whose_state_is_spoilt_says_so_and_all_others_are_there()
     {
         var desk = new Desk(_folder, TimeProvider.System, DemoBench.Load);
-        desk.CopyHouse("tern");
-        desk.CopyHouse("plover");
+        desk.Houses.Copy("tern");
+        desk.Houses.Copy("plover");
         Sql("UPDATE revision SET state = x'0102', apart = 0 WHERE job = (SELECT id FROM job WHERE slug = 'hive')");
         Sql("UPDATE house_revision SET state = '{ \"bleed_mm\": \"wide\" }' WHERE house = 'tern-2'");
 
         desk = new(_folder, TimeProvider.System, DemoBench.Load);
-        var places = desk.Places();
+        var places = desk.Bench.Places();
         places.Count.ShouldBe(6);
         places.Single(p => p.On is null)
             .ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("hive"), p => p.Problem.ShouldContain("is damaged"));
-        desk.Jobs().Count.ShouldBe(5);
-        desk.AllHouses().Select(h => h.House.Id).ShouldBe(["aldwater", "plover", "tern", "plover-2"]);
-        desk.HousesSpoilt().ShouldHaveSingleItem()
+        desk.Bench.All().Count.ShouldBe(5);
+        desk.Houses.All().Select(h => h.House.Id).ShouldBe(["aldwater", "plover", "tern", "plover-2"]);
+        desk.Houses.Spoilt().ShouldHaveSingleItem()
             .ShouldSatisfyAllConditions(h => h.Id.ShouldBe("tern-2"), h => h.Problem.ShouldContain("bleed_mm"));
     }
 
@@ -48,26 +48,26 @@ public sealed class SpoiltTests : IDisposable
     public void A_face_whose_file_is_gone_keeps_no_other_job_away_and_brought_in_again_it_is_back()
     {
         var desk = new Desk(_folder, TimeProvider.System, DemoBench.Load);
-        var row = desk.Faces.TakeIn(Face(), "Mine.ttf");
-        desk.Apply("tidewatcher", new("set-it-in-mine", "s", j => Facts.Write(j, "item/title/face", row.Id)));
-        File.Delete(desk.Faces.PathOf(row.Hash));
+        var row = desk.Drawer.Faces.TakeIn(Face(), "Mine.ttf");
+        desk.Jobs.Apply("tidewatcher", new("set-it-in-mine", "s", j => Facts.Write(j, "item/title/face", row.Id)));
+        File.Delete(desk.Drawer.Faces.PathOf(row.Hash));
 
         desk = new(_folder, TimeProvider.System, DemoBench.Load);
-        desk.Places().Single(p => p.On is null)
+        desk.Bench.Places().Single(p => p.On is null)
             .ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("tidewatcher"), p => p.Problem.ShouldContain(row.Id));
-        desk.Faces.TakeIn(Face(), "Mine.ttf");
-        desk.Places().ShouldAllBe(p => p.On != null);
+        desk.Drawer.Faces.TakeIn(Face(), "Mine.ttf");
+        desk.Bench.Places().ShouldAllBe(p => p.On != null);
     }
 
     [Fact]
     public void What_one_program_brings_the_others_see_at_once()
     {
         var (one, two) = (new Desk(_folder, TimeProvider.System, DemoBench.Load), new Desk(_folder, TimeProvider.System, DemoBench.Load));
-        var row = two.Faces.TakeIn(Face(), "Mine.ttf");
-        two.Apply("tidewatcher", new("set-it-in-mine", "s", j => Facts.Write(j, "item/title/face", row.Id)));
-        one.Places().ShouldAllBe(p => p.On != null);
+        var row = two.Drawer.Faces.TakeIn(Face(), "Mine.ttf");
+        two.Jobs.Apply("tidewatcher", new("set-it-in-mine", "s", j => Facts.Write(j, "item/title/face", row.Id)));
+        one.Bench.Places().ShouldAllBe(p => p.On != null);
         FaceId.TryParse(row.Id, out var face).ShouldBeTrue();
-        one.Job("tidewatcher").Composed.Sheets[0].Scene.Piece("title")!.Marks.OfType<GlyphMark>().ShouldContain(g => g.Face == face);
+        one.Jobs.Job("tidewatcher").Composed.Sheets[0].Scene.Piece("title")!.Marks.OfType<GlyphMark>().ShouldContain(g => g.Face == face);
     }
 
     private static readonly DateTimeOffset Later = DateTimeOffset.UtcNow.AddHours(3);
@@ -95,8 +95,8 @@ public sealed class SpoiltTests : IDisposable
         var desk = new Desk(_folder, TimeProvider.System, DemoBench.Load, told: told.Add);
         told.ShouldHaveSingleItem().ShouldContain("work.db.damaged-1");
         File.ReadAllBytes(work + ".damaged-1").ShouldBe(junk);
-        desk.Jobs().Count.ShouldBe(6);
-        desk.Works.ShouldNotBeNull();
+        desk.Bench.All().Count.ShouldBe(6);
+        desk.Pressing.Works.ShouldNotBeNull();
     }
 
     [Fact]
@@ -174,8 +174,8 @@ public sealed class SpoiltTests : IDisposable
     public void Houses_put_away_do_not_count()
     {
         var desk = new Desk(_folder, TimeProvider.System);
-        for (var n = 0; n < 210; n++) desk.PutAway(desk.CopyHouse("tern").House.Id);
-        desk.CopyHouse("tern").House.Name.ShouldBe("Tern & Tallow, own rules");
-        desk.HousesPutAway().Count.ShouldBe(210);
+        for (var n = 0; n < 210; n++) desk.Houses.PutAway(desk.Houses.Copy("tern").House.Id);
+        desk.Houses.Copy("tern").House.Name.ShouldBe("Tern & Tallow, own rules");
+        desk.Houses.Away().Count.ShouldBe(210);
     }
 }

@@ -110,6 +110,16 @@ public sealed class StructureTests
     }
 
     [Fact]
+    public void Views_are_given_plain_values_and_ask_no_service()
+    {
+        var views = Directory.GetFiles(Path.Combine(Root, "src", "Lumbeck.Web"), "*.cshtml", SearchOption.AllDirectories);
+        views.Length.ShouldBeGreaterThan(30);
+        foreach (var view in views)
+            System.Text.RegularExpressions.Regex.IsMatch(File.ReadAllText(view), @"(?<![.\w])_?desk\.|(Model|v)\.Desk\b")
+                .ShouldBeFalse(Path.GetFileName(view));
+    }
+
+    [Fact]
     public void No_folder_of_Core_holds_more_than_can_be_seen_at_once()
     {
         foreach (var folder in Directory.GetDirectories(Path.Combine(Root, "src", "Lumbeck.Core"), "*", SearchOption.AllDirectories))

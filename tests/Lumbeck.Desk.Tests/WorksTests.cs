@@ -93,45 +93,46 @@ public sealed class WorksTests : IDisposable
     public void A_press_run_left_in_the_midst_leaves_no_file_and_one_that_is_not_is_in_the_register()
     {
         var desk = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load);
-        desk.StartWorks();
-        var on = desk.Job("calder");
+        desk.Pressing.StartWorks();
+        var on = desk.Jobs.Job("calder");
         // Left from within: the first that is told of it ends it.
-        Should.Throw<OperationCanceledException>(() => desk.Press(on, new PressPlan(PressKind.X4), _ => throw new OperationCanceledException()));
+        Should.Throw<OperationCanceledException>(() => desk.Pressing.Press(on, new PressPlan(PressKind.X4), _ => throw new OperationCanceledException()));
         Directory.GetFiles(Path.Combine(desk.Folder, "files")).ShouldBeEmpty();
-        desk.Pressings("calder").ShouldBeEmpty();
-        var id = desk.PressBeside(on, new(PressKind.X4));
-        Until(() => desk.Works.Find(id)!.State == "done");
-        desk.Pressings("calder").Single().Revision.ShouldBe(on.Revision);
-        Should.Throw<Refusal>(() => desk.PressBeside(desk.Job("hive"), new(PressKind.X4))).Message.ShouldContain("takes PDF/X-1a:2003");
-        desk.Works.Dispose();
+        desk.Pressing.Pressings("calder").ShouldBeEmpty();
+        var id = desk.Pressing.PressBeside(on, new(PressKind.X4));
+        Until(() => desk.Pressing.Works.Find(id)!.State == "done");
+        desk.Pressing.Pressings("calder").Single().Revision.ShouldBe(on.Revision);
+        Should.Throw<Refusal>(() => desk.Pressing.PressBeside(desk.Jobs.Job("hive"), new(PressKind.X4))).Message
+            .ShouldContain("takes PDF/X-1a:2003");
+        desk.Pressing.Works.Dispose();
     }
 
     [Fact]
     public void Grown_edges_are_made_beside_the_page_and_what_nobody_wants_any_more_is_left()
     {
         var desk = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load);
-        OnBench apply(Edit e) => desk.Apply("trouble", new(Guid.NewGuid().ToString(), "grow", _ => e));
-        desk.GrowBeside(apply(new GrowPicture("road", new(GrowWay.Synthesis))));
-        var first = desk.Works.Of("trouble", "").Single();
+        OnBench apply(Edit e) => desk.Jobs.Apply("trouble", new(Guid.NewGuid().ToString(), "grow", _ => e));
+        desk.Pressing.GrowBeside(apply(new GrowPicture("road", new(GrowWay.Synthesis))));
+        var first = desk.Pressing.Works.Of("trouble", "").Single();
         (first.Kind, first.State, first.Says).ShouldBe((WorkKinds.Grow, "waiting", "Growing salt-road.jpg"));
         // Another way is tried before the first is made.
         var on = apply(new GrowPicture("road", new(GrowWay.Stretch)));
-        desk.GrowBeside(on);
-        desk.Works.Find(first.Id)!.State.ShouldBe("left");
-        desk.StartWorks();
+        desk.Pressing.GrowBeside(on);
+        desk.Pressing.Works.Find(first.Id)!.State.ShouldBe("left");
+        desk.Pressing.StartWorks();
         var mark = on.Composed.Sheets[0].Scene.Piece("road")!.Marks.OfType<GrownMark>().Single();
-        Until(() => desk.Pictures.Grown.Has(mark));
-        desk.GrowBeside(on);
-        Until(() => desk.Works.Unfinished("trouble").Count == 0);
+        Until(() => desk.Drawer.Pictures.Grown.Has(mark));
+        desk.Pressing.GrowBeside(on);
+        Until(() => desk.Pressing.Works.Unfinished("trouble").Count == 0);
         // Grown to the bleed, the front is bare no more; back and spine still are.
         Coverage.Bare(on.Job.Take, on.Composed.Sheets[0].Sheet, on.Composed.Sheets[0].Sheet.Panel(Part.Front)!.Edge).ShouldBeEmpty();
-        desk.Works.Dispose();
+        desk.Pressing.Works.Dispose();
     }
 
     [Fact]
     public void The_job_in_trouble_has_each_of_its_troubles_found()
     {
-        var found = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load).Job("trouble").Composed.Findings.Where(f => f.Severity == Severity.Stop).Select(f => (f.Id, f.Item)).ToList();
+        var found = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load).Jobs.Job("trouble").Composed.Findings.Where(f => f.Severity == Severity.Stop).Select(f => (f.Id, f.Item)).ToList();
         foreach (var trouble in ((string, string?)[])[("ground.coverage", null), ("zone.fold", "line"), ("picture.resolution", "road"), ("barcode.digits", "barcode")])
             found.ShouldContain(trouble);
     }

@@ -46,17 +46,17 @@ public sealed class ColourTests(Pressed pressed) : IClassFixture<Pressed>
     public void A_colour_out_of_reach_is_told_before_it_disappoints_and_paper_has_a_colour_of_its_own()
     {
         var desk = pressed.Desk;
-        var job = desk.Mixed(desk.Job("tidewatcher").Job, "brass", "rgb 0 255 60").Apply(desk.Job("tidewatcher").Job);
-        var look = desk.Looks(job).Single(l => l.Swatch.Id == "brass");
+        var job = desk.Drawer.Mixed(desk.Jobs.Job("tidewatcher").Job, "brass", "rgb 0 255 60").Apply(desk.Jobs.Job("tidewatcher").Job);
+        var look = desk.Drawer.Looks(job).Single(l => l.Swatch.Id == "brass");
         look.AskedHex.ShouldBe("#00ff3c");
         look.Off.ShouldNotBeNull().ShouldBeGreaterThan(10);
         look.Uses.ShouldBeGreaterThan(1);
-        var colour = desk.ColourOf(job.Ticket.House);
+        var colour = desk.Drawer.ColourOf(job.Ticket.House);
         colour.Hex(Ink.White).ShouldBe("#ffffff");
         colour.OnPaper(Ink.White).ShouldNotBe("#ffffff");
         // Typed as a mix again, nothing is asked for any more.
-        desk.Mixed(job, "brass", "18 36 78 4").Apply(job).Swatches.Single(s => s.Id == "brass").Asked.ShouldBeEmpty();
-        Should.Throw<Refusal>(() => desk.Mixed(job, "brass", "#12")).Path.ShouldBe("swatch/brass/mix");
+        desk.Drawer.Mixed(job, "brass", "18 36 78 4").Apply(job).Swatches.Single(s => s.Id == "brass").Asked.ShouldBeEmpty();
+        Should.Throw<Refusal>(() => desk.Drawer.Mixed(job, "brass", "#12")).Path.ShouldBe("swatch/brass/mix");
     }
 
     [Fact]
@@ -65,14 +65,14 @@ public sealed class ColourTests(Pressed pressed) : IClassFixture<Pressed>
         using var half = Image.Black(60, 60).Bandjoin(Image.Black(60, 60) + 255, Image.Black(60, 60)).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb);
         using var other = (Image.Black(60, 60) + 120).Bandjoin(Image.Black(60, 60) + 80, Image.Black(60, 60) + 60).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb);
         using var both = half.Join(other, Enums.Direction.Horizontal);
-        var picture = await pressed.Desk.Pictures.TakeIn(new MemoryStream(both.PngsaveBuffer()), "two.png", default);
-        var gamut = pressed.Desk.Pictures.Gamut(picture.Hash, Coated);
+        var picture = await pressed.Desk.Drawer.Pictures.TakeIn(new MemoryStream(both.PngsaveBuffer()), "two.png", default);
+        var gamut = pressed.Desk.Drawer.Pictures.Gamut(picture.Hash, Coated);
         gamut.Share.ShouldBe(0.5, 0.03);
         gamut.Where.Length.ShouldBeGreaterThan(40);
-        var palette = pressed.Desk.Pictures.Palette(picture.Hash, Coated);
+        var palette = pressed.Desk.Drawer.Pictures.Palette(picture.Hash, Coated);
         palette.ShouldContain(c => Math.Abs(c.R - 120) < 14 && Math.Abs(c.G - 80) < 14);
         var colour = new PressColour(Coated);
-        foreach (var (_, ink, _) in pressed.Desk.Harmonies(pressed.Desk.Job("tidewatcher").Job, new("s", "S", Ink.Percent(60, 40, 40, 20))))
+        foreach (var (_, ink, _) in pressed.Desk.Drawer.Harmonies(pressed.Desk.Jobs.Job("tidewatcher").Job, new("s", "S", Ink.Percent(60, 40, 40, 20))))
             colour.Lab(ink).L.ShouldBe(colour.Lab(Ink.Percent(60, 40, 40, 20)).L, 4);
     }
 
@@ -81,13 +81,13 @@ public sealed class ColourTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var desk = pressed.Desk;
         var good = File.ReadAllBytes(Profiles.PathOf("FOGRA39L_coated"));
-        var row = desk.Profiles.TakeIn(good, "printer.icc");
+        var row = desk.Drawer.Profiles.TakeIn(good, "printer.icc");
         row.Says.Length.ShouldBeGreaterThan(3);
-        var house = desk.EditHouse(desk.CopyHouse("aldwater").House.Id, Guid.NewGuid().ToString(), "profile", row.Says).House;
+        var house = desk.Houses.Edit(desk.Houses.Copy("aldwater").House.Id, Guid.NewGuid().ToString(), "profile", row.Says).House;
         house.Profile.ShouldBe(ProfileDesk.NameOf(row.Hash));
-        desk.ColourOf(house).Hex(Ink.White).ShouldBe("#ffffff");
+        desk.Drawer.ColourOf(house).Hex(Ink.White).ShouldBe("#ffffff");
         // A job of such a house carries the profile into its file.
-        var file = pressed.Press(new SetHouse(house).Apply(desk.Job("orrin").Job), "own-profile.pdf");
+        var file = pressed.Press(new SetHouse(house).Apply(desk.Jobs.Job("orrin").Job), "own-profile.pdf");
         using (var s = File.OpenRead(file)) Intake.Opening.Reading.Of(s).ProfileEmbedded.ShouldBeTrue();
 
         byte[] changed(int at, string four)
@@ -104,8 +104,9 @@ public sealed class ColourTests(Pressed pressed) : IClassFixture<Pressed>
             ([], "no colour profile"), ("not a profile at all"u8.ToArray(), "no colour profile"), (good[..(good.Length / 2)], "not whole"), (File.ReadAllBytes(Profiles.PathOf("sRGB")), "class `mntr`"),
             (changed(16, "RGB "), "for RGB"), (changed(12, "scnr"), "class `scnr`"), (torn, "printer.icc"),
         ])
-            Should.Throw<Refusal>(() => desk.Profiles.TakeIn(bytes, "printer.icc")).Message.ShouldContain(says);
-        Should.Throw<Refusal>(() => desk.EditHouse(house.Id, Guid.NewGuid().ToString(), "profile", "nowhere")).Message.ShouldContain("no profile is called `nowhere`");
+            Should.Throw<Refusal>(() => desk.Drawer.Profiles.TakeIn(bytes, "printer.icc")).Message.ShouldContain(says);
+        Should.Throw<Refusal>(() => desk.Houses.Edit(house.Id, Guid.NewGuid().ToString(), "profile", "nowhere")).Message
+            .ShouldContain("no profile is called `nowhere`");
     }
 
     [Fact]
@@ -114,16 +115,17 @@ public sealed class ColourTests(Pressed pressed) : IClassFixture<Pressed>
         using var plain = (Image.Black(300, 300) + (double[])[0, 200, 40, 10]).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Cmyk);
         using var named = plain.Mutate(m => m.Set(GValue.BlobType, "icc-profile-data", File.ReadAllBytes(Profiles.PathOf("FOGRA39L_coated"))));
         // A JPEG of four inks holds them the other way round, and says so.
-        var jpeg = await pressed.Desk.Pictures.TakeIn(new MemoryStream(named.JpegsaveBuffer(q: 98, subsampleMode: Enums.ForeignSubsample.Off)), "inks.jpg", default);
+        var jpeg = await pressed.Desk.Drawer.Pictures.TakeIn(new MemoryStream(named.JpegsaveBuffer(q: 98, subsampleMode: Enums.ForeignSubsample.Off)), "inks.jpg", default);
         (jpeg.Space, jpeg.Profile.Length > 0).ShouldBe((PictureSpace.Cmyk, true));
-        var kept = PictureMaking.Pixels(pressed.Desk.Pictures.PathOf(jpeg.Hash), 300, Coated).Inks;
-        foreach (var (i, ink) in ((int, int)[])[(0, 0), (1, 200), (2, 40), (3, 10)]) ((double)kept[(150 * 300 * 4) + 600 + i]).ShouldBe(ink, 3);
-        var moved = PictureMaking.Pixels(pressed.Desk.Pictures.PathOf(jpeg.Hash), 300, Coated, convert: true).Inks;
+        var kept = PictureMaking.Pixels(pressed.Desk.Drawer.Pictures.PathOf(jpeg.Hash), 300, Coated).Inks;
+        foreach (var (i, ink) in ((int, int)[])[(0, 0), (1, 200), (2, 40), (3, 10)])
+            ((double)kept[(150 * 300 * 4) + 600 + i]).ShouldBe(ink, 3);
+        var moved = PictureMaking.Pixels(pressed.Desk.Drawer.Pictures.PathOf(jpeg.Hash), 300, Coated, convert: true).Inks;
         Math.Abs(moved[(150 * 300 * 4) + 601] - kept[(150 * 300 * 4) + 601]).ShouldBeGreaterThan(0);
 
         var job = Starters.Job(HouseFile.Shipped["tern"], "CMYK");
         job = new AddItem(new PictureItem { Id = "p", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromInches(1)), Height = new(Length.FromInches(1)), Picture = jpeg with { Profile = "Newsprint 26" } }).Apply(job);
-        pressed.Desk.Worked(0, job).Findings.Single(f => f.Id == "picture.colour").Severity.ShouldBe(Severity.Caution);
-        pressed.Desk.Worked(0, new ConvertPicture("p", true).Apply(job)).Findings.ShouldNotContain(f => f.Id == "picture.colour");
+        pressed.Desk.Jobs.Worked(0, job).Findings.Single(f => f.Id == "picture.colour").Severity.ShouldBe(Severity.Caution);
+        pressed.Desk.Jobs.Worked(0, new ConvertPicture("p", true).Apply(job)).Findings.ShouldNotContain(f => f.Id == "picture.colour");
     }
 }

@@ -11,7 +11,7 @@ public sealed class DemoTests(Pressed pressed) : IClassFixture<Pressed>
     [InlineData("lighthouse", 1)]
     public void A_demo_cover_has_nothing_against_it_and_prints_a_page_a_sheet(string slug, int pages)
     {
-        var on = pressed.Desk.Job(slug);
+        var on = pressed.Desk.Jobs.Job(slug);
         on.Composed.Findings.Where(f => f.Severity != Severity.Note).Select(f => $"{f.Id} {f.Item} {f.Measured}").ShouldBeEmpty();
         var file = pressed.Folder[slug + "-all.pdf"];
         Pressed.Write(pressed.Desk, on, file);

@@ -23,14 +23,15 @@ public sealed class FlatteningTests(Pressed pressed) : IClassFixture<Pressed>
 
     private string Made(Job job, PressKind kind)
     {
-        var on = pressed.Desk.Job("lighthouse");
-        on = on with { Composed = pressed.Desk.Worked(on.Revision, job) };
+        var on = pressed.Desk.Jobs.Job("lighthouse");
+        on = on with { Composed = pressed.Desk.Jobs.Worked(on.Revision, job) };
         var file = pressed.Folder[$"flat-{Guid.NewGuid():n}.pdf"];
-        using (var s = File.Create(file)) pressed.Desk.WritePress(on, new(kind) { Marks = false }, s);
+        using (var s = File.Create(file)) pressed.Desk.Pressing.WritePress(on, new(kind) { Marks = false }, s);
         return file;
     }
 
-    private static NetVips.Image Plate(string folder, string name) => NetVips.Image.NewFromFile(Directory.GetFiles(folder, $"*({name})*").Single());
+    private static NetVips.Image Plate(string folder, string name) =>
+        NetVips.Image.NewFromFile(Directory.GetFiles(folder, $"*({name})*").Single());
 
     [Theory]
     [InlineData("tidewatcher", 0.000002)]
@@ -38,11 +39,12 @@ public sealed class FlatteningTests(Pressed pressed) : IClassFixture<Pressed>
     [InlineData("lighthouse", 0.0003)]
     public void Plates_are_the_same_but_for_edges(string slug, double noise)
     {
-        var job = SeeThrough.Aggregate(pressed.Desk.Job(slug).Job, (j, e) => e.Apply(j));
+        var job = SeeThrough.Aggregate(pressed.Desk.Jobs.Job(slug).Job, (j, e) => e.Apply(j));
         var (x4, x1a) = (Made(job, PressKind.X4), Made(job, PressKind.X1a));
         using var a = new Folder();
         using var b = new Folder();
-        foreach (var (file, to) in ((string, Folder)[])[(x4, a), (x1a, b)]) Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r150", $"-sOutputFile={to["p%d.tif"]}", file);
+        foreach (var (file, to) in ((string, Folder)[])[(x4, a), (x1a, b)])
+            Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r150", $"-sOutputFile={to["p%d.tif"]}", file);
         foreach (var name in (string[])["Cyan", "Magenta", "Yellow", "Black"])
         {
             using var one = Plate(a.Path, name).CopyMemory();
@@ -53,14 +55,15 @@ public sealed class FlatteningTests(Pressed pressed) : IClassFixture<Pressed>
             using var apart = (one - two).Abs();
             using var inner = edges.Ifthenelse(0, apart);
             using var far = inner > 2;
-            (far.Avg() / 255).ShouldBeLessThanOrEqualTo(noise, $"{name}: {far.Avg() / 255:0.#####} of the plate is over 2 apart, at most {inner.Max()}");
+            (far.Avg() / 255)
+                .ShouldBeLessThanOrEqualTo(noise, $"{name}: {far.Avg() / 255:0.#####} of the plate is over 2 apart, at most {inner.Max()}");
         }
     }
 
     [Fact]
     public void No_transparency_is_left_and_words_over_it_stay_type()
     {
-        var job = SeeThrough.Aggregate(pressed.Desk.Job("lighthouse").Job, (j, e) => e.Apply(j));
+        var job = SeeThrough.Aggregate(pressed.Desk.Jobs.Job("lighthouse").Job, (j, e) => e.Apply(j));
         var file = Made(job, PressKind.X1a);
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
         var content = Tool.Run("qpdf", "--qdf", "--object-streams=disable", "--normalize-content=n", file, "-");
@@ -72,7 +75,7 @@ public sealed class FlatteningTests(Pressed pressed) : IClassFixture<Pressed>
     [Fact]
     public void Over_one_plain_ink_nothing_becomes_pixels()
     {
-        var job = Starters.Job(pressed.Desk.Job("lighthouse").Job.Ticket.House, "Plain");
+        var job = Starters.Job(pressed.Desk.Jobs.Job("lighthouse").Job.Ticket.House, "Plain");
         job = new Edit[]
         {
             new PaintGround(new InkPaint(P(40, 0, 0, 0))),

@@ -111,9 +111,9 @@ public sealed class InsideTests : IDisposable
     {
         var desk = new Desk.Desk(_folder["data"], TimeProvider.System, DemoBench.Load);
         await using (var upload = File.OpenRead(Pdf("book.pdf", Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 10))))
-            (await InsideDesk.ReadInside(desk, upload, "../..\\C:\\books\\Bo\u0001ok.pdf", default)).Name.ShouldBe("Book.pdf");
+            (await InsideDesk.ReadInside(desk.Drawer, upload, "../..\\C:\\books\\Bo\u0001ok.pdf", default)).Name.ShouldBe("Book.pdf");
         Directory.EnumerateFiles(Path.Combine(desk.Folder, "incoming")).ShouldBeEmpty();
-        var refused = await Should.ThrowAsync<Refusal>(() => InsideDesk.ReadInside(desk, new Endless(), "huge.pdf", default));
+        var refused = await Should.ThrowAsync<Refusal>(() => InsideDesk.ReadInside(desk.Drawer, new Endless(), "huge.pdf", default));
         refused.Message.ShouldStartWith("huge.pdf is over 500 MB");
         Directory.EnumerateFiles(Path.Combine(desk.Folder, "incoming")).ShouldBeEmpty();
     }

@@ -22,10 +22,10 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
 
     private (OnBench On, string File) Made(string slug, string house, PressPlan plan)
     {
-        var on = pressed.Desk.Job(slug);
-        on = on with { Composed = pressed.Desk.ForHouse(on, HouseFile.Shipped[house]) };
+        var on = pressed.Desk.Jobs.Job(slug);
+        on = on with { Composed = pressed.Desk.Pressing.ForHouse(on, HouseFile.Shipped[house]) };
         var file = pressed.Folder[$"{slug}-{house}-{plan.Write().Replace('=', '-')}{plan.Kind.Ending}"];
-        using (var s = File.Create(file)) pressed.Desk.WritePress(on, plan, s);
+        using (var s = File.Create(file)) pressed.Desk.Pressing.WritePress(on, plan, s);
         return (on, file);
     }
 
@@ -54,7 +54,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         Tool.Run("pdftoppm", "-r", "300", "-f", "1", "-l", "1", "-gray", "-singlefile", "-x", px(margin + code.Left - 20), "-y", px(margin + code.Top - 20), "-W", px(code.Right - code.Left + 40), "-H", px(code.Bottom - code.Top + 40), "-png", file, picture);
         Tool.Run("zbarimg", "-q", "--raw", picture + ".png").Trim().ShouldBe(on.Job.Ticket.Isbn!.Value.Digits);
         // And the house's reception takes it.
-        var verdict = Intake.IntakeDesk.Judge(file, pressed.Desk.Expects(on));
+        var verdict = Intake.IntakeDesk.Judge(file, pressed.Desk.Pressing.Expects(on));
         verdict.Findings.ShouldBeEmpty();
         verdict.NotExamined.ShouldBeEmpty();
         verdict.Kind.ShouldBe(kind.Title);
@@ -70,10 +70,10 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     [Fact]
     public void What_hangs_over_the_sheet_s_edge_ends_at_the_bleed_where_there_are_marks()
     {
-        var on = pressed.Desk.Job("hive");
+        var on = pressed.Desk.Jobs.Job("hive");
         var job = new AddItem(new RectItem { Id = "over", Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(-30), Length.FromMillimetres(-30)), Width = new(Length.FromMillimetres(60)), Height = new(Length.FromMillimetres(60)), Fill = new InkPaint(Ink.Black) }).Apply(on.Job);
         var file = pressed.Folder["over.pdf"];
-        using (var s = File.Create(file)) pressed.Desk.WritePress(on with { Composed = pressed.Desk.Worked(on.Revision, job) }, new(PressKind.X1a), s);
+        using (var s = File.Create(file)) pressed.Desk.Pressing.WritePress(on with { Composed = pressed.Desk.Jobs.Worked(on.Revision, job) }, new(PressKind.X1a), s);
         Tool.Run("pdftoppm", "-r", "72", "-gray", "-singlefile", "-png", file, pressed.Folder["over"]);
         using var page = NetVips.Image.NewFromFile(pressed.Folder["over.png"]);
         // In the corner of the margin, between the marks, there is paper; just within the bleed there is ink.
@@ -132,7 +132,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         var file = Made("tidewatcher", "tern", new(PressKind.X4) { Panel = Part.Spine }).File;
         using var s = File.OpenRead(file);
         var page = Intake.Opening.Reading.Of(s).Pages.Single();
-        var spine = pressed.Desk.Job("tidewatcher").Composed.Sheets[0].Sheet.Panel(Part.Spine)!.Face;
+        var spine = pressed.Desk.Jobs.Job("tidewatcher").Composed.Sheets[0].Sheet.Panel(Part.Spine)!.Face;
         Length.Abs(page.Trim!.Value.Width - spine.Width).ShouldBeLessThan(Length.FromMillimetres(0.01m));
         page.Words.ShouldContain("KALLWEIT");
         page.Words.ShouldNotContain("harbour");
@@ -147,7 +147,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         var picture = pressed.Folder["rgb"];
         Tool.Run("pdftoppm", "-r", "72", "-singlefile", "-png", file, picture);
         using var drawn = NetVips.Image.NewFromFile(picture + ".png");
-        var plates = pressed.Desk.PlatesOf(on.Job.Ticket.House).Paint(on.Composed.Sheets[0].Scene, new(20, 540, 60, 560), 72);
+        var plates = pressed.Desk.Drawer.PlatesOf(on.Job.Ticket.House).Paint(on.Composed.Sheets[0].Scene, new(20, 540, 60, 560), 72);
         using var seen = plates.ToScreen(Colour.PressCondition.Of(on.Job.Ticket.House));
         // The rock is one flat ink.
         for (var band = 0; band < 3; band++) drawn.Getpoint(40, 550)[band].ShouldBe(seen.Getpoint(20, 10)[band], 4);

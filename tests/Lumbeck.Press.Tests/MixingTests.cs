@@ -30,7 +30,7 @@ public sealed class MixingTests(Pressed pressed) : IClassFixture<Pressed>
     public void Opacity_and_blends_mix_an_item_as_one_and_the_file_stays_sound()
     {
         var desk = pressed.Desk;
-        var job = Lumbeck.Desk.Starters.Job(desk.Job("tidewatcher").Job.Ticket.House, "Mixing");
+        var job = Starters.Job(desk.Jobs.Job("tidewatcher").Job.Ticket.House, "Mixing");
         job = new Edit[]
         {
             new PaintGround(new InkPaint(Ink.Percent(40, 0, 0, 0))),
@@ -57,7 +57,7 @@ public sealed class MixingTests(Pressed pressed) : IClassFixture<Pressed>
     [Fact]
     public void A_frame_leaves_its_middle_open_on_the_plates()
     {
-        var job = Lumbeck.Desk.Starters.Job(pressed.Desk.Job("tidewatcher").Job.Ticket.House, "Frame");
+        var job = Starters.Job(pressed.Desk.Jobs.Job("tidewatcher").Job.Ticket.House, "Frame");
         job = new AddItem(new FrameItem { Id = "f", Hold = new(Part.Front, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Thickness = Length.FromInches(0.5m), Corner = Length.FromInches(0.3m), Fill = new InkPaint(Ink.Black) }).Apply(job);
         var sheet = job.Geometry().Sheet;
         var face = sheet.Panel(Part.Front)!.Face;

@@ -15,8 +15,8 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
     [Fact]
     public void The_browser_s_glyphs_lie_where_the_file_s_do()
     {
-        var scene = pressed.Desk.Job("tidewatcher").Composed.Sheets[0].Scene;
-        var picture = XDocument.Parse(new SvgPainter(pressed.Desk.Shelf, pressed.Desk.ColourOf(HouseFile.Shipped["tern"])).Picture(scene));
+        var scene = pressed.Desk.Jobs.Job("tidewatcher").Composed.Sheets[0].Scene;
+        var picture = XDocument.Parse(new SvgPainter(pressed.Desk.Drawer.Shelf, pressed.Desk.Drawer.ColourOf(HouseFile.Shipped["tern"])).Picture(scene));
         var outlines = picture.Descendants(Svg + "path").Where(p => p.Attribute("id") is not null).Select(p => p.Attribute("id")!.Value).ToHashSet();
         picture.Descendants(Svg + "text").ShouldBeEmpty();
 
@@ -26,7 +26,8 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
         {
             outlines.ShouldContain(use.Attribute("href")!.Value[1..]);
             var m = Affine.Move(Number(use, "x"), Number(use, "y"));
-            foreach (var parent in use.Ancestors().Where(a => a.Attribute("transform") is not null)) m = m.Then(Transform(parent.Attribute("transform")!.Value));
+            foreach (var parent in use.Ancestors().Where(a => a.Attribute("transform") is not null))
+                m = m.Then(Transform(parent.Attribute("transform")!.Value));
             onScreen.Add((m.E, scene.Height - m.F));
         }
         onScreen.Count.ShouldBeGreaterThan(300);
@@ -46,10 +47,10 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
     public void Screen_and_file_look_the_same_when_both_are_drawn_by_one_renderer_from_the_outlines()
     {
         // The file's text drawn by poppler against the scene's outlines drawn by the painter as filled paths: the inked pixels agree.
-        var on = pressed.Desk.Job("tidewatcher");
+        var on = pressed.Desk.Jobs.Job("tidewatcher");
         var outlined = on.Composed.Sheets[0].Scene with { Pieces = [.. on.Composed.Sheets[0].Scene.Pieces.Select(p => p with { Marks = [.. p.Marks.SelectMany(Outlined)] })] };
         var file = pressed.Folder["outlined.pdf"];
-        using (var s = File.Create(file)) PressFile.Write(s, [outlined], new(PressKind.X4), on.Job.Ticket.House, new("", "", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Shelf);
+        using (var s = File.Create(file)) PressFile.Write(s, [outlined], new(PressKind.X4), on.Job.Ticket.House, new("", "", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Drawer.Shelf);
         using var a = Drawn(file);
         using var b = Drawn(pressed.File);
         (a.Width, a.Height).ShouldBe((b.Width, b.Height));
@@ -73,17 +74,19 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
         Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", $"--permit-file-read={AppContext.BaseDirectory}", $"-sDefaultCMYKProfile={Profiles.PathOf("coated-fogra39-300")}", $"-sOutputICCProfile={Profiles.PathOf("sRGB")}", "-dRenderIntent=1", "-dBlackPtComp=0", "-sDEVICE=ppmraw", "-r72", $"-sOutputFile={folder["one.ppm"]}", folder["one.ps"]);
         var ppm = File.ReadAllBytes(folder["one.ppm"]);
         var rgb = ppm.AsSpan(ppm.Length - 3);
-        for (var i = 0; i < 3; i++) Math.Abs(Convert.ToInt32(hex.Substring(1 + (2 * i), 2), 16) - rgb[i]).ShouldBeLessThanOrEqualTo(2, $"{hex} against {Convert.ToHexString(rgb)}");
+        for (var i = 0; i < 3; i++)
+            Math.Abs(Convert.ToInt32(hex.Substring(1 + (2 * i), 2), 16) - rgb[i]).ShouldBeLessThanOrEqualTo(2, $"{hex} against {Convert.ToHexString(rgb)}");
     }
 
     [Fact]
     public void A_house_s_colours_come_through_its_own_profile_and_a_missing_one_is_named() =>
-        Should.Throw<Refusal>(() => pressed.Desk.ColourOf(HouseFile.Shipped["tern"] with { Profile = "../nowhere" })).Message.ShouldContain("no profile is called `../nowhere`");
+        Should.Throw<Refusal>(() => pressed.Desk.Drawer.ColourOf(HouseFile.Shipped["tern"] with { Profile = "../nowhere" })).Message
+            .ShouldContain("no profile is called `../nowhere`");
 
     [Fact]
     public void A_face_s_outlines_have_the_face_s_own_integers()
     {
-        var shelf = pressed.Desk.Shelf;
+        var shelf = pressed.Desk.Drawer.Shelf;
         var face = new FaceId("eb-garamond", 400, false);
         var glyph = shelf.Shape(face, "H", true).Glyphs.Single();
         var points = shelf.Glyph(face, glyph.Id).Points;
@@ -95,24 +98,29 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
     [Fact]
     public void Eight_families_and_more_are_on_the_shelf_each_with_its_licence()
     {
-        var families = pressed.Desk.Shelf.Faces.Select(f => f.Family).Distinct().ToList();
+        var families = pressed.Desk.Drawer.Shelf.Faces.Select(f => f.Family).Distinct().ToList();
         families.Count.ShouldBeGreaterThanOrEqualTo(8);
-        foreach (var family in families) new FileInfo(Path.Combine(AppContext.BaseDirectory, "faces", family, "LICENSE.txt")).Length.ShouldBeGreaterThan(1000);
-        foreach (var face in pressed.Desk.Shelf.Faces) pressed.Desk.Shelf.Shape(face, "Lumbeck", true).Glyphs.ShouldAllBe(g => g.Id != 0);
+        foreach (var family in families)
+            new FileInfo(Path.Combine(AppContext.BaseDirectory, "faces", family, "LICENSE.txt")).Length.ShouldBeGreaterThan(1000);
+        foreach (var face in pressed.Desk.Drawer.Shelf.Faces)
+            pressed.Desk.Drawer.Shelf.Shape(face, "Lumbeck", true).Glyphs.ShouldAllBe(g => g.Id != 0);
     }
 
     private IEnumerable<Mark> Outlined(Mark mark)
     {
         if (mark is not GlyphMark g) return [mark];
-        var scale = g.Size / pressed.Desk.Shelf.Metrics(g.Face).UnitsPerEm;
+        var scale = g.Size / pressed.Desk.Drawer.Shelf.Metrics(g.Face).UnitsPerEm;
         return g.Glyphs.Select(glyph =>
         {
-            var o = pressed.Desk.Shelf.Glyph(g.Face, glyph.Id);
+            var o = pressed.Desk.Drawer.Shelf.Glyph(g.Face, glyph.Id);
             return (Mark)new FillMark(new(o.Strokes, [.. o.Points.Select((p, i) => i % 2 == 0 ? g.X + glyph.X + (p * scale) : g.Y + glyph.Y - (p * scale))]), g.Ink, g.Overprint);
         });
     }
 
-    /// <summary>The page at 75 pixels per inch, each the mean of 4 × 4: what a renderer's glyph grid shifts by a fraction of a pixel does not show.</summary>
+    /// <summary>
+    /// The page at 75 pixels per inch, each the mean of 4 × 4: what a renderer's glyph grid shifts by a fraction of a
+    /// pixel does not show.
+    /// </summary>
     private static NetVips.Image Drawn(string pdf)
     {
         var name = Path.ChangeExtension(pdf, null) + "-look";
@@ -121,7 +129,8 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
         return full.Shrink(4, 4).CopyMemory();
     }
 
-    private static double Number(XElement e, string name) => e.Attribute(name) is { } a ? double.Parse(a.Value, CultureInfo.InvariantCulture) : 0;
+    private static double Number(XElement e, string name) =>
+        e.Attribute(name) is { } a ? double.Parse(a.Value, CultureInfo.InvariantCulture) : 0;
 
     private static Affine Transform(string text)
     {

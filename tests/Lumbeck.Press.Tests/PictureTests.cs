@@ -11,10 +11,10 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         (Image.Black(wide, high, bands: colour.Length) + colour).Cast(Enums.BandFormat.Uchar).Copy(interpretation: colour.Length switch { 1 => Enums.Interpretation.Bw, 4 => Enums.Interpretation.Cmyk, _ => Enums.Interpretation.Srgb });
 
     private Task<Picture> TakeIn(byte[] file, string name) =>
-        pressed.Desk.Pictures.TakeIn(new MemoryStream(file), name, TestContext.Current.CancellationToken);
+        pressed.Desk.Drawer.Pictures.TakeIn(new MemoryStream(file), name, TestContext.Current.CancellationToken);
 
     private static Job With(Desk.Desk desk, params PictureItem[] items) =>
-        items.Aggregate(Lumbeck.Desk.Starters.Job(desk.Job("tidewatcher").Job.Ticket.House, "Pictures"), (j, i) => new AddItem(i).Apply(j));
+        items.Aggregate(Starters.Job(desk.Jobs.Job("tidewatcher").Job.Ticket.House, "Pictures"), (j, i) => new AddItem(i).Apply(j));
 
     private static PictureItem At(string id, Anchor anchor, Picture picture) => new()
     {
@@ -42,8 +42,8 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
             var p = await TakeIn(file, name);
             (p.Wide, p.High, p.Opaque, p.Name).ShouldBe((wide, high, opaque, name));
             // Kept to the byte, under the hash of its bytes.
-            File.ReadAllBytes(pressed.Desk.Pictures.PathOf(p.Hash)).ShouldBe(file);
-            pressed.Desk.Pictures.Preview(p.Hash, 320, new("coated-fogra39-300")).Length.ShouldBeGreaterThan(20);
+            File.ReadAllBytes(pressed.Desk.Drawer.Pictures.PathOf(p.Hash)).ShouldBe(file);
+            pressed.Desk.Drawer.Pictures.Preview(p.Hash, 320, new("coated-fogra39-300")).Length.ShouldBeGreaterThan(20);
         }
     }
 
@@ -165,8 +165,8 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         var picture = await TakeIn(image.JpegsaveBuffer(), "blue.jpg");
         var desk = pressed.Desk;
         var job = With(desk, At("p", Anchor.Middle, picture));
-        var painter = new Svg.SvgPainter(desk.Shelf, desk.ColourOf(job.Ticket.House), new Here(), new PictureData(desk.Pictures, Colour.PressCondition.Of(job.Ticket.House)));
-        var scene = SceneBuilder.Build(job, job.Sheets()[0], desk.Shelf);
+        var painter = new Svg.SvgPainter(desk.Drawer.Shelf, desk.Drawer.ColourOf(job.Ticket.House), new Here(), new PictureData(desk.Drawer.Pictures, Colour.PressCondition.Of(job.Ticket.House)));
+        var scene = SceneBuilder.Build(job, job.Sheets()[0], desk.Drawer.Shelf);
         var piece = XElement.Parse(painter.Piece(scene.Piece("p")!));
         piece.Descendants("image").Single().Attribute("href")!.Value.ShouldBe("/here/" + picture.Hash);
         piece.Descendants("clipPath").Count().ShouldBe(1);
@@ -211,15 +211,15 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         using var said = image.Copy(xres: 300 / 25.4, yres: 300 / 25.4);
         var (plain, sized) = (await TakeIn(image.PngsaveBuffer(), "plain.png"), await TakeIn(said.PngsaveBuffer(), "sized.png"));
         (plain.PerInch, sized.PerInch).ShouldBe((null, 300m));
-        var job = Lumbeck.Desk.Starters.Job(HouseFile.Shipped["tern"], "Sized");
+        var job = Starters.Job(HouseFile.Shipped["tern"], "Sized");
         // 600 pixels at 300 an inch; and where nothing is said, as large as it stays sharp, which here is the same.
-        Lumbeck.Desk.Starters.Pictured(job, Part.Front, "a", sized).Width.Own.Inches.ShouldBe(2, 0.001m);
-        Lumbeck.Desk.Starters.Pictured(job, Part.Front, "b", plain).Width.Own.Inches.ShouldBe(2, 0.001m);
+        Starters.Pictured(job, Part.Front, "a", sized).Width.Own.Inches.ShouldBe(2, 0.001m);
+        Starters.Pictured(job, Part.Front, "b", plain).Width.Own.Inches.ShouldBe(2, 0.001m);
         // One that says so many that it would be smaller is smaller; one that says so few that it would not be sharp is not larger.
-        Lumbeck.Desk.Starters.Pictured(job, Part.Front, "c", sized with { PerInch = 600 }).Width.Own.Inches.ShouldBe(1, 0.001m);
-        Lumbeck.Desk.Starters.Pictured(job, Part.Front, "d", sized with { PerInch = 72 }).Width.Own.Inches.ShouldBe(2, 0.001m);
+        Starters.Pictured(job, Part.Front, "c", sized with { PerInch = 600 }).Width.Own.Inches.ShouldBe(1, 0.001m);
+        Starters.Pictured(job, Part.Front, "d", sized with { PerInch = 72 }).Width.Own.Inches.ShouldBe(2, 0.001m);
         // What has more pixels than the panel takes fills it, and no more.
-        var large = Lumbeck.Desk.Starters.Pictured(job, Part.Front, "e", sized with { Wide = 9000, High = 4500 });
+        var large = Starters.Pictured(job, Part.Front, "e", sized with { Wide = 9000, High = 4500 });
         large.Width.Own.ShouldBe(job.Geometry().Sheet.Panel(Part.Front)!.Safe.Width);
     }
 }

@@ -22,7 +22,7 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
 
     private static InkPaint Inks(decimal c, decimal m, decimal y, decimal k) => new(Ink.Percent(c, m, y, k));
 
-    private static Job Begun(string house = "tern") => Lumbeck.Desk.Starters.Job(HouseFile.Shipped[house], "Plates");
+    private static Job Begun(string house = "tern") => Starters.Job(HouseFile.Shipped[house], "Plates");
 
     /// <summary>Ghostscript's plates of a job's file, as four bytes of ink a pixel, and finishing plates by name.</summary>
     private (int Wide, int High, byte[] Inks, Dictionary<string, byte[]> Finishes) Theirs(Job job, string name)
@@ -42,8 +42,8 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
     private Plates.Plates Ours(Job job)
     {
         var house = job.Ticket.House;
-        var scene = SceneBuilder.Build(job, job.Sheets()[0], pressed.Desk.Shelf, pressed.Desk.DrawingsOf(house));
-        return new PlatePainter(pressed.Desk.Shelf, pressed.Desk.Pictures, PressCondition.Of(house)).Paint(scene, new(0, 0, scene.Width, scene.Height), PerInch);
+        var scene = SceneBuilder.Build(job, job.Sheets()[0], pressed.Desk.Drawer.Shelf, pressed.Desk.Drawer.DrawingsOf(house));
+        return new PlatePainter(pressed.Desk.Drawer.Shelf, pressed.Desk.Drawer.Pictures, PressCondition.Of(house)).Paint(scene, new(0, 0, scene.Width, scene.Height), PerInch);
     }
 
     /// <summary>Pixels whose neighbours are all alike on both sides: edges fall by a pixel's part here and there.</summary>
@@ -121,8 +121,9 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
     public async Task Pictures_cropped_turned_tiled_and_grown_lie_where_the_press_puts_them()
     {
         using var image = Image.Identity(bands: 3).Resize(2, vscale: 300).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb);
-        var picture = await pressed.Desk.Pictures.TakeIn(new MemoryStream(image.PngsaveBuffer()), "ramp.png", default);
-        PictureItem at(string id, Part panel, HoldBox box, Anchor anchor, double wide, double high) => new() { Id = id, Hold = new(panel, box, anchor, default, default), Width = new(Length.FromInches((decimal)wide)), Height = new(Length.FromInches((decimal)high)), Picture = picture };
+        var picture = await pressed.Desk.Drawer.Pictures.TakeIn(new MemoryStream(image.PngsaveBuffer()), "ramp.png", default);
+        PictureItem at(string id, Part panel, HoldBox box, Anchor anchor, double wide, double high) =>
+            new() { Id = id, Hold = new(panel, box, anchor, default, default), Width = new(Length.FromInches((decimal)wide)), Height = new(Length.FromInches((decimal)high)), Picture = picture };
         Edit[] edits =
         [
             new AddItem(at("grown", Part.Front, HoldBox.Face, Anchor.Middle, 4, 6)), new GrowPicture("grown", new(GrowWay.Mirror)),
@@ -145,7 +146,8 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
         finishes.Keys.Order().ShouldBe(["foil", "varnish"]);
         ours.Finishes.Keys.ShouldBe(["foil", "varnish"]);
         var face = job.Geometry().Sheet.Panel(Part.Front)!.Face;
-        int pixel(double x, double y, int w) => ((int)(((double)face.Y.Inches + y) * PerInch) * w) + (int)(((double)face.X.Inches + x) * PerInch);
+        int pixel(double x, double y, int w) =>
+            ((int)(((double)face.Y.Inches + y) * PerInch) * w) + (int)(((double)face.X.Inches + x) * PerInch);
         foreach (var (x, y, foil, varnish) in ((double, double, int, int)[])[(1.2, 1.2, 255, 0), (2.3, 2.3, 255, 128), (3.2, 3.2, 0, 128), (4.2, 4.2, 0, 0)])
         {
             ((int)ours.Finishes["foil"][pixel(x, y, ours.Wide)]).ShouldBeInRange(foil - 1, foil + 1);
@@ -156,6 +158,6 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
         }
         // A house that has none of them stops such a file.
         var elsewhere = new SetHouse(HouseFile.Shipped["tern"]).Apply(job);
-        pressed.Desk.Worked(0, elsewhere).Findings.Count(f => f.Id == "ink.finish").ShouldBe(2);
+        pressed.Desk.Jobs.Worked(0, elsewhere).Findings.Count(f => f.Id == "ink.finish").ShouldBe(2);
     }
 }

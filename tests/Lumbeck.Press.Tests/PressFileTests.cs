@@ -59,7 +59,7 @@ public sealed partial class PressFileTests(Pressed pressed) : IClassFixture<Pres
     public void Every_face_is_embedded_as_a_subset_with_unicode()
     {
         var faces = Tool.Run("pdffonts", pressed.File).Split('\n', StringSplitOptions.RemoveEmptyEntries)[2..];
-        faces.Length.ShouldBe(pressed.Desk.Job("tidewatcher").Composed.Sheets[0].Scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct().Count());
+        faces.Length.ShouldBe(pressed.Desk.Jobs.Job("tidewatcher").Composed.Sheets[0].Scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct().Count());
         faces.ShouldAllBe(f => Regex.IsMatch(f, @"^[A-Z]{6}\+\S+\s+CID TrueType\s+Identity-H\s+yes yes yes"));
     }
 
@@ -87,7 +87,7 @@ public sealed partial class PressFileTests(Pressed pressed) : IClassFixture<Pres
     [Fact]
     public void Black_text_leaves_the_other_plates_as_they_are()
     {
-        var on = pressed.Desk.Job("tidewatcher");
+        var on = pressed.Desk.Jobs.Job("tidewatcher");
         var black = new TextItem { Id = "black", Words = "BLACK ON GREEN", Hold = new(Part.Front, HoldBox.Safe, Anchor.Middle, default, default), Width = Span.Full, Height = new(Length.FromInches(0.6m)), Style = new() { Size = Length.FromPoints(24), Face = new("cinzel", 600, false) } };
         var with = Plates(pressed.Press(new AddItem(black).Apply(on.Job), "with.pdf"));
         var without = Plates(pressed.File);
@@ -119,11 +119,11 @@ public sealed partial class PressFileTests(Pressed pressed) : IClassFixture<Pres
     public void Two_exports_are_the_same_bytes_and_another_revision_s_are_not()
     {
         var again = pressed.Folder["again.pdf"];
-        Pressed.Write(new(pressed.Folder.Path, TimeProvider.System, DemoBench.Load), pressed.Desk.Job("tidewatcher"), again);
+        Pressed.Write(new(pressed.Folder.Path, TimeProvider.System, DemoBench.Load), pressed.Desk.Jobs.Job("tidewatcher"), again);
         File.ReadAllBytes(again).AsSpan().SequenceEqual(File.ReadAllBytes(pressed.File)).ShouldBeTrue();
 
-        var on = pressed.Desk.Job("tidewatcher");
-        var later = pressed.Desk.Begin("Later", new SetWords("line", "a tale").Apply(on.Job), "test-session");
+        var on = pressed.Desk.Jobs.Job("tidewatcher");
+        var later = pressed.Desk.Bench.Begin("Later", new SetWords("line", "a tale").Apply(on.Job), "test-session");
         Pressed.Write(pressed.Desk, later, again);
         File.ReadAllBytes(again).AsSpan().SequenceEqual(File.ReadAllBytes(pressed.File)).ShouldBeFalse();
     }
@@ -132,7 +132,7 @@ public sealed partial class PressFileTests(Pressed pressed) : IClassFixture<Pres
     public void Words_that_share_a_glyph_with_others_are_still_given_back()
     {
         // A hyphen and a non-breaking hyphen, a space and a non-breaking space: one glyph, two characters.
-        var on = pressed.Desk.Job("tidewatcher");
+        var on = pressed.Desk.Jobs.Job("tidewatcher");
         var text = new TextItem { Id = "pairs", Words = "salt-water salt\u2011water tide\u00a0house", Hold = new(Part.Front, HoldBox.Safe, Anchor.Middle, default, default), Width = Span.Full, Height = new(Length.FromInches(0.6m)), Style = new() { Face = new("work-sans", 400, false) } };
         var words = Tool.Run("pdftotext", "-raw", pressed.Press(new AddItem(text).Apply(on.Job), "pairs.pdf"), "-");
         // (pdftotext itself prints a non-breaking space as a space.)

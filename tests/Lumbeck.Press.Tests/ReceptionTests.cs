@@ -14,8 +14,8 @@ public sealed class GoodFiles : IDisposable
     public GoodFiles()
     {
         Desk = new(Folder["data"], TimeProvider.System, DemoBench.Load);
-        Hive = Desk.Job("hive");
-        Light = Desk.Job("lighthouse");
+        Hive = Desk.Jobs.Job("hive");
+        Light = Desk.Jobs.Job("lighthouse");
         X1a = Made(Hive, PressKind.X1a, "x1a.pdf");
         X4 = Made(Light, PressKind.X4, "x4.pdf");
     }
@@ -29,7 +29,7 @@ public sealed class GoodFiles : IDisposable
 
     private string Made(OnBench on, PressKind kind, string name)
     {
-        using (var s = File.Create(Folder[name])) Desk.WritePress(on, new(kind), s);
+        using (var s = File.Create(Folder[name])) Desk.Pressing.WritePress(on, new(kind), s);
         return Folder[name];
     }
 
@@ -96,7 +96,7 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
 
     public static TheoryData<string> Names() => [.. Spoiled.Keys];
 
-    private Verdict Judged(bool x1a, string file) => IntakeDesk.Judge(file, good.Desk.Expects(x1a ? good.Hive : good.Light));
+    private Verdict Judged(bool x1a, string file) => IntakeDesk.Judge(file, good.Desk.Pressing.Expects(x1a ? good.Hive : good.Light));
 
     [Fact]
     public void The_good_files_are_accepted_and_so_are_they_unfolded()

@@ -20,7 +20,7 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
     {
         var file = random.Folder[$"symbols-{Guid.NewGuid():n}.pdf"];
         using var s = File.Create(file);
-        PressFile.Write(s, pages, new(kind) { Marks = false }, Tern, new("Pages", "", "", DateTimeOffset.UnixEpoch, "pages", 1), random.Desk.Shelf, random.Desk.Pictures);
+        PressFile.Write(s, pages, new(kind) { Marks = false }, Tern, new("Pages", "", "", DateTimeOffset.UnixEpoch, "pages", 1), random.Desk.Drawer.Shelf, random.Desk.Drawer.Pictures);
         return file;
     }
 

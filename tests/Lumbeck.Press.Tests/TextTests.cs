@@ -15,7 +15,7 @@ public sealed partial class TextTests
     internal static (Job Job, Scene Scene) Front(TextItem text, string language = "en", Part panel = Part.Front, FaceShelf? shelf = null)
     {
         var house = HouseFile.Shipped["tern"];
-        var job = Desk.Starters.Job(house, "Type");
+        var job = Starters.Job(house, "Type");
         job = job with { Ticket = job.Ticket with { Language = language, Pages = 300, Reading = Language.Of(language).Reading } };
         job = new AddItem(text with { Id = "t", Hold = new(panel, HoldBox.Safe, Anchor.Top, default, default) }).Apply(job);
         var on = job.Sheets()[0];
@@ -42,7 +42,8 @@ public sealed partial class TextTests
     private static partial Regex Gaps();
 
     /// <summary>Words as they compare: composed, spaces collapsed, without what only guides their setting.</summary>
-    private static string Plain(string words) => Gaps().Replace(string.Concat(words.Normalize(NormalizationForm.FormC).Where(c => c is not ('\u00AD' or '\u200E' or '\u200F' or '\u202A' or '\u202B' or '\u202C' or '\f'))), " ").Trim();
+    private static string Plain(string words) =>
+        Gaps().Replace(string.Concat(words.Normalize(NormalizationForm.FormC).Where(c => c is not ('\u00AD' or '\u200E' or '\u200F' or '\u202A' or '\u202B' or '\u202C' or '\f'))), " ").Trim();
 
     [Theory]
     [InlineData("en", "eb-garamond", "Office fjords: “difficult” waters—after 1984, ﬁnally.")]
@@ -71,7 +72,8 @@ public sealed partial class TextTests
         const string words = "שָׁלוֹם עֲלֵיכֶם";
         Press(folder, Front(Item(words, "frank-ruhl-libre"), "he").Scene);
         var read = Plain(Tool.Run("pdftotext", folder["t.pdf"], "-"));
-        static string bare(string s) => Gaps().Replace(string.Concat(s.Where(c => char.GetUnicodeCategory(c) != UnicodeCategory.NonSpacingMark)), " ").Trim();
+        static string bare(string s) =>
+            Gaps().Replace(string.Concat(s.Where(c => char.GetUnicodeCategory(c) != UnicodeCategory.NonSpacingMark)), " ").Trim();
         bare(read).ShouldBe(bare(words));
         read.Where(c => c != ' ').Order().ShouldBe(Plain(words).Where(c => c != ' ').Order());
     }
@@ -89,7 +91,8 @@ public sealed partial class TextTests
         {
             var w = new Dictionary<int, double>();
             var descendant = Regex.Match(objects[number], @"/DescendantFonts \[\s*(\d+) 0 R").Groups[1].Value;
-            foreach (Match m in Regex.Matches(Regex.Match(objects[descendant], @"/W \[(.*?)\n  \]", RegexOptions.Singleline).Groups[1].Value, @"(\d+)\s*\[\s*([\d.]+)\s*\]")) w[int.Parse(m.Groups[1].Value, CultureInfo.InvariantCulture)] = double.Parse(m.Groups[2].Value, CultureInfo.InvariantCulture);
+            foreach (Match m in Regex.Matches(Regex.Match(objects[descendant], @"/W \[(.*?)\n  \]", RegexOptions.Singleline).Groups[1].Value, @"(\d+)\s*\[\s*([\d.]+)\s*\]"))
+                w[int.Parse(m.Groups[1].Value, CultureInfo.InvariantCulture)] = double.Parse(m.Groups[2].Value, CultureInfo.InvariantCulture);
             widths[name] = w;
         }
         var at = new List<(string, double, double)>();
@@ -172,9 +175,11 @@ public sealed partial class TextTests
         buffer.GuessSegmentProperties();
         font.Shape(buffer);
         var ours = Shelf.Shape(face, words, 0, words.Length, new(rightToLeft, script == "Jpan" ? "Hira" : script, language, "")).Glyphs;
-        ours.Select(g => ((uint)g.Id, g.Advance)).ShouldBe(buffer.GlyphInfos.Zip(buffer.GlyphPositions).Select(g => (g.First.Codepoint, g.Second.XAdvance)));
+        ours.Select(g => ((uint)g.Id, g.Advance))
+            .ShouldBe(buffer.GlyphInfos.Zip(buffer.GlyphPositions).Select(g => (g.First.Codepoint, g.Second.XAdvance)));
         if (how == "ligature") ours.Length.ShouldBe(1);
-        if (how == "joined") ours.Select(g => g.Id).ShouldNotContain(Shelf.Shape(face, words[..1], 0, 1, new(true, script, language, "")).Glyphs[0].Id);
+        if (how == "joined")
+            ours.Select(g => g.Id).ShouldNotContain(Shelf.Shape(face, words[..1], 0, 1, new(true, script, language, "")).Glyphs[0].Id);
     }
 
     [Fact]
@@ -214,7 +219,8 @@ public sealed partial class TextTests
                     var mine = ours.Inks[(((y * ours.Wide) + x) * 4) + ink];
                     var flat = true;
                     for (var dy = -2; dy <= 2 && flat; dy++)
-                        for (var dx = -2; dx <= 2 && flat; dx++) flat = Math.Abs(ours.Inks[((((y + dy) * ours.Wide) + x + dx) * 4) + ink] - mine) <= 9;
+                        for (var dx = -2; dx <= 2 && flat; dx++)
+                            flat = Math.Abs(ours.Inks[((((y + dy) * ours.Wide) + x + dx) * 4) + ink] - mine) <= 9;
                     if (!flat) continue;
                     n++;
                     off = Math.Max(off, Math.Abs(255 - plate[(y * theirs.Width) + x] - mine));
@@ -224,10 +230,15 @@ public sealed partial class TextTests
         }
     }
 
-    /// <summary>How much of one picture's ink lies elsewhere in the other, as a share of it; renderers fit type to their pixels and shapes not, so edges differ a little.</summary>
-    internal static double Apart(byte[] one, byte[] other) => one.Zip(other, (a, b) => Math.Abs(a - b)).Sum() / (double)one.Sum(a => 255 - a);
+    /// <summary>
+    /// How much of one picture's ink lies elsewhere in the other, as a share of it; renderers fit type to their pixels
+    /// and shapes not, so edges differ a little.
+    /// </summary>
+    internal static double Apart(byte[] one, byte[] other) =>
+        one.Zip(other, (a, b) => Math.Abs(a - b)).Sum() / (double)one.Sum(a => 255 - a);
 
-    private static double Number(System.Xml.Linq.XElement e, string name) => e.Attribute(name) is { } a ? double.Parse(a.Value, CultureInfo.InvariantCulture) : 0;
+    private static double Number(System.Xml.Linq.XElement e, string name) =>
+        e.Attribute(name) is { } a ? double.Parse(a.Value, CultureInfo.InvariantCulture) : 0;
 
     private static Affine Transform(System.Xml.Linq.XElement e)
     {

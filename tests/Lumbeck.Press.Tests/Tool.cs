@@ -53,24 +53,24 @@ public sealed class Pressed : IDisposable
     {
         Desk = new(Folder.Path, TimeProvider.System, DemoBench.Load);
         File = Folder["tidewatcher.pdf"];
-        Write(Desk, Desk.Job("tidewatcher"), File);
+        Write(Desk, Desk.Jobs.Job("tidewatcher"), File);
     }
 
     public Folder Folder { get; } = new();
     public Desk.Desk Desk { get; }
     public string File { get; }
 
-    public static void Write(Desk.Desk desk, Desk.OnBench on, string file)
+    public static void Write(Desk.Desk desk, OnBench on, string file)
     {
         using var s = System.IO.File.Create(file);
-        Pressing.WritePress(desk, on, new(PressKind.X4) { Marks = false }, s);
+        desk.Pressing.WritePress(on, new(PressKind.X4) { Marks = false }, s);
     }
 
     /// <summary>A press file of a job that is on no bench.</summary>
     public string Press(Job job, string name)
     {
         var file = Folder[name];
-        Write(Desk, Desk.Job("tidewatcher") with { Composed = Lumbeck.Desk.Composed.Of(Desk.Job("tidewatcher").Revision, job, Desk.Shelf) }, file);
+        Write(Desk, Desk.Jobs.Job("tidewatcher") with { Composed = Composed.Of(Desk.Jobs.Job("tidewatcher").Revision, job, Desk.Drawer.Shelf) }, file);
         return file;
     }
 

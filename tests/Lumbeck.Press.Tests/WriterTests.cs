@@ -38,9 +38,9 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
     [Fact]
     public void Several_sheets_are_several_pages_and_share_their_faces()
     {
-        var scene = pressed.Desk.Job("tidewatcher").Composed.Sheets[0].Scene;
+        var scene = pressed.Desk.Jobs.Job("tidewatcher").Composed.Sheets[0].Scene;
         var file = pressed.Folder["two.pdf"];
-        using (var s = File.Create(file)) PressFile.Write(s, [scene, scene], new(PressKind.X4), HouseFile.Shipped["tern"], new("Two (sheets) \\", "Ünal & Sons", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Shelf);
+        using (var s = File.Create(file)) PressFile.Write(s, [scene, scene], new(PressKind.X4), HouseFile.Shipped["tern"], new("Two (sheets) \\", "Ünal & Sons", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Drawer.Shelf);
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
         var info = Tool.Run("pdfinfo", file);
         info.ShouldContain("Pages:           2");
@@ -67,10 +67,10 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
     [InlineData("\u202E\u202D\u2066nested\u2069")]
     public void Awkward_words_make_a_sound_picture_and_a_sound_file(string words)
     {
-        var on = pressed.Desk.Job("tidewatcher");
+        var on = pressed.Desk.Jobs.Job("tidewatcher");
         var job = new SetWords("line", words).Apply(new SetFact(TicketFact.Title, words).Apply(on.Job));
-        var composed = Lumbeck.Desk.Composed.Of(on.Revision, job, pressed.Desk.Shelf);
-        XDocument.Parse(new SvgPainter(pressed.Desk.Shelf, pressed.Desk.ColourOf(HouseFile.Shipped["tern"])).Picture(composed.Sheets[0].Scene)).Root
+        var composed = Composed.Of(on.Revision, job, pressed.Desk.Drawer.Shelf);
+        XDocument.Parse(new SvgPainter(pressed.Desk.Drawer.Shelf, pressed.Desk.Drawer.ColourOf(HouseFile.Shipped["tern"])).Picture(composed.Sheets[0].Scene)).Root
             .ShouldNotBeNull();
         XDocument.Parse($"<svg xmlns=\"http://www.w3.org/2000/svg\">{ZoneSvg.Patterns("z")}{ZoneSvg.Zones(composed.Sheets[0].Scene.Surface, "z", _ => true)}</svg>").Root
             .ShouldNotBeNull();

@@ -32,7 +32,7 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.Until(() => browser.Driver.Url.Contains("item=line", StringComparison.Ordinal));
         browser.Find("#row-line [aria-expanded=true]");
         var view = ((string)browser.Script("return document.getElementById('sheet').getAttribute('viewBox')")!).Split(' ').Select(f => double.Parse(f, System.Globalization.CultureInfo.InvariantCulture)).ToArray();
-        var place = Desk.Job("trouble").Composed.Findings.First(f => f.Id == "zone.fold").Place!.Value;
+        var place = Desk.Jobs.Job("trouble").Composed.Findings.First(f => f.Id == "zone.fold").Place!.Value;
         view[0].ShouldBeLessThan(place.X.Points);
         (view[0] + view[2]).ShouldBeGreaterThan(place.Right.Points);
         view[2].ShouldBeLessThan(600);
@@ -40,7 +40,7 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.Find("#finds a.stop title").GetDomProperty("textContent").ShouldNotBeEmpty();
         // Mended from the item's own settings, in one step.
         browser.AndWait(() => browser.Find("#row-line [data-mend]").Click());
-        Desk.Job("trouble").Composed.Findings.ShouldNotContain(f => f.Id == "zone.fold");
+        Desk.Jobs.Job("trouble").Composed.Findings.ShouldNotContain(f => f.Id == "zone.fold");
         Back(1);
         // All that is certain, in one step too.
         browser.Go("/jobs/trouble/check");
@@ -62,7 +62,7 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.AndWait(() => article.FindElement(By.CssSelector("form input")).SendKeys("a mood, agreed with the author" + Keys.Enter));
         browser.Until(() => browser.Text("#findings h2").StartsWith("3 stops", StringComparison.Ordinal));
         browser.Text("#findings").ShouldContain("“a mood, agreed with the author”");
-        Desk.Job("trouble").Job.Waivers.Single().Rule.ShouldBe("picture.resolution");
+        Desk.Jobs.Job("trouble").Job.Waivers.Single().Rule.ShouldBe("picture.resolution");
         browser.AndWait(() => browser.Find("[data-heed='picture.resolution']").Click());
         browser.Until(() => browser.Text("#findings h2").StartsWith("4 stops", StringComparison.Ordinal));
         Back(2);
@@ -76,7 +76,7 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.Script("const s = document.getElementById('drift-across'); s.value = s.max; s.dispatchEvent(new Event('input', { bubbles: true }))");
         var moved = (string)browser.Script("return document.getElementById('drift-now').getAttribute('viewBox')")!;
         double x(string box) => double.Parse(box.Split(' ')[0], System.Globalization.CultureInfo.InvariantCulture);
-        (x(moved) - x(at)).ShouldBe(Desk.Job("tidewatcher").Job.Ticket.House.TrimDrift.Points, 0.02);
+        (x(moved) - x(at)).ShouldBe(Desk.Jobs.Job("tidewatcher").Job.Ticket.House.TrimDrift.Points, 0.02);
         browser.Text("#drift-across-says").ShouldBe("0.063 in right");
         browser.Driver.FindElements(By.CssSelector("section[aria-label='Drift test'] figure svg")).Count.ShouldBe(2);
         browser.Text("section[aria-label='Drift test']").ShouldContain("Nothing suffers");
@@ -97,9 +97,9 @@ public sealed class CheckAndPressTests(Browser browser)
         row.ShouldContain("Accepted by reception");
         row.ShouldContain("up to date");
         browser.Text("#press-body").ShouldContain("PDF/X-1a:2003 in PDF 1.4");
-        Desk.Apply("lighthouse", new("edit-elsewhere", "elsewhere", j => Facts.Write(j, "ticket/finish", "gloss")));
+        Desk.Jobs.Apply("lighthouse", new("edit-elsewhere", "elsewhere", j => Facts.Write(j, "ticket/finish", "gloss")));
         browser.Until(() => browser.Text("#register").Contains("out of date", StringComparison.Ordinal));
-        Desk.StepBack("lighthouse", "elsewhere");
+        Desk.Jobs.StepBack("lighthouse", "elsewhere");
         // A panel, for a printer that wants it alone; and the front for screens.
         browser.Go("/jobs/lighthouse/press");
         browser.Driver.FindElements(By.CssSelector("form")).First(f => f.Text.Contains("Front for screens", StringComparison.Ordinal)).FindElement(By.CssSelector("button")).Click();
@@ -111,7 +111,7 @@ public sealed class CheckAndPressTests(Browser browser)
     {
         var file = Path.Combine(browser.Downloads, "from-elsewhere.pdf");
         // Another book's cover, for another trim.
-        using (var s = File.Create(file)) Desk.WritePress(Desk.Job("hive"), new(PressKind.X1a), s);
+        using (var s = File.Create(file)) Desk.Pressing.WritePress(Desk.Jobs.Job("hive"), new(PressKind.X1a), s);
         browser.Go("/jobs/tidewatcher/press");
         browser.Find("input[type=file][name=file]").SendKeys(file);
         browser.Until(() => browser.Driver.FindElements(By.Id("verdict-elsewhere")).Count == 1);
@@ -126,14 +126,14 @@ public sealed class CheckAndPressTests(Browser browser)
     {
         browser.Go("/jobs/hive/wrap");
         browser.Find("[data-add=code]").Click();
-        browser.Until(() => Desk.Job("hive").Job.Items.OfType<CodeItem>().Any());
-        var id = Desk.Job("hive").Job.Items.OfType<CodeItem>().Single().Id;
+        browser.Until(() => Desk.Jobs.Job("hive").Job.Items.OfType<CodeItem>().Any());
+        var id = Desk.Jobs.Job("hive").Job.Items.OfType<CodeItem>().Single().Id;
         browser.Type($"#f-item-{id}-link", "https://example.org/hive");
-        browser.Until(() => Desk.Job("hive").Job.Items.OfType<CodeItem>().Single().Link == "https://example.org/hive");
+        browser.Until(() => Desk.Jobs.Job("hive").Job.Items.OfType<CodeItem>().Single().Link == "https://example.org/hive");
         Plated();
-        var on = Desk.Job("hive");
+        var on = Desk.Jobs.Job("hive");
         Desk.Checks.Exactly(on.Composed).ShouldNotContain(f => f.Item == id && f.Id == "barcode.readable");
         browser.AndWait(() => browser.Find("[data-remove]").Click());
-        Desk.Job("hive").Job.Items.OfType<CodeItem>().ShouldBeEmpty();
+        Desk.Jobs.Job("hive").Job.Items.OfType<CodeItem>().ShouldBeEmpty();
     }
 }

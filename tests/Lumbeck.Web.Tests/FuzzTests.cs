@@ -85,7 +85,7 @@ public sealed class FuzzTests : IDisposable
     public async Task Two_thousand_askings_by_chance_are_answered_and_none_by_an_error_of_the_server()
     {
         using var tab = await _server.Tab("/jobs/hive/wrap");
-        var job = new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Job("hive").Job;
+        var job = new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("hive").Job;
         _items = [.. job.Items.Select(i => i.Id)];
         _paths = [.. job.Items.SelectMany(i => ItemFacts.Of(i)).Concat(TicketFacts.All).Concat(GroundFacts.Of(0)).Concat(job.Swatches.SelectMany(s => GroundFacts.OfSwatch(s.Id))).Select(f => f.Path)];
         var clip = Clip.Write(job, _items);

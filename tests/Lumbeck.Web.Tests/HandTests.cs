@@ -11,10 +11,10 @@ public sealed class HandTests(Browser browser)
 
     private Actions Hand => new(browser.Driver, TimeSpan.FromMilliseconds(20));
 
-    private Lumbeck.Desk.OnBench Saved(string slug = Slug) =>
-        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job(slug);
+    private OnBench Saved(string slug = Slug) =>
+        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job(slug);
 
-    private static Bounds Frame(Lumbeck.Desk.OnBench on, string item) => on.Composed.SheetOf(item).Scene.Piece(item)!.Frame;
+    private static Bounds Frame(OnBench on, string item) => on.Composed.SheetOf(item).Scene.Piece(item)!.Frame;
 
     private static double Mm(double points) => points * 25.4 / 72;
 
@@ -167,7 +167,7 @@ public sealed class HandTests(Browser browser)
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
         static RectItem tile(string id, decimal x) =>
             new() { Id = id, Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(x), Length.FromMillimetres(120)), Width = new(Length.FromMillimetres(9)), Height = new(Length.FromMillimetres(9)), Fill = new InkPaint(Ink.Black) };
-        browser.AndWait(() => desk.Apply(Slug, new(Guid.NewGuid().ToString(), "tiles", _ => new Together([new AddItem(tile("tile-1", 15)), new AddItem(tile("tile-2", 33)), new AddItem(tile("tile-3", 65))], "tiles"))));
+        browser.AndWait(() => desk.Jobs.Apply(Slug, new(Guid.NewGuid().ToString(), "tiles", _ => new Together([new AddItem(tile("tile-1", 15)), new AddItem(tile("tile-2", 33)), new AddItem(tile("tile-3", 65))], "tiles"))));
         browser.Find("#row-tile-3");
         var third = Frame(Saved(), "tile-3");
         var from = Screen((third.Left + third.Right) / 2, (third.Top + third.Bottom) / 2);

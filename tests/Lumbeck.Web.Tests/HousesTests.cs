@@ -23,7 +23,7 @@ public sealed class HousesTests(Browser browser)
         browser.Until(() => browser.Text("#house-moves").Contains("moves nothing on the sheet", StringComparison.Ordinal));
 
         var desk = new Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
-        var slug = desk.Begin("Told", Starters.Job(desk.House("plover-2").House, "Told", "148 x 210", "96"), "tests").Slug;
+        var slug = desk.Bench.Begin("Told", Starters.Job(desk.Houses.Get("plover-2").House, "Told", "148 x 210", "96"), "tests").Slug;
         browser.Type("#f-house-bleed_mm", "4");
         browser.Find("#f-house-bleed_mm").GetDomProperty("value").ShouldBe("4 mm");
         browser.TypeOnly("#f-house-page_multiple", "1");

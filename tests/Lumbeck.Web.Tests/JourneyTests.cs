@@ -98,7 +98,7 @@ public sealed class JourneyTests(Browser browser)
         field.SendKeys("Skerry & Vane, Orrin");
         browser.Find("#docket a[href$='/check']").Click();
         browser.Find("#findings");
-        browser.Until(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job("tidewatcher").Job.Ticket.Imprint == "Skerry & Vane, Orrin");
+        browser.Until(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Job.Ticket.Imprint == "Skerry & Vane, Orrin");
         browser.StepBack();
     }
 
@@ -108,7 +108,7 @@ public sealed class JourneyTests(Browser browser)
         browser.Go("/jobs/tidewatcher/ticket");
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
         void other(string text) =>
-            desk.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "another-tab", j => Facts.Write(j, "ticket/subtitle", text)));
+            desk.Jobs.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "another-tab", j => Facts.Write(j, "ticket/subtitle", text)));
 
         // A text that can't be read stays where it is, with what was said of it, while another fact changes.
         browser.TypeOnly("#f-ticket-pages", "many");
@@ -127,7 +127,7 @@ public sealed class JourneyTests(Browser browser)
         browser.Until(() => browser.Find("#f-ticket-subtitle").GetDomProperty("value") == "a tale");
         browser.AndWait(() => browser.Find("#notice button:last-of-type").Click());
         browser.Until(() => browser.Find("#f-ticket-subtitle").GetDomProperty("value") == "a yarn");
-        desk.Job("tidewatcher").Job.Ticket.Subtitle.ShouldBe("a yarn");
+        desk.Jobs.Job("tidewatcher").Job.Ticket.Subtitle.ShouldBe("a yarn");
         other("a novel");
     }
 
@@ -200,7 +200,8 @@ public sealed class JourneyTests(Browser browser)
             browser.TypeOnly("#f-ticket-author", "Ines K.");
             browser.Until(() => browser.Text("#notice").Contains("kept here and sent again", StringComparison.Ordinal));
             browser.AndWait(() => browser.Script("window.fetch = window.realFetch"));
-            new Lumbeck.Desk.Desk(folder, TimeProvider.System, DemoBench.Load).Job("tidewatcher").Job.Ticket.Author.ShouldBe("Ines K.");
+            new Lumbeck.Desk.Desk(folder, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Job.Ticket.Author
+                .ShouldBe("Ines K.");
         }
         finally
         {
@@ -271,7 +272,7 @@ public sealed class JourneyTests(Browser browser)
         browser.Find("#job-leaf-and-mould summary").Click();
         browser.Find("#job-leaf-and-mould form[action*='Remove'] button").Click();
         browser.Until(() => browser.Text("#jobs").Contains("Nothing is put away", StringComparison.Ordinal));
-        Should.Throw<Refusal>(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job("leaf-and-mould"));
+        Should.Throw<Refusal>(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("leaf-and-mould"));
     }
 
     [Fact]
@@ -289,7 +290,7 @@ public sealed class JourneyTests(Browser browser)
         browser.TypeOnly("#f-ticket-pages", "130");
         browser.Until(() => browser.Text("#notice").Contains("The disk is full", StringComparison.Ordinal));
         browser.Find("#f-ticket-pages").GetDomProperty("value").ShouldBe("130");
-        browser.Until(() => new Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job("hive").Job.Ticket.Pages == 130);
+        browser.Until(() => new Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("hive").Job.Ticket.Pages == 130);
         ((long)browser.Script("return window.refusals")!).ShouldBeGreaterThan(5);
     }
 }

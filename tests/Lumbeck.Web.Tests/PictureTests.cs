@@ -7,7 +7,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class PictureTests(Browser browser)
 {
-    private Lumbeck.Desk.OnBench Saved() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job("orrin");
+    private OnBench Saved() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("orrin");
 
     private string Made(string name, int wide, int high)
     {
@@ -77,10 +77,11 @@ public sealed class PictureTests(Browser browser)
         browser.Find(listed + " [name=licence]").SendKeys("for this edition" + Keys.Enter);
         browser.Until(() => browser.Find(listed + " [name=maker]").GetDomAttribute("value") == "Edda Lindqvist");
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
-        desk.Pictures.Credits(desk.Job("orrin").Job).ShouldContain("bridge.jpg: by Edda Lindqvist, source not stated, for this edition");
+        desk.Drawer.Pictures.Credits(desk.Jobs.Job("orrin").Job)
+            .ShouldContain("bridge.jpg: by Edda Lindqvist, source not stated, for this edition");
         browser.Go("/jobs/orrin/wrap");
         Back();
-        Should.Throw<Refusal>(() => desk.Pictures.Remove(item.Picture.Hash)).Message
+        Should.Throw<Refusal>(() => desk.Drawer.Pictures.Remove(item.Picture.Hash)).Message
             .ShouldContain("used by orrin, if only in an earlier step");
         browser.AndWait(() => browser.Find("#docket [data-step=forward]").Click());
         var tick = browser.Tick;

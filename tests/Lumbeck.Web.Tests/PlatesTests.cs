@@ -10,7 +10,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class PlatesTests(Browser browser)
 {
-    private Lumbeck.Desk.OnBench Saved(string slug) => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job(slug);
+    private OnBench Saved(string slug) => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job(slug);
 
     private void Back(int steps)
     {
@@ -39,7 +39,7 @@ public sealed class PlatesTests(Browser browser)
         // Press resolution follows beside the page; when it is there, nothing is under way any more.
         var mark = Saved("trouble").Composed.Sheets[0].Scene.Piece("road")!.Marks.OfType<GrownMark>().Single();
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
-        browser.Until(() => desk.Pictures.Grown.Has(mark));
+        browser.Until(() => desk.Drawer.Pictures.Grown.Has(mark));
         browser.Until(() => browser.Driver.FindElements(By.Id("works")).Count == 0);
         browser.Type("#f-item-road-grow-seed", "5");
         ((PictureItem)Saved("trouble").Job.Item("road")!).Growth!.Seed.ShouldBe(5);
@@ -97,7 +97,7 @@ public sealed class PlatesTests(Browser browser)
     {
         var pdf = Path.Combine(browser.Downloads, "earlier-cover.pdf");
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
-        using (var s = File.Create(pdf)) desk.WritePress(desk.Job("tidewatcher"), new(PressKind.X4), s);
+        using (var s = File.Create(pdf)) desk.Pressing.WritePress(desk.Jobs.Job("tidewatcher"), new(PressKind.X4), s);
         browser.Go("/jobs/hive/wrap");
         browser.Find("#tracing-book summary").Click();
         browser.AndWait(() => browser.Find("[data-tracing]").SendKeys(pdf));

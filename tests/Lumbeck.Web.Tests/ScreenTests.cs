@@ -42,15 +42,15 @@ public sealed class ScreenTests : IDisposable
     {
         var desk = new Lumbeck.Desk.Desk(_folder, TimeProvider.System, DemoBench.Load);
         var drawings = new Drawings(desk);
-        var job = desk.Job("tidewatcher").Job;
+        var job = desk.Jobs.Job("tidewatcher").Job;
         Edit[][] variants = [[], [new SetReading(Reading.RightToLeft)], [new SetFlaps(true)], [new SetPages(2)], [new SetUnit(Unit.Millimetre), new SetTrim(Size.FromMillimetres(310, 60))], [new SetHouse(job.Ticket.House with { HingeScore = Length.FromMillimetres(6), SpineReading = SpineReading.Up })], [new PaintGround(null), new RemoveItem("title")], .. BindingKinds.Words.Select(w => (Edit[])[new SetHouse(job.Ticket.House with { Bindings = [w.Value] })])];
         foreach (var edits in variants)
         {
-            var composed = Composed.Of(1, edits.Aggregate(job, (j, e) => e.Apply(j)), desk.Shelf);
+            var composed = Composed.Of(1, edits.Aggregate(job, (j, e) => e.Apply(j)), desk.Drawer.Shelf);
             var on = new OnBench("x", "x", 1, composed);
             foreach (var shown in composed.Sheets)
             {
-                var view = new JobView(on, Place.Wrap, shown.On.Number, "spine-title", false, false, [], desk);
+                var view = new JobView(on, Place.Wrap, shown.On.Number, "spine-title", false, false, [], new(desk, on));
                 var unit = composed.Job.Ticket.Unit;
                 foreach (var svg in new[] { drawings.Lens(view), PlanDrawing.Of(view), FindingDrawing.Spots(composed, shown, "x"), drawings.Painter(composed).Picture(shown.Scene), $"<g>{drawings.Zones(shown, composed.Job.Ticket.House)}{Drawings.Chains(shown.Sheet, unit, "x")}{HandDrawing.Hits(view)}</g>" }.Where(svg => svg.Length > 0))
                 {
@@ -69,10 +69,10 @@ public sealed class ScreenTests : IDisposable
     {
         var desk = new Lumbeck.Desk.Desk(_folder, TimeProvider.System, DemoBench.Load);
         var drawings = new Drawings(desk);
-        var job = desk.Job("tidewatcher").Job;
+        var job = desk.Jobs.Job("tidewatcher").Job;
         string zones(Composed c) => drawings.Zones(c.Sheets[0], c.Job.Ticket.House);
-        zones(Composed.Of(1, job, desk.Shelf)).ShouldNotContain("zone-dark");
-        var pale = Composed.Of(1, new PaintGround(new InkPaint(Ink.Percent(4, 6, 14, 0))).Apply(job), desk.Shelf);
+        zones(Composed.Of(1, job, desk.Drawer.Shelf)).ShouldNotContain("zone-dark");
+        var pale = Composed.Of(1, new PaintGround(new InkPaint(Ink.Percent(4, 6, 14, 0))).Apply(job), desk.Drawer.Shelf);
         zones(pale).ShouldContain("zone-dark");
         // The spine's band stays dark, and its zones light.
         zones(pale).ShouldContain("zone-light");

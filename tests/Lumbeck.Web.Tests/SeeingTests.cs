@@ -7,8 +7,8 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class SeeingTests(Browser browser)
 {
-    private Lumbeck.Desk.OnBench Saved(string slug = "tidewatcher") =>
-        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Job(slug);
+    private OnBench Saved(string slug = "tidewatcher") =>
+        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job(slug);
 
     private double[] View() =>
         [.. browser.Find("#sheet").GetDomAttribute("viewBox")!.Split(' ').Select(n => double.Parse(n, CultureInfo.InvariantCulture))];
@@ -131,7 +131,7 @@ public sealed class SeeingTests(Browser browser)
         Key("e");
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
         Edit[] bare = [new PaintGround(null), new AddItem(new RectItem { Id = "sky", Hold = new(Part.Sheet, HoldBox.Edge, Anchor.BottomRight, default, default), Width = new(Length.FromMillimetres(-0.2m), 1), Height = Span.Full, Fill = new SwatchPaint("estuary") }, At: 0)];
-        browser.AndWait(() => desk.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "bare", _ => new Together([.. bare], "bare"))));
+        browser.AndWait(() => desk.Jobs.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "bare", _ => new Together([.. bare], "bare"))));
         browser.Until(() => browser.Text("#tour-says").EndsWith("corner at head left: bare, up to 0.008 in wide", StringComparison.Ordinal));
         browser.Driver.FindElements(By.CssSelector("#bare rect")).Count.ShouldBe(1);
         Key("Escape");

@@ -15,7 +15,7 @@ public sealed class TicketTests(Browser browser)
     private string Begin(string house, string title, params Edit[] edits)
     {
         var desk = Desk;
-        return desk.Begin(title, edits.Aggregate(Starters.Job(desk.House(house).House, title), (j, e) => e.Apply(j)), "tests").Slug;
+        return desk.Bench.Begin(title, edits.Aggregate(Starters.Job(desk.Houses.Get(house).House, title), (j, e) => e.Apply(j)), "tests").Slug;
     }
 
     public static TheoryData<string, string, string, string, string> Bindings() => new()
@@ -59,7 +59,7 @@ public sealed class TicketTests(Browser browser)
         Clipped().ShouldBeEmpty();
 
         // And the cover can be worked on, sheet by sheet, and checked.
-        var sheets = Desk.Job(slug).Composed.Sheets;
+        var sheets = Desk.Jobs.Job(slug).Composed.Sheets;
         foreach (var s in sheets)
         {
             browser.Go($"/jobs/{slug}/wrap?sheet={s.On.Id}");
@@ -70,7 +70,7 @@ public sealed class TicketTests(Browser browser)
         }
         browser.Go($"/jobs/{slug}/check");
         browser.Driver.FindElements(By.CssSelector("aside > div svg")).Count.ShouldBe(sheets.Length);
-        Desk.Job(slug).Job.Items.Count().ShouldBe(sheets.Length);
+        Desk.Jobs.Job(slug).Job.Items.Count().ShouldBe(sheets.Length);
     }
 
     private static readonly string[] Units = ["mm", "in", "g", "pages", "pages, raised", "pixels", "folds", "1 fold", "not known"];
@@ -103,12 +103,12 @@ public sealed class TicketTests(Browser browser)
         browser.Text("#changes").ShouldContain("spine 0.829 in → 0.904 in (+0.075 in)");
         browser.Find("#plan .ghost");
         browser.Sum("spine").ShouldStartWith("170 leaves");
-        Desk.Job(slug).Job.Ticket.Pages.ShouldBe(312);
+        Desk.Jobs.Job(slug).Job.Ticket.Pages.ShouldBe(312);
         // Left alone, it is as it was.
         field.SendKeys(Keys.Escape);
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("#plan .ghost")).Count == 0);
         browser.Sum("spine").ShouldStartWith("156 leaves");
-        Desk.Job(slug).Job.Ticket.Pages.ShouldBe(312);
+        Desk.Jobs.Job(slug).Job.Ticket.Pages.ShouldBe(312);
         // Taken over, the old outline stays for comparison until the next step.
         browser.Type("#f-ticket-pages", "340");
         browser.Until(() => browser.Text("#changes").StartsWith("Changed:", StringComparison.Ordinal));
@@ -141,7 +141,7 @@ public sealed class TicketTests(Browser browser)
         browser.AndWait(() => browser.Find("#verdict button").Click());
         browser.Until(() => browser.Text("#sums").Contains("pinned to the printer’s figure", StringComparison.Ordinal));
         browser.Text("#verdict").ShouldContain("pinned to 0.85 in");
-        Desk.Job(slug).Composed.Findings.ShouldContain(f => f.Id == "ticket.spine-pinned");
+        Desk.Jobs.Job(slug).Composed.Findings.ShouldContain(f => f.Id == "ticket.spine-pinned");
         browser.AndWait(() => browser.Find("#verdict [data-fact='ticket/pinned'][data-text='']").Click());
         browser.Until(() => !browser.Text("#sums").Contains("pinned", StringComparison.Ordinal));
         browser.TypeOnly("#f-ticket-printer-says", "wide");
@@ -169,7 +169,7 @@ public sealed class TicketTests(Browser browser)
         browser.Text("#inside").ShouldContain("The last page is blank");
         browser.AndWait(() => browser.Find("#inside [data-take=inside]").Click());
         browser.Until(() => browser.Text("#inside").Contains("Agrees with the ticket", StringComparison.Ordinal));
-        (Desk.Job(slug).Job.Ticket.Pages, Desk.Job(slug).Job.Ticket.Trim).ShouldBe((318, Size.FromInches(6, 9)));
+        (Desk.Jobs.Job(slug).Job.Ticket.Pages, Desk.Jobs.Job(slug).Job.Ticket.Trim).ShouldBe((318, Size.FromInches(6, 9)));
         browser.StepBack();
         browser.Until(() => browser.Find("#f-ticket-pages").GetDomProperty("value") == "312");
 

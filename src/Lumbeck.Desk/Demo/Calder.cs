@@ -5,14 +5,14 @@ namespace Lumbeck.Desk.Demo;
 /// <summary>Poems: a case with a jacket over it, two wraps of one job.</summary>
 internal static class Calder
 {
-    public static IEnumerable<Edit> Edits(Desk desk) =>
+    public static IEnumerable<Edit> Edits(Drawer drawer) =>
     [
         new SetBinding(BindingKind.Jacket), new SetTrim(Size.FromMillimetres(138, 216)), new SetPages(286), new SetFact(TicketFact.Subtitle, "poems"),
         new SetFact(TicketFact.Author, "Tamsin Oyelaran"), new SetFact(TicketFact.Imprint, "Skerry & Vane"), new SetIsbn("9780000000026"), new SetPrice(new(16.5m, "GBP")), new SetFact(TicketFact.Finish, "uncoated with seal"),
         .. Lay.Swatches(("night", "Night", 88, 70, 40, 40), ("ice", "Ice", 16, 4, 6, 0), ("moon", "Moon", 2, 4, 18, 0), ("slate", "Slate", 70, 52, 42, 30)),
         // The jacket: one picture of the sound from flap to flap, the moon on the front.
         new PaintGround(new SwatchPaint("night")),
-        Art.Over(desk, "sound", "calder-sound-by-night.jpg", 6080, 2700, Lay.At(Part.Sheet, Anchor.Middle, box: HoldBox.Edge), 0),
+        Art.Over(drawer, "sound", "calder-sound-by-night.jpg", 6080, 2700, Lay.At(Part.Sheet, Anchor.Middle, box: HoldBox.Edge), 0),
         Lay.Text("title", TextRole.Title, "Winter over\nCalder Sound", Lay.At(Part.Front, Anchor.Top, down: 25), 0, 42, "cormorant-garamond/400", 47, "ice", leading: 0.92m).Run("Winter over\n", new() { Face = Lay.Face("cormorant-garamond/400i") }),
         Lay.Text("subtitle", TextRole.Subtitle, "poems", Lay.At(Part.Front, Anchor.Top, down: 66), 0, 9, "cormorant-garamond/400i", 19, "ice"),
         Lay.Text("author", TextRole.Author, "TAMSIN OYELARAN", Lay.At(Part.Front, Anchor.Top, down: 10), 0, 9, "cormorant-garamond/600", 16, "ice", tracking: 140),

@@ -5,7 +5,7 @@ public static class DemoBench
 {
     private const string Session = "demo";
 
-    private static readonly (string Slug, string House, string Title, Func<Desk, IEnumerable<Edit>> Edits)[] Jobs =
+    private static readonly (string Slug, string House, string Title, Func<Drawer, IEnumerable<Edit>> Edits)[] Jobs =
     [
         ("tidewatcher", "tern", "The Tidewatcher’s Ledger", _ => Tidewatcher.Edits()),
         ("orrin", "aldwater", "Bridges of the Orrin Valley", Orrin.Edits),
@@ -19,6 +19,6 @@ public static class DemoBench
     public static void Load(Desk desk)
     {
         foreach (var (slug, house, title, edits) in Jobs)
-            desk.Begin(title, edits(desk).Aggregate(Starters.Job(HouseFile.Shipped[house], title), (job, edit) => Keeping.Right(edit.Apply(job), desk.Shelf)), Session, slug);
+            desk.Bench.Begin(title, edits(desk.Drawer).Aggregate(Starters.Job(HouseFile.Shipped[house], title), (job, edit) => Keeping.Right(edit.Apply(job), desk.Drawer.Shelf)), Session, slug);
     }
 }

@@ -5,7 +5,7 @@ namespace Lumbeck.Desk.Demo;
 /// <summary>A novella in Hebrew, so its front lies left: paperback, in inches.</summary>
 internal static class Lighthouse
 {
-    public static IEnumerable<Edit> Edits(Desk desk)
+    public static IEnumerable<Edit> Edits(Drawer drawer)
     {
         List<Edit> edits =
         [
@@ -13,11 +13,12 @@ internal static class Lighthouse
             new SetPeople([new("Idit Marom", "translator")]), new SetFact(TicketFact.Finish, "matt"),
             .. Lay.Swatches(("sea", "Evening sea", 74, 40, 30, 16), ("lamp", "Lamp", 2, 10, 52, 0), ("lime", "Lime wash", 0, 1, 4, 0), ("dark", "Night rock", 68, 60, 56, 95), ("brick", "Brick", 18, 82, 76, 8), ("rock", "Rock", 60, 54, 52, 44)),
             new PaintGround(new SwatchPaint("sea")),
-            Art.Over(desk, "evening", "evening-off-the-last-light.jpg", 3240, 2520, Lay.At(Part.Sheet, Anchor.Middle, box: HoldBox.Edge), 0),
+            Art.Over(drawer, "evening", "evening-off-the-last-light.jpg", 3240, 2520, Lay.At(Part.Sheet, Anchor.Middle, box: HoldBox.Edge), 0),
             Lay.Rect("rock", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 34, "rock"),
             Lay.Rect("tower", Lay.At(Part.Front, Anchor.Bottom, 0, -28, HoldBox.Face), 22, 66, "lime"),
         ];
-        for (var i = 0; i < 3; i++) edits.Add(Lay.Rect($"stripe-{i + 1}", Lay.At(Part.Front, Anchor.Bottom, 0, -36 - (i * 20), HoldBox.Face), 22, 10, "brick"));
+        for (var i = 0; i < 3; i++)
+            edits.Add(Lay.Rect($"stripe-{i + 1}", Lay.At(Part.Front, Anchor.Bottom, 0, -36 - (i * 20), HoldBox.Face), 22, 10, "brick"));
         edits.AddRange(
         [
             Lay.Rect("gallery", Lay.At(Part.Front, Anchor.Bottom, 0, -94, HoldBox.Face), 30, 2.4m, "rock"),

@@ -10,7 +10,7 @@ internal static class Orrin
     private static TextItem Soft(TextItem t) =>
         t with { Shadow = new(new SwatchPaint("dusk"), Length.Zero, Length.FromPoints(1), Length.FromPoints(9), 70) };
 
-    public static IEnumerable<Edit> Edits(Desk desk)
+    public static IEnumerable<Edit> Edits(Drawer drawer)
     {
         var silk = HouseFile.Shipped["aldwater"].Papers.First(p => p.Name.StartsWith("Silk", StringComparison.Ordinal));
         List<Edit> edits =
@@ -20,7 +20,7 @@ internal static class Orrin
             new SetPeople([new("Edda Lindqvist", "photographer"), new("Tomas Wray", "foreword")]), new SetInsideColour(InsideColour.Colour), new SetFact(TicketFact.Finish, "matt laminate"), new SetFact(TicketFact.Edition, "first"),
             .. Lay.Swatches(("dusk", "Dusk", 62, 40, 34, 18), ("haze", "Haze", 52, 32, 28, 12), ("stone", "Stone", 12, 14, 24, 4), ("shade", "Shade", 30, 30, 40, 18), ("river", "River", 78, 52, 42, 34), ("paper", "Paper", 0, 1, 4, 0)),
             new PaintGround(new SwatchPaint("dusk")), new LayPaper(new ContourLines { Seed = 7, Paints = [new SwatchPaint("haze")] }),
-            Art.Over(desk, "valley", "orrin-valley-in-mist.jpg", 5200, 2240, Lay.At(Part.Sheet, Anchor.Top, box: HoldBox.Edge), 184),
+            Art.Over(drawer, "valley", "orrin-valley-in-mist.jpg", 5200, 2240, Lay.At(Part.Sheet, Anchor.Top, box: HoldBox.Edge), 184),
             // The viaduct: a wall, its openings, a parapet, and the river before it.
             Lay.Rect("wall", Lay.At(Part.Sheet, Anchor.Bottom, box: HoldBox.Edge), 0, 104, "stone"),
             Lay.Rect("parapet", Lay.At(Part.Sheet, Anchor.Bottom, down: -104, box: HoldBox.Edge), 0, 3, "shade"),

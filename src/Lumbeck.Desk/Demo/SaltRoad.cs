@@ -2,10 +2,13 @@ using Size = Lumbeck.Core.Measures.Size;
 
 namespace Lumbeck.Desk.Demo;
 
-/// <summary>A job in trouble, as they come in at midnight: a small picture stretched over the front and no further, a line over the fold, a wrong check digit.</summary>
+/// <summary>
+/// A job in trouble, as they come in at midnight: a small picture stretched over the front and no further, a line over
+/// the fold, a wrong check digit.
+/// </summary>
 internal static class SaltRoad
 {
-    public static IEnumerable<Edit> Edits(Desk desk) =>
+    public static IEnumerable<Edit> Edits(Drawer drawer) =>
     [
         new SetTrim(Size.FromInches(5.5m, 8.5m)), new SetPages(224), new SetFact(TicketFact.Author, "Jonas Fell"), new SetFact(TicketFact.Imprint, "Skerry & Vane"), new SetIsbn("9780000000057"), new SetFact(TicketFact.Finish, "gloss"),
         .. Lay.Swatches(("dust", "Dust", 14, 26, 46, 0), ("salt", "Salt", 2, 3, 8, 0), ("umber", "Umber", 34, 58, 72, 62)),
@@ -13,7 +16,7 @@ internal static class SaltRoad
         new PaintGround(null),
         Lay.Rect("back-colour", Lay.At(Part.Back, Anchor.Middle, box: HoldBox.Face), 0, 0, "dust"),
         Lay.Rect("spine-colour", Lay.At(Part.Spine, Anchor.Middle, box: HoldBox.Face), 0, 0, "umber"),
-        Art.Over(desk, "road", "salt-road.jpg", 620, 930, Lay.At(Part.Front, Anchor.Middle, box: HoldBox.Face), 0),
+        Art.Over(drawer, "road", "salt-road.jpg", 620, 930, Lay.At(Part.Front, Anchor.Middle, box: HoldBox.Face), 0),
         Lay.Text("title", TextRole.Title, "THE SALT ROAD", Lay.At(Part.Front, Anchor.Top, down: 24), 0, 22, "oswald/600", 40, "umber", tracking: 40, leading: 1),
         Lay.Text("author", TextRole.Author, "Jonas Fell", Lay.At(Part.Front, Anchor.Bottom, down: -8), 0, 10, "source-serif-4/400", 20, "salt", leading: 1),
         Lay.Text("line", TextRole.Free, "Four hundred miles, one mule, no map", Lay.At(Part.Front, Anchor.Top, -42, 52), 128, 9, "source-serif-4/400i", 17, "umber", Align.Centre, leading: 1),

@@ -11,7 +11,7 @@ public static class TracingDesk
     private static readonly bool Bounded = File.Exists("/usr/bin/prlimit") && File.Exists("/usr/bin/pdftoppm");
 
     /// <exception cref="Refusal">It is nothing that can be shown, or is a PDF and nothing here draws one.</exception>
-    public static async Task<Picture> TakeInTracing(this Desk desk, Stream upload, string name, int page, CancellationToken cancel)
+    public static async Task<Picture> TakeInTracing(this Drawer drawer, Stream upload, string name, int page, CancellationToken cancel)
     {
         var aside = Path.Combine(Path.GetTempPath(), "lumbeck-" + Guid.NewGuid().ToString("n"));
         try
@@ -22,7 +22,8 @@ public static class TracingDesk
                 var buffer = new byte[1 << 16];
                 for (int n; (n = await upload.ReadAsync(buffer, cancel)) > 0;)
                 {
-                    if (f.Position + n > MostPdf) throw new Refusal("tracing", $"{Path.GetFileName(name)} is over {MostPdf / 1_000_000} MB: save it smaller");
+                    if (f.Position + n > MostPdf)
+                        throw new Refusal("tracing", $"{Path.GetFileName(name)} is over {MostPdf / 1_000_000} MB: save it smaller");
                     await f.WriteAsync(buffer.AsMemory(0, n), cancel);
                 }
                 f.Position = 0;
@@ -30,7 +31,7 @@ public static class TracingDesk
             }
             var drawn = head.AsSpan().SequenceEqual("%PDF-"u8) ? await Drawn(aside, Path.GetFileName(name), page, cancel) : aside;
             await using var picture = File.OpenRead(drawn);
-            return await desk.Pictures.TakeIn(picture, drawn == aside ? name : $"{Path.GetFileNameWithoutExtension(name)}, page {page}", cancel);
+            return await drawer.Pictures.TakeIn(picture, drawn == aside ? name : $"{Path.GetFileNameWithoutExtension(name)}, page {page}", cancel);
         }
         finally
         {
@@ -46,7 +47,8 @@ public static class TracingDesk
         // Its memory is bounded where the system can bound it.
         var start = new ProcessStartInfo(Bounded ? "prlimit" : "pdftoppm") { RedirectStandardError = true };
         if (Bounded) foreach (var a in (string[])[$"--data={MostMemory}", $"--cpu={MostSeconds}", "pdftoppm"]) start.ArgumentList.Add(a);
-        foreach (var a in (string[])["-png", "-singlefile", "-scale-to", "4000", "-f", $"{page}", "-l", $"{page}", pdf, pdf]) start.ArgumentList.Add(a);
+        foreach (var a in (string[])["-png", "-singlefile", "-scale-to", "4000", "-f", $"{page}", "-l", $"{page}", pdf, pdf])
+            start.ArgumentList.Add(a);
         Process process;
         try { process = Process.Start(start)!; }
         catch (System.ComponentModel.Win32Exception) { throw new Refusal("tracing", "a page of a PDF can be traced where poppler is installed (`pdftoppm`), which it is not here: save the page as a PNG"); }
@@ -61,7 +63,9 @@ public static class TracingDesk
                 cancel.ThrowIfCancellationRequested();
                 throw new Refusal("tracing", $"{name} takes longer than {MostSeconds} s to draw: save the page as a PNG");
             }
-            return process.ExitCode == 0 && File.Exists(pdf + ".png") ? pdf + ".png" : throw new Refusal("tracing", $"page {page} of {name} can’t be drawn: it is damaged, locked, or has no such page");
+            return process.ExitCode == 0 && File.Exists(pdf + ".png")
+                ? pdf + ".png"
+                : throw new Refusal("tracing", $"page {page} of {name} can’t be drawn: it is damaged, locked, or has no such page");
         }
     }
 }

@@ -31,7 +31,7 @@ public static class Blank
     {
         var size = (part == Part.Sheet ? sheet.Whole : sheet.Panel(part)?.Edge ?? sheet.Whole).Size;
         var spine = geometry.Spine.Working.Length > 0 ? $"_spine-{Mm(geometry.Spine.Width)}mm" : "";
-        return Pressing.Plain($"{title}_{(part == Part.Sheet ? "" : part.Word() + "_")}{geometry.House.Id}_{Mm(size.Width)}x{Mm(size.Height)}mm{spine}_blank.{kind}");
+        return PressedFile.Plain($"{title}_{(part == Part.Sheet ? "" : part.Word() + "_")}{geometry.House.Id}_{Mm(size.Width)}x{Mm(size.Height)}mm{spine}_blank.{kind}");
     }
 
     private static string Subject(WrapGeometry g, Sheet sheet, Part part) =>

@@ -11,11 +11,11 @@ public static class ReadingBack
 {
     private static readonly ConcurrentDictionary<string, Intake.Opening.Reading> Read = new();
 
-    public static Intake.Opening.Reading ReadBack(this Desk desk, string slug, PressingRow row)
+    public static Intake.Opening.Reading ReadBack(this PressDesk press, string slug, PressingRow row)
     {
         if (Read.TryGetValue(row.File, out var known)) return known;
         if (Read.Count > 200) Read.Clear();
-        using var file = desk.Pressed(slug, row.Id).File;
+        using var file = press.Pressed(slug, row.Id).File;
         return Read[row.File] = Intake.Opening.Reading.Of(file);
     }
 }

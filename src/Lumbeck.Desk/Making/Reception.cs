@@ -10,7 +10,7 @@ namespace Lumbeck.Desk.Making;
 public static class Reception
 {
     /// <summary>What reception is told of a job: its sheets as the house makes them, and what its barcode says.</summary>
-    public static Expected Expects(this Desk desk, OnBench on, PressPlan? plan = null)
+    public static Expected Expects(this PressDesk _, OnBench on, PressPlan? plan = null)
     {
         var t = on.Job.Ticket;
         var sheets = on.Composed.Sheets.Where(s => plan is null || plan.Panel == Part.Sheet || s.Sheet.Panel(plan.Panel) is not null).ToList();
@@ -27,25 +27,25 @@ public static class Reception
     }
 
     /// <summary>A house's verdict on a finished file; of a panel alone none is given.</summary>
-    public static Verdict? Judge(this Desk desk, OnBench on, PressPlan plan, string hash) =>
-        plan.Panel != Part.Sheet ? null : IntakeDesk.Judge(desk.Files.PathOf(hash), desk.Expects(on, plan));
+    public static Verdict? Judge(this PressDesk press, OnBench on, PressPlan plan, string hash) =>
+        plan.Panel != Part.Sheet ? null : IntakeDesk.Judge(press.Files.PathOf(hash), press.Expects(on, plan));
 
     /// <summary>A house's verdict on any file, as if it were a job's.</summary>
-    /// <param name="desk">The desk.</param>
+    /// <param name="press">The press.</param>
     /// <param name="on">The job.</param>
     /// <param name="path">The file.</param>
     /// <param name="house">Another house than the job's own.</param>
     /// <exception cref="Refusal">The job makes no sheet at that house.</exception>
-    public static Verdict Judge(this Desk desk, OnBench on, string path, House? house = null)
+    public static Verdict Judge(this PressDesk press, OnBench on, string path, House? house = null)
     {
-        if (house is not null) on = on with { Composed = desk.ForHouse(on, house) };
-        return IntakeDesk.Judge(path, desk.Expects(on));
+        if (house is not null) on = on with { Composed = press.ForHouse(on, house) };
+        return IntakeDesk.Judge(path, press.Expects(on));
     }
 
     /// <summary>A job as another house would print it; nothing is kept.</summary>
     /// <exception cref="Refusal">It makes no sheet there.</exception>
-    public static Composed ForHouse(this Desk desk, OnBench on, House house) =>
+    public static Composed ForHouse(this PressDesk press, OnBench on, House house) =>
         house.Id == on.Job.Ticket.House.Id
             ? on.Composed
-            : desk.Worked(on.Revision, Keeping.Right(new SetHouse(house).Apply(on.Job), desk.Shelf));
+            : press.Jobs.Worked(on.Revision, Keeping.Right(new SetHouse(house).Apply(on.Job), press.Jobs.Drawer.Shelf));
 }

@@ -16,18 +16,19 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
     /// <summary>Only what this job uses is listed, where it is one.</summary>
     public string? Job { get; private set; }
     /// <summary>Printers' own profiles.</summary>
-    public IReadOnlyList<ProfileRow> Profiles => desk.Profiles.All();
+    public IReadOnlyList<ProfileRow> Profiles => desk.Drawer.Profiles.All();
 
     /// <summary>Makers' own faces.</summary>
-    public IReadOnlyList<(FaceRow Row, Press.Faces.FaceFacts Facts)> Faces => [.. desk.Faces.All().Where(f => FaceId.TryParse(f.Id, out var id) && desk.Shelf.Holds(id)).Select(f => (f, desk.Shelf.Facts(FaceId.TryParse(f.Id, out var id) ? id : default)))];
+    public IReadOnlyList<(FaceRow Row, Press.Faces.FaceFacts Facts)> Faces =>
+        [.. desk.Drawer.Faces.All().Where(f => FaceId.TryParse(f.Id, out var id) && desk.Drawer.Shelf.Holds(id)).Select(f => (f, desk.Drawer.Shelf.Facts(FaceId.TryParse(f.Id, out var id) ? id : default)))];
 
     public IActionResult OnPostSayFace(string? hash, string? licence)
     {
-        desk.Faces.Say(hash ?? "", licence);
+        desk.Drawer.Faces.Say(hash ?? "", licence);
         return Redirect("/drawer#face-" + (hash is { Length: > 12 } ? hash[..12] : ""));
     }
 
-    public IReadOnlyList<JobRow> Uses(string hash) => desk.Pictures.Uses(hash);
+    public IReadOnlyList<JobRow> Uses(string hash) => desk.Drawer.Pictures.Uses(hash);
 
     public void OnGet(string? job)
     {
@@ -35,9 +36,10 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
         Show();
     }
 
-    public IActionResult OnPostSay(string? hash, string? source, string? maker, string? licence) => Do(() => desk.Pictures.Say(hash ?? "", source, maker, licence), hash);
+    public IActionResult OnPostSay(string? hash, string? source, string? maker, string? licence) =>
+        Do(() => desk.Drawer.Pictures.Say(hash ?? "", source, maker, licence), hash);
 
-    public IActionResult OnPostRemove(string? hash) => Do(() => desk.Pictures.Remove(hash ?? ""), null);
+    public IActionResult OnPostRemove(string? hash) => Do(() => desk.Drawer.Pictures.Remove(hash ?? ""), null);
 
     private IActionResult Do(Action act, string? hash)
     {
@@ -49,8 +51,8 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
 
     private void Show()
     {
-        var jobs = desk.Jobs();
-        Pictures = desk.Pictures.All();
+        var jobs = desk.Bench.All();
+        Pictures = desk.Drawer.Pictures.All();
         if (jobs.FirstOrDefault(j => j.Slug == Job) is { } only)
         {
             var used = only.Job.Items.OfType<PictureItem>().Select(p => p.Picture?.Hash).ToHashSet();

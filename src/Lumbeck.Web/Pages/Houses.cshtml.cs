@@ -19,18 +19,18 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
     public string? Problem { get; private set; }
 
     /// <summary>The profiles a house can name.</summary>
-    public IReadOnlyList<(string Name, string Says)> Profiles => desk.Profiles.Names();
+    public IReadOnlyList<(string Name, string Says)> Profiles => desk.Drawer.Profiles.Names();
 
-    public int Jobs(KnownHouse house) => desk.JobsOf(house.House.Id);
+    public int Jobs(KnownHouse house) => desk.Bench.CountAt(house.House.Id);
 
     public Task<IActionResult> OnGetAsync(string? id, string? key) => Show(id, key, null);
 
-    public Task<IActionResult> OnPostCopyAsync(string id) => Act(id, () => $"/houses/{desk.CopyHouse(id).House.Id}?key=name");
+    public Task<IActionResult> OnPostCopyAsync(string id) => Act(id, () => $"/houses/{desk.Houses.Copy(id).House.Id}?key=name");
 
-    public Task<IActionResult> OnPostAwayAsync(string id) => Act(id, () => { desk.PutAway(id); return "/houses"; });
+    public Task<IActionResult> OnPostAwayAsync(string id) => Act(id, () => { desk.Houses.PutAway(id); return "/houses"; });
 
     public Task<IActionResult> OnPostOutAsync(string id) =>
-        Act(null, () => { desk.TakeOut(id); return $"/houses/{Uri.EscapeDataString(id)}"; });
+        Act(null, () => { desk.Houses.TakeOut(id); return $"/houses/{Uri.EscapeDataString(id)}"; });
 
     public async Task<IActionResult> OnPostImportAsync(string? id, IFormFile? file)
     {
@@ -39,7 +39,7 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
             return await Show(id, null, $"A house file is under {MostBytes / 1000} kB; this one has {file.Length / 1000} kB.");
         using var reader = new StreamReader(file.OpenReadStream());
         var text = await reader.ReadToEndAsync();
-        try { return Redirect($"/houses/{desk.ImportHouse(text).House.Id}"); }
+        try { return Redirect($"/houses/{desk.Houses.Import(text).House.Id}"); }
         catch (Refusal r) { return await Show(id, null, $"Not brought in: {r.Message}."); }
     }
 
@@ -52,10 +52,10 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
 
     private async Task<IActionResult> Show(string? id, string? key, string? problem)
     {
-        All = desk.AllHouses();
+        All = desk.Houses.All();
         if ((id is null ? All[0] : All.FirstOrDefault(k => k.House.Id == id)) is not { } known) return NotFound();
-        (Known, Open, Problem, Away) = (known, HouseKeys.Find(key ?? "")?.Name, problem, desk.HousesPutAway());
-        Spoilt = desk.HousesSpoilt();
+        (Known, Open, Problem, Away) = (known, HouseKeys.Find(key ?? "")?.Name, problem, desk.Houses.Away());
+        Spoilt = desk.Houses.Spoilt();
         Screen = await screens.Of(known, Open);
         Response.Headers.CacheControl = "no-store";
         return Page();

@@ -28,12 +28,12 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     private void Fill(string? find, string? sort, bool away)
     {
         (Asked, Away) = (BenchList.Asked(find, sort), away);
-        var places = desk.Places(away);
-        Jobs = [.. (away ? desk.Places() : places).Select(p => p.On).OfType<OnBench>()];
+        var places = desk.Bench.Places(away);
+        Jobs = [.. (away ? desk.Bench.Places() : places).Select(p => p.On).OfType<OnBench>()];
         Spoilt = [.. places.Where(p => p.On is null)];
         Listed = Asked.Of(places);
-        Houses = desk.AllHouses();
-        CountAway = desk.CountAway;
+        Houses = desk.Houses.All();
+        CountAway = desk.Bench.CountAway;
     }
 
     public void OnGet(string? find, string? sort, bool away)
@@ -49,7 +49,7 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
         try
         {
             if (Typed.Title.Length > 300) throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
-            return Redirect($"/jobs/{desk.Begin(Typed.Title, Starters.Job(desk.House(Typed.House).House, Typed.Title, trim, pages, binding), "bench").Slug}/ticket");
+            return Redirect($"/jobs/{desk.Bench.Begin(Typed.Title, Starters.Job(desk.Houses.Get(Typed.House).House, Typed.Title, trim, pages, binding), "bench").Slug}/ticket");
         }
         catch (Refusal r) { Problem = r.Message.Capital() + "."; }
         OnGet(null, null, false);
@@ -60,17 +60,17 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     {
         try
         {
-            var copy = Starters.Copy(desk.Job(slug ?? "").Job);
-            return Redirect($"/jobs/{desk.Begin(copy.Ticket.Title, copy, "bench").Slug}/ticket");
+            var copy = Starters.Copy(desk.Jobs.Job(slug ?? "").Job);
+            return Redirect($"/jobs/{desk.Bench.Begin(copy.Ticket.Title, copy, "bench").Slug}/ticket");
         }
         catch (Refusal) { return NotFound(); }
     }
 
-    public IActionResult OnPostAway(string? slug) => Act(() => desk.PutJobAway(slug ?? ""), "/");
+    public IActionResult OnPostAway(string? slug) => Act(() => desk.Bench.PutAway(slug ?? ""), "/");
 
-    public IActionResult OnPostBack(string? slug) => Act(() => desk.PutJobAway(slug ?? "", away: false), "/");
+    public IActionResult OnPostBack(string? slug) => Act(() => desk.Bench.PutAway(slug ?? "", away: false), "/");
 
-    public IActionResult OnPostRemove(string? slug) => Act(() => desk.RemoveJob(slug ?? ""), "/?away=true");
+    public IActionResult OnPostRemove(string? slug) => Act(() => desk.Bench.Remove(slug ?? ""), "/?away=true");
 
     private IActionResult Act(Action act, string to)
     {
@@ -80,8 +80,8 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     }
 
     /// <summary>What Press has to show for a job.</summary>
-    public string Pressed(OnBench on) => Pressing.State(desk.Pressings(on.Slug), on.Revision).Say();
+    public string Pressed(OnBench on) => PressedFile.State(desk.Pressing.Pressings(on.Slug), on.Revision).Say();
 
     /// <summary>Whether a job's house has changed since the job took its rules.</summary>
-    public bool News(OnBench on) => desk.HasNews(on.Job);
+    public bool News(OnBench on) => desk.Houses.HasNews(on.Job);
 }

@@ -23,9 +23,9 @@ public sealed class StepsModel(Desk.Desk desk) : PageModel
     {
         try
         {
-            if (desk.Tick(slug) != tick)
+            if (desk.Jobs.Tick(slug) != tick)
                 throw new Refusal("steps", "The cover was changed since this page was opened. What is there now is shown first below; bring the step back again if you still want it.");
-            desk.Apply(slug, new(Guid.NewGuid().ToString(), "steps", _ => desk.BringBack(slug, revision)));
+            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "steps", _ => desk.Jobs.BringBack(slug, revision)));
             return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/wrap");
         }
         catch (Refusal r) { Problem = r.Message; return Show(slug, null, false); }
@@ -35,7 +35,7 @@ public sealed class StepsModel(Desk.Desk desk) : PageModel
     {
         try
         {
-            desk.NameStep(slug, revision, name ?? "");
+            desk.Jobs.NameStep(slug, revision, name ?? "");
             return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/steps{(named ? "?named=true" : "")}#step-{revision}");
         }
         catch (Refusal r) { Problem = r.Message; return Show(slug, null, false); }
@@ -43,10 +43,10 @@ public sealed class StepsModel(Desk.Desk desk) : PageModel
 
     private IActionResult Show(string slug, long? before, bool named)
     {
-        try { On = desk.Job(slug); }
+        try { On = desk.Jobs.Job(slug); }
         catch (Refusal) { return NotFound(); }
         Named = named;
-        Steps = desk.StepList(On, before, named);
+        Steps = desk.Jobs.StepList(On, before, named);
         return Page();
     }
 }

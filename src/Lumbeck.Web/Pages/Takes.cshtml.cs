@@ -29,7 +29,7 @@ public sealed class TakesModel(Desk.Desk desk) : PageModel
     {
         try
         {
-            desk.Apply(slug, new(Guid.NewGuid().ToString(), "takes", edit));
+            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "takes", edit));
             return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/takes?wrap={wrap}");
         }
         catch (Refusal r) { Problem = r.Message; return Show(slug, wrap); }
@@ -37,7 +37,7 @@ public sealed class TakesModel(Desk.Desk desk) : PageModel
 
     private IActionResult Show(string slug, int wrap)
     {
-        try { On = desk.Job(slug); }
+        try { On = desk.Jobs.Job(slug); }
         catch (Refusal) { return NotFound(); }
         Wrap = Math.Clamp(wrap, 0, On.Composed.Sheets.Max(s => s.On.Wrap));
         return Page();

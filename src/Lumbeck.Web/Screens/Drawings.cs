@@ -15,7 +15,7 @@ public sealed class Drawings(Desk.Desk desk)
 
     /// <summary>The painter in the colours of the job's own house.</summary>
     public SvgPainter Painter(Composed c) =>
-        _painters.GetOrAdd(PressCondition.Of(c.Job.Ticket.House), on => new(desk.Shelf, desk.ColourOf(c.Job.Ticket.House), new PictureLinks(on), new PictureData(desk.Pictures, on)));
+        _painters.GetOrAdd(PressCondition.Of(c.Job.Ticket.House), on => new(desk.Drawer.Shelf, desk.Drawer.ColourOf(c.Job.Ticket.House), new PictureLinks(on), new PictureData(desk.Drawer.Pictures, on)));
 
     /// <summary>Room for the chains round a sheet, in points.</summary>
     public static double Margin(Sheet sheet) => TextSize(sheet) * 3.4;
@@ -32,7 +32,7 @@ public sealed class Drawings(Desk.Desk desk)
     public string Zones(ComposedSheet s, House house) => ZoneSvg.Zones(s.Sheet, "z", part => Light(s, house, part));
 
     private bool Light(ComposedSheet s, House house, Part part) =>
-        ZoneSvg.WantsLight(s.Scene, part == Part.Sheet ? s.Sheet.Trim : s.Sheet.Panel(part)?.Safe ?? s.Sheet.Trim, desk.ColourOf(house));
+        ZoneSvg.WantsLight(s.Scene, part == Part.Sheet ? s.Sheet.Trim : s.Sheet.Panel(part)?.Safe ?? s.Sheet.Trim, desk.Drawer.ColourOf(house));
 
     /// <summary>Dimension chains above and left of the sheet, in the job's unit; each figure leads to its sum.</summary>
     /// <param name="sheet">The sheet.</param>

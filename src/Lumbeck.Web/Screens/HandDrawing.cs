@@ -44,7 +44,7 @@ public static class HandDrawing
     {
         if (!v.Typing || v.Open is not { } id || v.Job.Item(id) is not TextItem text || Placement.Of(text, v.Sheet) is not { } at)
             return "<desc id=\"carets\"></desc>";
-        var set = Typesetter.Set(text.ToSet(v.Ticket, at.Panel.Turn), at.Box.Width.Points, at.Box.Height.Points, v.Desk.Shelf, stops: true);
+        var set = Typesetter.Set(text.ToSet(v.Ticket, at.Panel.Turn), at.Box.Width.Points, at.Box.Height.Points, v.Around.Type, stops: true);
         var s = new StringBuilder("<desc id=\"carets\" data-item=\"").Append(id).Append("\" data-stops=\"");
         foreach (var c in set.Stops)
             s.Append(c.At).Append(' ').Append(c.Line).Append(' ').Figure(c.X, 2).Append(' ').Figure(c.Y, 2).Append(' ').Figure(c.Turn, 2).Append(' ').Figure(c.Wide, 2).Append(';');

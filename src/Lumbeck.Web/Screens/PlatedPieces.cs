@@ -6,7 +6,8 @@ using Lumbeck.Press.Svg;
 namespace Lumbeck.Web.Screens;
 
 /// <summary>
-/// What a browser can't show by itself: pieces that blend in press colours, and inks that overprint what is not plain. For these the page is given a picture of what the plates
+/// What a browser can't show by itself: pieces that blend in press colours, and inks that overprint what is not plain.
+/// For these the page is given a picture of what the plates
 /// have there; it changes its address only when what it shows changes.
 /// </summary>
 public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
@@ -52,17 +53,18 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
         if (!_known.TryGetValue(key, out var known))
         {
             // After the server was begun anew: what is on the bench is gone through once more.
-            var c = desk.Job(slug).Composed;
+            var c = desk.Jobs.Job(slug).Composed;
             foreach (var sheet in c.Sheets) _ = Of(c, sheet, "");
             if (!_known.TryGetValue(key, out known)) return null;
         }
         var square = (known.Window.Right - known.Window.Left) * (known.Window.Bottom - known.Window.Top) / 5184;
         perInch = (int)Math.Min(Math.Clamp(perInch, 36, MostPerInch), Math.Sqrt(MostPixels / square));
         if (_made.Count > 60) _made.Clear();
-        return _made.GetOrAdd((key, perInch), _ => desk.PlatesOf(known.House).Paint(known.Scene, known.Window, perInch, known.Pieces, likeness: true).ToJpeg(Press.Colour.PressCondition.Of(known.House), 92));
+        return _made.GetOrAdd((key, perInch), _ => desk.Drawer.PlatesOf(known.House).Paint(known.Scene, known.Window, perInch, known.Pieces, likeness: true).ToJpeg(Press.Colour.PressCondition.Of(known.House), 92));
     }
 
-    private static bool Overprints(Piece piece) => piece.Marks.Any(m => m is FillMark { Overprint: true, Finish: null } or GlyphMark { Overprint: true, Finish: null, Shade: null });
+    private static bool Overprints(Piece piece) =>
+        piece.Marks.Any(m => m is FillMark { Overprint: true, Finish: null } or GlyphMark { Overprint: true, Finish: null, Shade: null });
 
     /// <summary>What a piece covers, in whole points within the sheet.</summary>
     private static Bounds? Window(Scene scene, Piece piece)

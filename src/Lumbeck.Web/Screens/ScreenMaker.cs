@@ -14,8 +14,8 @@ public enum Place { Ticket, Wrap, Check, Press, Colours, Houses }
 /// <param name="Back">Whether there is a step to take back.</param>
 /// <param name="Forward">Whether there is a step to take again.</param>
 /// <param name="Pressings">The files that were made of it, the newest first.</param>
-/// <param name="Desk">For what lies beside the job: faces, files.</param>
-public sealed record JobView(OnBench On, Place Place, int Number, string? Open, bool Back, bool Forward, IReadOnlyList<PressingRow> Pressings, Desk.Desk Desk)
+/// <param name="Around">What lies beside the job: faces, pictures, houses.</param>
+public sealed record JobView(OnBench On, Place Place, int Number, string? Open, bool Back, bool Forward, IReadOnlyList<PressingRow> Pressings, Surroundings Around)
 {
     /// <summary>All picked items, the one picked last at the end.</summary>
     public IReadOnlyList<string> Picked { get; init; } = [];
@@ -103,12 +103,12 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
 
     private JobView View(OnBench on, Place place, string? sheet, string? open)
     {
-        var (back, forward) = desk.Steps(on);
+        var (back, forward) = desk.Jobs.Steps(on);
         // What is picked, and after an @ the letters of it: `title@3-9`; `title@` while a caret stands in it.
         var letters = open?.IndexOf('@', StringComparison.Ordinal) is >= 0 and var mark ? open[(mark + 1)..] : null;
         if (letters is not null) open = open![..^(letters.Length + 1)];
         List<string> picked = open is null ? [] : [.. open.Split(',', StringSplitOptions.RemoveEmptyEntries).Distinct().Where(id => on.Job.Item(id) is not null)];
-        return new(on, place, on.Composed.Named(sheet).On.Number, picked is [var one] ? one : null, back, forward, desk.Pressings(on.Slug), desk)
+        return new(on, place, on.Composed.Named(sheet).On.Number, picked is [var one] ? one : null, back, forward, desk.Pressing.Pressings(on.Slug), new(desk, on))
         {
             Picked = picked,
             Typing = letters is not null && picked is [var typed] && on.Job.Item(typed) is TextItem,
@@ -137,7 +137,7 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
 
     private async Task<Screen> Ticket(JobView v)
     {
-        v = v with { Was = desk.Before(v.On) };
+        v = v with { Was = desk.Jobs.Before(v.On) };
         return new([.. (await Parts(v, ("facts", "_Facts"), ("sums", "_Sums"), ("changes", "_Changes"), ("foot", "_Foot"))).Parts, new("plan", PlanDrawing.Of(v))]);
     }
 

@@ -91,7 +91,7 @@ public sealed record StepBy(Way Way) : Ask
 /// <summary>Mends a finding by its key, or all that can be for certain.</summary>
 public sealed record MendFinding(string Finding) : Ask
 {
-    public override Edit Make(Asking at) => at.Desk.Mend(at.Slug, Finding);
+    public override Edit Make(Asking at) => at.Desk.Jobs.Mend(at.Slug, Finding);
 }
 
 /// <summary>Goes without a rule for a reason, or with none looks at it again.</summary>
@@ -109,7 +109,7 @@ public sealed record TakeOver(Beside What) : Ask
         Beside.InsidePages => new TakeInside(Trim: false),
         Beside.InsideTrim => new TakeInside(Pages: false),
         Beside.NoInside => new LayInside(null),
-        _ => new SetHouse(at.Desk.House(at.Job.Ticket.House.Id).House),
+        _ => new SetHouse(at.Desk.Houses.Get(at.Job.Ticket.House.Id).House),
     };
 }
 

@@ -9,10 +9,10 @@ public sealed record WriteFact(string Path, string Text, int? Caret = null) : As
     public override Edit Make(Asking at) => Path.Split('/') switch
     {
         // Houses of the maker's own are known to the desk alone.
-        ["ticket", "house"] => new SetHouse(at.Desk.House(Text).House),
-        ["swatch", var swatch, "mix"] => at.Desk.Mixed(at.Job, swatch, Text),
+        ["ticket", "house"] => new SetHouse(at.Desk.Houses.Get(Text).House),
+        ["swatch", var swatch, "mix"] => at.Desk.Drawer.Mixed(at.Job, swatch, Text),
         ["item", var item, "words"] when Caret is { } caret => new SetWords(item, Text.ReplaceLineEndings("\n"), caret),
-        _ => Facts.Write(at.Job, Path, at.Desk.InInks(at.Job, Path, Text)),
+        _ => Facts.Write(at.Job, Path, at.Desk.Drawer.InInks(at.Job, Path, Text)),
     };
 }
 
@@ -23,7 +23,7 @@ public sealed record WriteEach(string[] Items, string Fact, string Text) : Ask
     {
         var items = Some(Items);
         if (Fact == "group") return new GroupItems([.. items], Text);
-        return Arranging.Each(items, id => Facts.Write(at.Job, $"item/{id}/{Fact}", at.Desk.InInks(at.Job, $"item/{id}/{Fact}", Text)), at.Job, Fact);
+        return Arranging.Each(items, id => Facts.Write(at.Job, $"item/{id}/{Fact}", at.Desk.Drawer.InInks(at.Job, $"item/{id}/{Fact}", Text)), at.Job, Fact);
     }
 }
 
@@ -34,7 +34,7 @@ public sealed record SpanWords(string Item, double[] Marks) : Ask
     {
         if (Marks is not [var ax, var ay, var bx, var by]) throw No("words are spaced between two points");
         double finite(double points) => Points(Item, points).Points;
-        return Matching.Span(at.Job, Item, ((finite(ax), finite(ay)), (finite(bx), finite(by))), at.Desk.Shelf);
+        return Matching.Span(at.Job, Item, ((finite(ax), finite(ay)), (finite(bx), finite(by))), at.Desk.Drawer.Shelf);
     }
 }
 

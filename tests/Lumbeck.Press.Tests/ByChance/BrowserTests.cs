@@ -7,7 +7,10 @@ using NetVips;
 
 namespace Lumbeck.Press.Tests.ByChance;
 
-/// <summary>Small random jobs as Chromium draws their SVG, beside poppler's drawing of their file in a screen's colours: the page shows what the press will lay.</summary>
+/// <summary>
+/// Small random jobs as Chromium draws their SVG, beside poppler's drawing of their file in a screen's colours: the
+/// page shows what the press will lay.
+/// </summary>
 public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
 {
     private const int First = 1, Count = 14, Across = 7;
@@ -27,7 +30,7 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
         File.WriteAllText(random.Folder["page.html"], page.ToString());
         Tool.Chromium(random.Folder, "page", Across * wide, (((Count + Across - 1) / Across) * high) + 200);
         var file = random.Folder["screen.pdf"];
-        using (var s = File.Create(file)) PressFile.Write(s, scenes, new(PressKind.Pdf) { Rgb = true, Marks = false }, house, new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1), random.Desk.Shelf, random.Desk.Pictures);
+        using (var s = File.Create(file)) PressFile.Write(s, scenes, new(PressKind.Pdf) { Rgb = true, Marks = false }, house, new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1), random.Desk.Drawer.Shelf, random.Desk.Drawer.Pictures);
         Tool.Run("pdftoppm", "-r", (72 * Scale).ToString(CultureInfo.InvariantCulture), "-png", file, random.Folder["screen"]);
         using var shot = Image.NewFromFile(random.Folder["page.png"]);
         using var plain = (shot.Bands > 3 ? shot.Flatten(background: [255, 255, 255]) : shot.Copy()).CopyMemory();
@@ -49,21 +52,22 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
             apart.Sort();
             var most = apart[(int)(apart.Count * 0.95)];
             most.ShouldBeLessThanOrEqualTo(7, $"seed {First + i}: at the 95th of a hundred {most} of 255, at most {apart[^1]}");
-            if (Environment.GetEnvironmentVariable("LUMBECK_TEST_FIGURES") is { } figures) File.AppendAllText(figures, string.Create(CultureInfo.InvariantCulture, $"browser seed {First + i}: 95th {most}, 99th {apart[(int)(apart.Count * 0.99)]}, most {apart[^1]}\n"));
+            if (Environment.GetEnvironmentVariable("LUMBECK_TEST_FIGURES") is { } figures)
+                File.AppendAllText(figures, string.Create(CultureInfo.InvariantCulture, $"browser seed {First + i}: 95th {most}, 99th {apart[(int)(apart.Count * 0.99)]}, most {apart[^1]}\n"));
         }
     }
 
     private string Drawn(Scene scene, House house, int wide, int high)
     {
         var condition = PressCondition.Of(house);
-        var svg = new SvgPainter(random.Desk.Shelf, new PressColour(condition), within: new Within(random.Desk, condition)).Picture(scene);
+        var svg = new SvgPainter(random.Desk.Drawer.Shelf, new PressColour(condition), within: new Within(random.Desk, condition)).Picture(scene);
         // As large as its page has it, so that no pixel falls between.
         return string.Create(CultureInfo.InvariantCulture, $"<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{wide}\" height=\"{high}\" viewBox=\"0 0 {wide / Scale} {high / Scale}\">{svg}</svg>");
     }
 
     private sealed class Within(Desk.Desk desk, PressCondition condition) : IPictureLinks
     {
-        public string Of(Picture picture, bool convert) => desk.Pictures.Within(picture, condition, convert);
+        public string Of(Picture picture, bool convert) => desk.Drawer.Pictures.Within(picture, condition, convert);
         public string Of(GrownMark mark) => "";
     }
 
@@ -75,7 +79,8 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
         {
             var b = piece.Reach;
             for (var y = Math.Max(0, (int)(b.Top * Scale) - 2); y < Math.Min(high, (int)(b.Bottom * Scale) + 3); y++)
-                for (var x = Math.Max(0, (int)(b.Left * Scale) - 2); x < Math.Min(wide, (int)(b.Right * Scale) + 3); x++) there[(y * wide) + x] = true;
+                for (var x = Math.Max(0, (int)(b.Left * Scale) - 2); x < Math.Min(wide, (int)(b.Right * Scale) + 3); x++)
+                    there[(y * wide) + x] = true;
         }
         return there;
     }

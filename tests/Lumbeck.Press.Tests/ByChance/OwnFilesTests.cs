@@ -19,7 +19,7 @@ public sealed class OwnFilesTests(RandomDesk random) : IClassFixture<RandomDesk>
     private Intake.Judging.Verdict Judged(Job job, PressKind kind)
     {
         var on = random.On(job);
-        return Intake.IntakeDesk.Judge(random.Made(on, new(kind)), random.Desk.Expects(on));
+        return Intake.IntakeDesk.Judge(random.Made(on, new(kind)), random.Desk.Pressing.Expects(on));
     }
 
     private static TextItem Words(string id, decimal y, Ink ink, decimal opacity = 100) => new()
@@ -33,7 +33,8 @@ public sealed class OwnFilesTests(RandomDesk random) : IClassFixture<RandomDesk>
         Style = new() { Size = Length.FromPoints(18), Paint = new InkPaint(ink) },
     };
 
-    private static PictureItem Picture(Picture picture) => new() { Id = "p", Picture = picture, Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Mm(30)), Height = new(Mm(24)) };
+    private static PictureItem Picture(Picture picture) =>
+        new() { Id = "p", Picture = picture, Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Mm(30)), Height = new(Mm(24)) };
 
     [Fact]
     public void White_words_before_see_through_words_over_a_picture()
@@ -49,16 +50,20 @@ public sealed class OwnFilesTests(RandomDesk random) : IClassFixture<RandomDesk>
         var house = HouseFile.Shipped["plover"] with { OutlinesOnly = true, Slug = true };
         var job = Begun(house, Words("a", 5, Ink.Black));
         Judged(job, PressKind.X1a).Findings.ShouldBeEmpty();
-        Tool.Run("pdffonts", random.Made(random.On(job), new(PressKind.X1a))).Split('\n', StringSplitOptions.RemoveEmptyEntries).Length.ShouldBe(2);
+        Tool.Run("pdffonts", random.Made(random.On(job), new(PressKind.X1a))).Split('\n', StringSplitOptions.RemoveEmptyEntries).Length
+            .ShouldBe(2);
     }
 
     [Fact]
     public void Ink_that_another_piece_covers_does_not_count_and_what_shows_does()
     {
-        RectItem patch(string id, Ink ink, decimal mm) => new() { Id = id, Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Mm(mm)), Height = new(Mm(mm)), Fill = new InkPaint(ink) };
+        RectItem patch(string id, Ink ink, decimal mm) =>
+            new() { Id = id, Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Mm(mm)), Height = new(Mm(mm)), Fill = new InkPaint(ink) };
         var house = HouseFile.Shipped["plover"];
-        Judged(Begun(house, patch("heavy", P(100, 100, 100, 90), 30), patch("over", P(10, 0, 0, 0), 32)), PressKind.X1a).Findings.ShouldBeEmpty();
-        Judged(Begun(house, patch("heavy", P(100, 100, 100, 90), 30)), PressKind.X1a).Findings.Single().ShouldSatisfyAllConditions(f => f.Id.ShouldBe("ink.total"), f => f.Measured.ShouldBe("390 %"));
+        Judged(Begun(house, patch("heavy", P(100, 100, 100, 90), 30), patch("over", P(10, 0, 0, 0), 32)), PressKind.X1a).Findings
+            .ShouldBeEmpty();
+        Judged(Begun(house, patch("heavy", P(100, 100, 100, 90), 30)), PressKind.X1a).Findings.Single()
+            .ShouldSatisfyAllConditions(f => f.Id.ShouldBe("ink.total"), f => f.Measured.ShouldBe("390 %"));
     }
 
     [Fact]
@@ -78,7 +83,8 @@ public sealed class OwnFilesTests(RandomDesk random) : IClassFixture<RandomDesk>
     [Fact]
     public void Flattened_parts_as_large_as_a_cover_are_read_in_time()
     {
-        PictureItem over(string id, Part panel, decimal opacity, Blend blend) => new() { Id = id, Picture = random.Pictures[0], Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Opacity = opacity, Blend = blend, Zoom = 110 };
+        PictureItem over(string id, Part panel, decimal opacity, Blend blend) =>
+            new() { Id = id, Picture = random.Pictures[0], Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Opacity = opacity, Blend = blend, Zoom = 110 };
         var job = Starters.Job(HouseFile.Shipped["plover"] with { TrimMost = Size.FromMillimetres(320, 450), PictureStop = 10, PictureCaution = 10 }, "Large");
         job = new SetTrim(Size.FromInches(8, 10)).Apply(job);
         job = new PaintGround(new GradientPaint(Run.Straight, 20, [new(new InkPaint(P(20, 0, 10, 0)), 0), new(new InkPaint(P(0, 10, 40, 0)), 10_000)])).Apply(job);
@@ -97,23 +103,24 @@ public sealed class OwnFilesTests(RandomDesk random) : IClassFixture<RandomDesk>
     {
         var drawing = random.Pictures.Single(p => p.IsDrawing);
         var job = Begun(HouseFile.Shipped["tern"], Picture(drawing) with { Id = "d" });
-        var slug = random.Desk.Begin("Damaged", job, "own").Slug;
-        Finding? missing() => random.Desk.Job(slug).Composed.Findings.FirstOrDefault(f => f.Id == "picture.missing");
+        var slug = random.Desk.Bench.Begin("Damaged", job, "own").Slug;
+        Finding? missing() => random.Desk.Jobs.Job(slug).Composed.Findings.FirstOrDefault(f => f.Id == "picture.missing");
         missing().ShouldBeNull();
-        var file = random.Desk.Pictures.PathOf(drawing.Hash);
+        var file = random.Desk.Drawer.Pictures.PathOf(drawing.Hash);
         var whole = File.ReadAllBytes(file);
         try
         {
             File.WriteAllBytes(file, [.. whole[..(whole.Length / 2)]]);
             // A later revision is worked out with the file as it is now.
-            random.Desk.Apply(slug, new(Guid.NewGuid().ToString(), "own", _ => new NameItem("d", "The hill")));
+            random.Desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "own", _ => new NameItem("d", "The hill")));
             missing().ShouldNotBeNull().Measured.ShouldContain("drawn.svg: its file is damaged");
-            Should.Throw<Refusal>(() => random.Desk.Press(slug, new(PressKind.X4))).Message.ShouldContain("drawn.svg can’t be printed, for its file is damaged");
+            Should.Throw<Refusal>(() => random.Desk.Pressing.Press(slug, new(PressKind.X4))).Message
+                .ShouldContain("drawn.svg can’t be printed, for its file is damaged");
         }
         finally { File.WriteAllBytes(file, whole); }
         missing().ShouldBeNull();
-        random.Desk.Job(slug).Composed.Sheets[0].Scene.Piece("d")!.Marks.ShouldNotBeEmpty();
-        random.Desk.Press(slug, new(PressKind.X4)).Accepted.ShouldNotBeNull();
+        random.Desk.Jobs.Job(slug).Composed.Sheets[0].Scene.Piece("d")!.Marks.ShouldNotBeEmpty();
+        random.Desk.Pressing.Press(slug, new(PressKind.X4)).Accepted.ShouldNotBeNull();
     }
 
     [Fact]

@@ -167,7 +167,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
         var file = random.Made(on, new(PressKind.Pdf) { Rgb = true, Marks = false });
         Tool.Run("pdftoppm", "-r", "72", "-singlefile", "-png", file, random.Folder["gradient"]);
         using var drawn = NetVips.Image.NewFromFile(random.Folder["gradient.png"]);
-        using var seen = random.Desk.PlatesOf(job.Ticket.House).Paint(on.Composed.Sheets[0].Scene, new(0, 0, drawn.Width, drawn.Height), 72).ToScreen(Colour.PressCondition.Of(job.Ticket.House));
+        using var seen = random.Desk.Drawer.PlatesOf(job.Ticket.House).Paint(on.Composed.Sheets[0].Scene, new(0, 0, drawn.Width, drawn.Height), 72).ToScreen(Colour.PressCondition.Of(job.Ticket.House));
         var face = on.Composed.Sheets[0].Sheet.Panel(Part.Front)!.Face;
         for (var mm = 4; mm < 97; mm += 3)
             for (var band = 0; band < 3; band++)

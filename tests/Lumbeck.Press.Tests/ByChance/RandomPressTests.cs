@@ -31,7 +31,7 @@ public sealed class RandomDesk : IDisposable
         """;
 
     private Picture TakeIn(byte[] file, string name) =>
-        Desk.Pictures.TakeIn(new MemoryStream(file), name, default).GetAwaiter().GetResult();
+        Desk.Drawer.Pictures.TakeIn(new MemoryStream(file), name, default).GetAwaiter().GetResult();
 
     private static Image Blobs(int bands)
     {
@@ -47,12 +47,13 @@ public sealed class RandomDesk : IDisposable
     }
 
     /// <summary>A job on no bench, worked out as one that is.</summary>
-    public OnBench On(Job job) => Desk.Job("tidewatcher") is var on ? on with { Composed = Desk.Worked(on.Revision, job) } : null!;
+    public OnBench On(Job job) =>
+        Desk.Jobs.Job("tidewatcher") is var on ? on with { Composed = Desk.Jobs.Worked(on.Revision, job) } : null!;
 
     public string Made(OnBench on, PressPlan plan)
     {
         var file = Folder[$"random-{Guid.NewGuid():n}.pdf"];
-        using (var s = File.Create(file)) Desk.WritePress(on, plan, s);
+        using (var s = File.Create(file)) Desk.Pressing.WritePress(on, plan, s);
         return file;
     }
 
@@ -70,7 +71,7 @@ public sealed class RandomDesk : IDisposable
     }
 
     private Dictionary<string, Plate> Painted(House house, Scene scene, int wide, int high) =>
-        PlateJudge.Painted(Desk.PlatesOf(house), scene, wide, high);
+        PlateJudge.Painted(Desk.Drawer.PlatesOf(house), scene, wide, high);
 
     private sealed record Known(Dictionary<string, Plate> Painted, bool[] Pictured, bool[] Fine);
 
@@ -94,7 +95,7 @@ public sealed class RandomDesk : IDisposable
         {
             var file = Folder[$"pages-{Guid.NewGuid():n}.pdf"];
             var plan = new PressPlan(kind) { Marks = false };
-            using (var s = File.Create(file)) PressFile.Write(s, scenes, plan, house, new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1), Desk.Shelf, Desk.Pictures);
+            using (var s = File.Create(file)) PressFile.Write(s, scenes, plan, house, new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1), Desk.Drawer.Shelf, Desk.Drawer.Pictures);
             var all = Compared(file, scenes.Count, (i, wide, high) => painted.TryGetValue(i, out var known) ? known : painted[i] = KnownOf(house, scenes[i], wide, high));
             foreach (var told in Told(all, plan)) yield return told;
         }
@@ -161,7 +162,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
                 var kind = seed % 2 == 0 ? PressKind.X4 : PressKind.X1a;
                 var file = random.Made(on, new(kind));
                 var house = on.Job.Ticket.House with { Kinds = [kind] };
-                var verdict = Intake.IntakeDesk.Judge(file, random.Desk.Expects(on) with { House = house });
+                var verdict = Intake.IntakeDesk.Judge(file, random.Desk.Pressing.Expects(on) with { House = house });
                 File.Delete(file);
                 foreach (var no in verdict.Findings.Where(f => f.Severity == Severity.Stop))
                     if (!stops.Any(s => s.Split('.')[0] == no.Id.Split('.')[0] || (no.Id == "bleed.bare" && s == "ground.coverage")))
@@ -181,7 +182,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
         if (job.Take.Ground.Paint is null) job = new PaintGround(new InkPaint(Ink.Percent(20, 0, 10, 0))).Apply(job);
         for (var round = 0; round < 12; round++)
         {
-            var stops = random.Desk.Checks.Exactly(random.Desk.Worked(0, job)).Where(f => f.Severity == Severity.Stop).ToList();
+            var stops = random.Desk.Checks.Exactly(random.Desk.Jobs.Worked(0, job)).Where(f => f.Severity == Severity.Stop).ToList();
             if (stops.Count == 0) break;
             foreach (var id in stops.Select(s => s.Item).OfType<string>().Distinct().Where(i => i is not ("title" or "author")))
                 job = new RemoveItem(id).Apply(job);

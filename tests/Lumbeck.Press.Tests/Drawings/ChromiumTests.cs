@@ -16,7 +16,8 @@ public sealed class Chromium : IDisposable
     public Chromium()
     {
         var page = new StringBuilder("<!doctype html><style>body{margin:0;background:#fff;width:1200px;line-height:0}img{width:120px;height:90px;display:inline-block}</style>");
-        foreach (var (_, svg) in All.Of) page.Append("<img src='data:image/svg+xml;base64,").Append(Convert.ToBase64String(Encoding.UTF8.GetBytes(svg))).Append("'>");
+        foreach (var (_, svg) in All.Of)
+            page.Append("<img src='data:image/svg+xml;base64,").Append(Convert.ToBase64String(Encoding.UTF8.GetBytes(svg))).Append("'>");
         File.WriteAllText(_folder["page.html"], page.ToString());
         var rows = (All.Of.Count + Across - 1) / Across;
         Tool.Chromium(_folder, "page", Across * Wide, (rows * High) + 200);
@@ -26,7 +27,8 @@ public sealed class Chromium : IDisposable
     }
 
     /// <summary>Red, green and blue at a pixel of a drawing.</summary>
-    public ReadOnlySpan<byte> At(int drawing, int x, int y) => _pixels.AsSpan((((((drawing / Across * High) + y) * _wide) + (drawing % Across * Wide) + x)) * 3, 3);
+    public ReadOnlySpan<byte> At(int drawing, int x, int y) =>
+        _pixels.AsSpan((((((drawing / Across * High) + y) * _wide) + (drawing % Across * Wide) + x)) * 3, 3);
 
     public void Dispose() => _folder.Dispose();
 }
@@ -45,8 +47,8 @@ public sealed class ChromiumTests(Chromium chromium, Pressed pressed) : IClassFi
         ((double)read.Wide / read.High).ShouldBe(4 / 3.0, 0.01);
         var place = new Affine((double)Chromium.Wide / read.Wide, 0, 0, (double)Chromium.High / read.High, 0, 0);
         var piece = new Piece("d", Part.Sheet, Affine.Identity, [.. Moving.All(read.Marks, place)], new(0, 0, Chromium.Wide, Chromium.High), new(0, 0, Chromium.Wide, Chromium.High));
-        var on = pressed.Desk.Job("tidewatcher");
-        var painted = pressed.Desk.PlatesOf(on.Job.Ticket.House).Paint(new(on.Composed.Sheets[0].Sheet, [piece]), new(0, 0, Chromium.Wide, Chromium.High), 72);
+        var on = pressed.Desk.Jobs.Job("tidewatcher");
+        var painted = pressed.Desk.Drawer.PlatesOf(on.Job.Ticket.House).Paint(new(on.Composed.Sheets[0].Sheet, [piece]), new(0, 0, Chromium.Wide, Chromium.High), 72);
         var apart = new bool[Chromium.Wide * Chromium.High];
         for (var p = 0; p < apart.Length; p++)
         {

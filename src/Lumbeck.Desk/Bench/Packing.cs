@@ -4,7 +4,7 @@ using System.Text.RegularExpressions;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Pictures;
 
-namespace Lumbeck.Desk.Doors;
+namespace Lumbeck.Desk.Bench;
 
 /// <summary>A job with all it needs as a ZIP file, to keep or to hand on (docs/pack-file.md).</summary>
 public static partial class Packing
@@ -25,29 +25,31 @@ public static partial class Packing
     private sealed record PackedPicture(string Hash, string Name, string Source, string Maker, string Licence);
 
     /// <summary>Writes what is on the bench, with the pictures of all its takes. The same job gives the same bytes.</summary>
-    public static void WritePack(this Desk desk, OnBench on, Stream output)
+    public static void WritePack(this BenchDesk bench, OnBench on, Stream output)
     {
+        var drawer = bench.Jobs.Drawer;
         using var zip = new ZipArchive(output, ZipArchiveMode.Create, leaveOpen: true);
         var hashes = on.Job.Pictures.Select(p => p.Hash).Order(StringComparer.Ordinal).ToList();
-        var rows = hashes.Select(h => desk.Pictures.Find(h) ?? throw new Refusal("picture", $"a picture of this job is not in the drawer any more ({h[..12]}…)")).ToList();
+        var rows = hashes.Select(h => drawer.Pictures.Find(h) ?? throw new Refusal("picture", $"a picture of this job is not in the drawer any more ({h[..12]}…)")).ToList();
         Put(zip, About, s => JsonSerializer.Serialize(s, new Pack(1, on.Job.Ticket.Title, on.Slug, [.. rows.Select(r => new PackedPicture(r.Hash, r.Name, r.Source, r.Maker, r.Licence))]), JobJson.Options));
         Put(zip, JobFile, s => s.Write(JobJson.Write(on.Job)));
         if (on.Job.Ticket.House.Profile is { } profile && profile.StartsWith("own-", StringComparison.Ordinal))
             Put(zip, ProfileFile, s => s.Write(Profiles.Bytes(profile)));
-        foreach (var face in on.Job.Faces.Select(desk.Faces.Own).OfType<Store.FaceRow>().OrderBy(f => f.Hash, StringComparer.Ordinal))
-            Put(zip, "faces/" + face.Hash, s => s.Write(File.ReadAllBytes(desk.Faces.PathOf(face.Hash))));
+        foreach (var face in on.Job.Faces.Select(drawer.Faces.Own).OfType<Store.FaceRow>().OrderBy(f => f.Hash, StringComparer.Ordinal))
+            Put(zip, "faces/" + face.Hash, s => s.Write(File.ReadAllBytes(drawer.Faces.PathOf(face.Hash))));
         // Pictures are packed tight already.
         foreach (var hash in hashes)
-            Put(zip, "pictures/" + hash, s => { using var f = File.OpenRead(desk.Pictures.PathOf(hash)); f.CopyTo(s); }, CompressionLevel.NoCompression);
+            Put(zip, "pictures/" + hash, s => { using var f = File.OpenRead(drawer.Pictures.PathOf(hash)); f.CopyTo(s); }, CompressionLevel.NoCompression);
     }
 
     /// <summary>Begins a job from a pack.</summary>
-    /// <param name="desk">The desk.</param>
+    /// <param name="bench">The bench.</param>
     /// <param name="input">A file that can be searched.</param>
-    /// <param name="session">Who unpacks it.</param>
+    /// <param name="by">Who unpacks it.</param>
     /// <exception cref="Refusal">It is no pack, holds what a pack does not, or more than one may.</exception>
-    public static async Task<OnBench> Unpack(this Desk desk, Stream input, string session)
+    public static async Task<OnBench> Unpack(this BenchDesk bench, Stream input, Actor by)
     {
+        var drawer = bench.Jobs.Drawer;
         try
         {
             using var zip = new ZipArchive(input, ZipArchiveMode.Read, leaveOpen: true);
@@ -69,19 +71,19 @@ public static partial class Packing
                 if (total > Most) throw No($"its pictures are over {Most / 1_000_000} MB");
                 await using var s = entry.Open();
                 var note = about.Pictures.FirstOrDefault(p => p?.Hash == picture.Hash);
-                var known = desk.Pictures.Has(picture.Hash);
-                var taken = await desk.Pictures.TakeIn(new Limited(s, Math.Min(entry.Length, PictureReading.MostBytes) + 1), note?.Name ?? picture.Name, default);
+                var known = drawer.Pictures.Has(picture.Hash);
+                var taken = await drawer.Pictures.TakeIn(new Limited(s, Math.Min(entry.Length, PictureReading.MostBytes) + 1), note?.Name ?? picture.Name, default);
                 if (taken with { Name = picture.Name, PerInch = picture.PerInch } != picture)
                     throw No($"the picture {picture.Name} is not the one its job means");
-                if (!known && note is not null) desk.Pictures.Say(picture.Hash, note.Source, note.Maker, note.Licence);
+                if (!known && note is not null) drawer.Pictures.Say(picture.Hash, note.Source, note.Maker, note.Licence);
             }
-            if (zip.GetEntry(ProfileFile) is not null && ProfileDesk.NameOf(desk.Profiles.TakeIn(Read(zip, ProfileFile), ProfileFile).Hash) != job.Ticket.House.Profile)
+            if (zip.GetEntry(ProfileFile) is not null && ProfileDesk.NameOf(drawer.Profiles.TakeIn(Read(zip, ProfileFile), ProfileFile).Hash) != job.Ticket.House.Profile)
                 throw No("its colour profile is not the one its house means");
             foreach (var face in zip.Entries.Where(e => FaceName().IsMatch(e.FullName)).ToList())
-                if (face.FullName != "faces/" + desk.Faces.TakeIn(Read(zip, face.FullName), "a face of this pack").Hash)
+                if (face.FullName != "faces/" + drawer.Faces.TakeIn(Read(zip, face.FullName), "a face of this pack").Hash)
                     throw No("a face is not the one its job means");
-            _ = desk.Worked(0, job);
-            return desk.Begin(job.Ticket.Title, job, session, about.Slug is { Length: > 0 and <= 60 } slug && slug.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') ? slug : null);
+            _ = bench.Jobs.Worked(0, job);
+            return bench.Begin(job.Ticket.Title, job, by, about.Slug is { Length: > 0 and <= 60 } slug && slug.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') ? slug : null);
         }
         catch (Exception e) when (e is InvalidDataException or JsonException or NotSupportedException or EndOfStreamException or ArgumentException or NullReferenceException or InvalidOperationException or OverflowException) { throw No("it is damaged, or no pack of Lumbeck’s"); }
     }

@@ -1,4 +1,4 @@
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Bench;
 
 /// <summary>The bench as a list: what is looked for, and in which order.</summary>
 /// <param name="Find">Words; a job is listed where it says each of them, in any case of letters.</param>

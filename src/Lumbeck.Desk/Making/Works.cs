@@ -1,7 +1,7 @@
 using System.Collections.Concurrent;
 using Lumbeck.Store;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Making;
 
 /// <summary>One kind of long work.</summary>
 /// <param name="Kind">Its word.</param>
@@ -9,7 +9,8 @@ namespace Lumbeck.Desk;
 public sealed record WorkKind(string Kind, Action<WorkRow, Action<double>, CancellationToken> Do);
 
 /// <summary>
-/// Long work done beside everything else, two pieces at a time: queued in a file, told of as it goes on, left when nobody wants it, and begun again where a program ended
+/// Long work done beside everything else, two pieces at a time: queued in a file, told of as it goes on, left when
+/// nobody wants it, and begun again where a program ended
 /// in the midst of it. A piece works on one revision and shows what it made only when all of it is there.
 /// </summary>
 public sealed class Works(WorkStore store) : IDisposable

@@ -1,6 +1,6 @@
 using Lumbeck.Press.Colour;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Assets;
 
 /// <summary>A swatch as a house prints it, against what was asked for.</summary>
 /// <param name="Swatch">The swatch.</param>
@@ -19,9 +19,9 @@ public sealed record SwatchLook(Swatch Swatch, Asked? Asked, string Hex, string 
 /// <summary>Work with a job's swatches that needs the house's profile.</summary>
 public static class Colours
 {
-    public static IReadOnlyList<SwatchLook> Looks(this Desk desk, Job job)
+    public static IReadOnlyList<SwatchLook> Looks(this Drawer drawer, Job job)
     {
-        var colour = desk.ColourOf(job.Ticket.House);
+        var colour = drawer.ColourOf(job.Ticket.House);
         return [.. job.Swatches.Select(s =>
         {
             var asked = Of(s);
@@ -40,26 +40,26 @@ public static class Colours
     /// house's press.
     /// </summary>
     /// <exception cref="Refusal">It begins as a colour and can't be read on.</exception>
-    public static string InInks(this Desk desk, Job job, string path, string text)
+    public static string InInks(this Drawer drawer, Job job, string path, string text)
     {
         if (Facts.Find(job, path) is not { TakesColour: true }) return text;
-        try { return Asked.Read(text) is { } asked ? desk.ColourOf(job.Ticket.House).Mix(asked).ToString() : text; }
+        try { return Asked.Read(text) is { } asked ? drawer.ColourOf(job.Ticket.House).Mix(asked).ToString() : text; }
         catch (Refusal r) { throw r.At(path); }
     }
 
     /// <summary>The edit that a text typed as a swatch's mix makes: four inks, or a colour that the mix is to come near to.</summary>
     /// <exception cref="Refusal">It is neither.</exception>
-    public static Edit Mixed(this Desk desk, Job job, string id, string text)
+    public static Edit Mixed(this Drawer drawer, Job job, string id, string text)
     {
         var path = $"swatch/{id}/mix";
-        try { return Asked.Read(text) is { } asked ? new SetSwatch(id, Ink: desk.ColourOf(job.Ticket.House).Mix(asked), Asked: asked.Text) : Facts.Write(job, path, text); }
+        try { return Asked.Read(text) is { } asked ? new SetSwatch(id, Ink: drawer.ColourOf(job.Ticket.House).Mix(asked), Asked: asked.Text) : Facts.Write(job, path, text); }
         catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
     }
 
     /// <summary>What goes with a swatch: a name, the mix, and how it looks.</summary>
-    public static IReadOnlyList<(string Name, Ink Ink, string Hex)> Harmonies(this Desk desk, Job job, Swatch swatch)
+    public static IReadOnlyList<(string Name, Ink Ink, string Hex)> Harmonies(this Drawer drawer, Job job, Swatch swatch)
     {
-        var colour = desk.ColourOf(job.Ticket.House);
+        var colour = drawer.ColourOf(job.Ticket.House);
         var lab = colour.Lab(swatch.Ink);
         return [.. Harmony.All.SelectMany(h => h.Turns.Select((turn, n) => (h.Name, Ink: colour.Mix(new AskedLab(Rounded(lab.Turned(turn)))))).Select(x => (x.Name, x.Ink, colour.Hex(x.Ink))))];
     }
@@ -69,9 +69,9 @@ public static class Colours
 
     /// <summary>The edit that adds colours to a job as swatches, under names that are free.</summary>
     /// <exception cref="Refusal">There are none, or more than a job takes.</exception>
-    public static Edit AddColours(this Desk desk, Job job, IEnumerable<(string Name, Asked Colour)> colours, string made, string says)
+    public static Edit AddColours(this Drawer drawer, Job job, IEnumerable<(string Name, Asked Colour)> colours, string made, string says)
     {
-        var colour = desk.ColourOf(job.Ticket.House);
+        var colour = drawer.ColourOf(job.Ticket.House);
         var edits = ImmutableList.CreateBuilder<Edit>();
         var names = job.Swatches.Select(s => s.Name).ToHashSet(StringComparer.OrdinalIgnoreCase);
         foreach (var (name, asked) in colours)
@@ -89,9 +89,9 @@ public static class Colours
     }
 
     /// <summary>A job's swatches as a GIMP palette, as they look in print.</summary>
-    public static string WritePalette(this Desk desk, Job job)
+    public static string WritePalette(this Drawer drawer, Job job)
     {
-        var colour = desk.ColourOf(job.Ticket.House);
+        var colour = drawer.ColourOf(job.Ticket.House);
         return GimpPalette.Write(job.Ticket.Title.Length > 0 ? job.Ticket.Title : "Cover", job.Swatches.Select(s => (s.Name, (AskedRgb)Asked.Read(colour.Hex(s.Ink))!)));
     }
 }

@@ -1,10 +1,10 @@
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Plates;
 
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Jobs;
 
 /// <summary>The rules that need plates, asked beside everything else: one sheet after the other, one job at a time.</summary>
-public sealed class PlateChecks(Desk desk) : IDisposable
+public sealed class PlateChecks(JobDesk jobs) : IDisposable
 {
     private readonly SemaphoreSlim _one = new(1);
 
@@ -15,8 +15,10 @@ public sealed class PlateChecks(Desk desk) : IDisposable
         await _one.WaitAsync();
         try
         {
-            var known = desk.Compose(composed.Revision);
-            return known.IsPlated ? known : await Task.Run(() => desk.Keep(known with { Plates = (known.Revision, Look(known, PlateLooking.Beside)) }));
+            var known = jobs.Compose(composed.Revision);
+            return known.IsPlated
+                ? known
+                : await Task.Run(() => jobs.Keep(known with { Plates = (known.Revision, Look(known, PlateLooking.Beside)) }));
         }
         finally { _one.Release(); }
     }
@@ -40,17 +42,18 @@ public sealed class PlateChecks(Desk desk) : IDisposable
     /// <summary>All findings of a revision, those of its plates at press resolution.</summary>
     /// <param name="composed">The revision.</param>
     /// <param name="told">Is told before each sheet; may end the work by throwing.</param>
-    public ImmutableArray<Finding> Exactly(Composed composed, Action? told = null) => Rules.Merged(composed.Drawn, Look(composed, PlateLooking.Exact, told));
+    public ImmutableArray<Finding> Exactly(Composed composed, Action? told = null) =>
+        Rules.Merged(composed.Drawn, Look(composed, PlateLooking.Exact, told));
 
     private ImmutableArray<Finding> Look(Composed composed, double perInch, Action? told = null)
     {
         var house = composed.Job.Ticket.House;
-        var painter = desk.PlatesOf(house);
+        var painter = jobs.Drawer.PlatesOf(house);
         var found = ImmutableArray.CreateBuilder<Finding>();
         foreach (var sheet in composed.Sheets)
         {
             told?.Invoke();
-            var look = new Look(composed.Job, sheet.On, sheet.Scene, desk.Kept);
+            var look = new Look(composed.Job, sheet.On, sheet.Scene, jobs.Drawer.Kept);
             found.AddRange(Rules.Check(look, painter.Look(sheet.Scene, look.Take, PressCondition.Of(house), perInch)));
         }
         return found.ToImmutable();

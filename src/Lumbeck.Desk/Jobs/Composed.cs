@@ -1,4 +1,4 @@
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Jobs;
 
 /// <summary>One printed sheet with its scene.</summary>
 public sealed record ComposedSheet(PrintedSheet On, Scene Scene)
@@ -59,37 +59,4 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
         Scenes.Add(sheets.Length);
         return new(revision, job, sheets, Rules.Check(sheets.Select(s => new Look(job, s.On, s.Scene, kept))));
     }
-}
-
-/// <summary>What is on the bench for a job, and at which tick it came there.</summary>
-public sealed record OnBench(string JobId, string Slug, long Tick, Composed Composed)
-{
-    public Job Job => Composed.Job;
-    public long Revision => Composed.Revision;
-}
-
-/// <summary>An edit that another session's has overtaken: the fact, what it says now, and what this edit would make it.</summary>
-public sealed class Conflict(string path, string label, string theirs, string yours) : Exception($"{label} was changed in the meantime.")
-{
-    public string Path { get; } = path;
-    public string Label { get; } = label;
-    public string Theirs { get; } = theirs;
-    public string Yours { get; } = yours;
-}
-
-/// <summary>
-/// A request to edit. <paramref name="Make"/> gives the edit for the job as it is; <paramref name="Base"/> is the tick its maker saw,
-/// null to go ahead whatever others did; revisions that share a <paramref name="Gesture"/> are one step back.
-/// </summary>
-public sealed record EditRequest(string Id, string Session, Func<Job, Edit> Make, long? Base = null, string? Gesture = null);
-
-/// <summary>A job's place on the bench.</summary>
-/// <param name="Slug">Its address.</param>
-/// <param name="On">The job; null where it can't be shown.</param>
-/// <param name="Problem">Why it can't.</param>
-public sealed record BenchPlace(string Slug, OnBench? On, string Problem)
-{
-    /// <summary>When it was begun, and when what lies there came there; UTC.</summary>
-    public string Made { get; init; } = "";
-    public string Changed { get; init; } = "";
 }

@@ -1,4 +1,4 @@
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Jobs;
 
 /// <summary>Mends of findings as edits: one, or all that are certain.</summary>
 public static class MendingDesk
@@ -8,16 +8,16 @@ public static class MendingDesk
 
     /// <summary>The edit that mends a finding.</summary>
     /// <exception cref="Refusal">It is mended already, or nothing certain mends it.</exception>
-    public static Edit Mend(this Desk desk, string slug, string key)
+    public static Edit Mend(this JobDesk jobs, string slug, string key)
     {
-        var on = desk.Job(slug);
-        if (key == "all") return desk.MendAll(on);
+        var on = jobs.Job(slug);
+        if (key == "all") return jobs.MendAll(on);
         var finding = on.Composed.Findings.FirstOrDefault(f => f.Key == key) ?? throw new Refusal("mend", "this was mended in the meantime");
         return finding.By ?? throw new Refusal("mend", $"no certain mend is known: {finding.Mend}");
     }
 
     /// <summary>All that is certain as one step: each mend is made on what the one before it left.</summary>
-    private static Together MendAll(this Desk desk, OnBench on)
+    private static Together MendAll(this JobDesk jobs, OnBench on)
     {
         var (job, findings) = (on.Job, on.Composed.Findings);
         var edits = ImmutableList.CreateBuilder<Edit>();
@@ -26,12 +26,12 @@ public static class MendingDesk
         {
             try
             {
-                job = Keeping.Right(next.By!.Apply(job), desk.Shelf);
+                job = Keeping.Right(next.By!.Apply(job), jobs.Drawer.Shelf);
                 edits.Add(next.By);
             }
             // One mend may have taken away what another was for.
             catch (Refusal) { continue; }
-            findings = [.. desk.Worked(0, job).Findings, .. findings.Where(f => Rules.All.First(r => r.Id == f.Id) is PlateRule)];
+            findings = [.. jobs.Worked(0, job).Findings, .. findings.Where(f => Rules.All.First(r => r.Id == f.Id) is PlateRule)];
         }
         return edits.Count > 0 ? new(edits.ToImmutable(), edits.Count == 1 ? "mend one finding" : $"mend {edits.Count} findings") : throw new Refusal("mend", "nothing here has a certain mend");
     }

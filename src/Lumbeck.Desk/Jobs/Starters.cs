@@ -1,4 +1,4 @@
-namespace Lumbeck.Desk;
+namespace Lumbeck.Desk.Jobs;
 
 /// <summary>What a new job and a new item begin with.</summary>
 public static class Starters

@@ -1,0 +1,74 @@
+using System.Collections.Concurrent;
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Faces;
+using Lumbeck.Press.Plates;
+using Lumbeck.Store;
+
+namespace Lumbeck.Desk.Assets;
+
+/// <summary>What jobs are made of beside their own words: pictures, faces, profiles, and how a house prints each.</summary>
+public sealed class Drawer
+{
+    private readonly ConcurrentDictionary<PressCondition, PressColour> _colours = new();
+    private readonly ConcurrentDictionary<PressCondition, DrawingDesk> _drawings = new();
+    private readonly ConcurrentDictionary<PressCondition, PlatePainter> _plates = new();
+
+    internal Drawer(JobStore store)
+    {
+        Folder = store.Folder;
+        Pictures = new(store);
+        Profiles = new(store);
+        Faces = new(store, Shelf);
+        Kept = new KeptDesk(Pictures, Shelf);
+    }
+
+    /// <summary>The data folder.</summary>
+    internal string Folder { get; }
+
+    /// <summary>Faces that can be set: those that ship, and makers' own.</summary>
+    public FaceShelf Shelf { get; } = new();
+
+    /// <summary>Makers' own faces.</summary>
+    public FaceDesk Faces { get; }
+
+    /// <summary>Printers' own profiles.</summary>
+    public ProfileDesk Profiles { get; }
+
+    /// <summary>Pictures, kept untouched.</summary>
+    public PictureDesk Pictures { get; }
+
+    /// <summary>What rules learn of pictures and faces.</summary>
+    internal IKept Kept { get; }
+
+    /// <summary>Screen colour through a house's own press profile.</summary>
+    /// <exception cref="Refusal">The house names a profile that is not here.</exception>
+    public PressColour ColourOf(House house) => ColourOf(Condition(house));
+
+    /// <summary>Drawn pictures in a house's press colours.</summary>
+    public IDrawings DrawingsOf(House house) => DrawingsOf(Condition(house));
+
+    /// <summary>Composes sheets as a house's press lays them down.</summary>
+    public PlatePainter PlatesOf(House house) => _plates.GetOrAdd(Condition(house), c => new(Shelf, Pictures, c));
+
+    /// <summary>A drawn picture by itself, as SVG in press colours.</summary>
+    /// <exception cref="FileNotFoundException">There is no such drawing.</exception>
+    public string Drawing(string hash, PressCondition condition)
+    {
+        var row = Pictures.Find(hash) ?? throw new FileNotFoundException("No such picture.");
+        var picture = new Picture(hash, row.Name, (int)row.Wide, (int)row.High, false) { IsDrawing = true };
+        var marks = DrawingsOf(condition).Of(picture) ?? throw new FileNotFoundException("No such drawing.");
+        return new Press.Svg.SvgPainter(Shelf, ColourOf(condition)).Alone(marks, row.Wide, row.High);
+    }
+
+    private PressColour ColourOf(PressCondition condition) => _colours.GetOrAdd(condition, c => new(c));
+
+    private DrawingDesk DrawingsOf(PressCondition condition) =>
+        _drawings.GetOrAdd(condition, c => new(Pictures, ColourOf(c)));
+
+    /// <summary>A house's condition; a profile that another program brought meanwhile is known from here on.</summary>
+    private PressCondition Condition(House house)
+    {
+        Profiles.Learn(house.Profile);
+        return PressCondition.Of(house);
+    }
+}

@@ -1,0 +1,158 @@
+using System.Collections.Concurrent;
+using Lumbeck.Store;
+
+namespace Lumbeck.Desk.Jobs;
+
+/// <summary>Jobs as they are and as they were: worked out, edited, stepped back and forward. Safe for several threads.</summary>
+public sealed class JobDesk
+{
+    private readonly ConcurrentDictionary<long, Composed> _composed = new();
+    private readonly JobStore _store;
+    private readonly Drawer _drawer;
+
+    internal JobDesk(JobStore store, Drawer drawer)
+    {
+        (_store, _drawer) = (store, drawer);
+        drawer.Pictures.Stated += _composed.Clear;
+    }
+
+    internal JobStore Store => _store;
+
+    internal Drawer Drawer => _drawer;
+
+    /// <summary>A job worked out, with what its drawn pictures hold.</summary>
+    /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
+    public Composed Worked(long revision, Job job) =>
+        Composed.Of(revision, job, _drawer.Shelf, _drawer.DrawingsOf(job.Ticket.House), _drawer.Kept);
+
+    /// <exception cref="Refusal">There is no such job.</exception>
+    public OnBench Job(string slugOrId) => On(Row(slugOrId));
+
+    /// <summary>The tick of what is on the bench, to ask whether anything changed.</summary>
+    public long Tick(string slug) => _store.Head(Row(slug).Id).Tick;
+
+    public (bool Back, bool Forward) Steps(OnBench on) => _store.Steps(on.Revision);
+
+    /// <summary>What lay on the bench just before what lies there now; null where that was the first.</summary>
+    public Composed? Before(OnBench on) => _store.RevisionAt(on.JobId, on.Tick - 1) is { } revision ? Compose(revision) : null;
+
+    /// <summary>A revision worked out; kept, as revisions never change.</summary>
+    public Composed Compose(long revision)
+    {
+        if (_composed.TryGetValue(revision, out var known)) return known;
+        return Keep(Worked(revision, _store.Load(revision)));
+    }
+
+    /// <summary>What was on the bench of a job at a tick.</summary>
+    public Composed At(string slug, long tick)
+    {
+        var row = Row(slug);
+        return Compose(_store.RevisionAt(row.Id, tick) ?? _store.Head(row.Id).Revision);
+    }
+
+    /// <summary>
+    /// Applies an edit to what is on the bench. An id that was applied before is answered again, not applied again; an
+    /// edit that changes nothing leaves no revision.
+    /// </summary>
+    /// <exception cref="Refusal">What was asked can't be made; nothing was changed.</exception>
+    /// <exception cref="Conflict">Another session changed the same fact since the request's base; nothing was changed.</exception>
+    public OnBench Apply(string slug, EditRequest request)
+    {
+        var row = Row(slug);
+        var (head, after) = _store.Write<(HeadRow, Composed?)>(w =>
+        {
+            var head = w.Head(row.Id);
+            if (w.RevisionOf(request.Id) is not null) return (head, null);
+            var now = w.Load(head.Revision);
+            var edit = request.Make(now);
+            RefuseOvertaken(w, row.Id, head, now, edit, request);
+            var next = Keeping.Right(edit.Apply(now), _drawer.Shelf);
+            if (JobJson.Written(next).AsSpan().SequenceEqual(JobJson.Written(now))) return (head, null);
+            RefuseMissing(now, next);
+            if (!ReferenceEquals(next.Waivers, now.Waivers)) Rules.RefuseUnknown(next);
+            // Worked out before it is written: what can't be drawn is never on the bench.
+            var composed = Worked(0, next);
+            // What the sheet moved under its items is said with the step that moved it.
+            if (!ReferenceEquals(next.Ticket, now.Ticket) && edit is not BringBack)
+                composed = composed with { Job = next = composed.LookedOver(Compose(head.Revision)) };
+            var moved = w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), next, request.By.Session);
+            // Until its own plates are looked at, those of before are shown: nothing comes and goes with every key.
+            return (moved, composed with { Revision = moved.Revision, Plates = Compose(head.Revision).Plates });
+        });
+        return new(row.Id, row.Slug, head.Tick, after is null ? Compose(head.Revision) : Keep(after));
+    }
+
+    /// <summary>
+    /// Steps back before the last gesture; stays where there is nothing before it, and where the same asking stepped
+    /// already.
+    /// </summary>
+    /// <param name="slug">The job.</param>
+    /// <param name="by">Who steps back.</param>
+    /// <param name="asked">The asking's own id.</param>
+    /// <param name="since">The tick from which on steps of others are not taken back unasked; null takes back whosever it is.</param>
+    /// <exception cref="Conflict">The last step is another session's, made since then; nothing was changed.</exception>
+    public OnBench StepBack(string slug, Actor by, string? asked = null, long? since = null) => Step(slug, by, asked, (w, r) =>
+    {
+        if (since is { } tick && w.MadeBy(r) is var last && last.Session != by.Session && last.Tick > tick)
+            throw new Conflict("step", _store.Revision(r).Says, "", "");
+        return w.StepBack(r);
+    });
+
+    /// <summary>Steps forward again, likewise.</summary>
+    public OnBench StepForward(string slug, Actor by, string? asked = null) => Step(slug, by, asked, (w, r) => w.StepForward(r));
+
+    internal JobRow Row(string slugOrId) =>
+        _store.Find(slugOrId) ?? throw new Refusal("job", $"no job is called `{LengthText.Clip(slugOrId)}`: `lumbeck jobs` lists them");
+
+    internal OnBench On(JobRow row)
+    {
+        var head = _store.Head(row.Id);
+        return new(row.Id, row.Slug, head.Tick, Compose(head.Revision));
+    }
+
+    private OnBench Step(string slug, Actor by, string? asked, Func<Writing, long, long?> to)
+    {
+        var row = Row(slug);
+        var head = _store.Write(w =>
+        {
+            var head = w.Head(row.Id);
+            if (asked is not null && w.Moved(asked)) return head;
+            return to(w, head.Revision) is { } revision ? w.Move(row.Id, revision, by.Session, asked) : head;
+        });
+        return new(row.Id, row.Slug, head.Tick, Compose(head.Revision));
+    }
+
+    private static void RefuseOvertaken(Writing w, string job, HeadRow head, Job now, Edit edit, EditRequest request)
+    {
+        if (request.Base is not { } tick || tick >= head.Tick || !w.OthersSince(job, tick, request.By.Session)) return;
+        if (w.RevisionAt(job, tick) is not { } revision) return;
+        var seen = w.Load(revision);
+        // What could not be done then is refused for what it is now, not for who came first.
+        if (Made(edit, seen) is not { } mine) return;
+        if (Overtaken.Of(seen, now, mine, Made(edit, now)) is { } both) throw new Conflict(both.Path, both.Label, both.Theirs, both.Yours);
+    }
+
+    private static Job? Made(Edit edit, Job job)
+    {
+        try { return edit.Apply(job); }
+        catch (Refusal) { return null; }
+    }
+
+    private void RefuseMissing(Job now, Job next)
+    {
+        foreach (var picture in next.Items.OfType<PictureItem>())
+            if (picture.Picture is { } p && (now.Item(picture.Id) as PictureItem)?.Picture != p && !_drawer.Pictures.Has(p.Hash))
+                throw new Refusal($"item/{picture.Id}/picture", $"the picture {p.Name} is not in this drawer: put it in again");
+        foreach (var tracing in next.Wraps.Select(w => w.Tracing?.Picture).OfType<Picture>())
+            if (now.Wraps.All(w => w.Tracing?.Picture != tracing) && !_drawer.Pictures.Has(tracing.Hash))
+                throw new Refusal("ground/tracing", $"the picture {tracing.Name} is not in this drawer: put it in again");
+    }
+
+    internal Composed Keep(Composed composed)
+    {
+        if (_composed.Count > 400) _composed.Clear();
+        // What lacks a picture is worked out again when it is asked for: the picture may be back.
+        if (composed.Drawn.Any(f => f.Id == PictureMissing.Named)) return composed;
+        return _composed[composed.Revision] = composed;
+    }
+}
