@@ -14,9 +14,12 @@ internal readonly record struct Aim(double Most, string Unit, string Of = "")
     {
         var of = Of.Length > 0 ? Of + " " : "";
         var aim = string.Create(CultureInfo.InvariantCulture, $"   {of}aim {Most} {Unit}");
-        return measured <= Most ? aim : string.Create(CultureInfo.InvariantCulture, $"{aim}: MISSED, {measured:0.00} {Unit}");
+        return measured <= Most
+            ? aim
+            : string.Create(CultureInfo.InvariantCulture, $"{aim}: MISSED, {measured:0.00} {Unit}");
     }
 
     /// <summary>The same of a time in microseconds.</summary>
-    public string SaysOf(double microseconds) => Says(Unit switch { "ms" => microseconds / 1000, "s" => microseconds / 1e6, _ => microseconds });
+    public string SaysOf(double microseconds) =>
+        Says(Unit switch { "ms" => microseconds / 1000, "s" => microseconds / 1e6, _ => microseconds });
 }

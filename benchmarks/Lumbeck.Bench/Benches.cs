@@ -8,18 +8,24 @@ using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Bench;
 
-/// <summary>What is timed: medians over many runs after a warm-up, in one process, on an otherwise idle machine.</summary>
+/// <summary>
+/// What is timed: medians over many runs after a warm-up, in one process, on an otherwise idle machine.
+/// </summary>
 internal static partial class Benches
 {
     /// <summary>The demo novel's whole arithmetic, beside the same sums in plain doubles.</summary>
     public static void Geometry()
     {
         var tern = HouseFile.Shipped["tern"];
-        var book = new BookFacts(BindingKind.Paperback, Reading.LeftToRight, Size.FromInches(5.25m, 8), 312, tern.Papers[0]);
+        var book = new BookFacts(BindingKind.Paperback, Reading.LeftToRight, Size.FromInches(5.25m, 8), 312,
+            tern.Papers[0]);
         Time("geometry, exact", 2000, 50, () => WrapGeometry.Of(book, tern), new Aim(20, "µs"));
-        foreach (var (kind, _) in BindingKinds.Words.Select(w => (w.Value, w.Word)).Where(w => w.Value != BindingKind.Paperback))
-            Time($"  the same book as a {kind.Say()}", 2000, 20, () => WrapGeometry.Of(book with { Binding = kind }, tern));
-        Time("a printer's figures explained", 500, 5, () => Explanation.Of(book, tern, Size.FromInches(11.33m, 8), default), new Aim(2, "ms"));
+        foreach (var (kind, _) in BindingKinds.Words.Select(w => (w.Value, w.Word))
+            .Where(w => w.Value != BindingKind.Paperback))
+            Time($"  the same book as a {kind.Say()}", 2000, 20,
+                () => WrapGeometry.Of(book with { Binding = kind }, tern));
+        Time("a printer's figures explained", 500, 5,
+            () => Explanation.Of(book, tern, Size.FromInches(11.33m, 8), default), new Aim(2, "ms"));
         Time("  peer: the same widths in doubles", 2000, 50, () =>
         {
             double spine = 312 / 2 * 0.135, width = (2 * 133.35) + spine + (2 * 3.175), height = 203.2 + (2 * 3.175);
@@ -50,7 +56,8 @@ internal static partial class Benches
             return s.Length;
         }, new Aim(150, "ms"));
         var bytes = File.ReadAllBytes(file);
-        Time($"  peer: writing its {bytes.Length / 1000} kB", 30, 1, () => { File.WriteAllBytes(file, bytes); return 0; });
+        Time($"  peer: writing its {bytes.Length / 1000} kB", 30, 1,
+            () => { File.WriteAllBytes(file, bytes); return 0; });
     }
 
     /// <summary>
@@ -71,16 +78,38 @@ internal static partial class Benches
             var n = 0;
             Time("an edit's round trip", 500, 1, () =>
             {
-                var answer = client.PostAsJsonAsync("/jobs/tidewatcher/edit", new { id = Guid.NewGuid().ToString(), session, @base = tick, seen = tick, place = "Wrap", open = "title", ask = new { @is = "write", path = "item/title/size", text = ++n % 2 == 0 ? "53 pt" : "52 pt" } }).GetAwaiter().GetResult();
+                var answer = client.PostAsJsonAsync("/jobs/tidewatcher/edit",
+                    new
+                    {
+                        id = Guid.NewGuid().ToString(),
+                        session,
+                        @base = tick,
+                        seen = tick,
+                        place = "Wrap",
+                        open = "title",
+                        ask = new { @is = "write", path = "item/title/size", text = ++n % 2 == 0 ? "53 pt" : "52 pt" },
+                    })
+                    .GetAwaiter().GetResult();
                 answer.EnsureSuccessStatusCode();
                 _ = answer.Content.ReadAsStringAsync().GetAwaiter().GetResult();
                 tick = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
                 return tick;
             }, new Aim(15, "ms"));
-            var shown = long.Parse(Tick().Match(await client.GetStringAsync("/jobs/calder/ticket")).Groups[1].Value, CultureInfo.InvariantCulture);
+            var shown = long.Parse(Tick().Match(await client.GetStringAsync("/jobs/calder/ticket")).Groups[1].Value,
+                CultureInfo.InvariantCulture);
             Time("ticket redrawn: pages changed", 200, 1, () =>
             {
-                var answer = client.PostAsJsonAsync("/jobs/calder/edit", new { id = Guid.NewGuid().ToString(), session, @base = shown, seen = shown, place = "Ticket", ask = new { @is = "write", path = "ticket/pages", text = ++n % 2 == 0 ? "286" : "300" } }).GetAwaiter().GetResult();
+                var answer = client.PostAsJsonAsync("/jobs/calder/edit",
+                    new
+                    {
+                        id = Guid.NewGuid().ToString(),
+                        session,
+                        @base = shown,
+                        seen = shown,
+                        place = "Ticket",
+                        ask = new { @is = "write", path = "ticket/pages", text = ++n % 2 == 0 ? "286" : "300" },
+                    })
+                    .GetAwaiter().GetResult();
                 answer.EnsureSuccessStatusCode();
                 _ = answer.Content.ReadAsStringAsync().GetAwaiter().GetResult();
                 shown = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
@@ -88,7 +117,16 @@ internal static partial class Benches
             }, new Aim(30, "ms"));
             Time("ticket tried: pages typed, nothing saved", 200, 1, () =>
             {
-                var answer = client.PostAsJsonAsync("/jobs/calder/try", new { id = Guid.NewGuid().ToString(), session, seen = shown, place = "Ticket", ask = new { @is = "write", path = "ticket/pages", text = ++n % 2 == 0 ? "310" : "320" } }).GetAwaiter().GetResult();
+                var answer = client.PostAsJsonAsync("/jobs/calder/try",
+                    new
+                    {
+                        id = Guid.NewGuid().ToString(),
+                        session,
+                        seen = shown,
+                        place = "Ticket",
+                        ask = new { @is = "write", path = "ticket/pages", text = ++n % 2 == 0 ? "310" : "320" },
+                    })
+                    .GetAwaiter().GetResult();
                 answer.EnsureSuccessStatusCode();
                 return answer.Content.ReadAsStringAsync().GetAwaiter().GetResult().Length;
             });
@@ -99,7 +137,9 @@ internal static partial class Benches
                     f.Flush(flushToDisk: true);
                     return 0;
                 });
-            Time("  peer: asking for news when there is none", 200, 1, () => client.GetAsync($"/jobs/tidewatcher/news?seen={tick}&place=Wrap").GetAwaiter().GetResult().StatusCode);
+            Time("  peer: asking for news when there is none", 200, 1,
+                () => client.GetAsync($"/jobs/tidewatcher/news?seen={tick}&place=Wrap").GetAwaiter().GetResult()
+                    .StatusCode);
             await Weigh(client, page);
         }
         finally
@@ -116,11 +156,14 @@ internal static partial class Benches
         var root = bin;
         while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true };
-        foreach (var a in (string[])[Path.Combine(root.FullName, "src", "Lumbeck.Web", "bin", bin.Parent!.Name, bin.Name, "Lumbeck.Web.dll"), "--port", "0", "--data", data])
+        foreach (var a in (string[])[Path.Combine(root.FullName, "src", "Lumbeck.Web", "bin", bin.Parent!.Name,
+            bin.Name, "Lumbeck.Web.dll"),
+            "--port", "0", "--data", data])
             start.ArgumentList.Add(a);
         var server = Process.Start(start)!;
         string? line;
-        do line = await server.StandardOutput.ReadLineAsync() ?? throw new InvalidOperationException("The server did not start.");
+        do line = await server.StandardOutput.ReadLineAsync()
+            ?? throw new InvalidOperationException("The server did not start.");
         while (!line.StartsWith("Lumbeck is open at ", StringComparison.Ordinal));
         return (server, new HttpClient { BaseAddress = new(line["Lumbeck is open at ".Length..]) });
     }
@@ -134,7 +177,8 @@ internal static partial class Benches
         var (server, client) = await Start(Path.Combine(folder, "inside"));
         using var s1 = server;
         using var c1 = client;
-        client.DefaultRequestHeaders.Add("X-Lumbeck-Token", Token().Match(await client.GetStringAsync("/jobs/tidewatcher/ticket")).Groups[1].Value);
+        client.DefaultRequestHeaders.Add("X-Lumbeck-Token",
+            Token().Match(await client.GetStringAsync("/jobs/tidewatcher/ticket")).Groups[1].Value);
         var file = Path.Combine(folder, "inside.pdf");
         using (var s = File.Create(file))
         using (var pdf = new Press.Pdf.PdfWriter(s, "1.6"))
@@ -144,14 +188,20 @@ internal static partial class Benches
             var tree = pdf.Reserve();
             var kids = Enumerable.Range(0, 400).Select(_ =>
             {
-                var picture = pdf.Stream("/Type /XObject /Subtype /Image /Width 1000 /Height 413 /BitsPerComponent 8 /ColorSpace /DeviceRGB", o => o.Write(noise), compress: false);
-                return pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 378 576] /Resources << /XObject << /P {picture} 0 R >> >> >>");
+                var picture = pdf.Stream("/Type /XObject /Subtype /Image /Width 1000 /Height 413 /BitsPerComponent 8 " +
+                    "/ColorSpace /DeviceRGB",
+                    o => o.Write(noise), compress: false);
+                return pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 378 576] /Resources << /XObject " +
+                    $"<< /P {picture} 0 R >> >> >>");
             }).ToList();
-            pdf.Object(tree, $"<< /Type /Pages /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
+            pdf.Object(tree,
+                $"<< /Type /Pages /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
             pdf.Finish(pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), pdf.Object("<< >>"));
         }
         long most() =>
-            long.Parse(File.ReadLines($"/proc/{server.Id}/status").First(l => l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[1], CultureInfo.InvariantCulture) / 1000;
+            long.Parse(File.ReadLines($"/proc/{server.Id}/status").First(l =>
+                l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[1],
+                CultureInfo.InvariantCulture) / 1000;
         var before = most();
         var from = Stopwatch.GetTimestamp();
         using (var body = File.OpenRead(file))
@@ -160,12 +210,15 @@ internal static partial class Benches
             answer.EnsureSuccessStatusCode();
         }
         var took = Stopwatch.GetElapsedTime(from);
-        Console.WriteLine($"{$"an inside of {new FileInfo(file).Length / 1_000_000} MB laid on",-46} {$"{took.TotalSeconds:0.00} s",12}   the server's most memory {most()} MB, {before} MB before{new Aim(3, "s").Says(took.TotalSeconds)}{new Aim(200, "MB", "memory").Says(most())}");
+        Console.WriteLine($"{$"an inside of {new FileInfo(file).Length / 1_000_000} MB laid on",-46} " +
+            $"{$"{took.TotalSeconds:0.00} s",12}   the server's most memory {most()} MB, {before} MB " +
+            $"before{new Aim(3, "s").Says(took.TotalSeconds)}{new Aim(200, "MB", "memory").Says(most())}");
         from = Stopwatch.GetTimestamp();
         File.Copy(file, file + ".copy");
         server.Kill();
         await server.WaitForExitAsync();
-        Console.WriteLine($"{"  peer: copying the file on this disk",-46} {$"{Stopwatch.GetElapsedTime(from).TotalSeconds:0.00} s",12}");
+        Console.WriteLine($"{"  peer: copying the file on this disk",-46} " +
+            $"{$"{Stopwatch.GetElapsedTime(from).TotalSeconds:0.00} s",12}");
     }
 
     private static async Task Weigh(HttpClient client, string page)
@@ -174,10 +227,15 @@ internal static partial class Benches
         async Task<int> bytes(string path) => (await client.GetByteArrayAsync(path)).Length;
         var html = await bytes("/jobs/tidewatcher/wrap");
         var rest = 0;
-        foreach (var asset in Asset().Matches(page).Select(m => m.Groups[1].Value).Distinct()) rest += await bytes(asset);
-        foreach (var face in (string[])["/built/hanken-grotesk.woff2", "/built/spline-sans-mono.woff2"]) rest += await bytes(face);
-        Console.WriteLine($"{"Wrap, all it loads",-46} {$"{(html + rest) / 1000.0:0} kB",12}   page {html / 1000.0:0} kB, script, styles and faces {rest / 1000.0:0} kB, compressed{new Aim(300, "kB").Says((html + rest) / 1000.0)}");
-        Console.WriteLine($"{"  peer: the page without compression",-46} {$"{System.Text.Encoding.UTF8.GetByteCount(page) / 1000.0:0} kB",12}");
+        foreach (var asset in Asset().Matches(page).Select(m => m.Groups[1].Value).Distinct())
+            rest += await bytes(asset);
+        foreach (var face in (string[])["/built/hanken-grotesk.woff2", "/built/spline-sans-mono.woff2"])
+            rest += await bytes(face);
+        Console.WriteLine($"{"Wrap, all it loads",-46} {$"{(html + rest) / 1000.0:0} kB",12}   page " +
+            $"{html / 1000.0:0} kB, script, styles and faces {rest / 1000.0:0} kB, " +
+            $"compressed{new Aim(300, "kB").Says((html + rest) / 1000.0)}");
+        Console.WriteLine($"{"  peer: the page without compression",-46} " +
+            $"{$"{System.Text.Encoding.UTF8.GetByteCount(page) / 1000.0:0} kB",12}");
     }
 
     /// <param name="name">What is timed.</param>
@@ -204,9 +262,12 @@ internal static partial class Benches
     {
         Array.Sort(times);
         static string shown(double us) =>
-            us < 1000 ? string.Create(CultureInfo.InvariantCulture, $"{us:0.00} µs") : string.Create(CultureInfo.InvariantCulture, $"{us / 1000:0.00} ms");
+            us < 1000
+                ? string.Create(CultureInfo.InvariantCulture, $"{us:0.00} µs")
+                : string.Create(CultureInfo.InvariantCulture, $"{us / 1000:0.00} ms");
         var (middle, high) = (times[times.Length / 2], times[(int)(times.Length * 0.95)]);
-        Console.WriteLine($"{name,-46} {shown(middle),12} {shown(high),12} {shown(times[0]),12} {shown(times[^1]),12}{median?.SaysOf(middle)}{at95?.SaysOf(high)}");
+        Console.WriteLine($"{name,-46} {shown(middle),12} {shown(high),12} {shown(times[0]),12} " +
+            $"{shown(times[^1]),12}{median?.SaysOf(middle)}{at95?.SaysOf(high)}");
     }
 
     [GeneratedRegex("lumbeck-token\" content=\"([^\"]+)\"")]

@@ -20,7 +20,9 @@ internal static class HandBench
         var data = Path.Combine(folder, "hand");
         var desk = new Desk.Desk(data, TimeProvider.System, DemoBench.Load);
         var have = desk.Jobs.Job(Slug).Job.Take.Items.Count;
-        desk.Jobs.Apply(Slug, new(Guid.NewGuid().ToString(), "bench", _ => new Together([.. Enumerable.Range(0, 60 - have).Select(Tile)], "sixty items")));
+        desk.Jobs.Apply(Slug,
+            new(Guid.NewGuid().ToString(), "bench",
+                _ => new Together([.. Enumerable.Range(0, 60 - have).Select(Tile)], "sixty items")));
         await ScenesPerEdit(data);
         var (server, client) = await Benches.Start(data);
         using var s = server;
@@ -40,7 +42,8 @@ internal static class HandBench
     private static AddItem Tile(int n) => new(new PolygonItem
     {
         Id = $"tile-{n}",
-        Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(8 + (n % 9 * 13)), Length.FromMillimetres(20 + (n / 9 * 13))),
+        Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(8 + (n % 9 * 13)),
+            Length.FromMillimetres(20 + (n / 9 * 13))),
         Width = new(Length.FromMillimetres(9)),
         Height = new(Length.FromMillimetres(9)),
         Corners = 5 + (n % 4),
@@ -53,7 +56,10 @@ internal static class HandBench
     private static async Task ScenesPerEdit(string data)
     {
         var built = 0L;
-        using var listener = new MeterListener { InstrumentPublished = (i, l) => { if (i.Name == "lumbeck.scenes") l.EnableMeasurementEvents(i); } };
+        using var listener = new MeterListener
+        {
+            InstrumentPublished = (i, l) => { if (i.Name == "lumbeck.scenes") l.EnableMeasurementEvents(i); },
+        };
         listener.SetMeasurementEventCallback<long>((_, n, _, _) => Interlocked.Add(ref built, n));
         listener.Start();
         var app = LumbeckHost.Build(new StartOptions(0, data));
@@ -70,7 +76,8 @@ internal static class HandBench
             tick = await Nudge(client, session, tick);
             await client.GetAsync($"/jobs/{Slug}/news?seen={seen}&place=Wrap");
         }
-        Console.WriteLine($"{"scenes built for an edit, seen in two tabs",-46} {((double)built / edits).ToString("0.00", CultureInfo.InvariantCulture),12}");
+        Console.WriteLine($"{"scenes built for an edit, seen in two tabs",-46} " +
+            $"{((double)built / edits).ToString("0.00", CultureInfo.InvariantCulture),12}");
         await app.StopAsync();
         await app.DisposeAsync();
     }
@@ -79,8 +86,10 @@ internal static class HandBench
     {
         var tick = await Open(client);
         var session = Guid.NewGuid().ToString();
-        Benches.Time("an edit on 60 items", 400, 1, () => tick = Nudge(client, session, tick).GetAwaiter().GetResult(), new Aim(25, "ms"), new Aim(60, "ms", "95th"));
-        Benches.Time("  peer: asking for news when there is none", 400, 1, () => client.GetAsync($"/jobs/{Slug}/news?seen={tick}&place=Wrap").GetAwaiter().GetResult().StatusCode);
+        Benches.Time("an edit on 60 items", 400, 1, () => tick = Nudge(client, session, tick).GetAwaiter().GetResult(),
+            new Aim(25, "ms"), new Aim(60, "ms", "95th"));
+        Benches.Time("  peer: asking for news when there is none", 400, 1,
+            () => client.GetAsync($"/jobs/{Slug}/news?seen={tick}&place=Wrap").GetAwaiter().GetResult().StatusCode);
     }
 
     private static async Task<long> Open(HttpClient client)
@@ -95,7 +104,24 @@ internal static class HandBench
 
     private static async Task<long> Nudge(HttpClient client, string session, long tick)
     {
-        var answer = await client.PostAsJsonAsync($"/jobs/{Slug}/edit", new { id = Guid.NewGuid().ToString(), session, @base = tick, seen = tick, place = "Wrap", open = "title", ask = new { @is = "nudge", items = new[] { "title" }, right = ++_n % 2 == 0 ? 1 : -1, down = 0, far = false } });
+        var answer = await client.PostAsJsonAsync($"/jobs/{Slug}/edit",
+            new
+            {
+                id = Guid.NewGuid().ToString(),
+                session,
+                @base = tick,
+                seen = tick,
+                place = "Wrap",
+                open = "title",
+                ask = new
+                {
+                    @is = "nudge",
+                    items = new[] { "title" },
+                    right = ++_n % 2 == 0 ? 1 : -1,
+                    down = 0,
+                    far = false,
+                },
+            });
         answer.EnsureSuccessStatusCode();
         _ = await answer.Content.ReadAsStringAsync();
         return long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
@@ -107,7 +133,8 @@ internal static class HandBench
         Environment.SetEnvironmentVariable("SE_OFFLINE", "true");
         Environment.SetEnvironmentVariable("SE_AVOID_STATS", "true");
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--no-first-run", "--disable-dev-shm-usage", "--window-size=1280,800");
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--no-first-run",
+            "--disable-dev-shm-usage", "--window-size=1280,800");
         var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         service.SuppressInitialDiagnosticInformation = true;
         service.HideCommandPromptWindow = true;
@@ -123,19 +150,24 @@ internal static class HandBench
             return;
         }
         using var driver = Chromium();
-        foreach (var (name, page) in ((string, string)[])[("first paint of Wrap", "wrap"), ("  peer: first paint of Check", "check")])
+        foreach (var (name, page) in ((string, string)[])[("first paint of Wrap", "wrap"),
+            ("  peer: first paint of Check", "check")])
         {
             var paints = new double[9];
             for (var i = 0; i < paints.Length; i++)
             {
                 driver.ExecuteCdpCommand("Network.clearBrowserCache", []);
                 driver.Navigate().GoToUrl(new Uri(address, $"/jobs/{Slug}/{page}"));
-                paints[i] = 1000 * Convert.ToDouble(driver.ExecuteAsyncScript("const done = arguments[0]; new PerformanceObserver(l => { const p = l.getEntriesByName('first-contentful-paint')[0]; if (p) done(p.startTime); }).observe({ type: 'paint', buffered: true })"), CultureInfo.InvariantCulture);
+                paints[i] = 1000 * Convert.ToDouble(driver.ExecuteAsyncScript("const done = arguments[0]; new " +
+                    "PerformanceObserver(l => { const p = l.getEntriesByName('first-contentful-paint')[0]; if (p) " +
+                    "done(p.startTime); }).observe({ type: 'paint', buffered: true })"),
+                    CultureInfo.InvariantCulture);
             }
             Benches.Report(name, paints, page == "wrap" ? new Aim(1, "s") : null);
         }
         driver.Navigate().GoToUrl(new Uri(address, $"/jobs/{Slug}/wrap"));
-        foreach (var (name, down) in ((string, bool)[])[("a drag's pointer event", true), ("  peer: the same with nothing held", false)])
+        foreach (var (name, down) in ((string, bool)[])[("a drag's pointer event", true),
+            ("  peer: the same with nothing held", false)])
         {
             var times = (IEnumerable<object>)driver.ExecuteScript("""
                 const hit = document.querySelector('#hits [data-pick=title]');
@@ -150,7 +182,8 @@ internal static class HandBench
                 send('pointercancel', 0, 0);
                 return times;
                 """, down)!;
-            Benches.Report(name, [.. times.Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture))], at95: down ? new Aim(4, "ms", "95th") : null);
+            Benches.Report(name, [.. times.Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture))],
+                at95: down ? new Aim(4, "ms", "95th") : null);
         }
         driver.Quit();
     }

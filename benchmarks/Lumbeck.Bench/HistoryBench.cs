@@ -27,7 +27,8 @@ internal static class HistoryBench
                 3 => new SetFact(TicketFact.Subtitle, $"A novel, draft {n}"),
                 _ => new SetPages(300 + (2 * (n % 30))),
             };
-            return desk.Jobs.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "bench", make, null, n % 3 == 0 ? $"g{n / 12}" : null));
+            return desk.Jobs.Apply("tidewatcher",
+                new(Guid.NewGuid().ToString(), "bench", make, null, n % 3 == 0 ? $"g{n / 12}" : null));
         }
         for (var i = 0; i < Edits - Timed; i++)
         {
@@ -35,10 +36,13 @@ internal static class HistoryBench
             if (i % 50 == 0) whole += 50 * Weight(desk.Jobs.Job("tidewatcher").Job);
         }
         Benches.Time("an edit, the job's 5,000th", Timed - 40, 1, edit, new Aim(25, "ms"));
-        Benches.Time("a step back from there", 100, 1, () => desk.Jobs.StepBack("tidewatcher", "bench"), new Aim(25, "ms"));
-        Benches.Time("its list of steps", 60, 1, () => desk.Jobs.StepList(desk.Jobs.Job("tidewatcher")).Count, new Aim(100, "ms"));
+        Benches.Time("a step back from there", 100, 1, () => desk.Jobs.StepBack("tidewatcher", "bench"),
+            new Aim(25, "ms"));
+        Benches.Time("its list of steps", 60, 1, () => desk.Jobs.StepList(desk.Jobs.Job("tidewatcher")).Count,
+            new Aim(100, "ms"));
         Benches.Time("  peer: an edit of a job with no steps", 200, 1, () =>
-            desk.Jobs.Apply("calder", new(Guid.NewGuid().ToString(), "bench", _ => new SetFact(TicketFact.Subtitle, $"Draft {n++}"))));
+            desk.Jobs.Apply("calder",
+                new(Guid.NewGuid().ToString(), "bench", _ => new SetFact(TicketFact.Subtitle, $"Draft {n++}"))));
         var size = new FileInfo(Path.Combine(folder, "history", "lumbeck.db")).Length;
         Console.WriteLine($"{"the store after 5,000 edits",-46} {$"{size / 1e6:0.0} MB",12}");
         Console.WriteLine($"{"  peer: 5,000 whole states, deflated",-46} {$"{whole / 1e6:0.0} MB",12}");

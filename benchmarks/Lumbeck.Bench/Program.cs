@@ -7,7 +7,8 @@ if (args is ["do", var what, var where, .. var files])
     return;
 }
 
-// Every figure stands beside a peer measured in the same run; no figure makes this program fail. Words name the parts to run; none, all of them.
+// Every figure stands beside a peer measured in the same run; no figure makes this program fail. Words name the parts
+// to run; none, all of them.
 var folder = Directory.CreateTempSubdirectory("lumbeck-bench-").FullName;
 bool wanted(string part) => args.Length == 0 || args.Contains(part);
 try

@@ -5,12 +5,15 @@ using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Cli;
 
-/// <summary>The verbs that work on the store: <c>jobs</c>, <c>check</c>, <c>press</c>, <c>intake</c> and packing.</summary>
+/// <summary>
+/// The verbs that work on the store: <c>jobs</c>, <c>check</c>, <c>press</c>, <c>intake</c> and packing.
+/// </summary>
 internal static class JobVerbs
 {
     private static readonly Option<string> Data = new("--data") { Description = "the data folder" };
     private static readonly Option<bool> AsJson = new("--json") { Description = "as JSON" };
-    private static readonly Option<string> HouseOption = new("--house") { Description = "another house than the job's own" };
+    private static readonly Option<string> HouseOption =
+        new("--house") { Description = "another house than the job's own" };
     private static readonly Argument<string> JobArgument = new("JOB") { Description = "a job's short name or id" };
 
     public static Command Jobs()
@@ -23,7 +26,20 @@ internal static class JobVerbs
             foreach (var spoilt in places.Where(x => x.On is null))
                 Console.Error.WriteLine($"{spoilt.Slug} can’t be shown: {spoilt.Problem}");
             if (p.GetValue(AsJson))
-                Say.Json(jobs.Select(j => new { id = j.JobId, slug = j.Slug, title = j.Job.Ticket.Title, house = j.Job.Ticket.House.Name, pages = j.Job.Ticket.Pages, pages_raised = j.Composed.Geometry.Spine.Pages, revision = j.Revision, stops = j.Composed.Readiness.Stops, cautions = j.Composed.Readiness.Cautions, notes = j.Composed.Readiness.Notes }));
+                Say.Json(jobs.Select(j =>
+                    new
+                    {
+                        id = j.JobId,
+                        slug = j.Slug,
+                        title = j.Job.Ticket.Title,
+                        house = j.Job.Ticket.House.Name,
+                        pages = j.Job.Ticket.Pages,
+                        pages_raised = j.Composed.Geometry.Spine.Pages,
+                        revision = j.Revision,
+                        stops = j.Composed.Readiness.Stops,
+                        cautions = j.Composed.Readiness.Cautions,
+                        notes = j.Composed.Readiness.Notes,
+                    }));
             else if (jobs.Count == 0) Console.WriteLine("The bench is empty.");
             else
                 foreach (var j in jobs)
@@ -48,12 +64,27 @@ internal static class JobVerbs
                     ready.Stops,
                     ready.Cautions,
                     ready.Notes,
-                    findings = findings.Select(f => new { f.Id, severity = f.Severity.Word(), f.Item, panel = f.Panel?.Word(), f.Measured, f.Limit, place_mm = f.Place is { } b ? Say.Mm(b) : null, f.Why, f.Mend, waived = f.Waived, sheet = on.Composed.Sheets[f.Sheet].On.Name }),
+                    findings = findings.Select(f =>
+                        new
+                        {
+                            f.Id,
+                            severity = f.Severity.Word(),
+                            f.Item,
+                            panel = f.Panel?.Word(),
+                            f.Measured,
+                            f.Limit,
+                            place_mm = f.Place is { } b ? Say.Mm(b) : null,
+                            f.Why,
+                            f.Mend,
+                            waived = f.Waived,
+                            sheet = on.Composed.Sheets[f.Sheet].On.Name,
+                        }),
                 });
             else
             {
                 foreach (var f in findings)
-                    Console.WriteLine($"{(f.Waived is null ? f.Severity.Word() : "waived"),-8} {f.Id,-18} {f.Measured}; wanted: {f.Limit}. {f.Why}{(f.Waived is { } why ? $" Waived: {why}" : "")}");
+                    Console.WriteLine($"{(f.Waived is null ? f.Severity.Word() : "waived"),-8} {f.Id,-18} " +
+                        $"{f.Measured}; wanted: {f.Limit}. {f.Why}{(f.Waived is { } why ? $" Waived: {why}" : "")}");
                 Console.WriteLine($"{on.Job.Ticket.Title}: {ready.Say()}.");
             }
             return ready.Stops > 0 ? 1 : 0;
@@ -63,7 +94,11 @@ internal static class JobVerbs
 
     public static Command Press()
     {
-        var kindOption = new Option<string>("--kind") { Description = string.Join(", ", PressKinds.All.Select(k => k.Word)), Required = true };
+        var kindOption = new Option<string>("--kind")
+        {
+            Description = string.Join(", ", PressKinds.All.Select(k => k.Word)),
+            Required = true,
+        };
         var outOption = new Option<string>("--out") { Description = "the file to write", Required = true };
         var outlinesOption = new Option<bool>("--outlines") { Description = "type as shapes, which can't be searched" };
         var marksOption = new Option<bool>("--marks") { Description = "printer's marks, whatever the house asks" };
@@ -71,13 +106,32 @@ internal static class JobVerbs
         var zonesOption = new Option<bool>("--zones") { Description = "a proof with the sheet's zones" };
         var letterOption = new Option<bool>("--letter") { Description = "a mock-up on Letter instead of A4" };
         var panelOption = new Option<string>("--panel") { Description = "one panel instead of the sheet" };
-        var pixelsOption = new Option<int>("--pixels") { Description = "the longer side of the front for screens; PNG where --out ends so", DefaultValueFactory = _ => 2560 };
-        var c = new Command("press", "Makes a file: for the printer, for screens, for a client, or to fold at home.") { JobArgument, kindOption, outOption, HouseOption, outlinesOption, marksOption, rgbOption, zonesOption, letterOption, panelOption, pixelsOption, Data };
+        var pixelsOption = new Option<int>("--pixels")
+        {
+            Description = "the longer side of the front for screens; PNG where --out ends so",
+            DefaultValueFactory = _ => 2560,
+        };
+        var c = new Command("press", "Makes a file: for the printer, for screens, for a client, or to fold at home.")
+        {
+            JobArgument,
+            kindOption,
+            outOption,
+            HouseOption,
+            outlinesOption,
+            marksOption,
+            rgbOption,
+            zonesOption,
+            letterOption,
+            panelOption,
+            pixelsOption,
+            Data,
+        };
         c.SetAction(p =>
         {
             var word = p.GetValue(kindOption);
             if (PressKinds.All.FirstOrDefault(k => k.Word == word) is not { Word: not null } kind)
-                throw new Refusal("--kind", $"--kind: `{LengthText.Clip(word!)}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
+                throw new Refusal("--kind",
+                    $"--kind: `{LengthText.Clip(word!)}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
             var panel = Part.Sheet;
             if (p.GetValue(panelOption) is { } named && !Parts.TryParse(named, out panel))
                 throw new Refusal("--panel", $"--panel: a cover has no `{LengthText.Clip(named)}`");
@@ -86,14 +140,25 @@ internal static class JobVerbs
             var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);
             var on = ForHouse(desk, desk.Jobs.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
-            var plan = new PressPlan(kind.Value) { Outlines = p.GetValue(outlinesOption), Marks = p.GetValue(marksOption) ? true : null, Rgb = p.GetValue(rgbOption), Zones = p.GetValue(zonesOption), Letter = p.GetValue(letterOption), Panel = panel, Pixels = p.GetValue(pixelsOption), Png = file.EndsWith(".png", StringComparison.OrdinalIgnoreCase) };
+            var plan = new PressPlan(kind.Value)
+            {
+                Outlines = p.GetValue(outlinesOption),
+                Marks = p.GetValue(marksOption) ? true : null,
+                Rgb = p.GetValue(rgbOption),
+                Zones = p.GetValue(zonesOption),
+                Letter = p.GetValue(letterOption),
+                Panel = panel,
+                Pixels = p.GetValue(pixelsOption),
+                Png = file.EndsWith(".png", StringComparison.OrdinalIgnoreCase),
+            };
             // A file to look at can be made for any house; whether it takes the kind is said, not forbidden.
             Say.Written(file, s => desk.Pressing.WritePress(on, plan, s));
             Console.WriteLine($"{file}: {plan.Say()}, {string.Join(" and ", on.Composed.Sheets.Where(s => panel == Part.Sheet || s.Sheet.Panel(panel) is not null).Select(s => (s.Sheet.Panel(panel)?.Face.Size ?? s.Sheet.Size).Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");
             if (!plan.Kind.IsForPrinter) return 0;
             var house = on.Job.Ticket.House;
             if (!house.Kinds.Contains(plan.Kind))
-                Console.Error.WriteLine($"{house.Name} takes {string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}.");
+                Console.Error.WriteLine($"{house.Name} takes " +
+                    $"{string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}.");
             var ready = Readiness.Of(desk.Checks.Exactly(on.Composed));
             if (ready.Stops > 0) Console.Error.WriteLine($"Check says: {ready.Say()}. See `lumbeck check {on.Slug}`.");
             return 0;
@@ -105,7 +170,8 @@ internal static class JobVerbs
     {
         var fileArgument = new Argument<string>("FILE") { Description = "a finished PDF, made here or elsewhere" };
         var jobOption = new Option<string>("--job") { Description = "the job it is for", Required = true };
-        var c = new Command("intake", "Takes a finished file to the house's reception.") { fileArgument, jobOption, HouseOption, AsJson, Data };
+        var c = new Command("intake",
+            "Takes a finished file to the house's reception.") { fileArgument, jobOption, HouseOption, AsJson, Data };
         c.SetAction(p =>
         {
             var file = Path.GetFullPath(p.GetValue(fileArgument)!);
@@ -114,7 +180,14 @@ internal static class JobVerbs
             var on = ForHouse(desk, desk.Jobs.Job(p.GetValue(jobOption)!), p.GetValue(HouseOption));
             var verdict = desk.Pressing.Judge(on, file);
             if (p.GetValue(AsJson))
-                Say.Json(new { verdict.Accepted, verdict.House, findings = verdict.Findings.Select(f => new { f.Id, severity = f.Severity.Word(), f.Measured, f.Limit, f.Why }), not_examined = verdict.NotExamined });
+                Say.Json(new
+                {
+                    verdict.Accepted,
+                    verdict.House,
+                    findings = verdict.Findings.Select(f =>
+                        new { f.Id, severity = f.Severity.Word(), f.Measured, f.Limit, f.Why }),
+                    not_examined = verdict.NotExamined
+                });
             else
             {
                 foreach (var f in verdict.Findings)

@@ -1,7 +1,18 @@
 using System.CommandLine;
 using Lumbeck.Cli;
 
-var root = new RootCommand("Lays out and presses full-wrap print covers.") { WrapVerbs.Wrap(), WrapVerbs.Explain(), WrapVerbs.Template(), JobVerbs.Jobs(), JobVerbs.Check(), JobVerbs.Press(), JobVerbs.Intake(), JobVerbs.Pack(), JobVerbs.Unpack() };
+var root = new RootCommand("Lays out and presses full-wrap print covers.")
+{
+    WrapVerbs.Wrap(),
+    WrapVerbs.Explain(),
+    WrapVerbs.Template(),
+    JobVerbs.Jobs(),
+    JobVerbs.Check(),
+    JobVerbs.Press(),
+    JobVerbs.Intake(),
+    JobVerbs.Pack(),
+    JobVerbs.Unpack(),
+};
 var parsed = root.Parse(args);
 if (parsed.Errors.Count > 0)
 {

@@ -6,7 +6,12 @@ namespace Lumbeck.Cli;
 /// <summary>How the command line speaks: sentences for people, JSON for programs.</summary>
 internal static class Say
 {
-    private static readonly JsonSerializerOptions Indented = new() { WriteIndented = true, Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping, PropertyNamingPolicy = JsonNamingPolicy.SnakeCaseLower };
+    private static readonly JsonSerializerOptions Indented = new()
+    {
+        WriteIndented = true,
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+        PropertyNamingPolicy = JsonNamingPolicy.SnakeCaseLower
+    };
 
     public static void Json(object value) => Console.WriteLine(JsonSerializer.Serialize(value, Indented));
 
@@ -15,7 +20,8 @@ internal static class Say
     public static string Target(string typed)
     {
         var file = Path.GetFullPath(typed);
-        if (!Directory.Exists(Path.GetDirectoryName(file))) throw new Refusal("--out", $"--out: there is no folder {Path.GetDirectoryName(file)}");
+        if (!Directory.Exists(Path.GetDirectoryName(file)))
+            throw new Refusal("--out", $"--out: there is no folder {Path.GetDirectoryName(file)}");
         return Directory.Exists(file) ? throw new Refusal("--out", $"--out: {file} is a folder: name a file") : file;
     }
 

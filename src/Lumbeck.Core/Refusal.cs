@@ -6,7 +6,9 @@ namespace Lumbeck.Core;
 /// </summary>
 public sealed class Refusal(string path, string sentence) : Exception(sentence)
 {
-    /// <summary>The fact at fault, as <c>ticket/…</c>, <c>item/…/…</c>, <c>ground/…</c>, <c>swatch/…/…</c> or a house's key.</summary>
+    /// <summary>
+    /// The fact at fault, as <c>ticket/…</c>, <c>item/…/…</c>, <c>ground/…</c>, <c>swatch/…/…</c> or a house's key.
+    /// </summary>
     public string Path { get; } = path;
 
     /// <summary>The same refusal, told of another fact.</summary>

@@ -2,7 +2,9 @@ using Lumbeck.Store;
 
 namespace Lumbeck.Desk;
 
-/// <summary>What the web pages and the command line both do, by subject. One desk a process; safe for several threads.</summary>
+/// <summary>
+/// What the web pages and the command line both do, by subject. One desk a process; safe for several threads.
+/// </summary>
 public sealed class Desk
 {
     /// <param name="folder">The data folder.</param>

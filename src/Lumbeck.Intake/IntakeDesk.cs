@@ -8,12 +8,16 @@ using UglyToad.PdfPig.Tokens;
 namespace Lumbeck.Intake;
 
 /// <summary>
-/// A house's simulated reception: it gets the finished file and the house's rules, opens it with code of its own, and accepts or rejects it with reasons.
-/// What a standard allows is allowed, whoever wrote the file; what could not be looked at is said, and never counts as fine.
+/// A house's simulated reception: it gets the finished file and the house's rules, opens it with code of its own, and
+/// accepts or rejects it with reasons.
+/// What a standard allows is allowed, whoever wrote the file; what could not be looked at is said, and never counts as
+/// fine.
 /// </summary>
 public static class IntakeDesk
 {
-    /// <summary>How long a file is worked on, and how long that is waited for on a machine that has other work.</summary>
+    /// <summary>
+    /// How long a file is worked on, and how long that is waited for on a machine that has other work.
+    /// </summary>
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(8), Longest = TimeSpan.FromSeconds(90);
 
     /// <summary>Deep files are read on a stack of their own, in bytes.</summary>
@@ -39,7 +43,8 @@ public static class IntakeDesk
         if (!reader.Join(Longest) || !done)
         {
             var late_ = new Findings();
-            late_.Stop("file.readable", $"over {Patience.TotalSeconds:0} s", "a few seconds", "The file can’t be read in the time a reception has.");
+            late_.Stop("file.readable", $"over {Patience.TotalSeconds:0} s", "a few seconds",
+                "The file can’t be read in the time a reception has.");
             return late_.Verdict(expected.House.Name, "");
         }
         return found.Verdict(expected.House.Name, found.Kind);
@@ -50,43 +55,89 @@ public static class IntakeDesk
         try
         {
             var bytes = new FileInfo(path).Length;
-            if (bytes > MostBytes) { found.Stop("file.size", $"{bytes / 1_000_000} MB", $"{expected.House.FileLimit} MB", "The file is far too large."); return; }
-            if (bytes > expected.House.FileLimit * 1_000_000L) found.Stop("file.size", $"{(bytes / 1e6).ToString("0.#", CultureInfo.InvariantCulture)} MB", $"{expected.House.FileLimit} MB", $"{expected.House.Name} takes no larger file.");
+            if (bytes > MostBytes)
+            {
+                found.Stop("file.size", $"{bytes / 1_000_000} MB", $"{expected.House.FileLimit} MB",
+                    "The file is far too large.");
+                return;
+            }
+            if (bytes > expected.House.FileLimit * 1_000_000L)
+                found.Stop("file.size", $"{(bytes / 1e6).ToString("0.#", CultureInfo.InvariantCulture)} MB",
+                    $"{expected.House.FileLimit} MB", $"{expected.House.Name} takes no larger file.");
             using var file = File.OpenRead(path);
             Span<byte> head = stackalloc byte[1024];
             var read = file.ReadAtLeast(head, head.Length, throwOnEndOfStream: false);
             file.Position = 0;
-            if (head[..read].IndexOf("%PDF-"u8) < 0) { found.Stop("file.readable", bytes == 0 ? "empty" : "no PDF", "a PDF", "This is no PDF."); return; }
+            if (head[..read].IndexOf("%PDF-"u8) < 0)
+            {
+                found.Stop("file.readable", bytes == 0 ? "empty" : "no PDF", "a PDF", "This is no PDF.");
+                return;
+            }
             var filters = new RationedFilters();
-            using var document = PdfDocument.Open(new Rationed(file, Patience), new ParsingOptions { UseLenientParsing = true, SkipMissingFonts = true, FilterProvider = filters, MaxStackDepth = 100 });
-            if (document.IsEncrypted) { found.Stop("file.encrypted", "encrypted", "open", "An encrypted file can’t be printed."); return; }
+            using var document = PdfDocument.Open(new Rationed(file, Patience),
+                new ParsingOptions
+                {
+                    UseLenientParsing = true,
+                    SkipMissingFonts = true,
+                    FilterProvider = filters,
+                    MaxStackDepth = 100,
+                });
+            if (document.IsEncrypted)
+            {
+                found.Stop("file.encrypted", "encrypted", "open", "An encrypted file can’t be printed.");
+                return;
+            }
             Examine(new(document, filters), filters, path, expected, found, late);
         }
-        catch (PdfDocumentEncryptedException) { found.Stop("file.encrypted", "encrypted", "open", "An encrypted file can’t be printed."); }
-        catch (TooMuchException) { found.Stop("file.readable", "more than is looked at", "a cover", "The file unpacks to more, or nests deeper, than any cover does."); }
-        catch (TimeoutException) { found.Stop("file.readable", $"over {Patience.TotalSeconds:0} s", "a few seconds", "The file can’t be read in the time a reception has."); }
-        catch (Exception e) when (e is not OutOfMemoryException) { found.Stop("file.readable", "damaged", "a sound PDF", "The file is damaged and can’t be read: export it again."); }
+        catch (PdfDocumentEncryptedException)
+        {
+            found.Stop("file.encrypted", "encrypted", "open", "An encrypted file can’t be printed.");
+        }
+        catch (TooMuchException)
+        {
+            found.Stop("file.readable", "more than is looked at", "a cover",
+                "The file unpacks to more, or nests deeper, than any cover does.");
+        }
+        catch (TimeoutException)
+        {
+            found.Stop("file.readable", $"over {Patience.TotalSeconds:0} s", "a few seconds",
+                "The file can’t be read in the time a reception has.");
+        }
+        catch (Exception e) when (e is not OutOfMemoryException)
+        {
+            found.Stop("file.readable", "damaged", "a sound PDF",
+                "The file is damaged and can’t be read: export it again.");
+        }
     }
 
-    private static void Examine(Pdf pdf, RationedFilters filters, string path, Expected expected, Findings found, Func<bool> late)
+    private static void Examine(Pdf pdf, RationedFilters filters, string path, Expected expected, Findings found,
+        Func<bool> late)
     {
         FileChecks.Look(pdf, expected, found);
         ForbiddenObjects.Look(pdf, found);
         var count = pdf.Document.NumberOfPages;
         if (count != expected.Sheets.Count)
         {
-            found.Stop("pages.count", count == 1 ? "1 page" : $"{count} pages", expected.Sheets.Count == 1 ? "1 page" : $"{expected.Sheets.Count} pages", "Reception wants one page a sheet.");
+            found.Stop("pages.count", count == 1 ? "1 page" : $"{count} pages",
+                expected.Sheets.Count == 1 ? "1 page" : $"{expected.Sheets.Count} pages",
+                "Reception wants one page a sheet.");
             return;
         }
         for (var i = 0; i < count; i++)
         {
             var page = pdf.Document.GetPageDictionary(i + 1, pdf);
             var sheet = expected.Sheets[i];
-            if (PageShape.Of(pdf, page) is not { } shape) { found.Stop("box.media", $"page {i + 1} has none", "a MediaBox", "A page without a size can’t be printed."); continue; }
+            if (PageShape.Of(pdf, page) is not { } shape)
+            {
+                found.Stop("box.media", $"page {i + 1} has none",
+                "a MediaBox", "A page without a size can’t be printed.");
+                continue;
+            }
             filters.Allow((shape.Media.R - shape.Media.L) * (shape.Media.T - shape.Media.B) / (72 * 72));
             BoxChecks.Look(shape, sheet, expected.House, found);
             var use = new PageUse();
-            new PageWalk(pdf, use, shape.Bleed ?? shape.Media, late).Page(page, pdf.Inherited(page, "Resources") as DictionaryToken);
+            new PageWalk(pdf, use, shape.Bleed ?? shape.Media, late)
+                .Page(page, pdf.Inherited(page, "Resources") as DictionaryToken);
             ColourChecks.Look(use, expected, found);
             TransparencyChecks.Look(use, expected.House, found);
             FaceChecks.Look(pdf, use, expected.House, found);

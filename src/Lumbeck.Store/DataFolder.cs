@@ -5,12 +5,15 @@ using Lumbeck.Core.Measures;
 namespace Lumbeck.Store;
 
 /// <summary>
-/// The data folder before anything in it is opened: its owner's alone; what is missing or junk in it is told, and nothing is written over.
+/// The data folder before anything in it is opened: its owner's alone; what is missing or junk in it is told, and
+/// nothing is written over.
 /// And what is left over in it is swept.
 /// </summary>
 public static class DataFolder
 {
-    /// <summary>Previews and grown pictures are made again where they are missing: so many bytes of each are kept.</summary>
+    /// <summary>
+    /// Previews and grown pictures are made again where they are missing: so many bytes of each are kept.
+    /// </summary>
     public const long MostPreviews = 1_000_000_000, MostGrown = 4_000_000_000;
 
     private const UnixFileMode OwnFolder = UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute;
@@ -20,7 +23,8 @@ public static class DataFolder
     /// <summary>Makes the folder, or looks over one that is there.</summary>
     /// <param name="folder">The folder.</param>
     /// <param name="tell">Is told what was strange and put aside.</param>
-    /// <exception cref="Refusal">The folder can't be made, or its database is missing beside what it knew, or is none.</exception>
+    /// <exception cref="Refusal">The folder can't be made, or its database is missing beside what it knew, or is
+    /// none.</exception>
     public static void Prepare(string folder, Action<string> tell)
     {
         try
@@ -34,24 +38,32 @@ public static class DataFolder
             Keys(Path.Combine(folder, "keys"), tell);
             Own(folder);
         }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException && !Disk.IsFull(e)) { throw No(folder, e.Message); }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException && !Disk.IsFull(e))
+        {
+            throw No(folder, e.Message);
+        }
     }
 
-    /// <summary>A queue that can't be read is put aside: nothing in it is not made again when it is asked for.</summary>
+    /// <summary>
+    /// A queue that can't be read is put aside: nothing in it is not made again when it is asked for.
+    /// </summary>
     internal static void PutAsideWork(string folder, Action<string> tell, bool damaged = false)
     {
         var work = Path.Combine(folder, Work);
         if (!damaged && !IsJunk(work)) return;
         foreach (var left in (string[])[work + "-wal", work + "-shm"]) File.Delete(left);
-        tell($"{Work} can’t be read, and is kept as {PutAside(work)}: long work that was waiting is not taken up again");
+        tell($"{Work} can’t be read, and is kept as {PutAside(work)}: long work that was waiting is not taken up " +
+            $"again");
     }
 
     private static void Missing(string folder)
     {
         if (File.Exists(Path.Combine(folder, Database))) return;
-        if (((string[])["pictures", "files", "faces", "profiles"]).FirstOrDefault(f => HasFiles(Path.Combine(folder, f))) is not { } full)
+        if (((string[])["pictures", "files", "faces", "profiles"])
+            .FirstOrDefault(f => HasFiles(Path.Combine(folder, f))) is not { } full)
             return;
-        throw No(folder, $"{Database} is missing from it, and {full} in it are not empty: bring it back from a copy of the folder");
+        throw No(folder,
+            $"{Database} is missing from it, and {full} in it are not empty: bring it back from a copy of the folder");
     }
 
     private static bool HasFiles(string folder) =>
@@ -68,7 +80,9 @@ public static class DataFolder
         return read > 0 && !head.AsSpan().SequenceEqual("SQLite format 3\0"u8);
     }
 
-    /// <summary>Keys that open pages after a restart; one that is none is put aside, and a new one is made when it is wanted.</summary>
+    /// <summary>
+    /// Keys that open pages after a restart; one that is none is put aside, and a new one is made when it is wanted.
+    /// </summary>
     private static void Keys(string folder, Action<string> tell)
     {
         if (!Directory.Exists(folder)) return;
@@ -80,7 +94,8 @@ public static class DataFolder
                 if (XDocument.Load(reader).Root?.Name.LocalName == "key") continue;
             }
             catch (XmlException) { /* told below, as what is well-formed and no key */ }
-            tell($"the key {Path.GetFileName(key)} can’t be read, and is kept as {PutAside(key)}: pages that are open are to be opened again");
+            tell($"the key {Path.GetFileName(key)} can’t be read, and is kept as {PutAside(key)}: pages that are " +
+                $"open are to be opened again");
         }
     }
 
@@ -110,11 +125,14 @@ public static class DataFolder
         }
     }
 
-    /// <summary>An empty file, where there is none: several programs may begin at once, and none empties what another wrote.</summary>
+    /// <summary>
+    /// An empty file, where there is none: several programs may begin at once, and none empties what another wrote.
+    /// </summary>
     private static void Begin(string path)
     {
         if (File.Exists(path)) return;
-        new FileStream(path, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.ReadWrite | FileShare.Delete).Dispose();
+        new FileStream(path, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.ReadWrite | FileShare.Delete)
+            .Dispose();
     }
 
     /// <summary>
@@ -125,20 +143,24 @@ public static class DataFolder
     /// <param name="now">What is younger than an hour may still be written.</param>
     /// <param name="mostPreviews">Bytes.</param>
     /// <param name="mostGrown">Bytes.</param>
-    public static void Sweep(string folder, DateTimeOffset now, long mostPreviews = MostPreviews, long mostGrown = MostGrown)
+    public static void Sweep(string folder, DateTimeOffset now, long mostPreviews = MostPreviews,
+        long mostGrown = MostGrown)
     {
         var young = now.UtcDateTime - TimeSpan.FromHours(1);
         foreach (var incoming in (string[])["incoming", "previews/incoming"])
-            foreach (var file in Files(Path.Combine(folder, incoming)).Where(f => f.LastWriteTimeUtc < young)) Drop(file);
+            foreach (var file in Files(Path.Combine(folder, incoming)).Where(f => f.LastWriteTimeUtc < young))
+                Drop(file);
         // What is half made bears no ending.
-        foreach (var aside in Files(Path.Combine(folder, "grown")).Where(f => f.Extension.Length == 0 && f.LastWriteTimeUtc < young))
+        foreach (var aside in Files(Path.Combine(folder, "grown"))
+            .Where(f => f.Extension.Length == 0 && f.LastWriteTimeUtc < young))
             Drop(aside);
         foreach (var (name, most) in ((string, long)[])[("previews", mostPreviews), ("grown", mostGrown)])
         {
             var files = Files(Path.Combine(folder, name)).OrderBy(f => f.LastWriteTimeUtc).ToList();
             var bytes = files.Sum(f => f.Length);
             // A fifth below, so that it is not done for every file.
-            foreach (var file in files.TakeWhile(f => bytes > most * 4 / 5 && f.LastWriteTimeUtc < young || bytes > most))
+            foreach (var file in files.TakeWhile(f =>
+                bytes > most * 4 / 5 && f.LastWriteTimeUtc < young || bytes > most))
             {
                 bytes -= file.Length;
                 Drop(file);
@@ -146,12 +168,17 @@ public static class DataFolder
         }
     }
 
-    private static FileInfo[] Files(string folder) => Directory.Exists(folder) ? new DirectoryInfo(folder).GetFiles() : [];
+    private static FileInfo[] Files(string folder) =>
+        Directory.Exists(folder) ? new DirectoryInfo(folder).GetFiles() : [];
 
     private static void Drop(FileInfo file)
     {
         try { file.Delete(); }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException) { /* another program has it; it goes the next time */ }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            /* another program has it;
+            it goes the next time */
+        }
     }
 
     private static Refusal No(string folder, string why) =>

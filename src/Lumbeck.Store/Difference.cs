@@ -1,10 +1,12 @@
 namespace Lumbeck.Store;
 
 /// <summary>
-/// What makes one run of bytes of another: pieces of that, and what is new between them. Two states of a job differ in a few places.
+/// What makes one run of bytes of another: pieces of that, and what is new between them. Two states of a job differ in
+/// a few places.
 /// </summary>
 /// <remarks>
-/// A row of parts, each two numbers of seven bits a byte: how many bytes are new, with those bytes, then where in the other a piece lies and how long it is.
+/// A row of parts, each two numbers of seven bits a byte: how many bytes are new, with those bytes, then where in the
+/// other a piece lies and how long it is.
 /// </remarks>
 internal static class Difference
 {
@@ -53,10 +55,15 @@ internal static class Difference
         return places;
     }
 
-    private static UInt128 Key(ReadOnlySpan<byte> bytes, int at) => new(BitConverter.ToUInt64(bytes[at..]), BitConverter.ToUInt64(bytes[(at + 8)..]));
+    private static UInt128 Key(ReadOnlySpan<byte> bytes, int at) =>
+        new(BitConverter.ToUInt64(bytes[at..]), BitConverter.ToUInt64(bytes[(at + 8)..]));
 
-    /// <summary>A piece of the old that the new has from here on: at the same place where it begins alike, else where a block is the same.</summary>
-    private static (int Place, int Length) Longest(ReadOnlySpan<byte> was, ReadOnlySpan<byte> next, int at, Dictionary<UInt128, int> places)
+    /// <summary>
+    /// A piece of the old that the new has from here on: at the same place where it begins alike, else where a block is
+    /// the same.
+    /// </summary>
+    private static (int Place, int Length) Longest(ReadOnlySpan<byte> was, ReadOnlySpan<byte> next, int at,
+        Dictionary<UInt128, int> places)
     {
         if (at == 0 && was.CommonPrefixLength(next) is >= Block and var same) return (0, same);
         if (at + Block > next.Length || !places.TryGetValue(Key(next, at), out var place)) return default;

@@ -2,7 +2,10 @@ using System.Security.Cryptography;
 
 namespace Lumbeck.Store;
 
-/// <summary>Files kept under the SHA-256 of what is in them: written aside, flushed to the disk, then named. A name is always whole.</summary>
+/// <summary>
+/// Files kept under the SHA-256 of what is in them: written aside, flushed to the disk, then named. A name is always
+/// whole.
+/// </summary>
 public sealed class FileShelf
 {
     private readonly string _folder;
@@ -11,7 +14,8 @@ public sealed class FileShelf
     {
         _folder = folder;
         Directory.CreateDirectory(folder);
-        // What a program that was killed left half written bears no name, and goes; what another is writing now is younger.
+        // What a program that was killed left half written bears no name, and goes; what another is writing now is
+        // younger.
         foreach (var aside in Directory.GetFiles(folder, ".*"))
             if (DateTime.UtcNow - File.GetLastWriteTimeUtc(aside) > Left) File.Delete(aside);
     }
@@ -44,7 +48,10 @@ public sealed class FileShelf
     /// <exception cref="FileNotFoundException">Nothing is.</exception>
     public FileStream Open(string name) => File.OpenRead(PathOf(name));
 
-    /// <summary>Whether a kept file is there and still what it was when it was kept. What was found sound is looked at again only when it was written since.</summary>
+    /// <summary>
+    /// Whether a kept file is there and still what it was when it was kept. What was found sound is looked at again
+    /// only when it was written since.
+    /// </summary>
     public bool IsSound(string name)
     {
         var file = new FileInfo(PathOf(name));

@@ -19,35 +19,49 @@ public sealed class JobStore
 
     /// <param name="folder">The data folder; made where there is none.</param>
     /// <param name="clock">Gives revisions their time.</param>
-    /// <exception cref="Refusal">The folder can't be made or written, or what lies in it is no store of ours.</exception>
+    /// <exception cref="Refusal">The folder can't be made or written, or what lies in it is no store of
+    /// ours.</exception>
     public JobStore(string folder, TimeProvider clock)
     {
         _clock = clock;
         Folder = Path.GetFullPath(folder);
         try { Directory.CreateDirectory(Folder); }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException) { throw NoStore(e.Message); }
-        _connection = new SqliteConnectionStringBuilder { DataSource = Path.Combine(Folder, "lumbeck.db"), ForeignKeys = true, DefaultTimeout = 30 }.ToString();
+        _connection = new SqliteConnectionStringBuilder
+        {
+            DataSource = Path.Combine(Folder, "lumbeck.db"),
+            ForeignKeys = true,
+            DefaultTimeout = 30,
+        }.ToString();
         try { Alone(Migrate); }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException or SqliteException) { throw NoStore(e.Message); }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException or SqliteException)
+        {
+            throw NoStore(e.Message);
+        }
     }
 
     private Refusal NoStore(string reason) =>
-        new("data", $"{Folder} can't be used as a data folder ({reason.Trim().TrimEnd('.')}): give another with --data");
+        new("data",
+            $"{Folder} can't be used as a data folder ({reason.Trim().TrimEnd('.')}): give another with --data");
 
     /// <summary>The data folder.</summary>
     public string Folder { get; }
 
-    /// <summary>Runs while no other program on this store does the same; for what must happen once in a store's life.</summary>
+    /// <summary>
+    /// Runs while no other program on this store does the same; for what must happen once in a store's life.
+    /// </summary>
     public void Alone(Action work)
     {
         for (; ; )
             try
             {
-                using var gate = new FileStream(Path.Combine(Folder, "store.lock"), FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
+                using var gate = new FileStream(Path.Combine(Folder, "store.lock"), FileMode.OpenOrCreate,
+                    FileAccess.ReadWrite, FileShare.None);
                 work();
                 return;
             }
-            catch (IOException e) when (e is not (FileNotFoundException or DirectoryNotFoundException) && e.HResult is not 0 && IsHeld(e))
+            catch (IOException e) when (e is not (FileNotFoundException or DirectoryNotFoundException)
+                && e.HResult is not 0 && IsHeld(e))
             {
                 // Another program has the gate; it has it for a moment only.
                 using var wait = new ManualResetEventSlim();
@@ -55,7 +69,8 @@ public sealed class JobStore
             }
     }
 
-    private const string Row = "SELECT id, slug, made, away, (SELECT at FROM head WHERE job = job.id ORDER BY tick DESC LIMIT 1) AS changed FROM job";
+    private const string Row =
+        "SELECT id, slug, made, away, (SELECT at FROM head WHERE job = job.id ORDER BY tick DESC LIMIT 1) AS changed FROM job";
 
     /// <summary>Jobs as they were begun, the first first.</summary>
     /// <param name="away">Those that are put away in place of those on the bench.</param>
@@ -72,7 +87,10 @@ public sealed class JobStore
     public long? RevisionAt(string job, long tick) => Read(c => RevisionAt(c, job, tick));
 
     public RevisionRow Revision(long id) =>
-        Read(c => c.QueryFirst<RevisionRow>("SELECT id, job, parent, gesture, edit_id AS EditId, says, session, at FROM revision WHERE id = @id", new { id }));
+        Read(c =>
+            c.QueryFirst<RevisionRow>("SELECT id, job, parent, gesture, edit_id AS EditId, says, session, at FROM " +
+                "revision WHERE id = @id",
+                new { id }));
 
     /// <summary>A job's steps, the newest first: revisions that share a gesture are one.</summary>
     /// <param name="job">The job.</param>
@@ -92,7 +110,9 @@ public sealed class JobStore
 
     /// <summary>The revisions that led to this one, itself included: what steps back would pass through.</summary>
     public IReadOnlySet<long> Line(long revision) => Read(c => c.Query<long>(
-        "WITH RECURSIVE line (id) AS (SELECT @revision UNION ALL SELECT parent FROM revision JOIN line USING (id) WHERE parent IS NOT NULL) SELECT id FROM line", new { revision }).ToHashSet());
+        "WITH RECURSIVE line (id) AS (SELECT @revision UNION ALL SELECT parent FROM revision JOIN line USING (id) " +
+            "WHERE parent IS NOT NULL) SELECT id FROM line",
+            new { revision }).ToHashSet());
 
     /// <summary>The job that a revision is of; null where there is no such revision.</summary>
     public string? JobOf(long revision) =>
@@ -107,10 +127,13 @@ public sealed class JobStore
     public Job Load(long revision) => _jobs.TryGetValue(revision, out var job) ? job : Read(c => Load(c, revision));
 
     public IReadOnlyList<PressingRow> Pressings(string job) =>
-        Read(c => c.Query<PressingRow>("SELECT * FROM pressing WHERE job = @job ORDER BY id DESC", new { job }).AsList());
+        Read(c =>
+            c.Query<PressingRow>("SELECT * FROM pressing WHERE job = @job ORDER BY id DESC", new { job }).AsList());
 
     public PressingRow? Pressing(string job, long id) =>
-        Read(c => c.QueryFirstOrDefault<PressingRow>("SELECT * FROM pressing WHERE job = @job AND id = @id", new { job, id }));
+        Read(c =>
+            c.QueryFirstOrDefault<PressingRow>("SELECT * FROM pressing WHERE job = @job AND id = @id",
+                new { job, id }));
 
     /// <summary>
     /// Runs inside one writing transaction, alone in the store; committed and on the disk when it returns, undone when
@@ -131,18 +154,22 @@ public sealed class JobStore
         }
     }
 
-    internal string Now() => _clock.GetUtcNow().UtcDateTime.ToString("yyyy-MM-ddTHH:mm:ss.fffZ", CultureInfo.InvariantCulture);
+    internal string Now() =>
+        _clock.GetUtcNow().UtcDateTime.ToString("yyyy-MM-ddTHH:mm:ss.fffZ", CultureInfo.InvariantCulture);
 
     internal static HeadRow Head(SqliteConnection c, string job) =>
         c.QueryFirst<HeadRow>("SELECT tick, revision, session, at FROM head WHERE job = @job ORDER BY tick DESC LIMIT 1", new { job });
 
     internal static long? RevisionAt(SqliteConnection c, string job, long tick) =>
-        c.ExecuteScalar<long?>("SELECT revision FROM head WHERE job = @job AND tick <= @tick ORDER BY tick DESC LIMIT 1", new { job, tick });
+        c.ExecuteScalar<long?>("SELECT revision FROM head WHERE job = @job AND tick <= @tick ORDER BY tick DESC LIMIT 1",
+            new { job, tick });
 
     internal Job Load(SqliteConnection c, long revision)
     {
         if (_jobs.TryGetValue(revision, out var known)) return known;
-        return Keep(revision, JobJson.Read(States.Read(c, revision), member => Tell($"revision {revision}: `{member}` is not known to this Lumbeck, and is left out")));
+        return Keep(revision,
+            JobJson.Read(States.Read(c, revision),
+                member => Tell($"revision {revision}: `{member}` is not known to this Lumbeck, and is left out")));
     }
 
     internal Job Keep(long revision, Job job)
@@ -182,7 +209,9 @@ public sealed class JobStore
     private void Migrate()
     {
         using (Open()) { }
-        var result = DeployChanges.To.SqliteDatabase(_connection).WithScriptsEmbeddedInAssembly(typeof(JobStore).Assembly).WithTransactionPerScript().LogToNowhere().Build().PerformUpgrade();
+        var result = DeployChanges.To.SqliteDatabase(_connection)
+            .WithScriptsEmbeddedInAssembly(typeof(JobStore).Assembly).WithTransactionPerScript().LogToNowhere().Build()
+            .PerformUpgrade();
         if (!result.Successful) throw NoStore(result.Error.Message);
     }
 

@@ -11,11 +11,16 @@ public static class JobsAway
 
     /// <summary>Removes a job that is put away, and all of its steps. What is on the bench stays.</summary>
     /// <returns>Hashes of files that no other job has pressed; none where the job was not put away.</returns>
-    public static IReadOnlyList<string> Remove(this JobStore store, string job) => store.Write<IReadOnlyList<string>>(w =>
+    public static IReadOnlyList<string> Remove(this JobStore store,
+        string job) => store.Write<IReadOnlyList<string>>(w =>
     {
         var (c, tx, of) = (w.Connection, w.Transaction, new { job });
-        if (!c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM job WHERE id = @job AND away IS NOT NULL)", of, tx)) return [];
-        var files = c.Query<string>("SELECT DISTINCT file FROM pressing WHERE job = @job AND file NOT IN (SELECT file FROM pressing WHERE job <> @job)", of, tx).AsList();
+        if (!c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM job WHERE id = @job AND away IS NOT NULL)", of, tx))
+            return [];
+        var files = c.Query<string>("SELECT DISTINCT file FROM pressing WHERE job = @job AND file NOT IN (SELECT " +
+            "file FROM pressing WHERE job <> @job)",
+            of, tx)
+            .AsList();
         // A revision's parent goes with it.
         c.Execute("PRAGMA defer_foreign_keys = ON", transaction: tx);
         foreach (var table in (string[])["milestone", "step", "picture_use", "pressing", "head", "revision"])

@@ -26,24 +26,46 @@ public sealed record PictureRow
 /// <summary>The drawer's pictures; their files lie on the file shelf.</summary>
 public sealed class PictureShelf(JobStore store)
 {
-    public IReadOnlyList<PictureRow> All() => store.Read(c => c.Query<PictureRow>("SELECT * FROM picture ORDER BY at DESC, name").AsList());
+    public IReadOnlyList<PictureRow> All() =>
+        store.Read(c => c.Query<PictureRow>("SELECT * FROM picture ORDER BY at DESC, name").AsList());
 
-    public PictureRow? Find(string hash) => store.Read(c => c.QueryFirstOrDefault<PictureRow>("SELECT * FROM picture WHERE hash = @hash", new { hash }));
+    public PictureRow? Find(string hash) =>
+        store.Read(c => c.QueryFirstOrDefault<PictureRow>("SELECT * FROM picture WHERE hash = @hash", new { hash }));
 
     /// <summary>Notes a picture; one that is here already keeps what was said of it.</summary>
     public void Add(PictureRow row) => store.Write(w => w.Connection.Execute(
-        "INSERT INTO picture (hash, name, wide, high, opaque, bytes, space, profile, drawn, at) VALUES (@Hash, @Name, @Wide, @High, @Opaque, @Bytes, @Space, @Profile, @Drawn, @at) ON CONFLICT (hash) DO NOTHING",
-        new { row.Hash, row.Name, row.Wide, row.High, row.Opaque, row.Bytes, row.Space, row.Profile, row.Drawn, at = store.Now() }, w.Transaction));
+        "INSERT INTO picture (hash, name, wide, high, opaque, bytes, space, profile, drawn, at) VALUES (@Hash, " +
+            "@Name, @Wide, @High, @Opaque, @Bytes, @Space, @Profile, @Drawn, @at) ON CONFLICT (hash) DO NOTHING",
+        new
+        {
+            row.Hash,
+            row.Name,
+            row.Wide,
+            row.High,
+            row.Opaque,
+            row.Bytes,
+            row.Space,
+            row.Profile,
+            row.Drawn,
+            at = store.Now(),
+        }, w.Transaction));
 
     /// <summary>The jobs that use a picture in any of their revisions.</summary>
-    public IReadOnlyList<JobRow> Uses(string hash) => store.Read(c => c.Query<JobRow>("SELECT j.id, j.slug, j.made FROM picture_use u JOIN job j ON j.id = u.job WHERE u.hash = @hash ORDER BY j.rowid", new { hash }).AsList());
+    public IReadOnlyList<JobRow> Uses(string hash) =>
+        store.Read(c =>
+            c.Query<JobRow>("SELECT j.id, j.slug, j.made FROM picture_use u JOIN job j ON j.id = u.job WHERE u.hash " +
+                "= @hash ORDER BY j.rowid",
+                new { hash })
+                .AsList());
 
     /// <summary>Takes a picture out of the drawer, unless a job uses it; says whether it did.</summary>
     public bool Remove(string hash) => store.Write(w => w.Connection.Execute(
-        "DELETE FROM picture WHERE hash = @hash AND NOT EXISTS (SELECT 1 FROM picture_use WHERE hash = @hash)", new { hash }, w.Transaction)) > 0;
+        "DELETE FROM picture WHERE hash = @hash AND NOT EXISTS (SELECT 1 FROM picture_use WHERE hash = @hash)",
+            new { hash }, w.Transaction)) > 0;
 
     public void Say(string hash, string source, string maker, string licence) => store.Write(w => w.Connection.Execute(
-        "UPDATE picture SET source = @source, maker = @maker, licence = @licence WHERE hash = @hash", new { hash, source, maker, licence }, w.Transaction));
+        "UPDATE picture SET source = @source, maker = @maker, licence = @licence WHERE hash = @hash",
+            new { hash, source, maker, licence }, w.Transaction));
 }
 
 /// <summary>A printer's own profile.</summary>
@@ -61,8 +83,17 @@ public sealed record ProfileRow
 /// <summary>Printers' own profiles; their files lie on a file shelf.</summary>
 public sealed class ProfileShelf(JobStore store)
 {
-    public IReadOnlyList<ProfileRow> All() => store.Read(c => c.Query<ProfileRow>("SELECT * FROM profile ORDER BY says, at").AsList());
+    public IReadOnlyList<ProfileRow> All() =>
+        store.Read(c => c.Query<ProfileRow>("SELECT * FROM profile ORDER BY says, at").AsList());
 
     public void Add(ProfileRow row) => store.Write(w => w.Connection.Execute(
-        "INSERT INTO profile (hash, name, says, bytes, at) VALUES (@Hash, @Name, @Says, @Bytes, @at) ON CONFLICT (hash) DO NOTHING", new { row.Hash, row.Name, row.Says, row.Bytes, at = store.Now() }, w.Transaction));
+        "INSERT INTO profile (hash, name, says, bytes, at) VALUES (@Hash, @Name, @Says, @Bytes, @at) ON CONFLICT (hash) DO NOTHING",
+            new
+            {
+                row.Hash,
+                row.Name,
+                row.Says,
+                row.Bytes,
+                at = store.Now(),
+            }, w.Transaction));
 }

@@ -17,7 +17,8 @@ public sealed record JobRow
 public sealed record HeadRow(long Tick, long Revision, string Session, string At);
 
 /// <summary>One revision without its state.</summary>
-public sealed record RevisionRow(long Id, string Job, long? Parent, string? Gesture, string? EditId, string Says, string Session, string At);
+public sealed record RevisionRow(long Id, string Job, long? Parent, string? Gesture, string? EditId, string Says,
+    string Session, string At);
 
 /// <summary>
 /// One step of a job as a list shows it: the last revision of a gesture, how many revisions that gesture has, and the

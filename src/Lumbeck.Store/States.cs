@@ -5,7 +5,8 @@ using Microsoft.Data.Sqlite;
 namespace Lumbeck.Store;
 
 /// <summary>
-/// States of jobs as they are stored (docs/stored-forms.md): now and then whole, between those what each differs by from its parent.
+/// States of jobs as they are stored (docs/stored-forms.md): now and then whole, between those what each differs by
+/// from its parent.
 /// What is stored is the truth; edits are only a record.
 /// </summary>
 internal sealed class States
@@ -41,11 +42,14 @@ internal sealed class States
             """, new { revision }).AsList();
         if (rows.Count == 0) throw new InvalidOperationException($"There is no revision {revision}.");
         byte[] json = [];
-        foreach (var row in rows) json = row.Apart == 0 ? Inflated(row.State) : Difference.Apply(json, Inflated(row.State));
+        foreach (var row in rows)
+            json = row.Apart == 0 ? Inflated(row.State) : Difference.Apply(json, Inflated(row.State));
         return Keep(revision, json, (int)rows[^1].Apart);
     }
 
-    /// <summary>How a state is stored after its parent's: what is stored, and how many differences lie before it.</summary>
+    /// <summary>
+    /// How a state is stored after its parent's: what is stored, and how many differences lie before it.
+    /// </summary>
     public (byte[] State, int Apart) Write(SqliteConnection c, long? parent, Job job)
     {
         var json = JobJson.Written(job);

@@ -25,7 +25,9 @@ public sealed record WorkRow
     public string At { get; init; } = "";
 }
 
-/// <summary>The queue of long work, in a file of its own: what was not done when the program ended is done when it begins again.</summary>
+/// <summary>
+/// The queue of long work, in a file of its own: what was not done when the program ended is done when it begins again.
+/// </summary>
 public sealed class WorkStore
 {
     private readonly string _connection;
@@ -37,7 +39,11 @@ public sealed class WorkStore
     public WorkStore(string folder, TimeProvider clock, Action<string>? tell = null)
     {
         _clock = clock;
-        _connection = new SqliteConnectionStringBuilder { DataSource = Path.Combine(folder, "work.db"), DefaultTimeout = 30 }.ToString();
+        _connection = new SqliteConnectionStringBuilder
+        {
+            DataSource = Path.Combine(folder, "work.db"),
+            DefaultTimeout = 30,
+        }.ToString();
         try { Begin(); }
         // SQLITE_CORRUPT and SQLITE_NOTADB.
         catch (SqliteException e) when (e.SqliteErrorCode is 11 or 26)
@@ -66,9 +72,11 @@ public sealed class WorkStore
             CREATE INDEX IF NOT EXISTS work_job ON work (job, at);
             """));
         // Rows of the first form had no number.
-        if (Do(c => c.ExecuteScalar<int>("SELECT count(*) FROM pragma_table_info('work') WHERE name = 'form'")) > 0) return;
+        if (Do(c => c.ExecuteScalar<int>("SELECT count(*) FROM pragma_table_info('work') WHERE name = 'form'")) > 0)
+            return;
         try { Do(c => c.Execute("ALTER TABLE work ADD COLUMN form INTEGER NOT NULL DEFAULT 1")); }
-        catch (SqliteException) when (Do(c => c.ExecuteScalar<int>("SELECT count(*) FROM pragma_table_info('work') WHERE name = 'form'")) > 0)
+        catch (SqliteException) when (Do(c =>
+            c.ExecuteScalar<int>("SELECT count(*) FROM pragma_table_info('work') WHERE name = 'form'")) > 0)
         {
             // Another program that began at the same time added it.
         }
@@ -93,7 +101,10 @@ public sealed class WorkStore
 
     /// <summary>Takes the oldest waiting piece and marks it as under way; null where none waits.</summary>
     public WorkRow? Take() =>
-        Do(c => c.QueryFirstOrDefault<WorkRow>("UPDATE work SET state = 'running' WHERE id = (SELECT id FROM work WHERE state = 'waiting' AND form <= @Form ORDER BY at, rowid LIMIT 1) RETURNING *", new { Form }));
+        Do(c =>
+            c.QueryFirstOrDefault<WorkRow>("UPDATE work SET state = 'running' WHERE id = (SELECT id FROM work WHERE " +
+                "state = 'waiting' AND form <= @Form ORDER BY at, rowid LIMIT 1) RETURNING *",
+                new { Form }));
 
     /// <summary>What was under way when the program ended waits again.</summary>
     public int Requeue() => Do(c => c.Execute("UPDATE work SET state = 'waiting', share = 0 WHERE state = 'running'"));
@@ -103,15 +114,24 @@ public sealed class WorkStore
 
     /// <summary>Ends a piece, unless it has ended already.</summary>
     public void End(string id, string state, string problem = "") =>
-        Do(c => c.Execute("UPDATE work SET state = @state, problem = @problem, at = @at, share = CASE @state WHEN 'done' THEN 1 ELSE share END WHERE id = @id AND state IN ('waiting', 'running')", new { id, state, problem, at = Now() }));
+        Do(c =>
+            c.Execute("UPDATE work SET state = @state, problem = @problem, at = @at, share = CASE @state WHEN 'done' " +
+                "THEN 1 ELSE share END WHERE id = @id AND state IN ('waiting', 'running')",
+                new { id, state, problem, at = Now() }));
 
-    public WorkRow? Find(string id) => Do(c => c.QueryFirstOrDefault<WorkRow>("SELECT * FROM work WHERE id = @id", new { id }));
+    public WorkRow? Find(string id) =>
+        Do(c => c.QueryFirstOrDefault<WorkRow>("SELECT * FROM work WHERE id = @id", new { id }));
 
     /// <summary>A job's work that is not ended, and what ended since a time, the oldest first.</summary>
     public IReadOnlyList<WorkRow> Of(string job, string since) =>
-        Do(c => c.Query<WorkRow>("SELECT * FROM work WHERE job = @job AND (state IN ('waiting', 'running') OR at > @since) ORDER BY at, rowid", new { job, since }).AsList());
+        Do(c =>
+            c.Query<WorkRow>("SELECT * FROM work WHERE job = @job AND (state IN ('waiting', 'running') OR at > " +
+                "@since) ORDER BY at, rowid",
+                new { job, since })
+                .AsList());
 
-    public string Now() => _clock.GetUtcNow().UtcDateTime.ToString("yyyy-MM-ddTHH:mm:ss.fffZ", CultureInfo.InvariantCulture);
+    public string Now() =>
+        _clock.GetUtcNow().UtcDateTime.ToString("yyyy-MM-ddTHH:mm:ss.fffZ", CultureInfo.InvariantCulture);
 
     private T Do<T>(Func<SqliteConnection, T> work)
     {

@@ -14,7 +14,9 @@ public sealed class Writing
 
     private readonly List<(long Revision, Job State, int Apart)> _written = [];
 
-    /// <summary>Has what was written at hand, once it is on the disk: a number that was given in vain is given again.</summary>
+    /// <summary>
+    /// Has what was written at hand, once it is on the disk: a number that was given in vain is given again.
+    /// </summary>
     internal void Committed()
     {
         foreach (var (revision, state, apart) in _written) _store.States.Keep(revision, state, apart);
@@ -36,11 +38,13 @@ public sealed class Writing
 
     /// <summary>Whether anyone but this session has changed the job since a tick.</summary>
     public bool OthersSince(string job, long tick, string session) =>
-        _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM head WHERE job = @job AND tick > @tick AND session <> @session)", new { job, tick, session }, _tx);
+        _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM head WHERE job = @job AND tick > @tick AND session <> @session)",
+            new { job, tick, session }, _tx);
 
     /// <summary>Who made a revision, and at which tick it came on the bench.</summary>
     public (string Session, long Tick) MadeBy(long revision) => _c.QuerySingle<(string, long)>(
-        "SELECT session, (SELECT COALESCE(MIN(tick), 0) FROM head WHERE revision = @revision AND job = r.job) FROM revision r WHERE id = @revision",
+        "SELECT session, (SELECT COALESCE(MIN(tick), 0) FROM head WHERE revision = @revision AND job = r.job) FROM " +
+            "revision r WHERE id = @revision",
         new { revision }, _tx);
 
     public void AddJob(string id, string slug, Job first, string session)
@@ -50,11 +54,14 @@ public sealed class Writing
         Insert(id, null, null, null, null, "begun", first, session, at);
     }
 
-    public bool HasSlug(string slug) => _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM job WHERE slug = @slug)", new { slug }, _tx);
+    public bool HasSlug(string slug) =>
+        _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM job WHERE slug = @slug)", new { slug }, _tx);
 
     /// <summary>Appends a revision to the head and puts it on the bench.</summary>
-    public HeadRow Append(string job, long parent, string? gesture, string editId, Edit edit, string says, Job state, string session) =>
-        Insert(job, parent, gesture, editId, StoredForm.Stamp(EditJson.Write(edit)), says, state, session, _store.Now());
+    public HeadRow Append(string job, long parent, string? gesture, string editId, Edit edit, string says, Job state,
+        string session) =>
+        Insert(job, parent, gesture, editId, StoredForm.Stamp(EditJson.Write(edit)), says, state, session,
+            _store.Now());
 
     /// <summary>Whether an asking has moved a head before.</summary>
     public bool Moved(string asked) =>
@@ -64,7 +71,9 @@ public sealed class Writing
     public HeadRow Move(string job, long revision, string session, string? asked = null)
     {
         var at = _store.Now();
-        var tick = _c.ExecuteScalar<long>("INSERT INTO head (job, revision, session, at, asked) VALUES (@job, @revision, @session, @at, @asked) RETURNING tick", new { job, revision, session, at, asked }, _tx);
+        var tick = _c.ExecuteScalar<long>("INSERT INTO head (job, revision, session, at, asked) VALUES (@job, " +
+            "@revision, @session, @at, @asked) RETURNING tick",
+            new { job, revision, session, at, asked }, _tx);
         return new(tick, revision, session, at);
     }
 
@@ -72,12 +81,15 @@ public sealed class Writing
     public long? StepBack(long revision)
     {
         var (parent, gesture) = Of(revision);
-        while (parent is { } p && gesture is not null && Of(p) is var before && before.Gesture == gesture && before.Parent is not null)
+        while (parent is { } p && gesture is not null && Of(p) is var before && before.Gesture == gesture
+            && before.Parent is not null)
             parent = before.Parent;
         return parent;
     }
 
-    /// <summary>Where one step forward leads: the end of the newest gesture that follows. Null where nothing does.</summary>
+    /// <summary>
+    /// Where one step forward leads: the end of the newest gesture that follows. Null where nothing does.
+    /// </summary>
     public long? StepForward(long revision)
     {
         if (NewestChild(revision) is not { } to) return null;
@@ -87,18 +99,24 @@ public sealed class Writing
     }
 
     public void Name(string job, long revision, string name) =>
-        _c.Execute("INSERT INTO milestone (job, revision, name, at) VALUES (@job, @revision, @name, @at)", new { job, revision, name, at = _store.Now() }, _tx);
+        _c.Execute("INSERT INTO milestone (job, revision, name, at) VALUES (@job, @revision, @name, @at)",
+            new { job, revision, name, at = _store.Now() }, _tx);
 
     public void AddPressing(PressingRow row) =>
-        _c.Execute("INSERT INTO pressing (job, revision, kind, house, name, file, bytes, at, stops, cautions, waived, accepted, verdict) VALUES (@Job, @Revision, @Kind, @House, @Name, @File, @Bytes, @At, @Stops, @Cautions, @Waived, @Accepted, @Verdict)", row with { At = _store.Now() }, _tx);
+        _c.Execute("INSERT INTO pressing (job, revision, kind, house, name, file, bytes, at, stops, cautions, " +
+            "waived, accepted, verdict) VALUES (@Job, @Revision, @Kind, @House, @Name, @File, @Bytes, @At, @Stops, " +
+            "@Cautions, @Waived, @Accepted, @Verdict)",
+            row with { At = _store.Now() }, _tx);
 
     private (long? Parent, string? Gesture) Of(long revision) =>
-        _c.QueryFirst<(long?, string?)>("SELECT parent, gesture FROM revision WHERE id = @revision", new { revision }, _tx);
+        _c.QueryFirst<(long?, string?)>("SELECT parent, gesture FROM revision WHERE id = @revision", new { revision },
+            _tx);
 
     private long? NewestChild(long revision) =>
         _c.ExecuteScalar<long?>("SELECT max(id) FROM revision WHERE parent = @revision", new { revision }, _tx);
 
-    private HeadRow Insert(string job, long? parent, string? gesture, string? editId, string? edit, string says, Job state, string session, string at)
+    private HeadRow Insert(string job, long? parent, string? gesture, string? editId, string? edit, string says,
+        Job state, string session, string at)
     {
         var (stored, apart) = _store.States.Write(_c, parent, state);
         var id = _c.ExecuteScalar<long>(
@@ -114,7 +132,8 @@ public sealed class Writing
             """, new { id, job, gesture }, _tx);
         // Stepping back must never lose a picture: what any revision shows, in any take, is in use.
         foreach (var hash in state.Pictures.Select(p => p.Hash))
-            _c.Execute("INSERT OR IGNORE INTO picture_use (hash, job) SELECT hash, @job FROM picture WHERE hash = @hash", new { hash, job }, _tx);
+            _c.Execute("INSERT OR IGNORE INTO picture_use (hash, job) SELECT hash, @job FROM picture WHERE hash = @hash",
+                new { hash, job }, _tx);
         return Move(job, id, session);
     }
 }

@@ -11,10 +11,15 @@ public static class ColourRoutes
     {
         app.MapGet("/jobs/{slug}/swatches.gpl", (string slug, Desk.Desk desk) =>
         {
-            try { return Results.File(System.Text.Encoding.UTF8.GetBytes(desk.Drawer.WritePalette(desk.Jobs.Job(slug).Job)), "text/plain; charset=utf-8", slug + ".gpl"); }
+            try
+            {
+                return Results.File(System.Text.Encoding.UTF8.GetBytes(desk.Drawer.WritePalette(desk.Jobs.Job(slug).Job)),
+                    "text/plain; charset=utf-8", slug + ".gpl");
+            }
             catch (Refusal) { return Results.NotFound(); }
         });
-        app.MapPost("/jobs/{slug}/swatches", async (string slug, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http) =>
+        app.MapPost("/jobs/{slug}/swatches", async (string slug, Desk.Desk desk, IAntiforgery antiforgery,
+            HttpContext http) =>
         {
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
             try
@@ -23,7 +28,11 @@ public static class ColourRoutes
                 var text = System.Text.Encoding.UTF8.GetString(await Body(http, GimpPalette.Longest));
                 var read = GimpPalette.Read(text);
                 var made = "swatch-" + Guid.NewGuid().ToString("n")[..8];
-                desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "palette", job => desk.Drawer.AddColours(job, read.Select(c => (c.Name, (Asked)c.Colour)), made, $"{read.Count} swatches brought in")));
+                desk.Jobs.Apply(slug,
+                    new(Guid.NewGuid().ToString(), "palette",
+                        job =>
+                            desk.Drawer.AddColours(job, read.Select(c => (c.Name, (Asked)c.Colour)), made,
+                                $"{read.Count} swatches brought in")));
                 return Results.Json(new { count = read.Count });
             }
             catch (Refusal r) { return Answers.Refused(r); }
@@ -42,14 +51,17 @@ public static class ColourRoutes
 
     private static async Task<byte[]> Body(HttpContext http, int most)
     {
-        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size) size.MaxRequestBodySize = most + 1_000_000;
+        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
+            size.MaxRequestBodySize = most + 1_000_000;
         using var m = new MemoryStream();
         var buffer = new byte[1 << 16];
         for (int n; (n = await http.Request.Body.ReadAsync(buffer, http.RequestAborted)) > 0;)
         {
             m.Write(buffer, 0, n);
             if (m.Length > most)
-                throw new Refusal("file", $"this file is over {(most >= 1_000_000 ? $"{most / 1_000_000} MB" : $"{most / 1000} kB")}, more than is read of one");
+                throw new Refusal("file",
+                    $"this file is over {(most >= 1_000_000 ? $"{most / 1_000_000} MB" : $"{most / 1000} kB")}, more " +
+                        $"than is read of one");
         }
         return m.ToArray();
     }

@@ -20,7 +20,8 @@ public static class EditRoutes
         app.MapGet("/jobs/{slug}/blank.{kind}", BlankSheet);
     }
 
-    private static async Task<IResult> Edit(string slug, Sent sent, Desk.Desk desk, ScreenMaker screens, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> Edit(string slug, Sent sent, Desk.Desk desk, ScreenMaker screens,
+        IAntiforgery antiforgery, HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
         if (sent.Id.Length is < 8 or > 64 || sent.Session.Length is < 8 or > 64) return Results.BadRequest();
@@ -29,27 +30,36 @@ public static class EditRoutes
         {
             var (on, stepped) = ask switch
             {
-                StepBy { Way: Way.Back } => (desk.Jobs.StepBack(slug, sent.Session, sent.Id, sent.Base is null ? null : sent.Opened), "Stepped back: now after "),
+                StepBy { Way: Way.Back } => (desk.Jobs.StepBack(slug, sent.Session, sent.Id,
+                    sent.Base is null ? null : sent.Opened),
+                    "Stepped back: now after "),
                 StepBy => (desk.Jobs.StepForward(slug, sent.Session, sent.Id), "Stepped forward: "),
-                _ => (desk.Jobs.Apply(slug, new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Sheet)), sent.Base, sent.Gesture)), ""),
+                _ =>
+                    (desk.Jobs.Apply(slug,
+                        new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Sheet)), sent.Base,
+                            sent.Gesture)),
+                        ""),
             };
             desk.Pressing.GrowBeside(on);
             http.Response.Headers["X-Says"] = Uri.EscapeDataString(stepped + desk.Jobs.Says(on));
-            return await Difference(slug, on, sent.Seen, sent.Place, sent.Sheet, sent.Open, sent.Open, sent.Tried, desk, screens, http);
+            return await Difference(slug, on, sent.Seen, sent.Place, sent.Sheet, sent.Open, sent.Open, sent.Tried, desk,
+                screens, http);
         }
         catch (Refusal r) { return Answers.Refused(r); }
         catch (Conflict c) { return Answers.Overtaken(c); }
     }
 
     /// <summary>What an edit would do to the ticket's sheet; nothing is kept.</summary>
-    private static async Task<IResult> Try(string slug, Sent sent, Desk.Desk desk, ScreenMaker screens, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> Try(string slug, Sent sent, Desk.Desk desk, ScreenMaker screens,
+        IAntiforgery antiforgery, HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
         if (sent.Ask is not { } ask) return Answers.Say("edit", "Nothing to try was named.", 422);
         try
         {
             var on = desk.Jobs.Job(slug);
-            var would = desk.Jobs.Worked(0, Keeping.Right(ask.Make(Asking.Of(on.Job, desk, slug, sent.Sheet)).Apply(on.Job), desk.Drawer.Shelf));
+            var would = desk.Jobs.Worked(0,
+                Keeping.Right(ask.Make(Asking.Of(on.Job, desk, slug, sent.Sheet)).Apply(on.Job), desk.Drawer.Shelf));
             http.Response.Headers.CacheControl = "no-store";
             return Results.Content(await screens.Tried(on, would, sent.Sheet), "text/html; charset=utf-8");
         }
@@ -57,18 +67,21 @@ public static class EditRoutes
     }
 
     /// <summary>What changed since a tick, or with another item picked; 204 where nothing did.</summary>
-    private static async Task<IResult> News(string slug, long seen, Place place, string? sheet, string? open, string? was, bool? tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)
+    private static async Task<IResult> News(string slug, long seen, Place place, string? sheet, string? open,
+        string? was, bool? tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)
     {
         try
         {
             if (open == was && tried != true && desk.Jobs.Tick(slug) == seen) return Results.NoContent();
-            return await Difference(slug, desk.Jobs.Job(slug), seen, place, sheet, open, was, tried == true, desk, screens, http);
+            return await Difference(slug, desk.Jobs.Job(slug), seen, place, sheet, open, was, tried == true, desk,
+                screens, http);
         }
         catch (Refusal r) { return Answers.Refused(r); }
     }
 
     /// <summary>What the plates show, once they were looked at: the parts of the screen that tell findings.</summary>
-    private static async Task<IResult> Plated(string slug, long seen, Place place, string? sheet, string? open, Desk.Desk desk, ScreenMaker screens, HttpContext http)
+    private static async Task<IResult> Plated(string slug, long seen, Place place, string? sheet, string? open,
+        Desk.Desk desk, ScreenMaker screens, HttpContext http)
     {
         try
         {
@@ -76,16 +89,21 @@ public static class EditRoutes
             if (on.Tick != seen) return Results.NoContent();
             var plated = on with { Composed = await desk.Checks.Beside(on.Composed) };
             var now = await screens.Now(plated, place, sheet, open);
-            var then = await screens.Shown(on with { Composed = on.Composed with { Plates = null } }, place, sheet, open);
+            var then = await screens.Shown(on with { Composed = on.Composed with { Plates = null } }, place, sheet,
+                open);
             http.Response.Headers["X-Tick"] = on.Tick.ToString(CultureInfo.InvariantCulture);
             http.Response.Headers.CacheControl = "no-store";
             return Results.Content(now.Since(then, ["findings", "foot", "finds"]), "text/html; charset=utf-8");
         }
         catch (Refusal r) { return Answers.Refused(r); }
-        catch (Exception e) when (e is IOException or NetVips.VipsException) { return Answers.Say("", "The inks can’t be looked at: a picture of this cover can’t be read.", 422); }
+        catch (Exception e) when (e is IOException or NetVips.VipsException)
+        {
+            return Answers.Say("", "The inks can’t be looked at: a picture of this cover can’t be read.", 422);
+        }
     }
 
-    private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, string? sheet, string? open, string? was, bool tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)
+    private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, string? sheet,
+        string? open, string? was, bool tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)
     {
         var before = on with { Tick = seen, Composed = desk.Jobs.At(slug, seen) };
         var now = await screens.Now(on, place, sheet, open);
@@ -111,7 +129,13 @@ public static class EditRoutes
         try
         {
             var on = desk.Jobs.Job(slug);
-            var file = new FileStream(Path.Combine(Path.GetTempPath(), Path.GetRandomFileName()), new FileStreamOptions { Mode = FileMode.CreateNew, Access = FileAccess.ReadWrite, Options = FileOptions.DeleteOnClose });
+            var file = new FileStream(Path.Combine(Path.GetTempPath(), Path.GetRandomFileName()),
+                new FileStreamOptions
+                {
+                    Mode = FileMode.CreateNew,
+                    Access = FileAccess.ReadWrite,
+                    Options = FileOptions.DeleteOnClose,
+                });
             desk.Bench.WritePack(on, file);
             file.Position = 0;
             return Results.File(file, "application/zip", $"{on.Slug}.zip");
@@ -120,7 +144,8 @@ public static class EditRoutes
     }
 
     /// <summary>The named items as text for the clipboard.</summary>
-    private static async Task<IResult> Copied(string slug, Copying sent, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> Copied(string slug, Copying sent, Desk.Desk desk, IAntiforgery antiforgery,
+        HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
         try { return Results.Text(Clip.Write(desk.Jobs.Job(slug).Job, sent.Items ?? [])); }
@@ -132,7 +157,14 @@ public static class EditRoutes
         try
         {
             var (row, file) = desk.Pressing.Pressed(slug, id);
-            return Results.File(file, Path.GetExtension(row.Name) switch { ".png" => "image/png", ".jpg" => "image/jpeg", _ => "application/pdf" }, row.Name);
+            return Results.File(file,
+                Path.GetExtension(row.Name) switch
+                {
+                    ".png" => "image/png",
+                    ".jpg" => "image/jpeg",
+                    _ => "application/pdf",
+                },
+                row.Name);
         }
         catch (Exception e) when (e is Refusal or FileNotFoundException) { return Results.NotFound(); }
     }
@@ -142,11 +174,14 @@ public static class EditRoutes
         try
         {
             var on = desk.Jobs.Job(slug);
-            if (!Blank.Kinds.Contains(kind) || !Parts.TryParse(panel ?? "sheet", out var part)) return Results.NotFound();
+            if (!Blank.Kinds.Contains(kind) || !Parts.TryParse(panel ?? "sheet", out var part))
+                return Results.NotFound();
             var shown = on.Composed.Named(sheet);
             var file = new MemoryStream();
             Blank.Write(file, kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title, desk.Drawer.Shelf);
-            return Results.File(file.ToArray(), kind switch { "pdf" => "application/pdf", "svg" => "image/svg+xml", _ => "image/png" }, Blank.FileName(kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title));
+            return Results.File(file.ToArray(),
+                kind switch { "pdf" => "application/pdf", "svg" => "image/svg+xml", _ => "image/png" },
+                Blank.FileName(kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title));
         }
         catch (Refusal) { return Results.NotFound(); }
     }
@@ -158,9 +193,16 @@ internal static class Answers
     public static IResult Refused(Refusal r) => r.Path == "job" ? Say("", r.Message, 404) : Say(r.Path, r.Message, 422);
 
     public static IResult Overtaken(Conflict c) => Results.Problem(
-        c.Message, statusCode: 409, extensions: new Dictionary<string, object?> { ["path"] = c.Path, ["label"] = c.Label, ["theirs"] = c.Theirs, ["yours"] = c.Yours });
+        c.Message, statusCode: 409, extensions: new Dictionary<string, object?>
+        {
+            ["path"] = c.Path,
+            ["label"] = c.Label,
+            ["theirs"] = c.Theirs,
+            ["yours"] = c.Yours,
+        });
 
-    public static IResult Stale() => Say("", "This page is from before the server was set up anew: load it again.", 400);
+    public static IResult Stale() =>
+        Say("", "This page is from before the server was set up anew: load it again.", 400);
 
     public static IResult Say(string path, string sentence, int status) =>
         Results.Problem(sentence, statusCode: status, extensions: new Dictionary<string, object?> { ["path"] = path });

@@ -17,20 +17,24 @@ public static class FaceRoutes
         app.MapPost("/faces", TakeIn);
     }
 
-    private static async Task<IResult> List(string slug, string item, string? range, Desk.Desk desk, PartialRenderer partials, HttpContext http)
+    private static async Task<IResult> List(string slug, string item, string? range, Desk.Desk desk,
+        PartialRenderer partials, HttpContext http)
     {
         try
         {
             var on = desk.Jobs.Job(slug);
             if (on.Job.Item(item) is not TextItem text) return Results.NotFound();
             http.Response.Headers.CacheControl = "no-store";
-            return Results.Content(await partials.Render("_Faces", new FacesView(on.Job, text, range is { Length: > 0 } ? "@" + range : "", desk.Drawer.Shelf)), "text/html; charset=utf-8");
+            return Results.Content(await partials.Render("_Faces",
+                new FacesView(on.Job, text, range is { Length: > 0 } ? "@" + range : "", desk.Drawer.Shelf)),
+                "text/html; charset=utf-8");
         }
         catch (Refusal) { return Results.NotFound(); }
     }
 
     /// <summary>Words on one line in a face; those that it lacks are drawn in the face that stands in for it.</summary>
-    private static IResult Sample(string family, string face, string? words, string? language, Desk.Desk desk, HttpContext http)
+    private static IResult Sample(string family, string face, string? words, string? language, Desk.Desk desk,
+        HttpContext http)
     {
         if (!FaceId.TryParse($"{family}/{face}", out var id) || !desk.Drawer.Shelf.Holds(id)) return Results.NotFound();
         var shown = string.Concat((words ?? "").Where(c => !char.IsControl(c)));
@@ -38,13 +42,20 @@ public static class FaceRoutes
         if (shown.Length == 0) shown = desk.Drawer.Shelf.NameOf(id);
         const double size = 24;
         var known = Language.Of(language ?? "en");
-        var set = Typesetter.Set(new TextToSet(shown, new() { Face = id, Size = Length.FromPoints((decimal)size) }) { Language = known.Code, RightToLeft = known.Reading == Reading.RightToLeft }, 20_000, 200, desk.Drawer.Shelf);
+        var set = Typesetter.Set(new TextToSet(shown,
+            new() { Face = id, Size = Length.FromPoints((decimal)size) })
+        {
+            Language = known.Code,
+            RightToLeft = known.Reading == Reading.RightToLeft
+        },
+            20_000, 200, desk.Drawer.Shelf);
         var s = new StringBuilder();
         var wide = 10.0;
         if (set.Lines is [var line, ..])
         {
             wide = Math.Max(wide, line.Width);
-            var marks = line.Runs.Select(r => new GlyphMark(r.Face, r.Size, 0, line.Baseline, r.Glyphs, r.Text, Ink.Black, false));
+            var marks = line.Runs.Select(r =>
+                new GlyphMark(r.Face, r.Size, 0, line.Baseline, r.Glyphs, r.Text, Ink.Black, false));
             s.Append("<path fill=\"#22302b\" d=\"").Path(TextDrawing.Shape(marks, desk.Drawer.Shelf), 1).Append("\"/>");
         }
         var height = size * 1.35;
@@ -58,7 +69,8 @@ public static class FaceRoutes
             size.MaxRequestBodySize = FaceReading.MostBytes + 1_000_000;
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
         if (http.Request.ContentLength > FaceReading.MostBytes)
-            return Answers.Say("face", $"This file is over {FaceReading.MostBytes / 1_000_000} MB: bring a face of one script.", 413);
+            return Answers.Say("face",
+                $"This file is over {FaceReading.MostBytes / 1_000_000} MB: bring a face of one script.", 413);
         try
         {
             using var file = new MemoryStream();
@@ -71,7 +83,9 @@ public static class FaceRoutes
     }
 }
 
-/// <summary>The faces that a text, or some of its letters, can be set in: those its job uses first, then by name.</summary>
+/// <summary>
+/// The faces that a text, or some of its letters, can be set in: those its job uses first, then by name.
+/// </summary>
 public sealed record FacesView(Job Job, TextItem Text, string Range, FaceShelf Shelf)
 {
     public string Path => $"item/{Text.Id}/face{Range}";
@@ -82,7 +96,8 @@ public sealed record FacesView(Job Job, TextItem Text, string Range, FaceShelf S
     {
         get
         {
-            var words = Range.Length > 0 && Range[1..].Split('-') is [var a, var b] && int.TryParse(a, out var from) && int.TryParse(b, out var to) && from >= 0 && from < to && to <= Text.Words.Length
+            var words = Range.Length > 0 && Range[1..].Split('-') is [var a, var b] && int.TryParse(a, out var from)
+                && int.TryParse(b, out var to) && from >= 0 && from < to && to <= Text.Words.Length
                 ? Text.Words[from..to]
                 : Text.Words;
             words = words.ReplaceLineEndings(" ").Trim();
@@ -94,6 +109,7 @@ public sealed record FacesView(Job Job, TextItem Text, string Range, FaceShelf S
     public IEnumerable<(FaceId Id, FaceFacts Facts, bool Used)> All()
     {
         var used = Job.Faces.ToHashSet();
-        return Shelf.Faces.Select(f => (f, Shelf.Facts(f), used.Contains(f))).OrderBy(f => f.Item3 ? 0 : 1).ThenBy(f => Shelf.NameOf(f.f), StringComparer.OrdinalIgnoreCase);
+        return Shelf.Faces.Select(f => (f, Shelf.Facts(f), used.Contains(f))).OrderBy(f => f.Item3 ? 0 : 1)
+            .ThenBy(f => Shelf.NameOf(f.f), StringComparer.OrdinalIgnoreCase);
     }
 }

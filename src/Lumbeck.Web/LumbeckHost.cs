@@ -10,11 +10,17 @@ public static class LumbeckHost
 {
     /// <summary>Everything a page needs comes from here, and nothing runs that is not a file of ours.</summary>
     public const string ContentSecurityPolicy =
-        "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+        "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src " +
+            "'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     public static WebApplication Build(StartOptions options)
     {
-        var builder = WebApplication.CreateBuilder(new WebApplicationOptions { ContentRootPath = AppContext.BaseDirectory, ApplicationName = typeof(LumbeckHost).Assembly.GetName().Name });
+        var builder =
+            WebApplication.CreateBuilder(new WebApplicationOptions
+            {
+                ContentRootPath = AppContext.BaseDirectory,
+                ApplicationName = typeof(LumbeckHost).Assembly.GetName().Name
+            });
         builder.WebHost.UseStaticWebAssets();
         builder.WebHost.ConfigureKestrel(k =>
         {
@@ -29,17 +35,23 @@ public static class LumbeckHost
         builder.Logging.AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
         builder.Logging.AddFilter("Microsoft.AspNetCore.Antiforgery", LogLevel.Error);
         builder.Services.Configure<HostFilteringOptions>(h => h.AllowedHosts = ["127.0.0.1", "localhost"]);
-        builder.Services.AddSingleton(new Desk.Desk(options.Data, TimeProvider.System, options.Demo ? DemoBench.Load : null, Console.Error.WriteLine));
-        builder.Services.AddDataProtection().SetApplicationName("Lumbeck").PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(options.Data, "keys")));
+        builder.Services.AddSingleton(new Desk.Desk(options.Data, TimeProvider.System,
+            options.Demo ? DemoBench.Load : null, Console.Error.WriteLine));
+        builder.Services.AddDataProtection().SetApplicationName("Lumbeck")
+            .PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(options.Data, "keys")));
         builder.Services.AddAntiforgery(a => { a.HeaderName = "X-Lumbeck-Token"; a.Cookie.Name = "lumbeck"; });
-        builder.Services.Configure<BrotliCompressionProviderOptions>(b => b.Level = System.IO.Compression.CompressionLevel.Optimal);
-        builder.Services.AddResponseCompression(c => { c.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml"]; });
+        builder.Services.Configure<BrotliCompressionProviderOptions>(b =>
+            b.Level = System.IO.Compression.CompressionLevel.Optimal);
+        builder.Services.AddResponseCompression(c =>
+            { c.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml"]; });
         builder.Services.ConfigureHttpJsonOptions(j =>
         {
             j.SerializerOptions.Converters.Add(new System.Text.Json.Serialization.JsonStringEnumConverter(System.Text.Json.JsonNamingPolicy.KebabCaseLower));
             // What is missing, or null where something must be, is refused before anything looks at it.
-            j.SerializerOptions.RespectNullableAnnotations = j.SerializerOptions.RespectRequiredConstructorParameters = true;
-            j.SerializerOptions.UnmappedMemberHandling = System.Text.Json.Serialization.JsonUnmappedMemberHandling.Disallow;
+            j.SerializerOptions.RespectNullableAnnotations =
+                j.SerializerOptions.RespectRequiredConstructorParameters = true;
+            j.SerializerOptions.UnmappedMemberHandling =
+                System.Text.Json.Serialization.JsonUnmappedMemberHandling.Disallow;
         });
         builder.Services.AddRazorPages();
         builder.Services.AddSingleton<Drawings>();
@@ -80,7 +92,9 @@ public static class LumbeckHost
         return app;
     }
 
-    /// <summary>A full disk is answered as such at every door: to a page's own askings in words, to a browser by a page.</summary>
+    /// <summary>
+    /// A full disk is answered as such at every door: to a page's own askings in words, to a browser by a page.
+    /// </summary>
     private static async Task WhereThereIsRoom(HttpContext http, RequestDelegate next)
     {
         try { await next(http); }
@@ -88,10 +102,12 @@ public static class LumbeckHost
         {
             http.Response.Clear();
             http.Response.StatusCode = StatusCodes.Status507InsufficientStorage;
-            if (http.Request.Headers.ContainsKey("X-Lumbeck-Token")) await Answers.Say("", Store.Disk.Full, 507).ExecuteAsync(http);
+            if (http.Request.Headers.ContainsKey("X-Lumbeck-Token"))
+                await Answers.Say("", Store.Disk.Full, 507).ExecuteAsync(http);
         }
     }
 
-    private static void ListenLocalhostOnly(this Microsoft.AspNetCore.Server.Kestrel.Core.KestrelServerOptions k, int port) =>
+    private static void ListenLocalhostOnly(this Microsoft.AspNetCore.Server.Kestrel.Core.KestrelServerOptions k,
+        int port) =>
         k.Listen(System.Net.IPAddress.Loopback, port);
 }

@@ -21,28 +21,36 @@ public static class PictureRoutes
         app.MapGet("/pictures/{hash}/gamut/{condition}", Gamut);
         app.MapGet("/grown/{recipe}/{wide:int}/{condition}", Grown);
         app.MapPost("/jobs/{slug}/tracing", Trace);
-        app.MapGet("/jobs/{slug}/pictures", (string slug) => Results.Redirect($"/drawer?job={Uri.EscapeDataString(slug)}"));
+        app.MapGet("/jobs/{slug}/pictures",
+            (string slug) => Results.Redirect($"/drawer?job={Uri.EscapeDataString(slug)}"));
     }
 
     private static (PressCondition Condition, bool Convert) Read(string condition)
     {
         var parts = condition.Split('~');
-        return (new(parts[0], parts.Length > 1 && Enum.TryParse<Intent>(parts[1], out var intent) && Enum.IsDefined(intent) ? intent : Intent.Relative), parts.Length > 2);
+        return (new(parts[0],
+            parts.Length > 1 && Enum.TryParse<Intent>(parts[1], out var intent) && Enum.IsDefined(intent)
+                ? intent
+                : Intent.Relative),
+            parts.Length > 2);
     }
 
-    private static async Task<IResult> TakeIn(string slug, [AsParameters] Dropped at, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> TakeIn(string slug, [AsParameters] Dropped at, Desk.Desk desk,
+        IAntiforgery antiforgery, HttpContext http)
     {
         if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
             size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
         if (http.Request.ContentLength > PictureReading.MostBytes)
-            return Answers.Say("picture", $"This file is over {PictureReading.MostBytes / 1_000_000} MB: save it smaller.", 413);
+            return Answers.Say("picture",
+                $"This file is over {PictureReading.MostBytes / 1_000_000} MB: save it smaller.", 413);
         try
         {
             _ = desk.Jobs.Job(slug);
             var picture = await desk.Drawer.Pictures.TakeIn(http.Request.Body, at.Name ?? "", http.RequestAborted);
             var id = "picture-" + Guid.NewGuid().ToString("n")[..8];
-            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), at.Session ?? "picture", job => at.Make(job, picture, ref id), at.Base));
+            desk.Jobs.Apply(slug,
+                new(Guid.NewGuid().ToString(), at.Session ?? "picture", job => at.Make(job, picture, ref id), at.Base));
             return Results.Json(new { item = id });
         }
         catch (Refusal r) { return Answers.Refused(r); }
@@ -51,7 +59,8 @@ public static class PictureRoutes
     }
 
     /// <summary>Takes a picture, or a page of a PDF, in and lays it under a wrap to be traced.</summary>
-    private static async Task<IResult> Trace(string slug, string? name, string? sheet, int? page, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> Trace(string slug, string? name, string? sheet, int? page, Desk.Desk desk,
+        IAntiforgery antiforgery, HttpContext http)
     {
         if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
             size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
@@ -59,15 +68,19 @@ public static class PictureRoutes
         try
         {
             _ = desk.Jobs.Job(slug);
-            var picture = await desk.Drawer.TakeInTracing(http.Request.Body, name ?? "", page ?? 1, http.RequestAborted);
-            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "picture", job => new LayTracing(new(picture), Asking.WrapOf(job, sheet))));
+            var picture = await desk.Drawer.TakeInTracing(http.Request.Body, name ?? "", page ?? 1,
+                http.RequestAborted);
+            desk.Jobs.Apply(slug,
+                new(Guid.NewGuid().ToString(), "picture",
+                    job => new LayTracing(new(picture), Asking.WrapOf(job, sheet))));
             return Results.Json(new { tracing = picture.Name });
         }
         catch (Refusal r) { return Answers.Refused(r); }
         catch (OperationCanceledException) { return Results.Empty; }
     }
 
-    private static IResult Preview(string hash, int wide, string condition, Desk.Desk desk, HttpContext http) => Made(http, () =>
+    private static IResult Preview(string hash, int wide, string condition, Desk.Desk desk,
+        HttpContext http) => Made(http, () =>
     {
         var (on, convert) = Read(condition);
         if (desk.Drawer.Pictures.Find(hash) is { Drawn: true })
@@ -79,10 +92,12 @@ public static class PictureRoutes
     private static IResult Gamut(string hash, string condition, Desk.Desk desk, HttpContext http) =>
         Made(http, () => (desk.Drawer.Pictures.Gamut(hash, Read(condition).Condition).Where, "image/webp"));
 
-    private static IResult Grown(string recipe, int wide, string condition, Desk.Desk desk, HttpContext http) => Made(http, () =>
+    private static IResult Grown(string recipe, int wide, string condition, Desk.Desk desk,
+        HttpContext http) => Made(http, () =>
     {
         var (on, convert) = Read(condition);
-        if (Core.Drawing.Grown.Read(recipe) is not { } how || wide is < 16 or > 40_000) throw new FileNotFoundException("No such recipe.");
+        if (Core.Drawing.Grown.Read(recipe) is not { } how || wide is < 16 or > 40_000)
+            throw new FileNotFoundException("No such recipe.");
         return (desk.Drawer.Pictures.GrownPreview(how, wide, on, convert), "image/webp");
     });
 

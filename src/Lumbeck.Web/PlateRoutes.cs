@@ -4,7 +4,9 @@ using Lumbeck.Web.Screens;
 
 namespace Lumbeck.Web;
 
-/// <summary>What the plates have, as pictures: parts of a sheet for the editor, and whole sheets, small, for lists.</summary>
+/// <summary>
+/// What the plates have, as pictures: parts of a sheet for the editor, and whole sheets, small, for lists.
+/// </summary>
 public static class PlateRoutes
 {
     private static readonly ConcurrentDictionary<(string Data, long Revision, int Sheet, string Take, int Wide, string Panel), byte[]> Small = new();
@@ -15,7 +17,8 @@ public static class PlateRoutes
         app.MapGet("/jobs/{slug}/wrap.jpg", Whole);
     }
 
-    private static IResult Part(string slug, string key, int? ppi, Desk.Desk desk, PlatedPieces plated, HttpContext http)
+    private static IResult Part(string slug, string key, int? ppi, Desk.Desk desk, PlatedPieces plated,
+        HttpContext http)
     {
         try
         {
@@ -30,7 +33,8 @@ public static class PlateRoutes
     /// A sheet of what is on the bench, of a revision <paramref name="at"/> which it lay, or with another take of its
     /// wrap, or one panel of it; so many pixels wide.
     /// </summary>
-    private static IResult Whole(string slug, long? r, long? at, string? sheet, string? take, int? wide, string? panel, Desk.Desk desk, HttpContext http)
+    private static IResult Whole(string slug, long? r, long? at, string? sheet, string? take, int? wide, string? panel,
+        Desk.Desk desk, HttpContext http)
     {
         try
         {
@@ -41,16 +45,21 @@ public static class PlateRoutes
             var pixels = Math.Clamp(wide ?? 480, 40, 1600);
             var face = Parts.TryParse(panel ?? "", out var part) ? printed.Sheet.Panel(part)?.Face : null;
             if (panel is not null && face is null) return Results.NotFound();
-            http.Response.Headers.CacheControl = at is not null || r == on.Revision ? "private, max-age=31536000, immutable" : "no-store";
+            http.Response.Headers.CacheControl = at is not null || r == on.Revision
+                ? "private, max-age=31536000, immutable"
+                : "no-store";
             if (Small.Count > 600) Small.Clear();
-            return Results.File(Small.GetOrAdd((desk.Folder, revision, printed.On.Number, take ?? "", pixels, panel ?? ""), _ =>
+            return Results.File(Small.GetOrAdd((desk.Folder, revision, printed.On.Number, take ?? "", pixels,
+                panel ?? ""), _ =>
             {
                 var scene = take is { } t ? desk.Jobs.OfTake(shown, printed.On, t) : printed.Scene;
                 var house = shown.Job.Ticket.House;
                 var window = face is { } f
                     ? new Bounds(f.X.Points, f.Y.Points, f.Right.Points, f.Bottom.Points)
                     : new Bounds(0, 0, scene.Width, scene.Height);
-                return desk.Drawer.PlatesOf(house).Paint(scene, window, pixels / (window.Right - window.Left) * 72, likeness: true).ToJpeg(PressCondition.Of(house), 82);
+                return desk.Drawer.PlatesOf(house)
+                    .Paint(scene, window, pixels / (window.Right - window.Left) * 72, likeness: true)
+                    .ToJpeg(PressCondition.Of(house), 82);
             }), "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }

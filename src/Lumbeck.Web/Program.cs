@@ -20,7 +20,8 @@ catch (Lumbeck.Core.Refusal refusal)
 }
 catch (IOException e) when (e.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
 {
-    await Console.Error.WriteLineAsync($"Port {options.Port} is taken: stop what uses it, or give another with --port N.");
+    await Console.Error.WriteLineAsync($"Port {options.Port} is taken: stop what uses it, or give another with " +
+        $"--port N.");
     return 2;
 }
 Console.WriteLine($"Lumbeck is open at {app.Urls.First()}");

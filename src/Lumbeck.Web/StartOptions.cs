@@ -10,7 +10,10 @@ public sealed record StartOptions(int Port = 5080, string Data = "data", bool De
             switch (args[i])
             {
                 case "--empty": o = o with { Demo = false }; break;
-                case "--port" when i + 1 < args.Length && int.TryParse(args[i + 1], NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port <= 65535: o = o with { Port = port }; i++; break;
+                case "--port" when i + 1 < args.Length
+                    && int.TryParse(args[i + 1], NumberStyles.None, CultureInfo.InvariantCulture, out var port)
+                    && port <= 65535:
+                    o = o with { Port = port }; i++; break;
                 case "--data" when i + 1 < args.Length: o = o with { Data = args[++i] }; break;
                 case "--port": return o with { Problem = "--port takes a number up to 65535, such as --port 5080." };
                 case "--data": return o with { Problem = "--data takes a folder, such as --data ./data." };

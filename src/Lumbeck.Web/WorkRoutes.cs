@@ -13,9 +13,11 @@ public static class WorkRoutes
         {
             http.Response.Headers.CacheControl = "no-store";
             var now = desk.Pressing.Works.Now();
-            return Results.Json(new WorkList(now, [.. desk.Pressing.Works.Of(slug, since is { Length: > 0 and < 40 } ? since : now).Select(Told)]));
+            return Results.Json(new WorkList(now,
+                [.. desk.Pressing.Works.Of(slug, since is { Length: > 0 and < 40 } ? since : now).Select(Told)]));
         });
-        app.MapPost("/works/{id}/leave", async (string id, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http) =>
+        app.MapPost("/works/{id}/leave", async (string id, Desk.Desk desk, IAntiforgery antiforgery,
+            HttpContext http) =>
         {
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
             desk.Pressing.Works.Leave(id);

@@ -5,11 +5,20 @@ public sealed class ArrangeTests
 {
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);
 
-    private static RectItem Tile(string id, decimal x, decimal y, decimal w = 10, decimal h = 10, Part panel = Part.Front) =>
-        new() { Id = id, Hold = new(panel, HoldBox.Face, Anchor.TopLeft, Mm(x), Mm(y)), Width = new(Mm(w)), Height = new(Mm(h)), Fill = new InkPaint(Ink.Black) };
+    private static RectItem Tile(string id, decimal x, decimal y, decimal w = 10, decimal h = 10,
+        Part panel = Part.Front) =>
+        new()
+        {
+            Id = id,
+            Hold = new(panel, HoldBox.Face, Anchor.TopLeft, Mm(x), Mm(y)),
+            Width = new(Mm(w)),
+            Height = new(Mm(h)),
+            Fill = new InkPaint(Ink.Black)
+        };
 
     private static Job Tiles() =>
-        new SetUnit(Unit.Millimetre).Apply(Sample.Job(Tile("a", 10, 10), Tile("b", 40, 30, 20, 8), Tile("c", 90, 25, 6, 14)));
+        new SetUnit(Unit.Millimetre)
+            .Apply(Sample.Job(Tile("a", 10, 10), Tile("b", 40, 30, 20, 8), Tile("c", 90, 25, 6, 14)));
 
     private static Box At(Job job, string id) =>
         Placement.Of(job.Item(id)!, job.SheetOf(job.Item(id)!, job.WrapOf(id)))!.OnSheet(job.Item(id)!);
@@ -19,13 +28,16 @@ public sealed class ArrangeTests
     {
         var job = Tiles();
         string[] ids = ["a", "b", "c"];
-        foreach (var (by, at) in ((Along, Func<Box, Length>)[])[(Along.Left, b => b.X), (Along.Right, b => b.Right), (Along.Centre, b => b.X + (0.5m * b.Width)), (Along.Head, b => b.Y), (Along.Foot, b => b.Bottom), (Along.Middle, b => b.Y + (0.5m * b.Height))])
+        foreach (var (by, at) in ((Along, Func<Box, Length>)[])[(Along.Left, b => b.X), (Along.Right, b => b.Right),
+            (Along.Centre, b => b.X + (0.5m * b.Width)), (Along.Head, b => b.Y), (Along.Foot, b => b.Bottom),
+            (Along.Middle, b => b.Y + (0.5m * b.Height))])
         {
             var lined = new LineUp([.. ids], by).Apply(job);
             ids.Select(i => at(At(lined, i))).Distinct().Count().ShouldBe(1, by.ToString());
             ids.ShouldAllBe(i => lined.Item(i)!.Hold.Panel == Part.Front);
         }
-        Should.Throw<Refusal>(() => new LineUp(["a"], Along.Left).Apply(job)).Message.ShouldContain("pick two items or more");
+        Should.Throw<Refusal>(() => new LineUp(["a"], Along.Left).Apply(job))
+            .Message.ShouldContain("pick two items or more");
         Should.Throw<Refusal>(() => new LineUp(["a", "gone"], Along.Left).Apply(job));
     }
 
@@ -58,7 +70,8 @@ public sealed class ArrangeTests
         var job = new GroupItems(["a", "c"], "Cells").Apply(Tiles());
         job.Take.Items.Select(i => i.Id).ShouldBe(["title", "author", "b", "a", "c"]);
         job.Take.Items.Where(i => i.Group == "Cells").Select(i => i.Id).ShouldBe(["a", "c"]);
-        Should.Throw<Refusal>(() => new GroupItems(["b", "title"], "Cells").Apply(job)).Message.ShouldContain("already");
+        Should.Throw<Refusal>(() => new GroupItems(["b", "title"], "Cells").Apply(job))
+            .Message.ShouldContain("already");
         new Ungroup(["a", "c"]).Apply(job).Items.ShouldAllBe(i => i.Group == "");
     }
 
@@ -69,14 +82,22 @@ public sealed class ArrangeTests
         var both = new Together([new DropItem("a", Mm(5), default), new DropItem("b", Mm(5), default)], "move 2 items");
         Should.Throw<Refusal>(() => both.Apply(job)).Message.ShouldContain("unlock it first");
         (At(both.Apply(Tiles()), "a").X - At(Tiles(), "a").X).ShouldBe(Mm(5));
-        Touched.Between(Tiles(), both.Apply(Tiles())).OfType<ItemAddress>().Select(i => i.Item).Distinct().Order().ShouldBe(["a", "b"]);
+        Touched.Between(Tiles(), both.Apply(Tiles())).OfType<ItemAddress>().Select(i => i.Item).Distinct().Order()
+            .ShouldBe(["a", "b"]);
         EditJson.Read(EditJson.Write(both)).Apply(Tiles()).Item("b").ShouldBe(both.Apply(Tiles()).Item("b"));
     }
 
     [Fact]
     public void A_hand_sizes_and_turns_an_item_where_it_lies_and_a_share_of_its_panel_stays_a_share()
     {
-        var wide = new RectItem { Id = "w", Hold = new(Part.Front, HoldBox.Face, Anchor.Top, default, Mm(20)), Width = new(Mm(-20), 1), Height = new(Mm(10)), Fill = new InkPaint(Ink.Black) };
+        var wide = new RectItem
+        {
+            Id = "w",
+            Hold = new(Part.Front, HoldBox.Face, Anchor.Top, default, Mm(20)),
+            Width = new(Mm(-20), 1),
+            Height = new(Mm(10)),
+            Fill = new InkPaint(Ink.Black),
+        };
         var job = new SetUnit(Unit.Millimetre).Apply(Sample.Job(wide));
         var face = job.Geometry().Sheet.Panel(Part.Front)!.Face;
         var (x, y) = (face.X + Mm(50), face.Y + Mm(60));
@@ -90,13 +111,18 @@ public sealed class ArrangeTests
         // Another trim: it is as much wider as its panel is.
         var grown = new SetTrim(Size.FromInches(6, 9)).Apply(laid);
         Placement.Of(grown.Item("w")!, grown.Geometry().Sheet)!.Box.Width.ShouldBe(Mm(60) + Length.FromInches(0.75m));
-        Should.Throw<Refusal>(() => new LayItem("w", x, y, Mm(0.01m), Mm(30)).Apply(job)).Message.ShouldContain("leaves nothing to see");
+        Should.Throw<Refusal>(() => new LayItem("w", x, y, Mm(0.01m), Mm(30)).Apply(job))
+            .Message.ShouldContain("leaves nothing to see");
     }
 
     [Fact]
     public void A_barcode_sized_by_hand_takes_the_magnification_that_fits()
     {
-        var job = Sample.Job(new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Face, Anchor.Middle, default, default) });
+        var job = Sample.Job(new BarcodeItem
+        {
+            Id = "code",
+            Hold = new(Part.Back, HoldBox.Face, Anchor.Middle, default, default)
+        });
         var at = At(job, "code");
         var wide = new LayItem("code", at.X + (0.5m * at.Width), at.Y, 1.2m * at.Width, null).Apply(job);
         ((BarcodeItem)wide.Item("code")!).Percent.ShouldBe(120);
@@ -109,7 +135,14 @@ public sealed class ArrangeTests
     {
         var job = Sample.Job(
             Sample.Text("blurb", "Of salt.", panel: Part.Back, anchor: Anchor.TopLeft, dx: 0.2m),
-            new RectItem { Id = "edge", Hold = new(Part.Front, HoldBox.Edge, Anchor.Right, default, default), Width = new(Mm(20)), Height = Span.Full, Fill = new InkPaint(Ink.Black) },
+            new RectItem
+            {
+                Id = "edge",
+                Hold = new(Part.Front, HoldBox.Edge, Anchor.Right, default, default),
+                Width = new(Mm(20)),
+                Height = Span.Full,
+                Fill = new InkPaint(Ink.Black),
+            },
             new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
         var swapped = new SwapCovers().Apply(job);
         swapped.Item("blurb")!.Hold.ShouldBe(job.Item("blurb")!.Hold with { Panel = Part.Front });
@@ -123,7 +156,8 @@ public sealed class ArrangeTests
     [Fact]
     public void Items_carried_as_text_come_to_another_job_with_their_swatches_and_another_panel()
     {
-        var job = new GroupItems(["a", "b"], "Cells").Apply(new FillShape("a", new SwatchPaint("sea", 4000)).Apply(Tiles()));
+        var job = new GroupItems(["a", "b"], "Cells")
+            .Apply(new FillShape("a", new SwatchPaint("sea", 4000)).Apply(Tiles()));
         var text = Clip.Write(job, ["a", "b"]);
         var other = Sample.Job() with { Swatches = [new Swatch("sea", "Brine", Ink.Black)] };
         var pasted = new PasteItems(Clip.Read(text), "paste-1", Over: Part.Back).Apply(other);
@@ -139,7 +173,8 @@ public sealed class ArrangeTests
         again.Item("again-1")!.Group.ShouldBe("Cells 2");
         again.Swatches.Count.ShouldBe(1);
         // A panel this binding has not: the nearest there is.
-        new PasteItems(Clip.Read(text), "p", Over: Part.FrontFlap).Apply(job).Item("p-1")!.Hold.Panel.ShouldBe(Part.Front);
+        new PasteItems(Clip.Read(text), "p", Over: Part.FrontFlap).Apply(job)
+            .Item("p-1")!.Hold.Panel.ShouldBe(Part.Front);
     }
 
     [Fact]
@@ -147,20 +182,34 @@ public sealed class ArrangeTests
     {
         var job = Tiles();
         var text = Clip.Write(job, ["a"]);
-        string[] bad = ["", "{}", "[]", "null", "{\"lumbeck-items\":1}", "{\"lumbeck-items\":2,\"items\":[],\"swatches\":[]}", "{\"lumbeck-items\":1,\"items\":[null],\"swatches\":[]}", text.Replace("rectangle", "teapot"), text[..^5], new('[', 5000)];
+        string[] bad = ["", "{}", "[]", "null", "{\"lumbeck-items\":1}",
+            "{\"lumbeck-items\":2,\"items\":[],\"swatches\":[]}",
+            "{\"lumbeck-items\":1,\"items\":[null],\"swatches\":[]}", text.Replace("rectangle", "teapot"), text[..^5],
+            new('[', 5000)];
         foreach (var t in bad) Should.Throw<Refusal>(() => Clip.Read(t)).Message.ShouldContain("no items of a cover");
         var many = Clip.Write(job, ["a"]) is var one
-            ? one.Replace("[{", "[" + string.Concat(Enumerable.Repeat(one[(one.IndexOf("[{", StringComparison.Ordinal) + 1)..(one.IndexOf("}]", StringComparison.Ordinal) + 1)] + ",", 4999)) + "{")
+            ? one.Replace("[{",
+                "[" + string.Concat(Enumerable.Repeat(one[(one.IndexOf("[{",
+                    StringComparison.Ordinal) + 1)..(one.IndexOf("}]", StringComparison.Ordinal) + 1)] + ",",
+                    4999)) + "{")
             : "";
-        Should.Throw<Refusal>(() => Clip.Read(many)).Message.ShouldBe("5000 items were pasted: a cover holds up to 500");
+        Should.Throw<Refusal>(() => Clip.Read(many))
+            .Message.ShouldBe("5000 items were pasted: a cover holds up to 500");
         // Figures out of all range.
-        foreach (var (was, hostile) in ((string, string)[])[("\"percent\":100", "\"percent\":1e9"), ("\"opacity\":100", "\"opacity\":-4"), ("\"anchor\":\"middle\"", "\"anchor\":77")])
+        foreach (var (was, hostile) in ((string, string)[])[("\"percent\":100", "\"percent\":1e9"),
+            ("\"opacity\":100", "\"opacity\":-4"), ("\"anchor\":\"middle\"", "\"anchor\":77")])
         {
-            var code = Clip.Write(Sample.Job(new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) }), ["code"]);
+            var code = Clip.Write(Sample.Job(new BarcodeItem
+            {
+                Id = "code",
+                Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default)
+            }),
+                ["code"]);
             code.ShouldContain(was);
             Should.Throw<Refusal>(() => new PasteItems(Clip.Read(code.Replace(was, hostile)), "x").Apply(job));
         }
-        Should.Throw<Refusal>(() => new PasteItems(Clip.Read(text), "No Such Id").Apply(job)).Message.ShouldContain("can't name an item");
+        Should.Throw<Refusal>(() => new PasteItems(Clip.Read(text), "No Such Id").Apply(job))
+            .Message.ShouldContain("can't name an item");
     }
 
     [Fact]
@@ -185,7 +234,8 @@ public sealed class ArrangeTests
 
     private static IReadOnlyList<ToLookAt> After(Job was, Job now)
     {
-        (Job, IReadOnlyList<Scene>, IEnumerable<Finding>) of(Job j) => (j, [.. j.Sheets().Select(s => SceneBuilder.Build(j, s, new PlainType()))], Sample.Check(j));
+        (Job, IReadOnlyList<Scene>, IEnumerable<Finding>) of(Job j) => (j,
+            [.. j.Sheets().Select(s => SceneBuilder.Build(j, s, new PlainType()))], Sample.Check(j));
         return AfterChange.Of(of(was), of(now));
     }
 
@@ -202,13 +252,18 @@ public sealed class ArrangeTests
         After(job, new SetPages(150).Apply(job)).Select(l => l.Item).ShouldBe(["spine-title"]);
         // A shorter book: what hangs from the head meets what hangs from the foot.
         var shorter = After(job, new SetTrim(Size.FromInches(5.25m, 7.05m)).Apply(job));
-        shorter.ShouldContain(l => (l.Item == "foot" || l.Item == "low") && l.Why.Contains("lies over the", StringComparison.Ordinal));
+        shorter.ShouldContain(l =>
+            (l.Item == "foot" || l.Item == "low") && l.Why.Contains("lies over the", StringComparison.Ordinal));
         shorter.ShouldAllBe(l => !l.Was.IsEmpty && !l.Is.IsEmpty);
         After(job, new SetBinding(BindingKind.Front).Apply(job)).Select(l => (l.Item, l.Is.IsEmpty))
             .ShouldBe([("spine-title", true), ("blurb", true)]);
         // Kept with the first place until it has been looked at, or is gone.
-        var marked = job with { Looks = AfterChange.Merge(job, [new("foot", "one", new(default, default, Mm(1), Mm(1)), default)]) };
-        var twice = AfterChange.Merge(marked, [new("foot", "two", new(default, default, Mm(9), Mm(9)), default)]).Single();
+        var marked = job with
+        {
+            Looks = AfterChange.Merge(job, [new("foot", "one", new(default, default, Mm(1), Mm(1)), default)]),
+        };
+        var twice = AfterChange.Merge(marked, [new("foot", "two", new(default, default, Mm(9), Mm(9)), default)])
+            .Single();
         (twice.Why, twice.Was.Width).ShouldBe(("two", Mm(1)));
         AfterChange.Merge(new RemoveItem("foot").Apply(marked), []).ShouldBeEmpty();
         new Looked("foot").Apply(marked).Looks.ShouldBeEmpty();
@@ -227,7 +282,8 @@ public sealed class ArrangeTests
             PanX = 40,
             Flip = Flip.Down,
             Picture = new(new('a', 64), "a.png", 300, 200, true),
-            Fill = new GradientPaint(Run.Straight, 20, [new(new InkPaint(Ink.White), 0), new(new InkPaint(Ink.Black), 10_000)]),
+            Fill = new GradientPaint(Run.Straight, 20,
+                [new(new InkPaint(Ink.White), 0), new(new InkPaint(Ink.Black), 10_000)]),
         };
         var job = new CopyItem("p", "q", ToOtherCover: true).Apply(Sample.Job(picture));
         var copy = (PictureItem)job.Item("q")!;
@@ -246,25 +302,40 @@ public sealed class ArrangeTests
     public void A_group_is_centred_as_one()
     {
         var job = Tiles();
-        string[] ids = [.. job.Take.Items.Where(i => i is RectItem && i.Hold.Panel == Part.Front).Take(2).Select(i => i.Id)];
+        string[] ids = [.. job.Take.Items.Where(i => i is RectItem && i.Hold.Panel == Part.Front).Take(2)
+            .Select(i => i.Id)];
         Box box(Job j, string id) => Sample.Scene(j).Piece(id)!.Frame.ToBox();
         var after = new CentreGroup([.. ids], DownToo: true).Apply(job);
         var face = job.Geometry().Sheet.Panel(Part.Front)!.Face;
         var all = new[] { box(after, ids[0]), box(after, ids[1]) };
         var (left, right) = (all.Min(b => b.X), all.Max(b => b.Right));
         ((left + right).Points / 2).ShouldBe((face.X + (0.5m * face.Width)).Points, 0.01);
-        (box(after, ids[1]).X - box(after, ids[0]).X).Points.ShouldBe((box(job, ids[1]).X - box(job, ids[0]).X).Points, 0.01);
-        (box(after, ids[1]).Y - box(after, ids[0]).Y).Points.ShouldBe((box(job, ids[1]).Y - box(job, ids[0]).Y).Points, 0.01);
+        (box(after, ids[1]).X - box(after, ids[0]).X)
+            .Points.ShouldBe((box(job, ids[1]).X - box(job, ids[0]).X).Points, 0.01);
+        (box(after, ids[1]).Y - box(after, ids[0]).Y)
+            .Points.ShouldBe((box(job, ids[1]).Y - box(job, ids[0]).Y).Points, 0.01);
     }
 
     [Fact]
     public void As_high_as_the_last_is_done_for_a_barcode_and_refused_with_a_reason_for_a_text_that_grows()
     {
-        var code = new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Face, Anchor.Middle, default, default) };
-        var tall = new RectItem { Id = "tall", Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, default, default), Width = new(Mm(10)), Height = new(code.PlateSize.Height + Mm(3)) };
-        var job = new SetIsbn("9780000000002").Apply(Sample.Job(code, tall, Sample.Text("grown", "Words") with { Fit = Fitting.Grow }));
+        var code = new BarcodeItem
+        {
+            Id = "code",
+            Hold = new(Part.Back, HoldBox.Face, Anchor.Middle, default, default),
+        };
+        var tall = new RectItem
+        {
+            Id = "tall",
+            Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, default, default),
+            Width = new(Mm(10)),
+            Height = new(code.PlateSize.Height + Mm(3)),
+        };
+        var job = new SetIsbn("9780000000002")
+            .Apply(Sample.Job(code, tall, Sample.Text("grown", "Words") with { Fit = Fitting.Grow }));
         var after = new SameSize(["code", "tall"], Wide: false).Apply(job);
         ((BarcodeItem)after.Item("code")!).PlateSize.Height.Millimetres.ShouldBe(tall.Height.Own.Millimetres, 0.1m);
-        Should.Throw<Refusal>(() => new SameSize(["grown", "tall"], Wide: false).Apply(job)).Message.ShouldContain("as high as its words");
+        Should.Throw<Refusal>(() => new SameSize(["grown", "tall"], Wide: false).Apply(job))
+            .Message.ShouldContain("as high as its words");
     }
 }

@@ -33,13 +33,21 @@ public sealed class BarcodeTests
         var p = Ean13.Pattern("4006381333931");
         p.Length.ShouldBe(95);
         p.ShouldStartWith("101" + "0001101" + "0100111" + "0101111" + "0111101" + "0001001" + "0110011" + "01010");
-        Ean13.Bars(Ean13.Pattern("9780000000002")).Sum(b => b.Width).ShouldBe(Ean13.Pattern("9780000000002").Count(c => c == '1'));
+        Ean13.Bars(Ean13.Pattern("9780000000002")).Sum(b => b.Width)
+            .ShouldBe(Ean13.Pattern("9780000000002").Count(c => c == '1'));
     }
 
     [Fact]
     public void The_plate_covers_both_quiet_zones()
     {
-        var marks = BarcodeDrawing.Draw(new() { Id = "b", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default), Number = "9780000000002" }, new(), new PlainType()).ToList();
+        var marks = BarcodeDrawing.Draw(new()
+        {
+            Id = "b",
+            Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default),
+            Number = "9780000000002"
+        },
+            new(), new PlainType())
+            .ToList();
         var plate = ((FillMark)marks[0]).Shape.Bounds;
         var bars = ((FillMark)marks[1]).Shape.Bounds;
         var module = Ean13.Module.Points;

@@ -24,7 +24,14 @@ public sealed class CheckTests
     public void A_bare_strip_is_found_with_its_width_and_covered_by_exact_rectangles()
     {
         RectItem half(string id, Anchor anchor, decimal share, decimal plus) =>
-            new() { Id = id, Hold = new(Part.Sheet, HoldBox.Edge, anchor, default, default), Width = new(Length.FromInches(plus), share), Height = Span.Full, Fill = new SwatchPaint("sea") };
+            new()
+            {
+                Id = id,
+                Hold = new(Part.Sheet, HoldBox.Edge, anchor, default, default),
+                Width = new(Length.FromInches(plus), share),
+                Height = Span.Full,
+                Fill = new SwatchPaint("sea")
+            };
         var bare = Sample.Job(half("left", Anchor.Left, 0.5m, 0), half("right", Anchor.Right, 0.5m, -0.02m));
         bare = new PaintGround(null).Apply(bare);
         var finding = Only(bare, "ground.coverage");
@@ -37,7 +44,9 @@ public sealed class CheckTests
     public void Words_past_the_trim_safe_line()
     {
         // The box ends 0.15 in from the cut; the letters, flush right, reach its edge.
-        var item = Sample.Text("edge", "near", box: HoldBox.Face, anchor: Anchor.Right, dx: -0.15m, wide: 1) with { Style = Sample.Style(12) with { Align = Align.Right } };
+        var item = Sample.Text("edge", "near", box: HoldBox.Face, anchor: Anchor.Right, dx: -0.15m,
+            wide: 1) with
+        { Style = Sample.Style(12) with { Align = Align.Right } };
         var finding = Only(Sample.Job(item), "zone.trim");
         finding.Severity.ShouldBe(Severity.Stop);
         finding.Measured.ShouldBe("0.15 in from the cut");
@@ -49,15 +58,20 @@ public sealed class CheckTests
     [Fact]
     public void Words_across_a_fold_and_too_near_one()
     {
-        Only(Sample.Job(Sample.Text("a", "across", box: HoldBox.Face, anchor: Anchor.Left, dx: -0.2m, wide: 1)), "zone.fold").Measured
+        Only(Sample.Job(Sample.Text("a", "across", box: HoldBox.Face, anchor: Anchor.Left, dx: -0.2m, wide: 1)),
+            "zone.fold")
+            .Measured
             .ShouldBe("0.2 in over the fold");
-        Only(Sample.Job(Sample.Text("a", "beside", box: HoldBox.Face, anchor: Anchor.Left, dx: 0.05m, wide: 1)), "zone.fold").Measured
+        Only(Sample.Job(Sample.Text("a", "beside", box: HoldBox.Face, anchor: Anchor.Left, dx: 0.05m, wide: 1)),
+            "zone.fold")
+            .Measured
             .ShouldBe("0.05 in from the fold");
     }
 
     [Fact]
     public void Words_that_hang_on_one_panel_and_lie_on_another_are_judged_where_they_lie() =>
-        Loud(Sample.Job(Sample.Text("a", "far", box: HoldBox.Face, anchor: Anchor.Left, dx: -4, wide: 1))).ShouldBeEmpty();
+        Loud(Sample.Job(Sample.Text("a", "far", box: HoldBox.Face, anchor: Anchor.Left, dx: -4, wide: 1)))
+            .ShouldBeEmpty();
 
     [Fact]
     public void On_a_case_words_keep_clear_of_the_hinge_and_of_what_is_turned_in()
@@ -69,14 +83,20 @@ public sealed class CheckTests
         Only(cased(at(0.2m)), "zone.fold").Measured.ShouldBe("in the hinge band");
         Only(cased(at(0.4m)), "zone.fold").Limit.ShouldBe("0.44 in from it");
         Loud(cased(at(0.45m))).ShouldBeEmpty();
-        Only(cased(Sample.Text("t", "near", box: HoldBox.Face, anchor: Anchor.Right, dx: 0.1m, wide: 0.5m) with { Style = Sample.Style(12) with { Align = Align.Right } }), "zone.trim").Measured
+        Only(cased(Sample.Text("t", "near", box: HoldBox.Face, anchor: Anchor.Right, dx: 0.1m,
+            wide: 0.5m) with
+        { Style = Sample.Style(12) with { Align = Align.Right } }),
+            "zone.trim")
+            .Measured
             .ShouldContain("past the cut");
     }
 
     [Fact]
     public void Spine_words_outside_their_band_or_where_none_are_allowed()
     {
-        var job = Sample.Job(Sample.Text("s", "SALT", panel: Part.Spine, size: 80, wide: 6, high: 2) with { Style = Sample.Style(80) with { Stand = Stand.Middle } });
+        var job = Sample.Job(Sample.Text("s", "SALT", panel: Part.Spine, size: 80, wide: 6,
+            high: 2) with
+        { Style = Sample.Style(80) with { Stand = Stand.Middle } });
         Only(job, "zone.spine").Measured.ShouldContain("outside the safe band");
         var small = new StyleText("s", Size: Length.FromPoints(14)).Apply(job);
         Loud(small).ShouldBeEmpty();
@@ -86,7 +106,8 @@ public sealed class CheckTests
     [Fact]
     public void Words_that_do_not_fit_and_characters_that_are_missing()
     {
-        Only(Sample.Job(Sample.Text("t", "far too many words for this", wide: 0.5m, high: 0.2m)), "text.overset").Severity
+        Only(Sample.Job(Sample.Text("t", "far too many words for this", wide: 0.5m, high: 0.2m)), "text.overset")
+            .Severity
             .ShouldBe(Severity.Stop);
         Only(Sample.Job(Sample.Text("t", "Quay")), "text.glyphs").Measured.ShouldBe("Q (U+0051)");
     }
@@ -94,7 +115,8 @@ public sealed class CheckTests
     [Fact]
     public void Starter_words_a_missing_title_and_an_empty_text()
     {
-        Only(Sample.Job(Sample.Text("t", "Your words") with { Starter = true }), "text.placeholder").Measured.ShouldBe("“Your words”");
+        Only(Sample.Job(Sample.Text("t", "Your words") with { Starter = true }), "text.placeholder")
+            .Measured.ShouldBe("“Your words”");
         Only(new RemoveItem("title").Apply(Sample.Job()), "text.placeholder").Measured.ShouldBe("no title");
         Only(Sample.Job(Sample.Text("t", " ")), "text.placeholder").Severity.ShouldBe(Severity.Note);
     }
@@ -103,7 +125,12 @@ public sealed class CheckTests
     public void A_barcode_with_a_wrong_number()
     {
         BarcodeItem code(string? number) =>
-            new() { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default), Number = number };
+            new()
+            {
+                Id = "code",
+                Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default),
+                Number = number
+            };
         Loud(Sample.Job(code(null))).ShouldBeEmpty();
         Only(Sample.Job(code("9780000000003")), "barcode.digits").Limit.ShouldBe("…0002");
         Only(Sample.Job(code("9783161484100")), "barcode.digits").Why.ShouldContain("two different books");
@@ -113,7 +140,11 @@ public sealed class CheckTests
     [Fact]
     public void A_barcode_outside_its_room_covered_or_too_small()
     {
-        var code = new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, Length.FromInches(-0.5m), default) };
+        var code = new BarcodeItem
+        {
+            Id = "code",
+            Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, Length.FromInches(-0.5m), default),
+        };
         Only(Sample.Job(code), "barcode.room").Measured.ShouldContain("outside");
         var home = code with { Hold = code.Hold with { Dx = default } };
         Only(Sample.Job(home with { Percent = 70 }), "barcode.room").Severity.ShouldBe(Severity.Caution);
@@ -126,13 +157,21 @@ public sealed class CheckTests
     public void A_house_weighs_a_rule_as_it_likes()
     {
         var job = Sample.Job(Sample.Text("t", " "));
-        var strict = new SetHouse(job.Ticket.House with { Severities = ImmutableDictionary<string, Severity>.Empty.Add("text.placeholder", Severity.Stop) }).Apply(job);
+        var strict =
+            new SetHouse(job.Ticket.House with
+            {
+                Severities = ImmutableDictionary<string, Severity>.Empty.Add("text.placeholder",
+            Severity.Stop)
+            })
+            .Apply(job);
         Only(strict, "text.placeholder").Severity.ShouldBe(Severity.Stop);
     }
 
     [Fact]
     public void Hidden_items_are_not_looked_at() =>
-        Loud(Sample.Job(Sample.Text("a", "across", box: HoldBox.Face, anchor: Anchor.Left, dx: -0.2m, wide: 1) with { Hidden = true }))
+        Loud(Sample.Job(Sample.Text("a", "across", box: HoldBox.Face, anchor: Anchor.Left, dx: -0.2m,
+            wide: 1) with
+        { Hidden = true }))
             .ShouldBeEmpty();
 
     [Fact]
@@ -140,7 +179,8 @@ public sealed class CheckTests
     {
         var job = new SetWords("title", "Brine").Apply(Sample.Job());
         var found = Sample.Check(job).Single(f => f.Id == "text.ticket");
-        (found.Severity, found.Item, found.Measured, found.Limit).ShouldBe((Severity.Caution, "title", "“Brine”", "“Salt”"));
+        (found.Severity, found.Item, found.Measured, found.Limit)
+            .ShouldBe((Severity.Caution, "title", "“Brine”", "“Salt”"));
         Sample.Check(found.By!.Apply(job)).ShouldNotContain(f => f.Id == "text.ticket");
         // However it is set, broken or shortened, it is the same.
         foreach (var words in (string[])["SALT", "Sa\nlt", "Salt: a novel", "S.A.L.T."])
@@ -167,7 +207,8 @@ public sealed class CheckTests
     public void The_edge_tour_says_white_where_only_white_was_laid()
     {
         var white = new PaintGround(new InkPaint(Ink.White)).Apply(Sample.Job());
-        IReadOnlyList<TourStop> tour(Job job) => EdgeTour.Of(job.Take, job.Swatches, job.Geometry().Sheet, Unit.Millimetre);
+        IReadOnlyList<TourStop> tour(Job job) =>
+            EdgeTour.Of(job.Take, job.Swatches, job.Geometry().Sheet, Unit.Millimetre);
         tour(white).ShouldAllBe(s => s.Says.StartsWith("white paper", StringComparison.Ordinal));
         tour(Sample.Job()).ShouldAllBe(s => s.Says.StartsWith("covered", StringComparison.Ordinal));
         tour(new PaintGround(null).Apply(white)).ShouldAllBe(s => s.Says.StartsWith("bare", StringComparison.Ordinal));

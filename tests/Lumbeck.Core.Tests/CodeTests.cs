@@ -3,13 +3,15 @@ namespace Lumbeck.Core.Tests;
 /// <summary>Barcodes of goods, price add-ons, and what their rules say.</summary>
 public sealed class CodeTests
 {
-    private static BarcodeItem Code(string? number = null) => new() { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default), Number = number };
+    private static BarcodeItem Code(string? number = null) =>
+        new() { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default), Number = number };
     private static List<Finding> Of(Job job, string id) => [.. Sample.Check(job).Where(f => f.Id == id)];
 
     [Fact]
     public void The_worked_example_of_an_EAN_5_has_its_modules()
     {
-        // 51299 for US dollars 12.99: its sum gives which digits are drawn in the even set; start 1011, digits parted by 01.
+        // 51299 for US dollars 12.99: its sum gives which digits are drawn in the even set; start 1011, digits parted
+        // by 01.
         var p = Ean5.Pattern("51299");
         p.Length.ShouldBe(Ean5.Modules);
         p[..4].ShouldBe("1011");
@@ -25,8 +27,10 @@ public sealed class CodeTests
     [InlineData("24", "CAD", "62400")]
     [InlineData("18", "EUR", null)]
     [InlineData("120", "USD", null)]
-    public void Only_currencies_with_a_prefix_and_prices_of_four_digits_make_an_add_on(string amount, string currency, string? digits) =>
-        Ean5.Of(new(decimal.Parse(amount, System.Globalization.CultureInfo.InvariantCulture), currency)).ShouldBe(digits);
+    public void Only_currencies_with_a_prefix_and_prices_of_four_digits_make_an_add_on(string amount, string currency,
+        string? digits) =>
+        Ean5.Of(new(decimal.Parse(amount, System.Globalization.CultureInfo.InvariantCulture), currency))
+            .ShouldBe(digits);
 
     [Fact]
     public void The_whole_symbol_with_its_add_on_is_as_wide_as_the_trade_has_it()
@@ -37,15 +41,21 @@ public sealed class CodeTests
         // What is no book has no line above, and cut bars make it lower by just as much.
         var goods = Code("4006381333931") with { For = BarcodeFor.Goods };
         goods.PlateSize.Height.ShouldBe(Length.FromMillimetres(25.93m));
-        (goods with { Bars = Length.FromMillimetres(18.85m) }).PlateSize.Height.ShouldBe(Length.FromMillimetres(21.93m));
+        (goods with { Bars = Length.FromMillimetres(18.85m) })
+            .PlateSize.Height.ShouldBe(Length.FromMillimetres(21.93m));
     }
 
     [Fact]
     public void Bars_are_drawn_narrower_by_what_the_house_says()
     {
         var ticket = Sample.Job().Ticket;
-        double first(Ticket t) { var bars = (FillMark)BarcodeDrawing.Draw(Code("9780000000002"), t, new PlainType()).ElementAt(1); return bars.Shape.Points[2] - bars.Shape.Points[0]; }
-        (first(ticket) - first(ticket with { House = ticket.House with { BarcodeBarReduction = Length.FromMillimetres(0.03m) } })).ShouldBe(Length.FromMillimetres(0.03m).Points, 1e-6);
+        double first(Ticket t)
+        {
+            var bars = (FillMark)BarcodeDrawing.Draw(Code("9780000000002"), t, new PlainType()).ElementAt(1);
+            return bars.Shape.Points[2] - bars.Shape.Points[0];
+        }
+        (first(ticket) - first(ticket with { House = ticket.House with { BarcodeBarReduction = Length.FromMillimetres(0.03m) } }))
+            .ShouldBe(Length.FromMillimetres(0.03m).Points, 1e-6);
     }
 
     [Fact]
@@ -55,8 +65,10 @@ public sealed class CodeTests
         var found = Of(job, "barcode.price").ShouldHaveSingleItem();
         found.Limit.ShouldBe("51299 for 12.99 USD");
         Of(found.By!.Apply(job), "barcode.price").ShouldBeEmpty();
-        Of(new SetPrice(new(12.99m, "EUR")).Apply(Sample.Job(Code() with { AddOn = "" })), "barcode.price").ShouldHaveSingleItem().Why.ShouldContain("none is drawn");
-        var printed = new SetPrice(new(12.99m, "USD")).Apply(Sample.Job(Sample.Text("price", "$14.99", panel: Part.Back)));
+        Of(new SetPrice(new(12.99m, "EUR")).Apply(Sample.Job(Code() with { AddOn = "" })), "barcode.price")
+            .ShouldHaveSingleItem().Why.ShouldContain("none is drawn");
+        var printed = new SetPrice(new(12.99m, "USD"))
+            .Apply(Sample.Job(Sample.Text("price", "$14.99", panel: Part.Back)));
         Of(printed, "barcode.price").ShouldHaveSingleItem().Measured.ShouldBe("14.99 USD");
         var plover = new SetHouse(HouseFile.Shipped["plover"]).Apply(job);
         Of(plover, "barcode.price").ShouldHaveSingleItem().Limit.ShouldBe("none");
@@ -79,8 +91,11 @@ public sealed class CodeTests
     [Fact]
     public void Cut_bars_and_small_squares_are_cautions()
     {
-        Of(Sample.Job(Code() with { Bars = Length.FromMillimetres(12) }), "barcode.room").ShouldHaveSingleItem().Limit.ShouldBe("0.709 in or more");
-        Of(Sample.Job(new CodeItem { Id = "qr", Hold = new(Part.Back, HoldBox.Safe, Anchor.Top, default, default) }), "barcode.digits").ShouldHaveSingleItem().Measured.ShouldBe("no link");
+        Of(Sample.Job(Code() with { Bars = Length.FromMillimetres(12) }), "barcode.room").ShouldHaveSingleItem()
+            .Limit.ShouldBe("0.709 in or more");
+        Of(Sample.Job(new CodeItem { Id = "qr", Hold = new(Part.Back, HoldBox.Safe, Anchor.Top, default, default) }),
+            "barcode.digits")
+            .ShouldHaveSingleItem().Measured.ShouldBe("no link");
     }
 
     [Theory]
@@ -88,15 +103,28 @@ public sealed class CodeTests
     [InlineData("item/code/add-on", "12", "no five digits")]
     [InlineData("item/code/bars", "1 mm", "can't be drawn")]
     public void What_no_barcode_can_have_is_refused(string path, string text, string says) =>
-        Should.Throw<Refusal>(() => Facts.Write(Sample.Job(Code()), path, text).Apply(Sample.Job(Code()))).Message.ShouldContain(says);
+        Should.Throw<Refusal>(() => Facts.Write(Sample.Job(Code()), path, text).Apply(Sample.Job(Code())))
+            .Message.ShouldContain(says);
 }
 
 /// <summary>Barcodes and QR codes as items: their facts, their sizes, and the hand that lays them.</summary>
 public sealed class CodeItemTests
 {
     private static readonly Job Both = Sample.Job(
-        new BarcodeItem { Id = "bars", Hold = new(Part.Back, HoldBox.Safe, Anchor.Middle, default, default), Number = "9780000000002", AddOn = "51299" },
-        new CodeItem { Id = "qr", Hold = new(Part.Back, HoldBox.Safe, Anchor.TopLeft, default, default), Link = "https://example.org", Side = Length.FromInches(1) });
+        new BarcodeItem
+        {
+            Id = "bars",
+            Hold = new(Part.Back, HoldBox.Safe, Anchor.Middle, default, default),
+            Number = "9780000000002",
+            AddOn = "51299",
+        },
+        new CodeItem
+        {
+            Id = "qr",
+            Hold = new(Part.Back, HoldBox.Safe, Anchor.TopLeft, default, default),
+            Link = "https://example.org",
+            Side = Length.FromInches(1),
+        });
 
     [Fact]
     public void Every_fact_of_a_code_is_written_as_it_reads()
@@ -105,7 +133,8 @@ public sealed class CodeItemTests
             foreach (var fact in ItemFacts.Of(Both.Item(id)!))
             {
                 var text = fact.Read(Both);
-                JobJson.Write(Facts.Write(Both, fact.Path, text).Apply(Both)).AsSpan().SequenceEqual(JobJson.Write(Both)).ShouldBeTrue(fact.Path + " " + text);
+                JobJson.Write(Facts.Write(Both, fact.Path, text).Apply(Both)).AsSpan()
+                    .SequenceEqual(JobJson.Write(Both)).ShouldBeTrue(fact.Path + " " + text);
             }
     }
 
@@ -132,11 +161,15 @@ public sealed class CodeItemTests
     {
         var sheet = Both.Sheets()[0].Sheet;
         var wide = Length.FromMillimetres(30);
-        var square = (CodeItem)new LayItem("qr", Length.FromInches(2), Length.FromInches(2), wide, Length.FromMillimetres(50)).Apply(Both).Item("qr")!;
+        var square = (CodeItem)new LayItem("qr", Length.FromInches(2), Length.FromInches(2), wide,
+            Length.FromMillimetres(50))
+            .Apply(Both).Item("qr")!;
         Placement.Of(square, sheet)!.Box.Size.ShouldBe(new Size(square.Side, square.Side));
         Length.Abs(square.Side - wide).ShouldBeLessThan(Length.FromMillimetres(0.01m));
         var size = ((BarcodeItem)Both.Item("bars")!).PlateSize;
-        ((BarcodeItem)new LayItem("bars", Length.FromInches(2), Length.FromInches(2), 1.2m * size.Width, size.Height).Apply(Both).Item("bars")!).Percent.ShouldBe(120);
+        ((BarcodeItem)new LayItem("bars", Length.FromInches(2), Length.FromInches(2), 1.2m * size.Width, size.Height)
+            .Apply(Both).Item("bars")!)
+            .Percent.ShouldBe(120);
         Should.Throw<Refusal>(() => new StretchItem("qr", Reach.Panel).Apply(Both));
     }
 
@@ -161,7 +194,12 @@ public sealed class CodeItemTests
         var text = Clip.Write(Both, ["bars", "qr"]);
         var pasted = new PasteItems(Clip.Read(text), "new").Apply(Both);
         pasted.Items.OfType<CodeItem>().Count().ShouldBe(2);
-        Should.Throw<Refusal>(() => new PasteItems(Clip.Read(text.Replace("https://example.org", new string('x', 600), StringComparison.Ordinal)), "new").Apply(Both));
-        Should.Throw<Refusal>(() => new PasteItems(Clip.Read(text.Replace("51299", "5129x", StringComparison.Ordinal)), "new").Apply(Both));
+        Should.Throw<Refusal>(() =>
+            new PasteItems(Clip.Read(text.Replace("https://example.org", new string('x', 600),
+                StringComparison.Ordinal)),
+                "new")
+                .Apply(Both));
+        Should.Throw<Refusal>(() =>
+            new PasteItems(Clip.Read(text.Replace("51299", "5129x", StringComparison.Ordinal)), "new").Apply(Both));
     }
 }

@@ -3,7 +3,8 @@ namespace Lumbeck.Core.Tests;
 /// <summary>Paints as they are typed, colours as people see them, and palettes.</summary>
 public sealed class ColourTests
 {
-    private static readonly Swatch[] Swatches = [new("night", "Night", Ink.Percent(88, 70, 40, 40)), new("ice", "Ice", Ink.Percent(16, 4, 6, 0)), new("tide", "Tide to come", Ink.Percent(50, 20, 10, 0))];
+    private static readonly Swatch[] Swatches = [new("night", "Night", Ink.Percent(88, 70, 40, 40)),
+        new("ice", "Ice", Ink.Percent(16, 4, 6, 0)), new("tide", "Tide to come", Ink.Percent(50, 20, 10, 0))];
 
     [Theory]
     [InlineData("Night to Ice", "Night to Ice")]
@@ -43,18 +44,26 @@ public sealed class ColourTests
     [Fact]
     public void A_gradient_fills_a_shape_from_corner_to_corner_and_is_refused_where_one_ink_is_wanted()
     {
-        var rect = new RectItem { Id = "r", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromPoints(200)), Height = new(Length.FromPoints(100)) };
+        var rect = new RectItem
+        {
+            Id = "r",
+            Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default),
+            Width = new(Length.FromPoints(200)),
+            Height = new(Length.FromPoints(100)),
+        };
         var job = Facts.Write(Sample.Job(rect), "item/r/fill", "Sea to black, 90°").Apply(Sample.Job(rect));
         var shade = Sample.Scene(job).Piece("r")!.Marks.OfType<ShadeMark>().Single().Shade;
         (shade.X0, shade.Y0, shade.X1, shade.Y1)
-            .ShouldSatisfyAllConditions(s => s.X0.ShouldBe(100, 1e-9), s => s.Y0.ShouldBe(0, 1e-9), s => s.X1.ShouldBe(100, 1e-9), s => s.Y1.ShouldBe(100, 1e-9));
+            .ShouldSatisfyAllConditions(s => s.X0.ShouldBe(100, 1e-9), s => s.Y0.ShouldBe(0, 1e-9),
+                s => s.X1.ShouldBe(100, 1e-9), s => s.Y1.ShouldBe(100, 1e-9));
         // Half way down it is half of each, in ink.
         var half = shade.At(shade.Along(20, 50));
         half.ShouldBe((4000, 2000, 1000, 5500));
         shade.At(-1).C.ShouldBe(8000);
         shade.At(2).K.ShouldBe(10_000);
         // A swatch that changes changes the gradients it is in.
-        ((ShadeMark)Sample.Scene(new SetSwatch("sea", Ink: Ink.White).Apply(job)).Piece("r")!.Marks[0]).Shade.Stops[0].Ink
+        ((ShadeMark)Sample.Scene(new SetSwatch("sea", Ink: Ink.White).Apply(job)).Piece("r")!.Marks[0]).Shade.Stops[0]
+            .Ink
             .ShouldBe(Ink.White);
         foreach (var path in (string[])["item/r/line", "item/title/edge"])
             Should.Throw<Refusal>(() => Facts.Write(job, path, "Sea to black")).Path.ShouldBe(path);
@@ -64,15 +73,26 @@ public sealed class ColourTests
     [Fact]
     public void A_swatch_taken_away_leaves_its_mix_where_it_was_used()
     {
-        var rect = new RectItem { Id = "r", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new GradientPaint(Run.Round, 0, [new(new SwatchPaint("sea", 5000), 0), new(new InkPaint(Ink.Black), 10_000)]) };
+        var rect = new RectItem
+        {
+            Id = "r",
+            Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default),
+            Width = Span.Full,
+            Height = Span.Full,
+            Fill = new GradientPaint(Run.Round, 0,
+                [new(new SwatchPaint("sea", 5000), 0), new(new InkPaint(Ink.Black), 10_000)]),
+        };
         var job = Sample.Job(rect);
         Paints.Uses(job, "sea").ShouldBe(2);
         var after = new RemoveSwatch("sea").Apply(job);
         after.Swatches.ShouldBeEmpty();
         after.Take.Ground.Paint.ShouldBe(new InkPaint(Ink.Percent(80, 40, 20, 10)));
-        ((GradientPaint)((RectItem)after.Item("r")!).Fill!.Paint!).Stops[0].Paint.ShouldBe(new InkPaint(Ink.Percent(40, 20, 10, 5)));
+        ((GradientPaint)((RectItem)after.Item("r")!).Fill!.Paint!).Stops[0]
+            .Paint.ShouldBe(new InkPaint(Ink.Percent(40, 20, 10, 5)));
         Sample.Scene(after).Pieces[0].Marks
-            .ShouldBe(Sample.Scene(job).Pieces[0].Marks, ignoreOrder: false, comparer: EqualityComparer<Mark>.Create((a, b) => a is FillMark x && b is FillMark y && x.Ink == y.Ink));
+            .ShouldBe(Sample.Scene(job).Pieces[0].Marks, ignoreOrder: false,
+                comparer: EqualityComparer<Mark>.Create((a, b) =>
+                    a is FillMark x && b is FillMark y && x.Ink == y.Ink));
     }
 
     // Pairs from the data that accompanies Sharma, Wu and Dalal, "The CIEDE2000 color-difference formula" (2005).
@@ -90,7 +110,8 @@ public sealed class ColourTests
     [InlineData(22.7233, 20.0904, -46.6940, 23.0331, 14.9730, -42.5619, 2.0373)]
     [InlineData(90.8027, -2.0831, 1.4410, 91.1528, -1.6435, 0.0447, 1.4441)]
     [InlineData(2.0776, 0.0795, -1.1350, 0.9033, -0.0636, -0.5514, 0.9082)]
-    public void Differences_of_colour_are_those_of_the_formula_s_own_data(double l1, double a1, double b1, double l2, double a2, double b2, double wanted)
+    public void Differences_of_colour_are_those_of_the_formula_s_own_data(double l1, double a1, double b1, double l2,
+        double a2, double b2, double wanted)
     {
         new Lab(l1, a1, b1).DeltaE(new(l2, a2, b2)).ShouldBe(wanted, 0.00006);
         new Lab(l2, a2, b2).DeltaE(new(l1, a1, b1)).ShouldBe(wanted, 0.00006);
@@ -123,7 +144,10 @@ public sealed class ColourTests
         text.ShouldBe("GIMP Palette\nName: Salt road\nColumns: 0\n#\n 20  80 110\tSea\n200   0   7\tPale dust\n");
         GimpPalette.Read(text).ShouldBe([("Sea", new AskedRgb(20, 80, 110)), ("Pale dust", new AskedRgb(200, 0, 7))]);
         GimpPalette.Read("GIMP Palette\r\n# c\r\n\r\n1 2 3\r\n").ShouldBe([("", new AskedRgb(1, 2, 3))]);
-        foreach (var (bad, says) in ((string, string)[])[("", "first line"), ("JASC-PAL", "first line"), ("GIMP Palette\n", "no colour"), ("GIMP Palette\n1 2 300 x", "line 2, `1 2 300 x`"), ("GIMP Palette\n" + string.Concat(Enumerable.Repeat("1 2 3\n", 151)), "more than 150"), ("GIMP Palette\n" + new string('#', 300_000), "over 200 kB")])
+        foreach (var (bad, says) in ((string, string)[])[("", "first line"), ("JASC-PAL", "first line"),
+            ("GIMP Palette\n", "no colour"), ("GIMP Palette\n1 2 300 x", "line 2, `1 2 300 x`"),
+            ("GIMP Palette\n" + string.Concat(Enumerable.Repeat("1 2 3\n", 151)), "more than 150"),
+            ("GIMP Palette\n" + new string('#', 300_000), "over 200 kB")])
             Should.Throw<Refusal>(() => GimpPalette.Read(bad)).Message.ShouldContain(says);
     }
 
@@ -131,9 +155,24 @@ public sealed class ColourTests
     public void Blacks_that_are_mixed_for_something_else_are_found()
     {
         var job = Sample.Job(
-            new RectItem { Id = "big", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new InkPaint(Ink.Black) },
-            new RectItem { Id = "small", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromPoints(20)), Height = new(Length.FromPoints(20)), Fill = new InkPaint(Ink.Black) });
-        job = new StyleText("author", Size: Length.FromPoints(9), Paint: new InkPaint(Ink.Percent(60, 40, 40, 100))).Apply(job);
+            new RectItem
+            {
+                Id = "big",
+                Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default),
+                Width = Span.Full,
+                Height = Span.Full,
+                Fill = new InkPaint(Ink.Black),
+            },
+            new RectItem
+            {
+                Id = "small",
+                Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default),
+                Width = new(Length.FromPoints(20)),
+                Height = new(Length.FromPoints(20)),
+                Fill = new InkPaint(Ink.Black),
+            });
+        job = new StyleText("author", Size: Length.FromPoints(9), Paint: new InkPaint(Ink.Percent(60, 40, 40, 100)))
+            .Apply(job);
         Sample.Check(job).Where(f => f.Id == "ink.black").Select(f => (f.Item, f.Severity))
             .ShouldBe([("author", Severity.Caution), ("big", Severity.Note)], ignoreOrder: true);
     }
@@ -145,10 +184,24 @@ public sealed class ColourTests
         var scene = Sample.Scene(job);
         var title = scene.Pieces.Select((p, i) => (p, i)).Single(x => x.p.Item == "title");
         Under.Plain(scene, title.i).ShouldBe(Ink.Percent(80, 40, 20, 10));
-        var black = title.p with { Marks = [.. title.p.Marks.OfType<GlyphMark>().Select(g => g with { Ink = Ink.Black, Overprint = true })] };
+        var black = title.p with
+        {
+            Marks = [.. title.p.Marks.OfType<GlyphMark>().Select(g => g with { Ink = Ink.Black, Overprint = true })],
+        };
         ((GlyphMark)Under.Over(black, Ink.Percent(80, 40, 20, 10)).Marks[0]).Ink.ShouldBe(Ink.Percent(80, 40, 20, 100));
         // Under an ellipse, or where a second paint reaches in, nobody can say.
-        var over = Sample.Scene(Sample.Job() is var j ? new OrderItem("e", -9).Apply(new AddItem(new EllipseItem { Id = "e", Hold = new(Part.Front, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new InkPaint(Ink.Black) }).Apply(j)) : j);
+        var over = Sample.Scene(Sample.Job() is var j
+            ? new OrderItem("e", -9)
+                .Apply(new AddItem(new EllipseItem
+                {
+                    Id = "e",
+                    Hold = new(Part.Front, HoldBox.Edge, Anchor.Middle, default, default),
+                    Width = Span.Full,
+                    Height = Span.Full,
+                    Fill = new InkPaint(Ink.Black)
+                })
+                    .Apply(j))
+            : j);
         Under.Plain(over, over.Pieces.Select((p, i) => (p, i)).Single(x => x.p.Item == "title").i).ShouldBeNull();
     }
 }

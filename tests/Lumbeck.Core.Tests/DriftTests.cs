@@ -8,7 +8,8 @@ public sealed class DriftTests
     private static List<Harm> Harms(Job job, Length? knife = null, Length? fold = null)
     {
         var on = job.Sheets()[0];
-        return [.. Drift.Harms(on, Sample.Scene(job), job.Take, job.Ticket.House with { TrimDrift = knife ?? Knife, FoldDrift = fold ?? Knife })];
+        return [.. Drift.Harms(on, Sample.Scene(job), job.Take,
+            job.Ticket.House with { TrimDrift = knife ?? Knife, FoldDrift = fold ?? Knife })];
     }
 
     /// <summary>A rectangle that must not be cut, so far from the back's upper left corner, in millimetres.</summary>
@@ -23,20 +24,23 @@ public sealed class DriftTests
     };
 
     [Fact]
-    public void Far_from_every_edge_nothing_suffers() => Harms(Sample.Job(Whole("r", Part.Back, Anchor.Middle, 0, 0))).ShouldBeEmpty();
+    public void Far_from_every_edge_nothing_suffers() =>
+        Harms(Sample.Job(Whole("r", Part.Back, Anchor.Middle, 0, 0))).ShouldBeEmpty();
 
     [Theory]
     [InlineData(1, 40, 0.6, 0)]
     [InlineData(40, 0.4, 0, 1.2)]
     [InlineData(1, 1, 0.6, 0.6)]
-    public void The_knife_gets_as_far_into_it_as_its_drift_is_more_than_its_distance(decimal x, decimal y, double awayX, double awayY)
+    public void The_knife_gets_as_far_into_it_as_its_drift_is_more_than_its_distance(decimal x, decimal y, double awayX,
+        double awayY)
     {
         var harm = Harms(Sample.Job(Whole("r", Part.Back, Anchor.TopLeft, x, y))).ShouldHaveSingleItem();
         (harm.Cut, harm.AsDrawn).ShouldBe((true, false));
         ((double)harm.AwayX.Millimetres).ShouldBe(awayX, 0.01);
         ((double)harm.AwayY.Millimetres).ShouldBe(awayY, 0.01);
         // Carried away by that, it is safe.
-        Harms(new DropItem("r", harm.AwayX, harm.AwayY).Apply(Sample.Job(Whole("r", Part.Back, Anchor.TopLeft, x, y)))).ShouldBeEmpty();
+        Harms(new DropItem("r", harm.AwayX, harm.AwayY).Apply(Sample.Job(Whole("r", Part.Back, Anchor.TopLeft, x, y))))
+            .ShouldBeEmpty();
     }
 
     [Fact]
@@ -54,13 +58,22 @@ public sealed class DriftTests
         (beside.Cut, beside.AsDrawn).ShouldBe((false, false));
         ((double)beside.AwayX.Millimetres).ShouldBe(0.6, 0.01);
         Harms(Sample.Job(Whole("r", Part.Front, Anchor.Left, -5, 0))).ShouldHaveSingleItem().AsDrawn.ShouldBeTrue();
-        Harms(Sample.Job(Whole("r", Part.Front, Anchor.Left, 1, 0)), fold: Length.FromMillimetres(0.5m)).ShouldBeEmpty();
+        Harms(Sample.Job(Whole("r", Part.Front, Anchor.Left, 1, 0)), fold: Length.FromMillimetres(0.5m))
+            .ShouldBeEmpty();
     }
 
     [Fact]
     public void A_ground_that_reaches_the_bleed_stays_whole_while_the_bleed_is_wider_than_the_drift()
     {
-        var bare = new PaintGround(null).Apply(Sample.Job(new RectItem { Id = "all", Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new InkPaint(Ink.Black) }));
+        var bare = new PaintGround(null)
+            .Apply(Sample.Job(new RectItem
+            {
+                Id = "all",
+                Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default),
+                Width = Span.Full,
+                Height = Span.Full,
+                Fill = new InkPaint(Ink.Black)
+            }));
         Harms(bare).ShouldBeEmpty();
         Harms(bare, knife: Length.FromMillimetres(3)).ShouldBeEmpty();
     }
@@ -70,8 +83,18 @@ public sealed class DriftTests
     [InlineData(true, 0)]
     public void A_colour_that_ends_on_a_fold_is_named_once_unless_the_next_one_is_the_same(bool same, int count)
     {
-        RectItem over(string id, Part panel) => new() { Id = id, Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new InkPaint(Ink.Percent(0, 0, 0, 40)) };
-        var job = same ? Sample.Job(over("spine", Part.Spine), over("front", Part.Front), over("back", Part.Back)) : Sample.Job(over("spine", Part.Spine));
+        RectItem over(string id, Part panel) =>
+            new()
+            {
+                Id = id,
+                Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default),
+                Width = Span.Full,
+                Height = Span.Full,
+                Fill = new InkPaint(Ink.Percent(0, 0, 0, 40))
+            };
+        var job = same
+            ? Sample.Job(over("spine", Part.Spine), over("front", Part.Front), over("back", Part.Back))
+            : Sample.Job(over("spine", Part.Spine));
         Harms(job).Count(h => h.OnFold is not null).ShouldBe(count);
     }
 
@@ -90,7 +113,14 @@ public sealed class UnderTests
 
     private static bool Hides(Func<RectItem, RectItem> change)
     {
-        var rect = new RectItem { Id = "r", Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new InkPaint(Ink.Black) };
+        var rect = new RectItem
+        {
+            Id = "r",
+            Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default),
+            Width = Span.Full,
+            Height = Span.Full,
+            Fill = new InkPaint(Ink.Black),
+        };
         return Under.Hides(Sample.Scene(Sample.Job(change(rect))).Piece("r")!, Window);
     }
 
@@ -112,7 +142,15 @@ public sealed class UnderTests
     [InlineData(true, Fit.Contain, false)]
     public void A_picture_does_where_nothing_shows_through_it_nor_beside_it(bool opaque, Fit fit, bool hides)
     {
-        var picture = new PictureItem { Id = "p", Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fit = fit, Picture = new(new string('a', 64), "tall.jpg", 1000, 3000, opaque) };
+        var picture = new PictureItem
+        {
+            Id = "p",
+            Hold = new(Part.Sheet, HoldBox.Edge, Anchor.Middle, default, default),
+            Width = Span.Full,
+            Height = Span.Full,
+            Fit = fit,
+            Picture = new(new string('a', 64), "tall.jpg", 1000, 3000, opaque),
+        };
         Under.Hides(Sample.Scene(Sample.Job(picture)).Piece("p")!, Window).ShouldBe(hides);
     }
 }

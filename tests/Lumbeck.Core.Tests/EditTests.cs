@@ -9,9 +9,25 @@ public sealed class EditTests
     [Fact]
     public void Every_fact_read_can_be_written_back_and_changes_nothing()
     {
-        var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = new(Length.FromInches(0.25m), 0.5m), Fill = new SwatchPaint("sea", 3000) }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
-        job = job.With(0, job.Take with { Ground = job.Take.Ground with { Pattern = new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] } } });
-        var facts = TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList();
+        var job = Sample.Job(new RectItem
+        {
+            Id = "band",
+            Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default),
+            Width = Span.Full,
+            Height = new(Length.FromInches(0.25m), 0.5m),
+            Fill = new SwatchPaint("sea", 3000)
+        },
+            new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
+        job = job.With(0,
+            job.Take with
+            {
+                Ground = job.Take.Ground with
+                {
+                    Pattern = new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] },
+                },
+            });
+        var facts = TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea"))
+            .Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList();
         facts.Count.ShouldBeGreaterThan(60);
         foreach (var fact in facts)
         {
@@ -45,13 +61,23 @@ public sealed class EditTests
     [InlineData("swatch/sea/mix", "10 20 30 40")]
     public void An_edit_touches_what_it_changes_and_changes_nothing_else(string path, string text)
     {
-        var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new SwatchPaint("sea") }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
+        var job = Sample.Job(new RectItem
+        {
+            Id = "band",
+            Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default),
+            Width = Span.Full,
+            Height = Span.Full,
+            Fill = new SwatchPaint("sea")
+        },
+            new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
         job = new LayPaper(new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] }).Apply(job);
         var edit = Facts.Write(job, path, text);
         var after = edit.Apply(job);
         Facts.Read(after, path).ShouldNotBe(Facts.Read(job, path));
-        var all = TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).Select(f => f.Path);
-        // Whatever else reads otherwise is a view of the same: a paper's figure in four ways, a share of a box beside its length.
+        var all = TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea"))
+            .Concat(job.Take.Items.SelectMany(ItemFacts.Of)).Select(f => f.Path);
+        // Whatever else reads otherwise is a view of the same: a paper's figure in four ways, a share of a box beside
+        // its length.
         Touched.Between(job, after).ShouldNotBeEmpty();
         Touched.Between(job, after).ShouldAllBe(address => Thing(address) == Of(path));
         all.Where(p => Facts.Read(after, p) != Facts.Read(job, p)).ShouldAllBe(p => Of(p) == Of(path));
@@ -74,8 +100,10 @@ public sealed class EditTests
         var job = Sample.Job();
         IReadOnlySet<Address> touched(Edit edit) => Touched.Between(job, edit.Apply(job));
         bool meet(Edit one, Edit other) => touched(one).Any(a => touched(other).Any(a.Meets));
-        meet(new StyleText("title", Size: Length.FromPoints(20)), new StyleText("title", Size: Length.FromPoints(21))).ShouldBeTrue();
-        meet(new StyleText("title", Size: Length.FromPoints(20)), new StyleText("title", Leading: 1.5m)).ShouldBeFalse();
+        meet(new StyleText("title", Size: Length.FromPoints(20)), new StyleText("title", Size: Length.FromPoints(21)))
+            .ShouldBeTrue();
+        meet(new StyleText("title", Size: Length.FromPoints(20)), new StyleText("title", Leading: 1.5m))
+            .ShouldBeFalse();
         meet(new RemoveItem("title"), new MoveItem("title", Length.FromPoints(1), default)).ShouldBeTrue();
         meet(new RemoveItem("title"), new MoveItem("author", Length.FromPoints(1), default)).ShouldBeFalse();
         meet(new SetPages(340), new SetFact(TicketFact.Title, "Brine")).ShouldBeFalse();
@@ -90,9 +118,15 @@ public sealed class EditTests
         var job = Sample.Job();
         Edit[] edits =
         [
-            new SetPages(340), new SetTrim(Size.FromInches(6, 9)), new SetPaper(new("376 ppi", Caliper.FromPagesPerInch(376))), new SetIsbn("9780000000002"), new SetFact(TicketFact.Title, "Brine"),
-            new SetHouse(HouseFile.Shipped["tern"]), new PinSpine(Length.FromMillimetres(21.1m)), new AddItem(Sample.Text("new", "Words")), new MoveItem("title", Length.FromPoints(1), default),
-            new StyleText("title", Size: Length.FromPoints(20), Paint: new SwatchPaint("sea")), new HoldItem("title", Anchor: Anchor.Bottom), new LayPaper(new ContourLines { Seed = 4, Paints = [new InkPaint(Ink.Black)] }), new AddSwatch(new("x", "X", Ink.Black)),
+            new SetPages(340), new SetTrim(Size.FromInches(6, 9)),
+                new SetPaper(new("376 ppi", Caliper.FromPagesPerInch(376))), new SetIsbn("9780000000002"),
+                new SetFact(TicketFact.Title, "Brine"),
+            new SetHouse(HouseFile.Shipped["tern"]), new PinSpine(Length.FromMillimetres(21.1m)),
+                new AddItem(Sample.Text("new", "Words")), new MoveItem("title", Length.FromPoints(1), default),
+            new StyleText("title", Size: Length.FromPoints(20), Paint: new SwatchPaint("sea")),
+                new HoldItem("title", Anchor: Anchor.Bottom),
+                new LayPaper(new ContourLines { Seed = 4, Paints = [new InkPaint(Ink.Black)] }),
+                new AddSwatch(new("x", "X", Ink.Black)),
         ];
         foreach (var edit in edits)
             Text(EditJson.Read(EditJson.Write(edit)).Apply(job)).ShouldBe(Text(edit.Apply(job)), edit.GetType().Name);
@@ -168,7 +202,8 @@ public sealed class EditTests
     public void Characters_that_control_machines_are_no_letters()
     {
         Write(Sample.Job(), "ticket/title", "Salt\u0001 and\tSand").Ticket.Title.ShouldBe("Salt  and Sand");
-        ((TextItem)Write(Sample.Job(), "item/title/words", "one\r\ntwo\tthree\u0000").Item("title")!).Words.ShouldBe("one\ntwo three ");
+        ((TextItem)Write(Sample.Job(), "item/title/words", "one\r\ntwo\tthree\u0000").Item("title")!)
+            .Words.ShouldBe("one\ntwo three ");
     }
 
     [Fact]
@@ -177,7 +212,8 @@ public sealed class EditTests
         var job = Write(Sample.Job(), "item/title/locked", "yes");
         Should.Throw<Refusal>(() => Write(job, "item/title/x", "1 in")).Message.ShouldContain("locked");
         Should.Throw<Refusal>(() => new RemoveItem("title").Apply(job));
-        Write(Write(job, "item/title/locked", "no"), "item/title/x", "1 in").Item("title")!.Hold.Dx.ShouldBe(Length.FromInches(1));
+        Write(Write(job, "item/title/locked", "no"), "item/title/x", "1 in")
+            .Item("title")!.Hold.Dx.ShouldBe(Length.FromInches(1));
     }
 
     [Fact]
@@ -197,7 +233,8 @@ public sealed class EditTests
         // Every line that lies well within the smaller window is there in the larger, point for point.
         small.Where(p => p.X is > 10 and < 90 && p.Y is > 10 and < 90).Except(large).Count().ShouldBeLessThan(3);
         HashSet<(double X, double Y)> Points(Bounds window) =>
-            [.. paper.Draw(window).OfType<Core.Art.Patterns.Line>().SelectMany(l => l.Shape.Points.Chunk(2).Select(c => (Math.Round(c[0], 2), Math.Round(c[1], 2))))];
+            [.. paper.Draw(window).OfType<Core.Art.Patterns.Line>()
+                .SelectMany(l => l.Shape.Points.Chunk(2).Select(c => (Math.Round(c[0], 2), Math.Round(c[1], 2))))];
     }
 
     [Fact]
@@ -209,7 +246,8 @@ public sealed class EditTests
         var nudged = new DropItem("note", Length.FromInches(0.25m), Length.FromInches(-0.5m)).Apply(job);
         (at(nudged).X - before.X, at(nudged).Y - before.Y, nudged.Item("note")!.Hold.Panel)
             .ShouldBe((Length.FromInches(0.25m), Length.FromInches(-0.5m), job.Item("note")!.Hold.Panel));
-        // From the front over the spine to the back, and to where the spine is read level: its middle stays under the hand.
+        // From the front over the spine to the back, and to where the spine is read level: its middle stays under the
+        // hand.
         foreach (var (left, panel) in ((decimal, Part)[])[(3.04m, Part.Spine), (6, Part.Back)])
         {
             var moved = new DropItem("note", Length.FromInches(-left), Length.Zero).Apply(job);
@@ -219,8 +257,11 @@ public sealed class EditTests
             Length.Abs(off).ShouldBeLessThan(Length.FromInches(0.001m));
         }
         // Off every panel it keeps the one it had, and is kept.
-        new DropItem("note", Length.FromInches(90), Length.Zero).Apply(job).Item("note")!.Hold.Panel.ShouldBe(Part.Front);
-        Should.Throw<Refusal>(() => new DropItem("note", Length.Zero, Length.Zero).Apply(new LockItem("note", true).Apply(job))).Message
+        new DropItem("note", Length.FromInches(90), Length.Zero).Apply(job)
+            .Item("note")!.Hold.Panel.ShouldBe(Part.Front);
+        Should.Throw<Refusal>(() =>
+            new DropItem("note", Length.Zero, Length.Zero).Apply(new LockItem("note", true).Apply(job)))
+            .Message
             .ShouldContain("unlock it first");
     }
 
@@ -229,7 +270,8 @@ public sealed class EditTests
     {
         var sheet = Sample.Job().Geometry().Sheet;
         var front = sheet.Panel(Part.Front)!;
-        SnapLines.Upright(sheet).ShouldContain(l => l.At == front.Face.X + (0.5m * front.Face.Width) && l.Says == "middle of the front");
+        SnapLines.Upright(sheet)
+            .ShouldContain(l => l.At == front.Face.X + (0.5m * front.Face.Width) && l.Says == "middle of the front");
         SnapLines.Upright(sheet).ShouldContain(l => l.At == front.Safe.X && l.Says == "safe line of the front");
         SnapLines.Level(sheet).Select(l => l.At).ShouldBeUnique();
     }
@@ -237,7 +279,14 @@ public sealed class EditTests
     [Fact]
     public void One_press_centres_stretches_copies_and_mirrors_and_the_result_follows_the_sheet()
     {
-        var job = Sample.Job(new RectItem { Id = "plate", Hold = new(Part.Front, HoldBox.Safe, Anchor.BottomLeft, Length.FromInches(0.3m), Length.FromInches(-0.4m)), Width = new(Length.FromInches(1)), Height = new(Length.FromInches(0.5m)), Fill = new SwatchPaint("sea") });
+        var job = Sample.Job(new RectItem
+        {
+            Id = "plate",
+            Hold = new(Part.Front, HoldBox.Safe, Anchor.BottomLeft, Length.FromInches(0.3m), Length.FromInches(-0.4m)),
+            Width = new(Length.FromInches(1)),
+            Height = new(Length.FromInches(0.5m)),
+            Fill = new SwatchPaint("sea")
+        });
         Box at(Job j, string id = "plate") => Placement.Of(j.Item(id)!, j.Geometry().Sheet)!.OnSheet(j.Item(id)!);
         var front = job.Geometry().Sheet.Panel(Part.Front)!;
         var centred = new CentreItem("plate").Apply(job);
@@ -262,7 +311,9 @@ public sealed class EditTests
         Should.Throw<Refusal>(() => new CopyItem("gone", "x").Apply(job));
         Should.Throw<Refusal>(() => new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(whole)).Message
             .ShouldContain("has no other cover");
-        Should.Throw<Refusal>(() => new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(new SetBinding(BindingKind.Front).Apply(job))).Message
+        Should.Throw<Refusal>(() =>
+            new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(new SetBinding(BindingKind.Front).Apply(job)))
+            .Message
             .ShouldContain("no back to copy it to");
     }
 
@@ -275,7 +326,8 @@ public sealed class EditTests
         Facts.Read(some, "item/title/size@0-2").ShouldBe("22 pt");
         Facts.Read(some, "item/title/size").ShouldBe("20 pt");
         // Pressed again it is of the new size.
-        Facts.Read(Facts.Write(some, "item/title/size@0-2", "110 %").Apply(some), "item/title/size@0-2").ShouldBe("24.2 pt");
+        Facts.Read(Facts.Write(some, "item/title/size@0-2", "110 %").Apply(some), "item/title/size@0-2")
+            .ShouldBe("24.2 pt");
         Should.Throw<Refusal>(() => Facts.Write(job, "item/title/size", "0 %").Apply(job));
     }
 
@@ -285,7 +337,8 @@ public sealed class EditTests
         var job = Facts.Write(Sample.Job(), "item/title/size", "20 pt").Apply(Sample.Job());
         var larger = Facts.Write(job, "item/title/size", "larger").Apply(job);
         Facts.Read(larger, "item/title/size").ShouldBe("22 pt");
-        Facts.Read(Facts.Write(larger, "item/title/size", "smaller").Apply(larger), "item/title/size").ShouldBe("20 pt");
+        Facts.Read(Facts.Write(larger, "item/title/size", "smaller").Apply(larger), "item/title/size")
+            .ShouldBe("20 pt");
         var some = Facts.Write(job, "item/title/size@0-2", "smaller").Apply(job);
         Facts.Read(some, "item/title/size@0-2").ShouldBe("18.2 pt");
         Facts.Read(some, "item/title/size").ShouldBe("20 pt");
@@ -304,13 +357,21 @@ public sealed class EditTests
         Should.Throw<Refusal>(() => on("page"));
         var fact = Facts.Find(job, "ground/tracing-over")!;
         fact.Choices(job).Select(c => c.Text).ShouldBe(["sheet", "trim", "back", "spine", "front"], ignoreOrder: true);
-        foreach (var (text, _) in fact.Choices(job)) Facts.Read(Facts.Write(job, fact.Path, text).Apply(job), fact.Path).ShouldBe(text);
+        foreach (var (text, _) in fact.Choices(job))
+            Facts.Read(Facts.Write(job, fact.Path, text).Apply(job), fact.Path).ShouldBe(text);
     }
 
     [Fact]
     public void Steps_are_named_in_people_s_words()
     {
-        var job = Sample.Job(new PictureItem { Id = "p", Name = "Harbour", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromMillimetres(30)), Height = new(Length.FromMillimetres(20)) });
+        var job = Sample.Job(new PictureItem
+        {
+            Id = "p",
+            Name = "Harbour",
+            Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default),
+            Width = new(Length.FromMillimetres(30)),
+            Height = new(Length.FromMillimetres(20))
+        });
         new HoldItem("title", Anchor: Anchor.Bottom).Says(job).ShouldBe("place of title");
         new HangPicture("p", new(new('a', 64), "sea.jpg", 30, 20, true)).Says(job).ShouldBe("picture sea.jpg hung");
         new HangPicture("p", null).Says(job).ShouldBe("picture taken out of “Harbour”");

@@ -6,8 +6,10 @@ public sealed class ExplanationTests
     private static readonly House Tern = HouseFile.Shipped["tern"];
     private static readonly House Aldwater = HouseFile.Read("""{ "name": "Bindery", "bleed_mm": 3, "page_multiple": 4, "spine_step_mm": 0.5, "spine_rounding": "nearest", "cover_allowance_mm": 0.6, "turn_in_mm": 17, "board_mm": 2.5, "square_mm": 3, "papers": [{ "name": "A", "leaf_mm": 0.125 }, { "name": "B", "leaf_mm": 0.15 }] }""");
 
-    private static readonly BookFacts Novel = new(BindingKind.Paperback, Reading.LeftToRight, Size.FromInches(5.25m, 8), 312, Tern.Papers[0]);
-    private static readonly BookFacts Case = new(BindingKind.Case, Reading.LeftToRight, Size.FromMillimetres(189, 246), 222, Aldwater.Papers[0]);
+    private static readonly BookFacts Novel = new(BindingKind.Paperback, Reading.LeftToRight, Size.FromInches(5.25m, 8),
+        312, Tern.Papers[0]);
+    private static readonly BookFacts Case = new(BindingKind.Case, Reading.LeftToRight, Size.FromMillimetres(189, 246),
+        222, Aldwater.Papers[0]);
 
     private static Explanation Of(BookFacts book, House house, string given)
     {
@@ -21,7 +23,8 @@ public sealed class ExplanationTests
     [InlineData("11.6 x 8.3 in")]
     [InlineData("294.1 x 209.6 mm")]
     [InlineData("833.7 x 594 pt")]
-    public void Figures_that_agree_to_their_last_digit_agree(string given) => Of(Novel, Tern, given).Agrees.ShouldBeTrue();
+    public void Figures_that_agree_to_their_last_digit_agree(string given) =>
+        Of(Novel, Tern, given).Agrees.ShouldBeTrue();
 
     [Theory]
     [InlineData("11.59 x 8.25 in")]
@@ -102,7 +105,8 @@ public sealed class ExplanationTests
     [Fact]
     public void With_a_pinned_spine_and_no_bleed_the_height_taken_for_the_width_is_found()
     {
-        var book = new BookFacts(BindingKind.Paperback, Reading.LeftToRight, Size.FromMillimetres(180, 240), 40, Tern.Papers[0], PinnedSpine: Length.FromMillimetres(7));
+        var book = new BookFacts(BindingKind.Paperback, Reading.LeftToRight, Size.FromMillimetres(180, 240), 40,
+            Tern.Papers[0], PinnedSpine: Length.FromMillimetres(7));
         var e = Of(book, Tern, "487 x 240 mm");
         e.Causes[0].Id.ShouldBe("height-for-width+no-bleed");
         e.Causes[0].Sum.ShouldContain("= 19.173 in × 9.449 in");
@@ -119,8 +123,16 @@ public sealed class ExplanationTests
     [InlineData("12.76 x 9 in", null)]
     public void A_jacket_that_forgot_a_panel_or_a_flap_is_told(string given, string? id)
     {
-        var plain = Tern with { Bindings = [BindingKind.Jacket], Bleed = Length.FromInches(0.125m), Square = Length.Zero, Board = Length.FromMillimetres(2), ForeEdgeAllowance = Length.Zero };
-        var book = new BookFacts(BindingKind.Jacket, Reading.LeftToRight, Size.FromInches(6, 9), 200, Tern.Papers[0], true, Length.FromInches(3), Length.FromInches(0.75m));
+        var plain = Tern with
+        {
+            Bindings = [BindingKind.Jacket],
+            Bleed = Length.FromInches(0.125m),
+            Square = Length.Zero,
+            Board = Length.FromMillimetres(2),
+            ForeEdgeAllowance = Length.Zero,
+        };
+        var book = new BookFacts(BindingKind.Jacket, Reading.LeftToRight, Size.FromInches(6, 9), 200, Tern.Papers[0],
+            true, Length.FromInches(3), Length.FromInches(0.75m));
         var wrap = WrapGeometry.Of(book, plain);
         // 3 + 6 + 0.75 + 6 + 3 in, and the bleed.
         wrap.Sheet.Size.Width.Inches.ShouldBe(19m);
@@ -133,18 +145,33 @@ public sealed class ExplanationTests
     [Fact]
     public void The_implied_leaf_is_the_inverse_of_the_spine_s_own_sum()
     {
-        var house = Aldwater with { SpineRounding = Rounding.None, RoundBackFactor = 1.12m, Endpapers = Length.FromMillimetres(0.6m), SpineEase = Length.FromMillimetres(1) };
+        var house = Aldwater with
+        {
+            SpineRounding = Rounding.None,
+            RoundBackFactor = 1.12m,
+            Endpapers = Length.FromMillimetres(0.6m),
+            SpineEase = Length.FromMillimetres(1),
+        };
         foreach (var kind in (BindingKind[])[BindingKind.Paperback, BindingKind.Case, BindingKind.Jacket])
             foreach (var round in (bool[])[false, true])
                 foreach (var endpapers in (Length?[])[null, Length.FromMillimetres(1.4m)])
                     foreach (var plates in (Plates?[])[null, new(16, new("", Caliper.FromMillimetres(0.119m)))])
                     {
-                        var book = Case with { Binding = kind, RoundBack = round, Endpapers = endpapers, Plates = plates, Pages = 224 };
+                        var book = Case with
+                        {
+                            Binding = kind,
+                            RoundBack = round,
+                            Endpapers = endpapers,
+                            Plates = plates,
+                            Pages = 224,
+                        };
                         var wrap = WrapGeometry.Of(book, house);
                         var leaf = Explanation.Of(book, house, wrap.Sheet.Size, default).Implied.Leaf;
                         leaf.ShouldNotBeNull();
                         leaf.Value.Millimetres.ShouldBe(0.125m, 0.000_01m, $"{kind} {round} {endpapers} {plates}");
-                        Explanation.Of(book with { Dummy = Length.FromMillimetres(14) }, house, wrap.Sheet.Size, default).Implied.Leaf
+                        Explanation.Of(book with { Dummy = Length.FromMillimetres(14) }, house, wrap.Sheet.Size,
+                            default)
+                            .Implied.Leaf
                             .ShouldBeNull();
                     }
     }

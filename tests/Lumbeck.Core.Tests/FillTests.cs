@@ -26,10 +26,12 @@ public sealed class FillTests
         lines.Clip.Bounds.ShouldBe(((FillMark)marks[0]).Shape.Bounds);
         lines.Marks.ShouldAllBe(m => m is LineMark && ((LineMark)m).Ink == Ink.Percent(80, 40, 20, 10));
         // Carried elsewhere it is the same drawing.
-        Drawn(new MoveItem("r", Length.FromMillimetres(9), default).Apply(job)).Marks[1].ShouldBeOfType<DrawingMark>().Marks.Length
+        Drawn(new MoveItem("r", Length.FromMillimetres(9), default).Apply(job)).Marks[1].ShouldBeOfType<DrawingMark>()
+            .Marks.Length
             .ShouldBe(lines.Marks.Length);
         // Another seed is another.
-        var other = Drawn(new PatternShape("r", Sea with { Seed = 8 }).Apply(job)).Marks[1].ShouldBeOfType<DrawingMark>();
+        var other = Drawn(new PatternShape("r", Sea with { Seed = 8 }).Apply(job)).Marks[1]
+            .ShouldBeOfType<DrawingMark>();
         ((LineMark)other.Marks[0]).Shape.Points.SequenceEqual(((LineMark)lines.Marks[0]).Shape.Points).ShouldBeFalse();
     }
 
@@ -59,8 +61,11 @@ public sealed class FillTests
         // What has no paint covers nothing, and hides nothing.
         Coverage.IsSolid(job.Item("r")!).ShouldBeFalse();
         Coverage.IsSolid(new FillShape("r", new InkPaint(Ink.White)).Apply(job).Item("r")!).ShouldBeTrue();
-        Should.Throw<Refusal>(() => ImportValidation.Job(job.WithItem("r", i => ((RectItem)i) with { Fill = new Fill(null, Sea with { Paints = [] }) })));
-        Facts.Find(job, "item/r/paper")!.Write(job, "none").Apply(job).Item("r").ShouldBe(Sample.Job(Rect(null)).Item("r"));
+        Should.Throw<Refusal>(() =>
+            ImportValidation.Job(job.WithItem("r",
+                i => ((RectItem)i) with { Fill = new Fill(null, Sea with { Paints = [] }) })));
+        Facts.Find(job, "item/r/paper")!.Write(job, "none").Apply(job).Item("r")
+            .ShouldBe(Sample.Job(Rect(null)).Item("r"));
         InWords.Say(job, job.Sheets()[0]).ShouldContain("contour lines");
     }
 }

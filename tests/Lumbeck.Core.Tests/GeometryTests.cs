@@ -5,15 +5,28 @@ namespace Lumbeck.Core.Tests;
 /// <summary>The worked cases of <c>vectors/geometry.json</c>, and what holds for any legal book.</summary>
 public sealed class GeometryTests
 {
-    private static readonly JsonElement Vectors = JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "vectors", "geometry.json"))).RootElement;
+    private static readonly JsonElement Vectors =
+        JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory,
+        "vectors", "geometry.json")))
+        .RootElement;
 
-    public static TheoryData<string> Cases() => [.. Vectors.GetProperty("cases").EnumerateArray().Select(c => c.GetProperty("name").GetString()!)];
+    public static TheoryData<string> Cases() =>
+        [.. Vectors.GetProperty("cases").EnumerateArray().Select(c => c.GetProperty("name").GetString()!)];
 
     [Fact]
     public void Spine_words_run_as_the_house_prints_them_or_as_the_language_has_it()
     {
-        static Turn turn(string language, SpineReading house) => new SetLanguage(language).Apply(Sample.Job() with { Ticket = Sample.Job().Ticket with { House = HouseFile.Shipped["tern"] with { SpineReading = house } } }).Geometry().Sheet.Panel(Part.Spine)!.Turn;
-        (turn("en", SpineReading.ByLanguage), turn("fr", SpineReading.ByLanguage)).ShouldBe((Turn.Clockwise, Turn.CounterClockwise));
+        static Turn turn(string language, SpineReading house) =>
+            new SetLanguage(language)
+                .Apply(Sample.Job() with
+                {
+                    Ticket = Sample.Job()
+                    .Ticket with
+                    { House = HouseFile.Shipped["tern"] with { SpineReading = house } }
+                })
+                .Geometry().Sheet.Panel(Part.Spine)!.Turn;
+        (turn("en", SpineReading.ByLanguage), turn("fr", SpineReading.ByLanguage))
+            .ShouldBe((Turn.Clockwise, Turn.CounterClockwise));
         (turn("fr", SpineReading.Down), turn("en", SpineReading.Up)).ShouldBe((Turn.Clockwise, Turn.CounterClockwise));
     }
 
@@ -48,20 +61,34 @@ public sealed class GeometryTests
                 case "trim_box_mm": g.Sheet.Trim.ShouldBe(Box(e.Value)); break;
                 case "folds_mm": g.Sheet.Folds.ShouldBe(e.Value.EnumerateArray().Select(Mm)); break;
                 case "folds_y_mm": g.Sheet.FoldsAcross.ShouldBe(e.Value.EnumerateArray().Select(Mm)); break;
-                case "panels": g.Sheet.Panels.Select(x => (x.Part.Word(), x.Face)).ShouldBe(e.Value.EnumerateArray().Select(x => (x.GetProperty("name").GetString()!, Box(x.GetProperty("box_mm"))))); break;
+                case "panels":
+                    g.Sheet.Panels.Select(x => (x.Part.Word(), x.Face))
+                    .ShouldBe(e.Value.EnumerateArray()
+                        .Select(x => (x.GetProperty("name").GetString()!, Box(x.GetProperty("box_mm"))))); break;
                 default: throw new InvalidOperationException($"The vectors expect {e.Name}, which is not compared.");
             }
     }
 
-    private static readonly BindingKind[] All = [BindingKind.Front, BindingKind.Paperback, BindingKind.Booklet, BindingKind.Loose, BindingKind.Case, BindingKind.Jacket];
+    private static readonly BindingKind[] All = [BindingKind.Front, BindingKind.Paperback, BindingKind.Booklet,
+        BindingKind.Loose, BindingKind.Case, BindingKind.Jacket];
 
-    private static readonly House Bindery = Tern with { SpineRounding = Rounding.Nearest, SpineStep = Length.FromMillimetres(0.5m), BoardGrammage = 1500, SheetMost = Size.FromMillimetres(2000, 2000) };
+    private static readonly House Bindery = Tern with
+    {
+        SpineRounding = Rounding.Nearest,
+        SpineStep = Length.FromMillimetres(0.5m),
+        BoardGrammage = 1500,
+        SheetMost = Size.FromMillimetres(2000, 2000),
+    };
 
     [Property(MaxTest = 600)]
-    public void Regions_tile_the_sheet_and_right_to_left_is_its_mirror(PositiveInt pages, byte wide, byte high, bool flaps, PositiveInt kind)
+    public void Regions_tile_the_sheet_and_right_to_left_is_its_mirror(PositiveInt pages, byte wide, byte high,
+        bool flaps, PositiveInt kind)
     {
-        var book = Book(pages.Get % 900 + 2, 120 + wide, 120 + high, flaps) with { Binding = All[kind.Get % All.Length] };
-        var (ltr, rtl) = (WrapGeometry.Of(book, Bindery), WrapGeometry.Of(book with { Reading = Reading.RightToLeft }, Bindery));
+        var book = Book(pages.Get % 900 + 2, 120 + wide, 120 + high,
+            flaps) with
+        { Binding = All[kind.Get % All.Length] };
+        var (ltr, rtl) = (WrapGeometry.Of(book, Bindery),
+            WrapGeometry.Of(book with { Reading = Reading.RightToLeft }, Bindery));
         foreach (var (here, there) in ltr.Sheets.Zip(rtl.Sheets))
         {
             var x = Length.Zero;
@@ -82,11 +109,14 @@ public sealed class GeometryTests
                 panel.Face.Contains(panel.Safe).ShouldBeTrue();
                 panel.Edge.Contains(panel.Face).ShouldBeTrue();
             }
-            here.Zones.Select(z => (z.Kind, z.Panel, z.Box.Size)).ShouldBe(there.Zones.Select(z => (z.Kind, z.Panel, z.Box.Size)), ignoreOrder: true);
+            here.Zones.Select(z => (z.Kind, z.Panel, z.Box.Size))
+                .ShouldBe(there.Zones.Select(z => (z.Kind, z.Panel, z.Box.Size)), ignoreOrder: true);
             here.Zones.ShouldAllBe(z => here.Whole.Contains(z.Box));
             // What is cut or turned, and the faces, cover the sheet without a gap.
             decimal area(IEnumerable<Box> boxes) => boxes.Sum(b => b.Width.Millimetres * b.Height.Millimetres);
-            (area(here.Zones.Where(z => z.Kind == ZoneKind.Bleed).Select(z => z.Box)) + area(here.Panels.Select(p => p.Face))).ShouldBe(here.Size.Width.Millimetres * here.Size.Height.Millimetres, 0.001m);
+            (area(here.Zones.Where(z => z.Kind == ZoneKind.Bleed)
+                .Select(z => z.Box)) + area(here.Panels.Select(p => p.Face)))
+                .ShouldBe(here.Size.Width.Millimetres * here.Size.Height.Millimetres, 0.001m);
         }
     }
 
@@ -94,24 +124,33 @@ public sealed class GeometryTests
     public void More_pages_never_narrow_the_spine(PositiveInt pages, PositiveInt more, PositiveInt kind)
     {
         var few = Book(pages.Get % 2000 + 2, 130, 200) with { Binding = All[kind.Get % All.Length] };
-        WrapGeometry.Of(few with { Pages = few.Pages + (more.Get % 2000) }, Bindery).Spine.Width.ShouldBeGreaterThanOrEqualTo(WrapGeometry.Of(few, Bindery).Spine.Width);
+        WrapGeometry.Of(few with { Pages = few.Pages + (more.Get % 2000) }, Bindery)
+            .Spine.Width.ShouldBeGreaterThanOrEqualTo(WrapGeometry.Of(few, Bindery).Spine.Width);
     }
 
     /// <summary>Worked by hand: a house's figures, the book, and the sheet they make, in millimetres.</summary>
     [Theory]
     [InlineData("{\"bleed_mm\":3}", "front", "ltr", 120, 190, 80, 0.1, 126, 196, "", "")]
-    [InlineData("{\"bleed_mm\":3,\"page_multiple\":4,\"cover_allowance_mm\":0.5,\"spine_rounding\":\"nearest\",\"spine_step_mm\":0.25}", "paperback", "rtl", 148, 210, 202, 0.11, 313.75, 216, "151,162.75", "")]
+    [InlineData("{\"bleed_mm\":3,\"page_multiple\":4,\"cover_allowance_mm\":0.5,\"spine_rounding\":\"nearest\",\"spine_step_mm\":0.25}",
+        "paperback", "rtl", 148, 210, 202, 0.11, 313.75, 216, "151,162.75", "")]
     [InlineData("{\"bleed_mm\":5}", "booklet", "rtl", 210, 148, 30, 0.12, 430, 158, "215", "")]
     [InlineData("{\"bleed_mm\":3}", "loose", "ltr", 210, 297, 80, 0.1, 216, 303, "", "")]
-    [InlineData("{\"case_bleed_mm\":2,\"turn_in_mm\":18,\"board_mm\":3,\"square_mm\":4,\"joint_mm\":9,\"endpapers_mm\":0.8}", "case", "ltr", 150, 220, 240, 0.1, 366.8, 268, "20,174,192.8,346.8", "20,248")]
-    [InlineData("{\"board_mm\":2,\"square_mm\":3,\"spine_ease_mm\":1.5,\"flap_mm\":80,\"bleed_mm\":3}", "jacket", "rtl", 130, 200, 200, 0.1, 453.5, 212, "83,86,219,234.5,367.5,370.5", "")]
-    public void More_sheets_come_out_as_worked(string house, string binding, string direction, double wide, double high, int pages, double leaf, double sheetWide, double sheetHigh, string folds, string across)
+    [InlineData("{\"case_bleed_mm\":2,\"turn_in_mm\":18,\"board_mm\":3,\"square_mm\":4,\"joint_mm\":9,\"endpapers_mm\":0.8}",
+        "case", "ltr", 150, 220, 240, 0.1, 366.8, 268, "20,174,192.8,346.8", "20,248")]
+    [InlineData("{\"board_mm\":2,\"square_mm\":3,\"spine_ease_mm\":1.5,\"flap_mm\":80,\"bleed_mm\":3}", "jacket", "rtl",
+        130, 200, 200, 0.1, 453.5, 212, "83,86,219,234.5,367.5,370.5", "")]
+    public void More_sheets_come_out_as_worked(string house, string binding, string direction, double wide, double high,
+        int pages, double leaf, double sheetWide, double sheetHigh, string folds, string across)
     {
         var kind = BindingKinds.Words.Single(w => w.Word == binding).Value;
-        var book = new BookFacts(kind, direction == "rtl" ? Reading.RightToLeft : Reading.LeftToRight, Size.FromMillimetres((decimal)wide, (decimal)high), pages, new Paper("", Caliper.FromMillimetres((decimal)leaf)));
+        var book = new BookFacts(kind, direction == "rtl" ? Reading.RightToLeft : Reading.LeftToRight,
+            Size.FromMillimetres((decimal)wide, (decimal)high), pages,
+            new Paper("", Caliper.FromMillimetres((decimal)leaf)));
         var sheet = WrapGeometry.Of(book, HouseFile.Read(house)).Sheet;
         sheet.Size.ShouldBe(Size.FromMillimetres((decimal)sheetWide, (decimal)sheetHigh));
-        static IEnumerable<Length> list(string text) => text.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(t => Length.FromMillimetres(decimal.Parse(t, CultureInfo.InvariantCulture)));
+        static IEnumerable<Length> list(string text) =>
+            text.Split(',', StringSplitOptions.RemoveEmptyEntries)
+                .Select(t => Length.FromMillimetres(decimal.Parse(t, CultureInfo.InvariantCulture)));
         sheet.Folds.ShouldBe(list(folds));
         sheet.FoldsAcross.ShouldBe(list(across));
     }
@@ -126,7 +165,8 @@ public sealed class GeometryTests
         sheets[0].Zone(ZoneKind.Punch, Part.Front)!.Box.X.ShouldBe(Tern.Bleed);
         sheets[1].Zone(ZoneKind.Punch, Part.Back)!.Box.Right.ShouldBe(Tern.Bleed + Length.FromMillimetres(148));
         sheets[0].Panel(Part.Front)!.Safe.X.ShouldBe(Tern.Bleed + Length.FromMillimetres(12));
-        WrapGeometry.Of(book with { Reading = Reading.RightToLeft }, Tern).Sheets[0].Zone(ZoneKind.Punch, Part.Front)!.Box.Right.ShouldBe(Tern.Bleed + Length.FromMillimetres(148));
+        WrapGeometry.Of(book with { Reading = Reading.RightToLeft }, Tern).Sheets[0]
+            .Zone(ZoneKind.Punch, Part.Front)!.Box.Right.ShouldBe(Tern.Bleed + Length.FromMillimetres(148));
     }
 
     [Fact]
@@ -137,7 +177,10 @@ public sealed class GeometryTests
         g.Sheet.Zone(ZoneKind.Hinge, Part.Front)!.Box.Width.ShouldBe(Length.FromMillimetres(8));
         g.Sheet.Zone(ZoneKind.FoldSafe, Part.Front)!.Box.X.ShouldBe(front.Face.X + Length.FromMillimetres(8 + 3.175m));
         (front.Face.Right - front.Safe.Right).ShouldBe(Tern.TrimSafe);
-        g.Sums(Unit.Millimetre).ShouldContain(s => s.Name == "spine" && s.Text == "111 leaves × 0.135 mm + 2 boards × 2.5 mm, to the nearest 0.5 mm = 20 mm");
+        g.Sums(Unit.Millimetre)
+            .ShouldContain(s =>
+                s.Name == "spine"
+                    && s.Text == "111 leaves × 0.135 mm + 2 boards × 2.5 mm, to the nearest 0.5 mm = 20 mm");
         g.WeightGrams!.Value.ShouldBeGreaterThan(600);
     }
 
@@ -149,7 +192,8 @@ public sealed class GeometryTests
         // 100 × 0.135 + 5 = 18.5; × 1.1 = 20.35.
         WrapGeometry.Of(book, house).Spine.Width.ShouldBe(Length.FromMillimetres(18.5m));
         WrapGeometry.Of(book with { RoundBack = true }, house).Spine.Width.ShouldBe(Length.FromMillimetres(20.5m));
-        WrapGeometry.Of(book with { RoundBack = true, Binding = BindingKind.Jacket }, house).Spine.Width.ShouldBe(Length.FromMillimetres(21.5m));
+        WrapGeometry.Of(book with { RoundBack = true, Binding = BindingKind.Jacket }, house)
+            .Spine.Width.ShouldBe(Length.FromMillimetres(21.5m));
     }
 
     [Fact]
@@ -159,20 +203,30 @@ public sealed class GeometryTests
         {
             var g = WrapGeometry.Of(Book(120, 148, 210, flaps: true) with { Binding = kind }, Bindery);
             var sums = g.Sums(Unit.Millimetre).ToDictionary(s => s.Name, s => s.Text);
-            sums["width"].ShouldEndWith("= " + g.Sheet.Size.Width.Term(Unit.Millimetre), Case.Sensitive, kind.ToString());
-            sums["height"].ShouldEndWith("= " + g.Sheet.Size.Height.Term(Unit.Millimetre), Case.Sensitive, kind.ToString());
+            sums["width"]
+                .ShouldEndWith("= " + g.Sheet.Size.Width.Term(Unit.Millimetre), Case.Sensitive, kind.ToString());
+            sums["height"]
+                .ShouldEndWith("= " + g.Sheet.Size.Height.Term(Unit.Millimetre), Case.Sensitive, kind.ToString());
             sums.ContainsKey("spine").ShouldBe(kind is BindingKind.Paperback or BindingKind.Case or BindingKind.Jacket);
         }
     }
 
     [Fact]
     public void A_flap_wider_than_its_panel_allows_is_refused_with_the_limit() =>
-        Should.Throw<Refusal>(() => WrapGeometry.Of(Book(120, 120, 210) with { Binding = BindingKind.Jacket, FlapWidth = Length.FromMillimetres(110) }, Bindery)).Message.ShouldContain("type up to");
+        Should.Throw<Refusal>(() =>
+            WrapGeometry.Of(Book(120, 120, 210) with
+            {
+                Binding = BindingKind.Jacket,
+                FlapWidth = Length.FromMillimetres(110)
+            },
+                Bindery))
+            .Message.ShouldContain("type up to");
 
     [Fact]
     public void A_sum_says_how_the_spine_came_about()
     {
-        var sums = WrapGeometry.Of(Book(312, 133.35m, 203.2m), Tern).Sums(Unit.Inch).ToDictionary(s => s.Name, s => s.Text);
+        var sums = WrapGeometry.Of(Book(312, 133.35m, 203.2m), Tern).Sums(Unit.Inch)
+            .ToDictionary(s => s.Name, s => s.Text);
         sums["spine"].ShouldBe("156 leaves × 0.135 mm = 21.06 mm = 0.829 in");
         sums["width"].ShouldBe("2 covers × 5.25 in + spine 0.829 in + 2 bleeds × 0.125 in = 11.579 in");
         sums["weight"].ShouldEndWith("= 393 g");
@@ -183,8 +237,15 @@ public sealed class GeometryTests
     {
         foreach (var unit in new[] { Unit.Millimetre, Unit.Inch })
         {
-            var sum = WrapGeometry.Of(Book(119, 148, 210, flaps: true) with { FlapWidth = Length.FromMillimetres(90) }, Tern).Sums(unit).First(s => s.Name == "width").Text;
-            var terms = System.Text.RegularExpressions.Regex.Matches(sum, @"(?:(\d) \w+ × )?(?:spine )?([\d.]+) (?:mm|in)").Select(m => (m.Groups[1].Success ? decimal.Parse(m.Groups[1].Value, CultureInfo.InvariantCulture) : 1) * decimal.Parse(m.Groups[2].Value, CultureInfo.InvariantCulture)).ToList();
+            var sum = WrapGeometry.Of(Book(119, 148, 210, flaps: true) with { FlapWidth = Length.FromMillimetres(90) },
+                Tern)
+                .Sums(unit).First(s => s.Name == "width").Text;
+            var terms = System.Text.RegularExpressions.Regex.Matches(sum,
+                @"(?:(\d) \w+ × )?(?:spine )?([\d.]+) (?:mm|in)")
+                .Select(m =>
+                    (m.Groups[1].Success ? decimal.Parse(m.Groups[1].Value, CultureInfo.InvariantCulture)
+                        : 1) * decimal.Parse(m.Groups[2].Value, CultureInfo.InvariantCulture))
+                .ToList();
             terms.Count.ShouldBe(5);
             terms.SkipLast(1).Sum().ShouldBe(terms[^1], unit == Unit.Inch ? 0.002m : 0.001m, sum);
         }
@@ -192,7 +253,8 @@ public sealed class GeometryTests
 
     [Fact]
     public void Odd_page_counts_are_raised_and_said_so() =>
-        WrapGeometry.Of(Book(201, 190.5m, 234.95m), Tern).Sums(Unit.Inch).First().Text.ShouldBe("201 pages print as 202 (a multiple of 2) = 101 leaves");
+        WrapGeometry.Of(Book(201, 190.5m, 234.95m), Tern).Sums(Unit.Inch).First()
+            .Text.ShouldBe("201 pages print as 202 (a multiple of 2) = 101 leaves");
 
     [Fact]
     public void Spine_text_is_allowed_only_from_the_house_s_own_page_count()
@@ -212,7 +274,8 @@ public sealed class GeometryTests
             var room = sheet.Zone(ZoneKind.Barcode, Part.Back)!.Box;
             back.Contains(room).ShouldBeTrue();
             (back.Bottom - room.Bottom).ShouldBe(Length.FromMillimetres(6.35m));
-            (reading == Reading.LeftToRight ? spine.X - room.Right : room.X - spine.Right).ShouldBe(Length.FromMillimetres(6.35m));
+            (reading == Reading.LeftToRight ? spine.X - room.Right : room.X - spine.Right)
+                .ShouldBe(Length.FromMillimetres(6.35m));
         }
     }
 

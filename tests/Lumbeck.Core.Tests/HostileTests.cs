@@ -13,21 +13,36 @@ public sealed class HostileTests
         if (!PaperText.TryParse(text, HouseFile.Shipped["tern"], out _, out why)) why.ShouldNotBeEmpty();
         if (!Isbn.TryParse(text, out _, out why)) why.ShouldNotBeEmpty();
         if (FaceId.TryParse(text, out var face)) face.Family.ShouldNotBeEmpty();
-        if (Caliper.TryParseFraction(text, out var caliper)) Caliper.TryParseFraction(caliper.Fraction, out _).ShouldBeTrue();
+        if (Caliper.TryParseFraction(text, out var caliper))
+            Caliper.TryParseFraction(caliper.Fraction, out _).ShouldBeTrue();
         try { HouseFile.Read(text); }
         catch (Refusal r) { r.Message.ShouldNotBeEmpty(); }
     }
 
     /// <summary>Texts that have the look of figures, where slips hide.</summary>
-    private static readonly string[] Slips = ["", " ", "0", "-1", "1e9", "999999999", "99999999999999999999999999999999", "0.0000000001 in", "1/0", "5 1/2", "½½", "6x", "x", "6 x 9 x 2", "100 %", "1000 % + 9 in", "101%", "-5 %", "Sea", "sea 101 %", "Sea -3 %", "0 0 0 0", "1 2 3", "1 2 3 4 5", "101 0 0 0", "ltr", "RTL", "yes", "none", "front", "back-fore-edge", "sheet", "top left", "eb-garamond/400i", "/400", "a/", "376 ppi", "0 ppi", "90 gsm × 0", "0 gsm x 9", "1 gsm x 99", "978", "٣٤", "1,5", ",5", "5,", "NaN", "∞", "\u0000", "\ud800", "🂡", "'; DROP TABLE job;--", "<script>alert(1)</script>", "../../etc", new('9', 400)];
+    private static readonly string[] Slips = ["", " ", "0", "-1", "1e9", "999999999",
+        "99999999999999999999999999999999", "0.0000000001 in", "1/0", "5 1/2", "½½", "6x", "x", "6 x 9 x 2", "100 %",
+        "1000 % + 9 in", "101%", "-5 %", "Sea", "sea 101 %", "Sea -3 %", "0 0 0 0", "1 2 3", "1 2 3 4 5", "101 0 0 0",
+        "ltr", "RTL", "yes", "none", "front", "back-fore-edge", "sheet", "top left", "eb-garamond/400i", "/400", "a/",
+        "376 ppi", "0 ppi", "90 gsm × 0", "0 gsm x 9", "1 gsm x 99", "978", "٣٤", "1,5", ",5", "5,", "NaN", "∞",
+        "\u0000", "\ud800", "🂡", "'; DROP TABLE job;--", "<script>alert(1)</script>", "../../etc", new('9', 400)];
 
     [Fact]
     public void Every_fact_reads_or_refuses_every_slip_and_what_it_makes_can_be_drawn_and_checked()
     {
-        var job = Sample.Job(new RectItem { Id = "band", Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new SwatchPaint("sea") }, new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
+        var job = Sample.Job(new RectItem
+        {
+            Id = "band",
+            Hold = new(Part.Spine, HoldBox.Edge, Anchor.Middle, default, default),
+            Width = Span.Full,
+            Height = Span.Full,
+            Fill = new SwatchPaint("sea")
+        },
+            new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
         job = new LayPaper(new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] }).Apply(job);
         var (made, refused) = (0, 0);
-        foreach (var fact in TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea")).Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList())
+        foreach (var fact in TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea"))
+            .Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList())
             foreach (var slip in Slips)
             {
                 Job after;
@@ -49,14 +64,21 @@ public sealed class HostileTests
     }
 
     /// <summary>Pieces that fields are generated from: figures, units, words and what gets between them.</summary>
-    private static readonly string[] Scraps = ["0", "1", "5", "7.5", ",25", "312", "1e3", "99999", "-", "−", "½", "/", "1/3", " ", "x", "×", "by", ";", ",", ":", "(", ")", "\"", "mm", "in", "cm", "pt", "mil", "µm", "ppi", "gsm", "g/m²", "cm³/g", "%", "pages", "up to", "from", "yes", "no", "none", "stop", "note", "ticket.trim", "case", "jacket", "loose", "front", "round", "rtl", "he", "GBP", "£", "translator", "Wove 90", "Offset 80", "\n", "\t", "\0", "ü", "ש", "🂡", "\ud800", "null", "[", "]", "{", "}", "x4", "down"];
+    private static readonly string[] Scraps = ["0", "1", "5", "7.5", ",25", "312", "1e3", "99999", "-", "−", "½", "/",
+        "1/3", " ", "x", "×", "by", ";", ",", ":", "(", ")", "\"", "mm", "in", "cm", "pt", "mil", "µm", "ppi", "gsm",
+        "g/m²", "cm³/g", "%", "pages", "up to", "from", "yes", "no", "none", "stop", "note", "ticket.trim", "case",
+        "jacket", "loose", "front", "round", "rtl", "he", "GBP", "£", "translator", "Wove 90", "Offset 80", "\n", "\t",
+        "\0", "ü", "ש", "🂡", "\ud800", "null", "[", "]", "{", "}", "x4", "down"];
 
     [Fact]
     public void A_hundred_thousand_generated_fields_are_read_or_refused_and_every_sheet_stays_whole()
     {
         var random = new Random(20260101);
-        string field() => string.Concat(Enumerable.Range(0, random.Next(1, 6)).Select(_ => Scraps[random.Next(Scraps.Length)]));
-        var jobs = HouseFile.Shipped.Values.SelectMany(h => h.Bindings.Select(b => new SetBinding(b).Apply(new SetHouse(h).Apply(Sample.Job())))).ToList();
+        string field() =>
+            string.Concat(Enumerable.Range(0, random.Next(1, 6)).Select(_ => Scraps[random.Next(Scraps.Length)]));
+        var jobs = HouseFile.Shipped.Values.SelectMany(h =>
+            h.Bindings.Select(b => new SetBinding(b).Apply(new SetHouse(h).Apply(Sample.Job()))))
+            .ToList();
         var house = HouseFile.Shipped["aldwater"];
         var (made, refused) = (0, 0);
         for (var n = 0; n < 100_000; n++)
@@ -75,11 +97,14 @@ public sealed class HostileTests
                 else
                 {
                     var at = random.Next(jobs.Count);
-                    var after = Facts.Write(jobs[at], TicketFacts.All[random.Next(TicketFacts.All.Count)].Path, text).Apply(jobs[at]);
+                    var after = Facts.Write(jobs[at], TicketFacts.All[random.Next(TicketFacts.All.Count)].Path, text)
+                        .Apply(jobs[at]);
                     foreach (var printed in after.Sheets())
                     {
-                        printed.Sheet.Regions.Aggregate(Length.Zero, (x, r) => x + r.Width).ShouldBe(printed.Sheet.Size.Width);
-                        printed.Geometry.Sums(after.Ticket.Unit).ShouldAllBe(s => s.Figure.Length > 0 && s.Text.Length > 0);
+                        printed.Sheet.Regions.Aggregate(Length.Zero, (x, r) => x + r.Width)
+                            .ShouldBe(printed.Sheet.Size.Width);
+                        printed.Geometry.Sums(after.Ticket.Unit)
+                            .ShouldAllBe(s => s.Figure.Length > 0 && s.Text.Length > 0);
                     }
                     if (n % 20 == 3) jobs[at] = after;
                 }
@@ -98,7 +123,8 @@ public sealed class HostileTests
     [Property(MaxTest = 200)]
     public void No_word_is_lost_between_lines(NonEmptyArray<NonEmptyString> parts, PositiveInt wide)
     {
-        var words = parts.Get.Select(p => string.Concat(p.Get.Where(c => char.IsAsciiLetterOrDigit(c)))).Where(w => w.Length > 0).ToList();
+        var words = parts.Get.Select(p => string.Concat(p.Get.Where(c => char.IsAsciiLetterOrDigit(c))))
+            .Where(w => w.Length > 0).ToList();
         var width = 20 + (wide.Get % 300);
         var set = Typesetter.Set(string.Join(' ', words), Sample.Style(10), width, 1e6, new PlainType());
         string.Join(' ', set.Lines.Select(l => l.Text)).ShouldBe(string.Join(' ', words));
@@ -106,7 +132,12 @@ public sealed class HostileTests
         // A word more on a line than it bears, or a line more than the words need, is never taken.
         var least = 1;
         var full = -5.0;
-        foreach (var word in words) { if (full + 5 + (word.Length * 5) > width + 0.01 && full >= 0) { least++; full = -5; } full += 5 + (word.Length * 5); }
+        foreach (var word in words)
+        {
+            if (full + 5 + (word.Length * 5) > width + 0.01
+                && full >= 0) { least++; full = -5; }
+            full += 5 + (word.Length * 5);
+        }
         set.Lines.Length.ShouldBeLessThanOrEqualTo(least + 1);
         (set.Overset is null).ShouldBe(words.All(w => w.Length * 5 <= width + 0.01));
     }
@@ -114,7 +145,8 @@ public sealed class HostileTests
     [Property(MaxTest = 200)]
     public void Any_twelve_digits_make_one_check_digit_that_is_accepted_and_no_other(PositiveInt seed)
     {
-        var twelve = (seed.Get % 2 == 0 ? "978" : "979") + (seed.Get * 7919L % 1_000_000_000).ToString("000000000", CultureInfo.InvariantCulture);
+        var twelve = (seed.Get % 2 == 0 ? "978" : "979") + (seed.Get * 7919L % 1_000_000_000)
+            .ToString("000000000", CultureInfo.InvariantCulture);
         var right = Ean13.CheckDigit(twelve);
         for (var d = '0'; d <= '9'; d++) Isbn.TryParse(twelve + d, out _, out _).ShouldBe(d == right);
         Isbn.TryParse(Isbn.Hyphenate(twelve + right), out var back, out _).ShouldBeTrue();
@@ -126,6 +158,7 @@ public sealed class HostileTests
     {
         foreach (var id in new[] { "", "ground", "Title", "a b", "a/b", "<x>", new string('a', 41), "ünder" })
             Should.Throw<Refusal>(() => new AddItem(Sample.Text(id, "x")).Apply(Sample.Job()));
-        Should.Throw<Refusal>(() => new AddItem(Sample.Text("title", "x")).Apply(Sample.Job())).Message.ShouldContain("already");
+        Should.Throw<Refusal>(() => new AddItem(Sample.Text("title", "x")).Apply(Sample.Job()))
+            .Message.ShouldContain("already");
     }
 }

@@ -4,19 +4,22 @@ namespace Lumbeck.Core.Tests;
 
 public sealed class HouseTests
 {
-    private static readonly JsonSerializerOptions Readable = new() { Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+    private static readonly JsonSerializerOptions Readable =
+        new() { Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
 
     [Fact]
     public void Tern_and_Tallow_is_as_the_vectors_have_it()
     {
-        using var vectors = JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "vectors", "geometry.json")));
+        using var vectors = JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "vectors",
+            "geometry.json")));
         var asked = vectors.RootElement.GetProperty("houses").GetProperty("tern");
         var tern = HouseFile.Shipped["tern"];
         foreach (var p in asked.EnumerateObject())
         {
             var key = HouseKeys.All.Single(k => k.Name == p.Name);
             // Read into the shipped house, the vector's value must change nothing.
-            JsonSerializer.Serialize(key.Write(key.Read(tern, p.Value))).ShouldBe(JsonSerializer.Serialize(key.Write(tern)), p.Name);
+            JsonSerializer.Serialize(key.Write(key.Read(tern, p.Value)))
+                .ShouldBe(JsonSerializer.Serialize(key.Write(tern)), p.Name);
         }
     }
 
@@ -35,7 +38,8 @@ public sealed class HouseTests
         var root = new DirectoryInfo(AppContext.BaseDirectory);
         while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
         var manual = Path.Combine(root.FullName, "docs", "house-file.md");
-        static string shown(object? value) => value is null ? "blank" : $"`{JsonSerializer.Serialize(value, Readable)}`";
+        static string shown(object? value) =>
+            value is null ? "blank" : $"`{JsonSerializer.Serialize(value, Readable)}`";
         var rows = HouseKeys.All.Select(k => $"| `{k.Name}` | {k.Means} | {shown(k.Default)} |");
         var text = $"""
             # The keys of a house file
@@ -55,7 +59,12 @@ public sealed class HouseTests
     [Fact]
     public void A_house_written_out_reads_back_the_same()
     {
-        var tern = HouseFile.Shipped["tern"] with { HingeScore = Length.FromMillimetres(6), RichBlack = Ink.Percent(40, 30, 20, 100), Severities = ImmutableDictionary<string, Severity>.Empty.Add("zone.trim", Severity.Caution) };
+        var tern = HouseFile.Shipped["tern"] with
+        {
+            HingeScore = Length.FromMillimetres(6),
+            RichBlack = Ink.Percent(40, 30, 20, 100),
+            Severities = ImmutableDictionary<string, Severity>.Empty.Add("zone.trim", Severity.Caution),
+        };
         var written = HouseFile.Write(tern);
         HouseFile.Write(HouseFile.Read(written)).ShouldBe(written);
     }
@@ -102,7 +111,18 @@ public sealed class HouseTests
             var shown = HouseText.Show(key, house);
             // Typed anew in a house that has another value there, the same text gives the same figure as shown.
             if (key.Name is "id" || shown.Length == 0) continue;
-            HouseText.Show(key, HouseText.Write(key, new House { Unit = house.Unit, PagesMost = 5000, BookletPagesMost = 400, SpineStep = house.SpineStep ?? Length.FromMillimetres(1), TrimMost = Size.FromMillimetres(500, 500) }, shown)).ShouldBe(shown, key.Name);
+            HouseText.Show(key,
+                HouseText.Write(key,
+                    new House
+                    {
+                        Unit = house.Unit,
+                        PagesMost = 5000,
+                        BookletPagesMost = 400,
+                        SpineStep = house.SpineStep ?? Length.FromMillimetres(1),
+                        TrimMost = Size.FromMillimetres(500, 500),
+                    },
+                    shown))
+                .ShouldBe(shown, key.Name);
             HouseText.Write(key, house, shown).ShouldBeSameAs(house);
         }
     }
@@ -110,13 +130,17 @@ public sealed class HouseTests
     [Fact]
     public void The_houses_differ_wherever_printers_really_differ()
     {
-        string[] differ = ["bindings", "papers", "trims", "page_multiple", "pages_min", "cover_allowance_mm", "spine_rounding", "spine_text_pages", "bleed_mm", "trim_safe_mm", "barcode_corner", "barcode_by", "kinds", "marks", "file_name", "finishes", "colour", "ink_limit_percent", "profile_embedded", "spine_reading"];
+        string[] differ = ["bindings", "papers", "trims", "page_multiple", "pages_min", "cover_allowance_mm",
+            "spine_rounding", "spine_text_pages", "bleed_mm", "trim_safe_mm", "barcode_corner", "barcode_by", "kinds",
+            "marks", "file_name", "finishes", "colour", "ink_limit_percent", "profile_embedded", "spine_reading"];
         foreach (var name in differ)
-            HouseFile.Shipped.Values.Select(h => HouseText.Show(HouseKeys.Find(name)!, h)).Distinct().Count().ShouldBeGreaterThan(1, name);
+            HouseFile.Shipped.Values.Select(h => HouseText.Show(HouseKeys.Find(name)!, h)).Distinct().Count()
+                .ShouldBeGreaterThan(1, name);
         foreach (var house in HouseFile.Shipped.Values)
             foreach (var paper in house.Papers)
                 foreach (var binding in house.Bindings)
-                    _ = WrapGeometry.Of(new BookFacts(binding, Reading.LeftToRight, house.Trims[0].Size, 120, paper), house);
+                    _ = WrapGeometry.Of(new BookFacts(binding, Reading.LeftToRight, house.Trims[0].Size, 120, paper),
+                        house);
     }
 
     [Theory]
@@ -146,7 +170,8 @@ public sealed class HouseTests
     [InlineData("fore_edge_allowance_mm", "Jacket")]
     public void A_figure_that_moves_something_shows_what_on_the_binding_it_belongs_to(string name, string binding)
     {
-        foreach (var house in HouseFile.Shipped.Values.Where(h => h.Bindings.Any(b => b.ToString() == binding)).DefaultIfEmpty(HouseFile.Shipped["tern"]))
+        foreach (var house in HouseFile.Shipped.Values.Where(h => h.Bindings.Any(b => b.ToString() == binding))
+            .DefaultIfEmpty(HouseFile.Shipped["tern"]))
         {
             var move = KeyMoves.Of(house, HouseKeys.Find(name)!).ShouldNotBeNull(house.Name);
             move.From.ShouldNotBe(move.To);
@@ -174,5 +199,6 @@ public sealed class HouseTests
     [InlineData("marks", "some", "marks")]
     [InlineData("flaps", "perhaps", "flaps")]
     public void A_figure_that_cannot_be_is_refused_by_its_key(string name, string typed, string path) =>
-        Should.Throw<Refusal>(() => HouseText.Write(HouseKeys.Find(name)!, HouseFile.Shipped["tern"], typed)).Path.ShouldBe(path);
+        Should.Throw<Refusal>(() => HouseText.Write(HouseKeys.Find(name)!, HouseFile.Shipped["tern"], typed))
+            .Path.ShouldBe(path);
 }

@@ -96,7 +96,8 @@ public sealed class MeasureTests
     [InlineData(6.8, Rounding.Up, 0.1, 6.8)]
     [InlineData(6.54, Rounding.Up, 0.1, 6.6)]
     [InlineData(21.06, Rounding.None, 0, 21.06)]
-    public void A_spine_is_rounded_once_ties_up_and_a_step_stays(double exact, Rounding how, double step, double rounded) =>
+    public void A_spine_is_rounded_once_ties_up_and_a_step_stays(double exact, Rounding how, double step,
+        double rounded) =>
         Caliper.FromMillimetres((decimal)exact).ToLength(how, Length.FromMillimetres((decimal)step))
             .ShouldBe(Length.FromMillimetres((decimal)rounded));
 
@@ -104,7 +105,8 @@ public sealed class MeasureTests
     public void Taking_a_box_out_leaves_boxes_that_fill_the_rest(byte x, byte y, byte w, byte h)
     {
         var whole = new Box(default, default, Length.FromMillimetres(200), Length.FromMillimetres(200));
-        var hole = new Box(Length.FromMillimetres(x), Length.FromMillimetres(y), Length.FromMillimetres(w), Length.FromMillimetres(h));
+        var hole = new Box(Length.FromMillimetres(x), Length.FromMillimetres(y), Length.FromMillimetres(w),
+            Length.FromMillimetres(h));
         var rest = whole.Without(hole).ToList();
         static decimal Area(Box b) => b.IsEmpty ? 0 : b.Width.Millimetres * b.Height.Millimetres;
         (rest.Sum(Area) + Area(whole.Intersect(hole))).ShouldBe(Area(whole));

@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Tests;
 
-/// <summary>Mends of the rules that were there before: each leaves nothing of what it mends, and is one edit like any other.</summary>
+/// <summary>
+/// Mends of the rules that were there before: each leaves nothing of what it mends, and is one edit like any other.
+/// </summary>
 public sealed class MendingTests
 {
     private static Finding Found(Job job, string id) => Sample.Check(job).First(f => f.Id == id);
@@ -13,7 +15,8 @@ public sealed class MendingTests
         Sample.Check(after).ShouldNotContain(f => f.Id == id && f.Severity == found.Severity && f.Item == found.Item);
         // As a step it has words, and it survives the store.
         found.By.Says(job).ShouldNotBeNullOrWhiteSpace();
-        JobJson.Write(EditJson.Read(EditJson.Write(found.By)).Apply(job)).AsSpan().SequenceEqual(JobJson.Write(found.By.Apply(job)))
+        JobJson.Write(EditJson.Read(EditJson.Write(found.By)).Apply(job)).AsSpan()
+            .SequenceEqual(JobJson.Write(found.By.Apply(job)))
             .ShouldBeTrue(id);
         return after;
     }
@@ -22,8 +25,10 @@ public sealed class MendingTests
     public void Tickets() // pages under and over, a pinned spine, a turned trim
     {
         Mended(new SetPages(12).Apply(Sample.Job()), "ticket.pages").Ticket.Pages.ShouldBe(24);
-        Mended(new PinSpine(Length.FromInches(1)).Apply(Sample.Job()), "ticket.spine-pinned").Ticket.PinnedSpine.ShouldBeNull();
-        Mended(new SetTrim(Size.FromInches(9, 6)).Apply(Sample.Job()), "ticket.trim").Ticket.Trim.ShouldBe(Size.FromInches(6, 9));
+        Mended(new PinSpine(Length.FromInches(1)).Apply(Sample.Job()), "ticket.spine-pinned")
+            .Ticket.PinnedSpine.ShouldBeNull();
+        Mended(new SetTrim(Size.FromInches(9, 6)).Apply(Sample.Job()), "ticket.trim")
+            .Ticket.Trim.ShouldBe(Size.FromInches(6, 9));
     }
 
     [Theory]
@@ -32,7 +37,9 @@ public sealed class MendingTests
     [InlineData(Part.Back, Anchor.Bottom, 0, 0.4)]
     public void Words_past_a_safe_line_are_moved_in_and_no_farther(Part panel, Anchor anchor, double dx, double dy)
     {
-        var after = Mended(Sample.Job(Sample.Text("t", "near the cut", panel: panel, box: HoldBox.Face, anchor: anchor, wide: 1, dx: (decimal)dx, dy: (decimal)dy)), "zone.trim");
+        var after = Mended(Sample.Job(Sample.Text("t", "near the cut", panel: panel, box: HoldBox.Face, anchor: anchor,
+            wide: 1, dx: (decimal)dx, dy: (decimal)dy)),
+            "zone.trim");
         var on = after.Sheets()[0];
         var ink = Sample.Scene(after).Piece("t")!.Inked.ToBox();
         var safe = on.Sheet.Safe;
@@ -43,7 +50,8 @@ public sealed class MendingTests
     [Fact]
     public void Words_wider_than_their_panel_are_set_again_within_it()
     {
-        var wide = Sample.Text("t", "a line that is far too long for one panel of so small a book as this", size: 24, wide: 9, high: 0.5m);
+        var wide = Sample.Text("t", "a line that is far too long for one panel of so small a book as this", size: 24,
+            wide: 9, high: 0.5m);
         Mended(Sample.Job(wide), "zone.fold");
     }
 
@@ -58,9 +66,16 @@ public sealed class MendingTests
     [Fact]
     public void Words_that_do_not_fit_are_shrunk_and_starters_take_the_ticket_s_words()
     {
-        ((TextItem)Mended(Sample.Job(Sample.Text("t", "far more words than so small a box can hold at this size", size: 30, wide: 1, high: 0.6m)), "text.overset").Item("t")!).Fit
+        ((TextItem)Mended(Sample.Job(Sample.Text("t", "far more words than so small a box can hold at this size",
+            size: 30, wide: 1, high: 0.6m)),
+            "text.overset")
+            .Item("t")!)
+            .Fit
             .ShouldBe(Fitting.Shrink);
-        ((TextItem)Mended(Sample.Job(Sample.Text("t", "Title of the book", TextRole.Title) with { Starter = true }), "text.placeholder").Item("t")!).Words
+        ((TextItem)Mended(Sample.Job(Sample.Text("t", "Title of the book", TextRole.Title) with { Starter = true }),
+            "text.placeholder")
+            .Item("t")!)
+            .Words
             .ShouldBe("Salt");
     }
 
@@ -68,21 +83,36 @@ public sealed class MendingTests
     public void Barcodes_come_home_uncovered_at_a_size_the_house_reads()
     {
         BarcodeItem code(decimal dx, decimal percent = 100) =>
-            new() { Id = "c", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, Length.FromInches(dx), default), Percent = percent };
+            new()
+            {
+                Id = "c",
+                Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, Length.FromInches(dx), default),
+                Percent = percent
+            };
         Mended(Sample.Job(code(-1)), "barcode.room");
         Mended(Sample.Job(code(0, 70)), "barcode.room");
-        ((BarcodeItem)Mended(Sample.Job(code(0, 160)), "barcode.room").Item("c")!).Percent.ShouldBeLessThanOrEqualTo(140);
+        ((BarcodeItem)Mended(Sample.Job(code(0, 160)), "barcode.room").Item("c")!)
+            .Percent.ShouldBeLessThanOrEqualTo(140);
         var over = Sample.Text("over", "over it", panel: Part.Back, box: HoldBox.Room, wide: 1);
         Mended(Sample.Job(code(0), over), "barcode.room").Take.Items[^1].Id.ShouldBe("c");
-        ((BarcodeItem)Mended(Sample.Job(code(0) with { Number = "9783161484100" }), "barcode.digits").Item("c")!).Number.ShouldBeNull();
+        ((BarcodeItem)Mended(Sample.Job(code(0) with { Number = "9783161484100" }), "barcode.digits").Item("c")!)
+            .Number.ShouldBeNull();
     }
 
     [Fact]
     public void Blacks_are_mixed_for_what_they_paint()
     {
         var text = Sample.Text("t", "small and rich", size: 8);
-        Mended(Sample.Job(text with { Style = text.Style with { Paint = new InkPaint(Ink.Percent(60, 40, 40, 100)) } }), "ink.black");
-        var large = new RectItem { Id = "r", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Fill = new InkPaint(Ink.Black) };
+        Mended(Sample.Job(text with { Style = text.Style with { Paint = new InkPaint(Ink.Percent(60, 40, 40, 100)) } }),
+            "ink.black");
+        var large = new RectItem
+        {
+            Id = "r",
+            Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default),
+            Width = Span.Full,
+            Height = Span.Full,
+            Fill = new InkPaint(Ink.Black),
+        };
         var job = Mended(Sample.Job(large), "ink.black");
         ((InkPaint)((RectItem)job.Item("r")!).Fill!.Paint!).Ink.ShouldBe(job.Ticket.House.RichBlack);
     }
@@ -90,7 +120,9 @@ public sealed class MendingTests
     [Fact]
     public void A_locked_item_is_left_to_its_maker()
     {
-        var job = new LockItem("t", true).Apply(Sample.Job(Sample.Text("t", "near", panel: Part.Back, box: HoldBox.Face, anchor: Anchor.TopLeft, wide: 1)));
+        var job = new LockItem("t", true)
+            .Apply(Sample.Job(Sample.Text("t", "near", panel: Part.Back, box: HoldBox.Face, anchor: Anchor.TopLeft,
+                wide: 1)));
         Found(job, "zone.trim").By.ShouldBeNull();
     }
 }

@@ -6,9 +6,16 @@ public sealed class PageTests
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);
 
     private static PageGrid A5(Reading reading = Reading.LeftToRight, PageBleed bleed = PageBleed.Three) =>
-        new(Size.FromMillimetres(148, 210), reading, Mm(10), Mm(8), Mm(10), Mm(18)) { Bleed = bleed, BleedWidth = Mm(3) };
+        new(Size.FromMillimetres(148, 210), reading, Mm(10), Mm(8), Mm(10),
+            Mm(18))
+        { Bleed = bleed, BleedWidth = Mm(3) };
 
-    private static readonly Ruled Lined = new() { Paints = [new InkPaint(Ink.Percent(0, 0, 0, 100)), new InkPaint(Ink.Black)], Header = Mm(14) };
+    private static readonly Ruled Lined = new()
+    {
+        Paints = [new InkPaint(Ink.Percent(0, 0, 0, 100)),
+        new InkPaint(Ink.Black)],
+        Header = Mm(14)
+    };
 
     private static ImmutableArray<Finding> Checked(Surface page, Ruled design, House? house = null) =>
         PageRule.Check(new(PageScene.Of(design, page, []), 1, house ?? HouseFile.Shipped["tern"], Unit.Millimetre));
@@ -27,7 +34,8 @@ public sealed class PageTests
         (page.Trim.Right - page.Safe.Right).ShouldBe(boundLeft ? Mm(8) : Mm(18));
         page.Panel(Part.Page)!.Face.ShouldBe(page.Trim);
         // Bleed and page tile the surface.
-        var bleed = page.Zones.Where(z => z.Kind == ZoneKind.Bleed).Sum(z => z.Box.Width.Millimetres * z.Box.Height.Millimetres);
+        var bleed = page.Zones.Where(z => z.Kind == ZoneKind.Bleed)
+            .Sum(z => z.Box.Width.Millimetres * z.Box.Height.Millimetres);
         ((double)bleed + (148 * 210)).ShouldBe(151 * 216, 0.01);
     }
 
@@ -61,10 +69,12 @@ public sealed class PageTests
     {
         var page = A5().Page(2);
         Checked(page, Lined).ShouldBeEmpty();
-        Checked(page, Lined with { Weight = Length.FromPoints(0.1m) }).Single(f => f.Id == "page.line").Measured.ShouldBe("0.1 pt");
+        Checked(page, Lined with { Weight = Length.FromPoints(0.1m) }).Single(f => f.Id == "page.line")
+            .Measured.ShouldBe("0.1 pt");
         // The same rules on a page whose gutter has grown since.
         var scene = PageScene.Of(Lined, page, []) with { Surface = (A5() with { Gutter = Mm(25) }).Page(2) };
         var found = PageRule.Check(new(scene, 2, HouseFile.Shipped["tern"], Unit.Millimetre)).ShouldHaveSingleItem();
-        (found.Id, found.Severity, found.Measured, found.Sheet).ShouldBe(("page.margin", Severity.Stop, "7 mm past the margin", 2));
+        (found.Id, found.Severity, found.Measured, found.Sheet)
+            .ShouldBe(("page.margin", Severity.Stop, "7 mm past the margin", 2));
     }
 }

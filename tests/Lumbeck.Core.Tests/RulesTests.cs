@@ -1,9 +1,13 @@
 namespace Lumbeck.Core.Tests;
 
-/// <summary>Rules of geometry and scene, each with what sets it off, what it measures, and that its mend leaves nothing of it.</summary>
+/// <summary>
+/// Rules of geometry and scene, each with what sets it off, what it measures, and that its mend leaves nothing of it.
+/// </summary>
 public sealed class RulesTests
 {
-    private sealed class Kept(string source = "a shop", string licence = "for any use", bool never = false, string? fault = null) : IKept
+    private sealed class Kept(string source = "a shop", string licence = "for any use", bool never = false,
+        string? fault = null)
+        : IKept
     {
         public (string Source, string Licence)? Stated(Picture picture) => (source, licence);
         public string? Fault(Picture picture) => fault;
@@ -13,21 +17,27 @@ public sealed class RulesTests
 
     private static readonly Picture Photo = new(new string('a', 64), "road.jpg", 3000, 2000, true);
 
-    private static ImmutableArray<Finding> Check(Job job, IKept? kept = null) => Rules.Check(job.Sheets().Select(s => new Look(job, s, SceneBuilder.Build(job, s, new PlainType()), kept)));
-    private static List<Finding> Of(Job job, string id, IKept? kept = null) => [.. Check(job, kept).Where(f => f.Id == id)];
+    private static ImmutableArray<Finding> Check(Job job, IKept? kept = null) =>
+        Rules.Check(job.Sheets().Select(s => new Look(job, s, SceneBuilder.Build(job, s, new PlainType()), kept)));
+    private static List<Finding> Of(Job job, string id, IKept? kept = null) =>
+        [.. Check(job, kept).Where(f => f.Id == id)];
 
     /// <summary>The one finding of a rule, whose mend, where it has one, mends it.</summary>
     private static Finding Only(Job job, string id, IKept? kept = null)
     {
         var found = Of(job, id, kept).ShouldHaveSingleItem();
-        if (found.By is { } mend) Of(Keeping.Right(mend.Apply(job), new PlainType()), id, kept).Where(f => f.Item == found.Item).ShouldBeEmpty();
+        if (found.By is { } mend)
+            Of(Keeping.Right(mend.Apply(job), new PlainType()), id, kept).Where(f => f.Item == found.Item)
+                .ShouldBeEmpty();
         return found;
     }
 
-    private static Hold At(Part panel, HoldBox box = HoldBox.Face, Anchor anchor = Anchor.Middle, decimal x = 0, decimal y = 0) => new(panel, box, anchor, Length.FromInches(x), Length.FromInches(y));
+    private static Hold At(Part panel, HoldBox box = HoldBox.Face, Anchor anchor = Anchor.Middle, decimal x = 0,
+        decimal y = 0) => new(panel, box, anchor, Length.FromInches(x), Length.FromInches(y));
     private static Length Pt(decimal points) => Length.FromPoints(points);
     private static Span In(decimal inches) => new(Length.FromInches(inches));
-    private static RectItem Rect(string id, Hold hold, decimal wide, decimal high, Paint? fill) => new() { Id = id, Hold = hold, Width = In(wide), Height = In(high), Fill = fill };
+    private static RectItem Rect(string id, Hold hold, decimal wide, decimal high, Paint? fill) =>
+        new() { Id = id, Hold = hold, Width = In(wide), Height = In(high), Fill = fill };
     private static Paint Black => new InkPaint(Ink.Black);
 
     [Fact]
@@ -40,26 +50,53 @@ public sealed class RulesTests
     [Fact]
     public void A_border_near_a_cut_or_fold_is_uneven_sooner_than_one_farther_in()
     {
-        var frame = new FrameItem { Id = "frame", Hold = At(Part.Front, HoldBox.Edge), Width = Span.Full, Height = Span.Full, Thickness = Length.FromMillimetres(1.5m), Fill = Black };
+        var frame = new FrameItem
+        {
+            Id = "frame",
+            Hold = At(Part.Front, HoldBox.Edge),
+            Width = Span.Full,
+            Height = Span.Full,
+            Thickness = Length.FromMillimetres(1.5m),
+            Fill = Black,
+        };
         Only(Sample.Job(frame), "zone.edge").By.ShouldBeOfType<ThickenFrame>();
         Of(Sample.Job(frame with { Thickness = Length.FromMillimetres(6) }), "zone.edge").ShouldBeEmpty();
-        var line = new LineItem { Id = "line", Hold = At(Part.Front, anchor: Anchor.Top, y: 0.05m), Width = In(3), Line = Black, LineWidth = Pt(1) };
+        var line = new LineItem
+        {
+            Id = "line",
+            Hold = At(Part.Front, anchor: Anchor.Top, y: 0.05m),
+            Width = In(3),
+            Line = Black,
+            LineWidth = Pt(1),
+        };
         Only(Sample.Job(line), "zone.edge").Measured.ShouldContain("from it");
         // One that crosses the edge shows no drift.
-        Of(Sample.Job(line with { Turned = 90, Hold = At(Part.Front, anchor: Anchor.Top, y: 0) }), "zone.edge").ShouldBeEmpty();
+        Of(Sample.Job(line with { Turned = 90, Hold = At(Part.Front, anchor: Anchor.Top, y: 0) }), "zone.edge")
+            .ShouldBeEmpty();
     }
 
     [Fact]
     public void Drift_harms_what_is_safe_as_drawn_and_names_a_colour_that_ends_on_a_fold()
     {
-        var job = Sample.Job(Sample.Text("near", "near", panel: Part.Back, box: HoldBox.Face, anchor: Anchor.TopLeft, wide: 1, dx: 0.02m, dy: 1));
-        var wild = new SetHouse(job.Ticket.House with { TrimSafe = Length.FromMillimetres(0.2m), TrimDrift = Length.FromMillimetres(3) }).Apply(job);
+        var job = Sample.Job(Sample.Text("near", "near", panel: Part.Back, box: HoldBox.Face, anchor: Anchor.TopLeft,
+            wide: 1, dx: 0.02m, dy: 1));
+        var wild = new SetHouse(job.Ticket.House with
+        {
+            TrimSafe = Length.FromMillimetres(0.2m),
+            TrimDrift = Length.FromMillimetres(3)
+        })
+            .Apply(job);
         Only(wild, "zone.drift").Measured.ShouldContain("cut off");
-        var band = Rect("band", At(Part.Spine, HoldBox.Edge), 1, 1, Black) with { Width = Span.Full, Height = Span.Full };
+        var band = Rect("band", At(Part.Spine, HoldBox.Edge), 1, 1,
+            Black) with
+        { Width = Span.Full, Height = Span.Full };
         var note = Of(Sample.Job(band), "zone.drift").ShouldHaveSingleItem();
         (note.Severity, note.Measured).ShouldBe((Severity.Note, "ends on the back’s fold"));
         // A ground that stops at the cut is another rule's as drawn, and none of this one's.
-        var bare = new PaintGround(null).Apply(Sample.Job(Rect("all", At(Part.Sheet, HoldBox.Face), 1, 1, Black) with { Width = Span.Full, Height = Span.Full }));
+        var bare = new PaintGround(null)
+            .Apply(Sample.Job(Rect("all", At(Part.Sheet, HoldBox.Face), 1, 1,
+                Black) with
+            { Width = Span.Full, Height = Span.Full }));
         Of(bare, "zone.drift").ShouldBeEmpty();
         Of(bare, "ground.coverage").ShouldHaveSingleItem();
     }
@@ -70,7 +107,8 @@ public sealed class RulesTests
         Only(Sample.Job(Sample.Text("t", "small", size: 5)), "text.size").Severity.ShouldBe(Severity.Caution);
         Only(Sample.Job(Sample.Text("t", "tiny", size: 3)), "text.size").Severity.ShouldBe(Severity.Stop);
         var light = Sample.Text("t", "light", size: 7);
-        Only(Sample.Job(light with { Style = light.Style with { Paint = new InkPaint(Ink.White) } }), "text.size").Limit.ShouldBe("8 pt or more in light letters");
+        Only(Sample.Job(light with { Style = light.Style with { Paint = new InkPaint(Ink.White) } }), "text.size")
+            .Limit.ShouldBe("8 pt or more in light letters");
         Of(Sample.Job(Sample.Text("t", "fine", size: 7)), "text.size").ShouldBeEmpty();
     }
 
@@ -78,9 +116,12 @@ public sealed class RulesTests
     public void Small_words_in_many_inks_are_brought_to_two()
     {
         var text = Sample.Text("t", "brown words", size: 10);
-        var many = Sample.Job(text with { Style = text.Style with { Paint = new InkPaint(Ink.Percent(40, 60, 70, 10)) } });
+        var many =
+            Sample.Job(text with { Style = text.Style with { Paint = new InkPaint(Ink.Percent(40, 60, 70, 10)) } });
         Only(many, "text.inks").Measured.ShouldBe("3 inks at 10 pt");
-        Of(Sample.Job(text with { Style = text.Style with { Paint = new InkPaint(Ink.Percent(0, 60, 0, 40)) } }), "text.inks").ShouldBeEmpty();
+        Of(Sample.Job(text with { Style = text.Style with { Paint = new InkPaint(Ink.Percent(0, 60, 0, 40)) } }),
+            "text.inks")
+            .ShouldBeEmpty();
     }
 
     [Theory]
@@ -95,9 +136,17 @@ public sealed class RulesTests
     [Fact]
     public void Thin_lines_break_and_light_ones_close()
     {
-        var line = new LineItem { Id = "line", Hold = At(Part.Front), Width = In(2), Line = Black, LineWidth = Pt(0.2m) };
+        var line = new LineItem
+        {
+            Id = "line",
+            Hold = At(Part.Front),
+            Width = In(2),
+            Line = Black,
+            LineWidth = Pt(0.2m),
+        };
         Only(Sample.Job(line), "line.weight").Measured.ShouldBe("0.2 pt");
-        Only(Sample.Job(line with { Line = new InkPaint(Ink.White), LineWidth = Pt(0.4m) }), "line.weight").Limit.ShouldBe("0.5 pt or more for a light line");
+        Only(Sample.Job(line with { Line = new InkPaint(Ink.White), LineWidth = Pt(0.4m) }), "line.weight")
+            .Limit.ShouldBe("0.5 pt or more for a light line");
         Of(Sample.Job(line with { LineWidth = Pt(0.5m) }), "line.weight").ShouldBeEmpty();
     }
 
@@ -107,7 +156,14 @@ public sealed class RulesTests
     [InlineData("a friend", "CC BY-NC 4.0", "CC BY-NC 4.0")]
     public void A_picture_s_source_and_licence_are_asked_for(string source, string licence, string measured)
     {
-        var job = Sample.Job(new PictureItem { Id = "p", Hold = At(Part.Front), Width = In(2), Height = In(1.3m), Picture = Photo });
+        var job = Sample.Job(new PictureItem
+        {
+            Id = "p",
+            Hold = At(Part.Front),
+            Width = In(2),
+            Height = In(1.3m),
+            Picture = Photo
+        });
         Only(job, "picture.licence", new Kept(source, licence)).Measured.ShouldBe(measured);
         Of(job, "picture.licence", new Kept()).ShouldBeEmpty();
     }
@@ -115,7 +171,14 @@ public sealed class RulesTests
     [Fact]
     public void A_small_picture_is_mended_by_a_smaller_frame_and_stays_where_it_is()
     {
-        var job = Sample.Job(new PictureItem { Id = "p", Hold = At(Part.Front), Width = In(4), Height = In(2.6m), Picture = Photo with { Wide = 900, High = 600 } });
+        var job = Sample.Job(new PictureItem
+        {
+            Id = "p",
+            Hold = At(Part.Front),
+            Width = In(4),
+            Height = In(2.6m),
+            Picture = Photo with { Wide = 900, High = 600 }
+        });
         var found = Only(job, "picture.resolution");
         var after = (LayItem)found.By!;
         after.Width!.Value.Inches.ShouldBeLessThan(3m);
@@ -126,7 +189,9 @@ public sealed class RulesTests
     {
         var text = Sample.Text("t", "mixed") with { Opacity = 90 };
         Only(Sample.Job(text), "ink.overprint").Limit.ShouldBe("black that overprints");
-        Only(Sample.Job(Rect("r", At(Part.Front), 1, 1, new InkPaint(Ink.Percent(100, 100, 100, 100)))), "ink.overprint").Limit.ShouldBe("for marks alone");
+        Only(Sample.Job(Rect("r", At(Part.Front), 1, 1, new InkPaint(Ink.Percent(100, 100, 100, 100)))),
+            "ink.overprint")
+            .Limit.ShouldBe("for marks alone");
     }
 
     [Fact]
@@ -150,8 +215,10 @@ public sealed class RulesTests
     {
         var under = Rect("under", At(Part.Front), 1, 1, Black);
         Only(Sample.Job(under with { Hidden = true }), "item.lost").Measured.ShouldBe("hidden");
-        Only(Sample.Job(under, Rect("over", At(Part.Front), 2, 2, Black) with { Name = "Cloud" }), "item.lost").Measured.ShouldBe("wholly under “Cloud”");
-        Of(Sample.Job(under, Rect("over", At(Part.Front), 2, 2, Black) with { Opacity = 50 }), "item.lost").ShouldBeEmpty();
+        Only(Sample.Job(under, Rect("over", At(Part.Front), 2, 2, Black) with { Name = "Cloud" }), "item.lost")
+            .Measured.ShouldBe("wholly under “Cloud”");
+        Of(Sample.Job(under, Rect("over", At(Part.Front), 2, 2, Black) with { Opacity = 50 }), "item.lost")
+            .ShouldBeEmpty();
     }
 
     [Fact]
@@ -165,8 +232,10 @@ public sealed class RulesTests
         JobJson.Read(JobJson.Write(waived)).Waivers.Single().Rule.ShouldBe("text.size");
         Readiness.Of(Check(new WaiveRule("text.size", "").Apply(waived))).Stops.ShouldBe(1);
         new WaiveRule("text.size", "because").Says(job).ShouldContain("because");
-        Should.Throw<Refusal>(() => Rules.RefuseUnknown(new WaiveRule("text.colour", "why").Apply(job))).Message.ShouldContain("text.colour");
-        Should.Throw<Refusal>(() => new WaiveRule("text.size", new string('x', 301)).Apply(job)).Path.ShouldBe("waiver/text.size");
+        Should.Throw<Refusal>(() => Rules.RefuseUnknown(new WaiveRule("text.colour", "why").Apply(job)))
+            .Message.ShouldContain("text.colour");
+        Should.Throw<Refusal>(() => new WaiveRule("text.size", new string('x', 301)).Apply(job))
+            .Path.ShouldBe("waiver/text.size");
     }
 
     [Fact]
@@ -175,7 +244,12 @@ public sealed class RulesTests
         // 300 pixels an inch; a square of 3 mm with 340 % on paper, and a speck that is too small to count.
         const int wide = 600, high = 400;
         var inks = new byte[wide * high * 4];
-        void lay(int l, int t, int r, int b) { for (var y = t; y < b; y++) for (var x = l; x < r; x++) for (var i = 0; i < 4; i++) inks[(((y * wide) + x) * 4) + i] = (byte)(255 * 0.85); }
+        void lay(int l, int t, int r, int b)
+        {
+            for (var y = t; y < b; y++)
+                for (var x = l; x < r; x++)
+                    for (var i = 0; i < 4; i++) inks[(((y * wide) + x) * 4) + i] = (byte)(255 * 0.85);
+        }
         lay(120, 60, 156, 96);
         lay(400, 300, 404, 304);
         var plates = new PlateLook(wide, high, 300, inks) { Luminance = _ => 1, Decode = _ => [] };
@@ -192,7 +266,8 @@ public sealed class RulesTests
         var root = new DirectoryInfo(AppContext.BaseDirectory);
         while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
         var page = Path.Combine(root.FullName, "docs", "checks.md");
-        static string row(Rule r) => $"| `{r.Id}` | {r.Proves} | {(r is PlateRule ? "plates" : r.OfTicket ? "ticket" : "scene")} |";
+        static string row(Rule r) =>
+            $"| `{r.Id}` | {r.Proves} | {(r is PlateRule ? "plates" : r.OfTicket ? "ticket" : "scene")} |";
         var text = $"""
             # What Check looks at
 

@@ -17,14 +17,17 @@ public sealed class SettingTests
     public void A_run_has_its_own_size_ink_and_case_and_the_rest_has_the_texts()
     {
         var style = Sample.Style(10);
-        var runs = TextRuns.Lay([], 4, 8, new() { Size = Length.FromPoints(20), Case = LetterCase.Upper, Paint = new InkPaint(Ink.White) }, style);
+        var runs = TextRuns.Lay([], 4, 8,
+            new() { Size = Length.FromPoints(20), Case = LetterCase.Upper, Paint = new InkPaint(Ink.White) }, style);
         var line = Set(Text("the tide rose") with { Runs = runs }, 200).Lines.ShouldHaveSingleItem();
         line.Runs.Select(r => (r.Text, r.Size)).ShouldBe([("the ", 10), ("TIDE", 20), (" rose", 10)]);
         line.Width.ShouldBe((9 * 5) + (4 * 10), 1e-9);
         // The tallest sets the line's room; what is said again of the same letters lies over what was said before.
         line.Ascent.ShouldBe(16, 1e-9);
-        TextRuns.Lay(runs, 6, 12, new() { Size = Length.FromPoints(10) }, style).Select(r => (r.From, r.To)).ShouldBe([(4, 6), (6, 8)]);
-        TextRuns.Lay(runs, 0, 13, new() { Size = Length.FromPoints(10), Case = LetterCase.AsTyped, Paint = style.Paint }, style)
+        TextRuns.Lay(runs, 6, 12, new() { Size = Length.FromPoints(10) }, style).Select(r => (r.From, r.To))
+            .ShouldBe([(4, 6), (6, 8)]);
+        TextRuns.Lay(runs, 0, 13,
+            new() { Size = Length.FromPoints(10), Case = LetterCase.AsTyped, Paint = style.Paint }, style)
             .ShouldBeEmpty();
     }
 
@@ -38,19 +41,22 @@ public sealed class SettingTests
     [InlineData(5, 2, 1, 4, 7)]
     public void Runs_stay_with_their_letters_while_words_are_typed(int at, int removed, int inserted, int from, int to)
     {
-        var moved = TextRuns.Moved([new(4, 8, new() { Raise = Length.FromPoints(1) })], at, removed, inserted).ShouldHaveSingleItem();
+        var moved = TextRuns.Moved([new(4, 8, new() { Raise = Length.FromPoints(1) })], at, removed, inserted)
+            .ShouldHaveSingleItem();
         (moved.From, moved.To).ShouldBe((from, to));
     }
 
     [Fact]
-    public void A_run_whose_letters_all_go_goes_with_them() => TextRuns.Moved([new(4, 8, RunStyle.None)], 3, 6, 2).ShouldBeEmpty();
+    public void A_run_whose_letters_all_go_goes_with_them() =>
+        TextRuns.Moved([new(4, 8, RunStyle.None)], 3, 6, 2).ShouldBeEmpty();
 
     [Theory]
     [InlineData("allure", "alllure", 3, 2, 0, 1)]
     [InlineData("allure", "alllure", null, 3, 0, 1)]
     [InlineData("one two", "one", null, 3, 4, 0)]
     [InlineData("", "new", null, 0, 0, 3)]
-    public void The_difference_of_two_texts_is_one_stretch(string before, string after, int? caret, int at, int removed, int inserted) =>
+    public void The_difference_of_two_texts_is_one_stretch(string before, string after, int? caret, int at, int removed,
+        int inserted) =>
         SetWords.Difference(before, after, caret).ShouldBe((at, removed, inserted));
 
     [Fact]
@@ -80,7 +86,9 @@ public sealed class SettingTests
     [Fact]
     public void Justified_lines_fill_the_measure_and_the_last_does_not()
     {
-        var lines = Set(new TextToSet("one two three four five six", Sample.Style(10) with { Align = Align.Justified }), 72).Lines;
+        var lines = Set(new TextToSet("one two three four five six", Sample.Style(10) with { Align = Align.Justified }),
+            72)
+            .Lines;
         lines.SkipLast(1).ShouldAllBe(l => Math.Abs(l.Width - 72) < 1e-6);
         lines[^1].Width.ShouldBeLessThan(72);
         lines[0].Spacing.ShouldBeGreaterThan(1);
@@ -106,7 +114,8 @@ public sealed class SettingTests
         // Logical order: abc, then three Hebrew letters, then 12.
         var mixed = Set(Text("abc אבג 12"), 200).Lines[0];
         mixed.Runs.Select(r => (r.Text.Trim(), r.RightToLeft)).ShouldContain(("אבג", true));
-        var x = mixed.Glyphs.Where(g => g.Letters.Length > 0 && g.Letters[0] != ' ').ToDictionary(g => g.Letters[0], g => g.X);
+        var x = mixed.Glyphs.Where(g => g.Letters.Length > 0 && g.Letters[0] != ' ')
+            .ToDictionary(g => g.Letters[0], g => g.X);
         x['א'].ShouldBeGreaterThan(x['ב']);
         x['ב'].ShouldBeGreaterThan(x['ג']);
         x['a'].ShouldBeLessThan(x['ג']);
@@ -122,7 +131,8 @@ public sealed class SettingTests
         set.Instead.ShouldBe([(new System.Text.Rune('海'), BarcodeDrawing.Digits)]);
         set.Lines[0].Runs.Select(r => r.Face).ShouldBe([PlainType.Face, BarcodeDrawing.Digits, PlainType.Face]);
         set.Missing.Select(r => r.ToString()).ShouldBe(["Q"]);
-        Sample.Check(Sample.Job(Sample.Text("t", "a海"))).Single(f => f.Id == "text.glyphs").Severity.ShouldBe(Severity.Note);
+        Sample.Check(Sample.Job(Sample.Text("t", "a海"))).Single(f => f.Id == "text.glyphs")
+            .Severity.ShouldBe(Severity.Note);
     }
 
     [Fact]
@@ -181,11 +191,13 @@ public sealed class SettingTests
         var flat = Set(Text("海山") with { Upright = true }, 40, 100).Lines[0].Glyphs.ToList();
         flat[1].Y.ShouldBeGreaterThan(flat[0].Y);
         flat.ShouldAllBe(g => g.Turn == 0 && g.X > 20);
-        // On a spine that reads downward the level box is 100 along and 40 across; on the sheet the letters stand as they do above.
+        // On a spine that reads downward the level box is 100 along and 40 across; on the sheet the letters stand as
+        // they do above.
         var spine = Set(Text("海山") with { Upright = true, Turned = Turn.Clockwise }, 100, 40).Lines[0].Glyphs.ToList();
         spine.ShouldAllBe(g => g.Turn == -90);
         spine[1].X.ShouldBeGreaterThan(spine[0].X);
-        var toSheet = Placement.Frame(Box.FromEdges(default, default, Length.FromPoints(40), Length.FromPoints(100)), Turn.Clockwise);
+        var toSheet = Placement.Frame(Box.FromEdges(default, default, Length.FromPoints(40), Length.FromPoints(100)),
+            Turn.Clockwise);
         var (x, y) = toSheet.At(spine[0].X, spine[0].Y);
         (x, y).ShouldBe((flat[0].X, flat[0].Y));
     }
@@ -194,7 +206,8 @@ public sealed class SettingTests
     public void A_caret_stands_before_every_letter_and_after_the_last()
     {
         var set = Set(Text("fin ab\nאב"), 100, stops: true);
-        set.Stops.Where(s => s.Line == 0).Select(s => (s.At, s.X)).ShouldBe([(0, 0), (1, 2.5), (2, 5), (3, 10), (4, 15), (5, 20), (6, 25)]);
+        set.Stops.Where(s => s.Line == 0).Select(s => (s.At, s.X))
+            .ShouldBe([(0, 0), (1, 2.5), (2, 5), (3, 10), (4, 15), (5, 20), (6, 25)]);
         // Read to the left: the caret before the first letter stands at its right.
         set.Stops.Where(s => s.Line == 1).OrderBy(s => s.At).Select(s => s.X).ShouldBe([100, 95, 90]);
         Set(Text("a  "), 100, stops: true).Stops[^1].X.ShouldBe(15, 1e-9);
@@ -206,7 +219,9 @@ public sealed class SettingTests
     {
         static TextItem spine(string id, string words, TextRole role) =>
             Sample.Text(id, words, role, Part.Spine, anchor: Anchor.Left) with { Composed = true };
-        var job = Keeping.Right(Sample.Job(spine("st", "Salt", TextRole.Title), spine("sa", "Vane", TextRole.Author), spine("si", "S&V", TextRole.Imprint)), Type);
+        var job = Keeping.Right(Sample.Job(spine("st", "Salt", TextRole.Title), spine("sa", "Vane", TextRole.Author),
+            spine("si", "S&V", TextRole.Imprint)),
+            Type);
         TextItem at(Job j, string id) => (TextItem)j.Item(id)!;
         at(job, "st").Style.Size.ShouldBeGreaterThan(at(job, "sa").Style.Size);
         at(job, "sa").Style.Size.ShouldBeGreaterThan(at(job, "si").Style.Size);
@@ -248,7 +263,8 @@ public sealed class SettingTests
         var ink = Sample.Scene(after).Piece("t")!.Inked;
         ink.Left.ShouldBe(left, 0.02);
         ink.Right.ShouldBe(left + 90, 0.02);
-        Should.Throw<Refusal>(() => Matching.Span(job, "t", ((0, 0), (1, 50)), Type)).Message.ShouldContain("two marks");
+        Should.Throw<Refusal>(() => Matching.Span(job, "t", ((0, 0), (1, 50)), Type))
+            .Message.ShouldContain("two marks");
         Should.Throw<Refusal>(() => Matching.Span(job, "t", ((0, 0), (9000, 0)), Type)).Message.ShouldContain("‰");
     }
 
@@ -265,10 +281,12 @@ public sealed class SettingTests
         right.Runs.ShouldHaveSingleItem().From.ShouldBe(8);
         var lined = (TextItem)Facts.Write(after, "item/t/feature-onum@0-3", "yes").Apply(after).Item("t")!;
         lined.Runs[0].Style.Features.ShouldBe("onum");
-        Facts.Write(job, "item/t/feature-liga", "no").Apply(job).Item("t").ShouldBeOfType<TextItem>().Style.Features.ShouldBe("-liga");
+        Facts.Write(job, "item/t/feature-liga", "no").Apply(job).Item("t").ShouldBeOfType<TextItem>()
+            .Style.Features.ShouldBe("-liga");
         // Set anew as a whole, a text has no letters of their own in that.
         ((TextItem)Facts.Write(after, "item/t/size", "20").Apply(after).Item("t")!).Runs.ShouldBeEmpty();
-        JobJson.Read(JobJson.Write(lined is var l ? after.WithItem("t", _ => l) : after)).Item("t").ShouldBeOfType<TextItem>().Runs
+        JobJson.Read(JobJson.Write(lined is var l ? after.WithItem("t", _ => l) : after)).Item("t")
+            .ShouldBeOfType<TextItem>().Runs
             .ShouldBe(lined.Runs);
     }
 
@@ -287,7 +305,9 @@ public sealed class SettingTests
         ((LineMark)piece.Marks[2]).Width.ShouldBe(2);
         // What the knife must not touch is the letters with their edge, not the plate.
         piece.Reach.Left.ShouldBeLessThan(piece.Inked.Left);
-        var hard = Sample.Scene(Sample.Job(text with { Shadow = text.Shadow! with { Soft = Length.Zero } })).Piece("t")!;
-        hard.Marks[1].ShouldBeOfType<FillMark>().Shape.Bounds.Left.ShouldBe(TextDrawing.Inked(hard.Marks, Type).Left + 2, 1e-6);
+        var hard = Sample.Scene(Sample.Job(text with { Shadow = text.Shadow! with { Soft = Length.Zero } }))
+            .Piece("t")!;
+        hard.Marks[1].ShouldBeOfType<FillMark>()
+            .Shape.Bounds.Left.ShouldBe(TextDrawing.Inked(hard.Marks, Type).Left + 2, 1e-6);
     }
 }

@@ -14,7 +14,10 @@ public sealed class ShapeTests
         return piece.Marks.OfType<FillMark>().First().Shape;
     }
 
-    /// <summary>The area within an outline's straight strokes and curves, in square points; what runs the other way is taken off.</summary>
+    /// <summary>
+    /// The area within an outline's straight strokes and curves, in square points; what runs the other way is taken
+    /// off.
+    /// </summary>
     private static double Area(Outline o)
     {
         var (area, x, y, sx, sy, p) = (0.0, 0.0, 0.0, 0.0, 0.0, 0);
@@ -45,23 +48,70 @@ public sealed class ShapeTests
     [Fact]
     public void Shapes_have_the_areas_that_geometry_gives_them()
     {
-        Area(Shape(new EllipseItem { Id = "e", Hold = At(Part.Front), Width = Mm(40), Height = Mm(20), Fill = Black }, out _))
+        Area(Shape(new EllipseItem { Id = "e", Hold = At(Part.Front), Width = Mm(40), Height = Mm(20), Fill = Black },
+            out _))
             .ShouldBe(Square(Math.PI * 20 * 10), Square(1));
-        Area(Shape(new PolygonItem { Id = "p", Hold = At(Part.Front), Width = Mm(40), Height = Mm(40), Corners = 6, Fill = Black }, out _))
+        Area(Shape(new PolygonItem
+        {
+            Id = "p",
+            Hold = At(Part.Front),
+            Width = Mm(40),
+            Height = Mm(40),
+            Corners = 6,
+            Fill = Black
+        },
+            out _))
             .ShouldBe(Square(3 * Math.Sqrt(3) / 2 * 400), 0.01);
         // A star with a waist of 100 % is the polygon of twice as many corners; a narrow one has less of it.
-        Area(Shape(new PolygonItem { Id = "s", Hold = At(Part.Front), Width = Mm(40), Height = Mm(40), Corners = 5, Waist = 100, Fill = Black }, out _))
+        Area(Shape(new PolygonItem
+        {
+            Id = "s",
+            Hold = At(Part.Front),
+            Width = Mm(40),
+            Height = Mm(40),
+            Corners = 5,
+            Waist = 100,
+            Fill = Black
+        },
+            out _))
             .ShouldBe(Square(5 * 400 * Math.Sin(Math.PI / 5)), 0.01);
-        Area(Shape(new PolygonItem { Id = "s", Hold = At(Part.Front), Width = Mm(40), Height = Mm(40), Corners = 5, Waist = 40, Fill = Black }, out _))
+        Area(Shape(new PolygonItem
+        {
+            Id = "s",
+            Hold = At(Part.Front),
+            Width = Mm(40),
+            Height = Mm(40),
+            Corners = 5,
+            Waist = 40,
+            Fill = Black
+        },
+            out _))
             .ShouldBe(Square(5 * 400 * 0.4 * Math.Sin(Math.PI / 5)), 0.01);
-        Area(Shape(new RectItem { Id = "r", Hold = At(Part.Front), Width = Mm(40), Height = Mm(20), Corner = Length.FromMillimetres(5), Fill = Black }, out _))
+        Area(Shape(new RectItem
+        {
+            Id = "r",
+            Hold = At(Part.Front),
+            Width = Mm(40),
+            Height = Mm(20),
+            Corner = Length.FromMillimetres(5),
+            Fill = Black
+        },
+            out _))
             .ShouldBe(Square(800 - ((4 - Math.PI) * 25)), Square(0.2));
     }
 
     [Fact]
     public void A_frame_hung_by_the_edge_runs_out_over_the_bleed_and_shows_its_thickness_on_the_trimmed_face()
     {
-        var frame = new FrameItem { Id = "f", Hold = At(Part.Front, HoldBox.Edge), Width = Span.Full, Height = Span.Full, Thickness = Length.FromMillimetres(6), Fill = Black };
+        var frame = new FrameItem
+        {
+            Id = "f",
+            Hold = At(Part.Front, HoldBox.Edge),
+            Width = Span.Full,
+            Height = Span.Full,
+            Thickness = Length.FromMillimetres(6),
+            Fill = Black,
+        };
         var shape = Shape(frame, out var piece);
         var front = Sample.Job().Geometry().Sheet.Panel(Part.Front)!;
         piece.Frame.ToBox().ShouldBe(front.Edge);
@@ -79,8 +129,27 @@ public sealed class ShapeTests
     public void A_line_is_as_high_as_it_is_heavy_and_a_plate_has_rules_to_write_on()
     {
         var job = Sample.Job(
-            new LineItem { Id = "l", Hold = At(Part.Front), Width = Mm(30), Line = Black, LineWidth = Length.FromPoints(2), Dash = Dash.Dashed },
-            new PlateItem { Id = "p", Hold = At(Part.Back), Width = Mm(80), Height = Mm(40), Fill = new InkPaint(Ink.White), Line = Black, LineWidth = Length.FromPoints(1), Inner = Length.FromMillimetres(2), Rules = 3 });
+            new LineItem
+            {
+                Id = "l",
+                Hold = At(Part.Front),
+                Width = Mm(30),
+                Line = Black,
+                LineWidth = Length.FromPoints(2),
+                Dash = Dash.Dashed,
+            },
+            new PlateItem
+            {
+                Id = "p",
+                Hold = At(Part.Back),
+                Width = Mm(80),
+                Height = Mm(40),
+                Fill = new InkPaint(Ink.White),
+                Line = Black,
+                LineWidth = Length.FromPoints(1),
+                Inner = Length.FromMillimetres(2),
+                Rules = 3,
+            });
         var scene = Sample.Scene(job);
         var line = scene.Piece("l")!;
         (line.Frame.Bottom - line.Frame.Top).ShouldBe(2, 1e-6);
@@ -98,7 +167,14 @@ public sealed class ShapeTests
     [InlineData("item/star/blend", "burn", "none of normal, multiply, screen")]
     public void What_a_shape_cannot_be_is_refused_with_the_figure(string path, string text, string says)
     {
-        var job = Sample.Job(new PolygonItem { Id = "star", Hold = At(Part.Front), Width = Mm(40), Height = Mm(40), Fill = Black });
+        var job = Sample.Job(new PolygonItem
+        {
+            Id = "star",
+            Hold = At(Part.Front),
+            Width = Mm(40),
+            Height = Mm(40),
+            Fill = Black
+        });
         Should.Throw<Refusal>(() => Facts.Write(job, path, text).Apply(job)).Message.ShouldContain(says);
     }
 
@@ -107,9 +183,29 @@ public sealed class ShapeTests
     {
         Item[] items =
         [
-            new EllipseItem { Id = "e", Hold = At(Part.Front), Width = Mm(4), Height = Mm(4) }, new LineItem { Id = "l", Hold = At(Part.Front), Width = Mm(4), Line = Black, LineWidth = Length.FromPoints(1) },
-            new PolygonItem { Id = "p", Hold = At(Part.Front), Width = Mm(4), Height = Mm(4) }, new FrameItem { Id = "f", Hold = At(Part.Front), Width = Span.Full, Height = Span.Full, Thickness = Length.FromMillimetres(2) },
-            new PlateItem { Id = "q", Hold = At(Part.Front), Width = Mm(4), Height = Mm(4) }, new PictureItem { Id = "i", Hold = At(Part.Front), Width = Mm(4), Height = Mm(4) },
+            new EllipseItem { Id = "e", Hold = At(Part.Front), Width = Mm(4), Height = Mm(4) }, new LineItem
+            {
+                Id = "l",
+                Hold = At(Part.Front),
+                Width = Mm(4),
+                Line = Black,
+                LineWidth = Length.FromPoints(1),
+            },
+            new PolygonItem { Id = "p", Hold = At(Part.Front), Width = Mm(4), Height = Mm(4) }, new FrameItem
+            {
+                Id = "f",
+                Hold = At(Part.Front),
+                Width = Span.Full,
+                Height = Span.Full,
+                Thickness = Length.FromMillimetres(2),
+            },
+            new PlateItem { Id = "q", Hold = At(Part.Front), Width = Mm(4), Height = Mm(4) }, new PictureItem
+            {
+                Id = "i",
+                Hold = At(Part.Front),
+                Width = Mm(4),
+                Height = Mm(4),
+            },
         ];
         var texts = new Dictionary<string, string>
         {
@@ -149,7 +245,15 @@ public sealed class ShapeTests
     public void What_lets_the_paper_through_or_leaves_a_hair_does_not_count_as_covering()
     {
         RectItem cover(decimal opacity, Span high) =>
-            new() { Id = "c", Hold = At(Part.Sheet, HoldBox.Edge, Anchor.Top), Width = Span.Full, Height = high, Fill = Black, Opacity = opacity };
+            new()
+            {
+                Id = "c",
+                Hold = At(Part.Sheet, HoldBox.Edge, Anchor.Top),
+                Width = Span.Full,
+                Height = high,
+                Fill = Black,
+                Opacity = opacity
+            };
         Job bare(RectItem over) => new PaintGround(null).Apply(Sample.Job(over));
         Sample.Check(bare(cover(100, Span.Full))).ShouldNotContain(f => f.Id == "ground.coverage");
         Sample.Check(bare(cover(99, Span.Full))).ShouldContain(f => f.Id == "ground.coverage");
@@ -157,7 +261,8 @@ public sealed class ShapeTests
         Sample.Check(hair).Single(f => f.Id == "ground.coverage").Measured.ShouldContain("0.008 in");
         var tour = EdgeTour.Of(hair.Take, hair.Swatches, hair.Geometry().Sheet, Unit.Millimetre);
         tour.Count.ShouldBe(8);
-        tour.Where(t => t.Bare.Count > 0).Select(t => t.Name).ShouldBe(["corner at foot right", "spine’s foot", "corner at foot left"]);
+        tour.Where(t => t.Bare.Count > 0).Select(t => t.Name)
+            .ShouldBe(["corner at foot right", "spine’s foot", "corner at foot left"]);
         tour.First(t => t.Bare.Count > 0).Says.ShouldBe("bare, up to 0.2 mm wide");
     }
 
@@ -165,11 +270,19 @@ public sealed class ShapeTests
     public void What_must_stay_whole_is_kept_from_knife_and_fold_as_words_are()
     {
         RectItem emblem(decimal right) =>
-            new() { Id = "emblem", Hold = new(Part.Front, HoldBox.Face, Anchor.Left, Length.FromMillimetres(right), default), Width = Mm(20), Height = Mm(20), Fill = Black };
+            new()
+            {
+                Id = "emblem",
+                Hold = new(Part.Front, HoldBox.Face, Anchor.Left, Length.FromMillimetres(right), default),
+                Width = Mm(20),
+                Height = Mm(20),
+                Fill = Black
+            };
         Sample.Check(Sample.Job(emblem(-5))).ShouldNotContain(f => f.Item == "emblem");
         Sample.Check(Sample.Job(emblem(-5) with { Whole = true })).Single(f => f.Item == "emblem")
             .ShouldSatisfyAllConditions(f => f.Id.ShouldBe("zone.fold"), f => f.Severity.ShouldBe(Severity.Caution));
-        Sample.Check(Sample.Job(emblem(125) with { Whole = true })).Single(f => f.Item == "emblem").Id.ShouldBe("zone.trim");
+        Sample.Check(Sample.Job(emblem(125) with { Whole = true })).Single(f => f.Item == "emblem")
+            .Id.ShouldBe("zone.trim");
     }
 
     [Fact]
@@ -178,19 +291,33 @@ public sealed class ShapeTests
         var away = new DropItem("title", Length.FromInches(60), Length.Zero).Apply(Sample.Job());
         away.Item("title").ShouldNotBeNull();
         Sample.Check(away)
-            .ShouldContain(f => f.Id == "item.lost" && f.Item == "title" && f.Severity == Severity.Note && f.Why.Contains("off the sheet", StringComparison.Ordinal));
-        var front = new SetBinding(BindingKind.Front).Apply(Sample.Job(Sample.Text("blurb", "Of salt.", panel: Part.Back)));
-        Sample.Check(front).ShouldContain(f => f.Id == "item.lost" && f.Item == "blurb" && f.Measured == "hangs on the back");
+            .ShouldContain(f =>
+                f.Id == "item.lost" && f.Item == "title" && f.Severity == Severity.Note
+                    && f.Why.Contains("off the sheet", StringComparison.Ordinal));
+        var front = new SetBinding(BindingKind.Front)
+            .Apply(Sample.Job(Sample.Text("blurb", "Of salt.", panel: Part.Back)));
+        Sample.Check(front)
+            .ShouldContain(f => f.Id == "item.lost" && f.Item == "blurb" && f.Measured == "hangs on the back");
     }
 
     [Fact]
     public void The_sheet_can_be_told_in_words()
     {
-        var job = Sample.Job(new EllipseItem { Id = "moon", Name = "Moon", Hold = At(Part.Front, HoldBox.Face, Anchor.TopLeft), Width = Mm(25.4m), Height = Mm(25.4m), Fill = new SwatchPaint("sea"), Locked = true });
+        var job = Sample.Job(new EllipseItem
+        {
+            Id = "moon",
+            Name = "Moon",
+            Hold = At(Part.Front, HoldBox.Face, Anchor.TopLeft),
+            Width = Mm(25.4m),
+            Height = Mm(25.4m),
+            Fill = new SwatchPaint("sea"),
+            Locked = true
+        });
         var words = InWords.Say(job, job.Sheets()[0]);
         words.ShouldContain("From left to right: back, spine, front.");
         words.ShouldContain("Back, 5.25 × 8 in: nothing.");
-        words.ShouldContain("· Moon, filled with Sea, 1 × 1 in, 0 in from the left and 0 in from the head of a face of 5.25 × 8 in, locked.");
+        words.ShouldContain("· Moon, filled with Sea, 1 × 1 in, 0 in from the left and 0 in from the head of a face " +
+            "of 5.25 × 8 in, locked.");
         words.ShouldContain("· Title, “Salt”");
     }
 }

@@ -2,7 +2,8 @@ namespace Lumbeck.Core.Tests;
 
 public sealed class TypeTests
 {
-    private static Setting Set(string words, double width, double height = 1000, TextStyle? style = null) => Typesetter.Set(words, style ?? Sample.Style(10), width, height, new PlainType());
+    private static Setting Set(string words, double width, double height = 1000, TextStyle? style = null) =>
+        Typesetter.Set(words, style ?? Sample.Style(10), width, height, new PlainType());
 
     [Fact]
     public void Lines_break_greedily_at_spaces_and_after_dashes()

@@ -18,7 +18,8 @@ public sealed class BenchListTests : IDisposable
     {
         var begun = _desk.Bench.Places().Select(p => p.On!.Job.Ticket.Title).Reverse().ToList();
         Listed(null, null).Select(t => t.Title).ShouldBe(begun);
-        Listed(null, "colour").Select(t => t.Title).ShouldBe(begun, customMessage: "an order that is not known is the first");
+        Listed(null, "colour").Select(t => t.Title)
+            .ShouldBe(begun, customMessage: "an order that is not known is the first");
     }
 
     [Fact]
@@ -42,7 +43,8 @@ public sealed class BenchListTests : IDisposable
     public void What_was_changed_last_comes_first()
     {
         var first = _desk.Bench.Places()[0].Slug;
-        _desk.Jobs.Apply(first, new("edit-00000001", "maker", job => Facts.Write(job, "ticket/title", job.Ticket.Title + " again")));
+        _desk.Jobs.Apply(first,
+            new("edit-00000001", "maker", job => Facts.Write(job, "ticket/title", job.Ticket.Title + " again")));
         BenchList.Asked(null, "changed").Of(_desk.Bench.Places())[0].Slug.ShouldBe(first);
     }
 

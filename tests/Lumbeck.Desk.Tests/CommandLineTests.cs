@@ -14,7 +14,13 @@ public sealed class CommandLineTests : IDisposable
 
     private (int Exit, string Out, string Error) Run(params string[] arguments)
     {
-        var start = new ProcessStartInfo(Path.Combine(AppContext.BaseDirectory, "lumbeck")) { RedirectStandardOutput = true, RedirectStandardError = true, WorkingDirectory = _folder };
+        var start = new ProcessStartInfo(Path.Combine(AppContext.BaseDirectory,
+            "lumbeck"))
+        {
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+            WorkingDirectory = _folder
+        };
         start.Environment["LUMBECK_DATA"] = Path.Combine(_folder, "data");
         foreach (var a in arguments) start.ArgumentList.Add(a);
         using var process = Process.Start(start)!;
@@ -24,7 +30,8 @@ public sealed class CommandLineTests : IDisposable
         return (process.ExitCode, output, error.Result);
     }
 
-    private static readonly string[] Novel = ["wrap", "--house", "tern", "--binding", "paperback", "--trim", "5.25x8in", "--pages", "312", "--leaf", "0.135mm"];
+    private static readonly string[] Novel = ["wrap", "--house", "tern", "--binding", "paperback", "--trim", "5.25x8in",
+        "--pages", "312", "--leaf", "0.135mm"];
 
     [Fact]
     public void A_job_is_packed_and_unpacked_and_what_is_no_pack_is_said_so()
@@ -33,10 +40,12 @@ public sealed class CommandLineTests : IDisposable
         Run("pack", "calder", "--out", zip)
             .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0), r => r.Out.ShouldContain("Winter over Calder Sound"));
         Run("unpack", zip)
-            .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0), r => r.Out.ShouldStartWith("calder-2: Winter over Calder Sound"));
+            .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0),
+                r => r.Out.ShouldStartWith("calder-2: Winter over Calder Sound"));
         File.WriteAllText(zip, "no zip");
         Run("unpack", zip)
-            .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(2), r => r.Error.ShouldContain("this pack can’t be opened: it is damaged"));
+            .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(2),
+                r => r.Error.ShouldContain("this pack can’t be opened: it is damaged"));
         Run("unpack", zip + "x").Error.ShouldContain("there is no file");
     }
 
@@ -50,8 +59,10 @@ public sealed class CommandLineTests : IDisposable
         j.GetProperty("sheet_mm").EnumerateArray().Select(n => n.GetDecimal()).ShouldBe([294.11m, 209.55m]);
         j.GetProperty("sheet_in")[0].GetDecimal().ShouldBe(11.579134m);
         j.GetProperty("folds_mm").EnumerateArray().Select(n => n.GetDecimal()).ShouldBe([136.525m, 157.585m]);
-        j.GetProperty("panels").EnumerateArray().Select(p => p.GetProperty("name").GetString()).ShouldBe(["back", "spine", "front"]);
-        j.GetProperty("zones").EnumerateArray().Select(z => z.GetProperty("kind").GetString()).ShouldContain("spine-safe");
+        j.GetProperty("panels").EnumerateArray().Select(p => p.GetProperty("name").GetString())
+            .ShouldBe(["back", "spine", "front"]);
+        j.GetProperty("zones").EnumerateArray().Select(z => z.GetProperty("kind").GetString())
+            .ShouldContain("spine-safe");
         j.GetProperty("weight_g").ValueKind.ShouldBe(JsonValueKind.Null);
         j.GetProperty("sums").EnumerateArray().Select(s => s.GetProperty("text").GetString())
             .ShouldContain("156 leaves × 0.135 mm = 21.06 mm = 0.829 in");
@@ -73,13 +84,15 @@ public sealed class CommandLineTests : IDisposable
     {
         foreach (var kind in new[] { "front", "booklet", "loose", "case", "jacket" })
         {
-            var (exit, output, error) = Run(["wrap", "--house", "tern", "--binding", kind, "--trim", "148x210mm", "--pages", "120", "--leaf", "0.104mm", "--json"]);
+            var (exit, output, error) = Run(["wrap", "--house", "tern", "--binding", kind, "--trim", "148x210mm",
+                "--pages", "120", "--leaf", "0.104mm", "--json"]);
             exit.ShouldBe(0, error);
             var j = JsonDocument.Parse(output).RootElement;
             j.GetProperty("binding").GetString().ShouldBe(kind);
             j.TryGetProperty("sheets", out var sheets).ShouldBe(kind == "loose");
             if (kind == "loose")
-                sheets.EnumerateArray().Select(s => s.GetProperty("panels")[0].GetProperty("name").GetString()).ShouldBe(["front", "back"]);
+                sheets.EnumerateArray().Select(s => s.GetProperty("panels")[0].GetProperty("name").GetString())
+                    .ShouldBe(["front", "back"]);
             j.GetProperty("folds_y_mm").GetArrayLength().ShouldBe(kind == "case" ? 2 : 0);
         }
     }
@@ -87,7 +100,8 @@ public sealed class CommandLineTests : IDisposable
     [Fact]
     public void What_a_house_would_not_bind_is_computed_all_the_same_and_said_beside()
     {
-        var (exit, output, error) = Run(["wrap", "--house", "tern", "--binding", "case", "--trim", "8x5.25in", "--pages", "12", "--leaf", "0.1mm", "--json"]);
+        var (exit, output, error) = Run(["wrap", "--house", "tern", "--binding", "case", "--trim", "8x5.25in",
+            "--pages", "12", "--leaf", "0.1mm", "--json"]);
         exit.ShouldBe(0);
         JsonDocument.Parse(output).RootElement.GetProperty("binding").GetString().ShouldBe("case");
         error.ShouldContain("Tern & Tallow binds no case, only paperback.");
@@ -98,7 +112,8 @@ public sealed class CommandLineTests : IDisposable
     [Fact]
     public void Plates_dummies_endpapers_and_round_backs_are_taken_too()
     {
-        string[] cased = ["wrap", "--house", "aldwater", "--binding", "case", "--trim", "138x216mm", "--pages", "200", "--leaf", "0.14mm", "--json"];
+        string[] cased = ["wrap", "--house", "aldwater", "--binding", "case", "--trim", "138x216mm", "--pages", "200",
+            "--leaf", "0.14mm", "--json"];
         decimal spine(params string[] more)
         {
             var (exit, output, error) = Run([.. cased, .. more]);
@@ -120,7 +135,8 @@ public sealed class CommandLineTests : IDisposable
     [Fact]
     public void A_template_is_written_in_each_kind_and_refused_in_words()
     {
-        string[] blank = ["template", "--house", "plover", "--binding", "loose", "--trim", "148x210mm", "--pages", "80", "--stock", "offset 80"];
+        string[] blank = ["template", "--house", "plover", "--binding", "loose", "--trim", "148x210mm", "--pages", "80",
+            "--stock", "offset 80"];
         foreach (var (kind, head) in ((string, string)[])[("pdf", "%PDF-1.6"), ("svg", "<?xml"), ("png", "PNG")])
         {
             var file = Path.Combine(_folder, "blank." + kind);
@@ -129,9 +145,11 @@ public sealed class CommandLineTests : IDisposable
             output.ShouldContain("154 × 216 mm");
             System.Text.Encoding.Latin1.GetString(File.ReadAllBytes(file)[..12]).ShouldContain(head);
         }
-        Run([.. blank, "--kind", "tiff", "--out", "x"]).Error.ShouldContain("`tiff` is no kind of template: take pdf, svg, png");
+        Run([.. blank, "--kind", "tiff", "--out", "x"])
+            .Error.ShouldContain("`tiff` is no kind of template: take pdf, svg, png");
         Run([.. blank, "--kind", "pdf", "--out", "none/x.pdf"]).Error.ShouldContain("there is no folder");
-        Run([.. blank, "--kind", "pdf", "--out", "x.pdf", "--panel", "spine"]).Error.ShouldContain("this sheet has no spine");
+        Run([.. blank, "--kind", "pdf", "--out", "x.pdf", "--panel", "spine"])
+            .Error.ShouldContain("this sheet has no spine");
         Run([.. blank, "--kind", "pdf", "--out", "x.pdf", "--panel", "belly"]).Error.ShouldContain("take front, back");
     }
 
@@ -139,7 +157,8 @@ public sealed class CommandLineTests : IDisposable
     public void Explain_says_whether_a_printer_s_figures_agree_and_what_went_wrong_where_they_do_not()
     {
         string[] explain = ["explain", .. Novel[1..], "--json", "--given"];
-        JsonDocument.Parse(Run([.. explain, "11.58x8.25in"]).Out).RootElement.GetProperty("agrees").GetBoolean().ShouldBeTrue();
+        JsonDocument.Parse(Run([.. explain, "11.58x8.25in"]).Out).RootElement.GetProperty("agrees").GetBoolean()
+            .ShouldBeTrue();
         var j = JsonDocument.Parse(Run([.. explain, "11.33x8in"]).Out).RootElement;
         j.GetProperty("agrees").GetBoolean().ShouldBeFalse();
         j.GetProperty("computed_mm")[0].GetDecimal().ShouldBe(294.11m);
@@ -151,7 +170,10 @@ public sealed class CommandLineTests : IDisposable
     [Fact]
     public void Grammage_and_bulk_pin_flaps_and_direction_are_taken()
     {
-        var j = JsonDocument.Parse(Run([.. Novel[..^2], "--gsm", "90", "--bulk", "1.5", "--spine", "21.082mm", "--flaps", "3in", "--direction", "rtl", "--json"]).Out).RootElement;
+        var j = JsonDocument.Parse(Run([.. Novel[..^2], "--gsm", "90", "--bulk", "1.5", "--spine", "21.082mm",
+            "--flaps", "3in", "--direction", "rtl", "--json"])
+            .Out)
+            .RootElement;
         j.GetProperty("spine_mm").GetDecimal().ShouldBe(21.082m);
         j.GetProperty("panels").EnumerateArray().Select(p => p.GetProperty("name").GetString())
             .ShouldBe(["front-flap", "front", "spine", "back", "back-flap"]);
@@ -180,7 +202,9 @@ public sealed class CommandLineTests : IDisposable
     {
         var arguments = (string[])[.. Novel];
         var at = Array.IndexOf(arguments, option);
-        arguments = at >= 0 ? [.. arguments[..(at + 1)], value, .. arguments[(at + 2)..]] : [.. arguments, option, value];
+        arguments = at >= 0
+            ? [.. arguments[..(at + 1)], value, .. arguments[(at + 2)..]]
+            : [.. arguments, option, value];
         var (exit, output, error) = Run(arguments);
         exit.ShouldBe(2);
         output.ShouldBeEmpty();
@@ -193,11 +217,16 @@ public sealed class CommandLineTests : IDisposable
     public void A_house_file_of_one_s_own_is_taken_or_refused_by_key()
     {
         File.WriteAllText(Path.Combine(_folder, "mine.json"), """{ "name": "Mine", "bleed_mm": 5, "page_multiple": 4 }""");
-        var j = JsonDocument.Parse(Run("wrap", "--house", "mine.json", "--binding", "paperback", "--trim", "148x210", "--pages", "118", "--leaf", "0.104", "--json").Out).RootElement;
+        var j = JsonDocument.Parse(Run("wrap", "--house", "mine.json", "--binding", "paperback", "--trim", "148x210",
+            "--pages", "118", "--leaf", "0.104", "--json")
+            .Out)
+            .RootElement;
         j.GetProperty("pages").GetInt32().ShouldBe(120);
         j.GetProperty("sheet_mm")[1].GetDecimal().ShouldBe(220);
         File.WriteAllText(Path.Combine(_folder, "bad.json"), """{ "bleed": 5 }""");
-        Run("wrap", "--house", "bad.json", "--binding", "paperback", "--trim", "148x210", "--pages", "118", "--leaf", "0.104").Error
+        Run("wrap", "--house", "bad.json", "--binding", "paperback", "--trim", "148x210", "--pages", "118", "--leaf",
+            "0.104")
+            .Error
             .ShouldContain("no house has a key `bleed`: did you mean `bleed_mm`?");
     }
 
@@ -205,14 +234,16 @@ public sealed class CommandLineTests : IDisposable
     public void Jobs_check_and_press_share_a_store_with_a_desk_that_is_open()
     {
         var desk = new Desk(Path.Combine(_folder, "data"), TimeProvider.System, DemoBench.Load);
-        JsonDocument.Parse(Run("jobs", "--json").Out).RootElement[0].GetProperty("slug").GetString().ShouldBe("tidewatcher");
+        JsonDocument.Parse(Run("jobs", "--json").Out).RootElement[0].GetProperty("slug").GetString()
+            .ShouldBe("tidewatcher");
 
         Run("check", "tidewatcher").Exit.ShouldBe(0);
         desk.Jobs.Apply("tidewatcher", new("edit-from-desk", "desk", j => Facts.Write(j, "item/author/size", "80 pt")));
         var (exit, output, _) = Run("check", "tidewatcher", "--json");
         exit.ShouldBe(1);
         var finding = JsonDocument.Parse(output).RootElement.GetProperty("findings").EnumerateArray().First();
-        (finding.GetProperty("severity").GetString(), finding.GetProperty("item").GetString(), finding.GetProperty("panel").GetString())
+        (finding.GetProperty("severity").GetString(), finding.GetProperty("item").GetString(),
+            finding.GetProperty("panel").GetString())
             .ShouldBe(("stop", "author", "front"));
         finding.GetProperty("place_mm").GetArrayLength().ShouldBe(4);
 
@@ -227,7 +258,8 @@ public sealed class CommandLineTests : IDisposable
     [Fact]
     public void Every_kind_is_pressed_and_reception_takes_or_rejects_a_file_with_its_exit_code()
     {
-        foreach (var (kind, more) in ((string, string[])[])[("pdf", ["--rgb"]), ("proof", ["--zones"]), ("mockup", ["--letter"]), ("x4", ["--panel", "front"]), ("x1a", ["--house", "plover"])])
+        foreach (var (kind, more) in ((string, string[])[])[("pdf", ["--rgb"]), ("proof", ["--zones"]),
+            ("mockup", ["--letter"]), ("x4", ["--panel", "front"]), ("x1a", ["--house", "plover"])])
             Run(["press", "tidewatcher", "--kind", kind, "--out", $"{kind}.pdf", .. more]).Exit.ShouldBe(0);
         Run("press", "tidewatcher", "--kind", "screen", "--pixels", "800", "--out", "front.jpg").Exit.ShouldBe(0);
         Run("press", "tidewatcher", "--kind", "x4", "--out", "cover.pdf").Exit.ShouldBe(0);
@@ -237,10 +269,13 @@ public sealed class CommandLineTests : IDisposable
         exit.ShouldBe(1);
         var verdict = JsonDocument.Parse(output).RootElement;
         verdict.GetProperty("accepted").GetBoolean().ShouldBeFalse();
-        verdict.GetProperty("findings").EnumerateArray().Select(f => f.GetProperty("id").GetString()).ShouldContain("standard");
+        verdict.GetProperty("findings").EnumerateArray().Select(f => f.GetProperty("id").GetString())
+            .ShouldContain("standard");
         // A house that takes another standard is named; a kind nobody makes is refused.
-        Run("press", "tidewatcher", "--kind", "x1a", "--out", "odd.pdf").Error.ShouldContain("takes PDF/X-4 or PDF, not PDF/X-1a:2003");
-        Run("press", "tidewatcher", "--kind", "x9", "--out", "odd.pdf").Error.ShouldContain("take x4, x1a, pdf, proof, screen, mockup");
+        Run("press", "tidewatcher", "--kind", "x1a", "--out", "odd.pdf")
+            .Error.ShouldContain("takes PDF/X-4 or PDF, not PDF/X-1a:2003");
+        Run("press", "tidewatcher", "--kind", "x9", "--out", "odd.pdf")
+            .Error.ShouldContain("take x4, x1a, pdf, proof, screen, mockup");
         Run("press", "tidewatcher", "--kind", "x4", "--panel", "flap", "--out", "odd.pdf").Exit.ShouldBe(2);
         Run("intake", "nowhere.pdf", "--job", "tidewatcher").Error.ShouldContain("there is no file");
         var check = JsonDocument.Parse(Run("check", "trouble", "--json").Out).RootElement;

@@ -13,7 +13,14 @@ public sealed class ConflictTests : IDisposable
         var job = Starters.Job(HouseFile.Shipped["tern"], "Salt");
         _desk.Bench.Begin("Salt", new AddItem(Starters.Item(job, "title", Part.Front, "title")).Apply(job), "begun");
         Do(new SetWords("title", "Salt and brine"), "begun");
-        Do(new AddItem(new PictureItem { Id = "frame", Hold = new(Part.Front, HoldBox.Safe, Anchor.Middle, default, default), Width = new(Length.FromMillimetres(40)), Height = new(Length.FromMillimetres(30)) }), "begun");
+        Do(new AddItem(new PictureItem
+        {
+            Id = "frame",
+            Hold = new(Part.Front, HoldBox.Safe, Anchor.Middle, default, default),
+            Width = new(Length.FromMillimetres(40)),
+            Height = new(Length.FromMillimetres(30))
+        }),
+            "begun");
     }
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
@@ -52,7 +59,8 @@ public sealed class ConflictTests : IDisposable
     private Picture TakenIn(int wide)
     {
         using var image = (NetVips.Image.Black(wide, 30) + 90).Cast(NetVips.Enums.BandFormat.Uchar);
-        return _desk.Drawer.Pictures.TakeIn(new MemoryStream(image.PngsaveBuffer()), $"{wide}.png", default).GetAwaiter().GetResult();
+        return _desk.Drawer.Pictures.TakeIn(new MemoryStream(image.PngsaveBuffer()), $"{wide}.png", default)
+            .GetAwaiter().GetResult();
     }
 
     [Fact]

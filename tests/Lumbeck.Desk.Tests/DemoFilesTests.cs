@@ -10,7 +10,8 @@ namespace Lumbeck.Desk.Tests;
 /// </summary>
 public sealed class DemoFilesTests : IDisposable
 {
-    private static readonly string[] Plans = ["x4", "x4+marks", "x1a", "pdf+outlines", "pdf+rgb", "proof+zones", "mockup", "screen+pixels=900"];
+    private static readonly string[] Plans = ["x4", "x4+marks", "x1a", "pdf+outlines", "pdf+rgb", "proof+zones",
+        "mockup", "screen+pixels=900"];
 
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
 
@@ -30,11 +31,14 @@ public sealed class DemoFilesTests : IDisposable
             foreach (var plan in Plans)
             {
                 using var file = new MemoryStream();
-                // A screen's picture is of the front, and files for printers are asked whether or not this house takes them.
+                // A screen's picture is of the front, and files for printers are asked whether or not this house takes
+                // them.
                 desk.Pressing.WritePress(on with { JobId = on.Slug }, PressPlan.Read(plan), file);
-                made.Add($"{on.Slug} {plan} {Convert.ToHexStringLower(SHA256.HashData(file.GetBuffer().AsSpan(0, (int)file.Length)))}");
+                made.Add($"{on.Slug} {plan} " +
+                    $"{Convert.ToHexStringLower(SHA256.HashData(file.GetBuffer().AsSpan(0, (int)file.Length)))}");
             }
-        if (Environment.GetEnvironmentVariable("LUMBECK_KEEP") == "1") File.WriteAllLines(Golden.Source("demo-files.txt"), made);
+        if (Environment.GetEnvironmentVariable("LUMBECK_KEEP") == "1")
+            File.WriteAllLines(Golden.Source("demo-files.txt"), made);
         made.ShouldBe(File.ReadAllLines(Golden.Path("demo-files.txt")));
     }
 }

@@ -18,7 +18,8 @@ public sealed class DeskTests : IDisposable
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
-    private OnBench Do(Edit edit, string session = "one", long? seen = null, string? gesture = null, string? id = null) =>
+    private OnBench Do(Edit edit, string session = "one", long? seen = null, string? gesture = null,
+        string? id = null) =>
         _desk.Jobs.Apply("salt", new(id ?? $"edit-{_n++:00000000}", session, _ => edit, seen, gesture));
 
     [Fact]
@@ -100,7 +101,8 @@ public sealed class DeskTests : IDisposable
         var seen = _desk.Jobs.Job("salt").Tick;
         Do(new SetPages(340), "one", seen);
         var conflict = Should.Throw<Conflict>(() => Do(new SetPages(320), "two", seen));
-        (conflict.Path, conflict.Label, conflict.Theirs, conflict.Yours).ShouldBe(("ticket/pages", "Pages", "340", "320"));
+        (conflict.Path, conflict.Label, conflict.Theirs, conflict.Yours)
+            .ShouldBe(("ticket/pages", "Pages", "340", "320"));
         _desk.Jobs.Job("salt").Job.Ticket.Pages.ShouldBe(340);
         // Another fact is no conflict, nor is going ahead all the same.
         Do(new SetFact(TicketFact.Author, "A. Vane"), "two", seen).Job.Ticket.Pages.ShouldBe(340);
@@ -147,7 +149,10 @@ public sealed class DeskTests : IDisposable
         await Task.WhenAll(Enumerable.Range(0, 2).Select(d => Task.Run(() =>
         {
             for (var i = 0; i < 40; i++)
-                (d == 0 ? _desk : other).Jobs.Apply("salt", new($"swatch-{d}-{i:0000}", $"desk-{d}", _ => new AddSwatch(new($"s{d}-{i}", $"S {d} {i}", Ink.Black))));
+                (d == 0 ? _desk : other)
+                    .Jobs.Apply("salt",
+                        new($"swatch-{d}-{i:0000}", $"desk-{d}",
+                            _ => new AddSwatch(new($"s{d}-{i}", $"S {d} {i}", Ink.Black))));
         })));
         _desk.Jobs.Job("salt").Job.Swatches.Count.ShouldBe(80);
         other.Jobs.Job("salt").Job.Swatches.Count.ShouldBe(80);
@@ -157,9 +162,11 @@ public sealed class DeskTests : IDisposable
     public async Task Several_desks_that_open_an_empty_folder_at_once_load_one_demo_bench()
     {
         var folder = Path.Combine(_folder, "new");
-        var desks = await Task.WhenAll(Enumerable.Range(0, 4).Select(_ => Task.Run(() => new Desk(folder, TimeProvider.System, DemoBench.Load))));
+        var desks = await Task.WhenAll(Enumerable.Range(0, 4)
+            .Select(_ => Task.Run(() => new Desk(folder, TimeProvider.System, DemoBench.Load))));
         foreach (var desk in desks)
-            desk.Bench.All().Select(j => j.Slug).ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble"]);
+            desk.Bench.All().Select(j => j.Slug)
+                .ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble"]);
     }
 
     [Fact]
@@ -207,7 +214,8 @@ public sealed class DeskTests : IDisposable
         var on = _desk.Jobs.Job("salt");
         var steps = _desk.Jobs.StepList(on);
         steps.Select(s => (s.Row.Says, s.Row.Parts, s.Here, s.Led))
-            .ShouldBe([("pages", 1, true, true), ("pages", 1, false, false), ("title", 1, false, true), ("pages", 3, false, true), ("begun", 1, false, true)]);
+            .ShouldBe([("pages", 1, true, true), ("pages", 1, false, false), ("title", 1, false, true),
+                ("pages", 3, false, true), ("begun", 1, false, true)]);
         _desk.Jobs.NameStep("salt", named.Revision, "sent to the author");
         _desk.Jobs.StepList(on, named: true).Single().Row.Name.ShouldBe("sent to the author");
         _desk.Jobs.NameStep("salt", named.Revision, "sent to her");
@@ -260,9 +268,13 @@ public sealed class DeskTests : IDisposable
         var job = _desk.Jobs.Job("salt").Job;
         foreach (var kind in (string[])["title", "rectangle", "line", "plate", "code"])
             job = new AddItem(Starters.Item(job, kind, Part.Front, kind)).Apply(job);
-        job = new LayPaper(Core.Art.Patterns.Pattern.Kinds[0]).Apply(new PatternShape("rectangle", Core.Art.Patterns.Pattern.Kinds[0]).Apply(job));
-        var paints = job.Items.SelectMany(ItemFacts.Of).Concat(GroundFacts.Of(0)).Where(f => f.TakesColour).Select(f => f.Path).ToList();
-        foreach (var path in (string[])["item/title/ink", "item/title/edge", "item/title/shadow", "item/title/backing", "item/plate/fill", "item/plate/line", "item/code/ink", "item/rectangle/paper-lines", "ground/paint", "ground/lines"])
+        job = new LayPaper(Core.Art.Patterns.Pattern.Kinds[0])
+            .Apply(new PatternShape("rectangle", Core.Art.Patterns.Pattern.Kinds[0]).Apply(job));
+        var paints = job.Items.SelectMany(ItemFacts.Of).Concat(GroundFacts.Of(0)).Where(f => f.TakesColour)
+            .Select(f => f.Path).ToList();
+        foreach (var path in (string[])["item/title/ink", "item/title/edge", "item/title/shadow", "item/title/backing",
+            "item/plate/fill", "item/plate/line", "item/code/ink", "item/rectangle/paper-lines", "ground/paint",
+            "ground/lines"])
             paints.ShouldContain(path);
         foreach (var path in paints)
         {

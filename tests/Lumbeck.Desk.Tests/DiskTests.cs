@@ -32,7 +32,8 @@ public sealed class DiskTests
             }
             run("CREATE TABLE t (x BLOB)");
             run("PRAGMA max_page_count = 4");
-            Disk.IsFull(Should.Throw<SqliteException>(() => run("INSERT INTO t VALUES (randomblob(100000))"))).ShouldBeTrue();
+            Disk.IsFull(Should.Throw<SqliteException>(() => run("INSERT INTO t VALUES (randomblob(100000))")))
+                .ShouldBeTrue();
         }
         finally { Directory.Delete(folder, recursive: true); }
     }

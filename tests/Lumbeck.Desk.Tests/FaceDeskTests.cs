@@ -19,7 +19,12 @@ public sealed class FaceDeskTests : IDisposable
         var file = File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "faces", "zilla-slab", "600.ttf"));
         if (rights is not { } bits) return file;
         for (var i = 12; ; i += 16)
-            if (file.AsSpan(i, 4).SequenceEqual("OS/2"u8)) { BinaryPrimitives.WriteUInt16BigEndian(file.AsSpan((int)BinaryPrimitives.ReadUInt32BigEndian(file.AsSpan(i + 8)) + 8), bits); return file; }
+            if (file.AsSpan(i, 4).SequenceEqual("OS/2"u8))
+            {
+                BinaryPrimitives.WriteUInt16BigEndian(file.AsSpan((int)BinaryPrimitives.ReadUInt32BigEndian(file.AsSpan(i + 8)) + 8),
+                    bits);
+                return file;
+            }
     }
 
     private static OnBench Edit(Desk desk, Func<Job, Edit> make) =>
@@ -42,11 +47,14 @@ public sealed class FaceDeskTests : IDisposable
         pack.Position = 0;
         var there = await other.Bench.Unpack(pack, "test-session");
         other.Drawer.Faces.All().ShouldHaveSingleItem().Hash.ShouldBe(row.Hash);
-        there.Composed.Sheets[0].Scene.Piece("blurb")!.Marks.OfType<GlyphMark>().Select(g => g.Face).ShouldContain(face);
+        there.Composed.Sheets[0].Scene.Piece("blurb")!.Marks.OfType<GlyphMark>().Select(g => g.Face)
+            .ShouldContain(face);
         new Desk(Path.Combine(_folder, "two"), TimeProvider.System).Jobs.Job("tidewatcher").Composed.Findings
             .ShouldNotContain(f => f.Severity == Severity.Stop);
         // A job that names a face which is not here is not taken in.
-        Should.Throw<Refusal>(() => Edit(_desk, _ => new StyleText("title", Face: new("own-nowhere-123456", 400, false)))).Message
+        Should.Throw<Refusal>(() =>
+            Edit(_desk, _ => new StyleText("title", Face: new("own-nowhere-123456", 400, false))))
+            .Message
             .ShouldContain("own-nowhere-123456");
     }
 
@@ -58,7 +66,8 @@ public sealed class FaceDeskTests : IDisposable
         on.Composed.Sheets[0].Scene.Piece("title")!.IsEmpty.ShouldBeFalse();
         Should.Throw<Refusal>(() => _desk.Pressing.Press("tidewatcher", new PressPlan(PressKind.X4))).Message
             .ShouldContain("Zilla Slab SemiBold");
-        Should.Throw<Refusal>(() => _desk.Pressing.Press("tidewatcher", new(PressKind.X4) { Outlines = true })).Path.ShouldBe("face");
+        Should.Throw<Refusal>(() => _desk.Pressing.Press("tidewatcher", new(PressKind.X4) { Outlines = true }))
+            .Path.ShouldBe("face");
         Should.Throw<Refusal>(() => _desk.Pressing.PressBeside(on, new(PressKind.X4)));
         _desk.Pressing.Pressings("tidewatcher").ShouldBeEmpty();
     }
@@ -83,7 +92,8 @@ public sealed class FaceDeskTests : IDisposable
         foreach (var fit in (Fitting[])[Fitting.AsSet, Fitting.Shrink, Fitting.Grow])
             try
             {
-                var on = Edit(_desk, _ => new Together([new FitText("blurb", fit), new SetWords("blurb", words)], what));
+                var on = Edit(_desk,
+                    _ => new Together([new FitText("blurb", fit), new SetWords("blurb", words)], what));
                 on.Composed.Sheets[0].Scene.Piece("blurb").ShouldNotBeNull();
                 _ = on.Composed.Findings;
             }
@@ -92,7 +102,8 @@ public sealed class FaceDeskTests : IDisposable
                 r.Message.ShouldContain("letters");
                 _desk.Jobs.Job("tidewatcher").Revision.ShouldBe(before.Revision);
             }
-        while (_desk.Jobs.Job("tidewatcher").Revision != before.Revision) _desk.Jobs.StepBack("tidewatcher", "test-session");
+        while (_desk.Jobs.Job("tidewatcher").Revision != before.Revision)
+            _desk.Jobs.StepBack("tidewatcher", "test-session");
         _desk.Jobs.Job("tidewatcher").Job.Item("blurb").ShouldBeOfType<TextItem>().Words
             .ShouldBe(((TextItem)before.Job.Item("blurb")!).Words);
     }

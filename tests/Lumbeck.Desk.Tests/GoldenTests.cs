@@ -15,7 +15,8 @@ public sealed class GoldenTests : IDisposable
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
-    public static TheoryData<int> Forms() => [.. Enumerable.Range(1, Directory.GetDirectories(Golden.Path("."), "form-*").Length)];
+    public static TheoryData<int> Forms() =>
+        [.. Enumerable.Range(1, Directory.GetDirectories(Golden.Path("."), "form-*").Length)];
 
     private string Data(int form)
     {
@@ -28,7 +29,8 @@ public sealed class GoldenTests : IDisposable
     {
         var job = on.Job;
         var items = job.Wraps.Sum(w => w.Takes.Sum(t => t.Items.Count));
-        return $"{on.Slug} | {job.Ticket.Title} | {job.Ticket.Pages} pages | {items} items | {job.Swatches.Count} swatches | {desk.Jobs.StepList(on).Count} steps";
+        return $"{on.Slug} | {job.Ticket.Title} | {job.Ticket.Pages} pages | {items} items | {job.Swatches.Count} " +
+            $"swatches | {desk.Jobs.StepList(on).Count} steps";
     }
 
     [Theory]
@@ -42,7 +44,8 @@ public sealed class GoldenTests : IDisposable
             .ShouldSatisfyAllConditions(h => h.Name.ShouldBe("Our own house"), h => h.Bleed.Inches.ShouldBe(4));
         desk.Pressing.Pressings("old-2").ShouldHaveSingleItem().File
             .ShouldSatisfyAllConditions(f => desk.Pressing.Files.IsSound(f).ShouldBeTrue());
-        desk.Jobs.StepList(desk.Jobs.Job("old-2"), named: true).ShouldHaveSingleItem().Row.Name.ShouldBe("Before the fair");
+        desk.Jobs.StepList(desk.Jobs.Job("old-2"), named: true).ShouldHaveSingleItem()
+            .Row.Name.ShouldBe("Before the fair");
         told.ShouldBeEmpty();
 
         foreach (var job in desk.Bench.All().Select(j => j.Slug))
@@ -52,7 +55,8 @@ public sealed class GoldenTests : IDisposable
             while (desk.Jobs.Steps(on).Back) (on, back) = (desk.Jobs.StepBack(job, "s"), back + 1);
             back.ShouldBeGreaterThan(20);
             on = desk.Jobs.Apply(job, new($"new-{job}", "s", _ => new SetFact(TicketFact.Subtitle, "Opened again")));
-            JobJson.Write(new Desk(desk.Folder, TimeProvider.System).Jobs.Job(job).Job).AsSpan().SequenceEqual(JobJson.Write(on.Job))
+            JobJson.Write(new Desk(desk.Folder, TimeProvider.System).Jobs.Job(job).Job).AsSpan()
+                .SequenceEqual(JobJson.Write(on.Job))
                 .ShouldBeTrue();
         }
     }
@@ -61,12 +65,14 @@ public sealed class GoldenTests : IDisposable
     [MemberData(nameof(Forms))]
     public async Task Packs_and_house_files_open(int form)
     {
-        var (old, desk) = (new Desk(Data(form), TimeProvider.System), new Desk(Path.Combine(_folder, "new"), TimeProvider.System));
+        var (old, desk) = (new Desk(Data(form), TimeProvider.System),
+            new Desk(Path.Combine(_folder, "new"), TimeProvider.System));
         foreach (var pack in Directory.GetFiles(Golden.Path($"form-{form}"), "old-*.zip"))
         {
             await using var file = File.OpenRead(pack);
             var on = await desk.Bench.Unpack(file, "s");
-            JobJson.Write(on.Job).AsSpan().SequenceEqual(JobJson.Write(old.Jobs.Job(on.Slug).Job)).ShouldBeTrue(on.Slug);
+            JobJson.Write(on.Job).AsSpan().SequenceEqual(JobJson.Write(old.Jobs.Job(on.Slug).Job))
+                .ShouldBeTrue(on.Slug);
         }
         foreach (var house in HouseFile.Shipped.Values)
             HouseFile.Write(HouseFile.Read(File.ReadAllText(Golden.Path($"form-{form}/house-{house.Id}.json"))))
@@ -75,14 +81,16 @@ public sealed class GoldenTests : IDisposable
 
     [Fact]
     public void Every_form_but_the_one_written_now_has_its_golden_files() =>
-        Forms().Count.ShouldBe(StoredForm.Current - 1, "before a new form is written, files of the one before are kept");
+        Forms()
+            .Count.ShouldBe(StoredForm.Current - 1, "before a new form is written, files of the one before are kept");
 
     [Fact]
     public async Task A_member_that_is_not_known_is_refused_at_the_door_and_told_in_the_store()
     {
         var desk = new Desk(Path.Combine(_folder, "one"), TimeProvider.System);
         var on = desk.Bench.Begin("Strange", Starters.Job(HouseFile.Shipped["tern"], "Strange"), "s", "strange");
-        var json = Encoding.UTF8.GetString(JobJson.Write(on.Job)).Replace("\"swatches\":", "\"glitter\":3,\"swatches\":", StringComparison.Ordinal);
+        var json = Encoding.UTF8.GetString(JobJson.Write(on.Job))
+            .Replace("\"swatches\":", "\"glitter\":3,\"swatches\":", StringComparison.Ordinal);
 
         using var pack = new MemoryStream();
         desk.Bench.WritePack(on, pack);
@@ -124,7 +132,8 @@ public sealed class GoldenTests : IDisposable
         {
             store.Write(w =>
             {
-                var head = w.Append("j", w.Head("j").Revision, n % 4 == 0 ? null : $"g{n / 4}", $"e{n++}", edit, edit.Says(before), after, "s");
+                var head = w.Append("j", w.Head("j").Revision, n % 4 == 0 ? null : $"g{n / 4}", $"e{n++}", edit,
+                    edit.Says(before), after, "s");
                 written[head.Revision] = JobJson.Write(after);
                 return 0;
             });

@@ -18,7 +18,8 @@ public sealed class HouseDeskTests : IDisposable
     [Fact]
     public void A_house_that_ships_is_copied_and_the_copy_changed_back_and_forward_also_tomorrow()
     {
-        Should.Throw<Refusal>(() => _desk.Houses.Edit("tern", Id, "bleed_mm", "4 mm")).Message.ShouldContain("stays as it is: copy it");
+        Should.Throw<Refusal>(() => _desk.Houses.Edit("tern", Id, "bleed_mm", "4 mm"))
+            .Message.ShouldContain("stays as it is: copy it");
         var copy = _desk.Houses.Copy("tern").House;
         (copy.Id, copy.Name).ShouldBe(("tern-2", "Tern & Tallow, own rules"));
         _desk.Houses.Edit("tern-2", Id, "bleed_mm", "0.2 in").House.Bleed.ShouldBe(Length.FromInches(0.2m));
@@ -59,9 +60,14 @@ public sealed class HouseDeskTests : IDisposable
         var back = _desk.Houses.Import(file).House;
         (back.Id, back.Name).ShouldBe(("aldwater-2", "Aldwater Bindery 2"));
         HouseFile.Write(back with { Id = "aldwater", Name = "Aldwater Bindery" }).ShouldBe(file);
-        foreach (var (json, path) in ((string, string)[])[("{", ""), ("[]", ""), ("{}", "name"), ("{\"name\":\"X\",\"bleeds_mm\":3}", "bleeds_mm"), ("{\"name\":\"X\",\"bleed_mm\":\"three\"}", "bleed_mm"), ("{\"name\":\"X\",\"papers\":[{\"name\":\"P\"}]}", "papers"), ("{\"name\":\"X\",\"pages_min\":50,\"pages_max\":40}", "pages_min")])
+        foreach (var (json, path) in ((string, string)[])[("{", ""), ("[]", ""), ("{}", "name"),
+            ("{\"name\":\"X\",\"bleeds_mm\":3}", "bleeds_mm"), ("{\"name\":\"X\",\"bleed_mm\":\"three\"}", "bleed_mm"),
+            ("{\"name\":\"X\",\"papers\":[{\"name\":\"P\"}]}", "papers"),
+            ("{\"name\":\"X\",\"pages_min\":50,\"pages_max\":40}", "pages_min")])
             Should.Throw<Refusal>(() => _desk.Houses.Import(json)).Path.ShouldBe(path, json);
-        var both = Should.Throw<Refusal>(() => _desk.Houses.Import("{\"name\":\"X\",\"bleeds_mm\":3,\"marks\":\"some\",\"unit\":\"mm\"}")).Message;
+        var both = Should.Throw<Refusal>(() =>
+            _desk.Houses.Import("{\"name\":\"X\",\"bleeds_mm\":3,\"marks\":\"some\",\"unit\":\"mm\"}"))
+            .Message;
         both.ShouldContain("no house has a key `bleeds_mm`: did you mean");
         both.ShouldContain("`marks` can't be `\"some\"`: it takes one of `none`");
         _desk.Houses.All().Count.ShouldBe(4);
@@ -71,7 +77,8 @@ public sealed class HouseDeskTests : IDisposable
     public void A_job_keeps_its_rules_is_told_when_they_change_and_takes_them_as_an_edit()
     {
         _desk.Houses.Copy("tern");
-        var on = _desk.Bench.Begin("Salt", Starters.Job(_desk.Houses.Get("tern-2").House, "Salt", null, "312"), "tests");
+        var on = _desk.Bench.Begin("Salt", Starters.Job(_desk.Houses.Get("tern-2").House, "Salt", null, "312"),
+            "tests");
         _desk.Houses.HasNews(on.Job).ShouldBeFalse();
         _desk.Houses.Edit("tern-2", Id, "bleed_mm", "0.25 in");
         var sheet = on.Composed.Geometry.Sheet.Size;
@@ -79,7 +86,8 @@ public sealed class HouseDeskTests : IDisposable
         var news = _desk.Houses.News(_desk.Jobs.Job("salt").Job)!;
         news.Keys.ShouldBe([("bleed", "0.125 in", "0.25 in")]);
         (news.Would!.Geometry.Sheet.Size.Height - sheet.Height).ShouldBe(Length.FromInches(0.25m));
-        var taken = _desk.Jobs.Apply("salt", new(Id, "tests", j => new SetHouse(_desk.Houses.Get(j.Ticket.House.Id).House)));
+        var taken = _desk.Jobs.Apply("salt",
+            new(Id, "tests", j => new SetHouse(_desk.Houses.Get(j.Ticket.House.Id).House)));
         taken.Composed.Geometry.Sheet.Size.ShouldBe(news.Would.Geometry.Sheet.Size);
         _desk.Houses.HasNews(taken.Job).ShouldBeFalse();
         _desk.Jobs.StepBack("salt", "tests").Composed.Geometry.Sheet.Size.ShouldBe(sheet);
@@ -110,7 +118,8 @@ public sealed class HouseDeskTests : IDisposable
     {
         var plover = _desk.Houses.Get("plover").House;
         var facts = Starters.Job(plover, "", "148 x 210", "96");
-        (facts.Ticket.Trim.Show(Unit.Millimetre), facts.Ticket.Pages, facts.Sheets().Length).ShouldBe(("148 × 210 mm", 96, 1));
+        (facts.Ticket.Trim.Show(Unit.Millimetre), facts.Ticket.Pages, facts.Sheets().Length)
+            .ShouldBe(("148 × 210 mm", 96, 1));
         Should.Throw<Refusal>(() => Starters.Job(plover, "", null, "-4")).Path.ShouldBe("ticket/pages");
         var inside = new InsideFile("reed warbler.pdf", 88, [new(Size.FromMillimetres(126, 196), 88, 1)], false, false);
         var begun = Starters.Job(plover, "", inside).Ticket;

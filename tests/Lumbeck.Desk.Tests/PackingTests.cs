@@ -19,7 +19,8 @@ public sealed class PackingTests : IDisposable
         return m.ToArray();
     }
 
-    private static Task<OnBench> Unpack(Desk desk, byte[] pack) => desk.Bench.Unpack(new MemoryStream(pack), "test-session");
+    private static Task<OnBench> Unpack(Desk desk, byte[] pack) =>
+        desk.Bench.Unpack(new MemoryStream(pack), "test-session");
 
     [Theory]
     [InlineData("tidewatcher")]
@@ -46,14 +47,19 @@ public sealed class PackingTests : IDisposable
     [Fact]
     public async Task Tracings_patterns_growth_and_a_printer_s_own_profile_come_along()
     {
-        var profile = _desk.Drawer.Profiles.TakeIn(File.ReadAllBytes(Press.Colour.Profiles.PathOf("FOGRA39L_coated")), "press.icc");
-        var house = _desk.Houses.Edit(_desk.Houses.Copy("aldwater").House.Id, Guid.NewGuid().ToString(), "profile", profile.Says).House;
+        var profile = _desk.Drawer.Profiles.TakeIn(File.ReadAllBytes(Press.Colour.Profiles.PathOf("FOGRA39L_coated")),
+            "press.icc");
+        var house = _desk.Houses.Edit(_desk.Houses.Copy("aldwater").House.Id, Guid.NewGuid().ToString(), "profile",
+            profile.Says)
+            .House;
         var picture = _desk.Jobs.Job("calder").Job.Pictures.Single();
         void edit(Edit e) => _desk.Jobs.Apply("orrin", new(Guid.NewGuid().ToString(), "pack", _ => e));
         edit(new SetHouse(house));
         edit(new LayTracing(new(picture, 40)));
         edit(new GrowPicture("valley", new(GrowWay.Synthesis, GrowTo.Sheet, 3)));
-        edit(new FillShape("wall", new GradientPaint(Run.Straight, 90, [new(new SwatchPaint("stone"), 0), new(new SwatchPaint("shade", 4000), 10_000)])));
+        edit(new FillShape("wall",
+            new GradientPaint(Run.Straight, 90,
+                [new(new SwatchPaint("stone"), 0), new(new SwatchPaint("shade", 4000), 10_000)])));
         edit(new FillShape("parapet", new FinishPaint("foil")));
         var pack = Pack(_desk, "orrin");
         var other = new Desk(Path.Combine(_folder, "four"), TimeProvider.System);
@@ -63,7 +69,9 @@ public sealed class PackingTests : IDisposable
         other.Drawer.Profiles.All().Single().Says.ShouldBe(profile.Says);
         on.Job.Wraps[0].Tracing!.Picture.Name.ShouldBe("calder-sound-by-night.jpg");
         // A gradient out of all range is refused as anything else is.
-        (await Should.ThrowAsync<Refusal>(() => Unpack(other, Pack(_desk, "orrin") is var p ? Changed(p, "\"tint\":4000", "\"tint\":40000") : p))).Message
+        (await Should.ThrowAsync<Refusal>(() =>
+            Unpack(other, Pack(_desk, "orrin") is var p ? Changed(p, "\"tint\":4000", "\"tint\":40000") : p)))
+            .Message
             .ShouldContain("out of all range");
     }
 
@@ -123,15 +131,28 @@ public sealed class PackingTests : IDisposable
         (byte[] Pack, string Says)[] bad =
         [
             ([], "damaged"), ("PK nonsense"u8.ToArray(), "damaged"), (Pack(_desk, "calder")[..2000], "damaged"),
-            (Spoiled("../../evil", _ => [1]), "`../../evil`"), (Spoiled("pictures/../x", _ => [1]), "which no pack does"), (Spoiled("readme.txt", _ => [1]), "`readme.txt`"),
-            (Spoiled("job.json", _ => null), "job.json is missing"), (Spoiled("pack.json", _ => null), "pack.json is missing"), (Spoiled("pack.json", _ => "{\"lumbeckPack\":2}"u8.ToArray()), "later version"),
-            (Spoiled("job.json", _ => "{}"u8.ToArray()), "damaged"), (Spoiled("job.json", _ => "null"u8.ToArray()), "damaged"), (Spoiled("job.json", _ => new byte[31_000_000]), "over 30 MB"),
-            (Spoiled(picture, _ => null), "is missing"), (Spoiled(picture, b => b[..(b.Length / 2)]), "damaged or breaks off"), (Spoiled(picture, _ => "GIF89a"u8.ToArray()), "is no picture"),
-            (Spoiled("\"id\":\"case-moon\"", "\"id\":\"Moon/..\""), "out of all range"), (Spoiled("\"id\":\"case-moon\"", "\"id\":\"title\""), "out of all range"), (Spoiled("\"current\":\"first\"", "\"current\":\"gone\""), "out of all range"),
-            (Spoiled("\"opacity\":100", "\"opacity\":1000"), "out of all range"), (Spoiled("\"pages\":286", "\"pages\":-3"), "pages"), (Spoiled("\"swatch\":\"moon\"", "\"swatch\":\"gone\""), "out of all range"),
+            (Spoiled("../../evil", _ => [1]), "`../../evil`"),
+                (Spoiled("pictures/../x", _ => [1]), "which no pack does"),
+                (Spoiled("readme.txt", _ => [1]), "`readme.txt`"),
+            (Spoiled("job.json", _ => null), "job.json is missing"),
+                (Spoiled("pack.json", _ => null), "pack.json is missing"),
+                (Spoiled("pack.json", _ => "{\"lumbeckPack\":2}"u8.ToArray()), "later version"),
+            (Spoiled("job.json", _ => "{}"u8.ToArray()), "damaged"),
+                (Spoiled("job.json", _ => "null"u8.ToArray()), "damaged"),
+                (Spoiled("job.json", _ => new byte[31_000_000]), "over 30 MB"),
+            (Spoiled(picture, _ => null), "is missing"),
+                (Spoiled(picture, b => b[..(b.Length / 2)]), "damaged or breaks off"),
+                (Spoiled(picture, _ => "GIF89a"u8.ToArray()), "is no picture"),
+            (Spoiled("\"id\":\"case-moon\"", "\"id\":\"Moon/..\""), "out of all range"),
+                (Spoiled("\"id\":\"case-moon\"", "\"id\":\"title\""), "out of all range"),
+                (Spoiled("\"current\":\"first\"", "\"current\":\"gone\""), "out of all range"),
+            (Spoiled("\"opacity\":100", "\"opacity\":1000"), "out of all range"),
+                (Spoiled("\"pages\":286", "\"pages\":-3"), "pages"),
+                (Spoiled("\"swatch\":\"moon\"", "\"swatch\":\"gone\""), "out of all range"),
         ];
         var other = new Desk(Path.Combine(_folder, "three"), TimeProvider.System);
-        foreach (var (pack, says) in bad) (await Should.ThrowAsync<Refusal>(() => Unpack(other, pack), says)).Message.ShouldContain(says);
+        foreach (var (pack, says) in bad)
+            (await Should.ThrowAsync<Refusal>(() => Unpack(other, pack), says)).Message.ShouldContain(says);
         other.Bench.All().ShouldBeEmpty();
         Directory.GetFiles(_folder, "evil*", SearchOption.AllDirectories).ShouldBeEmpty();
     }

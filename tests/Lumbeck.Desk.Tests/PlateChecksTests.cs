@@ -20,16 +20,25 @@ public sealed class PlateChecksTests : IDisposable
         return _desk.Jobs.Job(slug);
     }
 
-    private List<Finding> Exactly(OnBench on, string id) => [.. _desk.Checks.Exactly(on.Composed).Where(f => f.Id == id)];
+    private List<Finding> Exactly(OnBench on, string id) =>
+        [.. _desk.Checks.Exactly(on.Composed).Where(f => f.Id == id)];
 
     private static RectItem Rect(string id, Part panel, Anchor anchor, decimal mm, Ink ink) =>
-        new() { Id = id, Hold = new(panel, HoldBox.Face, anchor, default, default), Width = new(Length.FromMillimetres(mm)), Height = new(Length.FromMillimetres(mm)), Fill = new InkPaint(ink) };
+        new()
+        {
+            Id = id,
+            Hold = new(panel, HoldBox.Face, anchor, default, default),
+            Width = new(Length.FromMillimetres(mm)),
+            Height = new(Length.FromMillimetres(mm)),
+            Fill = new InkPaint(ink)
+        };
 
     [Fact]
     public void The_five_good_covers_have_neither_stop_nor_caution_at_press_resolution()
     {
         foreach (var slug in (string[])["tidewatcher", "orrin", "hive", "calder", "lighthouse"])
-            _desk.Checks.Exactly(_desk.Jobs.Job(slug).Composed).Where(f => f.Severity != Severity.Note).Select(f => $"{slug} {f.Id} {f.Item} {f.Measured}")
+            _desk.Checks.Exactly(_desk.Jobs.Job(slug).Composed).Where(f => f.Severity != Severity.Note)
+                .Select(f => $"{slug} {f.Id} {f.Item} {f.Measured}")
                 .ShouldBeEmpty();
     }
 
@@ -38,10 +47,12 @@ public sealed class PlateChecksTests : IDisposable
     {
         var on = _desk.Jobs.Job("trouble");
         var stops = _desk.Checks.Exactly(on.Composed).Where(f => f.Severity == Severity.Stop).ToList();
-        stops.Select(f => f.Id).Order().ShouldBe(["barcode.digits", "ground.coverage", "picture.resolution", "zone.fold"]);
+        stops.Select(f => f.Id).Order()
+            .ShouldBe(["barcode.digits", "ground.coverage", "picture.resolution", "zone.fold"]);
         foreach (var stop in stops)
         {
-            var mended = _desk.Jobs.Worked(0, Keeping.Right(_desk.Jobs.Mend("trouble", stop.Key).Apply(on.Job), _desk.Drawer.Shelf));
+            var mended = _desk.Jobs.Worked(0,
+                Keeping.Right(_desk.Jobs.Mend("trouble", stop.Key).Apply(on.Job), _desk.Drawer.Shelf));
             mended.Drawn.ShouldNotContain(f => f.Id == stop.Id && f.Severity == Severity.Stop);
         }
         on = Do("trouble", _desk.Jobs.Mend("trouble", "all"));
@@ -50,7 +61,8 @@ public sealed class PlateChecksTests : IDisposable
         (row.Accepted, row.Verdict, row.Stops).ShouldBe((true, "accepted", 0));
         // One press, one step: back again all of it is there.
         _desk.Jobs.StepBack("trouble", "plates").Composed.Readiness.Stops.ShouldBe(4);
-        Should.Throw<Refusal>(() => _desk.Jobs.Mend("trouble", "nothing/0/x/y")).Message.ShouldContain("in the meantime");
+        Should.Throw<Refusal>(() => _desk.Jobs.Mend("trouble", "nothing/0/x/y"))
+            .Message.ShouldContain("in the meantime");
     }
 
     [Fact]
@@ -65,7 +77,11 @@ public sealed class PlateChecksTests : IDisposable
         Exactly(mended, "ink.total").ShouldBeEmpty();
         ((InkPaint)((RectItem)mended.Job.Item("heavy")!).Fill!.Paint!).Ink.K.ShouldBe(7000);
         // Two lawful inks that are multiplied.
-        var times = Do("hive", new RemoveItem("heavy"), new AddItem(Rect("one", Part.Back, Anchor.Middle, 20, Ink.Percent(70, 60, 60, 0))), new AddItem(Rect("two", Part.Back, Anchor.Middle, 15, Ink.Percent(60, 60, 60, 80)) with { Blend = Blend.Multiply }));
+        var times = Do("hive", new RemoveItem("heavy"),
+            new AddItem(Rect("one", Part.Back, Anchor.Middle, 20, Ink.Percent(70, 60, 60, 0))),
+            new AddItem(Rect("two", Part.Back, Anchor.Middle, 15,
+                Ink.Percent(60, 60, 60, 80)) with
+            { Blend = Blend.Multiply }));
         Exactly(times, "ink.total").ShouldHaveSingleItem();
     }
 
@@ -73,18 +89,34 @@ public sealed class PlateChecksTests : IDisposable
     public void Words_are_judged_by_what_truly_lies_behind_them()
     {
         TextItem text(Ink ink) =>
-            new() { Id = "pale", Words = "Pale on pale", Hold = new(Part.Back, HoldBox.Safe, Anchor.Bottom, default, Length.FromMillimetres(-40)), Width = Span.Full, Height = new(Length.FromMillimetres(8)), Style = new() { Size = Length.FromPoints(12), Paint = new InkPaint(ink) } };
+            new()
+            {
+                Id = "pale",
+                Words = "Pale on pale",
+                Hold = new(Part.Back, HoldBox.Safe, Anchor.Bottom, default, Length.FromMillimetres(-40)),
+                Width = Span.Full,
+                Height = new(Length.FromMillimetres(8)),
+                Style = new() { Size = Length.FromPoints(12), Paint = new InkPaint(ink) }
+            };
         var pale = Do("hive", new AddItem(text(Ink.Percent(0, 10, 60, 0))));
         Exactly(pale, "text.contrast").ShouldHaveSingleItem().Item.ShouldBe("pale");
         // The same ink with a dark plate under it.
-        Exactly(Do("hive", new BackText("pale", new(new InkPaint(Ink.Percent(60, 50, 60, 80)), Length.FromPoints(4), default))), "text.contrast")
+        Exactly(Do("hive",
+            new BackText("pale", new(new InkPaint(Ink.Percent(60, 50, 60, 80)), Length.FromPoints(4), default))),
+            "text.contrast")
             .ShouldBeEmpty();
     }
 
     [Fact]
     public void A_barcode_is_read_from_the_plates_and_its_inks_are_seen_in_red()
     {
-        var on = Do("tidewatcher", new AddItem(Rect("smear", Part.Back, Anchor.BottomRight, 30, Ink.Percent(0, 0, 0, 60)) with { Hold = new(Part.Back, HoldBox.Room, Anchor.BottomRight, default, default) }));
+        var on = Do("tidewatcher",
+            new AddItem(Rect("smear", Part.Back, Anchor.BottomRight, 30,
+                Ink.Percent(0, 0, 0, 60)) with
+            {
+                Hold = new(Part.Back,
+                HoldBox.Room, Anchor.BottomRight, default, default)
+            }));
         Exactly(on, "barcode.readable").ShouldHaveSingleItem().Measured.ShouldBe("nothing read");
         on = Do("tidewatcher", new RemoveItem("smear"), new ShapeBarcode("barcode") { Plate = false });
         var dark = Exactly(on, "barcode.ink").ShouldHaveSingleItem();
@@ -92,7 +124,13 @@ public sealed class PlateChecksTests : IDisposable
         Exactly(Do("tidewatcher", dark.By!), "barcode.ink").ShouldBeEmpty();
         // A QR code, with a price add-on beside the bars: both are read.
         on = Do("tidewatcher", new SetPrice(new(14.99m, "USD")), new PriceBarcode("barcode", ""), new MagnifyBarcode("barcode", 90),
-            new AddItem(new CodeItem { Id = "link", Hold = new(Part.Back, HoldBox.Safe, Anchor.Left, Length.FromInches(0.2m), Length.FromInches(1.2m)), Link = "https://example.org/tidewatcher", Level = CodeLevel.Q }));
+            new AddItem(new CodeItem
+            {
+                Id = "link",
+                Hold = new(Part.Back, HoldBox.Safe, Anchor.Left, Length.FromInches(0.2m), Length.FromInches(1.2m)),
+                Link = "https://example.org/tidewatcher",
+                Level = CodeLevel.Q
+            }));
         Exactly(on, "barcode.readable").ShouldBeEmpty();
         Exactly(on, "barcode.room").ShouldNotContain(f => f.Item == "link");
     }
@@ -132,11 +170,14 @@ public sealed class PlateChecksTests : IDisposable
         changes.Select(c => c.What).ShouldContain("Marks");
         OtherHouse.New(on.Composed, there).ShouldContain(f => f.Id == "ticket.trim");
         _desk.Pressing.StartWorks();
-        var ids = (string[])[_desk.Pressing.PressBeside(on, new(PressKind.X4)), _desk.Pressing.PressBeside(on, new(PressKind.X1a), "plover")];
-        SpinWait.SpinUntil(() => ids.All(id => _desk.Pressing.Works.Find(id)!.State is "done" or "failed"), TimeSpan.FromMinutes(3))
+        var ids = (string[])[_desk.Pressing.PressBeside(on, new(PressKind.X4)),
+            _desk.Pressing.PressBeside(on, new(PressKind.X1a), "plover")];
+        SpinWait.SpinUntil(() => ids.All(id => _desk.Pressing.Works.Find(id)!.State is "done" or "failed"),
+            TimeSpan.FromMinutes(3))
             .ShouldBeTrue();
         var rows = _desk.Pressing.Pressings("tidewatcher");
-        rows.Select(r => (r.House, r.Accepted)).Order().ShouldBe([("Plover Street Reprographics", true), ("Tern & Tallow", true)]);
+        rows.Select(r => (r.House, r.Accepted)).Order()
+            .ShouldBe([("Plover Street Reprographics", true), ("Tern & Tallow", true)]);
         rows.ShouldAllBe(r => r.Revision == on.Revision);
         // The job itself is as it was.
         _desk.Jobs.Job("tidewatcher").Revision.ShouldBe(on.Revision);
@@ -147,7 +188,9 @@ public sealed class PlateChecksTests : IDisposable
     public void A_missing_picture_or_a_full_disk_leaves_no_half_file()
     {
         var on = _desk.Jobs.Job("lighthouse");
-        Should.Throw<IOException>(() => _desk.Pressing.Files.Keep(s => { s.Write(new byte[5000]); throw new IOException("No space left on device"); }));
+        Should.Throw<IOException>(() =>
+            _desk.Pressing.Files.Keep(s =>
+                { s.Write(new byte[5000]); throw new IOException("No space left on device"); }));
         Directory.GetFiles(Path.Combine(_folder, "files"), "*", SearchOption.AllDirectories).ShouldBeEmpty();
         File.Delete(_desk.Drawer.Pictures.PathOf(on.Job.Pictures.Single().Hash));
         Should.Throw<Refusal>(() => _desk.Pressing.Press("lighthouse", new(PressKind.X4))).Message

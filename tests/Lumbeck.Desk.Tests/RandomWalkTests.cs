@@ -20,7 +20,8 @@ public sealed class RandomWalkTests : IDisposable
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
-    private Job Begun(int seed) => seed % 2 == 0 ? new RandomJobs(_pictures).Small(seed) : new RandomJobs(_pictures).Any(seed);
+    private Job Begun(int seed) =>
+        seed % 2 == 0 ? new RandomJobs(_pictures).Small(seed) : new RandomJobs(_pictures).Any(seed);
 
     [Theory]
     [MemberData(nameof(Seeds))]
@@ -88,7 +89,9 @@ public sealed class RandomWalkTests : IDisposable
         {
             var after = _desk.Checks.Exactly(_desk.Jobs.Worked(0, finding.By!.Apply(job)));
             after.ShouldNotContain(
-                f => f.Id == finding.Id && f.Item == finding.Item && f.Sheet == finding.Sheet && f.Measured == finding.Measured,
+                f =>
+                    f.Id == finding.Id && f.Item == finding.Item && f.Sheet == finding.Sheet
+                        && f.Measured == finding.Measured,
                 $"seed {seed}, {finding.Key}: {finding.By}");
         }
     }
@@ -125,7 +128,8 @@ public sealed class RandomWalkTests : IDisposable
             DrawingMark d => d.Marks.SelectMany(of),
             _ => [],
         };
-        return [.. _desk.Jobs.Worked(0, job).Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).SelectMany(of)];
+        return [.. _desk.Jobs.Worked(0, job).Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks)
+            .SelectMany(of)];
     }
 
     [Theory]
@@ -137,7 +141,11 @@ public sealed class RandomWalkTests : IDisposable
     {
         var job = new RandomEdits(_pictures).Walk(Begun(seed), new(seed), 80);
         var slug = _desk.Bench.Begin("By chance", job, "walk").Slug;
-        byte[] pack(Desk desk) { using var m = new MemoryStream(); desk.Bench.WritePack(desk.Jobs.Job(slug), m); return m.ToArray(); }
+        byte[] pack(Desk desk)
+        {
+            using var m = new MemoryStream(); desk.Bench.WritePack(desk.Jobs.Job(slug), m);
+            return m.ToArray();
+        }
         var first = pack(_desk);
         var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
         var on = await other.Bench.Unpack(new MemoryStream(first), "walk");

@@ -6,10 +6,14 @@ using System.Reflection.PortableExecutable;
 
 namespace Lumbeck.Desk.Tests;
 
-/// <summary>Which types of an assembly refer to which others of it, as the compiled code has it: sources leave names out, code does not.</summary>
+/// <summary>
+/// Which types of an assembly refer to which others of it, as the compiled code has it: sources leave names out, code
+/// does not.
+/// </summary>
 internal sealed class References : ISignatureTypeProvider<IEnumerable<EntityHandle>, object?>
 {
-    private static readonly Dictionary<int, OperandType> Operands = typeof(OpCodes).GetFields(BindingFlags.Public | BindingFlags.Static)
+    private static readonly Dictionary<int, OperandType> Operands = typeof(OpCodes)
+        .GetFields(BindingFlags.Public | BindingFlags.Static)
         .Select(f => (OpCode)f.GetValue(null)!).ToDictionary(o => (int)(ushort)o.Value, o => o.OperandType);
 
     private readonly MetadataReader _of;
@@ -17,7 +21,9 @@ internal sealed class References : ISignatureTypeProvider<IEnumerable<EntityHand
 
     private References(PEReader file) => (_file, _of) = (file, file.GetMetadataReader());
 
-    /// <summary>Every pair of types of which the first refers to the second, as full names of the outermost types.</summary>
+    /// <summary>
+    /// Every pair of types of which the first refers to the second, as full names of the outermost types.
+    /// </summary>
     public static IReadOnlySet<(string From, string To)> Of(Assembly assembly)
     {
         using var file = new PEReader(File.OpenRead(assembly.Location));
@@ -51,7 +57,9 @@ internal sealed class References : ISignatureTypeProvider<IEnumerable<EntityHand
             if (method.RelativeVirtualAddress == 0) continue;
             var body = _file.GetMethodBody(method.RelativeVirtualAddress);
             if (!body.LocalSignature.IsNil)
-                foreach (var t in _of.GetStandaloneSignature(body.LocalSignature).DecodeLocalSignature(this, null).SelectMany(l => l)) yield return t;
+                foreach (var t in _of.GetStandaloneSignature(body.LocalSignature).DecodeLocalSignature(this, null)
+                    .SelectMany(l => l))
+                    yield return t;
             foreach (var t in Tokens(body.GetILReader())) yield return t;
         }
     }
@@ -87,12 +95,17 @@ internal sealed class References : ISignatureTypeProvider<IEnumerable<EntityHand
         switch (handle.Kind)
         {
             case HandleKind.TypeDefinition: return Outermost((TypeDefinitionHandle)handle);
-            case HandleKind.MethodDefinition: return Outermost(_of.GetMethodDefinition((MethodDefinitionHandle)handle).GetDeclaringType());
-            case HandleKind.FieldDefinition: return Outermost(_of.GetFieldDefinition((FieldDefinitionHandle)handle).GetDeclaringType());
+            case HandleKind.MethodDefinition:
+                return Outermost(_of.GetMethodDefinition((MethodDefinitionHandle)handle)
+                .GetDeclaringType());
+            case HandleKind.FieldDefinition:
+                return Outermost(_of.GetFieldDefinition((FieldDefinitionHandle)handle)
+                .GetDeclaringType());
             case HandleKind.MemberReference: return Own(_of.GetMemberReference((MemberReferenceHandle)handle).Parent);
             case HandleKind.MethodSpecification: return Own(_of.GetMethodSpecification((MethodSpecificationHandle)handle).Method);
             case HandleKind.TypeSpecification:
-                return _of.GetTypeSpecification((TypeSpecificationHandle)handle).DecodeSignature(this, null).Select(Own).FirstOrDefault(t => t is not null);
+                return _of.GetTypeSpecification((TypeSpecificationHandle)handle).DecodeSignature(this, null).Select(Own)
+                    .FirstOrDefault(t => t is not null);
             default: return null;
         }
     }
@@ -109,19 +122,25 @@ internal sealed class References : ISignatureTypeProvider<IEnumerable<EntityHand
         return $"{_of.GetString(type.Namespace)}.{_of.GetString(type.Name)}";
     }
 
-    public IEnumerable<EntityHandle> GetTypeFromDefinition(MetadataReader reader, TypeDefinitionHandle handle, byte rawTypeKind) => [handle];
-    public IEnumerable<EntityHandle> GetTypeFromReference(MetadataReader reader, TypeReferenceHandle handle, byte rawTypeKind) => [];
-    public IEnumerable<EntityHandle> GetTypeFromSpecification(MetadataReader reader, object? genericContext, TypeSpecificationHandle handle, byte rawTypeKind) => [handle];
-    public IEnumerable<EntityHandle> GetArrayType(IEnumerable<EntityHandle> elementType, ArrayShape shape) => elementType;
+    public IEnumerable<EntityHandle> GetTypeFromDefinition(MetadataReader reader, TypeDefinitionHandle handle,
+        byte rawTypeKind) => [handle];
+    public IEnumerable<EntityHandle> GetTypeFromReference(MetadataReader reader, TypeReferenceHandle handle,
+        byte rawTypeKind) => [];
+    public IEnumerable<EntityHandle> GetTypeFromSpecification(MetadataReader reader, object? genericContext,
+        TypeSpecificationHandle handle, byte rawTypeKind) => [handle];
+    public IEnumerable<EntityHandle> GetArrayType(IEnumerable<EntityHandle> elementType, ArrayShape shape) =>
+        elementType;
     public IEnumerable<EntityHandle> GetSZArrayType(IEnumerable<EntityHandle> elementType) => elementType;
     public IEnumerable<EntityHandle> GetByReferenceType(IEnumerable<EntityHandle> elementType) => elementType;
     public IEnumerable<EntityHandle> GetPointerType(IEnumerable<EntityHandle> elementType) => elementType;
     public IEnumerable<EntityHandle> GetPinnedType(IEnumerable<EntityHandle> elementType) => elementType;
     public IEnumerable<EntityHandle> GetFunctionPointerType(MethodSignature<IEnumerable<EntityHandle>> signature) => [];
-    public IEnumerable<EntityHandle> GetGenericInstantiation(IEnumerable<EntityHandle> genericType, System.Collections.Immutable.ImmutableArray<IEnumerable<EntityHandle>> typeArguments) =>
+    public IEnumerable<EntityHandle> GetGenericInstantiation(IEnumerable<EntityHandle> genericType,
+        System.Collections.Immutable.ImmutableArray<IEnumerable<EntityHandle>> typeArguments) =>
         genericType.Concat(typeArguments.SelectMany(t => t));
     public IEnumerable<EntityHandle> GetGenericMethodParameter(object? genericContext, int index) => [];
     public IEnumerable<EntityHandle> GetGenericTypeParameter(object? genericContext, int index) => [];
-    public IEnumerable<EntityHandle> GetModifiedType(IEnumerable<EntityHandle> modifier, IEnumerable<EntityHandle> unmodifiedType, bool isRequired) => unmodifiedType;
+    public IEnumerable<EntityHandle> GetModifiedType(IEnumerable<EntityHandle> modifier,
+        IEnumerable<EntityHandle> unmodifiedType, bool isRequired) => unmodifiedType;
     public IEnumerable<EntityHandle> GetPrimitiveType(PrimitiveTypeCode typeCode) => [];
 }

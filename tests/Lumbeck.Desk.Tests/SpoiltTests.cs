@@ -13,7 +13,8 @@ public sealed class SpoiltTests : IDisposable
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
-    private static byte[] Face() => File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "faces", "zilla-slab", "600.ttf"));
+    private static byte[] Face() =>
+        File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "faces", "zilla-slab", "600.ttf"));
 
     private void Sql(string sql)
     {
@@ -62,12 +63,14 @@ public sealed class SpoiltTests : IDisposable
     [Fact]
     public void What_one_program_brings_the_others_see_at_once()
     {
-        var (one, two) = (new Desk(_folder, TimeProvider.System, DemoBench.Load), new Desk(_folder, TimeProvider.System, DemoBench.Load));
+        var (one, two) = (new Desk(_folder, TimeProvider.System, DemoBench.Load),
+            new Desk(_folder, TimeProvider.System, DemoBench.Load));
         var row = two.Drawer.Faces.TakeIn(Face(), "Mine.ttf");
         two.Jobs.Apply("tidewatcher", new("set-it-in-mine", "s", j => Facts.Write(j, "item/title/face", row.Id)));
         one.Bench.Places().ShouldAllBe(p => p.On != null);
         FaceId.TryParse(row.Id, out var face).ShouldBeTrue();
-        one.Jobs.Job("tidewatcher").Composed.Sheets[0].Scene.Piece("title")!.Marks.OfType<GlyphMark>().ShouldContain(g => g.Face == face);
+        one.Jobs.Job("tidewatcher").Composed.Sheets[0].Scene.Piece("title")!.Marks.OfType<GlyphMark>()
+            .ShouldContain(g => g.Face == face);
     }
 
     private static readonly DateTimeOffset Later = DateTimeOffset.UtcNow.AddHours(3);
@@ -89,7 +92,9 @@ public sealed class SpoiltTests : IDisposable
         SqliteConnection.ClearAllPools();
         var work = Path.Combine(_folder, "work.db");
         foreach (var left in (string[])[work + "-wal", work + "-shm"]) File.Delete(left);
-        var junk = within ? [.. "SQLite format 3\0"u8, .. new byte[4000]] : "no database, but long enough to be one"u8.ToArray();
+        var junk = within
+            ? [.. "SQLite format 3\0"u8, .. new byte[4000]]
+            : "no database, but long enough to be one"u8.ToArray();
         File.WriteAllBytes(work, junk);
         var told = new List<string>();
         var desk = new Desk(_folder, TimeProvider.System, DemoBench.Load, told: told.Add);
@@ -121,7 +126,8 @@ public sealed class SpoiltTests : IDisposable
         said.Message.ShouldContain("lumbeck.db is missing from it, and pictures in it are not empty");
         Directory.GetFiles(_folder).ShouldBeEmpty();
         var database = Put("lumbeck.db", "no database, but long enough to be one");
-        Should.Throw<Refusal>(() => new Desk(_folder, TimeProvider.System, DemoBench.Load)).Message.ShouldContain("is damaged");
+        Should.Throw<Refusal>(() => new Desk(_folder, TimeProvider.System, DemoBench.Load))
+            .Message.ShouldContain("is damaged");
         File.ReadAllText(database).ShouldStartWith("no database");
     }
 
@@ -133,7 +139,8 @@ public sealed class SpoiltTests : IDisposable
         _ = new Desk(_folder, TimeProvider.System, DemoBench.Load);
         File.GetUnixFileMode(_folder).ShouldBe((UnixFileMode)0b111_000_000);
         File.GetUnixFileMode(Path.Combine(_folder, "keys")).ShouldBe((UnixFileMode)0b111_000_000);
-        Directory.GetFiles(_folder).Where(f => !f.EndsWith(".lock", StringComparison.Ordinal)).Select(f => File.GetUnixFileMode(f)).Distinct()
+        Directory.GetFiles(_folder).Where(f => !f.EndsWith(".lock", StringComparison.Ordinal))
+            .Select(f => File.GetUnixFileMode(f)).Distinct()
             .ShouldBe([(UnixFileMode)0b110_000_000]);
     }
 
@@ -159,7 +166,8 @@ public sealed class SpoiltTests : IDisposable
         string[] left = [Put("incoming/a"), Put("previews/incoming/b"), Put("grown/0123456789abcdef")];
         var kept = Put("grown/picture-100-1.jpg", new('x', 50));
         List<string> previews = [.. Enumerable.Range(0, 10).Select(n => Put($"previews/p{n}.webp", new('x', 100)))];
-        foreach (var (file, n) in previews.Select((f, n) => (f, n))) File.SetLastWriteTimeUtc(file, DateTime.UtcNow.AddMinutes(n - 100));
+        foreach (var (file, n) in previews.Select((f, n) => (f, n)))
+            File.SetLastWriteTimeUtc(file, DateTime.UtcNow.AddMinutes(n - 100));
 
         DataFolder.Sweep(_folder, DateTimeOffset.UtcNow);
         left.ShouldAllBe(f => File.Exists(f), "they may still be written");

@@ -34,7 +34,9 @@ public sealed class StructureTests
         foreach (var file in projects)
         {
             var name = Path.GetFileNameWithoutExtension(file)["Lumbeck.".Length..];
-            var refers = XDocument.Load(file).Descendants("ProjectReference").Select(r => Path.GetFileNameWithoutExtension(r.Attribute("Include")!.Value)["Lumbeck.".Length..]).Order();
+            var refers = XDocument.Load(file).Descendants("ProjectReference")
+                .Select(r => Path.GetFileNameWithoutExtension(r.Attribute("Include")!.Value)["Lumbeck.".Length..])
+                .Order();
             refers.ShouldBe(Allowed[name].Order(), name);
         }
     }
@@ -44,11 +46,14 @@ public sealed class StructureTests
     {
         var core = Path.Combine(Root, "src", "Lumbeck.Core");
         XDocument.Load(Path.Combine(core, "Lumbeck.Core.csproj")).Descendants("PackageReference").ShouldBeEmpty();
-        foreach (var file in Directory.GetFiles(core, "*.cs", SearchOption.AllDirectories).Where(f => !f.Contains("/obj/", StringComparison.Ordinal)))
+        foreach (var file in Directory.GetFiles(core, "*.cs", SearchOption.AllDirectories)
+            .Where(f => !f.Contains("/obj/", StringComparison.Ordinal)))
         {
             var text = File.ReadAllText(file);
-            foreach (var word in new[] { "File.", "Directory.", "DateTime.", "DateTimeOffset.Now", "Guid.NewGuid", "Random", "CurrentCulture", "Environment.", "DllImport", "LibraryImport", "HttpClient" })
-                System.Text.RegularExpressions.Regex.IsMatch(text, $@"(?<![\w.]){System.Text.RegularExpressions.Regex.Escape(word)}")
+            foreach (var word in new[] { "File.", "Directory.", "DateTime.", "DateTimeOffset.Now", "Guid.NewGuid",
+                "Random", "CurrentCulture", "Environment.", "DllImport", "LibraryImport", "HttpClient" })
+                System.Text.RegularExpressions.Regex.IsMatch(text,
+                    $@"(?<![\w.]){System.Text.RegularExpressions.Regex.Escape(word)}")
                     .ShouldBeFalse($"{Path.GetFileName(file)} has {word}");
         }
     }
@@ -57,31 +62,45 @@ public sealed class StructureTests
     public void Intake_shares_no_code_with_the_writer()
     {
         // Not even by way of another: Intake's only door is Core, which knows nothing of PDF.
-        foreach (var file in Directory.GetFiles(Path.Combine(Root, "src", "Lumbeck.Core"), "*.cs", SearchOption.AllDirectories).Where(f => !f.Contains("/obj/", StringComparison.Ordinal)))
+        foreach (var file in Directory.GetFiles(Path.Combine(Root, "src", "Lumbeck.Core"), "*.cs",
+            SearchOption.AllDirectories)
+            .Where(f => !f.Contains("/obj/", StringComparison.Ordinal)))
             File.ReadAllText(file).ShouldNotContain("endobj");
     }
 
     /// <summary>Core's layers, the lowest first: nothing refers to one that stands after its own.</summary>
     private static readonly string[] Layers =
     [
-        "", "Measures", "Stored", "Colour", "Outlines", "Trade.Stock", "Trade.Houses", "Trade.Geometry", "Trade.Insides", "Trade.Barcodes", "Trade.Explaining",
-        "Type.Letters", "Type", "Art.Patterns", "Art.PageDesigns", "Art.Items", "Document", "Drawing", "Drawing.Spine", "Drawing.Views",
-        "Edits", "Edits.OfText", "Edits.OfTicket", "Edits.OfCovers", "Edits.OfItems", "Edits.OfPictures", "Edits.AsTyped", "Edits.Doors",
-        "Checks", "Checks.OfTicket", "Checks.OfZones", "Checks.OfInk", "Checks.OfText", "Checks.OfPictures", "Checks.OfBarcodes", "Checks.OfPages", "Checks.RuleBook",
+        "", "Measures", "Stored", "Colour", "Outlines", "Trade.Stock", "Trade.Houses", "Trade.Geometry",
+            "Trade.Insides", "Trade.Barcodes", "Trade.Explaining",
+        "Type.Letters", "Type", "Art.Patterns", "Art.PageDesigns", "Art.Items", "Document", "Drawing", "Drawing.Spine",
+            "Drawing.Views",
+        "Edits", "Edits.OfText", "Edits.OfTicket", "Edits.OfCovers", "Edits.OfItems", "Edits.OfPictures",
+            "Edits.AsTyped", "Edits.Doors",
+        "Checks", "Checks.OfTicket", "Checks.OfZones", "Checks.OfInk", "Checks.OfText", "Checks.OfPictures",
+            "Checks.OfBarcodes", "Checks.OfPages", "Checks.RuleBook",
     ];
 
     private static string Folder(string type, string project) =>
-        type[..type.LastIndexOf('.')] is var space && space == "Lumbeck." + project ? "" : space["Lumbeck.".Length..][(project.Length + 1)..];
+        type[..type.LastIndexOf('.')] is var space && space == "Lumbeck." + project
+            ? ""
+            : space["Lumbeck.".Length..][(project.Length + 1)..];
 
     private static IEnumerable<(string From, string To)> Own(System.Reflection.Assembly assembly, string project) =>
-        References.Of(assembly).Where(e => e.From.StartsWith($"Lumbeck.{project}.", StringComparison.Ordinal) && e.To.StartsWith($"Lumbeck.{project}.", StringComparison.Ordinal));
+        References.Of(assembly)
+            .Where(e =>
+                e.From.StartsWith($"Lumbeck.{project}.", StringComparison.Ordinal)
+                    && e.To.StartsWith($"Lumbeck.{project}.", StringComparison.Ordinal));
 
     [Fact]
     public void Every_layer_of_Core_refers_only_to_those_below_it()
     {
-        var up = Own(typeof(Refusal).Assembly, "Core").Where(e => Array.IndexOf(Layers, Folder(e.To, "Core")) > Array.IndexOf(Layers, Folder(e.From, "Core"))).ToList();
+        var up = Own(typeof(Refusal).Assembly, "Core")
+            .Where(e => Array.IndexOf(Layers, Folder(e.To, "Core")) > Array.IndexOf(Layers, Folder(e.From, "Core")))
+            .ToList();
         up.ShouldBeEmpty();
-        Own(typeof(Refusal).Assembly, "Core").SelectMany(e => new[] { Folder(e.From, "Core"), Folder(e.To, "Core") }).Distinct().Except(Layers)
+        Own(typeof(Refusal).Assembly, "Core").SelectMany(e => new[] { Folder(e.From, "Core"), Folder(e.To, "Core") })
+            .Distinct().Except(Layers)
             .ShouldBeEmpty("every folder has its layer");
     }
 
@@ -93,9 +112,11 @@ public sealed class StructureTests
     {
         // The web's assembly lies beside no test of this project: each is read where it was built last.
         var here = Path.Combine(AppContext.BaseDirectory, $"Lumbeck.{project}.dll");
-        var built = Path.Combine(Root, "src", $"Lumbeck.{project}", "bin", new DirectoryInfo(AppContext.BaseDirectory).Parent!.Name, "net10.0", $"Lumbeck.{project}.dll");
+        var built = Path.Combine(Root, "src", $"Lumbeck.{project}", "bin",
+            new DirectoryInfo(AppContext.BaseDirectory).Parent!.Name, "net10.0", $"Lumbeck.{project}.dll");
         var next = Own(System.Reflection.Assembly.LoadFrom(File.Exists(here) ? here : built), project)
-            .Select(e => (From: Folder(e.From, project), To: Folder(e.To, project))).Where(e => e.From != e.To).ToLookup(e => e.From, e => e.To);
+            .Select(e => (From: Folder(e.From, project), To: Folder(e.To, project))).Where(e => e.From != e.To)
+                .ToLookup(e => e.From, e => e.To);
         next.Count.ShouldBeGreaterThan(0);
         var (done, path) = (new HashSet<string>(), new List<string>());
         void walk(string folder)
@@ -112,18 +133,22 @@ public sealed class StructureTests
     [Fact]
     public void Views_are_given_plain_values_and_ask_no_service()
     {
-        var views = Directory.GetFiles(Path.Combine(Root, "src", "Lumbeck.Web"), "*.cshtml", SearchOption.AllDirectories);
+        var views = Directory.GetFiles(Path.Combine(Root, "src", "Lumbeck.Web"), "*.cshtml",
+            SearchOption.AllDirectories);
         views.Length.ShouldBeGreaterThan(30);
         foreach (var view in views)
-            System.Text.RegularExpressions.Regex.IsMatch(File.ReadAllText(view), @"(?<![.\w])_?desk\.|(Model|v)\.Desk\b")
+            System.Text.RegularExpressions.Regex.IsMatch(File.ReadAllText(view),
+                @"(?<![.\w])_?desk\.|(Model|v)\.Desk\b")
                 .ShouldBeFalse(Path.GetFileName(view));
     }
 
     [Fact]
     public void No_folder_of_Core_holds_more_than_can_be_seen_at_once()
     {
-        foreach (var folder in Directory.GetDirectories(Path.Combine(Root, "src", "Lumbeck.Core"), "*", SearchOption.AllDirectories))
-            if (!folder.Contains("/obj", StringComparison.Ordinal) && !folder.Contains("/bin", StringComparison.Ordinal))
+        foreach (var folder in Directory.GetDirectories(Path.Combine(Root, "src", "Lumbeck.Core"), "*",
+            SearchOption.AllDirectories))
+            if (!folder.Contains("/obj", StringComparison.Ordinal)
+                && !folder.Contains("/bin", StringComparison.Ordinal))
                 Directory.GetFiles(folder, "*.cs").Length.ShouldBeLessThanOrEqualTo(15, folder);
     }
 }

@@ -65,7 +65,8 @@ public sealed class WorksTests : IDisposable
         foreach (var id in ids) works.Leave(id);
         Until(() => Volatile.Read(ref _running) == 0);
         ids.ShouldAllBe(id => works.Find(id)!.State == "left");
-        var (failed, broken, unknown) = (works.Add("fail", "salt", "a", "A"), works.Add("break", "salt", "b", "B"), works.Add("other", "salt", "c", "C"));
+        var (failed, broken, unknown) = (works.Add("fail", "salt", "a", "A"), works.Add("break", "salt", "b", "B"),
+            works.Add("other", "salt", "c", "C"));
         Until(() => ((string[])[failed, broken, unknown]).All(id => works.Find(id)!.State == "failed"));
         works.Find(failed)!.Problem.ShouldBe("the picture is gone");
         works.Find(broken)!.Problem.ShouldContain("a bug");
@@ -96,7 +97,8 @@ public sealed class WorksTests : IDisposable
         desk.Pressing.StartWorks();
         var on = desk.Jobs.Job("calder");
         // Left from within: the first that is told of it ends it.
-        Should.Throw<OperationCanceledException>(() => desk.Pressing.Press(on, new PressPlan(PressKind.X4), _ => throw new OperationCanceledException()));
+        Should.Throw<OperationCanceledException>(() =>
+            desk.Pressing.Press(on, new PressPlan(PressKind.X4), _ => throw new OperationCanceledException()));
         Directory.GetFiles(Path.Combine(desk.Folder, "files")).ShouldBeEmpty();
         desk.Pressing.Pressings("calder").ShouldBeEmpty();
         var id = desk.Pressing.PressBeside(on, new(PressKind.X4));
@@ -125,15 +127,18 @@ public sealed class WorksTests : IDisposable
         desk.Pressing.GrowBeside(on);
         Until(() => desk.Pressing.Works.Unfinished("trouble").Count == 0);
         // Grown to the bleed, the front is bare no more; back and spine still are.
-        Coverage.Bare(on.Job.Take, on.Composed.Sheets[0].Sheet, on.Composed.Sheets[0].Sheet.Panel(Part.Front)!.Edge).ShouldBeEmpty();
+        Coverage.Bare(on.Job.Take, on.Composed.Sheets[0].Sheet, on.Composed.Sheets[0].Sheet.Panel(Part.Front)!.Edge)
+            .ShouldBeEmpty();
         desk.Pressing.Works.Dispose();
     }
 
     [Fact]
     public void The_job_in_trouble_has_each_of_its_troubles_found()
     {
-        var found = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load).Jobs.Job("trouble").Composed.Findings.Where(f => f.Severity == Severity.Stop).Select(f => (f.Id, f.Item)).ToList();
-        foreach (var trouble in ((string, string?)[])[("ground.coverage", null), ("zone.fold", "line"), ("picture.resolution", "road"), ("barcode.digits", "barcode")])
+        var found = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load).Jobs.Job("trouble")
+            .Composed.Findings.Where(f => f.Severity == Severity.Stop).Select(f => (f.Id, f.Item)).ToList();
+        foreach (var trouble in ((string, string?)[])[("ground.coverage", null), ("zone.fold", "line"),
+            ("picture.resolution", "road"), ("barcode.digits", "barcode")])
             found.ShouldContain(trouble);
     }
 }

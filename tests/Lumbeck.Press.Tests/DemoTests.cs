@@ -12,7 +12,8 @@ public sealed class DemoTests(Pressed pressed) : IClassFixture<Pressed>
     public void A_demo_cover_has_nothing_against_it_and_prints_a_page_a_sheet(string slug, int pages)
     {
         var on = pressed.Desk.Jobs.Job(slug);
-        on.Composed.Findings.Where(f => f.Severity != Severity.Note).Select(f => $"{f.Id} {f.Item} {f.Measured}").ShouldBeEmpty();
+        on.Composed.Findings.Where(f => f.Severity != Severity.Note).Select(f => $"{f.Id} {f.Item} {f.Measured}")
+            .ShouldBeEmpty();
         var file = pressed.Folder[slug + "-all.pdf"];
         Pressed.Write(pressed.Desk, on, file);
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");

@@ -6,9 +6,13 @@ namespace Lumbeck.Press.Tests;
 public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
 {
     private static ReadDrawing Read(string svg) =>
-        SvgReading.Read(System.Text.Encoding.UTF8.GetBytes(svg), "d.svg", rgb => Ink.Percent(Math.Round((255 - rgb.R) / 2.55m), Math.Round((255 - rgb.G) / 2.55m), Math.Round((255 - rgb.B) / 2.55m), 0));
+        SvgReading.Read(System.Text.Encoding.UTF8.GetBytes(svg), "d.svg",
+            rgb =>
+                Ink.Percent(Math.Round((255 - rgb.R) / 2.55m), Math.Round((255 - rgb.G) / 2.55m),
+                    Math.Round((255 - rgb.B) / 2.55m), 0));
 
-    private const string Begin = "<svg xmlns='http://www.w3.org/2000/svg' xmlns:xlink='http://www.w3.org/1999/xlink' viewBox='0 0 100 50'>";
+    private const string Begin =
+        "<svg xmlns='http://www.w3.org/2000/svg' xmlns:xlink='http://www.w3.org/1999/xlink' viewBox='0 0 100 50'>";
 
     [Fact]
     public void Shapes_paths_groups_references_and_gradients_become_marks()
@@ -35,7 +39,8 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
         red.Shape.Bounds.ShouldBe(new Bounds(400, 200, 1200, 600));
         ((LineMark)marks[1]).Width.ShouldBe(240, 0.01);
         ((ShadeMark)marks[2]).Shade
-            .ShouldSatisfyAllConditions(s => s.Way.At(s.X0, s.Y0).X.ShouldBe(0), s => s.Way.At(s.X1, s.Y1).X.ShouldBe(4000), s => s.Stops.Length.ShouldBe(2));
+            .ShouldSatisfyAllConditions(s => s.Way.At(s.X0, s.Y0).X.ShouldBe(0),
+                s => s.Way.At(s.X1, s.Y1).X.ShouldBe(4000), s => s.Stops.Length.ShouldBe(2));
         ((FillMark)marks[3]).Shape.Strokes.ShouldContain(Stroke.Quad);
         ((DrawingMark)marks[4]).Marks.Single().ShouldBeOfType<FillMark>().EvenOdd.ShouldBeTrue();
     }
@@ -57,33 +62,46 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
     [InlineData("<rect width='5' height='5' fill='rgba(9,9,9,.5)'/>", "see-through colour")]
     [InlineData("<rect width='5' height='5' filter='url(#f)'/>", "`filter: url(#f)` is not read")]
     [InlineData("<rect width='5' height='5' style='mask:url(#m)'/>", "`mask: url(")]
-    [InlineData("<rect width='5' height='5' style='mix-blend-mode:multiply'/>", "`mix-blend-mode: multiply` is not read")]
-    [InlineData("<rect width='5' height='5' vector-effect='non-scaling-stroke'/>", "`vector-effect: non-scaling-stroke` is not read")]
+    [InlineData("<rect width='5' height='5' style='mix-blend-mode:multiply'/>",
+        "`mix-blend-mode: multiply` is not read")]
+    [InlineData("<rect width='5' height='5' vector-effect='non-scaling-stroke'/>",
+        "`vector-effect: non-scaling-stroke` is not read")]
     [InlineData("<filter id='f'/><rect width='5' height='5'/>", "holds a `filter`")]
     [InlineData("<hatch/>", "holds a `hatch`")]
     [InlineData("<style>rect:nth-child(2){fill:red}</style><rect width='5' height='5'/>", "the selector `:nth-child(")]
-    [InlineData("<style>@media (min-width:5px){rect{fill:red}}</style><rect width='5' height='5'/>", "depends on `@media (min-width: 5px)`")]
+    [InlineData("<style>@media (min-width:5px){rect{fill:red}}</style><rect width='5' height='5'/>",
+        "depends on `@media (min-width: 5px)`")]
     [InlineData("<rect width='5em' height='5'/>", "in a unit that is not read")]
     [InlineData("<path d='M0 0h9' stroke='red' stroke-linejoin='arcs'/>", "joined by `arcs`")]
     [InlineData("<rect width='5' height='5' clip-path='circle(3px)'/>", "clipped by `circle(3px)`")]
     [InlineData("", "nothing in it is drawn")]
     public void What_would_print_otherwise_or_reaches_outside_is_refused_by_name(string within, string says) =>
         Should.Throw<Refusal>(() => Read(Begin + within + "</svg>")).Message
-            .ShouldSatisfyAllConditions(m => says.Split('|').Any(m.Contains).ShouldBeTrue(m), m => m.ShouldStartWith("d.svg"));
+            .ShouldSatisfyAllConditions(m => says.Split('|').Any(m.Contains).ShouldBeTrue(m),
+                m => m.ShouldStartWith("d.svg"));
 
     [Fact]
     public void Entities_that_would_grow_without_end_are_not_followed()
     {
-        var bomb = "<!DOCTYPE svg [<!ENTITY a 'aaaaaaaaaa'>" + string.Concat(Enumerable.Range(0, 20).Select(i => $"<!ENTITY b{i} '&a;&a;&a;'>")) + "]>" + Begin + "<title>&b19;</title><rect width='1' height='1'/></svg>";
+        var bomb = "<!DOCTYPE svg [<!ENTITY a 'aaaaaaaaaa'>" + string.Concat(Enumerable.Range(0, 20)
+            .Select(i => $"<!ENTITY b{i} '&a;&a;&a;'>")) + "]>" + Begin + "<title>&b19;</title><rect width='1' height='1'/></svg>";
         Should.Throw<Refusal>(() => Read(bomb)).Message.ShouldContain("no sound SVG");
-        var leaves = "<g id='r0'/>" + string.Concat(Enumerable.Range(1, 20).Select(i => $"<g id='r{i}'>{string.Concat(Enumerable.Repeat($"<use href='#r{i - 1}'/>", 10))}</g>"));
-        Should.Throw<Refusal>(() => Read(Begin + leaves + "</svg>")).Message.ShouldContain("references lead to more than");
+        var leaves = "<g id='r0'/>" + string.Concat(Enumerable.Range(1, 20)
+            .Select(i => $"<g id='r{i}'>{string.Concat(Enumerable.Repeat($"<use href='#r{i - 1}'/>", 10))}</g>"));
+        Should.Throw<Refusal>(() => Read(Begin + leaves + "</svg>"))
+            .Message.ShouldContain("references lead to more than");
         Should.Throw<Refusal>(() => Read(Begin + $"<style>{new string('a', 2_000_000)}</style></svg>")).Message
             .ShouldContain("over 400000 letters");
-        Should.Throw<Refusal>(() => Read(Begin + $"<rect width='1' height='1' transform='{new string('a', 500_000)}'/></svg>")).Message
+        Should.Throw<Refusal>(() =>
+            Read(Begin + $"<rect width='1' height='1' transform='{new string('a', 500_000)}'/></svg>"))
+            .Message
             .ShouldContain("over 2000 letters");
-        Should.Throw<Refusal>(() => Read("<svg viewBox='0 0 0 5'/>")).Message.ShouldContain("its viewBox shows nothing");
-        Should.Throw<Refusal>(() => Read(Begin + string.Concat(Enumerable.Repeat("<rect width='1' height='1'/>", SvgReading.MostShapes + 1)) + "</svg>")).Message
+        Should.Throw<Refusal>(() => Read("<svg viewBox='0 0 0 5'/>"))
+            .Message.ShouldContain("its viewBox shows nothing");
+        Should.Throw<Refusal>(() =>
+            Read(Begin + string.Concat(Enumerable.Repeat("<rect width='1' height='1'/>",
+                SvgReading.MostShapes + 1)) + "</svg>"))
+            .Message
             .ShouldContain("20000 shapes");
     }
 
@@ -91,32 +109,50 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
     public void What_would_hold_a_core_for_minutes_is_refused_before_it_is_read()
     {
         var selectors = string.Join(',', Enumerable.Range(0, 20_000).Select(i => $".c{i} .d{i}"));
-        Should.Throw<Refusal>(() => Read(Begin + $"<style>{selectors}{{fill:red}}</style><rect width='1' height='1'/></svg>")).Message
+        Should.Throw<Refusal>(() =>
+            Read(Begin + $"<style>{selectors}{{fill:red}}</style><rect width='1' height='1'/></svg>"))
+            .Message
             .ShouldContain("more than 4000 selectors");
         Should.Throw<Refusal>(() => Read(Begin + string.Concat(Enumerable.Repeat("<g>", 100_000)) + string.Concat(Enumerable.Repeat("</g>", 100_000)) + "</svg>")).Message
             .ShouldContain("deep in each other");
-        Should.Throw<Refusal>(() => Read(Begin + $"<rect {string.Concat(Enumerable.Range(0, 200_000).Select(i => $"a{i}='' "))}/></svg>")).Message
+        Should.Throw<Refusal>(() =>
+            Read(Begin + $"<rect {string.Concat(Enumerable.Range(0, 200_000).Select(i => $"a{i}='' "))}/></svg>"))
+            .Message
             .ShouldContain("200000 attributes");
         using var gone = new CancellationTokenSource();
         gone.Cancel();
-        Should.Throw<OperationCanceledException>(() => SvgReading.Read(System.Text.Encoding.UTF8.GetBytes(Begin + string.Concat(Enumerable.Repeat("<rect width='1' height='1'/>", 5000)) + "</svg>"), "d.svg", _ => Ink.Black, gone.Token));
+        Should.Throw<OperationCanceledException>(() =>
+            SvgReading.Read(System.Text.Encoding.UTF8.GetBytes(Begin + string.Concat(Enumerable.Repeat("<rect width='1' height='1'/>",
+                5000)) + "</svg>"),
+                "d.svg", _ => Ink.Black, gone.Token));
     }
 
     [Fact]
     public async Task A_drawing_is_taken_in_hung_tiled_and_leaves_as_paths()
     {
         var svg = Begin + "<circle cx='50' cy='25' r='20' fill='#0a5c8a'/></svg>";
-        var picture = await pressed.Desk.Drawer.Pictures.TakeIn(new MemoryStream(System.Text.Encoding.UTF8.GetBytes(svg)), "disc.svg", default);
+        var picture =
+            await pressed.Desk.Drawer.Pictures.TakeIn(new MemoryStream(System.Text.Encoding.UTF8.GetBytes(svg)),
+            "disc.svg", default);
         (picture.IsDrawing, picture.Opaque).ShouldBe((true, false));
         var job = Starters.Job(HouseFile.Shipped["tern"], "Drawn");
-        var item = new PictureItem { Id = "d", Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default), Width = new(Length.FromInches(4)), Height = new(Length.FromInches(2)), Picture = picture };
+        var item = new PictureItem
+        {
+            Id = "d",
+            Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default),
+            Width = new(Length.FromInches(4)),
+            Height = new(Length.FromInches(2)),
+            Picture = picture,
+        };
         job = new AddItem(item).Apply(job);
         var composed = pressed.Desk.Jobs.Worked(0, job);
         var mark = composed.Sheets[0].Scene.Piece("d")!.Marks.Single().ShouldBeOfType<DrawingMark>();
         var disc = mark.Marks.Single().ShouldBeOfType<FillMark>();
         (disc.Shape.Bounds.Right - disc.Shape.Bounds.Left).ShouldBe(0.4 * 4 * 72, 0.5);
         composed.Findings.ShouldNotContain(f => f.Id == "picture.resolution");
-        var tiled = pressed.Desk.Jobs.Worked(0, new TilePicture("d", new(TileLay.Brick, Length.FromInches(1))).Apply(job)).Sheets[0].Scene.Piece("d")!.Marks.Single()
+        var tiled = pressed.Desk.Jobs.Worked(0,
+            new TilePicture("d", new(TileLay.Brick, Length.FromInches(1))).Apply(job))
+            .Sheets[0].Scene.Piece("d")!.Marks.Single()
             .ShouldBeOfType<DrawingMark>();
         tiled.Marks.Length.ShouldBeGreaterThan(15);
         var file = pressed.Press(job, "drawn.pdf");

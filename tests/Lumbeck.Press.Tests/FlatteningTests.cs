@@ -4,21 +4,35 @@ using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Tests;
 
-/// <summary>PDF/X-1a lays on each plate what PDF/X-4 does, without a trace of transparency, and its words stay words.</summary>
+/// <summary>
+/// PDF/X-1a lays on each plate what PDF/X-4 does, without a trace of transparency, and its words stay words.
+/// </summary>
 public sealed class FlatteningTests(Pressed pressed) : IClassFixture<Pressed>
 {
     private static Ink P(decimal c, decimal m, decimal y, decimal k) => Ink.Percent(c, m, y, k);
     private static Length In(decimal inches) => Length.FromInches(inches);
-    private static Hold At(Part panel, Anchor anchor, decimal x = 0, decimal y = 0) => new(panel, HoldBox.Face, anchor, In(x), In(y));
+    private static Hold At(Part panel, Anchor anchor, decimal x = 0, decimal y = 0) =>
+        new(panel, HoldBox.Face, anchor, In(x), In(y));
 
     private static readonly Edit[] SeeThrough =
     [
-        new AddItem(new RectItem { Id = "times", Hold = At(Part.Front, Anchor.Top, 0, 1), Width = new(In(3)), Height = new(In(1.5m)), Fill = new InkPaint(P(10, 60, 0, 0)), Blend = Blend.Multiply }),
-        new AddItem(new EllipseItem { Id = "screen", Hold = At(Part.Front, Anchor.Middle), Width = new(In(2)), Height = new(In(1.4m)), Fill = new InkPaint(P(30, 0, 80, 10)), Blend = Blend.Screen }),
-        new AddItem(new RectItem { Id = "half", Hold = At(Part.Back, Anchor.Middle), Width = new(In(2)), Height = new(In(2)), Fill = new InkPaint(P(0, 0, 0, 80)), Opacity = 50, Turned = 12 }),
-        new AddItem(new TextItem { Id = "soft", Words = "Softly over the water", Hold = At(Part.Front, Anchor.Bottom, 0, -2), Width = Span.Full, Height = new(In(0.6m)), Style = new() { Size = Length.FromPoints(26), Align = Align.Centre, Paint = new InkPaint(P(0, 0, 0, 0)) }, Shadow = new(new InkPaint(P(60, 40, 20, 40)), In(0.02m), In(0.03m), Length.FromPoints(8), 80) }),
-        new AddItem(new TextItem { Id = "faded", Words = "Faded letters", Hold = At(Part.Back, Anchor.Top, 0, 1), Width = Span.Full, Height = new(In(0.8m)), Style = new() { Size = Length.FromPoints(40), Align = Align.Centre, Paint = new InkPaint(P(0, 80, 80, 0)) }, Opacity = 60 }),
-        new AddItem(new TextItem { Id = "over", Words = "Words that lie over all", Hold = At(Part.Front, Anchor.Top, 0, 1.5m), Width = Span.Full, Height = new(In(0.4m)), Style = new() { Size = Length.FromPoints(14), Align = Align.Centre } }),
+        new AddItem(new RectItem { Id = "times", Hold = At(Part.Front, Anchor.Top, 0, 1), Width = new(In(3)),
+            Height = new(In(1.5m)), Fill = new InkPaint(P(10, 60, 0, 0)), Blend = Blend.Multiply }),
+        new AddItem(new EllipseItem { Id = "screen", Hold = At(Part.Front, Anchor.Middle), Width = new(In(2)),
+            Height = new(In(1.4m)), Fill = new InkPaint(P(30, 0, 80, 10)), Blend = Blend.Screen }),
+        new AddItem(new RectItem { Id = "half", Hold = At(Part.Back, Anchor.Middle), Width = new(In(2)),
+            Height = new(In(2)), Fill = new InkPaint(P(0, 0, 0, 80)), Opacity = 50, Turned = 12 }),
+        new AddItem(new TextItem { Id = "soft", Words = "Softly over the water",
+            Hold = At(Part.Front, Anchor.Bottom, 0, -2), Width = Span.Full, Height = new(In(0.6m)),
+            Style = new() { Size = Length.FromPoints(26), Align = Align.Centre, Paint = new InkPaint(P(0, 0, 0, 0)) },
+            Shadow = new(new InkPaint(P(60, 40, 20, 40)), In(0.02m), In(0.03m), Length.FromPoints(8), 80) }),
+        new AddItem(new TextItem { Id = "faded", Words = "Faded letters", Hold = At(Part.Back, Anchor.Top, 0, 1),
+            Width = Span.Full, Height = new(In(0.8m)),
+            Style = new() { Size = Length.FromPoints(40), Align = Align.Centre, Paint = new InkPaint(P(0, 80, 80, 0)) },
+            Opacity = 60 }),
+        new AddItem(new TextItem { Id = "over", Words = "Words that lie over all",
+            Hold = At(Part.Front, Anchor.Top, 0, 1.5m), Width = Span.Full, Height = new(In(0.4m)),
+            Style = new() { Size = Length.FromPoints(14), Align = Align.Centre } }),
     ];
 
     private string Made(Job job, PressKind kind)
@@ -35,7 +49,8 @@ public sealed class FlatteningTests(Pressed pressed) : IClassFixture<Pressed>
 
     [Theory]
     [InlineData("tidewatcher", 0.000002)]
-    // A picture's own packing is lossy in one file and gone through once more in the other: a few pixels of a million differ by it.
+    // A picture's own packing is lossy in one file and gone through once more in the other: a few pixels of a million
+    // differ by it.
     [InlineData("lighthouse", 0.0003)]
     public void Plates_are_the_same_but_for_edges(string slug, double noise)
     {
@@ -44,7 +59,8 @@ public sealed class FlatteningTests(Pressed pressed) : IClassFixture<Pressed>
         using var a = new Folder();
         using var b = new Folder();
         foreach (var (file, to) in ((string, Folder)[])[(x4, a), (x1a, b)])
-            Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r150", $"-sOutputFile={to["p%d.tif"]}", file);
+            Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r150",
+                $"-sOutputFile={to["p%d.tif"]}", file);
         foreach (var name in (string[])["Cyan", "Magenta", "Yellow", "Black"])
         {
             using var one = Plate(a.Path, name).CopyMemory();
@@ -56,7 +72,8 @@ public sealed class FlatteningTests(Pressed pressed) : IClassFixture<Pressed>
             using var inner = edges.Ifthenelse(0, apart);
             using var far = inner > 2;
             (far.Avg() / 255)
-                .ShouldBeLessThanOrEqualTo(noise, $"{name}: {far.Avg() / 255:0.#####} of the plate is over 2 apart, at most {inner.Max()}");
+                .ShouldBeLessThanOrEqualTo(noise,
+                    $"{name}: {far.Avg() / 255:0.#####} of the plate is over 2 apart, at most {inner.Max()}");
         }
     }
 
@@ -67,9 +84,11 @@ public sealed class FlatteningTests(Pressed pressed) : IClassFixture<Pressed>
         var file = Made(job, PressKind.X1a);
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
         var content = Tool.Run("qpdf", "--qdf", "--object-streams=disable", "--normalize-content=n", file, "-");
-        foreach (var trace in (string[])["/SMask", "/Transparency", "/BM /", "/ca ", "/CA "]) content.ShouldNotContain(trace);
+        foreach (var trace in (string[])["/SMask", "/Transparency", "/BM /", "/ca ", "/CA "])
+            content.ShouldNotContain(trace);
         var words = Tool.Run("pdftotext", file, "-");
-        foreach (var said in (string[])["Words that lie over all", "Softly over the water", "Faded letters"]) words.ShouldContain(said);
+        foreach (var said in (string[])["Words that lie over all", "Softly over the water", "Faded letters"])
+            words.ShouldContain(said);
     }
 
     [Fact]
@@ -79,8 +98,12 @@ public sealed class FlatteningTests(Pressed pressed) : IClassFixture<Pressed>
         job = new Edit[]
         {
             new PaintGround(new InkPaint(P(40, 0, 0, 0))),
-            new AddItem(new RectItem { Id = "half", Hold = At(Part.Front, Anchor.Middle), Width = new(In(2)), Height = new(In(2)), Fill = new InkPaint(P(0, 100, 0, 0)), Opacity = 50 }),
-            new AddItem(new TextItem { Id = "t", Words = "Fifty", Hold = At(Part.Back, Anchor.Middle), Width = Span.Full, Height = new(In(1)), Style = new() { Size = Length.FromPoints(60), Paint = new InkPaint(P(0, 0, 80, 0)) }, Blend = Blend.Multiply }),
+            new AddItem(new RectItem { Id = "half", Hold = At(Part.Front, Anchor.Middle), Width = new(In(2)),
+                Height = new(In(2)), Fill = new InkPaint(P(0, 100, 0, 0)), Opacity = 50 }),
+            new AddItem(new TextItem { Id = "t", Words = "Fifty", Hold = At(Part.Back, Anchor.Middle),
+                Width = Span.Full, Height = new(In(1)),
+                Style = new() { Size = Length.FromPoints(60), Paint = new InkPaint(P(0, 0, 80, 0)) },
+                Blend = Blend.Multiply }),
         }.Aggregate(job, (j, e) => e.Apply(j));
         var file = Made(job, PressKind.X1a);
         Tool.Run("pdfimages", "-list", file).Split('\n').Skip(2).Where(l => l.Length > 0).ShouldBeEmpty();

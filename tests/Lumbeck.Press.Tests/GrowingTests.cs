@@ -11,7 +11,9 @@ public sealed class GrowingTests : IDisposable
 
     public void Dispose() => _folder.Dispose();
 
-    private static Grown How(GrowWay way, int seed = 1, Flip flip = Flip.None) => new(new string('a', 64), way, seed, flip, 0, 0, 1, 1, (double)Margin / Wide, (double)Margin / High, (double)Margin / Wide, (double)Margin / High);
+    private static Grown How(GrowWay way, int seed = 1, Flip flip = Flip.None) =>
+        new(new string('a', 64), way, seed, flip, 0, 0, 1, 1, (double)Margin / Wide, (double)Margin / High,
+            (double)Margin / Wide, (double)Margin / High);
 
     private Image Grow(string kind, Grown how, bool preview = false, int times = 1)
     {
@@ -19,7 +21,8 @@ public sealed class GrowingTests : IDisposable
         if (!File.Exists(path)) File.WriteAllBytes(path, Textures.Jpeg(kind, Wide * times, High * times));
         var output = _folder[Guid.NewGuid().ToString("n")];
         var told = 0.0;
-        var result = Grower.Make(path, how, (Wide + (2 * Margin)) * times, preview, output, share => { share.ShouldBeGreaterThanOrEqualTo(told); told = share; });
+        var result = Grower.Make(path, how, (Wide + (2 * Margin)) * times, preview, output,
+            share => { share.ShouldBeGreaterThanOrEqualTo(told); told = share; });
         told.ShouldBe(1);
         var image = Image.NewFromFile(output);
         (image.Width, image.Height).ShouldBe((result.Wide, result.High));
@@ -46,7 +49,8 @@ public sealed class GrowingTests : IDisposable
         double across(int x) => Enumerable.Range(Margin, High).Average(y => Math.Abs(at(x, y) - at(x - 1, y)));
         double down(int y) => Enumerable.Range(Margin, Wide).Average(x => Math.Abs(at(x, y) - at(x, y - 1)));
         static double median(IEnumerable<double> of) => of.Order().ElementAt(of.Count() / 2);
-        var (usualAcross, usualDown) = (median(Enumerable.Range(Margin + 4, Wide - 8).Select(across)), median(Enumerable.Range(Margin + 4, High - 8).Select(down)));
+        var (usualAcross, usualDown) = (median(Enumerable.Range(Margin + 4, Wide - 8).Select(across)),
+            median(Enumerable.Range(Margin + 4, High - 8).Select(down)));
         foreach (var x in (int[])[Margin, Margin + Wide]) across(x).ShouldBeLessThan((1.5 * usualAcross) + 0.3);
         foreach (var y in (int[])[Margin, Margin + High]) down(y).ShouldBeLessThan((1.5 * usualDown) + 0.3);
         // The picture itself is where it was.
@@ -73,10 +77,16 @@ public sealed class GrowingTests : IDisposable
     {
         using var grown = Grow("grass", How(GrowWay.Synthesis));
         using var gray = grown.Colourspace(Enums.Interpretation.Bw);
-        double rough(int x, int y, int w, int h) { using var a = gray.ExtractArea(x, y, w, h); using var g = a.Sobel(); return g.Avg(); }
+        double rough(int x, int y, int w, int h)
+        {
+            using var a = gray.ExtractArea(x, y, w, h);
+            using var g = a.Sobel();
+            return g.Avg();
+        }
         rough(Margin, 2, Wide, Margin - 6).ShouldBeGreaterThan(0.6 * rough(Margin, Margin, Wide, High));
         using var mirror = Grow("grass", How(GrowWay.Mirror));
-        (grown.ExtractArea(0, 0, Wide, Margin) - mirror.ExtractArea(0, 0, Wide, Margin)).Abs().Avg().ShouldBeGreaterThan(8);
+        (grown.ExtractArea(0, 0, Wide, Margin) - mirror.ExtractArea(0, 0, Wide, Margin)).Abs().Avg()
+            .ShouldBeGreaterThan(8);
     }
 
     [Fact]
@@ -85,7 +95,8 @@ public sealed class GrowingTests : IDisposable
         using var whole = Grow("water", How(GrowWay.Synthesis), times: 4);
         using var preview = Grow("water", How(GrowWay.Synthesis), preview: true, times: 4);
         preview.Width.ShouldBeLessThanOrEqualTo(Grower.PreviewWide);
-        using var small = whole.Resize((double)preview.Width / whole.Width, vscale: (double)preview.Height / whole.Height);
+        using var small = whole.Resize((double)preview.Width / whole.Width,
+            vscale: (double)preview.Height / whole.Height);
         (small - preview).Abs().Avg().ShouldBeLessThan(9);
     }
 
@@ -94,7 +105,9 @@ public sealed class GrowingTests : IDisposable
     {
         File.WriteAllBytes(_folder["p.jpg"], Textures.Jpeg("paper", Wide, High));
         using var cancel = new CancellationTokenSource();
-        Should.Throw<OperationCanceledException>(() => Grower.Make(_folder["p.jpg"], How(GrowWay.Synthesis), Wide + 96, false, _folder["out.jpg"], _ => cancel.Cancel(), cancel.Token));
+        Should.Throw<OperationCanceledException>(() =>
+            Grower.Make(_folder["p.jpg"], How(GrowWay.Synthesis), Wide + 96, false, _folder["out.jpg"],
+                _ => cancel.Cancel(), cancel.Token));
         File.Exists(_folder["out.jpg"]).ShouldBeFalse();
     }
 
@@ -111,7 +124,8 @@ public sealed class GrowingTests : IDisposable
     {
         File.WriteAllBytes(_folder["thin.jpg"], Textures.Jpeg("paper", 64, 48));
         var thin = Grown.Read($"{new string('a', 64)}_3_1_0_0_0_1_1000000_0_0_0_0")!;
-        Should.Throw<Refusal>(() => Grower.Make(_folder["thin.jpg"], thin, 1200, true, _folder["out.jpg"])).Message.ShouldContain("million");
+        Should.Throw<Refusal>(() => Grower.Make(_folder["thin.jpg"], thin, 1200, true, _folder["out.jpg"]))
+            .Message.ShouldContain("million");
     }
 
     [Fact]

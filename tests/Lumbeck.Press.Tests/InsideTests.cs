@@ -29,12 +29,15 @@ public sealed class InsideTests : IDisposable
             foreach (var (entries, content) in chunk)
             {
                 var stream = pdf.Stream("", o => o.Write(Encoding.ASCII.GetBytes(content)));
-                kids.Add(pdf.Object($"<< /Type /Page /Parent {branch} 0 R /Resources << >> /Contents {stream} 0 R {entries} >>"));
+                kids.Add(pdf.Object($"<< /Type /Page /Parent {branch} 0 R /Resources << >> /Contents {stream} 0 R " +
+                    $"{entries} >>"));
             }
-            pdf.Object(branch, $"<< /Type /Pages /Parent {tree} 0 R /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
+            pdf.Object(branch,
+                $"<< /Type /Pages /Parent {tree} 0 R /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
             branches.Add(branch);
         }
-        pdf.Object(tree, $"<< /Type /Pages /Count {pages.Count()} /Kids [{string.Join(' ', branches.Select(k => $"{k} 0 R"))}] {inherited} >>");
+        pdf.Object(tree,
+            $"<< /Type /Pages /Count {pages.Count()} /Kids [{string.Join(' ', branches.Select(k => $"{k} 0 R"))}] {inherited} >>");
         pdf.Finish(pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), pdf.Object("<< /Title (inside) >>"));
         return _folder[name];
     }
@@ -50,21 +53,27 @@ public sealed class InsideTests : IDisposable
     [Fact]
     public void Pages_sizes_odd_ones_and_a_blank_last_page_are_found()
     {
-        var pages = Enumerable.Range(1, 318).Select(n => (n is 40 or 41 ? "/MediaBox [0 0 378 570]" : n == 200 ? "/Rotate 90 /MediaBox [0 0 576 378]" : "", n == 318 ? "q Q\n" : Ink));
+        var pages = Enumerable.Range(1, 318)
+            .Select(n =>
+                (n is 40 or 41 ? "/MediaBox [0 0 378 570]" : n == 200 ? "/Rotate 90 /MediaBox [0 0 576 378]" : "",
+                    n == 318 ? "q Q\n" : Ink));
         var inside = Read(Pdf("book.pdf", pages, "/MediaBox [0 0 378 576]"));
         (inside.Pages, inside.LastBlank, inside.TrimBoxes).ShouldBe((318, true, false));
         inside.Sizes.Select(s => (s.Size.Show(Unit.Inch), s.Pages, s.First))
             .ShouldBe([("5.25 × 8 in", 316, 1), ("5.25 × 7.917 in", 2, 40)]);
         inside.Says(Size.FromInches(5.25m, 8), HouseFile.Shipped["tern"], Unit.Inch)
-            .ShouldBe(["318 pages of 5.25 × 8 in", "2 pages, the first of them page 40, are 5.25 × 7.917 in", "the last page is blank: leave it out if it was only to make the count even"]);
+            .ShouldBe(["318 pages of 5.25 × 8 in", "2 pages, the first of them page 40, are 5.25 × 7.917 in",
+                "the last page is blank: leave it out if it was only to make the count even"]);
     }
 
     [Fact]
     public void Trim_boxes_say_the_size_where_there_are_any_and_crop_boxes_what_is_seen()
     {
-        var trimmed = Read(Pdf("trimmed.pdf", Enumerable.Repeat(("/MediaBox [0 0 450 650] /TrimBox [36 36 414 612]", Ink), 20)));
+        var trimmed = Read(Pdf("trimmed.pdf",
+            Enumerable.Repeat(("/MediaBox [0 0 450 650] /TrimBox [36 36 414 612]", Ink), 20)));
         (trimmed.TrimBoxes, trimmed.Page.Show(Unit.Inch), trimmed.LastBlank).ShouldBe((true, "5.25 × 8 in", false));
-        Read(Pdf("cropped.pdf", Enumerable.Repeat(("/MediaBox [0 0 450 650] /CropBox [36 36 414 612]", Ink), 20))).Page.Show(Unit.Inch)
+        Read(Pdf("cropped.pdf", Enumerable.Repeat(("/MediaBox [0 0 450 650] /CropBox [36 36 414 612]", Ink), 20)))
+            .Page.Show(Unit.Inch)
             .ShouldBe("5.25 × 8 in");
         // User space may be larger than points.
         Read(Pdf("large.pdf", Enumerable.Repeat(("/MediaBox [0 0 189 288] /UserUnit 2", Ink), 20))).Page.Show(Unit.Inch)
@@ -83,11 +92,13 @@ public sealed class InsideTests : IDisposable
         said("letter.pdf", Encoding.ASCII.GetBytes("Dear printer,")).ShouldStartWith("letter.pdf is no PDF");
         var whole = File.ReadAllBytes(Pdf("whole.pdf", Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 60)));
         said("torn.pdf", whole[..300]).ShouldStartWith("torn.pdf ");
-        said("bare.pdf", Encoding.ASCII.GetBytes("%PDF-1.6\n1 0 obj\n<< /Type /Catalog >>\nendobj\ntrailer << /Root 1 0 R >>"))
+        said("bare.pdf",
+            Encoding.ASCII.GetBytes("%PDF-1.6\n1 0 obj\n<< /Type /Catalog >>\nendobj\ntrailer << /Root 1 0 R >>"))
             .ShouldStartWith("bare.pdf ");
         Tool.Run("qpdf", "--encrypt", "secret", "owner", "256", "--", _folder["whole.pdf"], _folder["locked.pdf"]);
         Should.Throw<Refusal>(() => Read(_folder["locked.pdf"])).Message.ShouldStartWith("locked.pdf is encrypted");
-        Should.Throw<Refusal>(() => Read(Pdf("sizeless.pdf", [("", Ink)]))).Message.ShouldStartWith("page 1 of sizeless.pdf has no size");
+        Should.Throw<Refusal>(() => Read(Pdf("sizeless.pdf", [("", Ink)])))
+            .Message.ShouldStartWith("page 1 of sizeless.pdf has no size");
     }
 
     [Fact]
@@ -101,7 +112,11 @@ public sealed class InsideTests : IDisposable
     [Fact]
     public void A_page_tree_that_loops_comes_to_an_end()
     {
-        File.WriteAllText(_folder["loop.pdf"], "%PDF-1.4\n1 0 obj\n<< /Type /Catalog /Pages 2 0 R >>\nendobj\n2 0 obj\n<< /Type /Pages /Count 2 /Kids [3 0 R 2 0 R] /MediaBox [0 0 378 576] >>\nendobj\n3 0 obj\n<< /Type /Pages /Parent 2 0 R /Count 1 /Kids [2 0 R 4 0 R] >>\nendobj\n4 0 obj\n<< /Type /Page /Parent 3 0 R >>\nendobj\ntrailer << /Root 1 0 R /Size 5 >>\n");
+        File.WriteAllText(_folder["loop.pdf"],
+            "%PDF-1.4\n1 0 obj\n<< /Type /Catalog /Pages 2 0 R >>\nendobj\n2 0 obj\n<< /Type /Pages /Count 2 /Kids " +
+                "[3 0 R 2 0 R] /MediaBox [0 0 378 576] >>\nendobj\n3 0 obj\n<< /Type /Pages /Parent 2 0 R /Count 1 " +
+                "/Kids [2 0 R 4 0 R] >>\nendobj\n4 0 obj\n<< /Type /Page /Parent 3 0 R >>\nendobj\ntrailer << /Root " +
+                "1 0 R /Size 5 >>\n");
         try { Read(_folder["loop.pdf"]).Pages.ShouldBe(1); }
         catch (Refusal r) { r.Message.ShouldStartWith("loop.pdf "); }
     }
@@ -110,10 +125,13 @@ public sealed class InsideTests : IDisposable
     public async Task An_inside_is_read_from_the_disk_and_not_kept_and_one_over_the_limit_is_refused()
     {
         var desk = new Desk.Desk(_folder["data"], TimeProvider.System, DemoBench.Load);
-        await using (var upload = File.OpenRead(Pdf("book.pdf", Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 10))))
-            (await InsideDesk.ReadInside(desk.Drawer, upload, "../..\\C:\\books\\Bo\u0001ok.pdf", default)).Name.ShouldBe("Book.pdf");
+        await using (var upload = File.OpenRead(Pdf("book.pdf",
+            Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 10))))
+            (await InsideDesk.ReadInside(desk.Drawer, upload, "../..\\C:\\books\\Bo\u0001ok.pdf", default))
+                .Name.ShouldBe("Book.pdf");
         Directory.EnumerateFiles(Path.Combine(desk.Folder, "incoming")).ShouldBeEmpty();
-        var refused = await Should.ThrowAsync<Refusal>(() => InsideDesk.ReadInside(desk.Drawer, new Endless(), "huge.pdf", default));
+        var refused = await Should.ThrowAsync<Refusal>(() =>
+            InsideDesk.ReadInside(desk.Drawer, new Endless(), "huge.pdf", default));
         refused.Message.ShouldStartWith("huge.pdf is over 500 MB");
         Directory.EnumerateFiles(Path.Combine(desk.Folder, "incoming")).ShouldBeEmpty();
     }
@@ -141,7 +159,9 @@ public sealed class InsideTests : IDisposable
         for (var i = 0; i < times; i++)
         {
             using var m = new MemoryStream();
-            using (var z = new System.IO.Compression.ZLibStream(m, System.IO.Compression.CompressionLevel.Fastest, leaveOpen: true)) from.CopyTo(z);
+            using (var z = new System.IO.Compression.ZLibStream(m, System.IO.Compression.CompressionLevel.Fastest,
+                leaveOpen: true))
+                from.CopyTo(z);
             from = new MemoryStream(packed = m.ToArray());
         }
         return packed;
@@ -175,15 +195,19 @@ public sealed class InsideTests : IDisposable
         put("%PDF-1.5\n");
         begin(); put("<< /Type /Catalog /Pages 2 0 R >>\nendobj\n");
         begin(); put("<< /Type /Pages /Kids [3 0 R] /Count 1 >>\nendobj\n");
-        begin(); put("<< /Type /Page /Parent 2 0 R /MediaBox [0 0 378 576] /Contents 4 0 R /Resources << /XObject << /F1 5 0 R >> >> >>\nendobj\n");
+        begin(); put("<< /Type /Page /Parent 2 0 R /MediaBox [0 0 378 576] /Contents 4 0 R /Resources << /XObject << " +
+            "/F1 5 0 R >> >> >>\nendobj\n");
         begin(); put($"<< /Length {contentBytes.Length} {content} >>\nstream\n"); f.Write(contentBytes); put("\nendstream\nendobj\n");
         foreach (var o in more) { begin(); put(o + "\nendobj\n"); }
         var at = f.Position;
         if (xref is null)
-            put($"xref\n0 {offsets.Count + 1}\n0000000000 65535 f \n{string.Concat(offsets.Select(o => $"{o:0000000000} 00000 n \n"))}trailer\n<< /Size {offsets.Count + 1} /Root 1 0 R >>\n");
+            put($"xref\n0 {offsets.Count + 1}\n0000000000 65535 f " +
+                $"\n{string.Concat(offsets.Select(o => $"{o:0000000000} 00000 n \n"))}trailer\n<< /Size " +
+                $"{offsets.Count + 1} /Root 1 0 R >>\n");
         else
         {
-            put($"{offsets.Count + 1} 0 obj\n<< /Type /XRef /Size {offsets.Count + 2} /W [1 4 1] /Root 1 0 R /Filter /FlateDecode /Length {xref.Length} >>\nstream\n");
+            put($"{offsets.Count + 1} 0 obj\n<< /Type /XRef /Size {offsets.Count + 2} /W [1 4 1] /Root 1 0 R /Filter " +
+                $"/FlateDecode /Length {xref.Length} >>\nstream\n");
             f.Write(xref);
             put("\nendstream\nendobj\n");
         }
@@ -194,7 +218,8 @@ public sealed class InsideTests : IDisposable
     [Fact]
     public void A_small_file_that_unpacks_to_hundreds_of_megabytes_is_no_trouble()
     {
-        var (twice, xref) = (ByHand("bomb.pdf", "/Filter [/FlateDecode /FlateDecode]", Packed(400, 2), null), ByHand("xref.pdf", "", "f"u8.ToArray(), Packed(400, 1)));
+        var (twice, xref) = (ByHand("bomb.pdf", "/Filter [/FlateDecode /FlateDecode]", Packed(400, 2), null),
+            ByHand("xref.pdf", "", "f"u8.ToArray(), Packed(400, 1)));
         var before = GC.GetAllocatedBytesForCurrentThread();
         var bomb = Read(twice);
         (bomb.Pages, bomb.LastBlank).ShouldBe((1, false));
@@ -203,7 +228,8 @@ public sealed class InsideTests : IDisposable
         var forms = Enumerable.Range(0, 12).Select(n =>
         {
             var draws = string.Concat(Enumerable.Repeat("/F1 Do ", 10));
-            return $"<< /Type /XObject /Subtype /Form /BBox [0 0 9 9] /Resources << /XObject << /F1 {6 + n} 0 R >> >> /Length {draws.Length} >>\nstream\n{draws}\nendstream";
+            return $"<< /Type /XObject /Subtype /Form /BBox [0 0 9 9] /Resources << /XObject << /F1 {6 + n} 0 R >> " +
+                $">> /Length {draws.Length} >>\nstream\n{draws}\nendstream";
         }).Append("<< /Type /XObject /Subtype /Form /BBox [0 0 9 9] /Length 0 >>\nstream\n\nendstream").ToArray();
         Read(ByHand("forms.pdf", "", "/F1 Do"u8.ToArray(), null, forms)).LastBlank.ShouldBeFalse();
         // All that was ever taken, not what was held at once: whole, the two would be some gigabytes.

@@ -26,6 +26,7 @@ public sealed class IntakeTests(Pressed pressed) : IClassFixture<Pressed>
     public void What_is_no_PDF_is_refused_in_words(string bytes)
     {
         using var m = new MemoryStream(System.Text.Encoding.ASCII.GetBytes(bytes));
-        Should.Throw<Refusal>(() => Intake.Opening.Reading.Of(m)).Message.ShouldStartWith("this can’t be read as a PDF");
+        Should.Throw<Refusal>(() => Intake.Opening.Reading.Of(m))
+            .Message.ShouldStartWith("this can’t be read as a PDF");
     }
 }

@@ -13,7 +13,9 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     public static TheoryData<string, string, PressKind> All()
     {
         var all = new TheoryData<string, string, PressKind>();
-        (string Slug, BindingKind Binding)[] jobs = [("tidewatcher", BindingKind.Paperback), ("orrin", BindingKind.Case), ("hive", BindingKind.Paperback), ("calder", BindingKind.Jacket), ("lighthouse", BindingKind.Paperback)];
+        (string Slug, BindingKind Binding)[] jobs = [("tidewatcher", BindingKind.Paperback),
+            ("orrin", BindingKind.Case), ("hive", BindingKind.Paperback), ("calder", BindingKind.Jacket),
+            ("lighthouse", BindingKind.Paperback)];
         foreach (var (slug, binding) in jobs)
             foreach (var house in HouseFile.Shipped.Values.Where(h => h.Binds(binding)))
                 foreach (var kind in house.Kinds) all.Add(slug, house.Id, kind);
@@ -35,23 +37,29 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var (on, file) = Made(slug, house, new(kind));
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
-        foreach (var line in Tool.Run("pdffonts", file).Split('\n').Skip(2).Where(l => l.Length > 0)) line.ShouldContain(" yes yes yes ");
+        foreach (var line in Tool.Run("pdffonts", file).Split('\n').Skip(2).Where(l => l.Length > 0))
+            line.ShouldContain(" yes yes yes ");
         var rules = HouseFile.Shipped[house];
         var info = Tool.Run("pdfinfo", "-box", file);
         info.ShouldContain($"PDF version:     {(kind == PressKind.X1a ? "1.4" : "1.6")}");
         var pictures = Tool.Run("pdfimages", "-list", file).Split('\n').Skip(2).Where(l => l.Length > 0).ToList();
-        pictures.ShouldAllBe(l => l.Contains(" cmyk ", StringComparison.Ordinal) || l.Contains(" gray ", StringComparison.Ordinal));
+        pictures.ShouldAllBe(l =>
+            l.Contains(" cmyk ", StringComparison.Ordinal) || l.Contains(" gray ", StringComparison.Ordinal));
         if (kind == PressKind.X1a) pictures.ShouldAllBe(l => !l.Contains(" smask ", StringComparison.Ordinal));
         // Marks grow the page, and only where the house asks for them.
         double[] box(string name) =>
-            [.. info.Split('\n').First(l => l.StartsWith(name, StringComparison.Ordinal))[(name.Length + 1)..].Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(f => double.Parse(f, CultureInfo.InvariantCulture))];
+            [.. info.Split('\n').First(l => l.StartsWith(name, StringComparison.Ordinal))[(name.Length + 1)..]
+                .Split(' ', StringSplitOptions.RemoveEmptyEntries)
+                .Select(f => double.Parse(f, CultureInfo.InvariantCulture))];
         var (media, bleed) = (box("MediaBox:"), box("BleedBox:"));
         (media[2] > bleed[2] - bleed[0] + 1).ShouldBe(rules.Marks != Marks.None);
         // The barcode is read from the page's pixels.
         var picture = pressed.Folder[Path.GetFileNameWithoutExtension(file)];
         var (code, margin) = (on.Composed.Sheets[0].Scene.Piece("barcode")!.Frame, bleed[0]);
         string px(double points) => ((int)(points / 72 * 300)).ToString(CultureInfo.InvariantCulture);
-        Tool.Run("pdftoppm", "-r", "300", "-f", "1", "-l", "1", "-gray", "-singlefile", "-x", px(margin + code.Left - 20), "-y", px(margin + code.Top - 20), "-W", px(code.Right - code.Left + 40), "-H", px(code.Bottom - code.Top + 40), "-png", file, picture);
+        Tool.Run("pdftoppm", "-r", "300", "-f", "1", "-l", "1", "-gray", "-singlefile", "-x",
+            px(margin + code.Left - 20), "-y", px(margin + code.Top - 20), "-W", px(code.Right - code.Left + 40), "-H",
+            px(code.Bottom - code.Top + 40), "-png", file, picture);
         Tool.Run("zbarimg", "-q", "--raw", picture + ".png").Trim().ShouldBe(on.Job.Ticket.Isbn!.Value.Digits);
         // And the house's reception takes it.
         var verdict = Intake.IntakeDesk.Judge(file, pressed.Desk.Pressing.Expects(on));
@@ -64,16 +72,28 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     public void The_same_plan_gives_the_same_bytes()
     {
         var first = File.ReadAllBytes(Made("tidewatcher", "plover", new(PressKind.X1a)).File);
-        File.ReadAllBytes(Made("tidewatcher", "plover", new(PressKind.X1a)).File).AsSpan().SequenceEqual(first).ShouldBeTrue();
+        File.ReadAllBytes(Made("tidewatcher", "plover", new(PressKind.X1a)).File).AsSpan().SequenceEqual(first)
+            .ShouldBeTrue();
     }
 
     [Fact]
     public void What_hangs_over_the_sheet_s_edge_ends_at_the_bleed_where_there_are_marks()
     {
         var on = pressed.Desk.Jobs.Job("hive");
-        var job = new AddItem(new RectItem { Id = "over", Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(-30), Length.FromMillimetres(-30)), Width = new(Length.FromMillimetres(60)), Height = new(Length.FromMillimetres(60)), Fill = new InkPaint(Ink.Black) }).Apply(on.Job);
+        var job = new AddItem(new RectItem
+        {
+            Id = "over",
+            Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(-30),
+                Length.FromMillimetres(-30)),
+            Width = new(Length.FromMillimetres(60)),
+            Height = new(Length.FromMillimetres(60)),
+            Fill = new InkPaint(Ink.Black)
+        })
+            .Apply(on.Job);
         var file = pressed.Folder["over.pdf"];
-        using (var s = File.Create(file)) pressed.Desk.Pressing.WritePress(on with { Composed = pressed.Desk.Jobs.Worked(on.Revision, job) }, new(PressKind.X1a), s);
+        using (var s = File.Create(file))
+            pressed.Desk.Pressing.WritePress(on with { Composed = pressed.Desk.Jobs.Worked(on.Revision, job) },
+                new(PressKind.X1a), s);
         Tool.Run("pdftoppm", "-r", "72", "-gray", "-singlefile", "-png", file, pressed.Folder["over"]);
         using var page = NetVips.Image.NewFromFile(pressed.Folder["over.png"]);
         // In the corner of the margin, between the marks, there is paper; just within the bleed there is ink.
@@ -86,12 +106,14 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var (on, file) = Made("hive", "plover", new(PressKind.X1a));
         using var folder = new Folder();
-        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r288", $"-sOutputFile={folder["p%d.tif"]}", file);
+        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r288",
+            $"-sOutputFile={folder["p%d.tif"]}", file);
         var trim = on.Composed.Sheets[0].Sheet.Trim;
         foreach (var plate in (string[])["Cyan", "Magenta", "Yellow", "Black"])
         {
             using var image = NetVips.Image.NewFromFile(Directory.GetFiles(folder.Path, $"*({plate})*").Single());
-            // A crop mark above the cut's left edge: a pixel of four an inch's seventy-second, over a few columns for where it falls.
+            // A crop mark above the cut's left edge: a pixel of four an inch's seventy-second, over a few columns for
+            // where it falls.
             var (x, y) = ((int)((34 + trim.X.Points) * 4), (int)(20 * 4));
             Enumerable.Range(x - 3, 7).Min(at => image.Getpoint(at, y)[0]).ShouldBeLessThan(160);
         }
@@ -101,7 +123,8 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     public void Screens_proofs_and_mock_ups_are_what_they_say()
     {
         var screen = Made("tidewatcher", "tern", new(PressKind.Screen) { Pixels = 1000 }).File;
-        using (var jpeg = NetVips.Image.NewFromFile(screen)) (jpeg.Width, jpeg.Height, jpeg.Bands).ShouldBe((657, 1000, 3));
+        using (var jpeg = NetVips.Image.NewFromFile(screen))
+            (jpeg.Width, jpeg.Height, jpeg.Bands).ShouldBe((657, 1000, 3));
         var lossless = Made("tidewatcher", "tern", new(PressKind.Screen) { Pixels = 1000, Png = true }).File;
         using (var png = NetVips.Image.NewFromFile(lossless))
         {
@@ -147,7 +170,8 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         var picture = pressed.Folder["rgb"];
         Tool.Run("pdftoppm", "-r", "72", "-singlefile", "-png", file, picture);
         using var drawn = NetVips.Image.NewFromFile(picture + ".png");
-        var plates = pressed.Desk.Drawer.PlatesOf(on.Job.Ticket.House).Paint(on.Composed.Sheets[0].Scene, new(20, 540, 60, 560), 72);
+        var plates = pressed.Desk.Drawer.PlatesOf(on.Job.Ticket.House)
+            .Paint(on.Composed.Sheets[0].Scene, new(20, 540, 60, 560), 72);
         using var seen = plates.ToScreen(Colour.PressCondition.Of(on.Job.Ticket.House));
         // The rock is one flat ink.
         for (var band = 0; band < 3; band++) drawn.Getpoint(40, 550)[band].ShouldBe(seen.Getpoint(20, 10)[band], 4);

@@ -6,7 +6,8 @@ namespace Lumbeck.Press.Tests;
 /// <summary>Faces that makers bring: what is read of them, what is kept to, and what is refused.</summary>
 public sealed class OwnFaceTests
 {
-    private static byte[] Shipped(string face = "work-sans/400") => File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "faces", face + ".ttf"));
+    private static byte[] Shipped(string face = "work-sans/400") =>
+        File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "faces", face + ".ttf"));
 
     /// <summary>Ghostscript's own Nimbus, an OpenType face with CFF outlines.</summary>
     private const string Cff = "/usr/share/fonts/opentype/urw-base35/NimbusRoman-Regular.otf";
@@ -15,7 +16,8 @@ public sealed class OwnFaceTests
     {
         var count = BinaryPrimitives.ReadUInt16BigEndian(file.AsSpan(4));
         for (var i = 0; i < count; i++)
-            if (System.Text.Encoding.ASCII.GetString(file, 12 + (i * 16), 4) == tag) return (int)BinaryPrimitives.ReadUInt32BigEndian(file.AsSpan(12 + (i * 16) + 8));
+            if (System.Text.Encoding.ASCII.GetString(file, 12 + (i * 16), 4) == tag)
+                return (int)BinaryPrimitives.ReadUInt32BigEndian(file.AsSpan(12 + (i * 16) + 8));
         throw new InvalidOperationException(tag);
     }
 
@@ -50,7 +52,8 @@ public sealed class OwnFaceTests
     public void Rights_are_read_from_the_face(int fsType, Embedding embedding, bool whole)
     {
         var looked = FaceReading.Read(WithRights((ushort)fsType), "own.ttf");
-        (looked.Facts.Embedding, looked.Facts.WholeOnly, looked.Family, looked.Weight, looked.Italic).ShouldBe((embedding, whole, "Work Sans", 400, false));
+        (looked.Facts.Embedding, looked.Facts.WholeOnly, looked.Family, looked.Weight, looked.Italic)
+            .ShouldBe((embedding, whole, "Work Sans", 400, false));
     }
 
     [Fact]
@@ -58,11 +61,14 @@ public sealed class OwnFaceTests
     {
         using var folder = new Folder();
         var never = With(folder, WithRights(2), out var id);
-        Should.Throw<Refusal>(() => TextTests.Press(folder, Set(never, id, "Mine"), shelf: never)).Message.ShouldContain("Own Face");
-        Should.Throw<Refusal>(() => TextTests.Press(folder, Set(never, id, "Mine"), outlines: true, shelf: never)).Message.ShouldContain("Own Face");
+        Should.Throw<Refusal>(() => TextTests.Press(folder, Set(never, id, "Mine"), shelf: never))
+            .Message.ShouldContain("Own Face");
+        Should.Throw<Refusal>(() => TextTests.Press(folder, Set(never, id, "Mine"), outlines: true, shelf: never))
+            .Message.ShouldContain("Own Face");
         var whole = With(folder, WithRights(0x104), out id);
         TextTests.Press(folder, Set(whole, id, "Mine"), shelf: whole);
-        Tool.Run("pdffonts", folder["t.pdf"]).ShouldMatch(@"(?m)^OwnFace-Regular\s+CID TrueType\s+Identity-H\s+yes\s+no\s+yes");
+        Tool.Run("pdffonts", folder["t.pdf"])
+            .ShouldMatch(@"(?m)^OwnFace-Regular\s+CID TrueType\s+Identity-H\s+yes\s+no\s+yes");
         new FileInfo(folder["t.pdf"]).Length.ShouldBeGreaterThan(60_000);
     }
 
@@ -75,10 +81,15 @@ public sealed class OwnFaceTests
         var shelf = With(folder, File.ReadAllBytes(Cff), out var id);
         TextTests.Press(folder, Set(shelf, id, "Harbour offices", 40), shelf: shelf);
         Tool.Run("qpdf", "--check", folder["t.pdf"]);
-        Tool.Run("pdffonts", folder["t.pdf"]).ShouldMatch(@"(?m)^[A-Z]{6}\+OwnFace-Regular\s+CID Type 0C\s+Identity-H\s+yes\s+yes\s+yes");
+        Tool.Run("pdffonts", folder["t.pdf"])
+            .ShouldMatch(@"(?m)^[A-Z]{6}\+OwnFace-Regular\s+CID Type 0C\s+Identity-H\s+yes\s+yes\s+yes");
         Tool.Run("pdftotext", folder["t.pdf"], "-").Trim().ShouldBe("Harbour offices");
         // Poppler draws from the file what our own outlines draw.
-        byte[] looks() { Tool.Run("pdftoppm", "-r", "200", "-gray", "-singlefile", folder["t.pdf"], folder["look"]); return File.ReadAllBytes(folder["look.pgm"]); }
+        byte[] looks()
+        {
+            Tool.Run("pdftoppm", "-r", "200", "-gray", "-singlefile", folder["t.pdf"], folder["look"]);
+            return File.ReadAllBytes(folder["look.pgm"]);
+        }
         var live = looks();
         TextTests.Press(folder, Set(shelf, id, "Harbour offices", 40), outlines: true, shelf: shelf);
         TextTests.Apart(live, looks()).ShouldBeLessThan(0.3);
@@ -86,7 +97,9 @@ public sealed class OwnFaceTests
 
     public static TheoryData<string, string> Broken => new()
     {
-        { "empty", "no font file" }, { "words", "no TTF or OTF" }, { "woff", "web font" }, { "collection", "collection" }, { "cut", "damaged" }, { "no-tables", "damaged" }, { "no-outlines", "no outlines" }, { "no-cmap", "cmap" }, { "short-head", "cut short" }, { "large", "MB" },
+        { "empty", "no font file" }, { "words", "no TTF or OTF" }, { "woff", "web font" },
+            { "collection", "collection" }, { "cut", "damaged" }, { "no-tables", "damaged" },
+            { "no-outlines", "no outlines" }, { "no-cmap", "cmap" }, { "short-head", "cut short" }, { "large", "MB" },
     };
 
     [Theory]
@@ -94,7 +107,12 @@ public sealed class OwnFaceTests
     public void A_file_that_is_no_face_is_refused_by_name_and_says_why(string how, string why)
     {
         var file = Shipped();
-        void rename(string tag, string to) { for (var i = 12; i < 12 + (20 * 16); i += 16) if (System.Text.Encoding.ASCII.GetString(file, i, 4) == tag) System.Text.Encoding.ASCII.GetBytes(to).CopyTo(file, i); }
+        void rename(string tag, string to)
+        {
+            for (var i = 12; i < 12 + (20 * 16); i += 16)
+                if (System.Text.Encoding.ASCII.GetString(file, i, 4) == tag)
+                    System.Text.Encoding.ASCII.GetBytes(to).CopyTo(file, i);
+        }
         switch (how)
         {
             case "empty": file = []; break;
@@ -144,11 +162,13 @@ public sealed class OwnFaceTests
             facts.Scripts.ShouldContain("Latin");
         }
         TextTests.Shelf.Faces.Select(f => f.Family).Distinct().Count().ShouldBeInRange(24, 28);
-        string[] scripts(string family) => [.. TextTests.Shelf.Facts(TextTests.Shelf.Faces.First(f => f.Family == family)).Scripts];
+        string[] scripts(string family) =>
+            [.. TextTests.Shelf.Facts(TextTests.Shelf.Faces.First(f => f.Family == family)).Scripts];
         scripts("amiri").ShouldContain("Arabic");
         scripts("frank-ruhl-libre").ShouldContain("Hebrew");
         scripts("zen-maru-gothic").ShouldContain("Japanese");
         FaceFeatures.Of(TextTests.Shelf.Facts(new("eb-garamond", 400, false))).Select(f => f.Tag).ShouldContain("smcp");
-        FaceFeatures.Of(TextTests.Shelf.Facts(new("special-elite", 400, false))).Select(f => f.Tag).ShouldNotContain("smcp");
+        FaceFeatures.Of(TextTests.Shelf.Facts(new("special-elite", 400, false))).Select(f => f.Tag)
+            .ShouldNotContain("smcp");
     }
 }

@@ -16,8 +16,11 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
     public void The_browser_s_glyphs_lie_where_the_file_s_do()
     {
         var scene = pressed.Desk.Jobs.Job("tidewatcher").Composed.Sheets[0].Scene;
-        var picture = XDocument.Parse(new SvgPainter(pressed.Desk.Drawer.Shelf, pressed.Desk.Drawer.ColourOf(HouseFile.Shipped["tern"])).Picture(scene));
-        var outlines = picture.Descendants(Svg + "path").Where(p => p.Attribute("id") is not null).Select(p => p.Attribute("id")!.Value).ToHashSet();
+        var picture = XDocument.Parse(new SvgPainter(pressed.Desk.Drawer.Shelf,
+            pressed.Desk.Drawer.ColourOf(HouseFile.Shipped["tern"]))
+            .Picture(scene));
+        var outlines = picture.Descendants(Svg + "path").Where(p => p.Attribute("id") is not null)
+            .Select(p => p.Attribute("id")!.Value).ToHashSet();
         picture.Descendants(Svg + "text").ShouldBeEmpty();
 
         // Where each letter of the screen stands, on the page: x from the left, y from the foot.
@@ -34,7 +37,8 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
 
         // And of the file, as a PDF reader that is not ours makes them out: in the same order, at the same points.
         using var pdf = UglyToad.PdfPig.PdfDocument.Open(pressed.File);
-        var inFile = pdf.GetPage(1).Letters.Where(l => !string.IsNullOrWhiteSpace(l.Value)).Select(l => (l.StartBaseLine.X, l.StartBaseLine.Y)).ToList();
+        var inFile = pdf.GetPage(1).Letters.Where(l => !string.IsNullOrWhiteSpace(l.Value))
+            .Select(l => (l.StartBaseLine.X, l.StartBaseLine.Y)).ToList();
         inFile.Count.ShouldBe(onScreen.Count);
         for (var i = 0; i < inFile.Count; i++)
         {
@@ -46,16 +50,24 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
     [Fact]
     public void Screen_and_file_look_the_same_when_both_are_drawn_by_one_renderer_from_the_outlines()
     {
-        // The file's text drawn by poppler against the scene's outlines drawn by the painter as filled paths: the inked pixels agree.
+        // The file's text drawn by poppler against the scene's outlines drawn by the painter as filled paths: the inked
+        // pixels agree.
         var on = pressed.Desk.Jobs.Job("tidewatcher");
-        var outlined = on.Composed.Sheets[0].Scene with { Pieces = [.. on.Composed.Sheets[0].Scene.Pieces.Select(p => p with { Marks = [.. p.Marks.SelectMany(Outlined)] })] };
+        var outlined = on.Composed.Sheets[0].Scene with
+        {
+            Pieces = [.. on.Composed.Sheets[0]
+                .Scene.Pieces.Select(p => p with { Marks = [.. p.Marks.SelectMany(Outlined)] })],
+        };
         var file = pressed.Folder["outlined.pdf"];
-        using (var s = File.Create(file)) PressFile.Write(s, [outlined], new(PressKind.X4), on.Job.Ticket.House, new("", "", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Drawer.Shelf);
+        using (var s = File.Create(file))
+            PressFile.Write(s, [outlined], new(PressKind.X4), on.Job.Ticket.House,
+                new("", "", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Drawer.Shelf);
         using var a = Drawn(file);
         using var b = Drawn(pressed.File);
         (a.Width, a.Height).ShouldBe((b.Width, b.Height));
         using var apart = (a - b).Abs();
-        // Poppler fills a path a little fuller at its edge than a glyph; a letter half a point astray or missing would show far more.
+        // Poppler fills a path a little fuller at its edge than a glyph; a letter half a point astray or missing would
+        // show far more.
         apart.Max().ShouldBeLessThan(130);
     }
 
@@ -71,16 +83,22 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
         // Ghostscript with the same two profiles is the second opinion.
         using var folder = new Folder();
         File.WriteAllText(folder["one.ps"], $"%!PS\n<< /PageSize [10 10] >> setpagedevice {c / 100.0} {m / 100.0} {y / 100.0} {k / 100.0} setcmykcolor 0 0 10 10 rectfill showpage\n".Replace(',', '.'));
-        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", $"--permit-file-read={AppContext.BaseDirectory}", $"-sDefaultCMYKProfile={Profiles.PathOf("coated-fogra39-300")}", $"-sOutputICCProfile={Profiles.PathOf("sRGB")}", "-dRenderIntent=1", "-dBlackPtComp=0", "-sDEVICE=ppmraw", "-r72", $"-sOutputFile={folder["one.ppm"]}", folder["one.ps"]);
+        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", $"--permit-file-read={AppContext.BaseDirectory}",
+            $"-sDefaultCMYKProfile={Profiles.PathOf("coated-fogra39-300")}",
+            $"-sOutputICCProfile={Profiles.PathOf("sRGB")}", "-dRenderIntent=1", "-dBlackPtComp=0", "-sDEVICE=ppmraw",
+            "-r72", $"-sOutputFile={folder["one.ppm"]}", folder["one.ps"]);
         var ppm = File.ReadAllBytes(folder["one.ppm"]);
         var rgb = ppm.AsSpan(ppm.Length - 3);
         for (var i = 0; i < 3; i++)
-            Math.Abs(Convert.ToInt32(hex.Substring(1 + (2 * i), 2), 16) - rgb[i]).ShouldBeLessThanOrEqualTo(2, $"{hex} against {Convert.ToHexString(rgb)}");
+            Math.Abs(Convert.ToInt32(hex.Substring(1 + (2 * i), 2), 16) - rgb[i])
+                .ShouldBeLessThanOrEqualTo(2, $"{hex} against {Convert.ToHexString(rgb)}");
     }
 
     [Fact]
     public void A_house_s_colours_come_through_its_own_profile_and_a_missing_one_is_named() =>
-        Should.Throw<Refusal>(() => pressed.Desk.Drawer.ColourOf(HouseFile.Shipped["tern"] with { Profile = "../nowhere" })).Message
+        Should.Throw<Refusal>(() =>
+            pressed.Desk.Drawer.ColourOf(HouseFile.Shipped["tern"] with { Profile = "../nowhere" }))
+            .Message
             .ShouldContain("no profile is called `../nowhere`");
 
     [Fact]
@@ -101,7 +119,8 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
         var families = pressed.Desk.Drawer.Shelf.Faces.Select(f => f.Family).Distinct().ToList();
         families.Count.ShouldBeGreaterThanOrEqualTo(8);
         foreach (var family in families)
-            new FileInfo(Path.Combine(AppContext.BaseDirectory, "faces", family, "LICENSE.txt")).Length.ShouldBeGreaterThan(1000);
+            new FileInfo(Path.Combine(AppContext.BaseDirectory, "faces", family, "LICENSE.txt"))
+                .Length.ShouldBeGreaterThan(1000);
         foreach (var face in pressed.Desk.Drawer.Shelf.Faces)
             pressed.Desk.Drawer.Shelf.Shape(face, "Lumbeck", true).Glyphs.ShouldAllBe(g => g.Id != 0);
     }
@@ -113,7 +132,9 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
         return g.Glyphs.Select(glyph =>
         {
             var o = pressed.Desk.Drawer.Shelf.Glyph(g.Face, glyph.Id);
-            return (Mark)new FillMark(new(o.Strokes, [.. o.Points.Select((p, i) => i % 2 == 0 ? g.X + glyph.X + (p * scale) : g.Y + glyph.Y - (p * scale))]), g.Ink, g.Overprint);
+            return (Mark)new FillMark(new(o.Strokes,
+                [.. o.Points.Select((p, i) => i % 2 == 0 ? g.X + glyph.X + (p * scale) : g.Y + glyph.Y - (p * scale))]),
+                g.Ink, g.Overprint);
         });
     }
 
@@ -138,8 +159,15 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
         // Leftmost is outermost: applied last.
         foreach (var part in Regex.Matches(text, @"(\w+)\(([^)]*)\)").Reverse())
         {
-            var n = part.Groups[2].Value.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(x => double.Parse(x, CultureInfo.InvariantCulture)).ToArray();
-            m = m.Then(part.Groups[1].Value switch { "translate" => Affine.Move(n[0], n[1]), "scale" => new(n[0], 0, 0, n[0], 0, 0), _ => new(n[0], n[1], n[2], n[3], n[4], n[5]) });
+            var n = part.Groups[2].Value.Split(' ', StringSplitOptions.RemoveEmptyEntries)
+                .Select(x => double.Parse(x, CultureInfo.InvariantCulture)).ToArray();
+            m = m.Then(part.Groups[1]
+                .Value switch
+            {
+                "translate" => Affine.Move(n[0], n[1]),
+                "scale" => new(n[0], 0, 0, n[0], 0, 0),
+                _ => new(n[0], n[1], n[2], n[3], n[4], n[5]),
+            });
         }
         return m;
     }

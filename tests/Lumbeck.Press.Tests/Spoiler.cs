@@ -3,7 +3,9 @@ using System.Text.RegularExpressions;
 
 namespace Lumbeck.Press.Tests;
 
-/// <summary>A PDF taken apart into its objects, spoiled, and put together again with a new cross-reference table.</summary>
+/// <summary>
+/// A PDF taken apart into its objects, spoiled, and put together again with a new cross-reference table.
+/// </summary>
 internal sealed partial class Spoiler
 {
     private readonly SortedDictionary<int, string> _objects = [];
@@ -18,15 +20,18 @@ internal sealed partial class Spoiler
     public Spoiler(string file)
     {
         using var folder = new Folder();
-        Tool.Run("qpdf", "--qdf", "--object-streams=disable", "--normalize-content=n", "--compress-streams=n", "--decode-level=generalized", file, folder["open.pdf"]);
+        Tool.Run("qpdf", "--qdf", "--object-streams=disable", "--normalize-content=n", "--compress-streams=n",
+            "--decode-level=generalized", file, folder["open.pdf"]);
         var text = Encoding.Latin1.GetString(File.ReadAllBytes(folder["open.pdf"]));
         _header = text[..text.IndexOf('\n', StringComparison.Ordinal)];
-        // Objects follow each other; what lies within a stream is passed over by its length's own object coming after it.
+        // Objects follow each other; what lies within a stream is passed over by its length's own object coming after
+        // it.
         for (var m = Begins().Match(text); m.Success;)
         {
             var end = text.IndexOf("\nendobj\n", m.Index + m.Length, StringComparison.Ordinal);
             var body = text[(m.Index + m.Length)..end];
-            if (body.Contains("\nstream\n", StringComparison.Ordinal) && !body.EndsWith("endstream", StringComparison.Ordinal))
+            if (body.Contains("\nstream\n", StringComparison.Ordinal)
+                && !body.EndsWith("endstream", StringComparison.Ordinal))
             {
                 end = text.IndexOf("endstream\nendobj\n", m.Index, StringComparison.Ordinal) + "endstream".Length;
                 body = text[(m.Index + m.Length)..end];
@@ -40,7 +45,9 @@ internal sealed partial class Spoiler
     }
 
     /// <summary>Changes every object in which a text stands.</summary>
-    public Spoiler Swap(string what, string with) => Each(o => o.Contains(what, StringComparison.Ordinal) ? o.Replace(what, with, StringComparison.Ordinal) : o, what);
+    public Spoiler Swap(string what, string with) =>
+        Each(o => o.Contains(what, StringComparison.Ordinal) ? o.Replace(what, with, StringComparison.Ordinal) : o,
+            what);
 
     public Spoiler Swap(Regex what, string with) => Each(o => what.Replace(o, with), what.ToString());
 
@@ -77,7 +84,8 @@ internal sealed partial class Spoiler
     {
         var page = _objects.First(o => o.Value.Contains("/Type /Page\n", StringComparison.Ordinal)).Value;
         var number = int.Parse(Regex.Match(page, @"/Contents (\d+) 0 R").Groups[1].Value, CultureInfo.InvariantCulture);
-        _objects[number] = _objects[number].Replace("\nendstream", "\n" + content + "\nendstream", StringComparison.Ordinal);
+        _objects[number] = _objects[number]
+            .Replace("\nendstream", "\n" + content + "\nendstream", StringComparison.Ordinal);
         return this;
     }
 
@@ -85,10 +93,13 @@ internal sealed partial class Spoiler
     public Spoiler With(string kind, string name, string value)
     {
         var page = _objects.First(o => o.Value.Contains("/Type /Page\n", StringComparison.Ordinal)).Value;
-        var number = int.Parse(Regex.Match(page, @"/Resources (\d+) 0 R").Groups[1].Value, CultureInfo.InvariantCulture);
+        var number = int.Parse(Regex.Match(page, @"/Resources (\d+) 0 R").Groups[1].Value,
+            CultureInfo.InvariantCulture);
         var body = _objects[number];
         var at = body.IndexOf($"/{kind} <<", StringComparison.Ordinal);
-        _objects[number] = at < 0 ? body.Insert(body.IndexOf("<<", StringComparison.Ordinal) + 2, $"\n/{kind} << /{name} {value} >>\n") : body.Insert(at + kind.Length + 4, $" /{name} {value} ");
+        _objects[number] = at < 0
+            ? body.Insert(body.IndexOf("<<", StringComparison.Ordinal) + 2, $"\n/{kind} << /{name} {value} >>\n")
+            : body.Insert(at + kind.Length + 4, $" /{name} {value} ");
         return this;
     }
 
@@ -110,7 +121,9 @@ internal sealed partial class Spoiler
             var fixedLength = body;
             if (body.IndexOf("\nstream\n", StringComparison.Ordinal) is >= 0 and var at)
             {
-                var length = body.Length - at - "\nstream\n".Length - (body.EndsWith("\nendstream", StringComparison.Ordinal) ? "\nendstream".Length : "endstream".Length);
+                var length = body.Length - at - "\nstream\n".Length - (body.EndsWith("\nendstream",
+                    StringComparison.Ordinal)
+                    ? "\nendstream".Length : "endstream".Length);
                 fixedLength = Regex.Replace(body[..at], @"/Length \d+( 0 R)?", $"/Length {length}") + body[at..];
             }
             put($"{number} 0 obj\n{fixedLength}\nendobj\n");
@@ -118,7 +131,8 @@ internal sealed partial class Spoiler
         var xref = s.Position;
         var size = _objects.Keys.Max() + 1;
         put($"xref\n0 {size}\n0000000000 65535 f \n");
-        for (var n = 1; n < size; n++) put(offsets.TryGetValue(n, out var offset) ? $"{offset:0000000000} 00000 n \n" : "0000000000 65535 f \n");
+        for (var n = 1; n < size; n++)
+            put(offsets.TryGetValue(n, out var offset) ? $"{offset:0000000000} 00000 n \n" : "0000000000 65535 f \n");
         put($"trailer {Regex.Replace(_trailer, @"/Size \d+", $"/Size {size}")}\nstartxref\n{xref}\n%%EOF\n");
         return file;
     }

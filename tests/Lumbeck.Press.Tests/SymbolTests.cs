@@ -4,7 +4,9 @@ using Lumbeck.Press.Tests.ByChance;
 
 namespace Lumbeck.Press.Tests;
 
-/// <summary>What repeats, what a pattern fills and a page of an inside, in files: judged by other programs' plates.</summary>
+/// <summary>
+/// What repeats, what a pattern fills and a page of an inside, in files: judged by other programs' plates.
+/// </summary>
 public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
 {
     private static readonly House Tern = HouseFile.Shipped["tern"] with { FinishingInks = ["foil"] };
@@ -14,17 +16,23 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
     private static Scene Page(ImmutableList<Paint> paints, int number = 1) =>
         PageScene.Of(
             new Ruled { Paints = paints, Header = Mm(14), Pitch = Mm(6) },
-            new PageGrid(Size.FromMillimetres(148, 210), Reading.LeftToRight, Mm(10), Mm(8), Mm(10), Mm(18)) { Bleed = PageBleed.Three, BleedWidth = Mm(3) }.Page(number), []);
+            new PageGrid(Size.FromMillimetres(148, 210), Reading.LeftToRight, Mm(10), Mm(8), Mm(10),
+                Mm(18))
+            { Bleed = PageBleed.Three, BleedWidth = Mm(3) }.Page(number),
+                []);
 
     private string Pressed(PressKind kind, params Scene[] pages)
     {
         var file = random.Folder[$"symbols-{Guid.NewGuid():n}.pdf"];
         using var s = File.Create(file);
-        PressFile.Write(s, pages, new(kind) { Marks = false }, Tern, new("Pages", "", "", DateTimeOffset.UnixEpoch, "pages", 1), random.Desk.Drawer.Shelf, random.Desk.Drawer.Pictures);
+        PressFile.Write(s, pages, new(kind) { Marks = false }, Tern,
+            new("Pages", "", "", DateTimeOffset.UnixEpoch, "pages", 1), random.Desk.Drawer.Shelf,
+            random.Desk.Drawer.Pictures);
         return file;
     }
 
-    private static readonly Paint Gray = new InkPaint(Ink.Percent(0, 0, 0, 60)), Blue = new InkPaint(Ink.Percent(90, 40, 0, 0));
+    private static readonly Paint Gray = new InkPaint(Ink.Percent(0, 0, 0, 60)),
+        Blue = new InkPaint(Ink.Percent(90, 40, 0, 0));
 
     [Fact]
     public void A_ruled_page_is_pressed_with_its_boxes_and_its_rules_are_in_the_file_once_for_all_pages()
@@ -33,7 +41,8 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors");
         var info = Tool.Run("pdfinfo", "-box", "-f", "1", "-l", "2", file);
         info.ShouldContain("Pages:           40");
-        // 148 × 210 mm, bound at the left on the first page and at the right on the second; bleed at the other three sides.
+        // 148 × 210 mm, bound at the left on the first page and at the right on the second; bleed at the other three
+        // sides.
         info.ShouldMatch(@"Page +1 TrimBox: +0\.00 +8\.50 +419\.53 +603\.78");
         info.ShouldMatch(@"Page +2 TrimBox: +8\.50 +8\.50 +428\.03 +603\.78");
         // One form of rules that odd and even pages share, whatever their gutter.
@@ -59,7 +68,15 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
     private static Job Filled(Fill fill, decimal opacity, Blend blend)
     {
         var job = Starters.Job(Tern, "Filled");
-        job = (job with { Ticket = job.Ticket with { Binding = BindingKind.Front, Trim = Size.FromMillimetres(100, 140) } }).WithPieces();
+        job = (job with
+        {
+            Ticket = job.Ticket with
+            {
+                Binding = BindingKind.Front,
+                Trim = Size.FromMillimetres(100, 140)
+            }
+        })
+            .WithPieces();
         job = new PaintGround(new InkPaint(Ink.Percent(30, 10, 0, 0))).Apply(job);
         return new AddItem(new EllipseItem
         {
@@ -74,15 +91,22 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
         }).Apply(job);
     }
 
-    /// <summary>Pattern in process inks and in foil, over a paint and over none, plain, see-through, multiplied and screened.</summary>
+    /// <summary>
+    /// Pattern in process inks and in foil, over a paint and over none, plain, see-through, multiplied and screened.
+    /// </summary>
     [Fact]
     public void A_shape_filled_with_a_pattern_prints_as_it_is_seen()
     {
         var pages = new List<Scene>();
-        foreach (Paint lines in (Paint[])[new InkPaint(Ink.Percent(0, 80, 60, 0)), new FinishPaint("foil"), new InkPaint(Ink.Black)])
-            foreach (Paint? under in (Paint?[])[null, new InkPaint(Ink.Percent(0, 0, 40, 0)), new FinishPaint("foil", 5000)])
-                foreach (var (opacity, blend) in ((decimal, Blend)[])[(100, Blend.Normal), (45, Blend.Normal), (100, Blend.Multiply), (60, Blend.Screen)])
-                    pages.Add(random.On(Filled(new(under, new ContourLines { Seed = 5, Paints = [lines] }), opacity, blend)).Composed.Sheets[0].Scene);
+        foreach (Paint lines in (Paint[])[new InkPaint(Ink.Percent(0, 80, 60, 0)), new FinishPaint("foil"),
+            new InkPaint(Ink.Black)])
+            foreach (Paint? under in (Paint?[])[null, new InkPaint(Ink.Percent(0, 0, 40, 0)),
+                new FinishPaint("foil", 5000)])
+                foreach (var (opacity, blend) in ((decimal, Blend)[])[(100, Blend.Normal), (45, Blend.Normal),
+                    (100, Blend.Multiply), (60, Blend.Screen)])
+                    pages.Add(random.On(Filled(new(under, new ContourLines { Seed = 5, Paints = [lines] }), opacity,
+                        blend))
+                        .Composed.Sheets[0].Scene);
         random.Differs(Tern, pages).ShouldBeEmpty();
     }
 }

@@ -25,9 +25,13 @@ internal static class Tool
     /// page's own.
     /// </summary>
     public static void Chromium(Folder folder, string name, int wide, int high) => Run(
-        "/usr/bin/chromium", "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update",
-        "--disable-sync", "--disable-dev-shm-usage", "--hide-scrollbars", "--force-device-scale-factor=1", "--force-color-profile=srgb",
-        $"--user-data-dir={folder["profile"]}", $"--window-size={wide},{high}", $"--screenshot={folder[name + ".png"]}", new Uri(folder[name + ".html"]).AbsoluteUri);
+        "/usr/bin/chromium", "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+            "--disable-background-networking", "--disable-component-update",
+        "--disable-sync", "--disable-dev-shm-usage", "--hide-scrollbars", "--force-device-scale-factor=1",
+            "--force-color-profile=srgb",
+        $"--user-data-dir={folder["profile"]}", $"--window-size={wide},{high}", $"--screenshot={folder[name + ".png"]}",
+            new Uri(folder[name + ".html"])
+            .AbsoluteUri);
 
     /// <summary>As coreutils reckons it.</summary>
     public static string Md5(byte[] bytes)
@@ -70,7 +74,12 @@ public sealed class Pressed : IDisposable
     public string Press(Job job, string name)
     {
         var file = Folder[name];
-        Write(Desk, Desk.Jobs.Job("tidewatcher") with { Composed = Composed.Of(Desk.Jobs.Job("tidewatcher").Revision, job, Desk.Drawer.Shelf) }, file);
+        Write(Desk,
+            Desk.Jobs.Job("tidewatcher") with
+            {
+                Composed = Composed.Of(Desk.Jobs.Job("tidewatcher").Revision, job, Desk.Drawer.Shelf),
+            },
+            file);
         return file;
     }
 

@@ -18,7 +18,8 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
         var entries = Regex.Matches(table, @"(\d{10}) 00000 n \n");
         entries.Count.ShouldBeGreaterThan(20);
         for (var i = 0; i < entries.Count; i++)
-            text[int.Parse(entries[i].Groups[1].Value, CultureInfo.InvariantCulture)..].ShouldStartWith($"{i + 1} 0 obj\n");
+            text[int.Parse(entries[i].Groups[1].Value, CultureInfo.InvariantCulture)..]
+                .ShouldStartWith($"{i + 1} 0 obj\n");
         // The id is the MD5 of all that precedes the table.
         var before = Encoding.Latin1.GetBytes(text[..text.LastIndexOf("xref\n0 ", StringComparison.Ordinal)]);
         table.ShouldContain($"/ID [<{Tool.Md5(before)}>");
@@ -29,7 +30,8 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
     {
         using var forgotten = new PdfWriter(Stream.Null, "1.6");
         forgotten.Reserve();
-        Should.Throw<InvalidOperationException>(() => forgotten.Finish(1, 1)).Message.ShouldContain("Object 1 was reserved");
+        Should.Throw<InvalidOperationException>(() => forgotten.Finish(1, 1))
+            .Message.ShouldContain("Object 1 was reserved");
         using var twice = new PdfWriter(Stream.Null, "1.6");
         var n = twice.Object("null");
         Should.Throw<InvalidOperationException>(() => twice.Object(n, "null")).Message.ShouldContain("written twice");
@@ -40,7 +42,9 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var scene = pressed.Desk.Jobs.Job("tidewatcher").Composed.Sheets[0].Scene;
         var file = pressed.Folder["two.pdf"];
-        using (var s = File.Create(file)) PressFile.Write(s, [scene, scene], new(PressKind.X4), HouseFile.Shipped["tern"], new("Two (sheets) \\", "Ünal & Sons", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Drawer.Shelf);
+        using (var s = File.Create(file))
+            PressFile.Write(s, [scene, scene], new(PressKind.X4), HouseFile.Shipped["tern"],
+                new("Two (sheets) \\", "Ünal & Sons", "", DateTimeOffset.UnixEpoch, "x", 1), pressed.Desk.Drawer.Shelf);
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
         var info = Tool.Run("pdfinfo", file);
         info.ShouldContain("Pages:           2");
@@ -50,7 +54,8 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
     }
 
     [Theory]
-    [InlineData('0'), InlineData('1'), InlineData('2'), InlineData('3'), InlineData('4'), InlineData('5'), InlineData('6'), InlineData('7'), InlineData('8'), InlineData('9')]
+    [InlineData('0'), InlineData('1'), InlineData('2'), InlineData('3'), InlineData('4'), InlineData('5'),
+        InlineData('6'), InlineData('7'), InlineData('8'), InlineData('9')]
     public void Bars_are_those_of_an_encoder_that_is_not_ours(char first)
     {
         var twelve = first + "01234567890";
@@ -70,7 +75,10 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
         var on = pressed.Desk.Jobs.Job("tidewatcher");
         var job = new SetWords("line", words).Apply(new SetFact(TicketFact.Title, words).Apply(on.Job));
         var composed = Composed.Of(on.Revision, job, pressed.Desk.Drawer.Shelf);
-        XDocument.Parse(new SvgPainter(pressed.Desk.Drawer.Shelf, pressed.Desk.Drawer.ColourOf(HouseFile.Shipped["tern"])).Picture(composed.Sheets[0].Scene)).Root
+        XDocument.Parse(new SvgPainter(pressed.Desk.Drawer.Shelf,
+            pressed.Desk.Drawer.ColourOf(HouseFile.Shipped["tern"]))
+            .Picture(composed.Sheets[0].Scene))
+            .Root
             .ShouldNotBeNull();
         XDocument.Parse($"<svg xmlns=\"http://www.w3.org/2000/svg\">{ZoneSvg.Patterns("z")}{ZoneSvg.Zones(composed.Sheets[0].Scene.Surface, "z", _ => true)}</svg>").Root
             .ShouldNotBeNull();

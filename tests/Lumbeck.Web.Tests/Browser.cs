@@ -19,13 +19,17 @@ public sealed class Browser : IDisposable
         Server = new(Data);
         _service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--hide-scrollbars", "--force-device-scale-factor=1", "--window-size=1280,800", $"--user-data-dir={Path.Combine(_folder, "profile")}");
+        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+            "--disable-background-networking", "--disable-component-update", "--disable-sync",
+            "--disable-dev-shm-usage", "--hide-scrollbars", "--force-device-scale-factor=1", "--window-size=1280,800",
+            $"--user-data-dir={Path.Combine(_folder, "profile")}");
         options.AddUserProfilePreference("plugins.always_open_pdf_externally", true);
         options.AddUserProfilePreference("download.default_directory", Downloads);
         options.SetLoggingPreference("performance", LogLevel.All);
         options.SetLoggingPreference("browser", LogLevel.All);
         Driver = new(_service, options);
-        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
+            new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
     }
 
     public ChromeDriver Driver { get; }
@@ -46,7 +50,8 @@ public sealed class Browser : IDisposable
     });
 
     private void Choose(string css, string value) =>
-        Script("const s = arguments[0]; s.focus(); s.value = arguments[1]; s.dispatchEvent(new Event('change', { bubbles: true }))", Find(css), value);
+        Script("const s = arguments[0]; s.focus(); s.value = arguments[1]; s.dispatchEvent(new Event('change', { bubbles: true }))",
+            Find(css), value);
 
     public string Text(string css) => Find(css).Text;
 
@@ -55,18 +60,25 @@ public sealed class Browser : IDisposable
         (string)Script("return document.querySelector('#sum-' + arguments[0] + ' .figure')?.textContent ?? ''", name)!;
 
     /// <summary>Waits for what a condition gives; three minutes at most, for a machine that has other work.</summary>
-    public T Until<T>(Func<IWebDriver, T?> condition, string? what = null) => new WebDriverWait(new SystemClock(), Driver, TimeSpan.FromMinutes(3), TimeSpan.FromMilliseconds(20)) { Message = what ?? "the page" }.Until(d =>
+    public T Until<T>(Func<IWebDriver, T?> condition, string? what = null) => new WebDriverWait(new SystemClock(),
+        Driver, TimeSpan.FromMinutes(3), TimeSpan.FromMilliseconds(20))
+    { Message = what ?? "the page" }.Until(d =>
     {
         try { return condition(d); }
         catch (StaleElementReferenceException) { return default; }
         // The same, where the page was put in place of another while the browser looked.
-        catch (UnknownErrorException e) when (e.Message.Contains("does not belong to the document", StringComparison.Ordinal)) { return default; }
+        catch (UnknownErrorException e) when (e.Message.Contains("does not belong to the document",
+            StringComparison.Ordinal))
+        {
+            return default;
+        }
     })!;
 
     public void Until(Func<bool> condition) => Until<object>(_ => condition() ? true : null);
 
     /// <summary>The tick that the page shows.</summary>
-    public long Tick => long.Parse(Driver.FindElement(By.TagName("body")).GetDomAttribute("data-tick")!, CultureInfo.InvariantCulture);
+    public long Tick =>
+        long.Parse(Driver.FindElement(By.TagName("body")).GetDomAttribute("data-tick")!, CultureInfo.InvariantCulture);
 
     /// <summary>Does something and waits until the page shows a newer tick.</summary>
     public void AndWait(Action act)

@@ -17,7 +17,8 @@ public sealed class CarryTests(Browser browser)
     private Actions Carry(string id, int right, int down)
     {
         var hand = Hand.MoveToElement(Hit(id)).ClickAndHold();
-        for (var i = 1; i <= 4; i++) hand.MoveByOffset((right * i / 4) - (right * (i - 1) / 4), (down * i / 4) - (down * (i - 1) / 4));
+        for (var i = 1; i <= 4; i++)
+            hand.MoveByOffset((right * i / 4) - (right * (i - 1) / 4), (down * i / 4) - (down * (i - 1) / 4));
         return hand;
     }
 
@@ -27,12 +28,14 @@ public sealed class CarryTests(Browser browser)
         browser.Go("/jobs/tidewatcher/wrap");
         var before = Hit("title-rule").GetDomAttribute("transform");
         var tick = browser.Tick;
-        // It stands in the middle of the safe box; four pixels on is near enough to the middle of the face, 1/16 in away.
+        // It stands in the middle of the safe box; four pixels on is near enough to the middle of the face, 1/16 in
+        // away.
         Carry("title-rule", 4, 60).Perform();
         browser.Until(() => browser.Text("#carried").Contains("middle of the front", StringComparison.Ordinal));
         browser.Tick.ShouldBe(tick);
         // The rule is 1.1 in wide on a face of 5.25: as much is left on either side.
-        browser.Driver.FindElements(By.CssSelector("#drawn-to text")).Select(t => t.Text).Count(t => t == "2.075 in").ShouldBe(2);
+        browser.Driver.FindElements(By.CssSelector("#drawn-to text")).Select(t => t.Text).Count(t => t == "2.075 in")
+            .ShouldBe(2);
         browser.AndWait(() => Hand.Release().Perform());
         browser.Until(() => Hit("title-rule").GetDomAttribute("transform") != before);
         browser.Until(() => Value("title-rule-x") == "0.063 in");
@@ -77,7 +80,8 @@ public sealed class CarryTests(Browser browser)
         var art = browser.Script("return document.getElementById('s-lead').outerHTML");
         Carry("lead", 40, 40).Release().Perform();
         browser.Until(() => browser.Text("body").Contains("locked: unlock it first", StringComparison.Ordinal));
-        browser.Until(() => (string)browser.Script("return document.getElementById('s-lead').outerHTML")! == (string)art!);
+        browser.Until(() =>
+            (string)browser.Script("return document.getElementById('s-lead').outerHTML")! == (string)art!);
         browser.StepBack();
     }
 
@@ -88,7 +92,8 @@ public sealed class CarryTests(Browser browser)
         browser.AndWait(() => browser.Find("#row-back-rule [data-arrange=centre]").Click());
         browser.Until(() => Value("back-rule-box") == "face" && Value("back-rule-x") == "0 in");
         // A copy is picked in place of what it was made of.
-        browser.AndWait(() => browser.Script("document.activeElement.blur(); document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'o', bubbles: true }))"));
+        browser.AndWait(() => browser.Script("document.activeElement.blur(); document.body.dispatchEvent(new " +
+            "KeyboardEvent('keydown', { key: 'o', bubbles: true }))"));
         var copy = browser.Find("#list-front [id^=row-back-rule-] [aria-expanded=true]");
         copy.Text.ShouldContain("Rule");
         browser.StepBack();

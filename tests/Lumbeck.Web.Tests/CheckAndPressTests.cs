@@ -5,7 +5,9 @@ using OpenQA.Selenium;
 
 namespace Lumbeck.Web.Tests;
 
-/// <summary>Check and Press as a hand uses them: mends, waivers, the drift test, files for several houses, and reception.</summary>
+/// <summary>
+/// Check and Press as a hand uses them: mends, waivers, the drift test, files for several houses, and reception.
+/// </summary>
 [Collection("browser")]
 public sealed class CheckAndPressTests(Browser browser)
 {
@@ -16,7 +18,8 @@ public sealed class CheckAndPressTests(Browser browser)
         for (var i = 0; i < steps; i++) browser.StepBack();
     }
 
-    private void Plated() => browser.Until(() => browser.Driver.FindElements(By.CssSelector("#docket[data-plated=true]")).Count == 1);
+    private void Plated() =>
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#docket[data-plated=true]")).Count == 1);
 
     private string Count() => browser.Text("#docket a[href$='/check']");
 
@@ -27,11 +30,13 @@ public sealed class CheckAndPressTests(Browser browser)
         Plated();
         browser.Text("#findings h2").ShouldStartWith("4 stops");
         // Its spot is in view on the sheet, its item picked.
-        var fold = browser.Driver.FindElements(By.CssSelector("#findings article")).First(a => a.Text.Contains("zone.fold", StringComparison.Ordinal));
+        var fold = browser.Driver.FindElements(By.CssSelector("#findings article"))
+            .First(a => a.Text.Contains("zone.fold", StringComparison.Ordinal));
         fold.FindElement(By.LinkText("Go to it")).Click();
         browser.Until(() => browser.Driver.Url.Contains("item=line", StringComparison.Ordinal));
         browser.Find("#row-line [aria-expanded=true]");
-        var view = ((string)browser.Script("return document.getElementById('sheet').getAttribute('viewBox')")!).Split(' ').Select(f => double.Parse(f, System.Globalization.CultureInfo.InvariantCulture)).ToArray();
+        var view = ((string)browser.Script("return document.getElementById('sheet').getAttribute('viewBox')")!)
+            .Split(' ').Select(f => double.Parse(f, System.Globalization.CultureInfo.InvariantCulture)).ToArray();
         var place = Desk.Jobs.Job("trouble").Composed.Findings.First(f => f.Id == "zone.fold").Place!.Value;
         view[0].ShouldBeLessThan(place.X.Points);
         (view[0] + view[2]).ShouldBeGreaterThan(place.Right.Points);
@@ -57,9 +62,11 @@ public sealed class CheckAndPressTests(Browser browser)
     {
         browser.Go("/jobs/trouble/check");
         Plated();
-        var article = browser.Driver.FindElements(By.CssSelector("#findings article")).First(a => a.Text.Contains("picture.resolution", StringComparison.Ordinal));
+        var article = browser.Driver.FindElements(By.CssSelector("#findings article"))
+            .First(a => a.Text.Contains("picture.resolution", StringComparison.Ordinal));
         article.FindElement(By.CssSelector("details summary")).Click();
-        browser.AndWait(() => article.FindElement(By.CssSelector("form input")).SendKeys("a mood, agreed with the author" + Keys.Enter));
+        browser.AndWait(() =>
+            article.FindElement(By.CssSelector("form input")).SendKeys("a mood, agreed with the author" + Keys.Enter));
         browser.Until(() => browser.Text("#findings h2").StartsWith("3 stops", StringComparison.Ordinal));
         browser.Text("#findings").ShouldContain("“a mood, agreed with the author”");
         Desk.Jobs.Job("trouble").Job.Waivers.Single().Rule.ShouldBe("picture.resolution");
@@ -73,7 +80,8 @@ public sealed class CheckAndPressTests(Browser browser)
     {
         browser.Go("/jobs/tidewatcher/check");
         var at = (string)browser.Script("return document.getElementById('drift-now').getAttribute('viewBox')")!;
-        browser.Script("const s = document.getElementById('drift-across'); s.value = s.max; s.dispatchEvent(new Event('input', { bubbles: true }))");
+        browser.Script("const s = document.getElementById('drift-across'); s.value = s.max; s.dispatchEvent(new " +
+            "Event('input', { bubbles: true }))");
         var moved = (string)browser.Script("return document.getElementById('drift-now').getAttribute('viewBox')")!;
         double x(string box) => double.Parse(box.Split(' ')[0], System.Globalization.CultureInfo.InvariantCulture);
         (x(moved) - x(at)).ShouldBe(Desk.Jobs.Job("tidewatcher").Job.Ticket.House.TrimDrift.Points, 0.02);
@@ -82,7 +90,9 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.Text("section[aria-label='Drift test']").ShouldContain("Nothing suffers");
         // A shake comes to rest where it began.
         browser.Find("[data-shake]").Click();
-        browser.Until(() => browser.Text("#drift-across-says") == "true" && browser.Text("#drift-fold-says") == "true" && x((string)browser.Script("return document.getElementById('drift-now').getAttribute('viewBox')")!) == x(at));
+        browser.Until(() =>
+            browser.Text("#drift-across-says") == "true" && browser.Text("#drift-fold-says") == "true"
+                && x((string)browser.Script("return document.getElementById('drift-now').getAttribute('viewBox')")!) == x(at));
     }
 
     [Fact]
@@ -92,17 +102,23 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.Find("nav[aria-label=Printers] a[href='?for=plover']").Click();
         browser.Text("section[aria-label='What changes']").ShouldContain("crop and bleed, folds, ink bar, slug");
         browser.Find("#press-form .press").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#register li")).Any(l => l.Text.Contains("Plover Street", StringComparison.Ordinal)));
-        var row = browser.Driver.FindElements(By.CssSelector("#register li")).First(l => l.Text.Contains("Plover Street", StringComparison.Ordinal)).Text;
+        browser.Until(() =>
+            browser.Driver.FindElements(By.CssSelector("#register li"))
+                .Any(l => l.Text.Contains("Plover Street", StringComparison.Ordinal)));
+        var row = browser.Driver.FindElements(By.CssSelector("#register li"))
+            .First(l => l.Text.Contains("Plover Street", StringComparison.Ordinal)).Text;
         row.ShouldContain("Accepted by reception");
         row.ShouldContain("up to date");
         browser.Text("#press-body").ShouldContain("PDF/X-1a:2003 in PDF 1.4");
-        Desk.Jobs.Apply("lighthouse", new("edit-elsewhere", "elsewhere", j => Facts.Write(j, "ticket/finish", "gloss")));
+        Desk.Jobs.Apply("lighthouse",
+            new("edit-elsewhere", "elsewhere", j => Facts.Write(j, "ticket/finish", "gloss")));
         browser.Until(() => browser.Text("#register").Contains("out of date", StringComparison.Ordinal));
         Desk.Jobs.StepBack("lighthouse", "elsewhere");
         // A panel, for a printer that wants it alone; and the front for screens.
         browser.Go("/jobs/lighthouse/press");
-        browser.Driver.FindElements(By.CssSelector("form")).First(f => f.Text.Contains("Front for screens", StringComparison.Ordinal)).FindElement(By.CssSelector("button")).Click();
+        browser.Driver.FindElements(By.CssSelector("form"))
+            .First(f => f.Text.Contains("Front for screens", StringComparison.Ordinal))
+            .FindElement(By.CssSelector("button")).Click();
         browser.Until(() => browser.Text("#register").Contains("Front for screens", StringComparison.Ordinal));
     }
 
@@ -129,7 +145,8 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.Until(() => Desk.Jobs.Job("hive").Job.Items.OfType<CodeItem>().Any());
         var id = Desk.Jobs.Job("hive").Job.Items.OfType<CodeItem>().Single().Id;
         browser.Type($"#f-item-{id}-link", "https://example.org/hive");
-        browser.Until(() => Desk.Jobs.Job("hive").Job.Items.OfType<CodeItem>().Single().Link == "https://example.org/hive");
+        browser.Until(() =>
+            Desk.Jobs.Job("hive").Job.Items.OfType<CodeItem>().Single().Link == "https://example.org/hive");
         Plated();
         var on = Desk.Jobs.Job("hive");
         Desk.Checks.Exactly(on.Composed).ShouldNotContain(f => f.Item == id && f.Id == "barcode.readable");

@@ -21,30 +21,43 @@ public sealed class HandTests(Browser browser)
     /// <summary>Where a point of the sheet, in points, is on the screen.</summary>
     private (int X, int Y) Screen(double x, double y, string surface = "sheet")
     {
-        var at = (IReadOnlyList<object>)browser.Script($"const m = document.getElementById('{surface}').getScreenCTM(); return [Math.round(m.a * arguments[0] + m.c * arguments[1] + m.e), Math.round(m.b * arguments[0] + m.d * arguments[1] + m.f)]", x, y)!;
-        return (Convert.ToInt32(at[0], CultureInfo.InvariantCulture), Convert.ToInt32(at[1], CultureInfo.InvariantCulture));
+        var at = (IReadOnlyList<object>)browser.Script(
+            $"const m = document.getElementById('{surface}').getScreenCTM(); return [Math.round(m.a * arguments[0] + " +
+            $"m.c * arguments[1] + m.e), Math.round(m.b * arguments[0] + m.d * arguments[1] + m.f)]",
+            x, y)!;
+        return (Convert.ToInt32(at[0], CultureInfo.InvariantCulture),
+            Convert.ToInt32(at[1], CultureInfo.InvariantCulture));
     }
 
     private Actions Drag((int X, int Y) from, (int X, int Y) to, Actions? hand = null)
     {
         hand = (hand ?? Hand).MoveToLocation(from.X, from.Y).ClickAndHold();
-        for (var i = 1; i <= 4; i++) hand.MoveToLocation(from.X + ((to.X - from.X) * i / 4), from.Y + ((to.Y - from.Y) * i / 4));
+        for (var i = 1; i <= 4; i++)
+            hand.MoveToLocation(from.X + ((to.X - from.X) * i / 4), from.Y + ((to.Y - from.Y) * i / 4));
         return hand;
     }
 
     private (int X, int Y) Grip(string name)
     {
-        var at = (IReadOnlyList<object>)browser.Script("const r = document.querySelector(`#sheet .over [data-grip=${arguments[0]}]`).getBoundingClientRect(); return [Math.round(r.x + r.width / 2), Math.round(r.y + r.height / 2)]", name)!;
-        return (Convert.ToInt32(at[0], CultureInfo.InvariantCulture), Convert.ToInt32(at[1], CultureInfo.InvariantCulture));
+        var at = (IReadOnlyList<object>)browser.Script("const r = document.querySelector(`#sheet .over " +
+            "[data-grip=${arguments[0]}]`).getBoundingClientRect(); return [Math.round(r.x + r.width / 2), " +
+            "Math.round(r.y + r.height / 2)]",
+            name)!;
+        return (Convert.ToInt32(at[0], CultureInfo.InvariantCulture),
+            Convert.ToInt32(at[1], CultureInfo.InvariantCulture));
     }
 
     private void Key(string key, bool shift = false, bool ctrl = false) =>
-        browser.Script("document.activeElement?.blur?.(); document.body.dispatchEvent(new KeyboardEvent('keydown', { key: arguments[0], shiftKey: arguments[1], ctrlKey: arguments[2], bubbles: true, cancelable: true }))", key, shift, ctrl);
+        browser.Script("document.activeElement?.blur?.(); document.body.dispatchEvent(new KeyboardEvent('keydown', { " +
+            "key: arguments[0], shiftKey: arguments[1], ctrlKey: arguments[2], bubbles: true, cancelable: true }))",
+            key, shift, ctrl);
 
     private void Pick(params string[] items)
     {
         browser.Go($"/jobs/{Slug}/wrap?item={string.Join(',', items)}");
-        browser.Until(() => Convert.ToInt32(browser.Script("return document.querySelectorAll('#sheet .over [data-grip]').length"), CultureInfo.InvariantCulture) > 0);
+        browser.Until(() =>
+            Convert.ToInt32(browser.Script("return document.querySelectorAll('#sheet .over [data-grip]').length"),
+                CultureInfo.InvariantCulture) > 0);
     }
 
     private void Back() => browser.StepBack();
@@ -64,7 +77,8 @@ public sealed class HandTests(Browser browser)
         Pick("title");
         browser.AndWait(() => Key("o"));
         on = Saved();
-        var mirrored = on.Job.Items.Single(i => i.Id.StartsWith("title-", StringComparison.Ordinal) && i.Id != "title-rule");
+        var mirrored = on.Job.Items.Single(i =>
+            i.Id.StartsWith("title-", StringComparison.Ordinal) && i.Id != "title-rule");
         var (was, now) = (Frame(on, "title"), Frame(on, mirrored.Id));
         Mm(now.Left - (on.Composed.Sheets[0].Scene.Width - was.Right)).ShouldBe(0, 0.001);
         Mm(now.Top - was.Top).ShouldBe(0, 0.001);
@@ -77,9 +91,11 @@ public sealed class HandTests(Browser browser)
         Pick("author");
         Key("Escape");
         var before = Saved();
-        // Everything of the front, from an empty spot under the spine's foot to above its head; drawn from left to right.
+        // Everything of the front, from an empty spot under the spine's foot to above its head; drawn from left to
+        // right.
         var face = before.Composed.Geometry.Sheet.Panel(Part.Front)!.Face;
-        Drag(Screen(face.X.Points + 6, face.Bottom.Points - 4), Screen(face.Right.Points - 1, face.Y.Points + 2)).Release().Perform();
+        Drag(Screen(face.X.Points + 6, face.Bottom.Points - 4), Screen(face.Right.Points - 1, face.Y.Points + 2))
+            .Release().Perform();
         browser.Until(() => browser.Text("#together").StartsWith("4 items picked", StringComparison.Ordinal));
         var rule = Frame(before, "title-rule");
         var (x, y) = Screen((rule.Left + rule.Right) / 2, (rule.Top + rule.Bottom) / 2);
@@ -94,9 +110,11 @@ public sealed class HandTests(Browser browser)
         }
         browser.AndWait(() => browser.Find("#together [data-arrange=left]").Click());
         var lined = Saved();
-        foreach (var id in new[] { "title", "title-rule", "line" }) Frame(lined, id).Left.ShouldBe(Frame(lined, "author").Left, 0.02);
+        foreach (var id in new[] { "title", "title-rule", "line" })
+            Frame(lined, id).Left.ShouldBe(Frame(lined, "author").Left, 0.02);
         // With Shift one of them is taken away.
-        browser.Script("document.querySelector('#row-line [data-row]').dispatchEvent(new MouseEvent('click', { bubbles: true, shiftKey: true }))");
+        browser.Script("document.querySelector('#row-line [data-row]').dispatchEvent(new MouseEvent('click', { " +
+            "bubbles: true, shiftKey: true }))");
         browser.Until(() => browser.Text("#together").StartsWith("3 items picked", StringComparison.Ordinal));
         Back();
         Back();
@@ -110,20 +128,27 @@ public sealed class HandTests(Browser browser)
         Key("Escape");
         browser.AndWait(() => browser.Find("#list-front [data-add=ellipse]").Click());
         var id = browser.Find("#list-front [id^=row-ellipse-]").GetDomAttribute("id")![4..];
-        browser.Until(() => Convert.ToInt32(browser.Script("return document.querySelectorAll('#sheet .over [data-grip]').length"), CultureInfo.InvariantCulture) == 9);
+        browser.Until(() =>
+            Convert.ToInt32(browser.Script("return document.querySelectorAll('#sheet .over [data-grip]').length"),
+                CultureInfo.InvariantCulture) == 9);
         var before = Frame(Saved(), id);
         // One side alone, past lines; the opposite side stays.
         var east = Grip("e");
-        browser.AndWait(() => Drag(east, (east.X + 30, east.Y), Hand.KeyDown(Keys.Alt)).Release().KeyUp(Keys.Alt).Perform());
+        browser.AndWait(() =>
+            Drag(east, (east.X + 30, east.Y), Hand.KeyDown(Keys.Alt)).Release().KeyUp(Keys.Alt).Perform());
         var wider = Frame(Saved(), id);
         (wider.Left, wider.Top, wider.Bottom)
-            .ShouldSatisfyAllConditions(b => b.Left.ShouldBe(before.Left, 0.01), b => b.Top.ShouldBe(before.Top, 0.01), b => b.Bottom.ShouldBe(before.Bottom, 0.01));
+            .ShouldSatisfyAllConditions(b => b.Left.ShouldBe(before.Left, 0.01), b => b.Top.ShouldBe(before.Top, 0.01),
+                b => b.Bottom.ShouldBe(before.Bottom, 0.01));
         (wider.Right - before.Right).ShouldBeGreaterThan(30);
         // In proportion, about the middle.
         var corner = Grip("se");
-        browser.AndWait(() => Drag(corner, (corner.X + 12, corner.Y + 12), Hand.KeyDown(Keys.Shift).KeyDown(Keys.Control)).Release().KeyUp(Keys.Control).KeyUp(Keys.Shift).Perform());
+        browser.AndWait(() =>
+            Drag(corner, (corner.X + 12, corner.Y + 12), Hand.KeyDown(Keys.Shift).KeyDown(Keys.Control)).Release()
+                .KeyUp(Keys.Control).KeyUp(Keys.Shift).Perform());
         var grown = Frame(Saved(), id);
-        ((grown.Right - grown.Left) / (grown.Bottom - grown.Top)).ShouldBe((wider.Right - wider.Left) / (wider.Bottom - wider.Top), 0.001);
+        ((grown.Right - grown.Left) / (grown.Bottom - grown.Top))
+            .ShouldBe((wider.Right - wider.Left) / (wider.Bottom - wider.Top), 0.001);
         ((grown.Left + grown.Right) / 2).ShouldBe((wider.Left + wider.Right) / 2, 0.01);
         // Near a quarter turn it is one.
         var middle = Screen((grown.Left + grown.Right) / 2, (grown.Top + grown.Bottom) / 2);
@@ -131,7 +156,8 @@ public sealed class HandTests(Browser browser)
         var far = middle.Y - knob.Y;
         browser.AndWait(() =>
         {
-            var hand = Hand.MoveToLocation(knob.X, knob.Y).ClickAndHold().MoveToLocation(middle.X + far, middle.Y - far).MoveToLocation(middle.X + far, middle.Y + 2);
+            var hand = Hand.MoveToLocation(knob.X, knob.Y).ClickAndHold().MoveToLocation(middle.X + far, middle.Y - far)
+                .MoveToLocation(middle.X + far, middle.Y + 2);
             hand.Perform();
             browser.Text("#carried").ShouldContain("90°");
             Hand.Release().Perform();
@@ -149,7 +175,8 @@ public sealed class HandTests(Browser browser)
         Pick("spine-title");
         var before = Frame(Saved(), "spine-title");
         var at = Screen((before.Left + before.Right) / 2, before.Top + 60, "lens-hits");
-        browser.AndWait(() => Drag(at, (at.X + 60, at.Y), Hand.KeyDown(Keys.Shift)).Release().KeyUp(Keys.Shift).Perform());
+        browser.AndWait(() =>
+            Drag(at, (at.X + 60, at.Y), Hand.KeyDown(Keys.Shift)).Release().KeyUp(Keys.Shift).Perform());
         var after = Frame(Saved(), "spine-title");
         // Along the lens is down the spine; across it nothing moved.
         (after.Top - before.Top).ShouldBeGreaterThan(15);
@@ -166,8 +193,22 @@ public sealed class HandTests(Browser browser)
         var start = Saved();
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
         static RectItem tile(string id, decimal x) =>
-            new() { Id = id, Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(x), Length.FromMillimetres(120)), Width = new(Length.FromMillimetres(9)), Height = new(Length.FromMillimetres(9)), Fill = new InkPaint(Ink.Black) };
-        browser.AndWait(() => desk.Jobs.Apply(Slug, new(Guid.NewGuid().ToString(), "tiles", _ => new Together([new AddItem(tile("tile-1", 15)), new AddItem(tile("tile-2", 33)), new AddItem(tile("tile-3", 65))], "tiles"))));
+            new()
+            {
+                Id = id,
+                Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(x),
+                    Length.FromMillimetres(120)),
+                Width = new(Length.FromMillimetres(9)),
+                Height = new(Length.FromMillimetres(9)),
+                Fill = new InkPaint(Ink.Black)
+            };
+        browser.AndWait(() =>
+            desk.Jobs.Apply(Slug,
+                new(Guid.NewGuid().ToString(), "tiles",
+                    _ =>
+                        new Together([new AddItem(tile("tile-1", 15)), new AddItem(tile("tile-2", 33)),
+                            new AddItem(tile("tile-3", 65))],
+                            "tiles"))));
         browser.Find("#row-tile-3");
         var third = Frame(Saved(), "tile-3");
         var from = Screen((third.Left + third.Right) / 2, (third.Top + third.Bottom) / 2);
@@ -184,7 +225,8 @@ public sealed class HandTests(Browser browser)
         // The tiles were laid elsewhere: that is said, and nothing taken back unasked.
         var laid = Saved().Revision;
         browser.Find("#docket [data-step=back]").Click();
-        browser.Until(() => browser.Text("#notice").Contains("The last step was made elsewhere: tiles.", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#notice").Contains("The last step was made elsewhere: tiles.", StringComparison.Ordinal));
         Saved().Revision.ShouldBe(laid);
         browser.AndWait(() => browser.Find("#notice button:last-of-type").Click());
         JobJson.Write(Saved().Job).ShouldBe(JobJson.Write(start.Job));
@@ -204,7 +246,12 @@ public sealed class HandTests(Browser browser)
             browser.AndWait(() => Key(keys[n % keys.Length]));
             // A copy is picked in place of what it was made of; nothing moves that is centred already.
             states.Add(browser.Tick);
-            if (keys[n % keys.Length] == "k") { browser.AndWait(() => Key("ArrowLeft")); n++; states.Add(browser.Tick); }
+            if (keys[n % keys.Length] == "k")
+            {
+                browser.AndWait(() => Key("ArrowLeft"));
+                n++;
+                states.Add(browser.Tick);
+            }
         }
         states.Distinct().Count().ShouldBeGreaterThanOrEqualTo(most);
         for (var n = 0; n < states.Count; n++) browser.AndWait(() => Key("z", ctrl: true));
@@ -223,7 +270,10 @@ public sealed class HandTests(Browser browser)
         browser.Driver.SwitchTo().Window(first);
         var moved = Frame(Saved(), "imprint").Top;
         // The first shows what the second did, by itself.
-        browser.Until(() => Math.Abs(Convert.ToDouble(browser.Script("return document.querySelector('#hits [data-pick=imprint]').transform.baseVal.consolidate().matrix.f"), CultureInfo.InvariantCulture) - moved) < 0.01);
+        browser.Until(() =>
+            Math.Abs(Convert.ToDouble(browser.Script("return document.querySelector('#hits " +
+                "[data-pick=imprint]').transform.baseVal.consolidate().matrix.f"),
+                CultureInfo.InvariantCulture) - moved) < 0.01);
         browser.AndWait(() => Key("ArrowDown"));
         var on = Saved();
         Mm(Frame(on, "imprint").Top - moved).ShouldBe(0, 0.001);
@@ -288,19 +338,24 @@ public sealed class HandTests(Browser browser)
 
         // Added by Enter, it has the keys itself: Enter again adds no second.
         browser.AndWait(() => browser.Find("#list-front [data-add=ellipse]").SendKeys(Keys.Enter));
-        browser.Until(() => (bool)browser.Script("return document.activeElement?.closest('[id^=row-ellipse-]') !== null")!);
+        browser.Until(() =>
+            (bool)browser.Script("return document.activeElement?.closest('[id^=row-ellipse-]') !== null")!);
         Back();
 
         // The whole spine lies in its lens, and what can be added to it is in view.
-        ((bool)browser.Script("const [a, b] = ['lens-drawing', 'lens-way'].map(i => document.getElementById(i).getBoundingClientRect()); return a.width <= b.width + 1 && a.height <= b.height + 1")!)
+        ((bool)browser.Script("const [a, b] = ['lens-drawing', 'lens-way'].map(i => " +
+            "document.getElementById(i).getBoundingClientRect()); return a.width <= b.width + 1 && a.height <= b.height + 1")!)
             .ShouldBeTrue();
-        ((bool)browser.Script("return document.querySelector('#spine-list [data-add]').getBoundingClientRect().bottom <= innerHeight")!)
+        ((bool)browser.Script("return document.querySelector('#spine-list " +
+            "[data-add]').getBoundingClientRect().bottom <= innerHeight")!)
             .ShouldBeTrue();
         browser.Find("#lens-near").Click();
-        browser.Until(() => (bool)browser.Script("const w = document.getElementById('lens-way'); return w.scrollWidth > w.clientWidth")!);
+        browser.Until(() => (bool)browser.Script("const w = document.getElementById('lens-way'); return " +
+            "w.scrollWidth > w.clientWidth")!);
 
         // The tracing's panel is closed by Escape and by a click elsewhere.
-        foreach (var close in (Action[])[() => Key("Escape"), () => browser.Script("document.getElementById('sheet').dispatchEvent(new PointerEvent('pointerdown', { bubbles: true }))")])
+        foreach (var close in (Action[])[() => Key("Escape"),
+            () => browser.Script("document.getElementById('sheet').dispatchEvent(new PointerEvent('pointerdown', { bubbles: true }))")])
         {
             browser.Find("#tracing-book summary").Click();
             browser.Until(() => browser.Driver.FindElements(By.CssSelector("#tracing-book[open]")).Count == 1);

@@ -17,17 +17,22 @@ public sealed class HousesTests(Browser browser)
 
         // Each figure says what it means and shows what it moves.
         browser.Find("#f-house-punch_band_mm").Click();
-        browser.Until(() => browser.Text("#house-moves").Contains("On loose covers, 12 mm → 19.2 mm", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#house-moves").Contains("On loose covers, 12 mm → 19.2 mm", StringComparison.Ordinal));
         browser.Find("#house-moves .ghost rect");
         browser.Find("#f-house-ink_limit_percent").Click();
-        browser.Until(() => browser.Text("#house-moves").Contains("moves nothing on the sheet", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#house-moves").Contains("moves nothing on the sheet", StringComparison.Ordinal));
 
         var desk = new Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
-        var slug = desk.Bench.Begin("Told", Starters.Job(desk.Houses.Get("plover-2").House, "Told", "148 x 210", "96"), "tests").Slug;
+        var slug = desk.Bench.Begin("Told", Starters.Job(desk.Houses.Get("plover-2").House, "Told", "148 x 210", "96"),
+            "tests")
+            .Slug;
         browser.Type("#f-house-bleed_mm", "4");
         browser.Find("#f-house-bleed_mm").GetDomProperty("value").ShouldBe("4 mm");
         browser.TypeOnly("#f-house-page_multiple", "1");
-        browser.Until(() => browser.Text("#f-house-page_multiple-says").Contains("from 2 to 64", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#f-house-page_multiple-says").Contains("from 2 to 64", StringComparison.Ordinal));
         browser.Find("#f-house-page_multiple").SendKeys(Keys.Escape);
 
         browser.Go($"/jobs/{slug}/ticket");
@@ -54,7 +59,9 @@ public sealed class HousesTests(Browser browser)
         File.WriteAllText(file, "{ \"name\": \"Mill Lane\", \"bleed\": 3 }");
         browser.Go("/houses");
         browser.Find("#import input").SendKeys(file);
-        browser.Until(() => browser.Text("#import-problem").Contains("no house has a key `bleed`: did you mean `bleed_mm`?", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#import-problem")
+                .Contains("no house has a key `bleed`: did you mean `bleed_mm`?", StringComparison.Ordinal));
         File.WriteAllText(file, "{ \"name\": \"Mill Lane\", \"bleed_mm\": 3 }");
         browser.Find("#import input").SendKeys(file);
         browser.Until(() => browser.Driver.Url.EndsWith("/houses/house", StringComparison.Ordinal));

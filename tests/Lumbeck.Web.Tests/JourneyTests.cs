@@ -37,7 +37,8 @@ public sealed class JourneyTests(Browser browser)
         browser.Type("#f-item-title-words", "The Ebb Ledger");
         browser.Until(() => Art("title") != art);
         var changed = Art("title");
-        browser.Until(() => browser.Text("#row-title button[data-pick]").Contains("The Ebb Ledger", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#row-title button[data-pick]").Contains("The Ebb Ledger", StringComparison.Ordinal));
         browser.StepBack();
         browser.Until(() => Art("title") == art);
         browser.Find("#f-item-title-words").GetDomProperty("value").ShouldBe("The\nTidewatcher’s\nLedger");
@@ -46,7 +47,9 @@ public sealed class JourneyTests(Browser browser)
 
         // Check
         browser.Find("#docket a[href$='/check']").Click();
-        browser.Until(() => browser.Text("#findings").Contains("The front says another title than the ticket.", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#findings")
+                .Contains("The front says another title than the ticket.", StringComparison.Ordinal));
         browser.Text("#findings h2").ShouldNotContain("stop");
 
         // Press: the file is made, read back, and downloaded.
@@ -79,7 +82,8 @@ public sealed class JourneyTests(Browser browser)
         var x = browser.Find("#f-item-author-x").GetDomProperty("value");
         var before = Frame("author");
         // Sent from inside the page, faster than any hand.
-        browser.Script("for (let i = 0; i < 10; i++) document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }))");
+        browser.Script("for (let i = 0; i < 10; i++) document.body.dispatchEvent(new KeyboardEvent('keydown', { key: " +
+            "'ArrowRight', bubbles: true }))");
         browser.Until(() => browser.Find("#f-item-author-x").GetDomProperty("value") == "0.1 in");
         (Frame("author") - before).ShouldBe(7.2, 0.01);
         browser.StepBack();
@@ -87,7 +91,9 @@ public sealed class JourneyTests(Browser browser)
     }
 
     private double Frame(string item) =>
-        Convert.ToDouble(browser.Script($"return document.querySelector('#hits [data-pick={item}]').transform.baseVal.consolidate().matrix.e"), CultureInfo.InvariantCulture);
+        Convert.ToDouble(browser.Script($"return document.querySelector('#hits " +
+            $"[data-pick={item}]').transform.baseVal.consolidate().matrix.e"),
+            CultureInfo.InvariantCulture);
 
     [Fact]
     public void What_was_typed_last_is_kept_when_a_tab_is_pressed_at_once()
@@ -98,7 +104,9 @@ public sealed class JourneyTests(Browser browser)
         field.SendKeys("Skerry & Vane, Orrin");
         browser.Find("#docket a[href$='/check']").Click();
         browser.Find("#findings");
-        browser.Until(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Job.Ticket.Imprint == "Skerry & Vane, Orrin");
+        browser.Until(() =>
+            new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher")
+                .Job.Ticket.Imprint == "Skerry & Vane, Orrin");
         browser.StepBack();
     }
 
@@ -108,7 +116,8 @@ public sealed class JourneyTests(Browser browser)
         browser.Go("/jobs/tidewatcher/ticket");
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
         void other(string text) =>
-            desk.Jobs.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "another-tab", j => Facts.Write(j, "ticket/subtitle", text)));
+            desk.Jobs.Apply("tidewatcher",
+                new(Guid.NewGuid().ToString(), "another-tab", j => Facts.Write(j, "ticket/subtitle", text)));
 
         // A text that can't be read stays where it is, with what was said of it, while another fact changes.
         browser.TypeOnly("#f-ticket-pages", "many");
@@ -123,7 +132,8 @@ public sealed class JourneyTests(Browser browser)
         browser.Script("Object.defineProperty(document, 'hidden', { value: true, configurable: true })");
         other("a tale");
         browser.TypeOnly("#f-ticket-subtitle", "a yarn");
-        browser.Until(() => browser.Text("#notice").Contains("it now says a tale; you typed a yarn", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#notice").Contains("it now says a tale; you typed a yarn", StringComparison.Ordinal));
         browser.Until(() => browser.Find("#f-ticket-subtitle").GetDomProperty("value") == "a tale");
         browser.AndWait(() => browser.Find("#notice button:last-of-type").Click());
         browser.Until(() => browser.Find("#f-ticket-subtitle").GetDomProperty("value") == "a yarn");
@@ -139,7 +149,8 @@ public sealed class JourneyTests(Browser browser)
         var row = browser.Find("#list-front [id^=row-text-]");
         var id = row.GetDomAttribute("id")!["row-".Length..];
         // The row opens once the page has it.
-        browser.Until(() => browser.Text($"#row-{id}").Contains("These are the words it was added with", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text($"#row-{id}").Contains("These are the words it was added with", StringComparison.Ordinal));
         browser.Type($"#f-item-{id}-words", "A second printing");
         browser.Type($"#f-item-{id}-size", "16");
         browser.Find($"#f-item-{id}-size").GetDomProperty("value").ShouldBe("16 pt");
@@ -171,7 +182,8 @@ public sealed class JourneyTests(Browser browser)
         browser.Find("#zones").GetDomAttribute("hidden").ShouldNotBeNull();
         browser.Script("document.body.dispatchEvent(new KeyboardEvent('keyup', { key: 'z', bubbles: true }))");
         browser.Find("#zones").GetDomAttribute("hidden").ShouldBeNull();
-        browser.Script("document.activeElement.blur(); document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))");
+        browser.Script("document.activeElement.blur(); document.body.dispatchEvent(new KeyboardEvent('keydown', { " +
+            "key: 'Escape', bubbles: true }))");
         browser.Until(() => browser.Driver.FindElements(By.Id("f-item-blurb-words")).Count == 0);
     }
 
@@ -196,7 +208,8 @@ public sealed class JourneyTests(Browser browser)
         {
             browser.Driver.Navigate().GoToUrl(new Uri(server.Address, "/jobs/tidewatcher/ticket"));
             // Requests fail as they do when nobody listens; then they reach the server again.
-            browser.Script("window.realFetch = window.fetch; window.fetch = () => Promise.reject(new TypeError('gone'))");
+            browser.Script("window.realFetch = window.fetch; window.fetch = () => Promise.reject(new " +
+                "TypeError('gone'))");
             browser.TypeOnly("#f-ticket-author", "Ines K.");
             browser.Until(() => browser.Text("#notice").Contains("kept here and sent again", StringComparison.Ordinal));
             browser.AndWait(() => browser.Script("window.fetch = window.realFetch"));
@@ -218,7 +231,8 @@ public sealed class JourneyTests(Browser browser)
         browser.Script("document.querySelector('[name=house]').value = 'plover'");
         browser.Find("[name=trim]").SendKeys("A55");
         browser.Find("[name=pages]").SendKeys("96" + Keys.Enter);
-        browser.Until(() => browser.Text("#new-problem").Contains("`A55` is no size: try `148 × 210 mm`", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#new-problem").Contains("`A55` is no size: try `148 × 210 mm`", StringComparison.Ordinal));
         browser.Find("[name=title]").GetDomProperty("value").ShouldBe("Winter Bread");
         browser.Find("[name=trim]").Clear();
         browser.Find("[name=trim]").SendKeys("148 x 210" + Keys.Enter);
@@ -228,7 +242,9 @@ public sealed class JourneyTests(Browser browser)
         browser.Text("#foot").ShouldContain("does not say the book’s title");
         browser.Go("/jobs/winter-bread/wrap");
         browser.AndWait(() => browser.Find("#list-front [data-add=title]").Click());
-        browser.Until(() => Art("title-" + browser.Find("#list-front [id^=row-title-]").GetDomAttribute("id")!["row-title-".Length..]).Contains("<use", StringComparison.Ordinal));
+        browser.Until(() =>
+            Art("title-" + browser.Find("#list-front [id^=row-title-]").GetDomAttribute("id")!["row-title-".Length..])
+                .Contains("<use", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -236,7 +252,8 @@ public sealed class JourneyTests(Browser browser)
     {
         browser.Go("/");
         browser.Find("[name=title]").SendKeys("Leaf and Mould");
-        browser.Script("document.querySelector('[name=house]').value = 'aldwater'; document.querySelector('[name=binding]').value = 'case'");
+        browser.Script("document.querySelector('[name=house]').value = 'aldwater'; " +
+            "document.querySelector('[name=binding]').value = 'case'");
         browser.Find("[name=trim]").SendKeys("6 x 9 in" + Keys.Enter);
         browser.Until(() => browser.Driver.Url.EndsWith("/jobs/leaf-and-mould/ticket", StringComparison.Ordinal));
         // The unit that was typed stays, whatever the printer reckons in; and the binding is what was asked.
@@ -248,7 +265,8 @@ public sealed class JourneyTests(Browser browser)
             [.. browser.Driver.FindElements(By.CssSelector("#jobs > li")).Select(l => l.GetDomAttribute("id")!)];
         listed()[0].ShouldBe("job-leaf-and-mould");
         // Six jobs are in view without scrolling.
-        ((bool)browser.Script("return document.querySelectorAll('#jobs > li')[5].getBoundingClientRect().bottom < innerHeight")!)
+        ((bool)browser.Script("return document.querySelectorAll('#jobs > li')[5].getBoundingClientRect().bottom < " +
+            "innerHeight")!)
             .ShouldBeTrue();
         browser.Find("#find").SendKeys("kallweit ledger");
         browser.Until(() => listed() is ["job-tidewatcher"]);
@@ -261,7 +279,9 @@ public sealed class JourneyTests(Browser browser)
         titles.Count.ShouldBeGreaterThan(6);
 
         browser.Find("#job-leaf-and-mould form[action*='Away'] button").Click();
-        browser.Until(() => !listed().Contains("job-leaf-and-mould") && browser.Text("main").Contains("Put away: 1", StringComparison.Ordinal));
+        browser.Until(() =>
+            !listed().Contains("job-leaf-and-mould")
+                && browser.Text("main").Contains("Put away: 1", StringComparison.Ordinal));
         browser.Go("/?away=true");
         listed().ShouldBe(["job-leaf-and-mould"]);
         browser.Find("#job-leaf-and-mould form[action*='Back'] button").Click();
@@ -272,7 +292,8 @@ public sealed class JourneyTests(Browser browser)
         browser.Find("#job-leaf-and-mould summary").Click();
         browser.Find("#job-leaf-and-mould form[action*='Remove'] button").Click();
         browser.Until(() => browser.Text("#jobs").Contains("Nothing is put away", StringComparison.Ordinal));
-        Should.Throw<Refusal>(() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("leaf-and-mould"));
+        Should.Throw<Refusal>(() =>
+            new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("leaf-and-mould"));
     }
 
     [Fact]
@@ -290,7 +311,8 @@ public sealed class JourneyTests(Browser browser)
         browser.TypeOnly("#f-ticket-pages", "130");
         browser.Until(() => browser.Text("#notice").Contains("The disk is full", StringComparison.Ordinal));
         browser.Find("#f-ticket-pages").GetDomProperty("value").ShouldBe("130");
-        browser.Until(() => new Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("hive").Job.Ticket.Pages == 130);
+        browser.Until(() =>
+            new Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("hive").Job.Ticket.Pages == 130);
         ((long)browser.Script("return window.refusals")!).ShouldBeGreaterThan(5);
     }
 }

@@ -10,7 +10,13 @@ public sealed class PageTests(Browser browser)
     private static readonly string Axe = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "axe.min.js"));
 
     public static TheoryData<string> Pages() =>
-        ["/", "/jobs/tidewatcher/ticket", "/jobs/tidewatcher/wrap", "/jobs/tidewatcher/wrap?item=title", "/jobs/tidewatcher/wrap?item=spine-band", "/jobs/tidewatcher/wrap?item=barcode", "/jobs/tidewatcher/wrap?item=title,line,author", "/jobs/hive/wrap?item=plate", "/jobs/tidewatcher/steps", "/jobs/tidewatcher/takes", "/jobs/tidewatcher/check", "/jobs/tidewatcher/press", "/jobs/nowhere/wrap", "/jobs/calder/ticket", "/jobs/calder/wrap?sheet=case", "/jobs/lighthouse/wrap", "/jobs/trouble/wrap?item=road", "/jobs/calder/colours", "/drawer", "/houses", "/houses/aldwater?key=joint_mm"];
+        ["/", "/jobs/tidewatcher/ticket", "/jobs/tidewatcher/wrap", "/jobs/tidewatcher/wrap?item=title",
+            "/jobs/tidewatcher/wrap?item=spine-band", "/jobs/tidewatcher/wrap?item=barcode",
+            "/jobs/tidewatcher/wrap?item=title,line,author", "/jobs/hive/wrap?item=plate", "/jobs/tidewatcher/steps",
+            "/jobs/tidewatcher/takes", "/jobs/tidewatcher/check", "/jobs/tidewatcher/press", "/jobs/nowhere/wrap",
+            "/jobs/calder/ticket", "/jobs/calder/wrap?sheet=case", "/jobs/lighthouse/wrap",
+            "/jobs/trouble/wrap?item=road", "/jobs/calder/colours", "/drawer", "/houses",
+            "/houses/aldwater?key=joint_mm"];
 
     [Theory]
     [MemberData(nameof(Pages))]
@@ -29,14 +35,18 @@ public sealed class PageTests(Browser browser)
     {
         browser.Go("/jobs/tidewatcher/wrap");
         browser.Script("document.body.dispatchEvent(new KeyboardEvent('keydown', { key: arguments[0], bubbles: true }))", key);
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("dialog[open], #tour:not([hidden])")).Count == 1);
+        browser.Until(() =>
+            browser.Driver.FindElements(By.CssSelector("dialog[open], #tour:not([hidden])")).Count == 1);
         Sound(key);
     }
 
     private void Sound(string page)
     {
         browser.Script(Axe);
-        var found = (string)browser.Driver.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then(r => done(JSON.stringify(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160) + ' ' + n.any.map(a => a.message).join(' ')).join(' | ')))))")!;
+        var found = (string)browser.Driver.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; " +
+            "axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] " +
+            "}).then(r => done(JSON.stringify(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, " +
+            "160) + ' ' + n.any.map(a => a.message).join(' ')).join(' | ')))))")!;
         found.Length.ShouldBe("[]".Length, $"{page}: {found}");
     }
 
@@ -48,12 +58,15 @@ public sealed class PageTests(Browser browser)
         browser.Go(page);
         foreach (var wide in new[] { 1280, 1024 })
         {
-            browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = wide, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+            browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
+                new() { ["width"] = wide, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
             Convert.ToInt64(browser.Script("return document.documentElement.scrollWidth"), CultureInfo.InvariantCulture)
                 .ShouldBeLessThanOrEqualTo(wide, page);
         }
-        browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
-        browser.Driver.Manage().Logs.GetLog("browser").Where(l => !l.Message.Contains("404", StringComparison.Ordinal)).Select(l => l.Message)
+        browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
+            new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+        browser.Driver.Manage().Logs.GetLog("browser").Where(l => !l.Message.Contains("404", StringComparison.Ordinal))
+            .Select(l => l.Message)
             .ShouldBeEmpty();
     }
 
@@ -65,13 +78,15 @@ public sealed class PageTests(Browser browser)
         browser.Go("/jobs/tidewatcher/wrap?item=title");
         browser.AndWait(() =>
         {
-            browser.Script("document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }))");
+            browser.Script("document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: " +
+                "true }))");
         });
         browser.StepBack();
         var asked = browser.Driver.Manage().Logs.GetLog("performance")
             .Select(l => JsonDocument.Parse(l.Message).RootElement.GetProperty("message"))
             .Where(m => m.GetProperty("method").GetString() == "Network.requestWillBeSent")
-            .Select(m => new Uri(m.GetProperty("params").GetProperty("request").GetProperty("url").GetString()!)).ToList();
+            .Select(m => new Uri(m.GetProperty("params").GetProperty("request").GetProperty("url").GetString()!))
+                .ToList();
         asked.Count.ShouldBeGreaterThan(20);
         asked.Where(u => u.Scheme is not "data" && u.Authority != browser.Server.Address.Authority).ShouldBeEmpty();
     }
@@ -85,7 +100,11 @@ public sealed class PageTests(Browser browser)
         for (var i = 0; i < wanted + 5; i++)
         {
             browser.Driver.SwitchTo().ActiveElement().SendKeys(Keys.Tab);
-            var here = (string?)browser.Script("const e = document.activeElement; if (e === document.body) return null; const s = getComputedStyle(e); return [e.tagName, e.id, e.dataset.pick, e.dataset.add, e.dataset.panel, e.dataset.text, e.dataset.step, e.dataset.order, e.dataset.remove, e.dataset.see, e.dataset.arrange, e.getAttribute('href'), e.getAttribute('aria-label'), e.textContent.slice(0, 20)].join('|') + (s.outlineStyle === 'none' || s.outlineWidth === '0px' ? ' WITHOUT FOCUS' : '')");
+            var here = (string?)browser.Script("const e = document.activeElement; if (e === document.body) return " +
+                "null; const s = getComputedStyle(e); return [e.tagName, e.id, e.dataset.pick, e.dataset.add, " +
+                "e.dataset.panel, e.dataset.text, e.dataset.step, e.dataset.order, e.dataset.remove, e.dataset.see, " +
+                "e.dataset.arrange, e.getAttribute('href'), e.getAttribute('aria-label'), e.textContent.slice(0, " +
+                "20)].join('|') + (s.outlineStyle === 'none' || s.outlineWidth === '0px' ? ' WITHOUT FOCUS' : '')");
             if (here is not null) reached.Add(here);
         }
         reached.Where(r => r.EndsWith("WITHOUT FOCUS", StringComparison.Ordinal)).ShouldBeEmpty();

@@ -7,12 +7,15 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class PictureTests(Browser browser)
 {
-    private OnBench Saved() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("orrin");
+    private OnBench Saved() =>
+        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("orrin");
 
     private string Made(string name, int wide, int high)
     {
         var path = Path.Combine(browser.Downloads, name);
-        using var image = (Image.Gaussnoise(wide, high, mean: 128, sigma: 20).Bandjoin(Image.Black(wide, high) + 90).Bandjoin(Image.Black(wide, high) + 160)).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb);
+        using var image = (Image.Gaussnoise(wide, high, mean: 128, sigma: 20).Bandjoin(Image.Black(wide, high) + 90)
+            .Bandjoin(Image.Black(wide, high) + 160))
+            .Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb);
         File.WriteAllBytes(path, image.JpegsaveBuffer(q: 80));
         return path;
     }
@@ -27,11 +30,15 @@ public sealed class PictureTests(Browser browser)
         var id = browser.Find("#list-front [id^=row-picture-]").GetDomAttribute("id")![4..];
         browser.Find($"#hits .empty[data-pick={id}]");
         browser.AndWait(() => browser.Find($"#row-{id} [data-picture]").SendKeys(Made("valley.jpg", 900, 600)));
-        browser.Until(() => browser.Text($"#row-{id}").Contains("pixels an inch; sharp up to", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text($"#row-{id}").Contains("pixels an inch; sharp up to", StringComparison.Ordinal));
         browser.Text($"#row-{id} [data-row]").ShouldContain("valley.jpg");
         var image = browser.Find($"#s-{id} image");
         image.GetDomAttribute("href")!.ShouldStartWith("/pictures/");
-        browser.Until(() => (bool)browser.Driver.ExecuteAsyncScript("const done = arguments[1]; fetch(arguments[0]).then(r => done(r.ok && r.headers.get('content-type') === 'image/webp'))", image.GetDomAttribute("href")!)!);
+        browser.Until(() =>
+            (bool)browser.Driver.ExecuteAsyncScript("const done = arguments[1]; fetch(arguments[0]).then(r => " +
+                "done(r.ok && r.headers.get('content-type') === 'image/webp'))",
+                image.GetDomAttribute("href")!)!);
         // It is too large for its pixels, and says so where the eye is.
         browser.Find($"#row-{id} .text-brick");
         browser.Type($"#f-item-{id}-width", "70 mm");
@@ -43,9 +50,16 @@ public sealed class PictureTests(Browser browser)
         ((PictureItem)Saved().Job.Item(id)!).PanY.ShouldBe(-100);
         // By hand, with Ctrl held: the picture moves and the frame stays.
         var frame = Saved().Composed.Sheets[0].Scene.Piece(id)!.Frame;
-        var r = (IReadOnlyList<object>)browser.Script("const r = document.querySelector('#hits [data-pick=' + arguments[0] + ']').getBoundingClientRect(); return [Math.round(r.x + r.width / 2), Math.round(r.y + r.height / 2)]", id)!;
-        var (x, y) = (Convert.ToInt32(r[0], CultureInfo.InvariantCulture), Convert.ToInt32(r[1], CultureInfo.InvariantCulture));
-        browser.AndWait(() => new OpenQA.Selenium.Interactions.Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).KeyDown(Keys.Control).MoveToLocation(x, y).ClickAndHold().MoveToLocation(x, y + 4).MoveToLocation(x, y + 8).Release().KeyUp(Keys.Control).Perform());
+        var r = (IReadOnlyList<object>)browser.Script("const r = document.querySelector('#hits [data-pick=' + " +
+            "arguments[0] + ']').getBoundingClientRect(); return [Math.round(r.x + r.width / 2), Math.round(r.y + " +
+            "r.height / 2)]",
+            id)!;
+        var (x, y) = (Convert.ToInt32(r[0], CultureInfo.InvariantCulture),
+            Convert.ToInt32(r[1], CultureInfo.InvariantCulture));
+        browser.AndWait(() =>
+            new OpenQA.Selenium.Interactions.Actions(browser.Driver, TimeSpan.FromMilliseconds(20))
+                .KeyDown(Keys.Control).MoveToLocation(x, y).ClickAndHold().MoveToLocation(x, y + 4)
+                .MoveToLocation(x, y + 8).Release().KeyUp(Keys.Control).Perform());
         ((PictureItem)Saved().Job.Item(id)!).PanY.ShouldBeGreaterThan(-100);
         Saved().Composed.Sheets[0].Scene.Piece(id)!.Frame.ShouldBe(frame);
         for (var n = 0; n < 6; n++) Back();
@@ -62,7 +76,9 @@ public sealed class PictureTests(Browser browser)
             const at = document.querySelector('#hits [data-pick=blurb]').getBoundingClientRect();
             document.getElementById('sheet').dispatchEvent(new DragEvent('drop', { dataTransfer: data, clientX: at.x + 20, clientY: at.bottom + 40, bubbles: true, cancelable: true }));
             """;
-        browser.AndWait(() => browser.Script(drop, Convert.ToBase64String(File.ReadAllBytes(Made("bridge.jpg", 400, 300))), "bridge.jpg"));
+        browser.AndWait(() =>
+            browser.Script(drop, Convert.ToBase64String(File.ReadAllBytes(Made("bridge.jpg", 400, 300))),
+                "bridge.jpg"));
         var row = browser.Find("#list-back [id^=row-picture-] [aria-expanded=true]");
         row.Text.ShouldContain("bridge.jpg");
         var item = Saved().Job.Items.OfType<PictureItem>().Single(p => p.Hold.Panel == Part.Back);
@@ -86,7 +102,9 @@ public sealed class PictureTests(Browser browser)
         browser.AndWait(() => browser.Find("#docket [data-step=forward]").Click());
         var tick = browser.Tick;
         browser.Script(drop, Convert.ToBase64String("%PDF-1.7 no picture"u8.ToArray()), "plan.pdf");
-        browser.Until(() => browser.Text("#notice").StartsWith("plan.pdf is no picture that can be taken in", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#notice")
+                .StartsWith("plan.pdf is no picture that can be taken in", StringComparison.Ordinal));
         browser.Tick.ShouldBe(tick);
         Back();
     }
@@ -106,18 +124,21 @@ public sealed class PictureTests(Browser browser)
         }
         """;
 
-    private object[] Bytes(string name, int wide, int high) => [name, Convert.ToBase64String(File.ReadAllBytes(Made(name, wide, high)))];
+    private object[] Bytes(string name, int wide, int high) =>
+        [name, Convert.ToBase64String(File.ReadAllBytes(Made(name, wide, high)))];
 
     [Fact]
     public void Several_files_come_in_beside_one_another_and_what_is_pasted_lies_where_the_pointer_was()
     {
         browser.Go("/jobs/orrin/wrap");
-        IReadOnlyList<PictureItem> pictures() => [.. Saved().Job.Items.OfType<PictureItem>().Where(p => p.Hold.Panel == Part.Back)];
+        IReadOnlyList<PictureItem> pictures() =>
+            [.. Saved().Job.Items.OfType<PictureItem>().Where(p => p.Hold.Panel == Part.Back)];
         var texts = Saved().Job.Items.OfType<TextItem>().Count();
         browser.Script(Brought, "drop", Bytes("one.jpg", 300, 200), Bytes("two.jpg", 200, 300));
         browser.Until(() => pictures().Count == 2);
         pictures().Select(p => p.Picture!.Name).ShouldBe(["one.jpg", "two.jpg"], ignoreOrder: true);
-        var frames = pictures().OrderBy(p => p.Picture!.Name).Select(p => Saved().Composed.Sheets[0].Scene.Piece(p.Id)!.Frame).ToList();
+        var frames = pictures().OrderBy(p => p.Picture!.Name)
+            .Select(p => Saved().Composed.Sheets[0].Scene.Piece(p.Id)!.Frame).ToList();
         var aside = Length.FromMillimetres(8).Points;
         static double middle(double from, double to) => (from + to) / 2;
         (middle(frames[1].Left, frames[1].Right) - middle(frames[0].Left, frames[0].Right))

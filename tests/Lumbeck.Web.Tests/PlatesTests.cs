@@ -6,11 +6,14 @@ using OpenQA.Selenium;
 
 namespace Lumbeck.Web.Tests;
 
-/// <summary>Pictures grown by a key, blends as the plates have them, swatches, tracings and long work, in a real browser.</summary>
+/// <summary>
+/// Pictures grown by a key, blends as the plates have them, swatches, tracings and long work, in a real browser.
+/// </summary>
 [Collection("browser")]
 public sealed class PlatesTests(Browser browser)
 {
-    private OnBench Saved(string slug) => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job(slug);
+    private OnBench Saved(string slug) =>
+        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job(slug);
 
     private void Back(int steps)
     {
@@ -19,7 +22,10 @@ public sealed class PlatesTests(Browser browser)
 
     /// <summary>Whether what a page links is there, as this type.</summary>
     private void Fetched(string address, string type) =>
-        browser.Until(() => (bool)browser.Driver.ExecuteAsyncScript("const done = arguments[2]; fetch(arguments[0]).then(r => done(r.ok && r.headers.get('content-type').startsWith(arguments[1])))", address, type)!);
+        browser.Until(() =>
+            (bool)browser.Driver.ExecuteAsyncScript("const done = arguments[2]; fetch(arguments[0]).then(r => " +
+                "done(r.ok && r.headers.get('content-type').startsWith(arguments[1])))",
+                address, type)!);
 
     private void Key(string key) =>
         new OpenQA.Selenium.Interactions.Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).SendKeys(key).Perform();
@@ -64,7 +70,9 @@ public sealed class PlatesTests(Browser browser)
         Fetched(browser.Find("#s-title-rule image.by-plates").GetDomAttribute("href")!, "image/jpeg");
         // Looked at closely, it comes finer.
         for (var n = 0; n < 9; n++) browser.Find("[data-see=near]").Click();
-        browser.Until(() => int.Parse(browser.Find("#s-title-rule image.by-plates").GetDomAttribute("href")!.Split("ppi=")[1], CultureInfo.InvariantCulture) > 144);
+        browser.Until(() =>
+            int.Parse(browser.Find("#s-title-rule image.by-plates").GetDomAttribute("href")!.Split("ppi=")[1],
+                CultureInfo.InvariantCulture) > 144);
         Back(3);
     }
 
@@ -76,13 +84,15 @@ public sealed class PlatesTests(Browser browser)
         browser.Until(() => browser.Text("#swatch-honey").Contains("out of reach", StringComparison.Ordinal));
         Saved("hive").Job.Swatches.Single(s => s.Id == "honey").Asked.ShouldBe("#00ff66");
         browser.TypeOnly("#f-swatch-honey-mix", "#12");
-        browser.Until(() => browser.Text("[data-says='swatch/honey/mix']").Contains("is no colour", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("[data-says='swatch/honey/mix']").Contains("is no colour", StringComparison.Ordinal));
         var count = Saved("hive").Job.Swatches.Count;
         browser.AndWait(() => browser.Find("#swatch-smoke [data-colours=harmony]").Click());
         Saved("hive").Job.Swatches.Count.ShouldBe(count + 1);
         browser.AndWait(() => browser.Find("#swatch-wax [data-colours=remove]").Click());
         Saved("hive").Job.Items.OfType<RectItem>()
-            .ShouldNotContain(r => r.Fill != null && r.Fill.Paint is SwatchPaint && ((SwatchPaint)r.Fill.Paint).Swatch == "wax");
+            .ShouldNotContain(r =>
+                r.Fill != null && r.Fill.Paint is SwatchPaint && ((SwatchPaint)r.Fill.Paint).Swatch == "wax");
         // A palette comes in as it went out, as it looks in print.
         var file = Path.Combine(browser.Downloads, "two.gpl");
         File.WriteAllText(file, "GIMP Palette\n10 80 120\tHarbour\n230 220 190\tSand\n");
@@ -119,16 +129,26 @@ public sealed class PlatesTests(Browser browser)
         using var client = new HttpClient { BaseAddress = browser.Server.Address };
         var small = await client.GetAsync("/jobs/calder/wrap.jpg?wide=300&sheet=case");
         small.Content.Headers.ContentType!.MediaType.ShouldBe("image/jpeg");
-        using (var image = NetVips.Image.NewFromBuffer(await small.Content.ReadAsByteArrayAsync())) image.Width.ShouldBe(300);
-        foreach (var address in (string[])["/jobs/calder/plates/0123456789abcdef0123456789abcdef", "/jobs/none/wrap.jpg", "/grown/x/100/coated-fogra39-300~Relative", $"/grown/{new string('a', 64)}_0_1_0_0_0_1000000_1000000_100000_0_0_0/400/coated-fogra39-300~Relative", $"/pictures/{new string('b', 64)}/gamut/coated-fogra39-300~Relative", "/pictures/../lumbeck.db/320/x", "/jobs/none/swatches.gpl"])
+        using (var image = NetVips.Image.NewFromBuffer(await small.Content.ReadAsByteArrayAsync()))
+            image.Width.ShouldBe(300);
+        foreach (var address in (string[])["/jobs/calder/plates/0123456789abcdef0123456789abcdef",
+            "/jobs/none/wrap.jpg", "/grown/x/100/coated-fogra39-300~Relative",
+            $"/grown/{new string('a', 64)}_0_1_0_0_0_1000000_1000000_100000_0_0_0/400/coated-fogra39-300~Relative",
+            $"/pictures/{new string('b', 64)}/gamut/coated-fogra39-300~Relative", "/pictures/../lumbeck.db/320/x",
+            "/jobs/none/swatches.gpl"])
             (await client.GetAsync(address)).StatusCode.ShouldBe(HttpStatusCode.NotFound, address);
-        (await client.PostAsync("/profiles?name=x.icc", new ByteArrayContent([1, 2, 3]))).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await client.PostAsync("/profiles?name=x.icc", new ByteArrayContent([1, 2, 3])))
+            .StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         using var tab = await browser.Server.Tab("/jobs/calder/wrap");
-        (await (await tab.PostAsync("/profiles?name=x.icc", new ByteArrayContent([1, 2, 3]))).Content.ReadAsStringAsync())
+        (await (await tab.PostAsync("/profiles?name=x.icc", new ByteArrayContent([1, 2, 3])))
+            .Content.ReadAsStringAsync())
             .ShouldContain("no colour profile");
-        (await (await tab.PostAsync("/jobs/calder/swatches", new StringContent("nonsense"))).Content.ReadAsStringAsync())
+        (await (await tab.PostAsync("/jobs/calder/swatches", new StringContent("nonsense")))
+            .Content.ReadAsStringAsync())
             .ShouldContain("first line is not");
-        (await (await tab.PostAsync("/jobs/calder/tracing?name=a.pdf&page=7", new ByteArrayContent("%PDF-1.7 nothing"u8.ToArray()))).Content.ReadAsStringAsync())
+        (await (await tab.PostAsync("/jobs/calder/tracing?name=a.pdf&page=7",
+            new ByteArrayContent("%PDF-1.7 nothing"u8.ToArray())))
+            .Content.ReadAsStringAsync())
             .ShouldContain("page 7 of a.pdf can’t be drawn");
     }
 }

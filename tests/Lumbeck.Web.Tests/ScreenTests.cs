@@ -16,17 +16,24 @@ public sealed class ScreenTests : IDisposable
     [Fact]
     public void A_difference_holds_only_what_changed()
     {
-        var before = new Screen([new("list", "<p id=\"list\">a</p>"), new("foot", "<p id=\"foot\">x</p>")], [Piece("s-a", "1"), Piece("s-b", "2")], [("f1-1", "<path id=\"f1-1\"/>")]);
+        var before = new Screen([new("list", "<p id=\"list\">a</p>"), new("foot", "<p id=\"foot\">x</p>")],
+            [Piece("s-a", "1"), Piece("s-b", "2")], [("f1-1", "<path id=\"f1-1\"/>")]);
         before.Since(before).ShouldBeEmpty();
 
-        var after = before with { Parts = [before.Parts[0], new("foot", "<p id=\"foot\">y</p>")], Art = [before.Art[0], Piece("s-b", "3")], Glyphs = [.. before.Glyphs, ("f1-2", "<path id=\"f1-2\"/>")] };
+        var after = before with
+        {
+            Parts = [before.Parts[0], new("foot", "<p id=\"foot\">y</p>")],
+            Art = [before.Art[0], Piece("s-b", "3")],
+            Glyphs = [.. before.Glyphs, ("f1-2", "<path id=\"f1-2\"/>")],
+        };
         var difference = after.Since(before);
         difference.ShouldContain("#foot");
         difference.ShouldContain("#s-b");
         difference.ShouldContain("f1-2");
         foreach (var same in new[] { "#list", "#s-a", "f1-1", "#art" }) difference.ShouldNotContain(same);
         // Outlines come before what uses them.
-        difference.IndexOf("f1-2", StringComparison.Ordinal).ShouldBeLessThan(difference.IndexOf("#s-b", StringComparison.Ordinal));
+        difference.IndexOf("f1-2", StringComparison.Ordinal)
+            .ShouldBeLessThan(difference.IndexOf("#s-b", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -43,7 +50,12 @@ public sealed class ScreenTests : IDisposable
         var desk = new Lumbeck.Desk.Desk(_folder, TimeProvider.System, DemoBench.Load);
         var drawings = new Drawings(desk);
         var job = desk.Jobs.Job("tidewatcher").Job;
-        Edit[][] variants = [[], [new SetReading(Reading.RightToLeft)], [new SetFlaps(true)], [new SetPages(2)], [new SetUnit(Unit.Millimetre), new SetTrim(Size.FromMillimetres(310, 60))], [new SetHouse(job.Ticket.House with { HingeScore = Length.FromMillimetres(6), SpineReading = SpineReading.Up })], [new PaintGround(null), new RemoveItem("title")], .. BindingKinds.Words.Select(w => (Edit[])[new SetHouse(job.Ticket.House with { Bindings = [w.Value] })])];
+        Edit[][] variants = [[], [new SetReading(Reading.RightToLeft)], [new SetFlaps(true)], [new SetPages(2)],
+            [new SetUnit(Unit.Millimetre), new SetTrim(Size.FromMillimetres(310, 60))],
+            [new SetHouse(job.Ticket.House with { HingeScore = Length.FromMillimetres(6),
+                SpineReading = SpineReading.Up })],
+            [new PaintGround(null), new RemoveItem("title")],
+            .. BindingKinds.Words.Select(w => (Edit[])[new SetHouse(job.Ticket.House with { Bindings = [w.Value] })])];
         foreach (var edits in variants)
         {
             var composed = Composed.Of(1, edits.Aggregate(job, (j, e) => e.Apply(j)), desk.Drawer.Shelf);
@@ -72,7 +84,8 @@ public sealed class ScreenTests : IDisposable
         var job = desk.Jobs.Job("tidewatcher").Job;
         string zones(Composed c) => drawings.Zones(c.Sheets[0], c.Job.Ticket.House);
         zones(Composed.Of(1, job, desk.Drawer.Shelf)).ShouldNotContain("zone-dark");
-        var pale = Composed.Of(1, new PaintGround(new InkPaint(Ink.Percent(4, 6, 14, 0))).Apply(job), desk.Drawer.Shelf);
+        var pale = Composed.Of(1, new PaintGround(new InkPaint(Ink.Percent(4, 6, 14, 0))).Apply(job),
+            desk.Drawer.Shelf);
         zones(pale).ShouldContain("zone-dark");
         // The spine's band stays dark, and its zones light.
         zones(pale).ShouldContain("zone-light");
@@ -88,5 +101,6 @@ public sealed class ScreenTests : IDisposable
 
     [Fact]
     public void Starting_it_rightly_is_understood() =>
-        StartOptions.Read(["--port", "6000", "--data", "/tmp/x", "--empty"]).ShouldBe(new StartOptions(6000, "/tmp/x", Demo: false));
+        StartOptions.Read(["--port", "6000", "--data", "/tmp/x", "--empty"])
+            .ShouldBe(new StartOptions(6000, "/tmp/x", Demo: false));
 }

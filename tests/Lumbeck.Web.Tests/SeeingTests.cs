@@ -11,13 +11,17 @@ public sealed class SeeingTests(Browser browser)
         new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job(slug);
 
     private double[] View() =>
-        [.. browser.Find("#sheet").GetDomAttribute("viewBox")!.Split(' ').Select(n => double.Parse(n, CultureInfo.InvariantCulture))];
+        [.. browser.Find("#sheet").GetDomAttribute("viewBox")!.Split(' ')
+            .Select(n => double.Parse(n, CultureInfo.InvariantCulture))];
 
     private double Scale() =>
-        Convert.ToDouble(browser.Script("return document.getElementById('sheet').getScreenCTM().a"), CultureInfo.InvariantCulture);
+        Convert.ToDouble(browser.Script("return document.getElementById('sheet').getScreenCTM().a"),
+            CultureInfo.InvariantCulture);
 
     private void Key(string key, bool shift = false) =>
-        browser.Script("document.activeElement?.blur?.(); document.body.dispatchEvent(new KeyboardEvent('keydown', { key: arguments[0], shiftKey: arguments[1], bubbles: true, cancelable: true }))", key, shift);
+        browser.Script("document.activeElement?.blur?.(); document.body.dispatchEvent(new KeyboardEvent('keydown', { " +
+            "key: arguments[0], shiftKey: arguments[1], bubbles: true, cancelable: true }))",
+            key, shift);
 
     private void Back() => browser.StepBack();
 
@@ -26,8 +30,12 @@ public sealed class SeeingTests(Browser browser)
     {
         browser.Go("/jobs/tidewatcher/wrap");
         var whole = View();
-        const string wheel = "const e = new WheelEvent('wheel', { deltaY: arguments[0], ctrlKey: arguments[1], clientX: 800, clientY: 300, bubbles: true, cancelable: true }); document.getElementById('sheet').dispatchEvent(e); return e.defaultPrevented";
-        const string under = "const p = new DOMPoint(800, 300).matrixTransform(document.getElementById('sheet').getScreenCTM().inverse()); return `${p.x.toFixed(2)} ${p.y.toFixed(2)}`";
+        const string wheel = "const e = new WheelEvent('wheel', { deltaY: arguments[0], ctrlKey: arguments[1], " +
+            "clientX: 800, clientY: 300, bubbles: true, cancelable: true }); " +
+            "document.getElementById('sheet').dispatchEvent(e); return e.defaultPrevented";
+        const string under = "const p = new DOMPoint(800, " +
+            "300).matrixTransform(document.getElementById('sheet').getScreenCTM().inverse()); return " +
+            "`${p.x.toFixed(2)} ${p.y.toFixed(2)}`";
         var point = browser.Script(under);
         var scale = Scale();
         browser.Script(wheel, -120, true).ShouldBe(true);
@@ -39,7 +47,8 @@ public sealed class SeeingTests(Browser browser)
         View()[0].ShouldBe(near[0], 0.01);
         // Grips keep their size, whatever the distance.
         browser.Script("document.querySelector('#row-title [data-row]').click()");
-        browser.Until(() => (bool)browser.Script("return Math.abs((document.querySelector('#sheet .over rect.grip')?.getBoundingClientRect().width ?? 0) - 6.8) < 1.5")!);
+        browser.Until(() => (bool)browser.Script("return Math.abs((document.querySelector('#sheet .over " +
+            "rect.grip')?.getBoundingClientRect().width ?? 0) - 6.8) < 1.5")!);
         Key("s");
         View().ShouldBe(whole);
     }
@@ -50,7 +59,14 @@ public sealed class SeeingTests(Browser browser)
         browser.Go("/jobs/tidewatcher/wrap");
         var (scale, tick) = (Scale(), browser.Tick);
         void touch(string type, params (int X, int Y)[] at) =>
-            browser.Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new() { ["type"] = type, ["touchPoints"] = at.Select((p, i) => new Dictionary<string, object> { ["x"] = p.X, ["y"] = p.Y, ["id"] = i }).ToArray() });
+            browser.Driver.ExecuteCdpCommand("Input.dispatchTouchEvent",
+                new()
+                {
+                    ["type"] = type,
+                    ["touchPoints"] = at.Select((p, i) =>
+                        new Dictionary<string, object> { ["x"] = p.X, ["y"] = p.Y, ["id"] = i })
+                        .ToArray()
+                });
         touch("touchStart", (800, 300));
         touch("touchStart", (800, 300), (860, 300));
         for (var n = 1; n <= 4; n++) touch("touchMove", (800 - (n * 15), 300), (860 + (n * 15), 300));
@@ -79,7 +95,8 @@ public sealed class SeeingTests(Browser browser)
         browser.Text("#near").ShouldBe("100 %");
         // A card of 85.6 mm laid on the screen, and the shape drawn out to 428 pixels.
         browser.Find("[data-see=measure]").Click();
-        browser.Script("const w = document.getElementById('card-width'); w.value = 428; w.dispatchEvent(new Event('input', { bubbles: true }))");
+        browser.Script("const w = document.getElementById('card-width'); w.value = 428; w.dispatchEvent(new " +
+            "Event('input', { bubbles: true }))");
         browser.Find("#card").Size.Width.ShouldBe(428);
         browser.Find("#measure [value=keep]").Click();
         browser.Until(() => Math.Abs(Scale() - (5 * 25.4 / 72)) < 0.001);
@@ -130,9 +147,17 @@ public sealed class SeeingTests(Browser browser)
 
         Key("e");
         var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
-        Edit[] bare = [new PaintGround(null), new AddItem(new RectItem { Id = "sky", Hold = new(Part.Sheet, HoldBox.Edge, Anchor.BottomRight, default, default), Width = new(Length.FromMillimetres(-0.2m), 1), Height = Span.Full, Fill = new SwatchPaint("estuary") }, At: 0)];
-        browser.AndWait(() => desk.Jobs.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "bare", _ => new Together([.. bare], "bare"))));
-        browser.Until(() => browser.Text("#tour-says").EndsWith("corner at head left: bare, up to 0.008 in wide", StringComparison.Ordinal));
+        Edit[] bare = [new PaintGround(null),
+            new AddItem(new RectItem { Id = "sky",
+                Hold = new(Part.Sheet, HoldBox.Edge, Anchor.BottomRight, default, default),
+                Width = new(Length.FromMillimetres(-0.2m), 1), Height = Span.Full, Fill = new SwatchPaint("estuary") },
+                At: 0)];
+        browser.AndWait(() =>
+            desk.Jobs.Apply("tidewatcher",
+                new(Guid.NewGuid().ToString(), "bare", _ => new Together([.. bare], "bare"))));
+        browser.Until(() =>
+            browser.Text("#tour-says")
+                .EndsWith("corner at head left: bare, up to 0.008 in wide", StringComparison.Ordinal));
         browser.Driver.FindElements(By.CssSelector("#bare rect")).Count.ShouldBe(1);
         Key("Escape");
         browser.Driver.FindElements(By.CssSelector("#bare")).ShouldBeEmpty();
@@ -145,7 +170,8 @@ public sealed class SeeingTests(Browser browser)
         browser.Go("/jobs/calder/wrap");
         Key("y");
         browser.Find("#book[open]");
-        foreach (var (leaf, shown) in ((string, bool)[])[("front", true), ("back", true), ("spine", true), ("front-flap", true), ("back-flap", false)])
+        foreach (var (leaf, shown) in ((string, bool)[])[("front", true), ("back", true), ("spine", true),
+            ("front-flap", true), ("back-flap", false)])
             browser.Find($".leaf-{leaf}").Displayed.ShouldBe(shown, leaf);
         browser.Find(".leaf-spine use").GetDomAttribute("href").ShouldBe("#art");
         var pose = browser.Find("#book-body").GetCssValue("transform");
@@ -168,7 +194,9 @@ public sealed class SeeingTests(Browser browser)
         Key("x");
         browser.Find("#keys button").Click();
         Key("v");
-        browser.Until(() => browser.Text("#in-words-text").Contains("From left to right: back, spine, front.", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#in-words-text")
+                .Contains("From left to right: back, spine, front.", StringComparison.Ordinal));
         browser.Find("#in-words button").Click();
         browser.Tick.ShouldBe(tick);
         Key("n");
@@ -192,14 +220,17 @@ public sealed class SeeingTests(Browser browser)
     [Fact]
     public void Items_are_copied_as_text_and_pasted_on_another_job()
     {
-        browser.Driver.ExecuteCdpCommand("Browser.grantPermissions", new() { ["permissions"] = new[] { "clipboardReadWrite", "clipboardSanitizedWrite" } });
+        browser.Driver.ExecuteCdpCommand("Browser.grantPermissions",
+            new() { ["permissions"] = new[] { "clipboardReadWrite", "clipboardSanitizedWrite" } });
         browser.Go("/jobs/tidewatcher/wrap?item=title-rule,line");
         browser.Until(() => browser.Text("#together").StartsWith("2 items", StringComparison.Ordinal));
         browser.Script("document.activeElement?.blur?.()");
         new Actions(browser.Driver).KeyDown(Keys.Control).SendKeys("c").KeyUp(Keys.Control).Perform();
-        browser.Until(() => browser.Driver.ExecuteAsyncScript("const done = arguments[0]; navigator.clipboard.readText().then(t => done(t.includes('lumbeck-items')), () => done(false))") is true);
+        browser.Until(() => browser.Driver.ExecuteAsyncScript("const done = arguments[0]; " +
+            "navigator.clipboard.readText().then(t => done(t.includes('lumbeck-items')), () => done(false))") is true);
         browser.Go("/jobs/lighthouse/wrap");
-        browser.AndWait(() => new Actions(browser.Driver).KeyDown(Keys.Control).SendKeys("v").KeyUp(Keys.Control).Perform());
+        browser.AndWait(() =>
+            new Actions(browser.Driver).KeyDown(Keys.Control).SendKeys("v").KeyUp(Keys.Control).Perform());
         browser.Until(() => browser.Text("#together").StartsWith("2 items", StringComparison.Ordinal));
         var on = Saved("lighthouse");
         var pasted = on.Job.Items.Where(i => i.Id.StartsWith("paste-", StringComparison.Ordinal)).ToList();
@@ -210,7 +241,9 @@ public sealed class SeeingTests(Browser browser)
         // Five thousand of them are answered in words, and nothing is changed.
         var many = "{\"lumbeck-items\":1,\"swatches\":[],\"items\":[" + string.Join(',', Enumerable.Range(0, 5000).Select(n => $"{{\"is\":\"ellipse\",\"id\":\"e{n}\",\"hold\":{{\"panel\":\"front\",\"box\":\"face\",\"anchor\":\"middle\",\"dx\":0,\"dy\":0}},\"width\":{{\"own\":900000,\"share\":0}}}}")) + "]}";
         var tick = browser.Tick;
-        browser.Script("const d = new DataTransfer(); d.setData('text/plain', arguments[0]); document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true }))", many);
+        browser.Script("const d = new DataTransfer(); d.setData('text/plain', arguments[0]); " +
+            "document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true }))",
+            many);
         browser.Until(() => browser.Text("#notice") == "5000 items were pasted: a cover holds up to 500");
         browser.Tick.ShouldBe(tick);
     }
@@ -227,7 +260,8 @@ public sealed class SeeingTests(Browser browser)
         browser.AndWait(() => browser.Find("#row-title [data-remove]").Click());
         browser.Go("/jobs/orrin/takes");
         browser.Driver.FindElements(By.CssSelector("main li")).Count.ShouldBe(2);
-        browser.Until(() => (bool)browser.Script("return [...document.images].every(i => i.complete && i.naturalWidth > 0)")!);
+        browser.Until(() =>
+            (bool)browser.Script("return [...document.images].every(i => i.complete && i.naturalWidth > 0)")!);
         browser.Find("#take-first .press").Click();
         browser.Until(() => browser.Text("#take-first").Contains("on the bench, for press", StringComparison.Ordinal));
         Saved("orrin").Job.Item("title").ShouldNotBeNull();
@@ -246,7 +280,8 @@ public sealed class SeeingTests(Browser browser)
         browser.AndWait(() => Key("q"));
         browser.Find("#docket a[href$='/steps']").Click();
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("main li")).Count >= 3);
-        browser.Until(() => (bool)browser.Script("return [...document.images].every(i => i.complete && i.naturalWidth > 0)")!);
+        browser.Until(() =>
+            (bool)browser.Script("return [...document.images].every(i => i.complete && i.naturalWidth > 0)")!);
         var first = $"#step-{start.Revision}";
         browser.Find(first + " input[name=name]").SendKeys("before the turn" + Keys.Enter);
         browser.Until(() => browser.Text(first).StartsWith("before the turn", StringComparison.Ordinal));

@@ -13,17 +13,20 @@ public sealed partial class Server : IDisposable
         var bin = new DirectoryInfo(AppContext.BaseDirectory);
         var root = bin;
         while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
-        var program = Path.Combine(root.FullName, "src", "Lumbeck.Web", "bin", bin.Parent!.Name, bin.Name, "Lumbeck.Web.dll");
+        var program = Path.Combine(root.FullName, "src", "Lumbeck.Web", "bin", bin.Parent!.Name, bin.Name,
+            "Lumbeck.Web.dll");
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
         foreach (var a in (string[])[program, "--port", "0", "--data", data, .. more]) start.ArgumentList.Add(a);
         _process = Process.Start(start)!;
         string? line;
-        do line = _process.StandardOutput.ReadLine() ?? throw new InvalidOperationException("The server ended: " + _process.StandardError.ReadToEnd());
+        do line = _process.StandardOutput.ReadLine()
+            ?? throw new InvalidOperationException("The server ended: " + _process.StandardError.ReadToEnd());
         while (!line.StartsWith("Lumbeck is open at ", StringComparison.Ordinal));
         Address = new(line["Lumbeck is open at ".Length..]);
         _ = _process.StandardError.ReadToEndAsync();
         // What went wrong is logged there.
-        _ = Task.Run(async () => { while (await _process.StandardOutput.ReadLineAsync() is { } said) lock (_errors) _errors.Add(said); });
+        _ = Task.Run(async () =>
+            { while (await _process.StandardOutput.ReadLineAsync() is { } said) lock (_errors) _errors.Add(said); });
     }
 
     private readonly List<string> _errors = [];
@@ -36,8 +39,12 @@ public sealed partial class Server : IDisposable
             lock (_errors)
                 return
                 [
-                    .. _errors.Select((line, n) => (line, n)).Where(l => l.line.Contains("Exception: ", StringComparison.Ordinal))
-                        .Select(l => l.line.Trim() + " " + _errors.Skip(l.n).FirstOrDefault(e => e.Contains("at Lumbeck.", StringComparison.Ordinal))?.Trim()).Distinct(),
+                    .. _errors.Select((line, n) => (line, n))
+                        .Where(l => l.line.Contains("Exception: ", StringComparison.Ordinal))
+                        .Select(l =>
+                            l.line.Trim() + " " + _errors.Skip(l.n)
+                                .FirstOrDefault(e => e.Contains("at Lumbeck.", StringComparison.Ordinal))?.Trim())
+                            .Distinct(),
                 ];
         }
     }

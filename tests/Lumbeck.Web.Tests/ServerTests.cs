@@ -19,10 +19,20 @@ public sealed class ServerTests : IDisposable
         Directory.Delete(_data, recursive: true);
     }
 
-    private static JsonContent Wire(string path, string text, string session = "session-one", long? seen = null, string? id = null) =>
-        JsonContent.Create(new { id = id ?? Guid.NewGuid().ToString(), session, @base = seen, seen = seen ?? 1, place = "Wrap", ask = new { @is = "write", path, text } });
+    private static JsonContent Wire(string path, string text, string session = "session-one", long? seen = null,
+        string? id = null) =>
+        JsonContent.Create(new
+        {
+            id = id ?? Guid.NewGuid().ToString(),
+            session,
+            @base = seen,
+            seen = seen ?? 1,
+            place = "Wrap",
+            ask = new { @is = "write", path, text }
+        });
 
-    private static Task<HttpResponseMessage> Edit(HttpClient tab, string path, string text, string session = "session-one", long? seen = null) =>
+    private static Task<HttpResponseMessage> Edit(HttpClient tab, string path, string text,
+        string session = "session-one", long? seen = null) =>
         tab.PostAsync("/jobs/tidewatcher/edit", Wire(path, text, session, seen));
 
     [Fact]
@@ -35,7 +45,8 @@ public sealed class ServerTests : IDisposable
         {
             for (var n = 1; n <= 5000; n++)
             {
-                using var answer = await Edit(tab, "ticket/pages", (100 + (2 * n)).ToString(CultureInfo.InvariantCulture));
+                using var answer = await Edit(tab, "ticket/pages",
+                    (100 + (2 * n)).ToString(CultureInfo.InvariantCulture));
                 answer.StatusCode.ShouldBe(HttpStatusCode.OK);
                 answered = n;
             }
@@ -53,7 +64,8 @@ public sealed class ServerTests : IDisposable
         kept.ShouldBeOneOf(answered, answered + 1);
         (await Edit(after, "ticket/pages", "312")).StatusCode.ShouldBe(HttpStatusCode.OK);
         // A tab that was open all the while goes on: its token is still good.
-        (await tab.PostAsync(new Uri(_server.Address, "/jobs/tidewatcher/edit"), Wire("ticket/pages", "314"))).StatusCode
+        (await tab.PostAsync(new Uri(_server.Address, "/jobs/tidewatcher/edit"), Wire("ticket/pages", "314")))
+            .StatusCode
             .ShouldBe(HttpStatusCode.OK);
     }
 
@@ -64,7 +76,9 @@ public sealed class ServerTests : IDisposable
         using var foreign = new HttpRequestMessage(HttpMethod.Get, "/") { Headers = { Host = "rebind.example" } };
         (await client.SendAsync(foreign)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
 
-        var others = System.Net.NetworkInformation.NetworkInterface.GetAllNetworkInterfaces().SelectMany(n => n.GetIPProperties().UnicastAddresses).Select(a => a.Address).Where(a => a.AddressFamily == AddressFamily.InterNetwork && !IPAddress.IsLoopback(a));
+        var others = System.Net.NetworkInformation.NetworkInterface.GetAllNetworkInterfaces()
+            .SelectMany(n => n.GetIPProperties().UnicastAddresses).Select(a => a.Address)
+            .Where(a => a.AddressFamily == AddressFamily.InterNetwork && !IPAddress.IsLoopback(a));
         foreach (var address in others)
         {
             using var socket = new TcpClient();
@@ -76,7 +90,8 @@ public sealed class ServerTests : IDisposable
     public async Task Every_page_forbids_what_is_not_ours()
     {
         using var client = new HttpClient { BaseAddress = _server.Address };
-        foreach (var page in new[] { "/", "/jobs/tidewatcher/ticket", "/jobs/tidewatcher/wrap", "/jobs/tidewatcher/check", "/jobs/tidewatcher/press", "/jobs/none/wrap" })
+        foreach (var page in new[] { "/", "/jobs/tidewatcher/ticket", "/jobs/tidewatcher/wrap",
+            "/jobs/tidewatcher/check", "/jobs/tidewatcher/press", "/jobs/none/wrap" })
         {
             using var answer = await client.GetAsync(page);
             answer.Headers.GetValues("Content-Security-Policy").Single().ShouldBe(LumbeckHost.ContentSecurityPolicy);
@@ -100,14 +115,16 @@ public sealed class ServerTests : IDisposable
         var tick = new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Tick;
         var answer = await tab.PostAsync("/jobs/tidewatcher/edit", Wire("item/line/words", "a novel ł", seen: tick));
         var html = await answer.Content.ReadAsStringAsync();
-        var targets = System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"").Select(m => m.Groups[1].Value).Order().ToList();
+        var targets = System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"")
+            .Select(m => m.Groups[1].Value).Order().ToList();
         targets.ShouldBe(["docket", "glyphs", "right", "s-line"], ignoreOrder: true);
         // Of the outlines, only the one letter that was not there.
         System.Text.RegularExpressions.Regex.Count(html, "<path id=\"f").ShouldBe(1);
         var now = new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Tick;
         now.ShouldBeGreaterThan(tick);
         answer.Headers.GetValues("X-Tick").Single().ShouldBe(now.ToString(CultureInfo.InvariantCulture));
-        (await tab.GetAsync($"/jobs/tidewatcher/news?seen={now}&place=Wrap")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        (await tab.GetAsync($"/jobs/tidewatcher/news?seen={now}&place=Wrap"))
+            .StatusCode.ShouldBe(HttpStatusCode.NoContent);
     }
 
     [Fact]
@@ -135,10 +152,12 @@ public sealed class ServerTests : IDisposable
         string[] bodies = ["", "{", "[]", "{\"id\":1}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"add\",\"item\":\"title\",\"kind\":\"<script>\",\"panel\":\"front\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"item//x\",\"text\":\"\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"ticket/\",\"text\":\"x\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"remove\",\"items\":[null]}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"lay\",\"laid\":[null]}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"glitter\":1,\"ask\":{\"is\":\"swap-covers\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"add\",\"item\":\"../../x\",\"kind\":\"text\",\"panel\":\"front\"}}"];
         foreach (var body in bodies)
         {
-            var answer = await tab.PostAsync("/jobs/tidewatcher/edit", new StringContent(body, System.Text.Encoding.UTF8, "application/json"));
+            var answer = await tab.PostAsync("/jobs/tidewatcher/edit",
+                new StringContent(body, System.Text.Encoding.UTF8, "application/json"));
             ((int)answer.StatusCode).ShouldBeInRange(400, 422, body);
         }
-        (await tab.GetAsync("/jobs/tidewatcher/news?seen=-5&place=Wrap&open=nobody")).IsSuccessStatusCode.ShouldBeTrue();
+        (await tab.GetAsync("/jobs/tidewatcher/news?seen=-5&place=Wrap&open=nobody"))
+            .IsSuccessStatusCode.ShouldBeTrue();
         (await tab.GetAsync("/jobs/tidewatcher/files/77")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
@@ -146,25 +165,39 @@ public sealed class ServerTests : IDisposable
     public async Task Nonsense_sent_to_houses_insides_and_trials_is_answered_in_words()
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/ticket");
-        string[] bodies = ["", "null", "{", "[]", "{}", "{\"id\":1}", "{\"id\":\"12345678\",\"session\":\"12345678\"}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"house/bleed_mm\",\"text\":\"wide\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"../x\",\"text\":\"1\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"take-over\",\"what\":\"everything\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"take-over\",\"what\":\"inside\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"ticket/house\",\"text\":\"nobody\"}}"];
-        foreach (var route in (string[])["/houses/tern/edit", "/houses/nobody/edit", "/jobs/tidewatcher/try", "/jobs/nowhere/try"])
+        string[] bodies = ["", "null", "{", "[]", "{}", "{\"id\":1}", "{\"id\":\"12345678\",\"session\":\"12345678\"}",
+            "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"house/bleed_mm\",\"text\":\"wide\"}}",
+            "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"../x\",\"text\":\"1\"}}",
+            "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"take-over\",\"what\":\"everything\"}}",
+            "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"take-over\",\"what\":\"inside\"}}",
+            "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"ticket/house\",\"text\":\"nobody\"}}"];
+        foreach (var route in (string[])["/houses/tern/edit", "/houses/nobody/edit", "/jobs/tidewatcher/try",
+            "/jobs/nowhere/try"])
             foreach (var body in bodies)
             {
-                var answer = await tab.PostAsync(route, new StringContent(body, System.Text.Encoding.UTF8, "application/json"));
+                var answer = await tab.PostAsync(route,
+                    new StringContent(body, System.Text.Encoding.UTF8, "application/json"));
                 ((int)answer.StatusCode).ShouldBeInRange(400, 422, $"{route} {body}");
             }
-        foreach (var (route, says) in ((string, string)[])[("/jobs/tidewatcher/inside?name=x.pdf", "x.pdf is empty"), ("/jobs/nowhere/inside?name=x.pdf", "no job is called"), ("/begin/inside?name=x.pdf&house=nobody", "no house is called"), ("/begin/inside", "no house is called")])
+        foreach (var (route, says) in ((string, string)[])[("/jobs/tidewatcher/inside?name=x.pdf", "x.pdf is empty"),
+            ("/jobs/nowhere/inside?name=x.pdf", "no job is called"),
+            ("/begin/inside?name=x.pdf&house=nobody", "no house is called"), ("/begin/inside", "no house is called")])
         {
             var answer = await tab.PostAsync(route, new ByteArrayContent([]));
             ((int)answer.StatusCode).ShouldBeInRange(400, 422);
-            (await answer.Content.ReadFromJsonAsync<JsonElement>()).GetProperty("detail").GetString()!.ShouldContain(says);
+            (await answer.Content.ReadFromJsonAsync<JsonElement>()).GetProperty("detail")
+                .GetString()!.ShouldContain(says);
         }
-        foreach (var route in (string[])["/houses/nobody", "/houses/nobody.json", "/houses/..%2f..%2fetc", "/jobs/tidewatcher/blank.exe", "/jobs/tidewatcher/blank.pdf?panel=belly", "/jobs/tidewatcher/blank.pdf?panel=back-flap"])
+        foreach (var route in (string[])["/houses/nobody", "/houses/nobody.json", "/houses/..%2f..%2fetc",
+            "/jobs/tidewatcher/blank.exe", "/jobs/tidewatcher/blank.pdf?panel=belly",
+            "/jobs/tidewatcher/blank.pdf?panel=back-flap"])
             (await tab.GetAsync(route)).StatusCode.ShouldBe(HttpStatusCode.NotFound, route);
         using var stranger = new HttpClient { BaseAddress = _server.Address };
         (await stranger.PostAsync("/jobs/tidewatcher/inside?name=x.pdf", new ByteArrayContent([1]))).StatusCode
             .ShouldBe(HttpStatusCode.BadRequest);
-        (await stranger.PostAsync("/houses/tern/edit", new StringContent("{}", System.Text.Encoding.UTF8, "application/json"))).StatusCode
+        (await stranger.PostAsync("/houses/tern/edit",
+            new StringContent("{}", System.Text.Encoding.UTF8, "application/json")))
+            .StatusCode
             .ShouldBe(HttpStatusCode.BadRequest);
     }
 
@@ -178,9 +211,11 @@ public sealed class ServerTests : IDisposable
         System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"").Select(m => m.Groups[1].Value)
             .ShouldBe(["plan", "changes", "sums"], ignoreOrder: true);
         html.ShouldContain("0.904 in");
-        new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Tick.ShouldBe(before.Tick);
+        new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher")
+            .Tick.ShouldBe(before.Tick);
         // Whoever showed a trial is brought what is saved, though nothing changed.
-        var back = await (await tab.GetAsync($"/jobs/tidewatcher/news?seen={before.Tick}&place=Ticket&tried=true")).Content.ReadAsStringAsync();
+        var back = await (await tab.GetAsync($"/jobs/tidewatcher/news?seen={before.Tick}&place=Ticket&tried=true"))
+            .Content.ReadAsStringAsync();
         foreach (var part in (string[])["plan", "changes", "sums"]) back.ShouldContain($"hx-target=\"#{part}\"");
         back.ShouldContain("0.829 in");
     }

@@ -5,7 +5,9 @@ using OpenQA.Selenium;
 
 namespace Lumbeck.Web.Tests;
 
-/// <summary>The ticket in a real browser: every binding, what a change would do, the printer's figures, the inside.</summary>
+/// <summary>
+/// The ticket in a real browser: every binding, what a change would do, the printer's figures, the inside.
+/// </summary>
 [Collection("browser")]
 public sealed class TicketTests(Browser browser)
 {
@@ -15,7 +17,9 @@ public sealed class TicketTests(Browser browser)
     private string Begin(string house, string title, params Edit[] edits)
     {
         var desk = Desk;
-        return desk.Bench.Begin(title, edits.Aggregate(Starters.Job(desk.Houses.Get(house).House, title), (j, e) => e.Apply(j)), "tests").Slug;
+        return desk.Bench.Begin(title,
+            edits.Aggregate(Starters.Job(desk.Houses.Get(house).House, title), (j, e) => e.Apply(j)), "tests")
+            .Slug;
     }
 
     public static TheoryData<string, string, string, string, string> Bindings() => new()
@@ -31,13 +35,22 @@ public sealed class TicketTests(Browser browser)
 
     [Theory]
     [MemberData(nameof(Bindings))]
-    public void Every_binding_shows_spine_sheet_and_page_limits_without_scrolling_and_no_figure_without_a_unit(string house, string binding, string spine, string sheet, string range)
+    public void Every_binding_shows_spine_sheet_and_page_limits_without_scrolling_and_no_figure_without_a_unit(string house,
+        string binding, string spine, string sheet, string range)
     {
-        var trim = house == "tern" ? Size.FromInches(8.5m, 11) : house == "plover" ? Size.FromMillimetres(148, 210) : Size.FromMillimetres(129, 198);
+        var trim = house == "tern"
+            ? Size.FromInches(8.5m, 11)
+            : house == "plover"
+            ? Size.FromMillimetres(148, 210)
+            : Size.FromMillimetres(129, 198);
         var slug = Begin(house, $"Bound {house} {binding}", new SetTrim(trim), new SetPages(200));
         browser.Go($"/jobs/{slug}/ticket");
-        if (browser.Find("#f-ticket-binding").GetDomAttribute("data-now") != binding) browser.Pick("#f-ticket-binding", binding);
-        string[] shown = [.. ((string)browser.Script("return [...document.querySelectorAll('#sums > div:first-child > div')].map(d => [...d.children].map(c => c.textContent.trim()).join('|') + '|' + (d.getBoundingClientRect().bottom <= innerHeight && d.getBoundingClientRect().top >= 0)).join('\\n')")!).Split('\n')];
+        if (browser.Find("#f-ticket-binding").GetDomAttribute("data-now") != binding)
+            browser.Pick("#f-ticket-binding", binding);
+        string[] shown = [.. ((string)browser.Script("return [...document.querySelectorAll('#sums > div:first-child " +
+            "> div')].map(d => [...d.children].map(c => c.textContent.trim()).join('|') + '|' + " +
+            "(d.getBoundingClientRect().bottom <= innerHeight && d.getBoundingClientRect().top >= 0)).join('\\n')")!)
+            .Split('\n')];
         shown.ShouldAllBe(s => s.EndsWith("|true"));
         shown[0].ShouldContain($"|{spine}|");
         shown[1].ShouldContain($"|{sheet}|");
@@ -73,22 +86,33 @@ public sealed class TicketTests(Browser browser)
         Desk.Jobs.Job(slug).Job.Items.Count().ShouldBe(sheets.Length);
     }
 
-    private static readonly string[] Units = ["mm", "in", "g", "pages", "pages, raised", "pixels", "folds", "1 fold", "not known"];
+    private static readonly string[] Units = ["mm", "in", "g", "pages", "pages, raised", "pixels", "folds", "1 fold",
+        "not known"];
 
     /// <summary>Texts and fields whose words run out of their box.</summary>
     private string Clipped() =>
-        (string)browser.Script("return [...document.querySelectorAll('#facts *, #sums *, #changes *, #house-keys *, #house-moves *')].filter(e => e.offsetParent && !e.closest('.sr-only') && e.scrollWidth > e.clientWidth + 1 && ['INPUT','SELECT','TEXTAREA','BUTTON','P','DD','H1','H2','LI'].includes(e.tagName) && getComputedStyle(e).display !== 'inline').map(e => e.tagName + '#' + e.id + ' ' + (e.value ?? e.textContent).slice(0, 40)).join('\\n')")!;
+        (string)browser.Script("return [...document.querySelectorAll('#facts *, #sums *, #changes *, #house-keys *, " +
+            "#house-moves *')].filter(e => e.offsetParent && !e.closest('.sr-only') && e.scrollWidth > e.clientWidth " +
+            "+ 1 && ['INPUT','SELECT','TEXTAREA','BUTTON','P','DD','H1','H2','LI'].includes(e.tagName) && " +
+            "getComputedStyle(e).display !== 'inline').map(e => e.tagName + '#' + e.id + ' ' + (e.value ?? " +
+            "e.textContent).slice(0, 40)).join('\\n')")!;
 
     [Fact]
     public void Words_as_long_as_German_ones_are_clipped_nowhere()
     {
-        var slug = Begin("aldwater", "Donaudampfschifffahrtsgesellschaftskapitänsmütze", new SetBinding(BindingKind.Jacket), new SetFact(TicketFact.Imprint, "Lichtbildnereiverlag"), new SetFact(TicketFact.Edition, "durchgesehen"), new SetPrice(new(1234.5m, "EUR")), new SetPages(222), new SetLanguage("gd"), new SetUnit(Unit.Inch), new PinSpine(Length.FromMillimetres(21.7m)), new SetPlates(new(16, HouseFile.Shipped["aldwater"].Papers[3])));
+        var slug = Begin("aldwater", "Donaudampfschifffahrtsgesellschaftskapitänsmütze",
+            new SetBinding(BindingKind.Jacket), new SetFact(TicketFact.Imprint, "Lichtbildnereiverlag"),
+            new SetFact(TicketFact.Edition, "durchgesehen"), new SetPrice(new(1234.5m, "EUR")), new SetPages(222),
+            new SetLanguage("gd"), new SetUnit(Unit.Inch), new PinSpine(Length.FromMillimetres(21.7m)),
+            new SetPlates(new(16, HouseFile.Shipped["aldwater"].Papers[3])));
         browser.Go($"/jobs/{slug}/ticket");
         Clipped().ShouldBeEmpty();
-        browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = 1024, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+        browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
+            new() { ["width"] = 1024, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
         Convert.ToInt64(browser.Script("return document.documentElement.scrollWidth"), CultureInfo.InvariantCulture)
             .ShouldBeLessThanOrEqualTo(1024);
-        browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+        browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
+            new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
     }
 
     [Fact]
@@ -145,7 +169,9 @@ public sealed class TicketTests(Browser browser)
         browser.AndWait(() => browser.Find("#verdict [data-fact='ticket/pinned'][data-text='']").Click());
         browser.Until(() => !browser.Text("#sums").Contains("pinned", StringComparison.Ordinal));
         browser.TypeOnly("#f-ticket-printer-says", "wide");
-        browser.Until(() => browser.Text("#f-ticket-printer-says-says").Contains("neither a full size nor a spine", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#f-ticket-printer-says-says")
+                .Contains("neither a full size nor a spine", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -156,20 +182,23 @@ public sealed class TicketTests(Browser browser)
         using (var pdf = new PdfWriter(s, "1.6"))
         {
             var tree = pdf.Reserve();
-            var page = Enumerable.Range(0, 318).Select(_ => pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 441 666] >>")).ToList();
+            var page = Enumerable.Range(0, 318)
+                .Select(_ => pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 441 666] >>")).ToList();
             pdf.Object(tree, $"<< /Type /Pages /Count 318 /Kids [{string.Join(' ', page.Select(k => $"{k} 0 R"))}] >>");
             pdf.Finish(pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), pdf.Object("<< >>"));
         }
         var slug = Begin("tern", "Inside", new SetTrim(Size.FromInches(5.25m, 8)), new SetPages(312));
         browser.Go($"/jobs/{slug}/ticket");
         browser.AndWait(() => browser.Find("#inside-file").SendKeys(file));
-        browser.Until(() => browser.Text("#inside").Contains("The ticket says 312 pages of 5.25 × 8 in", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Text("#inside").Contains("The ticket says 312 pages of 5.25 × 8 in", StringComparison.Ordinal));
         // 6.125 × 9.25 in: a 6 × 9 in page with bleed at three edges.
         browser.Text("#inside").ShouldContain("318 pages of 6.125 × 9.25 in, which is 6 × 9 in with bleed.");
         browser.Text("#inside").ShouldContain("The last page is blank");
         browser.AndWait(() => browser.Find("#inside [data-take=inside]").Click());
         browser.Until(() => browser.Text("#inside").Contains("Agrees with the ticket", StringComparison.Ordinal));
-        (Desk.Jobs.Job(slug).Job.Ticket.Pages, Desk.Jobs.Job(slug).Job.Ticket.Trim).ShouldBe((318, Size.FromInches(6, 9)));
+        (Desk.Jobs.Job(slug).Job.Ticket.Pages, Desk.Jobs.Job(slug).Job.Ticket.Trim)
+            .ShouldBe((318, Size.FromInches(6, 9)));
         browser.StepBack();
         browser.Until(() => browser.Find("#f-ticket-pages").GetDomProperty("value") == "312");
 
@@ -190,7 +219,9 @@ public sealed class TicketTests(Browser browser)
     {
         browser.Go("/jobs/calder/ticket");
         browser.Find("#facts a[href*='blank.pdf'][href*='panel=front']").Click();
-        browser.Until(() => File.Exists(Path.Combine(browser.Downloads, "Winter-over-Calder-Sound_front_aldwater_141x228mm_spine-26mm_blank.pdf")));
+        browser.Until(() =>
+            File.Exists(Path.Combine(browser.Downloads,
+                "Winter-over-Calder-Sound_front_aldwater_141x228mm_spine-26mm_blank.pdf")));
     }
 
     [Fact]
@@ -199,7 +230,8 @@ public sealed class TicketTests(Browser browser)
         browser.Go("/");
         browser.Script("document.querySelector('[name=slug]').value = 'calder'");
         browser.Find("form[action*='Copy'] button").Click();
-        browser.Until(() => browser.Driver.Url.EndsWith("/jobs/winter-over-calder-sound-copy/ticket", StringComparison.Ordinal));
+        browser.Until(() =>
+            browser.Driver.Url.EndsWith("/jobs/winter-over-calder-sound-copy/ticket", StringComparison.Ordinal));
         browser.Find("#f-ticket-isbn").GetDomProperty("value").ShouldBe("");
         browser.Go("/jobs/winter-over-calder-sound-copy/wrap?sheet=case");
         browser.Find("#row-case-title");

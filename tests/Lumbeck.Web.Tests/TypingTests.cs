@@ -3,7 +3,9 @@ using OpenQA.Selenium.Interactions;
 
 namespace Lumbeck.Web.Tests;
 
-/// <summary>Typing on the sheet, choosing faces and matching, in a real browser: what it does is read from the saved job.</summary>
+/// <summary>
+/// Typing on the sheet, choosing faces and matching, in a real browser: what it does is read from the saved job.
+/// </summary>
 [Collection("browser")]
 public sealed class TypingTests(Browser browser)
 {
@@ -22,21 +24,27 @@ public sealed class TypingTests(Browser browser)
     {
         browser.Go($"/jobs/{Slug}/wrap?item={id}");
         browser.Find($"[data-type={id}]").Click();
-        browser.Until(() => (bool)browser.Script("return document.getElementById('carets').dataset.item === arguments[0] && document.activeElement.id === 'typed-in'", id)!);
+        browser.Until(() =>
+            (bool)browser.Script("return document.getElementById('carets').dataset.item === arguments[0] && " +
+                "document.activeElement.id === 'typed-in'",
+                id)!);
     }
 
     /// <summary>Presses keys in the field that takes them, and waits until all is saved.</summary>
     private void Keys(string keys)
     {
         new Actions(browser.Driver).SendKeys(keys).Perform();
-        browser.Until(() => (bool)browser.Script("return document.getElementById('typed-in').value === document.querySelector('[data-fact$=\"/words\"]').dataset.value")!);
+        browser.Until(() => (bool)browser.Script("return document.getElementById('typed-in').value === " +
+            "document.querySelector('[data-fact$=\"/words\"]').dataset.value")!);
     }
 
     /// <summary>Where the caret is drawn, on the screen.</summary>
     private (double X, double Y) Caret()
     {
-        var at = (IReadOnlyList<object>)browser.Script("const r = document.querySelector('#caret .bar:last-child').getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]")!;
-        return (Convert.ToDouble(at[0], CultureInfo.InvariantCulture), Convert.ToDouble(at[1], CultureInfo.InvariantCulture));
+        var at = (IReadOnlyList<object>)browser.Script("const r = document.querySelector('#caret " +
+            ".bar:last-child').getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]")!;
+        return (Convert.ToDouble(at[0], CultureInfo.InvariantCulture),
+            Convert.ToDouble(at[1], CultureInfo.InvariantCulture));
     }
 
     [Fact]
@@ -53,7 +61,9 @@ public sealed class TypingTests(Browser browser)
         var to = Caret();
         var on = Saved();
         var line = on.Composed.Sheets[0].Scene.Piece("praise")!.Setting!.Lines[^1];
-        var was = browser.Script("const m = document.querySelector('#hits [data-pick=praise]').getScreenCTM(); return m.a * arguments[0] + m.e", line.X + line.Width);
+        var was = browser.Script("const m = document.querySelector('#hits [data-pick=praise]').getScreenCTM(); " +
+            "return m.a * arguments[0] + m.e",
+            line.X + line.Width);
         to.X.ShouldBe(Convert.ToDouble(was, CultureInfo.InvariantCulture), 1.5);
         to.X.ShouldBeGreaterThan(from.X);
         Keys(OpenQA.Selenium.Keys.Backspace);
@@ -73,9 +83,12 @@ public sealed class TypingTests(Browser browser)
         var from = Caret();
         Keys(OpenQA.Selenium.Keys.End);
         var to = Caret();
-        new Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).MoveToLocation((int)from.X + 1, (int)from.Y).ClickAndHold().MoveToLocation((int)((from.X + to.X) / 2), (int)from.Y).Release().Perform();
+        new Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).MoveToLocation((int)from.X + 1, (int)from.Y)
+            .ClickAndHold().MoveToLocation((int)((from.X + to.X) / 2), (int)from.Y).Release().Perform();
         // The settings speak of the picked letters.
-        var path = browser.Until(d => d.FindElements(By.CssSelector("#row-lead input[data-fact*='/size@']")).FirstOrDefault())!.GetDomAttribute("data-fact")!;
+        var path = browser.Until(d =>
+            d.FindElements(By.CssSelector("#row-lead input[data-fact*='/size@']"))
+                .FirstOrDefault())!.GetDomAttribute("data-fact")!;
         var range = path.Split('@')[1].Split('-').Select(int.Parse).ToArray();
         range[0].ShouldBe(0);
         range[1].ShouldBeInRange(10, 22);
@@ -93,7 +106,8 @@ public sealed class TypingTests(Browser browser)
         browser.Go($"/jobs/{Slug}/wrap");
         var hit = browser.Find("#hits [data-pick=blurb]");
         new Actions(browser.Driver).DoubleClick(hit).Perform();
-        browser.Until(() => (bool)browser.Script("return document.activeElement.id === 'typed-in' && document.querySelector('#caret') !== null")!);
+        browser.Until(() => (bool)browser.Script("return document.activeElement.id === 'typed-in' && " +
+            "document.querySelector('#caret') !== null")!);
         // Up and down keep to the lines, arrows of the sheet do nothing to the item.
         var revision = Saved().Revision;
         var at = Caret();
@@ -116,9 +130,12 @@ public sealed class TypingTests(Browser browser)
         // Those of this job first, with the words of the item.
         rows[0].Text.ShouldContain("in this job");
         rows[0].FindElement(By.TagName("img")).GetDomAttribute("alt").ShouldBe("INES KALLWEIT");
-        browser.Until(() => (bool)browser.Script("const i = document.querySelector('.face-row img'); return i.complete && i.naturalWidth > 40")!);
-        browser.Script("const s = document.querySelector('[data-face-by=kind]'); s.value = 'capitals'; s.dispatchEvent(new Event('input', { bubbles: true }))");
-        browser.Driver.FindElements(By.CssSelector(".face-row:not([hidden])")).Select(r => r.GetDomAttribute("data-face-id"))
+        browser.Until(() => (bool)browser.Script("const i = document.querySelector('.face-row img'); return " +
+            "i.complete && i.naturalWidth > 40")!);
+        browser.Script("const s = document.querySelector('[data-face-by=kind]'); s.value = 'capitals'; " +
+            "s.dispatchEvent(new Event('input', { bubbles: true }))");
+        browser.Driver.FindElements(By.CssSelector(".face-row:not([hidden])"))
+            .Select(r => r.GetDomAttribute("data-face-id"))
             .ShouldBe(["bebas-neue/400", "cinzel/400", "cinzel/600", "im-fell-english-sc/400"], ignoreOrder: true);
         browser.AndWait(() => browser.Find(".face-row[data-face-id='cinzel/400']").Click());
         Item("author").Style.Face.ShouldBe(new("cinzel", 400, false));
@@ -132,11 +149,14 @@ public sealed class TypingTests(Browser browser)
         browser.Go($"/jobs/{Slug}/wrap?item=author");
         browser.Find("#scale-author summary").Click();
         browser.Find("[data-marks=author]").Click();
-        var box = (IReadOnlyList<object>)browser.Script("const m = document.getElementById('sheet').getScreenCTM(); const r = document.querySelector('#hits [data-pick=author]').getBoundingClientRect(); return [m.a, m.e, m.d, m.f, r.y + r.height / 2, r.x, r.width]")!;
+        var box = (IReadOnlyList<object>)browser.Script("const m = document.getElementById('sheet').getScreenCTM(); " +
+            "const r = document.querySelector('#hits [data-pick=author]').getBoundingClientRect(); return [m.a, m.e, " +
+            "m.d, m.f, r.y + r.height / 2, r.x, r.width]")!;
         double n(int i) => Convert.ToDouble(box[i], CultureInfo.InvariantCulture);
         var (left, right, y) = ((int)(n(5) + (n(6) * 0.1)), (int)(n(5) + (n(6) * 0.9)), (int)n(4));
         new Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).MoveToLocation(left, y).Click().Perform();
-        browser.AndWait(() => new Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).MoveToLocation(right, y).Click().Perform());
+        browser.AndWait(() =>
+            new Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).MoveToLocation(right, y).Click().Perform());
         var ink = Saved().Composed.Sheets[0].Scene.Piece("author")!.Inked;
         ink.Left.ShouldBe((left - n(1)) / n(0), 0.1);
         ink.Right.ShouldBe((right - n(1)) / n(0), 0.1);
@@ -148,9 +168,12 @@ public sealed class TypingTests(Browser browser)
     {
         browser.Go($"/jobs/{Slug}/wrap");
         browser.Find("[data-see=shop]").Click();
-        browser.Until(() => (bool)browser.Script("const i = [...document.querySelectorAll('#shop img')]; return i.length === 3 && i.every(x => x.complete && x.naturalWidth > 0)")!);
-        var wide = (IReadOnlyList<object>)browser.Script("return [...document.querySelectorAll('#shop img')].map(i => [i.naturalWidth, i.naturalHeight / i.naturalWidth])")!;
-        wide.Select(w => Convert.ToInt32(((IReadOnlyList<object>)w)[0], CultureInfo.InvariantCulture)).ShouldBe([160, 100, 60]);
+        browser.Until(() => (bool)browser.Script("const i = [...document.querySelectorAll('#shop img')]; return " +
+            "i.length === 3 && i.every(x => x.complete && x.naturalWidth > 0)")!);
+        var wide = (IReadOnlyList<object>)browser.Script("return [...document.querySelectorAll('#shop img')].map(i " +
+            "=> [i.naturalWidth, i.naturalHeight / i.naturalWidth])")!;
+        wide.Select(w => Convert.ToInt32(((IReadOnlyList<object>)w)[0], CultureInfo.InvariantCulture))
+            .ShouldBe([160, 100, 60]);
         Convert.ToDouble(((IReadOnlyList<object>)wide[0])[1], CultureInfo.InvariantCulture).ShouldBe(8 / 5.25, 0.02);
         browser.Find("[data-see=shop]").Click();
         browser.Find("#shop").Displayed.ShouldBeFalse();
@@ -176,11 +199,17 @@ public sealed class TypingTests(Browser browser)
         var bad = Path.Combine(folder, "letter.ttf");
         await File.WriteAllTextAsync(bad, "no face at all");
         browser.Find("[data-face]").SendKeys(bad);
-        browser.Until(() => browser.Driver.FindElements(By.Id("notice")).Any(n => n.Text.Contains("letter.ttf is no TTF or OTF", StringComparison.Ordinal)));
+        browser.Until(() =>
+            browser.Driver.FindElements(By.Id("notice"))
+                .Any(n => n.Text.Contains("letter.ttf is no TTF or OTF", StringComparison.Ordinal)));
         var good = Path.Combine(folder, "Mine.ttf");
         File.Copy(Path.Combine(AppContext.BaseDirectory, "faces", "caveat", "700.ttf"), good);
         browser.Find("[data-face]").SendKeys(good);
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("[id^=face-]")).Any(r => r.Text.Contains("Mine.ttf", StringComparison.Ordinal) && r.Text.Contains("may be put in files", StringComparison.Ordinal)));
+        browser.Until(() =>
+            browser.Driver.FindElements(By.CssSelector("[id^=face-]"))
+                .Any(r =>
+                    r.Text.Contains("Mine.ttf", StringComparison.Ordinal)
+                        && r.Text.Contains("may be put in files", StringComparison.Ordinal)));
         Directory.Delete(folder, recursive: true);
     }
 
@@ -191,7 +220,10 @@ public sealed class TypingTests(Browser browser)
         void sound(string what)
         {
             browser.Script(axe);
-            var found = (string)browser.Driver.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then(r => done(JSON.stringify(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | ')))))")!;
+            var found = (string)browser.Driver.ExecuteAsyncScript("const done = arguments[arguments.length - 1]; " +
+                "axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', " +
+                "'best-practice'] }).then(r => done(JSON.stringify(r.violations.map(v => v.id + ': ' + v.nodes.map(n " +
+                "=> n.html.slice(0, 160)).join(' | ')))))")!;
             found.ShouldBe("[]", what);
         }
         browser.Go($"/jobs/{Slug}/wrap?item=title");

@@ -30,21 +30,27 @@ public sealed class WireTests
     {
         var blank = Nullability.Create(p).WriteState == NullabilityState.Nullable;
         var type = TypeOf(p.PropertyType);
-        return $"{JsonNamingPolicy.CamelCase.ConvertName(p.Name)}{(blank ? "?" : "")}: {type}{(blank && !type.EndsWith("null", StringComparison.Ordinal) ? " | null" : "")}";
+        return $"{JsonNamingPolicy.CamelCase.ConvertName(p.Name)}{(blank ? "?" : "")}: " +
+            $"{type}{(blank && !type.EndsWith("null", StringComparison.Ordinal) ? " | null" : "")}";
     }
 
     private static string Shape(System.Type type, string? word = null)
     {
-        var members = type.GetProperties(BindingFlags.Public | BindingFlags.Instance).Where(p => p.Name != "EqualityContract").Select(Member);
+        var members = type.GetProperties(BindingFlags.Public | BindingFlags.Instance)
+            .Where(p => p.Name != "EqualityContract").Select(Member);
         return $"{{ {string.Join("; ", (word is null ? [] : (string[])[$"is: '{word}'"]).Concat(members))} }}";
     }
 
     private static string Client()
     {
-        var s = new StringBuilder("// Written from the server's own types by its tests (LUMBECK_KEEP=1 writes it anew): what a browser may send, and is told.\n\n");
+        var s = new StringBuilder("// Written from the server's own types by its tests (LUMBECK_KEEP=1 writes it " +
+            "anew): what a browser may send, and is told.\n\n");
         foreach (var of in (System.Type[])[typeof(Place), typeof(Way), typeof(Beside)])
-            s.Append("export type ").Append(of.Name).Append(" = ").AppendJoin(" | ", Enum.GetNames(of).Select(n => $"'{(of == typeof(Place) ? n : Word(n))}'")).Append(";\n");
-        foreach (var of in (System.Type[])[typeof(Laid), typeof(Copying), typeof(Problem), typeof(Work), typeof(WorkList)])
+            s.Append("export type ").Append(of.Name).Append(" = ")
+                .AppendJoin(" | ", Enum.GetNames(of).Select(n => $"'{(of == typeof(Place) ? n : Word(n))}'"))
+                .Append(";\n");
+        foreach (var of in (System.Type[])[typeof(Laid), typeof(Copying), typeof(Problem), typeof(Work),
+            typeof(WorkList)])
             s.Append("export type ").Append(of.Name).Append(" = ").Append(Shape(of)).Append(";\n");
         s.Append("\nexport type Ask =");
         foreach (var kind in typeof(Ask).GetCustomAttributes<JsonDerivedTypeAttribute>())
@@ -63,8 +69,10 @@ public sealed class WireTests
     [Fact]
     public void What_the_client_may_leave_out_the_server_does_not_ask_for()
     {
-        foreach (var kind in typeof(Ask).GetCustomAttributes<JsonDerivedTypeAttribute>().Select(a => a.DerivedType).Append(typeof(Laid)))
-            foreach (var p in kind.GetConstructors().SelectMany(c => c.GetParameters()).Where(p => Nullability.Create(p).WriteState == NullabilityState.Nullable && p.ParameterType != kind))
+        foreach (var kind in typeof(Ask).GetCustomAttributes<JsonDerivedTypeAttribute>().Select(a => a.DerivedType)
+            .Append(typeof(Laid)))
+            foreach (var p in kind.GetConstructors().SelectMany(c => c.GetParameters())
+                .Where(p => Nullability.Create(p).WriteState == NullabilityState.Nullable && p.ParameterType != kind))
                 p.HasDefaultValue.ShouldBeTrue($"{kind.Name}.{p.Name}");
     }
 

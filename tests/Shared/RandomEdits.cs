@@ -6,7 +6,9 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
 {
     private int _made;
 
-    /// <summary>A job after so many edits that were not refused; each is told with the job before it and after.</summary>
+    /// <summary>
+    /// A job after so many edits that were not refused; each is told with the job before it and after.
+    /// </summary>
     public Job Walk(Job job, Chance r, int edits, Action<Edit, Job, Job>? told = null)
     {
         for (var tries = 0; edits > 0 && tries < 40 * edits + 400; tries++)
@@ -39,7 +41,9 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
 
     private static Edit OfTicket(Job job, Chance r) => r.From(0, 17) switch
     {
-        0 => new SetFact(r.Of(Enum.GetValues<TicketFact>()), r.Of("By chance", "", "Tide and time", "Meer‮ rückwärts", " spaced \t out ")),
+        0 =>
+            new SetFact(r.Of(Enum.GetValues<TicketFact>()),
+                r.Of("By chance", "", "Tide and time", "Meer‮ rückwärts", " spaced \t out ")),
         1 => new SetIsbn(r.Of("9780000000002", "9780000000019", null)),
         2 => new SetPeople([new("Jo March", "translator"), .. r.One(2) ? (Person[])[new("Ann Fell", "foreword")] : []]),
         3 => new SetPrice(r.One(3) ? null : new(r.From(1, 99) + 0.99m, r.Of("USD", "GBP", "EUR"))),
@@ -51,7 +55,9 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         9 => new PinSpine(r.One(2) ? null : Mm(r.From(3, 40))),
         10 => new SetBinding(r.Of(Enum.GetValues<BindingKind>())),
         11 => new SetBack(r.One(2)),
-        12 => new SetTrim(r.Of(Size.FromInches(5.25m, 8), Size.FromInches(6, 9), Size.FromMillimetres(148, 210), Size.FromMillimetres(180, 240))),
+        12 =>
+            new SetTrim(r.Of(Size.FromInches(5.25m, 8), Size.FromInches(6, 9), Size.FromMillimetres(148, 210),
+                Size.FromMillimetres(180, 240))),
         13 => new SetPages(r.From(10, 400)),
         14 => new SetPaper(r.Of([.. job.Ticket.House.Papers])),
         15 => new SetDummy(r.One(2) ? null : Mm(r.From(4, 30))),
@@ -66,11 +72,15 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         return r.From(0, 14) switch
         {
             0 => new PaintGround(r.One(5) ? null : Any(r, job), wrap),
-            1 => new LayPaper(r.One(3) ? null : new ContourLines { Seed = r.From(1, 50), Paints = [Plain(r, job)] }, wrap),
+            1 =>
+                new LayPaper(r.One(3) ? null : new ContourLines { Seed = r.From(1, 50), Paints = [Plain(r, job)] },
+                    wrap),
             2 => new SeedPaper(r.From(1, 99), wrap),
             3 => new PaintPaper(Plain(r, job), wrap),
             4 => new AddSwatch(new($"n{++_made}", $"New {_made}", Ink.Percent(r.From(0, 100), r.From(0, 100), 0, 0))),
-            5 => new SetSwatch(swatch(), r.One(2) ? $"Named {++_made}" : null, r.One(2) ? Ink.Percent(0, r.From(0, 100), r.From(0, 100), 0) : null),
+            5 =>
+                new SetSwatch(swatch(), r.One(2) ? $"Named {++_made}" : null,
+                    r.One(2) ? Ink.Percent(0, r.From(0, 100), r.From(0, 100), 0) : null),
             6 => new RemoveSwatch(swatch()),
             7 => new AddTake(wrap, $"take-{++_made}", $"take {_made}"),
             8 => new ChooseTake(wrap, takes[r.From(0, takes.Count - 1)].Id),
@@ -79,13 +89,19 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
             11 => new SwapCovers(wrap),
             12 => new WaiveRule(r.Of("zone.trim", "text.size", "ink.total"), r.Of("", "the printer knows")),
             13 => new LayTracing(r.One(2) ? null : new(r.Of([.. pictures]), r.From(10, 90)), wrap),
-            _ => new AddItem(Added(r, job, $"a{++_made}", job.Sheets().FirstOrDefault(s => s.Wrap == wrap)?.Sheet.Panels is { Length: > 0 } panels ? r.Of([.. panels]).Part : Part.Sheet), Wrap: wrap),
+            _ =>
+                new AddItem(Added(r, job, $"a{++_made}",
+                    job.Sheets().FirstOrDefault(s => s.Wrap == wrap)?.Sheet.Panels is { Length: > 0 } panels
+                        ? r.Of([.. panels]).Part
+                        : Part.Sheet),
+                    Wrap: wrap),
         };
     }
 
     private Item Added(Chance r, Job job, string id, Part panel)
     {
-        var hold = new Hold(panel, r.Of(HoldBox.Face, HoldBox.Safe, HoldBox.Edge), r.Of(Enum.GetValues<Anchor>()), default, default);
+        var hold = new Hold(panel, r.Of(HoldBox.Face, HoldBox.Safe, HoldBox.Edge), r.Of(Enum.GetValues<Anchor>()),
+            default, default);
         var (wide, high) = (new Span(Mm(r.From(10, 60))), new Span(Mm(r.From(10, 60))));
         return r.From(0, 8) switch
         {
@@ -94,8 +110,25 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
             2 => new EllipseItem { Id = id, Hold = hold, Width = wide, Height = high, Fill = Any(r, job) },
             3 => new LineItem { Id = id, Hold = hold, Width = wide, Line = Plain(r, job), LineWidth = Pt(2) },
             4 => new PolygonItem { Id = id, Hold = hold, Width = wide, Height = high, Fill = Any(r, job) },
-            5 => new FrameItem { Id = id, Hold = hold, Width = wide, Height = high, Thickness = Mm(2), Fill = Plain(r, job) },
-            6 => new PlateItem { Id = id, Hold = hold, Width = wide, Height = high, Fill = Any(r, job), Line = Plain(r, job), LineWidth = Pt(1) },
+            5 => new FrameItem
+            {
+                Id = id,
+                Hold = hold,
+                Width = wide,
+                Height = high,
+                Thickness = Mm(2),
+                Fill = Plain(r, job),
+            },
+            6 => new PlateItem
+            {
+                Id = id,
+                Hold = hold,
+                Width = wide,
+                Height = high,
+                Fill = Any(r, job),
+                Line = Plain(r, job),
+                LineWidth = Pt(1),
+            },
             7 => new CodeItem { Id = id, Hold = hold, Link = "https://example.org", Paint = Plain(r, job) },
             _ => new PictureItem { Id = id, Hold = hold, Width = wide, Height = high, Picture = r.Of([.. pictures]) },
         };
@@ -111,7 +144,9 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
             2 => new SameSize(some, r.One(2), r.One(2)),
             3 => new GroupItems(some, $"Group {++_made}"),
             4 => new Ungroup(some),
-            5 => new PasteItems(Clip.Read(Clip.Write(job, some)), $"p{++_made}", wrap, r.One(2) ? null : r.Of(Part.Front, Part.Back, Part.Spine)),
+            5 =>
+                new PasteItems(Clip.Read(Clip.Write(job, some)), $"p{++_made}", wrap,
+                    r.One(2) ? null : r.Of(Part.Front, Part.Back, Part.Spine)),
             6 => new CopyItem(any(), $"c{++_made}", r.One(3), r.One(2) ? r.Of(Part.Front, Part.Back) : null),
             _ => new RemoveItem(any()),
         };
@@ -124,9 +159,21 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         {
             0 => Placed(r, id),
             1 => Looks(r, id),
-            2 => item switch { TextItem t => OfText(job, r, t), BarcodeItem or CodeItem => OfCode(job, r, item), PictureItem => OfPicture(r, id), _ => OfShape(job, r, id) },
+            2 => item switch
+            {
+                TextItem t => OfText(job, r, t),
+                BarcodeItem or CodeItem => OfCode(job, r, item),
+                PictureItem => OfPicture(r, id),
+                _ => OfShape(job, r, id),
+            },
             // Edits of other kinds are refused by their item.
-            _ => r.From(0, 3) switch { 0 => OfShape(job, r, id), 1 => OfCode(job, r, item), 2 => OfPicture(r, id), _ => item is TextItem t ? OfText(job, r, t) : new SetWords(id, "none") },
+            _ => r.From(0, 3) switch
+            {
+                0 => OfShape(job, r, id),
+                1 => OfCode(job, r, item),
+                2 => OfPicture(r, id),
+                _ => item is TextItem t ? OfText(job, r, t) : new SetWords(id, "none"),
+            },
         };
     }
 
@@ -135,8 +182,12 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         0 => new MoveItem(id, Mm(r.From(-30, 30)), Mm(r.From(-30, 30))),
         1 => new SizeItem(id, new(Mm(r.From(5, 90)), r.From(0, 100) / 100m), r.One(2) ? null : new(Mm(r.From(5, 90)))),
         2 => new TurnItem(id, r.From(-720, 720)),
-        3 => new LayItem(id, Mm(r.From(10, 200)), Mm(r.From(10, 200)), r.One(2) ? Mm(r.From(5, 80)) : null, r.One(2) ? Mm(r.From(5, 80)) : null, r.One(2) ? r.From(-360, 360) : null),
-        4 => new HoldItem(id, r.One(2) ? null : r.Of(Enum.GetValues<Part>()), r.Of(Enum.GetValues<HoldBox>()), r.Of(Enum.GetValues<Anchor>())),
+        3 =>
+            new LayItem(id, Mm(r.From(10, 200)), Mm(r.From(10, 200)), r.One(2) ? Mm(r.From(5, 80)) : null,
+                r.One(2) ? Mm(r.From(5, 80)) : null, r.One(2) ? r.From(-360, 360) : null),
+        4 =>
+            new HoldItem(id, r.One(2) ? null : r.Of(Enum.GetValues<Part>()), r.Of(Enum.GetValues<HoldBox>()),
+                r.Of(Enum.GetValues<Anchor>())),
         5 => new CentreItem(id, r.One(2)),
         6 => new StretchItem(id, r.Of(Enum.GetValues<Reach>())),
         7 => new DropItem(id, Mm(r.From(-90, 90)), Mm(r.From(-40, 40))),
@@ -155,12 +206,25 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
 
     private static Edit OfText(Job job, Chance r, TextItem t) => r.From(0, 6) switch
     {
-        0 => new SetWords(t.Id, r.Of("Tide", "Tide and time\nand \"what\" lay between -- all of it", "", "של ימים", "a‮b")),
+        0 =>
+            new SetWords(t.Id,
+                r.Of("Tide", "Tide and time\nand \"what\" lay between -- all of it", "", "של ימים", "a‮b")),
         1 => new StyleText(t.Id, Size: Pt(r.From(6, 90)), Paint: Any(r, job), Tracking: r.From(-50, 300)),
-        2 => new StyleText(t.Id, Paint: Any(r, job), Size: r.One(2) ? Pt(r.From(6, 60)) : null) { From = r.From(0, 4), To = r.From(3, 12), Case = r.Of(Enum.GetValues<LetterCase>()) },
-        3 => new FitText(t.Id, r.Of(Enum.GetValues<Fitting>()), r.From(1, 3), Bend: r.One(2) ? r.From(-360, 360) : null),
+        2 =>
+            new StyleText(t.Id, Paint: Any(r, job), Size: r.One(2) ? Pt(r.From(6, 60)) : null)
+            {
+                From = r.From(0, 4),
+                To = r.From(3, 12),
+                Case = r.Of(Enum.GetValues<LetterCase>())
+            },
+        3 =>
+            new FitText(t.Id, r.Of(Enum.GetValues<Fitting>()), r.From(1, 3), Bend: r.One(2) ? r.From(-360, 360) : null),
         4 => new EdgeText(t.Id, r.One(3) ? null : new(Plain(r, job), Pt(r.From(1, 8)))),
-        5 => new ShadowText(t.Id, r.One(3) ? null : new(Plain(r, job), Pt(r.From(-9, 9)), Pt(r.From(-9, 9)), Pt(r.From(0, 12)), r.From(0, 100))),
+        5 =>
+            new ShadowText(t.Id,
+                r.One(3)
+                    ? null
+                    : new(Plain(r, job), Pt(r.From(-9, 9)), Pt(r.From(-9, 9)), Pt(r.From(0, 12)), r.From(0, 100))),
         _ => new BackText(t.Id, r.One(3) ? null : new(Any(r, job), Pt(r.From(0, 12)), Pt(r.From(0, 6)))),
     };
 
@@ -182,29 +246,46 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         1 => new MagnifyBarcode(item.Id, r.From(60, 210)),
         2 => new PriceBarcode(item.Id, r.Of(null, "", "51299")),
         3 => new ShapeBarcode(item.Id) { Bars = Mm(r.From(8, 30)) },
-        _ => new SetCode(item.Id) { Link = r.One(2) ? "https://example.org/t" : null, Side = r.One(2) ? Mm(r.From(10, 60)) : null, Paint = Plain(r, job) },
+        _ => new SetCode(item.Id)
+        {
+            Link = r.One(2) ? "https://example.org/t" : null,
+            Side = r.One(2) ? Mm(r.From(10, 60)) : null,
+            Paint = Plain(r, job),
+        },
     };
 
     private Edit OfPicture(Chance r, string id) => r.From(0, 6) switch
     {
         0 => new HangPicture(id, r.One(5) ? null : r.Of([.. pictures])),
-        1 => new FitPicture(id, r.Of(Enum.GetValues<Fit>()), r.From(50, 300), r.From(-100, 100), r.From(-100, 100), r.Of(Enum.GetValues<Flip>())),
+        1 =>
+            new FitPicture(id, r.Of(Enum.GetValues<Fit>()), r.From(50, 300), r.From(-100, 100), r.From(-100, 100),
+                r.Of(Enum.GetValues<Flip>())),
         2 => new PushPicture(id, Mm(r.From(-20, 20)), Mm(r.From(-20, 20))),
         3 => new FramePicture(id, r.Of(Enum.GetValues<Outlined>())),
-        4 => new TilePicture(id, r.One(2) ? null : new(r.Of(Enum.GetValues<TileLay>()), Mm(r.From(10, 60)), r.From(-100, 100))),
-        5 => new GrowPicture(id, r.One(2) ? null : new(r.Of(GrowWay.Mirror, GrowWay.Stretch), r.Of(Enum.GetValues<GrowTo>()))),
+        4 =>
+            new TilePicture(id,
+                r.One(2) ? null : new(r.Of(Enum.GetValues<TileLay>()), Mm(r.From(10, 60)), r.From(-100, 100))),
+        5 =>
+            new GrowPicture(id,
+                r.One(2) ? null : new(r.Of(GrowWay.Mirror, GrowWay.Stretch), r.Of(Enum.GetValues<GrowTo>()))),
         _ => new ConvertPicture(id, r.One(2)),
     };
 
     private static Paint Plain(Chance r, Job job) => r.From(0, 5) switch
     {
-        0 when job.Ticket.House.FinishingInks.Count > 0 => new FinishPaint(r.Of([.. job.Ticket.House.FinishingInks]), 100 * r.From(20, 100)),
+        0 when job.Ticket.House.FinishingInks.Count > 0 => new FinishPaint(r.Of([.. job.Ticket.House.FinishingInks]),
+            100 * r.From(20, 100)),
         1 => new InkPaint(Ink.Black),
         2 => new InkPaint(Ink.Percent(r.From(0, 100), r.From(0, 100), 0, 0)),
-        _ => job.Swatches.IsEmpty ? new InkPaint(Ink.White) : new SwatchPaint(r.Of([.. job.Swatches]).Id, 100 * r.From(5, 100)),
+        _ =>
+            job.Swatches.IsEmpty
+                ? new InkPaint(Ink.White)
+                : new SwatchPaint(r.Of([.. job.Swatches]).Id, 100 * r.From(5, 100)),
     };
 
     private static Paint Any(Chance r, Job job) => r.One(4)
-        ? new GradientPaint(r.Of(Run.Straight, Run.Round), r.From(0, 359), [new(job.Swatches.IsEmpty ? new InkPaint(Ink.Black) : new SwatchPaint(r.Of([.. job.Swatches]).Id), 0), new(new InkPaint(Ink.Percent(0, 0, r.From(0, 100), 0)), 10_000)])
+        ? new GradientPaint(r.Of(Run.Straight, Run.Round), r.From(0, 359),
+            [new(job.Swatches.IsEmpty ? new InkPaint(Ink.Black) : new SwatchPaint(r.Of([.. job.Swatches]).Id), 0),
+                new(new InkPaint(Ink.Percent(0, 0, r.From(0, 100), 0)), 10_000)])
         : Plain(r, job);
 }

@@ -13,9 +13,22 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
     public Job Small(int seed)
     {
         var r = new Chance(seed);
-        var house = HouseFile.Shipped["tern"] with { FinishingInks = ["foil", "varnish"], Bindings = [BindingKind.Front, BindingKind.Paperback], TrimLeast = Size.FromMillimetres(90, 120) };
+        var house = HouseFile.Shipped["tern"] with
+        {
+            FinishingInks = ["foil", "varnish"],
+            Bindings = [BindingKind.Front, BindingKind.Paperback],
+            TrimLeast = Size.FromMillimetres(90, 120),
+        };
         var job = Starters.Job(house, "By chance");
-        job = job with { Ticket = job.Ticket with { Binding = BindingKind.Front, Trim = Size.FromMillimetres(100, 140), Language = r.Of("en", "he", "ar", "ja") } };
+        job = job with
+        {
+            Ticket = job.Ticket with
+            {
+                Binding = BindingKind.Front,
+                Trim = Size.FromMillimetres(100, 140),
+                Language = r.Of("en", "he", "ar", "ja"),
+            },
+        };
         return Patterned(Filled(job.WithPieces(), r, r.From(2, 9)), seed);
     }
 
@@ -26,7 +39,9 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         var house = r.Of([.. HouseFile.Shipped.Values]) with { FinishingInks = r.One(3) ? [] : ["foil", "white"] };
         var job = Starters.Job(house, "By chance, large");
         var trim = house.Trims.Count > 0 ? r.Of([.. house.Trims]).Size : job.Ticket.Trim;
-        foreach (var edit in (Edit[])[new SetBinding(r.Of([.. house.Bindings])), new SetTrim(trim), new SetPages(8 * r.From(6, 60)), new SetReading(r.Of(Reading.LeftToRight, Reading.RightToLeft)), new SetLanguage(r.Of("en", "de", "he", "ar", "ja"))])
+        foreach (var edit in (Edit[])[new SetBinding(r.Of([.. house.Bindings])), new SetTrim(trim),
+            new SetPages(8 * r.From(6, 60)), new SetReading(r.Of(Reading.LeftToRight, Reading.RightToLeft)),
+            new SetLanguage(r.Of("en", "de", "he", "ar", "ja"))])
         {
             // What a house does not make stays as it was.
             try { var next = edit.Apply(job); _ = next.Sheets(); job = next; }
@@ -41,7 +56,9 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         if (seed % 5 != 4) return job;
         var r = new Chance(seed + 7_000_000);
         foreach (var shape in job.Items.OfType<ShapeItem>().Where(s => s is not LineItem).ToList())
-            if (r.One(2)) job = new PatternShape(shape.Id, new ContourLines { Seed = r.From(1, 99), Paints = [Plain(r, job)] }).Apply(job);
+            if (r.One(2))
+                job = new PatternShape(shape.Id, new ContourLines { Seed = r.From(1, 99), Paints = [Plain(r, job)] })
+                    .Apply(job);
         return job;
     }
 
@@ -52,11 +69,15 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         for (var wrap = 0; wrap < Binding.Of(job.Ticket.Binding).Pieces.Length; wrap++)
         {
             job = new PaintGround(r.One(6) ? null : AnyPaint(r, job), wrap).Apply(job);
-            if (r.One(3)) job = new LayPaper(new ContourLines { Seed = r.From(1, 99), Paints = [Plain(r, job)] }, wrap).Apply(job);
+            if (r.One(3))
+                job = new LayPaper(new ContourLines { Seed = r.From(1, 99), Paints = [Plain(r, job)] }, wrap)
+                    .Apply(job);
             var sheet = job.Sheets().First(s => s.Wrap == wrap).Sheet;
             for (var i = 0; i < items; i++)
             {
-                var item = Dressed(Item(r, job, $"w{wrap}i{i}", r.Of([Part.Sheet, .. sheet.Panels.Select(p => p.Part)])), r);
+                var item = Dressed(Item(r, job, $"w{wrap}i{i}",
+                    r.Of([Part.Sheet, .. sheet.Panels.Select(p => p.Part)])),
+                    r);
                 job = new AddItem(item, Wrap: wrap).Apply(job);
             }
         }
@@ -74,7 +95,8 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
     private Item Item(Chance r, Job job, string id, Part panel)
     {
         Hold hold() =>
-            new(panel, r.Of(HoldBox.Face, HoldBox.Safe, HoldBox.Edge), r.Of(Enum.GetValues<Anchor>()), Mm(r.From(-20, 20)), Mm(r.From(-20, 20)));
+            new(panel, r.Of(HoldBox.Face, HoldBox.Safe, HoldBox.Edge), r.Of(Enum.GetValues<Anchor>()),
+                Mm(r.From(-20, 20)), Mm(r.From(-20, 20)));
         Span side() => r.One(5) ? Span.Full : new(Mm(r.From(4, 70)), r.One(4) ? r.From(0, 50) / 100m : 0);
         Paint? maybe() => r.One(3) ? null : AnyPaint(r, job);
         Paint? line() => r.One(2) ? null : Plain(r, job);
@@ -82,14 +104,82 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         return r.From(0, 10) switch
         {
             0 or 1 => Words(r, job, id, hold(), new(Mm(r.From(20, 90))), new(Mm(r.From(8, 60)))),
-            2 => new RectItem { Id = id, Hold = hold(), Width = side(), Height = side(), Fill = AnyPaint(r, job), Line = line(), LineWidth = weight, Corner = r.One(3) ? Mm(r.From(1, 9)) : default },
-            3 => new EllipseItem { Id = id, Hold = hold(), Width = side(), Height = side(), Fill = maybe(), Line = line(), LineWidth = weight },
-            4 => new LineItem { Id = id, Hold = hold(), Width = side(), Line = Plain(r, job), LineWidth = weight, Dash = r.Of(Enum.GetValues<Dash>()) },
-            5 => new PolygonItem { Id = id, Hold = hold(), Width = side(), Height = side(), Corners = r.From(3, 9), Waist = r.One(2) ? r.From(20, 90) : 0, Fill = AnyPaint(r, job), Line = line(), LineWidth = weight },
-            6 => new FrameItem { Id = id, Hold = hold(), Width = side(), Height = side(), Thickness = Mm(r.From(1, 6)), Corner = r.One(2) ? Mm(r.From(1, 5)) : default, Fill = AnyPaint(r, job), Line = line(), LineWidth = weight },
-            7 => new PlateItem { Id = id, Hold = hold(), Width = side(), Height = side(), Fill = maybe(), Line = Plain(r, job), LineWidth = weight, Inner = r.One(2) ? Mm(2) : default, Rules = r.From(0, 4), Corner = r.One(2) ? Mm(3) : default },
+            2 => new RectItem
+            {
+                Id = id,
+                Hold = hold(),
+                Width = side(),
+                Height = side(),
+                Fill = AnyPaint(r, job),
+                Line = line(),
+                LineWidth = weight,
+                Corner = r.One(3) ? Mm(r.From(1, 9)) : default,
+            },
+            3 => new EllipseItem
+            {
+                Id = id,
+                Hold = hold(),
+                Width = side(),
+                Height = side(),
+                Fill = maybe(),
+                Line = line(),
+                LineWidth = weight,
+            },
+            4 => new LineItem
+            {
+                Id = id,
+                Hold = hold(),
+                Width = side(),
+                Line = Plain(r, job),
+                LineWidth = weight,
+                Dash = r.Of(Enum.GetValues<Dash>()),
+            },
+            5 => new PolygonItem
+            {
+                Id = id,
+                Hold = hold(),
+                Width = side(),
+                Height = side(),
+                Corners = r.From(3, 9),
+                Waist = r.One(2) ? r.From(20, 90) : 0,
+                Fill = AnyPaint(r, job),
+                Line = line(),
+                LineWidth = weight,
+            },
+            6 => new FrameItem
+            {
+                Id = id,
+                Hold = hold(),
+                Width = side(),
+                Height = side(),
+                Thickness = Mm(r.From(1, 6)),
+                Corner = r.One(2) ? Mm(r.From(1, 5)) : default,
+                Fill = AnyPaint(r, job),
+                Line = line(),
+                LineWidth = weight,
+            },
+            7 => new PlateItem
+            {
+                Id = id,
+                Hold = hold(),
+                Width = side(),
+                Height = side(),
+                Fill = maybe(),
+                Line = Plain(r, job),
+                LineWidth = weight,
+                Inner = r.One(2) ? Mm(2) : default,
+                Rules = r.From(0, 4),
+                Corner = r.One(2) ? Mm(3) : default,
+            },
             8 => new BarcodeItem { Id = id, Hold = hold(), Percent = r.From(80, 120), Plate = !r.One(4) },
-            9 => new CodeItem { Id = id, Hold = hold(), Link = "https://example.org/" + id, Side = Mm(r.From(12, 40)), Paint = Plain(r, job) },
+            9 => new CodeItem
+            {
+                Id = id,
+                Hold = hold(),
+                Link = "https://example.org/" + id,
+                Side = Mm(r.From(12, 40)),
+                Paint = Plain(r, job),
+            },
             _ => Pictured(r, job, id, hold(), side(), side()),
         };
     }
@@ -122,7 +212,13 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
             _ => r.Of("Light on the water", "A book of days and nights, and of what lay between", "Tide\nand time"),
         };
         Paint letters() => r.One(3) ? new InkPaint(Ink.Black) : r.One(4) ? AnyPaint(r, job) : Plain(r, job);
-        var face = job.Ticket.Language switch { "he" => "frank-ruhl-libre", "ar" => "amiri", "ja" => "zen-maru-gothic", _ => r.Of("eb-garamond", "oswald", "work-sans") };
+        var face = job.Ticket.Language switch
+        {
+            "he" => "frank-ruhl-libre",
+            "ar" => "amiri",
+            "ja" => "zen-maru-gothic",
+            _ => r.Of("eb-garamond", "oswald", "work-sans"),
+        };
         return new()
         {
             Id = id,
@@ -130,13 +226,27 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
             Width = wide,
             Height = high,
             Words = words,
-            Style = new() { Face = new(face, face == "zen-maru-gothic" ? 500 : 400, false), Size = Length.FromPoints(r.From(7, 60)), Paint = letters(), Align = r.Of(Enum.GetValues<Align>()), Tracking = r.One(3) ? r.From(-20, 200) : 0 },
-            Runs = r.One(3) ? [new TextRun(1, 5, new() { Paint = letters(), Size = Length.FromPoints(r.From(8, 50)) })] : [],
+            Style = new()
+            {
+                Face = new(face, face == "zen-maru-gothic" ? 500 : 400, false),
+                Size = Length.FromPoints(r.From(7, 60)),
+                Paint = letters(),
+                Align = r.Of(Enum.GetValues<Align>()),
+                Tracking = r.One(3) ? r.From(-20, 200) : 0
+            },
+            Runs = r.One(3)
+                ? [new TextRun(1, 5, new() { Paint = letters(), Size = Length.FromPoints(r.From(8, 50)) })]
+                : [],
             Fit = r.Of(Enum.GetValues<Fitting>()),
             Bend = r.One(5) ? r.From(-180, 180) : 0,
             Edge = r.One(4) ? new(Plain(r, job), Length.FromPoints(r.From(1, 12) / 4m)) : null,
-            Shadow = r.One(4) ? new(Plain(r, job), Length.FromPoints(r.From(-6, 6)), Length.FromPoints(r.From(-6, 6)), Length.FromPoints(r.One(2) ? r.From(1, 12) : 0), r.From(20, 100)) : null,
-            Backing = r.One(4) ? new(AnyPaint(r, job), Length.FromPoints(r.From(0, 10)), Length.FromPoints(r.One(2) ? 4 : 0)) : null,
+            Shadow = r.One(4)
+                ? new(Plain(r, job), Length.FromPoints(r.From(-6, 6)), Length.FromPoints(r.From(-6, 6)),
+                    Length.FromPoints(r.One(2) ? r.From(1, 12) : 0), r.From(20, 100))
+                : null,
+            Backing = r.One(4)
+                ? new(AnyPaint(r, job), Length.FromPoints(r.From(0, 10)), Length.FromPoints(r.One(2) ? 4 : 0))
+                : null,
         };
     }
 
@@ -150,7 +260,8 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
     private static Paint Plain(Chance r, Job job) => r.From(0, 9) switch
     {
         0 or 1 => new SwatchPaint(r.Of([.. job.Swatches]).Id, r.One(2) ? 10_000 : 100 * r.From(5, 100)),
-        2 when job.Ticket.House.FinishingInks.Count > 0 => new FinishPaint(r.Of([.. job.Ticket.House.FinishingInks]), r.One(2) ? 10_000 : 100 * r.From(20, 100)),
+        2 when job.Ticket.House.FinishingInks.Count > 0 => new FinishPaint(r.Of([.. job.Ticket.House.FinishingInks]),
+            r.One(2) ? 10_000 : 100 * r.From(20, 100)),
         3 => new InkPaint(Ink.White),
         4 => new InkPaint(Ink.Black),
         _ => new InkPaint(Mix(r)),
@@ -159,8 +270,10 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
     private static Paint AnyPaint(Chance r, Job job)
     {
         if (!r.One(4)) return Plain(r, job);
-        Paint stop() => r.One(2) ? new SwatchPaint(r.Of([.. job.Swatches]).Id, 100 * r.From(10, 100)) : new InkPaint(Mix(r));
-        return new GradientPaint(r.Of(Run.Straight, Run.Round), r.From(0, 359), [new(stop(), 0), .. r.One(3) ? (Stop[])[new(stop(), 100 * r.From(20, 80))] : [], new(stop(), 10_000)]);
+        Paint stop() =>
+            r.One(2) ? new SwatchPaint(r.Of([.. job.Swatches]).Id, 100 * r.From(10, 100)) : new InkPaint(Mix(r));
+        return new GradientPaint(r.Of(Run.Straight, Run.Round), r.From(0, 359),
+            [new(stop(), 0), .. r.One(3) ? (Stop[])[new(stop(), 100 * r.From(20, 80))] : [], new(stop(), 10_000)]);
     }
 
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);

@@ -4,9 +4,11 @@ namespace Lumbeck.Core.Checks;
 
 /// <summary>
 /// One thing Check found. <paramref name="Measured"/> and <paramref name="Limit"/> are written in the job's unit;
-/// <paramref name="Place"/> is on the sheet, null where a finding has none; <paramref name="Mend"/> says in words what would do.
+/// <paramref name="Place"/> is on the sheet, null where a finding has none; <paramref name="Mend"/> says in words what
+/// would do.
 /// </summary>
-public sealed record Finding(string Id, Severity Severity, string Whose, string? Item, Part? Panel, string Measured, string Limit, Box? Place, string Why, string? Mend)
+public sealed record Finding(string Id, Severity Severity, string Whose, string? Item, Part? Panel, string Measured,
+    string Limit, Box? Place, string Why, string? Mend)
 {
     /// <summary>The number of the printed sheet it was found on.</summary>
     public int Sheet { get; init; }
@@ -19,5 +21,6 @@ public sealed record Finding(string Id, Severity Severity, string Whose, string?
     public string? Waived { get; init; }
 
     /// <summary>What tells it from every other of the same job.</summary>
-    public string Key => string.Create(CultureInfo.InvariantCulture, $"{Id}/{Sheet}/{Item ?? Panel?.ToString() ?? "-"}/{Measured}");
+    public string Key =>
+        string.Create(CultureInfo.InvariantCulture, $"{Id}/{Sheet}/{Item ?? Panel?.ToString() ?? "-"}/{Measured}");
 }

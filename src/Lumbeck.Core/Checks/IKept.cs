@@ -6,16 +6,24 @@ namespace Lumbeck.Core.Checks;
 /// <param name="WholeOnly">It may not be made a subset of.</param>
 public sealed record FaceRights(string Name, bool Never, bool WholeOnly);
 
-/// <summary>The port through which rules learn what is kept beside a job: whose its pictures are, and what its faces allow.</summary>
+/// <summary>
+/// The port through which rules learn what is kept beside a job: whose its pictures are, and what its faces allow.
+/// </summary>
 public interface IKept
 {
-    /// <summary>Where a picture is from and what it may be used for, as its maker stated; empty where nothing was. Null where it is not here.</summary>
+    /// <summary>
+    /// Where a picture is from and what it may be used for, as its maker stated; empty where nothing was. Null where it
+    /// is not here.
+    /// </summary>
     (string Source, string Licence)? Stated(Picture picture);
 
     /// <summary>Why a picture can't be printed, in words: its file is missing or damaged. Null where it can.</summary>
     string? Fault(Picture picture);
 
-    /// <summary>The share of an RGB picture, from 0 to 1, that moves by more than 6 ΔE2000 in the house's inks; null where it is not known.</summary>
+    /// <summary>
+    /// The share of an RGB picture, from 0 to 1, that moves by more than 6 ΔE2000 in the house's inks; null where it is
+    /// not known.
+    /// </summary>
     double? OutOfGamut(Picture picture, House house);
 
     FaceRights Rights(FaceId face);

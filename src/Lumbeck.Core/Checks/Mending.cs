@@ -11,11 +11,14 @@ internal static class Mending
     {
         if (item.Locked || room.IsEmpty) return null;
         if (ink.Width <= room.Width && ink.Height <= room.Height)
-            return new DropItem(item.Id, Inward(ink.X, ink.Right, room.X, room.Right), Inward(ink.Y, ink.Bottom, room.Y, room.Bottom));
+            return new DropItem(item.Id, Inward(ink.X, ink.Right, room.X, room.Right),
+                Inward(ink.Y, ink.Bottom, room.Y, room.Bottom));
         if (item is not TextItem { Bend: 0, Turned: 0 } || item.Hold.Panel == Part.Spine) return null;
         var (wide, high) = (Length.Min(ink.Width, room.Width), Length.Min(ink.Height, room.Height));
-        var (x, y) = (Held(ink.X + (0.5m * ink.Width), wide, room.X, room.Right), Held(ink.Y + (0.5m * ink.Height), high, room.Y, room.Bottom));
-        return new Together([new LayItem(item.Id, x, y, wide, high), new FitText(item.Id, Fitting.Shrink)], $"fit {item.Said} in");
+        var (x, y) = (Held(ink.X + (0.5m * ink.Width), wide, room.X, room.Right),
+            Held(ink.Y + (0.5m * ink.Height), high, room.Y, room.Bottom));
+        return new Together([new LayItem(item.Id, x, y, wide, high), new FitText(item.Id, Fitting.Shrink)],
+            $"fit {item.Said} in");
     }
 
     private static Length Inward(Length from, Length to, Length least, Length most) =>
@@ -24,15 +27,31 @@ internal static class Mending
     private static Length Held(Length middle, Length size, Length least, Length most) =>
         Length.Max(least + (0.5m * size), Length.Min(most - (0.5m * size), middle));
 
-    /// <summary>Paints a shape, text, code or the ground with another ink; where a swatch gives the ink, the swatch.</summary>
+    /// <summary>
+    /// Paints a shape, text, code or the ground with another ink; where a swatch gives the ink, the swatch.
+    /// </summary>
     public static Edit? Paint(Look look, Item? item, Func<Ink, Ink> change)
     {
-        var paint = item switch { null => look.Take.Ground.Paint, TextItem { Runs.IsEmpty: true } t => t.Style.Paint, ShapeItem s => s.Fill?.Paint, CodeItem c => c.Paint, _ => null };
+        var paint = item switch
+        {
+            null => look.Take.Ground.Paint,
+            TextItem { Runs.IsEmpty: true } t => t.Style.Paint,
+            ShapeItem s => s.Fill?.Paint,
+            CodeItem c => c.Paint,
+            _ => null,
+        };
         if (item is { Locked: true } || paint is null or GradientPaint or FinishPaint) return null;
-        if (paint is SwatchPaint { Tint: 10_000 } swatch && look.Job.Swatches.FirstOrDefault(s => s.Id == swatch.Swatch) is { } known)
+        if (paint is SwatchPaint { Tint: 10_000 } swatch
+            && look.Job.Swatches.FirstOrDefault(s => s.Id == swatch.Swatch) is { } known)
             return new SetSwatch(known.Id, Ink: change(known.Ink));
         var ink = new InkPaint(change(paint.Resolve(look.Job.Swatches)));
-        return item switch { null => new PaintGround(ink, look.On.Wrap), TextItem => new StyleText(item.Id, Paint: ink), CodeItem => new SetCode(item.Id) { Paint = ink }, _ => new FillShape(item.Id, ink) };
+        return item switch
+        {
+            null => new PaintGround(ink, look.On.Wrap),
+            TextItem => new StyleText(item.Id, Paint: ink),
+            CodeItem => new SetCode(item.Id) { Paint = ink },
+            _ => new FillShape(item.Id, ink),
+        };
     }
 
     /// <summary>A mix with no more ink than a limit in percent: the colours give way, black stays.</summary>

@@ -19,18 +19,24 @@ public sealed record Behind(Ink Ink, bool Overprint, double Size, int Weight, IR
 public sealed record PlateLook(int Wide, int High, double PerInch, byte[] Inks)
 {
     /// <summary>By item, what lies behind its letters.</summary>
-    public IReadOnlyDictionary<string, IReadOnlyList<Behind>> Letters { get; init; } = new Dictionary<string, IReadOnlyList<Behind>>();
+    public IReadOnlyDictionary<string, IReadOnlyList<Behind>> Letters { get; init; } = new Dictionary<string,
+        IReadOnlyList<Behind>>();
 
     /// <summary>
     /// By item, pixels of the front as shops show it, 160 pixels high, that differ with its letters and without: how
     /// bright each is, from 0 to 1.
     /// </summary>
-    public IReadOnlyDictionary<string, IReadOnlyList<(double With, double Without)>> InShops { get; init; } = new Dictionary<string, IReadOnlyList<(double, double)>>();
+    public IReadOnlyDictionary<string,
+        IReadOnlyList<(double With, double Without)>> InShops
+    { get; init; } = new Dictionary<string,
+        IReadOnlyList<(double, double)>>();
 
     /// <summary>Plates of finishing inks by name, one byte a pixel.</summary>
     public IReadOnlyDictionary<string, byte[]> Finishes { get; init; } = new Dictionary<string, byte[]>();
 
-    /// <summary>How bright four inks from 0 to 255 are through the press profile: relative luminance, 1 for paper.</summary>
+    /// <summary>
+    /// How bright four inks from 0 to 255 are through the press profile: relative luminance, 1 for paper.
+    /// </summary>
     public required Func<uint, double> Luminance { get; init; }
 
     /// <summary>What a decoder reads in a part of the sheet.</summary>
@@ -50,7 +56,8 @@ public sealed record PlateLook(int Wide, int High, double PerInch, byte[] Inks)
     {
         var at = (y * Wide) + x;
         double laid = Inks[at * 4] + Inks[(at * 4) + 1] + Inks[(at * 4) + 2] + Inks[(at * 4) + 3];
-        foreach (var (name, tints) in Finishes) laid += tints[at] * (double)(Core.Colour.Finishes.Likeness(name).Total / 100m);
+        foreach (var (name, tints) in Finishes)
+            laid += tints[at] * (double)(Core.Colour.Finishes.Likeness(name).Total / 100m);
         return laid;
     }
 

@@ -15,19 +15,24 @@ public sealed record Look(Job Job, PrintedSheet On, Scene Scene, IKept? Kept = n
     /// <summary>The number of the first sheet that carries this wrap.</summary>
     public int First => On.Number - On.Geometry.Sheets.IndexOf(On.Sheet);
 
-    /// <summary>A shape's edge counts as past a line from here on; under it lie only rounding and antialiasing.</summary>
+    /// <summary>
+    /// A shape's edge counts as past a line from here on; under it lie only rounding and antialiasing.
+    /// </summary>
     public static readonly Length Tolerance = Length.FromMillimetres(0.01m);
 
     /// <summary>The items that hang on this sheet, hidden ones too, lowest first.</summary>
-    public IEnumerable<Item> Here() => Take.Items.Where(i => i.Hold.Panel == Part.Sheet || Sheet.Panel(i.Hold.Panel) is not null);
+    public IEnumerable<Item> Here() =>
+        Take.Items.Where(i => i.Hold.Panel == Part.Sheet || Sheet.Panel(i.Hold.Panel) is not null);
 
     /// <summary>The items that print, with their pieces, lowest first.</summary>
     public IEnumerable<(Item Item, Piece Piece)> Drawn() =>
-        Take.Items.Where(i => !i.Hidden).Select(i => (i, Scene.Piece(i.Id)!)).Where(x => x.Item2 is { Inked.IsEmpty: false });
+        Take.Items.Where(i => !i.Hidden).Select(i => (i, Scene.Piece(i.Id)!))
+            .Where(x => x.Item2 is { Inked.IsEmpty: false });
 }
 
 /// <summary>
-/// One thing that Check looks for (docs/checks.md). A rule is added by adding its file and naming it in <see cref="Rules"/>.
+/// One thing that Check looks for (docs/checks.md). A rule is added by adding its file and naming it in
+/// <see cref="Rules"/>.
 /// </summary>
 public abstract class Rule
 {
@@ -43,10 +48,12 @@ public abstract class Rule
     public virtual bool OfTicket => false;
 
     /// <summary>A finding, weighed as the house weighs this rule where it says so.</summary>
-    protected Finding Found(Look look, Severity severity, string measured, string limit, string why, string? mend = null, Item? item = null, Part? panel = null, Box? place = null, Edit? by = null)
+    protected Finding Found(Look look, Severity severity, string measured, string limit, string why,
+        string? mend = null, Item? item = null, Part? panel = null, Box? place = null, Edit? by = null)
     {
         var ours = look.House.Severities.TryGetValue(Id, out var said);
-        return new(Id, ours ? said : severity, ours || Limited ? look.House.Name : "the trade", item?.Id, panel ?? item?.Hold.Panel, measured, limit, place, why, mend)
+        return new(Id, ours ? said : severity, ours || Limited ? look.House.Name : "the trade", item?.Id,
+            panel ?? item?.Hold.Panel, measured, limit, place, why, mend)
         { Sheet = look.On.Number, By = by, Waived = look.Job.Waivers.FirstOrDefault(w => w.Rule == Id)?.Reason };
     }
 
@@ -54,7 +61,10 @@ public abstract class Rule
     protected virtual bool Limited => true;
 }
 
-/// <summary>A rule that looks at the inks as they lie on the press: it is asked later than the others, and again at press resolution before a file leaves.</summary>
+/// <summary>
+/// A rule that looks at the inks as they lie on the press: it is asked later than the others, and again at press
+/// resolution before a file leaves.
+/// </summary>
 public abstract class PlateRule : Rule
 {
     public sealed override IEnumerable<Finding> Find(Look look) => [];

@@ -12,16 +12,21 @@ public readonly record struct Ink(int C, int M, int Y, int K)
     public static Ink Percent(decimal c, decimal m, decimal y, decimal k)
     {
         foreach (var share in (ReadOnlySpan<decimal>)[c, m, y, k])
-            if (share is < 0 or > 100) throw new ArgumentOutOfRangeException(nameof(c), share, "An ink runs from 0 to 100 %.");
-        return new((int)Math.Round(c * 100), (int)Math.Round(m * 100), (int)Math.Round(y * 100), (int)Math.Round(k * 100));
+            if (share is < 0 or > 100)
+                throw new ArgumentOutOfRangeException(nameof(c), share, "An ink runs from 0 to 100 %.");
+        return new((int)Math.Round(c * 100), (int)Math.Round(m * 100), (int)Math.Round(y * 100),
+            (int)Math.Round(k * 100));
     }
 
     /// <summary>All four inks together, in percent.</summary>
     public decimal Total => (C + M + Y + K) / 100m;
 
     /// <summary>A tint: every ink at this many hundredths of a percent of itself.</summary>
-    public Ink Tint(int share) => new((int)((long)C * share / 10_000), (int)((long)M * share / 10_000), (int)((long)Y * share / 10_000), (int)((long)K * share / 10_000));
+    public Ink Tint(int share) =>
+        new((int)((long)C * share / 10_000), (int)((long)M * share / 10_000), (int)((long)Y * share / 10_000),
+            (int)((long)K * share / 10_000));
 
     /// <summary>“82 38 56 32”, in percent.</summary>
-    public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{C / 100m:0.##} {M / 100m:0.##} {Y / 100m:0.##} {K / 100m:0.##}");
+    public override string ToString() =>
+        string.Create(CultureInfo.InvariantCulture, $"{C / 100m:0.##} {M / 100m:0.##} {Y / 100m:0.##} {K / 100m:0.##}");
 }

@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Colour;
 
-/// <summary>A colour as people see it (CIE 1976 L*a*b*, D50): lightness from 0 to 100, green to red, blue to yellow.</summary>
+/// <summary>
+/// A colour as people see it (CIE 1976 L*a*b*, D50): lightness from 0 to 100, green to red, blue to yellow.
+/// </summary>
 public readonly record struct Lab(double L, double A, double B)
 {
     public double Chroma => Math.Sqrt((A * A) + (B * B));
@@ -15,7 +17,10 @@ public readonly record struct Lab(double L, double A, double B)
         return new(L, Chroma * cos, Chroma * sin);
     }
 
-    /// <summary>How unlike two colours look: CIEDE2000 (CIE 142-2001), with all weights 1. About 1 is the least that is seen, side by side.</summary>
+    /// <summary>
+    /// How unlike two colours look: CIEDE2000 (CIE 142-2001), with all weights 1. About 1 is the least that is seen,
+    /// side by side.
+    /// </summary>
     public double DeltaE(Lab other)
     {
         const double twentyFive7 = 6103515625;
@@ -25,7 +30,8 @@ public readonly record struct Lab(double L, double A, double B)
         var g = 0.5 * (1 - Math.Sqrt(seventh(mean) / (seventh(mean) + twentyFive7)));
         var (a1, a2) = ((1 + g) * A, (1 + g) * other.A);
         var (c1, c2) = (Math.Sqrt((a1 * a1) + (B * B)), Math.Sqrt((a2 * a2) + (other.B * other.B)));
-        static double hue(double b, double a) => a == 0 && b == 0 ? 0 : ((Math.Atan2(b, a) * 180 / Math.PI) + 360) % 360;
+        static double hue(double b, double a) =>
+            a == 0 && b == 0 ? 0 : ((Math.Atan2(b, a) * 180 / Math.PI) + 360) % 360;
         var (h1, h2) = (hue(B, a1), hue(other.B, a2));
 
         var (dl, dc) = (other.L - L, c2 - c1);
@@ -36,7 +42,13 @@ public readonly record struct Lab(double L, double A, double B)
         var dh = 2 * Math.Sqrt(c1 * c2) * Math.Sin(rad(turn) / 2);
 
         var (ml, mc) = ((L + other.L) / 2, (c1 + c2) / 2);
-        var mh = gray ? h1 + h2 : Math.Abs(h1 - h2) <= 180 ? (h1 + h2) / 2 : h1 + h2 < 360 ? (h1 + h2 + 360) / 2 : (h1 + h2 - 360) / 2;
+        var mh = gray
+            ? h1 + h2
+            : Math.Abs(h1 - h2) <= 180
+            ? (h1 + h2) / 2
+            : h1 + h2 < 360
+            ? (h1 + h2 + 360) / 2
+            : (h1 + h2 - 360) / 2;
         var t = 1 - (0.17 * Math.Cos(rad(mh - 30))) + (0.24 * Math.Cos(rad(2 * mh))) + (0.32 * Math.Cos(rad((3 * mh) + 6))) - (0.20 * Math.Cos(rad((4 * mh) - 63)));
         var sl = 1 + (0.015 * (ml - 50) * (ml - 50) / Math.Sqrt(20 + ((ml - 50) * (ml - 50))));
         var (sc, sh) = (1 + (0.045 * mc), 1 + (0.015 * mc * t));

@@ -16,13 +16,18 @@ public sealed record InkPaint(Ink Ink) : Paint;
 /// <summary>A swatch of the job, whole or as a tint in hundredths of a percent (10,000 = solid).</summary>
 public sealed record SwatchPaint(string Swatch, int Tint = 10_000) : Paint;
 
-/// <summary>A finishing ink that the house offers (foil, varnish, emboss, white), on a plate of its own over all others; its tint in hundredths of a percent.</summary>
+/// <summary>
+/// A finishing ink that the house offers (foil, varnish, emboss, white), on a plate of its own over all others; its
+/// tint in hundredths of a percent.
+/// </summary>
 public sealed record FinishPaint(string Finish, int Tint = 10_000) : Paint;
 
 /// <summary>How a gradient runs: along a line, or outward from the middle to the corners.</summary>
 public enum Run { Straight, Round }
 
-/// <summary>One colour of a gradient, an ink or a swatch, and where it stands, in hundredths of a percent of the way.</summary>
+/// <summary>
+/// One colour of a gradient, an ink or a swatch, and where it stands, in hundredths of a percent of the way.
+/// </summary>
 public sealed record Stop(Paint Paint, int At);
 
 /// <summary>A run through several inks, mixed in the press's own numbers.</summary>
@@ -33,7 +38,8 @@ public sealed record GradientPaint(Run Run, decimal Angle, ImmutableList<Stop> S
 {
     public const int MostStops = 12;
 
-    public bool Equals(GradientPaint? other) => other is not null && Run == other.Run && Angle == other.Angle && Stops.SequenceEqual(other.Stops);
+    public bool Equals(GradientPaint? other) =>
+        other is not null && Run == other.Run && Angle == other.Angle && Stops.SequenceEqual(other.Stops);
 
     public override int GetHashCode() => Stops.Aggregate(HashCode.Combine(Run, Angle), HashCode.Combine);
 }
@@ -44,7 +50,10 @@ public sealed record GradientPaint(Run Run, decimal Angle, ImmutableList<Stop> S
 /// <param name="Ink">The mix as it prints.</param>
 public sealed record Swatch(string Id, string Name, Ink Ink)
 {
-    /// <summary>The colour that was asked for where that was not a mix, as typed: <c>#2a6350</c>, <c>lab 38 -28 12</c>; empty for a mix.</summary>
+    /// <summary>
+    /// The colour that was asked for where that was not a mix, as typed: <c>#2a6350</c>, <c>lab 38 -28 12</c>; empty
+    /// for a mix.
+    /// </summary>
     public string Asked { get; init; } = "";
 }
 

@@ -3,7 +3,9 @@ namespace Lumbeck.Core.Document;
 /// <summary>Where in a job something is that can be changed by itself.</summary>
 public abstract record Address
 {
-    /// <summary>Whether a change here and one there are of the same thing: the same place, or one within the other.</summary>
+    /// <summary>
+    /// Whether a change here and one there are of the same thing: the same place, or one within the other.
+    /// </summary>
     public virtual bool Meets(Address other) => this == other;
 }
 
@@ -14,7 +16,8 @@ public sealed record TicketAddress(string Member) : Address;
 public sealed record SwatchAddress(string Swatch, string Member) : Address
 {
     public override bool Meets(Address other) =>
-        other is SwatchAddress s && s.Swatch == Swatch && (s.Member == Member || s.Member.Length == 0 || Member.Length == 0);
+        other is SwatchAddress s && s.Swatch == Swatch
+            && (s.Member == Member || s.Member.Length == 0 || Member.Length == 0);
 }
 
 /// <summary>A fact of a wrap itself: its tracing, which of its takes is shown, and which there are.</summary>
@@ -24,15 +27,19 @@ public sealed record WrapAddress(int Wrap, string Member) : Address;
 public sealed record TakeAddress(int Wrap, string Take, string Member) : Address
 {
     /// <summary>What is done to a take is meant for the one that lies on the bench.</summary>
-    public override bool Meets(Address other) => this == other || other is WrapAddress { Member: "current" } w && w.Wrap == Wrap;
+    public override bool Meets(Address other) =>
+        this == other || other is WrapAddress { Member: "current" } w && w.Wrap == Wrap;
 }
 
-/// <summary>An item of a take, or one of its facts (<c>style.size</c>); all of it, and whether it is there, where that is empty.</summary>
+/// <summary>
+/// An item of a take, or one of its facts (<c>style.size</c>); all of it, and whether it is there, where that is empty.
+/// </summary>
 public sealed record ItemAddress(int Wrap, string Take, string Item, string Member) : Address
 {
     public override bool Meets(Address other) => other switch
     {
-        ItemAddress i => (i.Wrap, i.Take, i.Item) == (Wrap, Take, Item) && (Same(i.Member, Member) || i.Member.Length == 0 || Member.Length == 0),
+        ItemAddress i => (i.Wrap, i.Take, i.Item) == (Wrap, Take, Item)
+            && (Same(i.Member, Member) || i.Member.Length == 0 || Member.Length == 0),
         WrapAddress { Member: "current" } w => w.Wrap == Wrap,
         _ => false,
     };

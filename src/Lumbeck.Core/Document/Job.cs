@@ -12,7 +12,9 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     /// <summary>What its wraps are called: the one that carries the front, and the case under a jacket.</summary>
     public const string Cover = "cover", Case = "case";
 
-    /// <summary>The design of the wrap that carries the front; a jacketed hardcover has a second wrap, the case.</summary>
+    /// <summary>
+    /// The design of the wrap that carries the front; a jacketed hardcover has a second wrap, the case.
+    /// </summary>
     public Take Take => Wraps[0].Take;
 
     /// <summary>Every item of every wrap, as designed now.</summary>
@@ -24,12 +26,15 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     /// <summary>Every picture that any take shows or any wrap is traced from, each once.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public IEnumerable<Picture> Pictures =>
-        Wraps.SelectMany(w => w.Takes.SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture).Append(w.Tracing?.Picture)).OfType<Picture>().DistinctBy(p => p.Hash);
+        Wraps.SelectMany(w =>
+            w.Takes.SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture).Append(w.Tracing?.Picture))
+            .OfType<Picture>().DistinctBy(p => p.Hash);
 
     /// <summary>Every face that any take sets words in, each once.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public IEnumerable<FaceId> Faces =>
-        Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<TextItem>().SelectMany(t => t.Runs.Select(r => r.Style.Face).OfType<FaceId>().Prepend(t.Style.Face)).Distinct();
+        Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<TextItem>()
+            .SelectMany(t => t.Runs.Select(r => r.Style.Face).OfType<FaceId>().Prepend(t.Style.Face)).Distinct();
 
     /// <summary>The wrap that an item lies on; −1 where it lies on none.</summary>
     public int WrapOf(string id) => Wraps.FindIndex(w => w.Take.Items.Any(i => i.Id == id));
@@ -50,7 +55,13 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
             {
                 var name = wrap < Wraps.Count ? Wraps[wrap].Name : Case;
                 var id = geometry.Sheets.Length > 1 ? $"{name}-{sheet.Panels[0].Part.Word()}" : name;
-                sheets.Add(new(sheets.Count, id, wrap, pieces.Length > 1 ? pieces[wrap].Word() : geometry.Sheets.Length > 1 ? sheet.Panels[0].Part.Say() : "cover", geometry, sheet));
+                sheets.Add(new(sheets.Count, id, wrap,
+                    pieces.Length > 1
+                        ? pieces[wrap].Word()
+                        : geometry.Sheets.Length > 1
+                        ? sheet.Panels[0].Part.Say()
+                        : "cover",
+                    geometry, sheet));
             }
         }
         return sheets.ToImmutable();
@@ -60,7 +71,9 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     public Sheet SheetOf(Item item, int wrap)
     {
         var own = Sheets().Where(s => s.Wrap == wrap).ToList();
-        return (own.FirstOrDefault(s => s.Sheet.Panel(item.Hold.Panel) is not null) ?? own.FirstOrDefault() ?? Sheets()[0]).Sheet;
+        return (own.FirstOrDefault(s => s.Sheet.Panel(item.Hold.Panel) is not null) ?? own.FirstOrDefault()
+            ?? Sheets()[0])
+            .Sheet;
     }
 
     /// <exception cref="Refusal">The item is gone.</exception>
@@ -87,7 +100,8 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
         return job;
     }
 
-    public static Refusal Gone(string id) => new($"item/{id}", "this item was removed in the meantime: step back to have it again");
+    public static Refusal Gone(string id) =>
+        new($"item/{id}", "this item was removed in the meantime: step back to have it again");
 }
 
 /// <summary>An item that wants a look since the sheet changed under it.</summary>
@@ -133,14 +147,17 @@ public sealed record Wrap(string Name, ImmutableList<Take> Takes, string Current
     public Wrap With(Take take) => this with { Takes = Takes.SetItem(Takes.FindIndex(t => t.Id == take.Id), take) };
 }
 
-/// <summary>A picture to trace, fitted whole to the sheet, to its trim or to a panel, and how strongly it shows, in percent.</summary>
+/// <summary>
+/// A picture to trace, fitted whole to the sheet, to its trim or to a panel, and how strongly it shows, in percent.
+/// </summary>
 public sealed record Tracing(Picture Picture, decimal Strength = 35, bool OverTrim = false)
 {
     /// <summary>The panel it is fitted to; null for all of the sheet.</summary>
     public Part? Panel { get; init; }
 
     /// <summary>Where it lies on a sheet.</summary>
-    public Box On(Sheet sheet) => (Panel is { } p ? sheet.Panel(p)?.Face : null) ?? (OverTrim ? sheet.Trim : sheet.Whole);
+    public Box On(Sheet sheet) =>
+        (Panel is { } p ? sheet.Panel(p)?.Face : null) ?? (OverTrim ? sheet.Trim : sheet.Whole);
 }
 
 /// <summary>A design: what lies under everything, and the items on it from the lowest to the uppermost.</summary>

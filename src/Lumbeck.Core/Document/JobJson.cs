@@ -4,7 +4,9 @@ using System.Text.Json.Serialization;
 
 namespace Lumbeck.Core.Document;
 
-/// <summary>Jobs and edits as JSON, exact: a length is its base units, a caliper its fraction of a micrometre.</summary>
+/// <summary>
+/// Jobs and edits as JSON, exact: a length is its base units, a caliper its fraction of a micrometre.
+/// </summary>
 public static class JobJson
 {
     public static JsonSerializerOptions Options { get; } = new()
@@ -17,11 +19,16 @@ public static class JobJson
         // A member that is not known is a slip or a later version's: to leave it out in silence would lose it.
         UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
         MaxDepth = StoredForm.Deepest,
-        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new CaliperJson(), new FaceJson(), new IsbnJson() },
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(),
+            new CaliperJson(), new FaceJson(), new IsbnJson() },
     };
 
     /// <summary>For what comes from elsewhere: what is missing, or null where something must be, is refused.</summary>
-    public static JsonSerializerOptions AtTheDoor { get; } = new(Options) { RespectNullableAnnotations = true, RespectRequiredConstructorParameters = true };
+    public static JsonSerializerOptions AtTheDoor { get; } = new(Options)
+    {
+        RespectNullableAnnotations = true,
+        RespectRequiredConstructorParameters = true
+    };
 
     /// <summary>A job in the current form.</summary>
     public static byte[] Write(Job job) => StoredForm.Stamp(JsonSerializer.SerializeToUtf8Bytes(job, Options));
@@ -43,7 +50,8 @@ public static class JobJson
 
     /// <summary>A job of any form.</summary>
     /// <param name="json">As it was written.</param>
-    /// <param name="unread">Is told of each member that is not known, which is then left out; where null, such members are refused.</param>
+    /// <param name="unread">Is told of each member that is not known, which is then left out; where null, such members
+    /// are refused.</param>
     /// <exception cref="JsonException">It is no job.</exception>
     /// <exception cref="Refusal">It is of a later form than is known, or holds a member that is not known.</exception>
     public static Job Read(ReadOnlySpan<byte> json, Action<string>? unread = null)
@@ -57,7 +65,8 @@ public static class JobJson
             using var again = JsonDocument.Parse(JsonSerializer.SerializeToUtf8Bytes(job, Options));
             List<string> unknown = [.. Unread.Of(stored.RootElement, again.RootElement).Distinct()];
             if (unknown.Count == 0) throw;
-            if (unread is null) throw new Refusal(unknown[0], $"it holds `{LengthText.Clip(unknown[0])}`, which is no part of a job");
+            if (unread is null)
+                throw new Refusal(unknown[0], $"it holds `{LengthText.Clip(unknown[0])}`, which is no part of a job");
             foreach (var member in unknown) unread(member);
             return job;
         }
@@ -69,7 +78,9 @@ public static class JobJson
         // Form 1 had the shown takes' items, and the pictures and faces of all, once more beside the wraps.
         job => { foreach (var twice in (string[])["items", "pictures", "faces"]) job.Remove(twice); },
         // Form 2 told takes apart by their place; a shape was filled with a paint alone, and a paper had one.
-        job => { foreach (var wrap in Wraps(job)) { NameTakes(wrap); foreach (var take in Objects(wrap["takes"])) FillTake(take); } },
+        job =>
+            { foreach (var wrap in Wraps(job)) { NameTakes(wrap);
+                foreach (var take in Objects(wrap["takes"])) FillTake(take); } },
     ];
 
     private static IEnumerable<JsonObject> Wraps(JsonObject job) => Objects(job["wraps"]);
@@ -80,11 +91,13 @@ public static class JobJson
     {
         if (take["ground"] is JsonObject ground && ground.Remove("paper", out var paper))
         {
-            if (paper is JsonObject pattern && pattern.Remove("paint", out var lines)) pattern["paints"] = new JsonArray(lines);
+            if (paper is JsonObject pattern && pattern.Remove("paint", out var lines))
+                pattern["paints"] = new JsonArray(lines);
             ground["pattern"] = paper;
         }
         foreach (var item in Objects(take["items"]))
-            if (item.Remove("fill", out var fill) && fill is not null) item["fill"] = new JsonObject { ["paint"] = fill };
+            if (item.Remove("fill", out var fill) && fill is not null)
+                item["fill"] = new JsonObject { ["paint"] = fill };
     }
 
     private static void NameTakes(JsonObject wrap)
@@ -97,11 +110,13 @@ public static class JobJson
     private static Job Job(byte[] json, JsonSerializerOptions options) =>
         JsonSerializer.Deserialize<Job>(json, options) ?? throw new JsonException("An empty job.");
 
-    private static readonly JsonSerializerOptions Lenient = new(Options) { UnmappedMemberHandling = JsonUnmappedMemberHandling.Skip };
+    private static readonly JsonSerializerOptions Lenient =
+        new(Options) { UnmappedMemberHandling = JsonUnmappedMemberHandling.Skip };
 
     private sealed class LengthJson : JsonConverter<Length>
     {
-        public override Length Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
+        public override Length Read(ref Utf8JsonReader reader, System.Type typeToConvert,
+            JsonSerializerOptions options) =>
             Length.FromUnits(reader.GetInt64());
         public override void Write(Utf8JsonWriter writer, Length value, JsonSerializerOptions options) =>
             writer.WriteNumberValue(value.Units);
@@ -109,23 +124,30 @@ public static class JobJson
 
     private sealed class CaliperJson : JsonConverter<Caliper>
     {
-        public override Caliper Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
-            Caliper.TryParseFraction(reader.GetString(), out var c) ? c : throw new JsonException("A caliper is a fraction of micrometres, such as 135/1.");
+        public override Caliper Read(ref Utf8JsonReader reader, System.Type typeToConvert,
+            JsonSerializerOptions options) =>
+            Caliper.TryParseFraction(reader.GetString(), out var c)
+                ? c
+                : throw new JsonException("A caliper is a fraction of micrometres, such as 135/1.");
         public override void Write(Utf8JsonWriter writer, Caliper value, JsonSerializerOptions options) =>
             writer.WriteStringValue(value.Fraction);
     }
 
     private sealed class FaceJson : JsonConverter<FaceId>
     {
-        public override FaceId Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
-            FaceId.TryParse(reader.GetString(), out var f) ? f : throw new JsonException("A face is family/weight, such as eb-garamond/400i.");
+        public override FaceId Read(ref Utf8JsonReader reader, System.Type typeToConvert,
+            JsonSerializerOptions options) =>
+            FaceId.TryParse(reader.GetString(), out var f)
+                ? f
+                : throw new JsonException("A face is family/weight, such as eb-garamond/400i.");
         public override void Write(Utf8JsonWriter writer, FaceId value, JsonSerializerOptions options) =>
             writer.WriteStringValue(value.ToString());
     }
 
     private sealed class IsbnJson : JsonConverter<Isbn>
     {
-        public override Isbn Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
+        public override Isbn Read(ref Utf8JsonReader reader, System.Type typeToConvert,
+            JsonSerializerOptions options) =>
             Isbn.TryParse(reader.GetString() ?? "", out var i, out var why) ? i : throw new JsonException(why);
         public override void Write(Utf8JsonWriter writer, Isbn value, JsonSerializerOptions options) =>
             writer.WriteStringValue(value.Digits);

@@ -4,7 +4,8 @@ namespace Lumbeck.Core.Document;
 public enum InsideColour { Black, Colour }
 
 /// <summary>
-/// The facts of a book. The house's rules are kept as they were when the house was chosen, so that a job prints tomorrow as it was laid out today.
+/// The facts of a book. The house's rules are kept as they were when the house was chosen, so that a job prints
+/// tomorrow as it was laid out today.
 /// </summary>
 public sealed record Ticket
 {
@@ -47,5 +48,12 @@ public sealed record Ticket
     public House House { get; init; } = new();
 
     /// <summary>What moves the sheet.</summary>
-    public BookFacts Facts => new(Binding, Reading, Trim, Pages, Paper, Flaps, FlapWidth, PinnedSpine, RoundBack) { Plates = Plates, Dummy = Dummy, Endpapers = Endpapers, SpineUp = Document.Language.Of(Language).SpineUp };
+    public BookFacts Facts =>
+        new(Binding, Reading, Trim, Pages, Paper, Flaps, FlapWidth, PinnedSpine, RoundBack)
+        {
+            Plates = Plates,
+            Dummy = Dummy,
+            Endpapers = Endpapers,
+            SpineUp = Document.Language.Of(Language).SpineUp
+        };
 }

@@ -3,7 +3,8 @@ using System.Text.Json;
 namespace Lumbeck.Core.Document;
 
 /// <summary>
-/// What differs between two states of a job, as addresses: what an edit touched is what its own result differs in. Things with ids are told
+/// What differs between two states of a job, as addresses: what an edit touched is what its own result differs in.
+/// Things with ids are told
 /// apart by those, wherever they stand in their list.
 /// </summary>
 public static class Touched
@@ -18,7 +19,9 @@ public static class Touched
             switch (name)
             {
                 case "ticket": Members(a, b, (member, _, _) => found.Add(new TicketAddress(member))); break;
-                case "swatches": ById(a, b, "id", (id, s, t) => Whole(s, t, m => found.Add(new SwatchAddress(id, m)))); break;
+                case "swatches":
+                    ById(a, b, "id",
+                    (id, s, t) => Whole(s, t, m => found.Add(new SwatchAddress(id, m)))); break;
                 case "waivers": ById(a, b, "rule", (rule, _, _) => found.Add(new WaiverAddress(rule))); break;
                 case "wraps": Wraps(a, b, found); break;
                 default: found.Add(new JobAddress(name)); break;
@@ -61,7 +64,8 @@ public static class Touched
         ById(was, now, "id", (id, a, b) => Whole(a, b, member => found.Add(new ItemAddress(wrap, take, id, member))));
         var (before, after) = (Ids(was), Ids(now));
         // Which lies over which, of those that were there and are.
-        if (!before.Where(after.Contains).SequenceEqual(after.Where(before.Contains))) found.Add(new TakeAddress(wrap, take, "order"));
+        if (!before.Where(after.Contains).SequenceEqual(after.Where(before.Contains)))
+            found.Add(new TakeAddress(wrap, take, "order"));
     }
 
     /// <summary>The members of a thing that differ; all of it where it came or went.</summary>
@@ -86,12 +90,14 @@ public static class Touched
         foreach (var name in a.Keys.Union(b.Keys))
         {
             var (x, y) = (a.GetValueOrDefault(name), b.GetValueOrDefault(name));
-            if (x.ValueKind != y.ValueKind || (x.ValueKind != JsonValueKind.Undefined && x.GetRawText() != y.GetRawText()))
+            if (x.ValueKind != y.ValueKind
+                || (x.ValueKind != JsonValueKind.Undefined && x.GetRawText() != y.GetRawText()))
                 differs(name, x, y);
         }
     }
 
-    private static void ById(JsonElement was, JsonElement now, string key, Action<string, JsonElement, JsonElement> differs)
+    private static void ById(JsonElement was, JsonElement now, string key,
+        Action<string, JsonElement, JsonElement> differs)
     {
         var (a, b) = (List(was, key), List(now, key));
         foreach (var id in a.Keys.Union(b.Keys))
@@ -105,10 +111,14 @@ public static class Touched
         e.ValueKind == JsonValueKind.Object ? e.EnumerateObject().ToDictionary(m => m.Name, m => m.Value) : [];
 
     private static Dictionary<string, JsonElement> List(JsonElement e, string key) =>
-        e.ValueKind == JsonValueKind.Array ? e.EnumerateArray().ToDictionary(i => i.GetProperty(key).GetString()!, i => i) : [];
+        e.ValueKind == JsonValueKind.Array
+            ? e.EnumerateArray().ToDictionary(i => i.GetProperty(key).GetString()!, i => i)
+            : [];
 
     private static List<string?> Ids(JsonElement list) =>
-        list.ValueKind == JsonValueKind.Array ? [.. list.EnumerateArray().Select(i => i.GetProperty("id").GetString())] : [];
+        list.ValueKind == JsonValueKind.Array
+            ? [.. list.EnumerateArray().Select(i => i.GetProperty("id").GetString())]
+            : [];
     private static int Count(JsonElement list) => list.ValueKind == JsonValueKind.Array ? list.GetArrayLength() : 0;
     private static JsonElement At(JsonElement list, int n) => n < Count(list) ? list[n] : default;
 }

@@ -1,7 +1,8 @@
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>
-/// The barcode as drawn (docs/press-files.md, Barcodes): a white plate that covers the quiet zones, the hyphenated ISBN line, bars in 100 K, digits below;
+/// The barcode as drawn (docs/press-files.md, Barcodes): a white plate that covers the quiet zones, the hyphenated ISBN
+/// line, bars in 100 K, digits below;
 /// beside it the price add-on, its digits above.
 /// </summary>
 public static class BarcodeDrawing
@@ -15,7 +16,8 @@ public static class BarcodeDrawing
     public static IEnumerable<Mark> Draw(BarcodeItem code, Ticket ticket, IType type)
     {
         var plate = code.PlateSize;
-        if (code.Plate) yield return new FillMark(Outline.Rectangle(0, 0, plate.Width.Points, plate.Height.Points), Ink.White);
+        if (code.Plate)
+            yield return new FillMark(Outline.Rectangle(0, 0, plate.Width.Points, plate.Height.Points), Ink.White);
         if (Number(code, ticket) is not { } number) yield break;
 
         var upc = number.Length == 12;
@@ -38,7 +40,8 @@ public static class BarcodeDrawing
         var beside = left + ((Ean13.Modules + Ean5.Gap) * module);
         var drop = Length.FromMillimetres(3.1m).Points * k;
         if (five is not null)
-            foreach (var (start, width) in Ean13.Bars(Ean5.Pattern(five))) bar(beside + (start * module), top + drop, width, high + beyond - drop);
+            foreach (var (start, width) in Ean13.Bars(Ean5.Pattern(five)))
+                bar(beside + (start * module), top + drop, width, high + beyond - drop);
         yield return new FillMark(bars.Done(), Ink.Black);
 
         var baseline = top + high + (Length.FromMillimetres(2.75m).Points * k);
@@ -56,8 +59,11 @@ public static class BarcodeDrawing
             yield return Line(number[1..7], size, left + (4 * module), 38 * module, baseline, type);
             yield return Line(number[7..], size, left + (52 * module), 38 * module, baseline, type);
         }
-        if (five is not null) yield return Line(five, size, beside + (4 * module), 39 * module, top + drop - (0.6 * k), type);
-        if (code.For == BarcodeFor.Book && !upc) yield return Line("ISBN " + Isbn.Hyphenate(number), 6.9 * k, left, 95 * module, Length.FromMillimetres(2.9m).Points * k, type);
+        if (five is not null)
+            yield return Line(five, size, beside + (4 * module), 39 * module, top + drop - (0.6 * k), type);
+        if (code.For == BarcodeFor.Book && !upc)
+            yield return Line("ISBN " + Isbn.Hyphenate(number), 6.9 * k, left, 95 * module,
+                Length.FromMillimetres(2.9m).Points * k, type);
     }
 
     /// <summary>A short line spread evenly over a width: single characters sit in the middle of their share.</summary>
@@ -66,16 +72,21 @@ public static class BarcodeDrawing
         var scale = size / type.Metrics(Digits).UnitsPerEm;
         var run = type.Shape(Digits, text, ligatures: false);
         var share = width / run.Glyphs.Length;
-        var glyphs = run.Glyphs.Select((g, i) => new PlacedGlyph(g.Id, (i * share) + ((share - (g.Advance * scale)) / 2), 0, text.Substring(g.Cluster, 1)));
+        var glyphs = run.Glyphs.Select((g, i) =>
+            new PlacedGlyph(g.Id, (i * share) + ((share - (g.Advance * scale)) / 2), 0, text.Substring(g.Cluster, 1)));
         return new GlyphMark(Digits, size, x, baseline, [.. glyphs], text, Ink.Black, Overprint: false);
     }
 
     /// <summary>The number an item draws: its own, or the ticket's.</summary>
     public static string? Number(BarcodeItem item, Ticket ticket) => item.Number ?? ticket.Isbn?.Digits;
 
-    /// <summary>The five digits it draws beside that; null where it draws none, or where the ticket's price makes none.</summary>
-    public static string? AddOn(BarcodeItem item, Ticket ticket) => item.AddOn is "" ? ticket.Price is { } p ? Ean5.Of(p) : null : item.AddOn;
+    /// <summary>
+    /// The five digits it draws beside that; null where it draws none, or where the ticket's price makes none.
+    /// </summary>
+    public static string? AddOn(BarcodeItem item, Ticket ticket) =>
+        item.AddOn is "" ? ticket.Price is { } p ? Ean5.Of(p) : null : item.AddOn;
 
     /// <summary>What a reader makes of it: thirteen digits, and five more where they are drawn.</summary>
-    public static string? Reads(BarcodeItem item, Ticket ticket) => Number(item, ticket) is { } n ? (n.Length == 12 ? "0" + n : n) + AddOn(item, ticket) : null;
+    public static string? Reads(BarcodeItem item, Ticket ticket) =>
+        Number(item, ticket) is { } n ? (n.Length == 12 ? "0" + n : n) + AddOn(item, ticket) : null;
 }

@@ -1,6 +1,9 @@
 namespace Lumbeck.Core.Drawing;
 
-/// <summary>A QR code as drawn (ISO/IEC 18004): its squares as one shape on a white plate, with a quiet zone of four squares all round.</summary>
+/// <summary>
+/// A QR code as drawn (ISO/IEC 18004): its squares as one shape on a white plate, with a quiet zone of four squares all
+/// round.
+/// </summary>
 public static class CodeDrawing
 {
     public const int Quiet = 4;
@@ -21,7 +24,8 @@ public static class CodeDrawing
                 if (!squares[row, column]) continue;
                 var first = column;
                 while (column + 1 < count && squares[row, column + 1]) column++;
-                var (x, y, right, foot) = ((first + Quiet) * module, (row + Quiet) * module, (column + 1 + Quiet) * module, (row + 1 + Quiet) * module);
+                var (x, y, right, foot) = ((first + Quiet) * module, (row + Quiet) * module,
+                    (column + 1 + Quiet) * module, (row + 1 + Quiet) * module);
                 pen.Move(x, y); pen.Line(right, y); pen.Line(right, foot); pen.Line(x, foot); pen.Close();
             }
         yield return PaintedMarks.Filled(pen.Done(), code.Paint, swatches, side, side);

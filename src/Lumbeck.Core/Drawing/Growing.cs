@@ -16,11 +16,13 @@ namespace Lumbeck.Core.Drawing;
 /// <param name="Top">At the head.</param>
 /// <param name="Right">At the right.</param>
 /// <param name="Bottom">At the foot.</param>
-public sealed record Grown(string Hash, GrowWay Way, int Seed, Flip Flip, double X, double Y, double W, double H, double Left, double Top, double Right, double Bottom)
+public sealed record Grown(string Hash, GrowWay Way, int Seed, Flip Flip, double X, double Y, double W, double H,
+    double Left, double Top, double Right, double Bottom)
 {
     /// <summary>The recipe in letters that an address and a file's name take; parts to a millionth.</summary>
     public string Recipe =>
-        string.Create(CultureInfo.InvariantCulture, $"{Hash}_{(int)Way}_{Seed}_{(int)Flip}_{M(X)}_{M(Y)}_{M(W)}_{M(H)}_{M(Left)}_{M(Top)}_{M(Right)}_{M(Bottom)}");
+        string.Create(CultureInfo.InvariantCulture,
+            $"{Hash}_{(int)Way}_{Seed}_{(int)Flip}_{M(X)}_{M(Y)}_{M(W)}_{M(H)}_{M(Left)}_{M(Top)}_{M(Right)}_{M(Bottom)}");
 
     private static long M(double share) => (long)Math.Round(share * 1e6);
 
@@ -31,11 +33,14 @@ public sealed record Grown(string Hash, GrowWay Way, int Seed, Flip Flip, double
         if (parts.Length != 12 || parts[0].Length != 64 || !parts[0].All(char.IsAsciiHexDigitLower)) return null;
         var n = new long[11];
         for (var i = 0; i < 11; i++)
-            if (!long.TryParse(parts[i + 1], NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out n[i]) || Math.Abs(n[i]) > int.MaxValue)
+            if (!long.TryParse(parts[i + 1], NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out n[i])
+                || Math.Abs(n[i]) > int.MaxValue)
                 return null;
         var s = n[3..].Select(v => v / 1e6).ToArray();
-        var g = new Grown(parts[0], (GrowWay)n[0], (int)n[1], (Flip)n[2], s[0], s[1], s[2], s[3], s[4], s[5], s[6], s[7]);
-        var sound = Enum.IsDefined(g.Way) && g.Flip is >= Flip.None and <= Flip.Both && s.All(v => v >= 0) && g is { W: > 0, H: > 0 } && g.X + g.W <= 1.000001 && g.Y + g.H <= 1.000001 && s[4..].All(v => v <= 20);
+        var g = new Grown(parts[0], (GrowWay)n[0], (int)n[1], (Flip)n[2], s[0], s[1], s[2], s[3], s[4], s[5], s[6],
+            s[7]);
+        var sound = Enum.IsDefined(g.Way) && g.Flip is >= Flip.None and <= Flip.Both && s.All(v => v >= 0)
+            && g is { W: > 0, H: > 0 } && g.X + g.W <= 1.000001 && g.Y + g.H <= 1.000001 && s[4..].All(v => v <= 20);
         return sound ? g : null;
     }
 }
@@ -60,17 +65,22 @@ public static class Growing
     /// and no finer than this.</param>
     public static GrownMark? Of(PictureItem item, Placement at, Surface sheet, int mostPerInch)
     {
-        if (item is not { Growth: { } growth, Picture: { IsDrawing: false, Opaque: true } picture } || !Can(item)) return null;
+        if (item is not { Growth: { } growth, Picture: { IsDrawing: false, Opaque: true } picture } || !Can(item))
+            return null;
         var (w, h) = (at.Box.Width.Points, at.Box.Height.Points);
         if (PicturePlacing.Of(item with { Flip = Flip.None }, w, h) is not { } place) return null;
         // What shows of the picture within its frame, in the item's points.
-        var (l, t, r, b) = (Math.Max(0, place.E), Math.Max(0, place.F), Math.Min(w, place.E + place.A), Math.Min(h, place.F + place.D));
+        var (l, t, r, b) = (Math.Max(0, place.E), Math.Max(0, place.F), Math.Min(w, place.E + place.A),
+            Math.Min(h, place.F + place.D));
         if (r - l < 1 || b - t < 1) return null;
         var to = at.ToSheet.Inverse().Of(Target(growth.To, at, sheet));
         double side(double far, double across) => Math.Clamp(Math.Round(Math.Max(0, far) / across, 6), 0, Most);
-        var (left, top, right, bottom) = (side(l - to.Left, r - l), side(t - to.Top, b - t), side(to.Right - r, r - l), side(to.Bottom - b, b - t));
+        var (left, top, right, bottom) = (side(l - to.Left, r - l), side(t - to.Top, b - t), side(to.Right - r, r - l),
+            side(to.Bottom - b, b - t));
         if (left + top + right + bottom < 1e-4) return null;
-        var how = new Grown(picture.Hash, growth.Way, growth.Seed, item.Flip, Math.Round((l - place.E) / place.A, 6), Math.Round((t - place.F) / place.D, 6), Math.Round((r - l) / place.A, 6), Math.Round((b - t) / place.D, 6), left, top, right, bottom);
+        var how = new Grown(picture.Hash, growth.Way, growth.Seed, item.Flip, Math.Round((l - place.E) / place.A, 6),
+            Math.Round((t - place.F) / place.D, 6), Math.Round((r - l) / place.A, 6), Math.Round((b - t) / place.D, 6),
+            left, top, right, bottom);
         var (x, y) = (l - (left * (r - l)), t - (top * (b - t)));
         var (wide, high) = ((1 + left + right) * (r - l), (1 + top + bottom) * (b - t));
         var pixels = Math.Max(16, Math.Min(how.W * picture.Wide * (1 + left + right), wide / 72 * mostPerInch));

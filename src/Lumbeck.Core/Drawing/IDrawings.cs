@@ -29,9 +29,26 @@ public static class Moving
             switch (mark)
             {
                 case FillMark f: yield return f with { Shape = f.Shape.Under(place) }; break;
-                case LineMark l: yield return l with { Shape = l.Shape.Under(place), Width = l.Width * scale, Dash = [.. l.Dash.Select(d => d * scale)], DashFrom = l.DashFrom * scale }; break;
-                case ShadeMark s: yield return s with { Shape = s.Shape.Under(place), Shade = s.Shade.Under(place) }; break;
-                case DrawingMark d: yield return d with { Marks = [.. All(d.Marks, place)], Clip = d.Clip.Under(place) }; break;
+                case LineMark l:
+                    yield return l with
+                    {
+                        Shape = l.Shape.Under(place),
+                        Width = l.Width * scale,
+                        Dash = [.. l.Dash.Select(d => d * scale)],
+                        DashFrom = l.DashFrom * scale,
+                    }; break;
+                case ShadeMark s:
+                    yield return s with
+                    {
+                        Shape = s.Shape.Under(place),
+                        Shade = s.Shade.Under(place),
+                    }; break;
+                case DrawingMark d:
+                    yield return d with
+                    {
+                        Marks = [.. All(d.Marks, place)],
+                        Clip = d.Clip.Under(place),
+                    }; break;
                 case RepeatedMark r: yield return r with { Places = [.. r.Places.Select(p => p.Then(place))] }; break;
                 default: throw new NotSupportedException($"A {mark.GetType().Name} can’t be carried elsewhere.");
             }

@@ -28,19 +28,23 @@ public sealed record ShadeMark(Outline Shape, Shade Shade) : Mark
 /// end. Between stops each ink runs evenly;
 /// before the first and after the last nothing changes.
 /// </summary>
-public sealed record Shade(bool Round, double X0, double Y0, double X1, double Y1, ImmutableArray<(double At, Ink Ink)> Stops)
+public sealed record Shade(bool Round, double X0, double Y0, double X1, double Y1,
+    ImmutableArray<(double At, Ink Ink)> Stops)
 {
     /// <summary>From the run's own points to its piece's, where it is stretched or leans.</summary>
     public Affine Way { get; init; } = Affine.Identity;
 
-    /// <summary>Where a round run begins, within its circle; its middle where null (SVG 2, 14.2.3; ISO 32000-1, 8.7.4.5.4).</summary>
+    /// <summary>
+    /// Where a round run begins, within its circle; its middle where null (SVG 2, 14.2.3; ISO 32000-1, 8.7.4.5.4).
+    /// </summary>
     public (double X, double Y)? Focus { get; init; }
 
     /// <summary>The same run carried elsewhere.</summary>
     public Shade Under(Affine m)
     {
         // Carried without a stretch, a run stays what it is; else it keeps its own points.
-        var plain = Way == Affine.Identity && Math.Abs((m.A * m.C) + (m.B * m.D)) < 1e-9 && Math.Abs((m.A * m.A) + (m.B * m.B) - (m.C * m.C) - (m.D * m.D)) < 1e-9;
+        var plain = Way == Affine.Identity && Math.Abs((m.A * m.C) + (m.B * m.D)) < 1e-9
+            && Math.Abs((m.A * m.A) + (m.B * m.B) - (m.C * m.C) - (m.D * m.D)) < 1e-9;
         if (!plain) return this with { Way = Way.Then(m) };
         var ((x0, y0), (x1, y1)) = (m.At(X0, Y0), m.At(X1, Y1));
         return this with { X0 = x0, Y0 = y0, X1 = x1, Y1 = y1, Focus = Focus is { } f ? m.At(f.X, f.Y) : null };
@@ -53,7 +57,9 @@ public sealed record Shade(bool Round, double X0, double Y0, double X1, double Y
         var (dx, dy) = (X1 - X0, Y1 - Y0);
         var square = (dx * dx) + (dy * dy);
         if (square <= 0) return 0;
-        return Round ? Math.Sqrt((((x - X0) * (x - X0)) + ((y - Y0) * (y - Y0))) / square) : (((x - X0) * dx) + ((y - Y0) * dy)) / square;
+        return Round
+            ? Math.Sqrt((((x - X0) * (x - X0)) + ((y - Y0) * (y - Y0))) / square)
+            : (((x - X0) * dx) + ((y - Y0) * dy)) / square;
     }
 
     /// <summary>The largest of the circles, growing from the focus to the run's own, on which a point lies.</summary>
@@ -85,7 +91,9 @@ public enum LineCap { Butt, Round, Square }
 /// <summary>How a line turns a corner (ISO 32000-1, table 55).</summary>
 public enum LineJoin { Miter, Round, Bevel }
 
-/// <summary>A stroked shape. The program's own lines have round joins and butt ends; drawings have what they say.</summary>
+/// <summary>
+/// A stroked shape. The program's own lines have round joins and butt ends; drawings have what they say.
+/// </summary>
 public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark
 {
     /// <summary>Lengths of strokes and gaps in turn, in points; none for a whole line.</summary>
@@ -98,7 +106,8 @@ public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark
     public double MiterLimit { get; init; } = 4;
 
     /// <summary>Whether another line is drawn just as this is, whatever its shape.</summary>
-    public bool IsLike(LineMark other) => other with { Shape = Shape, Dash = Dash } == this && other.Dash.SequenceEqual(Dash);
+    public bool IsLike(LineMark other) =>
+        other with { Shape = Shape, Dash = Dash } == this && other.Dash.SequenceEqual(Dash);
 
     /// <summary>How far it reaches beyond its shape, in points.</summary>
     public double Reach => Width / 2 * (Join == LineJoin.Miter ? MiterLimit : Cap == LineCap.Square ? Math.Sqrt(2) : 1);
@@ -108,7 +117,9 @@ public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark
 /// A run of type from <paramref name="X"/>, <paramref name="Y"/> on its baseline; <paramref name="Text"/> in reading
 /// order.
 /// </summary>
-public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, ImmutableArray<PlacedGlyph> Glyphs, string Text, Ink Ink, bool Overprint) : Mark
+public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, ImmutableArray<PlacedGlyph> Glyphs,
+    string Text, Ink Ink, bool Overprint)
+    : Mark
 {
     /// <summary>A run of inks over its letters, in points of its piece, in place of <see cref="Ink"/>.</summary>
     public Shade? Shade { get; init; }
@@ -135,7 +146,8 @@ public sealed record SoftMark(Outline Shape, double Sigma, Ink Ink, double Stren
     /// <summary>How far it reaches beyond its shape; there less than 0.3 % is left.</summary>
     public double Reach => 3 * Sigma;
 
-    public Bounds Bounds => Shape.Bounds is var b && b.IsEmpty ? b : new(b.Left - Reach, b.Top - Reach, b.Right + Reach, b.Bottom + Reach);
+    public Bounds Bounds =>
+        Shape.Bounds is var b && b.IsEmpty ? b : new(b.Left - Reach, b.Top - Reach, b.Right + Reach, b.Bottom + Reach);
 }
 
 /// <summary>
@@ -144,11 +156,15 @@ public sealed record SoftMark(Outline Shape, double Sigma, Ink Ink, double Stren
 /// </summary>
 public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : Mark
 {
-    /// <summary>A CMYK picture made for another condition is brought to the house's instead of keeping its numbers.</summary>
+    /// <summary>
+    /// A CMYK picture made for another condition is brought to the house's instead of keeping its numbers.
+    /// </summary>
     public bool Convert { get; init; }
 }
 
-/// <summary>A picture laid again and again: <paramref name="Cell"/> carries one tile's unit square to the piece.</summary>
+/// <summary>
+/// A picture laid again and again: <paramref name="Cell"/> carries one tile's unit square to the piece.
+/// </summary>
 public sealed record TilesMark(Picture Picture, Affine Cell, TileLay Lay, Outline Clip) : Mark
 {
     public bool Convert { get; init; }
@@ -175,7 +191,8 @@ public sealed record RepeatedMark(ImmutableArray<Mark> Symbol, ImmutableArray<Af
     public Bounds Reach => Symbol.Aggregate(Bounds.None, (all, m) => all.Union(m switch
     {
         FillMark f => f.Shape.Bounds,
-        LineMark { Shape.Bounds: { } b } l => new(b.Left - l.Reach, b.Top - l.Reach, b.Right + l.Reach, b.Bottom + l.Reach),
+        LineMark { Shape.Bounds: { } b } l => new(b.Left - l.Reach, b.Top - l.Reach, b.Right + l.Reach,
+            b.Bottom + l.Reach),
         _ => throw new NotSupportedException($"A {m.GetType().Name} is not repeated."),
     }));
 
@@ -183,7 +200,9 @@ public sealed record RepeatedMark(ImmutableArray<Mark> Symbol, ImmutableArray<Af
     public IEnumerable<Mark> Each() => Places.SelectMany(at => Moving.All(Symbol, at));
 }
 
-/// <summary>Marks of which only what lies within <paramref name="Clip"/> shows; all are in its finishing ink or all in none.</summary>
+/// <summary>
+/// Marks of which only what lies within <paramref name="Clip"/> shows; all are in its finishing ink or all in none.
+/// </summary>
 public sealed record DrawingMark(ImmutableArray<Mark> Marks, Outline Clip) : Mark
 {
     public bool EvenOdd { get; init; }

@@ -1,17 +1,21 @@
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>
-/// Where a paint becomes a mark, for every kind of mark: a mix or a swatch lays its inks, a gradient runs over what it fills, a finishing ink goes on a plate of its own.
+/// Where a paint becomes a mark, for every kind of mark: a mix or a swatch lays its inks, a gradient runs over what it
+/// fills, a finishing ink goes on a plate of its own.
 /// Nothing else makes a mark of a paint, so that no paint prints otherwise on one kind than on another.
 /// </summary>
 public static class PaintedMarks
 {
-    /// <summary>A shape filled with any paint; a gradient runs over a box of this width and height, in points.</summary>
-    public static Mark Filled(Outline shape, Paint paint, IReadOnlyList<Swatch> swatches, double w, double h) => paint switch
-    {
-        GradientPaint g => new ShadeMark(shape, Shaded(g, swatches, w, h)),
-        _ => new FillMark(shape, paint.Resolve(swatches)) { Finish = Plate(paint) },
-    };
+    /// <summary>
+    /// A shape filled with any paint; a gradient runs over a box of this width and height, in points.
+    /// </summary>
+    public static Mark Filled(Outline shape, Paint paint, IReadOnlyList<Swatch> swatches, double w,
+        double h) => paint switch
+        {
+            GradientPaint g => new ShadeMark(shape, Shaded(g, swatches, w, h)),
+            _ => new FillMark(shape, paint.Resolve(swatches)) { Finish = Plate(paint) },
+        };
 
     /// <summary>A line of any paint but a gradient, so many points wide.</summary>
     public static LineMark Lined(Outline shape, double weight, Paint paint, IReadOnlyList<Swatch> swatches) =>
@@ -23,15 +27,20 @@ public static class PaintedMarks
     /// <param name="strength">From 0 to 1.</param>
     /// <param name="paint">The paint.</param>
     /// <param name="swatches">The job's.</param>
-    public static SoftMark Soft(Outline shape, double sigma, double strength, Paint paint, IReadOnlyList<Swatch> swatches) =>
+    public static SoftMark Soft(Outline shape, double sigma, double strength, Paint paint,
+        IReadOnlyList<Swatch> swatches) =>
         new(shape, sigma, paint.Resolve(swatches), strength) { Finish = Plate(paint) };
 
-    /// <summary>A run of type in a paint; a gradient's inks are laid over all letters once they are known (<see cref="Shaded(GradientPaint, IReadOnlyList{Swatch}, Bounds)"/>).</summary>
+    /// <summary>
+    /// A run of type in a paint; a gradient's inks are laid over all letters once they are known
+    /// (<see cref="Shaded(GradientPaint, IReadOnlyList{Swatch}, Bounds)"/>).
+    /// </summary>
     public static GlyphMark Letters(SetLine line, SetRun run, IReadOnlyList<Swatch> swatches, Length blackOverprintUpTo)
     {
         var ink = run.Paint.Resolve(swatches);
         // Black text overprints up to the house's size, so that the other plates need not fit it (docs/press-files.md).
-        var overprint = run.Paint is (InkPaint or SwatchPaint) && ink == Ink.Black && run.Size <= blackOverprintUpTo.Points;
+        var overprint = run.Paint is (InkPaint or SwatchPaint) && ink == Ink.Black
+            && run.Size <= blackOverprintUpTo.Points;
         return new(run.Face, run.Size, line.X, line.Baseline, run.Glyphs, run.Text, ink, overprint)
         {
             Finish = Plate(run.Paint),
@@ -39,14 +48,18 @@ public static class PaintedMarks
         };
     }
 
-    /// <summary>A gradient over a box in points: a straight run reaches from corner to corner as its angle has it, a round one from the middle to the corners.</summary>
+    /// <summary>
+    /// A gradient over a box in points: a straight run reaches from corner to corner as its angle has it, a round one
+    /// from the middle to the corners.
+    /// </summary>
     public static Shade Shaded(GradientPaint g, IReadOnlyList<Swatch> swatches, double w, double h)
     {
         ImmutableArray<(double, Ink)> stops = [.. g.Stops.Select(s => (s.At / 10_000.0, s.Paint.Resolve(swatches)))];
         if (g.Run == Run.Round) return new(true, w / 2, h / 2, w, h, stops);
         var way = Affine.Rotate((double)g.Angle);
         var half = ((Math.Abs(way.A) * w) + (Math.Abs(way.B) * h)) / 2;
-        return new(false, (w / 2) - (way.A * half), (h / 2) - (way.B * half), (w / 2) + (way.A * half), (h / 2) + (way.B * half), stops);
+        return new(false, (w / 2) - (way.A * half), (h / 2) - (way.B * half), (w / 2) + (way.A * half),
+            (h / 2) + (way.B * half), stops);
     }
 
     /// <summary>A gradient over what letters cover.</summary>

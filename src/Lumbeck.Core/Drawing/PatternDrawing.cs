@@ -11,7 +11,8 @@ public static class PatternDrawing
     /// <param name="x">Its origin, in points.</param>
     /// <param name="y">Its origin, in points.</param>
     /// <param name="window">What is to be covered, in points.</param>
-    public static IEnumerable<Mark> Draw(Pattern pattern, IReadOnlyList<Swatch> swatches, double x, double y, Bounds window) =>
+    public static IEnumerable<Mark> Draw(Pattern pattern, IReadOnlyList<Swatch> swatches, double x, double y,
+        Bounds window) =>
         Known(pattern, x, y, window).SelectMany(d => Marks(d, pattern.Paints, swatches));
 
     /// <summary>What is drawn, in points, as marks.</summary>
@@ -39,14 +40,19 @@ public static class PatternDrawing
         var stretch = ImmutableArray.CreateBuilder<Mark>();
         foreach (var mark in marks)
         {
-            if (stretch.Count > 0 && stretch[0].Finish != mark.Finish) { yield return stretch.ToImmutable(); stretch.Clear(); }
+            if (stretch.Count > 0 && stretch[0].Finish != mark.Finish)
+            {
+                yield return stretch.ToImmutable();
+                stretch.Clear();
+            }
             stretch.Add(mark);
         }
         if (stretch.Count > 0) yield return stretch.ToImmutable();
     }
 
     /// <summary>Drawings of late: one takes a few milliseconds, and most edits leave it alone.</summary>
-    private static readonly ConcurrentDictionary<(Pattern, double, double, Bounds), IReadOnlyList<Drawn>> Drawings = new();
+    private static readonly ConcurrentDictionary<(Pattern, double, double, Bounds),
+        IReadOnlyList<Drawn>> Drawings = new();
 
     private static IReadOnlyList<Drawn> Known(Pattern pattern, double x, double y, Bounds window)
     {
@@ -55,7 +61,8 @@ public static class PatternDrawing
         return Drawings.GetOrAdd((pattern with { Paints = [] }, x, y, window), _ =>
         {
             var mm = Length.FromMillimetres(1).Points;
-            var asked = new Bounds((window.Left - x) / mm, (window.Top - y) / mm, (window.Right - x) / mm, (window.Bottom - y) / mm);
+            var asked = new Bounds((window.Left - x) / mm, (window.Top - y) / mm, (window.Right - x) / mm,
+                (window.Bottom - y) / mm);
             return [.. pattern.Draw(asked).Select(d => InPoints(d, mm, x, y))];
         });
     }

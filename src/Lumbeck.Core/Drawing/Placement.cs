@@ -33,8 +33,10 @@ public sealed record Placement(Panel Panel, Box Hung, Box Box, Affine ToSheet)
 
         var turned = item.Turned == 0
             ? Affine.Identity
-            : Affine.Move(-w.Points / 2, -h.Points / 2).Then(Affine.Rotate((double)item.Turned)).Then(Affine.Move(w.Points / 2, h.Points / 2));
-        return new(panel, hung, new(x, y, w, h), turned.Then(Affine.Move(x.Points, y.Points)).Then(Frame(hung, panel.Turn)));
+            : Affine.Move(-w.Points / 2, -h.Points / 2).Then(Affine.Rotate((double)item.Turned))
+                .Then(Affine.Move(w.Points / 2, h.Points / 2));
+        return new(panel, hung, new(x, y, w, h),
+            turned.Then(Affine.Move(x.Points, y.Points)).Then(Frame(hung, panel.Turn)));
     }
 
     /// <summary>From a box's level frame to the sheet.</summary>
@@ -45,15 +47,23 @@ public sealed record Placement(Panel Panel, Box Hung, Box Box, Affine ToSheet)
         _ => Affine.Move(box.X.Points, box.Y.Points),
     };
 
-    /// <summary>How far the box it hangs in lies outside its panel's face on each side, in points, as the panel is read.</summary>
+    /// <summary>
+    /// How far the box it hangs in lies outside its panel's face on each side, in points, as the panel is read.
+    /// </summary>
     public Bounds BeyondFace
     {
         get
         {
             double out_(Length outside) => Math.Max(0, outside.Points);
             var f = Panel.Face;
-            var (l, t, r, b) = (out_(f.X - Hung.X), out_(f.Y - Hung.Y), out_(Hung.Right - f.Right), out_(Hung.Bottom - f.Bottom));
-            return Panel.Turn switch { Turn.Clockwise => new(t, r, b, l), Turn.CounterClockwise => new(b, l, t, r), _ => new(l, t, r, b) };
+            var (l, t, r, b) = (out_(f.X - Hung.X), out_(f.Y - Hung.Y), out_(Hung.Right - f.Right),
+                out_(Hung.Bottom - f.Bottom));
+            return Panel.Turn switch
+            {
+                Turn.Clockwise => new(t, r, b, l),
+                Turn.CounterClockwise => new(b, l, t, r),
+                _ => new(l, t, r, b),
+            };
         }
     }
 

@@ -5,13 +5,16 @@ namespace Lumbeck.Core.Drawing;
 /// <paramref name="Frame"/> is its box and
 /// <paramref name="Inked"/> what it truly covers, both on the sheet.
 /// </summary>
-public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray<Mark> Marks, Bounds Frame, Bounds Inked, Setting? Setting = null, bool Clipped = false)
+public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray<Mark> Marks, Bounds Frame,
+    Bounds Inked, Setting? Setting = null, bool Clipped = false)
 {
     /// <summary>From 0 for nothing to 1 for all of it.</summary>
     public double Opacity { get; init; } = 1;
     public Blend Blend { get; init; }
 
-    /// <summary>Whether what lies under it shows through, so that its marks are mixed as one before they are laid down.</summary>
+    /// <summary>
+    /// Whether what lies under it shows through, so that its marks are mixed as one before they are laid down.
+    /// </summary>
     public bool Mixes => !IsEmpty && (Opacity < 1 || Blend != Blend.Normal);
 
     /// <summary>
@@ -37,13 +40,21 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
         {
             var all = Inked.Union(Frame);
             foreach (var mark in Marks)
-                if (mark switch { SoftMark s => s.Bounds, FillMark f => f.Shape.Bounds, ShadeMark h => h.Shape.Bounds, LineMark l => Grown(l.Shape.Bounds, l.Reach), _ => Bounds.None } is { IsEmpty: false } b)
+                if (mark switch
+                {
+                    SoftMark s => s.Bounds,
+                    FillMark f => f.Shape.Bounds,
+                    ShadeMark h => h.Shape.Bounds,
+                    LineMark l => Grown(l.Shape.Bounds, l.Reach),
+                    _ => Bounds.None
+                } is { IsEmpty: false } b)
                     all = all.Union(Place.Of(b));
             return all;
         }
     }
 
-    private static Bounds Grown(Bounds b, double by) => b.Left > b.Right ? b : new(b.Left - by, b.Top - by, b.Right + by, b.Bottom + by);
+    private static Bounds Grown(Bounds b, double by) =>
+        b.Left > b.Right ? b : new(b.Left - by, b.Top - by, b.Right + by, b.Bottom + by);
 
     public const string Ground = "ground";
 
@@ -51,7 +62,8 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
 }
 
 /// <summary>
-/// One sheet or page as absolute drawing in points from its upper left corner, y down, in press colours. Built once per revision;
+/// One sheet or page as absolute drawing in points from its upper left corner, y down, in press colours. Built once per
+/// revision;
 /// the screen, the file and the checks all read this one scene.
 /// </summary>
 public sealed record Scene(Surface Surface, ImmutableArray<Piece> Pieces)

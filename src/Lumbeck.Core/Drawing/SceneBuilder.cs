@@ -27,33 +27,41 @@ public static class SceneBuilder
         if (at is null) return new(item.Id, item.Hold.Panel, Affine.Identity, [], Bounds.None, Bounds.None);
         var (w, h) = (at.Box.Width.Points, at.Box.Height.Points);
         var frame = at.ToSheet.Of(new(0, 0, w, h));
-        if (item.Hidden || w < 0 || h < 0 || item.Opacity == 0) return new(item.Id, item.Hold.Panel, at.ToSheet, [], frame, Bounds.None);
+        if (item.Hidden || w < 0 || h < 0 || item.Opacity == 0)
+            return new(item.Id, item.Hold.Panel, at.ToSheet, [], frame, Bounds.None);
         switch (item)
         {
             case TextItem text:
                 var setting = Typesetter.Set(text.ToSet(job.Ticket, at.Panel.Turn), w, h, type);
                 var marks = TextDrawing.Draw(text, setting, job, type);
-                return new(item.Id, item.Hold.Panel, at.ToSheet, marks, frame, at.ToSheet.Of(Edged(TextDrawing.Inked(marks, type), text.Edge)), setting);
+                return new(item.Id, item.Hold.Panel, at.ToSheet, marks, frame,
+                    at.ToSheet.Of(Edged(TextDrawing.Inked(marks, type), text.Edge)), setting);
             case ShapeItem shape:
                 var drawn = ShapeDrawing.Draw(shape, at, sheet, job, drawings).ToImmutableArray();
                 // What a picture grows lies beyond its frame.
-                var inked = drawn.OfType<GrownMark>().Aggregate(frame, (b, g) => b.Union(g.Place.Then(at.ToSheet).Of(new(0, 0, 1, 1))));
+                var inked = drawn.OfType<GrownMark>()
+                    .Aggregate(frame, (b, g) => b.Union(g.Place.Then(at.ToSheet).Of(new(0, 0, 1, 1))));
                 return new(item.Id, item.Hold.Panel, at.ToSheet, drawn, frame, inked);
             case BarcodeItem code:
-                return new(item.Id, item.Hold.Panel, at.ToSheet, [.. BarcodeDrawing.Draw(code, job.Ticket, type)], frame, frame);
+                return new(item.Id, item.Hold.Panel, at.ToSheet, [.. BarcodeDrawing.Draw(code, job.Ticket, type)],
+                    frame, frame);
             case CodeItem code:
-                return new(item.Id, item.Hold.Panel, at.ToSheet, [.. CodeDrawing.Draw(code, job.Swatches, drawings?.Squares(code.Link, code.Level))], frame, frame);
+                return new(item.Id, item.Hold.Panel, at.ToSheet,
+                    [.. CodeDrawing.Draw(code, job.Swatches, drawings?.Squares(code.Link, code.Level))], frame, frame);
             default:
                 throw new NotSupportedException($"An item of kind {item.Kind} has no drawing.");
         }
     }
 
     /// <summary>Grounds drawn of late: most edits leave them alone, and a drawn paper is hundreds of marks.</summary>
-    private static volatile ImmutableList<(Fill Ground, Surface Sheet, ImmutableList<Swatch> Swatches, Piece Piece)> _grounds = [];
+    private static volatile ImmutableList<(Fill Ground, Surface Sheet, ImmutableList<Swatch> Swatches,
+        Piece Piece)> _grounds = [];
 
     private static Piece Ground(Job job, Fill ground, Surface sheet)
     {
-        var known = _grounds.FirstOrDefault(g => g.Ground == ground && g.Sheet.Size == sheet.Size && g.Sheet.Trim == sheet.Trim && g.Sheet.Panel(Part.Front) == sheet.Panel(Part.Front) && g.Swatches.SequenceEqual(job.Swatches));
+        var known = _grounds.FirstOrDefault(g =>
+            g.Ground == ground && g.Sheet.Size == sheet.Size && g.Sheet.Trim == sheet.Trim
+                && g.Sheet.Panel(Part.Front) == sheet.Panel(Part.Front) && g.Swatches.SequenceEqual(job.Swatches));
         if (known.Piece is { } piece) return piece;
         var drawn = Draw(job, ground, sheet);
         var kept = _grounds;
@@ -66,7 +74,8 @@ public static class SceneBuilder
         var marks = ImmutableArray.CreateBuilder<Mark>();
         var whole = new Bounds(0, 0, sheet.Size.Width.Points, sheet.Size.Height.Points);
         if (ground.Paint is { } paint)
-            marks.Add(PaintedMarks.Filled(Outline.Rectangle(0, 0, whole.Right, whole.Bottom), paint, job.Swatches, whole.Right, whole.Bottom));
+            marks.Add(PaintedMarks.Filled(Outline.Rectangle(0, 0, whole.Right, whole.Bottom), paint, job.Swatches,
+                whole.Right, whole.Bottom));
         if (ground.Pattern is { } pattern)
         {
             // A paper is anchored on the front, so that the front stays as it is when the spine grows.
@@ -77,5 +86,8 @@ public static class SceneBuilder
     }
 
     private static Bounds Edged(Bounds b, TextEdge? edge) =>
-        edge is null || b.IsEmpty ? b : new(b.Left - edge.Width.Points, b.Top - edge.Width.Points, b.Right + edge.Width.Points, b.Bottom + edge.Width.Points);
+        edge is null || b.IsEmpty
+            ? b
+            : new(b.Left - edge.Width.Points, b.Top - edge.Width.Points, b.Right + edge.Width.Points,
+                b.Bottom + edge.Width.Points);
 }

@@ -8,7 +8,8 @@ public static class ShapeDrawing
     /// <param name="sheet">The sheet it lies on.</param>
     /// <param name="job">For its swatches and its house.</param>
     /// <param name="drawings">What drawn pictures hold; they show nothing where null.</param>
-    public static IEnumerable<Mark> Draw(ShapeItem item, Placement at, Surface sheet, Job job, IDrawings? drawings = null)
+    public static IEnumerable<Mark> Draw(ShapeItem item, Placement at, Surface sheet, Job job,
+        IDrawings? drawings = null)
     {
         var swatches = job.Swatches;
         var (w, h) = (at.Box.Width.Points, at.Box.Height.Points);
@@ -17,7 +18,9 @@ public static class ShapeDrawing
         if (item is LineItem straight)
         {
             if (line is not null)
-                yield return PaintedMarks.Lined(Straight(0, h / 2, w, h / 2), weight, line, swatches) with { Dash = Broken(straight.Dash, weight) };
+                yield return PaintedMarks.Lined(Straight(0, h / 2, w, h / 2), weight, line,
+                    swatches) with
+                { Dash = Broken(straight.Dash, weight) };
             yield break;
         }
         var shape = Of(item, w, h, at.BeyondFace);
@@ -32,7 +35,8 @@ public static class ShapeDrawing
         {
             if (picture.IsDrawing)
             {
-                if (drawings?.Of(picture) is { } marks) yield return Drawn(marks, pictured, picture, place, shape, w, h);
+                if (drawings?.Of(picture) is { } marks)
+                    yield return Drawn(marks, pictured, picture, place, shape, w, h);
             }
             else if (pictured.Tiling is { } tiling)
                 yield return new TilesMark(picture, place, tiling.Lay, shape) { Convert = pictured.Convert };
@@ -47,14 +51,19 @@ public static class ShapeDrawing
         {
             var inner = plate.Inner.Points;
             if (inner > 0 && 2 * inner < Math.Min(w, h))
-                yield return PaintedMarks.Lined(Outline.Rounded(inner, inner, w - (2 * inner), h - (2 * inner), Math.Max(0, plate.Corner.Points - inner)), weight / 2, line, swatches);
+                yield return PaintedMarks.Lined(Outline.Rounded(inner, inner, w - (2 * inner), h - (2 * inner),
+                    Math.Max(0, plate.Corner.Points - inner)),
+                    weight / 2, line, swatches);
             for (var n = 1; n <= plate.Rules; n++)
-                yield return PaintedMarks.Lined(Straight(w * 0.1, h * (0.5 + (0.42 * n / plate.Rules)), w * 0.9, h * (0.5 + (0.42 * n / plate.Rules))), weight / 2, line, swatches);
+                yield return PaintedMarks.Lined(Straight(w * 0.1, h * (0.5 + (0.42 * n / plate.Rules)), w * 0.9,
+                    h * (0.5 + (0.42 * n / plate.Rules))),
+                    weight / 2, line, swatches);
         }
     }
 
     /// <summary>A drawing's marks where its frame puts it: once, or tile after tile.</summary>
-    private static DrawingMark Drawn(ImmutableArray<Mark> marks, PictureItem item, Picture picture, Affine place, Outline shape, double w, double h)
+    private static DrawingMark Drawn(ImmutableArray<Mark> marks, PictureItem item, Picture picture, Affine place,
+        Outline shape, double w, double h)
     {
         // A drawing's own points are hundredths of its unit, as its size is.
         var own = new Affine(1.0 / picture.Wide, 0, 0, 1.0 / picture.High, 0, 0).Then(place);
@@ -65,8 +74,12 @@ public static class ShapeDrawing
         for (var row = firstY; row * down + place.F < h; row++)
             for (var column = firstX; ((column - 0.5) * across) + place.E < w; column++)
             {
-                var tile = TileFlip(tiling.Lay, column, row).Then(new(place.A, 0, 0, place.D, place.E + ((column + (tiling.Lay == TileLay.Brick && (row & 1) == 1 ? 0.5 : 0)) * across), place.F + (row * down)));
-                tiles.AddRange(Moving.All(marks, new Affine(1.0 / picture.Wide, 0, 0, 1.0 / picture.High, 0, 0).Then(tile)));
+                var tile = TileFlip(tiling.Lay, column, row)
+                    .Then(new(place.A, 0, 0, place.D,
+                        place.E + ((column + (tiling.Lay == TileLay.Brick && (row & 1) == 1 ? 0.5 : 0)) * across),
+                        place.F + (row * down)));
+                tiles.AddRange(Moving.All(marks,
+                    new Affine(1.0 / picture.Wide, 0, 0, 1.0 / picture.High, 0, 0).Then(tile)));
             }
         return new(tiles.ToImmutable(), shape);
     }
@@ -148,6 +161,7 @@ public static class ShapeDrawing
         if (r <= l || d <= u) return outer;
         var inner = Outline.Rounded(0, 0, r - l, d - u, item.Corner.Points);
         // The inner edge is drawn in a mirror, so that it runs against the outer.
-        return new([.. outer.Strokes, .. inner.Strokes], [.. outer.Points, .. inner.Points.Select((p, i) => i % 2 == 0 ? r - p : u + p)]);
+        return new([.. outer.Strokes, .. inner.Strokes],
+            [.. outer.Points, .. inner.Points.Select((p, i) => i % 2 == 0 ? r - p : u + p)]);
     }
 }

@@ -21,12 +21,17 @@ public abstract record ItemEdit(string Item) : Edit
     protected abstract Item On(Item item, Job job);
 
     protected override Job On(Job job) => job.WithItem(Item, i => i.Locked && HeldByLock
-        ? throw new Refusal($"item/{Item}/{Fact}", $"this {i.Kind.ToLower(CultureInfo.InvariantCulture)} is locked: unlock it first")
+        ? throw new Refusal($"item/{Item}/{Fact}",
+            $"this {i.Kind.ToLower(CultureInfo.InvariantCulture)} is locked: unlock it first")
         : Freed(i, On(i, job)));
 
     /// <summary>What is placed or sized by hand is no longer composed.</summary>
-    private static Item Freed(Item before, Item after) => before is TextItem { Composed: true } b && after is TextItem { Composed: true } a
-        && (a.Hold != b.Hold || a.Width != b.Width || a.Height != b.Height || a.Turned != b.Turned || a.Style.Size != b.Style.Size || a.Style.Align != b.Style.Align || a.Style.Stand != b.Style.Stand) ? a with { Composed = false } : after;
+    private static Item Freed(Item before, Item after) => before is TextItem { Composed: true } b
+        && after is TextItem { Composed: true } a
+        && (a.Hold != b.Hold || a.Width != b.Width || a.Height != b.Height || a.Turned != b.Turned
+            || a.Style.Size != b.Style.Size || a.Style.Align != b.Style.Align || a.Style.Stand != b.Style.Stand)
+            ? a with { Composed = false }
+            : after;
 }
 
 internal static class Items

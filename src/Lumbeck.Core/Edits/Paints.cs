@@ -7,7 +7,10 @@ public static class Paints
     public static Job Map(Job job, Func<Paint, Paint> map)
     {
         Paint? each(Paint? p) =>
-            p is null ? null : p is GradientPaint g ? g with { Stops = [.. g.Stops.Select(s => s with { Paint = map(s.Paint) })] } : map(p);
+            p is null ? null : p is GradientPaint g ? g with
+            {
+                Stops = [.. g.Stops.Select(s => s with { Paint = map(s.Paint) })],
+            } : map(p);
         return job with
         {
             Wraps = [.. job.Wraps.Select(w => w with

@@ -22,7 +22,8 @@ public abstract record ItemsEdit(ImmutableArray<string> Items) : Edit
 
     protected override Job On(Job job)
     {
-        if (Items.Length < Least) throw new Refusal("items", $"pick {(Least == 2 ? "two" : "three")} items or more to {Does}");
+        if (Items.Length < Least)
+            throw new Refusal("items", $"pick {(Least == 2 ? "two" : "three")} items or more to {Does}");
         foreach (var id in Items) if (job.Item(id) is null) throw Job.Gone(id);
         return Each(job).Aggregate(job, (j, e) => e.Apply(j));
     }
@@ -31,5 +32,6 @@ public abstract record ItemsEdit(ImmutableArray<string> Items) : Edit
 /// <summary>Counts in words.</summary>
 public static class Many
 {
-    public static string Items(int count) => count == 1 ? "1 item" : $"{count.ToString(CultureInfo.InvariantCulture)} items";
+    public static string Items(int count) =>
+        count == 1 ? "1 item" : $"{count.ToString(CultureInfo.InvariantCulture)} items";
 }

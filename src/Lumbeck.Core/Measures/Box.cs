@@ -3,8 +3,10 @@ namespace Lumbeck.Core.Measures;
 /// <summary>Width by height.</summary>
 public readonly record struct Size(Length Width, Length Height)
 {
-    public static Size FromMillimetres(decimal width, decimal height) => new(Length.FromMillimetres(width), Length.FromMillimetres(height));
-    public static Size FromInches(decimal width, decimal height) => new(Length.FromInches(width), Length.FromInches(height));
+    public static Size FromMillimetres(decimal width, decimal height) =>
+        new(Length.FromMillimetres(width), Length.FromMillimetres(height));
+    public static Size FromInches(decimal width, decimal height) =>
+        new(Length.FromInches(width), Length.FromInches(height));
 }
 
 /// <summary>An upright rectangle on a sheet, measured from its upper left corner, y downward.</summary>
@@ -15,9 +17,12 @@ public readonly record struct Box(Length X, Length Y, Length Width, Length Heigh
     public Size Size => new(Width, Height);
     public bool IsEmpty => Width.Units <= 0 || Height.Units <= 0;
 
-    public static Box FromEdges(Length left, Length top, Length right, Length bottom) => new(left, top, right - left, bottom - top);
+    public static Box FromEdges(Length left, Length top, Length right, Length bottom) =>
+        new(left, top, right - left, bottom - top);
 
-    /// <summary>Drawn in by these insets; where they meet it comes out empty, never inside out, and parted as they are.</summary>
+    /// <summary>
+    /// Drawn in by these insets; where they meet it comes out empty, never inside out, and parted as they are.
+    /// </summary>
     public Box Inset(Length left, Length top, Length right, Length bottom)
     {
         var (x, w) = Drawn(X, Width, left, right);
@@ -25,7 +30,8 @@ public readonly record struct Box(Length X, Length Y, Length Width, Length Heigh
         return new(x, y, w, h);
     }
 
-    private static (Length At, Length Size) Drawn(Length at, Length size, Length before, Length after) => before + after <= size
+    private static (Length At, Length Size) Drawn(Length at, Length size, Length before,
+        Length after) => before + after <= size
         ? (at + before, size - before - after)
         : before + after == Length.Zero ? (at, Length.Zero)
         : (at + ((decimal)before.Units / (before.Units + after.Units) * size), Length.Zero);
@@ -36,7 +42,8 @@ public readonly record struct Box(Length X, Length Y, Length Width, Length Heigh
     {
         var left = Length.Max(X, other.X);
         var top = Length.Max(Y, other.Y);
-        return FromEdges(left, top, Length.Max(left, Length.Min(Right, other.Right)), Length.Max(top, Length.Min(Bottom, other.Bottom)));
+        return FromEdges(left, top, Length.Max(left, Length.Min(Right, other.Right)),
+            Length.Max(top, Length.Min(Bottom, other.Bottom)));
     }
 
     public bool Contains(Box other) => other.X >= X && other.Y >= Y && other.Right <= Right && other.Bottom <= Bottom;

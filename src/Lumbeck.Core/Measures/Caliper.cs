@@ -26,7 +26,11 @@ public readonly record struct Caliper : IComparable<Caliper>
 
     public static Caliper Zero => default;
     public static Caliper FromMicrometres(decimal micrometres) { var (t, b) = Ratio(micrometres); return new(t, b); }
-    public static Caliper FromMillimetres(decimal millimetres) { var (t, b) = Ratio(millimetres); return new(t * 1000, b); }
+    public static Caliper FromMillimetres(decimal millimetres)
+    {
+        var (t, b) = Ratio(millimetres);
+        return new(t * 1000, b);
+    }
     public static Caliper FromLength(Length length) => new(length.Units, 45_000);
     /// <summary>A leaf is two pages: t = 2 × the thickness of a page.</summary>
     public static Caliper FromPageThickness(Caliper page) => page * 2;
@@ -56,7 +60,10 @@ public readonly record struct Caliper : IComparable<Caliper>
     {
         caliper = default;
         if (text is not { Length: <= 121 } || text.Split('/') is not [var top, var bottom]) return false;
-        if (!BigInteger.TryParse(top, System.Globalization.CultureInfo.InvariantCulture, out var t) || !BigInteger.TryParse(bottom, System.Globalization.CultureInfo.InvariantCulture, out var b) || b.Sign <= 0) return false;
+        if (!BigInteger.TryParse(top, System.Globalization.CultureInfo.InvariantCulture, out var t)
+            || !BigInteger.TryParse(bottom, System.Globalization.CultureInfo.InvariantCulture, out var b)
+            || b.Sign <= 0)
+            return false;
         caliper = new(t, b);
         return true;
     }
@@ -80,7 +87,8 @@ public readonly record struct Caliper : IComparable<Caliper>
         var (t, b) = Ratio(factor);
         return new(thickness._top * t, thickness.Bottom * b);
     }
-    public static Caliper operator +(Caliper a, Caliper b) => new((a._top * b.Bottom) + (b._top * a.Bottom), a.Bottom * b.Bottom);
+    public static Caliper operator +(Caliper a, Caliper b) =>
+        new((a._top * b.Bottom) + (b._top * a.Bottom), a.Bottom * b.Bottom);
     public static bool operator <(Caliper a, Caliper b) => a.CompareTo(b) < 0;
     public static bool operator >(Caliper a, Caliper b) => a.CompareTo(b) > 0;
     public static bool operator <=(Caliper a, Caliper b) => a.CompareTo(b) <= 0;
@@ -91,7 +99,9 @@ public readonly record struct Caliper : IComparable<Caliper>
     /// <summary>The nearest <see cref="Length"/> (1/45,000 µm), ties up.</summary>
     public Length ToLength() => Length.FromUnits((long)Divide(_top * 45_000, Bottom, Rounding.Nearest));
 
-    /// <summary>Rounded once to a whole number of steps: nearest (ties up) or up; a value already on a step stays.</summary>
+    /// <summary>
+    /// Rounded once to a whole number of steps: nearest (ties up) or up; a value already on a step stays.
+    /// </summary>
     /// <param name="step">Above zero, unless nothing is rounded.</param>
     public Length ToLength(Rounding how, Length step)
     {
@@ -118,5 +128,6 @@ public readonly record struct Caliper : IComparable<Caliper>
         return (bits[3] < 0 ? -top : top, BigInteger.Pow(10, (bits[3] >> 16) & 0xff));
     }
 
-    public override string ToString() => $"{Math.Round(Micrometres, 3).ToString("0.###", System.Globalization.CultureInfo.InvariantCulture)} µm";
+    public override string ToString() =>
+        $"{Math.Round(Micrometres, 3).ToString("0.###", System.Globalization.CultureInfo.InvariantCulture)} µm";
 }

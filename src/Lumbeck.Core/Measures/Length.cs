@@ -52,8 +52,11 @@ public readonly record struct Length : IComparable<Length>
 
     public int CompareTo(Length other) => Units.CompareTo(other.Units);
 
-    /// <summary>In millimetres to six places, for debugging; what people see comes from <see cref="LengthText"/>.</summary>
-    public override string ToString() => $"{Math.Round(Millimetres, 6).ToString("0.######", System.Globalization.CultureInfo.InvariantCulture)} mm";
+    /// <summary>
+    /// In millimetres to six places, for debugging; what people see comes from <see cref="LengthText"/>.
+    /// </summary>
+    public override string ToString() =>
+        $"{Math.Round(Millimetres, 6).ToString("0.######", System.Globalization.CultureInfo.InvariantCulture)} mm";
 
     private static Length Whole(decimal units) => new((long)Math.Round(units, MidpointRounding.AwayFromZero));
 }

@@ -7,7 +7,8 @@ namespace Lumbeck.Core.Measures;
 public static partial class LengthText
 {
     private const string Vulgar = "¼½¾⅛⅜⅝⅞⅓⅔";
-    private static readonly decimal[] VulgarValues = [0.25m, 0.5m, 0.75m, 0.125m, 0.375m, 0.625m, 0.875m, 1m / 3, 2m / 3];
+    private static readonly decimal[] VulgarValues = [0.25m, 0.5m, 0.75m, 0.125m, 0.375m, 0.625m, 0.875m, 1m / 3,
+        2m / 3];
 
     [GeneratedRegex("""^(?<sign>[-−])?\s*(?:(?<whole>\d+)[\s-]+(?<top>\d+)\s*/\s*(?<bottom>\d+)|(?<top>\d+)\s*/\s*(?<bottom>\d+)|(?<whole>\d*)\s*(?<vulgar>[¼½¾⅛⅜⅝⅞⅓⅔])|(?<number>\d+(?:[.,]\d*)?|[.,]\d+))\s*(?<unit>in(?:ch(?:es)?)?\.?|["”″]|''|mm|cm|pt|points?|µm|μm|um|mils?)?$""", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]
     private static partial Regex Shape();
@@ -53,26 +54,33 @@ public static partial class LengthText
             return false;
         }
         var own = bare == Unit.Inch ? "in" : "mm";
-        if (!Make(parts[0], w, wu ?? hu ?? own, out var width, out why) || !Make(parts[1], h, hu ?? wu ?? own, out var height, out why))
+        if (!Make(parts[0], w, wu ?? hu ?? own, out var width, out why)
+            || !Make(parts[1], h, hu ?? wu ?? own, out var height, out why))
             return false;
         size = new(width, height);
         return true;
     }
 
-    /// <summary>The unit that a typed size or length says; null where it says none, or one that jobs are not set out in.</summary>
+    /// <summary>
+    /// The unit that a typed size or length says; null where it says none, or one that jobs are not set out in.
+    /// </summary>
     public static Unit? UnitIn(string text) =>
-        Times().Split(text.Trim()).Select(p => TryRead(p, out _, out var unit) ? unit : null).FirstOrDefault(u => u is not null) switch
+        Times().Split(text.Trim()).Select(p => TryRead(p, out _, out var unit) ? unit : null)
+            .FirstOrDefault(u => u is not null) switch
         {
             "mm" or "cm" => Unit.Millimetre,
             "in" => Unit.Inch,
             _ => null,
         };
 
-    /// <summary>Half of the last typed digit of each side of a size that <see cref="TryParseSize"/> reads; 0 for fractions.</summary>
+    /// <summary>
+    /// Half of the last typed digit of each side of a size that <see cref="TryParseSize"/> reads; 0 for fractions.
+    /// </summary>
     public static Size Slack(string text, Unit bare)
     {
         var parts = Times().Split(text.Trim());
-        if (parts.Length != 2 || !TryRead(parts[0], out _, out var wu) || !TryRead(parts[1], out _, out var hu)) return default;
+        if (parts.Length != 2 || !TryRead(parts[0], out _, out var wu) || !TryRead(parts[1], out _, out var hu))
+            return default;
         var own = bare == Unit.Inch ? "in" : "mm";
         return new(Half(parts[0], wu ?? hu ?? own), Half(parts[1], hu ?? wu ?? own));
     }
@@ -102,7 +110,9 @@ public static partial class LengthText
 
     /// <summary>As a term of a sum, to 0.001 mm or 0.001 in: terms as shown add up to the total as shown.</summary>
     public static string Term(this Length length, Unit unit) =>
-        unit == Unit.Inch ? length.Show(unit) : $"{Round(length.Millimetres, 3).ToString("0.###", CultureInfo.InvariantCulture)} mm";
+        unit == Unit.Inch
+            ? length.Show(unit)
+            : $"{Round(length.Millimetres, 3).ToString("0.###", CultureInfo.InvariantCulture)} mm";
 
     /// <summary>As many digits as it takes to read back the very same length, with the unit.</summary>
     public static string Exact(this Length length, Unit unit)
@@ -111,7 +121,8 @@ public static partial class LengthText
         return $"{Round(value, 10).ToString("0.##########", CultureInfo.InvariantCulture)} {Name(unit)}";
     }
 
-    public static string Show(this Size size, Unit unit) => $"{size.Width.Figure(unit)} × {size.Height.Figure(unit)} {Name(unit)}";
+    public static string Show(this Size size, Unit unit) =>
+        $"{size.Width.Figure(unit)} × {size.Height.Figure(unit)} {Name(unit)}";
 
     /// <summary>Points to 0.01, with the unit.</summary>
     public static string ShowPoints(this Length length) =>
@@ -121,7 +132,10 @@ public static partial class LengthText
 
     /// <summary>A typed number with a decimal point or comma, or null.</summary>
     public static decimal? Number(string text) =>
-        decimal.TryParse(text.Trim().Replace(',', '.').Replace('−', '-'), NumberStyles.AllowDecimalPoint | NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var n) ? n : null;
+        decimal.TryParse(text.Trim().Replace(',', '.').Replace('−', '-'),
+            NumberStyles.AllowDecimalPoint | NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var n)
+            ? n
+            : null;
 
     /// <summary>What was typed, short enough to name in a sentence.</summary>
     public static string Clip(string text) => text.Length <= 40 ? text.Trim() : text[..39].Trim() + "…";
@@ -144,13 +158,19 @@ public static partial class LengthText
         }
         else
         {
-            if (m.Groups["whole"].Length > 0 && !decimal.TryParse(m.Groups["whole"].Value, NumberStyles.None, CultureInfo.InvariantCulture, out number))
+            if (m.Groups["whole"].Length > 0
+                && !decimal.TryParse(m.Groups["whole"].Value, NumberStyles.None, CultureInfo.InvariantCulture,
+                    out number))
                 return false;
-            if (m.Groups["vulgar"].Success) number += VulgarValues[Vulgar.IndexOf(m.Groups["vulgar"].Value[0], StringComparison.Ordinal)];
+            if (m.Groups["vulgar"].Success)
+                number += VulgarValues[Vulgar.IndexOf(m.Groups["vulgar"].Value[0], StringComparison.Ordinal)];
             else
             {
-                if (!decimal.TryParse(m.Groups["top"].Value, NumberStyles.None, CultureInfo.InvariantCulture, out var top)
-                    || !decimal.TryParse(m.Groups["bottom"].Value, NumberStyles.None, CultureInfo.InvariantCulture, out var bottom) || bottom == 0) return false;
+                if (!decimal.TryParse(m.Groups["top"].Value, NumberStyles.None, CultureInfo.InvariantCulture,
+                    out var top)
+                    || !decimal.TryParse(m.Groups["bottom"].Value, NumberStyles.None, CultureInfo.InvariantCulture,
+                        out var bottom)
+                        || bottom == 0) return false;
                 number += top / bottom;
             }
         }

@@ -10,9 +10,12 @@ public static class NamedSizes
     public static IReadOnlyList<(string Name, Size Size)> All { get; } =
     [
         .. Halved("A", 841, 1189, 3, 7), .. Halved("B", 1000, 1414, 4, 6),
-        ("Letter", Size.FromInches(8.5m, 11)), ("Half letter", Size.FromInches(5.5m, 8.5m)), ("Legal", Size.FromInches(8.5m, 14)),
-        ("Digest", Size.FromInches(5.5m, 8.5m)), ("Trade", Size.FromInches(6, 9)), ("Pocket", Size.FromInches(4.25m, 6.87m)),
-        ("Demy octavo", Size.FromMillimetres(138, 216)), ("Royal octavo", Size.FromMillimetres(156, 234)), ("Crown quarto", Size.FromMillimetres(189, 246)),
+        ("Letter", Size.FromInches(8.5m, 11)), ("Half letter", Size.FromInches(5.5m, 8.5m)),
+            ("Legal", Size.FromInches(8.5m, 14)),
+        ("Digest", Size.FromInches(5.5m, 8.5m)), ("Trade", Size.FromInches(6, 9)),
+            ("Pocket", Size.FromInches(4.25m, 6.87m)),
+        ("Demy octavo", Size.FromMillimetres(138, 216)), ("Royal octavo", Size.FromMillimetres(156, 234)),
+            ("Crown quarto", Size.FromMillimetres(189, 246)),
     ];
 
     /// <summary>
@@ -30,10 +33,14 @@ public static class NamedSizes
         return null;
     }
 
-    /// <summary>Each next of a row is the one before, halved across its longer side and rounded down to a millimetre.</summary>
+    /// <summary>
+    /// Each next of a row is the one before, halved across its longer side and rounded down to a millimetre.
+    /// </summary>
     private static IEnumerable<(string, Size)> Halved(string row, int wide, int high, int from, int to)
     {
         for (var n = 0; n <= to; n++, (wide, high) = (high / 2, wide))
-            if (n >= from) yield return (string.Create(CultureInfo.InvariantCulture, $"{row}{n}"), Size.FromMillimetres(wide, high));
+            if (n >= from)
+                yield return (string.Create(CultureInfo.InvariantCulture, $"{row}{n}"),
+                    Size.FromMillimetres(wide, high));
     }
 }

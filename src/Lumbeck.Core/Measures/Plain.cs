@@ -3,11 +3,17 @@ namespace Lumbeck.Core.Measures;
 /// <summary>Words as they can be set: characters that control machines are no letters.</summary>
 public static class Plain
 {
-    /// <summary>One line, as facts have it. What turns the reading direction by force or within hidden marks (UAX #9, 2) is no letter of a title either: it would be read back in another order.</summary>
-    public static string Line(string text) => string.Concat(text.Where(c => !Turns(c)).Select(c => char.IsControl(c) ? ' ' : c)).Trim();
+    /// <summary>
+    /// One line, as facts have it. What turns the reading direction by force or within hidden marks (UAX #9, 2) is no
+    /// letter of a title either: it would be read back in another order.
+    /// </summary>
+    public static string Line(string text) =>
+        string.Concat(text.Where(c => !Turns(c)).Select(c => char.IsControl(c) ? ' ' : c)).Trim();
 
     /// <summary>The same over several paragraphs, parted by line feeds.</summary>
-    public static string Text(string text) => string.Concat(text.ReplaceLineEndings("\n").Where(c => c is not (LeftByForce or RightByForce)).Select(c => c != '\n' && char.IsControl(c) ? ' ' : c));
+    public static string Text(string text) =>
+        string.Concat(text.ReplaceLineEndings("\n").Where(c => c is not (LeftByForce or RightByForce))
+            .Select(c => c != '\n' && char.IsControl(c) ? ' ' : c));
 
     private const char LeftByForce = '\u202D', RightByForce = '\u202E';
 

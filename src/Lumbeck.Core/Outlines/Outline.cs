@@ -13,7 +13,9 @@ public sealed class Outline(ImmutableArray<Stroke> strokes, ImmutableArray<doubl
 
     public bool IsEmpty => Strokes.IsEmpty;
 
-    /// <summary>The smallest upright rectangle round all points, control points too; the drawn shape lies within it.</summary>
+    /// <summary>
+    /// The smallest upright rectangle round all points, control points too; the drawn shape lies within it.
+    /// </summary>
     public Bounds Bounds => _bounds ??= Measure();
     private Bounds? _bounds;
 
@@ -70,7 +72,8 @@ public sealed class Pen
     public void Move(double x, double y) => Add(Stroke.Move, x, y);
     public void Line(double x, double y) => Add(Stroke.Line, x, y);
     public void Quad(double x1, double y1, double x, double y) => Add(Stroke.Quad, x1, y1, x, y);
-    public void Cubic(double x1, double y1, double x2, double y2, double x, double y) => Add(Stroke.Cubic, x1, y1, x2, y2, x, y);
+    public void Cubic(double x1, double y1, double x2, double y2, double x, double y) =>
+        Add(Stroke.Cubic, x1, y1, x2, y2, x, y);
     public void Close() => _strokes.Add(Stroke.Close);
     /// <summary>Another path after this one.</summary>
     public void Add(Outline other)
@@ -91,12 +94,19 @@ public sealed class Pen
 /// <summary>An upright rectangle in drawing points.</summary>
 public readonly record struct Bounds(double Left, double Top, double Right, double Bottom)
 {
-    public static Bounds None => new(double.PositiveInfinity, double.PositiveInfinity, double.NegativeInfinity, double.NegativeInfinity);
+    public static Bounds None =>
+        new(double.PositiveInfinity, double.PositiveInfinity, double.NegativeInfinity, double.NegativeInfinity);
     public bool IsEmpty => !(Right > Left) || !(Bottom > Top);
-    public Bounds With(double x, double y) => new(Math.Min(Left, x), Math.Min(Top, y), Math.Max(Right, x), Math.Max(Bottom, y));
-    public Bounds Union(Bounds o) => new(Math.Min(Left, o.Left), Math.Min(Top, o.Top), Math.Max(Right, o.Right), Math.Max(Bottom, o.Bottom));
+    public Bounds With(double x, double y) =>
+        new(Math.Min(Left, x), Math.Min(Top, y), Math.Max(Right, x), Math.Max(Bottom, y));
+    public Bounds Union(Bounds o) =>
+        new(Math.Min(Left, o.Left), Math.Min(Top, o.Top), Math.Max(Right, o.Right), Math.Max(Bottom, o.Bottom));
     /// <summary>As exact lengths on the sheet.</summary>
-    public Box ToBox() => IsEmpty ? default : Box.FromEdges(Length.FromDrawing(Left), Length.FromDrawing(Top), Length.FromDrawing(Right), Length.FromDrawing(Bottom));
+    public Box ToBox() =>
+        IsEmpty
+            ? default
+            : Box.FromEdges(Length.FromDrawing(Left), Length.FromDrawing(Top), Length.FromDrawing(Right),
+                Length.FromDrawing(Bottom));
 }
 
 /// <summary>A placing of a drawing: x' = a·x + c·y + e, y' = b·x + d·y + f.</summary>
@@ -108,7 +118,14 @@ public readonly record struct Affine(double A, double B, double C, double D, dou
     public static Affine Rotate(double degrees)
     {
         var d = ((degrees % 360) + 360) % 360;
-        var (s, c) = d switch { 0 => (0.0, 1.0), 90 => (1.0, 0.0), 180 => (0.0, -1.0), 270 => (-1.0, 0.0), _ => Math.SinCos(d * Math.PI / 180) };
+        var (s, c) = d switch
+        {
+            0 => (0.0, 1.0),
+            90 => (1.0, 0.0),
+            180 => (0.0, -1.0),
+            270 => (-1.0, 0.0),
+            _ => Math.SinCos(d * Math.PI / 180),
+        };
         return new(c, s, -s, c, 0, 0);
     }
 
@@ -131,7 +148,8 @@ public readonly record struct Affine(double A, double B, double C, double D, dou
     {
         if (b.IsEmpty) return Bounds.None;
         var r = Bounds.None;
-        foreach (var (x, y) in (ReadOnlySpan<(double, double)>)[(b.Left, b.Top), (b.Right, b.Top), (b.Left, b.Bottom), (b.Right, b.Bottom)])
+        foreach (var (x, y) in (ReadOnlySpan<(double, double)>)[(b.Left, b.Top), (b.Right, b.Top), (b.Left, b.Bottom),
+            (b.Right, b.Bottom)])
         {
             var p = At(x, y);
             r = r.With(p.X, p.Y);

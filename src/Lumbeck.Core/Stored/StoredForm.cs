@@ -20,7 +20,8 @@ public static class StoredForm
     /// <summary>No object of ours is nested deeper.</summary>
     public const int Deepest = 32;
 
-    private static readonly byte[] Opening = Encoding.ASCII.GetBytes(string.Create(CultureInfo.InvariantCulture, $"{{\"{Member}\":{Current},"));
+    private static readonly byte[] Opening = Encoding.ASCII.GetBytes(string.Create(CultureInfo.InvariantCulture,
+        $"{{\"{Member}\":{Current},"));
 
     /// <summary>An object as JSON with the number of its form before all else.</summary>
     /// <param name="json">A JSON object with members, as it is written without one.</param>
@@ -29,7 +30,9 @@ public static class StoredForm
     /// <summary>The same of text.</summary>
     public static string Stamp(string json) => Encoding.UTF8.GetString(Stamp(Encoding.UTF8.GetBytes(json)));
 
-    /// <summary>The same object without its form's number, brought to the current form where it is of an earlier one.</summary>
+    /// <summary>
+    /// The same object without its form's number, brought to the current form where it is of an earlier one.
+    /// </summary>
     /// <param name="json">As it was stored.</param>
     /// <param name="steps">What makes each form of the one before it; the first makes form 2.</param>
     /// <exception cref="Refusal">It is of a later form than this program knows.</exception>
@@ -41,7 +44,8 @@ public static class StoredForm
         var root = JsonNode.Parse(json, null, new JsonDocumentOptions { MaxDepth = Deepest }) as JsonObject
             ?? throw new JsonException("It is no JSON object.");
         var form = 1;
-        if (root[Member] is { } says && !(says is JsonValue v && v.TryGetValue(out form))) throw new JsonException("A form is a number.");
+        if (root[Member] is { } says && !(says is JsonValue v && v.TryGetValue(out form)))
+            throw new JsonException("A form is a number.");
         Refuse(form);
         root.Remove(Member);
         for (; form < Current; form++) steps[form - 1](root);
@@ -53,6 +57,7 @@ public static class StoredForm
     {
         if (form is >= 1 and <= Current) return;
         throw new Refusal(Member, string.Create(CultureInfo.InvariantCulture,
-            $"it is in form {form}, and this Lumbeck reads forms 1 to {Current}: open it with the version that wrote it, or a later one"));
+            $"it is in form {form}, and this Lumbeck reads forms 1 to {Current}: open it with the version that wrote " +
+                $"it, or a later one"));
     }
 }

@@ -2,10 +2,15 @@ using System.Text;
 
 namespace Lumbeck.Core.Type;
 
-/// <summary>One shaped glyph: its id in the face, where the letter that it is a part of begins in the text, its advance along the line and its offset, in font units, and where what it draws itself begins: of a letter and its points each has a glyph of its own.</summary>
+/// <summary>
+/// One shaped glyph: its id in the face, where the letter that it is a part of begins in the text, its advance along
+/// the line and its offset, in font units, and where what it draws itself begins: of a letter and its points each has a
+/// glyph of its own.
+/// </summary>
 public readonly record struct ShapedGlyph(ushort Id, int Cluster, int Advance, int Dx, int Dy, int At)
 {
-    public ShapedGlyph(ushort id, int cluster, int advance, int dx, int dy) : this(id, cluster, advance, dx, dy, cluster) { }
+    public ShapedGlyph(ushort id, int cluster, int advance, int dx, int dy)
+        : this(id, cluster, advance, dx, dy, cluster) { }
 }
 
 /// <summary>A run as shaped: glyphs from left to right as printed, or from the head down.</summary>
@@ -20,7 +25,8 @@ public sealed record FaceMetrics(int UnitsPerEm, int Ascent, int Descent, int Ca
 /// <param name="Language">BCP 47.</param>
 /// <param name="Features">As <see cref="TextStyle.Features"/> has them.</param>
 /// <param name="Vertical">From the head down, with the shapes for vertical text.</param>
-public readonly record struct ShapeAs(bool RightToLeft, string Script, string Language, string Features, bool Vertical = false);
+public readonly record struct ShapeAs(bool RightToLeft, string Script, string Language, string Features,
+    bool Vertical = false);
 
 /// <summary>The port through which type is set: what a face makes of a run of text. Font units, y up.</summary>
 public interface IType
@@ -31,7 +37,10 @@ public interface IType
     /// <summary>A face's name as people read it, such as “Cormorant Garamond SemiBold”.</summary>
     string NameOf(FaceId face);
 
-    /// <summary>Shapes a part of a text; what stands beside it is seen, as joined scripts want it. Clusters are places in the whole text.</summary>
+    /// <summary>
+    /// Shapes a part of a text; what stands beside it is seen, as joined scripts want it. Clusters are places in the
+    /// whole text.
+    /// </summary>
     ShapedRun Shape(FaceId face, string text, int from, int length, ShapeAs how);
 
     FaceMetrics Metrics(FaceId face);
@@ -41,12 +50,16 @@ public interface IType
     /// <summary>Whether a face has a drawing of a character.</summary>
     bool Has(FaceId face, Rune letter);
 
-    /// <summary>The face that stands in for one that lacks a character: that of its script that ships for it, else the first that has it, in the weight and slope nearest to the one asked for; null where none has it.</summary>
+    /// <summary>
+    /// The face that stands in for one that lacks a character: that of its script that ships for it, else the first
+    /// that has it, in the weight and slope nearest to the one asked for; null where none has it.
+    /// </summary>
     FaceId? Instead(FaceId face, Rune letter);
 }
 
 public static class Shaping
 {
     /// <summary>Shapes a short text of plain letters from left to right.</summary>
-    public static ShapedRun Shape(this IType type, FaceId face, string text, bool ligatures) => type.Shape(face, text, 0, text.Length, new(false, "Latn", "en", ligatures ? "" : "-clig -liga"));
+    public static ShapedRun Shape(this IType type, FaceId face, string text, bool ligatures) =>
+        type.Shape(face, text, 0, text.Length, new(false, "Latn", "en", ligatures ? "" : "-clig -liga"));
 }

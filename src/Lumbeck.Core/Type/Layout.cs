@@ -3,7 +3,9 @@ namespace Lumbeck.Core.Type;
 /// <summary>Lines laid out at one scale. Along runs with the line, across from line to line.</summary>
 internal sealed class Layout
 {
-    internal sealed record Line(Paragraph Of, int From, int To, bool Hyphenated, double Width, double Spacing, double Ascent, double Descent, double Pitch, List<(Stretch Stretch, ShapedRun Run, int From, int To)> Parts, double Added)
+    internal sealed record Line(Paragraph Of, int From, int To, bool Hyphenated, double Width, double Spacing,
+        double Ascent, double Descent, double Pitch, List<(Stretch Stretch, ShapedRun Run, int From, int To)> Parts,
+        double Added)
     {
         public double Along { get; set; }
         public double Across { get; set; }
@@ -44,17 +46,26 @@ internal sealed class Layout
                 break;
             }
             line.Across = at = baseline;
-            line.Along = Start(line, wide) + ((line.Of.RightToLeft ? columns - 1 - column : column) * (wide + _text.Gutter));
+            line.Along = Start(line, wide) + ((line.Of.RightToLeft ? columns - 1 - column
+                : column) * (wide + _text.Gutter));
             Lines.Add(line);
             _used = Math.Max(_used, baseline + below);
         }
         if (string.IsNullOrWhiteSpace(Overset)) Overset = null;
-        var by = columns > 1 || double.IsInfinity(across) ? 0 : _text.Style.Stand switch { Stand.Middle => (across - _used) / 2, Stand.Foot => across - _used, _ => 0 };
+        var by = columns > 1 || double.IsInfinity(across) ? 0 : _text.Style.Stand switch
+        {
+            Stand.Middle => (across - _used) / 2,
+            Stand.Foot => across - _used,
+            _ => 0,
+        };
         foreach (var line in Lines) line.Across += by;
         _used += by;
     }
 
-    /// <summary>From a line's upper edge to its baseline, and what hangs below: its room is shared evenly above ascent and below descent; a box may be as tight as those themselves.</summary>
+    /// <summary>
+    /// From a line's upper edge to its baseline, and what hangs below: its room is shared evenly above ascent and below
+    /// descent; a box may be as tight as those themselves.
+    /// </summary>
     private (double First, double Below) Room(Line line)
     {
         // Of upright text the middle of a line is what is placed.
@@ -63,7 +74,8 @@ internal sealed class Layout
         return (first, Math.Min(line.Descent, line.Pitch - first));
     }
 
-    private static double Indent(Paragraph p, bool first) => p.Style.Indent.Points is var indent && (indent > 0) == first ? Math.Abs(indent) : 0;
+    private static double Indent(Paragraph p, bool first) =>
+        p.Style.Indent.Points is var indent && (indent > 0) == first ? Math.Abs(indent) : 0;
 
     private double Start(Line line, double wide)
     {
@@ -72,7 +84,9 @@ internal sealed class Layout
         return (line.Of.Style.Align, line.Of.RightToLeft) switch
         {
             (Align.Centre, _) => rest / 2,
-            (Align.Right, false) or (Align.Left or Align.Justified, true) => line.Of.Style.Align == Align.Right ? rest : rest - indent,
+            (Align.Right, false) or (Align.Left or Align.Justified, true) => line.Of.Style.Align == Align.Right
+                ? rest
+                : rest - indent,
             (Align.Right, true) => 0,
             _ => indent,
         };
@@ -84,9 +98,11 @@ internal sealed class Layout
         // A text that fills its box's width breaks only where its maker broke it.
         var ends = _text.Fit == Fitting.FillWidth ? [.. p.Ends.Where(e => e.Must)] : p.Ends;
         var (upTo, spaces) = (Scaled(p.UpTo), Scaled(p.Spaces));
-        if (_scale != 1) ends = [.. ends.Select(e => e with { Hyphen = e.Hyphen * _scale, Spaced = e.Spaced * _scale })];
+        if (_scale != 1)
+            ends = [.. ends.Select(e => e with { Hyphen = e.Hyphen * _scale, Spaced = e.Spaced * _scale })];
         var from = 0;
-        var chosen = LineBreaking.Break(ends, upTo, spaces, wide - (Indent(p, true) * _scale), wide - (Indent(p, false) * _scale), p.Style.Align == Align.Justified);
+        var chosen = LineBreaking.Break(ends, upTo, spaces, wide - (Indent(p, true) * _scale),
+            wide - (Indent(p, false) * _scale), p.Style.Align == Align.Justified);
         for (var i = 0; i < chosen.Count; i++)
         {
             yield return Make(p, from, chosen[i], wide, i == chosen.Count - 1 || chosen[i].Must);
@@ -105,7 +121,8 @@ internal sealed class Layout
         {
             var m = _type.Metrics(face);
             var size = style.Size.Points * _scale;
-            (ascent, descent, pitch) = (Math.Max(ascent, m.Ascent * size / m.UnitsPerEm), Math.Max(descent, m.Descent * size / m.UnitsPerEm), Math.Max(pitch, (double)p.Style.Leading * size));
+            (ascent, descent, pitch) = (Math.Max(ascent, m.Ascent * size / m.UnitsPerEm),
+                Math.Max(descent, m.Descent * size / m.UnitsPerEm), Math.Max(pitch, (double)p.Style.Leading * size));
         }
         foreach (var s in p.Stretches)
         {
@@ -148,7 +165,12 @@ internal sealed class Layout
             var put = new Putting(_text, line, lines.Count, _along, reach, width, height);
             lines.Add(Done(line, put, stopped));
         }
-        return new(lines.MoveToImmutable(), _text.Style.Size.Points * _scale, Overset, []) { Scale = _scale, Height = _used, Stops = stopped is null ? [] : [.. stopped] };
+        return new(lines.MoveToImmutable(), _text.Style.Size.Points * _scale, Overset, [])
+        {
+            Scale = _scale,
+            Height = _used,
+            Stops = stopped is null ? [] : [.. stopped]
+        };
     }
 
     private SetLine Done(Line line, Putting put, List<CaretStop>? stops)
@@ -176,18 +198,25 @@ internal sealed class Layout
                     advance += tracking * _scale;
                     if (p.Shown[g.Cluster] == ' ') advance += line.Added * ((g.Advance * scale) + (tracking * _scale));
                 }
-                if (stops is not null && (i == 0 || run.Glyphs[i - 1].Cluster != g.Cluster)) Stop(stops, put, p, g.Cluster, Beyond(run.Glyphs, g.Cluster, to), at, Whole(run.Glyphs, i) * scale, s.RightToLeft);
+                if (stops is not null && (i == 0 || run.Glyphs[i - 1].Cluster != g.Cluster))
+                    Stop(stops, put, p, g.Cluster, Beyond(run.Glyphs, g.Cluster, to), at, Whole(run.Glyphs, i) * scale,
+                        s.RightToLeft);
                 at += advance;
             }
             if (line.Hyphenated && to == line.To)
             {
-                glyphs.Add(put.Glyph(Paragraph.HyphenOf(s, _type), "\u00AD", at - (tracking * _scale), scale, raise, s, _type));
+                glyphs.Add(put.Glyph(Paragraph.HyphenOf(s, _type), "\u00AD", at - (tracking * _scale), scale, raise, s,
+                    _type));
                 at += Paragraph.HyphenOf(s, _type).Advance * scale;
             }
-            runs.Add(from, new(s.Face, s.Style.Size.Points * _scale, s.Style.Paint, glyphs.ToImmutable(), p.Shown[from..to], s.RightToLeft, p.Source[from]));
+            runs.Add(from,
+                new(s.Face, s.Style.Size.Points * _scale, s.Style.Paint, glyphs.ToImmutable(), p.Shown[from..to],
+                    s.RightToLeft, p.Source[from]));
         }
         if (stops is not null) Ending(stops, put, line, at);
-        return new(put.X, put.Y, line.Width, [.. runs.Values], p.Shown[line.From..line.To], line.Ascent, line.Descent, p.Source[line.From], p.Source[line.To]) { Hyphenated = line.Hyphenated, Spacing = line.Spacing };
+        return new(put.X, put.Y, line.Width, [.. runs.Values], p.Shown[line.From..line.To], line.Ascent, line.Descent,
+            p.Source[line.From], p.Source[line.To])
+        { Hyphenated = line.Hyphenated, Spacing = line.Spacing };
     }
 
     /// <summary>After the last letter, and after the spaces that a paragraph ends in.</summary>
@@ -218,7 +247,8 @@ internal sealed class Layout
         return w;
     }
 
-    private static void Stop(List<CaretStop> stops, Putting put, Paragraph p, int from, int to, double at, double wide, bool rightToLeft)
+    private static void Stop(List<CaretStop> stops, Putting put, Paragraph p, int from, int to, double at, double wide,
+        bool rightToLeft)
     {
         // Within a ligature the caret moves by equal steps.
         var last = -1;
@@ -232,7 +262,10 @@ internal sealed class Layout
         }
     }
 
-    /// <summary>Parts of a line from left to right: from the deepest level up, each stretch of parts is turned about (UAX #9, L2).</summary>
+    /// <summary>
+    /// Parts of a line from left to right: from the deepest level up, each stretch of parts is turned about (UAX #9,
+    /// L2).
+    /// </summary>
     private static List<(Stretch Stretch, ShapedRun Run, int From, int To)> Visual(List<(Stretch Stretch, ShapedRun Run, int From, int To)> parts)
     {
         if (parts.TrueForAll(p => p.Stretch.Level == 0)) return parts;

@@ -9,12 +9,16 @@ namespace Lumbeck.Core.Type;
 public readonly record struct LineEnd(int At, int End, double Hyphen, double Spaced, bool Must);
 
 /// <summary>
-/// Breaks a paragraph as a whole, so that no line is better than its neighbours can bear: the sum of every line's demerits is least
+/// Breaks a paragraph as a whole, so that no line is better than its neighbours can bear: the sum of every line's
+/// demerits is least
 /// (Knuth and Plass, Breaking Paragraphs into Lines, 1981, with one class of lines).
 /// </summary>
 public static class LineBreaking
 {
-    /// <summary>How far word spaces may shrink, and how far they stretch before a line counts as poor, as shares of their own width.</summary>
+    /// <summary>
+    /// How far word spaces may shrink, and how far they stretch before a line counts as poor, as shares of their own
+    /// width.
+    /// </summary>
     public const double Shrink = 0.3, Stretch = 0.9;
     private const double HyphenCost = 150, InRow = 12_000, BeforeLast = 8_000, TooWide = 1e14;
 
@@ -25,7 +29,8 @@ public static class LineBreaking
     /// <param name="first">The width of the first line.</param>
     /// <param name="width">That of the others.</param>
     /// <param name="justified">Whether word spaces give; else lines are as even as can be.</param>
-    public static IReadOnlyList<LineEnd> Break(IReadOnlyList<LineEnd> ends, double[] upTo, double[] spaces, double first, double width, bool justified)
+    public static IReadOnlyList<LineEnd> Break(IReadOnlyList<LineEnd> ends, double[] upTo, double[] spaces,
+        double first, double width, bool justified)
     {
         // What was chosen up to each end: the least demerits, and the end before.
         var best = new double[ends.Count + 1];
@@ -44,7 +49,8 @@ public static class LineBreaking
                 var tooWide = natural - (justified ? Shrink * space : 0) > room + 0.01;
                 // A line of one unbreakable word stays, too wide as it is.
                 if (tooWide && i < j - 1) break;
-                var cost = best[i] + (tooWide ? TooWide : Cost(natural, room, space, justified, end.Must || j == ends.Count));
+                var cost = best[i] + (tooWide ? TooWide
+                    : Cost(natural, room, space, justified, end.Must || j == ends.Count));
                 if (end.Hyphen > 0) cost += (HyphenCost * HyphenCost) + (i > 0 && ends[i - 1].Hyphen > 0 ? InRow : 0);
                 // Half a word alone on the last line is worse than any other hyphen.
                 if ((end.Must || j == ends.Count) && i > 0 && ends[i - 1].Hyphen > 0) cost += BeforeLast;

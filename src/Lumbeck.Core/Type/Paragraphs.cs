@@ -3,7 +3,8 @@ using System.Text;
 namespace Lumbeck.Core.Type;
 
 /// <summary>A part of a paragraph in one face, style, script and direction, as shaped.</summary>
-internal sealed record Stretch(int From, int To, TextStyle Style, FaceId Face, byte Level, ShapeAs How, bool Sideways, ShapedRun Run)
+internal sealed record Stretch(int From, int To, TextStyle Style, FaceId Face, byte Level, ShapeAs How, bool Sideways,
+    ShapedRun Run)
 {
     public bool RightToLeft => (Level & 1) == 1;
     /// <summary>Letters that join can't be spaced.</summary>
@@ -11,11 +12,14 @@ internal sealed record Stretch(int From, int To, TextStyle Style, FaceId Face, b
 }
 
 /// <summary>
-/// A paragraph made ready for lines: what its letters show, which way they run (UAX #9), where they may break (UAX #14), and their glyphs. Nothing here depends on a box.
+/// A paragraph made ready for lines: what its letters show, which way they run (UAX #9), where they may break (UAX
+/// #14), and their glyphs. Nothing here depends on a box.
 /// </summary>
 internal sealed class Paragraph
 {
-    /// <summary>The letters as shown, and for each the place in the words that it came from; one place more for the end.</summary>
+    /// <summary>
+    /// The letters as shown, and for each the place in the words that it came from; one place more for the end.
+    /// </summary>
     public required string Shown { get; init; }
     public required int[] Source { get; init; }
     public required TextStyle Style { get; init; }
@@ -26,7 +30,8 @@ internal sealed class Paragraph
     public required double[] Spaces { get; init; }
     public required List<LineEnd> Ends { get; init; }
 
-    public static Paragraph Of(TextToSet text, int start, int end, IType type, List<Rune> missing, List<(Rune, FaceId)> instead)
+    public static Paragraph Of(TextToSet text, int start, int end, IType type, List<Rune> missing,
+        List<(Rune, FaceId)> instead)
     {
         var style = TextRuns.At(text.Style, text.Runs, start);
         var (shown, source, styles) = Show(text, start, end);
@@ -47,7 +52,8 @@ internal sealed class Paragraph
                 if (shown[g.Cluster] == ' ') spaces[g.Cluster + 1] = upTo[g.Cluster + 1];
             }
         }
-        for (var i = 1; i <= shown.Length; i++) (upTo[i], spaces[i]) = (upTo[i] + upTo[i - 1], spaces[i] + spaces[i - 1]);
+        for (var i = 1; i <= shown.Length; i++)
+            (upTo[i], spaces[i]) = (upTo[i] + upTo[i - 1], spaces[i] + spaces[i - 1]);
         return new()
         {
             Shown = shown,
@@ -63,7 +69,8 @@ internal sealed class Paragraph
 
     /// <summary>Points for a font unit, and for the space after a letter.</summary>
     public static (double Scale, double Tracking) Scales(Stretch s, IType type) =>
-        (s.Style.Size.Points / type.Metrics(s.Face).UnitsPerEm, s.Joined ? 0 : (double)s.Style.Tracking * s.Style.Size.Points / 1000);
+        (s.Style.Size.Points / type.Metrics(s.Face).UnitsPerEm,
+            s.Joined ? 0 : (double)s.Style.Tracking * s.Style.Size.Points / 1000);
 
     /// <summary>The letters in the case they are shown in, each with its place in the words and its style.</summary>
     private static (string, int[], TextStyle[]) Show(TextToSet text, int start, int end)
@@ -77,7 +84,8 @@ internal sealed class Paragraph
         var shown = new StringBuilder();
         var source = new List<int>();
         var each = new List<TextStyle>();
-        var edges = text.Runs.SelectMany(r => (int[])[r.From, r.To]).Where(e => e > start && e < end).Append(end).Distinct().Order();
+        var edges = text.Runs.SelectMany(r => (int[])[r.From, r.To]).Where(e => e > start && e < end).Append(end)
+            .Distinct().Order();
         var from = start;
         foreach (var edge in edges)
         {
@@ -86,7 +94,12 @@ internal sealed class Paragraph
             {
                 var letters = text.Words[i].ToString();
                 if (char.IsHighSurrogate(text.Words[i]) && i + 1 < edge) letters += text.Words[i + 1];
-                var cased = style.Case switch { LetterCase.Upper => Casing.Upper(letters, text.Language), LetterCase.Lower => Casing.Lower(letters, text.Language), _ => letters };
+                var cased = style.Case switch
+                {
+                    LetterCase.Upper => Casing.Upper(letters, text.Language),
+                    LetterCase.Lower => Casing.Lower(letters, text.Language),
+                    _ => letters,
+                };
                 foreach (var c in cased) { shown.Append(c); source.Add(i); each.Add(style); }
                 if (letters.Length == 2) { source[^1] = ++i; }
             }
@@ -96,7 +109,8 @@ internal sealed class Paragraph
         return (shown.ToString(), [.. source], [.. each]);
     }
 
-    private static List<Stretch> Parts(TextToSet text, string shown, int[] points, int[] at, byte[] levels, TextStyle[] styles, IType type, List<Rune> missing, List<(Rune, FaceId)> instead)
+    private static List<Stretch> Parts(TextToSet text, string shown, int[] points, int[] at, byte[] levels,
+        TextStyle[] styles, IType type, List<Rune> missing, List<(Rune, FaceId)> instead)
     {
         var parts = new List<Stretch>();
         var scripts = Scripts(points);
@@ -105,21 +119,27 @@ internal sealed class Paragraph
         void close(int to)
         {
             if (now is not { } n || to <= from) return;
-            var features = n.Style.Case == LetterCase.SmallCaps ? (n.Style.Features + " smcp").Trim() : n.Style.Features;
+            var features = n.Style.Case == LetterCase.SmallCaps
+                ? (n.Style.Features + " smcp").Trim()
+                : n.Style.Features;
             // Spaced letters stand alone.
             if (n.Style.Tracking != 0) features = ("-clig -liga " + features).Trim();
             var how = new ShapeAs((n.Level & 1) == 1, n.Script, text.Language, features, text.Upright && !n.Sideways);
-            parts.Add(new(from, to, n.Style, n.Face, n.Level, how, n.Sideways, type.Shape(n.Face, shown, from, to - from, how)));
+            parts.Add(new(from, to, n.Style, n.Face, n.Level, how, n.Sideways,
+                type.Shape(n.Face, shown, from, to - from, how)));
         }
         for (var k = 0; k < points.Length; k++)
         {
             var letter = Letter.Of(points[k]);
             var style = styles[at[k]];
-            var face = FaceOf(style.Face, now is { } n && n.Style == style ? n.Face : style.Face, points[k], letter, type, missing, instead);
+            var face = FaceOf(style.Face, now is { } n && n.Style == style ? n.Face : style.Face, points[k], letter,
+                type, missing, instead);
             var with = (style, face, levels[k], scripts[k], text.Upright && !letter.Upright);
             if (now is not null && now == with) continue;
             // What marks a letter stays with it.
-            if (now is { } was && (letter.Break is Break.CM or Break.ZWJ) && was.Level == levels[k] && ReferenceEquals(was.Style, style)) continue;
+            if (now is { } was && (letter.Break is Break.CM or Break.ZWJ) && was.Level == levels[k]
+                && ReferenceEquals(was.Style, style))
+                continue;
             close(at[k]);
             (now, from) = (with, at[k]);
         }
@@ -127,7 +147,8 @@ internal sealed class Paragraph
         return parts;
     }
 
-    private static FaceId FaceOf(FaceId wanted, FaceId before, int point, Letter letter, IType type, List<Rune> missing, List<(Rune, FaceId)> instead)
+    private static FaceId FaceOf(FaceId wanted, FaceId before, int point, Letter letter, IType type, List<Rune> missing,
+        List<(Rune, FaceId)> instead)
     {
         // Spaces, joiners and the like need no drawing.
         if (letter.Bidi is Bidi.BN or Bidi.LRE or Bidi.LRO or Bidi.RLE or Bidi.RLO or Bidi.PDF or Bidi.LRI or Bidi.RLI or Bidi.FSI or Bidi.PDI || letter.Break is Break.SP or Break.ZW or Break.BK or Break.CR or Break.LF or Break.WJ or Break.ZWJ || point is 0xAD or 0x200E or 0x200F or (>= 0xFE00 and <= 0xFE0F)) return before;
@@ -150,11 +171,13 @@ internal sealed class Paragraph
             scripts[i] = s is "Zyyy" or "Zinh" or "Zzzz" ? last : last = s;
         }
         var next = "Latn";
-        for (var i = points.Length - 1; i >= 0; i--) if (scripts[i].Length == 0) scripts[i] = next; else next = scripts[i];
+        for (var i = points.Length - 1; i >= 0;
+            i--) if (scripts[i].Length == 0) scripts[i] = next; else next = scripts[i];
         return scripts;
     }
 
-    private static List<LineEnd> LineEnds(TextToSet text, string shown, int[] points, int[] at, TextStyle style, List<Stretch> stretches, IType type)
+    private static List<LineEnd> LineEnds(TextToSet text, string shown, int[] points, int[] at, TextStyle style,
+        List<Stretch> stretches, IType type)
     {
         var ends = new List<LineEnd>();
         var breaks = LineBreaks.Of(points);
@@ -210,7 +233,8 @@ internal sealed class Paragraph
     /// <summary>The hyphen that a line shows where a word is parted.</summary>
     public static ShapedGlyph HyphenOf(Stretch s, IType type)
     {
-        var run = type.Shape(s.Face, type.Has(s.Face, new Rune('\u2010')) ? "\u2010" : "-", 0, 1, s.How with { RightToLeft = false, Vertical = false });
+        var run = type.Shape(s.Face, type.Has(s.Face, new Rune('\u2010')) ? "\u2010" : "-", 0, 1,
+            s.How with { RightToLeft = false, Vertical = false });
         return run.Glyphs.IsEmpty ? default : run.Glyphs[0];
     }
 }

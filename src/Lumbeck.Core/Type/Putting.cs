@@ -1,7 +1,8 @@
 namespace Lumbeck.Core.Type;
 
 /// <summary>
-/// From along a line and across lines to the box's own points: straight, on an arc, or from the head down. Glyphs of a straight line are told from the line's own beginning,
+/// From along a line and across lines to the box's own points: straight, on an arc, or from the head down. Glyphs of a
+/// straight line are told from the line's own beginning,
 /// all others from the box's corner.
 /// </summary>
 internal sealed class Putting
@@ -30,13 +31,16 @@ internal sealed class Putting
     public double Y { get; }
     private double Reach { get; }
 
-    public PlacedGlyph Glyph(ShapedGlyph g, string letters, double at, double scale, double raise, Stretch s, IType type)
+    public PlacedGlyph Glyph(ShapedGlyph g, string letters, double at, double scale, double raise, Stretch s,
+        IType type)
     {
         if (_text.Upright)
         {
             var m = type.Metrics(s.Face);
             // Letters that lie on their side stand with the middle of their height on the line's.
-            var (x, y) = s.Sideways ? (-((m.Ascent - m.Descent) * scale / 2) - raise + (g.Dy * scale), at + (g.Dx * scale)) : ((g.Dx * scale) - raise, at - (g.Dy * scale));
+            var (x, y) = s.Sideways
+                ? (-((m.Ascent - m.Descent) * scale / 2) - raise + (g.Dy * scale), at + (g.Dx * scale))
+                : ((g.Dx * scale) - raise, at - (g.Dy * scale));
             var (ux, uy, turn) = OnPanel(Wide - _across + x, _along + y);
             return new(g.Id, ux, uy, letters, turn + (s.Sideways ? 90 : 0));
         }

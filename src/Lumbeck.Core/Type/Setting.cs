@@ -15,7 +15,10 @@ public sealed record TextToSet(string Words, TextStyle Style)
     public bool Upright { get; init; }
     /// <summary>How the panel it lies on is turned, for text that stands upright on the sheet all the same.</summary>
     public Turn Turned { get; init; }
-    /// <summary>The arc that a line as wide as the box takes, in degrees: above zero its middle is the highest, below the lowest.</summary>
+    /// <summary>
+    /// The arc that a line as wide as the box takes, in degrees: above zero its middle is the highest, below the
+    /// lowest.
+    /// </summary>
     public double Bend { get; init; }
     /// <summary>BCP 47.</summary>
     public string Language { get; init; } = "en";
@@ -23,18 +26,24 @@ public sealed record TextToSet(string Words, TextStyle Style)
     public bool RightToLeft { get; init; }
 }
 
-/// <summary>Glyphs of one line in one face, size and paint, from left to right, from the line's own beginning.</summary>
+/// <summary>
+/// Glyphs of one line in one face, size and paint, from left to right, from the line's own beginning.
+/// </summary>
 /// <param name="Text">The letters they stand for, in reading order.</param>
 /// <param name="RightToLeft">Which way those run.</param>
 /// <param name="From">Where they begin in the words.</param>
-public sealed record SetRun(FaceId Face, double Size, Paint Paint, ImmutableArray<PlacedGlyph> Glyphs, string Text, bool RightToLeft, int From);
+public sealed record SetRun(FaceId Face, double Size, Paint Paint, ImmutableArray<PlacedGlyph> Glyphs, string Text,
+    bool RightToLeft, int From);
 
-/// <summary>One set line: where its baseline begins, how wide it is, its runs in reading order, and the words it is made of.</summary>
+/// <summary>
+/// One set line: where its baseline begins, how wide it is, its runs in reading order, and the words it is made of.
+/// </summary>
 /// <param name="Ascent">How far its letters may reach above the baseline, in points.</param>
 /// <param name="Descent">And below it.</param>
 /// <param name="From">Where it begins in the words.</param>
 /// <param name="To">Where it ends in them.</param>
-public sealed record SetLine(double X, double Baseline, double Width, ImmutableArray<SetRun> Runs, string Text, double Ascent, double Descent, int From, int To)
+public sealed record SetLine(double X, double Baseline, double Width, ImmutableArray<SetRun> Runs, string Text,
+    double Ascent, double Descent, int From, int To)
 {
     /// <summary>Whether it ends in a hyphen that was not typed.</summary>
     public bool Hyphenated { get; init; }
@@ -44,10 +53,15 @@ public sealed record SetLine(double X, double Baseline, double Width, ImmutableA
     public IEnumerable<PlacedGlyph> Glyphs => Runs.SelectMany(r => r.Glyphs);
 }
 
-/// <summary>Where a caret stands before a letter: on the baseline, how that is turned there, in degrees clockwise, and how far along it the letter reaches; below zero where it is read to the left.</summary>
+/// <summary>
+/// Where a caret stands before a letter: on the baseline, how that is turned there, in degrees clockwise, and how far
+/// along it the letter reaches; below zero where it is read to the left.
+/// </summary>
 public readonly record struct CaretStop(int At, int Line, double X, double Y, double Turn, double Wide);
 
-/// <summary>A text as set in its box, in points. Lines that do not fit are not among <paramref name="Lines"/>.</summary>
+/// <summary>
+/// A text as set in its box, in points. Lines that do not fit are not among <paramref name="Lines"/>.
+/// </summary>
 /// <param name="Overset">The words that do not fit, null where all do.</param>
 /// <param name="Missing">Characters that no face has, each once.</param>
 /// <param name="Size">Type size in points, of what has none of its own, after fitting.</param>

@@ -9,7 +9,8 @@ public static class TextRuns
     public const int Most = 500;
 
     /// <summary>The runs with a change laid over a part of the words.</summary>
-    public static ImmutableList<TextRun> Lay(ImmutableList<TextRun> runs, int from, int to, RunStyle change, TextStyle text)
+    public static ImmutableList<TextRun> Lay(ImmutableList<TextRun> runs, int from, int to, RunStyle change,
+        TextStyle text)
     {
         var cuts = new SortedSet<int>(runs.SelectMany(r => (int[])[r.From, r.To])) { from, to };
         var edges = cuts.ToList();
@@ -26,7 +27,10 @@ public static class TextRuns
         return laid.ToImmutable();
     }
 
-    /// <summary>The runs after some letters were replaced by others, which are set as the first that they replace, or else as the letter before them.</summary>
+    /// <summary>
+    /// The runs after some letters were replaced by others, which are set as the first that they replace, or else as
+    /// the letter before them.
+    /// </summary>
     public static ImmutableList<TextRun> Moved(ImmutableList<TextRun> runs, int at, int removed, int inserted)
     {
         int moved(int place, bool end) =>
@@ -34,9 +38,13 @@ public static class TextRuns
             : place >= at + removed && (removed > 0 || place > at) ? place + inserted - removed
             : place > at ? at + inserted
             : removed == 0 && (end || at > 0) ? at + inserted : at;
-        return runs.IsEmpty ? runs : [.. runs.Select(r => r with { From = moved(r.From, false), To = moved(r.To, true) }).Where(r => r.To > r.From)];
+        return runs.IsEmpty
+            ? runs
+            : [.. runs.Select(r => r with { From = moved(r.From, false), To = moved(r.To, true) })
+                .Where(r => r.To > r.From)];
     }
 
     /// <summary>What a letter's style is.</summary>
-    public static TextStyle At(TextStyle text, ImmutableList<TextRun> runs, int at) => runs.FirstOrDefault(r => r.From <= at && at < r.To) is { } run ? text.With(run.Style) : text;
+    public static TextStyle At(TextStyle text, ImmutableList<TextRun> runs, int at) =>
+        runs.FirstOrDefault(r => r.From <= at && at < r.To) is { } run ? text.With(run.Style) : text;
 }

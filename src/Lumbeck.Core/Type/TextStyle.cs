@@ -2,7 +2,10 @@ using System.Text.Json.Serialization;
 
 namespace Lumbeck.Core.Type;
 
-/// <summary>Which side lines are flush with: left and right are those of text that runs from left to right, and change places in text that runs the other way.</summary>
+/// <summary>
+/// Which side lines are flush with: left and right are those of text that runs from left to right, and change places in
+/// text that runs the other way.
+/// </summary>
 public enum Align { Left, Centre, Right, Justified }
 
 /// <summary>Where lines stand in a box that is taller than they are.</summary>
@@ -11,7 +14,10 @@ public enum Stand { Head, Middle, Foot }
 /// <summary>How letters are shown, whatever was typed.</summary>
 public enum LetterCase { AsTyped, Upper, Lower, SmallCaps }
 
-/// <summary>What gives where words and their box do not fit each other: nothing, the words' size where they are too many, their size until the longest line is as wide as the box, or the box's height.</summary>
+/// <summary>
+/// What gives where words and their box do not fit each other: nothing, the words' size where they are too many, their
+/// size until the longest line is as wide as the box, or the box's height.
+/// </summary>
 public enum Fitting { AsSet, Shrink, FillWidth, Grow }
 
 /// <summary>How a text is set.</summary>
@@ -29,7 +35,10 @@ public sealed record TextStyle
     public LetterCase Case { get; init; }
     /// <summary>How far the baseline is raised; below zero it is lowered.</summary>
     public Length Raise { get; init; }
-    /// <summary>OpenType features in order of their tags, parted by spaces; with a minus those that are turned off: <c>-liga onum</c>.</summary>
+    /// <summary>
+    /// OpenType features in order of their tags, parted by spaces; with a minus those that are turned off: <c>-liga
+    /// onum</c>.
+    /// </summary>
     public string Features { get; init; } = "";
     /// <summary>Before each paragraph but the first.</summary>
     public Length Space { get; init; }
@@ -69,7 +78,10 @@ public sealed record TextStyle
     };
 }
 
-/// <summary>What a run of letters has of its own; what is null it has from its text. The last five are a paragraph's, which takes them from its first letter.</summary>
+/// <summary>
+/// What a run of letters has of its own; what is null it has from its text. The last five are a paragraph's, which
+/// takes them from its first letter.
+/// </summary>
 public sealed record RunStyle
 {
     public FaceId? Face { get; init; }

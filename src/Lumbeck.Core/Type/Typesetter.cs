@@ -3,7 +3,8 @@ using System.Text;
 namespace Lumbeck.Core.Type;
 
 /// <summary>
-/// Sets text in a box: paragraphs made ready once, then broken into lines as a whole, and laid out. Screen, press file, checks and small pictures all take what this gives.
+/// Sets text in a box: paragraphs made ready once, then broken into lines as a whole, and laid out. Screen, press file,
+/// checks and small pictures all take what this gives.
 /// </summary>
 public static class Typesetter
 {
@@ -12,7 +13,8 @@ public static class Typesetter
     public const double Smallest = 0.2;
 
     /// <summary>Sets words in one style in a box of this width and height, in points.</summary>
-    public static Setting Set(string words, TextStyle style, double width, double height, IType type) => Set(new TextToSet(words, style), width, height, type);
+    public static Setting Set(string words, TextStyle style, double width, double height, IType type) =>
+        Set(new TextToSet(words, style), width, height, type);
 
     /// <summary>Sets a text in a box.</summary>
     /// <param name="text">What is set.</param>
@@ -34,10 +36,15 @@ public static class Typesetter
         }
         // Upright lines run down the box; on a turned panel that is along it already.
         var (w, h) = text.Upright && text.Turned == Turn.None ? (height, width) : (width, height);
-        Layout lay(double scale) => new(text, paragraphs, scale, w, text.Fit == Fitting.Grow ? double.PositiveInfinity : h, type);
+        Layout lay(double scale) =>
+            new(text, paragraphs, scale, w, text.Fit == Fitting.Grow ? double.PositiveInfinity : h, type);
         var laid = lay(text.Fit == Fitting.FillWidth ? Filled(lay, w) : 1);
         if (text.Fit == Fitting.Shrink && laid.Overset is not null) laid = Shrunk(lay);
-        return laid.Done(width, height, stops) with { Missing = [.. missing.Distinct()], Instead = [.. instead.DistinctBy(i => i.Item1)] };
+        return laid.Done(width, height, stops) with
+        {
+            Missing = [.. missing.Distinct()],
+            Instead = [.. instead.DistinctBy(i => i.Item1)],
+        };
     }
 
     private static double Filled(Func<double, Layout> lay, double width)

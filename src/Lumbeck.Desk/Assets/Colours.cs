@@ -8,9 +8,11 @@ namespace Lumbeck.Desk.Assets;
 /// <param name="Hex">How its mix looks, against the paper's white.</param>
 /// <param name="OnPaper">The same with the paper's own colour.</param>
 /// <param name="AskedHex">How what was asked for looks on a screen.</param>
-/// <param name="Off">How far the mix lies from what was asked for, in CIEDE2000; null where a mix was asked for.</param>
+/// <param name="Off">How far the mix lies from what was asked for, in CIEDE2000; null where a mix was asked
+/// for.</param>
 /// <param name="Uses">How often it is used.</param>
-public sealed record SwatchLook(Swatch Swatch, Asked? Asked, string Hex, string OnPaper, string AskedHex, double? Off, int Uses)
+public sealed record SwatchLook(Swatch Swatch, Asked? Asked, string Hex, string OnPaper, string AskedHex, double? Off,
+    int Uses)
 {
     /// <summary>From this difference on the press can't show what was asked for.</summary>
     public const double Outside = 3;
@@ -25,7 +27,9 @@ public static class Colours
         return [.. job.Swatches.Select(s =>
         {
             var asked = Of(s);
-            return new SwatchLook(s, asked, colour.Hex(s.Ink), colour.OnPaper(s.Ink), asked is null ? "" : PressColour.Hex(asked), asked is null ? null : PressColour.Lab(asked).DeltaE(colour.Lab(s.Ink)), Paints.Uses(job, s.Id));
+            return new SwatchLook(s, asked, colour.Hex(s.Ink), colour.OnPaper(s.Ink),
+                asked is null ? "" : PressColour.Hex(asked),
+                asked is null ? null : PressColour.Lab(asked).DeltaE(colour.Lab(s.Ink)), Paints.Uses(job, s.Id));
         })];
     }
 
@@ -47,21 +51,31 @@ public static class Colours
         catch (Refusal r) { throw r.At(path); }
     }
 
-    /// <summary>The edit that a text typed as a swatch's mix makes: four inks, or a colour that the mix is to come near to.</summary>
+    /// <summary>
+    /// The edit that a text typed as a swatch's mix makes: four inks, or a colour that the mix is to come near to.
+    /// </summary>
     /// <exception cref="Refusal">It is neither.</exception>
     public static Edit Mixed(this Drawer drawer, Job job, string id, string text)
     {
         var path = $"swatch/{id}/mix";
-        try { return Asked.Read(text) is { } asked ? new SetSwatch(id, Ink: drawer.ColourOf(job.Ticket.House).Mix(asked), Asked: asked.Text) : Facts.Write(job, path, text); }
+        try
+        {
+            return Asked.Read(text) is { } asked
+                ? new SetSwatch(id, Ink: drawer.ColourOf(job.Ticket.House).Mix(asked), Asked: asked.Text)
+                : Facts.Write(job, path, text);
+        }
         catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
     }
 
     /// <summary>What goes with a swatch: a name, the mix, and how it looks.</summary>
-    public static IReadOnlyList<(string Name, Ink Ink, string Hex)> Harmonies(this Drawer drawer, Job job, Swatch swatch)
+    public static IReadOnlyList<(string Name, Ink Ink, string Hex)> Harmonies(this Drawer drawer, Job job,
+        Swatch swatch)
     {
         var colour = drawer.ColourOf(job.Ticket.House);
         var lab = colour.Lab(swatch.Ink);
-        return [.. Harmony.All.SelectMany(h => h.Turns.Select((turn, n) => (h.Name, Ink: colour.Mix(new AskedLab(Rounded(lab.Turned(turn)))))).Select(x => (x.Name, x.Ink, colour.Hex(x.Ink))))];
+        return [.. Harmony.All.SelectMany(h =>
+            h.Turns.Select((turn, n) => (h.Name, Ink: colour.Mix(new AskedLab(Rounded(lab.Turned(turn))))))
+                .Select(x => (x.Name, x.Ink, colour.Hex(x.Ink))))];
     }
 
     private static Lab Rounded(Lab l) =>
@@ -69,7 +83,8 @@ public static class Colours
 
     /// <summary>The edit that adds colours to a job as swatches, under names that are free.</summary>
     /// <exception cref="Refusal">There are none, or more than a job takes.</exception>
-    public static Edit AddColours(this Drawer drawer, Job job, IEnumerable<(string Name, Asked Colour)> colours, string made, string says)
+    public static Edit AddColours(this Drawer drawer, Job job, IEnumerable<(string Name, Asked Colour)> colours,
+        string made, string says)
     {
         var colour = drawer.ColourOf(job.Ticket.House);
         var edits = ImmutableList.CreateBuilder<Edit>();
@@ -84,14 +99,21 @@ public static class Colours
             edits.Add(new AddSwatch(new($"{made}-{edits.Count + 1}", free, colour.Mix(asked)) { Asked = asked.Text }));
         }
         if (job.Swatches.Count + edits.Count > 200)
-            throw new Refusal("swatches", $"{edits.Count} more would make {job.Swatches.Count + edits.Count} swatches: a job holds up to 200");
-        return edits.Count switch { 0 => throw new Refusal("swatches", "there are no colours to add"), 1 => edits[0], _ => new Together(edits.ToImmutable(), says) };
+            throw new Refusal("swatches",
+                $"{edits.Count} more would make {job.Swatches.Count + edits.Count} swatches: a job holds up to 200");
+        return edits.Count switch
+        {
+            0 => throw new Refusal("swatches", "there are no colours to add"),
+            1 => edits[0],
+            _ => new Together(edits.ToImmutable(), says),
+        };
     }
 
     /// <summary>A job's swatches as a GIMP palette, as they look in print.</summary>
     public static string WritePalette(this Drawer drawer, Job job)
     {
         var colour = drawer.ColourOf(job.Ticket.House);
-        return GimpPalette.Write(job.Ticket.Title.Length > 0 ? job.Ticket.Title : "Cover", job.Swatches.Select(s => (s.Name, (AskedRgb)Asked.Read(colour.Hex(s.Ink))!)));
+        return GimpPalette.Write(job.Ticket.Title.Length > 0 ? job.Ticket.Title : "Cover",
+            job.Swatches.Select(s => (s.Name, (AskedRgb)Asked.Read(colour.Hex(s.Ink))!)));
     }
 }

@@ -6,7 +6,9 @@ using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Assets;
 
-/// <summary>What jobs are made of beside their own words: pictures, faces, profiles, and how a house prints each.</summary>
+/// <summary>
+/// What jobs are made of beside their own words: pictures, faces, profiles, and how a house prints each.
+/// </summary>
 public sealed class Drawer
 {
     private readonly ConcurrentDictionary<PressCondition, PressColour> _colours = new();

@@ -13,7 +13,13 @@ internal sealed class DrawingDesk(PictureDesk pictures, PressColour colour) : ID
     {
         if (_read.Count > 200) _read.Clear();
         // What can't be read is no answer to keep: its file may be mended.
-        try { return _read.GetOrAdd(picture.Hash, hash => SvgReading.Read(File.ReadAllBytes(pictures.PathOf(hash)), picture.Name, rgb => colour.Mix(rgb)).Marks); }
+        try
+        {
+            return _read.GetOrAdd(picture.Hash,
+                hash =>
+                    SvgReading.Read(File.ReadAllBytes(pictures.PathOf(hash)), picture.Name, rgb => colour.Mix(rgb))
+                        .Marks);
+        }
         catch (Exception e) when (e is Refusal or IOException) { return null; }
     }
 

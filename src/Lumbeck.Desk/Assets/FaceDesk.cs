@@ -3,7 +3,9 @@ using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Assets;
 
-/// <summary>Makers' own faces: taken in when they can be set and pressed, and put on the shelf beside those that ship.</summary>
+/// <summary>
+/// Makers' own faces: taken in when they can be set and pressed, and put on the shelf beside those that ship.
+/// </summary>
 public sealed class FaceDesk
 {
     private readonly OwnFaces _rows;
@@ -14,8 +16,12 @@ public sealed class FaceDesk
     {
         (_rows, _shelf) = (new(store), shelf);
         _files = new(Path.Combine(store.Folder, "faces"));
-        foreach (var row in _rows.All()) if (FaceId.TryParse(row.Id, out var id) && File.Exists(_files.PathOf(row.Hash))) shelf.Put(id, row.Name, _files.PathOf(row.Hash));
-        shelf.Elsewhere = face => Own(face) is { } row && File.Exists(_files.PathOf(row.Hash)) ? (row.Name, _files.PathOf(row.Hash)) : null;
+        foreach (var row in _rows.All())
+            if (FaceId.TryParse(row.Id, out var id) && File.Exists(_files.PathOf(row.Hash)))
+                shelf.Put(id, row.Name, _files.PathOf(row.Hash));
+        shelf.Elsewhere = face => Own(face) is { } row && File.Exists(_files.PathOf(row.Hash))
+            ? (row.Name, _files.PathOf(row.Hash))
+            : null;
     }
 
     public IReadOnlyList<FaceRow> All() => _rows.All();
@@ -43,10 +49,19 @@ public sealed class FaceDesk
             return known;
         }
         // A family of the maker's own never takes the place of one that ships.
-        var family = string.Concat(looked.Family.ToLowerInvariant().Select(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) ? c : '-'));
+        var family = string.Concat(looked.Family.ToLowerInvariant()
+            .Select(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) ? c : '-'));
         family = string.Join('-', family.Split('-', StringSplitOptions.RemoveEmptyEntries));
-        var id = new FaceId($"own-{(family.Length > 40 ? family[..40] : family)}-{hash[..6]}", looked.Weight, looked.Italic);
-        var row = new FaceRow { Hash = hash, Id = id.ToString(), Name = Named.Clean(looked.Family) + FaceShelf.Weight(looked.Weight) + (looked.Italic ? " Italic" : ""), File = called, Bytes = length };
+        var id = new FaceId($"own-{(family.Length > 40 ? family[..40] : family)}-{hash[..6]}", looked.Weight,
+            looked.Italic);
+        var row = new FaceRow
+        {
+            Hash = hash,
+            Id = id.ToString(),
+            Name = Named.Clean(looked.Family) + FaceShelf.Weight(looked.Weight) + (looked.Italic ? " Italic" : ""),
+            File = called,
+            Bytes = length,
+        };
         _rows.Add(row);
         _shelf.Put(id, row.Name, _files.PathOf(hash));
         return _rows.Find(hash) ?? row;
@@ -54,6 +69,7 @@ public sealed class FaceDesk
 
     private static class Named
     {
-        public static string Clean(string? text) => string.Concat((text ?? "").Where(c => !char.IsControl(c))).Trim() is { Length: <= 300 } t ? t : "";
+        public static string Clean(string? text) =>
+            string.Concat((text ?? "").Where(c => !char.IsControl(c))).Trim() is { Length: <= 300 } t ? t : "";
     }
 }

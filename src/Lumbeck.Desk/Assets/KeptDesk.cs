@@ -9,7 +9,8 @@ internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IKept
 {
     private readonly ConcurrentDictionary<(string, PressCondition), double> _gamut = new();
 
-    public (string Source, string Licence)? Stated(Picture picture) => pictures.Find(picture.Hash) is { } row ? (row.Source, row.Licence) : null;
+    public (string Source, string Licence)? Stated(Picture picture) =>
+        pictures.Find(picture.Hash) is { } row ? (row.Source, row.Licence) : null;
 
     public string? Fault(Picture picture) => pictures.Fault(picture.Hash);
 

@@ -10,7 +10,11 @@ public sealed class PictureData(PictureDesk pictures, PressCondition condition) 
 
     public string Of(GrownMark mark)
     {
-        try { return "data:image/webp;base64," + Convert.ToBase64String(pictures.GrownPreview(mark.How, mark.Wide, condition, mark.Convert)); }
+        try
+        {
+            return "data:image/webp;base64," + Convert.ToBase64String(pictures.GrownPreview(mark.How, mark.Wide,
+                condition, mark.Convert));
+        }
         catch (FileNotFoundException) { return ""; }
     }
 }

@@ -7,7 +7,9 @@ using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Assets;
 
-/// <summary>The drawer's pictures: taken in, kept untouched under the hash of their files, and made ready for the screen.</summary>
+/// <summary>
+/// The drawer's pictures: taken in, kept untouched under the hash of their files, and made ready for the screen.
+/// </summary>
 public sealed class PictureDesk : IPictureFiles
 {
     private readonly PictureShelf _rows;
@@ -52,8 +54,10 @@ public sealed class PictureDesk : IPictureFiles
     /// <exception cref="Refusal">A word is too long.</exception>
     public void Say(string hash, string? source, string? maker, string? licence)
     {
-        string[] words = [.. ((string?[])[source, maker, licence]).Select(w => string.Concat((w ?? "").Select(c => char.IsControl(c) ? ' ' : c)).Trim())];
-        if (words.FirstOrDefault(w => w.Length > 300) is { } long_) throw new Refusal("picture", $"{long_.Length} letters are more than is kept of a picture: up to 300");
+        string[] words = [.. ((string?[])[source, maker, licence])
+            .Select(w => string.Concat((w ?? "").Select(c => char.IsControl(c) ? ' ' : c)).Trim())];
+        if (words.FirstOrDefault(w => w.Length > 300) is { } long_)
+            throw new Refusal("picture", $"{long_.Length} letters are more than is kept of a picture: up to 300");
         _rows.Say(hash, words[0], words[1], words[2]);
         Stated?.Invoke();
     }
@@ -67,13 +71,17 @@ public sealed class PictureDesk : IPictureFiles
     {
         if (_rows.Remove(hash)) { _files.Drop(hash); return; }
         var uses = _rows.Uses(hash);
-        if (uses.Count > 0) throw new Refusal("picture", $"it is used by {string.Join(", ", uses.Select(j => j.Slug))}, if only in an earlier step: it stays, so that stepping back never loses it");
+        if (uses.Count > 0)
+            throw new Refusal("picture",
+                $"it is used by {string.Join(", ", uses.Select(j => j.Slug))}, if only in an earlier step: it stays, " +
+                    $"so that stepping back never loses it");
     }
 
     /// <summary>The pictures a job shows now, with what is said of them, as a note to print.</summary>
     public string Credits(Job job)
     {
-        var hashes = job.Items.OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture).OfType<Picture>().DistinctBy(p => p.Hash).ToList();
+        var hashes = job.Items.OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture).OfType<Picture>()
+            .DistinctBy(p => p.Hash).ToList();
         var lines = hashes.Select(p => _rows.Find(p.Hash) is { } row
             ? $"{row.Name}: {string.Join(", ", ((string[])[row.Maker.Length > 0 ? "by " + row.Maker : "maker not stated", row.Source.Length > 0 ? "from " + row.Source : "source not stated", row.Licence.Length > 0 ? row.Licence : "licence not stated"]))}"
             : $"{p.Name}: not in this drawer");
@@ -84,7 +92,8 @@ public sealed class PictureDesk : IPictureFiles
     /// <exception cref="Refusal">It is no picture that can be printed, damaged or too large.</exception>
     public async Task<Picture> TakeIn(Stream upload, string name, CancellationToken cancel)
     {
-        var aside = Path.Combine(Directory.CreateDirectory(Path.Combine(_previews, "incoming")).FullName, Guid.NewGuid().ToString("n"));
+        var aside = Path.Combine(Directory.CreateDirectory(Path.Combine(_previews, "incoming")).FullName,
+            Guid.NewGuid().ToString("n"));
         var called = Named(name);
         try
         {
@@ -95,14 +104,27 @@ public sealed class PictureDesk : IPictureFiles
                 for (int read; (read = await upload.ReadAsync(buffer, cancel)) > 0;)
                 {
                     bytes += read;
-                    if (bytes > PictureReading.MostBytes) throw new Refusal("picture", $"{called} is over {PictureReading.MostBytes / 1_000_000} MB: save it smaller");
+                    if (bytes > PictureReading.MostBytes)
+                        throw new Refusal("picture",
+                            $"{called} is over {PictureReading.MostBytes / 1_000_000} MB: save it smaller");
                     await f.WriteAsync(buffer.AsMemory(0, read), cancel);
                 }
             }
             // Looked at before it is kept: what can't be printed never comes into the drawer.
             var picture = await Task.Run(() => Look(aside, called, cancel), cancel);
             var (hash, _) = _files.Keep(s => { using var f = File.OpenRead(aside); f.CopyTo(s); });
-            _rows.Add(new() { Hash = hash, Name = called, Wide = picture.Wide, High = picture.High, Opaque = picture.Opaque, Bytes = bytes, Space = picture.Space.ToString(), Profile = picture.Profile, Drawn = picture.IsDrawing });
+            _rows.Add(new()
+            {
+                Hash = hash,
+                Name = called,
+                Wide = picture.Wide,
+                High = picture.High,
+                Opaque = picture.Opaque,
+                Bytes = bytes,
+                Space = picture.Space.ToString(),
+                Profile = picture.Profile,
+                Drawn = picture.IsDrawing
+            });
             return picture with { Hash = hash };
         }
         finally { File.Delete(aside); }
@@ -112,7 +134,16 @@ public sealed class PictureDesk : IPictureFiles
     internal Picture Lay(string path, Picture known, string source)
     {
         var (hash, bytes) = _files.Keep(s => { using var f = File.OpenRead(path); f.CopyTo(s); });
-        _rows.Add(new() { Hash = hash, Name = known.Name, Wide = known.Wide, High = known.High, Opaque = known.Opaque, Bytes = bytes, Space = known.Space.ToString() });
+        _rows.Add(new()
+        {
+            Hash = hash,
+            Name = known.Name,
+            Wide = known.Wide,
+            High = known.High,
+            Opaque = known.Opaque,
+            Bytes = bytes,
+            Space = known.Space.ToString()
+        });
         Say(hash, source, "Skerry & Vane", "for any use");
         return known with { Hash = hash };
     }
@@ -123,7 +154,9 @@ public sealed class PictureDesk : IPictureFiles
         int read;
         using (var f = File.OpenRead(path)) read = f.ReadAtLeast(head, head.Length, throwOnEndOfStream: false);
         if (!SvgReading.Looks(head.AsSpan(0, read))) return PictureReading.Of(path, called, "");
-        if (new FileInfo(path).Length > SvgReading.MostBytes) throw new Refusal("picture", $"{called} is over {SvgReading.MostBytes / 1_000_000} MB of drawing: simplify it, or save it as a PNG");
+        if (new FileInfo(path).Length > SvgReading.MostBytes)
+            throw new Refusal("picture",
+                $"{called} is over {SvgReading.MostBytes / 1_000_000} MB of drawing: simplify it, or save it as a PNG");
         var drawing = SvgReading.Read(File.ReadAllBytes(path), called, _ => Ink.Black, cancel);
         return new("", called, drawing.Wide, drawing.High, false) { IsDrawing = true };
     }
@@ -134,7 +167,8 @@ public sealed class PictureDesk : IPictureFiles
     {
         var file = PathOf(hash);
         if (!Widths.Contains(wide) || !File.Exists(file)) throw new FileNotFoundException("No such picture.");
-        return Kept($"{hash}-{wide}-{Path.GetFileName(condition.Profile)}-{condition.Intent}{(convert ? "-converted" : "")}-2.webp", () => PictureMaking.ForScreen(file, wide, condition, convert));
+        return Kept($"{hash}-{wide}-{Path.GetFileName(condition.Profile)}-{condition.Intent}{(convert ? "-converted" : "")}-2.webp",
+            () => PictureMaking.ForScreen(file, wide, condition, convert));
     }
 
     /// <summary>A grown picture as the press shows it, at preview size; made once and kept.</summary>
@@ -156,7 +190,8 @@ public sealed class PictureDesk : IPictureFiles
             File.WriteAllText(figure, share.ToString("0.####", CultureInfo.InvariantCulture));
             return where;
         });
-        return (double.TryParse(File.ReadAllText(figure), CultureInfo.InvariantCulture, out var known) ? known : 0, picture);
+        return (double.TryParse(File.ReadAllText(figure), CultureInfo.InvariantCulture, out var known) ? known : 0,
+            picture);
     }
 
     /// <summary>The colours a picture is made of.</summary>
@@ -186,7 +221,11 @@ public sealed class PictureDesk : IPictureFiles
     /// <summary>A small preview as data, for drawings that stand alone.</summary>
     public string Within(Picture picture, PressCondition condition, bool convert)
     {
-        try { return "data:image/webp;base64," + Convert.ToBase64String(Preview(picture.Hash, Widths[0], condition, convert)); }
+        try
+        {
+            return "data:image/webp;base64," + Convert.ToBase64String(Preview(picture.Hash, Widths[0], condition,
+                convert));
+        }
         catch (FileNotFoundException) { return ""; }
     }
 

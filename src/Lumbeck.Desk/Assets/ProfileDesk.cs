@@ -4,7 +4,9 @@ using NetVips;
 
 namespace Lumbeck.Desk.Assets;
 
-/// <summary>Printers' own profiles: taken in when they are what they say, and known by a name that says what is in them.</summary>
+/// <summary>
+/// Printers' own profiles: taken in when they are what they say, and known by a name that says what is in them.
+/// </summary>
 public sealed class ProfileDesk
 {
     private readonly ProfileShelf _rows;
@@ -30,7 +32,9 @@ public sealed class ProfileDesk
     public IReadOnlyList<ProfileRow> All() => _rows.All();
 
     /// <summary>The profiles a house can name, with what each is: those that ship, then printers' own.</summary>
-    public IReadOnlyList<(string Name, string Says)> Names() => [("coated-fogra39-300", "coated, FOGRA39, 300 % of ink"), ("FOGRA39L_coated", "coated, FOGRA39, from the registry"), .. All().Select(p => (NameOf(p.Hash), p.Says))];
+    public IReadOnlyList<(string Name, string Says)> Names() =>
+        [("coated-fogra39-300", "coated, FOGRA39, 300 % of ink"),
+            ("FOGRA39L_coated", "coated, FOGRA39, from the registry"), .. All().Select(p => (NameOf(p.Hash), p.Says))];
 
     /// <summary>Takes a profile in.</summary>
     /// <exception cref="Refusal">It is none, or none for printing in four inks.</exception>
@@ -39,7 +43,8 @@ public sealed class ProfileDesk
         var called = Path.GetFileName(name.Replace('\\', '/'));
         if (bytes.Length > IccProfile.MostBytes) throw No($"{called} is over {IccProfile.MostBytes / 1_000_000} MB");
         var profile = IccProfile.Read(bytes) ?? throw No($"{called} is no colour profile, or is not whole");
-        if (profile.Class != "prtr") throw No($"{called} is of the class `{profile.Class}`: a printer’s output profile (`prtr`) is wanted");
+        if (profile.Class != "prtr")
+            throw No($"{called} is of the class `{profile.Class}`: a printer’s output profile (`prtr`) is wanted");
         if (profile.Space != "CMYK") throw No($"{called} is for {profile.Space}: one for CMYK is wanted");
         if (!profile.BothWays) throw No($"{called} has not both its tables, from inks to colours and back");
         var (hash, length) = _files.Keep(s => s.Write(bytes));
@@ -50,11 +55,18 @@ public sealed class ProfileDesk
             var colour = new PressColour(new(NameOf(hash)));
             _ = colour.Mix(new AskedRgb(120, 60, 30));
             var (paper, black) = (colour.Lab(Ink.White), colour.Lab(Ink.Black));
-            if (paper.L < 80 || black.L > paper.L - 30) throw No($"{called} says that bare paper has a lightness of {paper.L:0} and black of {black.L:0}, which no press has");
+            if (paper.L < 80 || black.L > paper.L - 30) throw No($"{called} says that bare paper has a lightness of " +
+                $"{paper.L:0} and black of {black.L:0}, which no press has");
         }
         catch (VipsException) { _files.Drop(hash); throw No($"{called} can’t be used: its tables are damaged"); }
         catch (Refusal) { _files.Drop(hash); throw; }
-        var row = new ProfileRow { Hash = hash, Name = called.Length <= 80 ? called : called[..80], Says = profile.Description.Length > 0 ? profile.Description : called, Bytes = length };
+        var row = new ProfileRow
+        {
+            Hash = hash,
+            Name = called.Length <= 80 ? called : called[..80],
+            Says = profile.Description.Length > 0 ? profile.Description : called,
+            Bytes = length,
+        };
         _rows.Add(row);
         return row;
     }

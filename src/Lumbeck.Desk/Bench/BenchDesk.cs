@@ -15,7 +15,9 @@ public sealed class BenchDesk
     /// <summary>All jobs as they are on the bench; what can't be shown is not among them.</summary>
     public IReadOnlyList<OnBench> All() => [.. Places().Select(p => p.On).OfType<OnBench>()];
 
-    /// <summary>Every job's place on the bench. One that can't be shown says why, and keeps no other from being shown.</summary>
+    /// <summary>
+    /// Every job's place on the bench. One that can't be shown says why, and keeps no other from being shown.
+    /// </summary>
     /// <param name="away">Those that are put away in place of those on the bench.</param>
     public IReadOnlyList<BenchPlace> Places(bool away = false) => [.. _store.Jobs(away).Select(row =>
     {
@@ -24,7 +26,8 @@ public sealed class BenchDesk
         catch (Exception e) when (e is not OutOfMemoryException && !Disk.IsFull(e))
         {
             _store.Tell($"{row.Slug} can’t be read: {e.Message}");
-            return new(row.Slug, null, "what is stored of it is damaged; bring it back from a pack, or from a copy of the data folder");
+            return new(row.Slug, null,
+                "what is stored of it is damaged; bring it back from a pack, or from a copy of the data folder");
         }
     })];
 
@@ -68,7 +71,8 @@ public sealed class BenchDesk
 
     private static string Slug(string title)
     {
-        var s = string.Concat(title.ToLowerInvariant().Select(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) ? c : '-'));
+        var s = string.Concat(title.ToLowerInvariant()
+            .Select(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) ? c : '-'));
         s = string.Join('-', s.Split('-', StringSplitOptions.RemoveEmptyEntries));
         return s.Length == 0 ? "cover" : s[..Math.Min(40, s.Length)].Trim('-');
     }

@@ -7,13 +7,16 @@ public sealed record BenchList(string Find, string Sort)
 {
     /// <summary>How the list can be sorted: the word, and what people read. The first is how it is at first.</summary>
     public static IReadOnlyList<(string Word, string Says)> Sorts { get; } =
-        [("begun", "begun last"), ("changed", "changed last"), ("title", "by title"), ("author", "by author"), ("printer", "by printer")];
+        [("begun", "begun last"), ("changed", "changed last"), ("title", "by title"), ("author", "by author"),
+            ("printer", "by printer")];
 
     /// <summary>As it was asked for; an order that is not known is the first.</summary>
     public static BenchList Asked(string? find, string? sort) =>
         new((find ?? "").Trim(), Sorts.Any(s => s.Word == sort) ? sort! : Sorts[0].Word);
 
-    /// <summary>The jobs that are listed, in their order. What was begun last is on top, and so are equals in any other order.</summary>
+    /// <summary>
+    /// The jobs that are listed, in their order. What was begun last is on top, and so are equals in any other order.
+    /// </summary>
     /// <param name="places">In the order they were begun; those that can't be shown are left out.</param>
     public IReadOnlyList<OnBench> Of(IReadOnlyList<BenchPlace> places)
     {
@@ -37,6 +40,7 @@ public sealed record BenchList(string Find, string Sort)
     private static string Said(OnBench on)
     {
         var t = on.Job.Ticket;
-        return $"{t.Title} {t.Subtitle} {t.Author} {t.Series} {t.Imprint} {t.House.Name} {t.Binding.Say()} {t.Isbn} {on.Slug}";
+        return $"{t.Title} {t.Subtitle} {t.Author} {t.Series} {t.Imprint} {t.House.Name} {t.Binding.Say()} {t.Isbn} " +
+            $"{on.Slug}";
     }
 }

@@ -24,22 +24,35 @@ public static partial class Packing
 
     private sealed record PackedPicture(string Hash, string Name, string Source, string Maker, string Licence);
 
-    /// <summary>Writes what is on the bench, with the pictures of all its takes. The same job gives the same bytes.</summary>
+    /// <summary>
+    /// Writes what is on the bench, with the pictures of all its takes. The same job gives the same bytes.
+    /// </summary>
     public static void WritePack(this BenchDesk bench, OnBench on, Stream output)
     {
         var drawer = bench.Jobs.Drawer;
         using var zip = new ZipArchive(output, ZipArchiveMode.Create, leaveOpen: true);
         var hashes = on.Job.Pictures.Select(p => p.Hash).Order(StringComparer.Ordinal).ToList();
-        var rows = hashes.Select(h => drawer.Pictures.Find(h) ?? throw new Refusal("picture", $"a picture of this job is not in the drawer any more ({h[..12]}…)")).ToList();
-        Put(zip, About, s => JsonSerializer.Serialize(s, new Pack(1, on.Job.Ticket.Title, on.Slug, [.. rows.Select(r => new PackedPicture(r.Hash, r.Name, r.Source, r.Maker, r.Licence))]), JobJson.Options));
+        var rows = hashes.Select(h =>
+            drawer.Pictures.Find(h)
+                ?? throw new Refusal("picture", $"a picture of this job is not in the drawer any more ({h[..12]}…)"))
+            .ToList();
+        Put(zip, About,
+            s =>
+                JsonSerializer.Serialize(s,
+                    new Pack(1, on.Job.Ticket.Title, on.Slug,
+                        [.. rows.Select(r => new PackedPicture(r.Hash, r.Name, r.Source, r.Maker, r.Licence))]),
+                    JobJson.Options));
         Put(zip, JobFile, s => s.Write(JobJson.Write(on.Job)));
         if (on.Job.Ticket.House.Profile is { } profile && profile.StartsWith("own-", StringComparison.Ordinal))
             Put(zip, ProfileFile, s => s.Write(Profiles.Bytes(profile)));
-        foreach (var face in on.Job.Faces.Select(drawer.Faces.Own).OfType<Store.FaceRow>().OrderBy(f => f.Hash, StringComparer.Ordinal))
+        foreach (var face in on.Job.Faces.Select(drawer.Faces.Own).OfType<Store.FaceRow>()
+            .OrderBy(f => f.Hash, StringComparer.Ordinal))
             Put(zip, "faces/" + face.Hash, s => s.Write(File.ReadAllBytes(drawer.Faces.PathOf(face.Hash))));
         // Pictures are packed tight already.
         foreach (var hash in hashes)
-            Put(zip, "pictures/" + hash, s => { using var f = File.OpenRead(drawer.Pictures.PathOf(hash)); f.CopyTo(s); }, CompressionLevel.NoCompression);
+            Put(zip, "pictures/" + hash,
+                s => { using var f = File.OpenRead(drawer.Pictures.PathOf(hash)); f.CopyTo(s); },
+                CompressionLevel.NoCompression);
     }
 
     /// <summary>Begins a job from a pack.</summary>
@@ -55,40 +68,55 @@ public static partial class Packing
             using var zip = new ZipArchive(input, ZipArchiveMode.Read, leaveOpen: true);
             if (zip.Entries.Count > 3 + AddItem.Most * AddTake.Most) throw No($"it holds {zip.Entries.Count} files");
             foreach (var e in zip.Entries)
-                if (e.FullName is not (About or JobFile or ProfileFile) && !PictureName().IsMatch(e.FullName) && !FaceName().IsMatch(e.FullName))
+                if (e.FullName is not (About or JobFile or ProfileFile) && !PictureName().IsMatch(e.FullName)
+                    && !FaceName().IsMatch(e.FullName))
                     throw No($"it holds a file `{LengthText.Clip(e.FullName)}`, which no pack does");
-            if (zip.Entries.Select(e => e.FullName).Distinct().Count() != zip.Entries.Count) throw No("it holds one file twice");
+            if (zip.Entries.Select(e => e.FullName).Distinct().Count() != zip.Entries.Count)
+                throw No("it holds one file twice");
             var about = JsonSerializer.Deserialize<Pack>(Read(zip, About), JobJson.Options);
-            if (about is not { LumbeckPack: 1, Pictures: not null }) throw No("it is of another kind, or of a later version");
+            if (about is not { LumbeckPack: 1, Pictures: not null })
+                throw No("it is of another kind, or of a later version");
             var job = JobJson.Read(Read(zip, JobFile));
             ImportValidation.Job(job);
             var total = 0L;
             var wanted = job.Pictures.ToList();
             foreach (var picture in wanted)
             {
-                var entry = zip.GetEntry("pictures/" + picture.Hash) ?? throw No($"the picture {picture.Name} is missing");
+                var entry = zip.GetEntry("pictures/" + picture.Hash)
+                    ?? throw No($"the picture {picture.Name} is missing");
                 total += entry.Length;
                 if (total > Most) throw No($"its pictures are over {Most / 1_000_000} MB");
                 await using var s = entry.Open();
                 var note = about.Pictures.FirstOrDefault(p => p?.Hash == picture.Hash);
                 var known = drawer.Pictures.Has(picture.Hash);
-                var taken = await drawer.Pictures.TakeIn(new Limited(s, Math.Min(entry.Length, PictureReading.MostBytes) + 1), note?.Name ?? picture.Name, default);
+                var taken = await drawer.Pictures.TakeIn(new Limited(s,
+                    Math.Min(entry.Length, PictureReading.MostBytes) + 1),
+                    note?.Name ?? picture.Name, default);
                 if (taken with { Name = picture.Name, PerInch = picture.PerInch } != picture)
                     throw No($"the picture {picture.Name} is not the one its job means");
-                if (!known && note is not null) drawer.Pictures.Say(picture.Hash, note.Source, note.Maker, note.Licence);
+                if (!known && note is not null)
+                    drawer.Pictures.Say(picture.Hash, note.Source, note.Maker, note.Licence);
             }
-            if (zip.GetEntry(ProfileFile) is not null && ProfileDesk.NameOf(drawer.Profiles.TakeIn(Read(zip, ProfileFile), ProfileFile).Hash) != job.Ticket.House.Profile)
+            if (zip.GetEntry(ProfileFile) is not null
+                && ProfileDesk.NameOf(drawer.Profiles.TakeIn(Read(zip, ProfileFile), ProfileFile)
+                    .Hash) != job.Ticket.House.Profile)
                 throw No("its colour profile is not the one its house means");
             foreach (var face in zip.Entries.Where(e => FaceName().IsMatch(e.FullName)).ToList())
-                if (face.FullName != "faces/" + drawer.Faces.TakeIn(Read(zip, face.FullName), "a face of this pack").Hash)
+                if (face.FullName != "faces/" + drawer.Faces.TakeIn(Read(zip, face.FullName), "a face of this pack")
+                    .Hash)
                     throw No("a face is not the one its job means");
             _ = bench.Jobs.Worked(0, job);
-            return bench.Begin(job.Ticket.Title, job, by, about.Slug is { Length: > 0 and <= 60 } slug && slug.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') ? slug : null);
+            return bench.Begin(job.Ticket.Title, job, by,
+                about.Slug is { Length: > 0 and <= 60 } slug
+                    && slug.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-')
+                    ? slug
+                    : null);
         }
         catch (Exception e) when (e is InvalidDataException or JsonException or NotSupportedException or EndOfStreamException or ArgumentException or NullReferenceException or InvalidOperationException or OverflowException) { throw No("it is damaged, or no pack of Lumbeck’s"); }
     }
 
-    private static void Put(ZipArchive zip, string name, Action<Stream> write, CompressionLevel level = CompressionLevel.Optimal)
+    private static void Put(ZipArchive zip, string name, Action<Stream> write,
+        CompressionLevel level = CompressionLevel.Optimal)
     {
         var entry = zip.CreateEntry(name, level);
         entry.LastWriteTime = new(2000, 1, 1, 0, 0, 0, TimeSpan.Zero);
@@ -120,7 +148,11 @@ public static partial class Packing
         public override bool CanSeek => false;
         public override bool CanWrite => false;
         public override long Length => throw new NotSupportedException();
-        public override long Position { get => throw new NotSupportedException(); set => throw new NotSupportedException(); }
+        public override long Position
+        {
+            get => throw new NotSupportedException();
+            set => throw new NotSupportedException();
+        }
         public override int Read(byte[] buffer, int offset, int count) => Read(buffer.AsSpan(offset, count));
         public override int Read(Span<byte> buffer)
         {

@@ -19,6 +19,10 @@ public static class DemoBench
     public static void Load(Desk desk)
     {
         foreach (var (slug, house, title, edits) in Jobs)
-            desk.Bench.Begin(title, edits(desk.Drawer).Aggregate(Starters.Job(HouseFile.Shipped[house], title), (job, edit) => Keeping.Right(edit.Apply(job), desk.Drawer.Shelf)), Session, slug);
+            desk.Bench.Begin(title,
+                edits(desk.Drawer)
+                    .Aggregate(Starters.Job(HouseFile.Shipped[house], title),
+                        (job, edit) => Keeping.Right(edit.Apply(job), desk.Drawer.Shelf)),
+                Session, slug);
     }
 }

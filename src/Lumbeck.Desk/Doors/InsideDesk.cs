@@ -12,21 +12,31 @@ public static class InsideDesk
 
     /// <summary>Takes an inside in, part by part, to a file of its own, reads it, and lets the file go.</summary>
     /// <exception cref="Refusal">It is over the limit, empty, encrypted, damaged or no PDF.</exception>
-    public static async Task<InsideFile> ReadInside(this Drawer drawer, Stream upload, string name, CancellationToken cancel)
+    public static async Task<InsideFile> ReadInside(this Drawer drawer, Stream upload, string name,
+        CancellationToken cancel)
     {
         var folder = Directory.CreateDirectory(Path.Combine(drawer.Folder, "incoming")).FullName;
         // A name of its own: nothing of the sender's decides a path.
         var path = Path.Combine(folder, Guid.NewGuid().ToString("n"));
         try
         {
-            await using var file = new FileStream(path, new FileStreamOptions { Mode = FileMode.CreateNew, Access = FileAccess.ReadWrite, Options = FileOptions.DeleteOnClose, BufferSize = 1 << 16 });
+            await using var file = new FileStream(path,
+                new FileStreamOptions
+                {
+                    Mode = FileMode.CreateNew,
+                    Access = FileAccess.ReadWrite,
+                    Options = FileOptions.DeleteOnClose,
+                    BufferSize = 1 << 16,
+                });
             var buffer = new byte[1 << 16];
             long total = 0;
             for (int read; (read = await upload.ReadAsync(buffer, cancel)) > 0;)
             {
                 total += read;
                 if (total > Most)
-                    throw new Refusal("ticket/inside", $"{Named(name)} is over {Most / 1_000_000} MB: export it with pictures at 300 per inch, or leave pages and size to the ticket");
+                    throw new Refusal("ticket/inside",
+                        $"{Named(name)} is over {Most / 1_000_000} MB: export it with pictures at 300 per inch, or " +
+                            $"leave pages and size to the ticket");
                 await file.WriteAsync(buffer.AsMemory(0, read), cancel);
             }
             file.Position = 0;

@@ -2,7 +2,9 @@ using System.Diagnostics;
 
 namespace Lumbeck.Desk.Doors;
 
-/// <summary>Pictures to trace: any that the drawer takes, and pages of PDFs where poppler is on this machine to draw them.</summary>
+/// <summary>
+/// Pictures to trace: any that the drawer takes, and pages of PDFs where poppler is on this machine to draw them.
+/// </summary>
 public static class TracingDesk
 {
     private const int MostSeconds = 20;
@@ -11,7 +13,8 @@ public static class TracingDesk
     private static readonly bool Bounded = File.Exists("/usr/bin/prlimit") && File.Exists("/usr/bin/pdftoppm");
 
     /// <exception cref="Refusal">It is nothing that can be shown, or is a PDF and nothing here draws one.</exception>
-    public static async Task<Picture> TakeInTracing(this Drawer drawer, Stream upload, string name, int page, CancellationToken cancel)
+    public static async Task<Picture> TakeInTracing(this Drawer drawer, Stream upload, string name, int page,
+        CancellationToken cancel)
     {
         var aside = Path.Combine(Path.GetTempPath(), "lumbeck-" + Guid.NewGuid().ToString("n"));
         try
@@ -23,15 +26,19 @@ public static class TracingDesk
                 for (int n; (n = await upload.ReadAsync(buffer, cancel)) > 0;)
                 {
                     if (f.Position + n > MostPdf)
-                        throw new Refusal("tracing", $"{Path.GetFileName(name)} is over {MostPdf / 1_000_000} MB: save it smaller");
+                        throw new Refusal("tracing",
+                            $"{Path.GetFileName(name)} is over {MostPdf / 1_000_000} MB: save it smaller");
                     await f.WriteAsync(buffer.AsMemory(0, n), cancel);
                 }
                 f.Position = 0;
                 await f.ReadAtLeastAsync(head, head.Length, throwOnEndOfStream: false, cancel);
             }
-            var drawn = head.AsSpan().SequenceEqual("%PDF-"u8) ? await Drawn(aside, Path.GetFileName(name), page, cancel) : aside;
+            var drawn = head.AsSpan().SequenceEqual("%PDF-"u8)
+                ? await Drawn(aside, Path.GetFileName(name), page, cancel)
+                : aside;
             await using var picture = File.OpenRead(drawn);
-            return await drawer.Pictures.TakeIn(picture, drawn == aside ? name : $"{Path.GetFileNameWithoutExtension(name)}, page {page}", cancel);
+            return await drawer.Pictures.TakeIn(picture,
+                drawn == aside ? name : $"{Path.GetFileNameWithoutExtension(name)}, page {page}", cancel);
         }
         finally
         {
@@ -46,12 +53,19 @@ public static class TracingDesk
         // No side over 4,000 pixels, so that a page of any size is drawn in bounded time and memory.
         // Its memory is bounded where the system can bound it.
         var start = new ProcessStartInfo(Bounded ? "prlimit" : "pdftoppm") { RedirectStandardError = true };
-        if (Bounded) foreach (var a in (string[])[$"--data={MostMemory}", $"--cpu={MostSeconds}", "pdftoppm"]) start.ArgumentList.Add(a);
-        foreach (var a in (string[])["-png", "-singlefile", "-scale-to", "4000", "-f", $"{page}", "-l", $"{page}", pdf, pdf])
+        if (Bounded)
+            foreach (var a in (string[])[$"--data={MostMemory}", $"--cpu={MostSeconds}", "pdftoppm"])
+                start.ArgumentList.Add(a);
+        foreach (var a in (string[])["-png", "-singlefile", "-scale-to", "4000", "-f", $"{page}", "-l", $"{page}", pdf,
+            pdf])
             start.ArgumentList.Add(a);
         Process process;
         try { process = Process.Start(start)!; }
-        catch (System.ComponentModel.Win32Exception) { throw new Refusal("tracing", "a page of a PDF can be traced where poppler is installed (`pdftoppm`), which it is not here: save the page as a PNG"); }
+        catch (System.ComponentModel.Win32Exception)
+        {
+            throw new Refusal("tracing",
+                "a page of a PDF can be traced where poppler is installed (`pdftoppm`), which it is not here: save the page as a PNG");
+        }
         using (process)
         {
             using var late = CancellationTokenSource.CreateLinkedTokenSource(cancel);
@@ -61,11 +75,13 @@ public static class TracingDesk
             {
                 process.Kill();
                 cancel.ThrowIfCancellationRequested();
-                throw new Refusal("tracing", $"{name} takes longer than {MostSeconds} s to draw: save the page as a PNG");
+                throw new Refusal("tracing",
+                    $"{name} takes longer than {MostSeconds} s to draw: save the page as a PNG");
             }
             return process.ExitCode == 0 && File.Exists(pdf + ".png")
                 ? pdf + ".png"
-                : throw new Refusal("tracing", $"page {page} of {name} can’t be drawn: it is damaged, locked, or has no such page");
+                : throw new Refusal("tracing",
+                    $"page {page} of {name} can’t be drawn: it is damaged, locked, or has no such page");
         }
     }
 }

@@ -10,7 +10,8 @@ public sealed record KnownHouse(House House, bool Ships, long Tick, bool Back = 
 /// <param name="Keys">The keys that differ: label, what the job has, what the house says now.</param>
 /// <param name="Would">The job with the new rules; null where they make no sheet of it.</param>
 /// <param name="Refused">Why they make none.</param>
-public sealed record HouseNews(House Now, IReadOnlyList<(string Label, string Was, string Is)> Keys, Composed? Would, string? Refused);
+public sealed record HouseNews(House Now, IReadOnlyList<(string Label, string Was, string Is)> Keys, Composed? Would,
+    string? Refused);
 
 /// <summary>Houses: those that ship, and copies to change.</summary>
 public sealed class HouseDesk
@@ -25,7 +26,8 @@ public sealed class HouseDesk
 
     /// <summary>All houses, those that ship first.</summary>
     public IReadOnlyList<KnownHouse> All() =>
-        [.. HouseFile.Shipped.Values.Select(h => new KnownHouse(h, true, 0)), .. _rows.All().Where(r => r.State is not null).Select(Sound).OfType<KnownHouse>()];
+        [.. HouseFile.Shipped.Values.Select(h => new KnownHouse(h, true, 0)),
+            .. _rows.All().Where(r => r.State is not null).Select(Sound).OfType<KnownHouse>()];
 
     /// <summary>Houses of which what is stored can't be read, by id, with why.</summary>
     public IReadOnlyList<(string Id, string Problem)> Spoilt() =>
@@ -37,7 +39,9 @@ public sealed class HouseDesk
         }),
     ];
 
-    /// <summary>A house of the maker's own; null where it can't be read, which keeps no other from being shown.</summary>
+    /// <summary>
+    /// A house of the maker's own; null where it can't be read, which keeps no other from being shown.
+    /// </summary>
     private KnownHouse? Sound(HouseRow row)
     {
         try { return Known(row); }
@@ -50,11 +54,13 @@ public sealed class HouseDesk
 
     /// <summary>The house of this id or name, or null.</summary>
     public KnownHouse? Find(string idOrName) =>
-        All().FirstOrDefault(k => k.House.Id == idOrName) ?? All().FirstOrDefault(k => k.House.Name.Equals(idOrName.Trim(), StringComparison.OrdinalIgnoreCase));
+        All().FirstOrDefault(k => k.House.Id == idOrName)
+            ?? All().FirstOrDefault(k => k.House.Name.Equals(idOrName.Trim(), StringComparison.OrdinalIgnoreCase));
 
     /// <exception cref="Refusal">There is no such house.</exception>
     public KnownHouse Get(string idOrName) => Find(idOrName)
-        ?? throw new Refusal("ticket/house", $"no house is called `{LengthText.Clip(idOrName)}`: pick {string.Join(", ", All().Select(k => k.House.Name))}");
+        ?? throw new Refusal("ticket/house",
+            $"no house is called `{LengthText.Clip(idOrName)}`: pick {string.Join(", ", All().Select(k => k.House.Name))}");
 
     /// <summary>The house as it was at a tick.</summary>
     public KnownHouse At(KnownHouse now, long tick) =>
@@ -82,15 +88,26 @@ public sealed class HouseDesk
     {
         var key = HouseKeys.Find(keyName) ?? throw new Refusal(keyName, $"a house has no `{LengthText.Clip(keyName)}`");
         if (key.Name == "id" || Get(id).Ships)
-            throw new Refusal(keyName, $"{Get(id).House.Name} ships with Lumbeck and stays as it is: copy it, and change the copy");
+            throw new Refusal(keyName,
+                $"{Get(id).House.Name} ships with Lumbeck and stays as it is: copy it, and change the copy");
         _rows.Change(id, editId, row =>
         {
-            if (row?.State is null) throw new Refusal("house", "this house was put away in the meantime: take it out again");
+            if (row?.State is null)
+                throw new Refusal("house", "this house was put away in the meantime: take it out again");
             var now = HouseOf(row);
             var next = HouseText.Write(key, now, text);
             if (key.Name == "name") Named(next);
             if (key.Name == "profile" && _jobs.Drawer.Profiles.Names().All(p => p.Name != next.Profile))
-                next = next with { Profile = _jobs.Drawer.Profiles.Names().FirstOrDefault(p => p.Says.Equals(next.Profile.Trim(), StringComparison.OrdinalIgnoreCase)).Name ?? throw new Refusal("profile", $"no profile is called `{LengthText.Clip(next.Profile)}`: take {string.Join(", ", _jobs.Drawer.Profiles.Names().Select(p => p.Name))}, or bring the printer’s own into the Drawer") };
+                next = next with
+                {
+                    Profile = _jobs.Drawer.Profiles.Names()
+                        .FirstOrDefault(p => p.Says.Equals(next.Profile.Trim(), StringComparison.OrdinalIgnoreCase))
+                        .Name
+                        ?? throw new Refusal("profile",
+                            $"no profile is called `{LengthText.Clip(next.Profile)}`: take " +
+                                $"{string.Join(", ", _jobs.Drawer.Profiles.Names().Select(p => p.Name))}, or bring " +
+                                $"the printer’s own into the Drawer"),
+                };
             return HouseFile.Write(next) == HouseFile.Write(now) ? null : (HouseFile.Write(next), key.Label);
         });
         return Get(id);
@@ -120,7 +137,8 @@ public sealed class HouseDesk
         var old = job.Ticket.House;
         if (!HasNews(job)) return null;
         var now = Get(old.Id).House;
-        var keys = HouseKeys.All.Where(k => HouseText.Show(k, old) != HouseText.Show(k, now)).Select(k => (k.Label, HouseText.Show(k, old), HouseText.Show(k, now))).ToList();
+        var keys = HouseKeys.All.Where(k => HouseText.Show(k, old) != HouseText.Show(k, now))
+            .Select(k => (k.Label, HouseText.Show(k, old), HouseText.Show(k, now))).ToList();
         try { return new(now, keys, _jobs.Worked(0, new SetHouse(now).Apply(job)), null); }
         catch (Refusal r) { return new(now, keys, null, r.Message); }
     }
@@ -142,7 +160,9 @@ public sealed class HouseDesk
 
     /// <summary>A house of the store; what this version does not know of it is told, not refused.</summary>
     private House HouseOf(HouseRow row) =>
-        HouseFile.Read(row.State!, key => _jobs.Store.Tell($"house {row.House}: the key `{key}` is not known to this Lumbeck, and is left out"));
+        HouseFile.Read(row.State!,
+            key =>
+                _jobs.Store.Tell($"house {row.House}: the key `{key}` is not known to this Lumbeck, and is left out"));
 
     private KnownHouse Keep(House house, string says)
     {
@@ -150,7 +170,8 @@ public sealed class HouseDesk
         // What is put away does not count.
         if (_rows.All().Count(r => r.State is not null) >= Most)
             throw new Refusal("house", $"{Most} houses of your own are kept: put one away first");
-        var wanted = string.Concat(house.Id.ToLowerInvariant().Where(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-'));
+        var wanted = string.Concat(house.Id.ToLowerInvariant()
+            .Where(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-'));
         wanted = wanted.Length == 0 ? "house" : wanted[..Math.Min(30, wanted.Length)];
         var id = wanted;
         for (var n = 2; taken.Contains(id); n++) id = string.Create(CultureInfo.InvariantCulture, $"{wanted}-{n}");
@@ -169,7 +190,8 @@ public sealed class HouseDesk
     private void Named(House house)
     {
         if (house.Name.Length is 0 or > 80) throw new Refusal("name", "a house needs a name of up to 80 letters");
-        if (All().Any(k => k.House.Id != house.Id && k.House.Name.Equals(house.Name, StringComparison.OrdinalIgnoreCase)))
+        if (All()
+            .Any(k => k.House.Id != house.Id && k.House.Name.Equals(house.Name, StringComparison.OrdinalIgnoreCase)))
             throw new Refusal("name", $"there is a house `{house.Name}` already: take another name");
     }
 }

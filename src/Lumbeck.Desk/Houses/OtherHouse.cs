@@ -11,8 +11,17 @@ public static class OtherHouse
     {
         var (a, b) = (here.Job.Ticket.House, there.Job.Ticket.House);
         var unit = here.Job.Ticket.Unit;
-        static string marks(House h) => string.Join(", ", ((string[])[h.Marks switch { Marks.None => "none", Marks.Crop => "crop", _ => "crop and bleed" }, h.FoldMarks ? "folds" : "", h.InkBar ? "ink bar" : "", h.Slug ? "slug" : ""]).Where(w => w.Length > 0));
-        static string barcode(House h) => h.BarcodeBy switch { BarcodeBy.House => "the house’s, where there is none", BarcodeBy.Maker => "yours", _ => "either’s" };
+        static string marks(House h) =>
+            string.Join(", ",
+                ((string[])[h.Marks switch { Marks.None => "none", Marks.Crop => "crop", _ => "crop and bleed" },
+                    h.FoldMarks ? "folds" : "", h.InkBar ? "ink bar" : "", h.Slug ? "slug" : ""])
+                    .Where(w => w.Length > 0));
+        static string barcode(House h) => h.BarcodeBy switch
+        {
+            BarcodeBy.House => "the house’s, where there is none",
+            BarcodeBy.Maker => "yours",
+            _ => "either’s",
+        };
         string percent(decimal p) => p.ToString("0.##", CultureInfo.InvariantCulture) + " %";
         (string What, string Here, string There)[] all =
         [
@@ -22,7 +31,8 @@ public static class OtherHouse
             ("Bleed", a.Bleed.Show(unit), b.Bleed.Show(unit)),
             ("Safe from cuts", a.TrimSafe.Show(unit), b.TrimSafe.Show(unit)),
             ("Safe from folds", a.FoldSafe.Show(unit), b.FoldSafe.Show(unit)),
-            ("Standard", string.Join(" or ", a.Kinds.Select(k => k.Title)), string.Join(" or ", b.Kinds.Select(k => k.Title))),
+            ("Standard", string.Join(" or ", a.Kinds.Select(k => k.Title)),
+                string.Join(" or ", b.Kinds.Select(k => k.Title))),
             ("Marks", marks(a), marks(b)),
             ("Printing condition", a.OutputCondition, b.OutputCondition),
             ("RGB becomes ink by", a.Intent.ToString().ToLowerInvariant(), b.Intent.ToString().ToLowerInvariant()),
@@ -41,5 +51,6 @@ public static class OtherHouse
         return [.. there.Drawn.Where(f => f.Severity != Severity.Note && !known.Contains((f.Id, f.Item)))];
     }
 
-    private static string Sheets(Composed c, Unit unit) => string.Join(" and ", c.Sheets.Select(s => s.Sheet.Size.Show(unit)));
+    private static string Sheets(Composed c, Unit unit) =>
+        string.Join(" and ", c.Sheets.Select(s => s.Sheet.Size.Show(unit)));
 }

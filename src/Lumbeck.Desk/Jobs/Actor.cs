@@ -1,8 +1,11 @@
 namespace Lumbeck.Desk.Jobs;
 
-/// <summary>Who does something. Each call that changes something takes one, and what is kept of it says who it was.</summary>
+/// <summary>
+/// Who does something. Each call that changes something takes one, and what is kept of it says who it was.
+/// </summary>
 /// <param name="Name">The person; today always the maker at this machine.</param>
-/// <param name="Session">Where they sit: one open page, one command. Two of one person's can be in each other's way.</param>
+/// <param name="Session">Where they sit: one open page, one command. Two of one person's can be in each other's
+/// way.</param>
 public readonly record struct Actor(string Name, string Session)
 {
     /// <summary>The maker at this machine, in a session.</summary>

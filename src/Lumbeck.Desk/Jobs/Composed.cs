@@ -7,19 +7,29 @@ public sealed record ComposedSheet(PrintedSheet On, Scene Scene)
     public WrapGeometry Geometry => On.Geometry;
 }
 
-/// <summary>One revision worked out: its sheets, their scenes and what Check found on them as drawn. Never changes.</summary>
-public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedSheet> Sheets, ImmutableArray<Finding> Drawn)
+/// <summary>
+/// One revision worked out: its sheets, their scenes and what Check found on them as drawn. Never changes.
+/// </summary>
+public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedSheet> Sheets,
+    ImmutableArray<Finding> Drawn)
 {
     private readonly Lazy<ImmutableArray<Finding>>? _findings;
 
-    /// <summary>What was found on plates, and on which revision's: until this one's are looked at, those of the one before.</summary>
+    /// <summary>
+    /// What was found on plates, and on which revision's: until this one's are looked at, those of the one before.
+    /// </summary>
     public (long Revision, ImmutableArray<Finding> Found)? Plates
     {
         get;
         init
         {
             field = value;
-            _findings = new(() => value is { } p ? Rules.Merged(Drawn, p.Found.Where(f => f.Item is null || Job.Item(f.Item) is not null).Select(f => f with { Waived = Job.Waivers.FirstOrDefault(w => w.Rule == f.Id)?.Reason })) : Drawn);
+            _findings = new(() =>
+                value is { } p
+                    ? Rules.Merged(Drawn,
+                        p.Found.Where(f => f.Item is null || Job.Item(f.Item) is not null)
+                            .Select(f => f with { Waived = Job.Waivers.FirstOrDefault(w => w.Rule == f.Id)?.Reason }))
+                    : Drawn);
         }
     }
 
@@ -34,7 +44,9 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
 
     /// <summary>The sheet that an item is printed on; the first where it is on none.</summary>
     public ComposedSheet SheetOf(string item) =>
-        Sheets.FirstOrDefault(s => s.Scene.Piece(item) is { Frame.IsEmpty: false }) ?? Sheets.FirstOrDefault(s => s.On.Wrap == Job.WrapOf(item)) ?? Sheets[0];
+        Sheets.FirstOrDefault(s => s.Scene.Piece(item) is { Frame.IsEmpty: false })
+            ?? Sheets.FirstOrDefault(s => s.On.Wrap == Job.WrapOf(item))
+            ?? Sheets[0];
 
     /// <summary>The sheet of an id; the first where the job has none of that.</summary>
     public ComposedSheet Named(string? sheet) => Sheets.FirstOrDefault(s => s.On.Id == sheet) ?? Sheets[0];
@@ -42,20 +54,26 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
     public Readiness Readiness => Readiness.Of(Findings);
 
     /// <summary>The same in one line; plates that were never looked at do not count as fine.</summary>
-    public string SaysReady => Readiness is { Stops: 0, Cautions: 0 } && Plates is null ? "nothing drawn stops the press" : Readiness.Say();
+    public string SaysReady =>
+        Readiness is { Stops: 0, Cautions: 0 } && Plates is null ? "nothing drawn stops the press" : Readiness.Say();
 
     /// <summary>This job with the items named that want a look after its sheet was another's.</summary>
     public Job LookedOver(Composed was) => Job with
     {
-        Looks = AfterChange.Merge(Job, AfterChange.Of((was.Job, [.. was.Sheets.Select(s => s.Scene)], was.Findings), (Job, [.. Sheets.Select(s => s.Scene)], Findings))),
+        Looks = AfterChange.Merge(Job,
+            AfterChange.Of((was.Job, [.. was.Sheets.Select(s => s.Scene)], was.Findings),
+                (Job, [.. Sheets.Select(s => s.Scene)], Findings))),
     };
 
-    private static readonly System.Diagnostics.Metrics.Counter<long> Scenes = new System.Diagnostics.Metrics.Meter("Lumbeck").CreateCounter<long>("lumbeck.scenes", description: "Scenes built: one a sheet and revision.");
+    private static readonly System.Diagnostics.Metrics.Counter<long> Scenes =
+        new System.Diagnostics.Metrics.Meter("Lumbeck")
+        .CreateCounter<long>("lumbeck.scenes", description: "Scenes built: one a sheet and revision.");
 
     /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
     public static Composed Of(long revision, Job job, IType type, IDrawings? drawings = null, IKept? kept = null)
     {
-        var sheets = job.Sheets().Select(on => new ComposedSheet(on, SceneBuilder.Build(job, on, type, drawings))).ToImmutableArray();
+        var sheets = job.Sheets().Select(on => new ComposedSheet(on, SceneBuilder.Build(job, on, type, drawings)))
+            .ToImmutableArray();
         Scenes.Add(sheets.Length);
         return new(revision, job, sheets, Rules.Check(sheets.Select(s => new Look(job, s.On, s.Scene, kept))));
     }

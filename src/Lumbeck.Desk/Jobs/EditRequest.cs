@@ -7,8 +7,11 @@ public sealed record OnBench(string JobId, string Slug, long Tick, Composed Comp
     public long Revision => Composed.Revision;
 }
 
-/// <summary>An edit that another session's has overtaken: the fact, what it says now, and what this edit would make it.</summary>
-public sealed class Conflict(string path, string label, string theirs, string yours) : Exception($"{label} was changed in the meantime.")
+/// <summary>
+/// An edit that another session's has overtaken: the fact, what it says now, and what this edit would make it.
+/// </summary>
+public sealed class Conflict(string path, string label, string theirs, string yours)
+    : Exception($"{label} was changed in the meantime.")
 {
     public string Path { get; } = path;
     public string Label { get; } = label;
@@ -17,7 +20,8 @@ public sealed class Conflict(string path, string label, string theirs, string yo
 }
 
 /// <summary>
-/// A request to edit. <paramref name="Make"/> gives the edit for the job as it is; <paramref name="Base"/> is the tick its maker saw,
+/// A request to edit. <paramref name="Make"/> gives the edit for the job as it is; <paramref name="Base"/> is the tick
+/// its maker saw,
 /// null to go ahead whatever others did; revisions that share a <paramref name="Gesture"/> are one step back.
 /// </summary>
 public sealed record EditRequest(string Id, Actor By, Func<Job, Edit> Make, long? Base = null, string? Gesture = null);

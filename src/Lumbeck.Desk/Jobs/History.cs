@@ -18,13 +18,16 @@ public static class History
     public static IReadOnlyList<Step> StepList(this JobDesk jobs, OnBench on, long? before = null, bool named = false)
     {
         var led = jobs.Store.Line(on.Revision);
-        return [.. jobs.Store.Steps(on.JobId, before, Page, named).Select(r => new Step(r, r.Revision == on.Revision, led.Contains(r.Revision)))];
+        return [.. jobs.Store.Steps(on.JobId, before, Page, named)
+            .Select(r => new Step(r, r.Revision == on.Revision, led.Contains(r.Revision)))];
     }
 
     /// <summary>A job as it was at a revision of its own.</summary>
     /// <exception cref="Refusal">It has no such revision.</exception>
     public static Composed Revision(this JobDesk jobs, string slug, long revision) =>
-        jobs.Store.JobOf(revision) == jobs.Row(slug).Id ? jobs.Compose(revision) : throw new Refusal("steps", "this job has no such step");
+        jobs.Store.JobOf(revision) == jobs.Row(slug).Id
+            ? jobs.Compose(revision)
+            : throw new Refusal("steps", "this job has no such step");
 
     /// <summary>What the step that made this revision did, in words.</summary>
     public static string Says(this JobDesk jobs, OnBench on) => jobs.Store.Revision(on.Revision).Says;
@@ -35,7 +38,12 @@ public static class History
     {
         var wrap = shown.Job.Wraps[on.Wrap];
         if (wrap.Find(take) is null) throw new Refusal("takes", "this wrap has no such take");
-        return SceneBuilder.Build(shown.Job with { Wraps = shown.Job.Wraps.SetItem(on.Wrap, wrap with { Current = take }) }, on, jobs.Drawer.Shelf, jobs.Drawer.DrawingsOf(shown.Job.Ticket.House));
+        return SceneBuilder.Build(shown.Job with
+        {
+            Wraps = shown.Job.Wraps.SetItem(on.Wrap,
+            wrap with { Current = take })
+        },
+            on, jobs.Drawer.Shelf, jobs.Drawer.DrawingsOf(shown.Job.Ticket.House));
     }
 
     /// <summary>The edit that brings a revision back.</summary>
@@ -50,7 +58,8 @@ public static class History
         var row = jobs.Row(slug);
         if (jobs.Store.JobOf(revision) != row.Id) throw new Refusal("steps", "this job has no such step");
         var line = name.ReplaceLineEndings(" ").Trim();
-        if (line.Length > NameItem.Most) throw new Refusal("steps", $"a name of {line.Length} letters is too long: up to {NameItem.Most}");
+        if (line.Length > NameItem.Most)
+            throw new Refusal("steps", $"a name of {line.Length} letters is too long: up to {NameItem.Most}");
         jobs.Store.Write(w => { w.Name(row.Id, revision, line); return 0; });
     }
 }

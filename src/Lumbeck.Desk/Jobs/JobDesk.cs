@@ -3,7 +3,9 @@ using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Jobs;
 
-/// <summary>Jobs as they are and as they were: worked out, edited, stepped back and forward. Safe for several threads.</summary>
+/// <summary>
+/// Jobs as they are and as they were: worked out, edited, stepped back and forward. Safe for several threads.
+/// </summary>
 public sealed class JobDesk
 {
     private readonly ConcurrentDictionary<long, Composed> _composed = new();
@@ -34,7 +36,8 @@ public sealed class JobDesk
     public (bool Back, bool Forward) Steps(OnBench on) => _store.Steps(on.Revision);
 
     /// <summary>What lay on the bench just before what lies there now; null where that was the first.</summary>
-    public Composed? Before(OnBench on) => _store.RevisionAt(on.JobId, on.Tick - 1) is { } revision ? Compose(revision) : null;
+    public Composed? Before(OnBench on) =>
+        _store.RevisionAt(on.JobId, on.Tick - 1) is { } revision ? Compose(revision) : null;
 
     /// <summary>A revision worked out; kept, as revisions never change.</summary>
     public Composed Compose(long revision)
@@ -55,7 +58,8 @@ public sealed class JobDesk
     /// edit that changes nothing leaves no revision.
     /// </summary>
     /// <exception cref="Refusal">What was asked can't be made; nothing was changed.</exception>
-    /// <exception cref="Conflict">Another session changed the same fact since the request's base; nothing was changed.</exception>
+    /// <exception cref="Conflict">Another session changed the same fact since the request's base; nothing was
+    /// changed.</exception>
     public OnBench Apply(string slug, EditRequest request)
     {
         var row = Row(slug);
@@ -75,7 +79,8 @@ public sealed class JobDesk
             // What the sheet moved under its items is said with the step that moved it.
             if (!ReferenceEquals(next.Ticket, now.Ticket) && edit is not BringBack)
                 composed = composed with { Job = next = composed.LookedOver(Compose(head.Revision)) };
-            var moved = w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), next, request.By.Session);
+            var moved = w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), next,
+                request.By.Session);
             // Until its own plates are looked at, those of before are shown: nothing comes and goes with every key.
             return (moved, composed with { Revision = moved.Revision, Plates = Compose(head.Revision).Plates });
         });
@@ -89,9 +94,11 @@ public sealed class JobDesk
     /// <param name="slug">The job.</param>
     /// <param name="by">Who steps back.</param>
     /// <param name="asked">The asking's own id.</param>
-    /// <param name="since">The tick from which on steps of others are not taken back unasked; null takes back whosever it is.</param>
+    /// <param name="since">The tick from which on steps of others are not taken back unasked; null takes back whosever
+    /// it is.</param>
     /// <exception cref="Conflict">The last step is another session's, made since then; nothing was changed.</exception>
-    public OnBench StepBack(string slug, Actor by, string? asked = null, long? since = null) => Step(slug, by, asked, (w, r) =>
+    public OnBench StepBack(string slug, Actor by, string? asked = null,
+        long? since = null) => Step(slug, by, asked, (w, r) =>
     {
         if (since is { } tick && w.MadeBy(r) is var last && last.Session != by.Session && last.Tick > tick)
             throw new Conflict("step", _store.Revision(r).Says, "", "");
@@ -99,10 +106,12 @@ public sealed class JobDesk
     });
 
     /// <summary>Steps forward again, likewise.</summary>
-    public OnBench StepForward(string slug, Actor by, string? asked = null) => Step(slug, by, asked, (w, r) => w.StepForward(r));
+    public OnBench StepForward(string slug, Actor by, string? asked = null) =>
+        Step(slug, by, asked, (w, r) => w.StepForward(r));
 
     internal JobRow Row(string slugOrId) =>
-        _store.Find(slugOrId) ?? throw new Refusal("job", $"no job is called `{LengthText.Clip(slugOrId)}`: `lumbeck jobs` lists them");
+        _store.Find(slugOrId)
+            ?? throw new Refusal("job", $"no job is called `{LengthText.Clip(slugOrId)}`: `lumbeck jobs` lists them");
 
     internal OnBench On(JobRow row)
     {
@@ -129,7 +138,8 @@ public sealed class JobDesk
         var seen = w.Load(revision);
         // What could not be done then is refused for what it is now, not for who came first.
         if (Made(edit, seen) is not { } mine) return;
-        if (Overtaken.Of(seen, now, mine, Made(edit, now)) is { } both) throw new Conflict(both.Path, both.Label, both.Theirs, both.Yours);
+        if (Overtaken.Of(seen, now, mine, Made(edit, now)) is { } both)
+            throw new Conflict(both.Path, both.Label, both.Theirs, both.Yours);
     }
 
     private static Job? Made(Edit edit, Job job)
@@ -141,11 +151,14 @@ public sealed class JobDesk
     private void RefuseMissing(Job now, Job next)
     {
         foreach (var picture in next.Items.OfType<PictureItem>())
-            if (picture.Picture is { } p && (now.Item(picture.Id) as PictureItem)?.Picture != p && !_drawer.Pictures.Has(p.Hash))
-                throw new Refusal($"item/{picture.Id}/picture", $"the picture {p.Name} is not in this drawer: put it in again");
+            if (picture.Picture is { } p && (now.Item(picture.Id) as PictureItem)?.Picture != p
+                && !_drawer.Pictures.Has(p.Hash))
+                throw new Refusal($"item/{picture.Id}/picture",
+                    $"the picture {p.Name} is not in this drawer: put it in again");
         foreach (var tracing in next.Wraps.Select(w => w.Tracing?.Picture).OfType<Picture>())
             if (now.Wraps.All(w => w.Tracing?.Picture != tracing) && !_drawer.Pictures.Has(tracing.Hash))
-                throw new Refusal("ground/tracing", $"the picture {tracing.Name} is not in this drawer: put it in again");
+                throw new Refusal("ground/tracing",
+                    $"the picture {tracing.Name} is not in this drawer: put it in again");
     }
 
     internal Composed Keep(Composed composed)

@@ -12,7 +12,8 @@ public static class MendingDesk
     {
         var on = jobs.Job(slug);
         if (key == "all") return jobs.MendAll(on);
-        var finding = on.Composed.Findings.FirstOrDefault(f => f.Key == key) ?? throw new Refusal("mend", "this was mended in the meantime");
+        var finding = on.Composed.Findings.FirstOrDefault(f => f.Key == key)
+            ?? throw new Refusal("mend", "this was mended in the meantime");
         return finding.By ?? throw new Refusal("mend", $"no certain mend is known: {finding.Mend}");
     }
 
@@ -22,7 +23,9 @@ public static class MendingDesk
         var (job, findings) = (on.Job, on.Composed.Findings);
         var edits = ImmutableList.CreateBuilder<Edit>();
         var tried = new HashSet<string>();
-        while (edits.Count < Most && findings.FirstOrDefault(f => f is { By: not null, Waived: null, Severity: not Severity.Note } && tried.Add(f.Key)) is { } next)
+        while (edits.Count < Most
+            && findings.FirstOrDefault(f =>
+                f is { By: not null, Waived: null, Severity: not Severity.Note } && tried.Add(f.Key)) is { } next)
         {
             try
             {
@@ -31,8 +34,11 @@ public static class MendingDesk
             }
             // One mend may have taken away what another was for.
             catch (Refusal) { continue; }
-            findings = [.. jobs.Worked(0, job).Findings, .. findings.Where(f => Rules.All.First(r => r.Id == f.Id) is PlateRule)];
+            findings = [.. jobs.Worked(0, job).Findings,
+                .. findings.Where(f => Rules.All.First(r => r.Id == f.Id) is PlateRule)];
         }
-        return edits.Count > 0 ? new(edits.ToImmutable(), edits.Count == 1 ? "mend one finding" : $"mend {edits.Count} findings") : throw new Refusal("mend", "nothing here has a certain mend");
+        return edits.Count > 0
+            ? new(edits.ToImmutable(), edits.Count == 1 ? "mend one finding" : $"mend {edits.Count} findings")
+            : throw new Refusal("mend", "nothing here has a certain mend");
     }
 }

@@ -3,7 +3,9 @@ using Lumbeck.Press.Plates;
 
 namespace Lumbeck.Desk.Jobs;
 
-/// <summary>The rules that need plates, asked beside everything else: one sheet after the other, one job at a time.</summary>
+/// <summary>
+/// The rules that need plates, asked beside everything else: one sheet after the other, one job at a time.
+/// </summary>
 public sealed class PlateChecks(JobDesk jobs) : IDisposable
 {
     private readonly SemaphoreSlim _one = new(1);
@@ -18,7 +20,8 @@ public sealed class PlateChecks(JobDesk jobs) : IDisposable
             var known = jobs.Compose(composed.Revision);
             return known.IsPlated
                 ? known
-                : await Task.Run(() => jobs.Keep(known with { Plates = (known.Revision, Look(known, PlateLooking.Beside)) }));
+                : await Task.Run(() =>
+                    jobs.Keep(known with { Plates = (known.Revision, Look(known, PlateLooking.Beside)) }));
         }
         finally { _one.Release(); }
     }

@@ -25,7 +25,8 @@ public static class Starters
         var job = Job(house, title);
         // The unit that a size is typed in is the job's, whatever the printer reckons in.
         if (LengthText.UnitIn(trim ?? "") is { } unit) job = new SetUnit(unit).Apply(job);
-        foreach (var (path, text) in ((string, string?)[])[("ticket/binding", binding), ("ticket/trim", trim), ("ticket/pages", pages)])
+        foreach (var (path, text) in ((string, string?)[])[("ticket/binding", binding), ("ticket/trim", trim),
+            ("ticket/pages", pages)])
             if (!string.IsNullOrWhiteSpace(text)) job = Facts.Write(job, path, text).Apply(job);
         return job.WithPieces();
     }
@@ -44,7 +45,15 @@ public static class Starters
     /// </summary>
     public static Job Copy(Job original) => original with
     {
-        Ticket = original.Ticket with { Title = original.Ticket.Title.Length == 0 ? "" : original.Ticket.Title + ", copy", Isbn = null, PrinterSays = "", PinnedSpine = null, Inside = null, Dummy = null },
+        Ticket = original.Ticket with
+        {
+            Title = original.Ticket.Title.Length == 0 ? "" : original.Ticket.Title + ", copy",
+            Isbn = null,
+            PrinterSays = "",
+            PinnedSpine = null,
+            Inside = null,
+            Dummy = null,
+        },
     };
 
     /// <summary>What can be added to a panel, the usual first: (word, what the list says).</summary>
@@ -52,15 +61,23 @@ public static class Starters
     /// <param name="words">Whether words are printed there: houses print none on a narrow spine.</param>
     public static IReadOnlyList<(string Word, string Says)> For(Part panel, bool words = true) => panel switch
     {
-        Part.Spine when !words => [("band", "band"), ("line", "line"), ("rectangle", "rectangle"), ("ellipse", "ellipse")],
-        Part.Front => [("title", "title"), ("subtitle", "subtitle"), ("author", "author"), ("picture", "picture"), ("plate", "label plate"), ("text", "text"), .. Shapes],
-        Part.Back => [("blurb", "blurb"), ("barcode", "barcode"), ("code", "QR code"), ("imprint", "imprint"), ("picture", "picture"), ("text", "text"), .. Shapes],
-        Part.Spine => [("title", "title"), ("author", "author"), ("imprint", "imprint"), ("band", "band"), ("line", "line"), ("rectangle", "rectangle"), ("ellipse", "ellipse")],
+        Part.Spine when !words => [("band", "band"), ("line", "line"), ("rectangle", "rectangle"),
+            ("ellipse", "ellipse")],
+        Part.Front =>
+            [("title", "title"), ("subtitle", "subtitle"), ("author", "author"), ("picture", "picture"),
+                ("plate", "label plate"), ("text", "text"), .. Shapes],
+        Part.Back =>
+            [("blurb", "blurb"), ("barcode", "barcode"), ("code", "QR code"), ("imprint", "imprint"),
+                ("picture", "picture"), ("text", "text"), .. Shapes],
+        Part.Spine =>
+            [("title", "title"), ("author", "author"), ("imprint", "imprint"), ("band", "band"), ("line", "line"),
+                ("rectangle", "rectangle"), ("ellipse", "ellipse")],
         Part.FrontFlap or Part.BackFlap => [("text", "text"), ("picture", "picture"), .. Shapes],
         _ => [("picture", "picture"), .. Shapes, ("text", "text")],
     };
 
-    private static readonly (string, string)[] Shapes = [("rectangle", "rectangle"), ("ellipse", "ellipse"), ("line", "line"), ("polygon", "polygon"), ("star", "star"), ("band", "band"), ("frame", "frame")];
+    private static readonly (string, string)[] Shapes = [("rectangle", "rectangle"), ("ellipse", "ellipse"),
+        ("line", "line"), ("polygon", "polygon"), ("star", "star"), ("band", "band"), ("frame", "frame")];
 
     /// <summary>A new item of this kind on this panel, saying what the ticket says where it can.</summary>
     /// <exception cref="Refusal">Nothing of that kind can be added.</exception>
@@ -72,47 +89,141 @@ public static class Starters
         var pt = Length.FromPoints;
         var spine = panel == Part.Spine;
         Hold at(Anchor a, decimal y = 0) => new(panel, HoldBox.Safe, a, default, pt(y));
-        TextItem text(TextRole role, string says, string starter, Hold hold, decimal size, decimal high, Align align, int weight = 400) => new()
-        {
-            Id = id,
-            Hold = hold,
-            Role = role,
-            Words = says.Length > 0 ? says : starter,
-            Starter = says.Length == 0,
-            Width = spine ? new(default, role == TextRole.Title ? 0.6m : 0.3m) : Span.Full,
-            Height = spine ? Span.Full : new(pt(high)),
-            // A spine's words are placed and sized with it, until a hand moves them.
-            Composed = spine && (role is TextRole.Title or TextRole.Author or TextRole.Imprint),
-            Style = new() { Face = new("eb-garamond", weight, false), Size = spine ? SpineSize(job) : pt(size), Align = align, Stand = spine ? Stand.Middle : Stand.Head, Paint = ink, Leading = role == TextRole.Blurb ? 1.35m : 1.1m },
-        };
+        TextItem text(TextRole role, string says, string starter, Hold hold, decimal size, decimal high, Align align,
+            int weight = 400) => new()
+            {
+                Id = id,
+                Hold = hold,
+                Role = role,
+                Words = says.Length > 0 ? says : starter,
+                Starter = says.Length == 0,
+                Width = spine ? new(default, role == TextRole.Title ? 0.6m : 0.3m) : Span.Full,
+                Height = spine ? Span.Full : new(pt(high)),
+                // A spine's words are placed and sized with it, until a hand moves them.
+                Composed = spine && (role is TextRole.Title or TextRole.Author or TextRole.Imprint),
+                Style = new()
+                {
+                    Face = new("eb-garamond", weight, false),
+                    Size = spine ? SpineSize(job) : pt(size),
+                    Align = align,
+                    Stand = spine ? Stand.Middle : Stand.Head,
+                    Paint = ink,
+                    Leading = role == TextRole.Blurb ? 1.35m : 1.1m
+                },
+            };
         // On a narrow spine a shape is no larger than the band that is safe there.
         Span small(decimal points) => spine ? new(SpineSize(job)) : new(pt(points));
         return word switch
         {
-            "title" => text(TextRole.Title, t.Title, "Title of the book", spine ? at(Anchor.Left) : at(Anchor.Top, 72), 36, 96, spine ? Align.Left : Align.Centre),
+            "title" =>
+                text(TextRole.Title, t.Title, "Title of the book", spine ? at(Anchor.Left) : at(Anchor.Top, 72), 36, 96,
+                    spine ? Align.Left : Align.Centre),
             "subtitle" => text(TextRole.Subtitle, t.Subtitle, "Subtitle", at(Anchor.Top, 176), 16, 24, Align.Centre),
-            "author" => text(TextRole.Author, t.Author, "Author", spine ? at(Anchor.Right) : at(Anchor.Bottom, -24), 18, 26, spine ? Align.Right : Align.Centre),
-            "imprint" => text(TextRole.Imprint, t.Imprint, "Imprint", spine ? at(Anchor.Right) : at(Anchor.BottomLeft), 9, 14, spine ? Align.Right : Align.Left),
-            "blurb" => text(TextRole.Blurb, "", "What the book is about, in three short paragraphs.", at(Anchor.Top, 24), 11, 300, Align.Left),
+            "author" =>
+                text(TextRole.Author, t.Author, "Author", spine ? at(Anchor.Right) : at(Anchor.Bottom, -24), 18, 26,
+                    spine ? Align.Right : Align.Centre),
+            "imprint" =>
+                text(TextRole.Imprint, t.Imprint, "Imprint", spine ? at(Anchor.Right) : at(Anchor.BottomLeft), 9, 14,
+                    spine ? Align.Right : Align.Left),
+            "blurb" =>
+                text(TextRole.Blurb, "", "What the book is about, in three short paragraphs.", at(Anchor.Top, 24), 11,
+                    300, Align.Left),
             "text" => text(TextRole.Free, "", "Your words", at(Anchor.Middle), 12, 60, Align.Left),
-            "rectangle" => new RectItem { Id = id, Hold = at(Anchor.Middle), Width = new(pt(144)), Height = new(pt(96)), Fill = ink },
-            "ellipse" => new EllipseItem { Id = id, Hold = at(Anchor.Middle), Width = small(96), Height = small(96), Fill = ink },
-            "line" => new LineItem { Id = id, Hold = at(Anchor.Middle), Width = spine ? new(pt(24)) : new(pt(96)), Line = ink, LineWidth = pt(1) },
-            "polygon" => new PolygonItem { Id = id, Hold = at(Anchor.Middle), Width = small(96), Height = small(96), Corners = 6, Fill = ink },
-            "star" => new PolygonItem { Id = id, Hold = at(Anchor.Middle), Width = small(96), Height = small(96), Corners = 8, Waist = 60, Fill = ink },
+            "rectangle" => new RectItem
+            {
+                Id = id,
+                Hold = at(Anchor.Middle),
+                Width = new(pt(144)),
+                Height = new(pt(96)),
+                Fill = ink,
+            },
+            "ellipse" => new EllipseItem
+            {
+                Id = id,
+                Hold = at(Anchor.Middle),
+                Width = small(96),
+                Height = small(96),
+                Fill = ink,
+            },
+            "line" => new LineItem
+            {
+                Id = id,
+                Hold = at(Anchor.Middle),
+                Width = spine ? new(pt(24)) : new(pt(96)),
+                Line = ink,
+                LineWidth = pt(1),
+            },
+            "polygon" => new PolygonItem
+            {
+                Id = id,
+                Hold = at(Anchor.Middle),
+                Width = small(96),
+                Height = small(96),
+                Corners = 6,
+                Fill = ink,
+            },
+            "star" => new PolygonItem
+            {
+                Id = id,
+                Hold = at(Anchor.Middle),
+                Width = small(96),
+                Height = small(96),
+                Corners = 8,
+                Waist = 60,
+                Fill = ink,
+            },
             // A band runs over its panel from bleed to bleed: the whole of a spine, a strip of anything else.
-            "band" => new RectItem { Id = id, Name = "Band", Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = spine ? Span.Full : new(pt(72)), Fill = ink },
-            "frame" => new FrameItem { Id = id, Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default), Width = Span.Full, Height = Span.Full, Thickness = pt(18), Fill = ink },
-            "plate" => new PlateItem { Id = id, Hold = at(Anchor.Middle), Width = new(default, 0.7m), Height = new(default, 0.36m), Fill = new InkPaint(Ink.White), Line = new InkPaint(Ink.Black), LineWidth = pt(1), Corner = pt(6), Inner = pt(4), Rules = 2 },
-            "picture" => new PictureItem { Id = id, Hold = at(Anchor.Middle), Width = new(default, 0.6m), Height = new(default, 0.4m) },
-            "barcode" => new BarcodeItem { Id = id, Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) },
+            "band" => new RectItem
+            {
+                Id = id,
+                Name = "Band",
+                Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default),
+                Width = Span.Full,
+                Height = spine ? Span.Full : new(pt(72)),
+                Fill = ink,
+            },
+            "frame" => new FrameItem
+            {
+                Id = id,
+                Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default),
+                Width = Span.Full,
+                Height = Span.Full,
+                Thickness = pt(18),
+                Fill = ink,
+            },
+            "plate" => new PlateItem
+            {
+                Id = id,
+                Hold = at(Anchor.Middle),
+                Width = new(default, 0.7m),
+                Height = new(default, 0.36m),
+                Fill = new InkPaint(Ink.White),
+                Line = new InkPaint(Ink.Black),
+                LineWidth = pt(1),
+                Corner = pt(6),
+                Inner = pt(4),
+                Rules = 2,
+            },
+            "picture" => new PictureItem
+            {
+                Id = id,
+                Hold = at(Anchor.Middle),
+                Width = new(default, 0.6m),
+                Height = new(default, 0.4m),
+            },
+            "barcode" => new BarcodeItem
+            {
+                Id = id,
+                Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default),
+            },
             "code" => new CodeItem { Id = id, Hold = at(Anchor.Middle) },
             _ => throw new Refusal("item", $"nothing called `{LengthText.Clip(word)}` can be added here"),
         };
     }
 
     /// <summary>
-    /// A frame of a picture's own proportions in the middle of a panel: as large as the file says where that fits and is
+    /// A frame of a picture's own proportions in the middle of a panel: as large as the file says where that fits and
+    /// is
     /// sharp, else as large as it stays sharp, within the panel; a drawing at six tenths of the panel's width.
     /// </summary>
     public static PictureItem Pictured(Job job, Part panel, string id, Picture picture, int wrap = 0)
@@ -120,14 +231,16 @@ public static class Starters
         var at = new Hold(panel, HoldBox.Safe, Anchor.Middle, default, default);
         var frame = new PictureItem { Id = id, Hold = at, Picture = picture, Width = Span.Full, Height = Span.Full };
         var sheet = job.SheetOf(frame, wrap);
-        if (Placement.Of(frame, sheet) is not { } room) throw new Refusal("picture", $"this binding has no {panel.Say()} to put it on");
+        if (Placement.Of(frame, sheet) is not { } room)
+            throw new Refusal("picture", $"this binding has no {panel.Say()} to put it on");
         var shape = (decimal)picture.Wide / picture.High;
         var most = Length.Min(room.Box.Width, shape * room.Box.Height);
         var sharp = Length.FromInches((decimal)picture.Wide / job.Ticket.House.PictureCaution);
         var wide = picture switch
         {
             { IsDrawing: true } => Length.Min(0.6m * room.Box.Width, most),
-            { PerInch: { } said } when Length.FromInches(picture.Wide / said) is var own && own <= most && own <= sharp => own,
+            { PerInch: { } said } when Length.FromInches(picture.Wide / said) is var own && own <= most
+                && own <= sharp => own,
             _ => Length.Min(sharp, most),
         };
         // What has too few pixels for anything is still large enough to be seen and taken hold of.

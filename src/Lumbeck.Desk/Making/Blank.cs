@@ -12,17 +12,22 @@ public static class Blank
 
     /// <summary>Writes a template of a sheet or of one panel of it.</summary>
     /// <exception cref="Refusal">There is no such kind or panel.</exception>
-    public static void Write(Stream output, string kind, WrapGeometry geometry, Sheet sheet, Part part, string title, FaceShelf shelf)
+    public static void Write(Stream output, string kind, WrapGeometry geometry, Sheet sheet, Part part, string title,
+        FaceShelf shelf)
     {
         var template = Template.Of(sheet, part, shelf);
         // Nothing of it changes with time, so it has no date of its own.
-        var note = new PressNote($"{title}{(title.Length > 0 ? ", " : "")}{(part == Part.Sheet ? "blank sheet" : part.Say())}", "", Subject(geometry, sheet, part), new DateTimeOffset(2000, 1, 1, 0, 0, 0, TimeSpan.Zero), "", 0);
+        var note =
+            new PressNote($"{title}{(title.Length > 0 ? ", " : "")}{(part == Part.Sheet ? "blank sheet" : part.Say())}",
+            "", Subject(geometry, sheet, part), new DateTimeOffset(2000, 1, 1, 0, 0, 0, TimeSpan.Zero), "", 0);
         switch (kind)
         {
             case "pdf": TemplateFile.WritePdf(output, template, note, shelf); break;
             case "svg": output.Write(System.Text.Encoding.UTF8.GetBytes(TemplateFile.Svg(template, note))); break;
             case "png": TemplateFile.WritePng(output, template, shelf); break;
-            default: throw new Refusal("--kind", $"`{LengthText.Clip(kind)}` is no kind of template: take {string.Join(", ", Kinds)}");
+            default:
+                throw new Refusal("--kind",
+                $"`{LengthText.Clip(kind)}` is no kind of template: take {string.Join(", ", Kinds)}");
         }
     }
 

@@ -31,21 +31,28 @@ public sealed class PressDesk
     {
         RefuseMissing(on);
         if (plan.Kind == PressKind.Screen) { ScreenFile.Write(Jobs.Drawer, on, plan, output); return; }
-        // Each page and each picture is a part of the work; which are shared is not known beforehand, so the count is the most there are.
-        var parts = on.Composed.Sheets.Length + on.Composed.Sheets.Sum(s => s.Scene.Pieces.Sum(p => p.Marks.Count(m => m is PictureMark or GrownMark or TilesMark or SoftMark) + (p.Mixes ? 1 : 0)));
+        // Each page and each picture is a part of the work; which are shared is not known beforehand, so the count is
+        // the most there are.
+        var parts = on.Composed.Sheets.Length + on.Composed.Sheets.Sum(s =>
+            s.Scene.Pieces.Sum(p =>
+                p.Marks.Count(m => m is PictureMark or GrownMark or TilesMark or SoftMark) + (p.Mixes ? 1 : 0)));
         var done = 0;
         var t = on.Job.Ticket;
         var g = on.Composed.Geometry;
         var revision = Jobs.Store.Revision(on.Revision);
         var at = DateTimeOffset.Parse(revision.At, CultureInfo.InvariantCulture);
-        var subject = $"{t.Binding.Word()} cover, {t.Trim.Show(t.Unit)}, spine {g.Spine.Width.Show(t.Unit)}, {g.Spine.Pages} pages, for {t.House.Name}";
+        var subject = $"{t.Binding.Word()} cover, {t.Trim.Show(t.Unit)}, spine {g.Spine.Width.Show(t.Unit)}, " +
+            $"{g.Spine.Pages} pages, for {t.House.Name}";
         var note = new PressNote(t.Title, t.Author, subject, at, on.JobId, on.Revision)
         {
-            Slug = $"{t.Title} · {t.House.Name} · sheet {g.Sheet.Size.Show(t.Unit)} · spine {g.Spine.Width.Show(t.Unit)} · {at.UtcDateTime.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}",
+            Slug = $"{t.Title} · {t.House.Name} · sheet {g.Sheet.Size.Show(t.Unit)} · spine " +
+                $"{g.Spine.Width.Show(t.Unit)} · {at.UtcDateTime.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}",
         };
-        var sheets = on.Composed.Sheets.Where(s => plan.Panel == Part.Sheet || s.Sheet.Panel(plan.Panel) is not null).Select(s => s.Scene).ToList();
+        var sheets = on.Composed.Sheets.Where(s => plan.Panel == Part.Sheet || s.Sheet.Panel(plan.Panel) is not null)
+            .Select(s => s.Scene).ToList();
         if (sheets.Count == 0) throw new Refusal("panel", $"this binding has no {plan.Panel.Say()}");
-        PressFile.Write(output, sheets, plan, t.House, note, Jobs.Drawer.Shelf, Jobs.Drawer.Pictures, () => told?.Invoke(Math.Min(0.99, (double)done++ / Math.Max(1, parts))));
+        PressFile.Write(output, sheets, plan, t.House, note, Jobs.Drawer.Shelf, Jobs.Drawer.Pictures,
+            () => told?.Invoke(Math.Min(0.99, (double)done++ / Math.Max(1, parts))));
     }
 
     /// <summary>Refuses what can't be pressed of a job.</summary>
@@ -54,7 +61,8 @@ public sealed class PressDesk
     {
         var house = on.Job.Ticket.House;
         if (plan.Kind.IsForPrinter && !house.Kinds.Contains(plan.Kind))
-            throw new Refusal("kind", $"{house.Name} takes {string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}");
+            throw new Refusal("kind",
+                $"{house.Name} takes {string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}");
         RefuseMissing(on);
         foreach (var sheet in on.Composed.Sheets) PressFile.RefuseFaces(sheet.Scene, Jobs.Drawer.Shelf);
     }
@@ -62,12 +70,15 @@ public sealed class PressDesk
     /// <exception cref="Refusal">A picture's file is gone or damaged.</exception>
     private void RefuseMissing(OnBench on)
     {
-        foreach (var picture in on.Job.Items.OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture).OfType<Picture>())
+        foreach (var picture in on.Job.Items.OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture)
+            .OfType<Picture>())
         {
             if (Jobs.Drawer.Pictures.Fault(picture.Hash) is { } fault)
-                throw new Refusal("picture", $"the picture {picture.Name} can’t be printed, for {fault}: put it in again, or remove it");
+                throw new Refusal("picture",
+                    $"the picture {picture.Name} can’t be printed, for {fault}: put it in again, or remove it");
             if (picture.IsDrawing && Jobs.Drawer.DrawingsOf(on.Job.Ticket.House).Of(picture) is null)
-                throw new Refusal("picture", $"the drawing {picture.Name} can’t be read: put it in again, or remove it");
+                throw new Refusal("picture",
+                    $"the drawing {picture.Name} can’t be read: put it in again, or remove it");
         }
     }
 
@@ -79,8 +90,11 @@ public sealed class PressDesk
     public PressingRow Press(OnBench on, PressPlan plan, Action<double>? told)
     {
         RefusePress(on, plan);
-        // Rules that need plates run at press resolution before a file leaves; what they say goes into the register with it.
-        var findings = plan.Kind.IsForPrinter ? Checks.Exactly(on.Composed, () => told?.Invoke(0)) : on.Composed.Findings;
+        // Rules that need plates run at press resolution before a file leaves; what they say goes into the register
+        // with it.
+        var findings = plan.Kind.IsForPrinter
+            ? Checks.Exactly(on.Composed, () => told?.Invoke(0))
+            : on.Composed.Findings;
         var (file, bytes) = Files.Keep(s => WritePress(on, plan, s, told));
         var verdict = plan.Kind.IsForPrinter ? this.Judge(on, plan, file) : null;
         var ready = Readiness.Of(findings);
@@ -111,7 +125,8 @@ public sealed class PressDesk
     /// <exception cref="Refusal">No such file was made.</exception>
     public (PressingRow Row, Stream File) Pressed(string slug, long id)
     {
-        var row = Jobs.Store.Pressing(Jobs.Row(slug).Id, id) ?? throw new Refusal("file", "this file was not made here");
+        var row = Jobs.Store.Pressing(Jobs.Row(slug).Id, id)
+            ?? throw new Refusal("file", "this file was not made here");
         return (row, Files.Open(row.File));
     }
 }

@@ -12,7 +12,11 @@ public static class PressedFile
     /// <param name="pressings">The files of a job, the newest first.</param>
     /// <param name="revision">What is on the bench.</param>
     public static FileState State(IReadOnlyList<PressingRow> pressings, long revision) =>
-        pressings.FirstOrDefault(p => PressPlan.Read(p.Kind).Kind.IsForPrinter) is not { } last ? FileState.None : last.Revision == revision ? FileState.Current : FileState.Stale;
+        pressings.FirstOrDefault(p => PressPlan.Read(p.Kind).Kind.IsForPrinter) is not { } last
+            ? FileState.None
+            : last.Revision == revision
+            ? FileState.Current
+            : FileState.Stale;
 
     public static string Say(this FileState state) => state switch
     {
@@ -22,9 +26,12 @@ public static class PressedFile
     };
 
     /// <summary>“333 kB”.</summary>
-    public static string Weight(this PressingRow row) => $"{(row.Bytes / 1000.0).ToString("0", CultureInfo.InvariantCulture)} kB";
+    public static string Weight(this PressingRow row) =>
+        $"{(row.Bytes / 1000.0).ToString("0", CultureInfo.InvariantCulture)} kB";
 
-    /// <summary>The file's name after the house's pattern, in letters every disk takes. Of a single panel it names that too.</summary>
+    /// <summary>
+    /// The file's name after the house's pattern, in letters every disk takes. Of a single panel it names that too.
+    /// </summary>
     public static string FileName(OnBench on, PressPlan plan)
     {
         var kind = plan.Kind;
@@ -32,11 +39,15 @@ public static class PressedFile
         var g = on.Composed.Geometry;
         string mm(Length l) => Math.Round(l.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
         var name = t.House.FileName
-            .Replace("{title}", t.Title, StringComparison.Ordinal).Replace("{author}", t.Author, StringComparison.Ordinal)
-            .Replace("{isbn}", t.Isbn?.Digits ?? "no-isbn", StringComparison.Ordinal).Replace("{house}", t.House.Id, StringComparison.Ordinal)
+            .Replace("{title}", t.Title, StringComparison.Ordinal)
+                .Replace("{author}", t.Author, StringComparison.Ordinal)
+            .Replace("{isbn}", t.Isbn?.Digits ?? "no-isbn", StringComparison.Ordinal)
+                .Replace("{house}", t.House.Id, StringComparison.Ordinal)
             .Replace("{pages}", g.Spine.Pages.ToString(CultureInfo.InvariantCulture), StringComparison.Ordinal)
-            .Replace("{width}", mm(g.Sheet.Size.Width), StringComparison.Ordinal).Replace("{height}", mm(g.Sheet.Size.Height), StringComparison.Ordinal)
-            .Replace("{spine}", mm(g.Spine.Width), StringComparison.Ordinal).Replace("{kind}", kind.Word, StringComparison.Ordinal);
+            .Replace("{width}", mm(g.Sheet.Size.Width), StringComparison.Ordinal)
+                .Replace("{height}", mm(g.Sheet.Size.Height), StringComparison.Ordinal)
+            .Replace("{spine}", mm(g.Spine.Width), StringComparison.Ordinal)
+                .Replace("{kind}", kind.Word, StringComparison.Ordinal);
         if (plan.Panel != Part.Sheet) name = Path.ChangeExtension(name, null) + "_" + plan.Panel.Word() + ".pdf";
         return Plain(Path.ChangeExtension(name, plan.Ending));
     }
@@ -45,8 +56,14 @@ public static class PressedFile
     internal static string Plain(string name)
     {
         var ending = Path.GetExtension(name);
-        var plain = string.Concat(name.Where(c => c is not ('\'' or '’')).Select(c => char.IsLetterOrDigit(c) || c is '.' or '_' or '-' ? c : '-'));
-        plain = string.Join('-', plain.Split('-', StringSplitOptions.RemoveEmptyEntries)).Replace("-_", "_", StringComparison.Ordinal).Trim('-', '.', '_');
-        return plain.Length == 0 ? "cover" + ending : plain.Length <= 120 ? plain : plain[..(120 - ending.Length)] + ending;
+        var plain = string.Concat(name.Where(c => c is not ('\'' or '’'))
+            .Select(c => char.IsLetterOrDigit(c) || c is '.' or '_' or '-' ? c : '-'));
+        plain = string.Join('-', plain.Split('-', StringSplitOptions.RemoveEmptyEntries))
+            .Replace("-_", "_", StringComparison.Ordinal).Trim('-', '.', '_');
+        return plain.Length == 0
+            ? "cover" + ending
+            : plain.Length <= 120
+            ? plain
+            : plain[..(120 - ending.Length)] + ending;
     }
 }

@@ -6,7 +6,9 @@ using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Making;
 
-/// <summary>What is in a pressed file, as the intake's code reads it. A kept file never changes, so neither does its reading.</summary>
+/// <summary>
+/// What is in a pressed file, as the intake's code reads it. A kept file never changes, so neither does its reading.
+/// </summary>
 public static class ReadingBack
 {
     private static readonly ConcurrentDictionary<string, Intake.Opening.Reading> Read = new();

@@ -9,20 +9,28 @@ namespace Lumbeck.Desk.Making;
 /// <summary>Takes files to a house's reception.</summary>
 public static class Reception
 {
-    /// <summary>What reception is told of a job: its sheets as the house makes them, and what its barcode says.</summary>
+    /// <summary>
+    /// What reception is told of a job: its sheets as the house makes them, and what its barcode says.
+    /// </summary>
     public static Expected Expects(this PressDesk _, OnBench on, PressPlan? plan = null)
     {
         var t = on.Job.Ticket;
-        var sheets = on.Composed.Sheets.Where(s => plan is null || plan.Panel == Part.Sheet || s.Sheet.Panel(plan.Panel) is not null).ToList();
+        var sheets = on.Composed.Sheets.Where(s =>
+            plan is null || plan.Panel == Part.Sheet || s.Sheet.Panel(plan.Panel) is not null)
+            .ToList();
         Box? room(ComposedSheet s) =>
-            on.Job.Wraps[s.On.Wrap].Take.Items.OfType<BarcodeItem>().Where(b => !b.Hidden).Select(b => s.Scene.Piece(b.Id)).FirstOrDefault(p => p is { Frame.IsEmpty: false })?.Frame.ToBox();
+            on.Job.Wraps[s.On.Wrap].Take.Items.OfType<BarcodeItem>().Where(b => !b.Hidden)
+                .Select(b => s.Scene.Piece(b.Id)).FirstOrDefault(p => p is { Frame.IsEmpty: false })?.Frame.ToBox();
         // A barcode on a panel that this sheet has not is on none.
         var code = sheets.Any(s => room(s) is not null)
             ? on.Job.Wraps[0].Take.Items.OfType<BarcodeItem>().FirstOrDefault(b => !b.Hidden)
             : null;
-        return new(t.House, [.. sheets.Select(s => new ExpectedSheet(s.Sheet.Size, s.Sheet.Trim, room(s), s.Sheet.Folds))], code is null ? null : BarcodeDrawing.Reads(code, t))
+        return new(t.House,
+            [.. sheets.Select(s => new ExpectedSheet(s.Sheet.Size, s.Sheet.Trim, room(s), s.Sheet.Folds))],
+            code is null ? null : BarcodeDrawing.Reads(code, t))
         {
-            Finishes = [.. on.Composed.Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).Select(m => m.Finish?.Name).OfType<string>().Distinct()],
+            Finishes = [.. on.Composed.Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks)
+                .Select(m => m.Finish?.Name).OfType<string>().Distinct()],
         };
     }
 

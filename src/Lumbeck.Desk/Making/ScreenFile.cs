@@ -5,7 +5,9 @@ using Lumbeck.Press.Plates;
 
 namespace Lumbeck.Desk.Making;
 
-/// <summary>The front for screens: what the press would show of it, cut, as a JPEG or PNG in sRGB of the asked size.</summary>
+/// <summary>
+/// The front for screens: what the press would show of it, cut, as a JPEG or PNG in sRGB of the asked size.
+/// </summary>
 internal static class ScreenFile
 {
     /// <exception cref="Refusal">There is no front, or so many pixels can't be painted.</exception>
@@ -18,9 +20,13 @@ internal static class ScreenFile
         var (w, h) = (face.Width.Points, face.Height.Points);
         var perInch = plan.Pixels * 72 / Math.Max(w, h);
         if (w * h / (72 * 72) * perInch * perInch > PlatePainter.MostPixels)
-            throw new Refusal("pixels", $"{plan.Pixels} pixels are more than can be made: take up to {(int)Math.Sqrt(PlatePainter.MostPixels * Math.Max(w, h) / Math.Min(w, h))}");
+            throw new Refusal("pixels",
+                $"{plan.Pixels} pixels are more than can be made: take up to " +
+                    $"{(int)Math.Sqrt(PlatePainter.MostPixels * Math.Max(w, h) / Math.Min(w, h))}");
         var house = on.Job.Ticket.House;
-        var plates = drawer.PlatesOf(house).Paint(sheet.Scene, new(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points), perInch, likeness: true);
+        var plates = drawer.PlatesOf(house)
+            .Paint(sheet.Scene, new(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points), perInch,
+                likeness: true);
         output.Write(plan.Png ? plates.ToPng(PressCondition.Of(house)) : plates.ToJpeg(PressCondition.Of(house), 92));
     }
 }

@@ -26,7 +26,9 @@ public static class WorkKinds
         new(Grow, (piece, told, cancel) =>
         {
             var parts = piece.Of.Split('/');
-            press.Jobs.Drawer.Pictures.Grown.Make(Grown.Read(parts[0]) ?? throw new Refusal("work", "what was to grow can’t be read any more"), int.Parse(parts[1], CultureInfo.InvariantCulture), preview: false, told, cancel);
+            press.Jobs.Drawer.Pictures.Grown.Make(Grown.Read(parts[0]) ?? throw new Refusal("work",
+                "what was to grow can’t be read any more"),
+                int.Parse(parts[1], CultureInfo.InvariantCulture), preview: false, told, cancel);
         }),
     ];
 
@@ -42,7 +44,10 @@ public static class WorkKinds
             on = on with { Composed = press.ForHouse(on, press.Houses.Get(house).House) };
         else house = null;
         press.RefusePress(on, plan);
-        return press.Works.Add(Press, on.Slug, string.Create(CultureInfo.InvariantCulture, $"{on.Revision}/{plan.Write()}{(house is null ? "" : "/" + house)}"), $"Pressing {PressedFile.FileName(on, plan)}");
+        return press.Works.Add(Press, on.Slug,
+            string.Create(CultureInfo.InvariantCulture,
+                $"{on.Revision}/{plan.Write()}{(house is null ? "" : "/" + house)}"),
+            $"Pressing {PressedFile.FileName(on, plan)}");
     }
 
     /// <summary>
@@ -51,12 +56,14 @@ public static class WorkKinds
     /// </summary>
     public static void GrowBeside(this PressDesk press, OnBench on)
     {
-        var wanted = on.Composed.Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).OfType<GrownMark>().ToList();
+        var wanted = on.Composed.Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).OfType<GrownMark>()
+            .ToList();
         if (wanted.Count == 0 && !press.Works.Has(on.Slug)) return;
         string of(GrownMark m) => string.Create(CultureInfo.InvariantCulture, $"{m.How.Recipe}/{m.Wide}");
         foreach (var old in press.Works.Unfinished(on.Slug))
             if (old.Kind == Grow && wanted.All(m => of(m) != old.Of)) press.Works.Leave(old.Id);
         foreach (var mark in wanted)
-            if (!press.Jobs.Drawer.Pictures.Grown.Has(mark)) press.Works.Add(Grow, on.Slug, of(mark), $"Growing {mark.Picture.Name}");
+            if (!press.Jobs.Drawer.Pictures.Grown.Has(mark))
+                press.Works.Add(Grow, on.Slug, of(mark), $"Growing {mark.Picture.Name}");
     }
 }

@@ -5,7 +5,8 @@ namespace Lumbeck.Desk.Making;
 
 /// <summary>One kind of long work.</summary>
 /// <param name="Kind">Its word.</param>
-/// <param name="Do">Does a piece of it, telling the share that is done; a <see cref="Refusal"/> is told to people.</param>
+/// <param name="Do">Does a piece of it, telling the share that is done; a <see cref="Refusal"/> is told to
+/// people.</param>
 public sealed record WorkKind(string Kind, Action<WorkRow, Action<double>, CancellationToken> Do);
 
 /// <summary>
@@ -81,7 +82,8 @@ public sealed class Works(WorkStore store) : IDisposable
         {
             // It may have been left after it was taken and before it could be told so.
             if (store.Find(piece.Id)?.State != "running") return;
-            var kind = _kinds.FirstOrDefault(k => k.Kind == piece.Kind) ?? throw new Refusal("work", $"this version knows no work called `{piece.Kind}`");
+            var kind = _kinds.FirstOrDefault(k => k.Kind == piece.Kind)
+                ?? throw new Refusal("work", $"this version knows no work called `{piece.Kind}`");
             kind.Do(piece, share =>
             {
                 cancel.Token.ThrowIfCancellationRequested();
@@ -97,9 +99,18 @@ public sealed class Works(WorkStore store) : IDisposable
         catch (OperationCanceledException) when (_ending.IsCancellationRequested) { }
         catch (OperationCanceledException) { store.End(piece.Id, "left"); }
         catch (Refusal r) { store.End(piece.Id, "failed", r.Message); }
-        catch (Exception e) when (Disk.IsFull(e)) { store.End(piece.Id, "failed", "the disk is full: make room, and ask for it again"); }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException) { store.End(piece.Id, "failed", $"the disk would not take it: {e.Message}"); }
-        catch (Exception e) when (e is not OutOfMemoryException) { store.End(piece.Id, "failed", $"it could not be made: {e.Message}"); }
+        catch (Exception e) when (Disk.IsFull(e))
+        {
+            store.End(piece.Id, "failed", "the disk is full: make room, and ask for it again");
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            store.End(piece.Id, "failed", $"the disk would not take it: {e.Message}");
+        }
+        catch (Exception e) when (e is not OutOfMemoryException)
+        {
+            store.End(piece.Id, "failed", $"it could not be made: {e.Message}");
+        }
         finally { _running.TryRemove(piece.Id, out _); }
     }
 

@@ -9,30 +9,48 @@ internal static class BarcodeCheck
 {
     private const int PerInch = 300;
 
-    public static void Look(string path, int page, PageShape shape, ExpectedSheet sheet, Expected expected, Findings found)
+    public static void Look(string path, int page, PageShape shape, ExpectedSheet sheet, Expected expected,
+        Findings found)
     {
         if (sheet.Barcode is not { } room || expected.Number is not { Length: > 0 } number) return;
         if (!PageDrawing.IsHere) { found.NotExamined("barcode: no program to draw pages is here"); return; }
         var (left, _, _, top) = shape.Bleed ?? shape.Media;
         static int px(double points) => (int)(points * PerInch / 72);
         var margin = Length.FromMillimetres(2).Points;
-        var part = (px(left - shape.Media.L + room.X.Points - margin), px(shape.Media.T - top + room.Y.Points - margin), px(room.Width.Points + (2 * margin)), px(room.Height.Points + (2 * margin)));
-        if (PageDrawing.Inks(path, page, PerInch, part) is not { } drawn) { found.NotExamined("barcode: the page could not be drawn"); return; }
+        var part = (px(left - shape.Media.L + room.X.Points - margin), px(shape.Media.T - top + room.Y.Points - margin),
+            px(room.Width.Points + (2 * margin)), px(room.Height.Points + (2 * margin)));
+        if (PageDrawing.Inks(path, page, PerInch, part) is not { } drawn)
+        {
+            found.NotExamined("barcode: the page could not be drawn");
+            return;
+        }
         var read = Read(drawn);
-        if (read is null) found.Stop("barcode", "nothing read", number, "A reader held over the printed sheet reads no barcode.");
-        else if (!Same(read, number)) found.Stop("barcode", LengthText.Clip(read), number, "The barcode on the page is another book’s.");
+        if (read is null)
+            found.Stop("barcode", "nothing read", number, "A reader held over the printed sheet reads no barcode.");
+        else if (!Same(read, number))
+            found.Stop("barcode", LengthText.Clip(read), number, "The barcode on the page is another book’s.");
     }
 
     private static bool Same(string read, string number) =>
-        read == number || read == number[..Math.Min(13, number.Length)] || (number.StartsWith('0') && read == number[1..Math.Min(13, number.Length)]);
+        read == number || read == number[..Math.Min(13, number.Length)]
+            || (number.StartsWith('0') && read == number[1..Math.Min(13, number.Length)]);
 
     private static string? Read(DrawnInks drawn)
     {
-        var light = new PlanarYUVLuminanceSource(drawn.InRedLight(), drawn.Wide, drawn.High, 0, 0, drawn.Wide, drawn.High, false);
+        var light = new PlanarYUVLuminanceSource(drawn.InRedLight(), drawn.Wide, drawn.High, 0, 0, drawn.Wide,
+            drawn.High, false);
         foreach (var source in (LuminanceSource[])[light, light.rotateCounterClockwise()])
         {
-            var reader = new MultiFormatReader { Hints = new Dictionary<DecodeHintType, object> { [DecodeHintType.POSSIBLE_FORMATS] = (BarcodeFormat[])[BarcodeFormat.EAN_13, BarcodeFormat.UPC_A], [DecodeHintType.TRY_HARDER] = true } };
-            if ((reader.decodeWithState(new BinaryBitmap(new HybridBinarizer(source))) ?? reader.decodeWithState(new BinaryBitmap(new GlobalHistogramBinarizer(source)))) is { } found)
+            var reader = new MultiFormatReader
+            {
+                Hints = new Dictionary<DecodeHintType, object>
+                {
+                    [DecodeHintType.POSSIBLE_FORMATS] = (BarcodeFormat[])[BarcodeFormat.EAN_13, BarcodeFormat.UPC_A],
+                    [DecodeHintType.TRY_HARDER] = true,
+                },
+            };
+            if ((reader.decodeWithState(new BinaryBitmap(new HybridBinarizer(source)))
+                ?? reader.decodeWithState(new BinaryBitmap(new GlobalHistogramBinarizer(source)))) is { } found)
                 return found.Text;
         }
         return null;

@@ -38,10 +38,14 @@ internal static class EdgeCheck
         {
             // A case is turned in: its art has no bleed beyond what is folded round.
             if (width < 2) continue;
-            var (from, to) = side is "left" or "right" ? ((int)y(trim.T), (int)y(trim.B)) : ((int)x(trim.L), (int)x(trim.R));
-            var bare = Enumerable.Range(from, Math.Max(1, Math.Min(to, length) - from)).Count(n => at(n, -width / 2) <= Paper && Depths.All(d => at(n, d * width) >= Inked));
+            var (from, to) = side is "left" or "right"
+                ? ((int)y(trim.T), (int)y(trim.B))
+                : ((int)x(trim.L), (int)x(trim.R));
+            var bare = Enumerable.Range(from, Math.Max(1, Math.Min(to, length) - from))
+                .Count(n => at(n, -width / 2) <= Paper && Depths.All(d => at(n, d * width) >= Inked));
             if (bare > Spared * (to - from))
-                found.Stop("bleed.bare", $"bare at the {side}", "art out to the bleed", "The art stops at the cut: where the knife wanders, white paper shows.");
+                found.Stop("bleed.bare", $"bare at the {side}", "art out to the bleed",
+                    "The art stops at the cut: where the knife wanders, white paper shows.");
         }
     }
 }

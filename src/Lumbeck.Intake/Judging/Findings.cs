@@ -15,8 +15,10 @@ internal sealed class Findings
     public bool IsX1a => Kind.StartsWith("PDF/X-1", StringComparison.Ordinal);
     public bool IsX4 => Kind.StartsWith("PDF/X-4", StringComparison.Ordinal);
 
-    public void Stop(string id, string measured, string limit, string why) => Add(new(id, Severity.Stop, measured, limit, why));
-    public void Caution(string id, string measured, string limit, string why) => Add(new(id, Severity.Caution, measured, limit, why));
+    public void Stop(string id, string measured, string limit, string why) =>
+        Add(new(id, Severity.Stop, measured, limit, why));
+    public void Caution(string id, string measured, string limit, string why) =>
+        Add(new(id, Severity.Caution, measured, limit, why));
     public void NotExamined(string what) => _not.Add(what);
 
     private void Add(IntakeFinding finding)
@@ -24,5 +26,6 @@ internal sealed class Findings
         if (_all.Count < 60 && !_all.Contains(finding)) _all.Add(finding);
     }
 
-    public Verdict Verdict(string house, string kind) => new(house, kind, [.. _all.OrderBy(f => f.Severity)], [.. _not]);
+    public Verdict Verdict(string house, string kind) =>
+        new(house, kind, [.. _all.OrderBy(f => f.Severity)], [.. _not]);
 }

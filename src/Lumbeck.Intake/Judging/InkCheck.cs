@@ -3,7 +3,8 @@ using Lumbeck.Intake.Opening;
 namespace Lumbeck.Intake.Judging;
 
 /// <summary>
-/// Total ink, as it shows: what another piece hides lays none. The page is drawn in its four inks by another program; where none is here, what is filled with
+/// Total ink, as it shows: what another piece hides lays none. The page is drawn in its four inks by another program;
+/// where none is here, what is filled with
 /// and what pictures hold is all that is known.
 /// </summary>
 internal static class InkCheck
@@ -33,7 +34,8 @@ internal static class InkCheck
         if (PageDrawing.Inks(path, page, PerInch) is not { } drawn) { found.NotExamined("total ink: the page could not be drawn"); return; }
         var shown = Most(drawn);
         // A finishing ink is drawn there by its likeness in process inks; it is none of them.
-        if (use.Plates.Any(p => p is not ("All" or "None")) && pictures is { } filled) shown = Math.Min(shown, Math.Max(filled, use.MostInk));
+        if (use.Plates.Any(p => p is not ("All" or "None")) && pictures is { } filled)
+            shown = Math.Min(shown, Math.Max(filled, use.MostInk));
         Over(shown, limit, found);
     }
 
@@ -43,14 +45,17 @@ internal static class InkCheck
         var most = 0;
         for (var y = 0; y + 1 < drawn.High; y++)
             for (var x = 0; x + 1 < drawn.Wide; x++)
-                most = Math.Max(most, Math.Min(Math.Min(drawn.At(x, y), drawn.At(x + 1, y)), Math.Min(drawn.At(x, y + 1), drawn.At(x + 1, y + 1))));
+                most = Math.Max(most,
+                    Math.Min(Math.Min(drawn.At(x, y), drawn.At(x + 1, y)),
+                        Math.Min(drawn.At(x, y + 1), drawn.At(x + 1, y + 1))));
         return most / 2.55;
     }
 
     private static void Over(double most, double limit, Findings found)
     {
         if (most <= limit + Slack) return;
-        if (most >= limit + StopOver + Slack) found.Stop("ink.total", $"{most:0} %", $"{limit:0} %", "So much ink does not dry.");
+        if (most >= limit + StopOver + Slack)
+            found.Stop("ink.total", $"{most:0} %", $"{limit:0} %", "So much ink does not dry.");
         else found.Caution("ink.total", $"{most:0} %", $"{limit:0} %", "A little more ink than the house likes.");
     }
 }

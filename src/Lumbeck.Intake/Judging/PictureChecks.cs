@@ -19,21 +19,30 @@ internal static class PictureChecks
             // Flat pixels of a few samples are drawn colour, not a photograph.
             if (large && image.Wide > 8 && image.High > 8)
             {
-                var (stop, caution) = image.Bits == 1 ? (house.PictureStop, house.LineArt) : (house.PictureStop, house.PictureCaution);
-                if (image.PerInch < stop - 1) found.Stop("picture.resolution", called, $"{stop} an inch", "Pixels this large show in print.");
-                else if (image.PerInch < caution - 1) found.Caution("picture.resolution", called, $"{caution} an inch", "Fine detail will be soft.");
+                var (stop, caution) = image.Bits == 1
+                    ? (house.PictureStop, house.LineArt)
+                    : (house.PictureStop, house.PictureCaution);
+                if (image.PerInch < stop - 1)
+                    found.Stop("picture.resolution", called, $"{stop} an inch", "Pixels this large show in print.");
+                else if (image.PerInch < caution - 1)
+                    found.Caution("picture.resolution", called, $"{caution} an inch", "Fine detail will be soft.");
             }
             if (!found.IsX1a) continue;
-            if (image.Filters.Any(f => f is "JPXDecode")) found.Stop("picture.packing", "JPEG 2000", "ZIP or JPEG", "PDF/X-1a:2003 knows no JPEG 2000.");
-            if (image.Bits == 16) found.Stop("picture.packing", "16 bits", "8 bits", "PDF 1.4 knows no pictures of 16 bits.");
+            if (image.Filters.Any(f => f is "JPXDecode"))
+                found.Stop("picture.packing", "JPEG 2000", "ZIP or JPEG", "PDF/X-1a:2003 knows no JPEG 2000.");
+            if (image.Bits == 16)
+                found.Stop("picture.packing", "16 bits", "8 bits", "PDF 1.4 knows no pictures of 16 bits.");
         }
     }
 
-    /// <summary>The most ink that any of the larger pictures lays by itself, in percent; null where one can't be opened here.</summary>
+    /// <summary>
+    /// The most ink that any of the larger pictures lays by itself, in percent; null where one can't be opened here.
+    /// </summary>
     public static double? MostInk(Pdf pdf, PageUse use)
     {
         var most = 0.0;
-        foreach (var image in use.Images.Where(i => i.Space == "DeviceCMYK" && i.Bits == 8 && !i.Mask).OrderByDescending(i => (long)i.Wide * i.High).Take(8))
+        foreach (var image in use.Images.Where(i => i.Space == "DeviceCMYK" && i.Bits == 8 && !i.Mask)
+            .OrderByDescending(i => (long)i.Wide * i.High).Take(8))
         {
             if (Ink(pdf, image) is not { } own) return null;
             most = Math.Max(most, own);
@@ -41,7 +50,9 @@ internal static class PictureChecks
         return most;
     }
 
-    /// <summary>The most ink on about a square millimetre of a picture, in percent; null where its packing can't be opened here.</summary>
+    /// <summary>
+    /// The most ink on about a square millimetre of a picture, in percent; null where its packing can't be opened here.
+    /// </summary>
     private static double? Ink(Pdf pdf, PlacedImage image)
     {
         try
@@ -56,23 +67,29 @@ internal static class PictureChecks
                 using var cells = perMm / shrink > 1.5 ? jpeg.Shrink(perMm / shrink, perMm / shrink) : jpeg.Copy();
                 return Most(cells.WriteToMemory<byte>());
             }
-            if (image.Filters.All(f => f is "FlateDecode" or "Fl") && pdf.Get(image.Entries, "DecodeParms") is null && (long)image.Wide * image.High * 4 < RationedFilters.Most / 2)
+            if (image.Filters.All(f => f is "FlateDecode" or "Fl") && pdf.Get(image.Entries, "DecodeParms") is null
+                && (long)image.Wide * image.High * 4 < RationedFilters.Most / 2)
             {
                 var samples = pdf.Unpacked(image.Stream);
                 if (samples.Length < image.Wide * image.High * 4) return null;
-                using var raw = Image.NewFromMemoryCopy(samples.ToArray(), image.Wide, image.High, 4, Enums.BandFormat.Uchar);
+                using var raw = Image.NewFromMemoryCopy(samples.ToArray(), image.Wide, image.High, 4,
+                    Enums.BandFormat.Uchar);
                 using var cells = perMm > 1.5 ? raw.Shrink(perMm, perMm) : raw.Copy();
                 return Most(cells.WriteToMemory<byte>());
             }
             return null;
         }
-        catch (Exception e) when (e is VipsException or InvalidOperationException or NotSupportedException) { return null; }
+        catch (Exception e) when (e is VipsException or InvalidOperationException or NotSupportedException)
+        {
+            return null;
+        }
     }
 
     private static double Most(byte[] inks)
     {
         var most = 0;
-        for (var i = 0; i + 3 < inks.Length; i += 4) most = Math.Max(most, inks[i] + inks[i + 1] + inks[i + 2] + inks[i + 3]);
+        for (var i = 0; i + 3 < inks.Length; i += 4)
+            most = Math.Max(most, inks[i] + inks[i + 1] + inks[i + 2] + inks[i + 3]);
         return most / 2.55;
     }
 }

@@ -9,8 +9,11 @@ internal static class TransparencyChecks
     {
         // A house that takes PDF/X-1a alone flattens nothing itself.
         if (found.IsX1a || (house.Kinds.Count == 1 && house.Kinds[0] == PressKind.X1a))
-            foreach (var how in use.Transparent) found.Stop("transparency", how, "none", "PDF/X-1a knows no transparency: it has to be flattened before.");
+            foreach (var how in use.Transparent)
+                found.Stop("transparency", how, "none",
+                    "PDF/X-1a knows no transparency: it has to be flattened before.");
         if (found.IsX1a && use.Layers) found.Stop("layers", "optional content", "none", "PDF/X-1a has no layers.");
-        else if (use.Layers && found.Kind == "PDF") found.Caution("layers", "optional content", "none", "What prints depends on which layers are shown.");
+        else if (use.Layers && found.Kind == "PDF")
+            found.Caution("layers", "optional content", "none", "What prints depends on which layers are shown.");
     }
 }

@@ -3,7 +3,10 @@ using System.Collections.Immutable;
 
 namespace Lumbeck.Intake.Judging;
 
-/// <summary>One sheet as the ticket makes it: its size out to the bleed, and what is left when it is cut, from its upper left corner.</summary>
+/// <summary>
+/// One sheet as the ticket makes it: its size out to the bleed, and what is left when it is cut, from its upper left
+/// corner.
+/// </summary>
 /// <param name="Size">With bleed.</param>
 /// <param name="Trim">The cut.</param>
 /// <param name="Barcode">Where the barcode is looked for; null where there is none.</param>
@@ -21,10 +24,17 @@ public sealed record Expected(House House, IReadOnlyList<ExpectedSheet> Sheets, 
 public sealed record IntakeFinding(string Id, Severity Severity, string Measured, string Limit, string Why);
 
 /// <summary>What reception decided, and what it could not look at.</summary>
-public sealed record Verdict(string House, string Kind, ImmutableArray<IntakeFinding> Findings, ImmutableArray<string> NotExamined)
+public sealed record Verdict(string House, string Kind, ImmutableArray<IntakeFinding> Findings,
+    ImmutableArray<string> NotExamined)
 {
     public bool Accepted => Findings.All(f => f.Severity != Severity.Stop);
 
     /// <summary>In one line.</summary>
-    public string Say() => (Accepted ? "accepted" : "rejected: " + string.Join("; ", Findings.Where(f => f.Severity == Severity.Stop).Take(3).Select(f => f.Why.TrimEnd('.')))) + (NotExamined.IsEmpty ? "" : $" (not examined: {string.Join(", ", NotExamined)})");
+    public string Say() =>
+        (Accepted ? "accepted"
+            : "rejected: " + string.Join("; ",
+                Findings.Where(f => f.Severity == Severity.Stop).Take(3)
+                    .Select(f => f.Why.TrimEnd('.')))) + (NotExamined.IsEmpty
+                ? ""
+                : $" (not examined: {string.Join(", ", NotExamined)})");
 }

@@ -9,7 +9,10 @@ internal readonly record struct PdfName(string Value);
 /// <summary>An inline image's entries and how many bytes its data has.</summary>
 internal sealed record InlineImage(Dictionary<string, object?> Entries, int Bytes);
 
-/// <summary>Content as operators with their operands (ISO 32000-1, 7.8.2): numbers, names, strings, arrays, dictionaries; an inline image comes as one operator, BI.</summary>
+/// <summary>
+/// Content as operators with their operands (ISO 32000-1, 7.8.2): numbers, names, strings, arrays, dictionaries; an
+/// inline image comes as one operator, BI.
+/// </summary>
 internal sealed class ContentTokens(ReadOnlyMemory<byte> content)
 {
     private const int MostOperands = 4096, MostDepth = 64;
@@ -20,7 +23,11 @@ internal sealed class ContentTokens(ReadOnlyMemory<byte> content)
         var operands = new List<object?>();
         while (Next(0) is { } token)
         {
-            if (token is not Op op) { if (operands.Count < MostOperands) operands.Add(token is Null ? null : token); continue; }
+            if (token is not Op op)
+            {
+                if (operands.Count < MostOperands) operands.Add(token is Null ? null : token);
+                continue;
+            }
             if (op.Name == "BI") { yield return ("BI", [Inline()]); operands.Clear(); continue; }
             yield return (op.Name, operands);
             operands = [];
@@ -94,7 +101,10 @@ internal sealed class ContentTokens(ReadOnlyMemory<byte> content)
             if (key is PdfName name) d[name.Value] = Next(0);
         }
         var from = ++_at;
-        while (_at + 2 < content.Length && !(IsSpace(S[_at - 1]) && S[_at] == 'E' && S[_at + 1] == 'I' && (_at + 2 >= content.Length || IsSpace(S[_at + 2])))) _at++;
+        while (_at + 2 < content.Length
+            && !(IsSpace(S[_at - 1]) && S[_at] == 'E' && S[_at + 1] == 'I'
+                && (_at + 2 >= content.Length || IsSpace(S[_at + 2]))))
+            _at++;
         var bytes = Math.Max(0, _at - from - 1);
         _at = Math.Min(content.Length, _at + 2);
         return new(d, bytes);
@@ -105,7 +115,13 @@ internal sealed class ContentTokens(ReadOnlyMemory<byte> content)
         var s = new StringBuilder();
         while (_at < content.Length && !IsEnd(S[_at]))
         {
-            if (S[_at] == '#' && _at + 2 < content.Length && int.TryParse(Encoding.Latin1.GetString(S.Slice(_at + 1, 2)), NumberStyles.HexNumber, CultureInfo.InvariantCulture, out var code)) { s.Append((char)code); _at += 3; }
+            if (S[_at] == '#' && _at + 2 < content.Length
+                && int.TryParse(Encoding.Latin1.GetString(S.Slice(_at + 1, 2)), NumberStyles.HexNumber,
+                    CultureInfo.InvariantCulture, out var code))
+            {
+                s.Append((char)code);
+                _at += 3;
+            }
             else s.Append((char)S[_at++]);
         }
         return s.ToString();

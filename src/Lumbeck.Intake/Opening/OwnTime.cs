@@ -4,7 +4,8 @@ using System.Runtime.InteropServices;
 namespace Lumbeck.Intake.Opening;
 
 /// <summary>
-/// The time that this thread has worked since it was made. What else the machine is doing does not count: a file that is read in a second on an idle machine
+/// The time that this thread has worked since it was made. What else the machine is doing does not count: a file that
+/// is read in a second on an idle machine
 /// is not too slow on a busy one.
 /// </summary>
 internal sealed partial class OwnTime
@@ -15,7 +16,10 @@ internal sealed partial class OwnTime
     public TimeSpan Spent => OperatingSystem.IsLinux() ? Worked() - _from : Stopwatch.GetElapsedTime(_wall);
 
     /// <summary>POSIX, clock_gettime with CLOCK_THREAD_CPUTIME_ID.</summary>
-    private static TimeSpan Worked() => OperatingSystem.IsLinux() && ClockGetTime(3, out var time) == 0 ? TimeSpan.FromSeconds(time.Seconds) + TimeSpan.FromTicks(time.Nanoseconds / 100) : default;
+    private static TimeSpan Worked() =>
+        OperatingSystem.IsLinux() && ClockGetTime(3, out var time) == 0
+            ? TimeSpan.FromSeconds(time.Seconds) + TimeSpan.FromTicks(time.Nanoseconds / 100)
+            : default;
 
     private struct Time
     {

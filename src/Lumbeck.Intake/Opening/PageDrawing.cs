@@ -20,7 +20,8 @@ internal sealed record DrawnInks(byte[] Inks, int Wide, int High)
     public byte[] InRedLight()
     {
         var seen = new byte[Wide * High];
-        for (var n = 0; n < seen.Length; n++) seen[n] = (byte)((255 - (Inks[n * 4] * 0.9)) * (255 - Inks[(n * 4) + 3]) / 255);
+        for (var n = 0; n < seen.Length; n++)
+            seen[n] = (byte)((255 - (Inks[n * 4] * 0.9)) * (255 - Inks[(n * 4) + 3]) / 255);
         return seen;
     }
 }
@@ -31,7 +32,9 @@ internal sealed record DrawnInks(byte[] Inks, int Wide, int High)
 /// </summary>
 internal static class PageDrawing
 {
-    private static readonly Lazy<string?> Program = new(() => (Environment.GetEnvironmentVariable("PATH") ?? "").Split(':').Append("/usr/bin").Select(p => Path.Combine(p, "pdftoppm")).FirstOrDefault(File.Exists));
+    private static readonly Lazy<string?> Program = new(() =>
+        (Environment.GetEnvironmentVariable("PATH") ?? "").Split(':').Append("/usr/bin")
+            .Select(p => Path.Combine(p, "pdftoppm")).FirstOrDefault(File.Exists));
     /// <summary>Seconds of work, and how long they are waited for on a machine that has other work.</summary>
     private const int Work = 6;
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(60);
@@ -43,16 +46,19 @@ internal static class PageDrawing
     /// A page in its four inks, overprints and all, or a part of it in pixels from its upper left corner; null where it
     /// could not be drawn.
     /// </summary>
-    public static DrawnInks? Inks(string path, int page, double perInch, (int X, int Y, int Wide, int High)? part = null)
+    public static DrawnInks? Inks(string path, int page, double perInch,
+        (int X, int Y, int Wide, int High)? part = null)
     {
         // In inks it writes files only, beside which nothing else is.
         var folder = Directory.CreateTempSubdirectory("lumbeck-inks-");
         try
         {
             var stem = Path.Combine(folder.FullName, "page");
-            List<string> words = ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-tiff", "-overprint", "-singlefile", "-f", Figure(page), "-l", Figure(page)];
+            List<string> words = ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-tiff", "-overprint",
+                "-singlefile", "-f", Figure(page), "-l", Figure(page)];
             if (part is { } p)
-                words.AddRange(["-x", Figure(Math.Max(0, p.X)), "-y", Figure(Math.Max(0, p.Y)), "-W", Figure(p.Wide), "-H", Figure(p.High)]);
+                words.AddRange(["-x", Figure(Math.Max(0, p.X)), "-y", Figure(Math.Max(0, p.Y)), "-W", Figure(p.Wide),
+                    "-H", Figure(p.High)]);
             if (!Run([.. words, path, stem])) return null;
             using var image = NetVips.Image.NewFromFile(stem + ".tif");
             return image.Bands == 4 ? new(image.WriteToMemory<byte>(), image.Width, image.Height) : null;
@@ -64,12 +70,15 @@ internal static class PageDrawing
     private static bool Run(IEnumerable<string> words)
     {
         var start = new ProcessStartInfo("/bin/sh") { RedirectStandardError = true };
-        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes}; ulimit -t {Work}; exec \"$@\"", "sh", Program.Value!, .. words])
+        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes}; ulimit -t {Work}; exec \"$@\"", "sh",
+            Program.Value!, .. words])
             start.ArgumentList.Add(word);
         try
         {
             using var run = Process.Start(start)!;
-            using var ended = new Timer(_ => { try { run.Kill(true); } catch (InvalidOperationException) { /* it has ended by itself */ } }, null, Patience, Timeout.InfiniteTimeSpan);
+            using var ended =
+                new Timer(_ => { try { run.Kill(true); } catch (InvalidOperationException) { /* it has ended by itself */ } },
+                null, Patience, Timeout.InfiniteTimeSpan);
             run.ErrorDataReceived += (_, _) => { };
             run.BeginErrorReadLine();
             run.WaitForExit();

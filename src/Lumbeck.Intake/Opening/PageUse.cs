@@ -3,7 +3,9 @@ using UglyToad.PdfPig.Tokens;
 namespace Lumbeck.Intake.Opening;
 
 /// <summary>A picture as it is placed: its pixels, how many an inch both ways, and what it is made of.</summary>
-internal sealed record PlacedImage(int Wide, int High, double PerInch, string Space, int Bits, IReadOnlyList<string> Filters, bool Mask, StreamToken? Stream, DictionaryToken? Entries, (double L, double B, double R, double T) Box);
+internal sealed record PlacedImage(int Wide, int High, double PerInch, string Space, int Bits,
+    IReadOnlyList<string> Filters, bool Mask, StreamToken? Stream, DictionaryToken? Entries,
+    (double L, double B, double R, double T) Box);
 
 /// <summary>A straight stroke: its ends, its weight, and whether it is in the colour of all plates.</summary>
 internal readonly record struct Stroked(double X1, double Y1, double X2, double Y2, double Width, bool Registration);

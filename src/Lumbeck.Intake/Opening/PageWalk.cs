@@ -3,7 +3,10 @@ using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Intake.Opening;
 
-/// <summary>Walks through content with as much of the graphics state as reception asks about (ISO 32000-1, 8.4). Ends with an exception where there is more than it looks at.</summary>
+/// <summary>
+/// Walks through content with as much of the graphics state as reception asks about (ISO 32000-1, 8.4). Ends with an
+/// exception where there is more than it looks at.
+/// </summary>
 internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double R, double T) bleed, Func<bool> late)
 {
     private const int MostOperators = 1_500_000, MostForms = 24, MostContent = 40_000_000;
@@ -32,7 +35,12 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     public void Page(DictionaryToken page, DictionaryToken? resources)
     {
         var content = new MemoryStream();
-        foreach (var part in pdf.Get(page, "Contents") switch { StreamToken s => [s], ArrayToken a => a.Data.Select(pdf.Solid).OfType<StreamToken>(), _ => (IEnumerable<StreamToken>)[] })
+        foreach (var part in pdf.Get(page, "Contents") switch
+        {
+            StreamToken s => [s],
+            ArrayToken a => a.Data.Select(pdf.Solid).OfType<StreamToken>(),
+            _ => (IEnumerable<StreamToken>)[]
+        })
         {
             content.Write(pdf.Unpacked(part).Span);
             content.WriteByte((byte)'\n');
@@ -57,36 +65,93 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
             {
                 case "q": if (saved.Count < 5000) saved.Push(state); break;
                 case "Q": if (saved.Count > 0) state = saved.Pop(); break;
-                case "cm": state = state with { At = TransformationMatrix.FromValues(n(0), n(1), n(2), n(3), n(4), n(5)).Multiply(state.At) }; break;
+                case "cm":
+                    state = state with
+                    {
+                        At = TransformationMatrix.FromValues(n(0), n(1), n(2), n(3), n(4), n(5)).Multiply(state.At),
+                    }; break;
                 case "w": state = state with { Weight = n(0) }; break;
-                case "gs": state = Extended(pdf.Dictionary(pdf.Dictionary(resources, "ExtGState"), name(0) ?? ""), state); break;
-                case "g": state = state with { Fill = "DeviceGray", FillInk = (1 - n(0)) * 100, FillAll = false, FillNone = n(0) >= 0.9999 }; break;
-                case "G": state = state with { Stroke = "DeviceGray", StrokeInk = (1 - n(0)) * 100, StrokeAll = false }; break;
-                case "rg": state = state with { Fill = "DeviceRGB", FillInk = 0, FillAll = false, FillNone = false }; break;
+                case "gs":
+                    state = Extended(pdf.Dictionary(pdf.Dictionary(resources, "ExtGState"), name(0) ?? ""),
+                    state); break;
+                case "g":
+                    state = state with
+                    {
+                        Fill = "DeviceGray",
+                        FillInk = (1 - n(0)) * 100,
+                        FillAll = false,
+                        FillNone = n(0) >= 0.9999,
+                    }; break;
+                case "G":
+                    state = state with
+                    {
+                        Stroke = "DeviceGray",
+                        StrokeInk = (1 - n(0)) * 100,
+                        StrokeAll = false,
+                    }; break;
+                case "rg":
+                    state = state with
+                    {
+                        Fill = "DeviceRGB",
+                        FillInk = 0,
+                        FillAll = false,
+                        FillNone = false,
+                    }; break;
                 case "RG": state = state with { Stroke = "DeviceRGB", StrokeInk = 0, StrokeAll = false }; break;
-                case "k": state = state with { Fill = "DeviceCMYK", FillInk = (n(0) + n(1) + n(2) + n(3)) * 100, FillAll = n(0) > 0.99 && n(1) > 0.99 && n(2) > 0.99 && n(3) > 0.99, FillNone = n(0) + n(1) + n(2) + n(3) <= 0 }; break;
-                case "K": state = state with { Stroke = "DeviceCMYK", StrokeInk = (n(0) + n(1) + n(2) + n(3)) * 100, StrokeAll = n(0) > 0.99 && n(1) > 0.99 && n(2) > 0.99 && n(3) > 0.99 }; break;
-                case "cs": { var (space, all) = Space(name(0), resources); state = state with { Fill = space, FillInk = 0, FillAll = all, FillNone = false }; break; }
-                case "CS": { var (space, all) = Space(name(0), resources); state = state with { Stroke = space, StrokeInk = 0, StrokeAll = all }; break; }
+                case "k":
+                    state = state with
+                    {
+                        Fill = "DeviceCMYK",
+                        FillInk = (n(0) + n(1) + n(2) + n(3)) * 100,
+                        FillAll = n(0) > 0.99 && n(1) > 0.99 && n(2) > 0.99 && n(3) > 0.99,
+                        FillNone = n(0) + n(1) + n(2) + n(3) <= 0,
+                    }; break;
+                case "K":
+                    state = state with
+                    {
+                        Stroke = "DeviceCMYK",
+                        StrokeInk = (n(0) + n(1) + n(2) + n(3)) * 100,
+                        StrokeAll = n(0) > 0.99 && n(1) > 0.99 && n(2) > 0.99 && n(3) > 0.99,
+                    }; break;
+                case "cs":
+                    {
+                        var (space, all) = Space(name(0), resources);
+                        state = state with { Fill = space, FillInk = 0, FillAll = all, FillNone = false }; break;
+                    }
+                case "CS":
+                    {
+                        var (space, all) = Space(name(0), resources);
+                        state = state with { Stroke = space, StrokeInk = 0, StrokeAll = all }; break;
+                    }
                 case "sc" or "scn":
-                    if (name(o.Count - 1) is { } pattern && pdf.Get(pdf.Dictionary(resources, "Pattern"), pattern) is { } p) Pattern(p, resources, state, depth);
-                    else if (state.Fill == "DeviceCMYK") state = state with { FillInk = (n(0) + n(1) + n(2) + n(3)) * 100 };
+                    if (name(o.Count - 1) is { } pattern
+                        && pdf.Get(pdf.Dictionary(resources, "Pattern"), pattern) is { } p)
+                        Pattern(p, resources, state, depth);
+                    else if (state.Fill == "DeviceCMYK")
+                        state = state with { FillInk = (n(0) + n(1) + n(2) + n(3)) * 100 };
                     break;
                 case "SC" or "SCN":
-                    if (name(o.Count - 1) is { } lined && pdf.Get(pdf.Dictionary(resources, "Pattern"), lined) is { } q) Pattern(q, resources, state, depth);
+                    if (name(o.Count - 1) is { } lined && pdf.Get(pdf.Dictionary(resources, "Pattern"), lined) is { } q)
+                        Pattern(q, resources, state, depth);
                     break;
                 case "m": path.Add(('m', n(0), n(1))); break;
                 case "l": path.Add(('l', n(0), n(1))); break;
                 case "c": path.Add(('c', n(0), n(1))); path.Add(('c', n(2), n(3))); path.Add(('c', n(4), n(5))); break;
                 case "v" or "y": path.Add(('c', n(0), n(1))); path.Add(('c', n(2), n(3))); break;
-                case "re": path.Add(('m', n(0), n(1))); path.Add(('l', n(0) + n(2), n(1))); path.Add(('l', n(0) + n(2), n(1) + n(3))); path.Add(('l', n(0), n(1) + n(3))); path.Add(('l', n(0), n(1))); break;
+                case "re":
+                    path.Add(('m', n(0), n(1))); path.Add(('l', n(0) + n(2), n(1))); path.Add(('l', n(0) + n(2),
+                    n(1) + n(3))); path.Add(('l', n(0), n(1) + n(3))); path.Add(('l', n(0), n(1))); break;
                 case "W" or "W*": state = state with { Clip = Both(state.Clip, Box(path, state)) }; break;
                 case "n": path.Clear(); break;
                 case "f" or "F" or "f*": Fill(path, state); path.Clear(); break;
                 case "S" or "s": Stroke(path, state); path.Clear(); break;
                 case "B" or "B*" or "b" or "b*": Fill(path, state); Stroke(path, state); path.Clear(); break;
                 case "sh": Shading(pdf.Get(pdf.Dictionary(resources, "Shading"), name(0) ?? ""), resources); break;
-                case "Tf": if (name(0) is { } face) state = state with { Face = pdf.Dictionary(pdf.Dictionary(resources, "Font"), face) }; break;
+                case "Tf":
+                    if (name(0) is { } face) state = state with
+                    {
+                        Face = pdf.Dictionary(pdf.Dictionary(resources, "Font"), face),
+                    }; break;
                 case "Tr": state = state with { Mode = (int)n(0) }; break;
                 case "Tj" or "TJ" or "'" or "\"":
                     use.Words = true;
@@ -96,7 +161,9 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                     if (OverprintsWhite(state)) use.WhiteOverprints = true;
                     break;
                 case "BI": if (o[0] is InlineImage inline) Inline(inline, resources, state); break;
-                case "Do": Draw(pdf.Get(pdf.Dictionary(resources, "XObject"), name(0) ?? "") as StreamToken, resources, state, depth); break;
+                case "Do":
+                    Draw(pdf.Get(pdf.Dictionary(resources, "XObject"), name(0) ?? "") as StreamToken, resources,
+                    state, depth); break;
                 case "BDC": if (name(0) == "OC") use.Layers = true; break;
             }
         }
@@ -106,14 +173,27 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     private State Extended(DictionaryToken? gs, State state)
     {
         if (gs is null) return state;
-        foreach (var key in (string[])["ca", "CA"]) if (pdf.Number(gs, key) is < 1) use.Transparent.Add($"{key} under 1");
-        if (pdf.Get(gs, "BM") is { } bm && (bm is NameToken n ? [n.Data] : pdf.Items(bm).OfType<NameToken>().Select(t => t.Data).Take(1).ToArray()) is [var mode, ..] && mode is not ("Normal" or "Compatible")) use.Transparent.Add("blend mode " + mode);
+        foreach (var key in (string[])["ca", "CA"])
+            if (pdf.Number(gs, key) is < 1) use.Transparent.Add($"{key} under 1");
+        if (pdf.Get(gs, "BM") is { } bm
+            && (bm is NameToken n ? [n.Data]
+                : pdf.Items(bm).OfType<NameToken>().Select(t => t.Data).Take(1).ToArray()) is [var mode, ..]
+            && mode is not ("Normal" or "Compatible"))
+            use.Transparent.Add("blend mode " + mode);
         if (pdf.Get(gs, "SMask") is DictionaryToken or StreamToken) use.Transparent.Add("soft mask");
-        foreach (var key in (string[])["TR", "TR2"]) if (pdf.Get(gs, key) is { } tr && tr is not NameToken { Data: "Identity" or "Default" }) use.States.Add("transfer curve");
+        foreach (var key in (string[])["TR", "TR2"])
+            if (pdf.Get(gs, key) is { } tr && tr is not NameToken { Data: "Identity" or "Default" })
+                use.States.Add("transfer curve");
         if (pdf.Get(gs, "HT") is { } ht && ht is not NameToken { Data: "Default" }) use.States.Add("halftone");
-        foreach (var key in (string[])["BG", "BG2", "UCR", "UCR2"]) if (pdf.Get(gs, key) is { } k && k is not NameToken) use.States.Add("black generation");
-        if (pdf.Get(gs, "Font") is ArrayToken { Data.Count: > 0 } f && pdf.Solid(f.Data[0]) is DictionaryToken font) state = state with { Face = font };
-        if (pdf.Get(gs, "op", "OP") is BooleanToken over) { state = state with { Overprint = over.Data }; use.Overprints |= over.Data; }
+        foreach (var key in (string[])["BG", "BG2", "UCR", "UCR2"])
+            if (pdf.Get(gs, key) is { } k && k is not NameToken) use.States.Add("black generation");
+        if (pdf.Get(gs, "Font") is ArrayToken { Data.Count: > 0 } f && pdf.Solid(f.Data[0]) is DictionaryToken font)
+            state = state with { Face = font };
+        if (pdf.Get(gs, "op", "OP") is BooleanToken over)
+        {
+            state = state with { Overprint = over.Data };
+            use.Overprints |= over.Data;
+        }
         if (pdf.Number(gs, "OPM") is { } how) state = state with { LeavesZeros = how == 1 };
         return pdf.Number(gs, "LW") is { } weight ? state with { Weight = weight } : state;
     }
@@ -122,7 +202,11 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     private (string Space, bool All) Space(string? name, DictionaryToken? resources)
     {
         if (name is null) return ("DeviceGray", false);
-        if (name is "DeviceGray" or "DeviceRGB" or "DeviceCMYK" or "Pattern") return (pdf.Get(pdf.Dictionary(resources, "ColorSpace"), name.Replace("Device", "Default", StringComparison.Ordinal)) is { } instead && name != "Pattern" ? Space(instead).Space : name, false);
+        if (name is "DeviceGray" or "DeviceRGB" or "DeviceCMYK" or "Pattern")
+            return (pdf.Get(pdf.Dictionary(resources, "ColorSpace"),
+                name.Replace("Device", "Default",
+                    StringComparison.Ordinal)) is { } instead && name != "Pattern" ? Space(instead).Space : name,
+                false);
         return pdf.Get(pdf.Dictionary(resources, "ColorSpace"), name) is { } own ? Space(own) : ("unknown", false);
     }
 
@@ -131,12 +215,23 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         if (depth > 8) throw new TooMuchException();
         switch (pdf.Solid(token))
         {
-            case NameToken n: return (n.Data switch { "G" => "DeviceGray", "RGB" => "DeviceRGB", "CMYK" => "DeviceCMYK", var d => d }, false);
+            case NameToken n:
+                return (n.Data switch
+                {
+                    "G" => "DeviceGray",
+                    "RGB" => "DeviceRGB",
+                    "CMYK" => "DeviceCMYK",
+                    var d => d
+                },
+                false);
             case ArrayToken { Data.Count: > 0 } a when pdf.Solid(a.Data[0]) is NameToken kind:
                 switch (kind.Data)
                 {
                     case "Separation" or "DeviceN":
-                        foreach (var plate in pdf.Solid(a.Data.ElementAtOrDefault(1)) is ArrayToken names ? names.Data.Select(pdf.Solid).OfType<NameToken>() : pdf.Solid(a.Data.ElementAtOrDefault(1)) is NameToken one ? [one] : []) use.Plates.Add(plate.Data);
+                        foreach (var plate in pdf.Solid(a.Data.ElementAtOrDefault(1)) is ArrayToken names
+                            ? names.Data.Select(pdf.Solid).OfType<NameToken>()
+                            : pdf.Solid(a.Data.ElementAtOrDefault(1)) is NameToken one ? [one] : [])
+                            use.Plates.Add(plate.Data);
                         var alternate = Space(a.Data.ElementAtOrDefault(2), depth + 1).Space;
                         // What stands in on a screen is not printed; but a calibrated one is no part of PDF/X-1a.
                         if (alternate is not ("DeviceCMYK" or "DeviceGray")) use.Spaces.Add(alternate);
@@ -153,8 +248,12 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         }
     }
 
-    /// <summary>White that is set to overprint leaves nothing on the sheet; in overprint mode 0 it knocks out all the same, and only other plates are left.</summary>
-    private static bool OverprintsWhite(State state) => state is { Overprint: true, FillNone: true, LeavesZeros: true, Fill: "DeviceCMYK" or "DeviceGray" };
+    /// <summary>
+    /// White that is set to overprint leaves nothing on the sheet; in overprint mode 0 it knocks out all the same, and
+    /// only other plates are left.
+    /// </summary>
+    private static bool OverprintsWhite(State state) =>
+        state is { Overprint: true, FillNone: true, LeavesZeros: true, Fill: "DeviceCMYK" or "DeviceGray" };
 
     private void Painted(string space, double ink, State state)
     {
@@ -165,7 +264,11 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     private void Fill(List<(char, double X, double Y)> path, State state)
     {
         if (Box(path, state) is not { } box) return;
-        if (Outside(box, state)) { use.PaintsOutside = true; if (Beyond(box)) { use.Spaces.Add(state.Fill == "Pattern" ? "DeviceCMYK" : state.Fill); return; } }
+        if (Outside(box, state))
+        {
+            use.PaintsOutside = true;
+            if (Beyond(box)) { use.Spaces.Add(state.Fill == "Pattern" ? "DeviceCMYK" : state.Fill); return; }
+        }
         Painted(state.Fill, state.FillInk, state);
         if (state.FillAll && (box.R - box.L) * (box.T - box.B) > 4) use.MostInk = Math.Max(use.MostInk, 400);
         if (OverprintsWhite(state)) use.WhiteOverprints = true;
@@ -181,7 +284,8 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         for (var i = 1; i < path.Count && use.Strokes.Count < 20_000; i++)
             if (path[i].Kind == 'l')
             {
-                var (a, b) = (state.At.Transform(new PdfPoint(path[i - 1].X, path[i - 1].Y)), state.At.Transform(new PdfPoint(path[i].X, path[i].Y)));
+                var (a, b) = (state.At.Transform(new PdfPoint(path[i - 1].X, path[i - 1].Y)),
+                    state.At.Transform(new PdfPoint(path[i].X, path[i].Y)));
                 use.Strokes.Add(new(a.X, a.Y, b.X, b.Y, state.Weight * scale, state.StrokeAll));
             }
     }
@@ -198,7 +302,9 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
             case "Form":
                 if (pdf.Name(d, "Subtype2") == "PS") use.PostScript = true;
                 Group(d, "form");
-                var at = pdf.Numbers(d, "Matrix") is [var a, var b, var c, var e, var f, var g] ? TransformationMatrix.FromValues(a, b, c, e, f, g).Multiply(state.At) : state.At;
+                var at = pdf.Numbers(d, "Matrix") is [var a, var b, var c, var e, var f, var g]
+                    ? TransformationMatrix.FromValues(a, b, c, e, f, g).Multiply(state.At)
+                    : state.At;
                 Walk(pdf.Unpacked(x), pdf.Dictionary(d, "Resources") ?? resources, state with { At = at }, depth + 1);
                 break;
         }
@@ -207,14 +313,17 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     /// <summary>A transparency group lets nothing through by itself, but PDF/X-1a knows none (ISO 15930-4).</summary>
     private void Group(DictionaryToken d, string what)
     {
-        if (pdf.Name(pdf.Dictionary(d, "Group"), "S") == "Transparency") use.Transparent.Add($"transparency group of a {what}");
+        if (pdf.Name(pdf.Dictionary(d, "Group"), "S") == "Transparency")
+            use.Transparent.Add($"transparency group of a {what}");
     }
 
     private void Pattern(IToken token, DictionaryToken? resources, State state, int depth)
     {
         if (token is StreamToken tiles)
         {
-            if (_seen.Add($"{tiles.GetHashCode()}/{depth}")) Walk(pdf.Unpacked(tiles), pdf.Dictionary(tiles.StreamDictionary, "Resources") ?? resources, state, depth + 1);
+            if (_seen.Add($"{tiles.GetHashCode()}/{depth}"))
+                Walk(pdf.Unpacked(tiles), pdf.Dictionary(tiles.StreamDictionary, "Resources") ?? resources, state,
+                    depth + 1);
         }
         else if (token is DictionaryToken d)
         {
@@ -226,7 +335,9 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     private void Shading(IToken? token, DictionaryToken? resources)
     {
         var d = token switch { DictionaryToken own => own, StreamToken s => s.StreamDictionary, _ => null };
-        if (d is not null) use.Spaces.Add(pdf.Get(d, "ColorSpace") is NameToken { Data: var name } ? Space(name, resources).Space : Space(pdf.Get(d, "ColorSpace")).Space);
+        if (d is not null)
+            use.Spaces.Add(pdf.Get(d, "ColorSpace") is NameToken { Data: var name } ? Space(name, resources).Space
+                : Space(pdf.Get(d, "ColorSpace")).Space);
     }
 
     private void Face(DictionaryToken font, State state, int depth)
@@ -234,7 +345,8 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         var name = pdf.Name(font, "BaseFont") ?? $"Type 3 {use.Faces.Count}";
         if (!use.Faces.TryAdd(name, font)) return;
         if (pdf.Name(font, "Subtype") != "Type3" || pdf.Dictionary(font, "CharProcs") is not { } procs) return;
-        foreach (var glyph in procs.Data.Values.Take(500).Select(pdf.Solid).OfType<StreamToken>()) Walk(pdf.Unpacked(glyph), pdf.Dictionary(font, "Resources"), state, depth + 1);
+        foreach (var glyph in procs.Data.Values.Take(500).Select(pdf.Solid).OfType<StreamToken>())
+            Walk(pdf.Unpacked(glyph), pdf.Dictionary(font, "Resources"), state, depth + 1);
     }
 
     private void Inline(InlineImage image, DictionaryToken? resources, State state)
@@ -244,28 +356,46 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         var space = get("CS", "ColorSpace") switch
         {
             PdfName own => Space(Full(own.Value), resources).Space,
-            List<object?> many when many is [PdfName { Value: "I" or "Indexed" }, PdfName under, ..] => Full(under.Value),
+            List<object?> many when many is [PdfName { Value: "I" or "Indexed" }, PdfName under,
+                ..] => Full(under.Value),
             _ => "DeviceGray",
         };
         var (w, h) = (get("W", "Width") is double dw ? (int)dw : 1, get("H", "Height") is double dh ? (int)dh : 1);
-        Place(w, h, mask ? state.Fill : space, get("BPC", "BitsPerComponent") is double bits ? (int)bits : 8, [], mask, null, null, state);
+        Place(w, h, mask ? state.Fill : space, get("BPC", "BitsPerComponent") is double bits ? (int)bits : 8, [], mask,
+            null, null, state);
     }
 
     /// <summary>Inline images may say their colour space in short (8.9.7).</summary>
-    private static string Full(string name) => name switch { "G" => "DeviceGray", "RGB" => "DeviceRGB", "CMYK" => "DeviceCMYK", _ => name };
+    private static string Full(string name) => name switch
+    {
+        "G" => "DeviceGray",
+        "RGB" => "DeviceRGB",
+        "CMYK" => "DeviceCMYK",
+        _ => name,
+    };
 
     private void Image(StreamToken stream, DictionaryToken d, DictionaryToken? resources, State state)
     {
         var mask = pdf.Get(d, "ImageMask") is BooleanToken { Data: true };
-        var space = mask ? state.Fill : pdf.Get(d, "ColorSpace") is NameToken { Data: var name } ? Space(name, resources).Space : pdf.Get(d, "ColorSpace") is { } own ? Space(own).Space : "DeviceRGB";
+        var space = mask
+            ? state.Fill
+            : pdf.Get(d, "ColorSpace") is NameToken { Data: var name }
+            ? Space(name, resources).Space
+            : pdf.Get(d, "ColorSpace") is { } own
+            ? Space(own).Space
+            : "DeviceRGB";
         var soft = pdf.Get(d, "SMask") is StreamToken || pdf.Number(d, "SMaskInData") is > 0;
         if (soft) use.Transparent.Add("soft mask of a picture");
-        foreach (var alternate in pdf.Items(pdf.Get(d, "Alternates")).OfType<DictionaryToken>().Take(4)) if (pdf.Get(alternate, "DefaultForPrinting") is BooleanToken { Data: true }) use.States.Add("alternate picture for printing");
+        foreach (var alternate in pdf.Items(pdf.Get(d, "Alternates")).OfType<DictionaryToken>().Take(4))
+            if (pdf.Get(alternate, "DefaultForPrinting") is BooleanToken { Data: true })
+                use.States.Add("alternate picture for printing");
         if (pdf.Get(d, "OPI") is not null) use.States.Add("OPI");
-        Place((int)(pdf.Number(d, "Width", "W") ?? 1), (int)(pdf.Number(d, "Height", "H") ?? 1), space, mask ? 1 : (int)(pdf.Number(d, "BitsPerComponent", "BPC") ?? 8), pdf.Filters(d), mask, stream, d, state);
+        Place((int)(pdf.Number(d, "Width", "W") ?? 1), (int)(pdf.Number(d, "Height", "H") ?? 1), space,
+            mask ? 1 : (int)(pdf.Number(d, "BitsPerComponent", "BPC") ?? 8), pdf.Filters(d), mask, stream, d, state);
     }
 
-    private void Place(int wide, int high, string space, int bits, IReadOnlyList<string> filters, bool mask, StreamToken? stream, DictionaryToken? d, State state)
+    private void Place(int wide, int high, string space, int bits, IReadOnlyList<string> filters, bool mask,
+        StreamToken? stream, DictionaryToken? d, State state)
     {
         var m = state.At;
         var (across, down) = (Math.Sqrt((m.A * m.A) + (m.B * m.B)), Math.Sqrt((m.C * m.C) + (m.D * m.D)));
@@ -274,7 +404,8 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         var box = Box(corners, state)!.Value;
         if (Outside(box, state)) use.PaintsOutside = true;
         use.Spaces.Add(space);
-        if (use.Images.Count < 5000) use.Images.Add(new(wide, high, perInch, space, bits, filters, mask, stream, d, box));
+        if (use.Images.Count < 5000)
+            use.Images.Add(new(wide, high, perInch, space, bits, filters, mask, stream, d, box));
     }
 
     private static (double L, double B, double R, double T)? Box(List<(char, double X, double Y)> path, State state)
@@ -289,15 +420,23 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         return (l, b, r, t);
     }
 
-    private static (double L, double B, double R, double T)? Both((double L, double B, double R, double T)? a, (double L, double B, double R, double T)? b) =>
-        a is not { } x ? b : b is not { } y ? a : (Math.Max(x.L, y.L), Math.Max(x.B, y.B), Math.Min(x.R, y.R), Math.Min(x.T, y.T));
+    private static (double L, double B, double R, double T)? Both((double L, double B, double R, double T)? a,
+        (double L, double B, double R, double T)? b) =>
+        a is not { } x
+            ? b
+            : b is not { } y
+            ? a
+            : (Math.Max(x.L, y.L), Math.Max(x.B, y.B), Math.Min(x.R, y.R), Math.Min(x.T, y.T));
 
     /// <summary>Whether any of what is painted is seen outside the bleed.</summary>
     private bool Outside((double L, double B, double R, double T) box, State state)
     {
-        if (state.Clip is { } c) box = (Math.Max(box.L, c.L), Math.Max(box.B, c.B), Math.Min(box.R, c.R), Math.Min(box.T, c.T));
-        return box.R >= box.L && box.T >= box.B && (box.L < bleed.L - 0.5 || box.B < bleed.B - 0.5 || box.R > bleed.R + 0.5 || box.T > bleed.T + 0.5);
+        if (state.Clip is { } c)
+            box = (Math.Max(box.L, c.L), Math.Max(box.B, c.B), Math.Min(box.R, c.R), Math.Min(box.T, c.T));
+        return box.R >= box.L && box.T >= box.B
+            && (box.L < bleed.L - 0.5 || box.B < bleed.B - 0.5 || box.R > bleed.R + 0.5 || box.T > bleed.T + 0.5);
     }
 
-    private bool Beyond((double L, double B, double R, double T) box) => box.R <= bleed.L + 0.01 || box.L >= bleed.R - 0.01 || box.T <= bleed.B + 0.01 || box.B >= bleed.T - 0.01;
+    private bool Beyond((double L, double B, double R, double T) box) =>
+        box.R <= bleed.L + 0.01 || box.L >= bleed.R - 0.01 || box.T <= bleed.B + 0.01 || box.B >= bleed.T - 0.01;
 }

@@ -4,7 +4,9 @@ using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Intake.Opening;
 
-/// <summary>Filters that stop when a file unpacks to more than reception looks at: a few kilobytes can say they are gigabytes.</summary>
+/// <summary>
+/// Filters that stop when a file unpacks to more than reception looks at: a few kilobytes can say they are gigabytes.
+/// </summary>
 /// <param name="most">All streams together, in bytes; reception's own measure where null.</param>
 /// <param name="cancel">Whoever asked has gone.</param>
 internal sealed class RationedFilters(long? most = null, CancellationToken cancel = default) : IFilterProvider
@@ -19,11 +21,15 @@ internal sealed class RationedFilters(long? most = null, CancellationToken cance
     /// <summary>From here on no more than so many bytes.</summary>
     public void Narrow(long bytes) => _left = Math.Min(_left, bytes);
 
-    /// <summary>Allows as much more as a page of this many square inches may need: three layers of four inks at 400 pixels an inch.</summary>
+    /// <summary>
+    /// Allows as much more as a page of this many square inches may need: three layers of four inks at 400 pixels an
+    /// inch.
+    /// </summary>
     public void Allow(double squareInches) => _left += (long)(Math.Clamp(squareInches, 0, 2000) * 400 * 400 * 4 * 3);
 
     public IReadOnlyList<IFilter> GetFilters(DictionaryToken dictionary) => Rationed(_all.GetFilters(dictionary));
-    public IReadOnlyList<IFilter> GetNamedFilters(IReadOnlyList<NameToken> names) => Rationed(_all.GetNamedFilters(names));
+    public IReadOnlyList<IFilter> GetNamedFilters(IReadOnlyList<NameToken> names) =>
+        Rationed(_all.GetNamedFilters(names));
     public IReadOnlyList<IFilter> GetAllFilters() => _all.GetAllFilters();
 
     private List<IFilter> Rationed(IReadOnlyList<IFilter> filters) => [.. filters.Select(f => new One(f, this))];
@@ -32,7 +38,8 @@ internal sealed class RationedFilters(long? most = null, CancellationToken cance
     {
         public bool IsSupported => inner.IsSupported;
 
-        public Memory<byte> Decode(Memory<byte> input, DictionaryToken streamDictionary, IFilterProvider filterProvider, int filterIndex)
+        public Memory<byte> Decode(Memory<byte> input, DictionaryToken streamDictionary, IFilterProvider filterProvider,
+            int filterIndex)
         {
             ration._cancel.ThrowIfCancellationRequested();
             if (inner is FlateFilter) Measure(input);

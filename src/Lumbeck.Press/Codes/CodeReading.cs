@@ -6,9 +6,13 @@ namespace Lumbeck.Press.Codes;
 /// <summary>Reads barcodes and QR codes off plates, as a reader's red light sees them.</summary>
 public static class CodeReading
 {
-    private static readonly BarcodeFormat[] Formats = [BarcodeFormat.EAN_13, BarcodeFormat.UPC_A, BarcodeFormat.QR_CODE];
+    private static readonly BarcodeFormat[] Formats = [BarcodeFormat.EAN_13, BarcodeFormat.UPC_A,
+        BarcodeFormat.QR_CODE];
 
-    /// <summary>What is read in a part of a sheet: thirteen digits, with five more where an EAN-5 stands beside them; a QR code's text.</summary>
+    /// <summary>
+    /// What is read in a part of a sheet: thirteen digits, with five more where an EAN-5 stands beside them; a QR
+    /// code's text.
+    /// </summary>
     public static IReadOnlyList<string> Read(PlateLook plates, Box place)
     {
         var (left, top, right, bottom) = plates.Pixels(place);
@@ -32,10 +36,21 @@ public static class CodeReading
         var light = new PlanarYUVLuminanceSource(seen, wide, high, 0, 0, wide, high, false);
         foreach (var source in (LuminanceSource[])[light, light.rotateCounterClockwise()])
         {
-            var reader = new MultiFormatReader { Hints = new Dictionary<DecodeHintType, object> { [DecodeHintType.POSSIBLE_FORMATS] = Formats, [DecodeHintType.TRY_HARDER] = true } };
-            var found = reader.decodeWithState(new BinaryBitmap(new HybridBinarizer(source))) ?? reader.decodeWithState(new BinaryBitmap(new GlobalHistogramBinarizer(source)));
+            var reader = new MultiFormatReader
+            {
+                Hints = new Dictionary<DecodeHintType, object>
+                {
+                    [DecodeHintType.POSSIBLE_FORMATS] = Formats,
+                    [DecodeHintType.TRY_HARDER] = true,
+                },
+            };
+            var found = reader.decodeWithState(new BinaryBitmap(new HybridBinarizer(source)))
+                ?? reader.decodeWithState(new BinaryBitmap(new GlobalHistogramBinarizer(source)));
             if (found is null) continue;
-            var beside = found.ResultMetadata is { } data && data.TryGetValue(ResultMetadataType.UPC_EAN_EXTENSION, out var five) ? five?.ToString() : null;
+            var beside = found.ResultMetadata is { } data
+                && data.TryGetValue(ResultMetadataType.UPC_EAN_EXTENSION, out var five)
+                ? five?.ToString()
+                : null;
             return [found.Text + beside];
         }
         return [];

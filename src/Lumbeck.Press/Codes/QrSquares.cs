@@ -11,7 +11,16 @@ public static class QrSquares
         if (text.Length == 0) return null;
         try
         {
-            var matrix = Encoder.encode(text, level switch { CodeLevel.L => ErrorCorrectionLevel.L, CodeLevel.Q => ErrorCorrectionLevel.Q, CodeLevel.H => ErrorCorrectionLevel.H, _ => ErrorCorrectionLevel.M }, new Dictionary<ZXing.EncodeHintType, object> { [ZXing.EncodeHintType.CHARACTER_SET] = "UTF-8" }).Matrix;
+            var matrix = Encoder.encode(text,
+                level switch
+                {
+                    CodeLevel.L => ErrorCorrectionLevel.L,
+                    CodeLevel.Q => ErrorCorrectionLevel.Q,
+                    CodeLevel.H => ErrorCorrectionLevel.H,
+                    _ => ErrorCorrectionLevel.M,
+                },
+                new Dictionary<ZXing.EncodeHintType, object> { [ZXing.EncodeHintType.CHARACTER_SET] = "UTF-8" })
+                .Matrix;
             var squares = new bool[matrix.Height, matrix.Width];
             for (var y = 0; y < matrix.Height; y++)
                 for (var x = 0; x < matrix.Width; x++) squares[y, x] = matrix[x, y] == 1;

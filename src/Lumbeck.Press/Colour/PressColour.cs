@@ -10,15 +10,20 @@ public interface IScreenColour
     /// <summary>As <c>#rrggbb</c> in sRGB.</summary>
     string Hex(Ink ink);
 
-    /// <summary>The same of many at once, in their order: setting a transform up costs far more than it does to carry a colour through.</summary>
+    /// <summary>
+    /// The same of many at once, in their order: setting a transform up costs far more than it does to carry a colour
+    /// through.
+    /// </summary>
     IReadOnlyList<string> Hex(IReadOnlyList<Ink> inks);
 }
 
 /// <summary>
-/// Screen colour through the press profile's A2B table to sRGB, relative colorimetric: paper shows as white; and the mixes that come nearest to colours asked for.
+/// Screen colour through the press profile's A2B table to sRGB, relative colorimetric: paper shows as white; and the
+/// mixes that come nearest to colours asked for.
 /// Each is converted once and kept.
 /// </summary>
-/// <param name="condition">A profile by name, such as <c>coated-fogra39-300</c>, and how colours are brought into it.</param>
+/// <param name="condition">A profile by name, such as <c>coated-fogra39-300</c>, and how colours are brought into
+/// it.</param>
 public sealed class PressColour(PressCondition condition) : IScreenColour
 {
     private readonly ConcurrentDictionary<Ink, string> _seen = new(), _onPaper = new();
@@ -35,9 +40,11 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
         if (unknown.Count > 0)
         {
             using var press = Row(unknown);
-            using var screen = press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: _profile, intent: Enums.Intent.Relative, depth: 8, embedded: false);
+            using var screen = press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: _profile,
+                intent: Enums.Intent.Relative, depth: 8, embedded: false);
             var rgb = screen.WriteToMemory<byte>();
-            for (var i = 0; i < unknown.Count; i++) _seen[unknown[i]] = $"#{rgb[i * 3]:x2}{rgb[(i * 3) + 1]:x2}{rgb[(i * 3) + 2]:x2}";
+            for (var i = 0; i < unknown.Count; i++)
+                _seen[unknown[i]] = $"#{rgb[i * 3]:x2}{rgb[(i * 3) + 1]:x2}{rgb[(i * 3) + 2]:x2}";
         }
         return [.. inks.Select(i => _seen[i])];
     }
@@ -49,7 +56,8 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
     public Lab Lab(Ink ink)
     {
         using var press = One(ink);
-        using var lab = press.IccImport(pcs: Enums.PCS.Lab, intent: Enums.Intent.Relative, inputProfile: _profile, embedded: false);
+        using var lab = press.IccImport(pcs: Enums.PCS.Lab, intent: Enums.Intent.Relative, inputProfile: _profile,
+            embedded: false);
         return Read(lab);
     }
 
@@ -58,11 +66,15 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
     {
         if (asked is AskedLab { Lab: var own }) return own;
         using var one = Rgb((AskedRgb)asked);
-        using var lab = one.IccImport(pcs: Enums.PCS.Lab, intent: Enums.Intent.Relative, inputProfile: Profiles.PathOf("sRGB"), embedded: false);
+        using var lab = one.IccImport(pcs: Enums.PCS.Lab, intent: Enums.Intent.Relative,
+            inputProfile: Profiles.PathOf("sRGB"), embedded: false);
         return Read(lab);
     }
 
-    /// <summary>The mix that comes nearest to a colour asked for, in whole percents, as the profile has it: colorimetric, so that what the press can show is matched.</summary>
+    /// <summary>
+    /// The mix that comes nearest to a colour asked for, in whole percents, as the profile has it: colorimetric, so
+    /// that what the press can show is matched.
+    /// </summary>
     public Ink Mix(Asked asked) => _mixed.GetOrAdd(asked, a =>
     {
         using var press = FromLab(Lab(a));
@@ -77,14 +89,16 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
         if (asked is AskedRgb rgb) return rgb.Text;
         var own = ((AskedLab)asked).Lab;
         using var lab = LabImage(own);
-        using var screen = lab.IccExport(outputProfile: Profiles.PathOf("sRGB"), intent: Enums.Intent.Relative, depth: 8);
+        using var screen = lab.IccExport(outputProfile: Profiles.PathOf("sRGB"), intent: Enums.Intent.Relative,
+            depth: 8);
         return Hex(screen);
     }
 
     private string Shown(Ink ink, Enums.Intent intent)
     {
         using var press = One(ink);
-        using var screen = press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: _profile, intent: intent, depth: 8, embedded: false);
+        using var screen = press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: _profile, intent: intent, depth: 8,
+            embedded: false);
         return Hex(screen);
     }
 
@@ -97,7 +111,8 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
     private static Image LabImage(Lab lab)
     {
         float[] values = [(float)lab.L, (float)lab.A, (float)lab.B];
-        using var one = Image.NewFromMemoryCopy(MemoryMarshal.AsBytes(values.AsSpan()).ToArray(), 1, 1, 3, Enums.BandFormat.Float);
+        using var one = Image.NewFromMemoryCopy(MemoryMarshal.AsBytes(values.AsSpan()).ToArray(), 1, 1, 3,
+            Enums.BandFormat.Float);
         return one.Copy(interpretation: Enums.Interpretation.Lab);
     }
 
@@ -113,7 +128,8 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
     private static Image Row(IReadOnlyList<Ink> inks)
     {
         ushort[] cmyk = [.. inks.SelectMany(i => (ushort[])[Level(i.C), Level(i.M), Level(i.Y), Level(i.K)])];
-        using var row = Image.NewFromMemoryCopy(MemoryMarshal.AsBytes(cmyk.AsSpan()).ToArray(), inks.Count, 1, 4, Enums.BandFormat.Ushort);
+        using var row = Image.NewFromMemoryCopy(MemoryMarshal.AsBytes(cmyk.AsSpan()).ToArray(), inks.Count, 1, 4,
+            Enums.BandFormat.Ushort);
         return row.Copy(interpretation: Enums.Interpretation.Cmyk);
     }
 

@@ -2,7 +2,10 @@ using System.Collections.Concurrent;
 
 namespace Lumbeck.Press.Colour;
 
-/// <summary>The colour profiles: those that ship, files <c>profiles/name.icc</c> beside the program, and printers' own under the hash of their bytes.</summary>
+/// <summary>
+/// The colour profiles: those that ship, files <c>profiles/name.icc</c> beside the program, and printers' own under the
+/// hash of their bytes.
+/// </summary>
 public static class Profiles
 {
     private static readonly string Shipped = Path.Combine(AppContext.BaseDirectory, "profiles");
@@ -20,13 +23,18 @@ public static class Profiles
     {
         if (Own.TryGetValue(name, out var own) && File.Exists(own)) return own;
         var file = Path.Combine(Shipped, Path.GetFileName(name) + ".icc");
-        return File.Exists(file) ? file : throw new Refusal("profile", $"no profile is called `{LengthText.Clip(name)}`: the house names one that is not here");
+        return File.Exists(file)
+            ? file
+            : throw new Refusal("profile",
+                $"no profile is called `{LengthText.Clip(name)}`: the house names one that is not here");
     }
 
     public static byte[] Bytes(string name) => File.ReadAllBytes(PathOf(name));
 }
 
-/// <summary>How colour comes to the press: through which profile, and how what it can't show is brought into it.</summary>
+/// <summary>
+/// How colour comes to the press: through which profile, and how what it can't show is brought into it.
+/// </summary>
 public sealed record PressCondition(string Profile, Intent Intent = Intent.Relative)
 {
     public static PressCondition Of(House house) => new(house.Profile, house.Intent);

@@ -7,5 +7,6 @@ public static class ScreenView
 {
     /// <summary>Press colours as the screen shows them: the profile's A2B, relative, so that paper is white.</summary>
     public static Image Of(Image press, PressCondition condition) =>
-        press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: Profiles.PathOf(condition.Profile), intent: Enums.Intent.Relative, depth: 8, embedded: false);
+        press.IccTransform(Profiles.PathOf("sRGB"), inputProfile: Profiles.PathOf(condition.Profile),
+            intent: Enums.Intent.Relative, depth: 8, embedded: false);
 }

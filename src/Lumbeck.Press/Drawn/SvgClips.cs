@@ -20,14 +20,18 @@ internal sealed class SvgClips(SvgDocument document, SvgSheet sheet)
     public SKPath Of(string url, Bounds? box, Affine at, SvgShapes viewport, int depth = 0)
     {
         if (depth > Deepest) throw SvgReading.No("its clips clip each other without end");
-        if (!url.StartsWith("url(", StringComparison.Ordinal)) throw SvgReading.No($"it is clipped by `{LengthText.Clip(url)}`, which is not read: clip it by a shape");
-        if (document.Named(SvgPaints.Reference(url).Id) is not { Name.LocalName: "clipPath" } clip) throw SvgReading.No("it is clipped by what is not in it");
+        if (!url.StartsWith("url(", StringComparison.Ordinal))
+            throw SvgReading.No($"it is clipped by `{LengthText.Clip(url)}`, which is not read: clip it by a shape");
+        if (document.Named(SvgPaints.Reference(url).Id) is not { Name.LocalName: "clipPath" } clip)
+            throw SvgReading.No("it is clipped by what is not in it");
         var look = SvgLook.Standing(clip, sheet);
         var own = SvgUnits.Placing(look.Said("transform")).Then(at);
         if ((string?)clip.Attribute("clipPathUnits") == "objectBoundingBox")
         {
-            if (box is not { IsEmpty: false } b) throw SvgReading.No("it is clipped by shares of a box that is not known");
-            own = SvgUnits.Placing(look.Said("transform")).Then(new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top)).Then(at);
+            if (box is not { IsEmpty: false } b)
+                throw SvgReading.No("it is clipped by shares of a box that is not known");
+            own = SvgUnits.Placing(look.Said("transform"))
+                .Then(new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top)).Then(at);
         }
         var all = new SKPath();
         var shapes = 0;
@@ -47,12 +51,15 @@ internal sealed class SvgClips(SvgDocument document, SvgSheet sheet)
             if (e.Name.LocalName == "use")
             {
                 // A clip's use leads to a shape, not to a group (CSS Masking 1, 5.1).
-                if (document.Referred(e) is not { Name.LocalName: not ("use" or "g" or "symbol" or "svg") } used) return;
-                Add(used, Affine.Move(viewport.Across(style.Said("x")), viewport.Down(style.Said("y"))).Then(placed), style);
+                if (document.Referred(e) is not { Name.LocalName: not ("use" or "g" or "symbol" or "svg") } used)
+                    return;
+                Add(used, Affine.Move(viewport.Across(style.Said("x")), viewport.Down(style.Said("y"))).Then(placed),
+                    style);
                 return;
             }
             if (viewport.Of(e, style) is not { } shape || style["visibility"] != "visible") return;
-            if (++shapes > MostShapes) throw SvgReading.No($"a clip of it has more than {MostShapes} shapes: simplify it");
+            if (++shapes > MostShapes)
+                throw SvgReading.No($"a clip of it has more than {MostShapes} shapes: simplify it");
             var path = SkiaPath.Of(shape, placed, style["clip-rule"] == "evenodd");
             if (style.Said("clip-path") is { } inner and not "none")
             {
@@ -64,5 +71,6 @@ internal sealed class SvgClips(SvgDocument document, SvgSheet sheet)
     }
 
     /// <exception cref="Refusal">The two can't be reckoned together.</exception>
-    private static SKPath Both(SKPath one, SKPath other, SKPathOp how) => one.Op(other, how) ?? throw SvgReading.No("a clip of it can’t be reckoned: clip it by one plain shape");
+    private static SKPath Both(SKPath one, SKPath other, SKPathOp how) =>
+        one.Op(other, how) ?? throw SvgReading.No("a clip of it can’t be reckoned: clip it by one plain shape");
 }

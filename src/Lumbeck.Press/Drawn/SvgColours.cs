@@ -5,10 +5,12 @@ namespace Lumbeck.Press.Drawn;
 /// <summary>Colours as SVG writes them (CSS Color 4): names, figures with #, <c>rgb()</c> and <c>hsl()</c>.</summary>
 internal static partial class SvgColours
 {
-    [GeneratedRegex(@"^(?<kind>rgba?|hsla?)\(\s*(?<figures>[^()]*)\)$", RegexOptions.CultureInvariant | RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^(?<kind>rgba?|hsla?)\(\s*(?<figures>[^()]*)\)$",
+        RegexOptions.CultureInvariant | RegexOptions.IgnoreCase)]
     private static partial Regex Function();
 
-    [GeneratedRegex("^#(?:[0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8})$", RegexOptions.CultureInvariant | RegexOptions.IgnoreCase)]
+    [GeneratedRegex("^#(?:[0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8})$",
+        RegexOptions.CultureInvariant | RegexOptions.IgnoreCase)]
     private static partial Regex Figures();
 
     /// <summary>A colour; null where it is wholly see-through.</summary>
@@ -25,10 +27,13 @@ internal static partial class SvgColours
         }
         if (Function().Match(text) is { Success: true } m)
         {
-            var parts = m.Groups["figures"].Value.Split([' ', ',', '/', '\t', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries);
+            var parts = m.Groups["figures"]
+                .Value.Split([' ', ',', '/', '\t', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries);
             if (parts.Length is 3 or 4)
             {
-                var own = m.Groups["kind"].Value.StartsWith("rgb", StringComparison.OrdinalIgnoreCase) ? Rgb(parts) : Hsl(parts);
+                var own = m.Groups["kind"].Value.StartsWith("rgb", StringComparison.OrdinalIgnoreCase)
+                    ? Rgb(parts)
+                    : Hsl(parts);
                 return parts.Length == 3 ? own : Seen(own, SvgUnits.Share(parts[3], 1));
             }
         }
@@ -39,12 +44,15 @@ internal static partial class SvgColours
     {
         0 => null,
         > 0.999 => own,
-        _ => throw SvgReading.No("it has a see-through colour, which a drawing here can’t have: mix it, or save it as a PNG"),
+        _ => throw SvgReading.No("it has a see-through colour, which a drawing here can’t have: mix it, or save it " +
+            "as a PNG"),
     };
 
-    private static AskedRgb Hex(string six) => new(Convert.ToByte(six[..2], 16), Convert.ToByte(six[2..4], 16), Convert.ToByte(six[4..6], 16));
+    private static AskedRgb Hex(string six) =>
+        new(Convert.ToByte(six[..2], 16), Convert.ToByte(six[2..4], 16), Convert.ToByte(six[4..6], 16));
 
-    private static byte Level(double of255) => (byte)Math.Clamp(Math.Round(of255, MidpointRounding.AwayFromZero), 0, 255);
+    private static byte Level(double of255) =>
+        (byte)Math.Clamp(Math.Round(of255, MidpointRounding.AwayFromZero), 0, 255);
 
     private static AskedRgb Rgb(string[] parts)
     {
@@ -54,7 +62,8 @@ internal static partial class SvgColours
 
     private static AskedRgb Hsl(string[] parts)
     {
-        var hue = SvgUnits.Number(parts[0].EndsWith("deg", StringComparison.OrdinalIgnoreCase) ? parts[0][..^3] : parts[0]) % 360;
+        var hue = SvgUnits.Number(parts[0].EndsWith("deg", StringComparison.OrdinalIgnoreCase) ? parts[0][..^3]
+            : parts[0]) % 360;
         var (s, l) = (SvgUnits.Share(parts[1], 0), SvgUnits.Share(parts[2], 0));
         double one(double n)
         {
@@ -67,7 +76,8 @@ internal static partial class SvgColours
     private static readonly Dictionary<string, string> Named = new(Pairs(), StringComparer.OrdinalIgnoreCase);
 
     private static IEnumerable<KeyValuePair<string, string>> Pairs() =>
-        All.Split((char[])[' ', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries).Chunk(2).Select(p => new KeyValuePair<string, string>(p[0], p[1]));
+        All.Split((char[])[' ', '\n', '\r'], StringSplitOptions.RemoveEmptyEntries).Chunk(2)
+            .Select(p => new KeyValuePair<string, string>(p[0], p[1]));
 
     /// <summary>CSS Color 4, 6.1.</summary>
     private const string All = """

@@ -4,7 +4,8 @@ using System.Xml.Linq;
 namespace Lumbeck.Press.Drawn;
 
 /// <summary>
-/// An SVG file's elements, read within bounds: what is too large, too deep or reaches outside the file is refused before anything is made of it.
+/// An SVG file's elements, read within bounds: what is too large, too deep or reaches outside the file is refused
+/// before anything is made of it.
 /// </summary>
 internal sealed class SvgDocument
 {
@@ -26,7 +27,8 @@ internal sealed class SvgDocument
     /// <summary>The element that one refers to.</summary>
     public XElement? Referred(XElement e) => Named(Reference(e));
 
-    public static string? Reference(XElement e) => e.Attributes().FirstOrDefault(a => a.Name.LocalName == "href")?.Value.Trim();
+    public static string? Reference(XElement e) =>
+        e.Attributes().FirstOrDefault(a => a.Name.LocalName == "href")?.Value.Trim();
 
     /// <summary>Whether an element is of SVG itself; others are notes of the program that drew it.</summary>
     public static bool IsSvg(XElement e) => e.Name.NamespaceName is "" or "http://www.w3.org/2000/svg";
@@ -34,7 +36,8 @@ internal sealed class SvgDocument
     /// <exception cref="Refusal">It is none that is read; why is said.</exception>
     public static SvgDocument Load(byte[] file, string name, CancellationToken cancel)
     {
-        if (file.Length > MostBytes) throw SvgReading.No($"{name} is over {MostBytes / 1_000_000} MB of drawing: simplify it, or save it as a PNG");
+        if (file.Length > MostBytes) throw SvgReading.No($"{name} is over {MostBytes / 1_000_000} MB of drawing: " +
+            $"simplify it, or save it as a PNG");
         XElement root;
         try
         {
@@ -43,13 +46,22 @@ internal sealed class SvgDocument
             root = XElement.Load(reader);
         }
         catch (XmlException) { throw SvgReading.No($"{name} is no sound SVG: save it anew"); }
-        if (root.Name.LocalName != "svg") throw SvgReading.No($"{name} is no picture that can be taken in: JPEG, PNG, WebP, TIFF and SVG can");
+        if (root.Name.LocalName != "svg")
+            throw SvgReading.No($"{name} is no picture that can be taken in: JPEG, PNG, WebP, TIFF and SVG can");
         var document = new SvgDocument(root);
         document.Look();
         return document;
     }
 
-    private static XmlReaderSettings Settings() => new() { DtdProcessing = DtdProcessing.Ignore, XmlResolver = null, MaxCharactersInDocument = MostBytes, IgnoreComments = true, IgnoreProcessingInstructions = true };
+    private static XmlReaderSettings Settings() =>
+        new()
+        {
+            DtdProcessing = DtdProcessing.Ignore,
+            XmlResolver = null,
+            MaxCharactersInDocument = MostBytes,
+            IgnoreComments = true,
+            IgnoreProcessingInstructions = true
+        };
 
     /// <summary>Goes through the file once without keeping any of it.</summary>
     private static void Measure(byte[] file, CancellationToken cancel)
@@ -61,8 +73,10 @@ internal sealed class SvgDocument
             if (reader.NodeType != XmlNodeType.Element) continue;
             if ((++elements & 1023) == 0) cancel.ThrowIfCancellationRequested();
             if (elements > MostElements) throw SvgReading.No($"it has more than {MostElements} parts: simplify it");
-            if (reader.Depth > Deepest) throw SvgReading.No($"its parts lie more than {Deepest} deep in each other: ungroup some");
-            if (reader.AttributeCount > MostAttributes) throw SvgReading.No($"a part of it has {reader.AttributeCount} attributes: up to {MostAttributes}");
+            if (reader.Depth > Deepest)
+                throw SvgReading.No($"its parts lie more than {Deepest} deep in each other: ungroup some");
+            if (reader.AttributeCount > MostAttributes)
+                throw SvgReading.No($"a part of it has {reader.AttributeCount} attributes: up to {MostAttributes}");
         }
     }
 
@@ -72,29 +86,43 @@ internal sealed class SvgDocument
         var css = new System.Text.StringBuilder();
         foreach (var e in Root.DescendantsAndSelf())
         {
-            if (e.Attributes().Any(a => a.Name.NamespaceName == "" && a.Name.LocalName.StartsWith("on", StringComparison.OrdinalIgnoreCase))) throw SvgReading.No("it holds a script, which no drawing for print needs");
+            if (e.Attributes()
+                .Any(a =>
+                    a.Name.NamespaceName == ""
+                        && a.Name.LocalName.StartsWith("on", StringComparison.OrdinalIgnoreCase)))
+                throw SvgReading.No("it holds a script, which no drawing for print needs");
             if (!IsSvg(e))
             {
-                if (e.Name.LocalName is "script" or "iframe" or "object") throw SvgReading.No("it holds a script, which no drawing for print needs");
+                if (e.Name.LocalName is "script" or "iframe" or "object")
+                    throw SvgReading.No("it holds a script, which no drawing for print needs");
                 continue;
             }
             var kind = e.Name.LocalName;
-            if (kind is "script" or "foreignObject" or "iframe" or "object") throw SvgReading.No("it holds a script, which no drawing for print needs");
-            if (kind is "text" or "textPath" or "tspan" or "tref") throw SvgReading.No("it holds text: turn that to paths first, so that it needs no face");
-            if (!Read.Contains(kind)) throw SvgReading.No($"it holds a `{LengthText.Clip(kind)}`, which is not read: save it as a PNG instead");
-            if (e.Attributes().FirstOrDefault(a => a.Name.LocalName is "href" or "src" && !a.Value.TrimStart().StartsWith('#')) is { } outside) throw SvgReading.No($"it reaches outside its own file, for `{LengthText.Clip(outside.Value)}`");
-            if (kind == "style" && Applies((string?)e.Attribute("type"), (string?)e.Attribute("media"))) css.Append(e.Value).Append('\n');
+            if (kind is "script" or "foreignObject" or "iframe" or "object")
+                throw SvgReading.No("it holds a script, which no drawing for print needs");
+            if (kind is "text" or "textPath" or "tspan" or "tref")
+                throw SvgReading.No("it holds text: turn that to paths first, so that it needs no face");
+            if (!Read.Contains(kind)) throw SvgReading.No($"it holds a `{LengthText.Clip(kind)}`, which is not read: " +
+                $"save it as a PNG instead");
+            if (e.Attributes()
+                .FirstOrDefault(a =>
+                    a.Name.LocalName is "href" or "src" && !a.Value.TrimStart().StartsWith('#')) is { } outside)
+                throw SvgReading.No($"it reaches outside its own file, for `{LengthText.Clip(outside.Value)}`");
+            if (kind == "style" && Applies((string?)e.Attribute("type"), (string?)e.Attribute("media")))
+                css.Append(e.Value).Append('\n');
             if ((string?)e.Attribute("id") is { Length: > 0 } id) _named.TryAdd(id, e);
         }
         Css = css.ToString();
     }
 
-    private static bool Applies(string? type, string? media) => type is null or "" or "text/css" && SvgSheet.Applies(media ?? "");
+    private static bool Applies(string? type, string? media) =>
+        type is null or "" or "text/css" && SvgSheet.Applies(media ?? "");
 
     /// <summary>What is read of SVG 2; all else is refused by its name.</summary>
     private static readonly HashSet<string> Read =
     [
         "svg", "g", "a", "defs", "symbol", "use", "switch", "style", "title", "desc", "metadata",
-        "path", "rect", "circle", "ellipse", "line", "polyline", "polygon", "linearGradient", "radialGradient", "stop", "clipPath", "marker", "view",
+        "path", "rect", "circle", "ellipse", "line", "polyline", "polygon", "linearGradient", "radialGradient", "stop",
+            "clipPath", "marker", "view",
     ];
 }

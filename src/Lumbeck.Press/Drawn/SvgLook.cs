@@ -2,13 +2,17 @@ using System.Xml.Linq;
 
 namespace Lumbeck.Press.Drawn;
 
-/// <summary>How an element is drawn once attributes, style sheets, its own style and what it inherits are taken together (SVG 2, 6.2 and 6.4).</summary>
+/// <summary>
+/// How an element is drawn once attributes, style sheets, its own style and what it inherits are taken together (SVG 2,
+/// 6.2 and 6.4).
+/// </summary>
 internal sealed class SvgLook
 {
     private readonly Dictionary<string, string> _inherited;
     private readonly Dictionary<string, string> _own;
 
-    private SvgLook(Dictionary<string, string> inherited, Dictionary<string, string> own) => (_inherited, _own) = (inherited, own);
+    private SvgLook(Dictionary<string, string> inherited, Dictionary<string, string> own) =>
+        (_inherited, _own) = (inherited, own);
 
     /// <summary>As every drawing begins.</summary>
     public static SvgLook Initial => new(Inherited, []);
@@ -33,7 +37,8 @@ internal sealed class SvgLook
                 return;
             }
             if (!IsRead(name, value))
-                throw SvgReading.No($"`{LengthText.Clip(name)}: {LengthText.Clip(value)}` is not read: turn it to plain shapes, or save it as a PNG");
+                throw SvgReading.No($"`{LengthText.Clip(name)}: {LengthText.Clip(value)}` is not read: turn it to " +
+                    $"plain shapes, or save it as a PNG");
             own[name] = value switch
             {
                 "inherit" => Inherited.ContainsKey(name) ? _inherited[name] : this[name],
@@ -42,7 +47,8 @@ internal sealed class SvgLook
                 _ => value,
             };
         }
-        foreach (var a in e.Attributes()) if (a.Name.NamespaceName == "" && IsPresented(a.Name.LocalName)) say(a.Name.LocalName, a.Value);
+        foreach (var a in e.Attributes())
+            if (a.Name.NamespaceName == "" && IsPresented(a.Name.LocalName)) say(a.Name.LocalName, a.Value);
         var rules = sheet.Of(e).ToList();
         var inline = SvgSheet.Inline((string?)e.Attribute("style"));
         // Sheets before the element's own style, and what is important after what is not.
@@ -59,7 +65,8 @@ internal sealed class SvgLook
     }
 
     /// <summary>An element's look where it stands in the file, with all that it inherits there.</summary>
-    public static SvgLook Standing(XElement e, SvgSheet sheet) => e.AncestorsAndSelf().Reverse().Aggregate(Initial, (look, one) => look.Of(one, sheet));
+    public static SvgLook Standing(XElement e, SvgSheet sheet) =>
+        e.AncestorsAndSelf().Reverse().Aggregate(Initial, (look, one) => look.Of(one, sheet));
 
     /// <summary>What an element takes from its parent, and what it is where nobody says it.</summary>
     private static readonly Dictionary<string, string> Inherited = new()
@@ -93,10 +100,14 @@ internal sealed class SvgLook
     /// <summary>What has no say in how shapes are drawn here.</summary>
     private static readonly HashSet<string> Idle =
     [
-        "cursor", "pointer-events", "direction", "unicode-bidi", "writing-mode", "letter-spacing", "word-spacing", "kerning", "line-height", "white-space", "inline-size",
-        "dominant-baseline", "alignment-baseline", "baseline-shift", "glyph-orientation-horizontal", "glyph-orientation-vertical",
-        "shape-rendering", "image-rendering", "color-rendering", "color-interpolation-filters", "color-profile", "enable-background", "isolation", "user-select", "will-change",
-        "flood-color", "flood-opacity", "lighting-color", "solid-color", "solid-opacity", "shape-inside", "shape-subtract", "shape-padding", "shape-margin", "max-width", "max-height", "margin", "padding",
+        "cursor", "pointer-events", "direction", "unicode-bidi", "writing-mode", "letter-spacing", "word-spacing",
+            "kerning", "line-height", "white-space", "inline-size",
+        "dominant-baseline", "alignment-baseline", "baseline-shift", "glyph-orientation-horizontal",
+            "glyph-orientation-vertical",
+        "shape-rendering", "image-rendering", "color-rendering", "color-interpolation-filters", "color-profile",
+            "enable-background", "isolation", "user-select", "will-change",
+        "flood-color", "flood-opacity", "lighting-color", "solid-color", "solid-opacity", "shape-inside",
+            "shape-subtract", "shape-padding", "shape-margin", "max-width", "max-height", "margin", "padding",
     ];
 
     private static bool IsPresented(string name) =>
@@ -107,6 +118,7 @@ internal sealed class SvgLook
         Inherited.ContainsKey(name) || Own.Contains(name) || Idle.Contains(name) || name[0] == '-'
         || name.StartsWith("font", StringComparison.Ordinal) || name.StartsWith("text-", StringComparison.Ordinal)
         || value is "none" or "auto" or "normal" or "initial" or "unset" or "inherit"
-        || (name is "color-interpolation" && value is "sRGB") || (name is "transform-origin" && value is "0 0" or "0px 0px" or "0" or "left top")
+        || (name is "color-interpolation" && value is "sRGB")
+            || (name is "transform-origin" && value is "0 0" or "0px 0px" or "0" or "left top")
         || (name is "background" or "background-color" && value is "transparent");
 }

@@ -2,7 +2,9 @@ using System.Xml.Linq;
 
 namespace Lumbeck.Press.Drawn;
 
-/// <summary>A corner of a shape, and which way the line runs there, in degrees: as it comes in, as it goes out, or between both.</summary>
+/// <summary>
+/// A corner of a shape, and which way the line runs there, in degrees: as it comes in, as it goes out, or between both.
+/// </summary>
 internal readonly record struct SvgCorner(double X, double Y, double Angle, string Place);
 
 /// <summary>Where markers stand on a shape (SVG 2, 13.7).</summary>
@@ -36,7 +38,11 @@ internal static class SvgMarkers
                     points.Add((x, y, 0, 0, 0, 0, false));
                     break;
                 case Stroke.Line: { var (nx, ny) = next(); out_(nx, ny); to(nx, ny, x, y); break; }
-                case Stroke.Quad: { var (cx, cy) = next(); var (nx, ny) = next(); out_(cx, cy); to(nx, ny, cx, cy); break; }
+                case Stroke.Quad:
+                    {
+                        var (cx, cy) = next(); var (nx, ny) = next(); out_(cx, cy); to(nx, ny, cx, cy);
+                        break;
+                    }
                 case Stroke.Cubic:
                     var (a, b, n) = (next(), next(), next());
                     // A handle that lies on its own end says nothing of the way; the other one does.
@@ -76,7 +82,8 @@ internal static class SvgMarkers
     /// <param name="corner">Where it stands.</param>
     /// <param name="width">Of the line.</param>
     /// <param name="viewport">What lengths in percent are of.</param>
-    public static (Affine Place, Bounds Window) Placed(XElement marker, SvgCorner corner, double width, SvgShapes viewport)
+    public static (Affine Place, Bounds Window) Placed(XElement marker, SvgCorner corner, double width,
+        SvgShapes viewport)
     {
         var orient = (string?)marker.Attribute("orient") ?? "0";
         var angle = orient switch
@@ -86,9 +93,12 @@ internal static class SvgMarkers
             _ => SvgUnits.Number(orient.Replace("deg", "", StringComparison.Ordinal)),
         };
         var scale = (string?)marker.Attribute("markerUnits") == "userSpaceOnUse" ? 1 : width;
-        var (w, h) = (viewport.Across((string?)marker.Attribute("markerWidth"), 3), viewport.Down((string?)marker.Attribute("markerHeight"), 3));
+        var (w, h) = (viewport.Across((string?)marker.Attribute("markerWidth"), 3),
+            viewport.Down((string?)marker.Attribute("markerHeight"), 3));
         var box = SvgUnits.ViewBox(marker);
-        var fitted = box is { } b ? SvgUnits.Fitted(b, w, h, (string?)marker.Attribute("preserveAspectRatio")) : Affine.Identity;
+        var fitted = box is { } b
+            ? SvgUnits.Fitted(b, w, h, (string?)marker.Attribute("preserveAspectRatio"))
+            : Affine.Identity;
         var window = box is { } shown ? Shown(shown, fitted, w, h) : new(0, 0, w, h);
         double reference(string name, double least, double most) => (string?)marker.Attribute(name) switch
         {
@@ -98,7 +108,8 @@ internal static class SvgMarkers
             "right" or "bottom" => most,
             var text => viewport.Any(text),
         };
-        var (rx, ry) = fitted.At(reference("refX", window.Left, window.Right), reference("refY", window.Top, window.Bottom));
+        var (rx, ry) = fitted.At(reference("refX", window.Left, window.Right),
+            reference("refY", window.Top, window.Bottom));
         var own = fitted.Then(Affine.Move(-rx, -ry)).Then(new Affine(scale, 0, 0, scale, 0, 0));
         return (own.Then(Affine.Rotate(angle)).Then(Affine.Move(corner.X, corner.Y)), window);
     }

@@ -18,13 +18,16 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
     /// <param name="at">From the shape's points to the drawing's.</param>
     /// <param name="evenOdd">How it is filled.</param>
     /// <param name="viewport">What lengths in percent are of.</param>
-    public Mark? Filled(string paint, SvgLook look, Outline covered, Bounds box, Affine at, bool evenOdd, SvgShapes viewport)
+    public Mark? Filled(string paint, SvgLook look, Outline covered, Bounds box, Affine at, bool evenOdd,
+        SvgShapes viewport)
     {
-        if (Plain(paint, look) is { } plain) return plain.Ink is { } own ? new FillMark(covered.Under(at), own) { EvenOdd = evenOdd } : null;
+        if (Plain(paint, look) is { } plain)
+            return plain.Ink is { } own ? new FillMark(covered.Under(at), own) { EvenOdd = evenOdd } : null;
         var (id, otherwise) = Reference(paint);
         if (document.Named(id) is not { Name.LocalName: "linearGradient" or "radialGradient" } g)
         {
-            if (otherwise.Length == 0) throw SvgReading.No($"what it is painted with, `{LengthText.Clip(id)}`, is not in it");
+            if (otherwise.Length == 0)
+                throw SvgReading.No($"what it is painted with, `{LengthText.Clip(id)}`, is not in it");
             return Filled(otherwise, look, covered, box, at, evenOdd, viewport);
         }
         return Graded(g, box, covered.Bounds, viewport) switch
@@ -35,13 +38,17 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
         };
     }
 
-    /// <summary>One ink that is laid everywhere; null where a gradient is asked for, and none where nothing is painted.</summary>
+    /// <summary>
+    /// One ink that is laid everywhere; null where a gradient is asked for, and none where nothing is painted.
+    /// </summary>
     public (Ink? Ink, bool Any)? Plain(string paint, SvgLook look)
     {
         if (paint is "none") return (null, false);
         if (paint.StartsWith("url(", StringComparison.Ordinal)) return null;
-        if (paint is "context-fill" or "context-stroke") throw SvgReading.No($"`{paint}` is not read: paint its markers themselves");
-        var colour = SvgColours.Read(paint.Equals("currentcolor", StringComparison.OrdinalIgnoreCase) ? look["color"] : paint);
+        if (paint is "context-fill" or "context-stroke")
+            throw SvgReading.No($"`{paint}` is not read: paint its markers themselves");
+        var colour = SvgColours.Read(paint.Equals("currentcolor", StringComparison.OrdinalIgnoreCase) ? look["color"]
+            : paint);
         return colour is null ? (null, false) : (ink(colour), true);
     }
 
@@ -49,7 +56,8 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
     public static (string Id, string Otherwise) Reference(string url)
     {
         var end = url.IndexOf(')', StringComparison.Ordinal);
-        if (!url.StartsWith("url(", StringComparison.Ordinal) || end < 0) throw SvgReading.No($"`{LengthText.Clip(url)}` can’t be read");
+        if (!url.StartsWith("url(", StringComparison.Ordinal) || end < 0)
+            throw SvgReading.No($"`{LengthText.Clip(url)}` can’t be read");
         var id = url[4..end].Trim(' ', '\'', '"');
         if (!id.StartsWith('#')) throw SvgReading.No($"it reaches outside its own file, for `{LengthText.Clip(id)}`");
         return (id, url[(end + 1)..].Trim());
@@ -60,17 +68,24 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
     {
         // What a gradient does not say, the one it refers to may.
         var chain = new List<XElement> { g };
-        while (chain.Count < 8 && document.Referred(chain[^1]) is { Name.LocalName: "linearGradient" or "radialGradient" } next && !chain.Contains(next)) chain.Add(next);
+        while (chain.Count < 8
+            && document.Referred(chain[^1]) is { Name.LocalName: "linearGradient" or "radialGradient" } next
+            && !chain.Contains(next))
+            chain.Add(next);
         string? says(string name) => chain.Select(c => (string?)c.Attribute(name)).FirstOrDefault(v => v is not null);
         var stops = Stops(chain);
         if (stops.Length == 0) return null;
         if (stops.Length == 1) return stops[0].Ink;
         var user = says("gradientUnits") == "userSpaceOnUse";
         if (!user && (box.Right <= box.Left || box.Bottom <= box.Top)) return null;
-        var unit = user ? Affine.Identity : new Affine(box.Right - box.Left, 0, 0, box.Bottom - box.Top, box.Left, box.Top);
+        var unit = user
+            ? Affine.Identity
+            : new Affine(box.Right - box.Left, 0, 0, box.Bottom - box.Top, box.Left, box.Top);
         var way = SvgUnits.Placing(says("gradientTransform")).Then(unit);
-        double across(string name, string otherwise) => user ? viewport.Across(says(name) ?? otherwise) : SvgUnits.Length(says(name) ?? otherwise, 0, 1);
-        double down(string name, string otherwise) => user ? viewport.Down(says(name) ?? otherwise) : SvgUnits.Length(says(name) ?? otherwise, 0, 1);
+        double across(string name, string otherwise) =>
+            user ? viewport.Across(says(name) ?? otherwise) : SvgUnits.Length(says(name) ?? otherwise, 0, 1);
+        double down(string name, string otherwise) =>
+            user ? viewport.Down(says(name) ?? otherwise) : SvgUnits.Length(says(name) ?? otherwise, 0, 1);
         Shade shade;
         if (g.Name.LocalName == "linearGradient")
         {
@@ -79,11 +94,14 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
         }
         else
         {
-            var (cx, cy, r) = (across("cx", "50%"), down("cy", "50%"), user ? viewport.Any(says("r") ?? "50%") : SvgUnits.Length(says("r") ?? "50%", 0, 1));
+            var (cx, cy, r) = (across("cx", "50%"), down("cy", "50%"),
+                user ? viewport.Any(says("r") ?? "50%") : SvgUnits.Length(says("r") ?? "50%", 0, 1));
             if (r <= 0) return stops[^1].Ink;
             var (fx, fy) = (says("fx") is null ? cx : across("fx", "50%"), says("fy") is null ? cy : down("fy", "50%"));
-            if (says("fr") is { } fr && SvgUnits.Length(fr, 0, 1) > 0) throw SvgReading.No("a round gradient of it begins at a circle (`fr`), which is not read");
-            if (((fx - cx) * (fx - cx)) + ((fy - cy) * (fy - cy)) >= r * r * 0.999) throw SvgReading.No("a round gradient of it begins outside its own circle, which is not read");
+            if (says("fr") is { } fr && SvgUnits.Length(fr, 0, 1) > 0)
+                throw SvgReading.No("a round gradient of it begins at a circle (`fr`), which is not read");
+            if (((fx - cx) * (fx - cx)) + ((fy - cy) * (fy - cy)) >= r * r * 0.999)
+                throw SvgReading.No("a round gradient of it begins outside its own circle, which is not read");
             shade = new(true, cx, cy, cx + r, cy, stops) { Focus = fx == cx && fy == cy ? null : (fx, fy) };
         }
         shade = Spread(shade, says("spreadMethod") ?? "pad", covered, way);
@@ -92,8 +110,11 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
 
     private ImmutableArray<(double At, Ink Ink)> Stops(List<XElement> chain)
     {
-        var stops = chain.Select(c => c.Elements().Where(s => s.Name.LocalName == "stop").ToList()).FirstOrDefault(s => s.Count > 0) ?? [];
-        if (stops.Count > MostStops) throw SvgReading.No($"a gradient of it has {stops.Count} colours: up to {MostStops}");
+        var stops = chain.Select(c => c.Elements().Where(s => s.Name.LocalName == "stop").ToList())
+            .FirstOrDefault(s => s.Count > 0)
+            ?? [];
+        if (stops.Count > MostStops)
+            throw SvgReading.No($"a gradient of it has {stops.Count} colours: up to {MostStops}");
         var before = 0.0;
         return
         [
@@ -109,9 +130,13 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
         ];
     }
 
-    private static Refusal SeeThrough() => SvgReading.No("a gradient of it is see-through: mix its colours, or save it as a PNG");
+    private static Refusal SeeThrough() =>
+        SvgReading.No("a gradient of it is see-through: mix its colours, or save it as a PNG");
 
-    /// <summary>A gradient that goes on past its ends, by its mirror image or again from its start (SVG 2, 14.2.4), as one run over all that is covered.</summary>
+    /// <summary>
+    /// A gradient that goes on past its ends, by its mirror image or again from its start (SVG 2, 14.2.4), as one run
+    /// over all that is covered.
+    /// </summary>
     private static Shade Spread(Shade shade, string how, Bounds covered, Affine way)
     {
         if (how is not ("reflect" or "repeat")) return shade;
@@ -125,7 +150,8 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
                 (least, most) = (Math.Min(least, t), Math.Max(most, t));
             }
         var (from, to) = (shade.Round ? 0 : (int)Math.Floor(least - 1e-9), (int)Math.Ceiling(most + 1e-9));
-        if (to - from > MostRounds) throw SvgReading.No("a gradient of it is laid again more often than can be printed: make it longer");
+        if (to - from > MostRounds)
+            throw SvgReading.No("a gradient of it is laid again more often than can be printed: make it longer");
         var stops = ImmutableArray.CreateBuilder<(double, Ink)>();
         for (var round = from; round < to; round++)
         {

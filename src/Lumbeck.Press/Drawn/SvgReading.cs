@@ -7,7 +7,8 @@ namespace Lumbeck.Press.Drawn;
 public sealed record ReadDrawing(int Wide, int High, ImmutableArray<Mark> Marks);
 
 /// <summary>
-/// Reads SVG drawings into marks, as SVG 2 has them: shapes, strokes, gradients, clips, markers, viewports and references within the file, styled by attributes and by CSS.
+/// Reads SVG drawings into marks, as SVG 2 has them: shapes, strokes, gradients, clips, markers, viewports and
+/// references within the file, styled by attributes and by CSS.
 /// What would print otherwise than it looks, or reaches outside the file, is refused and named.
 /// </summary>
 public sealed class SvgReading
@@ -35,7 +36,8 @@ public sealed class SvgReading
     public static bool Looks(ReadOnlySpan<byte> head)
     {
         var text = System.Text.Encoding.UTF8.GetString(head).TrimStart('\uFEFF', ' ', '\t', '\r', '\n');
-        return ((string[])["<svg", "<?xml", "<!--", "<!DOCTYPE svg"]).Any(begin => text.StartsWith(begin, StringComparison.OrdinalIgnoreCase));
+        return ((string[])["<svg", "<?xml", "<!--", "<!DOCTYPE svg"])
+            .Any(begin => text.StartsWith(begin, StringComparison.OrdinalIgnoreCase));
     }
 
     /// <param name="file">The file's bytes.</param>
@@ -43,10 +45,14 @@ public sealed class SvgReading
     /// <param name="ink">The mix that a screen's colour becomes.</param>
     /// <param name="cancel">Ends the work.</param>
     /// <exception cref="Refusal">It is no drawing that can be read; what is in the way is named.</exception>
-    public static ReadDrawing Read(byte[] file, string name, Func<AskedRgb, Ink> ink, CancellationToken cancel = default)
+    public static ReadDrawing Read(byte[] file, string name, Func<AskedRgb, Ink> ink,
+        CancellationToken cancel = default)
     {
         try { return new SvgReading(SvgDocument.Load(file, name, cancel), ink, cancel).Root(); }
-        catch (Refusal r) when (!r.Message.StartsWith(name, StringComparison.Ordinal)) { throw No($"{name}: {r.Message}"); }
+        catch (Refusal r) when (!r.Message.StartsWith(name, StringComparison.Ordinal))
+        {
+            throw No($"{name}: {r.Message}");
+        }
     }
 
     private ReadDrawing Root()
@@ -55,22 +61,34 @@ public sealed class SvgReading
         var box = SvgUnits.ViewBox(root);
         var look = SvgLook.Initial.Of(root, _sheet);
         // A share of whatever it is put in says nothing of how large it is.
-        double side(string name) => look.Said(name) is { } text && !text.Contains('%', StringComparison.Ordinal) ? SvgUnits.Length(text, 0, 0) : 0;
+        double side(string name) =>
+            look.Said(name) is { } text && !text.Contains('%', StringComparison.Ordinal)
+                ? SvgUnits.Length(text, 0, 0)
+                : 0;
         var (w, h) = (side("width"), side("height"));
         if (box is { } b)
         {
             var (bw, bh) = (b.Right - b.Left, b.Bottom - b.Top);
-            (w, h) = (w > 0, h > 0) switch { (true, true) => (w, h), (true, false) => (w, w * bh / bw), (false, true) => (h * bw / bh, h), _ => (bw, bh) };
+            (w, h) = (w > 0, h > 0) switch
+            {
+                (true, true) => (w, h),
+                (true, false) => (w, w * bh / bw),
+                (false, true) => (h * bw / bh, h),
+                _ => (bw, bh),
+            };
         }
         if (w <= 0 || h <= 0) throw No("it does not say how large it is: give it a viewBox");
         // Hundredths of a unit, and of a drawing whose unit is large or small as many as make it some thousands across.
         var k = 4000 / Math.Max(w, h);
         var (wide, high) = ((int)Math.Max(1, Math.Round(w * k)), (int)Math.Max(1, Math.Round(h * k)));
-        var within = box is { } own ? SvgUnits.Fitted(own, w, h, (string?)root.Attribute("preserveAspectRatio")) : Affine.Identity;
+        var within = box is { } own
+            ? SvgUnits.Fitted(own, w, h, (string?)root.Attribute("preserveAspectRatio"))
+            : Affine.Identity;
         var viewport = new SvgShapes(box is { } v ? (v.Right - v.Left, v.Bottom - v.Top) : (w, h));
         var marks = new List<Mark>();
         var at = within.Then(new Affine(k, 0, 0, k, 0, 0));
-        if (look["display"] != "none") Styled(root, at, look, viewport, marks, into => Children(root, at, look, viewport, into, 0));
+        if (look["display"] != "none")
+            Styled(root, at, look, viewport, marks, into => Children(root, at, look, viewport, into, 0));
         if (marks.Count == 0) throw No("nothing in it is drawn");
         // What lies outside its own edges does not show (SVG 2, 3.4.3).
         bool over(Bounds r) => r.Left < -1 || r.Top < -1 || r.Right > wide + 1 || r.Bottom > high + 1;
@@ -82,7 +100,9 @@ public sealed class SvgReading
     {
         FillMark f => f.Shape.Bounds,
         ShadeMark s => s.Shape.Bounds,
-        LineMark l => l.Shape.Bounds is var b ? new(b.Left - l.Reach, b.Top - l.Reach, b.Right + l.Reach, b.Bottom + l.Reach) : b,
+        LineMark l => l.Shape.Bounds is var b
+            ? new(b.Left - l.Reach, b.Top - l.Reach, b.Right + l.Reach, b.Bottom + l.Reach)
+            : b,
         DrawingMark d => d.Clip.Bounds,
         _ => new(0, 0, 0, 0),
     };
@@ -94,9 +114,11 @@ public sealed class SvgReading
     }
 
     private static readonly HashSet<string> NeverDrawn =
-        ["defs", "clipPath", "marker", "linearGradient", "radialGradient", "stop", "style", "title", "desc", "metadata", "view"];
+        ["defs", "clipPath", "marker", "linearGradient", "radialGradient", "stop", "style", "title", "desc", "metadata",
+            "view"];
 
-    private void One(XElement e, Affine place, SvgLook parent, SvgShapes viewport, List<Mark> marks, int depth, (string? W, string? H)? asUsed = null)
+    private void One(XElement e, Affine place, SvgLook parent, SvgShapes viewport, List<Mark> marks, int depth,
+        (string? W, string? H)? asUsed = null)
     {
         if (!SvgDocument.IsSvg(e)) return;
         // References to references could be followed without end, and draw nothing.
@@ -115,7 +137,8 @@ public sealed class SvgReading
                     Children(e, at, look, viewport, into, depth + 1);
                     break;
                 case "switch":
-                    if (e.Elements().Where(SvgDocument.IsSvg).FirstOrDefault(Suits) is { } chosen) One(chosen, at, look, viewport, into, depth + 1);
+                    if (e.Elements().Where(SvgDocument.IsSvg).FirstOrDefault(Suits) is { } chosen)
+                        One(chosen, at, look, viewport, into, depth + 1);
                     break;
                 case "svg" or "symbol":
                     Viewport(e, at, look, viewport, into, depth, asUsed);
@@ -127,14 +150,17 @@ public sealed class SvgReading
                     One(used, moved, look, viewport, into, depth + 1, (look.Said("width"), look.Said("height")));
                     break;
                 default:
-                    if (viewport.Of(e, look) is { } shape) Shape(shape, at, look, viewport, into, depth, marked: kind is "path" or "line" or "polyline" or "polygon");
+                    if (viewport.Of(e, look) is { } shape)
+                        Shape(shape, at, look, viewport, into, depth,
+                            marked: kind is "path" or "line" or "polyline" or "polygon");
                     break;
             }
         });
     }
 
     /// <summary>Draws an element as far as its clip lets it, and refuses what would have to be mixed.</summary>
-    private void Styled(XElement e, Affine at, SvgLook look, SvgShapes viewport, List<Mark> marks, Action<List<Mark>> draw)
+    private void Styled(XElement e, Affine at, SvgLook look, SvgShapes viewport, List<Mark> marks,
+        Action<List<Mark>> draw)
     {
         var opacity = SvgUnits.Share(look.Said("opacity"), 1);
         if (opacity == 0) return;
@@ -150,20 +176,28 @@ public sealed class SvgReading
     /// <summary>A shape's own box, which shares of its clip are of; null of a group.</summary>
     private static Bounds? Box(XElement e, SvgLook look, SvgShapes viewport) => viewport.Of(e, look)?.Bounds;
 
-    private static Refusal SeeThrough(string how) => No($"it has see-through parts (`{how}`), which a drawing here can’t have: mix their colours, or save it as a PNG");
+    private static Refusal SeeThrough(string how) => No($"it has see-through parts (`{how}`), which a drawing here " +
+        $"can’t have: mix their colours, or save it as a PNG");
 
     /// <summary>A choice between languages is made as for an English reader.</summary>
     private static bool Suits(XElement e) => e.Attribute("requiredExtensions") is null
-        && ((string?)e.Attribute("systemLanguage"))?.Split(',', StringSplitOptions.TrimEntries).Any(l => l == "en" || l.StartsWith("en-", StringComparison.OrdinalIgnoreCase)) != false;
+        && ((string?)e.Attribute("systemLanguage"))?.Split(',', StringSplitOptions.TrimEntries)
+            .Any(l => l == "en" || l.StartsWith("en-", StringComparison.OrdinalIgnoreCase)) != false;
 
     /// <summary>A viewport within the drawing (SVG 2, 8.2): an inner drawing, or a symbol where it is used.</summary>
-    private void Viewport(XElement e, Affine at, SvgLook look, SvgShapes viewport, List<Mark> marks, int depth, (string? W, string? H)? asUsed)
+    private void Viewport(XElement e, Affine at, SvgLook look, SvgShapes viewport, List<Mark> marks, int depth,
+        (string? W, string? H)? asUsed)
     {
-        var (x, y) = e.Name.LocalName == "svg" ? (viewport.Across(look.Said("x")), viewport.Down(look.Said("y"))) : (0, 0);
-        var (w, h) = (viewport.Across(asUsed?.W ?? look.Said("width") ?? "100%"), viewport.Down(asUsed?.H ?? look.Said("height") ?? "100%"));
+        var (x, y) = e.Name.LocalName == "svg"
+            ? (viewport.Across(look.Said("x")), viewport.Down(look.Said("y")))
+            : (0, 0);
+        var (w, h) = (viewport.Across(asUsed?.W ?? look.Said("width") ?? "100%"),
+            viewport.Down(asUsed?.H ?? look.Said("height") ?? "100%"));
         if (w <= 0 || h <= 0) return;
         var box = SvgUnits.ViewBox(e);
-        var place = (box is { } b ? SvgUnits.Fitted(b, w, h, (string?)e.Attribute("preserveAspectRatio")) : Affine.Identity).Then(Affine.Move(x, y)).Then(at);
+        var place = (box is { } b ? SvgUnits.Fitted(b, w, h, (string?)e.Attribute("preserveAspectRatio"))
+            : Affine.Identity)
+            .Then(Affine.Move(x, y)).Then(at);
         var inner = new SvgShapes(box is { } own ? (own.Right - own.Left, own.Bottom - own.Top) : (w, h));
         var drawn = new List<Mark>();
         Children(e, place, look, inner, drawn, depth + 1);
@@ -172,17 +206,21 @@ public sealed class SvgReading
         else marks.Add(new DrawingMark([.. drawn], Outline.Rectangle(x, y, w, h).Under(at)));
     }
 
-    private void Shape(Outline path, Affine at, SvgLook look, SvgShapes viewport, List<Mark> marks, int depth, bool marked)
+    private void Shape(Outline path, Affine at, SvgLook look, SvgShapes viewport, List<Mark> marks, int depth,
+        bool marked)
     {
         if (look["visibility"] != "visible") return;
         if (++_shapes > MostShapes) throw No($"it has more than {MostShapes} shapes: simplify it");
-        if (path.Under(at).Points.Any(p => !double.IsFinite(p) || Math.Abs(p) > 1e7)) throw No("a shape of it lies out of all range");
+        if (path.Under(at).Points.Any(p => !double.IsFinite(p) || Math.Abs(p) > 1e7))
+            throw No("a shape of it lies out of all range");
         foreach (var part in Order(look["paint-order"]))
             switch (part)
             {
                 case "fill":
                     if (look["fill"] == "none" || Hidden(look, "fill-opacity")) break;
-                    if (_paints.Filled(look["fill"], look, path, path.Bounds, at, look["fill-rule"] == "evenodd", viewport) is { } fill) marks.Add(fill);
+                    if (_paints.Filled(look["fill"], look, path, path.Bounds, at, look["fill-rule"] == "evenodd",
+                        viewport) is { } fill)
+                        marks.Add(fill);
                     break;
                 case "stroke":
                     if (look["stroke"] == "none" || Hidden(look, "stroke-opacity")) break;
@@ -194,7 +232,12 @@ public sealed class SvgReading
             }
     }
 
-    private static bool Hidden(SvgLook look, string opacity) => SvgUnits.Share(look[opacity], 1) switch { 0 => true, < 0.999 => throw SeeThrough(opacity), _ => false };
+    private static bool Hidden(SvgLook look, string opacity) => SvgUnits.Share(look[opacity], 1) switch
+    {
+        0 => true,
+        < 0.999 => throw SeeThrough(opacity),
+        _ => false,
+    };
 
     private static IEnumerable<string> Order(string said)
     {
@@ -208,7 +251,9 @@ public sealed class SvgReading
     {
         var width = viewport.Any(look["stroke-width"]);
         if (width <= 0) return null;
-        double[] dash = look["stroke-dasharray"] is "none" or "" ? [] : [.. SvgUnits.Words(look["stroke-dasharray"], commas: true).Select(d => viewport.Any(d))];
+        double[] dash = look["stroke-dasharray"] is "none" or ""
+            ? []
+            : [.. SvgUnits.Words(look["stroke-dasharray"], commas: true).Select(d => viewport.Any(d))];
         if (dash.Any(d => d < 0) || dash.Sum() <= 0) dash = [];
         if (dash.Length > 0 && dash.Sum() < width / 200) throw No("a line of it is broken finer than can be printed");
         if (dash.Length % 2 == 1) dash = [.. dash, .. dash];
@@ -216,7 +261,12 @@ public sealed class SvgReading
         {
             Dash = [.. dash],
             DashFrom = dash.Length > 0 ? viewport.Any(look["stroke-dashoffset"]) : 0,
-            Cap = look["stroke-linecap"] switch { "round" => LineCap.Round, "square" => LineCap.Square, _ => LineCap.Butt },
+            Cap = look["stroke-linecap"] switch
+            {
+                "round" => LineCap.Round,
+                "square" => LineCap.Square,
+                _ => LineCap.Butt,
+            },
             Join = look["stroke-linejoin"] switch
             {
                 "round" => LineJoin.Round,
@@ -231,7 +281,9 @@ public sealed class SvgReading
         return _paints.Filled(look["stroke"], look, SvgShapes.Stroked(path, like), path.Bounds, at, false, viewport);
     }
 
-    /// <summary>Whether a placing makes what runs one way longer than what runs another, so that a line has no one width.</summary>
+    /// <summary>
+    /// Whether a placing makes what runs one way longer than what runs another, so that a line has no one width.
+    /// </summary>
     private static bool Stretches(Affine at)
     {
         var (across, down) = (double.Hypot(at.A, at.B), double.Hypot(at.C, at.D));
@@ -245,8 +297,12 @@ public sealed class SvgReading
         if (depth > Deepest) throw No("its markers refer to each other without end");
         foreach (var corner in SvgMarkers.Corners(path))
         {
-            if (look[corner.Place] == "none" || _document.Named(SvgPaints.Reference(look[corner.Place]).Id) is not { Name.LocalName: "marker" } marker) continue;
-            if (++_markers > SvgMarkers.Most) throw No($"it has more than {SvgMarkers.Most} markers: turn them to shapes");
+            if (look[corner.Place] == "none"
+                || _document.Named(SvgPaints.Reference(look[corner.Place])
+                    .Id) is not { Name.LocalName: "marker" } marker)
+                continue;
+            if (++_markers > SvgMarkers.Most)
+                throw No($"it has more than {SvgMarkers.Most} markers: turn them to shapes");
             var (place, window) = SvgMarkers.Placed(marker, corner, viewport.Any(look["stroke-width"]), viewport);
             // A marker is styled where it stands in the file, not by the line it stands on.
             var style = SvgLook.Standing(marker, _sheet);
@@ -255,7 +311,8 @@ public sealed class SvgReading
             Children(marker, place.Then(at), style, new((wide, high)), drawn, depth + 1);
             if (drawn.Count == 0) continue;
             if (style.Said("overflow") is "visible" or "auto") marks.AddRange(drawn);
-            else marks.Add(new DrawingMark([.. drawn], Outline.Rectangle(window.Left, window.Top, wide, high).Under(place.Then(at))));
+            else marks.Add(new DrawingMark([.. drawn],
+                Outline.Rectangle(window.Left, window.Top, wide, high).Under(place.Then(at))));
         }
     }
 }

@@ -11,7 +11,9 @@ internal sealed class SvgShapes((double Wide, double High) viewport)
     public double Across(string? text, double otherwise = 0) => SvgUnits.Length(text, otherwise, viewport.Wide);
     public double Down(string? text, double otherwise = 0) => SvgUnits.Length(text, otherwise, viewport.High);
     /// <summary>A length that runs neither across nor down: a share is of the viewport's diagonal over √2.</summary>
-    public double Any(string? text, double otherwise = 0) => SvgUnits.Length(text, otherwise, Math.Sqrt(((viewport.Wide * viewport.Wide) + (viewport.High * viewport.High)) / 2));
+    public double Any(string? text, double otherwise = 0) =>
+        SvgUnits.Length(text, otherwise,
+            Math.Sqrt(((viewport.Wide * viewport.Wide) + (viewport.High * viewport.High)) / 2));
 
     /// <summary>A shape's outline; null where it draws nothing or is none.</summary>
     public Outline? Of(XElement e, SvgLook look)
@@ -20,20 +22,28 @@ internal sealed class SvgShapes((double Wide, double High) viewport)
         switch (e.Name.LocalName)
         {
             case "path": return Data((string?)e.Attribute("d") ?? "");
-            case "rect": return Rectangle(Across(own("x")), Down(own("y")), Across(own("width")), Down(own("height")), own("rx"), own("ry"));
-            case "circle": return Any(own("r")) is > 0 and var r ? Ellipse(Across(own("cx")), Down(own("cy")), r, r) : null;
+            case "rect":
+                return Rectangle(Across(own("x")), Down(own("y")), Across(own("width")), Down(own("height")),
+                own("rx"), own("ry"));
+            case "circle":
+                return Any(own("r")) is > 0 and var r
+                ? Ellipse(Across(own("cx")), Down(own("cy")), r, r)
+                : null;
             case "ellipse":
                 var (rx, ry) = (Across(own("rx"), double.NaN), Down(own("ry"), double.NaN));
                 (rx, ry) = (double.IsNaN(rx) ? ry : rx, double.IsNaN(ry) ? rx : ry);
                 return rx > 0 && ry > 0 ? Ellipse(Across(own("cx")), Down(own("cy")), rx, ry) : null;
-            case "line": return Joined([Across(own("x1")), Down(own("y1")), Across(own("x2")), Down(own("y2"))], closed: false);
+            case "line":
+                return Joined([Across(own("x1")), Down(own("y1")), Across(own("x2")), Down(own("y2"))],
+                closed: false);
             case "polyline": return Joined(SvgUnits.Numbers((string?)e.Attribute("points") ?? ""), closed: false);
             case "polygon": return Joined(SvgUnits.Numbers((string?)e.Attribute("points") ?? ""), closed: true);
             default: return null;
         }
     }
 
-    private static Outline Ellipse(double cx, double cy, double rx, double ry) => ShapeDrawing.Ellipse(2 * rx, 2 * ry).Under(Affine.Move(cx - rx, cy - ry));
+    private static Outline Ellipse(double cx, double cy, double rx, double ry) =>
+        ShapeDrawing.Ellipse(2 * rx, 2 * ry).Under(Affine.Move(cx - rx, cy - ry));
 
     private Outline? Rectangle(double x, double y, double w, double h, string? across, string? down)
     {
@@ -91,7 +101,8 @@ internal sealed class SvgShapes((double Wide, double High) viewport)
                 case SKPathVerb.Cubic: pen.Cubic(p[1].X, p[1].Y, p[2].X, p[2].Y, p[3].X, p[3].Y); break;
                 case SKPathVerb.Conic:
                     var quads = SKPath.ConvertConicToQuads(p[0], p[1], p[2], walk.ConicWeight(), 2);
-                    for (var i = 1; i + 1 < quads.Length; i += 2) pen.Quad(quads[i].X, quads[i].Y, quads[i + 1].X, quads[i + 1].Y);
+                    for (var i = 1; i + 1 < quads.Length; i += 2)
+                        pen.Quad(quads[i].X, quads[i].Y, quads[i + 1].X, quads[i + 1].Y);
                     break;
                 case SKPathVerb.Close: pen.Close(); break;
             }
@@ -102,7 +113,9 @@ internal sealed class SvgShapes((double Wide, double High) viewport)
     public static Outline Stroked(Outline shape, LineMark like)
     {
         // Finer than the line is wide, so that its curves stay curves once they are carried far.
-        var fine = (float)Math.Clamp(2000 / Math.Max(1e-6, Math.Max(shape.Bounds.Right - shape.Bounds.Left, shape.Bounds.Bottom - shape.Bounds.Top)), 1, 1000);
+        var fine = (float)Math.Clamp(2000 / Math.Max(1e-6,
+            Math.Max(shape.Bounds.Right - shape.Bounds.Left, shape.Bounds.Bottom - shape.Bounds.Top)),
+            1, 1000);
         using var path = SkiaPath.Of(shape, Affine.Identity);
         using var paint = SkiaPath.Stroked(like, 1);
         using var covered = paint.GetFillPath(path, fine);

@@ -3,7 +3,10 @@ using ExCSS;
 
 namespace Lumbeck.Press.Drawn;
 
-/// <summary>A drawing's style sheets (CSS Cascading 4, as SVG 2, 6 has it): which declarations meet an element, the weaker before the stronger.</summary>
+/// <summary>
+/// A drawing's style sheets (CSS Cascading 4, as SVG 2, 6 has it): which declarations meet an element, the weaker
+/// before the stronger.
+/// </summary>
 internal sealed class SvgSheet
 {
     /// <summary>Most letters, rules, and declarations that meet elements.</summary>
@@ -19,15 +22,18 @@ internal sealed class SvgSheet
     private int _order;
 
     private static readonly StylesheetParser Parser =
-        new(includeUnknownRules: true, includeUnknownDeclarations: true, tolerateInvalidSelectors: true, tolerateInvalidValues: true);
+        new(includeUnknownRules: true, includeUnknownDeclarations: true, tolerateInvalidSelectors: true,
+            tolerateInvalidValues: true);
 
     /// <exception cref="Refusal">It says what is not read; that is named.</exception>
     public static SvgSheet Read(string css)
     {
         var sheet = new SvgSheet();
         if (css.Length == 0) return sheet;
-        if (css.Length > MostLetters) throw SvgReading.No($"its style sheet has over {MostLetters} letters: simplify it");
-        if (css.Contains("@import", StringComparison.OrdinalIgnoreCase)) throw SvgReading.No("its style sheet reaches outside its own file");
+        if (css.Length > MostLetters)
+            throw SvgReading.No($"its style sheet has over {MostLetters} letters: simplify it");
+        if (css.Contains("@import", StringComparison.OrdinalIgnoreCase))
+            throw SvgReading.No("its style sheet reaches outside its own file");
         sheet.Add(Parser.Parse(css).Children);
         return sheet;
     }
@@ -48,7 +54,8 @@ internal sealed class SvgSheet
         foreach (var one in media.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
         {
             if (one is "all" or "screen" or "only screen") return true;
-            if (one is not ("print" or "speech" or "only print" or "not all")) throw SvgReading.No($"its style depends on `@media {LengthText.Clip(one)}`, which is not read");
+            if (one is not ("print" or "speech" or "only print" or "not all"))
+                throw SvgReading.No($"its style depends on `@media {LengthText.Clip(one)}`, which is not read");
         }
         return media.Trim().Length == 0;
     }
@@ -60,7 +67,9 @@ internal sealed class SvgSheet
             {
                 case IStyleRule rule:
                     var declared = Declarations(rule).ToList();
-                    foreach (var selector in rule.Selector is ListSelector list ? list : (IEnumerable<ISelector>)[rule.Selector]) Add(selector, declared);
+                    foreach (var selector in rule.Selector is ListSelector list ? list
+                        : (IEnumerable<ISelector>)[rule.Selector])
+                        Add(selector, declared);
                     break;
                 case IMediaRule media:
                     if (Applies(media.Media.MediaText)) Add(media.Children.Where(c => c is not MediaList));
@@ -68,27 +77,31 @@ internal sealed class SvgSheet
                 case ICharsetRule or INamespaceRule or IFontFaceRule or IPageRule:
                     break;
                 case IRule other:
-                    throw SvgReading.No($"its style sheet has `{LengthText.Clip(other.Text.Split('{', ';')[0])}`, which is not read");
+                    throw SvgReading.No($"its style sheet has " +
+                        $"`{LengthText.Clip(other.Text.Split('{', ';')[0])}`, which is not read");
             }
     }
 
     private void Add(ISelector selector, IReadOnlyList<Declared> declared)
     {
-        if (++_order > MostRules) throw SvgReading.No($"its style sheet has more than {MostRules} selectors: simplify it");
+        if (++_order > MostRules)
+            throw SvgReading.No($"its style sheet has more than {MostRules} selectors: simplify it");
         var key = Key(selector);
         if (!_rules.TryGetValue(key, out var rules)) _rules[key] = rules = [];
         rules.Add(new(selector, selector.Specificity, _order, declared));
     }
 
     private static IEnumerable<Declared> Declarations(IStyleRule rule) =>
-        rule.Style.Declarations.Select(d => new Declared(d.Name.ToLowerInvariant(), (d.Original ?? d.Value ?? "").Trim(), d.IsImportant));
+        rule.Style.Declarations.Select(d =>
+            new Declared(d.Name.ToLowerInvariant(), (d.Original ?? d.Value ?? "").Trim(), d.IsImportant));
 
     /// <summary>What meets an element, the weaker before the stronger.</summary>
     public IEnumerable<Declared> Of(XElement e)
     {
         if (_order == 0) return [];
         var met = new List<Rule>();
-        IEnumerable<string> keys = [.. Classes(e).Select(c => "." + c), "#" + (string?)e.Attribute("id"), e.Name.LocalName, "*"];
+        IEnumerable<string> keys = [.. Classes(e).Select(c => "." + c), "#" + (string?)e.Attribute("id"),
+            e.Name.LocalName, "*"];
         foreach (var key in keys.Distinct())
             if (_rules.TryGetValue(key, out var rules)) met.AddRange(rules.Where(r => Meets(e, r.Selector)));
         return met.OrderBy(r => r.Weight).ThenBy(r => r.Order).SelectMany(r => r.Declared);
@@ -122,13 +135,18 @@ internal sealed class SvgSheet
             case PseudoClassSelector { Class: "hover" or "active" or "focus" or "visited" or "link" or "target" }: return false;
             case CompoundSelector all: return all.All(s => Meets(e, s));
             case ComplexSelector complex: return Meets(e, [.. complex.Select(s => (s.Selector, s.Delimiter))]);
-            default: throw SvgReading.No($"its style sheet has the selector `{LengthText.Clip(selector.Text)}`, which is not read");
+            default:
+                throw SvgReading.No($"its style sheet has the selector `{LengthText.Clip(selector.Text)}`, " +
+                $"which is not read");
         }
     }
 
     private static IEnumerable<string> Classes(XElement e) => SvgUnits.Words((string?)e.Attribute("class")).Take(50);
 
-    /// <summary>Each part with what follows it: a space for any depth, <c>&gt;</c> for a child, <c>+</c> and <c>~</c> for those beside it.</summary>
+    /// <summary>
+    /// Each part with what follows it: a space for any depth, <c>&gt;</c> for a child, <c>+</c> and <c>~</c> for those
+    /// beside it.
+    /// </summary>
     private static bool Meets(XElement e, (ISelector Selector, string Then)[] parts)
     {
         if (!Meets(e, parts[^1].Selector)) return false;

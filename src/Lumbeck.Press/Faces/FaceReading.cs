@@ -3,7 +3,8 @@ using System.Buffers.Binary;
 namespace Lumbeck.Press.Faces;
 
 /// <summary>
-/// Looks a font file over that came from anywhere before anything is done with it (OpenType 1.9, “Organization of an OpenType Font”): its tables lie within it and are the ones it needs;
+/// Looks a font file over that came from anywhere before anything is done with it (OpenType 1.9, “Organization of an
+/// OpenType Font”): its tables lie within it and are the ones it needs;
 /// it opens, draws and can be made a subset of.
 /// </summary>
 public static class FaceReading
@@ -26,16 +27,23 @@ public static class FaceReading
         if (kind == 0x74746366) throw no("is a collection of several faces: bring them one by one, as TTF or OTF");
         if (kind is not (0x00010000 or 0x4F54544F or 0x74727565)) throw no("is no TTF or OTF file");
         var tables = Tables(file) ?? throw no("is damaged: its tables don’t lie within it");
-        foreach (var needed in Needed) if (!tables.ContainsKey(needed)) throw no($"can’t be set: its table `{needed}` is missing");
-        if (!tables.ContainsKey("glyf") && !tables.ContainsKey("CFF ")) throw no(tables.ContainsKey("CFF2") ? "is a variable face with CFF2 outlines, which no press file can hold: bring a static one" : "has no outlines that can be printed");
-        if (tables.TryGetValue("maxp", out var maxp) && maxp.Length < 6) throw no("is damaged: its table `maxp` is too short");
-        if (tables["head"].Length < 54 || tables["hhea"].Length < 36) throw no("is damaged: its measures are cut short");
+        foreach (var needed in Needed)
+            if (!tables.ContainsKey(needed)) throw no($"can’t be set: its table `{needed}` is missing");
+        if (!tables.ContainsKey("glyf") && !tables.ContainsKey("CFF "))
+            throw no(tables.ContainsKey("CFF2")
+                ? "is a variable face with CFF2 outlines, which no press file can hold: bring a static one"
+                : "has no outlines that can be printed");
+        if (tables.TryGetValue("maxp", out var maxp) && maxp.Length < 6)
+            throw no("is damaged: its table `maxp` is too short");
+        if (tables["head"].Length < 54 || tables["hhea"].Length < 36)
+            throw no("is damaged: its measures are cut short");
         try
         {
             var face = new OpenFace(new("looked-at", 400, false), name, file);
             var upem = face.Metrics.UnitsPerEm;
             if (upem is < 16 or > 16_384) throw no($"has {upem} units an em, which no face has");
-            if (face.Metrics.Ascent + face.Metrics.Descent is <= 0 or > 32_767 || face.Metrics.Ascent > 8 * upem) throw no("says of itself that its lines have no height, or one out of all range");
+            if (face.Metrics.Ascent + face.Metrics.Descent is <= 0 or > 32_767 || face.Metrics.Ascent > 8 * upem)
+                throw no("says of itself that its lines have no height, or one out of all range");
             var letters = Sample(face).ToList();
             if (letters.Count == 0) throw no("has no letters");
             var drawn = 0;
@@ -45,12 +53,19 @@ public static class FaceReading
                 foreach (var g in run.Glyphs) if (!face.Draw(g.Id).IsEmpty) drawn++;
             }
             if (drawn == 0) throw no("draws nothing for any letter that was tried");
-            _ = HarfBuzzDraw.Program(face.Face.Handle, letters.SelectMany(c => face.Shape(c.ToString(), 0, c.ToString().Length, new(false, "Latn", "en", "")).Glyphs.Select(g => g.Id)).Append((ushort)0), face.Cff);
+            _ = HarfBuzzDraw.Program(face.Face.Handle,
+                letters.SelectMany(c =>
+                    face.Shape(c.ToString(), 0, c.ToString().Length, new(false, "Latn", "en", ""))
+                        .Glyphs.Select(g => g.Id))
+                    .Append((ushort)0),
+                face.Cff);
             var os2 = tables.GetValueOrDefault("OS/2");
             var weight = os2 is { Length: >= 6 } ? BinaryPrimitives.ReadUInt16BigEndian(os2.AsSpan(4)) : 400;
-            var italic = (os2 is { Length: >= 64 } && (BinaryPrimitives.ReadUInt16BigEndian(os2.AsSpan(62)) & 1) != 0) || face.ItalicAngle != 0;
+            var italic = (os2 is { Length: >= 64 } && (BinaryPrimitives.ReadUInt16BigEndian(os2.AsSpan(62)) & 1) != 0)
+                || face.ItalicAngle != 0;
             var family = face.Facts.Family is { Length: > 0 } f ? f : Path.GetFileNameWithoutExtension(name);
-            return new(family.Length <= 60 ? family : family[..60], Math.Clamp((int)weight, 1, 1000), italic, face.Facts);
+            return new(family.Length <= 60 ? family : family[..60], Math.Clamp((int)weight, 1, 1000), italic,
+                face.Facts);
         }
         catch (InvalidOperationException) { throw no("is damaged: no part of it can be taken out for a press file"); }
     }
@@ -69,10 +84,12 @@ public static class FaceReading
         for (var i = 0; i < count; i++)
         {
             var at = file.AsSpan(12 + (i * 16));
-            var (from, length) = (BinaryPrimitives.ReadUInt32BigEndian(at[8..]), BinaryPrimitives.ReadUInt32BigEndian(at[12..]));
+            var (from, length) = (BinaryPrimitives.ReadUInt32BigEndian(at[8..]),
+                BinaryPrimitives.ReadUInt32BigEndian(at[12..]));
             if ((long)from + length > file.Length) return null;
             var tag = System.Text.Encoding.Latin1.GetString(at[..4]);
-            if (tag is "head" or "hhea" or "maxp" or "OS/2") tables[tag] = file.AsSpan((int)from, (int)length).ToArray();
+            if (tag is "head" or "hhea" or "maxp" or "OS/2")
+                tables[tag] = file.AsSpan((int)from, (int)length).ToArray();
             else tables[tag] = [];
         }
         return tables;

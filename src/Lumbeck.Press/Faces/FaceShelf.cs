@@ -4,7 +4,8 @@ using System.Text;
 namespace Lumbeck.Press.Faces;
 
 /// <summary>
-/// The faces that can be set: those that ship (files <c>faces/family/400i.ttf</c> beside the program) and those their makers brought, shaped with HarfBuzz.
+/// The faces that can be set: those that ship (files <c>faces/family/400i.ttf</c> beside the program) and those their
+/// makers brought, shaped with HarfBuzz.
 /// Faces are opened on first use and kept; safe for several threads.
 /// </summary>
 public sealed class FaceShelf : IType
@@ -21,7 +22,9 @@ public sealed class FaceShelf : IType
     {
         folder ??= Path.Combine(AppContext.BaseDirectory, "faces");
         foreach (var file in Directory.EnumerateFiles(folder, "*.ttf", SearchOption.AllDirectories))
-            if (FaceId.TryParse($"{Path.GetFileName(Path.GetDirectoryName(file))}/{Path.GetFileNameWithoutExtension(file)}", out var id)) _files[id] = (file, null);
+            if (FaceId.TryParse($"{Path.GetFileName(Path.GetDirectoryName(file))}/{Path.GetFileNameWithoutExtension(file)}",
+                out var id))
+                _files[id] = (file, null);
         Order();
     }
 
@@ -49,7 +52,9 @@ public sealed class FaceShelf : IType
         Order();
     }
 
-    private void Order() => _faces = [.. _files.Keys.OrderBy(f => f.Family, StringComparer.Ordinal).ThenBy(f => f.Weight).ThenBy(f => f.Italic)];
+    private void Order() =>
+        _faces = [.. _files.Keys.OrderBy(f => f.Family, StringComparer.Ordinal).ThenBy(f => f.Weight)
+            .ThenBy(f => f.Italic)];
 
     /// <summary>Whether a face is on the shelf.</summary>
     public bool Holds(FaceId face) => _files.ContainsKey(face) || Fetched(face);
@@ -58,12 +63,30 @@ public sealed class FaceShelf : IType
     public string NameOf(FaceId face)
     {
         if (_files.TryGetValue(face, out var own) && own.Name is { } name) return name;
-        var family = string.Join(' ', face.Family.Split('-').Select(w => w is "eb" or "b612" or "dm" or "sc" or "im" ? w.ToUpperInvariant() : w.Length == 0 ? w : char.ToUpperInvariant(w[0]) + w[1..]));
+        var family = string.Join(' ',
+            face.Family.Split('-')
+                .Select(w =>
+                    w is "eb" or "b612" or "dm" or "sc" or "im"
+                        ? w.ToUpperInvariant()
+                        : w.Length == 0
+                        ? w
+                        : char.ToUpperInvariant(w[0]) + w[1..]));
         return family + Weight(face.Weight) + (face.Italic ? " Italic" : "");
     }
 
     /// <summary>A weight from 1 to 1000 as names have it, with a space before it; nothing for the usual one.</summary>
-    public static string Weight(int weight) => weight switch { < 200 => " Thin", < 300 => " ExtraLight", < 400 => " Light", < 500 => "", < 600 => " Medium", < 700 => " SemiBold", < 800 => " Bold", < 900 => " ExtraBold", _ => " Black" };
+    public static string Weight(int weight) => weight switch
+    {
+        < 200 => " Thin",
+        < 300 => " ExtraLight",
+        < 400 => " Light",
+        < 500 => "",
+        < 600 => " Medium",
+        < 700 => " SemiBold",
+        < 800 => " Bold",
+        < 900 => " ExtraBold",
+        _ => " Black",
+    };
 
     /// <summary>What a face is: its letters' proportions, scripts, features and rights.</summary>
     public FaceFacts Facts(FaceId face) => Open(face).Facts;
@@ -71,21 +94,32 @@ public sealed class FaceShelf : IType
     public ShapedRun Shape(FaceId face, string text, int from, int length, ShapeAs how)
     {
         if (length == 0) return new([], how.RightToLeft);
-        // Lines and short texts come again and again; a long paragraph changes with every key and would only fill the memory. Joined letters look at their neighbours, so theirs are not kept.
-        if (length > 200 || how.Script is "Arab" or "Syrc" or "Mong" or "Nkoo") return Open(face).Shape(text, from, length, how);
+        // Lines and short texts come again and again; a long paragraph changes with every key and would only fill the
+        // memory. Joined letters look at their neighbours, so theirs are not kept.
+        if (length > 200 || how.Script is "Arab" or "Syrc" or "Mong" or "Nkoo")
+            return Open(face).Shape(text, from, length, how);
         if (_shaped.Count > 20_000) _shaped.Clear();
-        var run = _shaped.GetOrAdd((face, text.Substring(from, length), how), k => Open(k.Item1).Shape(k.Item2, 0, k.Item2.Length, k.Item3));
-        return from == 0 ? run : run with { Glyphs = [.. run.Glyphs.Select(g => g with { Cluster = g.Cluster + from, At = g.At + from })] };
+        var run = _shaped.GetOrAdd((face, text.Substring(from, length), how),
+            k => Open(k.Item1).Shape(k.Item2, 0, k.Item2.Length, k.Item3));
+        return from == 0 ? run : run with
+        {
+            Glyphs = [.. run.Glyphs.Select(g => g with { Cluster = g.Cluster + from, At = g.At + from })],
+        };
     }
 
     public FaceMetrics Metrics(FaceId face) => Open(face).Metrics;
 
-    public Outline Glyph(FaceId face, ushort glyph) => _outlines.GetOrAdd((face, glyph), k => Open(k.Item1).Draw(k.Item2));
+    public Outline Glyph(FaceId face, ushort glyph) =>
+        _outlines.GetOrAdd((face, glyph), k => Open(k.Item1).Draw(k.Item2));
 
     public bool Has(FaceId face, Rune letter) => Open(face).Has(letter.Value);
 
-    /// <summary>The families that stand in for others, the first that has a character: one for each script that ships, then plain ones with many letters.</summary>
-    private static readonly string[] StandIns = ["frank-ruhl-libre", "amiri", "zen-maru-gothic", "source-serif-4", "eb-garamond", "work-sans"];
+    /// <summary>
+    /// The families that stand in for others, the first that has a character: one for each script that ships, then
+    /// plain ones with many letters.
+    /// </summary>
+    private static readonly string[] StandIns = ["frank-ruhl-libre", "amiri", "zen-maru-gothic", "source-serif-4",
+        "eb-garamond", "work-sans"];
 
     public FaceId? Instead(FaceId face, Rune letter) => _instead.GetOrAdd((face, letter), k =>
     {
@@ -93,7 +127,9 @@ public sealed class FaceShelf : IType
         var families = StandIns.Prepend(k.Item1.Family).Concat(_faces.Select(f => f.Family)).Distinct();
         foreach (var family in families)
         {
-            var nearest = _faces.Where(f => f.Family == family && Has(f, k.Item2)).OrderBy(f => f.Italic == k.Item1.Italic ? 0 : 1).ThenBy(f => Math.Abs(f.Weight - k.Item1.Weight)).Select(f => (FaceId?)f).FirstOrDefault();
+            var nearest = _faces.Where(f => f.Family == family && Has(f, k.Item2))
+                .OrderBy(f => f.Italic == k.Item1.Italic ? 0 : 1).ThenBy(f => Math.Abs(f.Weight - k.Item1.Weight))
+                .Select(f => (FaceId?)f).FirstOrDefault();
             if (nearest is not null) return nearest;
         }
         return null;
@@ -115,8 +151,14 @@ public sealed class FaceShelf : IType
 
     private OpenFace Opened(FaceId id)
     {
-        if (!_files.TryGetValue(id, out var file) && !(Fetched(id) && _files.TryGetValue(id, out file))) throw new Refusal("face", $"no face is called `{id}`: pick one from the list, or bring its file into the drawer");
+        if (!_files.TryGetValue(id, out var file) && !(Fetched(id) && _files.TryGetValue(id, out file)))
+            throw new Refusal("face",
+                $"no face is called `{id}`: pick one from the list, or bring its file into the drawer");
         try { return new(id, NameOf(id), File.ReadAllBytes(file.File)); }
-        catch (IOException) { throw new Refusal("face", $"the file of {NameOf(id)} is missing from the data folder: bring it into the drawer again"); }
+        catch (IOException)
+        {
+            throw new Refusal("face",
+                $"the file of {NameOf(id)} is missing from the data folder: bring it into the drawer again");
+        }
     }
 }

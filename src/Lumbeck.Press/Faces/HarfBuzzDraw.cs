@@ -3,7 +3,9 @@ using System.Runtime.InteropServices;
 
 namespace Lumbeck.Press.Faces;
 
-/// <summary>Glyph outlines and subsets straight from HarfBuzz's own library, which its .NET wrapper does not reach.</summary>
+/// <summary>
+/// Glyph outlines and subsets straight from HarfBuzz's own library, which its .NET wrapper does not reach.
+/// </summary>
 internal static unsafe partial class HarfBuzzDraw
 {
     private const string Library = "libHarfBuzzSharp";
@@ -46,7 +48,9 @@ internal static unsafe partial class HarfBuzzDraw
             {
                 var count = 64u;
                 fixed (uint* p = part) _ = hb_ot_layout_table_get_feature_tags(face, table, from, &count, p);
-                for (var i = 0; i < count; i++) tags.Add(string.Create(4, part[i], (s, t) => { for (var k = 0; k < 4; k++) s[k] = (char)(t >> (24 - (8 * k)) & 0xFF); }));
+                for (var i = 0; i < count; i++)
+                    tags.Add(string.Create(4, part[i],
+                        (s, t) => { for (var k = 0; k < 4; k++) s[k] = (char)(t >> (24 - (8 * k)) & 0xFF); }));
             }
         }
         return [.. tags];
@@ -61,7 +65,9 @@ internal static unsafe partial class HarfBuzzDraw
         return new string((char*)letters, 0, (int)Math.Min(length, 255)).Trim();
     }
 
-    /// <summary>A face with these glyphs alone, under the ids they have, or all of it: a font file's bytes, or its CFF table's.</summary>
+    /// <summary>
+    /// A face with these glyphs alone, under the ids they have, or all of it: a font file's bytes, or its CFF table's.
+    /// </summary>
     /// <exception cref="InvalidOperationException">HarfBuzz can't make the subset.</exception>
     public static byte[] Program(nint face, IEnumerable<ushort>? glyphs, bool cff)
     {
@@ -110,19 +116,36 @@ internal static unsafe partial class HarfBuzzDraw
     [UnmanagedCallersOnly(CallConvs = [typeof(CallConvCdecl)])]
     private static void LineTo(nint f, nint data, nint state, float x, float y, nint user) => To(data).Line(x, y);
     [UnmanagedCallersOnly(CallConvs = [typeof(CallConvCdecl)])]
-    private static void QuadTo(nint f, nint data, nint state, float x1, float y1, float x, float y, nint user) => To(data).Quad(x1, y1, x, y);
+    private static void QuadTo(nint f, nint data, nint state, float x1, float y1, float x, float y, nint user) =>
+        To(data).Quad(x1, y1, x, y);
     [UnmanagedCallersOnly(CallConvs = [typeof(CallConvCdecl)])]
-    private static void CubicTo(nint f, nint data, nint state, float x1, float y1, float x2, float y2, float x, float y, nint user) => To(data).Cubic(x1, y1, x2, y2, x, y);
+    private static void CubicTo(nint f, nint data, nint state, float x1, float y1, float x2, float y2, float x, float y,
+        nint user) => To(data)
+        .Cubic(x1, y1, x2, y2, x, y);
     [UnmanagedCallersOnly(CallConvs = [typeof(CallConvCdecl)])]
     private static void ClosePath(nint f, nint data, nint state, nint user) => To(data).Close();
 
-    [LibraryImport(Library)] private static partial void hb_font_draw_glyph(nint font, uint glyph, nint funcs, nint data);
+    [LibraryImport(Library)]
+    private static partial void hb_font_draw_glyph(nint font, uint glyph, nint funcs,
+        nint data);
     [LibraryImport(Library)] private static partial nint hb_draw_funcs_create();
-    [LibraryImport(Library)] private static partial void hb_draw_funcs_set_move_to_func(nint f, delegate* unmanaged[Cdecl]<nint, nint, nint, float, float, nint, void> func, nint user, nint destroy);
-    [LibraryImport(Library)] private static partial void hb_draw_funcs_set_line_to_func(nint f, delegate* unmanaged[Cdecl]<nint, nint, nint, float, float, nint, void> func, nint user, nint destroy);
-    [LibraryImport(Library)] private static partial void hb_draw_funcs_set_quadratic_to_func(nint f, delegate* unmanaged[Cdecl]<nint, nint, nint, float, float, float, float, nint, void> func, nint user, nint destroy);
-    [LibraryImport(Library)] private static partial void hb_draw_funcs_set_cubic_to_func(nint f, delegate* unmanaged[Cdecl]<nint, nint, nint, float, float, float, float, float, float, nint, void> func, nint user, nint destroy);
-    [LibraryImport(Library)] private static partial void hb_draw_funcs_set_close_path_func(nint f, delegate* unmanaged[Cdecl]<nint, nint, nint, nint, void> func, nint user, nint destroy);
+    [LibraryImport(Library)]
+    private static partial void hb_draw_funcs_set_move_to_func(nint f,
+        delegate* unmanaged[Cdecl]<nint, nint, nint, float, float, nint, void> func, nint user, nint destroy);
+    [LibraryImport(Library)]
+    private static partial void hb_draw_funcs_set_line_to_func(nint f,
+        delegate* unmanaged[Cdecl]<nint, nint, nint, float, float, nint, void> func, nint user, nint destroy);
+    [LibraryImport(Library)]
+    private static partial void hb_draw_funcs_set_quadratic_to_func(nint f,
+        delegate* unmanaged[Cdecl]<nint, nint, nint, float, float, float, float, nint, void> func, nint user,
+        nint destroy);
+    [LibraryImport(Library)]
+    private static partial void hb_draw_funcs_set_cubic_to_func(nint f,
+        delegate* unmanaged[Cdecl]<nint, nint, nint, float, float, float, float, float, float, nint, void> func,
+        nint user, nint destroy);
+    [LibraryImport(Library)]
+    private static partial void hb_draw_funcs_set_close_path_func(nint f,
+        delegate* unmanaged[Cdecl]<nint, nint, nint, nint, void> func, nint user, nint destroy);
     [LibraryImport(Library)] private static partial nint hb_subset_input_create_or_fail();
     [LibraryImport(Library)] private static partial nint hb_subset_input_glyph_set(nint input);
     [LibraryImport(Library)] private static partial void hb_subset_input_set_flags(nint input, uint flags);
@@ -134,8 +157,12 @@ internal static unsafe partial class HarfBuzzDraw
     [LibraryImport(Library)] private static partial uint hb_set_get_population(nint set);
     [LibraryImport(Library)] private static partial int hb_set_next(nint set, ref uint codepoint);
     [LibraryImport(Library)] private static partial void hb_face_collect_unicodes(nint face, nint set);
-    [LibraryImport(Library)] private static partial uint hb_ot_layout_table_get_feature_tags(nint face, uint table, uint start, uint* count, uint* tags);
-    [LibraryImport(Library)] private static partial uint hb_ot_name_get_utf16(nint face, uint name, nint language, uint* length, ushort* text);
+    [LibraryImport(Library)]
+    private static partial uint hb_ot_layout_table_get_feature_tags(nint face, uint table,
+        uint start, uint* count, uint* tags);
+    [LibraryImport(Library)]
+    private static partial uint hb_ot_name_get_utf16(nint face, uint name, nint language,
+        uint* length, ushort* text);
     [LibraryImport(Library)] private static partial void hb_set_add(nint set, uint value);
     [LibraryImport(Library)] private static partial nint hb_face_reference_table(nint face, uint tag);
     [LibraryImport(Library)] private static partial nint hb_face_reference_blob(nint face);

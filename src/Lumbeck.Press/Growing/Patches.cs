@@ -6,20 +6,25 @@ using System.Runtime.Intrinsics.X86;
 namespace Lumbeck.Press.Growing;
 
 /// <summary>
-/// One level of synthesis: for each small square that reaches into what is unknown, the most similar square of the known picture; and the unknown pixels
-/// as those squares would have them. Squares are 8 × 8 pixels, so that a row of one is 32 bytes. Everything is the same from run to run, however many threads there are.
+/// One level of synthesis: for each small square that reaches into what is unknown, the most similar square of the
+/// known picture; and the unknown pixels
+/// as those squares would have them. Squares are 8 × 8 pixels, so that a row of one is 32 bytes. Everything is the same
+/// from run to run, however many threads there are.
 /// </summary>
 internal sealed class Patches
 {
     public const int Side = 8;
-    /// <summary>Squares are searched for in bands of so many rows; what a band takes from the one above is what that had before.</summary>
+    /// <summary>
+    /// Squares are searched for in bands of so many rows; what a band takes from the one above is what that had before.
+    /// </summary>
     private const int Band = 24;
 
     private readonly PixelGrid _grid;
     private readonly Margins _m;
     private readonly int _stride, _columns, _rows, _knownWide, _knownHigh;
     private readonly int _seed;
-    // Where each square's likeness lies (y × wide + x of its corner), and how unlike it is; −1 for squares that are all known.
+    // Where each square's likeness lies (y × wide + x of its corner), and how unlike it is; −1 for squares that are all
+    // known.
     private readonly int[] _like;
     private readonly int[] _unlike;
 
@@ -33,7 +38,9 @@ internal sealed class Patches
         _unlike = new int[_columns * _rows];
         for (var row = 0; row < _rows; row++)
             for (var column = 0; column < _columns; column++)
-                _like[(row * _columns) + column] = IsKnown(X(column), Y(row)) ? -1 : Clamped(Mirrored(X(column), m.Left, _knownWide), Mirrored(Y(row), m.Top, _knownHigh));
+                _like[(row * _columns) + column] = IsKnown(X(column), Y(row))
+                    ? -1
+                    : Clamped(Mirrored(X(column), m.Left, _knownWide), Mirrored(Y(row), m.Top, _knownHigh));
     }
 
     /// <summary>The same squares at twice the resolution: each begins with what the one it lies in had.</summary>
@@ -46,7 +53,8 @@ internal sealed class Patches
                 var at = (row * fine._columns) + column;
                 if (fine._like[at] < 0) continue;
                 var (x, y) = (fine.X(column), fine.Y(row));
-                var (cx, cy) = (Math.Min(x / 2 / coarse._stride, coarse._columns - 1), Math.Min(y / 2 / coarse._stride, coarse._rows - 1));
+                var (cx, cy) = (Math.Min(x / 2 / coarse._stride, coarse._columns - 1),
+                    Math.Min(y / 2 / coarse._stride, coarse._rows - 1));
                 var like = coarse._like[(cy * coarse._columns) + cx];
                 if (like < 0) continue;
                 // The same way from square to likeness, doubled.
@@ -59,7 +67,8 @@ internal sealed class Patches
     private int X(int column) => Math.Min(column * _stride, _grid.Wide - Side);
     private int Y(int row) => Math.Min(row * _stride, _grid.High - Side);
 
-    private bool IsKnown(int x, int y) => x >= _m.Left && y >= _m.Top && x + Side <= _m.Left + _knownWide && y + Side <= _m.Top + _knownHigh;
+    private bool IsKnown(int x, int y) =>
+        x >= _m.Left && y >= _m.Top && x + Side <= _m.Left + _knownWide && y + Side <= _m.Top + _knownHigh;
 
     private static int Mirrored(int at, int before, int size)
     {
@@ -68,9 +77,13 @@ internal sealed class Patches
     }
 
     /// <summary>The nearest corner of a square that is all known.</summary>
-    private int Clamped(int x, int y) => (Math.Clamp(y, _m.Top, _m.Top + _knownHigh - Side) * _grid.Wide) + Math.Clamp(x, _m.Left, _m.Left + _knownWide - Side);
+    private int Clamped(int x, int y) =>
+        (Math.Clamp(y, _m.Top,
+            _m.Top + _knownHigh - Side) * _grid.Wide) + Math.Clamp(x, _m.Left, _m.Left + _knownWide - Side);
 
-    /// <summary>Looks for more similar squares: where the neighbours found theirs, and by chance ever nearer to the best so far.</summary>
+    /// <summary>
+    /// Looks for more similar squares: where the neighbours found theirs, and by chance ever nearer to the best so far.
+    /// </summary>
     /// <param name="round">Its number; each second one runs the other way.</param>
     /// <param name="radius">How far chance may reach, in pixels.</param>
     public void Search(int round, int radius)
@@ -107,13 +120,16 @@ internal sealed class Patches
             var unlike = Unlike(target, like, least);
             if (unlike < least) (best, least) = (like, unlike);
         }
-        if (column + step >= 0 && column + step < _columns && _like[at + step] is >= 0 and var beside) Try(Clamped((beside % _grid.Wide) + x - X(column + step), (beside / _grid.Wide)));
-        if (row + step >= 0 && row + step < _rows && above[at + (step * _columns)] is >= 0 and var over) Try(Clamped(over % _grid.Wide, (over / _grid.Wide) + y - Y(row + step)));
+        if (column + step >= 0 && column + step < _columns && _like[at + step] is >= 0 and var beside)
+            Try(Clamped((beside % _grid.Wide) + x - X(column + step), (beside / _grid.Wide)));
+        if (row + step >= 0 && row + step < _rows && above[at + (step * _columns)] is >= 0 and var over)
+            Try(Clamped(over % _grid.Wide, (over / _grid.Wide) + y - Y(row + step)));
         var chance = Mixed((uint)at, (uint)round, (uint)_seed);
         for (var reach = radius; reach >= 1; reach /= 2)
         {
             chance = Mixed(chance, (uint)reach, 0x9E3779B9);
-            var (dx, dy) = ((int)(chance & 0xffff) % ((2 * reach) + 1) - reach, (int)(chance >> 16) % ((2 * reach) + 1) - reach);
+            var (dx, dy) = ((int)(chance & 0xffff) % ((2 * reach) + 1) - reach,
+                (int)(chance >> 16) % ((2 * reach) + 1) - reach);
             Try(Clamped((best % _grid.Wide) + dx, (best / _grid.Wide) + dy));
         }
         (_like[at], _unlike[at]) = (best, least);
@@ -123,16 +139,20 @@ internal sealed class Patches
     private const int Mended = 10;
 
     /// <summary>
-    /// Lays the likenesses one over the other where they are wanted; each unknown pixel is what they have there, the more alike a square the more it counts.
+    /// Lays the likenesses one over the other where they are wanted; each unknown pixel is what they have there, the
+    /// more alike a square the more it counts.
     /// </summary>
-    /// <param name="join">Whether what the squares have otherwise than the picture along its very edge is carried outward, ever less, so that there is no step.</param>
+    /// <param name="join">Whether what the squares have otherwise than the picture along its very edge is carried
+    /// outward, ever less, so that there is no step.</param>
     public void Vote(bool join = false)
     {
         // What the squares would have along the picture's own outermost pixels: head, foot, left, right.
-        var edges = new Vector128<float>[][] { new Vector128<float>[_knownWide], new Vector128<float>[_knownWide], new Vector128<float>[_knownHigh], new Vector128<float>[_knownHigh] };
+        var edges = new Vector128<float>[][] { new Vector128<float>[_knownWide], new Vector128<float>[_knownWide],
+            new Vector128<float>[_knownHigh], new Vector128<float>[_knownHigh] };
         const int strip = 32;
         var usual = Math.Max(64, Middle());
-        Parallel.For(0, (_grid.High + strip - 1) / strip, () => (Sum: new Vector128<float>[strip * _grid.Wide], Weight: new float[strip * _grid.Wide]), (part, _, own) =>
+        Parallel.For(0, (_grid.High + strip - 1) / strip, () => (Sum: new Vector128<float>[strip * _grid.Wide],
+            Weight: new float[strip * _grid.Wide]), (part, _, own) =>
         {
             var (top, bottom) = (part * strip, Math.Min(_grid.High, (part + 1) * strip));
             var (sum, weight) = own;
@@ -171,7 +191,9 @@ internal sealed class Patches
                 {
                     var at = ((y - top) * _grid.Wide) + x;
                     if (weight[at] > 0) Edge(edges, x - _m.Left, y - _m.Top, sum[at] / weight[at]);
-                    if (weight[at] == 0 || (x >= _m.Left && x < _m.Left + _knownWide && y >= _m.Top && y < _m.Top + _knownHigh)) continue;
+                    if (weight[at] == 0
+                        || (x >= _m.Left && x < _m.Left + _knownWide && y >= _m.Top && y < _m.Top + _knownHigh))
+                        continue;
                     var mean = sum[at] / weight[at];
                     var pixel = _grid.Pixel(x, y);
                     for (var i = 0; i < 4; i++) pixel[i] = (byte)Math.Clamp(MathF.Round(mean[i]), 0, 255);
@@ -207,7 +229,8 @@ internal sealed class Patches
                 if (x < 0 || y < 0 || x >= _grid.Wide || y >= _grid.High) return;
                 var pixel = _grid.Pixel(x, y);
                 var share = MathF.Exp((1 - away) / 3f);
-                for (var i = 0; i < 4; i++) pixel[i] = (byte)Math.Clamp(MathF.Round(pixel[i] + ((known[i] - voted[i]) * share)), 0, 255);
+                for (var i = 0; i < 4; i++)
+                    pixel[i] = (byte)Math.Clamp(MathF.Round(pixel[i] + ((known[i] - voted[i]) * share)), 0, 255);
             }
         }
         for (var x = 0; x < _knownWide; x++)
@@ -223,7 +246,8 @@ internal sealed class Patches
     }
 
     private static Vector128<float> Four(uint pixel) =>
-        Vector128.ConvertToSingle(Vector128.WidenLower(Vector128.WidenLower(Vector128.CreateScalar(pixel).AsByte())).AsInt32());
+        Vector128.ConvertToSingle(Vector128.WidenLower(Vector128.WidenLower(Vector128.CreateScalar(pixel).AsByte()))
+            .AsInt32());
 
     /// <summary>How far a square lies from the known picture, in pixels; 0 where it reaches into it.</summary>
     private int Away(int x, int y)
@@ -252,7 +276,9 @@ internal sealed class Patches
         return some.Count == 0 ? 0 : some[some.Count / 2];
     }
 
-    /// <summary>The sum of absolute differences of two squares; given up once it passes <paramref name="most"/>.</summary>
+    /// <summary>
+    /// The sum of absolute differences of two squares; given up once it passes <paramref name="most"/>.
+    /// </summary>
     private int Unlike(int a, int b, int most)
     {
         ref var from = ref MemoryMarshal.GetArrayDataReference(_grid.Bytes);

@@ -12,10 +12,15 @@ internal sealed class PixelGrid(int wide, int high, byte[] bytes)
     public Span<byte> Pixel(int x, int y) => Bytes.AsSpan(((y * Wide) + x) * 4, 4);
 }
 
-/// <summary>A picture in the midst of what it grows to: what is known, and how many pixels are wanted on each side.</summary>
+/// <summary>
+/// A picture in the midst of what it grows to: what is known, and how many pixels are wanted on each side.
+/// </summary>
 internal readonly record struct Margins(int Left, int Top, int Right, int Bottom)
 {
-    /// <summary>How far a column or row lies outside what is known (under 0 before it, over 0 after it), and the known one that mirrors it.</summary>
+    /// <summary>
+    /// How far a column or row lies outside what is known (under 0 before it, over 0 after it), and the known one that
+    /// mirrors it.
+    /// </summary>
     public static (int Out, int Mirror) Beyond(int at, int before, int size)
     {
         var inside = at - before;

@@ -56,7 +56,8 @@ internal static class PlainWays
             for (var x = 0; x < whole.Wide; x++)
             {
                 var (across, _) = Margins.Beyond(x, m.Left, known.Wide);
-                var at = Math.Min(1, Math.Sqrt(((double)across * across) + ((double)down * down)) / most) * (blurred.Length - 1);
+                var at = Math.Min(1,
+                    Math.Sqrt(((double)across * across) + ((double)down * down)) / most) * (blurred.Length - 1);
                 var (low, part) = ((int)at, at - (int)at);
                 var a = blurred[low].Pixel(x, y);
                 var b = blurred[Math.Min(low + 1, blurred.Length - 1)].Pixel(x, y);

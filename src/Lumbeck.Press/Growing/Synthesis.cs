@@ -1,7 +1,8 @@
 namespace Lumbeck.Press.Growing;
 
 /// <summary>
-/// Growing a picture out of its own patches, from coarse to fine: what lies beyond its edges is made of squares of itself that go with what is there already
+/// Growing a picture out of its own patches, from coarse to fine: what lies beyond its edges is made of squares of
+/// itself that go with what is there already
 /// (after the idea of texture optimisation by patches that vote; the search is by neighbours and chance).
 /// </summary>
 internal static class Synthesis
@@ -12,12 +13,14 @@ internal static class Synthesis
     /// <param name="known">The picture, by halvings: 0 for the finest.</param>
     /// <param name="margins">What is wanted beyond it at each.</param>
     /// <param name="levels">How many halvings there are.</param>
-    /// <param name="finest">The level to end at; 0 for press resolution, more for a preview, which is the same picture coarser.</param>
+    /// <param name="finest">The level to end at; 0 for press resolution, more for a preview, which is the same picture
+    /// coarser.</param>
     /// <param name="seed">Another seed, another outcome.</param>
     /// <param name="told">Is told the share that is done.</param>
     /// <param name="cancel">Ends it.</param>
     /// <returns>The whole, and how unlike its squares are to what they stand for, in levels.</returns>
-    public static (PixelGrid Whole, double Difference) Make(Func<int, PixelGrid> known, Func<int, Margins> margins, int levels, int finest, int seed, Action<double>? told, CancellationToken cancel)
+    public static (PixelGrid Whole, double Difference) Make(Func<int, PixelGrid> known, Func<int, Margins> margins,
+        int levels, int finest, int seed, Action<double>? told, CancellationToken cancel)
     {
         Patches? patches = null;
         PixelGrid? whole = null;
@@ -29,7 +32,9 @@ internal static class Synthesis
             // What the coarser levels and the decoder needed is let go of before the largest arrays are made.
             if (level <= 1) GC.Collect();
             var stride = level >= 3 ? 1 : level >= 1 ? 2 : 3;
-            var now = patches is null ? new Patches(next, m, stride, seed) : Patches.Finer(patches, next, m, stride, seed + level);
+            var now = patches is null
+                ? new Patches(next, m, stride, seed)
+                : Patches.Finer(patches, next, m, stride, seed + level);
             var coarsest = patches is null;
             var rounds = coarsest ? 12 : level >= 3 ? 6 : level >= 1 ? 4 : 3;
             var reach = Math.Max(next.Wide, next.High);
@@ -48,11 +53,15 @@ internal static class Synthesis
         return (whole!, patches!.Difference);
     }
 
-    /// <summary>How many halvings a picture takes: until its margin is small, and not beyond where it still has squares enough.</summary>
+    /// <summary>
+    /// How many halvings a picture takes: until its margin is small, and not beyond where it still has squares enough.
+    /// </summary>
     public static int Levels(int wide, int high, Margins m)
     {
-        var (levels, most, side) = (1, Math.Max(Math.Max(m.Left, m.Right), Math.Max(m.Top, m.Bottom)), Math.Min(wide, high));
-        while (most > Coarsest && side > 4 * Patches.Side && levels < 12) (levels, most, side) = (levels + 1, most / 2, side / 2);
+        var (levels, most, side) = (1, Math.Max(Math.Max(m.Left, m.Right), Math.Max(m.Top, m.Bottom)),
+            Math.Min(wide, high));
+        while (most > Coarsest && side > 4 * Patches.Side && levels < 12)
+            (levels, most, side) = (levels + 1, most / 2, side / 2);
         return levels;
     }
 

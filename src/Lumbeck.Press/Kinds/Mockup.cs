@@ -5,9 +5,11 @@ using Lumbeck.Press.Pdf;
 namespace Lumbeck.Press.Kinds;
 
 /// <summary>
-/// The wrap at its own size over pages a home printer takes (docs/press-files.md): tiles that overlap by a glue tab, with lines to cut and fold by, and a ruler that proves the scale.
+/// The wrap at its own size over pages a home printer takes (docs/press-files.md): tiles that overlap by a glue tab,
+/// with lines to cut and fold by, and a ruler that proves the scale.
 /// </summary>
-internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan plan, Func<FaceId, EmbeddedFace> faces, FaceShelf shelf)
+internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan plan, Func<FaceId, EmbeddedFace> faces,
+    FaceShelf shelf)
 {
     private static readonly FaceId Words = new("work-sans", 400, false);
     private const double Mm = 72 / 25.4;
@@ -30,38 +32,63 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
         var labels = Enumerable.Range(0, across * down).Select(n => Label(n, across, down)).ToList();
         foreach (var label in labels) foreach (var glyph in label.Glyphs) faces(Words).Use(glyph);
         var resources = has.Write(fonts());
-        var form = pdf.Stream($"/Type /XObject /Subtype /Form /BBox [0 0 {PdfText.Figure(w)} {PdfText.Figure(h)}] /Resources {resources} 0 R", s => s.Write(Encoding.ASCII.GetBytes(content)));
+        var form = pdf.Stream($"/Type /XObject /Subtype /Form /BBox [0 0 {PdfText.Figure(w)} {PdfText.Figure(h)}] " +
+            $"/Resources {resources} 0 R",
+            s => s.Write(Encoding.ASCII.GetBytes(content)));
         for (var n = 0; n < across * down; n++)
         {
             var (column, row) = (n % across, n / across);
             var (left, top) = (column * (tw - Overlap), row * (th - Overlap));
             var (sw, sh) = (Math.Min(tw, w - left), Math.Min(th, h - top));
             var (x, y) = (Margin, ph - Margin - sh);
-            var s = new StringBuilder("q ").Append(N(x)).Append(N(y)).Append(N(sw)).Append(N(sh)).Append("re W n 1 0 0 1 ").Append(N(x - left)).Append(N(y - (h - top - sh))).Append("cm /Sheet Do Q\n");
+            var s = new StringBuilder("q ").Append(N(x)).Append(N(y)).Append(N(sw)).Append(N(sh))
+                .Append("re W n 1 0 0 1 ").Append(N(x - left)).Append(N(y - (h - top - sh))).Append("cm /Sheet Do Q\n");
             // From the sheet's points to this page's.
             double px(double at) => x + at - left;
             double py(double at) => y + sh - (at - top);
-            void line(double x1, double y1, double x2, double y2) => s.Append(N(x1)).Append(N(y1)).Append("m ").Append(N(x2)).Append(N(y2)).Append("l S\n");
+            void line(double x1, double y1, double x2, double y2) =>
+                s.Append(N(x1)).Append(N(y1)).Append("m ").Append(N(x2)).Append(N(y2)).Append("l S\n");
             s.Append("q 0.6 w 0.1 0.1 0.1 RG\n");
             // Cut lines stand beside the art, fold lines dashed beside it too.
-            foreach (var at in (double[])[sheet.Trim.X.Points, sheet.Trim.Right.Points]) if (at >= left && at <= left + sw) { line(px(at), y + sh + 2, px(at), y + sh + Margin - 4); line(px(at), y - 2, px(at), y - Margin + 4); }
-            foreach (var at in (double[])[sheet.Trim.Y.Points, sheet.Trim.Bottom.Points]) if (at >= top && at <= top + sh) { line(x - 2, py(at), x - Margin + 4, py(at)); line(x + sw + 2, py(at), x + sw + Margin - 4, py(at)); }
+            foreach (var at in (double[])[sheet.Trim.X.Points, sheet.Trim.Right.Points])
+                if (at >= left && at <= left + sw)
+                {
+                    line(px(at), y + sh + 2, px(at), y + sh + Margin - 4);
+                    line(px(at), y - 2, px(at), y - Margin + 4);
+                }
+            foreach (var at in (double[])[sheet.Trim.Y.Points, sheet.Trim.Bottom.Points])
+                if (at >= top && at <= top + sh)
+                {
+                    line(x - 2, py(at), x - Margin + 4, py(at));
+                    line(x + sw + 2, py(at), x + sw + Margin - 4, py(at));
+                }
             s.Append("[3 2] 0 d\n");
-            foreach (var fold in sheet.Folds) if (fold.Points >= left && fold.Points <= left + sw) { line(px(fold.Points), y + sh + 2, px(fold.Points), y + sh + Margin - 4); line(px(fold.Points), y - 2, px(fold.Points), y - Margin + 4); }
-            foreach (var fold in sheet.FoldsAcross) if (fold.Points >= top && fold.Points <= top + sh) { line(x - 2, py(fold.Points), x - Margin + 4, py(fold.Points)); line(x + sw + 2, py(fold.Points), x + sw + Margin - 4, py(fold.Points)); }
+            foreach (var fold in sheet.Folds) if (fold.Points >= left && fold.Points <= left + sw)
+            {
+                line(px(fold.Points), y + sh + 2, px(fold.Points), y + sh + Margin - 4);
+                line(px(fold.Points), y - 2, px(fold.Points), y - Margin + 4);
+            }
+            foreach (var fold in sheet.FoldsAcross) if (fold.Points >= top && fold.Points <= top + sh)
+            {
+                line(x - 2, py(fold.Points), x - Margin + 4, py(fold.Points));
+                line(x + sw + 2, py(fold.Points), x + sw + Margin - 4, py(fold.Points));
+            }
             s.Append("[] 0 d\n");
             if (column < across - 1) Tab(s, x + sw - Overlap, y, Overlap, sh);
             if (row < down - 1) Tab(s, x, y, sw, Overlap);
             Ruler(s, line);
             s.Append("Q\n").Append(Said(labels[n], LabelAt, Margin + (3 * Mm)));
             var stream = pdf.Stream("", o => o.Write(Encoding.ASCII.GetBytes(s.ToString())));
-            yield return pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 {PdfText.Figure(pw)} {PdfText.Figure(ph)}] /Resources << /XObject << /Sheet {form} 0 R >> /Font << {fonts()}>> >> /Contents {stream} 0 R >>");
+            yield return pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 {PdfText.Figure(pw)} " +
+                $"{PdfText.Figure(ph)}] /Resources << /XObject << /Sheet {form} 0 R >> /Font << {fonts()}>> >> " +
+                $"/Contents {stream} 0 R >>");
         }
     }
 
     private static (int Across, int Down) Count(double pw, double ph, double w, double h)
     {
-        static int tiles(double room, double size) => Math.Max(1, (int)Math.Ceiling((size - Overlap) / (room - Overlap)));
+        static int tiles(double room, double size) =>
+            Math.Max(1, (int)Math.Ceiling((size - Overlap) / (room - Overlap)));
         return (tiles(pw - (2 * Margin), w), tiles(ph - (2 * Margin) - Foot, h));
     }
 
@@ -69,8 +96,10 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
     private static void Tab(StringBuilder s, double x, double y, double w, double h)
     {
         s.Append("q ").Append(N(x)).Append(N(y)).Append(N(w)).Append(N(h)).Append("re W n 0.4 w 1 1 1 RG\n");
-        for (var at = -h; at < w; at += 6) s.Append(N(x + at)).Append(N(y)).Append("m ").Append(N(x + at + h)).Append(N(y + h)).Append("l S\n");
-        s.Append("Q q 0.4 w 0.1 0.1 0.1 RG [1 1.5] 0 d ").Append(N(x)).Append(N(y)).Append(N(w)).Append(N(h)).Append("re S Q\n");
+        for (var at = -h; at < w; at += 6)
+            s.Append(N(x + at)).Append(N(y)).Append("m ").Append(N(x + at + h)).Append(N(y + h)).Append("l S\n");
+        s.Append("Q q 0.4 w 0.1 0.1 0.1 RG [1 1.5] 0 d ").Append(N(x)).Append(N(y)).Append(N(w)).Append(N(h))
+            .Append("re S Q\n");
     }
 
     /// <summary>50 mm above, 2 inches below: measured with a rule, both prove that the printer did not scale.</summary>
@@ -79,19 +108,27 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
         const double x = Margin, y = Margin + (3 * Mm);
         s.Append("0 0 0 RG 0.5 w\n");
         line(x, y, x + (50 * Mm), y);
-        for (var mm = 0; mm <= 50; mm++) line(x + (mm * Mm), y, x + (mm * Mm), y + (mm % 10 == 0 ? 8 : mm % 5 == 0 ? 6 : 3.5));
+        for (var mm = 0; mm <= 50; mm++)
+            line(x + (mm * Mm), y, x + (mm * Mm), y + (mm % 10 == 0 ? 8 : mm % 5 == 0 ? 6 : 3.5));
         line(x, y - 3, x + 144, y - 3);
-        for (var eighth = 0; eighth <= 16; eighth++) line(x + (eighth * 9), y - 3, x + (eighth * 9), y - 3 - (eighth % 8 == 0 ? 8 : eighth % 4 == 0 ? 6 : 3.5));
+        for (var eighth = 0; eighth <= 16; eighth++)
+            line(x + (eighth * 9), y - 3, x + (eighth * 9), y - 3 - (eighth % 8 == 0 ? 8 : eighth % 4 == 0 ? 6 : 3.5));
     }
 
-    private GlyphMark Label(int n, int across, int down) => SlugLine.Of(shelf, Words, string.Create(CultureInfo.InvariantCulture, $"Above 50 mm, below 2 in: print at 100 %. Sheet {n + 1} of {across * down}, row {(n / across) + 1}, column {(n % across) + 1}. Glue over the hatching."), 7, Room());
+    private GlyphMark Label(int n, int across, int down) =>
+        SlugLine.Of(shelf, Words,
+            string.Create(CultureInfo.InvariantCulture,
+                $"Above 50 mm, below 2 in: print at 100 %. Sheet {n + 1} of {across * down}, row {(n / across) + 1}, " +
+                    $"column {(n % across) + 1}. Glue over the hatching."),
+            7, Room());
 
     /// <summary>What is left beside the ruler on the narrower side of the paper.</summary>
     private double Room() => Math.Min(_wide, _high) - LabelAt - Margin;
 
     private string Said(GlyphMark label, double x, double y)
     {
-        var s = new StringBuilder("BT /").Append(faces(Words).Name).Append(" 7 Tf 0 0 0 rg ").Append(N(x)).Append(N(y)).Append("Td <");
+        var s = new StringBuilder("BT /").Append(faces(Words).Name).Append(" 7 Tf 0 0 0 rg ").Append(N(x)).Append(N(y))
+            .Append("Td <");
         foreach (var glyph in label.Glyphs) s.Append(glyph.Id.ToString("X4", CultureInfo.InvariantCulture));
         return s.Append("> Tj ET\n").ToString();
     }

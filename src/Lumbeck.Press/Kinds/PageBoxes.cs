@@ -33,7 +33,10 @@ internal sealed record PageBoxes(Surface Sheet, Box Window, Box Trim, double Mar
         var face = sheet.Panel(plan.Panel)?.Face ?? throw new Refusal("panel", $"this sheet has no {plan.Panel.Say()}");
         var bleed = house.Bleed;
         // Beside a fold the neighbour's art is its bleed; at the sheet's edge there may be less.
-        return new(sheet, Box.FromEdges(face.X - bleed, face.Y - bleed, face.Right + bleed, face.Bottom + bleed).Intersect(sheet.Whole), face, margin);
+        return new(sheet,
+            Box.FromEdges(face.X - bleed, face.Y - bleed, face.Right + bleed, face.Bottom + bleed)
+                .Intersect(sheet.Whole),
+            face, margin);
     }
 
     /// <summary>From the sheet's own points, y down, to the page's.</summary>
@@ -51,14 +54,17 @@ internal sealed record PageBoxes(Surface Sheet, Box Window, Box Trim, double Mar
 
     /// <summary>Content that is seen as far as the bleed.</summary>
     public string WithinBleed(string content) =>
-        $"q {PdfText.Figure(Margin)} {PdfText.Figure(Margin)} {PdfText.Figure(Window.Width.Points)} {PdfText.Figure(Window.Height.Points)} re W n\n{content}Q\n";
+        $"q {PdfText.Figure(Margin)} {PdfText.Figure(Margin)} {PdfText.Figure(Window.Width.Points)} " +
+            $"{PdfText.Figure(Window.Height.Points)} re W n\n{content}Q\n";
 
     public string Entries() =>
-        $"/MediaBox [0 0 {PdfText.Figure(Wide)} {PdfText.Figure(High)}] /BleedBox {Corners(Window)} /TrimBox {Corners(Trim)}";
+        $"/MediaBox [0 0 {PdfText.Figure(Wide)} {PdfText.Figure(High)}] /BleedBox {Corners(Window)} /TrimBox " +
+            $"{Corners(Trim)}";
 
     private string Corners(Box b)
     {
         var (x, foot) = (Margin - Window.X.Points, Window.Bottom.Points + Margin);
-        return $"[{PdfText.Figure(b.X.Points + x)} {PdfText.Figure(foot - b.Bottom.Points)} {PdfText.Figure(b.Right.Points + x)} {PdfText.Figure(foot - b.Y.Points)}]";
+        return $"[{PdfText.Figure(b.X.Points + x)} {PdfText.Figure(foot - b.Bottom.Points)} " +
+            $"{PdfText.Figure(b.Right.Points + x)} {PdfText.Figure(foot - b.Y.Points)}]";
     }
 }

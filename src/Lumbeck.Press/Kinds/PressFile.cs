@@ -11,7 +11,8 @@ namespace Lumbeck.Press.Kinds;
 /// What a press file says of itself. Date and id come from the job's revision, so that a file can be made again to the
 /// byte.
 /// </summary>
-public sealed record PressNote(string Title, string Author, string Subject, DateTimeOffset At, string JobId, long Revision)
+public sealed record PressNote(string Title, string Author, string Subject, DateTimeOffset At, string JobId,
+    long Revision)
 {
     /// <summary>One line beside the marks: title, house, size, spine, date.</summary>
     public string Slug { get; init; } = "";
@@ -20,7 +21,8 @@ public sealed record PressNote(string Title, string Author, string Subject, Date
 /// <summary>
 /// Writes files of every kind (docs/press-files.md). A kind is a few rules: PDF/X-4 keeps transparency, PDF/X-1a and
 /// what is in a screen's colours have it flattened;
-/// marks make the page larger than the bleed; a panel is the sheet seen through a smaller page; a mock-up lays the sheet over several.
+/// marks make the page larger than the bleed; a panel is the sheet seen through a smaller page; a mock-up lays the
+/// sheet over several.
 /// </summary>
 public static class PressFile
 {
@@ -34,8 +36,10 @@ public static class PressFile
     /// <param name="shelf">Where the faces are.</param>
     /// <param name="pictures">Where pictures' files are; null where there are none.</param>
     /// <param name="before">Is told of each page and picture before it is made; may end the work by throwing.</param>
-    /// <exception cref="Refusal">A face's licence forbids what was asked, or a sheet has no such panel; they are named.</exception>
-    public static void Write(Stream output, IEnumerable<Scene> pages, PressPlan plan, House house, PressNote note, FaceShelf shelf, IPictureFiles? pictures = null, Action? before = null)
+    /// <exception cref="Refusal">A face's licence forbids what was asked, or a sheet has no such panel; they are
+    /// named.</exception>
+    public static void Write(Stream output, IEnumerable<Scene> pages, PressPlan plan, House house, PressNote note,
+        FaceShelf shelf, IPictureFiles? pictures = null, Action? before = null)
     {
         var x1a = plan.Kind == PressKind.X1a;
         using var pdf = new PdfWriter(output, x1a ? "1.4" : "1.6");
@@ -43,11 +47,19 @@ public static class PressFile
         var faces = new SortedDictionary<FaceId, EmbeddedFace>();
         Outline Shaped(GlyphMark g) => TextDrawing.Shape([g], shelf);
         EmbeddedFace Face(FaceId id) =>
-            faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
+            faces.TryGetValue(id, out var f)
+                ? f
+                : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture),
+                    pdf.Reserve());
 
         var condition = PressCondition.Of(house);
         var ink = new InkText(plan.InRgb ? new PressColour(condition) : null);
-        var images = new PressImages(pdf, house, pictures) { Before = before, Rgb = plan.InRgb, PerInch = plan.Kind is PressKind.Proof or PressKind.Mockup ? plan.FlatPerInch : null };
+        var images = new PressImages(pdf, house, pictures)
+        {
+            Before = before,
+            Rgb = plan.InRgb,
+            PerInch = plan.Kind is PressKind.Proof or PressKind.Mockup ? plan.FlatPerInch : null,
+        };
         var symbols = new PressSymbols(pdf);
         var painter = new PlatePainter(shelf, pictures, condition);
         var outlines = plan.Outlines || (house.OutlinesOnly && plan.Kind.IsForPrinter);
@@ -65,25 +77,36 @@ public static class PressFile
             if (!flattened.Parts.IsEmpty)
             {
                 flats = new(pdf, house, plan.InRgb);
-                flats.Write(new(painter, scene, flattened.Parts, page.Sight) { Likeness = plan.InRgb, Before = before });
+                flats.Write(new(painter, scene, flattened.Parts,
+                    page.Sight)
+                { Likeness = plan.InRgb, Before = before });
             }
             scene = flattened.Scene;
             var has = new PageResources(pdf, Face, images, symbols, ink, page.Media) { Flats = flats };
             var content = new PdfPainter(scene, has, ink, page.OnPage(scene), outlines ? Shaped : null).Paint();
             // What hangs over the sheet's edge ends at the bleed; beyond it are marks alone.
             if (page.Marked)
-                content = page.WithinBleed(content) + new PressMarks(page, house, note, has, shelf, ink, plan, outlines ? Shaped : null).Draw();
-            string used() => string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
+                content = page.WithinBleed(content) + new PressMarks(page, house, note, has, shelf, ink, plan,
+                    outlines ? Shaped : null)
+                    .Draw();
+            string used() =>
+                string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
             if (plan.Kind == PressKind.Mockup)
             {
-                kids.AddRange(new Mockup(pdf, tree, sheet.Surface as Sheet ?? throw new Refusal("kind", "a mock-up is made of a cover"), plan, Face, shelf).Pages(content, has, used));
+                kids.AddRange(new Mockup(pdf, tree,
+                    sheet.Surface as Sheet ?? throw new Refusal("kind", "a mock-up is made of a cover"), plan, Face,
+                    shelf)
+                    .Pages(content, has, used));
                 continue;
             }
             var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
-            kids.Add(pdf.Object($"<< /Type /Page /Parent {tree} 0 R {page.Entries()} {(has.Mixes ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "")}/Resources {has.Write(used(), "")} 0 R /Contents {stream} 0 R >>"));
+            kids.Add(pdf.Object($"<< /Type /Page /Parent {tree} 0 R {page.Entries()} " +
+                $"{(has.Mixes ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "")}/Resources " +
+                $"{has.Write(used(), "")} 0 R /Contents {stream} 0 R >>"));
         }
         foreach (var face in faces.Values) face.Write(pdf);
-        pdf.Object(tree, $"<< /Type /Pages /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
+        pdf.Object(tree,
+            $"<< /Type /Pages /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
 
         // A printing condition is said by what is in its inks; what is in a screen's colours is for eyes.
         var intents = plan.InRgb ? "" : $"/OutputIntents [{Intent(pdf, plan, house)} 0 R] ";
@@ -91,7 +114,10 @@ public static class PressFile
             ? ""
             : $"/Metadata {pdf.Stream("/Type /Metadata /Subtype /XML", s => s.Write(Encoding.UTF8.GetBytes(Xmp.Of(note, plan.Kind == PressKind.X4))), compress: false)} 0 R ";
         var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R {meta}{intents}>>");
-        var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Author {PdfText.String(note.Author)} /Subject {PdfText.String(note.Subject)} /Creator ({Maker}) /Producer ({Maker}) /CreationDate {PdfText.Date(note.At)} /ModDate {PdfText.Date(note.At)} /Trapped /False {(x1a ? "/GTS_PDFXVersion (PDF/X-1a:2003) " : "")}>>");
+        var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Author {PdfText.String(note.Author)} " +
+            $"/Subject {PdfText.String(note.Subject)} /Creator ({Maker}) /Producer ({Maker}) /CreationDate " +
+            $"{PdfText.Date(note.At)} /ModDate {PdfText.Date(note.At)} /Trapped /False " +
+            $"{(x1a ? "/GTS_PDFXVersion (PDF/X-1a:2003) " : "")}>>");
         pdf.Finish(catalog, info);
     }
 
@@ -109,19 +135,27 @@ public static class PressFile
             icc = pdf.Stream("/N 4", s => s.Write(profile));
         }
         var condition = PdfText.String(house.OutputCondition);
-        return pdf.Object($"<< /Type /OutputIntent /S /GTS_PDFX /OutputConditionIdentifier {condition} {(IsRegistered(house.OutputCondition) ? "/RegistryName (http://www.color.org) " : "")}/Info {condition}{(icc is { } n ? $" /DestOutputProfile {n} 0 R" : "")} >>");
+        return pdf.Object($"<< /Type /OutputIntent /S /GTS_PDFX /OutputConditionIdentifier {condition} " +
+            $"{(IsRegistered(house.OutputCondition) ? "/RegistryName (http://www.color.org) " : "")}/Info " +
+            $"{condition}{(icc is { } n ? $" /DestOutputProfile {n} 0 R" : "")} >>");
     }
 
     /// <summary>Conditions registered with the International Color Consortium are known by their name alone.</summary>
     private static bool IsRegistered(string condition) =>
-        condition.StartsWith("FOGRA", StringComparison.OrdinalIgnoreCase) || condition.StartsWith("CGATS", StringComparison.OrdinalIgnoreCase) || condition.StartsWith("JC20", StringComparison.OrdinalIgnoreCase);
+        condition.StartsWith("FOGRA", StringComparison.OrdinalIgnoreCase)
+            || condition.StartsWith("CGATS", StringComparison.OrdinalIgnoreCase)
+            || condition.StartsWith("JC20", StringComparison.OrdinalIgnoreCase);
 
-    /// <summary>Refuses a sheet that is set in a face whose licence lets no file hold it, whether as type or as shapes.</summary>
+    /// <summary>
+    /// Refuses a sheet that is set in a face whose licence lets no file hold it, whether as type or as shapes.
+    /// </summary>
     /// <exception cref="Refusal">The face, by name.</exception>
     public static void RefuseFaces(Scene scene, FaceShelf shelf)
     {
         foreach (var face in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct())
             if (shelf.Facts(face).Embedding == Embedding.Never)
-                throw new Refusal("face", $"the licence of {shelf.NameOf(face)} lets no file hold it: set its words in another face, or bring a version with embedding rights");
+                throw new Refusal("face",
+                    $"the licence of {shelf.NameOf(face)} lets no file hold it: set its words in another face, or " +
+                        $"bring a version with embedding rights");
     }
 }

@@ -5,7 +5,8 @@ using Lumbeck.Press.Pdf;
 namespace Lumbeck.Press.Kinds;
 
 /// <summary>
-/// Printer's marks (docs/press-files.md), all of them outside the bleed: crop marks of 0.25 pt in the colour of all plates, dashed fold marks,
+/// Printer's marks (docs/press-files.md), all of them outside the bleed: crop marks of 0.25 pt in the colour of all
+/// plates, dashed fold marks,
 /// bleed marks, an ink bar and a slug line, as the house asks.
 /// </summary>
 /// <param name="page">The page.</param>
@@ -16,7 +17,8 @@ namespace Lumbeck.Press.Kinds;
 /// <param name="ink">How inks are written.</param>
 /// <param name="plan">What is asked.</param>
 /// <param name="shapes">The shape of a run of type, where type leaves as shapes: the slug line too.</param>
-internal sealed class PressMarks(PageBoxes page, House house, PressNote note, PageResources has, FaceShelf shelf, InkText ink, PressPlan plan, Func<GlyphMark, Outline>? shapes = null)
+internal sealed class PressMarks(PageBoxes page, House house, PressNote note, PageResources has, FaceShelf shelf,
+    InkText ink, PressPlan plan, Func<GlyphMark, Outline>? shapes = null)
 {
     private const double Gap = 3, Long = 17, Weight = 0.25;
     private readonly StringBuilder _s = new();
@@ -33,19 +35,45 @@ internal sealed class PressMarks(PageBoxes page, House house, PressNote note, Pa
         _s.Append("q /Gk gs ");
         if (plan.InRgb) _s.Append("0 0 0 RG "); else _s.Append('/').Append(has.Registration()).Append(" CS 1 SCN ");
         _s.Append(PdfText.Figure(Weight)).Append(" w\n");
-        foreach (var x in (double[])[tl, tr]) { Line(x, foot - Gap, x, foot - Gap - Long); Line(x, head + Gap, x, head + Gap + Long); }
-        foreach (var y in (double[])[tf, th]) { Line(left - Gap, y, left - Gap - Long, y); Line(right + Gap, y, right + Gap + Long, y); }
+        foreach (var x in (double[])[tl, tr])
+        {
+            Line(x, foot - Gap, x, foot - Gap - Long);
+            Line(x, head + Gap, x, head + Gap + Long);
+        }
+        foreach (var y in (double[])[tf, th])
+        {
+            Line(left - Gap, y, left - Gap - Long, y);
+            Line(right + Gap, y, right + Gap + Long, y);
+        }
         if (house.Marks == Marks.CropAndBleed)
         {
             const double half = Long / 2;
-            foreach (var x in (double[])[left, right]) { Line(x, foot - Gap, x, foot - Gap - half); Line(x, head + Gap, x, head + Gap + half); }
-            foreach (var y in (double[])[foot, head]) { Line(left - Gap, y, left - Gap - half, y); Line(right + Gap, y, right + Gap + half, y); }
+            foreach (var x in (double[])[left, right])
+            {
+                Line(x, foot - Gap, x, foot - Gap - half);
+                Line(x, head + Gap, x, head + Gap + half);
+            }
+            foreach (var y in (double[])[foot, head])
+            {
+                Line(left - Gap, y, left - Gap - half, y);
+                Line(right + Gap, y, right + Gap + half, y);
+            }
         }
         if (house.FoldMarks && page.Trim == page.Sheet.Trim)
         {
             _s.Append("[2 1.5] 0 d\n");
-            foreach (var fold in page.Sheet.Folds) { var x = X(fold.Points); Line(x, foot - Gap, x, foot - Gap - Long); Line(x, head + Gap, x, head + Gap + Long); }
-            foreach (var fold in page.Sheet.FoldsAcross) { var y = Y(fold.Points); Line(left - Gap, y, left - Gap - Long, y); Line(right + Gap, y, right + Gap + Long, y); }
+            foreach (var fold in page.Sheet.Folds)
+            {
+                var x = X(fold.Points);
+                Line(x, foot - Gap, x, foot - Gap - Long);
+                Line(x, head + Gap, x, head + Gap + Long);
+            }
+            foreach (var fold in page.Sheet.FoldsAcross)
+            {
+                var y = Y(fold.Points);
+                Line(left - Gap, y, left - Gap - Long, y);
+                Line(right + Gap, y, right + Gap + Long, y);
+            }
             _s.Append("[] 0 d\n");
         }
         if (house.InkBar && !plan.InRgb) Bar(tl + 12, head + Gap + 5);
@@ -57,19 +85,24 @@ internal sealed class PressMarks(PageBoxes page, House house, PressNote note, Pa
     private double X(double x) => x - page.Window.X.Points + page.Margin;
     private double Y(double y) => page.Window.Bottom.Points + page.Margin - y;
 
-    private (double, double, double, double) Trim() => (X(page.Trim.X.Points), Y(page.Trim.Bottom.Points), X(page.Trim.Right.Points), Y(page.Trim.Y.Points));
+    private (double, double, double, double) Trim() =>
+        (X(page.Trim.X.Points), Y(page.Trim.Bottom.Points), X(page.Trim.Right.Points), Y(page.Trim.Y.Points));
 
     private void Line(double x1, double y1, double x2, double y2) =>
-        _s.Append(PdfText.Figure(x1)).Append(' ').Append(PdfText.Figure(y1)).Append(" m ").Append(PdfText.Figure(x2)).Append(' ').Append(PdfText.Figure(y2)).Append(" l S\n");
+        _s.Append(PdfText.Figure(x1)).Append(' ').Append(PdfText.Figure(y1)).Append(" m ").Append(PdfText.Figure(x2))
+            .Append(' ').Append(PdfText.Figure(y2)).Append(" l S\n");
 
     /// <summary>Each ink whole and at half, and the three overprints of two.</summary>
     private void Bar(double x, double y)
     {
         const double side = 9;
-        Ink[] patches = [.. ((Ink[])[new(10_000, 0, 0, 0), new(0, 10_000, 0, 0), new(0, 0, 10_000, 0), Ink.Black]).SelectMany(i => (Ink[])[i, i.Tint(5000)]), new(10_000, 10_000, 0, 0), new(10_000, 0, 10_000, 0), new(0, 10_000, 10_000, 0)];
+        Ink[] patches = [.. ((Ink[])[new(10_000, 0, 0, 0), new(0, 10_000, 0, 0), new(0, 0, 10_000, 0),
+            Ink.Black]).SelectMany(i => (Ink[])[i, i.Tint(5000)]),
+            new(10_000, 10_000, 0, 0), new(10_000, 0, 10_000, 0), new(0, 10_000, 10_000, 0)];
         foreach (var patch in patches)
         {
-            _s.Append(ink.Filled(patch)).Append(' ').Append(PdfText.Figure(x)).Append(' ').Append(PdfText.Figure(y)).Append(' ').Append(PdfText.Figure(side)).Append(' ').Append(PdfText.Figure(side)).Append(" re f\n");
+            _s.Append(ink.Filled(patch)).Append(' ').Append(PdfText.Figure(x)).Append(' ').Append(PdfText.Figure(y))
+                .Append(' ').Append(PdfText.Figure(side)).Append(' ').Append(PdfText.Figure(side)).Append(" re f\n");
             x += side;
         }
     }
@@ -100,7 +133,11 @@ internal static class SlugLine
             if (width > wide && words.Length > 1) continue;
             double x = 0;
             var glyphs = ImmutableArray.CreateBuilder<PlacedGlyph>();
-            foreach (var g in run.Glyphs) { glyphs.Add(new(g.Id, x, 0, words.Substring(g.Cluster, 1))); x += g.Advance * scale; }
+            foreach (var g in run.Glyphs)
+            {
+                glyphs.Add(new(g.Id, x, 0, words.Substring(g.Cluster, 1)));
+                x += g.Advance * scale;
+            }
             return new(face, size, 0, 0, glyphs.ToImmutable(), words, Ink.Black, Overprint: false);
         }
     }

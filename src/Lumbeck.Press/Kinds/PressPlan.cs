@@ -35,7 +35,9 @@ public sealed record PressPlan(PressKind Kind)
     /// <summary>Pixels an inch that flattened parts are made in.</summary>
     public int FlatPerInch => Kind is PressKind.Proof or PressKind.Mockup ? 150 : 400;
 
-    /// <summary>In words, for a queue and a register: <c>x4</c>, <c>x1a+marks</c>, <c>pdf+rgb+panel=front</c>.</summary>
+    /// <summary>
+    /// In words, for a queue and a register: <c>4</c>, <c>1a+marks</c>, <c>pdf+rgb+panel=front</c>.
+    /// </summary>
     public string Write()
     {
         List<string> words = [Kind.Word];
@@ -60,7 +62,8 @@ public sealed record PressPlan(PressKind Kind)
         if (Rgb) words.Add("in sRGB");
         if (Zones) words.Add("with zones");
         if (Kind == PressKind.Mockup) words.Add(Letter ? "on Letter" : "on A4");
-        if (Kind == PressKind.Screen) words.Add(string.Create(CultureInfo.InvariantCulture, $"{Pixels} pixels{(Png ? ", PNG" : "")}"));
+        if (Kind == PressKind.Screen)
+            words.Add(string.Create(CultureInfo.InvariantCulture, $"{Pixels} pixels{(Png ? ", PNG" : "")}"));
         return string.Join(", ", words);
     }
 
@@ -68,7 +71,9 @@ public sealed record PressPlan(PressKind Kind)
     public static PressPlan Read(string text)
     {
         var words = text.Split('+');
-        if (PressKinds.All.FirstOrDefault(k => k.Word == words[0]) is not { Word: not null } kind) throw new Refusal("kind", $"`{LengthText.Clip(words[0])}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
+        if (PressKinds.All.FirstOrDefault(k => k.Word == words[0]) is not { Word: not null } kind)
+            throw new Refusal("kind",
+                $"`{LengthText.Clip(words[0])}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
         var plan = new PressPlan(kind.Value);
         foreach (var word in words.Skip(1))
             plan = word.Split('=') switch
@@ -81,7 +86,8 @@ public sealed record PressPlan(PressKind Kind)
                 ["png"] => plan with { Png = true },
                 ["letter"] => plan with { Letter = true },
                 ["panel", var name] when Parts.TryParse(name, out var part) => plan with { Panel = part },
-                ["pixels", var n] when int.TryParse(n, CultureInfo.InvariantCulture, out var pixels) && pixels is >= 100 and <= 10_000 => plan with { Pixels = pixels },
+                ["pixels", var n] when int.TryParse(n, CultureInfo.InvariantCulture, out var pixels)
+                    && pixels is >= 100 and <= 10_000 => plan with { Pixels = pixels },
                 _ => throw new Refusal("kind", $"`{LengthText.Clip(word)}` can’t be asked of a file"),
             };
         return plan;

@@ -19,7 +19,10 @@ internal static class ZonesOver
             marks.Add(new LineMark(pen.Done(), 0.5, ink) { Dash = [6, 2, 1, 2] });
         }
         var whole = new Bounds(0, 0, scene.Width, scene.Height);
-        return scene with { Pieces = scene.Pieces.Add(new("zones", Part.Sheet, Affine.Identity, [.. marks], whole, whole)) };
+        return scene with
+        {
+            Pieces = scene.Pieces.Add(new("zones", Part.Sheet, Affine.Identity, [.. marks], whole, whole)),
+        };
     }
 
     private static LineMark Boxed(Box b, Ink ink, ImmutableArray<double> dash) =>

@@ -33,23 +33,34 @@ internal sealed class EmbeddedFace(OpenFace face, string name, int number)
         var program = HarfBuzzDraw.Program(face.Face.Handle, whole ? null : _letters.Keys, face.Cff);
         var tagged = whole ? face.PostScriptName : $"{Tag()}+{face.PostScriptName}";
         var scale = 1000.0 / UnitsPerEm;
-        // Outlines of cubic curves leave as a bare CFF table, whose glyphs are chosen by their number too (9.9, table 126).
-        var file = pdf.Stream(face.Cff ? "/Subtype /CIDFontType0C" : $"/Length1 {program.Length}", s => s.Write(program));
+        // Outlines of cubic curves leave as a bare CFF table, whose glyphs are chosen by their number too (9.9, table
+        // 126).
+        var file = pdf.Stream(face.Cff ? "/Subtype /CIDFontType0C" : $"/Length1 {program.Length}",
+            s => s.Write(program));
         var m = face.Metrics;
         var box = string.Join(' ', face.Box.Select(v => PdfText.Figure(Math.Round(v * scale))));
         // Symbolic: glyphs are chosen by id, not through a standard encoding (9.8.2). Italic is bit 7.
         var flags = 4 | (face.Id.Italic ? 64 : 0);
-        var descriptor = pdf.Object($"<< /Type /FontDescriptor /FontName /{tagged} /Flags {flags} /FontBBox [{box}] /ItalicAngle {face.ItalicAngle} /Ascent {PdfText.Figure(Math.Round(m.Ascent * scale))} /Descent {PdfText.Figure(-Math.Round(m.Descent * scale))} /CapHeight {PdfText.Figure(Math.Round(m.CapHeight * scale))} /StemV {face.Id.Weight / 5} /FontFile{(face.Cff ? 3 : 2)} {file} 0 R >>");
+        var descriptor = pdf.Object($"<< /Type /FontDescriptor /FontName /{tagged} /Flags {flags} /FontBBox [{box}] " +
+            $"/ItalicAngle {face.ItalicAngle} /Ascent {PdfText.Figure(Math.Round(m.Ascent * scale))} /Descent " +
+            $"{PdfText.Figure(-Math.Round(m.Descent * scale))} /CapHeight " +
+            $"{PdfText.Figure(Math.Round(m.CapHeight * scale))} /StemV {face.Id.Weight / 5} " +
+            $"/FontFile{(face.Cff ? 3 : 2)} {file} 0 R >>");
         var widths = string.Join(' ', _letters.Keys.Select(g => $"{g} [{PdfText.Figure(face.Advance(g) * scale)}]"));
-        var descendant = pdf.Object($"<< /Type /Font /Subtype /CIDFontType{(face.Cff ? 0 : 2)} /BaseFont /{tagged} /CIDSystemInfo << /Registry (Adobe) /Ordering (Identity) /Supplement 0 >> /FontDescriptor {descriptor} 0 R /DW 1000 /W [{widths}]{(face.Cff ? "" : " /CIDToGIDMap /Identity")} >>");
+        var descendant = pdf.Object($"<< /Type /Font /Subtype /CIDFontType{(face.Cff ? 0 : 2)} /BaseFont /{tagged} " +
+            $"/CIDSystemInfo << /Registry (Adobe) /Ordering (Identity) /Supplement 0 >> /FontDescriptor {descriptor} " +
+            $"0 R /DW 1000 /W [{widths}]{(face.Cff ? "" : " /CIDToGIDMap /Identity")} >>");
         var unicode = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(ToUnicode())));
-        pdf.Object(Number, $"<< /Type /Font /Subtype /Type0 /BaseFont /{tagged} /Encoding /Identity-H /DescendantFonts [{descendant} 0 R] /ToUnicode {unicode} 0 R >>");
+        pdf.Object(Number,
+            $"<< /Type /Font /Subtype /Type0 /BaseFont /{tagged} /Encoding /Identity-H /DescendantFonts " +
+                $"[{descendant} 0 R] /ToUnicode {unicode} 0 R >>");
     }
 
     /// <summary>Six capitals that name this very subset (9.6.4).</summary>
     private string Tag()
     {
-        var digest = SHA256.HashData(System.Runtime.InteropServices.MemoryMarshal.AsBytes(_letters.Keys.ToArray().AsSpan()));
+        var digest = SHA256.HashData(System.Runtime.InteropServices.MemoryMarshal.AsBytes(_letters.Keys.ToArray()
+            .AsSpan()));
         var h = System.Buffers.Binary.BinaryPrimitives.ReadUInt64BigEndian(digest);
         var tag = new char[6];
         for (var i = 0; i < 6; i++, h /= 26) tag[i] = (char)('A' + (h % 26));
@@ -58,11 +69,14 @@ internal sealed class EmbeddedFace(OpenFace face, string name, int number)
 
     private string ToUnicode()
     {
-        var s = new StringBuilder("/CIDInit /ProcSet findresource begin\n12 dict begin\nbegincmap\n/CIDSystemInfo << /Registry (Adobe) /Ordering (UCS) /Supplement 0 >> def\n/CMapName /Adobe-Identity-UCS def\n/CMapType 2 def\n1 begincodespacerange\n<0000> <FFFF>\nendcodespacerange\n");
+        var s = new StringBuilder("/CIDInit /ProcSet findresource begin\n12 dict begin\nbegincmap\n/CIDSystemInfo << " +
+            "/Registry (Adobe) /Ordering (UCS) /Supplement 0 >> def\n/CMapName /Adobe-Identity-UCS def\n/CMapType 2 " +
+            "def\n1 begincodespacerange\n<0000> <FFFF>\nendcodespacerange\n");
         foreach (var hundred in _letters.Where(l => l.Value.Length > 0).Chunk(100))
         {
             s.Append(CultureInfo.InvariantCulture, $"{hundred.Length} beginbfchar\n");
-            foreach (var (glyph, letters) in hundred) s.Append(CultureInfo.InvariantCulture, $"<{glyph:X4}> <{PdfText.Utf16(letters)}>\n");
+            foreach (var (glyph, letters) in hundred)
+                s.Append(CultureInfo.InvariantCulture, $"<{glyph:X4}> <{PdfText.Utf16(letters)}>\n");
             s.Append("endbfchar\n");
         }
         return s.Append("endcmap\nCMapName currentdict /CMap defineresource pop\nend\nend\n").ToString();

@@ -1,6 +1,8 @@
 namespace Lumbeck.Press.Pdf;
 
-/// <summary>How a file writes its inks: in exactly their own numbers, or as a screen shows them (ISO 32000-1, 8.6.4).</summary>
+/// <summary>
+/// How a file writes its inks: in exactly their own numbers, or as a screen shows them (ISO 32000-1, 8.6.4).
+/// </summary>
 /// <param name="screen">The press's colours on screen; null for the inks themselves.</param>
 internal sealed class InkText(Colour.IScreenColour? screen)
 {

@@ -7,7 +7,9 @@ internal interface IPageResources
 {
     EmbeddedFace Face(FaceId id);
 
-    /// <summary>Marks that are mixed as one, with what they are mixed by (11.6.6): the piece's blend, or its opacity alone.</summary>
+    /// <summary>
+    /// Marks that are mixed as one, with what they are mixed by (11.6.6): the piece's blend, or its opacity alone.
+    /// </summary>
     string Mix(string marks, Piece piece, bool plainly);
 
     /// <summary>A picture that is so many points wide; null where there are no pictures.</summary>
@@ -54,17 +56,23 @@ internal interface IPageResources
 /// <param name="symbols">What is repeated in it.</param>
 /// <param name="ink">How inks are written.</param>
 /// <param name="media">The page's whole, in its own points.</param>
-internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> faces, PressImages images, PressSymbols symbols, InkText ink, Bounds media) : IPageResources
+internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> faces, PressImages images,
+    PressSymbols symbols, InkText ink, Bounds media)
+    : IPageResources
 {
     /// <summary>States that knock out, and that overprint.</summary>
-    public const string Overprinting = "/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >>";
+    public const string Overprinting =
+        "/Gk << /Type /ExtGState /OP false /op false /OPM 1 >> /Go << /Type /ExtGState /OP true /op true /OPM 1 >>";
 
     private readonly int _number = pdf.Reserve();
     private readonly StringBuilder _states = new(Overprinting);
-    private readonly SortedDictionary<string, int> _objects = new(StringComparer.Ordinal), _patterns = new(StringComparer.Ordinal), _shades = new(StringComparer.Ordinal);
+    private readonly SortedDictionary<string, int> _objects = new(StringComparer.Ordinal),
+        _patterns = new(StringComparer.Ordinal), _shades = new(StringComparer.Ordinal);
     private readonly SortedDictionary<string, string> _plates = new(StringComparer.Ordinal);
 
-    /// <summary>Whether anything lets through what lies under it, so that the page is composed in its own colours.</summary>
+    /// <summary>
+    /// Whether anything lets through what lies under it, so that the page is composed in its own colours.
+    /// </summary>
     public bool Mixes { get; private set; }
 
     public EmbeddedFace Face(FaceId id) => faces(id);
@@ -73,13 +81,17 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     {
         Mixes = true;
         var name = string.Create(CultureInfo.InvariantCulture, $"X{++_mixed}");
-        var box = $"[{PdfText.Figure(media.Left)} {PdfText.Figure(media.Top)} {PdfText.Figure(media.Right)} {PdfText.Figure(media.Bottom)}]";
+        var box = $"[{PdfText.Figure(media.Left)} {PdfText.Figure(media.Top)} {PdfText.Figure(media.Right)} " +
+            $"{PdfText.Figure(media.Bottom)}]";
         // What multiplies or screens stands by itself until it is whole (11.4.5); what is laid plainly sees what lies
         // under it, so that it can overprint that.
         var alone = plainly ? "" : "/I true ";
-        _objects[name] = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {box} /Group << /S /Transparency /CS /DeviceCMYK {alone}>> /Resources {_number} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
+        _objects[name] = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {box} /Group << /S /Transparency /CS " +
+            $"/DeviceCMYK {alone}>> /Resources {_number} 0 R",
+            s => s.Write(Encoding.ASCII.GetBytes(marks)));
         var blend = plainly ? Blend.Normal : piece.Blend;
-        _states.Append($" /{name}g << /Type /ExtGState /ca {PdfText.Figure(piece.Opacity)} /CA {PdfText.Figure(piece.Opacity)} /BM /{blend} /AIS false >>");
+        _states.Append($" /{name}g << /Type /ExtGState /ca {PdfText.Figure(piece.Opacity)} /CA " +
+            $"{PdfText.Figure(piece.Opacity)} /BM /{blend} /AIS false >>");
         return name;
     }
 
@@ -88,7 +100,8 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     public string? Picture(PictureMark mark, double points) =>
         images.Of(mark.Picture, points, mark.Convert) is { } number ? Image(OnPlate(mark, number), mark.Picture) : null;
 
-    public string? Grown(GrownMark mark) => images.Of(mark) is { } number ? Image(OnPlate(mark, number), mark.Picture) : null;
+    public string? Grown(GrownMark mark) =>
+        images.Of(mark) is { } number ? Image(OnPlate(mark, number), mark.Picture) : null;
 
     private string Image(int number, Picture picture)
     {
@@ -108,16 +121,21 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         var (across, down, tiles) = TileCell.Of(mark.Lay);
         // A pattern's own space is the tile's unit square, y down; its matrix leads to the page (8.7.3.1).
         var content = string.Concat(tiles.Select(t => $"q {PdfPainter.Placed("I", t)}Q\n"));
-        var matrix = string.Join(' ', ((double[])[cell.A, cell.B, cell.C, cell.D, cell.E, cell.F]).Select(PdfText.Figure));
+        var matrix = string.Join(' ',
+            ((double[])[cell.A, cell.B, cell.C, cell.D, cell.E, cell.F]).Select(PdfText.Figure));
         var name = string.Create(CultureInfo.InvariantCulture, $"T{_patterns.Count + 1}");
-        _patterns[name] = pdf.Stream($"/Type /Pattern /PatternType 1 /PaintType 1 /TilingType 1 /BBox [0 0 {across} {down}] /XStep {across} /YStep {down} /Matrix [{matrix}] /Resources << /XObject << /I {number} 0 R >> >>", s => s.Write(Encoding.ASCII.GetBytes(content)));
+        _patterns[name] = pdf.Stream($"/Type /Pattern /PatternType 1 /PaintType 1 /TilingType 1 /BBox [0 0 {across} " +
+            $"{down}] /XStep {across} /YStep {down} /Matrix [{matrix}] /Resources << /XObject << /I {number} 0 R >> >>",
+            s => s.Write(Encoding.ASCII.GetBytes(content)));
         return name;
     }
 
     public string ShadePattern(Shade shade)
     {
         var name = string.Create(CultureInfo.InvariantCulture, $"T{_patterns.Count + 1}");
-        _patterns[name] = pdf.Object($"<< /Type /Pattern /PatternType 2 {(shade.Way == Affine.Identity ? "" : $"/Matrix [{PdfText.Matrix(shade.Way)}] ")}/Shading {_shades[Shade(shade)]} 0 R >>");
+        _patterns[name] = pdf.Object($"<< /Type /Pattern /PatternType 2 " +
+            $"{(shade.Way == Affine.Identity ? "" : $"/Matrix [{PdfText.Matrix(shade.Way)}] ")}/Shading " +
+            $"{_shades[Shade(shade)]} 0 R >>");
         return name;
     }
 
@@ -129,13 +147,18 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         Mixes = true;
         var (wide, high, cover) = Plates.Softness.Of(mark, PerInchSoft);
         var b = mark.Bounds;
-        var image = pdf.Stream($"/Type /XObject /Subtype /Image /Width {wide} /Height {high} /ColorSpace /DeviceGray /BitsPerComponent 8", s => s.Write(cover));
+        var image =
+            pdf.Stream($"/Type /XObject /Subtype /Image /Width {wide} /Height {high} /ColorSpace /DeviceGray /BitsPerComponent 8",
+            s => s.Write(cover));
         var place = new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top).Then(toPage);
         var box = toPage.Of(b);
         var corners = $"[{PdfText.Figure(box.Left)} {PdfText.Figure(box.Top)} {PdfText.Figure(box.Right)} {PdfText.Figure(box.Bottom)}]";
-        var form = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {corners} /Group << /S /Transparency /CS /DeviceGray /I true >> /Resources << /XObject << /I {image} 0 R >> >>", s => s.Write(Encoding.ASCII.GetBytes(PdfPainter.Placed("I", place))));
+        var form = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {corners} /Group << /S /Transparency /CS " +
+            $"/DeviceGray /I true >> /Resources << /XObject << /I {image} 0 R >> >>",
+            s => s.Write(Encoding.ASCII.GetBytes(PdfPainter.Placed("I", place))));
         var name = string.Create(CultureInfo.InvariantCulture, $"Z{++_soft}");
-        _states.Append($" /{name} << /Type /ExtGState /BM /Multiply /ca {PdfText.Figure(mark.Strength)} /AIS false /SMask << /Type /Mask /S /Luminosity /G {form} 0 R /BC [0] >> >>");
+        _states.Append($" /{name} << /Type /ExtGState /BM /Multiply /ca {PdfText.Figure(mark.Strength)} /AIS false " +
+            $"/SMask << /Type /Mask /S /Luminosity /G {form} 0 R /BC [0] >> >>");
         return name;
     }
 
@@ -149,20 +172,27 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         List<(double At, Ink Ink)> stops = [.. shade.Stops];
         if (stops[0].At > 0) stops.Insert(0, (0, stops[0].Ink));
         if (stops[^1].At < 1) stops.Add((1, stops[^1].Ink));
-        // A viewer mixes a screen's colours where the press mixes ink: so many steps between two stops leave it nothing to mix.
+        // A viewer mixes a screen's colours where the press mixes ink: so many steps between two stops leave it nothing
+        // to mix.
         if (ink.OnScreen) stops = [.. Stepped(shade, stops)];
         ink.Know([.. stops.Select(s => s.Ink)]);
         string inks(Ink i) => $"[{ink.Numbers(i)}]";
         var parts = stops.Zip(stops.Skip(1)).Where(p => p.Second.At > p.First.At).ToList();
-        var functions = string.Join(' ', parts.Select(p => $"<< /FunctionType 2 /Domain [0 1] /N 1 /C0 {inks(p.First.Ink)} /C1 {inks(p.Second.Ink)} >>"));
-        var function = pdf.Object($"<< /FunctionType 3 /Domain [0 1] /Functions [{functions}] /Bounds [{string.Join(' ', parts.Skip(1).Select(p => PdfText.Figure(p.First.At)))}] /Encode [{string.Join(' ', parts.Select(_ => "0 1"))}] >>");
-        var (x0, y0, x1, y1) = (PdfText.Figure(shade.X0), PdfText.Figure(shade.Y0), PdfText.Figure(shade.X1), PdfText.Figure(shade.Y1));
+        var functions = string.Join(' ',
+            parts.Select(p =>
+                $"<< /FunctionType 2 /Domain [0 1] /N 1 /C0 {inks(p.First.Ink)} /C1 {inks(p.Second.Ink)} >>"));
+        var function = pdf.Object($"<< /FunctionType 3 /Domain [0 1] /Functions [{functions}] /Bounds " +
+            $"[{string.Join(' ', parts.Skip(1).Select(p => PdfText.Figure(p.First.At)))}] /Encode " +
+            $"[{string.Join(' ', parts.Select(_ => "0 1"))}] >>");
+        var (x0, y0, x1, y1) = (PdfText.Figure(shade.X0), PdfText.Figure(shade.Y0), PdfText.Figure(shade.X1),
+            PdfText.Figure(shade.Y1));
         var (fx, fy) = shade.Focus is { } f ? (PdfText.Figure(f.X), PdfText.Figure(f.Y)) : (x0, y0);
         var coords = shade.Round
             ? $"{fx} {fy} 0 {x0} {y0} {PdfText.Figure(Math.Sqrt(((shade.X1 - shade.X0) * (shade.X1 - shade.X0)) + ((shade.Y1 - shade.Y0) * (shade.Y1 - shade.Y0))))}"
             : $"{x0} {y0} {x1} {y1}";
         var name = string.Create(CultureInfo.InvariantCulture, $"S{_shades.Count + 1}");
-        _shades[name] = pdf.Object($"<< /ShadingType {(shade.Round ? 3 : 2)} /ColorSpace {ink.Space} /Coords [{coords}] /Function {function} 0 R /Extend [true true] >>");
+        _shades[name] = pdf.Object($"<< /ShadingType {(shade.Round ? 3 : 2)} /ColorSpace {ink.Space} /Coords " +
+            $"[{coords}] /Function {function} 0 R /Extend [true true] >>");
         return name;
     }
 
@@ -211,13 +241,18 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     public static string Plate(string name)
     {
         var likeness = name == "All" ? Ink.Percent(100, 100, 100, 100) : Finishes.Likeness(name);
-        return $"[/Separation /{PdfText.Name(name)} /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [{PdfText.Inks(likeness)}] >>]";
+        return $"[/Separation /{PdfText.Name(name)} /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] " +
+            $"/C1 [{PdfText.Inks(likeness)}] >>]";
     }
 
     /// <summary>Writes the dictionary under which page and groups find all of it.</summary>
     public int Write(string fonts, string more = "")
     {
-        static string refs(SortedDictionary<string, int> of) => string.Concat(of.Select(o => $"/{o.Key} {o.Value} 0 R "));
-        return pdf.Object(_number, $"<< /ExtGState << {_states} >> /XObject << {refs(_objects)}>> /Pattern << {refs(_patterns)}>> /Shading << {refs(_shades)}>> /ColorSpace << {string.Concat(_plates.Values.Select(p => $"/{p} "))}>> /Font << {fonts}>> {more}>>");
+        static string refs(SortedDictionary<string, int> of) =>
+            string.Concat(of.Select(o => $"/{o.Key} {o.Value} 0 R "));
+        return pdf.Object(_number,
+            $"<< /ExtGState << {_states} >> /XObject << {refs(_objects)}>> /Pattern << {refs(_patterns)}>> /Shading " +
+                $"<< {refs(_shades)}>> /ColorSpace << {string.Concat(_plates.Values.Select(p => $"/{p} "))}>> /Font " +
+                $"<< {fonts}>> {more}>>");
     }
 }

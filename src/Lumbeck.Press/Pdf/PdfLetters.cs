@@ -2,11 +2,15 @@ using System.Text;
 
 namespace Lumbeck.Press.Pdf;
 
-/// <summary>Runs of type as a page's content (ISO 32000-1, 9): glyphs where they were set, and the letters they stand for where the face's own map does not give them.</summary>
+/// <summary>
+/// Runs of type as a page's content (ISO 32000-1, 9): glyphs where they were set, and the letters they stand for where
+/// the face's own map does not give them.
+/// </summary>
 /// <param name="s">What is written to.</param>
 /// <param name="has">Where faces are.</param>
 /// <param name="read">Runs whose glyphs carry other letters, so that words are read in their order.</param>
-internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyDictionary<GlyphMark, ImmutableArray<PlacedGlyph>> read)
+internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyDictionary<GlyphMark,
+    ImmutableArray<PlacedGlyph>> read)
 {
     /// <param name="g">The run.</param>
     /// <param name="toPage">Where its piece lies.</param>
@@ -18,11 +22,14 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
         // Letters spaced so widely that they would be taken for words carry those themselves (14.9.4).
         var spelled = !g.RightToLeft && IsSpaced(g, face);
         if (spelled) Span(g.Text);
-        s.Append("BT /").Append(face.Name).Append(' ').Append(PdfText.Figure(g.Size)).Append(mode == 0 ? " Tf\n" : $" Tf {mode} Tr\n");
+        s.Append("BT /").Append(face.Name).Append(' ').Append(PdfText.Figure(g.Size))
+            .Append(mode == 0 ? " Tf\n" : $" Tf {mode} Tr\n");
         for (var from = 0; from < glyphs.Length;)
         {
             var to = from + 1;
-            while (to < glyphs.Length && glyphs[to].Y == glyphs[from].Y && glyphs[to].Turn == 0 && glyphs[from].Turn == 0) to++;
+            while (to < glyphs.Length && glyphs[to].Y == glyphs[from].Y && glyphs[to].Turn == 0
+                && glyphs[from].Turn == 0)
+                to++;
             Run(g, glyphs, from, to, face, toPage, spelled);
             from = to;
         }
@@ -30,9 +37,13 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
         if (spelled) s.Append("EMC\n");
     }
 
-    private void Span(string letters) => s.Append("/Span << /ActualText ").Append(PdfText.String(letters)).Append(" >> BDC\n");
+    private void Span(string letters) =>
+        s.Append("/Span << /ActualText ").Append(PdfText.String(letters)).Append(" >> BDC\n");
 
-    /// <summary>Letters spaced so widely that readers would take every one for a word: from about a tenth of the size on they do.</summary>
+    /// <summary>
+    /// Letters spaced so widely that readers would take every one for a word: from about a tenth of the size on they
+    /// do.
+    /// </summary>
     private static bool IsSpaced(GlyphMark g, EmbeddedFace face)
     {
         for (var i = 1; i < g.Glyphs.Length; i++)
@@ -43,11 +54,14 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
         return false;
     }
 
-    private void Run(GlyphMark g, ImmutableArray<PlacedGlyph> glyphs, int from, int to, EmbeddedFace face, Affine toPage, bool spelled)
+    private void Run(GlyphMark g, ImmutableArray<PlacedGlyph> glyphs, int from, int to, EmbeddedFace face,
+        Affine toPage, bool spelled)
     {
         var first = glyphs[from];
-        var m = new Affine(1, 0, 0, -1, 0, 0).Then(Affine.Rotate(first.Turn)).Then(Affine.Move(g.X + first.X, g.Y + first.Y)).Then(toPage);
-        s.Append(PdfText.Figure(m.A)).Append(' ').Append(PdfText.Figure(m.B)).Append(' ').Append(PdfText.Figure(m.C)).Append(' ').Append(PdfText.Figure(m.D)).Append(' ')
+        var m = new Affine(1, 0, 0, -1, 0, 0).Then(Affine.Rotate(first.Turn))
+            .Then(Affine.Move(g.X + first.X, g.Y + first.Y)).Then(toPage);
+        s.Append(PdfText.Figure(m.A)).Append(' ').Append(PdfText.Figure(m.B)).Append(' ').Append(PdfText.Figure(m.C))
+            .Append(' ').Append(PdfText.Figure(m.D)).Append(' ')
             .Append(PdfText.Figure(m.E)).Append(' ').Append(PdfText.Figure(m.F)).Append(" Tm\n");
         var pen = first.X;
         var open = false;
@@ -59,7 +73,8 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
             if (!told && open) { s.Append(">] TJ\n"); open = false; }
             if (!told) Span(glyph.Letters);
             if (!open) { s.Append("[<"); open = true; }
-            // What the face's own advance leaves short or over, in thousandths of the size; the pen keeps what rounding drops.
+            // What the face's own advance leaves short or over, in thousandths of the size; the pen keeps what rounding
+            // drops.
             var gap = Math.Round((glyph.X - pen) * 1000 / g.Size, 2);
             if (gap != 0)
             {

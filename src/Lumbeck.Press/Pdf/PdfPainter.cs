@@ -2,19 +2,23 @@ using System.Text;
 
 namespace Lumbeck.Press.Pdf;
 
-/// <summary>A scene as a page's content (ISO 32000-1, 8 and 9): the same marks as the screen's, in the press's own colours.</summary>
+/// <summary>
+/// A scene as a page's content (ISO 32000-1, 8 and 9): the same marks as the screen's, in the press's own colours.
+/// </summary>
 /// <param name="scene">The sheet.</param>
 /// <param name="has">What content names: faces, pictures, patterns, states.</param>
 /// <param name="ink">How inks are written.</param>
 /// <param name="page">Where the sheet lies on its page: from its own points, y down, to the page's, y up.</param>
 /// <param name="shapes">The shape of a run of type, where type leaves as shapes; null where it stays type.</param>
-internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, Affine page, Func<GlyphMark, Outline>? shapes = null)
+internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, Affine page,
+    Func<GlyphMark, Outline>? shapes = null)
 {
     /// <summary>
     /// Scenes are y down from the upper left corner, pages y up from the lower left; so many points of the page lie
     /// left of the sheet and below it.
     /// </summary>
-    public static Affine OnPage(Scene scene, double left = 0, double below = 0) => new(1, 0, 0, -1, left, scene.Height + below);
+    public static Affine OnPage(Scene scene, double left = 0, double below = 0) =>
+        new(1, 0, 0, -1, left, scene.Height + below);
 
     private StringBuilder _s = new();
     private bool _overprinting;
@@ -28,7 +32,14 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             foreach (var piece in scene.Pieces)
             {
                 GlyphMark? before = null;
-                foreach (var g in piece.Marks.SelectMany(m => m switch { GlyphMark own => [own], Plates.FlatMark { Letters: { } seen } => [seen], Plates.FlatMark f => f.Hidden, _ => (IEnumerable<GlyphMark>)[] }))
+                foreach (var g in piece.Marks.SelectMany(m =>
+                    m switch
+                    {
+                        GlyphMark own => [own],
+                        Plates.FlatMark { Letters: { } seen } => [seen],
+                        Plates.FlatMark f => f.Hidden,
+                        _ => (IEnumerable<GlyphMark>)[],
+                    }))
                 {
                     var read = Readable.Of(g, before);
                     foreach (var glyph in read) has.Face(g.Face).Use(glyph);
@@ -51,7 +62,9 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             var overprinting = _overprinting;
             if (piece.Mixes) { Mixed(piece, toPage); continue; }
             if (piece.Clipped)
-                _s.Append("q ").Append(PdfText.Figure(page.E)).Append(' ').Append(PdfText.Figure(page.F - scene.Height)).Append(' ').Append(PdfText.Figure(scene.Width)).Append(' ').Append(PdfText.Figure(scene.Height)).Append(" re W n\n");
+                _s.Append("q ").Append(PdfText.Figure(page.E)).Append(' ').Append(PdfText.Figure(page.F - scene.Height))
+                    .Append(' ').Append(PdfText.Figure(scene.Width)).Append(' ').Append(PdfText.Figure(scene.Height))
+                    .Append(" re W n\n");
             foreach (var mark in piece.Marks) Mark(mark, toPage);
             if (piece.Clipped) { _s.Append("Q\n"); _fill = null; _overprinting = overprinting; }
         }
@@ -73,7 +86,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     /// <summary>
     /// A piece that lets through what lies under it: its marks are laid down as one, so that they do not show through
     /// each other. Finishing inks that multiply or screen
-    /// are laid by themselves: a plate of their own has nothing to do with the process inks, and is never screened away.
+    /// are laid by themselves: a plate of their own has nothing to do with the process inks, and is never screened
+    /// away.
     /// </summary>
     private void Mixed(Piece piece, Affine toPage)
     {
@@ -81,12 +95,15 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         var screened = piece.Blend == Blend.Screen;
         IEnumerable<Mark> inks = finishes.Length == 0 ? piece.Marks : piece.Marks.Where(m => m.Finish is null);
         if (screened) inks = inks.SelectMany(m => Keeping(m, finishes));
-        if (inks.Any()) Group(piece, inks, toPage, overprinted: !piece.StandsAlone || screened, plainly: !piece.StandsAlone);
+        if (inks.Any())
+            Group(piece, inks, toPage, overprinted: !piece.StandsAlone || screened, plainly: !piece.StandsAlone);
         // What lies over a finishing ink and hides it takes it off its plate.
         foreach (var name in finishes)
         {
-            var over = piece.Marks.SkipWhile(m => !screened && m.Finish?.Name != name).Where(m => m.Finish is null || m.Finish.Value.Name == name);
-            Group(piece, over.Select(m => OnPlate(m, name)).OfType<Mark>(), toPage, overprinted: screened, plainly: screened);
+            var over = piece.Marks.SkipWhile(m => !screened && m.Finish?.Name != name)
+                .Where(m => m.Finish is null || m.Finish.Value.Name == name);
+            Group(piece, over.Select(m => OnPlate(m, name)).OfType<Mark>(), toPage, overprinted: screened,
+                plainly: screened);
         }
     }
 
@@ -116,7 +133,11 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             ShadeMark h => new FillMark(h.Shape, Ink.White) { EvenOdd = h.EvenOdd, Finish = (finish, tint) },
             GlyphMark g => g with { Shade = null, Finish = (finish, tint) },
             DrawingMark d => d with { Marks = [.. d.Marks.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()] },
-            RepeatedMark r => r with { Symbol = [.. r.Symbol.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()], Finish = (finish, tint) },
+            RepeatedMark r => r with
+            {
+                Symbol = [.. r.Symbol.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()],
+                Finish = (finish, tint),
+            },
             _ => mark with { Finish = (finish, tint) },
         };
 
@@ -155,14 +176,16 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             case LineMark l:
                 Overprint(l.Finish is not null && _finishesOverprint);
                 if (l.Finish is { } finish)
-                    _s.Append('/').Append(has.Finish(finish.Name)).Append(" CS ").Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" SCN ");
+                    _s.Append('/').Append(has.Finish(finish.Name)).Append(" CS ")
+                        .Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" SCN ");
                 else _s.Append(ink.Lined(l.Ink)).Append(' ');
                 PdfPath.Line(_s, l, toPage);
                 break;
             case PictureMark p:
                 Overprint(p.Finish is not null && _finishesOverprint);
                 var placed = p.Place.Then(toPage);
-                if (has.Picture(p, Wide(placed)) is { } picture) Clipped(p.Clip, toPage, false, () => Image(picture, placed));
+                if (has.Picture(p, Wide(placed)) is { } picture)
+                    Clipped(p.Clip, toPage, false, () => Image(picture, placed));
                 break;
             case GrownMark w:
                 Overprint(w.Finish is not null && _finishesOverprint);
@@ -204,7 +227,9 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         }
     }
 
-    /// <summary>The same marks in each of their places: a form of their own, in their own coordinates, and where it is drawn.</summary>
+    /// <summary>
+    /// The same marks in each of their places: a form of their own, in their own coordinates, and where it is drawn.
+    /// </summary>
     private void Repeated(RepeatedMark mark, Affine toPage)
     {
         if (mark.Symbol.IsEmpty || mark.Places.IsEmpty) return;
@@ -263,8 +288,17 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             foreach (var part in parts) Flat(part);
             _s.Append("Q\n");
         }
-        else if (flat.Letters is { } covered && shapes is null) { _s.Append("q\n"); Glyphs(covered, toPage, 3); _s.Append("Q\n"); }
-        if (shapes is null) foreach (var hidden in flat.Hidden) { _s.Append("q\n"); Glyphs(hidden, toPage, 3); _s.Append("Q\n"); }
+        else if (flat.Letters is { } covered && shapes is null)
+        {
+            _s.Append("q\n"); Glyphs(covered, toPage, 3);
+            _s.Append("Q\n");
+        }
+        if (shapes is null) foreach (var hidden in flat.Hidden)
+        {
+            _s.Append("q\n");
+            Glyphs(hidden, toPage, 3);
+            _s.Append("Q\n");
+        }
     }
 
     /// <summary>
@@ -285,10 +319,12 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         }
         _s.Append("/Gk gs\n");
         lay(part.Image, () => ink.Filled(part.Ink));
-        List<(string Name, int? Image, int Tint)> laid = [.. part.Finishes.Where(f => f.Image is not null || f.Tint > 0)];
+        List<(string Name, int? Image, int Tint)> laid = [.. part.Finishes.Where(f =>
+            f.Image is not null || f.Tint > 0)];
         if (laid.Count == 0) return;
         _s.Append("/Go gs\n");
-        foreach (var (name, image, tint) in laid) lay(image, () => $"/{has.Finish(name)} cs {PdfText.Figure(tint / 10_000.0)} scn");
+        foreach (var (name, image, tint) in laid)
+            lay(image, () => $"/{has.Finish(name)} cs {PdfText.Figure(tint / 10_000.0)} scn");
     }
 
     private static double Wide(Affine m) => Math.Sqrt((m.A * m.A) + (m.B * m.B));
@@ -314,7 +350,9 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         (_fill, _overprinting) = (fill, overprinting);
     }
 
-    /// <summary>Images lie in a unit square whose y runs up (8.9.5.1); scenes' pictures in one whose y runs down.</summary>
+    /// <summary>
+    /// Images lie in a unit square whose y runs up (8.9.5.1); scenes' pictures in one whose y runs down.
+    /// </summary>
     private void Image(string name, Affine place) => _s.Append(Placed(name, place));
 
     /// <summary>An image's content under a placing of the scene's own unit square.</summary>
@@ -345,7 +383,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     }
 
     /// <summary>A run of type; 0 filled, 3 not seen, 7 a clip (9.3.6).</summary>
-    private void Glyphs(GlyphMark g, Affine toPage, int mode = 0) => new PdfLetters(_s, has, _read).Write(g, toPage, mode);
+    private void Glyphs(GlyphMark g, Affine toPage, int mode = 0) =>
+        new PdfLetters(_s, has, _read).Write(g, toPage, mode);
 
     private void Shape(Outline o, Affine m) => PdfPath.Write(_s, o, m);
 }

@@ -11,7 +11,10 @@ internal static class PdfPath
         var p = 0;
         double x = 0, y = 0;
         (double X, double Y) Next() => m.At(o.Points[p++], o.Points[p++]);
-        void Put(params ReadOnlySpan<double> figures) { foreach (var f in figures) s.Append(PdfText.Figure(f)).Append(' '); }
+        void Put(params ReadOnlySpan<double> figures)
+        {
+            foreach (var f in figures) s.Append(PdfText.Figure(f)).Append(' ');
+        }
         foreach (var stroke in o.Strokes)
             switch (stroke)
             {
@@ -21,7 +24,8 @@ internal static class PdfPath
                     // A quad is the cubic whose handles lie two thirds of the way to its own.
                     var (qx, qy) = Next();
                     var (ex, ey) = Next();
-                    Put(x + ((qx - x) * 2 / 3), y + ((qy - y) * 2 / 3), ex + ((qx - ex) * 2 / 3), ey + ((qy - ey) * 2 / 3), ex, ey);
+                    Put(x + ((qx - x) * 2 / 3), y + ((qy - y) * 2 / 3), ex + ((qx - ex) * 2 / 3),
+                        ey + ((qy - ey) * 2 / 3), ex, ey);
                     s.Append("c\n");
                     (x, y) = (ex, ey);
                     break;
@@ -45,7 +49,9 @@ internal static class PdfPath
         if (l.Cap != LineCap.Butt) s.Append(l.Cap == LineCap.Round ? " 1 J" : " 2 J");
         s.Append('\n');
         var dashed = l.Dash.Length > 0;
-        if (dashed) s.Append('[').AppendJoin(' ', l.Dash.Select(PdfText.Figure)).Append("] ").Append(PdfText.Figure(l.DashFrom)).Append(" d\n");
+        if (dashed)
+            s.Append('[').AppendJoin(' ', l.Dash.Select(PdfText.Figure)).Append("] ").Append(PdfText.Figure(l.DashFrom))
+                .Append(" d\n");
         Write(s, l.Shape, toPage);
         s.Append("S\n");
         if (l.Cap != LineCap.Butt) s.Append("0 J\n");

@@ -6,7 +6,8 @@ namespace Lumbeck.Press.Pdf;
 
 /// <summary>
 /// Writes a PDF's objects as they come, then its cross-reference table (ISO 32000-1, 7.5). Nothing is kept but offsets:
-/// a stream's length follows it as an object of its own. The file's ID is the MD5 of all that precedes the table, so the same
+/// a stream's length follows it as an object of its own. The file's ID is the MD5 of all that precedes the table, so
+/// the same
 /// objects give the same bytes.
 /// </summary>
 public sealed class PdfWriter : IDisposable
@@ -50,7 +51,8 @@ public sealed class PdfWriter : IDisposable
     /// <param name="fill">Writes the stream's data.</param>
     /// <param name="compress">False only for what other programs must find by reading bytes, such as XMP.</param>
     /// <param name="level">How hard it is compressed.</param>
-    public int Stream(int number, string entries, Action<Stream> fill, bool compress = true, CompressionLevel level = CompressionLevel.Optimal)
+    public int Stream(int number, string entries, Action<Stream> fill, bool compress = true,
+        CompressionLevel level = CompressionLevel.Optimal)
     {
         var length = Reserve();
         Begin(number);
@@ -69,18 +71,23 @@ public sealed class PdfWriter : IDisposable
         return number;
     }
 
-    public int Stream(string entries, Action<Stream> fill, bool compress = true, CompressionLevel level = CompressionLevel.Optimal) => Stream(Reserve(), entries, fill, compress, level);
+    public int Stream(string entries, Action<Stream> fill, bool compress = true,
+        CompressionLevel level = CompressionLevel.Optimal) => Stream(Reserve(), entries, fill, compress, level);
 
     /// <summary>Ends the file: cross-reference table and trailer.</summary>
     /// <exception cref="InvalidOperationException">An object was reserved and never written.</exception>
     public void Finish(int catalog, int info)
     {
-        if (_offsets.IndexOf(-1) is >= 0 and var missing) throw new InvalidOperationException($"Object {missing + 1} was reserved and never written.");
+        if (_offsets.IndexOf(-1) is >= 0 and var missing)
+            throw new InvalidOperationException($"Object {missing + 1} was reserved and never written.");
         var id = Convert.ToHexString(_hash.GetCurrentHash());
         var at = _position;
-        var s = new StringBuilder().Append(CultureInfo.InvariantCulture, $"xref\n0 {_offsets.Count + 1}\n0000000000 65535 f \n");
+        var s = new StringBuilder()
+            .Append(CultureInfo.InvariantCulture, $"xref\n0 {_offsets.Count + 1}\n0000000000 65535 f \n");
         foreach (var offset in _offsets) s.Append(CultureInfo.InvariantCulture, $"{offset:0000000000} 00000 n \n");
-        s.Append(CultureInfo.InvariantCulture, $"trailer\n<< /Size {_offsets.Count + 1} /Root {catalog} 0 R /Info {info} 0 R /ID [<{id}> <{id}>] >>\nstartxref\n{at}\n%%EOF\n");
+        s.Append(CultureInfo.InvariantCulture,
+            $"trailer\n<< /Size {_offsets.Count + 1} /Root {catalog} 0 R /Info {info} 0 R /ID [<{id}> <{id}>] " +
+                $">>\nstartxref\n{at}\n%%EOF\n");
         Write(s.ToString());
         _out.Flush();
     }
@@ -109,7 +116,11 @@ public sealed class PdfWriter : IDisposable
         public override bool CanSeek => false;
         public override bool CanWrite => true;
         public override long Length => throw new NotSupportedException();
-        public override long Position { get => throw new NotSupportedException(); set => throw new NotSupportedException(); }
+        public override long Position
+        {
+            get => throw new NotSupportedException();
+            set => throw new NotSupportedException();
+        }
         public override void Flush() { }
         public override void Write(byte[] buffer, int offset, int count) => writer.Write(buffer.AsSpan(offset, count));
         public override void Write(ReadOnlySpan<byte> buffer) => writer.Write(buffer);

@@ -21,11 +21,16 @@ internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? fil
 
     /// <summary>At no more than the house's highest useful resolution, and never more than there is.</summary>
     public int? Of(Picture picture, double points, bool convert) => files is null ? null
-        : Of(picture.Hash, Math.Clamp((int)Math.Ceiling(points / 72 * (PerInch ?? house.PictureMost)), 1, picture.Wide), convert, () => files.PathOf(picture.Hash));
+        : Of(picture.Hash, Math.Clamp((int)Math.Ceiling(points / 72 * (PerInch ?? house.PictureMost)), 1, picture.Wide),
+            convert, () => files.PathOf(picture.Hash));
 
-    public int? Of(GrownMark mark) => files is null ? null : Of(mark.How.Recipe, mark.Wide, mark.Convert, () => files.GrownOf(mark, mark.Wide));
+    public int? Of(GrownMark mark) =>
+        files is null ? null : Of(mark.How.Recipe, mark.Wide, mark.Convert, () => files.GrownOf(mark, mark.Wide));
 
-    /// <summary>A picture's coverage in one tint of a finishing ink's plate: a single sample, seen through the picture's own soft mask.</summary>
+    /// <summary>
+    /// A picture's coverage in one tint of a finishing ink's plate: a single sample, seen through the picture's own
+    /// soft mask.
+    /// </summary>
     /// <param name="picture">One that is in the file.</param>
     /// <param name="plate">The plate's colour space.</param>
     /// <param name="tint">Of 10,000.</param>
@@ -38,22 +43,37 @@ internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? fil
             s => s.WriteByte((byte)(tint * 255 / 10_000)));
     }
 
-    private int Of(string what, int wide, bool convert, Func<string> file) => _written.TryGetValue((what, wide, convert), out var known) ? known
+    private int Of(string what, int wide, bool convert,
+        Func<string> file) => _written.TryGetValue((what, wide, convert), out var known)
+        ? known
         : _written[(what, wide, convert)] = Make(file, wide, convert);
 
     private int Make(Func<string> file, int wide, bool convert)
     {
         Before?.Invoke();
-        return Rgb ? Write(PictureMaking.ForProof(file(), wide, PressCondition.Of(house), convert)) : Write(PictureMaking.ForPress(file(), wide, PressCondition.Of(house), convert));
+        return Rgb
+            ? Write(PictureMaking.ForProof(file(), wide, PressCondition.Of(house), convert))
+            : Write(PictureMaking.ForPress(file(), wide, PressCondition.Of(house), convert));
     }
 
-    /// <summary>An image with its samples as JPEG (7.4.8) and what shows through it as a soft mask (11.6.5.3).</summary>
+    /// <summary>
+    /// An image with its samples as JPEG (7.4.8) and what shows through it as a soft mask (11.6.5.3).
+    /// </summary>
     private int Write(PressPicture p)
     {
-        var mask = p.Alpha is { } alpha ? pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} /ColorSpace /DeviceGray /BitsPerComponent 8", s => s.Write(alpha)) : (int?)null;
+        var mask = p.Alpha is { } alpha
+            ? pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} /ColorSpace /DeviceGray /BitsPerComponent 8",
+                s => s.Write(alpha))
+            : (int?)null;
         // JPEG files of four inks hold them the other way round, as their readers expect.
-        var colour = Rgb ? "/ColorSpace /DeviceRGB" : p.Gray ? "/ColorSpace /DeviceGray" : "/ColorSpace /DeviceCMYK /Decode [1 0 1 0 1 0 1 0]";
-        var image = pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} {colour} /BitsPerComponent 8 /Filter /DCTDecode{(mask is { } m ? $" /SMask {m} 0 R" : "")}", p.Save, compress: false);
+        var colour = Rgb
+            ? "/ColorSpace /DeviceRGB"
+            : p.Gray
+            ? "/ColorSpace /DeviceGray"
+            : "/ColorSpace /DeviceCMYK /Decode [1 0 1 0 1 0 1 0]";
+        var image = pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} {colour} " +
+            $"/BitsPerComponent 8 /Filter /DCTDecode{(mask is { } m ? $" /SMask {m} 0 R" : "")}",
+            p.Save, compress: false);
         if (mask is { } own) _masks[image] = own;
         return image;
     }

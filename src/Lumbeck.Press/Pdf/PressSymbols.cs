@@ -2,7 +2,9 @@ using System.Text;
 
 namespace Lumbeck.Press.Pdf;
 
-/// <summary>What marks repeat, once in a file (form XObjects: ISO 32000-1, 8.10), whatever pages it stands on.</summary>
+/// <summary>
+/// What marks repeat, once in a file (form XObjects: ISO 32000-1, 8.10), whatever pages it stands on.
+/// </summary>
 /// <param name="pdf">The file.</param>
 internal sealed class PressSymbols(PdfWriter pdf)
 {
@@ -14,9 +16,12 @@ internal sealed class PressSymbols(PdfWriter pdf)
     /// <param name="plates">The colour spaces it names, as resources.</param>
     public int Of(string content, Bounds reach, string plates)
     {
-        var key = $"{PdfText.Figure(reach.Left)} {PdfText.Figure(reach.Top)} {PdfText.Figure(reach.Right)} {PdfText.Figure(reach.Bottom)}\n{content}";
+        var key = $"{PdfText.Figure(reach.Left)} {PdfText.Figure(reach.Top)} {PdfText.Figure(reach.Right)} " +
+            $"{PdfText.Figure(reach.Bottom)}\n{content}";
         if (_forms.TryGetValue(key, out var known)) return known;
         var resources = $"<< /ExtGState << {PageResources.Overprinting} >> {(plates.Length > 0 ? $"/ColorSpace << {plates} >> " : "")}>>";
-        return _forms[key] = pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{key[..key.IndexOf('\n', StringComparison.Ordinal)]}] /Resources {resources}", s => s.Write(Encoding.ASCII.GetBytes(content)));
+        return _forms[key] = pdf.Stream($"/Type /XObject /Subtype /Form /BBox " +
+            $"[{key[..key.IndexOf('\n', StringComparison.Ordinal)]}] /Resources {resources}",
+            s => s.Write(Encoding.ASCII.GetBytes(content)));
     }
 }

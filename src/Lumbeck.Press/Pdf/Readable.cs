@@ -1,7 +1,8 @@
 namespace Lumbeck.Press.Pdf;
 
 /// <summary>
-/// Runs of type as they are read back. Readers put words that run from right to left in order by guessing from what they see, and guess wrong at spaces and marks that could belong
+/// Runs of type as they are read back. Readers put words that run from right to left in order by guessing from what
+/// they see, and guess wrong at spaces and marks that could belong
 /// to either side: there the file says which way they run, by marks that show nothing (UAX #9, 2.6).
 /// </summary>
 internal static class Readable

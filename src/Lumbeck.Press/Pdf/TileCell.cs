@@ -7,12 +7,16 @@ public static class TileCell
     public static (int Across, int Down, IReadOnlyList<Affine> Tiles) Of(TileLay lay) => lay switch
     {
         TileLay.Brick => (1, 2, [Affine.Identity, Affine.Move(-0.5, 1), Affine.Move(0.5, 1)]),
-        TileLay.Mirrored => (2, 2, [.. from row in (int[])[0, 1] from column in (int[])[0, 1] select ShapeDrawing.TileFlip(lay, column, row).Then(Affine.Move(column, row))]),
+        TileLay.Mirrored =>
+            (2, 2,
+                [.. from row in (int[])[0, 1] from column in (int[])[0, 1] select ShapeDrawing.TileFlip(lay, column, row)
+                    .Then(Affine.Move(column, row))]),
         _ => (1, 1, [Affine.Identity]),
     };
 
     /// <summary>
-    /// The tiles over a mark's shape, one by one; null where they are more than so many. A press that steps a pattern by whole pixels would shift them.
+    /// The tiles over a mark's shape, one by one; null where they are more than so many. A press that steps a pattern
+    /// by whole pixels would shift them.
     /// </summary>
     public static IReadOnlyList<PictureMark>? Over(TilesMark mark, int most)
     {
@@ -26,7 +30,8 @@ public static class TileCell
             for (var column = left; column < right; column++)
             {
                 var aside = mark.Lay == TileLay.Brick && (row & 1) == 1 ? 0.5 : 0;
-                var place = ShapeDrawing.TileFlip(mark.Lay, column, row).Then(Affine.Move(column + aside, row)).Then(mark.Cell);
+                var place = ShapeDrawing.TileFlip(mark.Lay, column, row).Then(Affine.Move(column + aside, row))
+                    .Then(mark.Cell);
                 tiles.Add(new(mark.Picture, place, square) { Convert = mark.Convert, Finish = mark.Finish });
             }
         return tiles;

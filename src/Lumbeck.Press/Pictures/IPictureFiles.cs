@@ -6,6 +6,8 @@ public interface IPictureFiles
     /// <summary>The path of a kept picture.</summary>
     string PathOf(string hash);
 
-    /// <summary>The path of a picture grown beyond its edges, so many pixels wide as a whole; made where it is not there yet.</summary>
+    /// <summary>
+    /// The path of a picture grown beyond its edges, so many pixels wide as a whole; made where it is not there yet.
+    /// </summary>
     string GrownOf(GrownMark mark, int wide);
 }

@@ -4,7 +4,10 @@ using Intent = Lumbeck.Core.Trade.Houses.Intent;
 
 namespace Lumbeck.Press.Pictures;
 
-/// <summary>A picture as a press file holds it: samples of 8 bits in DeviceCMYK, DeviceGray or DeviceRGB, made as they are written as JPEG; and what shows through it, if anything does.</summary>
+/// <summary>
+/// A picture as a press file holds it: samples of 8 bits in DeviceCMYK, DeviceGray or DeviceRGB, made as they are
+/// written as JPEG; and what shows through it, if anything does.
+/// </summary>
 /// <param name="Wide">Pixels across.</param>
 /// <param name="High">Pixels down.</param>
 /// <param name="Gray">In DeviceGray.</param>
@@ -12,10 +15,16 @@ namespace Lumbeck.Press.Pictures;
 /// <param name="Save">Writes the JPEG, once.</param>
 public sealed record PressPicture(int Wide, int High, bool Gray, byte[]? Alpha, Action<Stream> Save);
 
-/// <summary>A picture's pixels in press colours: four bytes of ink each, 255 for all of it; and how much of it covers, where it does not all.</summary>
+/// <summary>
+/// A picture's pixels in press colours: four bytes of ink each, 255 for all of it; and how much of it covers, where it
+/// does not all.
+/// </summary>
 public sealed record PressPixels(int Wide, int High, byte[] Inks, byte[]? Alpha);
 
-/// <summary>Makes pictures for the press and for the screen from kept files. RGB goes to the press's colours through the profiles; CMYK keeps its numbers unless it is to be converted.</summary>
+/// <summary>
+/// Makes pictures for the press and for the screen from kept files. RGB goes to the press's colours through the
+/// profiles; CMYK keeps its numbers unless it is to be converted.
+/// </summary>
 public static class PictureMaking
 {
     /// <summary>For the press, with no more pixels across than asked for.</summary>
@@ -32,9 +41,11 @@ public static class PictureMaking
     }
 
     /// <summary>Samples that are made while they are written, so that no file is held whole.</summary>
-    private static PressPicture Saved(Image image, bool gray, byte[]? alpha, int quality, params Image[] under) => new(image.Width, image.Height, gray, alpha, output =>
+    private static PressPicture Saved(Image image, bool gray, byte[]? alpha, int quality,
+        params Image[] under) => new(image.Width, image.Height, gray, alpha, output =>
     {
-        image.JpegsaveStream(output, q: quality, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off);
+        image.JpegsaveStream(output, q: quality, keep: Enums.ForeignKeep.None,
+            subsampleMode: Enums.ForeignSubsample.Off);
         image.Dispose();
         foreach (var one in under) one.Dispose();
     });
@@ -45,7 +56,8 @@ public static class PictureMaking
         var sized = Sized(path, wide);
         var flat = Flat(sized);
         var press = Press(flat, condition, convert);
-        return Saved(press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : ScreenView.Of(press, condition), false, null, 88, sized, flat, press);
+        return Saved(press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : ScreenView.Of(press, condition),
+            false, null, 88, sized, flat, press);
     }
 
     /// <summary>The same as pixels, for plates.</summary>
@@ -54,10 +66,13 @@ public static class PictureMaking
     /// <param name="condition">The house's.</param>
     /// <param name="convert">Whether CMYK with a profile of its own is brought to the house's.</param>
     /// <param name="part">The part of it that is wanted, in pixels; all where null.</param>
-    public static PressPixels Pixels(string path, int wide, PressCondition condition, bool convert = false, (int Left, int Top, int Wide, int High)? part = null)
+    public static PressPixels Pixels(string path, int wide, PressCondition condition, bool convert = false,
+        (int Left, int Top, int Wide, int High)? part = null)
     {
         using var all = Sized(path, wide);
-        using var sized = part is { } p && (p.Wide < all.Width || p.High < all.Height) ? Part(all, p.Left, p.Top, p.Wide, p.High) : all.Copy();
+        using var sized = part is { } p && (p.Wide < all.Width || p.High < all.Height)
+            ? Part(all, p.Left, p.Top, p.Wide, p.High)
+            : all.Copy();
         using var flat = Flat(sized);
         using var press = Press(flat, condition, convert);
         if (press.Bands == 4) return new(press.Width, press.Height, press.WriteToMemory<byte>(), Alpha(sized));
@@ -74,7 +89,9 @@ public static class PictureMaking
         using var sized = Sized(path, wide);
         using var flat = Flat(sized);
         using var press = Press(flat, condition, convert);
-        using var screen = press.Bands == 1 ? press.Colourspace(Enums.Interpretation.Srgb) : ScreenView.Of(press, condition);
+        using var screen = press.Bands == 1
+            ? press.Colourspace(Enums.Interpretation.Srgb)
+            : ScreenView.Of(press, condition);
         if (!sized.HasAlpha()) return screen.WebpsaveBuffer(q: 82, keep: Enums.ForeignKeep.None);
         using var alpha = Eight(sized.ExtractBand(sized.Bands - 1));
         using var whole = screen.Bandjoin(alpha);
@@ -87,7 +104,8 @@ public static class PictureMaking
         return all.ExtractArea(left, top, Math.Min(wide, all.Width - left), Math.Min(high, all.Height - top));
     }
 
-    private static Image Flat(Image sized) => sized.HasAlpha() ? sized.ExtractBand(0, n: sized.Bands - 1) : sized.Copy();
+    private static Image Flat(Image sized) =>
+        sized.HasAlpha() ? sized.ExtractBand(0, n: sized.Bands - 1) : sized.Copy();
 
     private static byte[]? Alpha(Image sized)
     {
@@ -96,11 +114,16 @@ public static class PictureMaking
         return a.WriteToMemory<byte>();
     }
 
-    /// <summary>Upright, with no more pixels across than asked for. What lets something through is read twice, and so is held whole.</summary>
+    /// <summary>
+    /// Upright, with no more pixels across than asked for. What lets something through is read twice, and so is held
+    /// whole.
+    /// </summary>
     internal static Image Sized(string path, int wide)
     {
         using var upright = Upright(path, wide);
-        var sized = wide < upright.Width ? upright.Resize((double)wide / upright.Width, kernel: Enums.Kernel.Cubic) : upright.Copy();
+        var sized = wide < upright.Width
+            ? upright.Resize((double)wide / upright.Width, kernel: Enums.Kernel.Cubic)
+            : upright.Copy();
         if (!sized.HasAlpha()) return sized;
         using (sized) return sized.CopyMemory();
     }
@@ -109,10 +132,16 @@ public static class PictureMaking
     {
         using var image = PictureReading.Open(path, "the picture", wide);
         // Turning wants pixels in any order; shrinking and colour do not.
-        return image.Contains("orientation") && Convert.ToInt32(image.Get("orientation"), CultureInfo.InvariantCulture) > 1 ? image.CopyMemory().Autorot() : image.Copy();
+        return image.Contains("orientation")
+            && Convert.ToInt32(image.Get("orientation"), CultureInfo.InvariantCulture) > 1
+            ? image.CopyMemory().Autorot()
+            : image.Copy();
     }
 
-    /// <summary>docs/press-files.md, Colour: RGB through ICC, relative with black-point compensation or as the house has it; CMYK keeps its numbers; gray stays black alone.</summary>
+    /// <summary>
+    /// docs/press-files.md, Colour: RGB through ICC, relative with black-point compensation or as the house has it;
+    /// CMYK keeps its numbers; gray stays black alone.
+    /// </summary>
     internal static Image Press(Image image, PressCondition condition, bool convert) => image.Interpretation switch
     {
         Enums.Interpretation.Cmyk when convert && image.Contains("icc-profile-data") => ToPress(image, condition, null),
@@ -122,10 +151,19 @@ public static class PictureMaking
     };
 
     private static Image ToPress(Image image, PressCondition condition, string? from) => image.IccTransform(
-        Profiles.PathOf(condition.Profile), inputProfile: from is null ? null : Profiles.PathOf(from), embedded: true, depth: 8,
-        intent: condition.Intent switch { Intent.Perceptual => Enums.Intent.Perceptual, Intent.Absolute => Enums.Intent.Absolute, _ => Enums.Intent.Relative }, blackPointCompensation: condition.Intent == Intent.Relative);
+        Profiles.PathOf(condition.Profile), inputProfile: from is null
+            ? null
+            : Profiles.PathOf(from), embedded: true, depth: 8,
+        intent: condition.Intent switch
+        {
+            Intent.Perceptual => Enums.Intent.Perceptual,
+            Intent.Absolute => Enums.Intent.Absolute,
+            _ => Enums.Intent.Relative,
+        },
+            blackPointCompensation: condition.Intent == Intent.Relative);
 
     internal static Image Eight(Image image) => image.Format == Enums.BandFormat.Ushort
-        ? (image / 257).Cast(Enums.BandFormat.Uchar).Copy(interpretation: image.Bands >= 4 ? Enums.Interpretation.Cmyk : Enums.Interpretation.Bw)
+        ? (image / 257).Cast(Enums.BandFormat.Uchar)
+            .Copy(interpretation: image.Bands >= 4 ? Enums.Interpretation.Cmyk : Enums.Interpretation.Bw)
         : image.Cast(Enums.BandFormat.Uchar);
 }

@@ -34,7 +34,12 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         foreach (var mark in marks)
         {
             number++;
-            if (Laid is null && mark is LineMark l && (first is null || l.IsLike(first))) { first ??= l; lines.Add(l.Shape); continue; }
+            if (Laid is null && mark is LineMark l && (first is null || l.IsLike(first)))
+            {
+                first ??= l;
+                lines.Add(l.Shape);
+                continue;
+            }
             flush();
             if (mark is LineMark other) { first = other; lines.Add(other.Shape); }
             else Lay(mark, [edge]);
@@ -48,7 +53,8 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
 
     private void Lines(LineMark like, List<Outline> shapes, SKPath[] clip)
     {
-        using (var path = SkiaPath.Of(p => { foreach (var shape in shapes) p.Add(shape, _place); })) mask.Line(path, like, _scale, clip);
+        using (var path = SkiaPath.Of(p => { foreach (var shape in shapes) p.Add(shape, _place); }))
+            mask.Line(path, like, _scale, clip);
         Ink(like, like.Ink, false);
     }
 
@@ -84,12 +90,14 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
                 Picture(p.Place.Then(_place), m => pixels.Of(p.Picture, m, p.Convert, Window()));
                 break;
             case GrownMark w:
-                using (var path = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), w.Place.Then(_place))) mask.Fill(path, clip);
+                using (var path = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), w.Place.Then(_place)))
+                    mask.Fill(path, clip);
                 Picture(w.Place.Then(_place), m => pixels.Of(w, m));
                 break;
             case TilesMark t:
                 using (var path = SkiaPath.Of(t.Clip, _place)) mask.Fill(path, clip);
-                Picture(t.Cell.Then(_place), m => pixels.Of(t.Picture, m, t.Convert, null), (u, v) => Tile(t.Lay, u, v));
+                Picture(t.Cell.Then(_place), m => pixels.Of(t.Picture, m, t.Convert, null),
+                    (u, v) => Tile(t.Lay, u, v));
                 break;
             case RepeatedMark r:
                 foreach (var inner in r.Each()) Lay(inner, clip);
@@ -197,10 +205,13 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         for (var i = 0; i <= Places; i++)
         {
             var ink = shade.At((double)i / Places);
-            inks[i] = new((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255), (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255));
+            inks[i] = new((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255),
+                (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255));
         }
         var back = shade.Way.Then(_place).Inverse();
-        Covered(back, (pixel, x, y, a) => _on.Lay(pixel, inks[(int)Math.Round(Math.Clamp(shade.Along(x, y), 0, 1) * Places)], a, false));
+        Covered(back,
+            (pixel, x, y, a) => _on.Lay(pixel, inks[(int)Math.Round(Math.Clamp(shade.Along(x, y), 0, 1) * Places)], a,
+                false));
     }
 
     /// <summary>
@@ -223,7 +234,8 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     }
 
     /// <summary>Lays a picture's pixels, each read between its four neighbours.</summary>
-    private void Picture(Affine place, Func<Affine, PixelPart?> part, Func<double, double, (double, double)>? within = null)
+    private void Picture(Affine place, Func<Affine, PixelPart?> part,
+        Func<double, double, (double, double)>? within = null)
     {
         if (mask.Touched.IsEmpty || part(place) is not { } p) return;
         Touch();

@@ -1,7 +1,8 @@
 namespace Lumbeck.Press.Plates;
 
 /// <summary>
-/// The cells of a page's grid in which parts of it show. A part is wanted only where it is seen: not where it covers nothing, nor where a later part or piece hides it,
+/// The cells of a page's grid in which parts of it show. A part is wanted only where it is seen: not where it covers
+/// nothing, nor where a later part or piece hides it,
 /// so that each place of a page is painted about once, however many see-through pieces lie over each other there.
 /// </summary>
 internal sealed class FlatCells
@@ -41,7 +42,8 @@ internal sealed class FlatCells
     private void Hide(Piece piece, HashSet<(int, int)> hidden, Bounds page)
     {
         if (piece.IsEmpty || piece.Mixes) return;
-        foreach (var cell in In(Seen(piece.Reach, page))) if (!hidden.Contains(cell) && Under.Hides(piece, Of(cell))) hidden.Add(cell);
+        foreach (var cell in In(Seen(piece.Reach, page)))
+            if (!hidden.Contains(cell) && Under.Hides(piece, Of(cell))) hidden.Add(cell);
     }
 
     private (List<(int, int)> Touched, List<(int, int)> Whole) Covered(FlatPart part, Bounds page)
@@ -73,8 +75,10 @@ internal sealed class FlatCells
             {
                 // A pixel about the cell is looked at too: its edges may lie just beside the shape's.
                 var (any, all) = (false, true);
-                for (var y = Math.Max(0, ((row - top) * Coarse) - 1); y <= Math.Min(high - 1, (row - top + 1) * Coarse); y++)
-                    for (var x = Math.Max(0, ((column - left) * Coarse) - 1); x <= Math.Min(wide - 1, (column - left + 1) * Coarse); x++)
+                for (var y = Math.Max(0, ((row - top) * Coarse) - 1); y <= Math.Min(high - 1, (row - top + 1) * Coarse);
+                    y++)
+                    for (var x = Math.Max(0, ((column - left) * Coarse) - 1);
+                        x <= Math.Min(wide - 1, (column - left + 1) * Coarse); x++)
                     {
                         any |= cover[(y * wide) + x] > 0;
                         all &= cover[(y * wide) + x] == 255;
@@ -86,15 +90,19 @@ internal sealed class FlatCells
         return (touched, whole);
     }
 
-    private static bool Holds(Bounds outer, Bounds b) => b.Left >= outer.Left && b.Top >= outer.Top && b.Right <= outer.Right && b.Bottom <= outer.Bottom;
+    private static bool Holds(Bounds outer, Bounds b) =>
+        b.Left >= outer.Left && b.Top >= outer.Top && b.Right <= outer.Right && b.Bottom <= outer.Bottom;
 
     private static Bounds Seen(Bounds b, Bounds page) =>
-        new(Math.Max(b.Left, page.Left), Math.Max(b.Top, page.Top), Math.Min(b.Right, page.Right), Math.Min(b.Bottom, page.Bottom));
+        new(Math.Max(b.Left, page.Left), Math.Max(b.Top, page.Top), Math.Min(b.Right, page.Right),
+            Math.Min(b.Bottom, page.Bottom));
 
-    public Bounds Of((int Column, int Row) cell) => new(cell.Column * Points, cell.Row * Points, (cell.Column + 1) * Points, (cell.Row + 1) * Points);
+    public Bounds Of((int Column, int Row) cell) =>
+        new(cell.Column * Points, cell.Row * Points, (cell.Column + 1) * Points, (cell.Row + 1) * Points);
 
     private (int Left, int Top, int Right, int Bottom) Range(Bounds b) =>
-        ((int)Math.Floor(b.Left / Points), (int)Math.Floor(b.Top / Points), (int)Math.Ceiling(b.Right / Points) - 1, (int)Math.Ceiling(b.Bottom / Points) - 1);
+        ((int)Math.Floor(b.Left / Points), (int)Math.Floor(b.Top / Points), (int)Math.Ceiling(b.Right / Points) - 1,
+            (int)Math.Ceiling(b.Bottom / Points) - 1);
 
     private IEnumerable<(int, int)> In(Bounds b)
     {

@@ -7,13 +7,18 @@ namespace Lumbeck.Press.Plates;
 /// <param name="Wide">Pixels across.</param>
 /// <param name="High">Pixels down.</param>
 /// <param name="Inks">Four bytes a pixel; of one pixel where it is even.</param>
-/// <param name="Finishes">One byte a pixel for each finishing ink that may lie there, or one byte alone where that is even.</param>
-internal sealed record FlatTile(Bounds Place, int Wide, int High, byte[] Inks, ImmutableArray<(string Name, byte[] Tints)> Finishes)
+/// <param name="Finishes">One byte a pixel for each finishing ink that may lie there, or one byte alone where that is
+/// even.</param>
+internal sealed record FlatTile(Bounds Place, int Wide, int High, byte[] Inks,
+    ImmutableArray<(string Name, byte[] Tints)> Finishes)
 {
     public bool IsEven => Inks.Length == 4;
 }
 
-/// <summary>Paints all flattened parts of a page together, a band of it at a time: each band is composed once, and what each part shows is taken from it on the way up.</summary>
+/// <summary>
+/// Paints all flattened parts of a page together, a band of it at a time: each band is composed once, and what each
+/// part shows is taken from it on the way up.
+/// </summary>
 /// <param name="painter">Composes.</param>
 /// <param name="scene">The sheet, with its transparency.</param>
 /// <param name="parts">Its parts, from the lowest.</param>
@@ -23,7 +28,10 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
     /// <summary>Most pixels of a band.</summary>
     private const int Band = 1_800_000;
 
-    /// <summary>So many pixels further to the right and down is each rectangle drawn, under its neighbours, so that no viewer's smoothing parts them.</summary>
+    /// <summary>
+    /// So many pixels further to the right and down is each rectangle drawn, under its neighbours, so that no viewer's
+    /// smoothing parts them.
+    /// </summary>
     private const int Lap = 8;
 
     /// <summary>Whether finishing inks are shown by their likeness, and have no plates.</summary>
@@ -53,18 +61,21 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
                     here = more;
                 }
                 var at = new Cells(here.Min(w => w.Column), row, here.Max(w => w.Column) + 1, to);
-                foreach (var tile in Painted(cells, perInch, here.ToLookup(w => w.Key, w => (w.Column, w.Row)), at)) yield return tile;
+                foreach (var tile in Painted(cells, perInch, here.ToLookup(w => w.Key, w => (w.Column, w.Row)), at))
+                    yield return tile;
                 row = to;
             }
         }
     }
 
-    private static int Columns(List<(FlatPart, int Column, int)> cells) => cells.Max(c => c.Column) + 1 - cells.Min(c => c.Column);
+    private static int Columns(List<(FlatPart, int Column, int)> cells) =>
+        cells.Max(c => c.Column) + 1 - cells.Min(c => c.Column);
 
     /// <summary>A band: its columns and rows of cells, the last ones not among them.</summary>
     private readonly record struct Cells(int Left, int Top, int Right, int Bottom);
 
-    private List<(FlatPart, FlatTile)> Painted(FlatCells cells, double perInch, ILookup<FlatPart, (int Column, int Row)> wanted, Cells at)
+    private List<(FlatPart, FlatTile)> Painted(FlatCells cells, double perInch,
+        ILookup<FlatPart, (int Column, int Row)> wanted, Cells at)
     {
         Before?.Invoke();
         var tiles = new List<(FlatPart, FlatTile)>();
@@ -95,7 +106,8 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
         [.. scene.Pieces.Take(piece + 1).SelectMany(p => p.Finishes).Distinct().Order(StringComparer.Ordinal)];
 
     /// <summary>Cuts rectangles out of a band.</summary>
-    private sealed class Cutting(FlatCells cells, double k, (int Left, int Top) at, Plates plates, ImmutableArray<string> finishes)
+    private sealed class Cutting(FlatCells cells, double k, (int Left, int Top) at, Plates plates,
+        ImmutableArray<string> finishes)
     {
         public IEnumerable<FlatTile> Tiles(HashSet<(int Column, int Row)> wanted)
         {
@@ -104,7 +116,8 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
             foreach (var row in wanted.Where(c => even[c] is not null).GroupBy(c => c.Row).OrderBy(r => r.Key))
             {
                 bool alike(int a, int b) => even[(a, row.Key)]!.AsSpan().SequenceEqual(even[(b, row.Key)]);
-                foreach (var (from, to) in Runs([.. row.Select(c => c.Column).Order()], alike)) yield return Cut(from, row.Key, to, row.Key + 1, isEven: true);
+                foreach (var (from, to) in Runs([.. row.Select(c => c.Column).Order()], alike))
+                    yield return Cut(from, row.Key, to, row.Key + 1, isEven: true);
             }
             var open = new List<(int From, int To, int Top, int Bottom)>();
             foreach (var row in wanted.Where(c => even[c] is null).GroupBy(c => c.Row).OrderBy(r => r.Key))
@@ -128,20 +141,25 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
             }
         }
 
-        /// <summary>A cell's inks and finishing inks where all its pixels are the same; null where they are not.</summary>
+        /// <summary>
+        /// A cell's inks and finishing inks where all its pixels are the same; null where they are not.
+        /// </summary>
         private byte[]? Even((int Column, int Row) cell)
         {
             var (x, y) = ((cell.Column - at.Left) * FlatCells.Side, (cell.Row - at.Top) * FlatCells.Side);
             var first = (y * plates.Wide) + x;
             var pixels = System.Runtime.InteropServices.MemoryMarshal.Cast<byte, uint>(plates.Inks.AsSpan());
             var ink = pixels[first];
-            for (var row = 0; row < FlatCells.Side; row++) if (pixels.Slice(first + (row * plates.Wide), FlatCells.Side).ContainsAnyExcept(ink)) return null;
+            for (var row = 0; row < FlatCells.Side; row++)
+                if (pixels.Slice(first + (row * plates.Wide), FlatCells.Side).ContainsAnyExcept(ink)) return null;
             var all = new byte[4 + finishes.Length];
             plates.Inks.AsSpan(first * 4, 4).CopyTo(all);
             for (var f = 0; f < finishes.Length; f++)
             {
                 var tints = plates.Finishes[finishes[f]].AsSpan();
-                for (var row = 0; row < FlatCells.Side; row++) if (tints.Slice(first + (row * plates.Wide), FlatCells.Side).ContainsAnyExcept(tints[first])) return null;
+                for (var row = 0; row < FlatCells.Side; row++)
+                    if (tints.Slice(first + (row * plates.Wide), FlatCells.Side).ContainsAnyExcept(tints[first]))
+                        return null;
                 all[4 + f] = tints[first];
             }
             return all;
@@ -159,10 +177,12 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
                 if (isEven) return of.AsSpan(((y * plates.Wide) + x) * bytes, bytes).ToArray();
                 var cut = new byte[wide * high * bytes];
                 for (var row = 0; row < high; row++)
-                    of.AsSpan((((y + row) * plates.Wide) + x) * bytes, wide * bytes).CopyTo(cut.AsSpan(row * wide * bytes));
+                    of.AsSpan((((y + row) * plates.Wide) + x) * bytes, wide * bytes)
+                        .CopyTo(cut.AsSpan(row * wide * bytes));
                 return cut;
             }
-            return new(place, wide, high, part(plates.Inks, 4), [.. finishes.Select(f => (f, part(plates.Finishes[f], 1)))]);
+            return new(place, wide, high, part(plates.Inks, 4),
+                [.. finishes.Select(f => (f, part(plates.Finishes[f], 1)))]);
         }
     }
 }

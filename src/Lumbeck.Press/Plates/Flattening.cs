@@ -1,6 +1,9 @@
 namespace Lumbeck.Press.Plates;
 
-/// <summary>What a sheet shows at one place in the order of its marks: all that lies there up to a mark of a piece, or up to the whole of one.</summary>
+/// <summary>
+/// What a sheet shows at one place in the order of its marks: all that lies there up to a mark of a piece, or up to the
+/// whole of one.
+/// </summary>
 /// <param name="piece">The piece.</param>
 /// <param name="mark">The last mark of it, or <see cref="Painting.Whole"/>.</param>
 /// <param name="window">The part that is wanted, in points of the sheet, on whole points.</param>
@@ -17,14 +20,18 @@ internal sealed class FlatPart(int piece, int mark, Bounds window, Outline? clip
     public bool ByLetters { get; init; }
 }
 
-/// <summary>A part of a sheet that was flattened: opaque pixels seen through a shape or through letters, which stay type.</summary>
+/// <summary>
+/// A part of a sheet that was flattened: opaque pixels seen through a shape or through letters, which stay type.
+/// </summary>
 /// <param name="Part">What is shown.</param>
 /// <param name="Clip">The shape, in points of the piece; null for all of the part's window.</param>
 internal sealed record FlatMark(FlatPart Part, Outline? Clip) : Mark
 {
     /// <summary>The letters it is seen through, in place of a shape.</summary>
     public GlyphMark? Letters { get; init; }
-    /// <summary>Letters that are part of its pixels, laid invisibly over them so that they can still be read and found.</summary>
+    /// <summary>
+    /// Letters that are part of its pixels, laid invisibly over them so that they can still be read and found.
+    /// </summary>
     public ImmutableArray<GlyphMark> Hidden { get; init; } = [];
 }
 
@@ -32,12 +39,15 @@ internal sealed record FlatMark(FlatPart Part, Outline? Clip) : Mark
 internal sealed record Flattened(Scene Scene, ImmutableArray<FlatPart> Parts);
 
 /// <summary>
-/// Takes transparency out of a scene (docs/press-files.md): what lets through what lies under it becomes plain inks where that is one ink, else pixels of all that lies there,
+/// Takes transparency out of a scene (docs/press-files.md): what lets through what lies under it becomes plain inks
+/// where that is one ink, else pixels of all that lies there,
 /// seen through its own shape, so that edges stay sharp. What lies over it stays as it is, type above all.
 /// </summary>
 internal static class Flattening
 {
-    /// <summary>Pixels an inch for edges, as far as a page's parts with edges within are so few pixels together.</summary>
+    /// <summary>
+    /// Pixels an inch for edges, as far as a page's parts with edges within are so few pixels together.
+    /// </summary>
     private const double Edges = 1200, MostEdgePixels = 6e6;
 
     /// <param name="scene">The sheet.</param>
@@ -52,24 +62,34 @@ internal static class Flattening
             if (piece.IsEmpty) pieces.Add(piece);
             else if (piece.Mixes) pieces.Add(Mixed(scene, i, perInch));
             else if (!piece.Marks.Any(m => SeesThrough(m, finishes))) pieces.Add(piece);
-            else pieces.Add(piece with { Marks = [.. piece.Marks.Select((m, n) => SeesThrough(m, finishes) ? Flat(scene, i, n, perInch) : m)] });
+            else pieces.Add(piece with
+            {
+                Marks = [.. piece.Marks.Select((m, n) =>
+                SeesThrough(m, finishes) ? Flat(scene, i, n, perInch) : m)]
+            });
         }
-        ImmutableArray<FlatPart> parts = [.. pieces.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part).Distinct()];
+        ImmutableArray<FlatPart> parts = [.. pieces.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part)
+            .Distinct()];
         Sharpen(parts, perInch);
         return new(scene with { Pieces = pieces.ToImmutable() }, parts);
     }
 
-    /// <summary>Flattens what no file with live transparency says: soft marks that are screened beside finishing inks, which are not screened with them.</summary>
+    /// <summary>
+    /// Flattens what no file with live transparency says: soft marks that are screened beside finishing inks, which are
+    /// not screened with them.
+    /// </summary>
     public static Flattened WhatMust(Scene scene, double perInch)
     {
         ImmutableArray<Piece> pieces = [.. scene.Pieces.Select((p, i) => Must(p) ? Mixed(scene, i, perInch) : p)];
-        ImmutableArray<FlatPart> parts = [.. pieces.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part).Distinct()];
+        ImmutableArray<FlatPart> parts = [.. pieces.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part)
+            .Distinct()];
         Sharpen(parts, perInch);
         return new(scene with { Pieces = pieces }, parts);
     }
 
     private static bool Must(Piece piece) =>
-        piece is { IsEmpty: false, Blend: Blend.Screen } && (piece.SeesThrough || piece.Softens) && piece.Finishes.Any();
+        piece is { IsEmpty: false, Blend: Blend.Screen } && (piece.SeesThrough || piece.Softens)
+            && piece.Finishes.Any();
 
     private static bool SeesThrough(Mark mark, bool finishes) =>
         mark is SoftMark or PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false } or GrownMark { Picture.Opaque: false }
@@ -92,7 +112,9 @@ internal static class Flattening
         };
         // What has edges and no shape to be seen through is made finer.
         var fine = clip is null && own is not SoftMark ? Edges : perInch;
-        var part = new FlatPart(at, mark, Within(scene, reach), clip?.Under(piece.Place), fine) { ByLetters = own is GlyphMark };
+        var part = new FlatPart(at, mark, Within(scene, reach), clip?.Under(piece.Place),
+            fine)
+        { ByLetters = own is GlyphMark };
         return new(part, clip) { Letters = own as GlyphMark };
     }
 
@@ -106,7 +128,10 @@ internal static class Flattening
         if (piece.Marks.All(m => m is GlyphMark))
         {
             var all = new FlatPart(at, Painting.Whole, window, null, perInch) { ByLetters = true };
-            return plain with { Marks = [.. piece.Marks.Select(m => new FlatMark(all, null) { Letters = (GlyphMark)m })] };
+            return plain with
+            {
+                Marks = [.. piece.Marks.Select(m => new FlatMark(all, null) { Letters = (GlyphMark)m })],
+            };
         }
         var clip = piece.Marks is [var one] ? Clip(one) : null;
         var part = new FlatPart(at, Painting.Whole, window, clip?.Under(piece.Place), clip is null ? Edges : perInch);
@@ -114,18 +139,26 @@ internal static class Flattening
     }
 
     /// <summary>
-    /// A piece over one plain ink: its own inks, mixed with that. Within a group each mark hides those under it, so every ink is mixed by itself;
+    /// A piece over one plain ink: its own inks, mixed with that. Within a group each mark hides those under it, so
+    /// every ink is mixed by itself;
     /// null where that is not so, since a mark overprints others of its own group.
     /// </summary>
     private static Piece? Solid(Piece piece, Ink under)
     {
-        if (!piece.Marks.All(m => m is FillMark { Finish: null } or LineMark { Finish: null } or GlyphMark { Finish: null, Shade: null })) return null;
+        if (!piece.Marks.All(m =>
+            m is FillMark { Finish: null } or LineMark { Finish: null } or GlyphMark { Finish: null, Shade: null }))
+            return null;
         if (piece.Marks.Skip(1).Any(Overprints) && !piece.Marks.All(m => m is GlyphMark)) return null;
         Ink mixed(Ink ink)
         {
             int one(int b, int s)
             {
-                double full = piece.Blend switch { Blend.Multiply => b + s - (b * (double)s / 10_000), Blend.Screen => b * (double)s / 10_000, _ => s };
+                double full = piece.Blend switch
+                {
+                    Blend.Multiply => b + s - (b * (double)s / 10_000),
+                    Blend.Screen => b * (double)s / 10_000,
+                    _ => s,
+                };
                 return (int)Math.Round(b + ((full - b) * piece.Opacity));
             }
             return new(one(under.C, ink.C), one(under.M, ink.M), one(under.Y, ink.Y), one(under.K, ink.K));
@@ -159,7 +192,10 @@ internal static class Flattening
         _ => null,
     };
 
-    /// <summary>Parts with edges within share what fine pixels a page has; where that leaves little more than pictures get, they are made as those are.</summary>
+    /// <summary>
+    /// Parts with edges within share what fine pixels a page has; where that leaves little more than pictures get, they
+    /// are made as those are.
+    /// </summary>
     private static void Sharpen(ImmutableArray<FlatPart> parts, double perInch)
     {
         var fine = parts.Where(p => p.PerInch > perInch).ToList();

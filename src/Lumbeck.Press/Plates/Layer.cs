@@ -4,11 +4,13 @@ namespace Lumbeck.Press.Plates;
 internal readonly record struct Four(int C, int M, int Y, int K);
 
 /// <summary>
-/// Where marks are laid down: the sheet itself, which is paper where nothing lies, or a group that is mixed as one (ISO 32000-1, 11.4).
+/// Where marks are laid down: the sheet itself, which is paper where nothing lies, or a group that is mixed as one (ISO
+/// 32000-1, 11.4).
 /// All in ink: 255 is all of it, and mixing works on what paper is left, as 11.7.4.3 has it for subtractive colour.
 /// </summary>
 /// <remarks>
-/// A group that is laid plainly sees what lies under it, so that what overprints in it leaves that as it is. One that multiplies or screens stands by itself (11.4.5):
+/// A group that is laid plainly sees what lies under it, so that what overprints in it leaves that as it is. One that
+/// multiplies or screens stands by itself (11.4.5):
 /// what overprints keeps the group's own parts alone, for what lies under it is mixed in once the group is whole.
 /// </remarks>
 internal sealed class Layer
@@ -21,7 +23,8 @@ internal sealed class Layer
     private bool _alone;
     private Layer? _group;
 
-    private Layer(int wide, byte[] inks, byte[]? alpha, Layer? under) => (_wide, Inks, _alpha, _under) = (wide, inks, alpha, under);
+    private Layer(int wide, byte[] inks, byte[]? alpha, Layer? under) =>
+        (_wide, Inks, _alpha, _under) = (wide, inks, alpha, under);
 
     public byte[] Inks { get; }
 
@@ -33,7 +36,10 @@ internal sealed class Layer
         return sheet;
     }
 
-    /// <summary>The group over this layer, empty: one at a time, to be mixed before the next. It stands alone where it will be mixed by more than its opacity.</summary>
+    /// <summary>
+    /// The group over this layer, empty: one at a time, to be mixed before the next. It stands alone where it will be
+    /// mixed by more than its opacity.
+    /// </summary>
     public Layer Group(bool alone)
     {
         if (_group is null)
@@ -50,12 +56,16 @@ internal sealed class Layer
     /// <summary>The plate of a finishing ink.</summary>
     public FinishLayer Finish(string name) => _finishes[name];
 
-    /// <summary>Lays one ink along a row, from a pixel on, as far as it is covered; an overprinting ink leaves plates it has no share in as they are.</summary>
+    /// <summary>
+    /// Lays one ink along a row, from a pixel on, as far as it is covered; an overprinting ink leaves plates it has no
+    /// share in as they are.
+    /// </summary>
     public void Row(int first, ReadOnlySpan<byte> cover, Four ink, int strength, bool overprint)
     {
         var whole = _alpha is null && !overprint && strength == 256;
         var packed = (uint)(ink.C | (ink.M << 8) | (ink.Y << 16) | (ink.K << 24));
-        var pixels = System.Runtime.InteropServices.MemoryMarshal.Cast<byte, uint>(Inks.AsSpan(first * 4, cover.Length * 4));
+        var pixels =
+            System.Runtime.InteropServices.MemoryMarshal.Cast<byte, uint>(Inks.AsSpan(first * 4, cover.Length * 4));
         for (var i = 0; i < cover.Length; i++)
         {
             if (cover[i] == 0)
@@ -76,7 +86,10 @@ internal sealed class Layer
         }
     }
 
-    /// <summary>Lays four inks on a pixel with a coverage from 0 to 255. What does not overprint takes finishing inks off where it lies, as it hides them.</summary>
+    /// <summary>
+    /// Lays four inks on a pixel with a coverage from 0 to 255. What does not overprint takes finishing inks off where
+    /// it lies, as it hides them.
+    /// </summary>
     public void Lay(int pixel, Four ink, int coverage, bool overprint)
     {
         if (coverage == 0) return;
@@ -91,7 +104,8 @@ internal sealed class Layer
         {
             if (coverage == 255 && !overprint)
             {
-                (Inks[at], Inks[at + 1], Inks[at + 2], Inks[at + 3]) = ((byte)ink.C, (byte)ink.M, (byte)ink.Y, (byte)ink.K);
+                (Inks[at], Inks[at + 1], Inks[at + 2],
+                    Inks[at + 3]) = ((byte)ink.C, (byte)ink.M, (byte)ink.Y, (byte)ink.K);
                 return;
             }
             One(at, ink.C, coverage, overprint);
@@ -109,7 +123,10 @@ internal sealed class Layer
         _alpha[pixel] = (byte)after;
     }
 
-    /// <summary>Lays four inks multiplied with what is seen there (11.3.5.2); a plate of a finishing ink has only its paper to multiply with, where a group stands alone.</summary>
+    /// <summary>
+    /// Lays four inks multiplied with what is seen there (11.3.5.2); a plate of a finishing ink has only its paper to
+    /// multiply with, where a group stands alone.
+    /// </summary>
     public void Multiply(int pixel, Four ink, int coverage)
     {
         if (coverage == 0) return;
@@ -128,13 +145,19 @@ internal sealed class Layer
         if (!overprint || source > 0) Inks[at] = (byte)Div(((255 - coverage) * Inks[at]) + (coverage * source));
     }
 
-    /// <summary>What is seen on a plate within a group: its own, and through what it has not covered what lies under it; paper where it stands alone.</summary>
-    private int Seen(int at, int covered) => _alone ? Div(covered * Inks[at]) : Div((covered * Inks[at]) + ((255 - covered) * _under!.Inks[at]));
+    /// <summary>
+    /// What is seen on a plate within a group: its own, and through what it has not covered what lies under it; paper
+    /// where it stands alone.
+    /// </summary>
+    private int Seen(int at, int covered) =>
+        _alone ? Div(covered * Inks[at]) : Div((covered * Inks[at]) + ((255 - covered) * _under!.Inks[at]));
 
     private void Mixed(int at, int source, int coverage, bool overprint, int before, int after)
     {
         var s = overprint && source == 0 ? Seen(at, before) : source;
-        Inks[at] = (byte)Math.Clamp(((s * coverage * 255) + (Inks[at] * before * (255 - coverage)) + (after * 127)) / (after * 255), 0, 255);
+        Inks[at] =
+            (byte)Math.Clamp(((s * coverage * 255) + (Inks[at] * before * (255 - coverage)) + (after * 127)) / (after * 255),
+            0, 255);
     }
 
     /// <summary>Lays this group on what is under it, and leaves it empty.</summary>
@@ -151,7 +174,12 @@ internal sealed class Layer
                 for (var i = 0; i < 4; i++)
                 {
                     int b = _under!.Inks[at + i], s = Inks[at + i];
-                    var mixed = blend switch { Blend.Multiply => b + s - Div(b * s), Blend.Screen => Div(b * s), _ => s };
+                    var mixed = blend switch
+                    {
+                        Blend.Multiply => b + s - Div(b * s),
+                        Blend.Screen => Div(b * s),
+                        _ => s,
+                    };
                     _under.Inks[at + i] = (byte)Div(((255 - a) * b) + (a * mixed));
                 }
             }
@@ -172,7 +200,8 @@ internal sealed class Layer
 }
 
 /// <summary>
-/// A finishing ink's plate. It lies over the process inks and leaves them as they are, so it has a coverage of its own: its ink where that is laid,
+/// A finishing ink's plate. It lies over the process inks and leaves them as they are, so it has a coverage of its own:
+/// its ink where that is laid,
 /// none where something that does not overprint lies over it.
 /// </summary>
 internal sealed class FinishLayer(int wide, byte[] tints, byte[]? alpha, FinishLayer? under)
@@ -209,11 +238,16 @@ internal sealed class FinishLayer(int wide, byte[] tints, byte[]? alpha, FinishL
     /// <summary>Lays a tint multiplied with what is there.</summary>
     public void Multiply(int pixel, int tint, int coverage)
     {
-        var b = alpha is null ? _tints[pixel] : Layer.Div((alpha[pixel] * _tints[pixel]) + (Alone ? 0 : (255 - alpha[pixel]) * under!._tints[pixel]));
+        var b = alpha is null
+            ? _tints[pixel]
+            : Layer.Div((alpha[pixel] * _tints[pixel]) + (Alone ? 0 : (255 - alpha[pixel]) * under!._tints[pixel]));
         Lay(pixel, b + tint - Layer.Div(b * tint), coverage);
     }
 
-    /// <summary>Lays this group's plate on the one under it. A plate that would be screened away is laid plainly (11.7.4.2: what has no white to keep).</summary>
+    /// <summary>
+    /// Lays this group's plate on the one under it. A plate that would be screened away is laid plainly (11.7.4.2: what
+    /// has no white to keep).
+    /// </summary>
     public void Mix(int share, Blend blend, SkiaSharp.SKRectI within) => Layer.Rows(within, row =>
     {
         for (var pixel = (row * wide) + within.Left; pixel < (row * wide) + within.Right; pixel++)
@@ -221,7 +255,8 @@ internal sealed class FinishLayer(int wide, byte[] tints, byte[]? alpha, FinishL
             var a = alpha![pixel] * share >> 8;
             if (a == 0) continue;
             int b = under!._tints[pixel], s = _tints[pixel];
-            under._tints[pixel] = (byte)Layer.Div(((255 - a) * b) + (a * (blend == Blend.Multiply ? b + s - Layer.Div(b * s) : s)));
+            under._tints[pixel] = (byte)Layer.Div(((255 - a) * b) + (a * (blend == Blend.Multiply
+                ? b + s - Layer.Div(b * s) : s)));
         }
         _tints.AsSpan((row * wide) + within.Left, within.Width).Clear();
         alpha!.AsSpan((row * wide) + within.Left, within.Width).Clear();

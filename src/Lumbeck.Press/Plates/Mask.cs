@@ -2,7 +2,9 @@ using SkiaSharp;
 
 namespace Lumbeck.Press.Plates;
 
-/// <summary>How much of each pixel a shape covers, from 0 to 255, within the part of the window that it touches.</summary>
+/// <summary>
+/// How much of each pixel a shape covers, from 0 to 255, within the part of the window that it touches.
+/// </summary>
 internal sealed class Mask : IDisposable
 {
     private readonly SKBitmap _bitmap;
@@ -38,11 +40,15 @@ internal sealed class Mask : IDisposable
     private void Draw(SKPath path, SKPaint? line, SKPath[] clips)
     {
         var reach = path.TightBounds;
-        if (line is not null) reach.Inflate(line.StrokeWidth * Math.Max(1, line.StrokeMiter), line.StrokeWidth * Math.Max(1, line.StrokeMiter));
+        if (line is not null)
+            reach.Inflate(line.StrokeWidth * Math.Max(1, line.StrokeMiter),
+                line.StrokeWidth * Math.Max(1, line.StrokeMiter));
         foreach (var clip in clips) reach.Intersect(clip.TightBounds);
         reach.Inflate(1.5f, 1.5f);
-        var (l, t) = ((int)Math.Clamp(Math.Floor(reach.Left), 0, _bitmap.Width), (int)Math.Clamp(Math.Floor(reach.Top), 0, _bitmap.Height));
-        var (r, b) = ((int)Math.Clamp(Math.Ceiling(reach.Right), l, _bitmap.Width), (int)Math.Clamp(Math.Ceiling(reach.Bottom), t, _bitmap.Height));
+        var (l, t) = ((int)Math.Clamp(Math.Floor(reach.Left), 0, _bitmap.Width),
+            (int)Math.Clamp(Math.Floor(reach.Top), 0, _bitmap.Height));
+        var (r, b) = ((int)Math.Clamp(Math.Ceiling(reach.Right), l, _bitmap.Width),
+            (int)Math.Clamp(Math.Ceiling(reach.Bottom), t, _bitmap.Height));
         Touched = new(l, t, r, b);
         if (Touched.Width <= 0 || Touched.Height <= 0) { Touched = SKRectI.Empty; return; }
         _canvas.Save();
@@ -93,15 +99,28 @@ internal static class SkiaPath
             IsAntialias = true,
             Style = SKPaintStyle.Stroke,
             StrokeWidth = (float)(like.Width * scale),
-            StrokeJoin = like.Join switch { LineJoin.Miter => SKStrokeJoin.Miter, LineJoin.Bevel => SKStrokeJoin.Bevel, _ => SKStrokeJoin.Round },
-            StrokeCap = like.Cap switch { LineCap.Round => SKStrokeCap.Round, LineCap.Square => SKStrokeCap.Square, _ => SKStrokeCap.Butt },
+            StrokeJoin = like.Join switch
+            {
+                LineJoin.Miter => SKStrokeJoin.Miter,
+                LineJoin.Bevel => SKStrokeJoin.Bevel,
+                _ => SKStrokeJoin.Round,
+            },
+            StrokeCap = like.Cap switch
+            {
+                LineCap.Round => SKStrokeCap.Round,
+                LineCap.Square => SKStrokeCap.Square,
+                _ => SKStrokeCap.Butt,
+            },
             StrokeMiter = like.Join == LineJoin.Miter ? (float)like.MiterLimit : 0,
         };
-        if (like.Dash.Length > 0) paint.PathEffect = SKPathEffect.CreateDash([.. like.Dash.Select(d => (float)(d * scale))], (float)(like.DashFrom * scale));
+        if (like.Dash.Length > 0)
+            paint.PathEffect = SKPathEffect.CreateDash([.. like.Dash.Select(d => (float)(d * scale))],
+                (float)(like.DashFrom * scale));
         return paint;
     }
 
-    public static SKPath Of(Outline outline, Affine m, bool evenOdd = false) => Of(path => path.Add(outline, m), evenOdd);
+    public static SKPath Of(Outline outline, Affine m, bool evenOdd = false) =>
+        Of(path => path.Add(outline, m), evenOdd);
 
     public static SKPath Of(Action<SKPathBuilder> draw, bool evenOdd = false)
     {

@@ -4,7 +4,9 @@ using SkiaSharp;
 
 namespace Lumbeck.Press.Plates;
 
-/// <summary>A part of a picture in press colours, at one resolution; <see cref="At"/> reads it by shares of the whole picture.</summary>
+/// <summary>
+/// A part of a picture in press colours, at one resolution; <see cref="At"/> reads it by shares of the whole picture.
+/// </summary>
 internal sealed class PixelPart(PressPixels pixels, int wide, int high, int left, int top)
 {
     public long Bytes => pixels.Inks.Length + (pixels.Alpha?.Length ?? 0);
@@ -13,21 +15,29 @@ internal sealed class PixelPart(PressPixels pixels, int wide, int high, int left
     public Four At(double u, double v, out int alpha)
     {
         var (x, y) = ((u * wide) - 0.5 - left, (v * high) - 0.5 - top);
-        var (x0, y0) = (Math.Clamp((int)Math.Floor(x), 0, pixels.Wide - 1), Math.Clamp((int)Math.Floor(y), 0, pixels.High - 1));
+        var (x0, y0) = (Math.Clamp((int)Math.Floor(x), 0, pixels.Wide - 1),
+            Math.Clamp((int)Math.Floor(y), 0, pixels.High - 1));
         var (x1, y1) = (Math.Min(x0 + 1, pixels.Wide - 1), Math.Min(y0 + 1, pixels.High - 1));
         var (fx, fy) = ((int)(Math.Clamp(x - x0, 0, 1) * 256), (int)(Math.Clamp(y - y0, 0, 1) * 256));
-        var (a, b, c, d) = ((y0 * pixels.Wide) + x0, (y0 * pixels.Wide) + x1, (y1 * pixels.Wide) + x0, (y1 * pixels.Wide) + x1);
+        var (a, b, c, d) = ((y0 * pixels.Wide) + x0, (y0 * pixels.Wide) + x1, (y1 * pixels.Wide) + x0,
+            (y1 * pixels.Wide) + x1);
         alpha = pixels.Alpha is { } see ? Between(see[a], see[b], see[c], see[d], fx, fy) : 255;
         var ink = pixels.Inks;
         (a, b, c, d) = (a * 4, b * 4, c * 4, d * 4);
-        return new(Between(ink[a], ink[b], ink[c], ink[d], fx, fy), Between(ink[a + 1], ink[b + 1], ink[c + 1], ink[d + 1], fx, fy), Between(ink[a + 2], ink[b + 2], ink[c + 2], ink[d + 2], fx, fy), Between(ink[a + 3], ink[b + 3], ink[c + 3], ink[d + 3], fx, fy));
+        return new(Between(ink[a], ink[b], ink[c], ink[d], fx, fy),
+            Between(ink[a + 1], ink[b + 1], ink[c + 1], ink[d + 1], fx, fy),
+            Between(ink[a + 2], ink[b + 2], ink[c + 2], ink[d + 2], fx, fy),
+            Between(ink[a + 3], ink[b + 3], ink[c + 3], ink[d + 3], fx, fy));
     }
 
     private static int Between(int a, int b, int c, int d, int fx, int fy) =>
         ((((a * (256 - fx)) + (b * fx)) * (256 - fy)) + (((c * (256 - fx)) + (d * fx)) * fy) + 32768) >> 16;
 }
 
-/// <summary>Pictures' pixels as they were last painted; one that is painted again with other things moved about it is not decoded again.</summary>
+/// <summary>
+/// Pictures' pixels as they were last painted; one that is painted again with other things moved about it is not
+/// decoded again.
+/// </summary>
 internal sealed class PixelShelf(IPictureFiles? files, PressCondition condition)
 {
     private const long MostBytes = 60_000_000;
@@ -48,12 +58,15 @@ internal sealed class PixelShelf(IPictureFiles? files, PressCondition condition)
         if (window is { } w && (long)wide * high > 4_000_000)
         {
             var seen = place.Inverse().Of(new(w.Left, w.Top, w.Right, w.Bottom));
-            (l, t) = ((int)Math.Clamp(Math.Floor(seen.Left * wide) - 2, 0, wide - 1), (int)Math.Clamp(Math.Floor(seen.Top * high) - 2, 0, high - 1));
-            (r, b) = ((int)Math.Clamp(Math.Ceiling(seen.Right * wide) + 2, l + 1, wide), (int)Math.Clamp(Math.Ceiling(seen.Bottom * high) + 2, t + 1, high));
+            (l, t) = ((int)Math.Clamp(Math.Floor(seen.Left * wide) - 2, 0, wide - 1),
+                (int)Math.Clamp(Math.Floor(seen.Top * high) - 2, 0, high - 1));
+            (r, b) = ((int)Math.Clamp(Math.Ceiling(seen.Right * wide) + 2, l + 1, wide),
+                (int)Math.Clamp(Math.Ceiling(seen.Bottom * high) + 2, t + 1, high));
         }
         return Kept($"{picture.Hash} {wide} {convert} {l} {t} {r} {b}", () =>
         {
-            var pixels = PictureMaking.Pixels(files.PathOf(picture.Hash), wide, condition, convert, (l, t, r - l, b - t));
+            var pixels = PictureMaking.Pixels(files.PathOf(picture.Hash), wide, condition, convert,
+                (l, t, r - l, b - t));
             return new(pixels, wide, high, l, t);
         });
     }

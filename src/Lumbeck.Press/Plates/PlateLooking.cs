@@ -19,7 +19,8 @@ public static class PlateLooking
     /// <param name="take">Its items.</param>
     /// <param name="condition">The house's.</param>
     /// <param name="perInch">Pixels an inch; as many as can be painted of a sheet too large for them.</param>
-    public static PlateLook Look(this PlatePainter painter, Scene scene, Take take, PressCondition condition, double perInch)
+    public static PlateLook Look(this PlatePainter painter, Scene scene, Take take, PressCondition condition,
+        double perInch)
     {
         var whole = new Bounds(0, 0, scene.Width, scene.Height);
         perInch = Math.Min(perInch, Math.Sqrt((PlatePainter.MostPixels - 200_000) / (scene.Width * scene.Height)) * 72);
@@ -28,8 +29,11 @@ public static class PlateLooking
         {
             if (mark.Finish is not null || take.Items.FirstOrDefault(i => i.Id == piece.Item) is not TextItem) return;
             if (!letters.TryGetValue(piece.Item, out var runs)) letters[piece.Item] = runs = new List<Behind>();
-            var ink = mark.Shade is { } run ? run.Stops.MinBy(s => s.Ink.C + s.Ink.M + s.Ink.Y + s.Ink.K).Ink : mark.Ink;
-            ((List<Behind>)runs).Add(new(ink, mark.Overprint && mark.Shade is null, mark.Size, mark.Face.Weight, Samples(mask, on)));
+            var ink = mark.Shade is { } run
+                ? run.Stops.MinBy(s => s.Ink.C + s.Ink.M + s.Ink.Y + s.Ink.K).Ink
+                : mark.Ink;
+            ((List<Behind>)runs)
+                .Add(new(ink, mark.Overprint && mark.Shade is null, mark.Size, mark.Face.Weight, Samples(mask, on)));
         }
         var plates = painter.Paint(scene, whole, perInch, new Painting { Letters = told });
         var table = ScreenTable.Of(condition.Profile);
@@ -50,8 +54,17 @@ public static class PlateLooking
     private static IReadOnlyList<string> Read(PlatePainter painter, Scene scene, Box place, PlateLook look)
     {
         if (look.PerInch >= Exact - 1) return CodeReading.Read(look, place);
-        var plates = painter.Paint(scene, new(place.X.Points, place.Y.Points, place.Right.Points, place.Bottom.Points), Exact);
-        return CodeReading.Read(look with { Wide = plates.Wide, High = plates.High, PerInch = Exact, Inks = plates.Inks, Finishes = plates.Finishes }, new(default, default, place.Width, place.Height));
+        var plates = painter.Paint(scene, new(place.X.Points, place.Y.Points, place.Right.Points, place.Bottom.Points),
+            Exact);
+        return CodeReading.Read(look with
+        {
+            Wide = plates.Wide,
+            High = plates.High,
+            PerInch = Exact,
+            Inks = plates.Inks,
+            Finishes = plates.Finishes
+        },
+            new(default, default, place.Width, place.Height));
     }
 
     /// <summary>What lies under a mask, evenly spread over it.</summary>
@@ -72,21 +85,26 @@ public static class PlateLooking
     }
 
     /// <summary>The front 160 pixels high, with each title on it and without.</summary>
-    private static Dictionary<string, IReadOnlyList<(double, double)>> InShops(PlatePainter painter, Scene scene, Take take, Func<uint, double> luminance)
+    private static Dictionary<string,
+        IReadOnlyList<(double, double)>> InShops(PlatePainter painter, Scene scene, Take take,
+            Func<uint, double> luminance)
     {
         var seen = new Dictionary<string, IReadOnlyList<(double, double)>>();
         if (scene.Surface.Panel(Part.Front)?.Face is not { IsEmpty: false } front) return seen;
         var window = new Bounds(front.X.Points, front.Y.Points, front.Right.Points, front.Bottom.Points);
         for (var i = 0; i < scene.Pieces.Length; i++)
         {
-            if (scene.Pieces[i] is not { Inked.IsEmpty: false, Panel: Part.Front } piece || take.Items.FirstOrDefault(t => t.Id == piece.Item) is not TextItem { Role: TextRole.Title })
+            if (scene.Pieces[i] is not { Inked.IsEmpty: false, Panel: Part.Front } piece
+                || take.Items.FirstOrDefault(t => t.Id == piece.Item) is not TextItem { Role: TextRole.Title })
                 continue;
-            var (with, without) = (painter.Paint(scene, window, 160 * 72 / (window.Bottom - window.Top), i + 1), painter.Paint(scene, window, 160 * 72 / (window.Bottom - window.Top), i));
+            var (with, without) = (painter.Paint(scene, window, 160 * 72 / (window.Bottom - window.Top), i + 1),
+                painter.Paint(scene, window, 160 * 72 / (window.Bottom - window.Top), i));
             var a = System.Runtime.InteropServices.MemoryMarshal.Cast<byte, uint>(with.Inks.AsSpan());
             var b = System.Runtime.InteropServices.MemoryMarshal.Cast<byte, uint>(without.Inks.AsSpan());
             var differ = new List<(double, double)>();
             for (var p = 0; p < a.Length; p++)
-                if (a[p] != b[p] && (luminance(a[p]), luminance(b[p])) is var (w, o) && Math.Abs(w - o) > 0.01) differ.Add((w, o));
+                if (a[p] != b[p] && (luminance(a[p]), luminance(b[p])) is var (w, o) && Math.Abs(w - o) > 0.01)
+                    differ.Add((w, o));
             seen[piece.Item] = differ;
         }
         return seen;
@@ -97,7 +115,8 @@ public static class PlateLooking
     {
         Span<byte> rgb = stackalloc byte[3];
         table.One([(byte)inks, (byte)(inks >> 8), (byte)(inks >> 16), (byte)(inks >> 24)], rgb);
-        static double linear(byte v) => v / 255.0 is var c && c <= 0.04045 ? c / 12.92 : Math.Pow((c + 0.055) / 1.055, 2.4);
+        static double linear(byte v) =>
+            v / 255.0 is var c && c <= 0.04045 ? c / 12.92 : Math.Pow((c + 0.055) / 1.055, 2.4);
         return (0.2126 * linear(rgb[0])) + (0.7152 * linear(rgb[1])) + (0.0722 * linear(rgb[2]));
     }
 }

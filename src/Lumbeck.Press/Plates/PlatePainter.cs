@@ -4,7 +4,8 @@ using Lumbeck.Press.Pictures;
 namespace Lumbeck.Press.Plates;
 
 /// <summary>
-/// Composes a part of a scene in the press's own inks (docs/press-files.md): how much of a pixel a shape covers comes from Skia, what lies over what is reckoned here.
+/// Composes a part of a scene in the press's own inks (docs/press-files.md): how much of a pixel a shape covers comes
+/// from Skia, what lies over what is reckoned here.
 /// </summary>
 /// <param name="type">Faces.</param>
 /// <param name="files">Where pictures are; none are painted where null.</param>
@@ -16,7 +17,10 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
 
     private readonly PixelShelf _pixels = new(files, condition);
 
-    /// <summary>Paints a window of a scene: so many of its pieces, from the lowest, where that is said; finishing inks by their likeness besides where that is asked.</summary>
+    /// <summary>
+    /// Paints a window of a scene: so many of its pieces, from the lowest, where that is said; finishing inks by their
+    /// likeness besides where that is asked.
+    /// </summary>
     /// <exception cref="ArgumentException">The window is empty, or has more pixels than can be painted.</exception>
     public Plates Paint(Scene scene, Bounds window, double perInch, int? pieces = null, bool likeness = false) =>
         Paint(scene, window, perInch, new() { To = pieces ?? int.MaxValue, Likeness = likeness });
@@ -30,8 +34,10 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
     internal Plates Paint(Scene scene, Bounds window, double perInch, Painting asked)
     {
         var k = perInch / 72;
-        var (wide, high) = ((int)Math.Ceiling(((window.Right - window.Left) * k) - 1e-6), (int)Math.Ceiling(((window.Bottom - window.Top) * k) - 1e-6));
-        if (wide <= 0 || high <= 0 || (long)wide * high > MostPixels) throw new ArgumentException($"A window of {wide} × {high} pixels can't be painted.", nameof(window));
+        var (wide, high) = ((int)Math.Ceiling(((window.Right - window.Left) * k) - 1e-6),
+            (int)Math.Ceiling(((window.Bottom - window.Top) * k) - 1e-6));
+        if (wide <= 0 || high <= 0 || (long)wide * high > MostPixels)
+            throw new ArgumentException($"A window of {wide} × {high} pixels can't be painted.", nameof(window));
         var plates = new Plates(wide, high);
         foreach (var finish in scene.Finishes) plates.Finishes[finish] = new byte[wide * high];
         using var mask = new Mask(wide, high);
@@ -47,9 +53,15 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
             var brush = new Brush(plates, mask, type, _pixels, asked.Likeness)
             {
                 Letters = asked.Letters is { } letters ? g => letters(piece, g, mask, plates) : null,
-                Laid = asked.Stops is { } stops && !piece.Mixes ? n => { if (stops.Contains((at, n))) asked.Reached?.Invoke(at, n, plates); } : null,
+                Laid = asked.Stops is { } stops && !piece.Mixes
+                    ? n => { if (stops.Contains((at, n))) asked.Reached?.Invoke(at, n, plates); }
+                : null,
             };
-            if (!piece.Mixes) { if (seen || brush.Laid is not null) brush.On(sheet, place, k, edge, piece.Marks); continue; }
+            if (!piece.Mixes)
+            {
+                if (seen || brush.Laid is not null) brush.On(sheet, place, k, edge, piece.Marks);
+                continue;
+            }
             if (seen)
             {
                 var group = sheet.Group(piece.StandsAlone);
@@ -71,11 +83,17 @@ internal sealed record Painting
     public int From { get; init; }
     /// <summary>The one after the last.</summary>
     public int To { get; init; } = int.MaxValue;
-    /// <summary>Whether finishing inks are shown by their likeness in process inks, as on screen, besides their plates.</summary>
+    /// <summary>
+    /// Whether finishing inks are shown by their likeness in process inks, as on screen, besides their plates.
+    /// </summary>
     public bool Likeness { get; init; }
-    /// <summary>Is told of each run of type just before it is laid: its piece, the run, how it covers, and what lies there.</summary>
+    /// <summary>
+    /// Is told of each run of type just before it is laid: its piece, the run, how it covers, and what lies there.
+    /// </summary>
     public Action<Piece, GlyphMark, Mask, Plates>? Letters { get; init; }
-    /// <summary>Places in the order of pieces and their marks at which <see cref="Reached"/> is told what lies there so far.</summary>
+    /// <summary>
+    /// Places in the order of pieces and their marks at which <see cref="Reached"/> is told what lies there so far.
+    /// </summary>
     public IReadOnlySet<(int Piece, int Mark)>? Stops { get; init; }
     public Action<int, int, Plates>? Reached { get; init; }
 }

@@ -3,7 +3,10 @@ using NetVips;
 
 namespace Lumbeck.Press.Plates;
 
-/// <summary>A part of a sheet as the press lays it down: cyan, magenta, yellow and black side by side, 255 for all of an ink; and what lies on plates of finishing inks.</summary>
+/// <summary>
+/// A part of a sheet as the press lays it down: cyan, magenta, yellow and black side by side, 255 for all of an ink;
+/// and what lies on plates of finishing inks.
+/// </summary>
 public sealed class Plates
 {
     internal Plates(int wide, int high)
@@ -22,7 +25,8 @@ public sealed class Plates
     /// <summary>As the screen shows it, through the press profile.</summary>
     public Image ToScreen(PressCondition condition)
     {
-        using var raw = Image.NewFromMemory(ScreenTable.Of(condition.Profile).ToRgb(Inks), Wide, High, 3, Enums.BandFormat.Uchar);
+        using var raw = Image.NewFromMemory(ScreenTable.Of(condition.Profile).ToRgb(Inks), Wide, High, 3,
+            Enums.BandFormat.Uchar);
         return raw.Copy(interpretation: Enums.Interpretation.Srgb);
     }
 
@@ -37,6 +41,7 @@ public sealed class Plates
     public byte[] ToJpeg(PressCondition condition, int quality)
     {
         using var screen = ToScreen(condition);
-        return screen.JpegsaveBuffer(q: quality, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off);
+        return screen.JpegsaveBuffer(q: quality, keep: Enums.ForeignKeep.None,
+            subsampleMode: Enums.ForeignSubsample.Off);
     }
 }

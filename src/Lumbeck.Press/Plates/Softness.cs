@@ -8,20 +8,25 @@ public static class Softness
     /// <summary>Most pixels a side; what is larger is made coarser.</summary>
     private const int Most = 6000;
 
-    /// <summary>A soft mark's coverage over its whole reach, 0 to 255, in so many pixels; the picture's unit square lies over <see cref="SoftMark.Bounds"/>.</summary>
+    /// <summary>
+    /// A soft mark's coverage over its whole reach, 0 to 255, in so many pixels; the picture's unit square lies over
+    /// <see cref="SoftMark.Bounds"/>.
+    /// </summary>
     /// <param name="mark">The mark.</param>
     /// <param name="perInch">Pixels an inch of its piece's points.</param>
     public static (int Wide, int High, byte[] Cover) Of(SoftMark mark, double perInch)
     {
         var b = mark.Bounds;
         var k = Math.Min(perInch / 72, Most / Math.Max(b.Right - b.Left, b.Bottom - b.Top));
-        var (wide, high) = (Math.Max(1, (int)Math.Ceiling((b.Right - b.Left) * k)), Math.Max(1, (int)Math.Ceiling((b.Bottom - b.Top) * k)));
+        var (wide, high) = (Math.Max(1, (int)Math.Ceiling((b.Right - b.Left) * k)),
+            Math.Max(1, (int)Math.Ceiling((b.Bottom - b.Top) * k)));
         var (kx, ky) = (wide / (b.Right - b.Left), high / (b.Bottom - b.Top));
         using var path = SkiaPath.Of(mark.Shape, new Affine(kx, 0, 0, ky, -b.Left * kx, -b.Top * ky));
         using var mask = new Mask(wide, high);
         mask.Fill(path);
         var cover = new byte[wide * high];
-        for (var y = mask.Touched.Top; y < mask.Touched.Bottom; y++) mask.Row(y)[mask.Touched.Left..mask.Touched.Right].CopyTo(cover.AsSpan((y * wide) + mask.Touched.Left));
+        for (var y = mask.Touched.Top; y < mask.Touched.Bottom; y++)
+            mask.Row(y)[mask.Touched.Left..mask.Touched.Right].CopyTo(cover.AsSpan((y * wide) + mask.Touched.Left));
         Blur(cover, wide, high, mark.Sigma * kx);
         return (wide, high, cover);
     }
@@ -43,7 +48,8 @@ public static class Softness
             for (var x = 0; x < wide; x++)
             {
                 var v = row[x] * kernel[0];
-                for (var i = 1; i <= reach; i++) v += ((x >= i ? row[x - i] : 0) + (x + i < wide ? row[x + i] : 0)) * kernel[i];
+                for (var i = 1; i <= reach; i++)
+                    v += ((x >= i ? row[x - i] : 0) + (x + i < wide ? row[x + i] : 0)) * kernel[i];
                 to[x] = v;
             }
         });

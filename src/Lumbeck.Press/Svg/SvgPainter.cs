@@ -21,7 +21,8 @@ public interface IPictureLinks
 /// <param name="colour">Screen colour.</param>
 /// <param name="linked">Where a page finds a picture; none are drawn where null.</param>
 /// <param name="within">A picture as data, for drawings that stand alone; none are drawn where null.</param>
-public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? linked = null, IPictureLinks? within = null)
+public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? linked = null,
+    IPictureLinks? within = null)
 {
     // Path data of outlines that outlive a scene: glyphs and papers. Writing them out is what a drawing costs most.
     private readonly ConditionalWeakTable<Outline, string> _paths = [];
@@ -30,7 +31,9 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     /// <summary>The id of a piece's group.</summary>
     public static string IdOf(string item) => "s-" + item;
 
-    /// <summary>One piece as a group with its own id; an empty piece is an empty group, so that it can be morphed later.</summary>
+    /// <summary>
+    /// One piece as a group with its own id; an empty piece is an empty group, so that it can be morphed later.
+    /// </summary>
     public string Piece(Piece piece) => Piece(piece, linked);
 
     /// <summary>
@@ -39,12 +42,17 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     /// </summary>
     public string Plated(Piece piece, Bounds window, string picture)
     {
-        var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append("\"><g class=\"by-browser").Append(piece.Blend == Blend.Normal ? "" : piece.Blend == Blend.Multiply ? " mix-multiply" : " mix-screen").Append('"');
+        var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append("\"><g class=\"by-browser")
+            .Append(piece.Blend == Blend.Normal ? "" : piece.Blend == Blend.Multiply ? " mix-multiply" : " mix-screen")
+            .Append('"');
         if (piece.Opacity < 1) s.Append(" opacity=\"").Figure(piece.Opacity, 4).Append('"');
         if (piece.Place != Affine.Identity) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
         s.Append('>');
         Marks(s, piece, linked);
-        return s.Append("</g><image class=\"by-plates\" preserveAspectRatio=\"none\" x=\"").Figure(window.Left, 3).Append("\" y=\"").Figure(window.Top, 3).Append("\" width=\"").Figure(window.Right - window.Left, 3).Append("\" height=\"").Figure(window.Bottom - window.Top, 3).Append("\" href=\"").Append(SvgText.Escape(picture)).Append("\"/></g>").ToString();
+        return s.Append("</g><image class=\"by-plates\" preserveAspectRatio=\"none\" x=\"").Figure(window.Left, 3)
+            .Append("\" y=\"").Figure(window.Top, 3).Append("\" width=\"").Figure(window.Right - window.Left, 3)
+            .Append("\" height=\"").Figure(window.Bottom - window.Top, 3).Append("\" href=\"")
+            .Append(SvgText.Escape(picture)).Append("\"/></g>").ToString();
     }
 
     private string Piece(Piece piece, IPictureLinks? pictures)
@@ -74,18 +82,22 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
 
     /// <summary>What clips the ground to the sheet; stands in the definitions of every drawing that shows it.</summary>
     public static string Edge(Scene scene) =>
-        new StringBuilder("<clipPath id=\"sheet-edge\"><path d=\"M0 0H").Figure(scene.Width).Append('V').Figure(scene.Height).Append("H0z\"/></clipPath>").ToString();
+        new StringBuilder("<clipPath id=\"sheet-edge\"><path d=\"M0 0H").Figure(scene.Width).Append('V')
+            .Figure(scene.Height).Append("H0z\"/></clipPath>").ToString();
 
     private void Mark(StringBuilder s, Mark mark, string item, ref int n, IPictureLinks? pictures)
     {
         switch (mark)
         {
             case PictureMark p when pictures is not null:
-                Clip(s, p.Clip, item, n).Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"").Append(SvgText.Escape(pictures.Of(p.Picture, p.Convert))).Append("\" transform=\"").Matrix(p.Place).Append("\"/></g>");
+                Clip(s, p.Clip, item, n).Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"")
+                    .Append(SvgText.Escape(pictures.Of(p.Picture, p.Convert))).Append("\" transform=\"").Matrix(p.Place)
+                    .Append("\"/></g>");
                 n++;
                 break;
             case GrownMark w when pictures is not null:
-                s.Append("<image class=\"grown\" width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"").Append(SvgText.Escape(pictures.Of(w))).Append("\" transform=\"").Matrix(w.Place).Append("\"/>");
+                s.Append("<image class=\"grown\" width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"")
+                    .Append(SvgText.Escape(pictures.Of(w))).Append("\" transform=\"").Matrix(w.Place).Append("\"/>");
                 break;
             case TilesMark t when pictures is not null:
                 Tiles(s, t, item, n++, pictures);
@@ -100,7 +112,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
                 foreach (var inner in r.Symbol) Mark(s, inner);
                 s.Append("</g></defs>");
                 foreach (var place in r.Places)
-                    s.Append("<use href=\"#symbol-").Append(item).Append('-').Append(n).Append("\" transform=\"").Matrix(place).Append("\"/>");
+                    s.Append("<use href=\"#symbol-").Append(item).Append('-').Append(n).Append("\" transform=\"")
+                        .Matrix(place).Append("\"/>");
                 n++;
                 break;
             case ShadeMark h:
@@ -112,8 +125,16 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
             case SoftMark o:
                 var b = o.Bounds;
                 if (b.IsEmpty) break;
-                s.Append("<filter id=\"soft-").Append(item).Append('-').Append(n).Append("\" filterUnits=\"userSpaceOnUse\" color-interpolation-filters=\"sRGB\" x=\"").Figure(b.Left, 1).Append("\" y=\"").Figure(b.Top, 1).Append("\" width=\"").Figure(b.Right - b.Left, 1).Append("\" height=\"").Figure(b.Bottom - b.Top, 1)
-                    .Append("\"><feGaussianBlur stdDeviation=\"").Figure(o.Sigma, 3).Append("\"/></filter><path class=\"mix-multiply\" filter=\"url(#soft-").Append(item).Append('-').Append(n++).Append(")\" fill=\"").Append(colour.Hex(o.Ink)).Append("\" fill-opacity=\"").Figure(o.Strength * (o.Finish is { } f ? Finishes.Strength(f.Name) : 1), 3).Append("\" d=\"").Path(o.Shape, 2).Append("\"/>");
+                s.Append("<filter id=\"soft-").Append(item).Append('-').Append(n)
+                    .Append("\" filterUnits=\"userSpaceOnUse\" color-interpolation-filters=\"sRGB\" x=\"")
+                    .Figure(b.Left, 1).Append("\" y=\"").Figure(b.Top, 1).Append("\" width=\"")
+                    .Figure(b.Right - b.Left, 1).Append("\" height=\"").Figure(b.Bottom - b.Top, 1)
+                    .Append("\"><feGaussianBlur stdDeviation=\"").Figure(o.Sigma, 3)
+                        .Append("\"/></filter><path class=\"mix-multiply\" filter=\"url(#soft-").Append(item)
+                        .Append('-').Append(n++).Append(")\" fill=\"").Append(colour.Hex(o.Ink))
+                        .Append("\" fill-opacity=\"")
+                        .Figure(o.Strength * (o.Finish is { } f ? Finishes.Strength(f.Name) : 1), 3).Append("\" d=\"")
+                        .Path(o.Shape, 2).Append("\"/>");
                 break;
             default:
                 Mark(s, mark);
@@ -122,15 +143,22 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     }
 
     private static StringBuilder Clip(StringBuilder s, Outline clip, string item, int n, bool evenOdd = false) =>
-        s.Append("<clipPath id=\"clip-").Append(item).Append('-').Append(n).Append(evenOdd ? "\"><path clip-rule=\"evenodd\" d=\"" : "\"><path d=\"").Path(clip, 2).Append("\"/></clipPath><g clip-path=\"url(#clip-").Append(item).Append('-').Append(n).Append(")\">");
+        s.Append("<clipPath id=\"clip-").Append(item).Append('-').Append(n)
+            .Append(evenOdd ? "\"><path clip-rule=\"evenodd\" d=\"" : "\"><path d=\"").Path(clip, 2)
+            .Append("\"/></clipPath><g clip-path=\"url(#clip-").Append(item).Append('-').Append(n).Append(")\">");
 
     private static void Tiles(StringBuilder s, TilesMark mark, string item, int n, IPictureLinks pictures)
     {
         var (across, down, tiles) = Pdf.TileCell.Of(mark.Lay);
-        s.Append("<pattern id=\"tiles-").Append(item).Append('-').Append(n).Append("\" patternUnits=\"userSpaceOnUse\" width=\"").Append(across).Append("\" height=\"").Append(down).Append("\" patternTransform=\"").Matrix(mark.Cell).Append("\">");
+        s.Append("<pattern id=\"tiles-").Append(item).Append('-').Append(n)
+            .Append("\" patternUnits=\"userSpaceOnUse\" width=\"").Append(across).Append("\" height=\"").Append(down)
+            .Append("\" patternTransform=\"").Matrix(mark.Cell).Append("\">");
         foreach (var tile in tiles)
-            s.Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"").Append(SvgText.Escape(pictures.Of(mark.Picture, mark.Convert))).Append("\" transform=\"").Matrix(tile).Append("\"/>");
-        s.Append("</pattern><path fill=\"url(#tiles-").Append(item).Append('-').Append(n).Append(")\" d=\"").Path(mark.Clip, 2).Append("\"/>");
+            s.Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"")
+                .Append(SvgText.Escape(pictures.Of(mark.Picture, mark.Convert))).Append("\" transform=\"").Matrix(tile)
+                .Append("\"/>");
+        s.Append("</pattern><path fill=\"url(#tiles-").Append(item).Append('-').Append(n).Append(")\" d=\"")
+            .Path(mark.Clip, 2).Append("\"/>");
     }
 
     /// <summary>
@@ -142,12 +170,16 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     private void Shade(StringBuilder s, ShadeMark mark, string item, int n)
     {
         var h = mark.Shade;
-        s.Append(h.Round ? "<radialGradient" : "<linearGradient").Append(" id=\"run-").Append(item).Append('-').Append(n).Append("\" gradientUnits=\"userSpaceOnUse\"");
+        s.Append(h.Round ? "<radialGradient" : "<linearGradient").Append(" id=\"run-").Append(item).Append('-')
+            .Append(n).Append("\" gradientUnits=\"userSpaceOnUse\"");
         if (h.Way != Affine.Identity) s.Append(" gradientTransform=\"").Matrix(h.Way).Append('"');
-        if (h.Focus is { } focus) s.Append(" fx=\"").Figure(focus.X, 2).Append("\" fy=\"").Figure(focus.Y, 2).Append('"');
+        if (h.Focus is { } focus)
+            s.Append(" fx=\"").Figure(focus.X, 2).Append("\" fy=\"").Figure(focus.Y, 2).Append('"');
         if (h.Round)
-            s.Append(" cx=\"").Figure(h.X0, 2).Append("\" cy=\"").Figure(h.Y0, 2).Append("\" r=\"").Figure(Math.Sqrt(((h.X1 - h.X0) * (h.X1 - h.X0)) + ((h.Y1 - h.Y0) * (h.Y1 - h.Y0))), 2).Append("\">");
-        else s.Append(" x1=\"").Figure(h.X0, 2).Append("\" y1=\"").Figure(h.Y0, 2).Append("\" x2=\"").Figure(h.X1, 2).Append("\" y2=\"").Figure(h.Y1, 2).Append("\">");
+            s.Append(" cx=\"").Figure(h.X0, 2).Append("\" cy=\"").Figure(h.Y0, 2).Append("\" r=\"")
+                .Figure(Math.Sqrt(((h.X1 - h.X0) * (h.X1 - h.X0)) + ((h.Y1 - h.Y0) * (h.Y1 - h.Y0))), 2).Append("\">");
+        else s.Append(" x1=\"").Figure(h.X0, 2).Append("\" y1=\"").Figure(h.Y0, 2).Append("\" x2=\"").Figure(h.X1, 2)
+            .Append("\" y2=\"").Figure(h.Y1, 2).Append("\">");
         var stops = new List<(double At, Ink Ink)>();
         for (var i = 0; i < h.Stops.Length; i++)
         {
@@ -162,7 +194,9 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         }
         foreach (var ((at, _), seen) in stops.Zip(colour.Hex([.. stops.Select(x => x.Ink)])))
             s.Append("<stop offset=\"").Figure(at, 4).Append("\" stop-color=\"").Append(seen).Append("\"/>");
-        s.Append(h.Round ? "</radialGradient>" : "</linearGradient>").Append("<path fill=\"url(#run-").Append(item).Append('-').Append(n).Append(")\"").Append(mark.EvenOdd ? " fill-rule=\"evenodd\"" : "").Append(" d=\"").Path(mark.Shape, 2).Append("\"/>");
+        s.Append(h.Round ? "</radialGradient>" : "</linearGradient>").Append("<path fill=\"url(#run-").Append(item)
+            .Append('-').Append(n).Append(")\"").Append(mark.EvenOdd ? " fill-rule=\"evenodd\"" : "").Append(" d=\"")
+            .Path(mark.Shape, 2).Append("\"/>");
     }
 
     /// <summary>How much of a finishing ink's likeness shows.</summary>
@@ -183,7 +217,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
                 s.Append(" d=\"").Path(f.Shape, 2).Append("\"/>");
                 break;
             case LineMark l:
-                s.Append("<path fill=\"none\" stroke=\"").Append(colour.Hex(l.Ink)).Append("\" stroke-width=\"").Figure(l.Width, 3).Append('"');
+                s.Append("<path fill=\"none\" stroke=\"").Append(colour.Hex(l.Ink)).Append("\" stroke-width=\"")
+                    .Figure(l.Width, 3).Append('"');
                 Drawn(s, l);
                 Likeness(s, l, "stroke-opacity");
                 s.Append(" d=\"").Append(Kept(l.Shape, 1, 1)).Append("\"/>");
@@ -197,11 +232,14 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     /// <summary>A line's corners, ends and dashes; what SVG has by itself is not said.</summary>
     private static void Drawn(StringBuilder s, LineMark l)
     {
-        if (l.Join != LineJoin.Miter) s.Append(l.Join == LineJoin.Round ? " stroke-linejoin=\"round\"" : " stroke-linejoin=\"bevel\"");
+        if (l.Join != LineJoin.Miter)
+            s.Append(l.Join == LineJoin.Round ? " stroke-linejoin=\"round\"" : " stroke-linejoin=\"bevel\"");
         else if (l.MiterLimit != 4) s.Append(" stroke-miterlimit=\"").Figure(l.MiterLimit).Append('"');
-        if (l.Cap != LineCap.Butt) s.Append(l.Cap == LineCap.Round ? " stroke-linecap=\"round\"" : " stroke-linecap=\"square\"");
+        if (l.Cap != LineCap.Butt)
+            s.Append(l.Cap == LineCap.Round ? " stroke-linecap=\"round\"" : " stroke-linecap=\"square\"");
         if (l.Dash.Length > 0)
-            s.Append(" stroke-dasharray=\"").AppendJoin(' ', l.Dash.Select(d => d.ToString("0.##", CultureInfo.InvariantCulture))).Append('"');
+            s.Append(" stroke-dasharray=\"")
+                .AppendJoin(' ', l.Dash.Select(d => d.ToString("0.##", CultureInfo.InvariantCulture))).Append('"');
         if (l.DashFrom != 0) s.Append(" stroke-dashoffset=\"").Figure(l.DashFrom).Append('"');
     }
 
@@ -210,13 +248,16 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         var scale = g.Size / type.Metrics(g.Face).UnitsPerEm;
         s.Append("<g");
         Likeness(s, g, "fill-opacity");
-        s.Append(" fill=\"").Append(colour.Hex(g.Ink)).Append("\" transform=\"translate(").Figure(g.X, 3).Append(' ').Figure(g.Y, 3).Append(")scale(").Append(scale.ToString("0.#######", CultureInfo.InvariantCulture)).Append(")\">");
+        s.Append(" fill=\"").Append(colour.Hex(g.Ink)).Append("\" transform=\"translate(").Figure(g.X, 3).Append(' ')
+            .Figure(g.Y, 3).Append(")scale(").Append(scale.ToString("0.#######", CultureInfo.InvariantCulture))
+            .Append(")\">");
         foreach (var glyph in g.Glyphs)
         {
             if (type.Glyph(g.Face, glyph.Id).IsEmpty) continue;
             s.Append("<use href=\"#").Append(GlyphId(g.Face, glyph.Id)).Append('"');
             if (glyph.Turn != 0)
-                s.Append(" transform=\"translate(").Figure(glyph.X / scale, 1).Append(' ').Figure(glyph.Y / scale, 1).Append(")rotate(").Figure(glyph.Turn, 3).Append(")\"");
+                s.Append(" transform=\"translate(").Figure(glyph.X / scale, 1).Append(' ').Figure(glyph.Y / scale, 1)
+                    .Append(")rotate(").Figure(glyph.Turn, 3).Append(")\"");
             else
             {
                 if (glyph.X != 0) s.Append(" x=\"").Figure(glyph.X / scale, 1).Append('"');
@@ -239,7 +280,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         var hash = 2166136261u;
         foreach (var c in face.ToString()) hash = (hash ^ c) * 16777619;
         const string digits = "0123456789abcdefghijklmnopqrstuvwxyz";
-        return string.Create(5, hash, (s, h) => { for (var i = 0; i < s.Length; i++, h /= 36) s[i] = digits[(int)(h % 36)]; });
+        return string.Create(5, hash,
+            (s, h) => { for (var i = 0; i < s.Length; i++, h /= 36) s[i] = digits[(int)(h % 36)]; });
     }
 
     /// <summary>Every outline a scene draws, as (id, path element), each once, in order of first use.</summary>
@@ -249,16 +291,20 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         foreach (var g in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Where(g => g.Shade is null))
             foreach (var glyph in g.Glyphs)
             {
-                if (!told.Add((g.Face, glyph.Id)) || type.Glyph(g.Face, glyph.Id) is not { IsEmpty: false } outline) continue;
+                if (!told.Add((g.Face, glyph.Id)) || type.Glyph(g.Face, glyph.Id) is not { IsEmpty: false } outline)
+                    continue;
                 var id = GlyphId(g.Face, glyph.Id);
-                yield return (id, new StringBuilder("<path id=\"").Append(id).Append("\" d=\"").Append(Kept(outline, 1, -1)).Append("\"/>").ToString());
+                yield return (id,
+                    new StringBuilder("<path id=\"").Append(id).Append("\" d=\"").Append(Kept(outline, 1, -1))
+                        .Append("\"/>").ToString());
             }
     }
 
     /// <summary>Marks by themselves, over a box of this width and height.</summary>
     public string Alone(ImmutableArray<Mark> marks, double wide, double high)
     {
-        var s = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 ").Figure(wide).Append(' ').Figure(high).Append("\">");
+        var s = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 ").Figure(wide).Append(' ')
+            .Figure(high).Append("\">");
         var n = 0;
         foreach (var mark in marks) Mark(s, mark, "own", ref n, null);
         return s.Append("</svg>").ToString();
@@ -270,8 +316,10 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     public string Picture(Scene scene, Bounds? window = null)
     {
         var w = window ?? new(0, 0, scene.Width, scene.Height);
-        var s = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"").Figure(w.Left).Append(' ').Figure(w.Top).Append(' ').Figure(w.Right - w.Left).Append(' ').Figure(w.Bottom - w.Top)
-            .Append("\" width=\"").Figure(w.Right - w.Left).Append("\" height=\"").Figure(w.Bottom - w.Top).Append("\"><defs>");
+        var s = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"").Figure(w.Left).Append(' ')
+            .Figure(w.Top).Append(' ').Figure(w.Right - w.Left).Append(' ').Figure(w.Bottom - w.Top)
+            .Append("\" width=\"").Figure(w.Right - w.Left).Append("\" height=\"").Figure(w.Bottom - w.Top)
+                .Append("\"><defs>");
         foreach (var (_, path) in Glyphs(scene)) s.Append(path);
         s.Append(Edge(scene)).Append("</defs>");
         if (scene.Pieces.Any(p => p.Mixes || p.Softens)) s.Append("<style>").Append(Mixing).Append("</style>");

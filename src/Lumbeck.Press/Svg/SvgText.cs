@@ -26,7 +26,14 @@ public static class SvgText
         foreach (var stroke in o.Strokes)
         {
             var count = stroke switch { Stroke.Close => 0, Stroke.Quad => 2, Stroke.Cubic => 3, _ => 1 };
-            s.Append(stroke switch { Stroke.Move => 'M', Stroke.Line => 'l', Stroke.Quad => 'q', Stroke.Cubic => 'c', _ => 'z' });
+            s.Append(stroke switch
+            {
+                Stroke.Move => 'M',
+                Stroke.Line => 'l',
+                Stroke.Quad => 'q',
+                Stroke.Cubic => 'c',
+                _ => 'z'
+            });
             if (stroke == Stroke.Close) { (x, y) = (startX, startY); continue; }
             double nx = x, ny = y;
             for (var i = 0; i < count; i++)
@@ -48,8 +55,10 @@ public static class SvgText
 
     public static StringBuilder Matrix(this StringBuilder s, Affine m)
     {
-        if (m is { A: 1, B: 0, C: 0, D: 1 }) return s.Append("translate(").Figure(m.E, 3).Append(' ').Figure(m.F, 3).Append(')');
-        s.Append("matrix(").Figure(m.A, 4).Append(' ').Figure(m.B, 4).Append(' ').Figure(m.C, 4).Append(' ').Figure(m.D, 4);
+        if (m is { A: 1, B: 0, C: 0, D: 1 })
+            return s.Append("translate(").Figure(m.E, 3).Append(' ').Figure(m.F, 3).Append(')');
+        s.Append("matrix(").Figure(m.A, 4).Append(' ').Figure(m.B, 4).Append(' ').Figure(m.C, 4).Append(' ')
+            .Figure(m.D, 4);
         return s.Append(' ').Figure(m.E, 3).Append(' ').Figure(m.F, 3).Append(')');
     }
 

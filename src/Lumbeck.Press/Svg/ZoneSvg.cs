@@ -4,13 +4,17 @@ using Lumbeck.Press.Colour;
 namespace Lumbeck.Press.Svg;
 
 /// <summary>
-/// Zones as patterns in one ink: bleed a fine 45° hatch, folds dash-dot, safe limits corner ticks joined by sparse dots,
+/// Zones as patterns in one ink: bleed a fine 45° hatch, folds dash-dot, safe limits corner ticks joined by sparse
+/// dots,
 /// barcode room dotted with a bar glyph, score cross-hatched, trim a hairline. Never part of a cover.
 /// </summary>
 public static class ZoneSvg
 {
-    /// <summary>The patterns, once a drawing; <paramref name="prefix"/> keeps several drawings on one page apart.</summary>
-    public static string Patterns(string prefix) => InkPatterns(prefix, "light", LightInk) + InkPatterns(prefix, "dark", DarkInk);
+    /// <summary>
+    /// The patterns, once a drawing; <paramref name="prefix"/> keeps several drawings on one page apart.
+    /// </summary>
+    public static string Patterns(string prefix) =>
+        InkPatterns(prefix, "light", LightInk) + InkPatterns(prefix, "dark", DarkInk);
 
     private const string LightInk = "#f6f2e4", DarkInk = "#1d2a25";
 
@@ -20,7 +24,8 @@ public static class ZoneSvg
 
     /// <summary>A rectangle of fine hatch, for what is cut away.</summary>
     public static StringBuilder Hatch(this StringBuilder s, string prefix, bool light) =>
-        s.Append("<rect fill-opacity=\".6\" fill=\"url(#").Append(prefix).Append(light ? "-hatch-light)\"" : "-hatch-dark)\"");
+        s.Append("<rect fill-opacity=\".6\" fill=\"url(#").Append(prefix)
+            .Append(light ? "-hatch-light)\"" : "-hatch-dark)\"");
 
     /// <summary>All zones of a sheet.</summary>
     /// <param name="sheet">The sheet.</param>
@@ -32,9 +37,13 @@ public static class ZoneSvg
         s.Append(Group(light(Part.Sheet)));
         foreach (var bleed in sheet.Zones.Where(z => z.Kind == ZoneKind.Bleed))
             s.Hatch(prefix, light(Part.Sheet)).Append(" class=\"z-bleed\"").Rect(bleed.Box).Append("/>");
-        s.Append("<rect class=\"z-trim\" fill=\"none\" stroke=\"currentColor\" stroke-width=\".8\" vector-effect=\"non-scaling-stroke\"").Rect(sheet.Trim).Append("/>");
+        s.Append("<rect class=\"z-trim\" fill=\"none\" stroke=\"currentColor\" stroke-width=\".8\" " +
+            "vector-effect=\"non-scaling-stroke\"")
+            .Rect(sheet.Trim).Append("/>");
         foreach (var fold in sheet.Folds)
-            s.Append("<path class=\"z-fold\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1\" stroke-dasharray=\"9 3 1.5 3\" vector-effect=\"non-scaling-stroke\" d=\"M").Figure(fold.Points).Append(" 0V").Figure(sheet.Size.Height.Points).Append("\"/>");
+            s.Append("<path class=\"z-fold\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1\" " +
+                "stroke-dasharray=\"9 3 1.5 3\" vector-effect=\"non-scaling-stroke\" d=\"M")
+                .Figure(fold.Points).Append(" 0V").Figure(sheet.Size.Height.Points).Append("\"/>");
         s.Append("</g>");
         foreach (var panel in sheet.Panels)
         {
@@ -43,7 +52,8 @@ public static class ZoneSvg
             foreach (var zone in sheet.Zones.Where(z => z.Panel == panel.Part))
                 if (zone.Kind == ZoneKind.Barcode) Barcode(s, zone.Box);
                 else if (zone.Kind is ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch)
-                    s.Append("<rect class=\"z-worked\" fill=\"url(#").Append(prefix).Append(light(panel.Part) ? "-cross-light)\"" : "-cross-dark)\"").Rect(zone.Box).Append("/>");
+                    s.Append("<rect class=\"z-worked\" fill=\"url(#").Append(prefix)
+                        .Append(light(panel.Part) ? "-cross-light)\"" : "-cross-dark)\"").Rect(zone.Box).Append("/>");
             s.Append("</g>");
         }
         return s.ToString();
@@ -54,9 +64,14 @@ public static class ZoneSvg
     {
         var (l, t, r, b) = (box.X.Points, box.Y.Points, box.Right.Points, box.Bottom.Points);
         var tick = Math.Min(14, Math.Min(r - l, b - t) / 3);
-        s.Append("<path class=\"z-safe\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1\" stroke-opacity=\".75\" stroke-dasharray=\"1 5\" vector-effect=\"non-scaling-stroke\" d=\"M").Figure(l).Append(' ').Figure(t).Append('H').Figure(r).Append('V').Figure(b).Append('H').Figure(l).Append("z\"/>");
-        s.Append("<path class=\"z-safe\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1.4\" vector-effect=\"non-scaling-stroke\" d=\"");
-        foreach (var (x, y, dx, dy) in (ReadOnlySpan<(double, double, double, double)>)[(l, t, tick, tick), (r, t, -tick, tick), (r, b, -tick, -tick), (l, b, tick, -tick)])
+        s.Append("<path class=\"z-safe\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1\" " +
+            "stroke-opacity=\".75\" stroke-dasharray=\"1 5\" vector-effect=\"non-scaling-stroke\" d=\"M")
+            .Figure(l).Append(' ').Figure(t).Append('H').Figure(r).Append('V').Figure(b).Append('H').Figure(l)
+            .Append("z\"/>");
+        s.Append("<path class=\"z-safe\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1.4\" " +
+            "vector-effect=\"non-scaling-stroke\" d=\"");
+        foreach (var (x, y, dx, dy) in (ReadOnlySpan<(double, double, double, double)>)[(l, t, tick, tick),
+            (r, t, -tick, tick), (r, b, -tick, -tick), (l, b, tick, -tick)])
             s.Append('M').Figure(x + dx).Append(' ').Figure(y).Append('H').Figure(x).Append('V').Figure(y + dy);
         s.Append("\"/>");
     }
@@ -70,7 +85,8 @@ public static class ZoneSvg
         var (l, t, r, b) = (box.X.Points, box.Y.Points, box.Right.Points, box.Bottom.Points);
         var (cx, cy) = ((l + r) / 2, (t + b) / 2);
         var sum = 0.0;
-        ReadOnlySpan<(double X, double Y)> points = [(l, t), (cx, t), (r, t), (l, cy), (r, cy), (l, b), (cx, b), (r, b)];
+        ReadOnlySpan<(double X, double Y)> points = [(l, t), (cx, t), (r, t), (l, cy), (r, cy), (l, b), (cx, b),
+            (r, b)];
         foreach (var (x, y) in points) sum += Luminance(colour.Hex(Under(scene, x, y)));
         return sum / points.Length < 0.3;
     }
@@ -100,9 +116,12 @@ public static class ZoneSvg
 
     private static void Barcode(StringBuilder s, Box box)
     {
-        s.Append("<rect class=\"z-room\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1.2\" stroke-dasharray=\"2 3\" vector-effect=\"non-scaling-stroke\"").Rect(box).Append("/>");
+        s.Append("<rect class=\"z-room\" fill=\"none\" stroke=\"currentColor\" stroke-width=\"1.2\" " +
+            "stroke-dasharray=\"2 3\" vector-effect=\"non-scaling-stroke\"")
+            .Rect(box).Append("/>");
         s.Append("<path class=\"z-room\" stroke=\"currentColor\" stroke-width=\"1.2\" d=\"");
-        for (var i = 0; i < 4; i++) s.Append('M').Figure(box.X.Points - 13 + (i * 2.8)).Append(' ').Figure(box.Y.Points).Append("v9");
+        for (var i = 0; i < 4; i++)
+            s.Append('M').Figure(box.X.Points - 13 + (i * 2.8)).Append(' ').Figure(box.Y.Points).Append("v9");
         s.Append("\"/>");
     }
 
@@ -110,5 +129,6 @@ public static class ZoneSvg
 
     /// <summary>Place and size attributes of a rectangle.</summary>
     public static StringBuilder Rect(this StringBuilder s, Box b) =>
-        s.Append(" x=\"").Figure(b.X.Points).Append("\" y=\"").Figure(b.Y.Points).Append("\" width=\"").Figure(b.Width.Points).Append("\" height=\"").Figure(b.Height.Points).Append('"');
+        s.Append(" x=\"").Figure(b.X.Points).Append("\" y=\"").Figure(b.Y.Points).Append("\" width=\"")
+            .Figure(b.Width.Points).Append("\" height=\"").Figure(b.Height.Points).Append('"');
 }

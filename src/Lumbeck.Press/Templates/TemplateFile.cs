@@ -14,7 +14,8 @@ public static class TemplateFile
     public const int PixelsPerInch = 300;
 
     /// <summary>
-    /// One page with its boxes set; all zones on one layer of optional content (ISO 32000-1, 8.11) that shows on screen and does not print.
+    /// One page with its boxes set; all zones on one layer of optional content (ISO 32000-1, 8.11) that shows on screen
+    /// and does not print.
     /// </summary>
     public static void WritePdf(Stream output, Scene scene, PressNote note, FaceShelf shelf)
     {
@@ -22,20 +23,32 @@ public static class TemplateFile
         var (tree, layer) = (pdf.Reserve(), pdf.Reserve());
         var faces = new SortedDictionary<FaceId, EmbeddedFace>();
         EmbeddedFace Face(FaceId id) =>
-            faces.TryGetValue(id, out var f) ? f : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), pdf.Reserve());
+            faces.TryGetValue(id, out var f)
+                ? f
+                : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture),
+                    pdf.Reserve());
         var ink = new InkText(null);
-        var has = new PageResources(pdf, Face, new(pdf, new(), null), new(pdf), ink, new(0, 0, scene.Width, scene.Height));
+        var has = new PageResources(pdf, Face, new(pdf, new(), null), new(pdf), ink,
+            new(0, 0, scene.Width, scene.Height));
         var content = $"/OC /Zones BDC\n{new PdfPainter(scene, has, ink, PdfPainter.OnPage(scene)).Paint()}EMC\n";
         var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
         var h = scene.Surface.Size.Height;
         var used = string.Concat(faces.Values.Select(f => $"/{f.Name} {f.Number} 0 R "));
-        pdf.Object(layer, "<< /Type /OCG /Name (Zones, not printed) /Intent [/View /Design] /Usage << /View << /ViewState /ON >> /Print << /PrintState /OFF >> /Export << /ExportState /OFF >> >> >>");
-        var page = pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox {PdfText.Rectangle(scene.Surface.Whole, h)} /BleedBox {PdfText.Rectangle(scene.Surface.Whole, h)} /TrimBox {PdfText.Rectangle(scene.Surface.Trim, h)} /Resources {has.Write(used, $"/Properties << /Zones {layer} 0 R >> ")} 0 R /Contents {stream} 0 R >>");
+        pdf.Object(layer,
+            "<< /Type /OCG /Name (Zones, not printed) /Intent [/View /Design] /Usage << /View << /ViewState /ON >> " +
+                "/Print << /PrintState /OFF >> /Export << /ExportState /OFF >> >> >>");
+        var page = pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox " +
+            $"{PdfText.Rectangle(scene.Surface.Whole, h)} /BleedBox {PdfText.Rectangle(scene.Surface.Whole, h)} " +
+            $"/TrimBox {PdfText.Rectangle(scene.Surface.Trim, h)} /Resources " +
+            $"{has.Write(used, $"/Properties << /Zones {layer} 0 R >> ")} 0 R /Contents {stream} 0 R >>");
         foreach (var face in faces.Values) face.Write(pdf);
         pdf.Object(tree, $"<< /Type /Pages /Count 1 /Kids [{page} 0 R] >>");
-        var uses = string.Concat(((string[])["View", "Print", "Export"]).Select(e => $"<< /Event /{e} /Category [/{e}] /OCGs [{layer} 0 R] >> "));
-        var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R /OCProperties << /OCGs [{layer} 0 R] /D << /Name (Zones) /BaseState /ON /ON [{layer} 0 R] /Order [{layer} 0 R] /AS [{uses}] >> >> >>");
-        var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Subject {PdfText.String(note.Subject)} /Producer (Lumbeck) /CreationDate {PdfText.Date(note.At)} /ModDate {PdfText.Date(note.At)} >>");
+        var uses = string.Concat(((string[])["View", "Print", "Export"])
+            .Select(e => $"<< /Event /{e} /Category [/{e}] /OCGs [{layer} 0 R] >> "));
+        var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R /OCProperties << /OCGs [{layer} 0 R] /D << " +
+            $"/Name (Zones) /BaseState /ON /ON [{layer} 0 R] /Order [{layer} 0 R] /AS [{uses}] >> >> >>");
+        var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Subject {PdfText.String(note.Subject)} " +
+            $"/Producer (Lumbeck) /CreationDate {PdfText.Date(note.At)} /ModDate {PdfText.Date(note.At)} >>");
         pdf.Finish(catalog, info);
     }
 
@@ -43,23 +56,43 @@ public static class TemplateFile
     public static string Svg(Scene scene, PressNote note)
     {
         var sheet = scene.Surface;
-        var s = new StringBuilder("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"").Mm(sheet.Size.Width).Append("mm\" height=\"").Mm(sheet.Size.Height).Append("mm\" viewBox=\"0 0 ").Mm(sheet.Size.Width).Append(' ').Mm(sheet.Size.Height)
-            .Append("\">\n<title>").Append(SvgText.Escape(note.Title)).Append("</title>\n<desc>").Append(SvgText.Escape(note.Subject)).Append("</desc>\n");
+        var s =
+            new StringBuilder("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"")
+            .Mm(sheet.Size.Width).Append("mm\" height=\"").Mm(sheet.Size.Height).Append("mm\" viewBox=\"0 0 ")
+            .Mm(sheet.Size.Width).Append(' ').Mm(sheet.Size.Height)
+            .Append("\">\n<title>").Append(SvgText.Escape(note.Title)).Append("</title>\n<desc>")
+                .Append(SvgText.Escape(note.Subject)).Append("</desc>\n");
         foreach (var kind in sheet.Zones.GroupBy(z => z.Kind).OrderBy(k => k.Key))
         {
-            Group(s, kind.Key.Word(), kind.Key switch { ZoneKind.Bleed => "fill=\"#1d2a25\" fill-opacity=\".12\" stroke=\"none\"", ZoneKind.Hinge or ZoneKind.Score or ZoneKind.Punch => "fill=\"#1d2a25\" fill-opacity=\".2\" stroke=\"none\"", ZoneKind.Barcode => "stroke-dasharray=\".7 1\"", _ => "stroke-dasharray=\".35 1.4\"" }, kind.First().Reason);
+            Group(s, kind.Key.Word(),
+                kind.Key switch
+                {
+                    ZoneKind.Bleed => "fill=\"#1d2a25\" fill-opacity=\".12\" stroke=\"none\"",
+                    ZoneKind.Hinge or ZoneKind.Score or ZoneKind.Punch => "fill=\"#1d2a25\" fill-opacity=\".2\" stroke=\"none\"",
+                    ZoneKind.Barcode => "stroke-dasharray=\".7 1\"",
+                    _ => "stroke-dasharray=\".35 1.4\"",
+                },
+                kind.First().Reason);
             foreach (var zone in kind)
-                s.Append("<rect data-panel=\"").Append(zone.Panel.Word()).Append("\" x=\"").Mm(zone.Box.X).Append("\" y=\"").Mm(zone.Box.Y).Append("\" width=\"").Mm(zone.Box.Width).Append("\" height=\"").Mm(zone.Box.Height).Append("\"/>\n");
+                s.Append("<rect data-panel=\"").Append(zone.Panel.Word()).Append("\" x=\"").Mm(zone.Box.X)
+                    .Append("\" y=\"").Mm(zone.Box.Y).Append("\" width=\"").Mm(zone.Box.Width).Append("\" height=\"")
+                    .Mm(zone.Box.Height).Append("\"/>\n");
             s.Append("</g>\n");
         }
         Group(s, "trim", "", "cut, or turned, here");
-        s.Append("<rect x=\"").Mm(sheet.Trim.X).Append("\" y=\"").Mm(sheet.Trim.Y).Append("\" width=\"").Mm(sheet.Trim.Width).Append("\" height=\"").Mm(sheet.Trim.Height).Append("\"/>\n</g>\n");
+        s.Append("<rect x=\"").Mm(sheet.Trim.X).Append("\" y=\"").Mm(sheet.Trim.Y).Append("\" width=\"")
+            .Mm(sheet.Trim.Width).Append("\" height=\"").Mm(sheet.Trim.Height).Append("\"/>\n</g>\n");
         Group(s, "folds", "stroke-dasharray=\"3.2 1 .5 1\"", "folded here");
-        foreach (var f in sheet.Folds) s.Append("<path d=\"M").Mm(f).Append(" 0V").Mm(sheet.Size.Height).Append("\"/>\n");
-        foreach (var f in sheet.FoldsAcross) s.Append("<path d=\"M0 ").Mm(f).Append('H').Mm(sheet.Size.Width).Append("\"/>\n");
-        s.Append("</g>\n<g id=\"names\" font-family=\"sans-serif\" font-size=\"3.2\" text-anchor=\"middle\" fill=\"#1d2a25\">\n");
+        foreach (var f in sheet.Folds)
+            s.Append("<path d=\"M").Mm(f).Append(" 0V").Mm(sheet.Size.Height).Append("\"/>\n");
+        foreach (var f in sheet.FoldsAcross)
+            s.Append("<path d=\"M0 ").Mm(f).Append('H').Mm(sheet.Size.Width).Append("\"/>\n");
+        s.Append("</g>\n<g id=\"names\" font-family=\"sans-serif\" font-size=\"3.2\" text-anchor=\"middle\" " +
+            "fill=\"#1d2a25\">\n");
         foreach (var p in sheet.Panels.Where(p => p.Face.Width > Length.FromMillimetres(20)))
-            s.Append("<text x=\"").Mm(p.Face.X + (0.5m * p.Face.Width)).Append("\" y=\"").Mm(p.Face.Y + (0.5m * p.Face.Height)).Append("\">").Append(p.Part.Say()).Append(", ").Append(p.Face.Size.Show(Unit.Millimetre)).Append("</text>\n");
+            s.Append("<text x=\"").Mm(p.Face.X + (0.5m * p.Face.Width)).Append("\" y=\"")
+                .Mm(p.Face.Y + (0.5m * p.Face.Height)).Append("\">").Append(p.Part.Say()).Append(", ")
+                .Append(p.Face.Size.Show(Unit.Millimetre)).Append("</text>\n");
         return s.Append("</g>\n</svg>\n").ToString();
     }
 
@@ -80,7 +113,10 @@ public static class TemplateFile
     private static int Pixels(Length l) => (int)Math.Round(l.Inches * PixelsPerInch, MidpointRounding.AwayFromZero);
 
     private static void Group(StringBuilder s, string name, string style, string why) =>
-        s.Append("<g id=\"zone-").Append(name).Append('"').Append(style.Contains("fill=", StringComparison.Ordinal) ? "" : " fill=\"none\" stroke=\"#1d2a25\" stroke-width=\".2\"").Append(' ').Append(style).Append("><title>").Append(SvgText.Escape(why)).Append("</title>\n");
+        s.Append("<g id=\"zone-").Append(name).Append('"')
+            .Append(style.Contains("fill=", StringComparison.Ordinal) ? ""
+                : " fill=\"none\" stroke=\"#1d2a25\" stroke-width=\".2\"")
+            .Append(' ').Append(style).Append("><title>").Append(SvgText.Escape(why)).Append("</title>\n");
 
     private static StringBuilder Mm(this StringBuilder s, Length l) =>
         s.Append(Math.Round(l.Millimetres, 4).ToString("0.####", CultureInfo.InvariantCulture));

@@ -22,13 +22,15 @@ import { lensNearer } from './sheet';
 import { alone, farther, fitItem, fitPanel, fitSheet, measureScreen, nearer, trueSize } from './view';
 import type { Beside } from './wire';
 
-const closest = (e: Event, selector: string) => (e.target instanceof Element ? e.target.closest<HTMLElement>(selector) : null);
+const closest = (e: Event, selector: string) => (e.target instanceof Element ? e.target.closest<HTMLElement>(selector)
+  : null);
 const onJob = document.body.dataset.base !== undefined;
 
 // What can be seen otherwise, by the button's word.
 const sees: Record<string, () => void> = {
   sheet: fitSheet, panel: fitPanel, item: fitItem, 'true': trueSize, measure: measureScreen, alone: () => alone(),
-  near: nearer, far: farther, lens: lensNearer, tour: () => tour(1), 'tour-back': () => tour(-1), 'tour-leave': leaveTour, book, words, shop,
+  near: nearer, far: farther, lens: lensNearer, tour: () => tour(1), 'tour-back': () => tour(-1),
+    'tour-leave': leaveTour, book, words, shop,
   keys: () => (document.getElementById('keys') as HTMLDialogElement).showModal(),
 };
 
@@ -41,7 +43,8 @@ document.addEventListener('click', e => {
     const href = at.getAttribute('href')!;
     return void answered().then(() => { location.href = href; });
   }
-  if ((at = closest(e, '[data-step]'))) return send({ is: 'step', way: at.dataset.step === 'forward' ? 'forward' : 'back' });
+  if ((at = closest(e, '[data-step]')))
+    return send({ is: 'step', way: at.dataset.step === 'forward' ? 'forward' : 'back' });
   if ((at = closest(e, 'button[data-fact]'))) {
     closest(e, 'details[data-picks]')?.removeAttribute('open');
     return write(at.dataset.fact!, at.dataset.text ?? '');
@@ -49,8 +52,11 @@ document.addEventListener('click', e => {
   if ((at = closest(e, '[data-see]'))) return sees[at.dataset.see!]?.();
   if ((at = closest(e, '[data-mend]'))) return send({ is: 'mend', finding: at.dataset.mend! });
   if ((at = closest(e, '[data-heed]'))) return send({ is: 'waive', rule: at.dataset.heed!, reason: '' });
-  if ((at = closest(e, '[data-looked]'))) return send({ is: 'looked', item: at.dataset.looked === 'all' ? null : at.dataset.looked! });
-  if ((at = closest(e, '[data-design]'))) { closest(e, 'details[data-picks]')?.removeAttribute('open'); return send(at.dataset.design === 'new' ? { is: 'new-take' } : { is: 'choose-take', take: at.dataset.take ?? '' }); }
+  if ((at = closest(e, '[data-looked]')))
+    return send({ is: 'looked', item: at.dataset.looked === 'all' ? null : at.dataset.looked! });
+  if ((at = closest(e, '[data-design]'))) { closest(e, 'details[data-picks]')?.removeAttribute('open');
+    return send(at.dataset.design === 'new' ? { is: 'new-take' } : { is: 'choose-take', take: at.dataset.take ?? '' });
+    }
   if ((at = closest(e, '[data-take]'))) return send({ is: 'take-over', what: at.dataset.take as Beside });
   if ((at = closest(e, '[data-order]'))) return send({ is: 'order', items: picked(), steps: Number(at.dataset.order) });
   if ((at = closest(e, '[data-arrange]'))) return arrange(at.dataset.arrange!, at.dataset.panel);
@@ -58,7 +64,8 @@ document.addEventListener('click', e => {
   if ((at = closest(e, '[data-add]'))) {
     const id = `${at.dataset.add}-${crypto.randomUUID().slice(0, 8)}`;
     if (at.dataset.add === 'swatch') return send({ is: 'add-swatch', swatch: id });
-    return send({ is: 'add', item: id, kind: at.dataset.add!, panel: at.dataset.panel ?? '' }, { done: () => { choose([id]); focusRow(id); } });
+    return send({ is: 'add', item: id, kind: at.dataset.add!, panel: at.dataset.panel ?? '' },
+      { done: () => { choose([id]); focusRow(id); } });
   }
   if ((at = closest(e, '[data-group][data-row]'))) {
     e.preventDefault();
@@ -68,7 +75,8 @@ document.addEventListener('click', e => {
   if ((at = closest(e, '[data-pick][data-row]'))) {
     const id = at.dataset.pick!;
     const now = picked();
-    return choose(e.shiftKey || e.ctrlKey || e.metaKey ? toggled([id], true) : now.length === 1 && now[0] === id ? [] : [id]);
+    return choose(e.shiftKey || e.ctrlKey || e.metaKey ? toggled([id], true) : now.length === 1 && now[0] === id ? []
+      : [id]);
   }
 });
 
@@ -91,7 +99,8 @@ const PASSING = 'details[data-picks][open],#tracing-book[open],#swatch-book[open
 const leave = (e: Event): void => {
   const into = e.type === 'focusout' ? (e as FocusEvent).relatedTarget : e.target;
   if (e.type === 'focusout' && !into) return;
-  for (const list of document.querySelectorAll<HTMLDetailsElement>(PASSING)) if (!(into instanceof Node && list.contains(into))) list.open = false;
+  for (const list of document.querySelectorAll<HTMLDetailsElement>(PASSING))
+    if (!(into instanceof Node && list.contains(into))) list.open = false;
 };
 document.addEventListener('pointerdown', leave);
 document.addEventListener('focusout', leave);
@@ -116,7 +125,9 @@ export function choose(ids: string[]): void {
 const tries = 'button[data-try]';
 const show = (e: Event): void => {
   const at = onJob ? closest(e, tries) : null;
-  if (at) void tryOut(at.dataset.take ? { is: 'take-over', what: at.dataset.take as Beside } : { is: 'write', path: at.dataset.fact!, text: at.dataset.text ?? '' });
+  if (at)
+    void tryOut(at.dataset.take ? { is: 'take-over', what: at.dataset.take as Beside }
+      : { is: 'write', path: at.dataset.fact!, text: at.dataset.text ?? '' });
 };
 const hide = (e: Event): void => { if (onJob && closest(e, tries)) untry(); };
 document.addEventListener('pointerenter', show, true);
@@ -138,7 +149,8 @@ document.addEventListener('keydown', e => {
   const book = document.querySelector<HTMLDetailsElement>(PASSING);
   if (e.key === 'Escape' && book) return void (book.open = false);
   // From place to place, as they stand in the docket.
-  if (!typing && !select && !e.ctrlKey && !e.metaKey && !e.altKey && /^[1-9]$/.test(e.key) && !document.querySelector('dialog[open]')) {
+  if (!typing && !select && !e.ctrlKey && !e.metaKey && !e.altKey && /^[1-9]$/.test(e.key)
+    && !document.querySelector('dialog[open]')) {
     const place = document.querySelectorAll<HTMLAnchorElement>('#docket nav a')[Number(e.key) - 1];
     if (place) return void (e.preventDefault(), place.click());
   }

@@ -74,7 +74,8 @@ function pose(): void {
 }
 
 const stage = body?.parentElement;
-stage?.addEventListener('pointerdown', e => { held = { x: e.clientX, y: e.clientY, turn, tilt }; stage.setPointerCapture(e.pointerId); });
+stage?.addEventListener('pointerdown',
+  e => { held = { x: e.clientX, y: e.clientY, turn, tilt }; stage.setPointerCapture(e.pointerId); });
 stage?.addEventListener('pointermove', e => {
   if (!held) return;
   turn = held.turn + (e.clientX - held.x) * 0.5;
@@ -83,7 +84,8 @@ stage?.addEventListener('pointermove', e => {
 });
 for (const end of ['pointerup', 'pointercancel']) stage?.addEventListener(end, () => { held = null; });
 stage?.addEventListener('keydown', e => {
-  const by = ({ ArrowLeft: [-15, 0], ArrowRight: [15, 0], ArrowUp: [0, 10], ArrowDown: [0, -10] } as Record<string, [number, number]>)[e.key];
+  const by = ({ ArrowLeft: [-15, 0], ArrowRight: [15, 0], ArrowUp: [0, 10],
+    ArrowDown: [0, -10] } as Record<string, [number, number]>)[e.key];
   if (!by) return;
   e.preventDefault();
   turn += by[0];

@@ -15,7 +15,8 @@ async function copy(remove: boolean): Promise<void> {
   const text = post(`${document.body.dataset.base}/clip`, asked).then(a => { if (!a.ok) throw new Error(); return a.text(); });
   try {
     // The browser wants to be asked before the answer is there.
-    await navigator.clipboard.write([new ClipboardItem({ 'text/plain': text.then(t => new Blob([t], { type: 'text/plain' })) })]);
+    await navigator.clipboard.write([new ClipboardItem({ 'text/plain': text.then(t =>
+      new Blob([t], { type: 'text/plain' })) })]);
     if (remove) send({ is: 'remove', items });
   } catch {
     tell('This browser did not let the items onto the clipboard.');
@@ -40,7 +41,8 @@ document.addEventListener('paste', e => {
   e.preventDefault();
   const id = `text-${crypto.randomUUID().slice(0, 8)}`;
   const { panel, x, y } = pointer();
-  send({ is: 'add-words', item: id, words: text, panel: panel ?? 'front', ...(panel ? { x, y } : {}) }, { done: () => choose([id]) });
+  send({ is: 'add-words', item: id, words: text, panel: panel ?? 'front', ...(panel ? { x, y } : {}) },
+    { done: () => choose([id]) });
 });
 
 /** Pastes items, onto the panel pointed at where the pointer lies on one. */

@@ -8,7 +8,9 @@ document.addEventListener('click', e => {
   if (!at) return;
   const made = `swatch-${crypto.randomUUID().slice(0, 8)}`;
   const swatch = at.dataset.swatch ?? '';
-  if (at.dataset.colours === 'palette') send({ is: 'palette', item: at.dataset.item ?? '', new: made }, { done: () => announce('Its colours are swatches now') });
+  if (at.dataset.colours === 'palette')
+    send({ is: 'palette', item: at.dataset.item ?? '', new: made },
+      { done: () => announce('Its colours are swatches now') });
   else if (at.dataset.colours === 'remove') send({ is: 'remove-swatch', swatch });
   else send({ is: 'harmony', swatch, number: Number(at.dataset.orderOf ?? 0), new: made });
 });

@@ -24,7 +24,8 @@ function show(): void {
   }
 }
 
-document.addEventListener('input', e => { if (e.target instanceof HTMLInputElement && e.target.id.startsWith('drift-')) show(); });
+document.addEventListener('input',
+  e => { if (e.target instanceof HTMLInputElement && e.target.id.startsWith('drift-')) show(); });
 
 // A shake goes from end to end and comes to rest where it began.
 let shaking = 0;
@@ -36,7 +37,9 @@ document.addEventListener('click', e => {
   const step = (now: number): void => {
     const t = (now - began) / 1400;
     if (mine !== shaking || !drift()) return;
-    names.forEach((n, i) => { const s = slider(n); if (s) s.value = String(t >= 1 ? 0 : Number(s.max) * Math.sin(t * Math.PI * (6 + i * 2)) * (1 - t * 0.3)); });
+    names.forEach((n, i) =>
+      { const s = slider(n);
+        if (s) s.value = String(t >= 1 ? 0 : Number(s.max) * Math.sin(t * Math.PI * (6 + i * 2)) * (1 - t * 0.3)); });
     show();
     if (t < 1) requestAnimationFrame(step);
   };

@@ -5,7 +5,8 @@ type Field = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
 let gesture = '';
 let timer = 0;
 
-const fieldOf = (e: Event): Field | null => (e.target instanceof Element ? e.target.closest<Field>('input[data-fact],select[data-fact],textarea[data-fact]') : null);
+const fieldOf = (e: Event): Field | null => (e.target instanceof Element
+  ? e.target.closest<Field>('input[data-fact],select[data-fact],textarea[data-fact]') : null);
 
 function commit(field: Field, quiet: boolean): void {
   clearTimeout(timer);
@@ -33,7 +34,8 @@ document.addEventListener('input', e => {
   field.dataset.dirty = 'true';
   clearTimeout(timer);
   // What moves the sheet is shown as it would be, and taken over when the field is left; words are taken over as they are typed.
-  if (field.dataset.try === 'true') timer = window.setTimeout(() => void tryOut({ is: 'write', path: field.dataset.fact!, text: field.value }), 120);
+  if (field.dataset.try === 'true')
+    timer = window.setTimeout(() => void tryOut({ is: 'write', path: field.dataset.fact!, text: field.value }), 120);
   else if (field.dataset.live === 'true') timer = window.setTimeout(() => commit(field, true), 180);
 });
 

@@ -1,7 +1,8 @@
 // The hand on the sheet: items are picked, carried, sized and turned by pointer, on the sheet and in the spine's lens.
 // It all runs here until the hand lets go; then one edit goes to the server, whose answer is what stays.
 import { answered, pick, picked, send } from './queue';
-import { at, corners, drawPicked, GRIPS, hitOf, hits, pickedHits, pixel, round, sheet, surfaceOf, toSheet, type Box, type Hit, type Surface } from './sheet';
+import { at, corners, drawPicked, GRIPS, hitOf, hits, pickedHits, pixel, round, sheet, surfaceOf, toSheet, type Box,
+  type Hit, type Surface } from './sheet';
 import { clear, figure, show, Snaps } from './snap';
 import { panning } from './view';
 import type { Laid } from './wire';
@@ -39,14 +40,17 @@ document.addEventListener('pointerdown', e => {
   const hit = e.target.closest<SVGElement>('.hit');
   const from = toSheet(surface, e);
   const start = (kind: Gesture['kind'], items: Hit[]): void => {
-    hand = { kind, surface, from, screen: { x: e.clientX, y: e.clientY }, items, grip, snaps: null, art: [], box: { x: 0, y: 0, w: 0, h: 0 }, begun: false, shifted: e.shiftKey, result: null };
+    hand = { kind, surface, from, screen: { x: e.clientX, y: e.clientY }, items, grip, snaps: null, art: [],
+      box: { x: 0, y: 0, w: 0, h: 0 }, begun: false, shifted: e.shiftKey, result: null };
   };
   if (grip) return start(grip === 'turn' ? 'turn' : 'size', pickedHits());
   const id = hit?.dataset.pick;
   // What is held still is not carried along by chance: a hand that starts there draws a marquee.
-  if (!id || (hit!.dataset.locked === 'true' && !picked().includes(id))) return surface.svg === sheet ? start('marquee', []) : undefined;
+  if (!id || (hit!.dataset.locked === 'true' && !picked().includes(id)))
+    return surface.svg === sheet ? start('marquee', []) : undefined;
   // With Ctrl the picture is pushed within its frame, and the frame stays.
-  if ((e.ctrlKey || e.metaKey) && hit!.dataset.kind === 'picture' && document.querySelector(pictureOf(id))) return start('push', [hitOf(hit!)]);
+  if ((e.ctrlKey || e.metaKey) && hit!.dataset.kind === 'picture' && document.querySelector(pictureOf(id)))
+    return start('push', [hitOf(hit!)]);
   start('carry', picked().includes(id) ? pickedHits() : hits().filter(h => withGroup(id).includes(h.id)));
 });
 
@@ -106,13 +110,17 @@ function carry(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   if (only === 'across') dy = 0;
   if (only === 'down') dx = 0;
   // Held, Alt lets it lie wherever it is put.
-  const across = e.altKey || only === 'down' ? null : g.snaps!.move({ ...g.box, y: g.box.y + dy }, dx, false, NEAR * px);
+  const across = e.altKey || only === 'down'
+    ? null
+    : g.snaps!.move({ ...g.box, y: g.box.y + dy }, dx, false, NEAR * px);
   if (across) dx = across.by;
   const down = e.altKey || only === 'across' ? null : g.snaps!.move({ ...g.box, x: g.box.x + dx }, dy, true, NEAR * px);
   if (down) dy = down.by;
   preview(g, () => new DOMMatrix([1, 0, 0, 1, dx, dy]));
   show(e, px, [`${figure(dx)} ${dx < 0 ? 'left' : 'right'}, ${figure(dy)} ${dy < 0 ? 'up' : 'down'}`], across, down, { ...g.box, x: g.box.x + dx, y: g.box.y + dy });
-  g.result = dx === 0 && dy === 0 ? null : () => send({ is: 'carry', items: g.items.map(h => h.id), right: dx, down: dy });
+  g.result = dx === 0 && dy === 0
+    ? null
+    : () => send({ is: 'carry', items: g.items.map(h => h.id), right: dx, down: dy });
 }
 
 function push(g: Gesture, p: Point, px: number, e: PointerEvent): void {
@@ -142,7 +150,12 @@ function turn(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   preview(g, () => m);
   const shown = ((to % 360) + 360) % 360;
   show(e, px, [`${Number(shown.toFixed(1))}°`, shown !== 0 && shown % 90 === 0 ? 'quarter turn' : undefined], null, null);
-  g.result = by === 0 ? null : () => send({ is: 'lay', laid: g.items.map(h => { const o = at(h.m, h.w / 2, h.h / 2); const q = at(m, o.x, o.y); return { item: h.id, x: q.x, y: q.y, turned: h.turned + by }; }) });
+  g.result = by === 0
+    ? null
+    : () => send({ is: 'lay',
+      laid: g.items.map(h =>
+        { const o = at(h.m, h.w / 2, h.h / 2); const q = at(m, o.x, o.y);
+          return { item: h.id, x: q.x, y: q.y, turned: h.turned + by }; }) });
 }
 
 /** Sides are dragged in the item's own axes; of several items, in the sheet's. */
@@ -205,7 +218,9 @@ function marquee(g: Gesture, p: Point): void {
   g.result = () => {
     // What lies wholly within; with Shift added to what is picked, or taken away where all of it was.
     const all = hits();
-    const within = all.filter(h => !h.locked && h.box.x >= b.x && h.box.y >= b.y && h.box.x + h.box.w <= b.x + b.w && h.box.y + h.box.h <= b.y + b.h).flatMap(h => withGroup(h.id, all));
+    const within = all.filter(h =>
+      !h.locked && h.box.x >= b.x && h.box.y >= b.y && h.box.x + h.box.w <= b.x + b.w
+        && h.box.y + h.box.h <= b.y + b.h).flatMap(h => withGroup(h.id, all));
     pick(toggled([...new Set(within)], g.shifted));
   };
 }
@@ -214,7 +229,9 @@ function marquee(g: Gesture, p: Point): void {
 export function toggled(ids: string[], more: boolean): string[] {
   const now = picked();
   if (!more) return ids;
-  return ids.every(id => now.includes(id)) ? now.filter(id => !ids.includes(id)) : [...now.filter(id => !ids.includes(id)), ...ids];
+  return ids.every(id => now.includes(id))
+    ? now.filter(id => !ids.includes(id))
+    : [...now.filter(id => !ids.includes(id)), ...ids];
 }
 
 function letGo(keep: boolean): void {
@@ -226,7 +243,9 @@ function letGo(keep: boolean): void {
   sheet!.classList.remove('carrying');
   const ours = g.art.map(a => a.e.getAttribute('transform'));
   const back = () => {
-    g.art.forEach((a, i) => { if (a.e.getAttribute('transform') === ours[i]) { if (a.was) a.e.setAttribute('transform', a.was); else a.e.removeAttribute('transform'); } });
+    g.art.forEach((a, i) =>
+      { if (a.e.getAttribute('transform') === ours[i]) { if (a.was) a.e.setAttribute('transform', a.was);
+        else a.e.removeAttribute('transform'); } });
     drawPicked();
   };
   if (!keep || !g.result) { back(); return; }
@@ -251,7 +270,8 @@ document.addEventListener('dblclick', e => {
   const hit = e.target instanceof Element ? e.target.closest<SVGElement>('.hit') : null;
   if (hit) { pick([hitOf(hit).id]); reveal(); }
 });
-document.addEventListener('keydown', e => { if (e.key === 'Escape' && hand?.begun) { letGo(false); e.stopImmediatePropagation(); } }, true);
+document.addEventListener('keydown',
+  e => { if (e.key === 'Escape' && hand?.begun) { letGo(false); e.stopImmediatePropagation(); } }, true);
 
 /** Brings the picked item's row into view. */
 export function reveal(): void {

@@ -2,7 +2,8 @@
 import { refresh } from './queue';
 import { upload } from './upload';
 
-const zoneOf = (e: Event): HTMLElement | null => (e.target instanceof Element ? e.target.closest<HTMLElement>('[data-inside]') : null);
+const zoneOf = (e: Event): HTMLElement | null => (e.target instanceof Element
+  ? e.target.closest<HTMLElement>('[data-inside]') : null);
 
 function take(zone: HTMLElement, file: File): void {
   const query: Record<string, string> = {};
@@ -31,7 +32,9 @@ document.addEventListener('dragover', e => {
   e.preventDefault();
   document.querySelectorAll('[data-inside]').forEach(z => z.setAttribute('data-over', ''));
 });
-for (const over of ['dragleave', 'drop', 'dragend']) document.addEventListener(over, () => document.querySelectorAll('[data-inside]').forEach(z => z.removeAttribute('data-over')));
+for (const over of ['dragleave', 'drop', 'dragend'])
+  document.addEventListener(over,
+    () => document.querySelectorAll('[data-inside]').forEach(z => z.removeAttribute('data-over')));
 document.addEventListener('drop', e => {
   const file = e.dataTransfer?.files[0];
   if (!file) return;

@@ -1,7 +1,8 @@
 // Keys of the Wrap screen, in the trade's words. The list behind ? is the server's, from the same letters.
 import { book } from './book';
 import { leave, tour, touring } from './tour';
-import { alone, farther, fitItem, fitPanel, fitSheet, holdZones, nearer, next, pointedAt, push, trueSize } from './view';
+import { alone, farther, fitItem, fitPanel, fitSheet, holdZones, nearer, next, pointedAt, push,
+  trueSize } from './view';
 import { hits } from './sheet';
 import { picked, send } from './queue';
 import { arrange, choose } from './app';
@@ -10,11 +11,14 @@ import { typeOn } from './type';
 
 export const onWrap = document.body.dataset.place === 'Wrap';
 
-const arranges: Record<string, string> = { c: 'centre', m: 'middle', k: 'safe', j: 'spine', f: 'panel', b: 'bleed', w: 'sheet', q: 'quarter', d: 'copy', o: 'other-cover', g: 'group', u: 'ungroup' };
+const arranges: Record<string, string> = { c: 'centre', m: 'middle', k: 'safe', j: 'spine', f: 'panel', b: 'bleed',
+  w: 'sheet', q: 'quarter', d: 'copy', o: 'other-cover', g: 'group', u: 'ungroup' };
 const sees: Record<string, () => void> = {
-  '+': nearer, '=': nearer, '-': farther, s: fitSheet, p: fitPanel, i: fitItem, t: trueSize, a: () => alone(), y: book, v: words, '$': shop,
+  '+': nearer, '=': nearer, '-': farther, s: fitSheet, p: fitPanel, i: fitItem, t: trueSize, a: () => alone(), y: book,
+    v: words, '$': shop,
 };
-const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1],
+  ArrowDown: [0, 1] };
 let burst = { id: '', at: 0 };
 
 /** The sheet in words, asked for when it is wanted. */
@@ -53,13 +57,16 @@ export function pressed(e: KeyboardEvent): boolean {
   if (key === '?') { (document.getElementById('keys') as HTMLDialogElement).showModal(); return true; }
   if (key === 'z') { holdZones(true); return true; }
   if (key === 'e') { tour(e.shiftKey ? -1 : 1); return true; }
-  if (key === 'Escape') { if (touring()) leave(); else if (items.length > 0) choose([]); else return false; return true; }
+  if (key === 'Escape') { if (touring()) leave(); else if (items.length > 0) choose([]); else return false; return true;
+    }
   if (key === 'n') { const to = next(e.shiftKey ? -1 : 1); if (to) choose([to]); return true; }
   if (key === ',') return nextTake();
   if (key === ';') return list();
   if (key === 'x') { send({ is: 'swap-covers' }); return true; }
   if (!e.shiftKey || key === '+' || key === '$') if (sees[key]) { sees[key](); return true; }
-  if (key === 'Enter' && items.length === 1 && !(e.target instanceof HTMLButtonElement || e.target instanceof HTMLAnchorElement) && hits().find(h => h.id === items[0] && h.kind === 'text' && !h.locked)) { typeOn(items[0]!); return true; }
+  if (key === 'Enter' && items.length === 1
+    && !(e.target instanceof HTMLButtonElement || e.target instanceof HTMLAnchorElement)
+    && hits().find(h => h.id === items[0] && h.kind === 'text' && !h.locked)) { typeOn(items[0]!); return true; }
   const arrow = arrows[e.key];
   if (items.length === 0) { if (arrow) push(arrow[0], arrow[1], e.shiftKey); return arrow !== undefined; }
   if (!e.shiftKey && arranges[key]) { arrange(arranges[key]); return true; }
@@ -82,5 +89,6 @@ export function pressed(e: KeyboardEvent): boolean {
 }
 
 document.addEventListener('keyup', e => { if (e.key.toLowerCase() === 'z') holdZones(false); });
-document.addEventListener('pointerdown', e => { if (e.target instanceof Element && e.target.closest('#hide-zones')) holdZones(true); });
+document.addEventListener('pointerdown',
+  e => { if (e.target instanceof Element && e.target.closest('#hide-zones')) holdZones(true); });
 for (const up of ['pointerup', 'pointercancel', 'blur']) window.addEventListener(up, () => holdZones(false));

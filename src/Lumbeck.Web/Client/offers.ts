@@ -17,7 +17,8 @@ function show(x: number, y: number): void {
   const menu = document.createElement('div');
   menu.id = 'offers';
   menu.setAttribute('role', 'menu');
-  menu.className = 'fixed z-30 bg-raised border border-edge shadow-lg py-1 grid grid-cols-2 gap-x-1 text-[0.92rem] max-w-[300px]';
+  menu.className =
+    'fixed z-30 bg-raised border border-edge shadow-lg py-1 grid grid-cols-2 gap-x-1 text-[0.92rem] max-w-[300px]';
   for (const press of presses) {
     const offer = press.cloneNode(true) as HTMLButtonElement;
     offer.className = 'text-left px-2.5 py-0.5 min-h-[25px] cursor-pointer hover:bg-deep';
@@ -34,7 +35,9 @@ function show(x: number, y: number): void {
 
 document.addEventListener('contextmenu', e => {
   if (document.body.dataset.place !== 'Wrap' || !(e.target instanceof Element)) return;
-  const id = e.target.closest<HTMLElement>('.hit[data-pick],[data-row][data-pick]')?.dataset.pick ?? hits().find(h => document.elementsFromPoint(e.clientX, e.clientY).some(x => (x as SVGElement).dataset?.pick === h.id))?.id;
+  const id = e.target.closest<HTMLElement>('.hit[data-pick],[data-row][data-pick]')?.dataset.pick
+    ?? hits().find(h =>
+      document.elementsFromPoint(e.clientX, e.clientY).some(x => (x as SVGElement).dataset?.pick === h.id))?.id;
   if (!id) return;
   e.preventDefault();
   const { clientX: x, clientY: y } = e;
@@ -48,15 +51,18 @@ document.addEventListener('contextmenu', e => {
   choose([id]);
 });
 
-document.addEventListener('pointerdown', e => { if (!(e.target instanceof Element && e.target.closest('#offers'))) close(); });
-document.addEventListener('click', e => { if (e.target instanceof Element && e.target.closest('#offers button')) close(); });
+document.addEventListener('pointerdown',
+  e => { if (!(e.target instanceof Element && e.target.closest('#offers'))) close(); });
+document.addEventListener('click',
+  e => { if (e.target instanceof Element && e.target.closest('#offers button')) close(); });
 document.addEventListener('keydown', e => {
   const menu = document.getElementById('offers');
   if (!menu) return;
   const all = [...menu.querySelectorAll<HTMLElement>('button')];
   const by = { ArrowDown: 1, ArrowUp: -1, ArrowRight: 1, ArrowLeft: -1 }[e.key];
   if (e.key === 'Escape') close();
-  else if (by !== undefined) all[(all.indexOf(document.activeElement as HTMLElement) + by + all.length) % all.length]?.focus();
+  else if (by !== undefined)
+    all[(all.indexOf(document.activeElement as HTMLElement) + by + all.length) % all.length]?.focus();
   else return;
   e.preventDefault();
   e.stopImmediatePropagation();

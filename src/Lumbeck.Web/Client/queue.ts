@@ -48,7 +48,9 @@ export function typeIn(id: string, letters: string | null): void {
 /** Puts an edit in the queue. A quiet one is sent while its maker still types: what it can't read is not told yet. */
 export function send(ask: Ask, how: How = {}): void {
   // A newer text for the same fact makes an older one that has not left yet unnecessary.
-  const same = fact(ask) ? waiting.findIndex((e, i) => i > 0 && fact(e.ask) === fact(ask) && e.how.gesture === how.gesture) : 0;
+  const same = fact(ask)
+    ? waiting.findIndex((e, i) => i > 0 && fact(e.ask) === fact(ask) && e.how.gesture === how.gesture)
+    : 0;
   if (same > 0) waiting.splice(same, 1);
   put({ id: crypto.randomUUID(), ask, how });
 }
@@ -64,12 +66,15 @@ const fact = (ask: Ask): string => (ask.is === 'write' ? ask.path : ask.is === '
 
 /** Writes a fact, or the same one of all that is picked. */
 export function write(path: string, text: string, how: How = {}): void {
-  send(path.startsWith('items/') ? { is: 'write-each', items: picked(), fact: path.slice(6), text } : { is: 'write', path, text }, how);
+  send(path.startsWith('items/') ? { is: 'write-each', items: picked(), fact: path.slice(6),
+    text } : { is: 'write', path, text },
+    how);
 }
 
 /** What is asked, with what the page shows meanwhile. */
 const sent = (id: string, ask: Ask, more: Partial<Sent> = {}): Sent =>
-  ({ id, session, seen: tick, place: body.dataset.place as Place, sheet: body.dataset.sheet ?? '', tried: false, ask, ...more });
+  ({ id, session, seen: tick, place: body.dataset.place as Place, sheet: body.dataset.sheet ?? '', tried: false, ask,
+    ...more });
 
 /** What the page shows, for whatever is sent by another way. */
 export const seenNow = () => ({ session, base: String(tick) });
@@ -175,7 +180,8 @@ async function leave(entry: Entry): Promise<boolean> {
 async function news(back = false): Promise<void> {
   const was = shown;
   const open = wanted;
-  const query = new URLSearchParams({ seen: String(tick), place: body.dataset.place ?? '', sheet: body.dataset.sheet ?? '' });
+  const query = new URLSearchParams({ seen: String(tick), place: body.dataset.place ?? '',
+    sheet: body.dataset.sheet ?? '' });
   if (back && tried) query.set('tried', 'true');
   if (open) query.set('open', open);
   if (was) query.set('was', was);
@@ -193,11 +199,13 @@ async function news(back = false): Promise<void> {
   }
 }
 
-/** Shows what the plates say of what is shown, once they were looked at; false where something was done meanwhile, so that it is to be asked again. */
+/** Shows what the plates say of what is shown, once they were looked at; false where something was done meanwhile,
+  so that it is to be asked again. */
 export async function plated(): Promise<boolean> {
   const at = tick;
   const open = shown;
-  const query = new URLSearchParams({ seen: String(at), place: body.dataset.place ?? '', sheet: body.dataset.sheet ?? '' });
+  const query = new URLSearchParams({ seen: String(at), place: body.dataset.place ?? '',
+    sheet: body.dataset.sheet ?? '' });
   if (open) query.set('open', open);
   const answer = await fetch(`${base}/plated?${query}`);
   if (answer.status === 204) return false;
@@ -224,7 +232,8 @@ async function show(answer: Response, whole = true): Promise<void> {
   body.dataset.tick = String(tick);
 }
 
-/** Morphing leaves a touched field as its user left it; what the server says is what it shows, but for the one being typed in. */
+/** Morphing leaves a touched field as its user left it; what the server says is what it shows,
+  but for the one being typed in. */
 function settle(): void {
   for (const field of document.querySelectorAll<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>('[data-value]')) {
     const value = field.dataset.value ?? '';
@@ -235,7 +244,8 @@ function settle(): void {
       told(field.dataset.fact!, kept.sentence);
     } else if (field.value !== value) field.value = value;
   }
-  for (const box of document.querySelectorAll<HTMLInputElement>('[data-toggle]')) box.checked = box.hasAttribute('checked');
+  for (const box of document.querySelectorAll<HTMLInputElement>('[data-toggle]'))
+    box.checked = box.hasAttribute('checked');
   const gone = wanted ? picked().filter(id => !document.getElementById(`row-${id}`)) : [];
   if (gone.length > 0) wanted = shown = picked().filter(id => !gone.includes(id)).join(',') || null;
   document.dispatchEvent(new Event('lumbeck:settled'));
@@ -259,7 +269,8 @@ function told(path: string, sentence: string): void {
   const field = fieldOf(path);
   at.textContent = sentence || at.dataset.hint || '';
   at.classList.toggle('wrong', sentence !== '');
-  if (sentence) { field?.setAttribute('aria-invalid', 'true'); at.setAttribute('role', 'alert'); } else { field?.removeAttribute('aria-invalid'); at.removeAttribute('role'); }
+  if (sentence) { field?.setAttribute('aria-invalid', 'true'); at.setAttribute('role', 'alert');
+    } else { field?.removeAttribute('aria-invalid'); at.removeAttribute('role'); }
 }
 
 function notice(): HTMLElement {

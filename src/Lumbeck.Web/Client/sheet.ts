@@ -3,7 +3,8 @@ import { picked } from './queue';
 
 export type Box = { x: number; y: number; w: number; h: number };
 /** An item's own box: `m` carries its points, from its upper left corner, to the sheet. */
-export type Hit = { id: string; kind: string; group: string; locked: boolean; turned: number; m: DOMMatrix; w: number; h: number; box: Box };
+export type Hit = { id: string; kind: string; group: string; locked: boolean; turned: number; m: DOMMatrix; w: number;
+  h: number; box: Box };
 export type Four = [number, number, number, number];
 export type Panel = { part: string; says: string; face: Four; edge: Four; turn: number };
 
@@ -12,7 +13,9 @@ export const frame = (): DOMStringMap => document.getElementById('frame')?.datas
 export const data = <T>(name: string): T[] => JSON.parse(frame()[name] ?? '[]') as T[];
 export const boxOf = ([x, y, w, h]: Four): Box => ({ x, y, w, h });
 /** Four figures as text has them. */
-export const four = (text: string | undefined): Four => { const [x = 0, y = 0, w = 0, h = 0] = (text ?? '').split(' ').map(Number); return [x, y, w, h]; };
+export const four =
+  (text: string | undefined): Four => { const [x = 0, y = 0, w = 0, h = 0] = (text ?? '').split(' ').map(Number);
+  return [x, y, w, h]; };
 
 const NS = 'http://www.w3.org/2000/svg';
 export function draw(into: Element, name: string, attributes: Record<string, string | number>): SVGElement {
@@ -37,7 +40,8 @@ export function hitOf(e: Element): Hit {
   const r = e as SVGGraphicsElement;
   const m = DOMMatrix.fromMatrix(r.transform.baseVal.consolidate()?.matrix);
   const [w, h] = [Number(r.getAttribute('width')), Number(r.getAttribute('height'))];
-  return { id: r.dataset.pick!, kind: r.dataset.kind!, group: r.dataset.group ?? '', locked: r.dataset.locked === 'true', turned: Number(r.dataset.turned), m, w, h, box: round(corners(m, w, h)) };
+  return { id: r.dataset.pick!, kind: r.dataset.kind!, group: r.dataset.group ?? '',
+    locked: r.dataset.locked === 'true', turned: Number(r.dataset.turned), m, w, h, box: round(corners(m, w, h)) };
 }
 
 /** Everything that can be picked on the sheet, the lowest first. */
@@ -57,11 +61,13 @@ export function surfaceOf(target: Element): Surface | null {
   const m = level?.getScreenCTM();
   return m ? { svg, toScreen: DOMMatrix.fromMatrix(m) } : null;
 }
-export const toSheet = (s: Surface, e: { clientX: number; clientY: number }) => at(s.toScreen.inverse(), e.clientX, e.clientY);
+export const toSheet = (s: Surface,
+  e: { clientX: number; clientY: number }) => at(s.toScreen.inverse(), e.clientX, e.clientY);
 /** Points of the sheet to a pixel of the screen. */
 export const pixel = (s: Surface) => 1 / Math.hypot(s.toScreen.a, s.toScreen.b);
 
-export const GRIPS: Record<string, [number, number]> = { nw: [0, 0], n: [0.5, 0], ne: [1, 0], e: [1, 0.5], se: [1, 1], s: [0.5, 1], sw: [0, 1], w: [0, 0.5] };
+export const GRIPS: Record<string, [number, number]> = { nw: [0, 0], n: [0.5, 0], ne: [1, 0], e: [1, 0.5], se: [1, 1],
+  s: [0.5, 1], sw: [0, 1], w: [0, 0.5] };
 
 /** Boxes and grips round what is picked; the same size on screen however near the sheet is. */
 export function drawPicked(): void {
@@ -76,11 +82,18 @@ export function drawPicked(): void {
     if (!svg || !ctm) continue;
     const own = picked().map(p => svg.querySelector(`#${hitsOf} [data-pick="${CSS.escape(p)}"]`)).filter(e => e !== null).map(hitOf);
     if (own.length === 0) continue;
-    const over = draw(svg, 'g', id === 'sheet' ? { class: 'over' } : { class: 'over', transform: level!.getAttribute('transform') ?? '' });
+    const over = draw(svg, 'g',
+      id === 'sheet' ? { class: 'over' } : { class: 'over', transform: level!.getAttribute('transform') ?? '' });
     const px = 1 / Math.hypot(ctm.a, ctm.b);
     for (const h of own) box(over, h.m, h.w, h.h);
     if (own.length === 1) meant(over, own[0]!, px);
-    if (own.length === 1) grips(over, own[0]!.m, own[0]!.w, own[0]!.h, px, own[0]!.kind === 'line' ? ['e', 'w'] : own[0]!.kind === 'barcode' ? ['nw', 'ne', 'se', 'sw'] : Object.keys(GRIPS));
+    if (own.length === 1)
+      grips(over, own[0]!.m, own[0]!.w, own[0]!.h, px,
+        own[0]!.kind === 'line'
+          ? ['e', 'w']
+          : own[0]!.kind === 'barcode'
+          ? ['nw', 'ne', 'se', 'sw']
+          : Object.keys(GRIPS));
     else {
       const all = round(own.flatMap(h => corners(h.m, h.w, h.h)));
       const m = new DOMMatrix([1, 0, 0, 1, all.x, all.y]);
@@ -105,11 +118,13 @@ function meant(into: Element, { m, w, h }: Hit, px: number): void {
 
 for (const turn of ['focusin', 'focusout'])
   document.addEventListener(turn, e => {
-    if (e.target instanceof HTMLElement && /\/(width|height)$/.test(e.target.dataset.fact ?? '')) requestAnimationFrame(drawPicked);
+    if (e.target instanceof HTMLElement && /\/(width|height)$/.test(e.target.dataset.fact ?? ''))
+      requestAnimationFrame(drawPicked);
   });
 
 function box(into: Element, m: DOMMatrix, w: number, h: number): void {
-  for (const tone of ['picked under', 'picked']) draw(into, 'rect', { class: tone, width: w, height: h, transform: m.toString() });
+  for (const tone of ['picked under', 'picked'])
+    draw(into, 'rect', { class: tone, width: w, height: h, transform: m.toString() });
 }
 
 function grips(into: Element, m: DOMMatrix, w: number, h: number, px: number, which: string[]): void {
@@ -140,10 +155,12 @@ export function lensNearer(): void {
 function showLens(): void {
   const svg = document.getElementById('lens-drawing');
   if (!svg) return;
-  for (const [name, near] of [['w-full', false], ['max-h-full', false], ['m-auto', false], ['h-full', true], ['w-auto', true], ['min-w-full', true], ['max-w-[400%]', true], ['shrink-0', true]] as const)
+  for (const [name, near] of [['w-full', false], ['max-h-full', false], ['m-auto', false], ['h-full', true],
+    ['w-auto', true], ['min-w-full', true], ['max-w-[400%]', true], ['shrink-0', true]] as const)
     svg.classList.toggle(name, near === lensNear);
   const button = document.getElementById('lens-near');
-  if (button) { button.textContent = lensNear ? 'whole' : 'nearer'; button.setAttribute('aria-pressed', String(lensNear)); }
+  if (button) { button.textContent = lensNear ? 'whole' : 'nearer';
+    button.setAttribute('aria-pressed', String(lensNear)); }
   drawPicked();
 }
 document.addEventListener('lumbeck:settled', () => { if (lensNear) showLens(); });

@@ -24,7 +24,8 @@ export class Snaps {
     }
   }
 
-  /** For a box that moves by so much one way: the nearest line to its edges or middle, or an equal gap; as it was where none is near. */
+  /** For a box that moves by so much one way: the nearest line to its edges or middle, or an equal gap;
+    as it was where none is near. */
   move(b: Box, by: number, down: boolean, near: number): Drawn {
     const [at, size] = down ? [b.y, b.h] : [b.x, b.w];
     let best: Drawn = { by, line: null, gaps: [] };
@@ -54,7 +55,8 @@ export class Snaps {
     const size = down ? b.h : b.w;
     const here = (down ? b.y : b.x) + by;
     const one = (o: Box): [number, number] => (down ? [o.y, o.y + o.h] : [o.x, o.x + o.w]);
-    const row = this.others.filter(o => (down ? o.x < b.x + b.w && b.x < o.x + o.w : o.y < b.y + b.h && b.y < o.y + o.h)).map(one);
+    const row = this.others.filter(o =>
+      (down ? o.x < b.x + b.w && b.x < o.x + o.w : o.y < b.y + b.h && b.y < o.y + o.h)).map(one);
     const across = down ? b.x + b.w / 2 : b.y + b.h / 2;
     const before = row.filter(o => o[1] <= here + size / 2).sort((p, q) => q[1] - p[1]);
     const after = row.filter(o => o[0] >= here + size / 2).sort((p, q) => p[0] - q[0]);
@@ -65,9 +67,14 @@ export class Snaps {
       found.push({ at: a[1] + g, gaps: [{ from: a[1], to: a[1] + g, across }, { from: z[0] - g, to: z[0], across }] });
     }
     const second = a && before.find(o => o[1] < a[0]);
-    if (a && second) { const g = a[0] - second[1]; found.push({ at: a[1] + g, gaps: [{ from: second[1], to: a[0], across }, { from: a[1], to: a[1] + g, across }] }); }
+    if (a && second) { const g = a[0] - second[1];
+      found.push({ at: a[1] + g, gaps: [{ from: second[1], to: a[0], across }, { from: a[1], to: a[1] + g, across }] });
+      }
     const third = z && after.find(o => o[0] > z[1]);
-    if (z && third) { const g = third[0] - z[1]; found.push({ at: z[0] - g - size, gaps: [{ from: z[0] - g, to: z[0], across }, { from: z[1], to: third[0], across }] }); }
+    if (z && third) { const g = third[0] - z[1];
+      found.push({ at: z[0] - g - size,
+        gaps: [{ from: z[0] - g, to: z[0], across }, { from: z[1], to: third[0], across }] });
+      }
     return found;
   }
 }
@@ -75,9 +82,12 @@ export class Snaps {
 /** How far a box stands from the edges of the panel its middle lies on, across or down. */
 export function fromEdges(b: Box, down: boolean): Gap[] {
   const [x, y] = [b.x + b.w / 2, b.y + b.h / 2];
-  const face = data<Panel>('panels').find(({ face: [l, t, w, h] }) => x >= l && x <= l + w && y >= t && y <= t + h)?.face;
+  const face = data<Panel>('panels').find(({ face: [l, t, w, h] }) =>
+    x >= l && x <= l + w && y >= t && y <= t + h)?.face;
   if (!face) return [];
-  const [from, to, near, far, across] = down ? [face[1], face[1] + face[3], b.y, b.y + b.h, x] : [face[0], face[0] + face[2], b.x, b.x + b.w, y];
+  const [from, to, near, far, across] = down
+    ? [face[1], face[1] + face[3], b.y, b.y + b.h, x]
+    : [face[0], face[0] + face[2], b.x, b.x + b.w, y];
   return [{ from, to: near, across }, { from: far, to, across }].filter(g => g.to - g.from > 0.01);
 }
 
@@ -88,12 +98,15 @@ export function figure(points: number): string {
 }
 
 /** Shows what was met, with its figures, and says how far the hand has come. */
-export function show(e: { clientX: number; clientY: number }, px: number, said: (string | undefined)[], across: Drawn | Line | null, down: Drawn | Line | null, box: Box | null = null): void {
+export function show(e: { clientX: number; clientY: number }, px: number, said: (string | undefined)[],
+  across: Drawn | Line | null, down: Drawn | Line | null, box: Box | null = null): void {
   clear();
   const view = sheet!.viewBox.baseVal;
   const over = draw(sheet!, 'g', { id: 'drawn-to' });
   // Pale under dark, to be seen on any art.
-  const line = (d: string) => { for (const tone of ['drawn-to under', 'drawn-to']) draw(over, 'path', { class: tone, d }); };
+  const line =
+    (d: string) => { for (const tone of ['drawn-to under', 'drawn-to']) draw(over, 'path', { class: tone, d });
+    };
   const lineOf = (d: Drawn | Line | null) => (Array.isArray(d) ? d : d?.line ?? null);
   const [l, t] = [lineOf(across), lineOf(down)];
   if (l) line(`M${l[0]} ${view.y}v${view.height}`);
@@ -106,7 +119,10 @@ export function show(e: { clientX: number; clientY: number }, px: number, said: 
       for (const g of equal ? d.gaps : d.line && box ? fromEdges(box, upright) : []) {
         const tick = 5 * px;
         line(upright ? `M${g.across - tick} ${g.from}h${2 * tick}m${-tick} 0V${g.to}m${-tick} 0h${2 * tick}` : `M${g.from} ${g.across - tick}v${2 * tick}m0 ${-tick}H${g.to}m0 ${-tick}v${2 * tick}`);
-        const text = draw(over, 'text', { class: 'drawn-figure', 'font-size': 12 * px, 'text-anchor': 'middle', x: upright ? g.across + 26 * px : (g.from + g.to) / 2, y: upright ? (g.from + g.to) / 2 : g.across - 8 * px });
+        const text = draw(over, 'text',
+          { class: 'drawn-figure', 'font-size': 12 * px, 'text-anchor': 'middle',
+            x: upright ? g.across + 26 * px : (g.from + g.to) / 2,
+            y: upright ? (g.from + g.to) / 2 : g.across - 8 * px });
         text.textContent = figure(g.to - g.from);
         if (equal) gaps.push(`equal gaps of ${figure(g.to - g.from)}`);
       }

@@ -6,7 +6,8 @@ function show(): void {
   if (workings.length === 0) return;
   const known = [...workings].some(w => w.dataset.working === shownSum) ? shownSum : 'width';
   for (const w of workings) w.hidden = w.dataset.working !== known;
-  for (const b of document.querySelectorAll<HTMLElement>('[data-sum]')) b.setAttribute('aria-expanded', String(b.dataset.sum === known));
+  for (const b of document.querySelectorAll<HTMLElement>('[data-sum]'))
+    b.setAttribute('aria-expanded', String(b.dataset.sum === known));
 }
 
 document.addEventListener('click', e => {

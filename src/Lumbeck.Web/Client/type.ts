@@ -21,10 +21,13 @@ const own = (): Hit | undefined => hits().find(h => h.id === item);
 const words = (): string => document.querySelector<HTMLElement>(`[data-fact="item/${CSS.escape(item)}/words"]`)?.dataset.value ?? '';
 
 function stops(): Stop[] {
-  return (map().stops ?? '').split(';').filter(s => s).map(s => { const [a = 0, line = 0, x = 0, y = 0, turn = 0, wide = 0] = s.split(' ').map(Number); return { at: a, line, x, y, turn, wide }; });
+  return (map().stops ?? '').split(';').filter(s => s).map(s =>
+    { const [a = 0, line = 0, x = 0, y = 0, turn = 0, wide = 0] = s.split(' ').map(Number);
+      return { at: a, line, x, y, turn, wide }; });
 }
 function lines(): Line[] {
-  return (map().lines ?? '').split(';').filter(s => s).map(s => { const [up = 0, down = 0] = s.trim().split(' ').map(Number); return { up, down }; });
+  return (map().lines ?? '').split(';').filter(s => s).map(s =>
+    { const [up = 0, down = 0] = s.trim().split(' ').map(Number); return { up, down }; });
 }
 
 /** Begins typing in a text, with the caret where it was pointed at, or all of it picked. */
@@ -92,7 +95,15 @@ function key(e: KeyboardEvent): void {
     return resize(e.key === 'ArrowUp' ? 'larger' : 'smaller');
   }
   if (e.ctrlKey || e.metaKey || e.altKey) return;
-  const to = e.key === 'ArrowUp' ? beside(-1) : e.key === 'ArrowDown' ? beside(1) : e.key === 'Home' ? end(0) : e.key === 'End' ? end(1) : null;
+  const to = e.key === 'ArrowUp'
+    ? beside(-1)
+    : e.key === 'ArrowDown'
+    ? beside(1)
+    : e.key === 'Home'
+    ? end(0)
+    : e.key === 'End'
+    ? end(1)
+    : null;
   if (to === null) { column = null; return; }
   e.preventDefault();
   move(to, e.shiftKey);
@@ -135,7 +146,8 @@ const here = () => (field!.selectionDirection === 'backward' ? field!.selectionS
 /** The stop of a place in the words: the one there, or the nearest before it. */
 function stopOf(place: number, all = stops()): Stop | undefined {
   let best: Stop | undefined;
-  for (const s of all) if (s.at <= place && (!best || s.at > best.at || (s.at === best.at && s.line > best.line))) best = s;
+  for (const s of all)
+    if (s.at <= place && (!best || s.at > best.at || (s.at === best.at && s.line > best.line))) best = s;
   return best ?? all[0];
 }
 
@@ -176,7 +188,9 @@ function pointed(e: { clientX: number; clientY: number }): number {
     const l = ls[s.line] ?? { up: 10, down: 3 };
     const off = Math.max(0, d - l.down, -l.up - d);
     // On the letter's nearer half the caret stands before it, on the other after it.
-    const [to, way] = Math.abs(a - s.wide) < Math.abs(a) && s.wide !== 0 ? [after(s, all), Math.abs(a - s.wide)] : [s.at, Math.abs(a)];
+    const [to, way] = Math.abs(a - s.wide) < Math.abs(a) && s.wide !== 0
+      ? [after(s, all), Math.abs(a - s.wide)]
+      : [s.at, Math.abs(a)];
     const far = off * 1000 + way;
     if (far < least) { least = far; best = to; }
   }
@@ -227,7 +241,8 @@ document.addEventListener('lumbeck:settled', () => {
   const now = words();
   // Quotes and dashes may have been set otherwise than they were typed: the caret stays after the same letter.
   // While newer keys wait to be sent, the field is ahead of what was answered.
-  if (caughtUp() && document.activeElement === field && field.value !== now && !document.querySelector('[data-fact$="/words"][data-dirty]')) {
+  if (caughtUp() && document.activeElement === field && field.value !== now
+    && !document.querySelector('[data-fact$="/words"][data-dirty]')) {
     const [back, from] = [field.value.length - field.selectionEnd, field.selectionStart === field.selectionEnd];
     field.value = now;
     const to = Math.max(0, now.length - back);
@@ -281,7 +296,8 @@ document.addEventListener('dblclick', e => {
     return;
   }
   // What was hit may have been drawn anew between the two presses.
-  const hit = document.elementsFromPoint(e.clientX, e.clientY).find(x => x.matches('.hit, .grip')) as SVGElement | undefined;
+  const hit = document.elementsFromPoint(e.clientX, e.clientY).find(x =>
+    x.matches('.hit, .grip')) as SVGElement | undefined;
   if (hit?.dataset.kind !== 'text' || hit.dataset.locked === 'true') return;
   e.stopImmediatePropagation();
   typeOn(hit.dataset.pick!, e);

@@ -10,7 +10,8 @@ function saidOf(request: XMLHttpRequest): string {
 }
 
 /** Sends a file; `done` is given the answer where it is a good one. What goes wrong is told. */
-export function upload(file: File, address: string, query: Record<string, string>, reading: string, done: (answer: XMLHttpRequest) => void, ended: () => void = () => {}): void {
+export function upload(file: File, address: string, query: Record<string, string>, reading: string,
+  done: (answer: XMLHttpRequest) => void, ended: () => void = () => {}): void {
   if (sending) return tell('One file at a time: the last is still on its way.');
   sending = true;
   let lost = false;

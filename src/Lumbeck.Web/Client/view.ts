@@ -52,7 +52,8 @@ export function fitPanel(): void { const to = panel(); if (to) fit(boxOf(to.edge
 
 /** The panel pointed at, if any. */
 export function pointedAt(): string | undefined {
-  return data<Panel>('panels').find(({ edge: [x, y, w, h] }) => over.x >= x && over.x <= x + w && over.y >= y && over.y <= y + h)?.part;
+  return data<Panel>('panels').find(({ edge: [x, y, w, h] }) =>
+    over.x >= x && over.x <= x + w && over.y >= y && over.y <= y + h)?.part;
 }
 
 /** The panel at a point of the screen, if any. */
@@ -62,7 +63,9 @@ export function pointedAtScreen(e: { clientX: number; clientY: number }): string
 }
 
 /** A point of the screen, in points of the sheet. */
-export const pointOfSheet = (e: { clientX: number; clientY: number }) => toSheet({ svg: sheet!, toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) }, e);
+export const pointOfSheet = (e: { clientX: number; clientY: number }) => toSheet({ svg: sheet!,
+  toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) },
+  e);
 
 /** The panel pointed at last, if any, and where. */
 export const pointer = () => ({ panel: pointedAt(), x: over.x, y: over.y });
@@ -77,7 +80,8 @@ function zoom(by: number, about?: { clientX: number; clientY: number }): void {
   const b = pickedHits().at(-1)?.box;
   const own = b && { x: b.x + b.w / 2, y: b.y + b.h / 2 };
   const p = about || !own || own.x < v.x || own.y < v.y || own.x > v.x + v.w || own.y > v.y + v.h
-    ? toSheet({ svg: sheet!, toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) }, about ?? { clientX: r.x + r.width / 2, clientY: r.y + r.height / 2 })
+    ? toSheet({ svg: sheet!, toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) },
+      about ?? { clientX: r.x + r.width / 2, clientY: r.y + r.height / 2 })
     : own;
   // From the whole sheet with room round it down to a few millimetres.
   const k = Math.min(Math.max(by, 6 / v.w), (all().w * 2) / v.w);
@@ -94,7 +98,8 @@ export function push(across: number, down: number, far: boolean): void {
 function actual(): View {
   const r = sheet!.getBoundingClientRect();
   const k = scale();
-  const p = toSheet({ svg: sheet!, toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) }, { clientX: r.x, clientY: r.y });
+  const p = toSheet({ svg: sheet!, toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) },
+    { clientX: r.x, clientY: r.y });
   return { x: p.x, y: p.y, w: r.width * k, h: r.height * k };
 }
 
@@ -150,7 +155,8 @@ function clip(): void {
 
 export function fitItem(): void {
   const own = pickedHits();
-  if (own.length > 0) fit(round(own.flatMap(h => [{ x: h.box.x, y: h.box.y }, { x: h.box.x + h.box.w, y: h.box.y + h.box.h }])), 0.25);
+  if (own.length > 0)
+    fit(round(own.flatMap(h => [{ x: h.box.x, y: h.box.y }, { x: h.box.x + h.box.w, y: h.box.y + h.box.h }])), 0.25);
 }
 
 /** Picks the next item from the lowest up, or the one before. */
@@ -177,7 +183,8 @@ function showKinds(): void {
 document.addEventListener('change', e => {
   const box = e.target instanceof HTMLInputElement ? e.target.dataset.zone : undefined;
   if (!box) return;
-  localStorage.setItem(HIDDEN, JSON.stringify((e.target as HTMLInputElement).checked ? kinds().filter(k => k !== box) : [...kinds(), box]));
+  localStorage.setItem(HIDDEN,
+    JSON.stringify((e.target as HTMLInputElement).checked ? kinds().filter(k => k !== box) : [...kinds(), box]));
   showKinds();
 });
 
@@ -198,9 +205,11 @@ if (sheet) {
     if (e.ctrlKey || e.metaKey) return zoom(Math.exp(Math.max(-80, Math.min(80, e.deltaY * unit)) / 240), e);
     const v = actual();
     const k = scale() * unit;
-    set({ ...v, x: v.x + (e.shiftKey && e.deltaX === 0 ? e.deltaY : e.deltaX) * k, y: v.y + (e.shiftKey && e.deltaX === 0 ? 0 : e.deltaY) * k });
+    set({ ...v, x: v.x + (e.shiftKey && e.deltaX === 0 ? e.deltaY : e.deltaX) * k,
+      y: v.y + (e.shiftKey && e.deltaX === 0 ? 0 : e.deltaY) * k });
   }, { passive: false });
-  sheet.addEventListener('pointermove', e => { over = toSheet({ svg: sheet!, toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) }, e); });
+  sheet.addEventListener('pointermove',
+    e => { over = toSheet({ svg: sheet!, toScreen: DOMMatrix.fromMatrix(sheet!.getScreenCTM()!) }, e); });
 
   // Dragged along with the middle button, or with the space bar held.
   desk.addEventListener('pointerdown', e => {
@@ -215,9 +224,14 @@ if (sheet) {
     set({ ...pan.view, x: pan.view.x - (e.clientX - pan.x) * k, y: pan.view.y - (e.clientY - pan.y) * k });
   });
   for (const end of ['pointerup', 'pointercancel']) desk.addEventListener(end, () => { pan = null; });
-  const typing = (e: Event) => e.target instanceof Element && e.target.closest('input,textarea,select,button,summary,a,dialog') !== null;
-  document.addEventListener('keydown', e => { if (e.key === ' ' && !typing(e)) { space = true; e.preventDefault(); document.body.classList.add('panning'); } });
-  document.addEventListener('keyup', e => { if (e.key === ' ') { space = false; document.body.classList.remove('panning'); } });
+  const typing = (e: Event) => e.target instanceof Element
+    && e.target.closest('input,textarea,select,button,summary,a,dialog') !== null;
+  document.addEventListener('keydown',
+    e =>
+      { if (e.key === ' ' && !typing(e)) { space = true; e.preventDefault(); document.body.classList.add('panning');
+        } });
+  document.addEventListener('keyup',
+    e => { if (e.key === ' ') { space = false; document.body.classList.remove('panning'); } });
 
   // Two fingers on a touch screen.
   const fingers = new Map<number, PointerEvent>();
@@ -233,5 +247,6 @@ if (sheet) {
     if (apart > 0) zoom(apart / now, { clientX: (a.clientX + b.clientX) / 2, clientY: (a.clientY + b.clientY) / 2 });
     apart = now;
   }, true);
-  for (const end of ['pointerup', 'pointercancel']) desk.addEventListener(end, e => { fingers.delete((e as PointerEvent).pointerId); apart = 0; }, true);
+  for (const end of ['pointerup', 'pointercancel'])
+    desk.addEventListener(end, e => { fingers.delete((e as PointerEvent).pointerId); apart = 0; }, true);
 }

@@ -12,7 +12,8 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
     public IReadOnlyDictionary<string, string> Titles { get; private set; } = new Dictionary<string, string>();
     public string? Problem { get; private set; }
     /// <summary>How small pictures are shown: through the first house's profile.</summary>
-    public string Condition => Screens.PictureLinks.Named(Press.Colour.PressCondition.Of(HouseFile.Shipped.Values.First()), false);
+    public string Condition =>
+        Screens.PictureLinks.Named(Press.Colour.PressCondition.Of(HouseFile.Shipped.Values.First()), false);
     /// <summary>Only what this job uses is listed, where it is one.</summary>
     public string? Job { get; private set; }
     /// <summary>Printers' own profiles.</summary>
@@ -20,7 +21,8 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
 
     /// <summary>Makers' own faces.</summary>
     public IReadOnlyList<(FaceRow Row, Press.Faces.FaceFacts Facts)> Faces =>
-        [.. desk.Drawer.Faces.All().Where(f => FaceId.TryParse(f.Id, out var id) && desk.Drawer.Shelf.Holds(id)).Select(f => (f, desk.Drawer.Shelf.Facts(FaceId.TryParse(f.Id, out var id) ? id : default)))];
+        [.. desk.Drawer.Faces.All().Where(f => FaceId.TryParse(f.Id, out var id) && desk.Drawer.Shelf.Holds(id))
+            .Select(f => (f, desk.Drawer.Shelf.Facts(FaceId.TryParse(f.Id, out var id) ? id : default)))];
 
     public IActionResult OnPostSayFace(string? hash, string? licence)
     {

@@ -25,9 +25,11 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
 
     public Task<IActionResult> OnGetAsync(string? id, string? key) => Show(id, key, null);
 
-    public Task<IActionResult> OnPostCopyAsync(string id) => Act(id, () => $"/houses/{desk.Houses.Copy(id).House.Id}?key=name");
+    public Task<IActionResult> OnPostCopyAsync(string id) =>
+        Act(id, () => $"/houses/{desk.Houses.Copy(id).House.Id}?key=name");
 
-    public Task<IActionResult> OnPostAwayAsync(string id) => Act(id, () => { desk.Houses.PutAway(id); return "/houses"; });
+    public Task<IActionResult> OnPostAwayAsync(string id) =>
+        Act(id, () => { desk.Houses.PutAway(id); return "/houses"; });
 
     public Task<IActionResult> OnPostOutAsync(string id) =>
         Act(null, () => { desk.Houses.TakeOut(id); return $"/houses/{Uri.EscapeDataString(id)}"; });
@@ -36,7 +38,8 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
     {
         if (file is null) return await Show(id, null, "Pick a house file first.");
         if (file.Length > MostBytes)
-            return await Show(id, null, $"A house file is under {MostBytes / 1000} kB; this one has {file.Length / 1000} kB.");
+            return await Show(id, null,
+                $"A house file is under {MostBytes / 1000} kB; this one has {file.Length / 1000} kB.");
         using var reader = new StreamReader(file.OpenReadStream());
         var text = await reader.ReadToEndAsync();
         try { return Redirect($"/houses/{desk.Houses.Import(text).House.Id}"); }

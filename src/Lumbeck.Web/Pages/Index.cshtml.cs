@@ -5,7 +5,8 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>What was typed to begin a cover with.</summary>
-public sealed record Beginning(string Title = "", string House = "", string Trim = "", string Pages = "", string Binding = "");
+public sealed record Beginning(string Title = "", string House = "", string Trim = "", string Pages = "",
+    string Binding = "");
 
 /// <summary>The bench: all jobs with small wraps and how ready each is, and three ways to begin another.</summary>
 public sealed class IndexModel(Desk.Desk desk) : PageModel
@@ -48,7 +49,8 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
         Typed = new((title ?? "").Trim(), house ?? "", trim ?? "", pages ?? "", binding ?? "");
         try
         {
-            if (Typed.Title.Length > 300) throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
+            if (Typed.Title.Length > 300)
+                throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
             return Redirect($"/jobs/{desk.Bench.Begin(Typed.Title, Starters.Job(desk.Houses.Get(Typed.House).House, Typed.Title, trim, pages, binding), "bench").Slug}/ticket");
         }
         catch (Refusal r) { Problem = r.Message.Capital() + "."; }

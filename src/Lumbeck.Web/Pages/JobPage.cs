@@ -23,9 +23,17 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
     {
         try { On = desk.Jobs.Job(slug); }
         catch (Refusal) { return NotFound(); }
-        Open = item is not null ? string.Join(',', item.Split(',').Where(id => On.Job.Item(id) is not null)) is { Length: > 0 } some ? some : null : null;
-        Sheet = Open is not null ? On.Composed.SheetOf(Open.Split(',')[^1]).On.Number : On.Composed.Named(sheet).On.Number;
-        Spot = Request.Query["spot"].ToString() is { Length: > 0 and < 60 } spot && spot.Split(' ') is { Length: 4 } four && four.All(f => double.TryParse(f, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n))
+        Open = item is not null
+            ? string.Join(',', item.Split(',').Where(id => On.Job.Item(id) is not null)) is { Length: > 0 } some
+            ? some
+            : null
+            : null;
+        Sheet = Open is not null
+            ? On.Composed.SheetOf(Open.Split(',')[^1]).On.Number
+            : On.Composed.Named(sheet).On.Number;
+        Spot = Request.Query["spot"].ToString() is { Length: > 0 and < 60 } spot
+            && spot.Split(' ') is { Length: 4 } four
+            && four.All(f => double.TryParse(f, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n))
             ? spot
             : null;
         Screen = await screens.Now(On, place, Shown.On.Id, Open);
@@ -63,21 +71,39 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
         var result = await base.OnGetAsync(slug, item, sheet);
         if (result is NotFoundResult) return result;
         var t = On.Job.Ticket;
-        Houses = [t.House, .. Desk.Houses.All().Select(h => h.House).Where(h => h.Id != t.House.Id && h.Binds(t.Binding))];
-        For = Houses.FirstOrDefault(h => h.Id == (Request.HasFormContentType ? Request.Form["for"].ToString() : Request.Query["for"].ToString())) ?? t.House;
+        Houses = [t.House,
+            .. Desk.Houses.All().Select(h => h.House).Where(h => h.Id != t.House.Id && h.Binds(t.Binding))];
+        For = Houses.FirstOrDefault(h =>
+            h.Id == (Request.HasFormContentType ? Request.Form["for"].ToString() : Request.Query["for"].ToString()))
+            ?? t.House;
         if (For.Id == t.House.Id) return result;
         try { There = Desk.Pressing.ForHouse(On, For); }
         catch (Refusal r) { (TempData["problem"], For) = ($"{For.Name}: {r.Message}", t.House); }
         return result;
     }
 
-    public IActionResult OnPost(string slug, string? kind, [Microsoft.AspNetCore.Mvc.FromForm(Name = "for")] string? house, bool outlines, bool rgb, bool zones, bool letter, string? panel, int? pixels, bool png)
+    public IActionResult OnPost(string slug, string? kind,
+        [Microsoft.AspNetCore.Mvc.FromForm(Name = "for")] string? house, bool outlines, bool rgb, bool zones,
+        bool letter, string? panel, int? pixels, bool png)
     {
         try
         {
-            var plan = PressPlan.Read(kind ?? "") with { Outlines = outlines, Rgb = rgb && kind == PressKind.Pdf.Word, Zones = zones, Letter = letter, Panel = Parts.TryParse(panel ?? "", out var part) ? part : Part.Sheet };
+            var plan = PressPlan.Read(kind ?? "") with
+            {
+                Outlines = outlines,
+                Rgb = rgb && kind == PressKind.Pdf.Word,
+                Zones = zones,
+                Letter = letter,
+                Panel = Parts.TryParse(panel ?? "", out var part) ? part : Part.Sheet,
+            };
             if (plan.Kind == PressKind.Screen)
-                plan = plan with { Png = png, Pixels = pixels is >= 100 and <= 10_000 and var n ? n : throw new Refusal("pixels", "the front for screens can have from 100 to 10,000 pixels") };
+                plan = plan with
+                {
+                    Png = png,
+                    Pixels = pixels is >= 100 and <= 10_000 and var n
+                        ? n
+                        : throw new Refusal("pixels", "the front for screens can have from 100 to 10,000 pixels"),
+                };
             Desk.Pressing.PressBeside(Desk.Jobs.Job(slug), plan, string.IsNullOrEmpty(house) ? null : house);
         }
         catch (Refusal r) when (r.Path == "job") { return NotFound(); }
@@ -94,8 +120,13 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
         try
         {
             await using (var s = new FileStream(aside, FileMode.CreateNew)) await file.CopyToAsync(s);
-            Judged = Path.GetFileName(file.FileName.Replace('\\', '/')) is { Length: > 0 } name ? name.Length > 80 ? name[..80] : name : "This file";
-            Verdict = await Task.Run(() => Desk.Pressing.Judge(On, aside, For.Id == On.Job.Ticket.House.Id ? null : For));
+            Judged = Path.GetFileName(file.FileName.Replace('\\', '/')) is { Length: > 0 } name
+                ? name.Length > 80
+                ? name[..80]
+                : name
+                : "This file";
+            Verdict = await Task.Run(() =>
+                Desk.Pressing.Judge(On, aside, For.Id == On.Job.Ticket.House.Id ? null : For));
         }
         finally { System.IO.File.Delete(aside); }
         return result;

@@ -15,7 +15,8 @@ public sealed class StepsModel(Desk.Desk desk) : PageModel
 
     /// <summary>When a step was made, by the clock of this machine.</summary>
     public string When(string at) =>
-        DateTimeOffset.Parse(at, CultureInfo.InvariantCulture).ToLocalTime().ToString("d MMM yyyy, HH:mm", CultureInfo.InvariantCulture);
+        DateTimeOffset.Parse(at, CultureInfo.InvariantCulture).ToLocalTime()
+            .ToString("d MMM yyyy, HH:mm", CultureInfo.InvariantCulture);
 
     public IActionResult OnGet(string slug, long? before, bool named) => Show(slug, before, named);
 
@@ -24,7 +25,9 @@ public sealed class StepsModel(Desk.Desk desk) : PageModel
         try
         {
             if (desk.Jobs.Tick(slug) != tick)
-                throw new Refusal("steps", "The cover was changed since this page was opened. What is there now is shown first below; bring the step back again if you still want it.");
+                throw new Refusal("steps",
+                    "The cover was changed since this page was opened. What is there now is shown first below; bring " +
+                        "the step back again if you still want it.");
             desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "steps", _ => desk.Jobs.BringBack(slug, revision)));
             return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/wrap");
         }

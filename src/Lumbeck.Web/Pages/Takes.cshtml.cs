@@ -21,9 +21,11 @@ public sealed class TakesModel(Desk.Desk desk) : PageModel
     public IActionResult OnPostName(string slug, int wrap, string? take, string? name) =>
         Do(slug, wrap, _ => new NameTake(wrap, take ?? "", name ?? ""));
 
-    public IActionResult OnPostChoose(string slug, int wrap, string? take) => Do(slug, wrap, _ => new ChooseTake(wrap, take ?? ""));
+    public IActionResult OnPostChoose(string slug, int wrap, string? take) =>
+        Do(slug, wrap, _ => new ChooseTake(wrap, take ?? ""));
 
-    public IActionResult OnPostRemove(string slug, int wrap, string? take) => Do(slug, wrap, _ => new RemoveTake(wrap, take ?? ""));
+    public IActionResult OnPostRemove(string slug, int wrap, string? take) =>
+        Do(slug, wrap, _ => new RemoveTake(wrap, take ?? ""));
 
     private IActionResult Do(string slug, int wrap, Func<Job, Edit> edit)
     {

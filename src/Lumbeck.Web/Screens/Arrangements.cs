@@ -1,6 +1,8 @@
 namespace Lumbeck.Web.Screens;
 
-/// <summary>What one press does, with the key that does it too: the word sent, what is read, and what it means.</summary>
+/// <summary>
+/// What one press does, with the key that does it too: the word sent, what is read, and what it means.
+/// </summary>
 public sealed record OnePress(string How, string Says, string Title);
 
 /// <summary>What can be done with one item, and with several.</summary>
@@ -17,18 +19,32 @@ public static class Arrangements
             yield return new("bleed", "to bleed", "Stretch over its panel out to the bleed (B)");
             yield return new("sheet", "whole sheet", "Stretch over the whole sheet (W)");
         }
-        if (item.Hold.Panel != Part.Spine) yield return new("spine", "on spine", "Hang it in the middle of the spine (J)");
+        if (item.Hold.Panel != Part.Spine)
+            yield return new("spine", "on spine", "Hang it in the middle of the spine (J)");
         yield return new("quarter", "quarter turn", "Turn it a quarter clockwise (Q)");
         yield return new("copy", "double", "Lay a copy over it (D)");
-        if (item.Hold.Panel.Across() is not null) yield return new("other-cover", "other cover", "Copy it mirrored to the other cover (O)");
+        if (item.Hold.Panel.Across() is not null)
+            yield return new("other-cover", "other cover", "Copy it mirrored to the other cover (O)");
     }
 
     /// <summary>What several items can be lined up by, spaced out, and made alike in.</summary>
     public static IReadOnlyList<(string Label, OnePress[] Presses)> Together { get; } =
     [
-        ("Line up", [new("left", "left", "By their left edges"), new("across", "centre", "By their middles, across"), new("right", "right", "By their right edges"), new("head", "head", "By their heads"), new("level", "middle", "By their middles, down"), new("foot", "foot", "By their feet")]),
-        ("Space out", [new("gaps-across", "across", "Equal gaps from left to right"), new("gaps-down", "down", "Equal gaps from head to foot")]),
-        ("As the last", [new("same-width", "as wide", "As wide as the one picked last"), new("same-height", "as high", "As high as the one picked last"), new("same-size", "as large", "As large as the one picked last")]),
-        ("All", [new("centre", "centre", "Centre each across its panel (C)"), new("quarter", "quarter turn", "Turn each a quarter clockwise (Q)"), new("copy", "double", "Lay copies over them (D)"), new("other-cover", "other cover", "Copy them mirrored to the other cover (O)")]),
+        ("Line up",
+            [new("left", "left", "By their left edges"), new("across", "centre", "By their middles, across"),
+                new("right", "right", "By their right edges"), new("head", "head", "By their heads"),
+                new("level", "middle", "By their middles, down"), new("foot", "foot", "By their feet")]),
+        ("Space out",
+            [new("gaps-across", "across", "Equal gaps from left to right"),
+                new("gaps-down", "down", "Equal gaps from head to foot")]),
+        ("As the last",
+            [new("same-width", "as wide", "As wide as the one picked last"),
+                new("same-height", "as high", "As high as the one picked last"),
+                new("same-size", "as large", "As large as the one picked last")]),
+        ("All",
+            [new("centre", "centre", "Centre each across its panel (C)"),
+                new("quarter", "quarter turn", "Turn each a quarter clockwise (Q)"),
+                new("copy", "double", "Lay copies over them (D)"),
+                new("other-cover", "other cover", "Copy them mirrored to the other cover (O)")]),
     ];
 }

@@ -20,11 +20,15 @@ public sealed record FieldView(Job Job, Fact Fact)
     /// <summary>A shorter label than the fact's own, where room is narrow.</summary>
     public string? Label { get; init; }
     public string? Hint { get; init; }
-    /// <summary>Lines kept free below for what is said of the field, so that nothing jumps when it is; 0 where a sentence may push.</summary>
+    /// <summary>
+    /// Lines kept free below for what is said of the field, so that nothing jumps when it is; 0 where a sentence may
+    /// push.
+    /// </summary>
     public int Hints { get; init; }
     /// <summary>A list of suggestions elsewhere on the page.</summary>
     public string? List { get; init; }
     public string Class { get; init; } = "grid grid-cols-[72px_1fr] gap-x-2";
 
-    public static FieldView Of(Job job, string path) => new(job, Facts.Find(job, path) ?? throw new ArgumentException($"There is no fact {path}."));
+    public static FieldView Of(Job job, string path) =>
+        new(job, Facts.Find(job, path) ?? throw new ArgumentException($"There is no fact {path}."));
 }

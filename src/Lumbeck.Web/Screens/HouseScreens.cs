@@ -17,7 +17,8 @@ public sealed class HouseScreens(Desk.Desk desk, PartialRenderer partials)
     {
         var view = new HouseView(known, HouseKeys.Find(open ?? "") ?? HouseKeys.Find("bleed_mm")!, desk);
         var parts = new List<Fragment>();
-        foreach (var (id, partial) in ((string, string)[])[("house-head", "_HouseHead"), ("house-keys", "_HouseKeys"), ("house-moves", "_HouseMoves")])
+        foreach (var (id, partial) in ((string, string)[])[("house-head", "_HouseHead"), ("house-keys", "_HouseKeys"),
+            ("house-moves", "_HouseMoves")])
             parts.Add(new(id, await partials.Render(partial, view)));
         return new(parts);
     }

@@ -39,7 +39,8 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
                     var key = Key(told, scene, i, window, html, house);
                     if (_known.Count > Most) _known.Clear();
                     _known[key] = (scene, i + 1, window, house);
-                    html = painter.Plated(piece, window, string.Create(CultureInfo.InvariantCulture, $"{address}/plates/{key}?ppi={PerInch}"));
+                    html = painter.Plated(piece, window,
+                        string.Create(CultureInfo.InvariantCulture, $"{address}/plates/{key}?ppi={PerInch}"));
                 }
             }
             told.Add(new(SvgPainter.IdOf(piece.Item), html, Svg: true));
@@ -60,18 +61,28 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
         var square = (known.Window.Right - known.Window.Left) * (known.Window.Bottom - known.Window.Top) / 5184;
         perInch = (int)Math.Min(Math.Clamp(perInch, 36, MostPerInch), Math.Sqrt(MostPixels / square));
         if (_made.Count > 60) _made.Clear();
-        return _made.GetOrAdd((key, perInch), _ => desk.Drawer.PlatesOf(known.House).Paint(known.Scene, known.Window, perInch, known.Pieces, likeness: true).ToJpeg(Press.Colour.PressCondition.Of(known.House), 92));
+        return _made.GetOrAdd((key, perInch),
+            _ =>
+                desk.Drawer.PlatesOf(known.House)
+                    .Paint(known.Scene, known.Window, perInch, known.Pieces, likeness: true)
+                    .ToJpeg(Press.Colour.PressCondition.Of(known.House), 92));
     }
 
     private static bool Overprints(Piece piece) =>
-        piece.Marks.Any(m => m is FillMark { Overprint: true, Finish: null } or GlyphMark { Overprint: true, Finish: null, Shade: null });
+        piece.Marks.Any(m =>
+            m is FillMark { Overprint: true, Finish: null } or GlyphMark
+            {
+                Overprint: true, Finish: null,
+                Shade: null
+            });
 
     /// <summary>What a piece covers, in whole points within the sheet.</summary>
     private static Bounds? Window(Scene scene, Piece piece)
     {
         var b = piece.Reach;
         if (b.IsEmpty) return null;
-        var w = new Bounds(Math.Max(0, Math.Floor(b.Left)), Math.Max(0, Math.Floor(b.Top)), Math.Min(scene.Width, Math.Ceiling(b.Right)), Math.Min(scene.Height, Math.Ceiling(b.Bottom)));
+        var w = new Bounds(Math.Max(0, Math.Floor(b.Left)), Math.Max(0, Math.Floor(b.Top)),
+            Math.Min(scene.Width, Math.Ceiling(b.Right)), Math.Min(scene.Height, Math.Ceiling(b.Bottom)));
         return w.IsEmpty ? null : w;
     }
 

@@ -5,15 +5,19 @@ namespace Lumbeck.Web.Screens;
 /// <summary>A part of a screen that can be replaced by itself: an element's id and the element.</summary>
 public sealed record Fragment(string Id, string Html, bool Svg = false)
 {
-    /// <summary>The parts it lies in, one of which has a place for it: where one of those is sent anew, so is it.</summary>
+    /// <summary>
+    /// The parts it lies in, one of which has a place for it: where one of those is sent anew, so is it.
+    /// </summary>
     public IReadOnlyList<string> Within { get; init; } = [];
 }
 
 /// <summary>
-/// A screen as its parts. What the browser is sent after an edit is the difference of two screens: the parts that changed,
+/// A screen as its parts. What the browser is sent after an edit is the difference of two screens: the parts that
+/// changed,
 /// the pieces of the art that changed, and the glyph outlines it has not seen.
 /// </summary>
-public sealed record Screen(IReadOnlyList<Fragment> Parts, IReadOnlyList<Fragment> Art, IReadOnlyList<(string Id, string Path)> Glyphs)
+public sealed record Screen(IReadOnlyList<Fragment> Parts, IReadOnlyList<Fragment> Art,
+    IReadOnlyList<(string Id, string Path)> Glyphs)
 {
     public Screen(IReadOnlyList<Fragment> parts) : this(parts, [], []) { }
 
@@ -24,13 +28,18 @@ public sealed record Screen(IReadOnlyList<Fragment> Parts, IReadOnlyList<Fragmen
 
     public string AllArt => string.Concat(Art.Select(a => a.Html));
 
-    /// <summary>What turns <paramref name="before"/> into this screen, as partials; parts that must come whatever <paramref name="before"/> had, are named.</summary>
+    /// <summary>
+    /// What turns <paramref name="before"/> into this screen, as partials; parts that must come whatever
+    /// <paramref name="before"/> had, are named.
+    /// </summary>
     public string Since(Screen before, params IReadOnlyList<string> always)
     {
         var s = new StringBuilder();
         var seen = before.Glyphs.Select(g => g.Id).ToHashSet();
         var fresh = string.Concat(Glyphs.Where(g => !seen.Contains(g.Id)).Select(g => g.Path));
-        if (fresh.Length > 0) s.Append("<hx-partial hx-target=\"#glyphs\" hx-swap=\"beforeend strip:true\"><svg>").Append(fresh).Append("</svg></hx-partial>");
+        if (fresh.Length > 0)
+            s.Append("<hx-partial hx-target=\"#glyphs\" hx-swap=\"beforeend strip:true\"><svg>").Append(fresh)
+                .Append("</svg></hx-partial>");
 
         if (Art.Select(a => a.Id).SequenceEqual(before.Art.Select(a => a.Id)))
             for (var i = 0; i < Art.Count; i++) Changed(s, Art[i], before.Art[i]);
@@ -38,7 +47,11 @@ public sealed record Screen(IReadOnlyList<Fragment> Parts, IReadOnlyList<Fragmen
 
         var sent = new HashSet<string>();
         foreach (var part in Parts)
-            if (Changed(s, part, always.Contains(part.Id) || part.Within.Any(sent.Contains) ? null : before.Parts.FirstOrDefault(p => p.Id == part.Id))) sent.Add(part.Id);
+            if (Changed(s, part,
+                always.Contains(part.Id) || part.Within.Any(sent.Contains)
+                    ? null
+                    : before.Parts.FirstOrDefault(p => p.Id == part.Id)))
+                sent.Add(part.Id);
         return s.ToString();
     }
 
@@ -51,7 +64,8 @@ public sealed record Screen(IReadOnlyList<Fragment> Parts, IReadOnlyList<Fragmen
 
     private static void Put(StringBuilder s, Fragment part)
     {
-        s.Append("<hx-partial hx-target=\"#").Append(part.Id).Append("\" hx-swap=\"outerMorph").Append(part.Svg ? " strip:true\"><svg>" : "\">");
+        s.Append("<hx-partial hx-target=\"#").Append(part.Id).Append("\" hx-swap=\"outerMorph")
+            .Append(part.Svg ? " strip:true\"><svg>" : "\">");
         s.Append(part.Html).Append(part.Svg ? "</svg></hx-partial>" : "</hx-partial>");
     }
 }

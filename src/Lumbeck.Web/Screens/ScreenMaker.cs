@@ -15,7 +15,8 @@ public enum Place { Ticket, Wrap, Check, Press, Colours, Houses }
 /// <param name="Forward">Whether there is a step to take again.</param>
 /// <param name="Pressings">The files that were made of it, the newest first.</param>
 /// <param name="Around">What lies beside the job: faces, pictures, houses.</param>
-public sealed record JobView(OnBench On, Place Place, int Number, string? Open, bool Back, bool Forward, IReadOnlyList<PressingRow> Pressings, Surroundings Around)
+public sealed record JobView(OnBench On, Place Place, int Number, string? Open, bool Back, bool Forward,
+    IReadOnlyList<PressingRow> Pressings, Surroundings Around)
 {
     /// <summary>All picked items, the one picked last at the end.</summary>
     public IReadOnlyList<string> Picked { get; init; } = [];
@@ -32,12 +33,15 @@ public sealed record JobView(OnBench On, Place Place, int Number, string? Open, 
     public bool OnTrial { get; init; }
     /// <summary>The same sheet as it was, where it has moved.</summary>
     public Sheet? Moved =>
-        Was is { } was && Number < was.Sheets.Length && Changes.Moves(was.Sheets[Number].Sheet, Sheet) ? was.Sheets[Number].Sheet : null;
+        Was is { } was && Number < was.Sheets.Length && Changes.Moves(was.Sheets[Number].Sheet, Sheet)
+            ? was.Sheets[Number].Sheet
+            : null;
 
     /// <summary>A key for all that a list shows while a text is typed in, but for its words.</summary>
     public string Apart => _apart ??= Convert.ToHexString(System.Security.Cryptography.SHA256.HashData([
         .. JobJson.Write(Job.WithItem(Open!, i => (TextItem)i with { Words = "", Runs = [] })),
-        .. System.Text.Encoding.UTF8.GetBytes($"{On.Slug} {Number} {Open} {Range} {(Range is null ? "" : Facts.Read(Job, $"item/{Open}/runs"))} {string.Concat(Composed.Findings)}")]));
+        .. System.Text.Encoding.UTF8.GetBytes($"{On.Slug} {Number} {Open} {Range} " +
+            $"{(Range is null ? "" : Facts.Read(Job, $"item/{Open}/runs"))} {string.Concat(Composed.Findings)}")]));
     private string? _apart;
 
     public Job Job => On.Job;
@@ -60,7 +64,8 @@ public sealed record PanelView(JobView View, Part Part)
 }
 
 /// <summary>
-/// Screens made of late, but for their dockets: what an answer is the difference from is, as a rule, what the answer before it made.
+/// Screens made of late, but for their dockets: what an answer is the difference from is, as a rule, what the answer
+/// before it made.
 /// </summary>
 public sealed class ScreenCache
 {
@@ -85,7 +90,8 @@ public sealed class ScreenCache
 }
 
 /// <summary>Makes a job's screens out of their parts.</summary>
-public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces plated, PartialRenderer partials, ScreenCache cache)
+public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces plated, PartialRenderer partials,
+    ScreenCache cache)
 {
     /// <summary>The screen of what is on the bench, with an item picked or none.</summary>
     public async Task<Screen> Now(OnBench on, Place place, string? sheet, string? open)
@@ -99,7 +105,8 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
     /// The screen a browser shows, to compare with. It has no docket: which steps there are depends on what was done
     /// since, so the docket is always sent.
     /// </summary>
-    public Task<Screen> Shown(OnBench on, Place place, string? sheet, string? open) => Body(View(on, place, sheet, open));
+    public Task<Screen> Shown(OnBench on, Place place, string? sheet, string? open) =>
+        Body(View(on, place, sheet, open));
 
     private JobView View(OnBench on, Place place, string? sheet, string? open)
     {
@@ -107,12 +114,20 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
         // What is picked, and after an @ the letters of it: `title@3-9`; `title@` while a caret stands in it.
         var letters = open?.IndexOf('@', StringComparison.Ordinal) is >= 0 and var mark ? open[(mark + 1)..] : null;
         if (letters is not null) open = open![..^(letters.Length + 1)];
-        List<string> picked = open is null ? [] : [.. open.Split(',', StringSplitOptions.RemoveEmptyEntries).Distinct().Where(id => on.Job.Item(id) is not null)];
-        return new(on, place, on.Composed.Named(sheet).On.Number, picked is [var one] ? one : null, back, forward, desk.Pressing.Pressings(on.Slug), new(desk, on))
+        List<string> picked = open is null
+            ? []
+            : [.. open.Split(',', StringSplitOptions.RemoveEmptyEntries).Distinct()
+                .Where(id => on.Job.Item(id) is not null)];
+        return new(on, place, on.Composed.Named(sheet).On.Number, picked is [var one] ? one : null, back, forward,
+            desk.Pressing.Pressings(on.Slug), new(desk, on))
         {
             Picked = picked,
             Typing = letters is not null && picked is [var typed] && on.Job.Item(typed) is TextItem,
-            Range = letters is { Length: > 0 } && picked is [var in_] && on.Job.Item(in_) is TextItem t && letters.Split('-') is [var a, var b] && int.TryParse(a, out var from) && int.TryParse(b, out var to) && from >= 0 && from < to && to <= t.Words.Length ? (from, to) : null,
+            Range = letters is { Length: > 0 } && picked is [var in_] && on.Job.Item(in_) is TextItem t
+                && letters.Split('-') is [var a, var b] && int.TryParse(a, out var from) && int.TryParse(b, out var to)
+                && from >= 0 && from < to && to <= t.Words.Length
+                ? (from, to)
+                : null,
         };
     }
 
@@ -122,12 +137,20 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
     /// <summary>The ticket's sheet as an edit would make it, over what it is, as partials.</summary>
     public async Task<string> Tried(OnBench on, Composed would, string? sheet)
     {
-        var view = View(on with { Composed = would }, Place.Ticket, sheet, null) with { Was = on.Composed, OnTrial = true };
-        return new Screen([.. (await Parts(view, ("sums", "_Sums"), ("changes", "_Changes"))).Parts, new("plan", PlanDrawing.Of(view))]).Since(new Screen([]), TriedParts);
+        var view = View(on with { Composed = would }, Place.Ticket, sheet,
+            null) with
+        { Was = on.Composed, OnTrial = true };
+        return new Screen([.. (await Parts(view, ("sums", "_Sums"), ("changes", "_Changes"))).Parts,
+            new("plan", PlanDrawing.Of(view))])
+            .Since(new Screen([]), TriedParts);
     }
 
     // A ticket also shows what changed last, and its house's news, which are no part of a revision.
-    private Task<Screen> Body(JobView v) => v.Place == Place.Ticket ? Ticket(v) : cache.Get((v.On.Revision, v.Place, v.Number, string.Join(',', v.Picked) + (v.Typing ? $"@{v.Range}" : "") + $"#{v.Composed.Plates?.Revision}", v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
+    private Task<Screen> Body(JobView v) => v.Place == Place.Ticket
+        ? Ticket(v)
+        : cache.Get((v.On.Revision, v.Place, v.Number,
+            string.Join(',', v.Picked) + (v.Typing ? $"@{v.Range}" : "") + $"#{v.Composed.Plates?.Revision}",
+            v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
     {
         Place.Wrap => Wrap(v),
         Place.Colours => Parts(v, ("colours", "_Colours"), ("foot", "_Foot")),
@@ -138,16 +161,25 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
     private async Task<Screen> Ticket(JobView v)
     {
         v = v with { Was = desk.Jobs.Before(v.On) };
-        return new([.. (await Parts(v, ("facts", "_Facts"), ("sums", "_Sums"), ("changes", "_Changes"), ("foot", "_Foot"))).Parts, new("plan", PlanDrawing.Of(v))]);
+        return new([.. (await Parts(v, ("facts", "_Facts"), ("sums", "_Sums"), ("changes", "_Changes"),
+            ("foot", "_Foot"))).Parts,
+            new("plan", PlanDrawing.Of(v))]);
     }
 
     private async Task<Screen> Wrap(JobView v)
     {
-        var parts = new List<Fragment>((await Parts(v, ("lens", "_Lens"), ("foot", "_Foot"))).Parts) { new("ground", await Listed("_Ground", v, v)), new("spine-list", await Listed("_SpineList", v, v)) };
+        var parts = new List<Fragment>((await Parts(v, ("lens", "_Lens"), ("foot", "_Foot")))
+            .Parts) { new("ground", await Listed("_Ground", v, v)),
+            new("spine-list", await Listed("_SpineList", v, v)) };
         // The sheet's outermost panels first and last: what is left of the sheet, and what is right of it.
-        var panels = v.Sheet.Panels.Where(p => p.Part is not (Part.Spine or Part.BackForeEdge or Part.FrontForeEdge)).Select(p => p.Part).ToList();
+        var panels = v.Sheet.Panels.Where(p => p.Part is not (Part.Spine or Part.BackForeEdge or Part.FrontForeEdge))
+            .Select(p => p.Part).ToList();
         // A sheet of one panel has its list on the side it would have in the whole cover.
-        var half = panels.Count > 1 ? panels.Count / 2 : panels[0] == Part.Back == (v.Ticket.Reading == Reading.LeftToRight) ? 1 : 0;
+        var half = panels.Count > 1
+            ? panels.Count / 2
+            : panels[0] == Part.Back == (v.Ticket.Reading == Reading.LeftToRight)
+            ? 1
+            : 0;
         foreach (var (side, listed) in ((string, List<Part>)[])[("left", panels[..half]), ("right", panels[half..])])
         {
             var lists = "";
@@ -160,13 +192,18 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
         {
             // After the list that they belong in.
             var says = typed.Words.Replace('\n', ' ');
-            parts.Add(new("says-of-" + id, await partials.Render("_Says", ((Item)typed, says.Length == 0 ? "—" : says))) { Within = Lists });
+            parts.Add(new("says-of-" + id,
+                await partials.Render("_Says", ((Item)typed, says.Length == 0 ? "—" : says)))
+            { Within = Lists });
             parts.Add(new("words-of-" + id, await partials.Render("_Words", (v, typed))) { Within = Lists });
         }
         parts.Add(new("tracing", HandDrawing.Tracing(v), Svg: true));
         parts.Add(new("edge", $"<defs id=\"edge\">{Press.Svg.SvgPainter.Edge(v.Shown.Scene)}</defs>", Svg: true));
-        parts.Add(new("zones", $"<g id=\"zones\" class=\"zones\">{drawings.Zones(v.Shown, v.Ticket.House)}</g>", Svg: true));
-        parts.Add(new("chains", $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Sheet, v.Ticket.Unit, v.Base + "/ticket")}</g>", Svg: true));
+        parts.Add(new("zones", $"<g id=\"zones\" class=\"zones\">{drawings.Zones(v.Shown, v.Ticket.House)}</g>",
+            Svg: true));
+        parts.Add(new("chains",
+            $"<g id=\"chains\" class=\"chain\">{Drawings.Chains(v.Sheet, v.Ticket.Unit, v.Base + "/ticket")}</g>",
+            Svg: true));
         parts.Add(new("hits", $"<g id=\"hits\">{HandDrawing.Hits(v)}</g>", Svg: true));
         parts.Add(new("carets", HandDrawing.Carets(v), Svg: true));
         parts.Add(new("finds", FindingDrawing.OnSheet(v), Svg: true));
@@ -179,7 +216,9 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
 
     private Task<string> Listed(string partial, PanelView panel) => Listed(partial, panel, panel.View);
 
-    /// <summary>A list; while a text is typed in, as it was made before where all but the typed words is as it was.</summary>
+    /// <summary>
+    /// A list; while a text is typed in, as it was made before where all but the typed words is as it was.
+    /// </summary>
     private async Task<string> Listed(string partial, object model, JobView v)
     {
         if (!v.Typing) return await partials.Render(partial, model);

@@ -3,13 +3,17 @@ using Lumbeck.Press.Svg;
 
 namespace Lumbeck.Web.Screens;
 
-/// <summary>A shape as it lies on the sheet, small, for its row in a list: what tells one of five from the others.</summary>
+/// <summary>
+/// A shape as it lies on the sheet, small, for its row in a list: what tells one of five from the others.
+/// </summary>
 public static class ShapeIcon
 {
     /// <summary>Room about the shape and the weight of its line, as shares of its longer side.</summary>
     private const double Room = 0.06, Weight = 0.08;
 
-    /// <summary>What stands inside the icon's SVG, and the window it is seen through; null where nothing of it is drawn.</summary>
+    /// <summary>
+    /// What stands inside the icon's SVG, and the window it is seen through; null where nothing of it is drawn.
+    /// </summary>
     public static (string Window, string Marks)? Of(Scene scene, ShapeItem item, Func<Paint, string> hex)
     {
         if (scene.Piece(item.Id) is not { Frame.IsEmpty: false } piece) return null;

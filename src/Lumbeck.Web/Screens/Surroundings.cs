@@ -7,7 +7,8 @@ using Lumbeck.Store;
 namespace Lumbeck.Web.Screens;
 
 /// <summary>
-/// What a view shows of things that lie beside its job: faces, pictures, houses, colours as its house prints them. Plain
+/// What a view shows of things that lie beside its job: faces, pictures, houses, colours as its house prints them.
+/// Plain
 /// values, each worked out where a view first asks for it.
 /// </summary>
 public sealed class Surroundings(Desk.Desk desk, OnBench on)
@@ -28,7 +29,8 @@ public sealed class Surroundings(Desk.Desk desk, OnBench on)
 
     /// <summary>What the job's profile is, in words.</summary>
     public string Profile =>
-        desk.Drawer.Profiles.Names().FirstOrDefault(p => p.Name == on.Job.Ticket.House.Profile).Says ?? on.Job.Ticket.House.Profile;
+        desk.Drawer.Profiles.Names().FirstOrDefault(p => p.Name == on.Job.Ticket.House.Profile).Says
+            ?? on.Job.Ticket.House.Profile;
 
     /// <summary>The job's swatches as its house prints them.</summary>
     public IReadOnlyList<SwatchLook> Swatches => desk.Drawer.Looks(on.Job);
@@ -38,7 +40,8 @@ public sealed class Surroundings(Desk.Desk desk, OnBench on)
     public FaceFacts Facts(FaceId face) => desk.Drawer.Shelf.Facts(face);
 
     /// <summary>What goes with a swatch.</summary>
-    public IReadOnlyList<(string Name, Ink Ink, string Hex)> Harmonies(Swatch swatch) => desk.Drawer.Harmonies(on.Job, swatch);
+    public IReadOnlyList<(string Name, Ink Ink, string Hex)> Harmonies(Swatch swatch) =>
+        desk.Drawer.Harmonies(on.Job, swatch);
 
     /// <summary>What is in a file that was made of the job.</summary>
     public Intake.Opening.Reading Read(PressingRow row) => desk.Pressing.ReadBack(on.Slug, row);
@@ -49,7 +52,9 @@ public sealed class Surroundings(Desk.Desk desk, OnBench on)
     /// <summary>Whether what an edge was grown with is not much like its picture.</summary>
     public bool IsUnlike(GrownMark grown) => desk.Drawer.Pictures.Grown.Difference(grown) is > Grower.Shows;
 
-    /// <summary>The share of an RGB picture that loses colour in print, from 0 to 1; 0 where it can't be told.</summary>
+    /// <summary>
+    /// The share of an RGB picture that loses colour in print, from 0 to 1; 0 where it can't be told.
+    /// </summary>
     public double Lost(Picture picture, PressCondition condition) =>
         picture is { Space: PictureSpace.Rgb, IsDrawing: false } && desk.Drawer.Pictures.Has(picture.Hash)
             ? desk.Drawer.Pictures.Gamut(picture.Hash, condition).Share

@@ -14,7 +14,9 @@ public static class Arranging
     public static Edit Order(Job job, string[] items, int steps)
     {
         int at(string id) =>
-            job.WrapOf(id) is >= 0 and var wrap ? job.Wraps[wrap].Take.Items.FindIndex(i => i.Id == id) : throw Job.Gone(id);
+            job.WrapOf(id) is >= 0 and var wrap
+                ? job.Wraps[wrap].Take.Items.FindIndex(i => i.Id == id)
+                : throw Job.Gone(id);
         var ordered = steps > 0 ? items.OrderByDescending(at) : items.OrderBy(at);
         return Each([.. ordered], id => new OrderItem(id, steps), job, "order of");
     }
@@ -31,16 +33,27 @@ public static class Arranging
         return how switch
         {
             "centre" => IsGroup(job, items) ? new CentreGroup([.. items]) : each(id => new CentreItem(id)),
-            "middle" => IsGroup(job, items) ? new CentreGroup([.. items], DownToo: true) : each(id => new CentreItem(id, DownToo: true)),
-            "safe" => IsGroup(job, items) ? new CentreGroup([.. items], DownToo: true, Safe: true) : each(id => new CentreItem(id, DownToo: true, Safe: true)),
-            "spine" => IsGroup(job, items) ? new CentreGroup([.. items], DownToo: true, Over: Part.Spine) : each(id => new CentreItem(id, DownToo: true, Over: Part.Spine)),
+            "middle" =>
+                IsGroup(job, items)
+                    ? new CentreGroup([.. items], DownToo: true)
+                    : each(id => new CentreItem(id, DownToo: true)),
+            "safe" =>
+                IsGroup(job, items)
+                    ? new CentreGroup([.. items], DownToo: true, Safe: true)
+                    : each(id => new CentreItem(id, DownToo: true, Safe: true)),
+            "spine" =>
+                IsGroup(job, items)
+                    ? new CentreGroup([.. items], DownToo: true, Over: Part.Spine)
+                    : each(id => new CentreItem(id, DownToo: true, Over: Part.Spine)),
             "panel" => each(id => new StretchItem(id, Reach.Panel)),
             "bleed" => each(id => new StretchItem(id, Reach.Bleed)),
             "sheet" => each(id => new StretchItem(id, Reach.Sheet)),
             "quarter" => each(id => new TurnItem(id, (job.Item(id) ?? throw Job.Gone(id)).Turned + 90)),
             "copy" => Copies(job, items, made, (id, copy, group) => new CopyItem(id, copy, Group: group)),
-            "other-cover" => Copies(job, items, made, (id, copy, group) => new CopyItem(id, copy, ToOtherCover: true, Group: group)),
-            "copy-to" when Parts.TryParse(panel ?? "", out var to) => Copies(job, items, made, (id, copy, group) => new CopyItem(id, copy, To: to, Group: group)),
+            "other-cover" =>
+                Copies(job, items, made, (id, copy, group) => new CopyItem(id, copy, ToOtherCover: true, Group: group)),
+            "copy-to" when Parts.TryParse(panel ?? "", out var to) => Copies(job, items, made,
+                (id, copy, group) => new CopyItem(id, copy, To: to, Group: group)),
             "left" => new LineUp([.. items], Along.Left),
             "across" => new LineUp([.. items], Along.Centre),
             "right" => new LineUp([.. items], Along.Right),
@@ -60,7 +73,8 @@ public static class Arranging
 
     /// <summary>Whether all of one group is meant, which is moved as one.</summary>
     private static bool IsGroup(Job job, string[] items) =>
-        items.Length > 1 && job.Item(items[0])?.Group is { Length: > 0 } group && items.All(i => job.Item(i)?.Group == group);
+        items.Length > 1 && job.Item(items[0])?.Group is { Length: > 0 } group
+            && items.All(i => job.Item(i)?.Group == group);
 
     private static Edit Copies(Job job, string[] items, string made, Func<string, string, string, Edit> copy)
     {
@@ -68,6 +82,10 @@ public static class Arranging
         var groups = items.Select(id => job.Item(id)?.Group ?? "").Where(g => g.Length > 0).Distinct()
             .ToDictionary(g => g, g => Free.Like(g, n => job.Items.Any(i => i.Group == n)));
         var n = 0;
-        return Each(items, id => copy(id, items.Length == 1 ? made : $"{made}-{++n}", items.Length == 1 ? "" : groups.GetValueOrDefault(job.Item(id)?.Group ?? "", "")), job, "copy");
+        return Each(items,
+            id =>
+                copy(id, items.Length == 1 ? made : $"{made}-{++n}",
+                    items.Length == 1 ? "" : groups.GetValueOrDefault(job.Item(id)?.Group ?? "", "")),
+            job, "copy");
     }
 }

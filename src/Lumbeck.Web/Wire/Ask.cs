@@ -14,7 +14,8 @@ public sealed record Asking(Job Job, Desk.Desk Desk, string Slug, int Wrap)
     /// <param name="slug">The job's address.</param>
     /// <param name="sheet">The id of the sheet that is shown; the first where it is empty.</param>
     /// <exception cref="Refusal">The job has no such sheet, or no longer.</exception>
-    public static Asking Of(Job job, Desk.Desk desk, string slug, string? sheet) => new(job, desk, slug, WrapOf(job, sheet));
+    public static Asking Of(Job job, Desk.Desk desk, string slug, string? sheet) =>
+        new(job, desk, slug, WrapOf(job, sheet));
 
     /// <summary>The wrap that a sheet carries.</summary>
     /// <exception cref="Refusal">The job has no such sheet, or no longer.</exception>
@@ -24,7 +25,8 @@ public sealed record Asking(Job Job, Desk.Desk Desk, string Slug, int Wrap)
         if (string.IsNullOrEmpty(sheet)) return sheets[0].Wrap;
         // A binding may print a wrap on other sheets than it did.
         return sheets.FirstOrDefault(s => job.Wraps[s.Wrap].Name == sheet.Split('-')[0])?.Wrap
-            ?? throw new Refusal("sheet", $"this binding prints no {LengthText.Clip(sheet)} any more: open the wrap again");
+            ?? throw new Refusal("sheet",
+                $"this binding prints no {LengthText.Clip(sheet)} any more: open the wrap again");
     }
 }
 
@@ -69,9 +71,12 @@ public abstract record Ask
 
     /// <exception cref="Refusal">None or too many items are named.</exception>
     protected static T[] Some<T>(T[]? items) =>
-        items is { Length: > 0 and <= AddItem.Most } && items.All(i => i is not null) ? items : throw No($"from one to {AddItem.Most} items can be changed at once");
+        items is { Length: > 0 and <= AddItem.Most } && items.All(i => i is not null)
+            ? items
+            : throw No($"from one to {AddItem.Most} items can be changed at once");
 
-    protected static Part PanelOf(string? name) => Parts.TryParse(name ?? "", out var part) ? part : throw No("no such panel");
+    protected static Part PanelOf(string? name) =>
+        Parts.TryParse(name ?? "", out var part) ? part : throw No("no such panel");
 
     /// <summary>A length that a hand has drawn, in points.</summary>
     protected static Length Points(string item, double points) => double.IsFinite(points) && Math.Abs(points) < 1e5
@@ -129,7 +134,10 @@ public sealed record BeginTake(string? Name = null) : Ask
     {
         var takes = at.Job.Wraps[at.Wrap].Takes;
         // Never an earlier take's id: a page that still shows that one would mean this.
-        return new AddTake(at.Wrap, "take-" + Guid.NewGuid().ToString("n")[..8], string.IsNullOrWhiteSpace(Name) ? Free.Numbered("Take", n => takes.Any(t => t.Name == n), takes.Count + 1) : Name);
+        return new AddTake(at.Wrap, "take-" + Guid.NewGuid().ToString("n")[..8],
+            string.IsNullOrWhiteSpace(Name)
+                ? Free.Numbered("Take", n => takes.Any(t => t.Name == n), takes.Count + 1)
+                : Name);
     }
 }
 

@@ -29,13 +29,16 @@ public sealed record LayByHand(Laid[] Laid) : Ask
         l.W is { } w ? Points(l.Item, w) : null, l.H is { } h ? Points(l.Item, h) : null, Degrees(l));
 
     private static decimal? Degrees(Laid l) => l.Turned is not { } t ? null
-        : double.IsFinite(t) && Math.Abs(t) < 1e5 ? (decimal)t : throw new Refusal($"item/{l.Item}/turned", "it can’t be turned so far");
+        : double.IsFinite(t) && Math.Abs(t) < 1e5
+            ? (decimal)t
+            : throw new Refusal($"item/{l.Item}/turned", "it can’t be turned so far");
 }
 
 /// <summary>Drops items so many points right of and below where they lay.</summary>
 public sealed record Carry(string[] Items, double Right, double Down) : Ask
 {
-    public override Edit Make(Asking at) => Arranging.Each(Some(Items), id => new DropItem(id, Points(id, Right), Points(id, Down)), at.Job, "move");
+    public override Edit Make(Asking at) =>
+        Arranging.Each(Some(Items), id => new DropItem(id, Points(id, Right), Points(id, Down)), at.Job, "move");
 }
 
 /// <summary>Pushes a picture within its frame, in points as the item stands.</summary>
@@ -60,5 +63,7 @@ public sealed record Order(string[] Items, int Steps) : Ask
 public sealed record NudgeBy(string[] Items, int Right, int Down, bool Far = false) : Ask
 {
     public override Edit Make(Asking at) =>
-        Arranging.Each(Some(Items), id => Nudge.Of(at.Job, id, Math.Clamp(Right, -1000, 1000), Math.Clamp(Down, -1000, 1000), Far), at.Job, "move");
+        Arranging.Each(Some(Items),
+            id => Nudge.Of(at.Job, id, Math.Clamp(Right, -1000, 1000), Math.Clamp(Down, -1000, 1000), Far), at.Job,
+            "move");
 }

@@ -12,7 +12,8 @@ namespace Lumbeck.Web.Wire;
 /// <param name="Y">Where on the sheet, in points from its upper left corner.</param>
 /// <param name="Nth">Which of several files let go together, from 0: each lies aside of the one before.</param>
 public sealed record Dropped(
-    string? Name, string? Session, long? Base, string? Item, bool? Replace, string? Panel, string? Sheet, double? X, double? Y, int? Nth)
+    string? Name, string? Session, long? Base, string? Item, bool? Replace, string? Panel, string? Sheet, double? X,
+        double? Y, int? Nth)
 {
     /// <summary>So far right and down of the one before lies the next of several files.</summary>
     private static readonly Length Aside = Length.FromMillimetres(8);
@@ -20,10 +21,13 @@ public sealed record Dropped(
     /// <summary>No more than so many lie aside of each other, so that none falls off the sheet.</summary>
     private const int MostAside = 20;
 
-    /// <summary>Into an empty frame, or one whose picture is to be replaced; else as an item of its own where it was let go.</summary>
+    /// <summary>
+    /// Into an empty frame, or one whose picture is to be replaced; else as an item of its own where it was let go.
+    /// </summary>
     public Edit Make(Job job, Picture picture, ref string id)
     {
-        if (Item is not null && job.Item(Item) is PictureItem { Locked: false } frame && (frame.Picture is null || Replace == true))
+        if (Item is not null && job.Item(Item) is PictureItem { Locked: false } frame
+            && (frame.Picture is null || Replace == true))
         {
             id = Item;
             return new HangPicture(Item, picture);
@@ -34,7 +38,8 @@ public sealed record Dropped(
         var add = new AddItem(added, Wrap: wrap);
         if (X is not { } x || Y is not { } y || !(Math.Abs(x) < 20_000 && Math.Abs(y) < 20_000)) return add;
         var aside = Math.Clamp(Nth ?? 0, 0, MostAside) * Aside;
-        var lay = new LayItem(id, Length.FromDrawing(x) + aside, Length.FromDrawing(y) + aside, added.Width.Own, added.Height.Own);
+        var lay = new LayItem(id, Length.FromDrawing(x) + aside, Length.FromDrawing(y) + aside, added.Width.Own,
+            added.Height.Own);
         return new Together([add, lay], add.Says(job));
     }
 }

@@ -23,7 +23,9 @@ public sealed record WriteEach(string[] Items, string Fact, string Text) : Ask
     {
         var items = Some(Items);
         if (Fact == "group") return new GroupItems([.. items], Text);
-        return Arranging.Each(items, id => Facts.Write(at.Job, $"item/{id}/{Fact}", at.Desk.Drawer.InInks(at.Job, $"item/{id}/{Fact}", Text)), at.Job, Fact);
+        return Arranging.Each(items,
+            id => Facts.Write(at.Job, $"item/{id}/{Fact}", at.Desk.Drawer.InInks(at.Job, $"item/{id}/{Fact}", Text)),
+            at.Job, Fact);
     }
 }
 
@@ -48,7 +50,9 @@ public sealed record Paste(string Text, string New, string? Panel = null) : Ask
         new PasteItems(Clip.Read(Text), New, at.Wrap, Parts.TryParse(Panel ?? "", out var onto) ? onto : null);
 }
 
-/// <summary>Adds words from elsewhere as a text of its own, on a panel; about a point of the sheet where one is given.</summary>
+/// <summary>
+/// Adds words from elsewhere as a text of its own, on a panel; about a point of the sheet where one is given.
+/// </summary>
 public sealed record AddWords(string Item, string Words, string Panel, double? X = null, double? Y = null) : Ask
 {
     public override Edit Make(Asking at)
@@ -57,7 +61,9 @@ public sealed record AddWords(string Item, string Words, string Panel, double? X
         if (words.Length == 0) throw No("there are no words in what was pasted");
         if (words.Length > TextItem.LongestWords)
             throw No($"{words.Length} letters are more than a text holds: up to {TextItem.LongestWords}");
-        var text = ((TextItem)Starters.Item(at.Job, "text", PanelOf(Panel), Item, at.Wrap)) with { Words = words, Starter = false, Fit = Fitting.Grow };
+        var text = ((TextItem)Starters.Item(at.Job, "text", PanelOf(Panel), Item,
+            at.Wrap)) with
+        { Words = words, Starter = false, Fit = Fitting.Grow };
         var add = new AddItem(text, Wrap: at.Wrap);
         if (X is not { } x || Y is not { } y) return add;
         return new Together([add, new LayItem(Item, Points(Item, x), Points(Item, y))], add.Says(at.Job));
@@ -67,5 +73,6 @@ public sealed record AddWords(string Item, string Words, string Panel, double? X
 /// <summary>Adds an item of a kind to a panel, under an id.</summary>
 public sealed record AddNew(string Item, string Kind, string Panel) : Ask
 {
-    public override Edit Make(Asking at) => new AddItem(Starters.Item(at.Job, Kind, PanelOf(Panel), Item, at.Wrap), Wrap: at.Wrap);
+    public override Edit Make(Asking at) =>
+        new AddItem(Starters.Item(at.Job, Kind, PanelOf(Panel), Item, at.Wrap), Wrap: at.Wrap);
 }

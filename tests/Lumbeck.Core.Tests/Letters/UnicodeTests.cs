@@ -5,7 +5,9 @@ public sealed class UnicodeTests
 {
     private const string Data = "/usr/share/unicode/";
 
-    private static int[] Points(string hex) => [.. hex.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(h => int.Parse(h, NumberStyles.HexNumber, CultureInfo.InvariantCulture))];
+    private static int[] Points(string hex) =>
+        [.. hex.Split(' ', StringSplitOptions.RemoveEmptyEntries)
+            .Select(h => int.Parse(h, NumberStyles.HexNumber, CultureInfo.InvariantCulture))];
 
     [Fact]
     public void Directions_are_those_of_BidiCharacterTest()
@@ -18,7 +20,9 @@ public sealed class UnicodeTests
             var field = line.Split(';');
             var (levels, level) = Levels.Of(Points(field[0]), field[1] switch { "0" => 0, "1" => 1, _ => null });
             var wanted = field[3].Split(' ');
-            if (level != int.Parse(field[2], CultureInfo.InvariantCulture) || wanted.Where((w, i) => w != "x" && w != levels[i].ToString(CultureInfo.InvariantCulture)).Any()) wrong.Add(line + " → " + string.Join(' ', levels));
+            if (level != int.Parse(field[2], CultureInfo.InvariantCulture)
+                || wanted.Where((w, i) => w != "x" && w != levels[i].ToString(CultureInfo.InvariantCulture)).Any())
+                wrong.Add(line + " → " + string.Join(' ', levels));
         }
         lines.ShouldBeGreaterThan(90_000);
         wrong.Take(5).ShouldBeEmpty();
@@ -32,11 +36,13 @@ public sealed class UnicodeTests
         {
             if (line.Length == 0 || line[0] == '#') continue;
             lines++;
-            var marks = line[..line.IndexOf('#', StringComparison.Ordinal)].Split((char[])[' ', '\t'], StringSplitOptions.RemoveEmptyEntries);
+            var marks = line[..line.IndexOf('#', StringComparison.Ordinal)]
+                .Split((char[])[' ', '\t'], StringSplitOptions.RemoveEmptyEntries);
             var points = Points(string.Join(' ', marks.Where(m => m is not ("×" or "÷"))));
             // Between each two characters stands whether a line may break there.
             var wanted = marks.Where(m => m is "×" or "÷").Skip(1).SkipLast(1).Select(m => m == "÷").ToList();
-            if (!LineBreaks.Of(points).Skip(1).Select(b => b != LineBreaks.At.None).SequenceEqual(wanted)) wrong.Add(line);
+            if (!LineBreaks.Of(points).Skip(1).Select(b => b != LineBreaks.At.None).SequenceEqual(wanted))
+                wrong.Add(line);
         }
         lines.ShouldBeGreaterThan(7_000);
         wrong.Take(5).ShouldBeEmpty();

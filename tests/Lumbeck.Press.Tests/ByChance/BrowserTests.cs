@@ -24,19 +24,25 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
         var scenes = jobs.Select(j => j.Composed.Sheets[0].Scene).ToList();
         // All on one page, each at a place of whole pixels; and all as pages of one file.
         var (wide, high) = ((int)(scenes[0].Width * Scale), (int)(scenes[0].Height * Scale));
-        var page = new StringBuilder("<!doctype html><style>body{margin:0;background:#fff}img{position:absolute}</style>");
+        var page =
+            new StringBuilder("<!doctype html><style>body{margin:0;background:#fff}img{position:absolute}</style>");
         for (var i = 0; i < scenes.Count; i++)
             page.Append(CultureInfo.InvariantCulture, $"<img style='left:{i % Across * wide}px;top:{i / Across * high}px;width:{wide}px;height:{high}px' src='data:image/svg+xml;base64,{Convert.ToBase64String(Encoding.UTF8.GetBytes(Drawn(scenes[i], house, wide, high)))}'>");
         File.WriteAllText(random.Folder["page.html"], page.ToString());
         Tool.Chromium(random.Folder, "page", Across * wide, (((Count + Across - 1) / Across) * high) + 200);
         var file = random.Folder["screen.pdf"];
-        using (var s = File.Create(file)) PressFile.Write(s, scenes, new(PressKind.Pdf) { Rgb = true, Marks = false }, house, new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1), random.Desk.Drawer.Shelf, random.Desk.Drawer.Pictures);
-        Tool.Run("pdftoppm", "-r", (72 * Scale).ToString(CultureInfo.InvariantCulture), "-png", file, random.Folder["screen"]);
+        using (var s = File.Create(file))
+            PressFile.Write(s, scenes, new(PressKind.Pdf) { Rgb = true, Marks = false }, house,
+                new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1), random.Desk.Drawer.Shelf,
+                random.Desk.Drawer.Pictures);
+        Tool.Run("pdftoppm", "-r", (72 * Scale).ToString(CultureInfo.InvariantCulture), "-png", file,
+            random.Folder["screen"]);
         using var shot = Image.NewFromFile(random.Folder["page.png"]);
         using var plain = (shot.Bands > 3 ? shot.Flatten(background: [255, 255, 255]) : shot.Copy()).CopyMemory();
         for (var i = 0; i < scenes.Count; i++)
         {
-            using var drawn = Image.NewFromFile(Directory.GetFiles(random.Folder.Path, $"screen-*{i + 1:00}.png").Single());
+            using var drawn = Image.NewFromFile(Directory.GetFiles(random.Folder.Path, $"screen-*{i + 1:00}.png")
+                .Single());
             var (w, h) = (Math.Min(wide, drawn.Width), Math.Min(high, drawn.Height));
             using var web = plain.Crop(i % Across * wide, i / Across * high, w, h).CopyMemory();
             using var paper = drawn.Crop(0, 0, w, h).CopyMemory();
@@ -51,18 +57,25 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
             if (apart.Count < 2000) continue;
             apart.Sort();
             var most = apart[(int)(apart.Count * 0.95)];
-            most.ShouldBeLessThanOrEqualTo(7, $"seed {First + i}: at the 95th of a hundred {most} of 255, at most {apart[^1]}");
+            most.ShouldBeLessThanOrEqualTo(7,
+                $"seed {First + i}: at the 95th of a hundred {most} of 255, at most {apart[^1]}");
             if (Environment.GetEnvironmentVariable("LUMBECK_TEST_FIGURES") is { } figures)
-                File.AppendAllText(figures, string.Create(CultureInfo.InvariantCulture, $"browser seed {First + i}: 95th {most}, 99th {apart[(int)(apart.Count * 0.99)]}, most {apart[^1]}\n"));
+                File.AppendAllText(figures,
+                    string.Create(CultureInfo.InvariantCulture,
+                        $"browser seed {First + i}: 95th {most}, 99th {apart[(int)(apart.Count * 0.99)]}, most {apart[^1]}\n"));
         }
     }
 
     private string Drawn(Scene scene, House house, int wide, int high)
     {
         var condition = PressCondition.Of(house);
-        var svg = new SvgPainter(random.Desk.Drawer.Shelf, new PressColour(condition), within: new Within(random.Desk, condition)).Picture(scene);
+        var svg = new SvgPainter(random.Desk.Drawer.Shelf, new PressColour(condition),
+            within: new Within(random.Desk, condition))
+            .Picture(scene);
         // As large as its page has it, so that no pixel falls between.
-        return string.Create(CultureInfo.InvariantCulture, $"<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{wide}\" height=\"{high}\" viewBox=\"0 0 {wide / Scale} {high / Scale}\">{svg}</svg>");
+        return string.Create(CultureInfo.InvariantCulture,
+            $"<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{wide}\" height=\"{high}\" viewBox=\"0 0 " +
+                $"{wide / Scale} {high / Scale}\">{svg}</svg>");
     }
 
     private sealed class Within(Desk.Desk desk, PressCondition condition) : IPictureLinks
@@ -75,11 +88,13 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
     private static bool[] Mixed(Scene scene, int wide, int high)
     {
         var there = new bool[wide * high];
-        foreach (var piece in scene.Pieces.Where(p => p.Mixes || p.Softens || p.SeesThrough || p.Marks.Any(m => m.Finish is not null)))
+        foreach (var piece in scene.Pieces.Where(p =>
+            p.Mixes || p.Softens || p.SeesThrough || p.Marks.Any(m => m.Finish is not null)))
         {
             var b = piece.Reach;
             for (var y = Math.Max(0, (int)(b.Top * Scale) - 2); y < Math.Min(high, (int)(b.Bottom * Scale) + 3); y++)
-                for (var x = Math.Max(0, (int)(b.Left * Scale) - 2); x < Math.Min(wide, (int)(b.Right * Scale) + 3); x++)
+                for (var x = Math.Max(0, (int)(b.Left * Scale) - 2); x < Math.Min(wide, (int)(b.Right * Scale) + 3);
+                    x++)
                     there[(y * wide) + x] = true;
         }
         return there;

@@ -17,12 +17,28 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     private static RectItem Patch(string id, decimal x, decimal y, Paint fill) =>
         new() { Id = id, Hold = At(x, y), Width = new(Mm(20)), Height = new(Mm(20)), Fill = fill };
     private static TextItem Letter(string id, decimal x, decimal y, Paint paint, decimal size = 20) =>
-        new() { Id = id, Words = "I", Hold = At(x, y), Width = new(Mm(20)), Height = new(Mm(20)), Style = new() { Face = new("work-sans", 600, false), Size = Length.FromPoints(size), Paint = paint } };
+        new()
+        {
+            Id = id,
+            Words = "I",
+            Hold = At(x, y),
+            Width = new(Mm(20)),
+            Height = new(Mm(20)),
+            Style = new() { Face = new("work-sans", 600, false), Size = Length.FromPoints(size), Paint = paint }
+        };
 
     private static Job Begun(Paint? ground, params Item[] items)
     {
         var job = Starters.Job(HouseFile.Shipped["tern"] with { FinishingInks = ["foil"] }, "Case");
-        job = (job with { Ticket = job.Ticket with { Binding = BindingKind.Front, Trim = Size.FromMillimetres(100, 140) } }).WithPieces();
+        job = (job with
+        {
+            Ticket = job.Ticket with
+            {
+                Binding = BindingKind.Front,
+                Trim = Size.FromMillimetres(100, 140)
+            }
+        })
+            .WithPieces();
         job = new PaintGround(ground).Apply(job);
         return items.Aggregate(job, (j, i) => new AddItem(i).Apply(j));
     }
@@ -36,10 +52,12 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
         {
             var plates = PlateJudge.Ghostscript(random.Made(on, new(kind) { Marks = false }), 1)[0];
             var (w, h) = (plates["Cyan"].Wide, plates["Cyan"].High);
-            var at = ((int)((front.Y + Mm(y)).Inches * PlateJudge.PerInch) * w) + (int)((front.X + Mm(x)).Inches * PlateJudge.PerInch);
+            var at = ((int)((front.Y + Mm(y))
+                .Inches * PlateJudge.PerInch) * w) + (int)((front.X + Mm(x)).Inches * PlateJudge.PerInch);
             at.ShouldBeLessThan(w * h);
             string[] names = ["Cyan", "Magenta", "Yellow", "Black", "foil"];
-            names.Take(inks.Length).Select(n => plates.TryGetValue(n, out var p) ? (int)Math.Round(p.Ink[at] / 2.55) : 0)
+            names.Take(inks.Length)
+                .Select(n => plates.TryGetValue(n, out var p) ? (int)Math.Round(p.Ink[at] / 2.55) : 0)
                 .ShouldBe(inks.Select(i => (int?)i).OfType<int>(), $"{kind.Word} at {x}, {y} mm");
         }
     }
@@ -48,7 +66,9 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     public void A_see_through_piece_after_black_words_does_not_overprint()
     {
         // The words set the page to overprint; the piece after them is mixed all the same.
-        var job = Begun(Inked(60, 0, 0, 0), Letter("t", 5, 5, new InkPaint(Ink.Black), 12), Patch("w", 5, 40, new InkPaint(Ink.White)) with { Opacity = 85 }, Patch("y", 40, 40, Inked(0, 0, 80, 0)) with { Opacity = 85 });
+        var job = Begun(Inked(60, 0, 0, 0), Letter("t", 5, 5, new InkPaint(Ink.Black), 12),
+            Patch("w", 5, 40, new InkPaint(Ink.White)) with { Opacity = 85 },
+            Patch("y", 40, 40, Inked(0, 0, 80, 0)) with { Opacity = 85 });
         Has(job, 15, 50, 9, 0, 0, 0);
         Has(job, 50, 50, 9, 0, 68, 0);
     }
@@ -56,7 +76,9 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     [Fact]
     public void A_see_through_foil_is_on_its_own_plate_and_leaves_the_others()
     {
-        var job = Begun(Inked(60, 0, 0, 0), Patch("f", 5, 5, new FinishPaint("foil")) with { Opacity = 50 }, Patch("m", 40, 5, new FinishPaint("foil")) with { Blend = Blend.Multiply }, Patch("s", 5, 40, new FinishPaint("foil", 6000)) with { Blend = Blend.Screen });
+        var job = Begun(Inked(60, 0, 0, 0), Patch("f", 5, 5, new FinishPaint("foil")) with { Opacity = 50 },
+            Patch("m", 40, 5, new FinishPaint("foil")) with { Blend = Blend.Multiply },
+            Patch("s", 5, 40, new FinishPaint("foil", 6000)) with { Blend = Blend.Screen });
         Has(job, 15, 15, 60, 0, 0, 0, 50);
         Has(job, 50, 15, 60, 0, 0, 0, 100);
         Has(job, 15, 50, 60, 0, 0, 0, 60);
@@ -67,16 +89,25 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     {
         var foil = Patch("f", 5, 5, new FinishPaint("foil"));
         Has(Begun(Inked(60, 0, 0, 0), foil, Patch("w", 5, 5, Inked(0, 30, 0, 0))), 15, 15, 0, 30, 0, 0, 0);
-        Has(Begun(Inked(60, 0, 0, 0), foil, Patch("w", 5, 5, Inked(0, 30, 0, 0)) with { Opacity = 70 }), 15, 15, 18, 21, 0, 0, 30);
-        Has(Begun(Inked(60, 0, 0, 0), foil, Patch("w", 5, 5, Inked(0, 30, 0, 0)) with { Blend = Blend.Multiply }), 15, 15, 60, 30, 0, 0, 100);
+        Has(Begun(Inked(60, 0, 0, 0), foil, Patch("w", 5, 5, Inked(0, 30, 0, 0)) with { Opacity = 70 }), 15, 15, 18, 21,
+            0, 0, 30);
+        Has(Begun(Inked(60, 0, 0, 0), foil, Patch("w", 5, 5, Inked(0, 30, 0, 0)) with { Blend = Blend.Multiply }), 15,
+            15, 60, 30, 0, 0, 100);
     }
 
     [Fact]
     public void What_is_screened_over_foil_takes_it_off_once_and_its_own_foil_is_laid_plainly()
     {
         var foil = Patch("f", 5, 5, new FinishPaint("foil"));
-        Has(Begun(null, foil, Patch("s", 5, 5, Inked(0, 30, 0, 0)) with { Opacity = 44, Blend = Blend.Screen }), 15, 15, 0, 0, 0, 0, 56);
-        var framed = Patch("s", 5, 5, Inked(0, 30, 0, 0)) with { Opacity = 44, Blend = Blend.Screen, Line = new FinishPaint("foil"), LineWidth = Length.FromPoints(20) };
+        Has(Begun(null, foil, Patch("s", 5, 5, Inked(0, 30, 0, 0)) with { Opacity = 44, Blend = Blend.Screen }), 15, 15,
+            0, 0, 0, 0, 56);
+        var framed = Patch("s", 5, 5, Inked(0, 30, 0, 0)) with
+        {
+            Opacity = 44,
+            Blend = Blend.Screen,
+            Line = new FinishPaint("foil"),
+            LineWidth = Length.FromPoints(20),
+        };
         Has(Begun(null, foil, framed), 15, 15, 0, 0, 0, 0, 56);
         Has(Begun(null, foil, framed), 6, 15, 0, 0, 0, 0, 100);
     }
@@ -91,7 +122,10 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
             Shadow = new(new FinishPaint("foil"), default, default, Length.FromPoints(3), 100),
         };
         var job = Begun(null, letter);
-        job = job with { Ticket = job.Ticket with { House = job.Ticket.House with { FinishingInks = ["foil", "varnish"] } } };
+        job = job with
+        {
+            Ticket = job.Ticket with { House = job.Ticket.House with { FinishingInks = ["foil", "varnish"] } },
+        };
         var on = random.On(job);
         var stem = Stem(job);
         var front = on.Composed.Sheets[0].Sheet.Panel(Part.Front)!.Face;
@@ -109,14 +143,25 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     public void Black_letters_are_mixed_with_their_own_plate_and_edge_before_they_meet_the_ground()
     {
         // A stem of 20 pt bold is over a millimetre wide, 3 mm in from its box.
-        var plate = Letter("t", 5, 5, new InkPaint(Ink.Black)) with { Backing = new(Inked(0, 0, 80, 0), Length.FromPoints(6), default), Opacity = 90 };
+        var plate = Letter("t", 5, 5, new InkPaint(Ink.Black)) with
+        {
+            Backing = new(Inked(0, 0, 80, 0), Length.FromPoints(6), default),
+            Opacity = 90,
+        };
         var stem = Stem(Begun(Inked(60, 0, 0, 0), plate));
         Has(Begun(Inked(60, 0, 0, 0), plate), stem.X, stem.Y, 6, 0, 72, 90);
-        var edge = Letter("t", 5, 5, new InkPaint(Ink.Black)) with { Edge = new(Inked(0, 0, 80, 0), Length.FromPoints(4)), Blend = Blend.Multiply };
+        var edge = Letter("t", 5, 5, new InkPaint(Ink.Black)) with
+        {
+            Edge = new(Inked(0, 0, 80, 0), Length.FromPoints(4)),
+            Blend = Blend.Multiply,
+        };
         Has(Begun(Inked(60, 0, 0, 0), edge), stem.X, stem.Y, 60, 0, 80, 100);
-        // Without parts of their own they overprint the ground where they are laid plainly, and multiply with it where they multiply.
-        Has(Begun(Inked(60, 0, 0, 0), Letter("t", 5, 5, new InkPaint(Ink.Black)) with { Opacity = 90 }), stem.X, stem.Y, 60, 0, 0, 90);
-        Has(Begun(Inked(60, 0, 0, 0), Letter("t", 5, 5, new InkPaint(Ink.Black)) with { Blend = Blend.Multiply }), stem.X, stem.Y, 60, 0, 0, 100);
+        // Without parts of their own they overprint the ground where they are laid plainly, and multiply with it where
+        // they multiply.
+        Has(Begun(Inked(60, 0, 0, 0), Letter("t", 5, 5, new InkPaint(Ink.Black)) with { Opacity = 90 }), stem.X, stem.Y,
+            60, 0, 0, 90);
+        Has(Begun(Inked(60, 0, 0, 0), Letter("t", 5, 5, new InkPaint(Ink.Black)) with { Blend = Blend.Multiply }),
+            stem.X, stem.Y, 60, 0, 0, 100);
     }
 
     /// <summary>The middle of a letter I, in millimetres of the front.</summary>
@@ -124,13 +169,19 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     {
         var sheet = random.On(job).Composed.Sheets[0];
         var (face, inked) = (sheet.Sheet.Panel(Part.Front)!.Face, sheet.Scene.Piece("t")!.Inked);
-        return ((decimal)((inked.Left + inked.Right) / 2 / 72 * 25.4) - face.X.Millimetres, (decimal)((inked.Top + inked.Bottom) / 2 / 72 * 25.4) - face.Y.Millimetres);
+        return ((decimal)((inked.Left + inked.Right) / 2 / 72 * 25.4) - face.X.Millimetres,
+            (decimal)((inked.Top + inked.Bottom) / 2 / 72 * 25.4) - face.Y.Millimetres);
     }
 
     [Fact]
     public void Paper_lines_and_soft_shadows_in_foil_are_foil()
     {
-        var job = Begun(Inked(60, 0, 0, 0), Letter("t", 20, 20, Inked(0, 0, 0, 0), 90) with { Shadow = new(new FinishPaint("foil"), Length.FromPoints(0), Length.FromPoints(0), Length.FromPoints(2), 100) });
+        var job = Begun(Inked(60, 0, 0, 0),
+            Letter("t", 20, 20, Inked(0, 0, 0, 0), 90) with
+            {
+                Shadow = new(new FinishPaint("foil"), Length.FromPoints(0), Length.FromPoints(0), Length.FromPoints(2),
+                    100),
+            });
         job = new LayPaper(new ContourLines { Seed = 3, Paints = [new FinishPaint("foil")] }).Apply(job);
         var plates = PlateJudge.Ghostscript(random.Made(random.On(job), new(PressKind.X1a) { Marks = false }), 1)[0];
         // No plate but the foil's has the lines or the shadow: cyan is as it was, or taken off under the white letter.
@@ -147,27 +198,47 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     public void A_bent_text_has_no_plate_and_floods_nothing()
     {
         var plate = new GradientPaint(Run.Straight, 0, [new(Inked(0, 100, 0, 0), 0), new(Inked(0, 0, 100, 0), 10_000)]);
-        Has(Begun(Inked(60, 0, 0, 0), Letter("t", 5, 5, new InkPaint(Ink.Black)) with { Words = "Round", Bend = 90, Backing = new(plate, Length.FromPoints(6), default) }), 80, 100, 60, 0, 0, 0);
+        Has(Begun(Inked(60, 0, 0, 0),
+            Letter("t", 5, 5, new InkPaint(Ink.Black)) with
+            {
+                Words = "Round",
+                Bend = 90,
+                Backing = new(plate, Length.FromPoints(6), default),
+            }),
+            80, 100, 60, 0, 0, 0);
     }
 
     [Fact]
     public void A_rhomb_hides_only_what_is_under_it()
     {
-        var rhomb = new PolygonItem { Id = "r", Corners = 4, Hold = At(5, 5), Width = new(Mm(60)), Height = new(Mm(60)), Fill = Inked(0, 0, 50, 0) };
-        Has(Begun(Inked(60, 0, 0, 0), Patch("p", 5, 5, Inked(0, 90, 0, 0)) with { Opacity = 50 }, rhomb), 8, 8, 30, 45, 0, 0);
+        var rhomb = new PolygonItem
+        {
+            Id = "r",
+            Corners = 4,
+            Hold = At(5, 5),
+            Width = new(Mm(60)),
+            Height = new(Mm(60)),
+            Fill = Inked(0, 0, 50, 0),
+        };
+        Has(Begun(Inked(60, 0, 0, 0), Patch("p", 5, 5, Inked(0, 90, 0, 0)) with { Opacity = 50 }, rhomb), 8, 8, 30, 45,
+            0, 0);
     }
 
     [Fact]
     public void Gradients_in_a_screen_s_colours_are_mixed_in_ink()
     {
         // 26.7 11 0 37.6 is the middle of white to 66 28 0 94, near enough; through the profile that is 143 156 174.
-        var run = new GradientPaint(Run.Straight, 0, [new(new InkPaint(Ink.White), 0), new(Inked(66, 28, 0, 94), 10_000)]);
-        var job = Begun(null, new RectItem { Id = "g", Hold = At(0, 20), Width = new(Mm(100)), Height = new(Mm(60)), Fill = run });
+        var run = new GradientPaint(Run.Straight, 0,
+            [new(new InkPaint(Ink.White), 0), new(Inked(66, 28, 0, 94), 10_000)]);
+        var job = Begun(null,
+            new RectItem { Id = "g", Hold = At(0, 20), Width = new(Mm(100)), Height = new(Mm(60)), Fill = run });
         var on = random.On(job);
         var file = random.Made(on, new(PressKind.Pdf) { Rgb = true, Marks = false });
         Tool.Run("pdftoppm", "-r", "72", "-singlefile", "-png", file, random.Folder["gradient"]);
         using var drawn = NetVips.Image.NewFromFile(random.Folder["gradient.png"]);
-        using var seen = random.Desk.Drawer.PlatesOf(job.Ticket.House).Paint(on.Composed.Sheets[0].Scene, new(0, 0, drawn.Width, drawn.Height), 72).ToScreen(Colour.PressCondition.Of(job.Ticket.House));
+        using var seen = random.Desk.Drawer.PlatesOf(job.Ticket.House)
+            .Paint(on.Composed.Sheets[0].Scene, new(0, 0, drawn.Width, drawn.Height), 72)
+            .ToScreen(Colour.PressCondition.Of(job.Ticket.House));
         var face = on.Composed.Sheets[0].Sheet.Panel(Part.Front)!.Face;
         for (var mm = 4; mm < 97; mm += 3)
             for (var band = 0; band < 3; band++)

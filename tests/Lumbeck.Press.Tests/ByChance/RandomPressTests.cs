@@ -6,13 +6,18 @@ using NetVips;
 
 namespace Lumbeck.Press.Tests.ByChance;
 
-/// <summary>A desk whose drawer holds one picture of every kind, smooth, so that what differs is not their grain.</summary>
+/// <summary>
+/// A desk whose drawer holds one picture of every kind, smooth, so that what differs is not their grain.
+/// </summary>
 public sealed class RandomDesk : IDisposable
 {
     public RandomDesk()
     {
         Desk = new(Folder.Path, TimeProvider.System, DemoBench.Load);
-        Pictures = [TakeIn(Blobs(3).JpegsaveBuffer(q: 95, subsampleMode: Enums.ForeignSubsample.Off), "blobs.jpg"), TakeIn(Seen().PngsaveBuffer(), "seen.png"), TakeIn(Blobs(1).PngsaveBuffer(), "gray.png"), TakeIn(Blobs(4).TiffsaveBuffer(), "inks.tif"), TakeIn(System.Text.Encoding.UTF8.GetBytes(Drawing), "drawn.svg")];
+        Pictures = [TakeIn(Blobs(3).JpegsaveBuffer(q: 95, subsampleMode: Enums.ForeignSubsample.Off), "blobs.jpg"),
+            TakeIn(Seen().PngsaveBuffer(), "seen.png"), TakeIn(Blobs(1).PngsaveBuffer(), "gray.png"),
+            TakeIn(Blobs(4).TiffsaveBuffer(), "inks.tif"),
+            TakeIn(System.Text.Encoding.UTF8.GetBytes(Drawing), "drawn.svg")];
         Jobs = new(Pictures);
     }
 
@@ -36,14 +41,26 @@ public sealed class RandomDesk : IDisposable
     private static Image Blobs(int bands)
     {
         using var x = Image.Xyz(420, 320);
-        var all = Enumerable.Range(0, bands).Select(i => (((x[0] * (0.018 + (0.006 * i))) + (i * 50)).Math(Enums.OperationMath.Sin) * ((x[1] * (0.011 + (0.004 * i)) * 57.3).Math(Enums.OperationMath.Cos)) * 90) + 128).ToArray();
-        return all[0].Bandjoin(all[1..]).Cast(Enums.BandFormat.Uchar).Copy(interpretation: bands switch { 1 => Enums.Interpretation.Bw, 4 => Enums.Interpretation.Cmyk, _ => Enums.Interpretation.Srgb });
+        var all = Enumerable.Range(0, bands)
+            .Select(i =>
+                (((x[0] * (0.018 + (0.006 * i))) + (i * 50))
+                    .Math(Enums.OperationMath.Sin) * ((x[1] * (0.011 + (0.004 * i)) * 57.3)
+                        .Math(Enums.OperationMath.Cos)) * 90) + 128)
+            .ToArray();
+        return all[0].Bandjoin(all[1..]).Cast(Enums.BandFormat.Uchar)
+            .Copy(interpretation: bands switch
+            {
+                1 => Enums.Interpretation.Bw,
+                4 => Enums.Interpretation.Cmyk,
+                _ => Enums.Interpretation.Srgb
+            });
     }
 
     private static Image Seen()
     {
         using var x = Image.Xyz(420, 320);
-        return Blobs(3).Bandjoin((x[0] * 255 / 420).Cast(Enums.BandFormat.Uchar)).Copy(interpretation: Enums.Interpretation.Srgb);
+        return Blobs(3).Bandjoin((x[0] * 255 / 420).Cast(Enums.BandFormat.Uchar))
+            .Copy(interpretation: Enums.Interpretation.Srgb);
     }
 
     /// <summary>A job on no bench, worked out as one that is.</summary>
@@ -61,12 +78,17 @@ public sealed class RandomDesk : IDisposable
     public IEnumerable<string> Differs(OnBench on, PressPlan plan) => Told(Compared(on, plan), plan);
 
     private static IEnumerable<string> Told(IEnumerable<Apart> all, PressPlan plan) =>
-        all.Where(a => a.Plain > PlateJudge.PlainMost || a.Pictured > PlateJudge.PicturedMost).Select(a => $"{plan.Kind.Word}, {a.Plate}: {a.Plain} plain, {a.Pictured} in pictures, of 255; at {a.At}");
+        all.Where(a => a.Plain > PlateJudge.PlainMost || a.Pictured > PlateJudge.PicturedMost)
+            .Select(a => $"{plan.Kind.Word}, {a.Plate}: {a.Plain} plain, {a.Pictured} in pictures, of 255; at {a.At}");
 
     public IReadOnlyList<Apart> Compared(OnBench on, PressPlan plan)
     {
         var file = Made(on, plan);
-        try { return Compared(file, on.Composed.Sheets.Length, (i, wide, high) => KnownOf(on.Job.Ticket.House, on.Composed.Sheets[i].Scene, wide, high)); }
+        try
+        {
+            return Compared(file, on.Composed.Sheets.Length,
+                (i, wide, high) => KnownOf(on.Job.Ticket.House, on.Composed.Sheets[i].Scene, wide, high));
+        }
         finally { File.Delete(file); }
     }
 
@@ -76,18 +98,22 @@ public sealed class RandomDesk : IDisposable
     private sealed record Known(Dictionary<string, Plate> Painted, bool[] Pictured, bool[] Fine);
 
     private Known KnownOf(Core.Trade.Houses.House house, Scene scene, int wide, int high) =>
-        new(Painted(house, scene, wide, high), PlateJudge.Pictured(scene, wide, high), PlateJudge.Fine(scene, wide, high));
+        new(Painted(house, scene, wide, high), PlateJudge.Pictured(scene, wide, high),
+            PlateJudge.Fine(scene, wide, high));
 
     private static List<Apart> Compared(string file, int pages, Func<int, int, int, Known> known) =>
     [
         .. PlateJudge.Ghostscript(file, pages).SelectMany((page, i) =>
         {
             var (painted, pictured, fine) = known(i, page["Cyan"].Wide, page["Cyan"].High);
-            return PlateJudge.Compare(page, painted, pictured, fine).Select(a => a with { At = $"page {i + 1}, {a.At}" });
+            return PlateJudge.Compare(page, painted, pictured, fine)
+                .Select(a => a with { At = $"page {i + 1}, {a.At}" });
         }),
     ];
 
-    /// <summary>The same for scenes of one house, as pages of one file of each kind; what the painter has is painted once.</summary>
+    /// <summary>
+    /// The same for scenes of one house, as pages of one file of each kind; what the painter has is painted once.
+    /// </summary>
     public IEnumerable<string> Differs(House house, IReadOnlyList<Scene> scenes)
     {
         var painted = new Dictionary<int, Known>();
@@ -95,8 +121,13 @@ public sealed class RandomDesk : IDisposable
         {
             var file = Folder[$"pages-{Guid.NewGuid():n}.pdf"];
             var plan = new PressPlan(kind) { Marks = false };
-            using (var s = File.Create(file)) PressFile.Write(s, scenes, plan, house, new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1), Desk.Drawer.Shelf, Desk.Drawer.Pictures);
-            var all = Compared(file, scenes.Count, (i, wide, high) => painted.TryGetValue(i, out var known) ? known : painted[i] = KnownOf(house, scenes[i], wide, high));
+            using (var s = File.Create(file))
+                PressFile.Write(s, scenes, plan, house, new("By chance", "", "", DateTimeOffset.UnixEpoch, "chance", 1),
+                    Desk.Drawer.Shelf, Desk.Drawer.Pictures);
+            var all = Compared(file, scenes.Count,
+                (i, wide, high) => painted.TryGetValue(i, out var known)
+                    ? known
+                    : painted[i] = KnownOf(house, scenes[i], wide, high));
             foreach (var told in Told(all, plan)) yield return told;
         }
     }
@@ -104,7 +135,9 @@ public sealed class RandomDesk : IDisposable
     public void Dispose() => Folder.Dispose();
 }
 
-/// <summary>Random jobs in print: what each file lays on each plate is what the plate painter, and so the page, has there.</summary>
+/// <summary>
+/// Random jobs in print: what each file lays on each plate is what the plate painter, and so the page, has there.
+/// </summary>
 public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDesk>
 {
     /// <summary>Whether the long runs are asked for: <c>./test --all</c>.</summary>
@@ -117,7 +150,8 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     public void Small_jobs_print_as_they_are_seen(int first)
     {
         var jobs = Enumerable.Range(first, 20).Select(seed => random.On(random.Jobs.Small(seed))).ToList();
-        random.Differs(jobs[0].Job.Ticket.House, [.. jobs.Select(j => j.Composed.Sheets[0].Scene)]).ShouldBeEmpty($"seeds from {first}");
+        random.Differs(jobs[0].Job.Ticket.House, [.. jobs.Select(j => j.Composed.Sheets[0].Scene)])
+            .ShouldBeEmpty($"seeds from {first}");
     }
 
     /// <summary>
@@ -125,7 +159,8 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     /// thin ellipse lost its picture's edge (8);
     /// tiles were stepped by whole pixels (1345). In the long runs also a frame screened with a white line, which took
     /// white ink off twice (1095), and letters over
-    /// a soft shadow in another finishing ink (1202): large sheets, of which <see cref="PlateCaseTests"/> has the small likes.
+    /// a soft shadow in another finishing ink (1202): large sheets, of which <see cref="PlateCaseTests"/> has the small
+    /// likes.
     /// </summary>
     public static TheoryData<int> Once() => All ? [17, 53, 8, 1345, 1095, 1202] : [17, 53, 8, 1345];
 
@@ -136,14 +171,16 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     private List<string> Prints(int seed)
     {
         var on = random.On(random.Jobs.Any(seed));
-        return [.. ((PressKind[])[PressKind.X4, PressKind.X1a]).SelectMany(kind => random.Differs(on, new(kind) { Marks = false })).Select(d => $"seed {seed}: {d}")];
+        return [.. ((PressKind[])[PressKind.X4, PressKind.X1a])
+            .SelectMany(kind => random.Differs(on, new(kind) { Marks = false })).Select(d => $"seed {seed}: {d}")];
     }
 
     [Fact]
     public void Any_job_prints_as_it_is_seen()
     {
         var wrong = new System.Collections.Concurrent.ConcurrentBag<string>();
-        Parallel.For(1001, All ? 2001 : 1003, new ParallelOptions { MaxDegreeOfParallelism = 2 }, seed => { foreach (var d in Prints(seed)) wrong.Add(d); });
+        Parallel.For(1001, All ? 2001 : 1003, new ParallelOptions { MaxDegreeOfParallelism = 2 },
+            seed => { foreach (var d in Prints(seed)) wrong.Add(d); });
         wrong.ShouldBeEmpty();
     }
 
@@ -157,7 +194,8 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
             foreach (var tidied in (bool[])[false, true])
             {
                 var on = random.On(tidied ? Tidied(random.Jobs.Small(seed)) : random.Jobs.Small(seed));
-                var stops = random.Desk.Checks.Exactly(on.Composed).Where(f => f.Severity == Severity.Stop).Select(f => f.Id).ToHashSet();
+                var stops = random.Desk.Checks.Exactly(on.Composed).Where(f => f.Severity == Severity.Stop)
+                    .Select(f => f.Id).ToHashSet();
                 if (stops.Count == 0) clean++;
                 var kind = seed % 2 == 0 ? PressKind.X4 : PressKind.X1a;
                 var file = random.Made(on, new(kind));
@@ -165,8 +203,10 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
                 var verdict = Intake.IntakeDesk.Judge(file, random.Desk.Pressing.Expects(on) with { House = house });
                 File.Delete(file);
                 foreach (var no in verdict.Findings.Where(f => f.Severity == Severity.Stop))
-                    if (!stops.Any(s => s.Split('.')[0] == no.Id.Split('.')[0] || (no.Id == "bleed.bare" && s == "ground.coverage")))
-                        wrong.Add($"seed {seed}{(tidied ? ", tidied" : "")}: reception says {no.Id} {no.Measured}, Check {string.Join(" ", stops)}");
+                    if (!stops.Any(s =>
+                        s.Split('.')[0] == no.Id.Split('.')[0] || (no.Id == "bleed.bare" && s == "ground.coverage")))
+                        wrong.Add($"seed {seed}{(tidied ? ", tidied" : "")}: reception says {no.Id} {no.Measured}, " +
+                            $"Check {string.Join(" ", stops)}");
             }
         }
         wrong.ShouldBeEmpty();
@@ -177,19 +217,35 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     private Job Tidied(Job job)
     {
         var hold = new Hold(Part.Front, HoldBox.Safe, Anchor.Top, default, default);
-        foreach (var (role, id, y) in ((TextRole, string, decimal)[])[(TextRole.Title, "title", 5), (TextRole.Author, "author", 100)])
-            job = new AddItem(new TextItem { Id = id, Role = role, Words = "By chance", Hold = hold with { Dy = Length.FromMillimetres(y) }, Width = Span.Full, Height = new(Length.FromMillimetres(15)), Style = new() { Size = Length.FromPoints(18) }, Backing = new(new InkPaint(Ink.White), Length.FromPoints(4), default) }).Apply(job);
+        foreach (var (role, id, y) in ((TextRole, string, decimal)[])[(TextRole.Title, "title", 5),
+            (TextRole.Author, "author", 100)])
+            job = new AddItem(new TextItem
+            {
+                Id = id,
+                Role = role,
+                Words = "By chance",
+                Hold = hold with { Dy = Length.FromMillimetres(y) },
+                Width = Span.Full,
+                Height = new(Length.FromMillimetres(15)),
+                Style = new() { Size = Length.FromPoints(18) },
+                Backing = new(new InkPaint(Ink.White), Length.FromPoints(4), default)
+            })
+                .Apply(job);
         if (job.Take.Ground.Paint is null) job = new PaintGround(new InkPaint(Ink.Percent(20, 0, 10, 0))).Apply(job);
         for (var round = 0; round < 12; round++)
         {
-            var stops = random.Desk.Checks.Exactly(random.Desk.Jobs.Worked(0, job)).Where(f => f.Severity == Severity.Stop).ToList();
+            var stops = random.Desk.Checks.Exactly(random.Desk.Jobs.Worked(0, job))
+                .Where(f => f.Severity == Severity.Stop).ToList();
             if (stops.Count == 0) break;
-            foreach (var id in stops.Select(s => s.Item).OfType<string>().Distinct().Where(i => i is not ("title" or "author")))
+            foreach (var id in stops.Select(s => s.Item).OfType<string>().Distinct()
+                .Where(i => i is not ("title" or "author")))
                 job = new RemoveItem(id).Apply(job);
             if (stops.Any(s => s.Id is "ink.total" or "ground.coverage" && s.Item is null))
                 job = new PaintGround(new InkPaint(Ink.Percent(20, 0, 10, 0))).Apply(job);
             if (stops.Any(s => s.Id == "bleed.bare"))
-                job = job.Items.FirstOrDefault(i => i.Id is not ("title" or "author")) is { } one ? new RemoveItem(one.Id).Apply(job) : job;
+                job = job.Items.FirstOrDefault(i => i.Id is not ("title" or "author")) is { } one
+                    ? new RemoveItem(one.Id).Apply(job)
+                    : job;
         }
         return job;
     }

@@ -5,7 +5,10 @@ namespace Lumbeck.Core.Art.Items;
 /// <summary>What a barcode is on: a book, whose ISBN stands above the bars, or other goods.</summary>
 public enum BarcodeFor { Book, Goods }
 
-/// <summary>An EAN-13 or UPC-A on a white plate, with its ISBN line and a price add-on where wanted; its size follows from the magnification.</summary>
+/// <summary>
+/// An EAN-13 or UPC-A on a white plate, with its ISBN line and a price add-on where wanted; its size follows from the
+/// magnification.
+/// </summary>
 public sealed record BarcodeItem : Item
 {
     /// <summary>Thirteen digits of its own, or the twelve of a UPC-A; null takes the ticket's ISBN.</summary>
@@ -43,7 +46,8 @@ public sealed record BarcodeItem : Item
         {
             var k = Percent / 100m;
             var quiet = Number is { Length: 12 } ? Ean13.QuietUpc : Ean13.QuietRight;
-            var modules = Ean13.QuietLeft + Ean13.Modules + (AddOn is null ? quiet : Ean5.Gap + Ean5.Modules + Ean5.QuietRight);
+            var modules = Ean13.QuietLeft + Ean13.Modules + (AddOn is null ? quiet
+                : Ean5.Gap + Ean5.Modules + Ean5.QuietRight);
             return new(k * modules * Ean13.Module, BarHeight + (k * (Head + Below)));
         }
     }

@@ -34,7 +34,9 @@ public readonly record struct Span(Length Own, decimal Share = 0)
     public Length In(Length box) => Own + (Share * box);
 }
 
-/// <summary>Something on the cover. Items are a flat list, the lowest first; what they hang on is theirs to say.</summary>
+/// <summary>
+/// Something on the cover. Items are a flat list, the lowest first; what they hang on is theirs to say.
+/// </summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "is")]
 [JsonDerivedType(typeof(TextItem), "text")]
 [JsonDerivedType(typeof(RectItem), "rectangle")]

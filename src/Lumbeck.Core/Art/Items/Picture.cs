@@ -8,7 +8,9 @@ namespace Lumbeck.Core.Art.Items;
 /// </summary>
 public enum GrowWay { Mirror, Stretch, Soft, Synthesis }
 
-/// <summary>How far a picture grows: to the edge that belongs to its panel (bleed or turn-in), or over the whole sheet.</summary>
+/// <summary>
+/// How far a picture grows: to the edge that belongs to its panel (bleed or turn-in), or over the whole sheet.
+/// </summary>
 public enum GrowTo { Edge, Sheet }
 
 /// <param name="Way">How.</param>
@@ -37,7 +39,9 @@ public enum PictureSpace { Rgb, Gray, Cmyk }
 public sealed record Picture(string Hash, string Name, int Wide, int High, bool Opaque)
 {
     public PictureSpace Space { get; init; }
-    /// <summary>The name of the printing condition that a CMYK picture carries within; empty where it carries none.</summary>
+    /// <summary>
+    /// The name of the printing condition that a CMYK picture carries within; empty where it carries none.
+    /// </summary>
     public string Profile { get; init; } = "";
     /// <summary>Pixels an inch that the file says it has; null where it says none.</summary>
     public decimal? PerInch { get; init; }
@@ -47,5 +51,6 @@ public sealed record Picture(string Hash, string Name, int Wide, int High, bool 
     /// <summary>Whether it can be a picture that was kept: by its hash, with a name and a size.</summary>
     [JsonIgnore]
     public bool IsSound =>
-        Hash is { Length: 64 } && Hash.All(char.IsAsciiHexDigitLower) && Name is not null && Profile is not null && Wide > 0 && High > 0 && Enum.IsDefined(Space) && PerInch is null or > 0 and <= 10_000;
+        Hash is { Length: 64 } && Hash.All(char.IsAsciiHexDigitLower) && Name is not null && Profile is not null
+            && Wide > 0 && High > 0 && Enum.IsDefined(Space) && PerInch is null or > 0 and <= 10_000;
 }

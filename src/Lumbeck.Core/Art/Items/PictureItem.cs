@@ -25,7 +25,9 @@ public sealed record PictureItem : ShapeItem, ICornered
     public Tiling? Tiling { get; init; }
     /// <summary>Grown beyond the frame's edges, to where the cover is cut or turned in.</summary>
     public Growth? Growth { get; init; }
-    /// <summary>A CMYK picture made for another printing condition is converted to the house's instead of keeping its numbers.</summary>
+    /// <summary>
+    /// A CMYK picture made for another printing condition is converted to the house's instead of keeping its numbers.
+    /// </summary>
     public bool Convert { get; init; }
     public override string Kind => Picture is { IsDrawing: true } ? "Drawing" : "Picture";
 
@@ -47,7 +49,9 @@ public sealed record PictureItem : ShapeItem, ICornered
 /// <summary>What shape a picture's frame has.</summary>
 public enum Outlined { Rectangle, Ellipse, Polygon }
 
-/// <summary>How tiles lie: in rows and columns, each second row by half a tile aside, or each beside its mirror image.</summary>
+/// <summary>
+/// How tiles lie: in rows and columns, each second row by half a tile aside, or each beside its mirror image.
+/// </summary>
 public enum TileLay { Straight, Brick, Mirrored }
 
 /// <summary>
@@ -61,5 +65,6 @@ public sealed record Tiling(TileLay Lay, Length Wide, decimal OffsetX = 0, decim
 
     [JsonIgnore]
     public bool IsSound =>
-        Enum.IsDefined(Lay) && Wide >= Least && Wide <= Most && OffsetX is >= -100 and <= 100 && OffsetY is >= -100 and <= 100;
+        Enum.IsDefined(Lay) && Wide >= Least && Wide <= Most && OffsetX is >= -100 and <= 100
+            && OffsetY is >= -100 and <= 100;
 }

@@ -7,15 +7,19 @@ public abstract record ShapeItem : Item
     public Paint? Line { get; init; }
     public Length LineWidth { get; init; }
 
-    public override Item Painted(Func<Paint?, Paint?> each) => this with { Fill = Fill?.Painted(each), Line = each(Line) };
+    public override Item Painted(Func<Paint?, Paint?> each) =>
+        this with { Fill = Fill?.Painted(each), Line = each(Line) };
 
     public override Item Mirrored() => (ShapeItem)base.Mirrored() with
     {
-        Fill = Fill?.Painted(p => p is GradientPaint { Run: Run.Straight } g ? g with { Angle = (540 - g.Angle) % 360 } : p),
+        Fill = Fill?.Painted(p =>
+            p is GradientPaint { Run: Run.Straight } g ? g with { Angle = (540 - g.Angle) % 360 } : p),
     };
 
     public sealed override string? Unsound =>
-        LineWidth < Length.Zero || LineWidth > Length.FromPoints(200) || this is ICornered { Corner.Units: < 0 } || Line is GradientPaint ? "a line"
+        LineWidth < Length.Zero || LineWidth > Length.FromPoints(200) || this is ICornered { Corner.Units: < 0 }
+            || Line is GradientPaint
+            ? "a line"
         : Fill is { Pattern.IsSound: false } or { Paint: null, Pattern: null } ? "a fill"
         : UnsoundShape;
 

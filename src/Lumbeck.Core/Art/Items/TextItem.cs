@@ -9,13 +9,15 @@ public enum TextRole { Free, Title, Subtitle, Author, Blurb, Imprint }
 public sealed record TextEdge(Paint Paint, Length Width);
 
 /// <summary>
-/// A shadow, moved right and down from its letters. With a hard edge it is a plain shape in its own ink; a soft one fades over <paramref name="Soft"/> and darkens what lies under it, as multiplied inks do.
+/// A shadow, moved right and down from its letters. With a hard edge it is a plain shape in its own ink; a soft one
+/// fades over <paramref name="Soft"/> and darkens what lies under it, as multiplied inks do.
 /// </summary>
 /// <param name="Strength">Of a soft one, in percent.</param>
 public sealed record TextShadow(Paint Paint, Length Right, Length Down, Length Soft, decimal Strength = 60)
 {
     [JsonIgnore]
-    public bool IsSound => Paint is not (null or GradientPaint) && Length.Abs(Right) <= Length.FromMillimetres(5000) && Length.Abs(Down) <= Length.FromMillimetres(5000)
+    public bool IsSound => Paint is not (null or GradientPaint) && Length.Abs(Right) <= Length.FromMillimetres(5000)
+        && Length.Abs(Down) <= Length.FromMillimetres(5000)
         && Soft.Units >= 0 && Soft <= Length.FromPoints(144) && Strength is >= 0 and <= 100;
 }
 
@@ -36,7 +38,9 @@ public sealed record TextItem : Item
     public Length Gutter { get; init; } = Length.FromPoints(14);
     /// <summary>From the head down, letters upright where their script stands so.</summary>
     public bool Upright { get; init; }
-    /// <summary>The arc that a line as wide as its box takes, in degrees from −360 to 360; above zero its middle is highest.</summary>
+    /// <summary>
+    /// The arc that a line as wide as its box takes, in degrees from −360 to 360; above zero its middle is highest.
+    /// </summary>
     public decimal Bend { get; init; }
     public TextEdge? Edge { get; init; }
     public TextShadow? Shadow { get; init; }
@@ -54,7 +58,9 @@ public sealed record TextItem : Item
     public override Item Painted(Func<Paint?, Paint?> each) => this with
     {
         Style = Style with { Paint = each(Style.Paint)! },
-        Runs = Runs.Any(r => r.Style.Paint is not null) ? [.. Runs.Select(r => r with { Style = r.Style with { Paint = each(r.Style.Paint) } })] : Runs,
+        Runs = Runs.Any(r => r.Style.Paint is not null)
+            ? [.. Runs.Select(r => r with { Style = r.Style with { Paint = each(r.Style.Paint) } })]
+            : Runs,
         Edge = Edge is { } e ? e with { Paint = each(e.Paint)! } : null,
         Shadow = Shadow is { } s ? s with { Paint = each(s.Paint)! } : null,
         Backing = Backing is { } b ? b with { Paint = each(b.Paint)! } : null,
@@ -64,19 +70,28 @@ public sealed record TextItem : Item
     {
         get
         {
-            if (Words is null || Words.Length > LongestWords || Style is not { Paint: not null, IsSound: true }) return "its text";
-            if (!Enum.IsDefined(Role) || !Enum.IsDefined(Fit) || Columns is < 1 or > MostColumns || Gutter.Units < 0 || Gutter > Far || Bend is < -360 or > 360) return "its text";
+            if (Words is null || Words.Length > LongestWords || Style is not { Paint: not null, IsSound: true })
+                return "its text";
+            if (!Enum.IsDefined(Role) || !Enum.IsDefined(Fit) || Columns is < 1 or > MostColumns || Gutter.Units < 0
+                || Gutter > Far || Bend is < -360 or > 360)
+                return "its text";
             if (Runs is null || Runs.Count > TextRuns.Most) return "its text";
             var last = 0;
             foreach (var run in Runs)
             {
-                if (run?.Style is not { IsSound: true } || run.From < last || run.To <= run.From || run.To > Words.Length) return "its runs";
+                if (run?.Style is not { IsSound: true } || run.From < last || run.To <= run.From
+                    || run.To > Words.Length)
+                    return "its runs";
                 last = run.To;
             }
             // A gradient fills letters too, but no line and no shadow.
-            if (Edge is { } edge && (edge.Paint is null or GradientPaint || edge.Width.Units <= 0 || edge.Width > Far)) return "its edge";
+            if (Edge is { } edge && (edge.Paint is null or GradientPaint || edge.Width.Units <= 0 || edge.Width > Far))
+                return "its edge";
             if (Shadow is { IsSound: false }) return "its shadow";
-            return Backing is { } backing && (backing.Paint is null || backing.Room.Units < 0 || backing.Room > Far || backing.Corner.Units < 0) ? "its plate" : null;
+            return Backing is { } backing
+                && (backing.Paint is null || backing.Room.Units < 0 || backing.Room > Far || backing.Corner.Units < 0)
+                ? "its plate"
+                : null;
         }
     }
 }

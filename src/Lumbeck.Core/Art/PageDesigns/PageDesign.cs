@@ -2,7 +2,9 @@ using System.Text.Json.Serialization;
 
 namespace Lumbeck.Core.Art.PageDesigns;
 
-/// <summary>What is printed on a page that is written or drawn on. A design is added by a file of its own and its word here.</summary>
+/// <summary>
+/// What is printed on a page that is written or drawn on. A design is added by a file of its own and its word here.
+/// </summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "is")]
 [JsonDerivedType(typeof(Ruled), "ruled")]
 public abstract record PageDesign

@@ -32,7 +32,8 @@ public sealed record Ruled : PageDesign
         var rows = (int)(room.Units / Pitch.Units);
         return rows > 0
             ? new(rows, room - (rows * Pitch))
-            : throw new Refusal("pitch", $"{room.Show(Unit.Millimetre)} within the margins hold no row of {Pitch.Show(Unit.Millimetre)}");
+            : throw new Refusal("pitch",
+                $"{room.Show(Unit.Millimetre)} within the margins hold no row of {Pitch.Show(Unit.Millimetre)}");
     }
 
     /// <summary>The same as a sum: “(210 − 24) mm ÷ 7 mm = 26 rows, 4 mm over, given to the head”.</summary>
@@ -41,16 +42,20 @@ public sealed record Ruled : PageDesign
         var (fit, trim, safe) = (Fit(page), page.Trim, page.Safe);
         Length[] taken = [safe.Y - trim.Y, trim.Bottom - safe.Bottom, .. Header.IsZero ? (Length[])[] : [Header]];
         var over = fit.Over.IsZero ? "" : $", {fit.Over.Show(unit)} over, given to the head";
-        return $"{trim.Height.Show(unit)} − {string.Join(" − ", taken.Select(t => t.Show(unit)))} = {(safe.Height - Header).Show(unit)}, ÷ {Pitch.Show(unit)} = {fit.Rows} rows{over}";
+        return $"{trim.Height.Show(unit)} − {string.Join(" − ", taken.Select(t => t.Show(unit)))} = " +
+            $"{(safe.Height - Header).Show(unit)}, ÷ {Pitch.Show(unit)} = {fit.Rows} rows{over}";
     }
 
     public override IEnumerable<Drawn> Draw(Surface page)
     {
         var (fit, safe) = (Fit(page), page.Safe);
         var rule = Level(0, 0, safe.Width.Points);
-        ImmutableArray<Affine> places = [.. Enumerable.Range(0, fit.Rows).Select(n => Affine.Move(safe.X.Points, (safe.Bottom - ((fit.Rows - 1 - n) * Pitch)).Points))];
+        ImmutableArray<Affine> places = [.. Enumerable.Range(0, fit.Rows)
+            .Select(n => Affine.Move(safe.X.Points, (safe.Bottom - ((fit.Rows - 1 - n) * Pitch)).Points))];
         yield return new Repeated([new Line(rule, Weight.Points)], places);
-        if (!Header.IsZero) yield return new Line(Level(safe.X.Points, (safe.Y + Header).Points, safe.Width.Points), 2 * Weight.Points, 1);
+        if (!Header.IsZero)
+            yield return new Line(Level(safe.X.Points, (safe.Y + Header).Points, safe.Width.Points), 2 * Weight.Points,
+                1);
     }
 
     private static Outline Level(double x, double y, double wide)

@@ -1,7 +1,8 @@
 namespace Lumbeck.Core.Art.Patterns;
 
 /// <summary>
-/// Contour lines of a made-up sea floor: heights from two octaves of lattice noise, traced at even steps by marching squares,
+/// Contour lines of a made-up sea floor: heights from two octaves of lattice noise, traced at even steps by marching
+/// squares,
 /// each line smoothed as one run of quadratic curves. Every fifth line is heavier, as on a chart.
 /// </summary>
 public sealed record ContourLines : Pattern
@@ -79,7 +80,9 @@ public sealed record ContourLines : Pattern
         for (var i = 0; i + 1 < heights.GetLength(0); i++)
             for (var j = 0; j + 1 < heights.GetLength(1); j++)
             {
-                var above = (heights[i, j] > level ? 1 : 0) | (heights[i + 1, j] > level ? 2 : 0) | (heights[i + 1, j + 1] > level ? 4 : 0) | (heights[i, j + 1] > level ? 8 : 0);
+                var above = (heights[i, j] > level ? 1 : 0) | (heights[i + 1, j] > level ? 2
+                    : 0) | (heights[i + 1, j + 1] > level
+                    ? 4 : 0) | (heights[i, j + 1] > level ? 8 : 0);
                 var (head, right, foot, leftSide) = ((i, j, false), (i + 1, j, true), (i, j + 1, false), (i, j, true));
                 switch (above)
                 {
@@ -96,7 +99,9 @@ public sealed record ContourLines : Pattern
 
         (double, double) Point((int X, int Y, bool Upright) k)
         {
-            var (a, b) = k.Upright ? (heights[k.X, k.Y], heights[k.X, k.Y + 1]) : (heights[k.X, k.Y], heights[k.X + 1, k.Y]);
+            var (a, b) = k.Upright
+                ? (heights[k.X, k.Y], heights[k.X, k.Y + 1])
+                : (heights[k.X, k.Y], heights[k.X + 1, k.Y]);
             var t = Math.Clamp((level - a) / (b - a), 0, 1);
             return k.Upright ? (k.X, k.Y + t) : (k.X + t, k.Y);
         }
@@ -123,11 +128,15 @@ public sealed record ContourLines : Pattern
         return lines;
     }
 
-    /// <summary>Through the middles of a line's points, with the points as handles: smooth, and one quad a point.</summary>
+    /// <summary>
+    /// Through the middles of a line's points, with the points as handles: smooth, and one quad a point.
+    /// </summary>
     private static void Smooth(Pen pen, List<(double X, double Y)> line, int left, int top)
     {
-        (double X, double Y) Mm((double X, double Y) p) => (Math.Round((p.X + left) * Cell, 2), Math.Round((p.Y + top) * Cell, 2));
-        static (double X, double Y) Middle((double X, double Y) a, (double X, double Y) b) => ((a.X + b.X) / 2, (a.Y + b.Y) / 2);
+        (double X, double Y) Mm((double X, double Y) p) => (Math.Round((p.X + left) * Cell, 2),
+            Math.Round((p.Y + top) * Cell, 2));
+        static (double X, double Y) Middle((double X, double Y) a, (double X, double Y) b) =>
+            ((a.X + b.X) / 2, (a.Y + b.Y) / 2);
         var p = line.ConvertAll(Mm);
         var closed = line[0] == line[^1];
         if (closed)

@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Art.Patterns;
 
-/// <summary>Something that a pattern or a page's design draws, in one of its paint slots: which ink that is, is said elsewhere.</summary>
+/// <summary>
+/// Something that a pattern or a page's design draws, in one of its paint slots: which ink that is, is said elsewhere.
+/// </summary>
 public abstract record Drawn;
 
 /// <summary>A filled shape.</summary>

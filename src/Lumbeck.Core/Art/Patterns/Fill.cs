@@ -7,7 +7,8 @@ namespace Lumbeck.Core.Art.Patterns;
 public sealed record Fill(Paint? Paint = null, Pattern? Pattern = null)
 {
     /// <summary>A paint and a pattern as one; null where there is neither.</summary>
-    public static Fill? Of(Paint? paint, Pattern? pattern) => paint is null && pattern is null ? null : new(paint, pattern);
+    public static Fill? Of(Paint? paint, Pattern? pattern) =>
+        paint is null && pattern is null ? null : new(paint, pattern);
 
     public static implicit operator Fill?(Paint? paint) => Of(paint, null);
 

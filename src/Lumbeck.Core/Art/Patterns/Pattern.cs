@@ -12,7 +12,8 @@ namespace Lumbeck.Core.Art.Patterns;
 public abstract record Pattern
 {
     /// <summary>Every kind, as it is when it is first laid.</summary>
-    public static ImmutableArray<Pattern> Kinds { get; } = [new ContourLines { Seed = 1, Paints = [new InkPaint(Ink.Black)] }];
+    public static ImmutableArray<Pattern> Kinds { get; } = [new ContourLines { Seed = 1,
+        Paints = [new InkPaint(Ink.Black)] }];
 
     public int Seed { get; init; }
 
@@ -37,11 +38,15 @@ public abstract record Pattern
 
     /// <summary>Draws what lies in a window.</summary>
     /// <param name="window">In millimetres from its origin.</param>
-    /// <returns>In millimetres, widths in points; what is drawn inside a window does not depend on how much more is asked for.</returns>
+    /// <returns>
+    /// In millimetres, widths in points; what is drawn inside a window does not depend on how much more is asked for.
+    /// </returns>
     public abstract IEnumerable<Drawn> Draw(Bounds window);
 
     public virtual bool Equals(Pattern? other) =>
-        other is not null && EqualityContract == other.EqualityContract && (Seed, Version) == (other.Seed, other.Version) && Paints.SequenceEqual(other.Paints);
+        other is not null && EqualityContract == other.EqualityContract
+            && (Seed, Version) == (other.Seed, other.Version) && Paints.SequenceEqual(other.Paints);
 
-    public override int GetHashCode() => Paints.Aggregate(HashCode.Combine(EqualityContract, Seed, Version), HashCode.Combine);
+    public override int GetHashCode() =>
+        Paints.Aggregate(HashCode.Combine(EqualityContract, Seed, Version), HashCode.Combine);
 }

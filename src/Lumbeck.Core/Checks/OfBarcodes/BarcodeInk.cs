@@ -1,9 +1,15 @@
 namespace Lumbeck.Core.Checks.OfBarcodes;
 
-/// <summary>Bars that a reader's red light does not tell from their ground: seen as it sees them, by reflectance in red, which cyan and black take away.</summary>
+/// <summary>
+/// Bars that a reader's red light does not tell from their ground: seen as it sees them, by reflectance in red, which
+/// cyan and black take away.
+/// </summary>
 public sealed class BarcodeInk : PlateRule
 {
-    /// <summary>Least difference in reflectance, and least reflectance of the ground (ISO/IEC 15416 asks for a symbol contrast of 0.55 or more at grade B).</summary>
+    /// <summary>
+    /// Least difference in reflectance, and least reflectance of the ground (ISO/IEC 15416 asks for a symbol contrast
+    /// of 0.55 or more at grade B).
+    /// </summary>
     private const double LeastContrast = 0.55, LeastGround = 0.6;
 
     public override string Id => "barcode.ink";
@@ -14,16 +20,33 @@ public sealed class BarcodeInk : PlateRule
     {
         foreach (var (item, piece) in look.Drawn())
         {
-            if (item is not (BarcodeItem or CodeItem { Link.Length: > 0 }) || (item is BarcodeItem bars && BarcodeDrawing.Number(bars, look.Job.Ticket) is null)) continue;
+            if (item is not (BarcodeItem or CodeItem { Link.Length: > 0 })
+                || (item is BarcodeItem bars && BarcodeDrawing.Number(bars, look.Job.Ticket) is null))
+                continue;
             var place = piece.Frame.ToBox();
             if (item is BarcodeItem { Plate: false } && item.Turned % 90 != 0)
-                yield return Found(look, Severity.Stop, $"turned {item.Turned.ToString("0.#", CultureInfo.InvariantCulture)}° without a plate", "upright, or on a plate", "Turned on a coloured ground, bars are not told from what lies beside them.", "Put its white plate back.", item, place: place, by: item.Locked ? null : new ShapeBarcode(item.Id) { Plate = true });
+                yield return Found(look, Severity.Stop,
+                    $"turned {item.Turned.ToString("0.#", CultureInfo.InvariantCulture)}° without a plate",
+                    "upright, or on a plate",
+                    "Turned on a coloured ground, bars are not told from what lies beside them.",
+                    "Put its white plate back.", item, place: place,
+                    by: item.Locked ? null : new ShapeBarcode(item.Id) { Plate = true });
             var seen = Red(plates, place);
             if (seen.Count < 100) continue;
             var (dark, light) = (seen[seen.Count / 20], seen[seen.Count * 9 / 10]);
             if (light - dark >= LeastContrast && light >= LeastGround) continue;
-            Edit? by = item.Locked ? null : item is BarcodeItem ? new Together([new ShapeBarcode(item.Id) { Plate = true }, new FadeItem(item.Id, 100), new BlendItem(item.Id, Blend.Normal)], "put the plate back") : new Together([new SetCode(item.Id) { Paint = new InkPaint(Ink.Black) }, new FadeItem(item.Id, 100), new BlendItem(item.Id, Blend.Normal)], "make the code black");
-            yield return Found(look, Severity.Stop, $"{(light - dark) * 100:0} % apart in red light", $"{LeastContrast * 100:0} % or more", "A reader’s red light sees neither red bars nor a dark ground.", "Take black bars on the white plate.", item, place: place, by: by);
+            Edit? by = item.Locked
+                ? null
+                : item is BarcodeItem
+                ? new Together([new ShapeBarcode(item.Id) { Plate = true }, new FadeItem(item.Id, 100),
+                    new BlendItem(item.Id, Blend.Normal)],
+                    "put the plate back")
+                : new Together([new SetCode(item.Id) { Paint = new InkPaint(Ink.Black) }, new FadeItem(item.Id, 100),
+                    new BlendItem(item.Id, Blend.Normal)],
+                    "make the code black");
+            yield return Found(look, Severity.Stop, $"{(light - dark) * 100:0} % apart in red light",
+                $"{LeastContrast * 100:0} % or more", "A reader’s red light sees neither red bars nor a dark ground.",
+                "Take black bars on the white plate.", item, place: place, by: by);
         }
     }
 

@@ -16,29 +16,57 @@ public sealed class BarcodeRoom : Rule
             var place = piece.Frame.ToBox();
             var over = drawn.Skip(n + 1).FirstOrDefault(o => !o.Piece.Inked.ToBox().Intersect(place).IsEmpty).Item;
             if (over is not null)
-                yield return Found(look, Severity.Stop, $"under a {over.Kind.ToLower(CultureInfo.InvariantCulture)}", "uncovered", "Whatever lies on the plate may keep it from being read.", "Move one of the two, or bring it to the front.", item, place: place, by: item.Locked ? null : new OrderItem(item.Id, look.Take.Items.Count));
+                yield return Found(look, Severity.Stop, $"under a {over.Kind.ToLower(CultureInfo.InvariantCulture)}",
+                    "uncovered", "Whatever lies on the plate may keep it from being read.",
+                    "Move one of the two, or bring it to the front.", item, place: place,
+                    by: item.Locked ? null : new OrderItem(item.Id, look.Take.Items.Count));
             if (item is CodeItem square)
             {
                 if (Square(square, piece) is { } module && module < LeastSquare - Look.Tolerance)
-                    yield return Found(look, module < 0.6m * LeastSquare ? Severity.Stop : Severity.Caution, $"squares of {module.Show(look.Unit)}", $"{LeastSquare.Show(look.Unit)} or more", "Squares this small run into each other.", "Make the code larger, its link shorter, or take a lower level.", item, place: place,
-                        by: item.Locked ? null : new SetCode(item.Id) { Side = (decimal)LeastSquare.Units / Math.Max(1, module.Units) * square.Side });
+                    yield return Found(look, module < 0.6m * LeastSquare ? Severity.Stop : Severity.Caution,
+                        $"squares of {module.Show(look.Unit)}", $"{LeastSquare.Show(look.Unit)} or more",
+                        "Squares this small run into each other.",
+                        "Make the code larger, its link shorter, or take a lower level.", item, place: place,
+                        by: item.Locked ? null : new SetCode(item.Id)
+                        {
+                            Side = (decimal)LeastSquare.Units / Math.Max(1, module.Units) * square.Side,
+                        });
                 continue;
             }
             var code = (BarcodeItem)item;
             if (code.Bars is not null && code.BarHeight < LeastHigh)
-                yield return Found(look, Severity.Caution, $"bars {code.BarHeight.Show(look.Unit)} high", $"{LeastHigh.Show(look.Unit)} or more", "Bars cut so low are read only when the reader is held just so.", "Leave the bars their whole height.", item, place: place, by: item.Locked ? null : new ShapeBarcode(item.Id) { Whole = true });
+                yield return Found(look, Severity.Caution, $"bars {code.BarHeight.Show(look.Unit)} high",
+                    $"{LeastHigh.Show(look.Unit)} or more",
+                    "Bars cut so low are read only when the reader is held just so.",
+                    "Leave the bars their whole height.", item, place: place,
+                    by: item.Locked ? null : new ShapeBarcode(item.Id) { Whole = true });
             if (look.Sheet.Zone(ZoneKind.Barcode, Part.Back)?.Box is { } room)
             {
-                var beyond = Length.Max(Length.Max(room.X - place.X, place.Right - room.Right), Length.Max(room.Y - place.Y, place.Bottom - room.Bottom));
+                var beyond = Length.Max(Length.Max(room.X - place.X, place.Right - room.Right),
+                    Length.Max(room.Y - place.Y, place.Bottom - room.Bottom));
                 if (beyond > Look.Tolerance)
-                    yield return Found(look, Severity.Stop, $"{beyond.Show(look.Unit)} outside", $"within {room.Size.Show(look.Unit)}", $"{look.House.Name} keeps a room for the barcode, and looks for it there.", "Hang it on the back by its barcode room.", item, place: place, by: item.Locked ? null : Home(code, room, look));
+                    yield return Found(look, Severity.Stop, $"{beyond.Show(look.Unit)} outside",
+                        $"within {room.Size.Show(look.Unit)}",
+                        $"{look.House.Name} keeps a room for the barcode, and looks for it there.",
+                        "Hang it on the back by its barcode room.", item, place: place,
+                        by: item.Locked ? null : Home(code, room, look));
             }
             if (code.Percent < look.House.BarcodeLeast || code.Percent > look.House.BarcodeMost)
-                yield return Found(look, Severity.Caution, $"{code.Percent.ToString("0.##", CultureInfo.InvariantCulture)} %", $"{look.House.BarcodeLeast.ToString("0.##", CultureInfo.InvariantCulture)} to {look.House.BarcodeMost.ToString("0.##", CultureInfo.InvariantCulture)} %", "Outside this range tills and warehouses read it badly.", "Set it to 100 %.", item, place: place, by: item.Locked ? null : new MagnifyBarcode(item.Id, Math.Clamp(100, look.House.BarcodeLeast, look.House.BarcodeMost)));
+                yield return Found(look, Severity.Caution,
+                    $"{code.Percent.ToString("0.##", CultureInfo.InvariantCulture)} %",
+                    $"{look.House.BarcodeLeast.ToString("0.##", CultureInfo.InvariantCulture)} to " +
+                        $"{look.House.BarcodeMost.ToString("0.##", CultureInfo.InvariantCulture)} %",
+                    "Outside this range tills and warehouses read it badly.", "Set it to 100 %.", item, place: place,
+                    by: item.Locked
+                        ? null
+                        : new MagnifyBarcode(item.Id,
+                            Math.Clamp(100, look.House.BarcodeLeast, look.House.BarcodeMost)));
         }
     }
 
-    /// <summary>Least square of a QR code that prints and is read at arm's length, and least height of bars (docs/checks.md).</summary>
+    /// <summary>
+    /// Least square of a QR code that prints and is read at arm's length, and least height of bars (docs/checks.md).
+    /// </summary>
     private static readonly Length LeastSquare = Length.FromMillimetres(0.4m), LeastHigh = Length.FromMillimetres(18);
 
     /// <summary>How large one square is, from the drawing: the narrowest of what is dark.</summary>
@@ -54,7 +82,9 @@ public sealed class BarcodeRoom : Rule
         var home = new HoldItem(code.Id, Part.Back, HoldBox.Room, Anchor.Middle, Length.Zero, Length.Zero);
         var size = code.PlateSize;
         if (size.Width <= room.Width && size.Height <= room.Height) return home;
-        var fits = code.Percent * Math.Min((decimal)room.Width.Units / size.Width.Units, (decimal)room.Height.Units / size.Height.Units);
-        return new Together([home, new MagnifyBarcode(code.Id, Math.Max(look.House.BarcodeLeast, Math.Floor(fits)))], "put the barcode in its room");
+        var fits = code.Percent * Math.Min((decimal)room.Width.Units / size.Width.Units,
+            (decimal)room.Height.Units / size.Height.Units);
+        return new Together([home, new MagnifyBarcode(code.Id, Math.Max(look.House.BarcodeLeast, Math.Floor(fits)))],
+            "put the barcode in its room");
     }
 }

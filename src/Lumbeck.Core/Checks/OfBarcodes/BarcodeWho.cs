@@ -9,19 +9,35 @@ public sealed class BarcodeWho : Rule
     public override IEnumerable<Finding> Find(Look look)
     {
         // A case under a jacket stays bare, and a front alone has no back.
-        if (look.On.Wrap > 0 || look.Sheet.Panel(Part.Back) is null || look.Sheet.Zone(ZoneKind.Barcode, Part.Back)?.Box is not { } room) yield break;
+        if (look.On.Wrap > 0 || look.Sheet.Panel(Part.Back) is null
+            || look.Sheet.Zone(ZoneKind.Barcode, Part.Back)?.Box is not { } room)
+            yield break;
         if (look.Drawn().Any(d => d.Item is BarcodeItem)) yield break;
         if (look.House.BarcodeBy == BarcodeBy.Maker)
-            yield return Found(look, Severity.Stop, "no barcode", "yours", $"{look.House.Name} adds none of its own: without one no shop takes the book.", "Add the barcode to the back.", panel: Part.Back, place: room,
-                by: new AddItem(new BarcodeItem { Id = Free.Numbered("barcode", n => look.Job.Item(n.Replace(' ', '-')) is not null).Replace(' ', '-'), Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) }, Wrap: look.On.Wrap));
+            yield return Found(look, Severity.Stop, "no barcode", "yours", $"{look.House.Name} adds none of its own: " +
+                $"without one no shop takes the book.", "Add the barcode to the back.", panel: Part.Back, place: room,
+                by: new AddItem(new BarcodeItem
+                {
+                    Id = Free.Numbered("barcode",
+                    n => look.Job.Item(n.Replace(' ', '-')) is not null).Replace(' ', '-'),
+                    Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default)
+                },
+                    Wrap: look.On.Wrap));
         else if (look.House.BarcodeBy == BarcodeBy.House)
         {
-            yield return Found(look, Severity.Note, "no barcode", $"room of {room.Size.Show(look.Unit)}", $"{look.House.Name} adds its own there.", "Leave it to the house, or add one.", panel: Part.Back, place: room);
+            yield return Found(look, Severity.Note, "no barcode", $"room of {room.Size.Show(look.Unit)}",
+                $"{look.House.Name} adds its own there.", "Leave it to the house, or add one.", panel: Part.Back,
+                place: room);
             foreach (var (item, piece) in look.Drawn())
                 if ((item.IsRead || item.Whole) && !piece.Inked.ToBox().Intersect(room).IsEmpty)
-                    yield return Found(look, Severity.Stop, $"a {item.Kind.ToLower(CultureInfo.InvariantCulture)} in the barcode’s room", "nothing but ground", $"{look.House.Name} would print its barcode over it.", "Move it out of the room.", item, place: piece.Inked.ToBox(), by: Above(item, piece.Inked.ToBox(), room));
+                    yield return Found(look, Severity.Stop,
+                        $"a {item.Kind.ToLower(CultureInfo.InvariantCulture)} in the barcode’s room",
+                        "nothing but ground", $"{look.House.Name} would print its barcode over it.",
+                        "Move it out of the room.", item, place: piece.Inked.ToBox(),
+                        by: Above(item, piece.Inked.ToBox(), room));
         }
     }
 
-    private static DropItem? Above(Item item, Box ink, Box room) => item.Locked ? null : new(item.Id, default, room.Y - Length.FromMillimetres(2) - ink.Bottom);
+    private static DropItem? Above(Item item, Box ink, Box room) =>
+        item.Locked ? null : new(item.Id, default, room.Y - Length.FromMillimetres(2) - ink.Bottom);
 }

@@ -1,6 +1,9 @@
 namespace Lumbeck.Core.Checks.OfInk;
 
-/// <summary>Large areas of plain black, which could be rich; and rich black in small words, where every misfit of the plates shows.</summary>
+/// <summary>
+/// Large areas of plain black, which could be rich; and rich black in small words, where every misfit of the plates
+/// shows.
+/// </summary>
 public sealed class InkBlack : Rule
 {
     /// <summary>From this many square points on (20 cm²) a black is large.</summary>
@@ -17,18 +20,29 @@ public sealed class InkBlack : Rule
     {
         foreach (var (item, piece) in look.Drawn())
             if (item is TextItem text && IsRichAndSmall(text, look.Job.Swatches))
-                yield return Found(look, Severity.Caution, $"{text.Style.Paint.Resolve(look.Job.Swatches)} in {text.Style.Size.ShowPoints()}", $"black alone under {Small.ShowPoints()}", "Several plates never fit to a hair, and small words then show coloured edges.", "Set them in black alone.", item, place: piece.Inked.ToBox(), by: Mending.Paint(look, text, _ => Ink.Black));
+                yield return Found(look, Severity.Caution,
+                    $"{text.Style.Paint.Resolve(look.Job.Swatches)} in {text.Style.Size.ShowPoints()}",
+                    $"black alone under {Small.ShowPoints()}",
+                    "Several plates never fit to a hair, and small words then show coloured edges.",
+                    "Set them in black alone.", item, place: piece.Inked.ToBox(),
+                    by: Mending.Paint(look, text, _ => Ink.Black));
             else if (item is ShapeItem && IsPlainAndLarge(piece))
-                yield return Found(look, Severity.Note, "black alone", look.House.RichBlack.ToString(), "So large a black prints fuller with other inks under it.", "Fill it with the house’s rich black.", item, place: piece.Frame.ToBox(), by: Mending.Paint(look, item, _ => look.House.RichBlack));
+                yield return Found(look, Severity.Note, "black alone", look.House.RichBlack.ToString(),
+                    "So large a black prints fuller with other inks under it.", "Fill it with the house’s rich black.",
+                    item, place: piece.Frame.ToBox(), by: Mending.Paint(look, item, _ => look.House.RichBlack));
     }
 
-    /// <summary>Whether a piece is filled with black alone over so much of the sheet that it would print fuller as a rich one.</summary>
+    /// <summary>
+    /// Whether a piece is filled with black alone over so much of the sheet that it would print fuller as a rich one.
+    /// </summary>
     public static bool IsPlainAndLarge(Piece piece) =>
-        piece.Marks.OfType<FillMark>().Any(m => m is { Finish: null, Ink: { C: 0, M: 0, Y: 0, K: >= 9000 } } && Area(m.Shape.Bounds) > Large);
+        piece.Marks.OfType<FillMark>()
+            .Any(m => m is { Finish: null, Ink: { C: 0, M: 0, Y: 0, K: >= 9000 } } && Area(m.Shape.Bounds) > Large);
 
     /// <summary>Whether words are small and in a black of several inks.</summary>
     public static bool IsRichAndSmall(TextItem text, IReadOnlyList<Swatch> swatches) =>
-        text.Style.Size < Small && text.Style.Paint is (InkPaint or SwatchPaint) && text.Style.Paint.Resolve(swatches) is { K: >= 8000 } ink && ink.C + ink.M + ink.Y > 2000;
+        text.Style.Size < Small && text.Style.Paint is (InkPaint or SwatchPaint)
+            && text.Style.Paint.Resolve(swatches) is { K: >= 8000 } ink && ink.C + ink.M + ink.Y > 2000;
 
     private static double Area(Bounds b) => b.IsEmpty ? 0 : (b.Right - b.Left) * (b.Bottom - b.Top);
 }

@@ -9,8 +9,14 @@ public sealed class InkFinish : Rule
     public override IEnumerable<Finding> Find(Look look)
     {
         foreach (var (item, piece) in look.Drawn())
-            foreach (var name in piece.Marks.Select(m => m.Finish?.Name).OfType<string>().Distinct(StringComparer.OrdinalIgnoreCase))
+            foreach (var name in piece.Marks.Select(m => m.Finish?.Name).OfType<string>()
+                .Distinct(StringComparer.OrdinalIgnoreCase))
                 if (!look.House.FinishingInks.Contains(name, StringComparer.OrdinalIgnoreCase))
-                    yield return Found(look, Severity.Stop, name, look.House.FinishingInks.Count == 0 ? "no finishing inks" : string.Join(", ", look.House.FinishingInks), $"{look.House.Name} has no {name}: the file would hold a plate nobody prints.", "Take an ink or a swatch, or another printer.", item, place: piece.Frame.ToBox());
+                    yield return Found(look, Severity.Stop, name,
+                        look.House.FinishingInks.Count == 0
+                            ? "no finishing inks"
+                            : string.Join(", ", look.House.FinishingInks),
+                        $"{look.House.Name} has no {name}: the file would hold a plate nobody prints.",
+                        "Take an ink or a swatch, or another printer.", item, place: piece.Frame.ToBox());
     }
 }

@@ -14,18 +14,49 @@ public sealed class InkOverprint : Rule
         foreach (var (item, piece) in look.Drawn())
         {
             var marks = All(piece.Marks).ToList();
-            if (marks.Any(m => m is FillMark { Overprint: true, Finish: null, Ink: { C: 0, M: 0, Y: 0, K: 0 } } or GlyphMark { Overprint: true, Finish: null, Ink: { C: 0, M: 0, Y: 0, K: 0 } }))
-                yield return Found(look, Severity.Stop, "white that overprints", "white that knocks out", "White set to overprint leaves nothing on the sheet.", "Give it an ink, or let it knock out.", item, place: piece.Inked.ToBox());
-            else if (item is TextItem && piece.Mixes && marks.OfType<GlyphMark>().FirstOrDefault(g => g.Finish is null && g.Ink == Ink.Black && g.Size <= look.House.BlackOverprintUpTo.Points) is { } black)
-                yield return Found(look, Severity.Caution, $"black at {Length.FromDrawing(black.Size).ShowPoints()}, mixed", "black that overprints", "Mixed with what lies under it, small black needs all plates to fit.", "Let it cover what lies under it.", item, place: piece.Inked.ToBox(),
-                    by: item.Locked ? null : new Together([new FadeItem(item.Id, 100), new BlendItem(item.Id, Blend.Normal)], $"let {item.Said} cover"));
-            if (marks.Select(InkOf).FirstOrDefault(i => i is { C: >= 9500, M: >= 9500, Y: >= 9500, K: >= 9500 }) is { } all)
-                yield return Found(look, Severity.Caution, all.ToString(), "for marks alone", "All inks at once never dry, and are the colour of printer’s marks.", "Take black, or the house’s rich black.", item, place: piece.Inked.ToBox(), by: Mending.Paint(look, item, _ => item is TextItem ? Ink.Black : look.House.RichBlack));
+            if (marks.Any(m =>
+                m is FillMark
+                {
+                    Overprint: true, Finish: null,
+                    Ink: { C: 0, M: 0, Y: 0, K: 0 }
+                } or GlyphMark
+                {
+                    Overprint: true, Finish: null,
+                    Ink: { C: 0, M: 0, Y: 0, K: 0 }
+                }))
+                yield return Found(look, Severity.Stop, "white that overprints", "white that knocks out",
+                    "White set to overprint leaves nothing on the sheet.", "Give it an ink, or let it knock out.", item,
+                    place: piece.Inked.ToBox());
+            else if (item is TextItem && piece.Mixes
+                && marks.OfType<GlyphMark>()
+                    .FirstOrDefault(g =>
+                        g.Finish is null && g.Ink == Ink.Black
+                            && g.Size <= look.House.BlackOverprintUpTo.Points) is { } black)
+                yield return Found(look, Severity.Caution, $"black at {Length.FromDrawing(black.Size).ShowPoints()}, " +
+                    $"mixed", "black that overprints",
+                    "Mixed with what lies under it, small black needs all plates to fit.",
+                    "Let it cover what lies under it.", item, place: piece.Inked.ToBox(),
+                    by: item.Locked
+                        ? null
+                        : new Together([new FadeItem(item.Id, 100), new BlendItem(item.Id, Blend.Normal)],
+                            $"let {item.Said} cover"));
+            if (marks.Select(InkOf)
+                .FirstOrDefault(i => i is { C: >= 9500, M: >= 9500, Y: >= 9500, K: >= 9500 }) is { } all)
+                yield return Found(look, Severity.Caution, all.ToString(), "for marks alone",
+                    "All inks at once never dry, and are the colour of printer’s marks.",
+                    "Take black, or the house’s rich black.", item, place: piece.Inked.ToBox(),
+                    by: Mending.Paint(look, item, _ => item is TextItem ? Ink.Black : look.House.RichBlack));
         }
     }
 
     private static Ink? InkOf(Mark mark) =>
-        mark switch { FillMark { Finish: null } f => f.Ink, LineMark { Finish: null } l => l.Ink, GlyphMark { Finish: null, Shade: null } g => g.Ink, _ => null };
+        mark switch
+        {
+            FillMark { Finish: null } f => f.Ink,
+            LineMark { Finish: null } l => l.Ink,
+            GlyphMark { Finish: null, Shade: null } g => g.Ink,
+            _ => null,
+        };
 
     private static IEnumerable<Mark> All(IEnumerable<Mark> marks) =>
         marks.SelectMany(m => m switch { DrawingMark d => All(d.Marks), RepeatedMark r => All(r.Symbol), _ => [m] });

@@ -19,7 +19,12 @@ public sealed class InkTotal : PlateRule
         foreach (var (place, most) in Spots(plates, limit).Take(MostSpots))
         {
             var item = Topmost(look, place);
-            yield return Found(look, most >= limit + StopOver ? Severity.Stop : Severity.Caution, $"{most:0} % ink", $"{limit:0} %", "So much ink does not dry: it sets off on the next sheet and rubs.", item is PictureItem ? "Convert the picture to the house’s inks, or lighten its darkest parts." : "Take less of its colours; black may stay.", item, item is null ? Part.Sheet : null, place,
+            yield return Found(look, most >= limit + StopOver ? Severity.Stop : Severity.Caution, $"{most:0} % ink", $"{limit:0} %",
+                "So much ink does not dry: it sets off on the next sheet and rubs.", item is PictureItem
+                ? "Convert the picture to the house’s inks, or lighten its darkest parts."
+                : "Take less of its colours; black may stay.", item, item is null
+                ? Part.Sheet
+                : null, place,
                 by: Mending.Paint(look, item, i => Mending.Within(i, look.House.InkLimit)));
         }
     }
@@ -73,7 +78,10 @@ public sealed class InkTotal : PlateRule
                 }
                 to(x - 1, y); to(x + 1, y); to(x, y - 1); to(x, y + 1);
             }
-            if (count >= FewestCells) spots.Add((plates.Place(l * size, t * size, Math.Min(r * size, plates.Wide), Math.Min(b * size, plates.High)), most / 2.55, count));
+            if (count >= FewestCells)
+                spots.Add((plates.Place(l * size, t * size, Math.Min(r * size, plates.Wide),
+                    Math.Min(b * size, plates.High)),
+                    most / 2.55, count));
         }
         return spots.OrderByDescending(s => s.Item3).Select(s => (s.Item1, s.Item2));
     }
@@ -82,6 +90,8 @@ public sealed class InkTotal : PlateRule
     private static Item? Topmost(Look look, Box place)
     {
         var (x, y) = (place.X.Points + (place.Width.Points / 2), place.Y.Points + (place.Height.Points / 2));
-        return look.Drawn().Reverse().FirstOrDefault(d => d.Piece.Reach is var b && b.Left <= x && x <= b.Right && b.Top <= y && y <= b.Bottom).Item;
+        return look.Drawn().Reverse()
+            .FirstOrDefault(d => d.Piece.Reach is var b && b.Left <= x && x <= b.Right && b.Top <= y && y <= b.Bottom)
+            .Item;
     }
 }

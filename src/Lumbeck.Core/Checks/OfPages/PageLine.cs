@@ -10,9 +10,17 @@ public sealed class PageLine : PageRule
     {
         foreach (var piece in look.Scene.Pieces)
         {
-            var thin = piece.Marks.SelectMany(m => m switch { LineMark l => [l], RepeatedMark r => r.Symbol.OfType<LineMark>(), _ => (IEnumerable<LineMark>)[] }).MinBy(l => l.Width);
+            var thin = piece.Marks.SelectMany(m =>
+                m switch
+                {
+                    LineMark l => [l],
+                    RepeatedMark r => r.Symbol.OfType<LineMark>(),
+                    _ => (IEnumerable<LineMark>)[],
+                })
+                .MinBy(l => l.Width);
             if (thin is null || thin.Width >= look.House.RuleLeast.Points - 0.005) continue;
-            yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(), $"{look.House.RuleLeast.ShowPoints()} or more",
+            yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(),
+                $"{look.House.RuleLeast.ShowPoints()} or more",
                 "Thinner than this a line breaks up.", "Make the rules heavier.", piece.Frame.ToBox());
         }
     }

@@ -9,7 +9,15 @@ public sealed class PictureColour : Rule
     public override IEnumerable<Finding> Find(Look look)
     {
         foreach (var (item, piece) in look.Drawn())
-            if (item is PictureItem { Convert: false, Picture: { Space: PictureSpace.Cmyk, Profile: { Length: > 0 } profile } } && !profile.Contains(look.House.OutputCondition, StringComparison.OrdinalIgnoreCase))
-                yield return Found(look, Severity.Caution, profile, look.House.OutputCondition, "Its inks were mixed for another press; kept as they are, they print otherwise than meant.", "Convert it in its settings, or ask the printer.", item, place: piece.Frame.ToBox(), by: item.Locked ? null : new ConvertPicture(item.Id, true));
+            if (item is PictureItem
+                {
+                    Convert: false,
+                    Picture: { Space: PictureSpace.Cmyk, Profile: { Length: > 0 } profile }
+                }
+                && !profile.Contains(look.House.OutputCondition, StringComparison.OrdinalIgnoreCase))
+                yield return Found(look, Severity.Caution, profile, look.House.OutputCondition,
+                    "Its inks were mixed for another press; kept as they are, they print otherwise than meant.",
+                    "Convert it in its settings, or ask the printer.", item, place: piece.Frame.ToBox(),
+                    by: item.Locked ? null : new ConvertPicture(item.Id, true));
     }
 }

@@ -3,7 +3,8 @@ namespace Lumbeck.Core.Checks.OfPictures;
 /// <summary>Pictures whose source or licence nobody stated, or whose licence forbids a cover that is sold.</summary>
 public sealed class PictureLicence : Rule
 {
-    private static readonly string[] Forbids = ["non-commercial", "noncommercial", "not for sale", "editorial", "by-nc", "personal use", "no derivatives", "by-nd"];
+    private static readonly string[] Forbids = ["non-commercial", "noncommercial", "not for sale", "editorial", "by-nc",
+        "personal use", "no derivatives", "by-nd"];
 
     public override string Id => "picture.licence";
     public override string Proves => "pictures may be used on a cover";
@@ -16,9 +17,16 @@ public sealed class PictureLicence : Rule
         {
             if (item is not PictureItem { Picture: { } picture } || kept.Stated(picture) is not { } stated) continue;
             if (stated.Source.Length == 0 || stated.Licence.Length == 0)
-                yield return Found(look, Severity.Caution, stated.Source.Length == 0 ? "no source stated" : "no licence stated", "source and licence", $"Nobody said whose {picture.Name} is: a picture used without leave can stop a book that is on sale.", "Say in the Drawer where it is from and what it may be used for.", item, place: piece.Frame.ToBox());
-            else if (Forbids.FirstOrDefault(f => stated.Licence.Contains(f, StringComparison.OrdinalIgnoreCase)) is { } no)
-                yield return Found(look, Severity.Caution, stated.Licence, "leave to sell and to crop", $"A cover is sold and cropped, which “{no}” forbids.", "Take another picture, or its maker’s leave.", item, place: piece.Frame.ToBox());
+                yield return Found(look, Severity.Caution,
+                    stated.Source.Length == 0 ? "no source stated" : "no licence stated", "source and licence",
+                    $"Nobody said whose {picture.Name} is: a picture used without leave can stop a book that is on sale.",
+                    "Say in the Drawer where it is from and what it may be used for.", item,
+                    place: piece.Frame.ToBox());
+            else if (Forbids.FirstOrDefault(f =>
+                stated.Licence.Contains(f, StringComparison.OrdinalIgnoreCase)) is { } no)
+                yield return Found(look, Severity.Caution, stated.Licence, "leave to sell and to crop",
+                    $"A cover is sold and cropped, which “{no}” forbids.",
+                    "Take another picture, or its maker’s leave.", item, place: piece.Frame.ToBox());
         }
     }
 }

@@ -14,7 +14,8 @@ public sealed class PictureMissing : Rule
         if (look.Kept is not { } kept) yield break;
         foreach (var item in look.Here())
         {
-            if (item is not PictureItem { Hidden: false, Picture: { } picture } || kept.Fault(picture) is not { } fault) continue;
+            if (item is not PictureItem { Hidden: false, Picture: { } picture } || kept.Fault(picture) is not { } fault)
+                continue;
             yield return Found(
                 look, Severity.Stop, $"{picture.Name}: {fault}", "the file as it was taken in",
                 "Without it the file for the printer can’t be made.", "Put the picture in again, or remove the item.",

@@ -10,20 +10,33 @@ public sealed class PictureResolution : Rule
     {
         foreach (var (item, piece) in look.Drawn())
         {
-            if (item is not PictureItem pictured || PicturePlacing.Resolution(pictured, look.Sheet) is not { } exact) continue;
+            if (item is not PictureItem pictured || PicturePlacing.Resolution(pictured, look.Sheet) is not { } exact)
+                continue;
             var perInch = (int)Math.Floor(exact + 0.0001);
             var (least, place) = (look.House.PictureCaution, piece.Frame.ToBox());
             if (perInch < least)
-                yield return Found(look, perInch < look.House.PictureStop ? Severity.Stop : Severity.Caution, $"{perInch} pixels an inch", $"{least} or more", "Pixels this large show as softness or steps in print.", $"Make its frame no larger than {PicturePlacing.SharpUpTo(pictured, look.Sheet, least)!.Value.Show(look.Unit)}, or take a larger picture.", item, place: place, by: Smaller(pictured, look, least));
+                yield return Found(look, perInch < look.House.PictureStop ? Severity.Stop : Severity.Caution,
+                    $"{perInch} pixels an inch", $"{least} or more",
+                    "Pixels this large show as softness or steps in print.",
+                    $"Make its frame no larger than " +
+                        $"{PicturePlacing.SharpUpTo(pictured, look.Sheet, least)!.Value.Show(look.Unit)}, or take a " +
+                        $"larger picture.",
+                    item, place: place, by: Smaller(pictured, look, least));
             else if (perInch > look.House.PictureNote)
-                yield return Found(look, Severity.Note, $"{perInch} pixels an inch", $"up to {look.House.PictureNote}", "More pixels than print shows; the file is made with fewer.", null, item, place: place);
+                yield return Found(look, Severity.Note, $"{perInch} pixels an inch", $"up to {look.House.PictureNote}",
+                    "More pixels than print shows; the file is made with fewer.", null, item, place: place);
         }
     }
 
-    /// <summary>Its frame drawn in about its middle, to where it has the pixels it needs; what grows beyond it grows on.</summary>
+    /// <summary>
+    /// Its frame drawn in about its middle, to where it has the pixels it needs; what grows beyond it grows on.
+    /// </summary>
     private static LayItem? Smaller(PictureItem item, Look look, int least)
     {
-        if (item.Locked || item.Turned != 0 || item.Tiling is not null || PicturePlacing.SharpUpTo(item, look.Sheet, least + 1) is not { } size || Placement.Of(item, look.Sheet) is not { } at) return null;
+        if (item.Locked || item.Turned != 0 || item.Tiling is not null
+            || PicturePlacing.SharpUpTo(item, look.Sheet, least + 1) is not { } size
+            || Placement.Of(item, look.Sheet) is not { } at)
+            return null;
         var box = at.OnSheet(item);
         var level = at.Panel.Turn == Turn.None ? size : new Size(size.Height, size.Width);
         return new(item.Id, box.X + (0.5m * box.Width), box.Y + (0.5m * box.Height), level.Width, level.Height);

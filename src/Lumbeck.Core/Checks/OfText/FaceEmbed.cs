@@ -17,9 +17,14 @@ public sealed class FaceEmbed : Rule
                 if (!told.Add(face)) continue;
                 var rights = kept.Rights(face);
                 if (rights.Never)
-                    yield return Found(look, Severity.Stop, rights.Name, "a face that may be embedded", "Its licence lets no file hold it, as type or as shapes.", "Set the words in another face, or bring a version with embedding rights.", item, place: piece.Inked.ToBox());
+                    yield return Found(look, Severity.Stop, rights.Name, "a face that may be embedded",
+                        "Its licence lets no file hold it, as type or as shapes.",
+                        "Set the words in another face, or bring a version with embedding rights.", item,
+                        place: piece.Inked.ToBox());
                 else if (rights.WholeOnly)
-                    yield return Found(look, Severity.Note, $"{rights.Name}, whole", "a subset", "Its licence asks for the whole face, which makes the file larger.", null, item, place: piece.Inked.ToBox());
+                    yield return Found(look, Severity.Note, $"{rights.Name}, whole", "a subset",
+                        "Its licence asks for the whole face, which makes the file larger.", null, item,
+                        place: piece.Inked.ToBox());
             }
     }
 }

@@ -11,19 +11,41 @@ public sealed class LineWeight : Rule
         foreach (var (item, piece) in look.Drawn())
         {
             (double Width, Ink Ink)? thinnest = null;
-            void see(double width, Ink ink) { if (width > 0 && (thinnest is null || width < thinnest.Value.Width)) thinnest = (width, ink); }
+            void see(double width, Ink ink)
+            {
+                if (width > 0 && (thinnest is null || width < thinnest.Value.Width)) thinnest = (width, ink);
+            }
             foreach (var line in Lines(piece.Marks)) see(line.Width, line.Ink);
             if (item is RectItem { Kind: "Rule", Fill.Paint: { } fill } && piece.Frame.ToBox() is var box)
                 see(Length.Min(box.Width, box.Height).Points, fill.Resolve(look.Job.Swatches));
             if (thinnest is not { } thin) continue;
-            var reversed = TextSize.IsReversed(thin.Ink) && look.Take.Ground.Paint is { } under && !TextSize.IsReversed(under.Resolve(look.Job.Swatches));
-            var least = reversed ? Length.Max(look.House.RuleLeast, look.House.RuleReversedLeast) : look.House.RuleLeast;
+            var reversed = TextSize.IsReversed(thin.Ink) && look.Take.Ground.Paint is { } under
+                && !TextSize.IsReversed(under.Resolve(look.Job.Swatches));
+            var least = reversed
+                ? Length.Max(look.House.RuleLeast, look.House.RuleReversedLeast)
+                : look.House.RuleLeast;
             if (thin.Width >= least.Points - 0.005) continue;
-            yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(), $"{least.ShowPoints()} or more{(reversed ? " for a light line" : "")}", "Thinner than this a line breaks up, or ink closes it.", "Make the line heavier.", item, place: piece.Frame.ToBox(),
-                by: item.Locked ? null : item switch { PictureItem => null, ShapeItem { Line: not null } and not PlateItem => new WeighLine(item.Id, least), RectItem { Kind: "Rule", Height.Share: 0 } => new SizeItem(item.Id, Height: new(least)), _ => null });
+            yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(),
+                $"{least.ShowPoints()} or more{(reversed ? " for a light line" : "")}",
+                "Thinner than this a line breaks up, or ink closes it.", "Make the line heavier.", item,
+                place: piece.Frame.ToBox(),
+                by: item.Locked ? null : item switch
+                {
+                    PictureItem => null,
+                    ShapeItem { Line: not null } and not PlateItem => new WeighLine(item.Id, least),
+                    RectItem { Kind: "Rule", Height.Share: 0 } => new SizeItem(item.Id, Height: new(least)),
+                    _ => null,
+                });
         }
     }
 
     private static IEnumerable<LineMark> Lines(IEnumerable<Mark> marks) =>
-        marks.SelectMany(m => m switch { LineMark l => [l], DrawingMark d => Lines(d.Marks), RepeatedMark r => Lines(r.Symbol), _ => (IEnumerable<LineMark>)[] });
+        marks.SelectMany(m =>
+            m switch
+            {
+                LineMark l => [l],
+                DrawingMark d => Lines(d.Marks),
+                RepeatedMark r => Lines(r.Symbol),
+                _ => (IEnumerable<LineMark>)[],
+            });
 }

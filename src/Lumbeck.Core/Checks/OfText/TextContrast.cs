@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Checks.OfText;
 
-/// <summary>Words that stand out too little from what truly lies behind them; the title also as shops show it.</summary>
+/// <summary>
+/// Words that stand out too little from what truly lies behind them; the title also as shops show it.
+/// </summary>
 public sealed class TextContrast : PlateRule
 {
     private const double Enough = 4.5, EnoughLarge = 3, LargeFrom = 18, BoldLargeFrom = 14;
@@ -20,17 +22,28 @@ public sealed class TextContrast : PlateRule
             (double Is, double Wanted)? worst = null;
             foreach (var run in letters)
             {
-                var wanted = run.Size >= LargeFrom || (run.Size >= BoldLargeFrom && run.Weight >= 700) ? EnoughLarge : Enough;
+                var wanted = run.Size >= LargeFrom || (run.Size >= BoldLargeFrom && run.Weight >= 700)
+                    ? EnoughLarge
+                    : Enough;
                 var is_ = Least(run, text, plates);
-                if (is_ is { } c && c < wanted && (worst is null || c / wanted < worst.Value.Is / worst.Value.Wanted)) worst = (c, wanted);
+                if (is_ is { } c && c < wanted && (worst is null || c / wanted < worst.Value.Is / worst.Value.Wanted))
+                    worst = (c, wanted);
             }
             if (worst is { } w)
-                yield return Found(look, Severity.Caution, Said(w.Is), $"{Said(w.Wanted)} or more", "These words stand out too little from what lies behind them.", "Take a lighter or darker ink, or lay a plate or a shadow behind them.", item, place: piece.Inked.ToBox());
-            else if (text.Role == TextRole.Title && item.Hold.Panel == Part.Front && plates.InShops.TryGetValue(item.Id, out var small) && small.Count > 8)
+                yield return Found(look, Severity.Caution, Said(w.Is), $"{Said(w.Wanted)} or more",
+                    "These words stand out too little from what lies behind them.",
+                    "Take a lighter or darker ink, or lay a plate or a shadow behind them.", item,
+                    place: piece.Inked.ToBox());
+            else if (text.Role == TextRole.Title && item.Hold.Panel == Part.Front
+                && plates.InShops.TryGetValue(item.Id, out var small) && small.Count > 8)
             {
-                var seen = small.Select(p => PlateLook.Contrast(p.With, p.Without)).Order().ElementAt((int)(small.Count * 0.9));
+                var seen = small.Select(p => PlateLook.Contrast(p.With, p.Without)).Order()
+                    .ElementAt((int)(small.Count * 0.9));
                 if (seen < EnoughLarge)
-                    yield return Found(look, Severity.Caution, $"{Said(seen)} at 160 pixels", $"{Said(EnoughLarge)} or more", "As small as shops show it, the title fades into the cover.", "Set it larger or heavier, or take an ink that stands out more.", item, place: piece.Inked.ToBox());
+                    yield return Found(look, Severity.Caution, $"{Said(seen)} at 160 pixels",
+                        $"{Said(EnoughLarge)} or more", "As small as shops show it, the title fades into the cover.",
+                        "Set it larger or heavier, or take an ink that stands out more.", item,
+                        place: piece.Inked.ToBox());
             }
         }
     }
@@ -39,7 +52,9 @@ public sealed class TextContrast : PlateRule
     private static double? Least(Behind run, TextItem text, PlateLook plates)
     {
         if (run.Under.Count == 0) return null;
-        var contrasts = run.Under.Select(under => PlateLook.Contrast(plates.Luminance(Over(run, text, under)), plates.Luminance(under))).Order().ToList();
+        var contrasts = run.Under.Select(under =>
+            PlateLook.Contrast(plates.Luminance(Over(run, text, under)), plates.Luminance(under)))
+            .Order().ToList();
         return contrasts[(int)(contrasts.Count * Spared)];
     }
 
@@ -53,7 +68,12 @@ public sealed class TextContrast : PlateRule
         {
             var (below, ink) = ((double)((under >> (8 * i)) & 255), own[i] * 0.0255);
             if (run.Overprint && own[i] == 0) ink = below;
-            ink = text.Blend switch { Blend.Multiply => below + ink - (below * ink / 255), Blend.Screen => below * ink / 255, _ => ink };
+            ink = text.Blend switch
+            {
+                Blend.Multiply => below + ink - (below * ink / 255),
+                Blend.Screen => below * ink / 255,
+                _ => ink,
+            };
             laid |= (uint)Math.Round(below + ((ink - below) * opacity)) << (8 * i);
         }
         return laid;

@@ -15,13 +15,19 @@ public sealed class TextInks : Rule
         {
             // A rich black has its own rule.
             if (item is not TextItem text || InkBlack.IsRichAndSmall(text, look.Job.Swatches)) continue;
-            foreach (var run in piece.Setting?.Lines.SelectMany(l => l.Runs).Where(r => r.Size < Small.Points && r.Glyphs.Length > 0 && r.Paint is not FinishPaint) ?? [])
+            foreach (var run in piece.Setting?.Lines.SelectMany(l => l.Runs).Where(r =>
+                r.Size < Small.Points && r.Glyphs.Length > 0 && r.Paint is not FinishPaint)
+                ?? [])
             {
                 var ink = run.Paint.Resolve(look.Job.Swatches);
                 // A trace of an ink shows no edge.
                 var inks = ((int[])[ink.C, ink.M, ink.Y, ink.K]).Count(i => i > 1500);
                 if (inks <= 2 || ink.C + ink.M + ink.Y + ink.K < 6000 || Stands(ink)) continue;
-                yield return Found(look, Severity.Caution, $"{inks} inks at {Length.FromDrawing(run.Size).ShowPoints()}", $"two under {Small.ShowPoints()}", "Plates never fit to a hair, and small words in several inks then show coloured edges.", "Take an ink of two plates, black among them, or set them larger.", item, place: piece.Inked.ToBox(),
+                yield return Found(look, Severity.Caution, $"{inks} inks at " +
+                    $"{Length.FromDrawing(run.Size).ShowPoints()}", $"two under {Small.ShowPoints()}",
+                    "Plates never fit to a hair, and small words in several inks then show coloured edges.",
+                    "Take an ink of two plates, black among them, or set them larger.", item,
+                    place: piece.Inked.ToBox(),
                     by: Mending.Paint(look, text, Fewer));
                 break;
             }
@@ -37,6 +43,7 @@ public sealed class TextInks : Rule
         var least = Math.Min(ink.C, Math.Min(ink.M, ink.Y));
         var gray = new Ink(ink.C - least, ink.M - least, ink.Y - least, Math.Min(10_000, ink.K + least));
         var strongest = Math.Max(gray.C, Math.Max(gray.M, gray.Y));
-        return new(gray.C == strongest ? gray.C : 0, gray.M == strongest ? gray.M : 0, gray.Y == strongest ? gray.Y : 0, gray.K);
+        return new(gray.C == strongest ? gray.C : 0, gray.M == strongest ? gray.M : 0, gray.Y == strongest ? gray.Y : 0,
+            gray.K);
     }
 }

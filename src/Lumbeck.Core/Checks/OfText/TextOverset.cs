@@ -11,6 +11,9 @@ public sealed class TextOverset : Rule
     {
         foreach (var item in look.Take.Items.OfType<TextItem>().Where(t => !t.Hidden))
             if (look.Scene.Piece(item.Id) is { Setting.Overset: { } words } piece)
-                yield return Found(look, Severity.Stop, $"from “{LengthText.Clip(words)}” on", "every word", "These words do not fit their box and would not be printed as meant.", "Make the box larger, or the type smaller.", item, place: piece.Frame.ToBox(), by: item.Locked ? null : new FitText(item.Id, Fitting.Shrink));
+                yield return Found(look, Severity.Stop, $"from “{LengthText.Clip(words)}” on", "every word",
+                    "These words do not fit their box and would not be printed as meant.",
+                    "Make the box larger, or the type smaller.", item, place: piece.Frame.ToBox(),
+                    by: item.Locked ? null : new FitText(item.Id, Fitting.Shrink));
     }
 }

@@ -13,17 +13,38 @@ public sealed class TextPlaceholder : Rule
         foreach (var item in texts)
         {
             var empty = string.IsNullOrWhiteSpace(item.Words);
-            if (item.Starter) yield return Found(look, Severity.Stop, $"“{LengthText.Clip(item.Words)}”", "your own words", "These are the words it was added with.", "Type your own, or remove it.", item, place: look.Scene.Piece(item.Id)?.Frame.ToBox(), by: item.Locked ? null : Known(look.Job.Ticket, item.Role) is { Length: > 0 } known ? new SetWords(item.Id, known) : null);
-            else if (empty) yield return Found(look, Severity.Note, "no words", "some", $"This {item.Kind.ToLower(CultureInfo.InvariantCulture)} is empty.", "Type its words, or remove it.", item, place: look.Scene.Piece(item.Id)?.Frame.ToBox());
+            if (item.Starter)
+                yield return Found(look, Severity.Stop, $"“{LengthText.Clip(item.Words)}”", "your own words",
+                    "These are the words it was added with.", "Type your own, or remove it.", item,
+                    place: look.Scene.Piece(item.Id)?.Frame.ToBox(),
+                    by: item.Locked
+                        ? null
+                        : Known(look.Job.Ticket, item.Role) is { Length: > 0 } known
+                        ? new SetWords(item.Id, known)
+                        : null);
+            else if (empty)
+                yield return Found(look, Severity.Note, "no words", "some",
+                    $"This {item.Kind.ToLower(CultureInfo.InvariantCulture)} is empty.",
+                    "Type its words, or remove it.", item, place: look.Scene.Piece(item.Id)?.Frame.ToBox());
         }
         // A case under a jacket may stay bare: the jacket names the book.
         if (look.On.Wrap > 0 || look.Sheet.Panel(Part.Front) is null) yield break;
         foreach (var (role, name) in Needed)
-            if (!texts.Any(t => t.Role == role && t.Hold.Panel is (Part.Front or Part.Sheet) && !string.IsNullOrWhiteSpace(t.Words)))
-                yield return Found(look, Severity.Stop, $"no {name}", $"the {name}", $"The front does not say the book’s {name}.", $"Add the {name} to the front.", panel: Part.Front);
+            if (!texts.Any(t =>
+                t.Role == role && t.Hold.Panel is (Part.Front or Part.Sheet) && !string.IsNullOrWhiteSpace(t.Words)))
+                yield return Found(look, Severity.Stop, $"no {name}", $"the {name}",
+                    $"The front does not say the book’s {name}.", $"Add the {name} to the front.", panel: Part.Front);
     }
 
-    private static readonly (TextRole Role, string Name)[] Needed = [(TextRole.Title, "title"), (TextRole.Author, "author")];
+    private static readonly (TextRole Role, string Name)[] Needed = [(TextRole.Title, "title"),
+        (TextRole.Author, "author")];
 
-    private static string Known(Ticket t, TextRole role) => role switch { TextRole.Title => t.Title, TextRole.Subtitle => t.Subtitle, TextRole.Author => t.Author, TextRole.Imprint => t.Imprint, _ => "" };
+    private static string Known(Ticket t, TextRole role) => role switch
+    {
+        TextRole.Title => t.Title,
+        TextRole.Subtitle => t.Subtitle,
+        TextRole.Author => t.Author,
+        TextRole.Imprint => t.Imprint,
+        _ => "",
+    };
 }

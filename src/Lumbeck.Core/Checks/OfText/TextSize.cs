@@ -1,6 +1,9 @@
 namespace Lumbeck.Core.Checks.OfText;
 
-/// <summary>Words too small to be read, or to be printed: the least sizes are the house's, with a larger one for light letters and for spines.</summary>
+/// <summary>
+/// Words too small to be read, or to be printed: the least sizes are the house's, with a larger one for light letters
+/// and for spines.
+/// </summary>
 public sealed class TextSize : Rule
 {
     public override string Id => "text.size";
@@ -17,12 +20,23 @@ public sealed class TextSize : Rule
             var size = Length.FromDrawing(smallest.Size);
             var spine = item.Hold.Panel == Part.Spine;
             var reversed = IsReversed(smallest.Paint.Resolve(look.Job.Swatches));
-            var least = reversed || spine ? Length.Max(look.House.TextLeast, look.House.TextReversedLeast) : look.House.TextLeast;
+            var least = reversed || spine
+                ? Length.Max(look.House.TextLeast, look.House.TextReversedLeast)
+                : look.House.TextLeast;
             if (size >= least - Look.Tolerance) continue;
             var stop = size < look.House.TextStop;
-            yield return Found(look, stop ? Severity.Stop : Severity.Caution, size.ShowPoints(), $"{least.ShowPoints()} or more{(spine ? " on a spine" : reversed ? " in light letters" : "")}",
-                stop ? "Letters this small fill in or break up." : reversed ? "Ink spreads into light letters, and thin strokes close." : "Letters this small are hard to read in print.", "Set it larger.", item, place: piece.Inked.ToBox(),
-                by: text.Locked || text.Composed || !text.Runs.IsEmpty || text.Fit is not (Fitting.AsSet or Fitting.Grow) ? null : new StyleText(item.Id, Size: least));
+            yield return Found(look, stop ? Severity.Stop : Severity.Caution, size.ShowPoints(),
+                $"{least.ShowPoints()} or more{(spine ? " on a spine" : reversed ? " in light letters" : "")}",
+                stop
+                    ? "Letters this small fill in or break up."
+                    : reversed
+                    ? "Ink spreads into light letters, and thin strokes close."
+                    : "Letters this small are hard to read in print.", "Set it larger.", item,
+                        place: piece.Inked.ToBox(),
+                by: text.Locked || text.Composed || !text.Runs.IsEmpty
+                    || text.Fit is not (Fitting.AsSet or Fitting.Grow)
+                    ? null
+                    : new StyleText(item.Id, Size: least));
         }
     }
 

@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Checks.OfText;
 
-/// <summary>A title, subtitle or author on the cover that is not the ticket's: one of the two is an earlier one.</summary>
+/// <summary>
+/// A title, subtitle or author on the cover that is not the ticket's: one of the two is an earlier one.
+/// </summary>
 public sealed class TextTicket : Rule
 {
     public override string Id => "text.ticket";
@@ -11,15 +13,20 @@ public sealed class TextTicket : Rule
     {
         foreach (var (item, piece) in look.Drawn())
         {
-            if (item is not TextItem { Starter: false } text || Fact(look.Job.Ticket, text.Role) is not ({ Length: > 0 } fact, var name))
+            if (item is not TextItem { Starter: false } text
+                || Fact(look.Job.Ticket, text.Role) is not ({ Length: > 0 } fact, var name))
                 continue;
             var (says, ticket) = (Plainly(text.Words), Plainly(fact));
-            // A line of a title set in several, a family name alone, a title with its article: each is part of the other.
-            if (says.Length == 0 || ticket.Contains(says, StringComparison.Ordinal) || says.Contains(ticket, StringComparison.Ordinal))
+            // A line of a title set in several, a family name alone, a title with its article: each is part of the
+            // other.
+            if (says.Length == 0 || ticket.Contains(says, StringComparison.Ordinal)
+                || says.Contains(ticket, StringComparison.Ordinal))
                 continue;
             yield return Found(
-                look, Severity.Caution, $"“{LengthText.Clip(text.Words.ReplaceLineEndings(" "))}”", $"“{LengthText.Clip(fact)}”",
-                $"The {item.Hold.Panel.Say()} says another {name} than the ticket.", $"Set the ticket’s {name}, or change the ticket.",
+                look, Severity.Caution, $"“{LengthText.Clip(text.Words.ReplaceLineEndings(" "))}”",
+                    $"“{LengthText.Clip(fact)}”",
+                $"The {item.Hold.Panel.Say()} says another {name} than the ticket.",
+                    $"Set the ticket’s {name}, or change the ticket.",
                 item, place: piece.Frame.ToBox(), by: item.Locked ? null : new SetWords(item.Id, fact));
         }
     }

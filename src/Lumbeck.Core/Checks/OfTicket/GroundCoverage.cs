@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Checks.OfTicket;
 
-/// <summary>Any part of the sheet left bare, out to the edge of the bleed: proved on exact rectangles, not looked for.</summary>
+/// <summary>
+/// Any part of the sheet left bare, out to the edge of the bleed: proved on exact rectangles, not looked for.
+/// </summary>
 public sealed class GroundCoverage : Rule
 {
     public override string Id => "ground.coverage";
@@ -13,22 +15,36 @@ public sealed class GroundCoverage : Rule
         if (bare.Count == 0) yield break;
         var gap = bare.MaxBy(b => (double)b.Width.Units * b.Height.Units);
         var width = Length.Min(gap.Width, gap.Height);
-        yield return Found(look, Severity.Stop, $"a bare strip {width.Show(look.Unit)} wide", "covered to the edge of the bleed", "Where nothing lies on the sheet, white paper shows at the cut.", "Paint the ground, stretch what should cover it to the edge, or grow its picture.", panel: Part.Sheet, place: gap, by: Stretched(look));
+        yield return Found(look, Severity.Stop, $"a bare strip {width.Show(look.Unit)} wide",
+            "covered to the edge of the bleed", "Where nothing lies on the sheet, white paper shows at the cut.",
+            "Paint the ground, stretch what should cover it to the edge, or grow its picture.", panel: Part.Sheet,
+            place: gap, by: Stretched(look));
     }
 
-    /// <summary>Shapes that fill their panel's face run out to its edge, and pictures that do are grown; only where that leaves nothing bare.</summary>
+    /// <summary>
+    /// Shapes that fill their panel's face run out to its edge, and pictures that do are grown; only where that leaves
+    /// nothing bare.
+    /// </summary>
     private static Edit? Stretched(Look look)
     {
         var edits = ImmutableList.CreateBuilder<Edit>();
         foreach (var item in look.Take.Items)
         {
-            if (item is not (RectItem or PictureItem) || item.Locked || item.Hidden || item.Turned != 0 || Placement.Of(item, look.Sheet) is not { } at || look.Sheet.Panel(item.Hold.Panel) is not { } panel) continue;
+            if (item is not (RectItem or PictureItem) || item.Locked || item.Hidden || item.Turned != 0
+                || Placement.Of(item, look.Sheet) is not { } at || look.Sheet.Panel(item.Hold.Panel) is not { } panel)
+                continue;
             if (!at.OnSheet(item).Contains(panel.Face)) continue;
-            edits.Add(item is PictureItem { Picture.IsDrawing: false } ? new GrowPicture(item.Id, new(GrowWay.Mirror)) : new StretchItem(item.Id, Reach.Bleed));
+            edits.Add(item is PictureItem { Picture.IsDrawing: false } ? new GrowPicture(item.Id, new(GrowWay.Mirror))
+                : new StretchItem(item.Id, Reach.Bleed));
         }
         if (edits.Count == 0) return null;
         var edit = edits is [var one] ? one : new Together(edits.ToImmutable(), "run the ground out to the edge");
-        try { return Coverage.Bare(edit.Apply(look.Job).Wraps[look.On.Wrap].Take, look.Sheet, look.Sheet.Whole).Count == 0 ? edit : null; }
+        try
+        {
+            return Coverage.Bare(edit.Apply(look.Job).Wraps[look.On.Wrap].Take, look.Sheet, look.Sheet.Whole).Count == 0
+                ? edit
+                : null;
+        }
         catch (Refusal) { return null; }
     }
 }

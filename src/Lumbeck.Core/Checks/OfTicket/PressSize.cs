@@ -3,7 +3,9 @@ namespace Lumbeck.Core.Checks.OfTicket;
 /// <summary>A file that would be larger than the house takes.</summary>
 public sealed class PressSize : Rule
 {
-    /// <summary>What a pixel of a photograph takes in the file, in bytes: about what JPEG of four inks at high quality comes to.</summary>
+    /// <summary>
+    /// What a pixel of a photograph takes in the file, in bytes: about what JPEG of four inks at high quality comes to.
+    /// </summary>
     private const double BytesAPixel = 0.8;
 
     public override string Id => "press.size";
@@ -11,15 +13,18 @@ public sealed class PressSize : Rule
 
     public override IEnumerable<Finding> Find(Look look)
     {
-        var bytes = look.Scene.Pieces.SelectMany(p => p.Marks.OfType<PictureMark>().Select(m => Pixels(m, look.House))).Sum() * BytesAPixel;
+        var bytes = look.Scene.Pieces.SelectMany(p => p.Marks.OfType<PictureMark>().Select(m => Pixels(m, look.House)))
+            .Sum() * BytesAPixel;
         var mb = bytes / 1e6;
         if (mb > look.House.FileLimit)
-            yield return Found(look, Severity.Caution, $"about {mb:0} MB", $"{look.House.FileLimit} MB", $"{look.House.Name} takes no larger file.", "Take smaller pictures, or fewer.", panel: Part.Sheet);
+            yield return Found(look, Severity.Caution, $"about {mb:0} MB", $"{look.House.FileLimit} MB",
+                $"{look.House.Name} takes no larger file.", "Take smaller pictures, or fewer.", panel: Part.Sheet);
     }
 
     private static double Pixels(PictureMark m, House house)
     {
-        var wide = Math.Min(m.Picture.Wide, Math.Sqrt((m.Place.A * m.Place.A) + (m.Place.B * m.Place.B)) / 72 * house.PictureMost);
+        var wide = Math.Min(m.Picture.Wide,
+            Math.Sqrt((m.Place.A * m.Place.A) + (m.Place.B * m.Place.B)) / 72 * house.PictureMost);
         return wide * wide * m.Picture.High / Math.Max(1, m.Picture.Wide);
     }
 }

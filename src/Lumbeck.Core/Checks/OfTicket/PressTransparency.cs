@@ -11,6 +11,14 @@ public sealed class PressTransparency : Rule
         if (look.House.Kinds.FirstOrDefault() != PressKind.X1a) yield break;
         foreach (var (item, piece) in look.Drawn())
             if (piece.Mixes || piece.Softens || piece.SeesThrough)
-                yield return Found(look, Severity.Note, piece.Mixes ? "mixed with what lies under it" : piece.Softens ? "a soft shadow" : "see-through pixels", "opaque", $"{look.House.Name} takes PDF/X-1a: this and what it lies on leave as pixels; words over it stay type.", null, item, place: piece.Reach.ToBox());
+                yield return Found(look, Severity.Note,
+                    piece.Mixes
+                        ? "mixed with what lies under it"
+                        : piece.Softens
+                        ? "a soft shadow"
+                        : "see-through pixels",
+                    "opaque",
+                    $"{look.House.Name} takes PDF/X-1a: this and what it lies on leave as pixels; words over it stay type.",
+                    null, item, place: piece.Reach.ToBox());
     }
 }

@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Checks.OfTicket;
 
-/// <summary>An inside PDF whose page count or page size is not the ticket's; pages of odd sizes within it are a caution.</summary>
+/// <summary>
+/// An inside PDF whose page count or page size is not the ticket's; pages of odd sizes within it are a caution.
+/// </summary>
 public sealed class TicketInside : Rule
 {
     public override string Id => "ticket.inside";
@@ -13,10 +15,19 @@ public sealed class TicketInside : Rule
         var t = look.Job.Ticket;
         if (t.Inside is not { } inside) yield break;
         if (inside.Pages != t.Pages)
-            yield return Found(look, Severity.Stop, $"{inside.Pages} pages in {inside.Name}", $"{t.Pages} pages on the ticket", "Inside and cover are for different page counts, so the spine is wrong for one of them.", "Take the count over on the ticket, or lay the right inside on it.", by: new TakeInside(Trim: false));
+            yield return Found(look, Severity.Stop, $"{inside.Pages} pages in {inside.Name}",
+                $"{t.Pages} pages on the ticket",
+                "Inside and cover are for different page counts, so the spine is wrong for one of them.",
+                "Take the count over on the ticket, or lay the right inside on it.", by: new TakeInside(Trim: false));
         if (!inside.Fits(t.Trim, look.House.Bleed))
-            yield return Found(look, Severity.Stop, $"pages of {inside.Page.Show(look.Unit)}", $"{t.Trim.Show(look.Unit)}, with bleed or without", "Inside and cover are of different sizes.", "Take the size over on the ticket, or lay the right inside on it.", by: new TakeInside(Pages: false));
+            yield return Found(look, Severity.Stop, $"pages of {inside.Page.Show(look.Unit)}",
+                $"{t.Trim.Show(look.Unit)}, with bleed or without", "Inside and cover are of different sizes.",
+                "Take the size over on the ticket, or lay the right inside on it.", by: new TakeInside(Pages: false));
         if (inside.Sizes.Length > 1)
-            yield return Found(look, Severity.Caution, string.Join(", ", inside.Sizes.Skip(1).Take(3).Select(s => $"page {s.First}: {s.Size.Show(look.Unit)}")), $"{inside.Page.Show(look.Unit)} throughout", "Not all pages of the inside are of one size.", "Export the inside again with one page size.");
+            yield return Found(look, Severity.Caution,
+                string.Join(", ",
+                    inside.Sizes.Skip(1).Take(3).Select(s => $"page {s.First}: {s.Size.Show(look.Unit)}")),
+                $"{inside.Page.Show(look.Unit)} throughout", "Not all pages of the inside are of one size.",
+                "Export the inside again with one page size.");
     }
 }

@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Checks.OfTicket;
 
-/// <summary>Pages under or over what house and paper can bind; pages raised to the house's multiple are noted.</summary>
+/// <summary>
+/// Pages under or over what house and paper can bind; pages raised to the house's multiple are noted.
+/// </summary>
 public sealed class TicketPages : Rule
 {
     public override string Id => "ticket.pages";
@@ -12,10 +14,16 @@ public sealed class TicketPages : Rule
         var (house, paper, spine) = (look.House, look.Job.Ticket.Paper, look.Geometry.Spine);
         var (least, most) = (look.Geometry.FewestPages, look.Geometry.MostPages);
         if (spine.Pages < least)
-            yield return Found(look, Severity.Stop, $"{spine.Pages} pages", $"{least} pages", $"{house.Name} binds {paper.Name} from {least} pages: fewer do not hold together.", $"Add {least - spine.Pages} pages, or choose another binding.", by: new SetPages(least));
+            yield return Found(look, Severity.Stop, $"{spine.Pages} pages", $"{least} pages",
+                $"{house.Name} binds {paper.Name} from {least} pages: fewer do not hold together.",
+                $"Add {least - spine.Pages} pages, or choose another binding.", by: new SetPages(least));
         if (spine.Pages > most)
-            yield return Found(look, Severity.Stop, $"{spine.Pages} pages", $"{most} pages", $"{house.Name} binds {paper.Name} up to {most} pages.", "Take a thinner paper, a larger trim, or two volumes.");
+            yield return Found(look, Severity.Stop, $"{spine.Pages} pages", $"{most} pages",
+                $"{house.Name} binds {paper.Name} up to {most} pages.",
+                "Take a thinner paper, a larger trim, or two volumes.");
         if (spine.Pages != spine.PagesAsked)
-            yield return Found(look, Severity.Note, $"{spine.PagesAsked} pages", $"a multiple of {spine.Multiple}", $"{spine.PagesAsked} pages print as {spine.Pages}: the sheet is computed from {spine.Pages}.", $"Leave it, or add {spine.Pages - spine.PagesAsked} of your own.", by: new SetPages(spine.Pages));
+            yield return Found(look, Severity.Note, $"{spine.PagesAsked} pages", $"a multiple of {spine.Multiple}",
+                $"{spine.PagesAsked} pages print as {spine.Pages}: the sheet is computed from {spine.Pages}.",
+                $"Leave it, or add {spine.Pages - spine.PagesAsked} of your own.", by: new SetPages(spine.Pages));
     }
 }

@@ -12,7 +12,11 @@ public sealed class TicketSpinePinned : Rule
 
     public override IEnumerable<Finding> Find(Look look)
     {
-        if (look.Geometry.Spine is not { Pinned: { } pinned, Computed: var computed } || Length.Abs(pinned - computed) <= Most) yield break;
-        yield return Found(look, Severity.Caution, $"{pinned.Show(look.Unit)}, computed {computed.Show(look.Unit)}", $"within {Most.Show(look.Unit)}", "The pinned spine is not what pages and paper make.", "Ask the printer which is right, or unpin it on the ticket.", panel: Part.Spine, by: new PinSpine(null));
+        if (look.Geometry.Spine is not { Pinned: { } pinned, Computed: var computed }
+            || Length.Abs(pinned - computed) <= Most)
+            yield break;
+        yield return Found(look, Severity.Caution, $"{pinned.Show(look.Unit)}, computed {computed.Show(look.Unit)}",
+            $"within {Most.Show(look.Unit)}", "The pinned spine is not what pages and paper make.",
+            "Ask the printer which is right, or unpin it on the ticket.", panel: Part.Spine, by: new PinSpine(null));
     }
 }

@@ -6,7 +6,9 @@ namespace Lumbeck.Core.Checks.OfZones;
 /// </summary>
 public sealed class BleedBare : PlateRule
 {
-    /// <summary>How much of a side may be so: something white may end there by design. A reception spares a little more.</summary>
+    /// <summary>
+    /// How much of a side may be so: something white may end there by design. A reception spares a little more.
+    /// </summary>
     private const double Spared = 0.15;
 
     /// <summary>
@@ -34,9 +36,11 @@ public sealed class BleedBare : PlateRule
         (string Side, Length Bleed, Func<Length, Length, Box> Strip)[] sides =
         [
             ("left", trim.X, (a, b) => Box.FromEdges(trim.X + a, trim.Y, trim.X + b, trim.Bottom)),
-            ("right", whole.Right - trim.Right, (a, b) => Box.FromEdges(trim.Right - b, trim.Y, trim.Right - a, trim.Bottom)),
+            ("right", whole.Right - trim.Right,
+                (a, b) => Box.FromEdges(trim.Right - b, trim.Y, trim.Right - a, trim.Bottom)),
             ("head", trim.Y, (a, b) => Box.FromEdges(trim.X, trim.Y + a, trim.Right, trim.Y + b)),
-            ("foot", whole.Bottom - trim.Bottom, (a, b) => Box.FromEdges(trim.X, trim.Bottom - b, trim.Right, trim.Bottom - a)),
+            ("foot", whole.Bottom - trim.Bottom,
+                (a, b) => Box.FromEdges(trim.X, trim.Bottom - b, trim.Right, trim.Bottom - a)),
         ];
         foreach (var (side, bleed, strip) in sides)
         {
@@ -66,7 +70,8 @@ public sealed class BleedBare : PlateRule
         (left, top) = (Math.Min(left, right - 1), Math.Min(top, bottom - 1));
         var (along, across) = upright ? (bottom - top, right - left) : (right - left, bottom - top);
         double at(int n, int k) => upright ? plates.Laid(left + k, top + n) : plates.Laid(left + n, top + k);
-        double one(int n) => Enumerable.Range(0, across).Select(k => at(n, k)) is var all && most ? all.Max() : all.Min();
+        double one(int n) =>
+            Enumerable.Range(0, across).Select(k => at(n, k)) is var all && most ? all.Max() : all.Min();
         return [.. Enumerable.Range(0, along).Select(one)];
     }
 }

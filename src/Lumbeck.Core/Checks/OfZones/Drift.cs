@@ -35,13 +35,19 @@ public static class Drift
             if (item.IsRead || item.Whole)
             {
                 if (Cut(item.Id, ink, sheet.Trim, knife) is { } cut) yield return cut;
-                else if (sheet.Folds.Select(f => Folded(item.Id, ink, f, fold)).OfType<Harm>().FirstOrDefault() is { } folded)
+                else if (sheet.Folds.Select(f => Folded(item.Id, ink, f, fold)).OfType<Harm>()
+                    .FirstOrDefault() is { } folded)
                     yield return folded;
             }
-            else if (item is RectItem { Fill: { Pattern: null, Paint: not GradientPaint } } && item.Turned % 90 == 0 && piece.Frame.ToBox() is var box && sheet.Folds.FirstOrDefault(f => Near(box.X, f) || Near(box.Right, f)) is { IsZero: false } at && box.Height > Length.FromMillimetres(10) && !Continues(take, scene, item, box))
+            else if (item is RectItem { Fill: { Pattern: null, Paint: not GradientPaint } } && item.Turned % 90 == 0
+                && piece.Frame.ToBox() is var box
+                && sheet.Folds.FirstOrDefault(f => Near(box.X, f) || Near(box.Right, f)) is { IsZero: false } at
+                && box.Height > Length.FromMillimetres(10) && !Continues(take, scene, item, box))
                 yield return new(item.Id, box, false, default) { OnFold = FoldName(sheet, at) };
         }
-        var wandered = Box.FromEdges(sheet.Trim.X - knife, sheet.Trim.Y - knife, sheet.Trim.Right + knife, sheet.Trim.Bottom + knife).Intersect(sheet.Whole);
+        var wandered = Box.FromEdges(sheet.Trim.X - knife, sheet.Trim.Y - knife, sheet.Trim.Right + knife,
+            sheet.Trim.Bottom + knife)
+            .Intersect(sheet.Whole);
         // What is bare as drawn is another rule's to tell.
         if (Coverage.Bare(take, sheet, wandered) is [_, ..] bare && Coverage.Bare(take, sheet, sheet.Whole).Count == 0)
             yield return new("", bare[0], true, default) { Bare = Length.Min(bare[0].Width, bare[0].Height) };
@@ -50,11 +56,15 @@ public static class Drift
     /// <summary>The least the knife may leave of an item, at the drift's worst end.</summary>
     private static Harm? Cut(string item, Box ink, Box trim, Length knife)
     {
-        Length left = trim.X + knife - ink.X, right = ink.Right - (trim.Right - knife), head = trim.Y + knife - ink.Y, foot = ink.Bottom - (trim.Bottom - knife);
+        Length left = trim.X + knife - ink.X, right = ink.Right - (trim.Right - knife), head = trim.Y + knife - ink.Y,
+            foot = ink.Bottom - (trim.Bottom - knife);
         var into = Length.Max(Length.Max(left, right), Length.Max(head, foot));
         if (into <= Look.Tolerance) return null;
-        Length away(Length before, Length after) => before > Look.Tolerance ? before : after > Look.Tolerance ? -after : default;
-        return new(item, ink, true, into, away(left, right), away(head, foot)) { AsDrawn = into - knife > Look.Tolerance };
+        Length away(Length before, Length after) =>
+            before > Look.Tolerance ? before : after > Look.Tolerance ? -after : default;
+        return new(item, ink, true, into, away(left, right),
+            away(head, foot))
+        { AsDrawn = into - knife > Look.Tolerance };
     }
 
     private static Harm? Folded(string item, Box ink, Length at, Length fold)
@@ -63,18 +73,27 @@ public static class Drift
         if (left <= Look.Tolerance || right <= Look.Tolerance) return null;
         // An item that holds both ends of the drift lies across the fold as drawn.
         var into = Length.Min(left, right);
-        return new(item, ink, false, into, left < right ? left : -right) { AsDrawn = ink.X < at - Look.Tolerance && ink.Right > at + Look.Tolerance };
+        return new(item, ink, false, into, left < right ? left : -right)
+        {
+            AsDrawn = ink.X < at - Look.Tolerance
+            && ink.Right > at + Look.Tolerance
+        };
     }
 
     private static bool Near(Length edge, Length fold) => Length.Abs(edge - fold) < Length.FromMillimetres(0.1m);
 
     /// <summary>Whether what lies beyond the fold has the same colour, so that nothing is seen to end there.</summary>
     private static bool Continues(Take take, Scene scene, Item item, Box box) =>
-        take.Items.OfType<RectItem>().Any(o => o.Id != item.Id && Equals(o.Fill, ((RectItem)item).Fill) && scene.Piece(o.Id) is { Frame.IsEmpty: false } p && p.Frame.ToBox() is var b && (Near(b.Right, box.X) || Near(b.X, box.Right)));
+        take.Items.OfType<RectItem>()
+            .Any(o =>
+                o.Id != item.Id && Equals(o.Fill, ((RectItem)item).Fill)
+                    && scene.Piece(o.Id) is { Frame.IsEmpty: false } p && p.Frame.ToBox() is var b
+                    && (Near(b.Right, box.X) || Near(b.X, box.Right)));
 
     private static string FoldName(Sheet sheet, Length at)
     {
-        var beside = sheet.Panels.Where(p => Near(p.Face.X, at) || Near(p.Face.Right, at)).Select(p => p.Part.Say()).ToList();
+        var beside = sheet.Panels.Where(p => Near(p.Face.X, at) || Near(p.Face.Right, at)).Select(p => p.Part.Say())
+            .ToList();
         return beside.Count == 0 ? "fold" : $"{beside[0]}’s fold";
     }
 }

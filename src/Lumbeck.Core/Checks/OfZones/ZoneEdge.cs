@@ -10,7 +10,8 @@ public sealed class ZoneEdge : Rule
     {
         var limit = look.House.EdgeRule;
         var trim = look.Sheet.Trim;
-        List<Length> across = [trim.X, trim.Right, .. look.Sheet.Folds], down = [trim.Y, trim.Bottom, .. look.Sheet.FoldsAcross];
+        List<Length> across = [trim.X, trim.Right, .. look.Sheet.Folds],
+            down = [trim.Y, trim.Bottom, .. look.Sheet.FoldsAcross];
         foreach (var (item, piece) in look.Drawn())
         {
             if (item.Turned % 90 != 0) continue;
@@ -18,21 +19,35 @@ public sealed class ZoneEdge : Rule
             if (item is FrameItem { Hold.Box: HoldBox.Edge } frame)
             {
                 if (frame.Thickness < limit - Look.Tolerance)
-                    yield return Found(look, Severity.Caution, $"{frame.Thickness.Show(look.Unit)} wide at the cut", $"{limit.Show(look.Unit)} or more", "Where the knife wanders, a narrow border is seen to be wider on one side than on the other.", "Make the border wider.", item, place: box,
+                    yield return Found(look, Severity.Caution, $"{frame.Thickness.Show(look.Unit)} wide at the cut",
+                        $"{limit.Show(look.Unit)} or more",
+                        "Where the knife wanders, a narrow border is seen to be wider on one side than on the other.",
+                        "Make the border wider.", item, place: box,
                         by: frame.Locked ? null : new ThickenFrame(item.Id, limit));
                 continue;
             }
             var (upright, level) = Runs(item, box);
-            var near = upright.SelectMany(x => across.Select(a => Length.Abs(x - a))).Concat(level.SelectMany(y => down.Select(d => Length.Abs(y - d)))).Where(d => d < limit - Look.Tolerance).DefaultIfEmpty(limit).Min();
+            var near = upright.SelectMany(x => across.Select(a => Length.Abs(x - a)))
+                .Concat(level.SelectMany(y => down.Select(d => Length.Abs(y - d))))
+                .Where(d => d < limit - Look.Tolerance).DefaultIfEmpty(limit).Min();
             if (near < limit)
-                yield return Found(look, Severity.Caution, $"{near.Show(look.Unit)} from it", $"{limit.Show(look.Unit)} or more", "A line so near a cut or fold shows every drift of knife and fold.", "Draw it farther in, or let it run out over the edge.", item, place: box);
+                yield return Found(look, Severity.Caution, $"{near.Show(look.Unit)} from it",
+                    $"{limit.Show(look.Unit)} or more",
+                    "A line so near a cut or fold shows every drift of knife and fold.",
+                    "Draw it farther in, or let it run out over the edge.", item, place: box);
         }
     }
 
-    /// <summary>Where a line's own edges run: those of a thin rule or line along its length, those of an outlined, unfilled shape on all sides.</summary>
+    /// <summary>
+    /// Where a line's own edges run: those of a thin rule or line along its length, those of an outlined, unfilled
+    /// shape on all sides.
+    /// </summary>
     private static (Length[] Upright, Length[] Level) Runs(Item item, Box box)
     {
-        if (item is LineItem or RectItem { Kind: "Rule" }) return box.Width > box.Height ? ([], [box.Y + (0.5m * box.Height)]) : ([box.X + (0.5m * box.Width)], []);
-        return item is RectItem { Fill: null, Line: not null } or PlateItem { Fill: null } or FrameItem ? ([box.X, box.Right], [box.Y, box.Bottom]) : ([], []);
+        if (item is LineItem or RectItem { Kind: "Rule" })
+            return box.Width > box.Height ? ([], [box.Y + (0.5m * box.Height)]) : ([box.X + (0.5m * box.Width)], []);
+        return item is RectItem { Fill: null, Line: not null } or PlateItem { Fill: null } or FrameItem
+            ? ([box.X, box.Right], [box.Y, box.Bottom])
+            : ([], []);
     }
 }

@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Checks.OfZones;
 
-/// <summary>Text or a barcode across a fold, in a scored band, or too near a fold. Spine text has its own rule.</summary>
+/// <summary>
+/// Text or a barcode across a fold, in a scored band, or too near a fold. Spine text has its own rule.
+/// </summary>
 public sealed class ZoneFold : Rule
 {
     public override string Id => "zone.fold";
@@ -14,27 +16,44 @@ public sealed class ZoneFold : Rule
             if ((!item.IsRead && !item.Whole) || item.Hold.Panel == Part.Spine) continue;
             var ink = piece.Inked.ToBox();
             var kind = item.Kind.ToLower(CultureInfo.InvariantCulture);
-            var across = look.Sheet.Folds.FirstOrDefault(f => ink.X < f - Look.Tolerance && ink.Right > f + Look.Tolerance, Length.Zero);
+            var across =
+                look.Sheet.Folds.FirstOrDefault(f => ink.X < f - Look.Tolerance && ink.Right > f + Look.Tolerance,
+                Length.Zero);
             if (!across.IsZero)
             {
                 var reach = Length.Min(across - ink.X, ink.Right - across);
-                yield return Found(look, item.IsRead ? Severity.Stop : Severity.Caution, $"{reach.Show(look.Unit)} over the fold", $"{limit.Show(look.Unit)} from it", $"This {kind} would be folded over an edge.", "Keep it on one panel.", item, place: ink, by: Mending.Into(item, ink, Room(look, ink)));
+                yield return Found(look, item.IsRead ? Severity.Stop : Severity.Caution,
+                    $"{reach.Show(look.Unit)} over the fold", $"{limit.Show(look.Unit)} from it",
+                    $"This {kind} would be folded over an edge.", "Keep it on one panel.", item, place: ink,
+                    by: Mending.Into(item, ink, Room(look, ink)));
             }
             else if (!item.IsRead) continue;
-            else if (look.Sheet.Zones.FirstOrDefault(z => z.Kind is (ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch) && !z.Box.Intersect(ink).IsEmpty) is { } band)
-                yield return Found(look, Severity.Stop, $"in the {band.Kind.Word()} band", "clear of it", $"This {kind} lies where the cover is worked: {band.Reason}.", "Move it to the safe box.", item, place: ink, by: Mending.Into(item, ink, Room(look, ink)));
+            else if (look.Sheet.Zones.FirstOrDefault(z =>
+                z.Kind is (ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch)
+                    && !z.Box.Intersect(ink).IsEmpty) is { } band)
+                yield return Found(look, Severity.Stop, $"in the {band.Kind.Word()} band", "clear of it",
+                    $"This {kind} lies where the cover is worked: {band.Reason}.", "Move it to the safe box.", item,
+                    place: ink, by: Mending.Into(item, ink, Room(look, ink)));
             else if (Nearest(look, ink) is { } near && near.Gap < near.Limit - Look.Tolerance)
-                yield return Found(look, Severity.Stop, $"{Length.Max(near.Gap, Length.Zero).Show(look.Unit)} from the fold", $"{near.Limit.Show(look.Unit)} from it", $"A fold that wanders would catch this {kind}.", $"Move it {(near.Limit - near.Gap).Show(look.Unit)} away from the fold.", item, place: ink, by: Mending.Into(item, ink, Room(look, ink)));
+                yield return Found(look, Severity.Stop,
+                    $"{Length.Max(near.Gap, Length.Zero).Show(look.Unit)} from the fold",
+                    $"{near.Limit.Show(look.Unit)} from it", $"A fold that wanders would catch this {kind}.",
+                    $"Move it {(near.Limit - near.Gap).Show(look.Unit)} away from the fold.", item, place: ink,
+                    by: Mending.Into(item, ink, Room(look, ink)));
         }
     }
 
-    /// <summary>The fold whose inset an item comes nearest to breaking: its distance, and the distance wanted there (beside a case's spine the hinge is added).</summary>
+    /// <summary>
+    /// The fold whose inset an item comes nearest to breaking: its distance, and the distance wanted there (beside a
+    /// case's spine the hinge is added).
+    /// </summary>
     private static (Length Gap, Length Limit)? Nearest(Look look, Box ink)
     {
         List<(Length Gap, Length Limit)> sides = [];
         var middle = ink.X + (0.5m * ink.Width);
         // The panel it lies on, which need not be the one it hangs on.
-        if (look.Sheet.Panels.FirstOrDefault(p => p.Face.X <= middle && middle <= p.Face.Right) is { } panel && look.Sheet.Zone(ZoneKind.FoldSafe, panel.Part) is { Box: var safe })
+        if (look.Sheet.Panels.FirstOrDefault(p => p.Face.X <= middle && middle <= p.Face.Right) is { } panel
+            && look.Sheet.Zone(ZoneKind.FoldSafe, panel.Part) is { Box: var safe })
         {
             if (safe.X > panel.Face.X) sides.Add((ink.X - panel.Face.X, safe.X - panel.Face.X));
             if (safe.Right < panel.Face.Right) sides.Add((panel.Face.Right - ink.Right, panel.Face.Right - safe.Right));
@@ -47,5 +66,9 @@ public sealed class ZoneFold : Rule
 
     /// <summary>The safe box of the panel that most of an item lies on.</summary>
     private static Box Room(Look look, Box ink) =>
-        look.Sheet.Panels.Where(p => p.CarriesText && p.Part != Part.Spine).MaxBy(p => Length.Min(p.Face.Right, ink.Right) - Length.Max(p.Face.X, ink.X)) is { } panel ? (look.Sheet.Zone(ZoneKind.FoldSafe, panel.Part)?.Box is { } fold ? panel.Safe.Intersect(fold) : panel.Safe) : default;
+        look.Sheet.Panels.Where(p => p.CarriesText && p.Part != Part.Spine)
+            .MaxBy(p => Length.Min(p.Face.Right, ink.Right) - Length.Max(p.Face.X, ink.X)) is { } panel
+            ? (look.Sheet.Zone(ZoneKind.FoldSafe, panel.Part)?.Box is { } fold ? panel.Safe.Intersect(fold)
+                : panel.Safe)
+            : default;
 }

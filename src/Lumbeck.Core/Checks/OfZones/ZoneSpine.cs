@@ -17,12 +17,23 @@ public sealed class ZoneSpine : Rule
             var ink = piece.Inked.ToBox();
             if (whyNot is not null || band is not { } safe)
             {
-                yield return Found(look, Severity.Stop, $"{look.Geometry.Spine.Pages} pages, {spine.Face.Width.Show(look.Unit)}", $"from {look.House.SpineTextPages} pages and {look.House.SpineTextWidth.Show(look.Unit)}", $"No words on this spine: {whyNot ?? "it has no room between its safe lines"}.", "Remove or hide the spine's text.", item, place: ink, by: item.Locked ? null : new HideItem(item.Id, true));
+                yield return Found(look, Severity.Stop,
+                    $"{look.Geometry.Spine.Pages} pages, {spine.Face.Width.Show(look.Unit)}",
+                    $"from {look.House.SpineTextPages} pages and {look.House.SpineTextWidth.Show(look.Unit)}",
+                    $"No words on this spine: {whyNot ?? "it has no room between its safe lines"}.",
+                    "Remove or hide the spine's text.", item, place: ink,
+                    by: item.Locked ? null : new HideItem(item.Id, true));
                 continue;
             }
             var past = Length.Max(safe.X - ink.X, ink.Right - safe.Right);
             if (past <= Look.Tolerance) continue;
-            yield return Found(look, Severity.Stop, $"{past.Show(look.Unit)} outside the safe band", $"within {safe.Width.Show(look.Unit)}", "Folds wander, and words on the spine would slip round its edge.", "Make it smaller, or move it to the middle of the spine.", item, place: ink, by: item is TextItem { Locked: false, Role: TextRole.Title or TextRole.Author or TextRole.Imprint } ? new FitText(item.Id, Composed: true) : Mending.Into(item, ink, safe));
+            yield return Found(look, Severity.Stop, $"{past.Show(look.Unit)} outside the safe band",
+                $"within {safe.Width.Show(look.Unit)}",
+                "Folds wander, and words on the spine would slip round its edge.",
+                "Make it smaller, or move it to the middle of the spine.", item, place: ink,
+                by: item is TextItem { Locked: false, Role: TextRole.Title or TextRole.Author or TextRole.Imprint }
+                    ? new FitText(item.Id, Composed: true)
+                    : Mending.Into(item, ink, safe));
         }
     }
 }

@@ -14,11 +14,17 @@ public sealed class ZoneTrim : Rule
         {
             if (!item.IsRead && !item.Whole) continue;
             var ink = piece.Inked.ToBox();
-            var past = Length.Max(Length.Max(safe.X - ink.X, ink.Right - safe.Right), Length.Max(safe.Y - ink.Y, ink.Bottom - safe.Bottom));
+            var past = Length.Max(Length.Max(safe.X - ink.X, ink.Right - safe.Right),
+                Length.Max(safe.Y - ink.Y, ink.Bottom - safe.Bottom));
             if (past <= Look.Tolerance) continue;
             var left = limit - past;
-            var measured = left.Units >= 0 ? $"{left.Show(look.Unit)} from the cut" : $"{(-left).Show(look.Unit)} past the cut";
-            yield return Found(look, Severity.Stop, measured, $"{limit.Show(look.Unit)} from the cut", $"A knife that wanders would cut into this {item.Kind.ToLower(CultureInfo.InvariantCulture)}.", $"Move it inward by {past.Show(look.Unit)}, or make it smaller.", item, place: ink, by: Mending.Into(item, ink, safe));
+            var measured = left.Units >= 0
+                ? $"{left.Show(look.Unit)} from the cut"
+                : $"{(-left).Show(look.Unit)} past the cut";
+            yield return Found(look, Severity.Stop, measured, $"{limit.Show(look.Unit)} from the cut",
+                $"A knife that wanders would cut into this {item.Kind.ToLower(CultureInfo.InvariantCulture)}.",
+                $"Move it inward by {past.Show(look.Unit)}, or make it smaller.", item, place: ink,
+                by: Mending.Into(item, ink, safe));
         }
     }
 }

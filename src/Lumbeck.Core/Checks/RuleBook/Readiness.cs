@@ -6,12 +6,14 @@ public sealed record Readiness(int Stops, int Cautions, int Notes)
     public static Readiness Of(IEnumerable<Finding> findings)
     {
         var by = findings.Where(f => f.Waived is null).CountBy(f => f.Severity).ToDictionary();
-        return new(by.GetValueOrDefault(Severity.Stop), by.GetValueOrDefault(Severity.Caution), by.GetValueOrDefault(Severity.Note));
+        return new(by.GetValueOrDefault(Severity.Stop), by.GetValueOrDefault(Severity.Caution),
+            by.GetValueOrDefault(Severity.Note));
     }
 
     /// <summary>The facts a ticket still wants, in words; empty when it is complete.</summary>
     public static IReadOnlyList<string> Missing(Ticket t) =>
-        [.. (t.Title.Length == 0 ? (string[])["title"] : []), .. (t.Author.Length == 0 ? (string[])["author"] : []), .. (t.Isbn is null ? (string[])["ISBN"] : [])];
+        [.. (t.Title.Length == 0 ? (string[])["title"] : []), .. (t.Author.Length == 0 ? (string[])["author"] : []),
+            .. (t.Isbn is null ? (string[])["ISBN"] : [])];
 
     /// <summary>In one line: “2 stops, 1 caution” or “nothing stops the press”.</summary>
     public string Say() => (Stops, Cautions) switch

@@ -5,10 +5,15 @@ public static class Rules
 {
     public static IReadOnlyList<Rule> All { get; } =
     [
-        new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(), new ZoneTrim(), new ZoneFold(), new ZoneEdge(), new ZoneSpine(), new ZoneDrift(),
-        new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new TextTicket(), new TextSize(), new TextInks(), new TextContrast(), new TextTypography(), new LineWeight(),
-        new PictureMissing(), new PictureResolution(), new PictureColour(), new PictureGamut(), new PictureLicence(), new InkTotal(), new InkOverprint(), new InkBlack(), new InkFinish(),
-        new BarcodeDigits(), new BarcodeRoom(), new BarcodeInk(), new BarcodeReadable(), new BarcodePrice(), new BarcodeWho(), new FaceEmbed(), new BleedBare(), new PressTransparency(), new PressSize(), new ItemLost(),
+        new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(),
+            new ZoneTrim(), new ZoneFold(), new ZoneEdge(), new ZoneSpine(), new ZoneDrift(),
+        new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new TextTicket(), new TextSize(), new TextInks(),
+            new TextContrast(), new TextTypography(), new LineWeight(),
+        new PictureMissing(), new PictureResolution(), new PictureColour(), new PictureGamut(), new PictureLicence(),
+            new InkTotal(), new InkOverprint(), new InkBlack(), new InkFinish(),
+        new BarcodeDigits(), new BarcodeRoom(), new BarcodeInk(), new BarcodeReadable(), new BarcodePrice(),
+            new BarcodeWho(), new FaceEmbed(), new BleedBare(), new PressTransparency(), new PressSize(),
+            new ItemLost(),
     ];
 
     /// <summary>Refuses a job that goes without a rule that there is none of.</summary>
@@ -16,12 +21,15 @@ public static class Rules
     public static void RefuseUnknown(Job job)
     {
         foreach (var waiver in job.Waivers)
-            if (All.All(r => r.Id != waiver.Rule)) throw new Refusal("waiver", $"there is no rule called `{LengthText.Clip(waiver.Rule)}`");
+            if (All.All(r => r.Id != waiver.Rule))
+                throw new Refusal("waiver", $"there is no rule called `{LengthText.Clip(waiver.Rule)}`");
     }
 
     /// <summary>What can be found on all sheets of a job without its plates, stops first.</summary>
     public static ImmutableArray<Finding> Check(IEnumerable<Look> sheets) =>
-        [.. sheets.SelectMany(look => All.Where(r => r is not PlateRule && (!r.OfTicket || look.On.Number == 0)).SelectMany(r => r.Find(look))).OrderBy(f => f.Severity)];
+        [.. sheets.SelectMany(look =>
+            All.Where(r => r is not PlateRule && (!r.OfTicket || look.On.Number == 0)).SelectMany(r => r.Find(look)))
+            .OrderBy(f => f.Severity)];
 
     /// <summary>What the plates of one sheet show.</summary>
     public static ImmutableArray<Finding> Check(Look look, PlateLook plates) =>

@@ -1,12 +1,16 @@
 namespace Lumbeck.Core.Drawing.Spine;
 
-/// <summary>What a cover keeps right by itself after every edit: its composed spines, and boxes that grow with their words.</summary>
+/// <summary>
+/// What a cover keeps right by itself after every edit: its composed spines, and boxes that grow with their words.
+/// </summary>
 public static class Keeping
 {
     /// <summary>The job with both as they should be; the same job where they are.</summary>
     public static Job Right(Job job, IType type)
     {
-        if (!job.Wraps.Any(w => w.Takes.Any(t => t.Items.Any(i => i is TextItem { Composed: true } or TextItem { Fit: Fitting.Grow })))) return job;
+        if (!job.Wraps.Any(w =>
+            w.Takes.Any(t => t.Items.Any(i => i is TextItem { Composed: true } or TextItem { Fit: Fitting.Grow }))))
+            return job;
         var sheets = job.Sheets();
         for (var wrap = 0; wrap < job.Wraps.Count; wrap++)
         {
@@ -18,7 +22,8 @@ public static class Keeping
                 foreach (var sheet in own) t = SpineComposing.Compose(t, sheet, job.Ticket, type);
                 return Grown(t, own, job.Ticket, type);
             }).ToImmutableList();
-            if (!takes.SequenceEqual(w.Takes)) job = job with { Wraps = job.Wraps.SetItem(wrap, w with { Takes = takes }) };
+            if (!takes.SequenceEqual(w.Takes))
+                job = job with { Wraps = job.Wraps.SetItem(wrap, w with { Takes = takes }) };
         }
         return job;
     }
@@ -29,7 +34,8 @@ public static class Keeping
         foreach (var text in take.Items.OfType<TextItem>().Where(t => t.Fit == Fitting.Grow && !t.Upright))
         {
             if (sheets.Select(s => Placement.Of(text, s)).FirstOrDefault(p => p is not null) is not { } at) continue;
-            var set = Typesetter.Set(text.ToSet(ticket, at.Panel.Turn), at.Box.Width.Points, at.Box.Height.Points, type);
+            var set = Typesetter.Set(text.ToSet(ticket, at.Panel.Turn), at.Box.Width.Points, at.Box.Height.Points,
+                type);
             var height = Length.FromPoints((decimal)Math.Ceiling(Math.Max(set.Height, 1) * 100) / 100);
             if (text.Height != new Span(height)) items = items.Replace(text, text with { Height = new(height) });
         }

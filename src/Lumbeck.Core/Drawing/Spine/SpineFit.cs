@@ -10,8 +10,14 @@ public static class SpineFit
     public static Length? Of(Take take, Scene scene)
     {
         if (scene.Surface.Zone(ZoneKind.SpineSafe, Part.Spine) is not { } band) return null;
-        var title = take.Items.OfType<TextItem>().FirstOrDefault(t => t.Hold.Panel == Part.Spine && t.Role == TextRole.Title && !t.Hidden);
-        if (title is null || scene.Piece(title.Id) is not { Inked.IsEmpty: false, Setting: { Lines: [var line, ..], Size: var size } } piece)
+        var title = take.Items.OfType<TextItem>()
+            .FirstOrDefault(t => t.Hold.Panel == Part.Spine && t.Role == TextRole.Title && !t.Hidden);
+        if (title is null
+            || scene.Piece(title.Id) is not
+            {
+                Inked.IsEmpty: false,
+                Setting: { Lines: [var line, ..], Size: var size }
+            } piece)
             return null;
         // On the sheet the spine's words run upright: their height is the ink's width there.
         var tall = piece.Inked.Right - piece.Inked.Left;

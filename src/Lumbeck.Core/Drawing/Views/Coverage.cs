@@ -13,7 +13,8 @@ public static class Coverage
         if (take.Ground.Paint is not null and not FinishPaint) return [];
         List<Box> bare = [window.Intersect(sheet.Whole)];
         foreach (var item in take.Items)
-            if (item is { Hidden: false, Opacity: 100, Blend: Blend.Normal } && item.Turned % 90 == 0 && Placement.Of(item, sheet) is { } at)
+            if (item is { Hidden: false, Opacity: 100, Blend: Blend.Normal } && item.Turned % 90 == 0
+                && Placement.Of(item, sheet) is { } at)
             {
                 if (IsSolid(item)) bare = [.. bare.SelectMany(b => b.Without(at.OnSheet(item)))];
                 if (Grown(item, at, sheet) is { } to) bare = [.. bare.SelectMany(b => b.Without(to))];
@@ -23,7 +24,9 @@ public static class Coverage
 
     /// <summary>What a grown picture covers that nothing shows through.</summary>
     private static Box? Grown(Item item, Placement at, Sheet sheet) =>
-        item is PictureItem { Growth: { } growth, Picture.Opaque: true } p && Growing.Of(p, at, sheet, 300) is { How: var how } && Math.Max(Math.Max(how.Left, how.Right), Math.Max(how.Top, how.Bottom)) < Growing.Most
+        item is PictureItem { Growth: { } growth, Picture.Opaque: true } p
+            && Growing.Of(p, at, sheet, 300) is { How: var how }
+            && Math.Max(Math.Max(how.Left, how.Right), Math.Max(how.Top, how.Bottom)) < Growing.Most
             ? Growing.TargetBox(growth.To, at.Panel, sheet)
             : null;
 

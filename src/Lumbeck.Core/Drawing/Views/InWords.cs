@@ -12,8 +12,11 @@ public static class InWords
     {
         var (sheet, take, unit) = (on.Sheet, job.Wraps[on.Wrap].Take, job.Ticket.Unit);
         var s = new StringBuilder();
-        s.Append(CultureInfo.InvariantCulture, $"The {on.Name}’s sheet is {sheet.Size.Show(unit)}, trimmed to {sheet.Trim.Size.Show(unit)}. From left to right: {string.Join(", ", sheet.Panels.Select(p => p.Part.Say()))}.\n");
-        s.Append(CultureInfo.InvariantCulture, $"Ground: {take.Ground.Paint.Show(job.Swatches)}{(take.Ground.Pattern is null ? "" : ", with a drawn paper")}.\n");
+        s.Append(CultureInfo.InvariantCulture,
+            $"The {on.Name}’s sheet is {sheet.Size.Show(unit)}, trimmed to {sheet.Trim.Size.Show(unit)}. From left " +
+                $"to right: {string.Join(", ", sheet.Panels.Select(p => p.Part.Say()))}.\n");
+        s.Append(CultureInfo.InvariantCulture,
+            $"Ground: {take.Ground.Paint.Show(job.Swatches)}{(take.Ground.Pattern is null ? "" : ", with a drawn paper")}.\n");
         foreach (var part in sheet.Panels.Select(p => p.Part).Append(Part.Sheet))
         {
             var items = take.Items.Where(i => i.Hold.Panel == part).ToList();
@@ -52,9 +55,15 @@ public static class InWords
             var face = at.Panel.Face;
             var (w, h) = at.Panel.Turn == Turn.None ? (face.Width, face.Height) : (face.Height, face.Width);
             // As the panel is read, whatever box it hangs in.
-            var (dx, dy) = at.Panel.Turn switch { Turn.Clockwise => (at.Hung.Y - face.Y, face.Right - at.Hung.Right), Turn.CounterClockwise => (face.Bottom - at.Hung.Bottom, at.Hung.X - face.X), _ => (at.Hung.X - face.X, at.Hung.Y - face.Y) };
+            var (dx, dy) = at.Panel.Turn switch
+            {
+                Turn.Clockwise => (at.Hung.Y - face.Y, face.Right - at.Hung.Right),
+                Turn.CounterClockwise => (face.Bottom - at.Hung.Bottom, at.Hung.X - face.X),
+                _ => (at.Hung.X - face.X, at.Hung.Y - face.Y),
+            };
             var box = at.Box;
-            said.Add($"{box.Size.Show(unit)}, {(box.X + dx).Show(unit)} from the left and {(box.Y + dy).Show(unit)} from the head of a face of {new Size(w, h).Show(unit)}");
+            said.Add($"{box.Size.Show(unit)}, {(box.X + dx).Show(unit)} from the left and {(box.Y + dy).Show(unit)} " +
+                $"from the head of a face of {new Size(w, h).Show(unit)}");
         }
         if (item.Turned != 0) said.Add($"turned {item.Turned.ToString("0.##", CultureInfo.InvariantCulture)}°");
         if (item.Opacity != 100) said.Add($"opacity {item.Opacity.ToString("0.##", CultureInfo.InvariantCulture)} %");

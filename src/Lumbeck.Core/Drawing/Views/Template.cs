@@ -1,8 +1,10 @@
 namespace Lumbeck.Core.Drawing.Views;
 
 /// <summary>
-/// The blank sheet for work done elsewhere: its zones as drawing, one piece a kind of zone, for the whole sheet or one panel with the edge that belongs to it.
-/// Patterns first, so that it reads without colour: bleed a 45° hatch, folds dash-dot, safe limits dotted, worked bands cross-hatched, trim solid.
+/// The blank sheet for work done elsewhere: its zones as drawing, one piece a kind of zone, for the whole sheet or one
+/// panel with the edge that belongs to it.
+/// Patterns first, so that it reads without colour: bleed a 45° hatch, folds dash-dot, safe limits dotted, worked bands
+/// cross-hatched, trim solid.
 /// </summary>
 public static class Template
 {
@@ -15,20 +17,25 @@ public static class Template
     public static Scene Of(Sheet on, Part part, IType type)
     {
         var window = part == Part.Sheet ? on.Whole : on.Panel(part)?.Edge
-            ?? throw new Refusal("panel", $"this sheet has no {part.Say()}: take {string.Join(", ", on.Panels.Select(p => p.Part.Word()))} or the whole sheet");
+            ?? throw new Refusal("panel",
+                $"this sheet has no {part.Say()}: take {string.Join(", ", on.Panels.Select(p => p.Part.Word()))} or the whole sheet");
         var sheet = Cut(on, part, window);
         var pieces = ImmutableArray.CreateBuilder<Piece>();
         void put(string name, params IEnumerable<Mark> marks)
         {
             var all = marks.ToImmutableArray();
-            if (all.Length > 0) pieces.Add(new(name, Part.Sheet, Affine.Identity, all, In(sheet.Whole), In(sheet.Whole), Clipped: true));
+            if (all.Length > 0)
+                pieces.Add(new(name, Part.Sheet, Affine.Identity, all, In(sheet.Whole), In(sheet.Whole),
+                    Clipped: true));
         }
         IEnumerable<Zone> of(ZoneKind kind) => sheet.Zones.Where(z => z.Kind == kind);
         put("bleed", of(ZoneKind.Bleed).Select(z => Hatch(z.Box, 6, false)));
         foreach (var kind in (ZoneKind[])[ZoneKind.Hinge, ZoneKind.Score, ZoneKind.Punch])
             put(kind.Word(), of(kind).Select(z => Hatch(z.Box, 8, true)));
         put("trim", Frame(sheet.Trim, []));
-        put("folds", sheet.Folds.Select(f => Line(f.Points, 0, f.Points, sheet.Size.Height.Points)).Concat(sheet.FoldsAcross.Select(f => Line(0, f.Points, sheet.Size.Width.Points, f.Points))));
+        put("folds",
+            sheet.Folds.Select(f => Line(f.Points, 0, f.Points, sheet.Size.Height.Points))
+                .Concat(sheet.FoldsAcross.Select(f => Line(0, f.Points, sheet.Size.Width.Points, f.Points))));
         put("safe", of(ZoneKind.Safe).Select(z => Frame(z.Box, [1, 4])));
         put("spine-safe", of(ZoneKind.SpineSafe).Select(z => Frame(z.Box, [1, 4])));
         put("barcode", of(ZoneKind.Barcode).Select(z => Frame(z.Box, [2, 3])));
@@ -39,17 +46,25 @@ public static class Template
     /// <summary>A sheet seen through a window: moved to its corner, and cut at its edges.</summary>
     private static Sheet Cut(Sheet on, Part part, Box window)
     {
-        Box moved(Box b) => b.Intersect(window) switch { var c => new(c.X - window.X, c.Y - window.Y, c.Width, c.Height) };
+        Box moved(Box b) => b.Intersect(window) switch
+        {
+            var c => new(c.X - window.X, c.Y - window.Y, c.Width, c.Height),
+        };
         var trim = part == Part.Sheet ? on.Trim : on.Panel(part)!.Face.Intersect(on.Trim);
         return new(window.Size, moved(trim), moved(on.Safe), [],
             [.. on.Folds.Where(f => f > window.X && f < window.Right).Select(f => f - window.X)], on.FoldsAcross,
-            [.. on.Panels.Where(p => part == Part.Sheet || p.Part == part).Select(p => p with { Face = moved(p.Face), Safe = moved(p.Safe), Edge = moved(p.Edge) })],
-            [.. on.Zones.Where(z => part == Part.Sheet || z.Panel == part || z.Panel == Part.Sheet).Select(z => z with { Box = moved(z.Box) }).Where(z => !z.Box.IsEmpty)]);
+            [.. on.Panels.Where(p => part == Part.Sheet || p.Part == part)
+                .Select(p => p with { Face = moved(p.Face), Safe = moved(p.Safe), Edge = moved(p.Edge) })],
+            [.. on.Zones.Where(z => part == Part.Sheet || z.Panel == part || z.Panel == Part.Sheet)
+                .Select(z => z with { Box = moved(z.Box) }).Where(z => !z.Box.IsEmpty)]);
     }
 
     private static Bounds In(Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
 
-    private static LineMark Frame(Box b, ImmutableArray<double> dash) => new(Outline.Rectangle(b.X.Points, b.Y.Points, b.Width.Points, b.Height.Points), dash.Length > 0 ? 0.7 : 0.5, Ink) { Dash = dash };
+    private static LineMark Frame(Box b, ImmutableArray<double> dash) =>
+        new(Outline.Rectangle(b.X.Points, b.Y.Points, b.Width.Points, b.Height.Points), dash.Length > 0 ? 0.7 : 0.5,
+            Ink)
+        { Dash = dash };
 
     private static LineMark Line(double x1, double y1, double x2, double y2)
     {
@@ -84,10 +99,17 @@ public static class Template
         var f = In(panel.Face);
         var (w, h) = (f.Right - f.Left, f.Bottom - f.Top);
         if (w < 60) yield break;
-        var style = new TextStyle { Face = new("work-sans", 400, false), Size = Length.FromPoints(9), Align = Align.Centre, Stand = Stand.Middle };
+        var style = new TextStyle
+        {
+            Face = new("work-sans", 400, false),
+            Size = Length.FromPoints(9),
+            Align = Align.Centre,
+            Stand = Stand.Middle,
+        };
         var says = $"{panel.Part.Say()}\n{panel.Face.Size.Show(Unit.Millimetre)}";
         foreach (var line in Typesetter.Set(says, style, w, h, type).Lines)
             foreach (var run in line.Runs)
-                yield return new GlyphMark(run.Face, run.Size, f.Left + line.X, f.Top + line.Baseline, run.Glyphs, run.Text, Ink, Overprint: false);
+                yield return new GlyphMark(run.Face, run.Size, f.Left + line.X, f.Top + line.Baseline, run.Glyphs,
+                    run.Text, Ink, Overprint: false);
     }
 }

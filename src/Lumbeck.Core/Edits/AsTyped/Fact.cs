@@ -1,7 +1,8 @@
 namespace Lumbeck.Core.Edits.AsTyped;
 
 /// <summary>
-/// One fact of a job as people read and type it: its label, its text in the job's unit, and the edit that a typed text makes.
+/// One fact of a job as people read and type it: its label, its text in the job's unit, and the edit that a typed text
+/// makes.
 /// Screens list facts, conflicts are told in them, and a text that can't be read is refused by the fact's path.
 /// </summary>
 public sealed record Fact(string Path, string Label, Func<Job, string> Read, Func<Job, string, Edit> Write)
@@ -26,8 +27,13 @@ public static class Facts
             ["ground", _] => GroundFacts.Of(0).FirstOrDefault(f => f.Path == path),
             ["ground", "1", _] when job.Wraps.Count > 1 => GroundFacts.Of(1).FirstOrDefault(f => f.Path == path),
             ["swatch", var id, _] => GroundFacts.OfSwatch(id).FirstOrDefault(f => f.Path == path),
-            ["item", var id, var key] when key.Contains('@') || key.StartsWith("feature-", StringComparison.Ordinal) => job.Item(id) is TextItem ? TextFacts.Of(id, key) : null,
-            ["item", var id, _] => job.Item(id) is { } item ? ItemFacts.Of(item).FirstOrDefault(f => f.Path == path) : null,
+            ["item", var id, var key] when key.Contains('@')
+                || key.StartsWith("feature-", StringComparison.Ordinal) => job.Item(id) is TextItem
+                ? TextFacts.Of(id, key)
+                : null,
+            ["item", var id, _] => job.Item(id) is { } item
+                ? ItemFacts.Of(item).FirstOrDefault(f => f.Path == path)
+                : null,
             _ => null,
         };
     }
@@ -36,9 +42,11 @@ public static class Facts
     /// <exception cref="Refusal">There is no such fact, or the text can't be read as one.</exception>
     public static Edit Write(Job job, string path, string text)
     {
-        if (path.StartsWith("item/", StringComparison.Ordinal) && path.Split('/') is [_, var id, _] && job.Item(id) is null)
+        if (path.StartsWith("item/", StringComparison.Ordinal) && path.Split('/') is [_, var id, _]
+            && job.Item(id) is null)
             throw Job.Gone(id);
-        var fact = Find(job, path) ?? throw new Refusal(path, $"there is nothing called `{LengthText.Clip(path)}` to set");
+        var fact = Find(job, path)
+            ?? throw new Refusal(path, $"there is nothing called `{LengthText.Clip(path)}` to set");
         try { return fact.Write(job, text); }
         catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
     }
@@ -50,8 +58,12 @@ public static class Facts
         return path.Split('/') switch
         {
             ["item", var id] => job.Item(id)?.Kind ?? "not there",
-            ["item", var id, "order"] => (job.WrapOf(id) is >= 0 and var wrap ? job.Wraps[wrap].Take.Items.FindIndex(i => i.Id == id) + 1 : 0).ToString(CultureInfo.InvariantCulture),
-            ["item", var id, "runs"] => job.Item(id) is TextItem t ? System.Text.Json.JsonSerializer.Serialize(t.Runs, JobJson.Options) : "not there",
+            ["item", var id, "order"] => (job.WrapOf(id) is >= 0 and var wrap
+                ? job.Wraps[wrap].Take.Items.FindIndex(i => i.Id == id) + 1 : 0)
+                .ToString(CultureInfo.InvariantCulture),
+            ["item", var id, "runs"] => job.Item(id) is TextItem t
+                ? System.Text.Json.JsonSerializer.Serialize(t.Runs, JobJson.Options)
+                : "not there",
             ["waiver", var rule] => job.Waivers.FirstOrDefault(w => w.Rule == rule)?.Reason ?? "looked at",
             ["swatch", var id] => job.Swatches.FirstOrDefault(s => s.Id == id)?.Name ?? "not there",
             _ => "not there",
@@ -64,11 +76,15 @@ public static class Facts
         LengthText.TryParse(text, job.Ticket.Unit, out var l, out var why) ? l : throw No(why);
 
     internal static Paint Paint(Job job, string text) =>
-        PaintText.TryParse(text, job.Swatches, out var p, out var why, job.Ticket.House.FinishingInks) ? p : throw No(why);
+        PaintText.TryParse(text, job.Swatches, out var p, out var why, job.Ticket.House.FinishingInks)
+            ? p
+            : throw No(why);
 
     /// <summary>A paint that is no gradient: of type, lines and papers.</summary>
     internal static Paint PlainPaint(Job job, string text, string what) =>
-        Paint(job, text) is var p and not GradientPaint ? p : throw No($"{what} take one ink: a gradient can fill a shape or the ground");
+        Paint(job, text) is var p and not GradientPaint
+            ? p
+            : throw No($"{what} take one ink: a gradient can fill a shape or the ground");
 
     internal static Paint? MaybePaint(Job job, string text) => text.Trim() is "" or "none" ? null : Paint(job, text);
 
@@ -85,14 +101,17 @@ public static class Facts
     /// <summary>A step larger is a tenth; a step smaller takes it back.</summary>
     private const decimal SizeStep = 1.1m;
 
-    /// <summary>The same; `larger`, `smaller` or a share in percent is of what it is now, to a tenth of a point.</summary>
+    /// <summary>
+    /// The same; `larger`, `smaller` or a share in percent is of what it is now, to a tenth of a point.
+    /// </summary>
     internal static Length Points(string text, Length now)
     {
         decimal? times = text.Trim() switch
         {
             "larger" => SizeStep,
             "smaller" => 1 / SizeStep,
-            ['+' or '-' or '−' or (>= '0' and <= '9'), .., '%'] share when LengthText.Number(share[..^1]) is { } percent and > 0 and <= 10_000
+            ['+' or '-' or '−' or (>= '0' and <= '9'), ..,
+                '%'] share when LengthText.Number(share[..^1]) is { } percent and > 0 and <= 10_000
                 => percent / 100,
             _ => null,
         };
@@ -100,11 +119,14 @@ public static class Facts
     }
 
     internal static int Whole(string text, string example) =>
-        LengthText.Number(text.Trim().TrimEnd('%')) is { } n && decimal.IsInteger(n) && Math.Abs(n) < 1_000_000 ? (int)n : throw No($"`{LengthText.Clip(text)}` is no whole number: try `{example}`");
+        LengthText.Number(text.Trim().TrimEnd('%')) is { } n && decimal.IsInteger(n) && Math.Abs(n) < 1_000_000
+            ? (int)n
+            : throw No($"`{LengthText.Clip(text)}` is no whole number: try `{example}`");
 
     internal static T Choice<T>(string text, IEnumerable<(string Text, T Value)> choices)
     {
-        foreach (var (word, value) in choices) if (word.Equals(text.Trim(), StringComparison.OrdinalIgnoreCase)) return value;
+        foreach (var (word, value) in choices)
+            if (word.Equals(text.Trim(), StringComparison.OrdinalIgnoreCase)) return value;
         throw No($"`{LengthText.Clip(text)}` is none of {string.Join(", ", choices.Select(c => c.Text))}");
     }
 

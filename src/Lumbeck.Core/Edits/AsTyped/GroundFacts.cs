@@ -9,15 +9,34 @@ public static class GroundFacts
         Tracing T(Job j) => j.Wraps[wrap].Tracing ?? throw Facts.No("no tracing lies under this wrap");
         return
         [
-            new(GroundPath.Of(wrap, "paint"), "Ground", j => G(j).Paint.Show(j.Swatches), (j, t) => new PaintGround(Facts.MaybePaint(j, t), wrap)) { TakesColour = true },
-            new(GroundPath.Of(wrap, "paper"), "Paper", j => PatternFacts.Show(G(j).Pattern), (j, t) => new LayPaper(PatternFacts.Read(t, G(j).Pattern), wrap)) { Choices = PatternFacts.Choices },
-            new(GroundPath.Of(wrap, "seed"), "Seed", j => G(j).Pattern?.Seed.ToString(CultureInfo.InvariantCulture) ?? "", (_, t) => new SeedPaper(Facts.Whole(t, "41"), wrap)),
-            new(GroundPath.Of(wrap, "lines"), "Lines", j => G(j).Pattern?.Paints[0].Show(j.Swatches) ?? "", (j, t) => new PaintPaper(Facts.PlainPaint(j, t, "a paper’s lines"), wrap)) { TakesColour = true },
-            new(GroundPath.Of(wrap, "tracing"), "Tracing", j => j.Wraps[wrap].Tracing?.Picture.Name ?? "none", (j, t) => new LayTracing(t.Trim() is "" or "none" ? null : T(j), wrap)),
-            new(GroundPath.Of(wrap, "tracing-strength"), "Strength", j => j.Wraps[wrap].Tracing is { } t ? t.Strength.ToString("0.##", CultureInfo.InvariantCulture) + " %" : "", (j, t) => t.Length == 0 && j.Wraps[wrap].Tracing is null ? new LayTracing(null, wrap) : new LayTracing(T(j) with { Strength = LengthText.Number(t.TrimEnd(' ', '%')) ?? throw Facts.No($"`{LengthText.Clip(t)}` is no share: try `35 %`") }, wrap)),
+            new(GroundPath.Of(wrap, "paint"), "Ground", j => G(j).Paint.Show(j.Swatches),
+                (j, t) => new PaintGround(Facts.MaybePaint(j, t), wrap)) { TakesColour = true },
+            new(GroundPath.Of(wrap, "paper"), "Paper", j => PatternFacts.Show(G(j).Pattern),
+                (j, t) => new LayPaper(PatternFacts.Read(t, G(j).Pattern), wrap)) { Choices = PatternFacts.Choices },
+            new(GroundPath.Of(wrap, "seed"), "Seed",
+                j => G(j).Pattern?.Seed.ToString(CultureInfo.InvariantCulture) ?? "",
+                (_, t) => new SeedPaper(Facts.Whole(t, "41"), wrap)),
+            new(GroundPath.Of(wrap, "lines"), "Lines", j => G(j).Pattern?.Paints[0].Show(j.Swatches) ?? "",
+                (j, t) => new PaintPaper(Facts.PlainPaint(j, t, "a paper’s lines"), wrap)) { TakesColour = true },
+            new(GroundPath.Of(wrap, "tracing"), "Tracing", j => j.Wraps[wrap].Tracing?.Picture.Name ?? "none",
+                (j, t) => new LayTracing(t.Trim() is "" or "none" ? null : T(j), wrap)),
+            new(GroundPath.Of(wrap, "tracing-strength"), "Strength",
+                j =>
+                    j.Wraps[wrap].Tracing is { } t
+                        ? t.Strength.ToString("0.##", CultureInfo.InvariantCulture) + " %"
+                        : "",
+                (j, t) => t.Length == 0 && j.Wraps[wrap].Tracing is null
+                    ? new LayTracing(null, wrap)
+                    : new LayTracing(T(j) with { Strength = LengthText.Number(t.TrimEnd(' ', '%'))
+                        ?? throw Facts.No($"`{LengthText.Clip(t)}` is no share: try `35 %`") },
+                        wrap)),
             new(GroundPath.Of(wrap, "tracing-over"), "Fitted to", j => Over(j.Wraps[wrap].Tracing),
-                (j, t) => t == "sheet" && j.Wraps[wrap].Tracing is null ? new LayTracing(null, wrap) : new LayTracing(Fitted(T(j), t), wrap))
-                { Choices = j => [("sheet", "the sheet"), ("trim", "the trim"), .. Panels(j, wrap).Select(p => (p.Word(), $"the {p.Say()}"))] },
+                (j, t) => t == "sheet" && j.Wraps[wrap].Tracing is null
+                    ? new LayTracing(null, wrap)
+                    : new LayTracing(Fitted(T(j), t), wrap))
+                { Choices = j =>
+                    [("sheet", "the sheet"), ("trim", "the trim"),
+                        .. Panels(j, wrap).Select(p => (p.Word(), $"the {p.Say()}"))] },
         ];
     }
 
@@ -28,21 +47,30 @@ public static class GroundFacts
     {
         "sheet" => tracing with { OverTrim = false, Panel = null },
         "trim" => tracing with { OverTrim = true, Panel = null },
-        _ when Parts.TryParse(to, out var part) && part is not (Part.Sheet or Part.Page) => tracing with { Panel = part },
-        _ => throw Facts.No($"`{LengthText.Clip(to)}` is nothing that a tracing is fitted to: take `sheet`, `trim`, or a panel such as `front`"),
+        _ when Parts.TryParse(to, out var part)
+            && part is not (Part.Sheet or Part.Page) => tracing with { Panel = part },
+        _ => throw Facts.No($"`{LengthText.Clip(to)}` is nothing that a tracing is fitted to: take `sheet`, `trim`, " +
+            $"or a panel such as `front`"),
     };
 
     /// <summary>The panels of a wrap's sheets.</summary>
     private static IEnumerable<Part> Panels(Job job, int wrap)
     {
-        try { return [.. job.Sheets().Where(s => s.Wrap == wrap).SelectMany(s => s.Sheet.Panels).Select(p => p.Part).Distinct()]; }
+        try
+        {
+            return [.. job.Sheets().Where(s => s.Wrap == wrap).SelectMany(s => s.Sheet.Panels).Select(p => p.Part)
+                .Distinct()];
+        }
         catch (Refusal) { return []; }
     }
 
     public static IEnumerable<Fact> OfSwatch(string id)
     {
-        Swatch S(Job j) => j.Swatches.FirstOrDefault(s => s.Id == id) ?? throw Facts.No("this swatch was removed in the meantime");
+        Swatch S(Job j) =>
+            j.Swatches.FirstOrDefault(s => s.Id == id) ?? throw Facts.No("this swatch was removed in the meantime");
         yield return new($"swatch/{id}/name", "Name", j => S(j).Name, (_, t) => new SetSwatch(id, Name: t.Trim()));
-        yield return new($"swatch/{id}/mix", "Mix", j => S(j).Ink.ToString(), (_, t) => new SetSwatch(id, Ink: PaintText.TryParseInk(t, out var ink, out var why) ? ink : throw Facts.No(why), Asked: ""));
+        yield return new($"swatch/{id}/mix", "Mix", j => S(j).Ink.ToString(),
+            (_, t) => new SetSwatch(id,
+                Ink: PaintText.TryParseInk(t, out var ink, out var why) ? ink : throw Facts.No(why), Asked: ""));
     }
 }

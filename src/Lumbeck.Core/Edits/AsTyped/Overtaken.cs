@@ -23,7 +23,8 @@ public sealed record Overtaken(string Path, string Label, string Theirs, string 
         both = [.. both.Where(b => meanwhile.Any(b.Meets))];
         foreach (var address in both)
             foreach (var fact in Candidates(seen, address).Concat(Candidates(now, address)))
-                if (Facts.Read(seen, fact.Path) is var was && Facts.Read(mine, fact.Path) is var yours && yours != was && Facts.Read(now, fact.Path) is var stands && stands != was)
+                if (Facts.Read(seen, fact.Path) is var was && Facts.Read(mine, fact.Path) is var yours && yours != was
+                    && Facts.Read(now, fact.Path) is var stands && stands != was)
                     return new(fact.Path, fact.Label, stands, yours);
         if (both.Count == 0) return null;
         return Pictured(both[0], now, mine) ?? new("", Said(both[0], now), "something else", "what you did");
@@ -33,7 +34,8 @@ public sealed record Overtaken(string Path, string Label, string Theirs, string 
     {
         TicketAddress => TicketFacts.All,
         SwatchAddress s => GroundFacts.OfSwatch(s.Swatch),
-        TakeAddress or WrapAddress when (address as TakeAddress)?.Wrap is var w => GroundFacts.Of(w ?? ((WrapAddress)address).Wrap),
+        TakeAddress or WrapAddress when (address as TakeAddress)?.Wrap is var w => GroundFacts.Of(w
+            ?? ((WrapAddress)address).Wrap),
         ItemAddress i when job.Item(i.Item) is { } item => ItemFacts.Of(item),
         _ => [],
     };

@@ -5,7 +5,8 @@ public static class TicketFacts
 {
     private static readonly (string, Reading)[] Readings = [("ltr", Reading.LeftToRight), ("rtl", Reading.RightToLeft)];
     private static readonly (string, Unit)[] Units = [("in", Unit.Inch), ("mm", Unit.Millimetre)];
-    private static readonly (string, InsideColour)[] Colours = [("black", InsideColour.Black), ("colour", InsideColour.Colour)];
+    private static readonly (string, InsideColour)[] Colours = [("black", InsideColour.Black),
+        ("colour", InsideColour.Colour)];
 
     public static IReadOnlyList<Fact> All { get; } =
     [
@@ -14,23 +15,44 @@ public static class TicketFacts
         Word("series", "Series", TicketFact.Series),
         Word("series-number", "Number", TicketFact.SeriesNumber),
         Word("author", "Author", TicketFact.Author),
-        new("ticket/people", "People", j => Person.Show(j.Ticket.People), (_, t) => new SetPeople(Person.TryParse(t, out var people, out var why) ? people : throw Facts.No(why))),
+        new("ticket/people", "People", j => Person.Show(j.Ticket.People),
+            (_, t) => new SetPeople(Person.TryParse(t, out var people, out var why) ? people : throw Facts.No(why))),
         Word("imprint", "Imprint", TicketFact.Imprint),
         Word("edition", "Edition", TicketFact.Edition),
-        new("ticket/isbn", "ISBN", j => j.Ticket.Isbn?.ToString() ?? "", (_, t) => t.Trim().Length == 0 ? new SetIsbn(null) : Isbn.TryParse(t, out var isbn, out var why) ? new SetIsbn(isbn.Digits) : throw Facts.No(why)),
-        new("ticket/price", "Price", j => j.Ticket.Price?.ToString() ?? "", (_, t) => t.Trim().Length == 0 ? new SetPrice(null) : Price.TryParse(t, out var price, out var why) ? new SetPrice(price) : throw Facts.No(why)),
-        new("ticket/language", "Language", j => j.Ticket.Language, (_, t) => new SetLanguage(Language.All.FirstOrDefault(l => l.Name.Equals(t.Trim(), StringComparison.OrdinalIgnoreCase))?.Code ?? t.Trim()))
+        new("ticket/isbn", "ISBN", j => j.Ticket.Isbn?.ToString() ?? "",
+            (_, t) => t.Trim().Length == 0
+                ? new SetIsbn(null)
+                : Isbn.TryParse(t, out var isbn, out var why)
+                ? new SetIsbn(isbn.Digits)
+                : throw Facts.No(why)),
+        new("ticket/price", "Price", j => j.Ticket.Price?.ToString() ?? "",
+            (_, t) => t.Trim().Length == 0
+                ? new SetPrice(null)
+                : Price.TryParse(t, out var price, out var why)
+                ? new SetPrice(price)
+                : throw Facts.No(why)),
+        new("ticket/language", "Language", j => j.Ticket.Language,
+            (_, t) => new SetLanguage(Language.All.FirstOrDefault(l =>
+                l.Name.Equals(t.Trim(), StringComparison.OrdinalIgnoreCase))?.Code
+                ?? t.Trim()))
             { Choices = _ => [.. Language.All.Select(l => (l.Code, l.Name))] },
-        new("ticket/reading", "Reads", j => Readings.First(r => r.Item2 == j.Ticket.Reading).Item1, (_, t) => new SetReading(Facts.Choice(t, Readings)))
+        new("ticket/reading", "Reads", j => Readings.First(r => r.Item2 == j.Ticket.Reading).Item1,
+            (_, t) => new SetReading(Facts.Choice(t, Readings)))
             { Choices = Facts.Of(("ltr", "left to right"), ("rtl", "right to left")) },
-        new("ticket/house", "Printer", j => j.Ticket.House.Name, (j, t) => new SetHouse(t == j.Ticket.House.Name ? j.Ticket.House : HouseFile.Shipped.GetValueOrDefault(t) ?? HouseFile.Shipped.Values.FirstOrDefault(h => h.Name == t) ?? throw Facts.No($"no house is called `{LengthText.Clip(t)}`: pick {string.Join(", ", HouseFile.Shipped.Values.Select(h => h.Name))}")))
+        new("ticket/house", "Printer", j => j.Ticket.House.Name,
+            (j, t) => new SetHouse(t == j.Ticket.House.Name ? j.Ticket.House : HouseFile.Shipped.GetValueOrDefault(t)
+                ?? HouseFile.Shipped.Values.FirstOrDefault(h => h.Name == t)
+                ?? throw Facts.No($"no house is called `{LengthText.Clip(t)}`: pick " +
+                    $"{string.Join(", ", HouseFile.Shipped.Values.Select(h => h.Name))}")))
             { Choices = _ => [.. HouseFile.Shipped.Values.Select(h => (h.Name, h.Name))] },
         .. MakingFacts.All,
         new("ticket/printer-says", "They say", j => j.Ticket.PrinterSays, (_, t) => new SetPrinterSays(t)),
-        new("ticket/pinned", "Pinned spine", j => j.Ticket.PinnedSpine?.Show(j.Ticket.Unit) ?? "", (j, t) => new PinSpine(t.Trim().Length == 0 ? null : MakingFacts.Same(j, t, j.Ticket.PinnedSpine))),
+        new("ticket/pinned", "Pinned spine", j => j.Ticket.PinnedSpine?.Show(j.Ticket.Unit) ?? "",
+            (j, t) => new PinSpine(t.Trim().Length == 0 ? null : MakingFacts.Same(j, t, j.Ticket.PinnedSpine))),
         new("ticket/finish", "Finish", j => j.Ticket.Finish, (_, t) => new SetFact(TicketFact.Finish, t.Trim()))
             { Choices = j => [("", "not chosen"), .. j.Ticket.House.Finishes.Select(f => (f, f))] },
-        new("ticket/inside-colour", "Inside", j => Colours.First(c => c.Item2 == j.Ticket.InsideColour).Item1, (_, t) => new SetInsideColour(Facts.Choice(t, Colours)))
+        new("ticket/inside-colour", "Inside", j => Colours.First(c => c.Item2 == j.Ticket.InsideColour).Item1,
+            (_, t) => new SetInsideColour(Facts.Choice(t, Colours)))
             { Choices = Facts.Of(("black", "black only"), ("colour", "in colour")) },
         new("ticket/unit", "Unit", j => LengthText.Name(j.Ticket.Unit), (_, t) => new SetUnit(Facts.Choice(t, Units)))
             { Choices = Facts.Of(("in", "inches"), ("mm", "millimetres")) },

@@ -10,7 +10,8 @@ public static class EditJson
     public static string Write(Edit edit) => JsonSerializer.Serialize(edit, Options);
 
     /// <exception cref="JsonException">It is no edit.</exception>
-    public static Edit Read(string json) => JsonSerializer.Deserialize<Edit>(json, Options) ?? throw new JsonException("An empty edit.");
+    public static Edit Read(string json) =>
+        JsonSerializer.Deserialize<Edit>(json, Options) ?? throw new JsonException("An empty edit.");
 
     /// <summary>Every kind of edit.</summary>
     public static IReadOnlyList<(System.Type Kind, string Word)> Kinds { get; } =

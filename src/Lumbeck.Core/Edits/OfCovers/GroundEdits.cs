@@ -8,7 +8,8 @@ public abstract record GroundEdit(int Wrap) : Edit
     public override string Says(Job before) => "ground";
     protected override Job On(Job job)
     {
-        if (Wrap < 0 || Wrap >= job.Wraps.Count) throw new Refusal(GroundPath.Of(Wrap, Fact), "this job has no such wrap");
+        if (Wrap < 0 || Wrap >= job.Wraps.Count)
+            throw new Refusal(GroundPath.Of(Wrap, Fact), "this job has no such wrap");
         var take = job.Wraps[Wrap].Take;
         return job.With(Wrap, take with { Ground = On(take.Ground) });
     }
@@ -35,7 +36,8 @@ public abstract record PaperEdit(int Wrap) : GroundEdit(Wrap)
     protected abstract Pattern On(Pattern paper);
     protected override Fill On(Fill ground) => ground with
     {
-        Pattern = On(ground.Pattern ?? throw new Refusal(GroundPath.Of(Wrap, Fact), "no paper lies on the ground: pick one first")),
+        Pattern = On(ground.Pattern
+            ?? throw new Refusal(GroundPath.Of(Wrap, Fact), "no paper lies on the ground: pick one first")),
     };
 }
 

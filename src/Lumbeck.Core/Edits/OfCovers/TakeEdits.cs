@@ -17,7 +17,8 @@ public abstract record TakeEdit(int Wrap) : Edit
 
     protected static string FreeName(Wrap wrap, string name, string? except = null) => Plain.Line(name) switch
     {
-        { Length: 0 or > NameItem.Most } => throw new Refusal("takes", $"a take needs a name of up to {NameItem.Most} letters"),
+        { Length: 0 or > NameItem.Most } => throw new Refusal("takes",
+            $"a take needs a name of up to {NameItem.Most} letters"),
         var n when wrap.Takes.Any(t => t.Id != except && t.Name.Equals(n, StringComparison.OrdinalIgnoreCase)) =>
             throw new Refusal("takes", $"there is a take “{n}” already: take another name"),
         var n => n,
@@ -38,14 +39,19 @@ public sealed record AddTake(int Wrap, string New, string Name) : TakeEdit(Wrap)
         if (wrap.Takes.Count >= Most) throw new Refusal("takes", $"a wrap holds up to {Most} takes: remove one first");
         if (!Free.CanBe(New) || wrap.Find(New) is not null)
             throw new Refusal("takes", $"a take can’t have the id `{LengthText.Clip(New)}`");
-        return wrap with { Takes = wrap.Takes.Add(wrap.Take with { Id = New, Name = FreeName(wrap, Name) }), Current = New };
+        return wrap with
+        {
+            Takes = wrap.Takes.Add(wrap.Take with { Id = New, Name = FreeName(wrap, Name) }),
+            Current = New,
+        };
     }
 }
 
 /// <summary>Lays a take on the bench.</summary>
 public sealed record ChooseTake(int Wrap, string Take) : TakeEdit(Wrap)
 {
-    public override string Says(Job before) => $"take “{(Wrap < before.Wraps.Count ? before.Wraps[Wrap].Find(Take)?.Name : "")}” chosen";
+    public override string Says(Job before) =>
+        $"take “{(Wrap < before.Wraps.Count ? before.Wraps[Wrap].Find(Take)?.Name : "")}” chosen";
     protected override Wrap On(Wrap wrap) => wrap with { Current = At(wrap, Take).Id };
 }
 
@@ -64,7 +70,11 @@ public sealed record RemoveTake(int Wrap, string Take) : TakeEdit(Wrap)
         if (wrap.Takes.Count == 1) throw new Refusal("takes", "this is the wrap’s only take: begin another first");
         var left = wrap.Takes.Remove(take);
         // The one before it is on the bench then.
-        return wrap with { Takes = left, Current = wrap.Current == take.Id ? left[Math.Max(0, wrap.Takes.IndexOf(take) - 1)].Id : wrap.Current };
+        return wrap with
+        {
+            Takes = left,
+            Current = wrap.Current == take.Id ? left[Math.Max(0, wrap.Takes.IndexOf(take) - 1)].Id : wrap.Current,
+        };
     }
 }
 

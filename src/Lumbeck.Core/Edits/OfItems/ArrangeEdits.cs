@@ -8,7 +8,8 @@ namespace Lumbeck.Core.Edits.OfItems;
 /// <param name="DownToo">Down it too.</param>
 /// <param name="Over">Another panel to hang it on and centre it there; null for its own.</param>
 /// <param name="Safe">Within the panel's safe box instead of its face.</param>
-public sealed record CentreItem(string Item, bool DownToo = false, Part? Over = null, bool Safe = false) : ItemEdit(Item)
+public sealed record CentreItem(string Item, bool DownToo = false, Part? Over = null, bool Safe = false)
+    : ItemEdit(Item)
 {
     protected override string Fact => "place";
 
@@ -16,7 +17,8 @@ public sealed record CentreItem(string Item, bool DownToo = false, Part? Over = 
     {
         // By the middle of the face: with panel and size it follows whatever the sheet does.
         var anchor = DownToo ? Anchor.Middle : (Anchor)(((int)item.Hold.Anchor / 3 * 3) + 1);
-        var hung = new HoldItem(Item, Panel: Over, Box: Safe ? HoldBox.Safe : HoldBox.Face, Anchor: anchor).Apply(job).Item(Item)!;
+        var hung = new HoldItem(Item, Panel: Over, Box: Safe ? HoldBox.Safe : HoldBox.Face, Anchor: anchor).Apply(job)
+            .Item(Item)!;
         return hung with { Hold = hung.Hold with { Dx = default, Dy = DownToo ? default : hung.Hold.Dy } };
     }
 }
@@ -24,7 +26,9 @@ public sealed record CentreItem(string Item, bool DownToo = false, Part? Over = 
 /// <summary>How far an item is stretched.</summary>
 public enum Reach { Panel, Bleed, Sheet }
 
-/// <summary>Stretches an item over its panel's face, out to the edge that belongs to the panel, or over the whole sheet.</summary>
+/// <summary>
+/// Stretches an item over its panel's face, out to the edge that belongs to the panel, or over the whole sheet.
+/// </summary>
 public sealed record StretchItem(string Item, Reach To) : ItemEdit(Item)
 {
     protected override string Fact => "size";
@@ -33,19 +37,23 @@ public sealed record StretchItem(string Item, Reach To) : ItemEdit(Item)
         ? throw new Refusal($"item/{Item}/width", "a code has the size that its own figures give it: set those")
         : item with
         {
-            Hold = new(To == Reach.Sheet ? Part.Sheet : item.Hold.Panel, To == Reach.Panel ? HoldBox.Face : HoldBox.Edge, Anchor.Middle, default, default),
+            Hold = new(To == Reach.Sheet ? Part.Sheet : item.Hold.Panel,
+                To == Reach.Panel ? HoldBox.Face : HoldBox.Edge, Anchor.Middle, default, default),
             Width = Span.Full,
             Height = Span.Full,
         };
 }
 
-/// <summary>Lays a copy of an item: a little aside over it, on another panel, or mirrored onto the other cover.</summary>
+/// <summary>
+/// Lays a copy of an item: a little aside over it, on another panel, or mirrored onto the other cover.
+/// </summary>
 /// <param name="Item">What is copied.</param>
 /// <param name="New">The copy's id.</param>
 /// <param name="ToOtherCover">Mirrored, as in a glass that stands on the spine.</param>
 /// <param name="To">The panel it is copied to; it hangs there as it hung.</param>
 /// <param name="Group">The group the copy belongs to.</param>
-public sealed record CopyItem(string Item, string New, bool ToOtherCover = false, Part? To = null, string Group = "") : Edit
+public sealed record CopyItem(string Item, string New, bool ToOtherCover = false, Part? To = null, string Group = "")
+    : Edit
 {
     /// <summary>How far a copy lies aside, so that both are seen.</summary>
     internal static readonly Length Aside = Length.FromMillimetres(3);
@@ -57,11 +65,17 @@ public sealed record CopyItem(string Item, string New, bool ToOtherCover = false
         var (wrap, take) = Items.On(job, Item);
         var item = job.Item(Item)!;
         if (ToOtherCover) item = Mirrored(item);
-        var hold = ToOtherCover ? item.Hold : To is { } panel && panel != item.Hold.Panel ? Over(item.Hold, panel) : item.Hold with { Dx = item.Hold.Dx + Aside, Dy = item.Hold.Dy + Aside };
+        var hold = ToOtherCover
+            ? item.Hold
+            : To is { } panel && panel != item.Hold.Panel
+            ? Over(item.Hold, panel)
+            : item.Hold with { Dx = item.Hold.Dx + Aside, Dy = item.Hold.Dy + Aside };
         var copy = item with { Id = New, Hold = hold, Group = Group, Locked = false };
         if (Placement.Of(copy, job.SheetOf(copy, wrap)) is null)
             throw new Refusal($"item/{Item}/panel", $"this binding has no {copy.Hold.Panel.Say()} to copy it to");
-        return new AddItem(copy, hold.Panel != job.Item(Item)!.Hold.Panel ? null : take.Items.FindIndex(i => i.Id == Item) + 1, wrap).Apply(job);
+        return new AddItem(copy,
+            hold.Panel != job.Item(Item)!.Hold.Panel ? null : take.Items.FindIndex(i => i.Id == Item) + 1, wrap)
+            .Apply(job);
     }
 
     /// <summary>The same hanging on another panel; the barcode's room is the back's alone.</summary>
@@ -70,5 +84,6 @@ public sealed record CopyItem(string Item, string New, bool ToOtherCover = false
 
     private Item Mirrored(Item item) => item.Hold.Panel.Across() is { } other && item.Mirrored() is var mirrored
         ? mirrored with { Hold = Over(mirrored.Hold, other) }
-        : throw new Refusal($"item/{Item}/panel", $"what hangs on the {item.Hold.Panel.Say()} has no other cover: it lies on both already, or on neither");
+        : throw new Refusal($"item/{Item}/panel",
+            $"what hangs on the {item.Hold.Panel.Say()} has no other cover: it lies on both already, or on neither");
 }

@@ -12,9 +12,11 @@ public sealed record AddItem(Item New, int? At = null, int Wrap = 0) : Edit
         if (Wrap < 0 || Wrap >= job.Wraps.Count) throw new Refusal("item", "this job has no such wrap");
         var take = job.Wraps[Wrap].Take;
         var items = take.Items;
-        if (items.Count >= Most) throw new Refusal($"item/{New.Id}", $"a cover holds up to {Most} items: remove one first");
+        if (items.Count >= Most)
+            throw new Refusal($"item/{New.Id}", $"a cover holds up to {Most} items: remove one first");
         if (!Free.CanBe(New.Id))
-            throw new Refusal("item", $"`{LengthText.Clip(New.Id)}` can't name an item: use small letters, digits and hyphens");
+            throw new Refusal("item",
+                $"`{LengthText.Clip(New.Id)}` can't name an item: use small letters, digits and hyphens");
         if (job.Item(New.Id) is not null) throw new Refusal($"item/{New.Id}", $"there is an item `{New.Id}` already");
         return job.With(Wrap, take with { Items = items.Insert(Math.Clamp(At ?? items.Count, 0, items.Count), New) });
     }
@@ -22,13 +24,15 @@ public sealed record AddItem(Item New, int? At = null, int Wrap = 0) : Edit
 
 public sealed record RemoveItem(string Item) : Edit
 {
-    public override string Says(Job before) => $"remove {before.Item(Item)?.Kind.ToLower(CultureInfo.InvariantCulture)}";
+    public override string Says(Job before) =>
+        $"remove {before.Item(Item)?.Kind.ToLower(CultureInfo.InvariantCulture)}";
 
     protected override Job On(Job job)
     {
         var item = job.Item(Item) ?? throw Job.Gone(Item);
         if (item.Locked)
-            throw new Refusal($"item/{Item}", $"this {item.Kind.ToLower(CultureInfo.InvariantCulture)} is locked: unlock it first");
+            throw new Refusal($"item/{Item}",
+                $"this {item.Kind.ToLower(CultureInfo.InvariantCulture)} is locked: unlock it first");
         var (wrap, take) = Items.On(job, Item);
         return job.With(wrap, take with { Items = take.Items.Remove(item) });
     }
@@ -37,7 +41,8 @@ public sealed record RemoveItem(string Item) : Edit
 /// <summary>Moves an item over (+) or under (−) its neighbours.</summary>
 public sealed record OrderItem(string Item, int Steps) : Edit
 {
-    public override string Says(Job before) => $"order of {before.Item(Item)?.Kind.ToLower(CultureInfo.InvariantCulture)}";
+    public override string Says(Job before) =>
+        $"order of {before.Item(Item)?.Kind.ToLower(CultureInfo.InvariantCulture)}";
 
     protected override Job On(Job job)
     {

@@ -25,7 +25,8 @@ public sealed record FadeItem(string Item, decimal Opacity) : ItemEdit(Item)
 {
     protected override string Fact => "opacity";
     protected override Item On(Item item, Job job) => Opacity is < 0 or > 100
-        ? throw new Refusal($"item/{Item}/opacity", $"an opacity of {Opacity.ToString(CultureInfo.InvariantCulture)} % is none: from 0 to 100 %")
+        ? throw new Refusal($"item/{Item}/opacity",
+            $"an opacity of {Opacity.ToString(CultureInfo.InvariantCulture)} % is none: from 0 to 100 %")
         : item with { Opacity = Opacity };
 }
 

@@ -4,5 +4,8 @@ namespace Lumbeck.Core.Edits.OfItems;
 public sealed record Looked(string? Item = null) : Edit
 {
     public override string Says(Job before) => Item is null ? "looked at all" : $"looked at {before.Item(Item)?.Said}";
-    protected override Job On(Job job) => job with { Looks = Item is null ? [] : job.Looks.RemoveAll(l => l.Item == Item) };
+    protected override Job On(Job job) => job with
+    {
+        Looks = Item is null ? [] : job.Looks.RemoveAll(l => l.Item == Item),
+    };
 }

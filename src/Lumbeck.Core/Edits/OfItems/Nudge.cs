@@ -4,7 +4,8 @@ namespace Lumbeck.Core.Edits.OfItems;
 public static class Nudge
 {
     /// <summary>0.25 mm, or 0.01 in.</summary>
-    public static Length Step(Unit unit) => unit == Unit.Inch ? Length.FromInches(0.01m) : Length.FromMillimetres(0.25m);
+    public static Length Step(Unit unit) =>
+        unit == Unit.Inch ? Length.FromInches(0.01m) : Length.FromMillimetres(0.25m);
 
     public static MoveItem Of(Job job, string item, int right, int down, bool far)
     {

@@ -12,10 +12,20 @@ public sealed record LineUp(ImmutableArray<string> Items, Along By) : ItemsEdit(
     {
         var boxes = Sets.Boxes(job, Items);
         Length at(Box b) =>
-            By switch { Along.Left => b.X, Along.Right => b.Right, Along.Centre => b.X + (0.5m * b.Width), Along.Head => b.Y, Along.Foot => b.Bottom, _ => b.Y + (0.5m * b.Height) };
+            By switch
+            {
+                Along.Left => b.X,
+                Along.Right => b.Right,
+                Along.Centre => b.X + (0.5m * b.Width),
+                Along.Head => b.Y,
+                Along.Foot => b.Bottom,
+                _ => b.Y + (0.5m * b.Height),
+            };
         var all = Sets.Round(boxes.Select(b => b.Box));
         foreach (var (id, box) in boxes)
-            yield return By <= Along.Right ? new DropItem(id, at(all) - at(box), default) : new DropItem(id, default, at(all) - at(box));
+            yield return By <= Along.Right
+                ? new DropItem(id, at(all) - at(box), default)
+                : new DropItem(id, default, at(all) - at(box));
     }
 }
 
@@ -24,14 +34,17 @@ public sealed record LineUp(ImmutableArray<string> Items, Along By) : ItemsEdit(
 /// <param name="DownToo">Down the panel too.</param>
 /// <param name="Over">Another panel to centre it on; null for the one that the first hangs on.</param>
 /// <param name="Safe">Within the panel's safe box instead of its face.</param>
-public sealed record CentreGroup(ImmutableArray<string> Items, bool DownToo = false, Part? Over = null, bool Safe = false) : ItemsEdit(Items)
+public sealed record CentreGroup(ImmutableArray<string> Items, bool DownToo = false, Part? Over = null,
+    bool Safe = false)
+    : ItemsEdit(Items)
 {
     protected override string Does => "centre";
 
     protected override IEnumerable<Edit> Each(Job job)
     {
         var (first, at) = Sets.At(job, Items[0]);
-        var sheet = job.SheetOf(Over is { } over ? first with { Hold = first.Hold with { Panel = over } } : first, job.WrapOf(first.Id));
+        var sheet = job.SheetOf(Over is { } over ? first with { Hold = first.Hold with { Panel = over } } : first,
+            job.WrapOf(first.Id));
         var panel = Over is { } part
             ? sheet.Panel(part) ?? throw new Refusal($"item/{first.Id}/panel", $"this binding has no {part.Say()}")
             : at.Panel;
@@ -61,7 +74,9 @@ public sealed record SpaceOut(ImmutableArray<string> Items, bool DownTheSheet) :
         var at = first(all);
         foreach (var (id, box) in boxes)
         {
-            yield return DownTheSheet ? new DropItem(id, default, at - first(box)) : new DropItem(id, at - first(box), default);
+            yield return DownTheSheet
+                ? new DropItem(id, default, at - first(box))
+                : new DropItem(id, at - first(box), default);
             at += size(box) + gap;
         }
     }
@@ -81,7 +96,8 @@ public sealed record SameSize(ImmutableArray<string> Items, bool Wide = true, bo
             var (x, y) = Hanging.Middle(item, at);
             var (wide, high) = (Wide ? size.Width : at.Box.Width, High ? size.Height : at.Box.Height);
             if (High && item is TextItem { Fit: Fitting.Grow })
-                throw new Refusal($"item/{id}/height", $"{item.Said} is as high as its words: give it another fit first");
+                throw new Refusal($"item/{id}/height",
+                    $"{item.Said} is as high as its words: give it another fit first");
             // A barcode keeps its proportions: its height gives its width.
             if (High && !Wide && item is BarcodeItem) wide = (decimal)high.Units / at.Box.Height.Units * at.Box.Width;
             yield return new LayItem(id, x, y, wide, high);
@@ -104,11 +120,17 @@ public sealed record GroupItems(ImmutableArray<string> Items, string Name) : Edi
             throw new Refusal("items", $"there is a group “{name}” already: take another name");
         foreach (var id in Items)
             if (take.Items.All(i => i.Id != id))
-                throw job.Item(id) is null ? Job.Gone(id) : new Refusal($"item/{id}", "a group lies on one wrap: these items lie on two");
+                throw job.Item(id) is null
+                    ? Job.Gone(id)
+                    : new Refusal($"item/{id}", "a group lies on one wrap: these items lie on two");
         var members = take.Items.Where(i => Items.Contains(i.Id)).ToList();
         var top = take.Items.IndexOf(members[^1]);
         var under = take.Items.Take(top).Where(i => !members.Contains(i));
-        return job.With(wrap, take with { Items = [.. under, .. members.Select(i => i with { Group = name }), .. take.Items.Skip(top + 1)] });
+        return job.With(wrap,
+            take with
+            {
+                Items = [.. under, .. members.Select(i => i with { Group = name }), .. take.Items.Skip(top + 1)],
+            });
     }
 }
 
@@ -157,5 +179,7 @@ internal static class Sets
 
     /// <summary>The smallest box round all of them.</summary>
     public static Box Round(IEnumerable<Box> boxes) =>
-        boxes.Aggregate((a, b) => Box.FromEdges(Length.Min(a.X, b.X), Length.Min(a.Y, b.Y), Length.Max(a.Right, b.Right), Length.Max(a.Bottom, b.Bottom)));
+        boxes.Aggregate((a, b) =>
+            Box.FromEdges(Length.Min(a.X, b.X), Length.Min(a.Y, b.Y), Length.Max(a.Right, b.Right),
+                Length.Max(a.Bottom, b.Bottom)));
 }

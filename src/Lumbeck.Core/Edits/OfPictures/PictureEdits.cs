@@ -25,29 +25,53 @@ public sealed record PushPicture(string Item, Length Right, Length Down) : ItemE
     {
         var p = item as PictureItem ?? throw Items.Wrong(item);
         var box = Hanging.At(item, job.SheetOf(item, job.WrapOf(Item))).Box;
-        if (PicturePlacing.Of(p with { PanX = 0, PanY = 0, Flip = Flip.None }, box.Width.Points, box.Height.Points) is not { } at)
+        if (PicturePlacing.Of(p with { PanX = 0, PanY = 0, Flip = Flip.None }, box.Width.Points,
+            box.Height.Points) is not { } at)
             throw new Refusal($"item/{Item}/picture", "there is no picture in this frame to push");
         static decimal pushed(decimal pan, double by, double spare) =>
             spare < 0.01 ? pan : (decimal)Math.Round(Math.Clamp((double)pan + (by / spare * 100), -100, 100), 2);
-        return p with { PanX = pushed(p.PanX, Right.Points, Math.Abs(at.A - box.Width.Points) / 2), PanY = pushed(p.PanY, Down.Points, Math.Abs(at.D - box.Height.Points) / 2) };
+        return p with
+        {
+            PanX = pushed(p.PanX, Right.Points, Math.Abs(at.A - box.Width.Points) / 2),
+            PanY = pushed(p.PanY, Down.Points, Math.Abs(at.D - box.Height.Points) / 2),
+        };
     }
 }
 
 /// <summary>Fits, pushes, enlarges or mirrors a picture within its frame.</summary>
-public sealed record FitPicture(string Item, Fit? Fit = null, decimal? Zoom = null, decimal? PanX = null, decimal? PanY = null, Flip? Flip = null) : ItemEdit(Item)
+public sealed record FitPicture(string Item, Fit? Fit = null, decimal? Zoom = null, decimal? PanX = null,
+    decimal? PanY = null, Flip? Flip = null)
+    : ItemEdit(Item)
 {
     protected override string Fact =>
-        Fit is not null ? "fit" : Zoom is not null ? "zoom" : PanX is not null ? "pan-x" : PanY is not null ? "pan-y" : "flip";
+        Fit is not null
+            ? "fit"
+            : Zoom is not null
+            ? "zoom"
+            : PanX is not null
+            ? "pan-x"
+            : PanY is not null
+            ? "pan-y"
+            : "flip";
 
     protected override Item On(Item item, Job job)
     {
         if (Zoom is < 10 or > 2000)
-            throw new Refusal($"item/{Item}/zoom", $"{Zoom.Value.ToString(CultureInfo.InvariantCulture)} % can’t be shown: from 10 to 2000 %");
+            throw new Refusal($"item/{Item}/zoom",
+                $"{Zoom.Value.ToString(CultureInfo.InvariantCulture)} % can’t be shown: from 10 to 2000 %");
         foreach (var (pan, name) in ((decimal?, string)[])[(PanX, "pan-x"), (PanY, "pan-y")])
             if (pan is < -100 or > 100)
-                throw new Refusal($"item/{Item}/{name}", $"{pan.Value.ToString(CultureInfo.InvariantCulture)} % is past the picture’s edge: from -100 to 100 %");
+                throw new Refusal($"item/{Item}/{name}",
+                    $"{pan.Value.ToString(CultureInfo.InvariantCulture)} % is past the picture’s edge: from -100 to 100 %");
         var p = item as PictureItem ?? throw Items.Wrong(item);
-        return p with { Fit = Fit ?? p.Fit, Zoom = Zoom ?? p.Zoom, PanX = PanX ?? p.PanX, PanY = PanY ?? p.PanY, Flip = Flip ?? p.Flip };
+        return p with
+        {
+            Fit = Fit ?? p.Fit,
+            Zoom = Zoom ?? p.Zoom,
+            PanX = PanX ?? p.PanX,
+            PanY = PanY ?? p.PanY,
+            Flip = Flip ?? p.Flip,
+        };
     }
 }
 
@@ -72,14 +96,18 @@ public sealed record TilePicture(string Item, Tiling? Tiling) : FrameEdit(Item)
     protected override PictureItem On(PictureItem frame)
     {
         if (Tiling is { Wide: var wide } && (wide < Tiling.Least || wide > Tiling.Most))
-            throw new Refusal($"item/{Item}/tile-wide", $"a tile of {wide.Show(Unit.Millimetre)} can’t be laid: from {Tiling.Least.Show(Unit.Millimetre)} to {Tiling.Most.Show(Unit.Millimetre)}");
+            throw new Refusal($"item/{Item}/tile-wide",
+                $"a tile of {wide.Show(Unit.Millimetre)} can’t be laid: from {Tiling.Least.Show(Unit.Millimetre)} to " +
+                    $"{Tiling.Most.Show(Unit.Millimetre)}");
         if (Tiling is { OffsetX: < -100 or > 100 } or { OffsetY: < -100 or > 100 })
             throw new Refusal($"item/{Item}/tile-x", "a pattern is pushed by no more than a tile: from -100 to 100 %");
         return frame with { Tiling = Tiling };
     }
 }
 
-/// <summary>Makes a picture go on beyond its frame to where the cover is cut or turned in, or lets it end at its frame.</summary>
+/// <summary>
+/// Makes a picture go on beyond its frame to where the cover is cut or turned in, or lets it end at its frame.
+/// </summary>
 public sealed record GrowPicture(string Item, Growth? Growth) : FrameEdit(Item)
 {
     protected override string Fact => "grow";
@@ -90,9 +118,12 @@ public sealed record GrowPicture(string Item, Growth? Growth) : FrameEdit(Item)
         if (frame.Picture.IsDrawing)
             throw new Refusal($"item/{Item}/grow", "a drawing can’t grow: stretch its frame instead, it stays sharp");
         if (!frame.Picture.Opaque)
-            throw new Refusal($"item/{Item}/grow", "something shows through this picture, so its edge can’t grow: save it without its see-through parts");
+            throw new Refusal($"item/{Item}/grow",
+                "something shows through this picture, so its edge can’t grow: save it without its see-through parts");
         if (!Growing.Can(frame))
-            throw new Refusal($"item/{Item}/grow", "only a picture in a square-cornered, level frame can grow: turn it level, and take its corners, shape or pattern away");
+            throw new Refusal($"item/{Item}/grow",
+                "only a picture in a square-cornered, level frame can grow: turn it level, and take its corners, " +
+                    "shape or pattern away");
         return frame with { Growth = Growth };
     }
 }
@@ -110,9 +141,11 @@ public sealed record LayTracing(Tracing? Tracing, int Wrap = 0) : Edit
     public override string Says(Job before) => Tracing is null ? "tracing taken away" : "tracing";
     protected override Job On(Job job)
     {
-        if (Wrap < 0 || Wrap >= job.Wraps.Count) throw new Refusal(GroundPath.Of(Wrap, "tracing"), "this job has no such wrap");
+        if (Wrap < 0 || Wrap >= job.Wraps.Count)
+            throw new Refusal(GroundPath.Of(Wrap, "tracing"), "this job has no such wrap");
         if (Tracing is { Strength: < 5 or > 100 })
-            throw new Refusal(GroundPath.Of(Wrap, "tracing-strength"), $"{Tracing.Strength.ToString(CultureInfo.InvariantCulture)} % can’t be shown: from 5 to 100 %");
+            throw new Refusal(GroundPath.Of(Wrap, "tracing-strength"),
+                $"{Tracing.Strength.ToString(CultureInfo.InvariantCulture)} % can’t be shown: from 5 to 100 %");
         return job with { Wraps = job.Wraps.SetItem(Wrap, job.Wraps[Wrap] with { Tracing = Tracing }) };
     }
 }

@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Edits.OfText;
 
-/// <summary>New words for a text. What was typed is set as its language sets it, and runs stay with their letters.</summary>
+/// <summary>
+/// New words for a text. What was typed is set as its language sets it, and runs stay with their letters.
+/// </summary>
 /// <param name="Item">The text.</param>
 /// <param name="Words">All its words.</param>
 /// <param name="Caret">Where the caret stood after typing, if it is known: just after what is new.</param>
@@ -9,7 +11,9 @@ public sealed record SetWords(string Item, string Words, int? Caret = null) : It
     protected override string Fact => "words";
     protected override Item On(Item item, Job job)
     {
-        if (Words.Length > TextItem.LongestWords) throw new Refusal($"item/{Item}/words", $"{Words.Length} letters are more than a cover's text holds: shorten it to {TextItem.LongestWords}");
+        if (Words.Length > TextItem.LongestWords)
+            throw new Refusal($"item/{Item}/words",
+                $"{Words.Length} letters are more than a cover's text holds: shorten it to {TextItem.LongestWords}");
         var text = item.AsText();
         var words = Plain.Text(Words);
         var (at, _, inserted) = Difference(text.Words, words, Caret);
@@ -39,8 +43,13 @@ public sealed record SetWords(string Item, string Words, int? Caret = null) : It
     }
 }
 
-/// <summary>Changes what is given of a text's setting and leaves the rest: of all its letters, or of those from one place to before another. What is a paragraph's goes to whole paragraphs.</summary>
-public sealed record StyleText(string Item, FaceId? Face = null, Length? Size = null, Paint? Paint = null, decimal? Tracking = null, decimal? Leading = null, Align? Align = null, Stand? Stand = null) : ItemEdit(Item)
+/// <summary>
+/// Changes what is given of a text's setting and leaves the rest: of all its letters, or of those from one place to
+/// before another. What is a paragraph's goes to whole paragraphs.
+/// </summary>
+public sealed record StyleText(string Item, FaceId? Face = null, Length? Size = null, Paint? Paint = null,
+    decimal? Tracking = null, decimal? Leading = null, Align? Align = null, Stand? Stand = null)
+    : ItemEdit(Item)
 {
     public LetterCase? Case { get; init; }
     public Length? Raise { get; init; }
@@ -55,9 +64,12 @@ public sealed record StyleText(string Item, FaceId? Face = null, Length? Size = 
 
     private (bool Is, string Fact)[] Changed =>
     [
-        (Face is not null, "face"), (Size is not null, "size"), (Paint is not null, "ink"), (Tracking is not null, "tracking"),
-        (Leading is not null, "leading"), (Align is not null, "align"), (Stand is not null, "stand"), (Case is not null, "case"),
-        (Raise is not null, "raise"), (Features is not null, "features"), (Space is not null, "space"), (Indent is not null, "indent"),
+        (Face is not null, "face"), (Size is not null, "size"), (Paint is not null, "ink"),
+            (Tracking is not null, "tracking"),
+        (Leading is not null, "leading"), (Align is not null, "align"), (Stand is not null, "stand"),
+            (Case is not null, "case"),
+        (Raise is not null, "raise"), (Features is not null, "features"), (Space is not null, "space"),
+            (Indent is not null, "indent"),
         (Hyphenate is not null, "hyphenate"),
     ];
 
@@ -66,27 +78,64 @@ public sealed record StyleText(string Item, FaceId? Face = null, Length? Size = 
         var text = item.AsText();
         Refusal no(string fact, string why) => new($"item/{Item}/{fact}", why);
         var far = Length.FromPoints(500);
-        if (Size is { } size && (size < Length.FromPoints(1) || size > Length.FromPoints(1000))) throw no("size", $"type of {size.ShowPoints()} can't be set: from 1 to 1000 pt");
-        if (Leading is { } leading and (< 0.5m or > 5)) throw no("leading", $"a leading of {leading.ToString(CultureInfo.InvariantCulture)} can't be set: from 0.5 to 5 times the size");
-        if (Tracking is { } tracking and (< -300 or > 2000)) throw no("tracking", $"a tracking of {tracking.ToString(CultureInfo.InvariantCulture)} can't be set: from -300 to 2000 thousandths of the size");
-        if (Raise is { } raise && Length.Abs(raise) > far) throw no("raise", $"letters can be raised or lowered by up to {far.ShowPoints()}");
-        if (Space is { } space && (space.Units < 0 || space > far)) throw no("space", $"a space of {space.ShowPoints()} can't be set: from 0 to {far.ShowPoints()}");
-        if (Indent is { } indent && Length.Abs(indent) > far) throw no("indent", $"an indent of {indent.ShowPoints()} can't be set: up to {far.ShowPoints()} either way");
-        if (Features is { } features && !FeatureText.IsSound(features)) throw no("features", $"`{LengthText.Clip(features)}` are no features: type their four letters, such as `onum -liga`");
-        var change = new RunStyle { Face = Face, Size = Size, Paint = Paint, Tracking = Tracking, Leading = Leading, Align = Align, Case = Case, Raise = Raise, Features = Features is null ? null : FeatureText.Ordered(Features), Space = Space, Indent = Indent, Hyphenate = Hyphenate };
+        if (Size is { } size && (size < Length.FromPoints(1) || size > Length.FromPoints(1000)))
+            throw no("size", $"type of {size.ShowPoints()} can't be set: from 1 to 1000 pt");
+        if (Leading is { } leading and (< 0.5m or > 5))
+            throw no("leading",
+                $"a leading of {leading.ToString(CultureInfo.InvariantCulture)} can't be set: from 0.5 to 5 times the size");
+        if (Tracking is { } tracking and (< -300 or > 2000))
+            throw no("tracking",
+                $"a tracking of {tracking.ToString(CultureInfo.InvariantCulture)} can't be set: from -300 to 2000 " +
+                    $"thousandths of the size");
+        if (Raise is { } raise && Length.Abs(raise) > far)
+            throw no("raise", $"letters can be raised or lowered by up to {far.ShowPoints()}");
+        if (Space is { } space && (space.Units < 0 || space > far))
+            throw no("space", $"a space of {space.ShowPoints()} can't be set: from 0 to {far.ShowPoints()}");
+        if (Indent is { } indent && Length.Abs(indent) > far)
+            throw no("indent", $"an indent of {indent.ShowPoints()} can't be set: up to {far.ShowPoints()} either way");
+        if (Features is { } features && !FeatureText.IsSound(features))
+            throw no("features",
+                $"`{LengthText.Clip(features)}` are no features: type their four letters, such as `onum -liga`");
+        var change = new RunStyle
+        {
+            Face = Face,
+            Size = Size,
+            Paint = Paint,
+            Tracking = Tracking,
+            Leading = Leading,
+            Align = Align,
+            Case = Case,
+            Raise = Raise,
+            Features = Features is null ? null : FeatureText.Ordered(Features),
+            Space = Space,
+            Indent = Indent,
+            Hyphenate = Hyphenate,
+        };
         if (From is { } from && To is { } to)
         {
             (from, to) = (Math.Clamp(from, 0, text.Words.Length), Math.Clamp(to, 0, text.Words.Length));
-            if (change is { Leading: null, Align: null, Space: null, Indent: null, Hyphenate: null }) { if (from >= to) throw no("words", "no letters are picked: drag over some first"); }
+            if (change is
+                {
+                    Leading: null, Align: null, Space: null, Indent: null,
+                    Hyphenate: null
+                }) { if (from >= to) throw no("words", "no letters are picked: drag over some first"); }
             else
             {
                 from = from == 0 ? 0 : text.Words.LastIndexOf('\n', from - 1) + 1;
-                to = text.Words.IndexOf('\n', Math.Max(from, to - (to > from ? 1 : 0))) is >= 0 and var end ? end + 1 : text.Words.Length;
+                to = text.Words.IndexOf('\n', Math.Max(from, to - (to > from ? 1 : 0))) is >= 0 and var end
+                    ? end + 1
+                    : text.Words.Length;
             }
             var runs = TextRuns.Lay(text.Runs, from, to, change, text.Style);
-            return runs.Count <= TextRuns.Most ? text with { Runs = runs } : throw no("words", $"a text holds up to {TextRuns.Most} runs: set more letters alike");
+            return runs.Count <= TextRuns.Most
+                ? text with { Runs = runs }
+                : throw no("words", $"a text holds up to {TextRuns.Most} runs: set more letters alike");
         }
         var style = text.Style.With(change) with { Stand = Stand ?? text.Style.Stand };
-        return text with { Style = style, Runs = change == RunStyle.None ? text.Runs : TextRuns.Lay(text.Runs, 0, text.Words.Length, change, style) };
+        return text with
+        {
+            Style = style,
+            Runs = change == RunStyle.None ? text.Runs : TextRuns.Lay(text.Runs, 0, text.Words.Length, change, style),
+        };
     }
 }

@@ -2,7 +2,9 @@ namespace Lumbeck.Core.Edits.OfTicket;
 
 // How the book is made: the facts that move the sheet.
 
-/// <summary>Takes a house and its rules as they are now; what the ticket had of the old house and the new one has not, follows.</summary>
+/// <summary>
+/// Takes a house and its rules as they are now; what the ticket had of the old house and the new one has not, follows.
+/// </summary>
 public sealed record SetHouse(House House) : TicketEdit
 {
     protected override string Fact => "house";
@@ -10,7 +12,8 @@ public sealed record SetHouse(House House) : TicketEdit
     {
         House = House,
         // A paper that was typed, not picked, stays.
-        Paper = House.Papers.FirstOrDefault(p => p.Name == t.Paper.Name) ?? (t.House.Papers.All(p => p.Name != t.Paper.Name) ? t.Paper : House.Papers.FirstOrDefault() ?? t.Paper),
+        Paper = House.Papers.FirstOrDefault(p => p.Name == t.Paper.Name)
+            ?? (t.House.Papers.All(p => p.Name != t.Paper.Name) ? t.Paper : House.Papers.FirstOrDefault() ?? t.Paper),
         Binding = House.Binds(t.Binding) ? t.Binding : House.Bindings.FirstOrDefault(),
         Flaps = t.Flaps && House.Flaps,
         RoundBack = t.RoundBack && House.RoundBackFactor != 1,
@@ -24,7 +27,9 @@ public sealed record SetBinding(BindingKind Binding) : TicketEdit
     protected override string Fact => "binding";
     protected override Ticket On(Ticket t) => t.House.Binds(Binding)
         ? t with { Binding = Binding }
-        : throw new Refusal("ticket/binding", $"{t.House.Name} binds no {Binding.Word()}: take {string.Join(" or ", t.House.Bindings.Select(b => b.Word()))}, or another printer");
+        : throw new Refusal("ticket/binding",
+            $"{t.House.Name} binds no {Binding.Word()}: take " +
+                $"{string.Join(" or ", t.House.Bindings.Select(b => b.Word()))}, or another printer");
 }
 
 /// <summary>A round back in place of a flat one.</summary>
@@ -96,7 +101,8 @@ public sealed record TakeInside(bool Pages = true, bool Trim = true) : TicketEdi
     public override string Says(Job before) => "pages and trim of the inside";
     protected override Ticket On(Ticket t)
     {
-        var inside = t.Inside ?? throw new Refusal("ticket/inside", "no inside lies on this ticket: drop its PDF first");
+        var inside = t.Inside
+            ?? throw new Refusal("ticket/inside", "no inside lies on this ticket: drop its PDF first");
         return t with { Pages = Pages ? inside.Pages : t.Pages, Trim = Trim ? inside.Trim(t.Trim, t.House) : t.Trim };
     }
 }

@@ -15,7 +15,9 @@ public sealed record SetIsbn(string? Digits) : TicketEdit
     protected override Ticket On(Ticket t)
     {
         if (Digits is null) return t with { Isbn = null };
-        return Isbn.TryParse(Digits, out var isbn, out var why) ? t with { Isbn = isbn } : throw new Refusal("ticket/isbn", why);
+        return Isbn.TryParse(Digits, out var isbn, out var why)
+            ? t with { Isbn = isbn }
+            : throw new Refusal("ticket/isbn", why);
     }
 }
 
@@ -24,24 +26,37 @@ public sealed record SetPeople(ImmutableList<Person> People) : TicketEdit
 {
     protected override string Fact => "people";
     // Read as it is shown, so that whatever sent it, no unknown role comes in.
-    protected override Ticket On(Ticket t) => Person.TryParse(Person.Show(People), out var people, out var why) ? t with { People = people } : throw new Refusal("ticket/people", why);
+    protected override Ticket On(Ticket t) =>
+        Person.TryParse(Person.Show(People), out var people, out var why)
+            ? t with { People = people }
+            : throw new Refusal("ticket/people", why);
 }
 
 public sealed record SetPrice(Price? Price) : TicketEdit
 {
     protected override string Fact => "price";
     protected override Ticket On(Ticket t) => Price is null ? t with { Price = null }
-        : Price.TryParse(Price.ToString(), out var price, out var why) ? t with { Price = price } : throw new Refusal("ticket/price", why);
+        : Price.TryParse(Price.ToString(), out var price, out var why)
+            ? t with { Price = price }
+            : throw new Refusal("ticket/price", why);
 }
 
-/// <summary>Sets the language; the reading direction follows it, unless the maker had set another than the old language's.</summary>
+/// <summary>
+/// Sets the language; the reading direction follows it, unless the maker had set another than the old language's.
+/// </summary>
 public sealed record SetLanguage(string Code) : TicketEdit
 {
     protected override string Fact => "language";
     protected override Ticket On(Ticket t)
     {
-        if (Language.All.All(l => l.Code != Code)) throw new Refusal("ticket/language", $"`{LengthText.Clip(Code)}` is no language here: pick one of the list");
-        return t with { Language = Code, Reading = t.Reading == Language.Of(t.Language).Reading ? Language.Of(Code).Reading : t.Reading };
+        if (Language.All.All(l => l.Code != Code))
+            throw new Refusal("ticket/language",
+                $"`{LengthText.Clip(Code)}` is no language here: pick one of the list");
+        return t with
+        {
+            Language = Code,
+            Reading = t.Reading == Language.Of(t.Language).Reading ? Language.Of(Code).Reading : t.Reading,
+        };
     }
 }
 

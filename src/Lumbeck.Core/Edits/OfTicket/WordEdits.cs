@@ -3,7 +3,9 @@ namespace Lumbeck.Core.Edits.OfTicket;
 /// <summary>The facts that are words, and where they appear on a cover.</summary>
 public enum TicketFact { Title, Subtitle, Author, Imprint, Finish, Series, SeriesNumber, Edition }
 
-/// <summary>Sets a fact in words. Texts on the cover that still say the old words of that fact say the new ones.</summary>
+/// <summary>
+/// Sets a fact in words. Texts on the cover that still say the old words of that fact say the new ones.
+/// </summary>
 public sealed record SetFact(TicketFact Which, string Text) : TicketEdit
 {
     protected override string Fact =>
@@ -27,16 +29,22 @@ public sealed record SetFact(TicketFact Which, string Text) : TicketEdit
 
     protected override Job On(Job job)
     {
-        if (Text.Length > 300) throw new Refusal("ticket/" + Fact, $"a {Fact} of {Text.Length} letters is over 300: shorten it");
+        if (Text.Length > 300)
+            throw new Refusal("ticket/" + Fact, $"a {Fact} of {Text.Length} letters is over 300: shorten it");
         var before = job.Ticket.Words(Which);
         var after = base.On(job);
         if (Plain.Line(Text).Length == 0) return after;
         // What still has the words it was added with stands for the fact, too.
-        Item said(Item item) => item is TextItem t && Which.Role() == t.Role && (t.Starter || (before.Length > 0 && t.Words == before))
+        Item said(Item item) => item is TextItem t && Which.Role() == t.Role
+            && (t.Starter || (before.Length > 0 && t.Words == before))
             ? SetWords.With(t, Plain.Line(Text)) with { Starter = false }
             : item;
         // In every take: they share the ticket.
-        return after with { Wraps = [.. after.Wraps.Select(w => w with { Takes = [.. w.Takes.Select(t => t with { Items = [.. t.Items.Select(said)] })] })] };
+        return after with
+        {
+            Wraps = [.. after.Wraps.Select(w =>
+                w with { Takes = [.. w.Takes.Select(t => t with { Items = [.. t.Items.Select(said)] })] })],
+        };
     }
 }
 

@@ -13,9 +13,11 @@ public static class Ean13
     /// <summary>Symbol with quiet zones and digits at 100 %: 37.29 × 25.93 mm.</summary>
     public static readonly Size Symbol = Size.FromMillimetres(37.29m, 25.93m);
 
-    private static readonly string[] Left = ["0001101", "0011001", "0010011", "0111101", "0100011", "0110001", "0101111", "0111011", "0110111", "0001011"];
+    private static readonly string[] Left = ["0001101", "0011001", "0010011", "0111101", "0100011", "0110001",
+        "0101111", "0111011", "0110111", "0001011"];
     // Which of the six left digits are drawn in the even set, by the first digit.
-    private static readonly string[] Parity = ["LLLLLL", "LLGLGG", "LLGGLG", "LLGGGL", "LGLLGG", "LGGLLG", "LGGGLL", "LGLGLG", "LGLGGL", "LGGLGL"];
+    private static readonly string[] Parity = ["LLLLLL", "LLGLGG", "LLGGLG", "LLGGGL", "LGLLGG", "LGGLLG", "LGGGLL",
+        "LGLGLG", "LGLGGL", "LGGLGL"];
 
     /// <summary>The check digit of the first twelve digits.</summary>
     public static char CheckDigit(string digits)
@@ -51,8 +53,12 @@ public static class Ean13
         }
     }
 
-    /// <summary>Whether the bar that begins at a module is a guard, which is longer; a UPC-A draws its first and last digit so too.</summary>
-    public static bool IsGuard(int start, bool upc) => start < (upc ? 10 : 3) || start >= (upc ? 85 : 92) || start is >= 45 and < 50;
+    /// <summary>
+    /// Whether the bar that begins at a module is a guard, which is longer; a UPC-A draws its first and last digit so
+    /// too.
+    /// </summary>
+    public static bool IsGuard(int start, bool upc) =>
+        start < (upc ? 10 : 3) || start >= (upc ? 85 : 92) || start is >= 45 and < 50;
 
     /// <summary>Sets of a digit's seven modules.</summary>
     internal static string Odd(char digit) => Left[digit - '0'];

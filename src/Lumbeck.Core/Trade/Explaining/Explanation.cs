@@ -1,19 +1,23 @@
 namespace Lumbeck.Core.Trade.Explaining;
 
-/// <summary>A slip that would give the figures a printer stated: its id, what was done, and the sum that fits.</summary>
+/// <summary>
+/// A slip that would give the figures a printer stated: its id, what was done, and the sum that fits.
+/// </summary>
 public sealed record Cause(string Id, string Text, string Sum);
 
 /// <summary>What a stated size would make of the facts; blank where a binding leaves it open.</summary>
 public sealed record Implied(Length? Spine, Caliper? Leaf, Length? Bleed);
 
 /// <summary>
-/// A printer's full width and height read back against the computed sheet (docs/geometry.md, Reading a printer's figures back).
+/// A printer's full width and height read back against the computed sheet (docs/geometry.md, Reading a printer's
+/// figures back).
 /// </summary>
 public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied Implied, IReadOnlyList<Cause> Causes)
 {
     private static readonly Length LeastSlack = Length.FromMillimetres(0.1m);
 
-    /// <param name="book">The facts. The figures are compared with the computed spine; slips are tried with a pinned one, too.</param>
+    /// <param name="book">The facts. The figures are compared with the computed spine; slips are tried with a pinned
+    /// one, too.</param>
     /// <param name="house">The house that stated the figures.</param>
     /// <param name="given">The size as read.</param>
     /// <param name="slack">Half the last typed digit of each side.</param>
@@ -24,7 +28,8 @@ public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied
         var allowed = new Size(Length.Max(slack.Width, LeastSlack), Length.Max(slack.Height, LeastSlack));
         var computed = wrap.Sheet.Size;
         var agrees = Off(computed, given, allowed) <= 1;
-        return new(computed, given, agrees, ImpliedBy(wrap, given), agrees ? [] : Fitting(Bases(wrap, book, house), given, allowed));
+        return new(computed, given, agrees, ImpliedBy(wrap, given),
+            agrees ? [] : Fitting(Bases(wrap, book, house), given, allowed));
     }
 
     /// <summary>
@@ -32,7 +37,9 @@ public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied
     /// printer's own spine.
     /// </summary>
     public Length? Pin =>
-        !Agrees && Implied.Spine is { Units: > 0 } spine && Length.Abs(Given.Height - Computed.Height) <= LeastSlack ? spine : null;
+        !Agrees && Implied.Spine is { Units: > 0 } spine && Length.Abs(Given.Height - Computed.Height) <= LeastSlack
+            ? spine
+            : null;
 
     /// <summary>How far off, as a multiple of what is allowed; 1 or less agrees.</summary>
     private static decimal Off(Size tried, Size given, Size allowed) => Math.Max(
@@ -47,9 +54,11 @@ public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied
     private static Cause[] Fitting(WrapGeometry[] bases, Size given, Size allowed)
     {
         var pinned = bases.Skip(1).Where(b => Off(b.Sheet.Size, given, allowed) <= 1).Select(b =>
-            new Cause("pinned", "the figures are the sheet with its spine as it is pinned", $"{b.Sheet.Size.Width.Term(b.House.Unit)} with a spine of {b.Spine.Width.Term(b.House.Unit)}"));
+            new Cause("pinned", "the figures are the sheet with its spine as it is pinned",
+                $"{b.Sheet.Size.Width.Term(b.House.Unit)} with a spine of {b.Spine.Width.Term(b.House.Unit)}"));
         Cause[] fit(Func<WrapGeometry, IEnumerable<Slip>> slips) =>
-            [.. bases.SelectMany(slips).Where(s => Off(s.Tried, s.Read, s.Scaled(allowed)) <= 1).Select(s => s.Cause).DistinctBy(c => c.Id)];
+            [.. bases.SelectMany(slips).Where(s => Off(s.Tried, s.Read, s.Scaled(allowed)) <= 1).Select(s => s.Cause)
+                .DistinctBy(c => c.Id)];
         Cause[] one = [.. pinned, .. fit(b => Slips.All(b, given))];
         return one.Length > 0 ? one : fit(b => Slips.Pairs(b, given));
     }
@@ -57,7 +66,8 @@ public sealed record Explanation(Size Computed, Size Given, bool Agrees, Implied
     private static Implied ImpliedBy(WrapGeometry wrap, Size given)
     {
         var (sheet, house) = (wrap.Sheet, wrap.House);
-        if (sheet.Panel(Part.Spine) is not { Face: var face }) return new(null, null, Positive((given.Height - sheet.Trim.Height).Half()));
+        if (sheet.Panel(Part.Spine) is not { Face: var face })
+            return new(null, null, Positive((given.Height - sheet.Trim.Height).Half()));
         // All but the spine is taken as computed; what is left over is the spine's.
         var spine = given.Width - (sheet.Size.Width - face.Width);
         var binding = Binding.Of(wrap.Book.Binding);

@@ -2,23 +2,32 @@ using System.Text.Json;
 
 namespace Lumbeck.Core.Trade.Explaining;
 
-/// <summary>What one figure of a house moves on a sheet: a book as the house has it, and the same with the figure changed.</summary>
+/// <summary>
+/// What one figure of a house moves on a sheet: a book as the house has it, and the same with the figure changed.
+/// </summary>
 public sealed record KeyMove(WrapGeometry Was, WrapGeometry Is, string From, string To);
 
-/// <summary>Finds out what a figure moves by changing it and computing the sheet anew: what differs is what it moves.</summary>
+/// <summary>
+/// Finds out what a figure moves by changing it and computing the sheet anew: what differs is what it moves.
+/// </summary>
 public static class KeyMoves
 {
-    /// <summary>The move, on the first binding (the house's own first) that shows any; null where a figure moves nothing on a sheet.</summary>
+    /// <summary>
+    /// The move, on the first binding (the house's own first) that shows any; null where a figure moves nothing on a
+    /// sheet.
+    /// </summary>
     public static KeyMove? Of(House house, HouseKey key)
     {
         // What the press takes limits a real job, not this drawing.
         var free = house with { SheetMost = Size.FromMillimetres(3000, 3000) };
-        var changed = Tries(JsonSerializer.SerializeToElement(key.Write(free)), key).Select(v => Read(free, key, v)).OfType<House>().ToList();
+        var changed = Tries(JsonSerializer.SerializeToElement(key.Write(free)), key).Select(v => Read(free, key, v))
+            .OfType<House>().ToList();
         foreach (var book in Books(free))
         {
             if (Make(book, free) is not { } was) continue;
             foreach (var other in changed)
-                if (Make(book, other) is { } now && was.Sheets.Zip(now.Sheets).Any(p => Changes.Moves(p.First, p.Second)))
+                if (Make(book, other) is { } now
+                    && was.Sheets.Zip(now.Sheets).Any(p => Changes.Moves(p.First, p.Second)))
                     return new(was, now, HouseText.Show(key, house), HouseText.Show(key, other));
         }
         return null;
@@ -29,7 +38,8 @@ public static class KeyMoves
         var trim = house.Trims.FirstOrDefault(t => house.Cuts(t.Size))?.Size ?? Size.FromMillimetres(140, 210);
         var paper = house.Papers.FirstOrDefault() ?? new Paper("", Caliper.FromMillimetres(0.13m));
         // 118 pages are a multiple of 2 and of nothing larger, so that every multiple shows.
-        foreach (var kind in BindingKinds.Words.Select(w => w.Value).Where(k => k != BindingKind.Front).OrderBy(k => house.Bindings.Contains(k) ? 0 : 1))
+        foreach (var kind in BindingKinds.Words.Select(w => w.Value).Where(k => k != BindingKind.Front)
+            .OrderBy(k => house.Bindings.Contains(k) ? 0 : 1))
             foreach (var (flaps, round) in ((bool, bool)[])[(false, false), (true, true)])
                 yield return new BookFacts(kind, Reading.LeftToRight, trim, 118, paper, flaps, RoundBack: round);
     }
@@ -41,7 +51,8 @@ public static class KeyMoves
         {
             case JsonValueKind.Number:
                 var n = now.GetDecimal();
-                foreach (var v in (decimal[])[n * 1.6m, n + 4, n * 2, n + 1, n + 0.1m, n * 4, n / 2]) yield return key.Kind == KeyKind.Figure && decimal.IsInteger(n) && v > 2 ? Math.Round(v) : v;
+                foreach (var v in (decimal[])[n * 1.6m, n + 4, n * 2, n + 1, n + 0.1m, n * 4, n / 2])
+                    yield return key.Kind == KeyKind.Figure && decimal.IsInteger(n) && v > 2 ? Math.Round(v) : v;
                 break;
             case JsonValueKind.Null:
                 yield return 8;

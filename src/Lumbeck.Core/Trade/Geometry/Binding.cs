@@ -24,7 +24,8 @@ public abstract class Binding
     public abstract SpineSum Spine(BookFacts book, House house);
 
     /// <summary>The same read back: the leaf that a spine implies; null where it implies none.</summary>
-    public virtual Caliper? LeafFor(BookFacts book, House house, SpineSum sum, Length spine) => sum.PaperbackLeaf(book, house, spine);
+    public virtual Caliper? LeafFor(BookFacts book, House house, SpineSum sum, Length spine) =>
+        sum.PaperbackLeaf(book, house, spine);
 
     /// <summary>The printed sheets, the first the one that carries the front.</summary>
     public abstract ImmutableArray<Sheet> Sheets(BookFacts book, House house, SpineSum spine);
@@ -39,7 +40,8 @@ public abstract class Binding
 
     /// <summary>The height's sum where nothing but bleed is added.</summary>
     protected static Sum HeightAndBleed(Length height, Length bleed, Unit unit) =>
-        new("height", "Height", (height + (2 * bleed)).Show(unit), $"{height.Term(unit)} + 2 bleeds × {bleed.Term(unit)} = {(height + (2 * bleed)).Term(unit)}");
+        new("height", "Height", (height + (2 * bleed)).Show(unit),
+            $"{height.Term(unit)} + 2 bleeds × {bleed.Term(unit)} = {(height + (2 * bleed)).Term(unit)}");
 
     /// <summary>The sheet's width, as its terms and what they add up to.</summary>
     protected static Sum Width(string terms, Length width, Unit unit) =>
@@ -50,11 +52,13 @@ public abstract class Binding
         new("panel", "Panel", book.Trim.Width.Show(unit), $"as wide as the trim, {book.Trim.Width.Term(unit)}");
 
     /// <summary>A flap of the house's own width, or of the ticket's.</summary>
-    protected static Sum Flap(BookFacts book, House house, Unit unit) => new("flap", "Flap", (book.FlapWidth ?? house.Flap).Show(unit), book.FlapWidth is { } own
+    protected static Sum Flap(BookFacts book, House house,
+        Unit unit) => new("flap", "Flap", (book.FlapWidth ?? house.Flap).Show(unit), book.FlapWidth is { } own
         ? $"as the ticket says, {own.Term(unit)} in place of the {house.Flap.Term(unit)} of {house.Name}"
         : $"as {house.Name} makes them, {house.Flap.Term(unit)}");
 
-    private static readonly Binding[] All = [new FrontOnly(), new Paperback(), new Booklet(), new LooseCovers(), new PrintedCase(), new Jacket()];
+    private static readonly Binding[] All = [new FrontOnly(), new Paperback(), new Booklet(), new LooseCovers(),
+        new PrintedCase(), new Jacket()];
 
     public static Binding Of(BindingKind kind) => All.First(b => b.Kind == kind);
 }

@@ -24,7 +24,8 @@ public sealed class Jacket : Binding
         return cased with
         {
             Computed = cased.Computed + house.SpineEase,
-            Working = $"{cased.Working} = {Caliper.FromLength(cased.Computed).Show()} of the case + ease {Caliper.FromLength(house.SpineEase).Show()}",
+            Working = $"{cased.Working} = {Caliper.FromLength(cased.Computed).Show()} of the case + ease " +
+                $"{Caliper.FromLength(house.SpineEase).Show()}",
             Pinned = book.PinnedSpine,
         };
     }
@@ -33,29 +34,38 @@ public sealed class Jacket : Binding
     {
         var (panel, flap) = (PrintedCase.Panel(book, house), book.FlapWidth ?? house.Flap);
         if (flap > panel - LeastLeft)
-            throw new Refusal("ticket/flaps", $"a flap of {flap.Show(house.Unit)} is over the panel's {panel.Show(house.Unit)} less {LeastLeft.Show(house.Unit)}: type up to {(panel - LeastLeft).Show(house.Unit)}");
+            throw new Refusal("ticket/flaps",
+                $"a flap of {flap.Show(house.Unit)} is over the panel's {panel.Show(house.Unit)} less " +
+                    $"{LeastLeft.Show(house.Unit)}: type up to {(panel - LeastLeft).Show(house.Unit)}");
         var bleed = new Strip(RegionKind.Bleed, house.Bleed);
         Strip[] strips =
         [
-            bleed, new(RegionKind.Flap, flap, Part.BackFlap), new(RegionKind.ForeEdge, house.ForeEdge, Part.BackForeEdge), new(RegionKind.Panel, panel, Part.Back),
+            bleed, new(RegionKind.Flap, flap, Part.BackFlap),
+                new(RegionKind.ForeEdge, house.ForeEdge, Part.BackForeEdge), new(RegionKind.Panel, panel, Part.Back),
             new(RegionKind.Spine, spine.Width, Part.Spine),
-            new(RegionKind.Panel, panel, Part.Front), new(RegionKind.ForeEdge, house.ForeEdge, Part.FrontForeEdge), new(RegionKind.Flap, flap, Part.FrontFlap), bleed,
+            new(RegionKind.Panel, panel, Part.Front), new(RegionKind.ForeEdge, house.ForeEdge, Part.FrontForeEdge),
+                new(RegionKind.Flap, flap, Part.FrontFlap), bleed,
         ];
-        return [new SheetPlan(house, spine) { SpineUp = book.ReadsUp(house) }.Lay(strips, PrintedCase.Face(book, house), house.Bleed, book.Reading)];
+        return [new SheetPlan(house, spine) { SpineUp = book.ReadsUp(house) }.Lay(strips, PrintedCase.Face(book, house),
+            house.Bleed, book.Reading)];
     }
 
     public override IEnumerable<Sum> Working(BookFacts book, House house, SpineSum spine, Unit unit)
     {
         string f(Length l) => l.Term(unit);
-        var (panel, face, flap) = (PrintedCase.Panel(book, house), PrintedCase.Face(book, house), book.FlapWidth ?? house.Flap);
+        var (panel, face, flap) = (PrintedCase.Panel(book, house), PrintedCase.Face(book, house),
+            book.FlapWidth ?? house.Flap);
         yield return PrintedCase.PanelSum(book, house, unit);
         yield return new("fore-edge", "Fore-edge", house.ForeEdge.Show(unit), house.ForeEdgeAllowance is null
             ? $"round the board's edge: {f(house.Board)} + {f(Length.FromMillimetres(1))} = {f(house.ForeEdge)}"
             : $"round the board's edge: {house.Name} allows {f(house.ForeEdge)}");
         yield return Flap(book, house, unit);
-        yield return Width($"2 flaps × {f(flap)} + 2 fore-edges × {f(house.ForeEdge)} + 2 panels × {f(panel)} + spine {f(spine.Width)} + 2 bleeds × {f(house.Bleed)}", (2 * flap) + (2 * house.ForeEdge) + (2 * panel) + spine.Width + (2 * house.Bleed), unit);
+        yield return Width($"2 flaps × {f(flap)} + 2 fore-edges × {f(house.ForeEdge)} + 2 panels × {f(panel)} + " +
+            $"spine {f(spine.Width)} + 2 bleeds × {f(house.Bleed)}",
+            (2 * flap) + (2 * house.ForeEdge) + (2 * panel) + spine.Width + (2 * house.Bleed), unit);
         var height = face + (2 * house.Bleed);
-        yield return new("height", "Height", height.Show(unit), $"{f(book.Trim.Height)} + 2 squares × {f(house.Square)} + 2 bleeds × {f(house.Bleed)} = {f(height)}");
+        yield return new("height", "Height", height.Show(unit),
+            $"{f(book.Trim.Height)} + 2 squares × {f(house.Square)} + 2 bleeds × {f(house.Bleed)} = {f(height)}");
     }
 
     /// <summary>The jacket and the boards it goes round; null where a grammage is unknown.</summary>

@@ -2,7 +2,9 @@ using System.Text.Json.Serialization;
 
 namespace Lumbeck.Core.Trade.Geometry;
 
-/// <summary>The parts of a wrap that items hang on. A face that carries items is a panel; the sheet is all of them.</summary>
+/// <summary>
+/// The parts of a wrap that items hang on. A face that carries items is a panel; the sheet is all of them.
+/// </summary>
 public enum Part
 {
     [JsonStringEnumMemberName("sheet")] Sheet,
@@ -90,14 +92,17 @@ public static class ZoneKinds
 public sealed record Zone(ZoneKind Kind, Part Panel, Box Box, string Reason);
 
 /// <summary>
-/// A face that carries items. <paramref name="Face"/> is trimmed and folded; <paramref name="Safe"/> is where what matters may stand;
-/// <paramref name="Edge"/> is the face with the bleed or turn-in that belongs to it. A spine's items stand level in their own
+/// A face that carries items. <paramref name="Face"/> is trimmed and folded; <paramref name="Safe"/> is where what
+/// matters may stand;
+/// <paramref name="Edge"/> is the face with the bleed or turn-in that belongs to it. A spine's items stand level in
+/// their own
 /// frame, turned by <paramref name="Turn"/> on the sheet.
 /// </summary>
 public sealed record Panel(Part Part, Box Face, Box Safe, Box Edge, Turn Turn, bool CarriesText = true);
 
 /// <summary>
-/// All that art knows of where it is: a flat thing that is printed and cut, its panels and zones, measured from its upper left corner.
+/// All that art knows of where it is: a flat thing that is printed and cut, its panels and zones, measured from its
+/// upper left corner.
 /// A binding makes sheets, an inside's grid makes pages.
 /// </summary>
 /// <param name="Size">With bleed or turn-in.</param>
@@ -108,7 +113,8 @@ public sealed record Panel(Part Part, Box Face, Box Safe, Box Edge, Turn Turn, b
 /// <param name="Panels">The faces that carry items.</param>
 /// <param name="Zones">Parts with a rule.</param>
 public record Surface(
-    Size Size, Box Trim, Box Safe, ImmutableArray<Length> Folds, ImmutableArray<Length> FoldsAcross, ImmutableArray<Panel> Panels, ImmutableArray<Zone> Zones)
+    Size Size, Box Trim, Box Safe, ImmutableArray<Length> Folds, ImmutableArray<Length> FoldsAcross,
+        ImmutableArray<Panel> Panels, ImmutableArray<Zone> Zones)
 {
     public Box Whole => new(Length.Zero, Length.Zero, Size.Width, Size.Height);
 
@@ -119,6 +125,7 @@ public record Surface(
 
 /// <summary>One printed sheet of a cover, with its strips from left to right.</summary>
 public sealed record Sheet(
-    Size Size, Box Trim, Box Safe, ImmutableArray<Region> Regions, ImmutableArray<Length> Folds, ImmutableArray<Length> FoldsAcross,
+    Size Size, Box Trim, Box Safe, ImmutableArray<Region> Regions, ImmutableArray<Length> Folds,
+        ImmutableArray<Length> FoldsAcross,
     ImmutableArray<Panel> Panels, ImmutableArray<Zone> Zones)
     : Surface(Size, Trim, Safe, Folds, FoldsAcross, Panels, Zones);

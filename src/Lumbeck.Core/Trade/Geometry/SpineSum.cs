@@ -1,10 +1,12 @@
 namespace Lumbeck.Core.Trade.Geometry;
 
 /// <summary>
-/// From pages to spine, exactly (docs/geometry.md). All figures stay exact until <see cref="Computed"/>; <paramref name="Working"/> says in
+/// From pages to spine, exactly (docs/geometry.md). All figures stay exact until <see cref="Computed"/>;
+/// <paramref name="Working"/> says in
 /// words how that one came about, and <paramref name="BlockWorking"/> how the block did.
 /// </summary>
-public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leaves, Caliper Block, string BlockWorking, Length Computed, string Working, Length? Pinned)
+public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leaves, Caliper Block, string BlockWorking,
+    Length Computed, string Working, Length? Pinned)
 {
     /// <summary>The spine the sheet is built on: the printer's own figure where one is pinned.</summary>
     public Length Width => Pinned ?? Computed;
@@ -17,14 +19,20 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
     public static SpineSum None(BookFacts book, House house, int? multiple = null)
     {
         if (book.Pages < 1)
-            throw new Refusal("ticket/pages", $"{book.Pages} pages make no book: type how many pages the inside has, such as 312");
+            throw new Refusal("ticket/pages",
+                $"{book.Pages} pages make no book: type how many pages the inside has, such as 312");
         if (book.Pages > PageCount.Most)
-            throw new Refusal("ticket/pages", $"{book.Pages} pages can't be bound in one volume: the most is {PageCount.Most}");
-        if (!book.Paper.Leaf.IsPositive) throw new Refusal("ticket/paper", "a leaf needs a thickness: type one such as 0.135 mm");
+            throw new Refusal("ticket/pages",
+                $"{book.Pages} pages can't be bound in one volume: the most is {PageCount.Most}");
+        if (!book.Paper.Leaf.IsPositive)
+            throw new Refusal("ticket/paper", "a leaf needs a thickness: type one such as 0.135 mm");
         if (book.Dummy is { } d && (d < Length.FromMillimetres(0.1m) || d > Length.FromMillimetres(300)))
-            throw new Refusal("ticket/dummy", $"a block of {d.Show(house.Unit)} can't be: measure the dummy's pages without its cover, from {Length.FromMillimetres(0.1m).Show(house.Unit)} to {Length.FromMillimetres(300).Show(house.Unit)}");
+            throw new Refusal("ticket/dummy",
+                $"a block of {d.Show(house.Unit)} can't be: measure the dummy's pages without its cover, from " +
+                    $"{Length.FromMillimetres(0.1m).Show(house.Unit)} to {Length.FromMillimetres(300).Show(house.Unit)}");
         if (book.Endpapers is { } e && (e.Units < 0 || e > Length.FromMillimetres(10)))
-            throw new Refusal("ticket/endpapers", $"endpapers of {e.Show(house.Unit)} can't be: from 0 to {Length.FromMillimetres(10).Show(house.Unit)}");
+            throw new Refusal("ticket/endpapers",
+                $"endpapers of {e.Show(house.Unit)} can't be: from 0 to {Length.FromMillimetres(10).Show(house.Unit)}");
         var raise = multiple ?? house.PageMultiple;
         var pages = PageCount.Raise(book.Pages, raise);
         var leaves = PageCount.Leaves(pages);
@@ -37,15 +45,18 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
     {
         if (book.Dummy is { } measured)
             return (Caliper.FromLength(measured), $"measured on a dummy, {Caliper.FromLength(measured).Show()}");
-        if (book.Plates is not { } plates) return (book.Paper.Leaf * leaves, $"{leaves} leaves × {book.Paper.Leaf.Show()}");
+        if (book.Plates is not { } plates)
+            return (book.Paper.Leaf * leaves, $"{leaves} leaves × {book.Paper.Leaf.Show()}");
         if (plates.Pages < 2 || plates.Pages % 2 != 0 || plates.Pages > pages)
             throw new Refusal("ticket/plates", plates.Pages > 0 && plates.Pages <= pages && plates.Pages % 2 != 0
                 ? $"{plates.Pages} pages of plates end within a leaf: type {plates.Pages + 1}"
-                : $"{plates.Pages} pages of plates do not fit into {pages} pages: type an even count from 2 to {pages}");
+                : $"{plates.Pages} pages of plates do not fit into {pages} pages: type an even count from 2 to " +
+                    $"{pages}");
         if (!plates.Paper.Leaf.IsPositive)
             throw new Refusal("ticket/plates-paper", "a leaf of plates needs a thickness: type one such as 0.119 mm");
         var own = plates.Pages / 2;
-        return ((book.Paper.Leaf * (leaves - own)) + (plates.Paper.Leaf * own), $"{leaves - own} leaves × {book.Paper.Leaf.Show()} + {own} leaves of plates × {plates.Paper.Leaf.Show()}");
+        return ((book.Paper.Leaf * (leaves - own)) + (plates.Paper.Leaf * own),
+            $"{leaves - own} leaves × {book.Paper.Leaf.Show()} + {own} leaves of plates × {plates.Paper.Leaf.Show()}");
     }
 
     /// <summary>Paperback: S = round(B + coverAllowance).</summary>
@@ -72,7 +83,8 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
         var block = sum.Block + Caliper.FromLength(added);
         var cased = block + Caliper.FromLength(2 * house.Board);
         var (rounded, factor) = book.RoundBack && house.RoundBackFactor != 1
-            ? (cased * house.RoundBackFactor, $" × {house.RoundBackFactor.ToString("0.###", CultureInfo.InvariantCulture)} for the round back")
+            ? (cased * house.RoundBackFactor,
+                $" × {house.RoundBackFactor.ToString("0.###", CultureInfo.InvariantCulture)} for the round back")
             : (cased, "");
         var ends = added.IsZero ? "" : $" + endpapers {Caliper.FromLength(added).Show()}";
         var terms = $"{sum.BlockWorking}{ends} + 2 boards × {Caliper.FromLength(house.Board).Show()}";
@@ -91,9 +103,12 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
     /// other leaves. A spine that was rounded
     /// implies it as nearly as that; null where a measured dummy has no leaf in it, or nothing is left.
     /// </summary>
-    public Caliper? PaperbackLeaf(BookFacts book, House house, Length spine) => Leaf(book, spine - house.CoverAllowance);
+    public Caliper? PaperbackLeaf(BookFacts book, House house, Length spine) =>
+        Leaf(book, spine - house.CoverAllowance);
 
-    /// <summary>The same of a case: (S − coverAllowance) ÷ the round back's factor − 2d − endpapers is the block.</summary>
+    /// <summary>
+    /// The same of a case: (S − coverAllowance) ÷ the round back's factor − 2d − endpapers is the block.
+    /// </summary>
     public Caliper? CaseLeaf(BookFacts book, House house, Length spine)
     {
         var cased = spine - house.CoverAllowance;
@@ -115,16 +130,22 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
         yield return new("pages", "Pages", Pages == PagesAsked ? $"{Pages} pages" : $"{Pages} pages, raised", Pages == PagesAsked
             ? $"{PagesAsked} pages = {Leaves} leaves"
             : $"{PagesAsked} pages print as {Pages} (a multiple of {Multiple}) = {Leaves} leaves");
-        yield return new("block", "Block", Block.Show(), BlockWorking.EndsWith(Block.Show(), StringComparison.Ordinal) ? BlockWorking : $"{BlockWorking} = {Block.Show()}");
+        yield return new("block", "Block", Block.Show(),
+            BlockWorking.EndsWith(Block.Show(), StringComparison.Ordinal)
+                ? BlockWorking
+                : $"{BlockWorking} = {Block.Show()}");
         if (Working.Length == 0) yield break;
-        yield return new("spine", "Spine", Computed.Show(unit), $"{Working} = {Caliper.FromLength(Computed).Show()}{(unit == Unit.Inch ? $" = {Computed.Show(Unit.Inch)}" : "")}");
+        yield return new("spine", "Spine", Computed.Show(unit),
+            $"{Working} = {Caliper.FromLength(Computed).Show()}{(unit == Unit.Inch ? $" = {Computed.Show(Unit.Inch)}" : "")}");
         if (Pinned is { } pinned)
             yield return new("pinned", "Pinned spine", pinned.Show(unit), pinned == Computed
                 ? $"pinned to the printer's {pinned.Show(unit)}, which is the computed spine too"
-                : $"pinned to the printer's {pinned.Show(unit)}, {Length.Abs(pinned - Computed).Show(unit)} {(pinned < Computed ? "under" : "over")} the computed {Computed.Show(unit)}");
+                : $"pinned to the printer's {pinned.Show(unit)}, {Length.Abs(pinned - Computed).Show(unit)} " +
+                    $"{(pinned < Computed ? "under" : "over")} the computed {Computed.Show(unit)}");
     }
 
-    private static Length Round(Caliper exact, House house) => exact.ToLength(house.SpineRounding, house.SpineStep ?? default);
+    private static Length Round(Caliper exact, House house) =>
+        exact.ToLength(house.SpineRounding, house.SpineStep ?? default);
 
     private static string Allowance(House house) =>
         house.CoverAllowance.IsZero ? "" : $" + cover {Caliper.FromLength(house.CoverAllowance).Show()}";

@@ -18,19 +18,27 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
     public static WrapGeometry Of(BookFacts book, House house)
     {
         if (book.Trim.Width < Least || book.Trim.Height < Least)
-            throw new Refusal("ticket/trim", $"a trim of {book.Trim.Show(house.Unit)} is under {Least.Show(house.Unit)} a side: check the unit you typed");
+            throw new Refusal("ticket/trim",
+                $"a trim of {book.Trim.Show(house.Unit)} is under {Least.Show(house.Unit)} a side: check the unit you typed");
         if (book.Trim.Width > Most || book.Trim.Height > Most)
-            throw new Refusal("ticket/trim", $"a trim of {book.Trim.Show(house.Unit)} is over {Most.Show(house.Unit)} a side: check the unit you typed");
+            throw new Refusal("ticket/trim",
+                $"a trim of {book.Trim.Show(house.Unit)} is over {Most.Show(house.Unit)} a side: check the unit you typed");
         if (book.PinnedSpine is { } pin && (pin.Units < 0 || pin > Length.FromMillimetres(300)))
-            throw new Refusal("ticket/pinned", $"a spine of {pin.Show(house.Unit)} can't be: type the printer's figure, or leave it blank");
+            throw new Refusal("ticket/pinned",
+                $"a spine of {pin.Show(house.Unit)} can't be: type the printer's figure, or leave it blank");
         if (book.FlapWidth is { } flap && (flap < Least || flap > book.Trim.Width))
-            throw new Refusal("ticket/flaps", $"a flap of {flap.Show(house.Unit)} must lie between {Least.Show(house.Unit)} and the trim's {book.Trim.Width.Show(house.Unit)}");
+            throw new Refusal("ticket/flaps",
+                $"a flap of {flap.Show(house.Unit)} must lie between {Least.Show(house.Unit)} and the trim's " +
+                    $"{book.Trim.Width.Show(house.Unit)}");
         var binding = Binding.Of(book.Binding);
         var spine = binding.Spine(book, house);
         var sheets = binding.Sheets(book, house, spine);
         foreach (var sheet in sheets)
             if (!Fits(sheet.Size, house.SheetMost))
-                throw new Refusal("ticket/trim", $"this sheet of {sheet.Size.Show(house.Unit)} is larger than the press of {house.Name} takes, {house.SheetMost.Show(house.Unit)}: take a smaller trim, {(book.Flaps || Binding.Of(book.Binding).HasFlaps ? "narrower flaps, " : "")}or another printer");
+                throw new Refusal("ticket/trim",
+                    $"this sheet of {sheet.Size.Show(house.Unit)} is larger than the press of {house.Name} takes, " +
+                        $"{house.SheetMost.Show(house.Unit)}: take a smaller trim, " +
+                        $"{(book.Flaps || Binding.Of(book.Binding).HasFlaps ? "narrower flaps, " : "")}or another printer");
         return new(book, house, spine, sheets);
     }
 
@@ -45,7 +53,8 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
     public IEnumerable<Sum> Sums(Unit unit) => Figures.Of(this, unit);
 
     /// <summary>Block and cover in grams, to the trimmed edge; null where a grammage is unknown.</summary>
-    public decimal? WeightGrams => BlockGrams is { } block && Binding.CoverGrams(this) is { } cover ? block + cover : null;
+    public decimal? WeightGrams =>
+        BlockGrams is { } block && Binding.CoverGrams(this) is { } cover ? block + cover : null;
 
     /// <summary>The block in grams; null where a grammage is unknown.</summary>
     public decimal? BlockGrams
@@ -55,15 +64,19 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
             if (Book.Paper.Grammage is not { } text) return null;
             if (Book.Plates is not { } plates) return Spine.Leaves * text * SquareMetres(Book.Trim);
             var own = plates.Pages / 2;
-            return plates.Paper.Grammage is { } g ? (((Spine.Leaves - own) * text) + (own * g)) * SquareMetres(Book.Trim) : null;
+            return plates.Paper.Grammage is { } g
+                ? (((Spine.Leaves - own) * text) + (own * g)) * SquareMetres(Book.Trim)
+                : null;
         }
     }
 
     /// <summary>Fewest and most pages this house can bind so on this paper.</summary>
     public int FewestPages =>
-        Math.Max(Book.Binding == BindingKind.Booklet ? House.BookletPagesLeast : House.PagesLeast, Book.Paper.PagesLeast ?? 0);
+        Math.Max(Book.Binding == BindingKind.Booklet ? House.BookletPagesLeast : House.PagesLeast,
+            Book.Paper.PagesLeast ?? 0);
     public int MostPages =>
-        Math.Min(Book.Binding == BindingKind.Booklet ? House.BookletPagesMost : House.PagesMost, Book.Paper.PagesMost ?? int.MaxValue);
+        Math.Min(Book.Binding == BindingKind.Booklet ? House.BookletPagesMost : House.PagesMost,
+            Book.Paper.PagesMost ?? int.MaxValue);
 
     internal static decimal SquareMetres(Size s) => s.Width.Millimetres * s.Height.Millimetres / 1_000_000m;
 }

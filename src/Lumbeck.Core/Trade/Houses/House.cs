@@ -2,7 +2,9 @@ namespace Lumbeck.Core.Trade.Houses;
 
 public enum SpineReading { Down, Up, ByLanguage }
 public enum BarcodeCorner { SpineFoot, ForeEdgeFoot, FootMiddle }
-/// <summary>Who puts the barcode on: the house adds its own where there is none, the maker must, or either may.</summary>
+/// <summary>
+/// Who puts the barcode on: the house adds its own where there is none, the maker must, or either may.
+/// </summary>
 public enum BarcodeBy { House, Maker, Either }
 public enum PriceAddOn { None, Allowed, Required }
 public enum Marks { None, Crop, CropAndBleed }
@@ -112,12 +114,17 @@ public sealed record House
     public bool OutlinesOnly { get; init; }
     public string FileName { get; init; } = "{title}_cover_{pages}p_{kind}.pdf";
     public int FileLimit { get; init; } = 400;
-    public ImmutableDictionary<string, Severity> Severities { get; init; } = ImmutableDictionary<string, Severity>.Empty;
+    public ImmutableDictionary<string, Severity> Severities { get; init; } =
+        ImmutableDictionary<string, Severity>.Empty;
 
-    /// <summary>Whether the house binds so. A front alone is for screens: every house leaves that to the maker.</summary>
+    /// <summary>
+    /// Whether the house binds so. A front alone is for screens: every house leaves that to the maker.
+    /// </summary>
     public bool Binds(BindingKind kind) => kind == BindingKind.Front || Bindings.Contains(kind);
 
-    /// <summary>A size that is given in inches to two places is as near to the one meant: so near to a limit it is at it.</summary>
+    /// <summary>
+    /// A size that is given in inches to two places is as near to the one meant: so near to a limit it is at it.
+    /// </summary>
     public static readonly Length AtLimit = Length.FromMillimetres(0.08m);
 
     /// <summary>Whether the house cuts a trim of this size.</summary>
@@ -128,6 +135,8 @@ public sealed record House
     /// <summary>How wide a panel stands beyond the block's width; the square unless the house says otherwise.</summary>
     public Length PanelBeyond => PanelAllowance ?? Square;
 
-    /// <summary>Of a jacket, the way round the board's edge; the board plus 1 mm unless the house says otherwise.</summary>
+    /// <summary>
+    /// Of a jacket, the way round the board's edge; the board plus 1 mm unless the house says otherwise.
+    /// </summary>
     public Length ForeEdge => ForeEdgeAllowance ?? Board + Length.FromMillimetres(1);
 }

@@ -5,7 +5,8 @@ namespace Lumbeck.Core.Trade.Houses;
 /// <summary>Reads one value of a house file, or refuses it by its key with what would do.</summary>
 internal static class HouseValue
 {
-    public static string Text(JsonElement e, string key) => e.ValueKind == JsonValueKind.String && e.GetString() is { Length: <= 400 } s
+    public static string Text(JsonElement e, string key) => e.ValueKind == JsonValueKind.String
+        && e.GetString() is { Length: <= 400 } s
         ? s : throw No(key, e, "a text in quotes of up to 400 letters");
 
     public static bool Flag(JsonElement e, string key) => e.ValueKind switch
@@ -18,8 +19,11 @@ internal static class HouseValue
     public static decimal Number(JsonElement e, string key, decimal least, decimal most, string unit)
     {
         var suffix = unit.Length > 0 ? " " + unit : "";
-        if (e.ValueKind != JsonValueKind.Number || !e.TryGetDecimal(out var n)) throw No(key, e, string.Create(CultureInfo.InvariantCulture, $"a number from {least} to {most}{suffix}"));
-        return n >= least && n <= most ? n : throw No(key, e, string.Create(CultureInfo.InvariantCulture, $"from {least} to {most}{suffix}"));
+        if (e.ValueKind != JsonValueKind.Number || !e.TryGetDecimal(out var n))
+            throw No(key, e, string.Create(CultureInfo.InvariantCulture, $"a number from {least} to {most}{suffix}"));
+        return n >= least && n <= most
+            ? n
+            : throw No(key, e, string.Create(CultureInfo.InvariantCulture, $"from {least} to {most}{suffix}"));
     }
 
     public static int Whole(JsonElement e, string key, int least, int most)
@@ -32,7 +36,8 @@ internal static class HouseValue
     {
         var parts = Array(e, key).ToArray();
         if (parts.Length != 2) throw No(key, e, "two numbers, `[width, height]`");
-        return new(Length.FromMillimetres(Number(parts[0], key, 0, most, "mm")), Length.FromMillimetres(Number(parts[1], key, 0, most, "mm")));
+        return new(Length.FromMillimetres(Number(parts[0], key, 0, most, "mm")),
+            Length.FromMillimetres(Number(parts[1], key, 0, most, "mm")));
     }
 
     public static Ink Mix(JsonElement e, string key)
@@ -54,8 +59,10 @@ internal static class HouseValue
     public static ImmutableDictionary<string, Severity> Severities(JsonElement e)
     {
         if (e.ValueKind != JsonValueKind.Object) throw No("severities", e, "rules with `stop`, `caution` or `note`");
-        return e.EnumerateObject().ToImmutableDictionary(p => p.Name, p => Choice(p.Value, "severities", SeverityWords.Words));
+        return e.EnumerateObject()
+            .ToImmutableDictionary(p => p.Name, p => Choice(p.Value, "severities", SeverityWords.Words));
     }
 
-    public static Refusal No(string key, JsonElement e, string wanted) => new(key, $"`{key}` can't be `{LengthText.Clip(e.GetRawText())}`: it takes {wanted}");
+    public static Refusal No(string key, JsonElement e, string wanted) =>
+        new(key, $"`{key}` can't be `{LengthText.Clip(e.GetRawText())}`: it takes {wanted}");
 }

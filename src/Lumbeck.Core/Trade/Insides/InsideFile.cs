@@ -4,7 +4,8 @@ namespace Lumbeck.Core.Trade.Insides;
 public sealed record PageSize(Size Size, int Pages, int First);
 
 /// <summary>
-/// What an inside PDF says of itself: its pages, their sizes (the commonest first; by their trim boxes where they have them), and whether the last is blank.
+/// What an inside PDF says of itself: its pages, their sizes (the commonest first; by their trim boxes where they have
+/// them), and whether the last is blank.
 /// The file itself is not kept.
 /// </summary>
 public sealed record InsideFile(string Name, int Pages, ImmutableArray<PageSize> Sizes, bool TrimBoxes, bool LastBlank)
@@ -15,7 +16,8 @@ public sealed record InsideFile(string Name, int Pages, ImmutableArray<PageSize>
     public Size Page => Sizes[0].Size;
 
     /// <summary>
-    /// The trim that its pages are made for, in a house whose bleed is known: the ticket's own where its pages fit that with bleed at three or
+    /// The trim that its pages are made for, in a house whose bleed is known: the ticket's own where its pages fit that
+    /// with bleed at three or
     /// four edges, else the trade's or house's usual size that they fit so, else the page as it is.
     /// </summary>
     public Size Trim(Size ticket, House house)
@@ -28,10 +30,14 @@ public sealed record InsideFile(string Name, int Pages, ImmutableArray<PageSize>
     }
 
     /// <summary>Whether its pages are a trim with bleed: at head, foot and fore-edge, or all round.</summary>
-    public bool Bled(Size trim, Length bleed) => !bleed.IsZero && !TrimBoxes && (Same(Page, new(trim.Width + bleed, trim.Height + (2 * bleed))) || Same(Page, new(trim.Width + (2 * bleed), trim.Height + (2 * bleed))));
+    public bool Bled(Size trim, Length bleed) =>
+        !bleed.IsZero && !TrimBoxes
+            && (Same(Page, new(trim.Width + bleed, trim.Height + (2 * bleed)))
+                || Same(Page, new(trim.Width + (2 * bleed), trim.Height + (2 * bleed))));
 
     /// <summary>Whether a page's size is a trim's, as near as files are cut.</summary>
-    public static bool Same(Size a, Size b) => Length.Abs(a.Width - b.Width) <= Near && Length.Abs(a.Height - b.Height) <= Near;
+    public static bool Same(Size a, Size b) =>
+        Length.Abs(a.Width - b.Width) <= Near && Length.Abs(a.Height - b.Height) <= Near;
 
     /// <summary>Whether its pages fit a trim, with or without bleed.</summary>
     public bool Fits(Size trim, Length bleed) => Same(Page, trim) || Bled(trim, bleed);

@@ -33,18 +33,22 @@ public sealed record PageGrid(Size Trim, Reading Reading, Length Head, Length Fo
     {
         if (number < 1) throw new Refusal("page", "pages are counted from 1");
         if (ForeEdge + Gutter >= Trim.Width || Head + Foot >= Trim.Height)
-            throw new Refusal("margins", $"the margins leave nothing of a page of {Trim.Show(Unit.Millimetre)}: make them smaller");
+            throw new Refusal("margins",
+                $"the margins leave nothing of a page of {Trim.Show(Unit.Millimetre)}: make them smaller");
         // What lies right is bound at its left.
         var boundLeft = IsRight(number);
-        Length past(bool bound) => Bleed == PageBleed.Four || (Bleed == PageBleed.Three && !bound) ? BleedWidth : Length.Zero;
-        var (left, right, headFoot) = (past(boundLeft), past(!boundLeft), Bleed == PageBleed.None ? Length.Zero : BleedWidth);
+        Length past(bool bound) =>
+            Bleed == PageBleed.Four || (Bleed == PageBleed.Three && !bound) ? BleedWidth : Length.Zero;
+        var (left, right, headFoot) = (past(boundLeft), past(!boundLeft),
+            Bleed == PageBleed.None ? Length.Zero : BleedWidth);
         var size = new Size(left + Trim.Width + right, headFoot + Trim.Height + headFoot);
         var face = new Box(left, headFoot, Trim.Width, Trim.Height);
         var safe = face.Inset(boundLeft ? Gutter : ForeEdge, Head, boundLeft ? ForeEdge : Gutter, Foot);
         var whole = new Box(Length.Zero, Length.Zero, size.Width, size.Height);
         ImmutableArray<Zone> zones =
         [
-            .. whole.Without(face).Where(b => !b.IsEmpty).Select(b => new Zone(ZoneKind.Bleed, Part.Page, b, "cut away: what reaches an edge must cover it")),
+            .. whole.Without(face).Where(b => !b.IsEmpty)
+                .Select(b => new Zone(ZoneKind.Bleed, Part.Page, b, "cut away: what reaches an edge must cover it")),
             new(ZoneKind.Safe, Part.Page, safe, "within the margins"),
         ];
         return new(size, face, safe, [], [], [new(Part.Page, face, safe, whole, Turn.None)], zones);

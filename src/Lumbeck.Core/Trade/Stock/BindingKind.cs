@@ -7,7 +7,8 @@ public static class BindingKinds
 {
     /// <summary>The words of a house file and the command line.</summary>
     public static IReadOnlyList<(string Word, BindingKind Value)> Words { get; } =
-        [("front", BindingKind.Front), ("paperback", BindingKind.Paperback), ("booklet", BindingKind.Booklet), ("loose", BindingKind.Loose), ("case", BindingKind.Case), ("jacket", BindingKind.Jacket)];
+        [("front", BindingKind.Front), ("paperback", BindingKind.Paperback), ("booklet", BindingKind.Booklet),
+            ("loose", BindingKind.Loose), ("case", BindingKind.Case), ("jacket", BindingKind.Jacket)];
 
     public static string Word(this BindingKind kind) => Words.First(w => w.Value == kind).Word;
 

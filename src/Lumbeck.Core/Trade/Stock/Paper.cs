@@ -1,8 +1,10 @@
 namespace Lumbeck.Core.Trade.Stock;
 
 /// <summary>
-/// One paper as a house stocks it or a maker types it. Caliper is the thickness of a leaf; grammage in g/m², null where unknown.
-/// Caliper, thickness of a page, pages per inch and grammage × bulk are four views of it (docs/geometry.md, From pages to spine).
+/// One paper as a house stocks it or a maker types it. Caliper is the thickness of a leaf; grammage in g/m², null where
+/// unknown.
+/// Caliper, thickness of a page, pages per inch and grammage × bulk are four views of it (docs/geometry.md, From pages
+/// to spine).
 /// </summary>
 public sealed record Paper(string Name, Caliper Leaf, decimal? Grammage = null)
 {
@@ -33,12 +35,15 @@ public sealed record Paper(string Name, Caliper Leaf, decimal? Grammage = null)
     /// <summary>The same paper with its grammage known; bulk follows.</summary>
     public Paper Weighing(decimal? grammage) => grammage is null or (>= 10 and <= 800)
         ? new(Own, Leaf, grammage)
-        : throw new Refusal("", $"{grammage.Value.ToString("0.##", CultureInfo.InvariantCulture)} g/m² can't be: papers run from 10 to 800 g/m²");
+        : throw new Refusal("",
+            $"{grammage.Value.ToString("0.##", CultureInfo.InvariantCulture)} g/m² can't be: papers run from 10 to 800 g/m²");
 
     /// <summary>The same grammage, more or less bulky; the caliper follows.</summary>
     public Paper Bulking(decimal bulk) => Grammage is not { } g
         ? throw new Refusal("", "bulk needs a grammage: type the g/m² first")
-        : bulk is < 0.4m or > 4 ? throw new Refusal("", $"a bulk of {bulk.ToString("0.##", CultureInfo.InvariantCulture)} cm³/g can't be: papers run from 0.4 to 4 cm³/g")
+        : bulk is < 0.4m or > 4
+            ? throw new Refusal("",
+                $"a bulk of {bulk.ToString("0.##", CultureInfo.InvariantCulture)} cm³/g can't be: papers run from 0.4 to 4 cm³/g")
         : Thick(Caliper.FromBulk(g, bulk));
 }
 

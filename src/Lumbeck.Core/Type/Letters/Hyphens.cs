@@ -2,7 +2,10 @@ using System.Collections.Concurrent;
 
 namespace Lumbeck.Core.Type.Letters;
 
-/// <summary>Where words may be hyphenated, by patterns that say where not to, too (Liang, Word Hy-phen-a-tion by Com-put-er, 1983).</summary>
+/// <summary>
+/// Where words may be hyphenated, by patterns that say where not to, too (Liang, Word Hy-phen-a-tion by Com-put-er,
+/// 1983).
+/// </summary>
 public sealed class Hyphens
 {
     private const int Before = 2, After = 3, Shortest = 6;
@@ -14,9 +17,12 @@ public sealed class Hyphens
     private readonly ConcurrentDictionary<string, int[]> _known = new(StringComparer.Ordinal);
 
     /// <summary>The patterns of a language; null where none ship.</summary>
-    /// <param name="language">A BCP 47 code; plain <c>en</c> is hyphenated as in Britain, <c>en-us</c> as in America.</param>
+    /// <param name="language">A BCP 47 code; plain <c>en</c> is hyphenated as in Britain, <c>en-us</c> as in
+    /// America.</param>
     public static Hyphens? Of(string language) => language.StartsWith("en", StringComparison.Ordinal)
-        ? Shelf.GetOrAdd(language.Equals("en-us", StringComparison.OrdinalIgnoreCase) ? "hyphen-en-us" : "hyphen-en-gb", name => new(() => new(Letter.Lines(name)))).Value
+        ? Shelf.GetOrAdd(language.Equals("en-us", StringComparison.OrdinalIgnoreCase) ? "hyphen-en-us" : "hyphen-en-gb",
+            name => new(() => new(Letter.Lines(name))))
+            .Value
         : null;
 
     private Hyphens(IEnumerable<string> lines)
@@ -50,7 +56,9 @@ public sealed class Hyphens
         for (var from = 0; from < dotted.Length; from++)
             for (var length = 1; length <= Math.Min(_longest, dotted.Length - from); length++)
                 if (lookup.TryGetValue(dotted.AsSpan(from, length), out var pattern))
-                    for (var k = 0; k < pattern.Length; k++) weights[from + k] = Math.Max(weights[from + k], pattern[k]);
-        return [.. Enumerable.Range(Before, Math.Max(0, word.Length - Before - After + 1)).Where(i => weights[i + 1] % 2 == 1)];
+                    for (var k = 0; k < pattern.Length; k++)
+                        weights[from + k] = Math.Max(weights[from + k], pattern[k]);
+        return [.. Enumerable.Range(Before, Math.Max(0, word.Length - Before - After + 1))
+            .Where(i => weights[i + 1] % 2 == 1)];
     }
 }

@@ -1,10 +1,17 @@
 namespace Lumbeck.Core.Type.Letters;
 
 /// <summary>A character's class in the bidirectional algorithm (UAX #9, table 4).</summary>
-public enum Bidi : byte { L, R, AL, EN, ES, ET, AN, CS, NSM, BN, B, S, WS, ON, LRE, LRO, RLE, RLO, PDF, LRI, RLI, FSI, PDI }
+public enum Bidi
+    : byte
+{ L, R, AL, EN, ES, ET, AN, CS, NSM, BN, B, S, WS, ON, LRE, LRO, RLE, RLO, PDF, LRI, RLI, FSI, PDI }
 
 /// <summary>A character's class in line breaking (UAX #14, table 1), as its rule LB1 resolves it.</summary>
-public enum Break : byte { AL, BA, BB, B2, BK, CB, CL, CM, CP, CR, EB, EM, EX, GL, H2, H3, HL, HY, ID, IN, IS, JL, JT, JV, LF, NL, NS, NU, OP, PO, PR, QU, RI, SP, SY, WJ, ZW, ZWJ }
+public enum Break
+    : byte
+{
+    AL, BA, BB, B2, BK, CB, CL, CM, CP, CR, EB, EM, EX, GL, H2, H3, HL, HY, ID, IN, IS, JL, JT, JV, LF, NL, NS,
+    NU, OP, PO, PR, QU, RI, SP, SY, WJ, ZW, ZWJ
+}
 
 /// <summary>What of a character matters when it is set.</summary>
 /// <param name="Bidi">Its direction.</param>
@@ -19,12 +26,16 @@ public sealed record Letter(Bidi Bidi, Break Break, bool Wide, bool Pictograph, 
     private static readonly Letter[] Latin = [.. Enumerable.Range(0, 0x250).Select(Search)];
 
     /// <summary>By code point; a lone surrogate counts as U+FFFD does.</summary>
-    public static Letter Of(int codePoint) => (uint)codePoint < 0x250 ? Latin[codePoint] : Search(codePoint is >= 0xD800 and <= 0xDFFF ? 0xFFFD : codePoint);
+    public static Letter Of(int codePoint) =>
+        (uint)codePoint < 0x250 ? Latin[codePoint] : Search(codePoint is >= 0xD800 and <= 0xDFFF ? 0xFFFD : codePoint);
 
     /// <summary>Closing brackets by opening ones (UAX #9, BD14 to BD16).</summary>
-    public static IReadOnlyDictionary<int, int> Brackets { get; } = Lines("brackets").Select(l => l.Split(' ')).ToDictionary(p => Hex(p[0]), p => Hex(p[1]));
+    public static IReadOnlyDictionary<int, int> Brackets { get; } = Lines("brackets").Select(l => l.Split(' '))
+        .ToDictionary(p => Hex(p[0]), p => Hex(p[1]));
 
-    /// <summary>A text's code points, each with where it begins; surrogates without a partner stand for themselves.</summary>
+    /// <summary>
+    /// A text's code points, each with where it begins; surrogates without a partner stand for themselves.
+    /// </summary>
     public static (int[] CodePoints, int[] At) Points(string text)
     {
         var points = new int[text.Length];
@@ -33,7 +44,9 @@ public sealed record Letter(Bidi Bidi, Break Break, bool Wide, bool Pictograph, 
         for (var i = 0; i < text.Length; n++)
         {
             at[n] = i;
-            points[n] = char.IsHighSurrogate(text[i]) && i + 1 < text.Length && char.IsLowSurrogate(text[i + 1]) ? char.ConvertToUtf32(text[i], text[++i]) : text[i];
+            points[n] = char.IsHighSurrogate(text[i]) && i + 1 < text.Length && char.IsLowSurrogate(text[i + 1])
+                ? char.ConvertToUtf32(text[i], text[++i])
+                : text[i];
             i++;
         }
         return (points[..n], at[..n]);
@@ -57,7 +70,8 @@ public sealed record Letter(Bidi Bidi, Break Break, bool Wide, bool Pictograph, 
             if (!same.TryGetValue(rest, out var letter))
             {
                 var p = rest.Split(' ');
-                same[rest] = letter = new(Enum.Parse<Bidi>(p[0]), Enum.Parse<Break>(p[1].TrimEnd('w', 'x')), p[1].EndsWith('w'), p[1].EndsWith('x'), p[2], p[3] is "U" or "Tu");
+                same[rest] = letter = new(Enum.Parse<Bidi>(p[0]), Enum.Parse<Break>(p[1].TrimEnd('w', 'x')),
+                    p[1].EndsWith('w'), p[1].EndsWith('x'), p[2], p[3] is "U" or "Tu");
             }
             starts.Add(Hex(line[..space]));
             letters.Add(letter);
@@ -67,7 +81,8 @@ public sealed record Letter(Bidi Bidi, Break Break, bool Wide, bool Pictograph, 
 
     internal static IEnumerable<string> Lines(string name)
     {
-        using var reader = new StreamReader(typeof(Letter).Assembly.GetManifestResourceStream("letters/" + name) ?? throw new InvalidOperationException($"The table {name} is missing."));
+        using var reader = new StreamReader(typeof(Letter).Assembly.GetManifestResourceStream("letters/" + name)
+            ?? throw new InvalidOperationException($"The table {name} is missing."));
         while (reader.ReadLine() is { } line) if (line.Length > 0 && line[0] != '#') yield return line;
     }
 

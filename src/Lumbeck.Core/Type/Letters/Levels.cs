@@ -1,6 +1,9 @@
 namespace Lumbeck.Core.Type.Letters;
 
-/// <summary>The bidirectional algorithm (UAX #9, revision 46): how deeply each character is embedded; odd levels run from right to left.</summary>
+/// <summary>
+/// The bidirectional algorithm (UAX #9, revision 46): how deeply each character is embedded; odd levels run from right
+/// to left.
+/// </summary>
 public static class Levels
 {
     private const int Deepest = 125;
@@ -18,11 +21,14 @@ public static class Levels
         var level = @base ?? First(own, pairs, 0, n) ?? otherwise;
         var levels = new byte[n];
         // A text of plain letters from left to right needs none of it.
-        if (level == 0 && !Array.Exists(own, b => b is not (Bidi.L or Bidi.EN or Bidi.ES or Bidi.ET or Bidi.CS or Bidi.NSM or Bidi.S or Bidi.WS or Bidi.ON or Bidi.B))) return (levels, 0);
+        if (level == 0 && !Array.Exists(own,
+            b => b is not (Bidi.L or Bidi.EN or Bidi.ES or Bidi.ET or Bidi.CS or Bidi.NSM or Bidi.S or Bidi.WS or Bidi.ON or Bidi.B)))
+            return (levels, 0);
         var types = (Bidi[])own.Clone();
         Explicit(types, levels, own, pairs, level);
         var embedded = (byte[])levels.Clone();
-        foreach (var run in Sequences(own, embedded, pairs)) Resolve(points, types, own, embedded, levels, run, pairs, level);
+        foreach (var run in Sequences(own, embedded, pairs))
+            Resolve(points, types, own, embedded, levels, run, pairs, level);
         // What the explicit rules took out (X9) stands with what is before it.
         for (var i = 0; i < n; i++) if (Removed(own[i])) levels[i] = i == 0 ? level : levels[i - 1];
         Trail(own, levels, level);
@@ -31,10 +37,13 @@ public static class Levels
 
     private static bool Removed(Bidi b) => b is Bidi.BN or Bidi.LRE or Bidi.LRO or Bidi.RLE or Bidi.RLO or Bidi.PDF;
     private static bool Opens(Bidi b) => b is Bidi.LRI or Bidi.RLI or Bidi.FSI;
-    private static bool Neutral(Bidi b) => b is Bidi.B or Bidi.S or Bidi.WS or Bidi.ON or Bidi.LRI or Bidi.RLI or Bidi.FSI or Bidi.PDI;
+    private static bool Neutral(Bidi b) =>
+        b is Bidi.B or Bidi.S or Bidi.WS or Bidi.ON or Bidi.LRI or Bidi.RLI or Bidi.FSI or Bidi.PDI;
     private static Bidi Strong(int level) => (level & 1) == 0 ? Bidi.L : Bidi.R;
 
-    /// <summary>For each isolate's opening where it closes, and the other way round; −1 where it doesn't (BD9).</summary>
+    /// <summary>
+    /// For each isolate's opening where it closes, and the other way round; −1 where it doesn't (BD9).
+    /// </summary>
     private static int[] Isolates(Bidi[] own)
     {
         var pairs = new int[own.Length];
@@ -75,15 +84,22 @@ public static class Levels
                 case Bidi.LRE or Bidi.LRO or Bidi.RLE or Bidi.RLO:
                     levels[i] = now;
                     var deeper = own[i] is Bidi.RLE or Bidi.RLO ? (now + 1) | 1 : (now + 2) & ~1;
-                    if (deeper <= Deepest && overIsolates == 0 && overEmbeddings == 0) stack.Push(((byte)deeper, own[i] switch { Bidi.LRO => Bidi.L, Bidi.RLO => Bidi.R, _ => null }, false));
+                    if (deeper <= Deepest && overIsolates == 0 && overEmbeddings == 0)
+                        stack.Push(((byte)deeper, own[i] switch { Bidi.LRO => Bidi.L, Bidi.RLO => Bidi.R, _ => null },
+                            false));
                     else if (overIsolates == 0) overEmbeddings++;
                     break;
                 case Bidi.LRI or Bidi.RLI or Bidi.FSI:
                     levels[i] = now;
                     if (forced is { } f) types[i] = f;
-                    var right = own[i] == Bidi.RLI || (own[i] == Bidi.FSI && First(own, pairs, i + 1, pairs[i] < 0 ? own.Length : pairs[i]) == 1);
+                    var right = own[i] == Bidi.RLI
+                        || (own[i] == Bidi.FSI && First(own, pairs, i + 1, pairs[i] < 0 ? own.Length : pairs[i]) == 1);
                     var inner = right ? (now + 1) | 1 : (now + 2) & ~1;
-                    if (inner <= Deepest && overIsolates == 0 && overEmbeddings == 0) { isolates++; stack.Push(((byte)inner, null, true)); }
+                    if (inner <= Deepest && overIsolates == 0 && overEmbeddings == 0)
+                    {
+                        isolates++;
+                        stack.Push(((byte)inner, null, true));
+                    }
                     else overIsolates++;
                     break;
                 case Bidi.PDI:
@@ -140,7 +156,8 @@ public static class Levels
         return joined;
     }
 
-    private static void Resolve(ReadOnlySpan<int> points, Bidi[] types, Bidi[] own, byte[] embedded, byte[] levels, List<int> run, int[] pairs, byte level)
+    private static void Resolve(ReadOnlySpan<int> points, Bidi[] types, Bidi[] own, byte[] embedded, byte[] levels,
+        List<int> run, int[] pairs, byte level)
     {
         var mine = embedded[run[0]];
         byte beside(int from, int step)
@@ -154,7 +171,11 @@ public static class Levels
         Bracketed(points, types, own, run, before, Strong(mine));
         Neutrals(types, run, before, after, Strong(mine));
         foreach (var i in run)
-            levels[i] += (mine & 1) == 0 ? types[i] switch { Bidi.R => (byte)1, Bidi.AN or Bidi.EN => (byte)2, _ => (byte)0 } : types[i] is Bidi.L or Bidi.EN or Bidi.AN ? (byte)1 : (byte)0;
+            levels[i] += (mine & 1) == 0
+                ? types[i] switch { Bidi.R => (byte)1, Bidi.AN or Bidi.EN => (byte)2, _ => (byte)0 }
+                : types[i] is Bidi.L or Bidi.EN or Bidi.AN
+                ? (byte)1
+                : (byte)0;
     }
 
     /// <summary>W1 to W7.</summary>
@@ -164,7 +185,8 @@ public static class Levels
         for (var k = 0; k < run.Count; k++)
         {
             var i = run[k];
-            if (types[i] == Bidi.NSM) types[i] = k > 0 && (Opens(own[run[k - 1]]) || own[run[k - 1]] == Bidi.PDI) ? Bidi.ON : last;
+            if (types[i] == Bidi.NSM)
+                types[i] = k > 0 && (Opens(own[run[k - 1]]) || own[run[k - 1]] == Bidi.PDI) ? Bidi.ON : last;
             last = types[i];
             if (types[i] is Bidi.R or Bidi.L or Bidi.AL) strong = types[i];
             else if (types[i] == Bidi.EN && strong == Bidi.AL) types[i] = Bidi.AN;
@@ -195,10 +217,16 @@ public static class Levels
     }
 
     /// <summary>N0: a pair of brackets goes with what it holds, or with what is before it.</summary>
-    private static void Bracketed(ReadOnlySpan<int> points, Bidi[] types, Bidi[] own, List<int> run, Bidi before, Bidi mine)
+    private static void Bracketed(ReadOnlySpan<int> points, Bidi[] types, Bidi[] own, List<int> run, Bidi before,
+        Bidi mine)
     {
         static int same(int c) => c switch { 0x2329 => 0x3008, 0x232A => 0x3009, _ => c };
-        static Bidi strong(Bidi b) => b switch { Bidi.L => Bidi.L, Bidi.R or Bidi.EN or Bidi.AN => Bidi.R, _ => Bidi.ON };
+        static Bidi strong(Bidi b) => b switch
+        {
+            Bidi.L => Bidi.L,
+            Bidi.R or Bidi.EN or Bidi.AN => Bidi.R,
+            _ => Bidi.ON,
+        };
         var found = new List<(int Open, int Close)>();
         var open = new List<(int Closing, int At)>();
         for (var k = 0; k < run.Count; k++)
@@ -231,7 +259,8 @@ public static class Levels
             if (so is null && other)
             {
                 var context = before;
-                for (var k = from - 1; k >= 0; k--) if (strong(types[run[k]]) is not Bidi.ON and var s) { context = s; break; }
+                for (var k = from - 1; k >= 0; k--)
+                    if (strong(types[run[k]]) is not Bidi.ON and var s) { context = s; break; }
                 so = context != mine ? context : mine;
             }
             if (so is not { } set) continue;
