@@ -59,7 +59,7 @@ public sealed class RulesTests
             Thickness = Length.FromMillimetres(1.5m),
             Fill = Black,
         };
-        Only(Sample.Job(frame), "zone.edge").By.ShouldBeOfType<ThickenFrame>();
+        Only(Sample.Job(frame), "zone.edge").By.ShouldBeOfType<SetField>();
         Of(Sample.Job(frame with { Thickness = Length.FromMillimetres(6) }), "zone.edge").ShouldBeEmpty();
         var line = new LineItem
         {

@@ -118,12 +118,12 @@ public sealed class PlateChecksTests : IDisposable
                 HoldBox.Room, Anchor.BottomRight, default, default)
             }));
         Exactly(on, "barcode.readable").ShouldHaveSingleItem().Measured.ShouldBe("nothing read");
-        on = Do("tidewatcher", new RemoveItem("smear"), new ShapeBarcode("barcode") { Plate = false });
+        on = Do("tidewatcher", new RemoveItem("smear"), BarcodeItem.PlateField.Set("barcode", false));
         var dark = Exactly(on, "barcode.ink").ShouldHaveSingleItem();
         dark.Severity.ShouldBe(Severity.Stop);
         Exactly(Do("tidewatcher", dark.By!), "barcode.ink").ShouldBeEmpty();
         // A QR code, with a price add-on beside the bars: both are read.
-        on = Do("tidewatcher", new SetPrice(new(14.99m, "USD")), new PriceBarcode("barcode", ""), new MagnifyBarcode("barcode", 90),
+        on = Do("tidewatcher", new SetPrice(new(14.99m, "USD")), BarcodeItem.AddOnField.Set("barcode", ""), BarcodeItem.PercentField.Set("barcode", 90),
             new AddItem(new CodeItem
             {
                 Id = "link",

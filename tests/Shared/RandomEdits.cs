@@ -228,31 +228,35 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         _ => new BackText(t.Id, r.One(3) ? null : new(Any(r, job), Pt(r.From(0, 12)), Pt(r.From(0, 6)))),
     };
 
-    private static Edit OfShape(Job job, Chance r, string id) => r.From(0, 7) switch
+    private static Edit OfShape(Job job, Chance r, string id) => r.From(0, 5) switch
     {
         0 => new FillShape(id, r.One(5) ? null : Any(r, job)),
         1 => new LineShape(id, r.One(5) ? null : Plain(r, job)),
-        2 => new WeighLine(id, Pt(r.From(0, 20))),
-        3 => new DashLine(id, r.Of(Enum.GetValues<Dash>())),
-        4 => new RoundCorner(id, Mm(r.From(0, 12))),
-        5 => new ShapePolygon(id, r.From(3, 12), r.From(0, 90)),
-        6 => new ThickenFrame(id, Mm(r.From(1, 9))),
-        _ => new RulePlate(id, Mm(r.From(0, 5)), r.From(0, 6)),
+        _ => OfField(job, r, id),
     };
 
     private static Edit OfCode(Job job, Chance r, Item item) => r.From(0, 4) switch
     {
-        0 => new NumberBarcode(item.Id, r.Of(null, "9780000000019", "4006381333931")),
-        1 => new MagnifyBarcode(item.Id, r.From(60, 210)),
-        2 => new PriceBarcode(item.Id, r.Of(null, "", "51299")),
-        3 => new ShapeBarcode(item.Id) { Bars = Mm(r.From(8, 30)) },
-        _ => new SetCode(item.Id)
-        {
-            Link = r.One(2) ? "https://example.org/t" : null,
-            Side = r.One(2) ? Mm(r.From(10, 60)) : null,
-            Paint = Plain(r, job),
-        },
+        0 => BarcodeItem.NumberField.Set(item.Id, r.Of(null, "9780000000019", "4006381333931")),
+        1 => BarcodeItem.AddOnField.Set(item.Id, r.Of(null, "", "51299")),
+        2 => CodeItem.LinkField.Set(item.Id, "https://example.org/t"),
+        _ => OfField(job, r, item.Id),
     };
+
+    /// <summary>Any field of an item, with a value of its kind that may be.</summary>
+    private static Edit OfField(Job job, Chance r, string id)
+    {
+        if (job.Item(id) is not { Fields: { Count: > 0 } fields }) return new NameItem(id, "plain");
+        var field = r.Of([.. fields]);
+        var terms = new FieldTerms(Unit.Millimetre, job.Swatches, []);
+        FieldValue[] values = field.TakesPaint ? [new(Paint: Plain(r, job))]
+            : field.Choices.Count > 0 ? [.. field.Choices.Select(c => field.Read(c.Text, terms))]
+            : field.IsSwitch ? [new(Words: "yes"), new(Words: "no")]
+            : field.Show(job.Item(id)!, terms) is var now && now.EndsWith('%') ? [new(Number: r.From(0, 90)), new(Number: r.From(60, 210))]
+            : field.IsWords ? [new(Words: "https://example.org/t")]
+            : [new(Length: Mm(r.From(0, 30)), Number: r.From(3, 12))];
+        return new SetField(id, field.Key, r.Of(values));
+    }
 
     private Edit OfPicture(Chance r, string id) => r.From(0, 6) switch
     {

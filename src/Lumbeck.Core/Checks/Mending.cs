@@ -49,7 +49,7 @@ internal static class Mending
         {
             null => new PaintGround(ink, look.On.Wrap),
             TextItem => new StyleText(item.Id, Paint: ink),
-            CodeItem => new SetCode(item.Id) { Paint = ink },
+            CodeItem => CodeItem.InkField.Set(item.Id, ink),
             _ => new FillShape(item.Id, ink),
         };
     }

@@ -56,11 +56,65 @@ public sealed record BarcodeItem : Item
 
     public override Item Painted(Func<Paint?, Paint?> each) => this;
 
-    public override string? Unsound =>
-        Percent is < 50 or > 300
-        || (Number is { } digits && (digits.Length is not (12 or 13) || !digits.All(char.IsAsciiDigit)))
-        || (AddOn is { Length: > 0 } five && (five.Length != 5 || !five.All(char.IsAsciiDigit)))
-        || Bars < BarsLeast || Bars > BarsMost
-            ? "a barcode"
-            : null;
+    /// <summary>Least and greatest magnification, in percent.</summary>
+    public const decimal Least = 50, Most = 300;
+
+    public static Field<BarcodeItem, string?> NumberField { get; } =
+        new("number", "Number", Values.Maybe(n => n ?? "", t => Digits(t) is { Length: > 0 } n ? n : null),
+            b => b.Number, (b, number) => b with { Number = number })
+        {
+            Wide = true,
+            Hint = "blank takes the ticket’s ISBN",
+            Fault = (n, _) => n is null || (n.Length is 12 or 13 && n.All(char.IsAsciiDigit)) ? null
+                : $"`{LengthText.Clip(n)}` has no 13 digits, nor the 12 of a UPC-A: type all of them, or leave it blank " +
+                    "for the ticket's ISBN",
+        };
+
+    private static readonly (string, BarcodeFor)[] Goods = [("a book", BarcodeFor.Book), ("other goods", BarcodeFor.Goods)];
+
+    public static Field<BarcodeItem, BarcodeFor> ForField { get; } =
+        new("for", "On", Values.OneOf(Goods), b => b.For, (b, what) => b with { For = what })
+        {
+            Choices = [.. Goods.Select(g => (g.Item1, g.Item1))],
+        };
+
+    public static Field<BarcodeItem, decimal> PercentField { get; } =
+        new("percent", "Size", Values.Numbers(" %", "magnification", "100 %"), b => b.Percent, (b, p) => b with { Percent = p })
+        {
+            Fault = (p, _) => p is < Least or > Most
+                ? $"{Typed.Show(p, " %")} can't be drawn: from {Least} to {Most} %"
+                : null,
+        };
+
+    public static Field<BarcodeItem, Length?> BarsField { get; } =
+        new("bars", "Bars high", Values.LengthOr("whole"), b => b.Bars, (b, bars) => b with { Bars = bars })
+        {
+            Fault = (bars, unit) => bars < BarsLeast || bars > BarsMost
+                ? $"bars of {bars!.Value.Show(unit)} can't be drawn: from {BarsLeast.Show(unit)} to " +
+                    $"{BarsMost.Show(unit)}, or whole"
+                : null,
+        };
+
+    private const string TicketPrice = "ticket’s price";
+
+    public static Field<BarcodeItem, string?> AddOnField { get; } =
+        new("add-on", "Price add-on", Values.Maybe(
+                a => a switch { null => "none", "" => TicketPrice, _ => a },
+                t => t.Trim() is "none" or "" ? null : t.Trim() is TicketPrice or "ticket's price" ? "" : Digits(t)),
+            b => b.AddOn, (b, addOn) => b with { AddOn = addOn })
+        {
+            Wide = true,
+            Hint = "none, ticket’s price, or five digits",
+            Suggested = ["none", TicketPrice],
+            Fault = (a, _) => a is null or "" || (a.Length == 5 && a.All(char.IsAsciiDigit)) ? null
+                : $"`{LengthText.Clip(a)}` are no five digits: type five, “ticket’s price”, or none",
+        };
+
+    public static Field<BarcodeItem, bool> PlateField { get; } =
+        new("plate", "White plate under its quiet zones", Values.Switch, b => b.Plate, (b, plate) => b with { Plate = plate });
+
+    [JsonIgnore]
+    public override IReadOnlyList<Field> Fields => [NumberField, AddOnField, ForField, PercentField, BarsField, PlateField];
+
+    private static string Digits(string text) => string.Concat(text.Where(c => c is not (' ' or '-')));
 }

@@ -10,5 +10,15 @@ public sealed record FrameItem : ShapeItem, ICornered
     /// <summary>Radius of its inner corners.</summary>
     public Length Corner { get; init; }
     public override string Kind => "Frame";
-    protected override string? UnsoundShape => Thickness.Units <= 0 ? "a frame" : null;
+
+    public static Field<FrameItem, Length> ThicknessField { get; } =
+        new("thickness", "Thick", Values.Lengths, f => f.Thickness, (f, thick) => f with { Thickness = thick })
+        {
+            Fault = (t, _) => t <= Length.Zero ? "a frame needs a thickness over 0" : null,
+        };
+
+    public static Field<FrameItem, Length> CornerField { get; } =
+        CornerOf<FrameItem>((s, corner) => s with { Corner = corner });
+
+    protected override IReadOnlyList<Field> OwnFields => [CornerField, ThicknessField];
 }

@@ -90,9 +90,14 @@ public abstract record Item
     /// <summary>The same item with each of its paints as it is mapped.</summary>
     public abstract Item Painted(Func<Paint?, Paint?> each);
 
+    /// <summary>What is given of its kind, in the order that screens show it.</summary>
+    [JsonIgnore]
+    public virtual IReadOnlyList<Field> Fields => [];
+
     /// <summary>What of it no edit could have made so, in words; null where all of it is within its range.</summary>
     [JsonIgnore]
-    public abstract string? Unsound { get; }
+    public virtual string? Unsound =>
+        Fields.FirstOrDefault(f => !f.IsSound(this)) is { } odd ? $"its {odd.Label.ToLowerInvariant()}" : null;
 
     /// <summary>No length of an item is longer.</summary>
     protected static readonly Length Far = Length.FromMillimetres(5000);

@@ -38,9 +38,22 @@ public sealed record PictureItem : ShapeItem, ICornered
         Tiling = Tiling is { } t ? t with { OffsetX = -t.OffsetX } : null,
     };
 
+    public static Field<PictureItem, Length> CornerField { get; } =
+        CornerOf<PictureItem>((s, corner) => s with { Corner = corner });
+
+    public static Field<PictureItem, int> CornersField { get; } =
+        PolygonItem.CornersOf<PictureItem>(p => p.Corners, (p, corners) => p with { Corners = corners });
+
+    public static Field<PictureItem, decimal> WaistField { get; } =
+        PolygonItem.WaistOf<PictureItem>(p => p.Waist, (p, waist) => p with { Waist = waist });
+
+    protected override IReadOnlyList<Field> OwnFields => [CornerField, CornersField, WaistField];
+
+    /// <summary>Whether a field makes no difference as it is framed now: only a polygon has corners to count.</summary>
+    public bool Hides(Field field) => Shape != Outlined.Polygon && (field == CornersField || field == WaistField);
+
     protected override string? UnsoundShape =>
         Zoom is < 10 or > 2000 || PanX is < -100 or > 100 || PanY is < -100 or > 100 || !Enum.IsDefined(Shape)
-        || Corners is < PolygonItem.Least or > PolygonItem.Most || Waist is < 0 or > 100
         || Growth is { IsSound: false } || Tiling is { IsSound: false } || Picture is { IsSound: false }
             ? "a picture"
             : null;

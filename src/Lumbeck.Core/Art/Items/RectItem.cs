@@ -5,5 +5,9 @@ public sealed record RectItem : ShapeItem, ICornered
     public Length Corner { get; init; }
     public override string Kind =>
         Height.Share == 0 && Height.Own < Length.FromMillimetres(1.5m) ? "Rule" : "Rectangle";
-    protected override string? UnsoundShape => null;
+
+    public static Field<RectItem, Length> CornerField { get; } =
+        CornerOf<RectItem>((s, corner) => s with { Corner = corner });
+
+    protected override IReadOnlyList<Field> OwnFields => [CornerField];
 }

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace Lumbeck.Core.Art.Items;
 
 /// <summary>A drawn shape. Its line runs along its edge, half within and half without.</summary>
@@ -16,15 +18,38 @@ public abstract record ShapeItem : Item
             p is GradientPaint { Run: Run.Straight } g ? g with { Angle = (540 - g.Angle) % 360 } : p),
     };
 
-    public sealed override string? Unsound =>
-        LineWidth < Length.Zero || LineWidth > Length.FromPoints(200) || this is ICornered { Corner.Units: < 0 }
-            || Line is GradientPaint
-            ? "a line"
-        : Fill is { Pattern.IsSound: false } or { Paint: null, Pattern: null } ? "a fill"
-        : UnsoundShape;
+    /// <summary>No line is heavier.</summary>
+    private static readonly Length MostWeight = Length.FromPoints(200);
 
-    /// <summary>The same of what its kind has besides.</summary>
-    protected abstract string? UnsoundShape { get; }
+    /// <summary>How heavy its line is.</summary>
+    public static Field<ShapeItem, Length> WeightField { get; } =
+        new("line-width", "Weight", Values.Points, s => s.LineWidth, (s, width) => s with { LineWidth = width })
+        {
+            Fault = (w, _) => w < Length.Zero || w > MostWeight
+                ? $"a line of {w.ShowPoints()} can't be drawn: from 0, up to {MostWeight.ShowPoints()}"
+                : null,
+        };
+
+    [JsonIgnore]
+    public override IReadOnlyList<Field> Fields => [WeightField, .. OwnFields];
+
+    /// <summary>What is given of its own kind besides its line.</summary>
+    protected virtual IReadOnlyList<Field> OwnFields => [];
+
+    public sealed override string? Unsound =>
+        Line is GradientPaint ? "a line"
+        : Fill is { Pattern.IsSound: false } or { Paint: null, Pattern: null } ? "a fill"
+        : base.Unsound ?? UnsoundShape;
+
+    /// <summary>The same of what its kind has besides its fields.</summary>
+    protected virtual string? UnsoundShape => null;
+
+    /// <summary>The radius of a kind's corners.</summary>
+    protected static Field<T, Length> CornerOf<T>(Func<T, Length, T> to) where T : ShapeItem, ICornered =>
+        new("corner", "Corner", Values.Lengths, s => s.Corner, to)
+        {
+            Fault = (r, _) => r < Length.Zero ? "a corner's radius can't be under 0" : null,
+        };
 }
 
 /// <summary>A shape whose corners can be rounded; a radius is drawn no larger than half its shorter side.</summary>

@@ -30,12 +30,12 @@ public sealed class BarcodeDigits : Rule
                     $"Compare it with your agency’s; the last digit should be {right}.", item, place: place,
                     by: item.Locked
                         ? null
-                        : new NumberBarcode(item.Id, look.Job.Ticket.Isbn is null ? code.Number![..^1] + right : null));
+                        : BarcodeItem.NumberField.Set(item.Id, look.Job.Ticket.Isbn is null ? code.Number![..^1] + right : null));
             else if (code.For == BarcodeFor.Book && look.Job.Ticket.Isbn is { } isbn && isbn.Digits != digits)
                 yield return Found(look, Severity.Stop, Isbn.Hyphenate(digits), isbn.ToString(),
                     "The barcode and the ticket name two different books.",
                     "Leave the barcode’s own number blank to take the ticket’s.", item, place: place,
-                    by: item.Locked ? null : new NumberBarcode(item.Id, null));
+                    by: item.Locked ? null : BarcodeItem.NumberField.Set(item.Id, null));
         }
     }
 }

@@ -30,7 +30,7 @@ public sealed class BarcodeInk : PlateRule
                     "upright, or on a plate",
                     "Turned on a coloured ground, bars are not told from what lies beside them.",
                     "Put its white plate back.", item, place: place,
-                    by: item.Locked ? null : new ShapeBarcode(item.Id) { Plate = true });
+                    by: item.Locked ? null : BarcodeItem.PlateField.Set(item.Id, true));
             var seen = Red(plates, place);
             if (seen.Count < 100) continue;
             var (dark, light) = (seen[seen.Count / 20], seen[seen.Count * 9 / 10]);
@@ -38,10 +38,10 @@ public sealed class BarcodeInk : PlateRule
             Edit? by = item.Locked
                 ? null
                 : item is BarcodeItem
-                ? new Together([new ShapeBarcode(item.Id) { Plate = true }, new FadeItem(item.Id, 100),
+                ? new Together([BarcodeItem.PlateField.Set(item.Id, true), new FadeItem(item.Id, 100),
                     new BlendItem(item.Id, Blend.Normal)],
                     "put the plate back")
-                : new Together([new SetCode(item.Id) { Paint = new InkPaint(Ink.Black) }, new FadeItem(item.Id, 100),
+                : new Together([CodeItem.InkField.Set(item.Id, new InkPaint(Ink.Black)), new FadeItem(item.Id, 100),
                     new BlendItem(item.Id, Blend.Normal)],
                     "make the code black");
             yield return Found(look, Severity.Stop, $"{(light - dark) * 100:0} % apart in red light",

@@ -17,7 +17,7 @@ public sealed class BarcodePrice : Rule
             var place = piece.Frame.ToBox();
             if (item is BarcodeItem { AddOn: { } addOn } code)
             {
-                Edit? none = item.Locked ? null : new PriceBarcode(item.Id, null);
+                Edit? none = item.Locked ? null : BarcodeItem.AddOnField.Set(item.Id, null);
                 if (look.House.BarcodePrice == PriceAddOn.None)
                     yield return Found(look, Severity.Stop, "a price add-on", "none",
                         $"{look.House.Name} prints no price beside the bars.", "Leave the add-on away.", item,
@@ -31,12 +31,12 @@ public sealed class BarcodePrice : Rule
                 else if (addOn.Length > 0 && told is not null && addOn != told)
                     yield return Found(look, Severity.Stop, $"{addOn} beside the bars", $"{told} for {t.Price}",
                         "The till would ask for another price than the ticket’s.", "Take the ticket’s price.", item,
-                        place: place, by: item.Locked ? null : new PriceBarcode(item.Id, ""));
+                        place: place, by: item.Locked ? null : BarcodeItem.AddOnField.Set(item.Id, ""));
             }
             else if (item is BarcodeItem && look.House.BarcodePrice == PriceAddOn.Required)
                 yield return Found(look, Severity.Stop, "no price add-on", "one",
                     $"{look.House.Name} wants the price beside the bars.", "Add the ticket’s price to the barcode.",
-                    item, place: place, by: item.Locked ? null : new PriceBarcode(item.Id, ""));
+                    item, place: place, by: item.Locked ? null : BarcodeItem.AddOnField.Set(item.Id, ""));
             // A line that is a price and nothing else.
             else if (item is TextItem { Words.Length: < 40 } text && t.Price is { } asked
                 && Price.TryParse(text.Words, out var said, out _) && said != asked)

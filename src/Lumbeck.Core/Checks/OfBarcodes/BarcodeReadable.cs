@@ -33,7 +33,7 @@ public sealed class BarcodeReadable : PlateRule
                 "A reader held over the finished sheet does not get this.", item is CodeItem
                 ? "Make it larger, in a dark ink, and keep its ground clear."
                 : "Keep the plate clear and upright, at 100 %.", item, place: piece.Frame.ToBox(),
-                by: ItsSizeAlone(look, item, piece) ? new MagnifyBarcode(item.Id, 100) : null);
+                by: ItsSizeAlone(look, item, piece) ? BarcodeItem.PercentField.Set(item.Id, 100) : null);
         }
     }
 

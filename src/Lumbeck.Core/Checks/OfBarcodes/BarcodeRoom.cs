@@ -27,10 +27,8 @@ public sealed class BarcodeRoom : Rule
                         $"squares of {module.Show(look.Unit)}", $"{LeastSquare.Show(look.Unit)} or more",
                         "Squares this small run into each other.",
                         "Make the code larger, its link shorter, or take a lower level.", item, place: place,
-                        by: item.Locked ? null : new SetCode(item.Id)
-                        {
-                            Side = (decimal)LeastSquare.Units / Math.Max(1, module.Units) * square.Side,
-                        });
+                        by: item.Locked ? null : CodeItem.SideField.Set(item.Id,
+                            (decimal)LeastSquare.Units / Math.Max(1, module.Units) * square.Side));
                 continue;
             }
             var code = (BarcodeItem)item;
@@ -39,7 +37,7 @@ public sealed class BarcodeRoom : Rule
                     $"{LeastHigh.Show(look.Unit)} or more",
                     "Bars cut so low are read only when the reader is held just so.",
                     "Leave the bars their whole height.", item, place: place,
-                    by: item.Locked ? null : new ShapeBarcode(item.Id) { Whole = true });
+                    by: item.Locked ? null : BarcodeItem.BarsField.Set(item.Id, null));
             if (look.Sheet.Zone(ZoneKind.Barcode, Part.Back)?.Box is { } room)
             {
                 var beyond = Length.Max(Length.Max(room.X - place.X, place.Right - room.Right),
@@ -59,7 +57,7 @@ public sealed class BarcodeRoom : Rule
                     "Outside this range tills and warehouses read it badly.", "Set it to 100 %.", item, place: place,
                     by: item.Locked
                         ? null
-                        : new MagnifyBarcode(item.Id,
+                        : BarcodeItem.PercentField.Set(item.Id,
                             Math.Clamp(100, look.House.BarcodeLeast, look.House.BarcodeMost)));
         }
     }
@@ -84,7 +82,7 @@ public sealed class BarcodeRoom : Rule
         if (size.Width <= room.Width && size.Height <= room.Height) return home;
         var fits = code.Percent * Math.Min((decimal)room.Width.Units / size.Width.Units,
             (decimal)room.Height.Units / size.Height.Units);
-        return new Together([home, new MagnifyBarcode(code.Id, Math.Max(look.House.BarcodeLeast, Math.Floor(fits)))],
+        return new Together([home, BarcodeItem.PercentField.Set(code.Id, Math.Max(look.House.BarcodeLeast, Math.Floor(fits)))],
             "put the barcode in its room");
     }
 }

@@ -32,7 +32,7 @@ public sealed class LineWeight : Rule
                 by: item.Locked ? null : item switch
                 {
                     PictureItem => null,
-                    ShapeItem { Line: not null } and not PlateItem => new WeighLine(item.Id, least),
+                    ShapeItem { Line: not null } and not PlateItem => ShapeItem.WeightField.Set(item.Id, least),
                     RectItem { Kind: "Rule", Height.Share: 0 } => new SizeItem(item.Id, Height: new(least)),
                     _ => null,
                 });

@@ -23,7 +23,7 @@ public sealed class ZoneEdge : Rule
                         $"{limit.Show(look.Unit)} or more",
                         "Where the knife wanders, a narrow border is seen to be wider on one side than on the other.",
                         "Make the border wider.", item, place: box,
-                        by: frame.Locked ? null : new ThickenFrame(item.Id, limit));
+                        by: frame.Locked ? null : FrameItem.ThicknessField.Set(item.Id, limit));
                 continue;
             }
             var (upright, level) = Runs(item, box);

@@ -70,33 +70,20 @@ public static class Facts
         };
     }
 
-    internal static Refusal No(string why) => new("", why);
-
-    internal static Length Length(Job job, string text) =>
-        LengthText.TryParse(text, job.Ticket.Unit, out var l, out var why) ? l : throw No(why);
+    internal static Length Length(Job job, string text) => Typed.Length(text, job.Ticket.Unit);
 
     internal static Paint Paint(Job job, string text) =>
         PaintText.TryParse(text, job.Swatches, out var p, out var why, job.Ticket.House.FinishingInks)
             ? p
-            : throw No(why);
+            : throw Typed.No(why);
 
     /// <summary>A paint that is no gradient: of type, lines and papers.</summary>
     internal static Paint PlainPaint(Job job, string text, string what) =>
         Paint(job, text) is var p and not GradientPaint
             ? p
-            : throw No($"{what} take one ink: a gradient can fill a shape or the ground");
+            : throw Typed.No($"{what} take one ink: a gradient can fill a shape or the ground");
 
     internal static Paint? MaybePaint(Job job, string text) => text.Trim() is "" or "none" ? null : Paint(job, text);
-
-    /// <summary>A size of type or a line's weight: a bare number is points.</summary>
-    internal static Length Points(string text)
-    {
-        var t = text.Trim();
-        if (LengthText.Number(t) is { } n and > -100_000 and < 100_000) return Measures.Length.FromPoints(n);
-        return LengthText.TryParse(t, Unit.Millimetre, out var l, out _)
-            ? l
-            : throw No($"`{LengthText.Clip(text)}` is no size: try `12 pt`");
-    }
 
     /// <summary>A step larger is a tenth; a step smaller takes it back.</summary>
     private const decimal SizeStep = 1.1m;
@@ -115,19 +102,7 @@ public static class Facts
                 => percent / 100,
             _ => null,
         };
-        return times is { } by ? Measures.Length.FromPoints(Math.Round(by * (decimal)now.Points, 1)) : Points(text);
-    }
-
-    internal static int Whole(string text, string example) =>
-        LengthText.Number(text.Trim().TrimEnd('%')) is { } n && decimal.IsInteger(n) && Math.Abs(n) < 1_000_000
-            ? (int)n
-            : throw No($"`{LengthText.Clip(text)}` is no whole number: try `{example}`");
-
-    internal static T Choice<T>(string text, IEnumerable<(string Text, T Value)> choices)
-    {
-        foreach (var (word, value) in choices)
-            if (word.Equals(text.Trim(), StringComparison.OrdinalIgnoreCase)) return value;
-        throw No($"`{LengthText.Clip(text)}` is none of {string.Join(", ", choices.Select(c => c.Text))}");
+        return times is { } by ? Measures.Length.FromPoints(Math.Round(by * (decimal)now.Points, 1)) : Typed.Points(text);
     }
 
     internal static Func<Job, IReadOnlyList<(string, string)>> Of(params (string, string)[] choices) => _ => choices;

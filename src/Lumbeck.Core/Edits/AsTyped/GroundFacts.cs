@@ -6,7 +6,7 @@ public static class GroundFacts
     public static IReadOnlyList<Fact> Of(int wrap)
     {
         Fill G(Job j) => j.Wraps[wrap].Take.Ground;
-        Tracing T(Job j) => j.Wraps[wrap].Tracing ?? throw Facts.No("no tracing lies under this wrap");
+        Tracing T(Job j) => j.Wraps[wrap].Tracing ?? throw Typed.No("no tracing lies under this wrap");
         return
         [
             new(GroundPath.Of(wrap, "paint"), "Ground", j => G(j).Paint.Show(j.Swatches),
@@ -15,7 +15,7 @@ public static class GroundFacts
                 (j, t) => new LayPaper(PatternFacts.Read(t, G(j).Pattern), wrap)) { Choices = PatternFacts.Choices },
             new(GroundPath.Of(wrap, "seed"), "Seed",
                 j => G(j).Pattern?.Seed.ToString(CultureInfo.InvariantCulture) ?? "",
-                (_, t) => new SeedPaper(Facts.Whole(t, "41"), wrap)),
+                (_, t) => new SeedPaper(Typed.Whole(t, "41"), wrap)),
             new(GroundPath.Of(wrap, "lines"), "Lines", j => G(j).Pattern?.Paints[0].Show(j.Swatches) ?? "",
                 (j, t) => new PaintPaper(Facts.PlainPaint(j, t, "a paper’s lines"), wrap)) { TakesColour = true },
             new(GroundPath.Of(wrap, "tracing"), "Tracing", j => j.Wraps[wrap].Tracing?.Picture.Name ?? "none",
@@ -28,7 +28,7 @@ public static class GroundFacts
                 (j, t) => t.Length == 0 && j.Wraps[wrap].Tracing is null
                     ? new LayTracing(null, wrap)
                     : new LayTracing(T(j) with { Strength = LengthText.Number(t.TrimEnd(' ', '%'))
-                        ?? throw Facts.No($"`{LengthText.Clip(t)}` is no share: try `35 %`") },
+                        ?? throw Typed.No($"`{LengthText.Clip(t)}` is no share: try `35 %`") },
                         wrap)),
             new(GroundPath.Of(wrap, "tracing-over"), "Fitted to", j => Over(j.Wraps[wrap].Tracing),
                 (j, t) => t == "sheet" && j.Wraps[wrap].Tracing is null
@@ -49,7 +49,7 @@ public static class GroundFacts
         "trim" => tracing with { OverTrim = true, Panel = null },
         _ when Parts.TryParse(to, out var part)
             && part is not (Part.Sheet or Part.Page) => tracing with { Panel = part },
-        _ => throw Facts.No($"`{LengthText.Clip(to)}` is nothing that a tracing is fitted to: take `sheet`, `trim`, " +
+        _ => throw Typed.No($"`{LengthText.Clip(to)}` is nothing that a tracing is fitted to: take `sheet`, `trim`, " +
             $"or a panel such as `front`"),
     };
 
@@ -67,10 +67,10 @@ public static class GroundFacts
     public static IEnumerable<Fact> OfSwatch(string id)
     {
         Swatch S(Job j) =>
-            j.Swatches.FirstOrDefault(s => s.Id == id) ?? throw Facts.No("this swatch was removed in the meantime");
+            j.Swatches.FirstOrDefault(s => s.Id == id) ?? throw Typed.No("this swatch was removed in the meantime");
         yield return new($"swatch/{id}/name", "Name", j => S(j).Name, (_, t) => new SetSwatch(id, Name: t.Trim()));
         yield return new($"swatch/{id}/mix", "Mix", j => S(j).Ink.ToString(),
             (_, t) => new SetSwatch(id,
-                Ink: PaintText.TryParseInk(t, out var ink, out var why) ? ink : throw Facts.No(why), Asked: ""));
+                Ink: PaintText.TryParseInk(t, out var ink, out var why) ? ink : throw Typed.No(why), Asked: ""));
     }
 }

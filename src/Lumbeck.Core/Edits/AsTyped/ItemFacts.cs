@@ -24,9 +24,7 @@ public static partial class ItemFacts
     {
         TextItem => TextFacts.Of(item.Id),
         ShapeItem shape => ShapeFacts.Of(shape),
-        BarcodeItem => CodeFacts.OfBarcode(item.Id),
-        CodeItem => CodeFacts.OfCode(item.Id),
-        _ => [],
+        _ => FieldFacts.Of(item),
     };
 
     private static IEnumerable<Fact> OfPlace(Item item)
@@ -35,7 +33,7 @@ public static partial class ItemFacts
         Item I(Job j) => j.Item(id)!;
         yield return new($"item/{id}/panel", "Hangs on", j => I(j).Hold.Panel.Word(),
             (_, t) => new HoldItem(id,
-                Panel: Parts.TryParse(t, out var p) ? p : throw Facts.No($"a cover has no `{LengthText.Clip(t)}`")))
+                Panel: Parts.TryParse(t, out var p) ? p : throw Typed.No($"a cover has no `{LengthText.Clip(t)}`")))
         {
             Choices = j =>
             [("sheet", "whole sheet"),
@@ -43,14 +41,14 @@ public static partial class ItemFacts
                     .Select(p => (p.Part.Word(), p.Part.Say()))]
         };
         yield return new($"item/{id}/box", "by its", j => Boxes.First(b => b.Item2 == I(j).Hold.Box).Item1,
-            (_, t) => new HoldItem(id, Box: Facts.Choice(t, Boxes)))
+            (_, t) => new HoldItem(id, Box: Typed.Choice(t, Boxes)))
         {
             Choices = j =>
             [.. Boxes.Where(b => b.Item2 != HoldBox.Room || I(j).Hold.Panel == Part.Back)
                 .Select(b => (b.Item1, b.Item1))]
         };
         yield return new($"item/{id}/anchor", "at", j => Anchors.First(a => a.Item2 == I(j).Hold.Anchor).Item1,
-            (_, t) => new HoldItem(id, Anchor: Facts.Choice(t, Anchors)))
+            (_, t) => new HoldItem(id, Anchor: Typed.Choice(t, Anchors)))
         { Choices = Facts.Of([.. Anchors.Select(a => (a.Item1, a.Item1))]) };
         // Figures run inward from the side an item hangs by, as one would measure them with a rule.
         yield return new($"item/{id}/x",
@@ -74,25 +72,25 @@ public static partial class ItemFacts
             (_, t) => new TurnItem(id,
                 LengthText.Number(t.TrimEnd(' ', '°')) is { } d and > -100_000 and < 100_000
                     ? d
-                    : throw Facts.No($"`{LengthText.Clip(t)}` is no angle: try `90°`")));
+                    : throw Typed.No($"`{LengthText.Clip(t)}` is no angle: try `90°`")));
         yield return new($"item/{id}/opacity", "Opacity",
             j => I(j).Opacity.ToString("0.##", CultureInfo.InvariantCulture) + " %",
             (_, t) => new FadeItem(id,
                 LengthText.Number(t.TrimEnd(' ', '%'))
-                    ?? throw Facts.No($"`{LengthText.Clip(t)}` is no opacity: try `80 %`")));
+                    ?? throw Typed.No($"`{LengthText.Clip(t)}` is no opacity: try `80 %`")));
         yield return new($"item/{id}/blend", "Blend", j => Blends.First(b => b.Item2 == I(j).Blend).Item1,
-            (_, t) => new BlendItem(id, Facts.Choice(t, Blends)))
+            (_, t) => new BlendItem(id, Typed.Choice(t, Blends)))
         {
             Choices = Facts.Of(("normal", "normal"),
                 ("multiply", "multiply"), ("screen", "screen"))
         };
         yield return new($"item/{id}/name", "Name", j => I(j).Name, (_, t) => new NameItem(id, t));
         yield return new($"item/{id}/whole", "Keep whole", j => I(j).Whole ? "yes" : "no",
-            (_, t) => new KeepWhole(id, Facts.Choice(t, [("yes", true), ("no", false)])));
+            (_, t) => new KeepWhole(id, Typed.Choice(t, [("yes", true), ("no", false)])));
         yield return new($"item/{id}/hidden", "Hidden", j => I(j).Hidden ? "yes" : "no",
-            (_, t) => new HideItem(id, Facts.Choice(t, [("yes", true), ("no", false)])));
+            (_, t) => new HideItem(id, Typed.Choice(t, [("yes", true), ("no", false)])));
         yield return new($"item/{id}/locked", "Locked", j => I(j).Locked ? "yes" : "no",
-            (_, t) => new LockItem(id, Facts.Choice(t, [("yes", true), ("no", false)])));
+            (_, t) => new LockItem(id, Typed.Choice(t, [("yes", true), ("no", false)])));
     }
 
     private static string Show(Span span, Unit unit)
@@ -110,7 +108,7 @@ public static partial class ItemFacts
         if (Share().Match(text.Trim()) is not { Success: true } m) return new(Facts.Length(job, text));
         var share = LengthText.Number(m.Groups["share"].Value) is { } n and >= 0 and <= 1000
             ? n / 100
-            : throw Facts.No("a share runs from 0 to 1000 %");
+            : throw Typed.No("a share runs from 0 to 1000 %");
         var own = m.Groups["own"].Success ? Facts.Length(job, m.Groups["own"].Value) : default;
         return new(m.Groups["sign"].Value is "-" or "−" ? -own : own, share);
     }

@@ -9,17 +9,17 @@ internal static class MakingFacts
     public static IReadOnlyList<Fact> All { get; } =
     [
         new("ticket/binding", "Binding", j => j.Ticket.Binding.Word(),
-            (_, t) => new SetBinding(Facts.Choice(t, Bindings)))
+            (_, t) => new SetBinding(Typed.Choice(t, Bindings)))
             { Choices = j =>
                 [.. Bindings.Where(b => j.Ticket.House.Binds(b.Item2)).Select(b => (b.Item1, b.Item2.Say()))] },
         new("ticket/back", "Back", j => Backs.First(b => b.Item2 == j.Ticket.RoundBack).Item1,
-            (_, t) => new SetBack(Facts.Choice(t, Backs)))
+            (_, t) => new SetBack(Typed.Choice(t, Backs)))
             { Choices = Facts.Of(("flat", "flat back"), ("round", "round back")) },
         new("ticket/flaps", "Flaps", ReadFlaps, WriteFlaps),
         new("ticket/trim", "Trim size", j => j.Ticket.Trim.Show(j.Ticket.Unit),
             (j, t) => new SetTrim(t.Trim() == j.Ticket.Trim.Show(j.Ticket.Unit) ? j.Ticket.Trim
                 : LengthText.TryParseSize(Untitled(t), j.Ticket.Unit, out var size, out var why) ? size
-                : throw Facts.No(why))),
+                : throw Typed.No(why))),
         new("ticket/pages", "Pages", j => j.Ticket.Pages.ToString(CultureInfo.InvariantCulture),
             (_, t) => new SetPages(Pages(t, "312"))),
         new("ticket/paper", "Paper", j => j.Ticket.Paper.Name,
@@ -51,7 +51,7 @@ internal static class MakingFacts
                 ? new SetPlates(p with { Paper = t == p.Paper.Name ? p.Paper : Read(t, j.Ticket.House) })
                 : t.Trim().Length == 0
                 ? new SetPlates(null)
-                : throw Facts.No("this book has no plates: type how many pages they have first"))
+                : throw Typed.No("this book has no plates: type how many pages they have first"))
             { Choices = j => [.. j.Ticket.House.Papers.Select(p => (p.Name, p.Leaf.Show()))] },
         new("ticket/endpapers", "Endpapers", j => j.Ticket.Endpapers?.Show(j.Ticket.Unit) ?? "",
             (j, t) => new SetEndpapers(t.Trim().Length == 0 ? null : Same(j, t, j.Ticket.Endpapers))),
@@ -70,19 +70,19 @@ internal static class MakingFacts
             (j, t) => new SetPaper(t == read(j.Ticket.Paper) ? j.Ticket.Paper : write(j.Ticket.Paper, t)));
 
     private static Paper Read(string text, House house) =>
-        PaperText.TryParse(text, house, out var p, out var why) ? p : throw Facts.No(why);
+        PaperText.TryParse(text, house, out var p, out var why) ? p : throw Typed.No(why);
 
     private static Caliper Thickness(string text) =>
         LengthText.TryParse(text, Unit.Millimetre, out var l, out _)
             ? Caliper.FromLength(l)
-            : throw Facts.No($"`{LengthText.Clip(text)}` is no thickness: try `0.135 mm`");
+            : throw Typed.No($"`{LengthText.Clip(text)}` is no thickness: try `0.135 mm`");
 
     private static decimal Number(string text, string example) =>
         LengthText.Number(text) is { } n && Math.Abs(n) < 1_000_000
             ? n
-            : throw Facts.No($"`{LengthText.Clip(text)}` is no figure: try `{example}`");
+            : throw Typed.No($"`{LengthText.Clip(text)}` is no figure: try `{example}`");
 
-    private static int Pages(string text, string example) => Facts.Whole(Without(text, "pages", "pp"), example);
+    private static int Pages(string text, string example) => Typed.Whole(Without(text, "pages", "pp"), example);
 
     private static string Without(string text, params ReadOnlySpan<string> units)
     {
@@ -113,7 +113,7 @@ internal static class MakingFacts
         var (ticket, text) = (j.Ticket, t.Trim());
         var always = Binding.Of(ticket.Binding).HasFlaps;
         if (text.Length == 0 || text is "none" or "no") return new SetFlaps(always && ticket.Flaps);
-        if (!always && !ticket.House.Flaps) throw Facts.No($"{ticket.House.Name} binds no flaps: leave this blank");
+        if (!always && !ticket.House.Flaps) throw Typed.No($"{ticket.House.Name} binds no flaps: leave this blank");
         var width = text is "yes" ? ticket.House.Flap : Same(j, text, ticket.FlapWidth ?? ticket.House.Flap);
         return new SetFlaps(!always || ticket.Flaps, width == ticket.House.Flap ? null : width);
     }

@@ -12,7 +12,7 @@ internal static class PatternFacts
 
     /// <summary>A kind as its name was picked: the one that lies there, or as it is at first.</summary>
     public static Pattern? Read(string text, Pattern? there) =>
-        Facts.Choice<Pattern?>(text,
+        Typed.Choice<Pattern?>(text,
             [("none", null), .. Pattern.Kinds.Select(k => (k.Kind, (Pattern?)(there?.Kind == k.Kind ? there : k)))]);
 
     /// <summary>The facts of what fills a shape.</summary>
@@ -20,13 +20,13 @@ internal static class PatternFacts
     {
         var id = item.Id;
         Pattern? P(Job j) => shape(j).Fill?.Pattern;
-        Pattern Laid(Job j) => P(j) ?? throw Facts.No("no paper fills this: pick one first");
+        Pattern Laid(Job j) => P(j) ?? throw Typed.No("no paper fills this: pick one first");
         yield return new($"item/{id}/paper", "Paper", j => Show(P(j)),
             (j, t) => new PatternShape(id, Read(t, P(j))))
         { Choices = Choices };
         if (item.Fill?.Pattern is null) yield break;
         yield return new($"item/{id}/paper-seed", "Seed", j => P(j)?.Seed.ToString(CultureInfo.InvariantCulture) ?? "",
-            (j, t) => new PatternShape(id, Laid(j) with { Seed = Facts.Whole(t, "41") }));
+            (j, t) => new PatternShape(id, Laid(j) with { Seed = Typed.Whole(t, "41") }));
         yield return new($"item/{id}/paper-lines", "Lines", j => P(j)?.Paints[0].Show(j.Swatches) ?? "",
             (j, t) => new PatternShape(id,
                 Laid(j) with { Paints = Laid(j).Paints.SetItem(0, Facts.PlainPaint(j, t, "a paper’s lines")) }))

@@ -25,20 +25,18 @@ internal static class PictureFacts
         static string percent(decimal d) => d.ToString("0.##", CultureInfo.InvariantCulture) + " %";
         static decimal read(string t) =>
             LengthText.Number(t.TrimEnd(' ', '%').Replace('−', '-'))
-                ?? throw Facts.No($"`{LengthText.Clip(t)}` is no share: try `120 %`");
+                ?? throw Typed.No($"`{LengthText.Clip(t)}` is no share: try `120 %`");
         static string word<T>((string Word, T Value)[] of, T value) =>
             of.First(w => EqualityComparer<T>.Default.Equals(w.Value, value)).Word;
 
         yield return new($"item/{id}/shape", "Shape", j => word(Shapes, P(j).Shape),
-            (_, t) => new FramePicture(id, Facts.Choice(t, Shapes)))
+            (_, t) => new FramePicture(id, Typed.Choice(t, Shapes)))
         {
             Choices = Facts.Of(("rectangle", "rectangle"),
                 ("ellipse", "ellipse"), ("polygon", "polygon or star"))
         };
-        if (item.Shape == Outlined.Polygon)
-            foreach (var fact in ShapeFacts.OfPolygon(id, j => (P(j).Corners, P(j).Waist))) yield return fact;
         yield return new($"item/{id}/fit", "Fits", j => word(Fits, P(j).Fit),
-            (_, t) => new FitPicture(id, Fit: Facts.Choice(t, Fits)))
+            (_, t) => new FitPicture(id, Fit: Typed.Choice(t, Fits)))
         {
             Choices = Facts.Of(("cover", "fills the frame"),
                 ("contain", "is seen whole"))
@@ -50,16 +48,16 @@ internal static class PictureFacts
         yield return new($"item/{id}/pan-y", "Pushed down", j => percent(P(j).PanY),
             (_, t) => new FitPicture(id, PanY: read(t)));
         yield return new($"item/{id}/flip", "Mirrored", j => word(Flips, P(j).Flip),
-            (_, t) => new FitPicture(id, Flip: Facts.Choice(t, Flips)))
+            (_, t) => new FitPicture(id, Flip: Typed.Choice(t, Flips)))
         {
             Choices = Facts.Of(("no", "no"),
                 ("across", "across"), ("down", "upside down"), ("both", "both"))
         };
 
-        Tiling tiling(Job j) => P(j).Tiling ?? throw Facts.No("it is not laid as a pattern");
+        Tiling tiling(Job j) => P(j).Tiling ?? throw Typed.No("it is not laid as a pattern");
         yield return new($"item/{id}/tile", "Laid", j => word(Lays, P(j).Tiling?.Lay),
             (j, t) => new TilePicture(id,
-                Facts.Choice(t, Lays) is { } lay
+                Typed.Choice(t, Lays) is { } lay
                     ? (P(j).Tiling ?? new(lay, Length.FromMillimetres(30))) with { Lay = lay }
                     : null))
         {
@@ -76,10 +74,10 @@ internal static class PictureFacts
                 (j, t) => new TilePicture(id, tiling(j) with { OffsetY = read(t) }));
         }
 
-        Growth growth(Job j) => P(j).Growth ?? throw Facts.No("it does not grow yet: pick how first");
+        Growth growth(Job j) => P(j).Growth ?? throw Typed.No("it does not grow yet: pick how first");
         yield return new($"item/{id}/grow", "Grown", j => word(Ways, P(j).Growth?.Way),
             (j, t) => new GrowPicture(id,
-                (t == "next" ? Facts.Choice(After(P(j).Growth?.Way), Ways) : Facts.Choice(t, Ways)) is { } way
+                (t == "next" ? Typed.Choice(After(P(j).Growth?.Way), Ways) : Typed.Choice(t, Ways)) is { } way
                     ? (P(j).Growth ?? new(way)) with { Way = way }
                     : null))
         {
@@ -89,15 +87,15 @@ internal static class PictureFacts
         if (item.Growth is not null)
         {
             yield return new($"item/{id}/grow-to", "Reaches", j => word(Reaches, growth(j).To),
-                (j, t) => new GrowPicture(id, growth(j) with { To = Facts.Choice(t, Reaches) }))
+                (j, t) => new GrowPicture(id, growth(j) with { To = Typed.Choice(t, Reaches) }))
             {
                 Choices = j =>
                 [("edge", Binding.Of(j.Ticket.Binding).TurnsIn ? "turn-in" : "bleed"), ("sheet", "sheet")]
             };
             yield return new($"item/{id}/grow-seed", "Seed", j => growth(j).Seed.ToString(CultureInfo.InvariantCulture),
-                (j, t) => new GrowPicture(id, growth(j) with { Seed = Facts.Whole(t, "2") }));
+                (j, t) => new GrowPicture(id, growth(j) with { Seed = Typed.Whole(t, "2") }));
         }
         yield return new($"item/{id}/convert", "Convert", j => P(j).Convert ? "yes" : "no",
-            (_, t) => new ConvertPicture(id, Facts.Choice(t, [("yes", true), ("no", false)])));
+            (_, t) => new ConvertPicture(id, Typed.Choice(t, [("yes", true), ("no", false)])));
     }
 }

@@ -16,7 +16,7 @@ public static class TicketFacts
         Word("series-number", "Number", TicketFact.SeriesNumber),
         Word("author", "Author", TicketFact.Author),
         new("ticket/people", "People", j => Person.Show(j.Ticket.People),
-            (_, t) => new SetPeople(Person.TryParse(t, out var people, out var why) ? people : throw Facts.No(why))),
+            (_, t) => new SetPeople(Person.TryParse(t, out var people, out var why) ? people : throw Typed.No(why))),
         Word("imprint", "Imprint", TicketFact.Imprint),
         Word("edition", "Edition", TicketFact.Edition),
         new("ticket/isbn", "ISBN", j => j.Ticket.Isbn?.ToString() ?? "",
@@ -24,25 +24,25 @@ public static class TicketFacts
                 ? new SetIsbn(null)
                 : Isbn.TryParse(t, out var isbn, out var why)
                 ? new SetIsbn(isbn.Digits)
-                : throw Facts.No(why)),
+                : throw Typed.No(why)),
         new("ticket/price", "Price", j => j.Ticket.Price?.ToString() ?? "",
             (_, t) => t.Trim().Length == 0
                 ? new SetPrice(null)
                 : Price.TryParse(t, out var price, out var why)
                 ? new SetPrice(price)
-                : throw Facts.No(why)),
+                : throw Typed.No(why)),
         new("ticket/language", "Language", j => j.Ticket.Language,
             (_, t) => new SetLanguage(Language.All.FirstOrDefault(l =>
                 l.Name.Equals(t.Trim(), StringComparison.OrdinalIgnoreCase))?.Code
                 ?? t.Trim()))
             { Choices = _ => [.. Language.All.Select(l => (l.Code, l.Name))] },
         new("ticket/reading", "Reads", j => Readings.First(r => r.Item2 == j.Ticket.Reading).Item1,
-            (_, t) => new SetReading(Facts.Choice(t, Readings)))
+            (_, t) => new SetReading(Typed.Choice(t, Readings)))
             { Choices = Facts.Of(("ltr", "left to right"), ("rtl", "right to left")) },
         new("ticket/house", "Printer", j => j.Ticket.House.Name,
             (j, t) => new SetHouse(t == j.Ticket.House.Name ? j.Ticket.House : HouseFile.Shipped.GetValueOrDefault(t)
                 ?? HouseFile.Shipped.Values.FirstOrDefault(h => h.Name == t)
-                ?? throw Facts.No($"no house is called `{LengthText.Clip(t)}`: pick " +
+                ?? throw Typed.No($"no house is called `{LengthText.Clip(t)}`: pick " +
                     $"{string.Join(", ", HouseFile.Shipped.Values.Select(h => h.Name))}")))
             { Choices = _ => [.. HouseFile.Shipped.Values.Select(h => (h.Name, h.Name))] },
         .. MakingFacts.All,
@@ -52,9 +52,9 @@ public static class TicketFacts
         new("ticket/finish", "Finish", j => j.Ticket.Finish, (_, t) => new SetFact(TicketFact.Finish, t.Trim()))
             { Choices = j => [("", "not chosen"), .. j.Ticket.House.Finishes.Select(f => (f, f))] },
         new("ticket/inside-colour", "Inside", j => Colours.First(c => c.Item2 == j.Ticket.InsideColour).Item1,
-            (_, t) => new SetInsideColour(Facts.Choice(t, Colours)))
+            (_, t) => new SetInsideColour(Typed.Choice(t, Colours)))
             { Choices = Facts.Of(("black", "black only"), ("colour", "in colour")) },
-        new("ticket/unit", "Unit", j => LengthText.Name(j.Ticket.Unit), (_, t) => new SetUnit(Facts.Choice(t, Units)))
+        new("ticket/unit", "Unit", j => LengthText.Name(j.Ticket.Unit), (_, t) => new SetUnit(Typed.Choice(t, Units)))
             { Choices = Facts.Of(("in", "inches"), ("mm", "millimetres")) },
     ];
 

@@ -22,14 +22,14 @@ public sealed record LayItem(string Item, Length MiddleX, Length MiddleY, Length
                         $"{Hanging.Least.Show(job.Ticket.Unit)} on");
         var level = at.Panel.Turn == Turn.None ? at.Hung.Size : new Size(at.Hung.Height, at.Hung.Width);
         if (item is BarcodeItem code && Width is { } wide)
-            item = (BarcodeItem)new MagnifyBarcode(Item,
+            item = (BarcodeItem)BarcodeItem.PercentField.Set(Item,
                 Math.Round(100m * wide.Units / (code with { Percent = 100 }).PlateSize.Width.Units, 1))
                 .Apply(job).Item(code.Id)!;
         else if (item is CodeItem square)
         {
             // A code is square: the side that was changed leads.
             var side = Width is { } across && across != square.Side ? across : Height ?? square.Side;
-            item = new SetCode(Item) { Side = Hanging.Whole(side, job.Ticket.Unit) }.Apply(job).Item(Item)!;
+            item = CodeItem.SideField.Set(Item, Hanging.Whole(side, job.Ticket.Unit)).Apply(job).Item(Item)!;
         }
         else if (item is not BarcodeItem)
             item = item with

@@ -1,0 +1,25 @@
+namespace Lumbeck.Core.Edits.OfItems;
+
+/// <summary>Gives one field of an item another value; what it may be, the item's own kind says.</summary>
+/// <param name="Item">The item.</param>
+/// <param name="Field">The field's word.</param>
+/// <param name="Value">The value.</param>
+public sealed record SetField(string Item, string Field, FieldValue Value) : ItemEdit(Item)
+{
+    protected override string Fact => Field;
+
+    protected override Item On(Item item, Job job)
+    {
+        var field = item.Fields.FirstOrDefault(f => f.Key == Field) ?? throw Items.Wrong(item);
+        try { return (Item)field.With(item, Value, job.Ticket.Unit); }
+        catch (Refusal r) when (r.Path.Length == 0) { throw r.At($"item/{Item}/{Field}"); }
+    }
+}
+
+/// <summary>Edits that set a field, by the field itself.</summary>
+public static class SettingFields
+{
+    /// <summary>The edit that gives an item's field a value.</summary>
+    public static SetField Set<TItem, T>(this Field<TItem, T> field, string item, T value) where TItem : Item =>
+        new(item, field.Key, field.Kind.Keep(value));
+}
