@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Lumbeck.Caching;
 using System.Globalization;
 using Dapper;
 using DbUp;
@@ -14,7 +15,8 @@ public sealed class JobStore
 {
     private readonly string _connection;
     private readonly Lock _writing = new();
-    private readonly ConcurrentDictionary<long, Job> _jobs = new();
+    /// <summary>Jobs as read from their stored bytes; in memory they are some four times as large.</summary>
+    private readonly ByteCache<long, Job> _jobs = new(96_000_000, job => 4 * JobJson.Written(job).Length);
     private readonly TimeProvider _clock;
 
     /// <param name="folder">The data folder; made where there is none.</param>
@@ -83,6 +85,14 @@ public sealed class JobStore
 
     public HeadRow Head(string job) => Read(c => Head(c, job));
 
+    /// <summary>The revision an edit with this id made, or null where it was never applied.</summary>
+    public long? RevisionOf(string editId) => Read(c => RevisionOf(c, editId));
+
+    /// <summary>Whether anyone but this session has changed the job since a tick.</summary>
+    public bool OthersSince(string job, long tick, string session) => Read(c => c.ExecuteScalar<bool>(
+        "SELECT EXISTS (SELECT 1 FROM head WHERE job = @job AND tick > @tick AND session <> @session)",
+        new { job, tick, session }));
+
     /// <summary>The revision that was on the bench at a tick, or null.</summary>
     public long? RevisionAt(string job, long tick) => Read(c => RevisionAt(c, job, tick));
 
@@ -124,7 +134,7 @@ public sealed class JobStore
         c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM revision WHERE parent = @revision)", new { revision })));
 
     /// <summary>The job as of a revision; revisions never change, so they are kept once read.</summary>
-    public Job Load(long revision) => _jobs.TryGetValue(revision, out var job) ? job : Read(c => Load(c, revision));
+    public Job Load(long revision) => _jobs.TryGet(revision, out var job) ? job : Read(c => Load(c, revision));
 
     public IReadOnlyList<PressingRow> Pressings(string job) =>
         Read(c =>
@@ -160,23 +170,22 @@ public sealed class JobStore
     internal static HeadRow Head(SqliteConnection c, string job) =>
         c.QueryFirst<HeadRow>("SELECT tick, revision, session, at FROM head WHERE job = @job ORDER BY tick DESC LIMIT 1", new { job });
 
+    internal static long? RevisionOf(SqliteConnection c, string editId) =>
+        c.ExecuteScalar<long?>("SELECT id FROM revision WHERE edit_id = @editId", new { editId });
+
     internal static long? RevisionAt(SqliteConnection c, string job, long tick) =>
         c.ExecuteScalar<long?>("SELECT revision FROM head WHERE job = @job AND tick <= @tick ORDER BY tick DESC LIMIT 1",
             new { job, tick });
 
     internal Job Load(SqliteConnection c, long revision)
     {
-        if (_jobs.TryGetValue(revision, out var known)) return known;
+        if (_jobs.TryGet(revision, out var known)) return known;
         return Keep(revision,
             JobJson.Read(States.Read(c, revision),
                 member => Tell($"revision {revision}: `{member}` is not known to this Lumbeck, and is left out")));
     }
 
-    internal Job Keep(long revision, Job job)
-    {
-        if (_jobs.Count > 2000) _jobs.Clear();
-        return _jobs[revision] = job;
-    }
+    internal Job Keep(long revision, Job job) => _jobs.Keep(revision, job);
 
     internal States States { get; } = new();
 

@@ -27,19 +27,8 @@ public sealed class Writing
 
     public HeadRow Head(string job) => JobStore.Head(_c, job);
 
-    public Job Load(long revision) => _store.Load(_c, revision);
-
     /// <summary>The revision an edit with this id made, or null where it was never applied.</summary>
-    public long? RevisionOf(string editId) =>
-        _c.ExecuteScalar<long?>("SELECT id FROM revision WHERE edit_id = @editId", new { editId }, _tx);
-
-    /// <summary>The revision that was on the bench at a tick, or null.</summary>
-    public long? RevisionAt(string job, long tick) => JobStore.RevisionAt(_c, job, tick);
-
-    /// <summary>Whether anyone but this session has changed the job since a tick.</summary>
-    public bool OthersSince(string job, long tick, string session) =>
-        _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM head WHERE job = @job AND tick > @tick AND session <> @session)",
-            new { job, tick, session }, _tx);
+    public long? RevisionOf(string editId) => JobStore.RevisionOf(_c, editId);
 
     /// <summary>Who made a revision, and at which tick it came on the bench.</summary>
     public (string Session, long Tick) MadeBy(long revision) => _c.QuerySingle<(string, long)>(

@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using Lumbeck.Caching;
 using Lumbeck.Press.Colour;
 using Lumbeck.Web.Screens;
 
@@ -9,7 +9,8 @@ namespace Lumbeck.Web;
 /// </summary>
 public static class PlateRoutes
 {
-    private static readonly ConcurrentDictionary<(string Data, long Revision, int Sheet, string Take, int Wide, string Panel), byte[]> Small = new();
+    private static readonly ByteCache<(string Data, long Revision, int Sheet, string Take, int Wide, string Panel), byte[]> Small =
+        new(24_000_000, picture => picture.Length);
 
     public static void Map(WebApplication app)
     {
@@ -48,7 +49,6 @@ public static class PlateRoutes
             http.Response.Headers.CacheControl = at is not null || r == on.Revision
                 ? "private, max-age=31536000, immutable"
                 : "no-store";
-            if (Small.Count > 600) Small.Clear();
             return Results.File(Small.GetOrAdd((desk.Folder, revision, printed.On.Number, take ?? "", pixels,
                 panel ?? ""), _ =>
             {

@@ -44,7 +44,11 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
 
     /// <summary>What is printed: each sheet of each wrap, the one that carries the front first.</summary>
     /// <exception cref="Refusal">The facts make no sheet.</exception>
-    public ImmutableArray<PrintedSheet> Sheets()
+    public ImmutableArray<PrintedSheet> Sheets() => _made.Of(Ticket, [.. Wraps.Select(w => w.Name)], Make);
+
+    private readonly MadeSheets _made = new();
+
+    private ImmutableArray<PrintedSheet> Make()
     {
         var pieces = Binding.Of(Ticket.Binding).Pieces;
         var sheets = ImmutableArray.CreateBuilder<PrintedSheet>();
@@ -110,6 +114,32 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
 /// <param name="Was">What it covered before, on the sheet as that was.</param>
 /// <param name="Is">What it covers now.</param>
 public sealed record ToLookAt(string Item, string Why, Box Was, Box Is);
+
+/// <summary>
+/// A job's sheets as they were made last. They follow from its ticket and the names of its wraps, so a job that was
+/// changed otherwise has them at hand; they are nothing that tells two jobs apart.
+/// </summary>
+internal sealed class MadeSheets
+{
+    private sealed record Made(Ticket Ticket, ImmutableArray<string> Wraps, ImmutableArray<PrintedSheet> Sheets);
+
+    /// <summary>An edit and what is tried beside it have a ticket each.</summary>
+    private const int Most = 4;
+
+    private ImmutableList<Made> _last = [];
+
+    public ImmutableArray<PrintedSheet> Of(Ticket ticket, ImmutableArray<string> wraps, Func<ImmutableArray<PrintedSheet>> make)
+    {
+        foreach (var last in _last)
+            if (ReferenceEquals(last.Ticket, ticket) && last.Wraps.SequenceEqual(wraps)) return last.Sheets;
+        var made = new Made(ticket, wraps, make());
+        ImmutableInterlocked.Update(ref _last, kept => (kept.Count < Most ? kept : kept.RemoveAt(Most - 1)).Insert(0, made));
+        return made.Sheets;
+    }
+
+    public override bool Equals(object? obj) => obj is MadeSheets;
+    public override int GetHashCode() => 0;
+}
 
 /// <summary>One sheet that is printed for a job.</summary>
 /// <param name="Number">Its place among the job's sheets, from 0.</param>

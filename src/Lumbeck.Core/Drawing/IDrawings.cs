@@ -17,6 +17,16 @@ public interface IDrawings
     /// letters make none.
     /// </summary>
     bool[,]? Squares(string text, CodeLevel level);
+
+    /// <summary>
+    /// What a pattern draws over a window, kept: most edits leave it alone, and its paints don't change it.
+    /// </summary>
+    /// <param name="pattern">The pattern, without its paints.</param>
+    /// <param name="x">Its origin, in points.</param>
+    /// <param name="y">Its origin, in points.</param>
+    /// <param name="window">What is to be covered, in points.</param>
+    /// <param name="draw">Draws it where it is not kept.</param>
+    IReadOnlyList<Drawn> Kept(Pattern pattern, double x, double y, Bounds window, Func<IReadOnlyList<Drawn>> draw) => draw();
 }
 
 /// <summary>Marks carried elsewhere: their paths under a placing, their lines and runs with it.</summary>

@@ -1,5 +1,3 @@
-using System.Collections.Concurrent;
-
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>Patterns, and all that is drawn in paint slots, as marks.</summary>
@@ -11,9 +9,15 @@ public static class PatternDrawing
     /// <param name="x">Its origin, in points.</param>
     /// <param name="y">Its origin, in points.</param>
     /// <param name="window">What is to be covered, in points.</param>
+    /// <param name="drawings">Keeps what was drawn of late; null draws it anew.</param>
     public static IEnumerable<Mark> Draw(Pattern pattern, IReadOnlyList<Swatch> swatches, double x, double y,
-        Bounds window) =>
-        Known(pattern, x, y, window).SelectMany(d => Marks(d, pattern.Paints, swatches));
+        Bounds window, IDrawings? drawings = null)
+    {
+        var plain = pattern with { Paints = [] };
+        IReadOnlyList<Drawn> draw() => InPoints(plain, x, y, window);
+        var drawn = drawings is null ? draw() : drawings.Kept(plain, x, y, window, draw);
+        return drawn.SelectMany(d => Marks(d, pattern.Paints, swatches));
+    }
 
     /// <summary>What is drawn, in points, as marks.</summary>
     public static IEnumerable<Mark> Marks(Drawn drawn, IReadOnlyList<Paint> paints, IReadOnlyList<Swatch> swatches)
@@ -50,21 +54,11 @@ public static class PatternDrawing
         if (stretch.Count > 0) yield return stretch.ToImmutable();
     }
 
-    /// <summary>Drawings of late: one takes a few milliseconds, and most edits leave it alone.</summary>
-    private static readonly ConcurrentDictionary<(Pattern, double, double, Bounds),
-        IReadOnlyList<Drawn>> Drawings = new();
-
-    private static IReadOnlyList<Drawn> Known(Pattern pattern, double x, double y, Bounds window)
+    private static IReadOnlyList<Drawn> InPoints(Pattern pattern, double x, double y, Bounds window)
     {
-        if (Drawings.Count > 64) Drawings.Clear();
-        // Its paints don't change what is drawn.
-        return Drawings.GetOrAdd((pattern with { Paints = [] }, x, y, window), _ =>
-        {
-            var mm = Length.FromMillimetres(1).Points;
-            var asked = new Bounds((window.Left - x) / mm, (window.Top - y) / mm, (window.Right - x) / mm,
-                (window.Bottom - y) / mm);
-            return [.. pattern.Draw(asked).Select(d => InPoints(d, mm, x, y))];
-        });
+        var mm = Length.FromMillimetres(1).Points;
+        var asked = new Bounds((window.Left - x) / mm, (window.Top - y) / mm, (window.Right - x) / mm, (window.Bottom - y) / mm);
+        return [.. pattern.Draw(asked).Select(d => InPoints(d, mm, x, y))];
     }
 
     private static Drawn InPoints(Drawn drawn, double mm, double x, double y) => drawn switch

@@ -74,5 +74,30 @@ public sealed record Scene(Surface Surface, ImmutableArray<Piece> Pieces)
     /// <summary>The finishing inks that something on it is laid in, by name.</summary>
     public ImmutableSortedSet<string> Finishes => [.. Pieces.SelectMany(p => p.Finishes)];
 
-    public Piece? Piece(string item) => Pieces.FirstOrDefault(p => p.Item == item);
+    public Piece? Piece(string item) => _byItem.Of(Pieces, item);
+
+    private readonly PiecesByItem _byItem = new();
+
+    /// <summary>Pieces by their items' ids, made when the first is asked for; nothing that tells two scenes apart.</summary>
+    private sealed class PiecesByItem
+    {
+        private sealed record Known(ImmutableArray<Piece> Pieces, Dictionary<string, Piece> ByItem);
+
+        private volatile Known? _known;
+
+        public Piece? Of(ImmutableArray<Piece> pieces, string item)
+        {
+            // A copy with other pieces shares this; it is asked for its own.
+            if (_known is not { } known || known.Pieces != pieces)
+            {
+                known = new(pieces, new(pieces.Length));
+                foreach (var piece in pieces) known.ByItem.TryAdd(piece.Item, piece);
+                _known = known;
+            }
+            return known.ByItem.GetValueOrDefault(item);
+        }
+
+        public override bool Equals(object? obj) => obj is PiecesByItem;
+        public override int GetHashCode() => 0;
+    }
 }

@@ -7,13 +7,17 @@ public static class SceneBuilder
     /// <param name="on">The sheet.</param>
     /// <param name="type">Faces.</param>
     /// <param name="drawings">What drawn pictures hold; null where there are none.</param>
-    public static Scene Build(Job job, PrintedSheet on, IType type, IDrawings? drawings = null)
+    /// <param name="before">What was built before an edit: pieces that it left alone are those of then.</param>
+    public static Scene Build(Job job, PrintedSheet on, IType type, IDrawings? drawings = null, BuiltBefore? before = null)
     {
         var (sheet, take) = (on.Sheet, job.Wraps[on.Wrap].Take);
-        var pieces = ImmutableArray.CreateBuilder<Piece>();
-        pieces.Add(Ground(job, take.Ground, sheet));
+        var known = before?.For(job, on);
+        var pieces = ImmutableArray.CreateBuilder<Piece>(take.Items.Count + 1);
+        pieces.Add(known is { } k && k.Take.Ground == take.Ground
+            ? k.Scene.Pieces[0]
+            : Ground(job, take.Ground, sheet, drawings));
         foreach (var item in take.Items)
-            pieces.Add(Item(job, item, sheet, type, drawings));
+            pieces.Add(known?.PieceOf(item) ?? Item(job, item, sheet, type, drawings));
         return new(sheet, pieces.ToImmutable());
     }
 
@@ -53,23 +57,7 @@ public static class SceneBuilder
         }
     }
 
-    /// <summary>Grounds drawn of late: most edits leave them alone, and a drawn paper is hundreds of marks.</summary>
-    private static volatile ImmutableList<(Fill Ground, Surface Sheet, ImmutableList<Swatch> Swatches,
-        Piece Piece)> _grounds = [];
-
-    private static Piece Ground(Job job, Fill ground, Surface sheet)
-    {
-        var known = _grounds.FirstOrDefault(g =>
-            g.Ground == ground && g.Sheet.Size == sheet.Size && g.Sheet.Trim == sheet.Trim
-                && g.Sheet.Panel(Part.Front) == sheet.Panel(Part.Front) && g.Swatches.SequenceEqual(job.Swatches));
-        if (known.Piece is { } piece) return piece;
-        var drawn = Draw(job, ground, sheet);
-        var kept = _grounds;
-        _grounds = (kept.Count > 24 ? [] : kept).Insert(0, (ground, sheet, job.Swatches, drawn));
-        return drawn;
-    }
-
-    private static Piece Draw(Job job, Fill ground, Surface sheet)
+    private static Piece Ground(Job job, Fill ground, Surface sheet, IDrawings? drawings)
     {
         var marks = ImmutableArray.CreateBuilder<Mark>();
         var whole = new Bounds(0, 0, sheet.Size.Width.Points, sheet.Size.Height.Points);
@@ -80,7 +68,8 @@ public static class SceneBuilder
         {
             // A paper is anchored on the front, so that the front stays as it is when the spine grows.
             var origin = sheet.Panel(Part.Front)?.Face ?? sheet.Trim;
-            marks.AddRange(PatternDrawing.Draw(pattern, job.Swatches, origin.X.Points, origin.Y.Points, whole));
+            marks.AddRange(PatternDrawing.Draw(pattern, job.Swatches, origin.X.Points, origin.Y.Points, whole,
+                drawings));
         }
         return new(Piece.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);
     }
@@ -90,4 +79,41 @@ public static class SceneBuilder
             ? b
             : new(b.Left - edge.Width.Points, b.Top - edge.Width.Points, b.Right + edge.Width.Points,
                 b.Bottom + edge.Width.Points);
+}
+
+/// <summary>
+/// A job's scenes as they were built before an edit. A piece follows from its item, the ticket, the swatches and its
+/// sheet; where all four are the very same, so is the piece.
+/// </summary>
+/// <param name="Job">The job as it was.</param>
+/// <param name="Sheets">Its sheets and their scenes.</param>
+public sealed record BuiltBefore(Job Job, IReadOnlyList<(PrintedSheet On, Scene Scene)> Sheets)
+{
+    /// <summary>What was built of a sheet; null where the ticket, the swatches or the sheet are others now.</summary>
+    public Known? For(Job now, PrintedSheet on)
+    {
+        if (!ReferenceEquals(now.Ticket, Job.Ticket) || !ReferenceEquals(now.Swatches, Job.Swatches)) return null;
+        foreach (var (was, scene) in Sheets)
+            if (was.Number == on.Number && was.Wrap == on.Wrap && ReferenceEquals(was.Sheet, on.Sheet) && on.Wrap < Job.Wraps.Count)
+                return new(Job.Wraps[on.Wrap].Take, scene);
+        return null;
+    }
+
+    /// <summary>One sheet as it was.</summary>
+    public sealed class Known
+    {
+        private readonly Dictionary<Item, Piece> _pieces = new(ReferenceEqualityComparer.Instance);
+
+        internal Known(Take take, Scene scene)
+        {
+            (Take, Scene) = (take, scene);
+            // The ground comes first, then a piece for each item.
+            for (var i = 0; i < take.Items.Count && i + 1 < scene.Pieces.Length; i++) _pieces[take.Items[i]] = scene.Pieces[i + 1];
+        }
+
+        public Take Take { get; }
+        public Scene Scene { get; }
+
+        public Piece? PieceOf(Item item) => _pieces.GetValueOrDefault(item);
+    }
 }

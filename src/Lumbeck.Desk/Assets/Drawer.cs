@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using Lumbeck.Caching;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Plates;
@@ -11,9 +11,12 @@ namespace Lumbeck.Desk.Assets;
 /// </summary>
 public sealed class Drawer
 {
-    private readonly ConcurrentDictionary<PressCondition, PressColour> _colours = new();
-    private readonly ConcurrentDictionary<PressCondition, DrawingDesk> _drawings = new();
-    private readonly ConcurrentDictionary<PressCondition, PlatePainter> _plates = new();
+    /// <summary>Printers whose colours, drawings and plates are kept at hand.</summary>
+    private const int Most = 16;
+
+    private readonly ByteCache<PressCondition, PressColour> _colours = new(Most, _ => 1);
+    private readonly ByteCache<PressCondition, DrawingDesk> _drawings = new(Most, _ => 1);
+    private readonly ByteCache<PressCondition, PlatePainter> _plates = new(Most, _ => 1);
 
     internal Drawer(JobStore store)
     {

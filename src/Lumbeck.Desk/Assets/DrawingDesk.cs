@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using Lumbeck.Caching;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Drawn;
 
@@ -7,11 +7,25 @@ namespace Lumbeck.Desk.Assets;
 /// <summary>Drawn pictures as marks, in a house's press colours; each is read once.</summary>
 internal sealed class DrawingDesk(PictureDesk pictures, PressColour colour) : IDrawings
 {
-    private readonly ConcurrentDictionary<string, ImmutableArray<Mark>> _read = new();
+    /// <summary>What patterns draw is the same for every printer.</summary>
+    private static readonly ByteCache<(Pattern, double, double, Bounds), IReadOnlyList<Drawn>> Patterns =
+        new(64_000_000, drawn => drawn.Sum(Weigh));
+
+    public IReadOnlyList<Drawn> Kept(Pattern pattern, double x, double y, Bounds window, Func<IReadOnlyList<Drawn>> draw) =>
+        Patterns.GetOrAdd((pattern, x, y, window), _ => draw());
+
+    private static long Weigh(Drawn drawn) => drawn switch
+    {
+        Area a => 100 + (8 * a.Shape.Points.Length),
+        Line l => 100 + (8 * l.Shape.Points.Length),
+        Repeated r => 100 + r.Symbol.Sum(Weigh) + (48 * r.Places.Length),
+        _ => 100,
+    };
+
+    private readonly ByteCache<string, ImmutableArray<Mark>> _read = new(48_000_000, Weigh);
 
     public ImmutableArray<Mark>? Of(Picture picture)
     {
-        if (_read.Count > 200) _read.Clear();
         // What can't be read is no answer to keep: its file may be mended.
         try
         {
@@ -25,9 +39,10 @@ internal sealed class DrawingDesk(PictureDesk pictures, PressColour colour) : ID
 
     public bool[,]? Squares(string text, CodeLevel level)
     {
-        if (_squares.Count > 200) _squares.Clear();
         return _squares.GetOrAdd((text, level), code => Press.Codes.QrSquares.Of(code.Text, code.Level));
     }
 
-    private readonly ConcurrentDictionary<(string Text, CodeLevel Level), bool[,]?> _squares = new();
+    private readonly ByteCache<(string Text, CodeLevel Level), bool[,]?> _squares = new(4_000_000, s => s?.Length ?? 1);
+
+    private static long Weigh(ImmutableArray<Mark> marks) => marks.Sum(m => 200L + (m is FillMark f ? 8 * f.Shape.Points.Length : 0));
 }

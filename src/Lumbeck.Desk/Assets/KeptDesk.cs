@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using Lumbeck.Caching;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Faces;
 
@@ -7,7 +7,7 @@ namespace Lumbeck.Desk.Assets;
 /// <summary>What the drawer and the faces tell the rules.</summary>
 internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IKept
 {
-    private readonly ConcurrentDictionary<(string, PressCondition), double> _gamut = new();
+    private readonly ByteCache<(string, PressCondition), double> _gamut = new(1_000_000, _ => 200);
 
     public (string Source, string Licence)? Stated(Picture picture) =>
         pictures.Find(picture.Hash) is { } row ? (row.Source, row.Licence) : null;

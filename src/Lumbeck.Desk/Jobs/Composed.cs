@@ -33,6 +33,19 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
         }
     }
 
+    /// <summary>What it takes in memory, about: marks and their points, whichever revisions share them.</summary>
+    public long Bytes => 4000 + Sheets.Sum(s => s.Scene.Pieces.Sum(p => 1000 + p.Marks.Sum(Weigh)));
+
+    private static long Weigh(Mark mark) => mark switch
+    {
+        FillMark f => 160 + (8 * f.Shape.Points.Length),
+        LineMark l => 200 + (8 * l.Shape.Points.Length),
+        GlyphMark => 160,
+        DrawingMark d => 200 + d.Marks.Sum(Weigh),
+        RepeatedMark r => 200 + r.Symbol.Sum(Weigh) + (48 * r.Places.Length),
+        _ => 300,
+    };
+
     /// <summary>Whether this revision's own plates were looked at.</summary>
     public bool IsPlated => Plates?.Revision == Revision;
 
@@ -70,10 +83,21 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
         .CreateCounter<long>("lumbeck.scenes", description: "Scenes built: one a sheet and revision.");
 
     /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
-    public static Composed Of(long revision, Job job, IType type, IDrawings? drawings = null, IKept? kept = null)
+    /// <param name="revision">Its number; 0 where it has none yet.</param>
+    /// <param name="job">The job.</param>
+    /// <param name="type">Faces.</param>
+    /// <param name="drawings">What drawn pictures and patterns draw.</param>
+    /// <param name="kept">What rules learn of pictures and faces.</param>
+    /// <param name="before">The job before an edit: what the edit left alone is not drawn anew.</param>
+    public static Composed Of(long revision, Job job, IType type, IDrawings? drawings = null, IKept? kept = null,
+        Composed? before = null)
     {
-        var sheets = job.Sheets().Select(on => new ComposedSheet(on, SceneBuilder.Build(job, on, type, drawings)))
-            .ToImmutableArray();
+        // What lacked a picture is drawn anew: the picture may be back.
+        var built = before is null || before.Drawn.Any(f => f.Id == PictureMissing.Named)
+            ? null
+            : new BuiltBefore(before.Job, [.. before.Sheets.Select(s => (s.On, s.Scene))]);
+        var sheets = job.Sheets()
+            .Select(on => new ComposedSheet(on, SceneBuilder.Build(job, on, type, drawings, built))).ToImmutableArray();
         Scenes.Add(sheets.Length);
         return new(revision, job, sheets, Rules.Check(sheets.Select(s => new Look(job, s.On, s.Scene, kept))));
     }

@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using Lumbeck.Caching;
 using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Jobs;
@@ -8,14 +8,14 @@ namespace Lumbeck.Desk.Jobs;
 /// </summary>
 public sealed class JobDesk
 {
-    private readonly ConcurrentDictionary<long, Composed> _composed = new();
+    private readonly ByteCache<long, Composed> _composed = new(192_000_000, c => c.Bytes);
     private readonly JobStore _store;
     private readonly Drawer _drawer;
 
     internal JobDesk(JobStore store, Drawer drawer)
     {
         (_store, _drawer) = (store, drawer);
-        drawer.Pictures.Stated += _composed.Clear;
+        drawer.Pictures.Stated += _composed.ForgetAll;
     }
 
     internal JobStore Store => _store;
@@ -24,8 +24,8 @@ public sealed class JobDesk
 
     /// <summary>A job worked out, with what its drawn pictures hold.</summary>
     /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
-    public Composed Worked(long revision, Job job) =>
-        Composed.Of(revision, job, _drawer.Shelf, _drawer.DrawingsOf(job.Ticket.House), _drawer.Kept);
+    public Composed Worked(long revision, Job job, Composed? before = null) =>
+        Composed.Of(revision, job, _drawer.Shelf, _drawer.DrawingsOf(job.Ticket.House), _drawer.Kept, before);
 
     /// <exception cref="Refusal">There is no such job.</exception>
     public OnBench Job(string slugOrId) => On(Row(slugOrId));
@@ -42,7 +42,7 @@ public sealed class JobDesk
     /// <summary>A revision worked out; kept, as revisions never change.</summary>
     public Composed Compose(long revision)
     {
-        if (_composed.TryGetValue(revision, out var known)) return known;
+        if (_composed.TryGet(revision, out var known)) return known;
         return Keep(Worked(revision, _store.Load(revision)));
     }
 
@@ -63,28 +63,46 @@ public sealed class JobDesk
     public OnBench Apply(string slug, EditRequest request)
     {
         var row = Row(slug);
-        var (head, after) = _store.Write<(HeadRow, Composed?)>(w =>
+        // Worked out beside all others' edits; only a head that has not moved meanwhile takes it.
+        for (var tries = 0; tries < MostTries; tries++)
+            if (Try(row, request, _store.Head(row.Id), write => _store.Write(write)) is { } on) return on;
+        // Where others keep coming first, they wait for this one.
+        return _store.Write(w => Try(row, request, w.Head(row.Id), write => write(w)))
+            ?? throw new InvalidOperationException("The head moved while it was held.");
+    }
+
+    private const int MostTries = 5;
+
+    /// <summary>Makes an edit of what is on the bench; null where something else lies there by the time it is made.</summary>
+    private OnBench? Try(JobRow row, EditRequest request, HeadRow head, Func<Func<Writing, HeadRow?>, HeadRow?> write)
+    {
+        OnBench at(HeadRow h, Composed composed) => new(row.Id, row.Slug, h.Tick, composed);
+        if (_store.RevisionOf(request.Id) is not null) return at(head, Compose(head.Revision));
+        var before = Compose(head.Revision);
+        var now = before.Job;
+        var edit = request.Make(now);
+        RefuseOvertaken(row.Id, head, now, edit, request);
+        var next = Keeping.Right(edit.Apply(now), _drawer.Shelf);
+        if (JobJson.Written(next).AsSpan().SequenceEqual(JobJson.Written(now))) return at(head, before);
+        RefuseMissing(now, next);
+        if (!ReferenceEquals(next.Waivers, now.Waivers)) Rules.RefuseUnknown(next);
+        // Worked out before it is written: what can't be drawn is never on the bench.
+        var composed = Worked(0, next, before);
+        // What the sheet moved under its items is said with the step that moved it.
+        if (!ReferenceEquals(next.Ticket, now.Ticket) && edit is not BringBack)
+            composed = composed with { Job = next = composed.LookedOver(before) };
+        var known = false;
+        var moved = write(w =>
         {
-            var head = w.Head(row.Id);
-            if (w.RevisionOf(request.Id) is not null) return (head, null);
-            var now = w.Load(head.Revision);
-            var edit = request.Make(now);
-            RefuseOvertaken(w, row.Id, head, now, edit, request);
-            var next = Keeping.Right(edit.Apply(now), _drawer.Shelf);
-            if (JobJson.Written(next).AsSpan().SequenceEqual(JobJson.Written(now))) return (head, null);
-            RefuseMissing(now, next);
-            if (!ReferenceEquals(next.Waivers, now.Waivers)) Rules.RefuseUnknown(next);
-            // Worked out before it is written: what can't be drawn is never on the bench.
-            var composed = Worked(0, next);
-            // What the sheet moved under its items is said with the step that moved it.
-            if (!ReferenceEquals(next.Ticket, now.Ticket) && edit is not BringBack)
-                composed = composed with { Job = next = composed.LookedOver(Compose(head.Revision)) };
-            var moved = w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), next,
-                request.By.Session);
-            // Until its own plates are looked at, those of before are shown: nothing comes and goes with every key.
-            return (moved, composed with { Revision = moved.Revision, Plates = Compose(head.Revision).Plates });
+            if (w.RevisionOf(request.Id) is not null) { known = true; return w.Head(row.Id); }
+            return w.Head(row.Id).Tick != head.Tick
+                ? null
+                : w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), next, request.By.Session);
         });
-        return new(row.Id, row.Slug, head.Tick, after is null ? Compose(head.Revision) : Keep(after));
+        if (moved is null) return null;
+        if (known) return at(moved, Compose(moved.Revision));
+        // Until its own plates are looked at, those of before are shown: nothing comes and goes with every key.
+        return at(moved, Keep(composed with { Revision = moved.Revision, Plates = before.Plates }));
     }
 
     /// <summary>
@@ -131,11 +149,11 @@ public sealed class JobDesk
         return new(row.Id, row.Slug, head.Tick, Compose(head.Revision));
     }
 
-    private static void RefuseOvertaken(Writing w, string job, HeadRow head, Job now, Edit edit, EditRequest request)
+    private void RefuseOvertaken(string job, HeadRow head, Job now, Edit edit, EditRequest request)
     {
-        if (request.Base is not { } tick || tick >= head.Tick || !w.OthersSince(job, tick, request.By.Session)) return;
-        if (w.RevisionAt(job, tick) is not { } revision) return;
-        var seen = w.Load(revision);
+        if (request.Base is not { } tick || tick >= head.Tick || !_store.OthersSince(job, tick, request.By.Session)) return;
+        if (_store.RevisionAt(job, tick) is not { } revision) return;
+        var seen = _store.Load(revision);
         // What could not be done then is refused for what it is now, not for who came first.
         if (Made(edit, seen) is not { } mine) return;
         if (Overtaken.Of(seen, now, mine, Made(edit, now)) is { } both)
@@ -163,9 +181,8 @@ public sealed class JobDesk
 
     internal Composed Keep(Composed composed)
     {
-        if (_composed.Count > 400) _composed.Clear();
         // What lacks a picture is worked out again when it is asked for: the picture may be back.
         if (composed.Drawn.Any(f => f.Id == PictureMissing.Named)) return composed;
-        return _composed[composed.Revision] = composed;
+        return _composed.Keep(composed.Revision, composed);
     }
 }

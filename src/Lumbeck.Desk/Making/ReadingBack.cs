@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using Lumbeck.Caching;
 using Lumbeck.Intake;
 using Lumbeck.Intake.Judging;
 using Lumbeck.Intake.Opening;
@@ -11,13 +11,14 @@ namespace Lumbeck.Desk.Making;
 /// </summary>
 public static class ReadingBack
 {
-    private static readonly ConcurrentDictionary<string, Intake.Opening.Reading> Read = new();
+    private static readonly ByteCache<string, Intake.Opening.Reading> Read = new(8_000_000, _ => 20_000);
 
     public static Intake.Opening.Reading ReadBack(this PressDesk press, string slug, PressingRow row)
     {
-        if (Read.TryGetValue(row.File, out var known)) return known;
-        if (Read.Count > 200) Read.Clear();
-        using var file = press.Pressed(slug, row.Id).File;
-        return Read[row.File] = Intake.Opening.Reading.Of(file);
+        return Read.GetOrAdd(row.File, _ =>
+        {
+            using var file = press.Pressed(slug, row.Id).File;
+            return Intake.Opening.Reading.Of(file);
+        });
     }
 }

@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using Lumbeck.Caching;
 using NetVips;
 
 namespace Lumbeck.Press.Colour;
@@ -11,7 +11,7 @@ namespace Lumbeck.Press.Colour;
 public sealed class ScreenTable
 {
     private const int Steps = 17;
-    private static readonly ConcurrentDictionary<string, Lazy<ScreenTable>> Made = new();
+    private static readonly ByteCache<string, ScreenTable> Made = new(8_000_000, table => table._rgb.Length);
     private readonly byte[] _rgb;
 
     private ScreenTable(string profile)
@@ -36,12 +36,8 @@ public sealed class ScreenTable
     /// <exception cref="Refusal">No such profile is here.</exception>
     public static ScreenTable Of(string profile)
     {
-        // A table is 250 kB; a maker has few printers.
-        if (Made.Count > MostTables && !Made.ContainsKey(profile)) Made.Clear();
-        return Made.GetOrAdd(profile, p => new(() => new(p))).Value;
+        return Made.GetOrAdd(profile, p => new(p));
     }
-
-    private const int MostTables = 32;
 
     /// <summary>Four bytes of ink a pixel as three of sRGB.</summary>
     public byte[] ToRgb(byte[] inks)

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Lumbeck.Caching;
 using System.Text;
 
 namespace Lumbeck.Press.Faces;
@@ -12,7 +13,7 @@ public sealed class FaceShelf : IType
 {
     private readonly ConcurrentDictionary<FaceId, (string File, string? Name)> _files = new();
     private readonly ConcurrentDictionary<FaceId, Lazy<OpenFace>> _open = new();
-    private readonly ConcurrentDictionary<(FaceId, string, ShapeAs), ShapedRun> _shaped = new();
+    private readonly ByteCache<(FaceId, string, ShapeAs), ShapedRun> _shaped = new(48_000_000, run => 300 + (40 * run.Glyphs.Length));
     private readonly ConcurrentDictionary<(FaceId, ushort), Outline> _outlines = new();
     private readonly ConcurrentDictionary<(FaceId, Rune), FaceId?> _instead = new();
     private volatile FaceId[] _faces = [];
@@ -98,7 +99,6 @@ public sealed class FaceShelf : IType
         // memory. Joined letters look at their neighbours, so theirs are not kept.
         if (length > 200 || how.Script is "Arab" or "Syrc" or "Mong" or "Nkoo")
             return Open(face).Shape(text, from, length, how);
-        if (_shaped.Count > 20_000) _shaped.Clear();
         var run = _shaped.GetOrAdd((face, text.Substring(from, length), how),
             k => Open(k.Item1).Shape(k.Item2, 0, k.Item2.Length, k.Item3));
         return from == 0 ? run : run with

@@ -1,6 +1,6 @@
-using System.Collections.Concurrent;
 using System.Security.Cryptography;
 using System.Text;
+using Lumbeck.Caching;
 using Lumbeck.Press.Svg;
 
 namespace Lumbeck.Web.Screens;
@@ -18,8 +18,8 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
     // Each holds its scene.
     private const int Most = 120;
 
-    private readonly ConcurrentDictionary<string, (Scene Scene, int Pieces, Bounds Window, House House)> _known = new();
-    private readonly ConcurrentDictionary<(string Key, int PerInch), byte[]> _made = new();
+    private readonly ByteCache<string, (Scene Scene, int Pieces, Bounds Window, House House)> _known = new(Most, _ => 1);
+    private readonly ByteCache<(string Key, int PerInch), byte[]> _made = new(24_000_000, picture => picture.Length);
 
     /// <summary>A sheet's pieces as they are shown, the lowest first.</summary>
     public IReadOnlyList<Fragment> Of(Composed c, ComposedSheet sheet, string address)
@@ -37,8 +37,7 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
                 else if (Window(scene, piece) is { } window)
                 {
                     var key = Key(told, scene, i, window, html, house);
-                    if (_known.Count > Most) _known.Clear();
-                    _known[key] = (scene, i + 1, window, house);
+                    _known.Keep(key, (scene, i + 1, window, house));
                     html = painter.Plated(piece, window,
                         string.Create(CultureInfo.InvariantCulture, $"{address}/plates/{key}?ppi={PerInch}"));
                 }
@@ -51,16 +50,15 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
     /// <summary>The picture of a key, as JPEG; null where nothing that is on the bench has it.</summary>
     public byte[]? Picture(string slug, string key, int perInch)
     {
-        if (!_known.TryGetValue(key, out var known))
+        if (!_known.TryGet(key, out var known))
         {
             // After the server was begun anew: what is on the bench is gone through once more.
             var c = desk.Jobs.Job(slug).Composed;
             foreach (var sheet in c.Sheets) _ = Of(c, sheet, "");
-            if (!_known.TryGetValue(key, out known)) return null;
+            if (!_known.TryGet(key, out known)) return null;
         }
         var square = (known.Window.Right - known.Window.Left) * (known.Window.Bottom - known.Window.Top) / 5184;
         perInch = (int)Math.Min(Math.Clamp(perInch, 36, MostPerInch), Math.Sqrt(MostPixels / square));
-        if (_made.Count > 60) _made.Clear();
         return _made.GetOrAdd((key, perInch),
             _ =>
                 desk.Drawer.PlatesOf(known.House)

@@ -21,6 +21,9 @@ public sealed record Screen(IReadOnlyList<Fragment> Parts, IReadOnlyList<Fragmen
 {
     public Screen(IReadOnlyList<Fragment> parts) : this(parts, [], []) { }
 
+    /// <summary>What it takes in memory, about.</summary>
+    public long Bytes => 2L * (Parts.Sum(p => p.Html.Length) + Art.Sum(a => a.Html.Length)) + (64 * Glyphs.Count);
+
     /// <summary>One part's element, for the page that is sent whole.</summary>
     public string this[string id] => Parts.First(p => p.Id == id).Html;
 

@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using Lumbeck.Caching;
 using Lumbeck.Store;
 
 namespace Lumbeck.Web.Screens;
@@ -69,23 +69,20 @@ public sealed record PanelView(JobView View, Part Part)
 /// </summary>
 public sealed class ScreenCache
 {
-    private readonly ConcurrentDictionary<(long Revision, Place Place, int Sheet, string Picked, long? Pressing), Screen> _made = new();
+    private readonly ByteCache<(long Revision, Place Place, int Sheet, string Picked, long? Pressing), Screen> _made =
+        new(48_000_000, screen => screen.Bytes);
 
-    private readonly ConcurrentDictionary<string, string> _lists = new(StringComparer.Ordinal);
+    private readonly ByteCache<string, string> _lists = new(8_000_000, list => 2 * list.Length);
 
     /// <summary>A list under a key that says all it depends on.</summary>
     public async Task<string> List(string key, Func<Task<string>> make)
     {
-        if (_lists.TryGetValue(key, out var known)) return known;
-        if (_lists.Count > 64) _lists.Clear();
-        return _lists[key] = await make();
+        return _lists.TryGet(key, out var known) ? known : _lists.Keep(key, await make());
     }
 
     public async Task<Screen> Get((long, Place, int, string, long?) key, Func<Task<Screen>> make)
     {
-        if (_made.TryGetValue(key, out var known)) return known;
-        if (_made.Count > 64) _made.Clear();
-        return _made[key] = await make();
+        return _made.TryGet(key, out var known) ? known : _made.Keep(key, await make());
     }
 }
 
