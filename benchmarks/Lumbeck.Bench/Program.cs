@@ -20,6 +20,7 @@ try
     if (wanted("check")) PressBench.Run(folder);
     if (wanted("server")) await Benches.Server(folder);
     if (wanted("type")) await TypeBench.Run(folder);
+    if (wanted("edits")) await EditBench.Run(folder);
     if (wanted("hand")) await HandBench.Run(folder);
     if (wanted("picture")) await PictureBench.Run(folder);
     if (wanted("conversion")) ConversionBench.Run(folder);

@@ -57,6 +57,7 @@ public static class LumbeckHost
         builder.Services.AddSingleton<Drawings>();
         builder.Services.AddSingleton<PlatedPieces>();
         builder.Services.AddSingleton<ScreenCache>();
+        builder.Services.AddSingleton<Rows>();
         builder.Services.AddScoped<PartialRenderer>();
         builder.Services.AddScoped<ScreenMaker>();
         builder.Services.AddScoped<HouseScreens>();

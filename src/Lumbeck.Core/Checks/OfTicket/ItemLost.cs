@@ -6,7 +6,9 @@ namespace Lumbeck.Core.Checks.OfTicket;
 /// </summary>
 public sealed class ItemLost : Rule
 {
-    public override string Id => "item.lost";
+    public const string Named = "item.lost";
+
+    public override string Id => Named;
     public override string Proves => "every item lies on the sheet";
     protected override bool Limited => false;
 

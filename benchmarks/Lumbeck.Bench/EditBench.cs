@@ -1,0 +1,135 @@
+using System.Diagnostics;
+using System.Globalization;
+using System.Net.Http.Json;
+
+namespace Lumbeck.Bench;
+
+/// <summary>An edit's way on covers of many items, and of many people at once.</summary>
+internal static class EditBench
+{
+    public static async Task Run(string folder)
+    {
+        var data = Path.Combine(folder, "edits");
+        var desk = new Desk.Desk(data, TimeProvider.System, DemoBench.Load);
+        var first = desk.Jobs.Job("tidewatcher").Job;
+        foreach (var n in (int[])[60, 500])
+            desk.Bench.Begin($"Items {n}", With(first, n), "bench", $"items-{n}");
+        for (var n = 0; n < 30; n++) desk.Bench.Begin($"Own {n}", first, "bench", $"own-{n}");
+        var (server, client) = await Benches.Start(data);
+        using var s = server;
+        using var c = client;
+        try
+        {
+            await One(client, "tidewatcher", "an edit on the demo", 15);
+            await One(client, "items-60", "an edit on 60 items", 25);
+            await One(client, "items-500", "an edit on 500 items", 40);
+            // Paced as people are: so many a second each, whether the last was answered or not.
+            var alone = await Together(client, 1, 5, 12);
+            Benches.Report("one session, 5 edits a second", alone);
+            var ten = await Together(client, 10, 5, 12);
+            Benches.Report("ten sessions, 5 edits a second each", ten);
+            Console.WriteLine($"{"  95th of ten beside 95th of one",-46} " +
+                $"{(At95(ten) / At95(alone)).ToString("0.00", CultureInfo.InvariantCulture) + " ×",12}" +
+                new Aim(1.5, "×").Says(At95(ten) / At95(alone)));
+            var thirty = await Together(client, 30, 1, 12);
+            Benches.Report("thirty people, an edit a second each", thirty, null, new Aim(150, "ms", "95th"));
+        }
+        finally
+        {
+            server.Kill();
+            await server.WaitForExitAsync();
+        }
+    }
+
+    private static double At95(double[] times) => times.Order().ElementAt((int)(times.Length * 0.95));
+
+    /// <summary>A cover with so many items, small stars over its back.</summary>
+    private static Job With(Job job, int items)
+    {
+        for (var n = job.Take.Items.Count; n < items; n++)
+            job = new AddItem(new PolygonItem
+            {
+                Id = $"tile-{n}",
+                Hold = new(Part.Back, HoldBox.Face, Anchor.TopLeft, Length.FromMillimetres(6 + (n % 24 * 5)),
+                    Length.FromMillimetres(8 + (n / 24 * 5))),
+                Width = new(Length.FromMillimetres(4)),
+                Height = new(Length.FromMillimetres(4)),
+                Corners = 5 + (n % 4),
+                Waist = 50,
+                Fill = new InkPaint(Ink.White),
+            }).Apply(job);
+        return job;
+    }
+
+    private static async Task One(HttpClient client, string slug, string name, double aim)
+    {
+        var hand = await Hand.At(client, slug);
+        for (var n = 0; n < 30; n++) await hand.Nudge();
+        var times = new double[300];
+        for (var n = 0; n < times.Length; n++) times[n] = await hand.Nudge();
+        Benches.Report(name, times, new Aim(aim, "ms"));
+    }
+
+    private static async Task<double[]> Together(HttpClient client, int people, int aSecond, int seconds)
+    {
+        var hands = new List<Hand>();
+        for (var n = 0; n < people; n++) hands.Add(await Hand.At(client, $"own-{n}"));
+        foreach (var hand in hands) await hand.Nudge();
+        var from = Stopwatch.GetTimestamp();
+        var all = await Task.WhenAll(hands.Select((hand, n) => Task.Run(async () =>
+        {
+            var times = new List<double>();
+            for (var k = 0; k < aSecond * seconds; k++)
+            {
+                // Nobody begins in step with the others.
+                var due = TimeSpan.FromSeconds(((double)n / people / aSecond) + ((double)k / aSecond));
+                var wait = due - Stopwatch.GetElapsedTime(from);
+                if (wait > TimeSpan.Zero) await Task.Delay(wait);
+                times.Add(await hand.Nudge());
+            }
+            return times;
+        })));
+        return [.. all.SelectMany(t => t)];
+    }
+
+    /// <summary>One person at one job.</summary>
+    private sealed class Hand(HttpClient client, string slug, string token, long tick)
+    {
+        private readonly string _session = Guid.NewGuid().ToString();
+        private long _tick = tick;
+        private int _n;
+
+        public static async Task<Hand> At(HttpClient client, string slug)
+        {
+            var page = await client.GetStringAsync($"/jobs/{slug}/wrap?item=title");
+            return new(client, slug, Benches.Token().Match(page).Groups[1].Value,
+                long.Parse(Benches.Tick().Match(page).Groups[1].Value, CultureInfo.InvariantCulture));
+        }
+
+        /// <summary>Microseconds from the asking to the whole answer.</summary>
+        public async Task<double> Nudge()
+        {
+            using var asking = new HttpRequestMessage(HttpMethod.Post, $"/jobs/{slug}/edit")
+            {
+                Content = JsonContent.Create(new
+                {
+                    id = Guid.NewGuid().ToString(),
+                    session = _session,
+                    @base = _tick,
+                    seen = _tick,
+                    place = "Wrap",
+                    open = "title",
+                    ask = new { @is = "nudge", items = new[] { "title" }, right = ++_n % 2 == 0 ? 1 : -1, down = 0, far = false },
+                }),
+            };
+            asking.Headers.Add("X-Lumbeck-Token", token);
+            var from = Stopwatch.GetTimestamp();
+            using var answer = await client.SendAsync(asking);
+            answer.EnsureSuccessStatusCode();
+            _ = await answer.Content.ReadAsStringAsync();
+            var took = Stopwatch.GetElapsedTime(from).TotalMilliseconds;
+            _tick = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
+            return 1000 * took;
+        }
+    }
+}
