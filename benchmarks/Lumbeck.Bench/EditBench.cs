@@ -15,6 +15,7 @@ internal static class EditBench
         foreach (var n in (int[])[60, 500])
             desk.Bench.Begin($"Items {n}", With(first, n), "bench", $"items-{n}");
         for (var n = 0; n < 30; n++) desk.Bench.Begin($"Own {n}", first, "bench", $"own-{n}");
+        for (var n = 0; n < 960; n++) desk.Bench.Begin($"Of a thousand {n}", first, "bench", $"many-{n}");
         var (server, client) = await Benches.Start(data);
         using var s = server;
         using var c = client;
@@ -33,12 +34,30 @@ internal static class EditBench
                 new Aim(1.5, "×").Says(At95(ten) / At95(alone)));
             var thirty = await Together(client, 30, 1, 12);
             Benches.Report("thirty people, an edit a second each", thirty, null, new Aim(150, "ms", "95th"));
+            await Lists(client);
         }
         finally
         {
             server.Kill();
             await server.WaitForExitAsync();
         }
+    }
+
+    /// <summary>
+    /// The bench, the drawer and the houses with a thousand jobs; once asked for, since each begins with nothing kept.
+    /// </summary>
+    private static async Task Lists(HttpClient client)
+    {
+        var from = Stopwatch.GetTimestamp();
+        await client.GetStringAsync("/");
+        Console.WriteLine($"{"the bench of 1,000 jobs for the first time",-46} " +
+            $"{Stopwatch.GetElapsedTime(from).TotalMilliseconds.ToString("0", CultureInfo.InvariantCulture) + " ms",12}");
+        foreach (var (name, path) in ((string, string)[])[("the bench of 1,000 jobs",
+            "/"), ("the drawer beside 1,000 jobs",
+            "/drawer"),
+            ("houses beside 1,000 jobs", "/houses")])
+            Benches.Time(name, 100, 1, () => client.GetStringAsync(path).GetAwaiter().GetResult().Length,
+                new Aim(50, "ms"));
     }
 
     private static double At95(double[] times) => times.Order().ElementAt((int)(times.Length * 0.95));
@@ -119,7 +138,14 @@ internal static class EditBench
                     seen = _tick,
                     place = "Wrap",
                     open = "title",
-                    ask = new { @is = "nudge", items = new[] { "title" }, right = ++_n % 2 == 0 ? 1 : -1, down = 0, far = false },
+                    ask = new
+                    {
+                        @is = "nudge",
+                        items = new[] { "title" },
+                        right = ++_n % 2 == 0 ? 1 : -1,
+                        down = 0,
+                        far = false,
+                    },
                 }),
             };
             asking.Headers.Add("X-Lumbeck-Token", token);

@@ -22,28 +22,33 @@ internal static class JobVerbs
         c.SetAction(p =>
         {
             var places = Open(p).Bench.Places();
-            List<OnBench> jobs = [.. places.Select(x => x.On).OfType<OnBench>()];
-            foreach (var spoilt in places.Where(x => x.On is null))
+            foreach (var spoilt in places.Where(x => x.Job is null))
                 Console.Error.WriteLine($"{spoilt.Slug} can’t be shown: {spoilt.Problem}");
+            List<(BenchPlace At, JobSummary Job)> jobs = [.. places.Where(x => x.Job is not null)
+                .Select(x => (x, x.Job!))];
             if (p.GetValue(AsJson))
                 Say.Json(jobs.Select(j =>
                     new
                     {
-                        id = j.JobId,
-                        slug = j.Slug,
-                        title = j.Job.Ticket.Title,
-                        house = j.Job.Ticket.House.Name,
-                        pages = j.Job.Ticket.Pages,
-                        pages_raised = j.Composed.Geometry.Spine.Pages,
-                        revision = j.Revision,
-                        stops = j.Composed.Readiness.Stops,
-                        cautions = j.Composed.Readiness.Cautions,
-                        notes = j.Composed.Readiness.Notes,
+                        id = j.At.Id,
+                        slug = j.At.Slug,
+                        title = j.Job.Title,
+                        house = j.Job.House,
+                        pages = j.Job.Pages,
+                        pages_raised = j.Job.Raised,
+                        revision = j.At.Revision,
+                        stops = j.Job.Stops,
+                        cautions = j.Job.Cautions,
+                        notes = j.Job.Notes,
                     }));
             else if (jobs.Count == 0) Console.WriteLine("The bench is empty.");
             else
-                foreach (var j in jobs)
-                    Console.WriteLine($"{j.Slug,-16} {j.Job.Ticket.Title}, {j.Job.Ticket.Pages} pages{(j.Composed.Geometry.Spine.Pages == j.Job.Ticket.Pages ? "" : $", raised to {j.Composed.Geometry.Spine.Pages}")}, {j.Job.Ticket.House.Name}: {j.Composed.SaysReady}");
+                foreach (var (at, job) in jobs)
+                {
+                    var raised = job.Raised == job.Pages ? "" : $", raised to {job.Raised}";
+                    Console.WriteLine($"{at.Slug,-16} {job.Title}, {job.Pages} pages{raised}, {job.House}: " +
+                        $"{job.Ready}");
+                }
             return 0;
         });
         return c;
@@ -131,7 +136,8 @@ internal static class JobVerbs
             var word = p.GetValue(kindOption);
             if (PressKinds.All.FirstOrDefault(k => k.Word == word) is not { Word: not null } kind)
                 throw new Refusal("--kind",
-                    $"--kind: `{LengthText.Clip(word!)}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
+                    $"--kind: `{LengthText.Clip(word!)}` can’t be made: take " +
+                        $"{string.Join(", ", PressKinds.All.Select(k => k.Word))}");
             var panel = Part.Sheet;
             if (p.GetValue(panelOption) is { } named && !Parts.TryParse(named, out panel))
                 throw new Refusal("--panel", $"--panel: a cover has no `{LengthText.Clip(named)}`");

@@ -72,12 +72,26 @@ public sealed class JobStore
     }
 
     private const string Row =
-        "SELECT id, slug, made, away, (SELECT at FROM head WHERE job = job.id ORDER BY tick DESC LIMIT 1) AS changed FROM job";
+        "SELECT id, slug, made, away, (SELECT at FROM head WHERE job = job.id ORDER BY tick DESC LIMIT 1) AS changed " +
+            "FROM job";
 
     /// <summary>Jobs as they were begun, the first first.</summary>
     /// <param name="away">Those that are put away in place of those on the bench.</param>
     public IReadOnlyList<JobRow> Jobs(bool away = false) =>
         Read(c => c.Query<JobRow>($"{Row} WHERE away IS {(away ? "NOT " : "")}NULL ORDER BY rowid").AsList());
+
+    /// <summary>The same with what is kept to show of each, in one go.</summary>
+    /// <param name="form">The form that what is kept must be of.</param>
+    /// <param name="away">Those that are put away in place of those on the bench.</param>
+    public IReadOnlyList<ListedRow> Listed(int form, bool away = false) => Read(c => c.Query<ListedRow>(
+        $"""
+        SELECT j.id, j.slug, j.made, h.at AS changed, h.revision, s.text AS summary
+        FROM job j
+        JOIN head h ON h.tick = (SELECT max(tick) FROM head WHERE job = j.id)
+        JOIN revision r ON r.id = h.revision
+        LEFT JOIN summary s ON s.revision = r.id AND s.form = @form AND s.length = length(r.state)
+        WHERE j.away IS {(away ? "NOT " : "")}NULL ORDER BY j.rowid
+        """, new { form }).AsList());
 
     /// <summary>The job with this slug or id, or null.</summary>
     public JobRow? Find(string slugOrId) =>
@@ -174,7 +188,8 @@ public sealed class JobStore
         c.ExecuteScalar<long?>("SELECT id FROM revision WHERE edit_id = @editId", new { editId });
 
     internal static long? RevisionAt(SqliteConnection c, string job, long tick) =>
-        c.ExecuteScalar<long?>("SELECT revision FROM head WHERE job = @job AND tick <= @tick ORDER BY tick DESC LIMIT 1",
+        c.ExecuteScalar<long?>("SELECT revision FROM head WHERE job = @job AND tick <= @tick ORDER BY tick DESC " +
+            "LIMIT 1",
             new { job, tick });
 
     internal Job Load(SqliteConnection c, long revision)

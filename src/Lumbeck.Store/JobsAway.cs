@@ -23,6 +23,7 @@ public static class JobsAway
             .AsList();
         // A revision's parent goes with it.
         c.Execute("PRAGMA defer_foreign_keys = ON", transaction: tx);
+        c.Execute("DELETE FROM summary WHERE revision IN (SELECT id FROM revision WHERE job = @job)", of, tx);
         foreach (var table in (string[])["milestone", "step", "picture_use", "pressing", "head", "revision"])
             c.Execute($"DELETE FROM {table} WHERE job = @job", of, tx);
         c.Execute("DELETE FROM job WHERE id = @job", of, tx);

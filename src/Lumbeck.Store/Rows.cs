@@ -1,6 +1,19 @@
 namespace Lumbeck.Store;
 
-/// <summary>A job as a list shows it. Times are UTC.</summary>
+/// <summary>A job's place in a list: what lies on the bench, and what is kept to show of it.</summary>
+public sealed record ListedRow
+{
+    public string Id { get; init; } = "";
+    public string Slug { get; init; } = "";
+    public string Made { get; init; } = "";
+    /// <summary>When what is on the bench came there.</summary>
+    public string Changed { get; init; } = "";
+    public long Revision { get; init; }
+    /// <summary>What is kept to show; null where there is nothing, or it is of another form or another state.</summary>
+    public string? Summary { get; init; }
+}
+
+/// <summary>A job. Times are UTC.</summary>
 public sealed record JobRow
 {
     public string Id { get; init; } = "";

@@ -52,6 +52,18 @@ public sealed class Writing
         Insert(job, parent, gesture, editId, StoredForm.Stamp(EditJson.Write(edit)), says, state, session,
             _store.Now());
 
+    /// <summary>
+    /// Keeps what a list shows of a revision, in place of what was kept of the one it came from: a list shows heads.
+    /// </summary>
+    public void Summarise(long revision, int form, string text)
+    {
+        _c.Execute("DELETE FROM summary WHERE revision = (SELECT parent FROM revision WHERE id = @revision)",
+            new { revision }, _tx);
+        _c.Execute("INSERT OR REPLACE INTO summary (revision, form, length, text) " +
+            "SELECT id, @form, length(state), @text FROM revision WHERE id = @revision",
+            new { revision, form, text }, _tx);
+    }
+
     /// <summary>Whether an asking has moved a head before.</summary>
     public bool Moved(string asked) =>
         _c.ExecuteScalar<bool>("SELECT EXISTS (SELECT 1 FROM head WHERE asked = @asked)", new { asked }, _tx);
@@ -121,7 +133,8 @@ public sealed class Writing
             """, new { id, job, gesture }, _tx);
         // Stepping back must never lose a picture: what any revision shows, in any take, is in use.
         foreach (var hash in state.Pictures.Select(p => p.Hash))
-            _c.Execute("INSERT OR IGNORE INTO picture_use (hash, job) SELECT hash, @job FROM picture WHERE hash = @hash",
+            _c.Execute("INSERT OR IGNORE INTO picture_use (hash, job) SELECT hash, @job FROM picture WHERE hash = " +
+                "@hash",
                 new { hash, job }, _tx);
         return Move(job, id, session);
     }

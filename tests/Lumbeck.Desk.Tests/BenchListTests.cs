@@ -10,13 +10,13 @@ public sealed class BenchListTests : IDisposable
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
-    private IReadOnlyList<Ticket> Listed(string? find, string? sort) =>
-        [.. BenchList.Asked(find, sort).Of(_desk.Bench.Places()).Select(on => on.Job.Ticket)];
+    private IReadOnlyList<JobSummary> Listed(string? find, string? sort) =>
+        [.. BenchList.Asked(find, sort).Of(_desk.Bench.Places()).Select(at => at.Job!)];
 
     [Fact]
     public void At_first_what_was_begun_last_is_on_top()
     {
-        var begun = _desk.Bench.Places().Select(p => p.On!.Job.Ticket.Title).Reverse().ToList();
+        var begun = _desk.Bench.Places().Select(p => p.Job!.Title).Reverse().ToList();
         Listed(null, null).Select(t => t.Title).ShouldBe(begun);
         Listed(null, "colour").Select(t => t.Title)
             .ShouldBe(begun, customMessage: "an order that is not known is the first");
@@ -25,11 +25,11 @@ public sealed class BenchListTests : IDisposable
     [Fact]
     public void It_is_sorted_by_what_is_asked_in_any_case_of_letters()
     {
-        var what = new Dictionary<string, Func<Ticket, string>>
+        var what = new Dictionary<string, Func<JobSummary, string>>
         {
             ["title"] = t => t.Title,
             ["author"] = t => t.Author,
-            ["printer"] = t => t.House.Name,
+            ["printer"] = t => t.House,
         };
         foreach (var (sort, read) in what)
         {
@@ -56,5 +56,41 @@ public sealed class BenchListTests : IDisposable
         found.ShouldContain(t => t.Title == one.Title);
         found.Count.ShouldBeLessThan(_desk.Bench.Places().Count);
         Listed(one.Title + " nobodyofthatname", null).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task What_a_list_shows_is_what_the_job_says_after_edits_steps_and_looks_at_its_plates()
+    {
+        async Task Same(string when)
+        {
+            foreach (var place in new Desk(_folder, TimeProvider.System).Bench.Places())
+            {
+                var anew = new Desk(_folder, TimeProvider.System).Jobs.Job(place.Slug);
+                place.Revision.ShouldBe(anew.Revision, when);
+                var composed = _desk.Jobs.Job(place.Slug).Composed;
+                if (place.Job!.Plated) composed = await _desk.Checks.Beside(composed);
+                var said = JobSummary.Of(composed);
+                // Lists are not compared by what is in them.
+                place.Job.ShouldBe(said with
+                {
+                    Faces = place.Job.Faces,
+                    Pictures = place.Job.Pictures,
+                    Missing = place.Job.Missing
+                },
+                    when);
+                place.Job.Missing.ShouldBe(said.Missing);
+                place.Job.Faces.ShouldBe(said.Faces);
+                place.Job.Pictures.ShouldBe(said.Pictures);
+            }
+        }
+        await Same("as begun");
+        _desk.Jobs.Apply("hive", new("edit-00000001", "maker", job => Facts.Write(job, "ticket/pages", "160")));
+        _desk.Jobs.Apply("orrin", new("edit-00000002", "maker", job => Facts.Write(job, "ticket/author", "")));
+        await Same("after edits");
+        _desk.Jobs.StepBack("hive", "maker");
+        await Same("after a step back");
+        await _desk.Checks.Beside(_desk.Jobs.Job("calder").Composed);
+        _desk.Bench.Places().Single(p => p.Slug == "calder").Job!.Plated.ShouldBeTrue();
+        await Same("after a look at plates");
     }
 }

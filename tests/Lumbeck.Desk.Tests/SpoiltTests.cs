@@ -37,7 +37,7 @@ public sealed class SpoiltTests : IDisposable
         desk = new(_folder, TimeProvider.System, DemoBench.Load);
         var places = desk.Bench.Places();
         places.Count.ShouldBe(6);
-        places.Single(p => p.On is null)
+        places.Single(p => p.Job is null)
             .ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("hive"), p => p.Problem.ShouldContain("is damaged"));
         desk.Bench.All().Count.ShouldBe(5);
         desk.Houses.All().Select(h => h.House.Id).ShouldBe(["aldwater", "plover", "tern", "plover-2"]);
@@ -54,10 +54,10 @@ public sealed class SpoiltTests : IDisposable
         File.Delete(desk.Drawer.Faces.PathOf(row.Hash));
 
         desk = new(_folder, TimeProvider.System, DemoBench.Load);
-        desk.Bench.Places().Single(p => p.On is null)
+        desk.Bench.Places().Single(p => p.Job is null)
             .ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("tidewatcher"), p => p.Problem.ShouldContain(row.Id));
         desk.Drawer.Faces.TakeIn(Face(), "Mine.ttf");
-        desk.Bench.Places().ShouldAllBe(p => p.On != null);
+        desk.Bench.Places().ShouldAllBe(p => p.Job != null);
     }
 
     [Fact]
@@ -67,7 +67,7 @@ public sealed class SpoiltTests : IDisposable
             new Desk(_folder, TimeProvider.System, DemoBench.Load));
         var row = two.Drawer.Faces.TakeIn(Face(), "Mine.ttf");
         two.Jobs.Apply("tidewatcher", new("set-it-in-mine", "s", j => Facts.Write(j, "item/title/face", row.Id)));
-        one.Bench.Places().ShouldAllBe(p => p.On != null);
+        one.Bench.Places().ShouldAllBe(p => p.Job != null);
         FaceId.TryParse(row.Id, out var face).ShouldBeTrue();
         one.Jobs.Job("tidewatcher").Composed.Sheets[0].Scene.Piece("title")!.Marks.OfType<GlyphMark>()
             .ShouldContain(g => g.Face == face);

@@ -26,6 +26,13 @@ public sealed class ProfileDesk
         foreach (var row in _rows.All()) Profiles.Know(NameOf(row.Hash), _files.PathOf(row.Hash));
     }
 
+    /// <summary>Whether a house can name this profile.</summary>
+    public bool Has(string name)
+    {
+        Learn(name);
+        return !name.StartsWith("own-", StringComparison.Ordinal) || Profiles.Has(name);
+    }
+
     /// <summary>The name that a house gives as its profile.</summary>
     public static string NameOf(string hash) => "own-" + hash[..16];
 

@@ -12,27 +12,44 @@ public sealed class BenchDesk
 
     internal JobDesk Jobs { get; }
 
-    /// <summary>All jobs as they are on the bench; what can't be shown is not among them.</summary>
-    public IReadOnlyList<OnBench> All() => [.. Places().Select(p => p.On).OfType<OnBench>()];
+    /// <summary>
+    /// All jobs on the bench, worked out; what can't be shown is not among them. For lists, <see cref="Places"/> will
+    /// do.
+    /// </summary>
+    public IReadOnlyList<OnBench> All() => [.. Places().Where(p => p.Job is not null).Select(p => Jobs.Job(p.Slug))];
 
     /// <summary>
     /// Every job's place on the bench. One that can't be shown says why, and keeps no other from being shown.
     /// </summary>
     /// <param name="away">Those that are put away in place of those on the bench.</param>
-    public IReadOnlyList<BenchPlace> Places(bool away = false) => [.. _store.Jobs(away).Select(row =>
+    public IReadOnlyList<BenchPlace> Places(bool away = false) => [.. _store.Listed(JobSummary.Form, away).Select(row =>
     {
-        try { return new BenchPlace(row.Slug, Jobs.On(row), "") { Made = row.Made, Changed = row.Changed }; }
-        catch (Refusal r) { return new(row.Slug, null, r.Message); }
+        BenchPlace shown(JobSummary? job, string problem = "") =>
+            new(row.Id, row.Slug, row.Revision, job, problem) { Made = row.Made, Changed = row.Changed };
+        if (row.Summary is { } text && JobSummary.Read(text) is { } known && IsAllHere(known)) return shown(known);
+        try { return shown(Jobs.Summarise(Jobs.Compose(row.Revision))); }
+        catch (Refusal r) { return shown(null, r.Message); }
         catch (Exception e) when (e is not OutOfMemoryException && !Disk.IsFull(e))
         {
             _store.Tell($"{row.Slug} can’t be read: {e.Message}");
-            return new(row.Slug, null,
+            return shown(null,
                 "what is stored of it is damaged; bring it back from a pack, or from a copy of the data folder");
         }
     })];
 
+    /// <summary>
+    /// Whether what a job needs is here; where it is not, the job is looked at again, and says what is missing.
+    /// </summary>
+    private bool IsAllHere(JobSummary job) =>
+        job.Faces.All(f => FaceId.TryParse(f, out var face) && Jobs.Drawer.Shelf.Holds(face))
+        && Jobs.Drawer.Profiles.Has(job.Profile)
+        && job.Pictures.All(h => File.Exists(Jobs.Drawer.Pictures.PathOf(h)));
+
     /// <summary>How many jobs on the bench are laid out by a house's rules.</summary>
-    public int CountAt(string house) => All().Count(j => j.Job.Ticket.House.Id == house);
+    public int CountAt(string house) => Places().Count(p => p.Job?.HouseId == house);
+
+    /// <summary>How many jobs lie on the bench.</summary>
+    public int Count => _store.Jobs().Count;
 
     /// <summary>How many jobs are put away.</summary>
     public int CountAway => _store.Jobs(away: true).Count;

@@ -18,29 +18,25 @@ public sealed record BenchList(string Find, string Sort)
     /// The jobs that are listed, in their order. What was begun last is on top, and so are equals in any other order.
     /// </summary>
     /// <param name="places">In the order they were begun; those that can't be shown are left out.</param>
-    public IReadOnlyList<OnBench> Of(IReadOnlyList<BenchPlace> places)
+    public IReadOnlyList<BenchPlace> Of(IReadOnlyList<BenchPlace> places)
     {
         var words = Find.Split(' ', StringSplitOptions.RemoveEmptyEntries);
         var found = places.Reverse()
-            .Where(p => p.On is { } on && words.All(w => Said(on).Contains(w, StringComparison.OrdinalIgnoreCase)));
-        IEnumerable<BenchPlace> by(Func<Ticket, string> what) =>
-            found.OrderBy(p => what(p.On!.Job.Ticket), StringComparer.OrdinalIgnoreCase);
-        var sorted = Sort switch
+            .Where(p =>
+                p.Job is { } job && words.All(w => Said(p.Slug, job).Contains(w, StringComparison.OrdinalIgnoreCase)));
+        IEnumerable<BenchPlace> by(Func<JobSummary, string> what) =>
+            found.OrderBy(p => what(p.Job!), StringComparer.OrdinalIgnoreCase);
+        return [.. Sort switch
         {
             "changed" => found.OrderByDescending(p => p.Changed, StringComparer.Ordinal),
-            "title" => by(t => t.Title),
-            "author" => by(t => t.Author),
-            "printer" => by(t => t.House.Name),
+            "title" => by(j => j.Title),
+            "author" => by(j => j.Author),
+            "printer" => by(j => j.House),
             _ => found,
-        };
-        return [.. sorted.Select(p => p.On!)];
+        }];
     }
 
     /// <summary>What a job can be found by.</summary>
-    private static string Said(OnBench on)
-    {
-        var t = on.Job.Ticket;
-        return $"{t.Title} {t.Subtitle} {t.Author} {t.Series} {t.Imprint} {t.House.Name} {t.Binding.Say()} {t.Isbn} " +
-            $"{on.Slug}";
-    }
+    private static string Said(string slug, JobSummary j) =>
+        $"{j.Title} {j.Subtitle} {j.Author} {j.Series} {j.Imprint} {j.House} {j.Binding} {j.Isbn} {slug}";
 }

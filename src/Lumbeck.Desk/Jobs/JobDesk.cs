@@ -73,7 +73,9 @@ public sealed class JobDesk
 
     private const int MostTries = 5;
 
-    /// <summary>Makes an edit of what is on the bench; null where something else lies there by the time it is made.</summary>
+    /// <summary>
+    /// Makes an edit of what is on the bench; null where something else lies there by the time it is made.
+    /// </summary>
     private OnBench? Try(JobRow row, EditRequest request, HeadRow head, Func<Func<Writing, HeadRow?>, HeadRow?> write)
     {
         OnBench at(HeadRow h, Composed composed) => new(row.Id, row.Slug, h.Tick, composed);
@@ -95,9 +97,11 @@ public sealed class JobDesk
         var moved = write(w =>
         {
             if (w.RevisionOf(request.Id) is not null) { known = true; return w.Head(row.Id); }
-            return w.Head(row.Id).Tick != head.Tick
-                ? null
-                : w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), next, request.By.Session);
+            if (w.Head(row.Id).Tick != head.Tick) return null;
+            var to = w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), next,
+                request.By.Session);
+            w.Summarise(to.Revision, JobSummary.Form, JobSummary.Of(composed with { Plates = before.Plates }).Write());
+            return to;
         });
         if (moved is null) return null;
         if (known) return at(moved, Compose(moved.Revision));
@@ -127,6 +131,14 @@ public sealed class JobDesk
     public OnBench StepForward(string slug, Actor by, string? asked = null) =>
         Step(slug, by, asked, (w, r) => w.StepForward(r));
 
+    /// <summary>Keeps what a list shows of a revision.</summary>
+    internal JobSummary Summarise(Composed composed)
+    {
+        var summary = JobSummary.Of(composed);
+        _store.Write(w => { w.Summarise(composed.Revision, JobSummary.Form, summary.Write()); return 0; });
+        return summary;
+    }
+
     internal JobRow Row(string slugOrId) =>
         _store.Find(slugOrId)
             ?? throw new Refusal("job", $"no job is called `{LengthText.Clip(slugOrId)}`: `lumbeck jobs` lists them");
@@ -151,7 +163,8 @@ public sealed class JobDesk
 
     private void RefuseOvertaken(string job, HeadRow head, Job now, Edit edit, EditRequest request)
     {
-        if (request.Base is not { } tick || tick >= head.Tick || !_store.OthersSince(job, tick, request.By.Session)) return;
+        if (request.Base is not { } tick || tick >= head.Tick || !_store.OthersSince(job, tick, request.By.Session))
+            return;
         if (_store.RevisionAt(job, tick) is not { } revision) return;
         var seen = _store.Load(revision);
         // What could not be done then is refused for what it is now, not for who came first.

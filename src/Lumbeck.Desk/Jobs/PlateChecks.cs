@@ -18,22 +18,25 @@ public sealed class PlateChecks(JobDesk jobs) : IDisposable
         try
         {
             var known = jobs.Compose(composed.Revision);
-            return known.IsPlated
-                ? known
-                : await Task.Run(() =>
-                    jobs.Keep(known with { Plates = (known.Revision, Look(known, PlateLooking.Beside)) }));
+            if (known.IsPlated) return known;
+            return await Task.Run(() =>
+            {
+                var plated = jobs.Keep(known with { Plates = (known.Revision, Look(known, PlateLooking.Beside)) });
+                jobs.Summarise(plated);
+                return plated;
+            });
         }
         finally { _one.Release(); }
     }
 
     /// <summary>Looks at several revisions beside everything else.</summary>
-    public void Warm(IEnumerable<Composed> all)
+    public void Warm(IEnumerable<long> all)
     {
-        var waiting = all.Where(c => !c.IsPlated).ToList();
+        var waiting = all.ToList();
         if (waiting.Count == 0 || Interlocked.Exchange(ref _warming, 1) == 1) return;
         _ = Task.Run(async () =>
         {
-            try { foreach (var composed in waiting) await Beside(composed); }
+            try { foreach (var revision in waiting) await Beside(jobs.Compose(revision)); }
             // A picture that is gone is told where the job is opened.
             catch (Exception e) when (e is Refusal or IOException or NetVips.VipsException or ObjectDisposedException) { }
             finally { Volatile.Write(ref _warming, 0); }

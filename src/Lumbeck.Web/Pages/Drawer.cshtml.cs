@@ -53,14 +53,11 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
 
     private void Show()
     {
-        var jobs = desk.Bench.All();
+        var jobs = desk.Bench.Places().Where(p => p.Job is not null).ToList();
         Pictures = desk.Drawer.Pictures.All();
         if (jobs.FirstOrDefault(j => j.Slug == Job) is { } only)
-        {
-            var used = only.Job.Items.OfType<PictureItem>().Select(p => p.Picture?.Hash).ToHashSet();
-            Pictures = [.. Pictures.Where(p => used.Contains(p.Hash))];
-        }
+            Pictures = [.. Pictures.Where(p => only.Job!.Pictures.Contains(p.Hash))];
         else Job = null;
-        Titles = jobs.ToDictionary(j => j.Slug, j => j.Job.Ticket.Title is { Length: > 0 } t ? t : "Untitled");
+        Titles = jobs.ToDictionary(j => j.Slug, j => j.Job!.Title is { Length: > 0 } t ? t : "Untitled");
     }
 }

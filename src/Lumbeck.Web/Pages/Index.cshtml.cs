@@ -11,7 +11,8 @@ public sealed record Beginning(string Title = "", string House = "", string Trim
 /// <summary>The bench: all jobs with small wraps and how ready each is, and three ways to begin another.</summary>
 public sealed class IndexModel(Desk.Desk desk) : PageModel
 {
-    public IReadOnlyList<OnBench> Jobs { get; private set; } = [];
+    /// <summary>How many jobs lie on the bench.</summary>
+    public int Count { get; private set; }
     public IReadOnlyList<KnownHouse> Houses { get; private set; } = [];
     public string? Problem { get; private set; }
     public Beginning Typed { get; private set; } = new();
@@ -20,28 +21,49 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     public IReadOnlyList<BenchPlace> Spoilt { get; private set; } = [];
 
     /// <summary>The jobs that are listed, in their order.</summary>
-    public IReadOnlyList<OnBench> Listed { get; private set; } = [];
+    public IReadOnlyList<BenchPlace> Listed { get; private set; } = [];
+
+    /// <summary>Jobs of one page of the list; the next comes when its end is in view.</summary>
+    public int PageLength => Most;
+
+    private const int Most = 60;
+
+    /// <summary>Jobs that a copy can be begun from: those begun last.</summary>
+    public IReadOnlyList<BenchPlace> Copies { get; private set; } = [];
+
+    /// <summary>The first of the next page; null where this is the last.</summary>
+    public int? Next { get; private set; }
     /// <summary>What is looked for, how the list is sorted, and whether it is of what is put away.</summary>
     public BenchList Asked { get; private set; } = BenchList.Asked(null, null);
     public bool Away { get; private set; }
     public int CountAway { get; private set; }
 
-    private void Fill(string? find, string? sort, bool away)
+    private void Fill(string? find, string? sort, bool away, int from)
     {
         (Asked, Away) = (BenchList.Asked(find, sort), away);
         var places = desk.Bench.Places(away);
-        Jobs = [.. (away ? desk.Bench.Places() : places).Select(p => p.On).OfType<OnBench>()];
-        Spoilt = [.. places.Where(p => p.On is null)];
-        Listed = Asked.Of(places);
+        Count = away ? desk.Bench.Count : places.Count;
+        Spoilt = from > 0 ? [] : [.. places.Where(p => p.Job is null)];
+        var all = Asked.Of(places);
+        Listed = [.. all.Skip(from).Take(Most)];
+        Copies = away ? [] : [.. places.Where(p => p.Job is not null).Reverse().Take(200)];
+        Next = from + Most < all.Count ? from + Most : null;
         Houses = desk.Houses.All();
+        _rules = Houses.ToDictionary(k => k.House.Id, k => JobSummary.RulesOf(k.House));
         CountAway = desk.Bench.CountAway;
     }
 
-    public void OnGet(string? find, string? sort, bool away)
+    /// <summary>Where another page of the list is.</summary>
+    public string Address(int from) =>
+        $"/?from={from}&sort={Asked.Sort}&find={Uri.EscapeDataString(Asked.Find)}{(Away ? "&away=true" : "")}";
+
+    private IReadOnlyDictionary<string, string> _rules = new Dictionary<string, string>();
+
+    public void OnGet(string? find, string? sort, bool away, int from)
     {
-        Fill(find, sort, away);
+        Fill(find, sort, away, Math.Max(0, from));
         // Their inks are looked at beside the page, one job after the other; the next look at the bench knows.
-        desk.Checks.Warm(Jobs.Select(j => j.Composed));
+        desk.Checks.Warm(Listed.Where(p => !p.Job!.Plated).Select(p => p.Revision));
     }
 
     public IActionResult OnPost(string? title, string? house, string? trim, string? pages, string? binding)
@@ -54,7 +76,7 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
             return Redirect($"/jobs/{desk.Bench.Begin(Typed.Title, Starters.Job(desk.Houses.Get(Typed.House).House, Typed.Title, trim, pages, binding), "bench").Slug}/ticket");
         }
         catch (Refusal r) { Problem = r.Message.Capital() + "."; }
-        OnGet(null, null, false);
+        OnGet(null, null, false, 0);
         return Page();
     }
 
@@ -82,8 +104,8 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     }
 
     /// <summary>What Press has to show for a job.</summary>
-    public string Pressed(OnBench on) => PressedFile.State(desk.Pressing.Pressings(on.Slug), on.Revision).Say();
+    public string Pressed(BenchPlace at) => PressedFile.State(desk.Pressing.Pressings(at.Slug), at.Revision).Say();
 
     /// <summary>Whether a job's house has changed since the job took its rules.</summary>
-    public bool News(OnBench on) => desk.Houses.HasNews(on.Job);
+    public bool News(BenchPlace at) => _rules.TryGetValue(at.Job!.HouseId, out var now) && now != at.Job.Rules;
 }
