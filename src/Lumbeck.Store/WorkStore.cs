@@ -23,6 +23,14 @@ public sealed record WorkRow
     /// <summary>Why it failed.</summary>
     public string Problem { get; init; } = "";
     public string At { get; init; } = "";
+    /// <summary>
+    /// What is needed to do it besides what it is of, such as a house's rules as they were when it was asked for.
+    /// </summary>
+    public string With { get; init; } = "";
+    /// <summary>How often it was begun.</summary>
+    public int Attempts { get; init; }
+    /// <summary>The program that does it; empty where none does.</summary>
+    public string Worker { get; init; } = "";
 }
 
 /// <summary>
@@ -71,53 +79,122 @@ public sealed class WorkStore
             );
             CREATE INDEX IF NOT EXISTS work_job ON work (job, at);
             """));
-        // Rows of the first form had no number.
-        if (Do(c => c.ExecuteScalar<int>("SELECT count(*) FROM pragma_table_info('work') WHERE name = 'form'")) > 0)
-            return;
-        try { Do(c => c.Execute("ALTER TABLE work ADD COLUMN form INTEGER NOT NULL DEFAULT 1")); }
-        catch (SqliteException) when (Do(c =>
-            c.ExecuteScalar<int>("SELECT count(*) FROM pragma_table_info('work') WHERE name = 'form'")) > 0)
+        // What later versions added.
+        foreach (var (column, type) in ((string, string)[])[("form", "INTEGER NOT NULL DEFAULT 1"),
+            ("\"with\"", "TEXT NOT NULL DEFAULT ''"), ("attempts", "INTEGER NOT NULL DEFAULT 0"),
+            ("worker", "TEXT NOT NULL DEFAULT ''"), ("lease", "TEXT NOT NULL DEFAULT ''")])
+            Add(column, type);
+    }
+
+    private void Add(string column, string type)
+    {
+        bool there() =>
+            Do(c => c.ExecuteScalar<int>("SELECT count(*) FROM pragma_table_info('work') WHERE name = @name",
+            new { name = column.Trim('"') })) > 0;
+        if (there()) return;
+        try { Do(c => c.Execute($"ALTER TABLE work ADD COLUMN {column} {type}")); }
+        catch (SqliteException) when (there())
         {
             // Another program that began at the same time added it.
         }
     }
 
     /// <summary>The form in which a piece says what it is of; a program takes up none of a later form.</summary>
-    private const int Form = 1;
+    private const int Form = 2;
+
+    /// <summary>How long a program has a piece to itself; it says again and again that it is still there.</summary>
+    public static readonly TimeSpan Lease = TimeSpan.FromSeconds(60);
+
+    /// <summary>A piece that was begun so often, and whose program ended each time, is set aside.</summary>
+    public const int MostAttempts = 3;
 
     /// <summary>Queues a piece of work; where the same is waiting or under way already, gives that.</summary>
-    public string Add(string kind, string job, string of, string says) => Do(c =>
+    public string Add(string kind, string job, string of, string says, string with = "") => Do(c =>
     {
         using var tx = c.BeginTransaction(deferred: false);
-        var id = c.ExecuteScalar<string?>("""SELECT id FROM work WHERE kind = @kind AND job = @job AND "of" = @of AND state IN ('waiting', 'running')""", new { kind, job, of }, tx);
+        var id = c.ExecuteScalar<string?>(
+            """
+            SELECT id FROM work
+            WHERE kind = @kind AND job = @job AND "of" = @of AND "with" = @with AND state IN ('waiting', 'running')
+            """, new { kind, job, of, with }, tx);
         if (id is null)
         {
             id = Guid.NewGuid().ToString("n");
-            c.Execute("""INSERT INTO work (id, kind, job, "of", says, state, form, at) VALUES (@id, @kind, @job, @of, @says, 'waiting', @Form, @at)""", new { id, kind, job, of, says, Form, at = Now() }, tx);
+            c.Execute(
+                """
+                INSERT INTO work (id, kind, job, "of", says, "with", state, form, at)
+                VALUES (@id, @kind, @job, @of, @says, @with, 'waiting', @Form, @at)
+                """, new { id, kind, job, of, says, with, Form, at = Now() }, tx);
         }
         tx.Commit();
         return id;
     });
 
-    /// <summary>Takes the oldest waiting piece and marks it as under way; null where none waits.</summary>
-    public WorkRow? Take() =>
-        Do(c =>
-            c.QueryFirstOrDefault<WorkRow>("UPDATE work SET state = 'running' WHERE id = (SELECT id FROM work WHERE " +
-                "state = 'waiting' AND form <= @Form ORDER BY at, rowid LIMIT 1) RETURNING *",
-                new { Form }));
+    /// <summary>
+    /// Takes the oldest piece that waits, or whose program is gone, and marks it as under way by this one; null where
+    /// there is none. No other program has it until its time is over.
+    /// </summary>
+    /// <param name="worker">This program.</param>
+    public WorkRow? Take(string worker) => Do(c =>
+    {
+        var (now, until) = (Now(), Time(_clock.GetUtcNow() + Lease));
+        c.Execute(
+            """
+            UPDATE work SET state = 'failed', worker = '', at = @now, problem = @problem
+            WHERE state = 'running' AND lease < @now AND attempts >= @MostAttempts
+            """,
+            new
+            {
+                now,
+                MostAttempts,
+                problem = $"it was begun {MostAttempts} times, and each time the program ended: it is set aside; ask " +
+                    $"for it again to try once more",
+            });
+        return c.QueryFirstOrDefault<WorkRow>(
+            """
+            UPDATE work SET state = 'running', share = 0, worker = @worker, lease = @until, attempts = attempts + 1
+            WHERE id = (
+              SELECT id FROM work
+              WHERE form <= @Form AND (state = 'waiting' OR (state = 'running' AND lease < @now))
+              ORDER BY at, rowid LIMIT 1
+            ) RETURNING *
+            """, new { Form, worker, until, now });
+    });
 
-    /// <summary>What was under way when the program ended waits again.</summary>
-    public int Requeue() => Do(c => c.Execute("UPDATE work SET state = 'waiting', share = 0 WHERE state = 'running'"));
+    /// <summary>Says that a program is still at a piece; false where it is not its own any more.</summary>
+    public bool Renew(string id, string worker) => Do(c => c.Execute(
+        "UPDATE work SET lease = @until WHERE id = @id AND worker = @worker AND state = 'running'",
+        new { id, worker, until = Time(_clock.GetUtcNow() + Lease) })) > 0;
+
+    /// <summary>Gives a piece back that was not done, as if it had not been begun: the program ends in order.</summary>
+    public void GiveBack(string id, string worker) => Do(c => c.Execute(
+        """
+        UPDATE work SET state = 'waiting', share = 0, worker = '', lease = '', attempts = attempts - 1
+        WHERE id = @id AND worker = @worker AND state = 'running'
+        """, new { id, worker }));
+
+    /// <summary>The programs that have pieces under way.</summary>
+    public IReadOnlyList<string> Workers() =>
+        Do(c => c.Query<string>("SELECT DISTINCT worker FROM work WHERE state = 'running'").AsList());
+
+    /// <summary>What a program had under way need not wait for its time: it is known to be gone.</summary>
+    public void IsGone(string worker) => Do(c =>
+        c.Execute("UPDATE work SET lease = '' WHERE worker = @worker AND state = 'running'", new { worker }));
 
     public void Progress(string id, double share) =>
         Do(c => c.Execute("UPDATE work SET share = @share WHERE id = @id AND state = 'running'", new { id, share }));
 
-    /// <summary>Ends a piece, unless it has ended already.</summary>
-    public void End(string id, string state, string problem = "") =>
-        Do(c =>
-            c.Execute("UPDATE work SET state = @state, problem = @problem, at = @at, share = CASE @state WHEN 'done' " +
-                "THEN 1 ELSE share END WHERE id = @id AND state IN ('waiting', 'running')",
-                new { id, state, problem, at = Now() }));
+    /// <summary>Ends a piece, unless it has ended already or is another program's.</summary>
+    /// <param name="id">The piece.</param>
+    /// <param name="state">How it ended.</param>
+    /// <param name="problem">Why it failed.</param>
+    /// <param name="worker">The program that did it; null where somebody else ends it, whoever does it.</param>
+    public void End(string id, string state, string problem = "", string? worker = null) => Do(c => c.Execute(
+        """
+        UPDATE work
+        SET state = @state, problem = @problem, at = @at, share = CASE @state WHEN 'done' THEN 1 ELSE share END
+        WHERE id = @id AND state IN ('waiting', 'running') AND (@worker IS NULL OR worker = @worker)
+        """, new { id, state, problem, worker, at = Now() }));
 
     public WorkRow? Find(string id) =>
         Do(c => c.QueryFirstOrDefault<WorkRow>("SELECT * FROM work WHERE id = @id", new { id }));
@@ -130,8 +207,10 @@ public sealed class WorkStore
                 new { job, since })
                 .AsList());
 
-    public string Now() =>
-        _clock.GetUtcNow().UtcDateTime.ToString("yyyy-MM-ddTHH:mm:ss.fffZ", CultureInfo.InvariantCulture);
+    public string Now() => Time(_clock.GetUtcNow());
+
+    private static string Time(DateTimeOffset at) =>
+        at.UtcDateTime.ToString("yyyy-MM-ddTHH:mm:ss.fffZ", CultureInfo.InvariantCulture);
 
     private T Do<T>(Func<SqliteConnection, T> work)
     {

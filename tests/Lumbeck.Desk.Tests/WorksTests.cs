@@ -84,10 +84,78 @@ public sealed class WorksTests : IDisposable
             works.Add("wait", "salt", "2", "Piece");
             waiting = works.Add("wait", "salt", "3", "Piece");
         }
-        _store.Find(id)!.State.ShouldBe("running");
+        // Ended in order, it was given back as if it had not been begun.
+        _store.Find(id)!.ShouldSatisfyAllConditions(w => w.State.ShouldBe("waiting"), w => w.Attempts.ShouldBe(0));
         _go.Set();
         using var next = Begun();
         Until(() => next.Find(id)!.State == "done" && next.Find(waiting)!.State == "done");
+    }
+
+    private sealed class Clock : TimeProvider
+    {
+        public DateTimeOffset Now { get; set; } = new(2026, 5, 1, 12, 0, 0, TimeSpan.Zero);
+        public override DateTimeOffset GetUtcNow() => Now;
+    }
+
+    [Fact]
+    public void A_piece_whose_program_ended_three_times_is_set_aside_and_said_and_can_be_asked_for_again()
+    {
+        var clock = new Clock();
+        var store = new WorkStore(_folder, clock);
+        var id = store.Add("press", "salt", "1/x4", "Pressing");
+        var gone = "elsewhere/1/1/1";
+        for (var n = 1; n <= WorkStore.MostAttempts; n++)
+        {
+            store.Take(gone)!.Attempts.ShouldBe(n);
+            store.Take("another/2/2/2").ShouldBeNull("its time is not over");
+            store.Renew(id, gone).ShouldBeTrue();
+            clock.Now += WorkStore.Lease + TimeSpan.FromSeconds(1);
+        }
+        store.Take("another/2/2/2").ShouldBeNull();
+        store.Find(id)!.ShouldSatisfyAllConditions(w => w.State.ShouldBe("failed"),
+            w => w.Problem.ShouldContain("set aside"));
+        store.Renew(id, gone).ShouldBeFalse();
+        store.End(id, "done", worker: gone);
+        store.Find(id)!.State.ShouldBe("failed");
+        store.Take("another/2/2/2").ShouldBeNull();
+        store.Add("press", "salt", "1/x4", "Pressing").ShouldNotBe(id);
+        store.Take("another/2/2/2").ShouldNotBeNull().Attempts.ShouldBe(1);
+    }
+
+    [Fact]
+    public void Two_programs_on_one_folder_do_nothing_twice_and_one_that_begins_leaves_the_other_s_alone()
+    {
+        var done = new System.Collections.Concurrent.ConcurrentBag<string>();
+        WorkKind[] kinds =
+        [
+            new("count", (piece, _, _) => done.Add(piece.Of)),
+            new("wait", (piece, _, cancel) => { _go.Wait(cancel); done.Add(piece.Of); }),
+        ];
+        using var one = new Works(new WorkStore(_folder, TimeProvider.System));
+        one.Start(kinds);
+        var held = one.Add("wait", "salt", "held", "Held");
+        Until(() => one.Find(held)!.State == "running");
+        using var two = new Works(new WorkStore(_folder, TimeProvider.System));
+        two.Start(kinds);
+        var ids = Enumerable.Range(0, 60).Select(n => (n % 2 == 0 ? one : two).Add("count", "salt", $"{n}", "Piece"))
+            .ToList();
+        Until(() => ids.All(id => one.Find(id)!.State == "done"));
+        one.Find(held)!.State.ShouldBe("running");
+        _go.Set();
+        Until(() => one.Find(held)!.State == "done");
+        done.Order().ShouldBe([.. Enumerable.Range(0, 60).Select(n => $"{n}").Append("held").Order()]);
+    }
+
+    [Fact]
+    public void What_a_program_of_this_machine_left_that_is_gone_is_taken_up_at_once()
+    {
+        var id = _store.Add("wait", "salt", "1", "Piece");
+        // No process has this number.
+        _store.Take($"{Environment.MachineName}/{int.MaxValue}/1/1").ShouldNotBeNull();
+        _go.Set();
+        using var works = Begun();
+        Until(() => works.Find(id)!.State == "done");
+        works.Find(id)!.Attempts.ShouldBe(2);
     }
 
     [Fact]

@@ -20,7 +20,15 @@ public static class WorkKinds
             var revision = long.Parse(parts[0], CultureInfo.InvariantCulture);
             var row = press.Jobs.Row(piece.Job);
             var on = new OnBench(row.Id, row.Slug, 0, press.Jobs.Compose(revision));
-            if (parts.Length > 2) on = on with { Composed = press.ForHouse(on, press.Houses.Get(parts[2]).House) };
+            // Another house's rules came with the order; orders of before named the house alone.
+            if (parts.Length > 2)
+                on = on with
+                {
+                    Composed = press.ForHouse(on,
+                        piece.With.Length > 0
+                            ? HouseFile.Read(piece.With, _ => { })
+                            : press.Houses.Get(parts[2]).House),
+                };
             press.Press(on, PressPlan.Read(parts[1]), told);
         }),
         new(Grow, (piece, told, cancel) =>
@@ -40,14 +48,14 @@ public static class WorkKinds
     /// <param name="house">Another house than the job's own, by its id.</param>
     public static string PressBeside(this PressDesk press, OnBench on, PressPlan plan, string? house = null)
     {
-        if (house is not null && house != on.Job.Ticket.House.Id)
-            on = on with { Composed = press.ForHouse(on, press.Houses.Get(house).House) };
-        else house = null;
+        var there = house is null || house == on.Job.Ticket.House.Id ? null : press.Houses.Get(house).House;
+        if (there is not null) on = on with { Composed = press.ForHouse(on, there) };
         press.RefusePress(on, plan);
         return press.Works.Add(Press, on.Slug,
             string.Create(CultureInfo.InvariantCulture,
-                $"{on.Revision}/{plan.Write()}{(house is null ? "" : "/" + house)}"),
-            $"Pressing {PressedFile.FileName(on, plan)}");
+                $"{on.Revision}/{plan.Write()}{(there is null ? "" : "/" + there.Id)}"),
+            $"Pressing {PressedFile.FileName(on, plan)}",
+            there is null ? "" : HouseFile.Write(there));
     }
 
     /// <summary>

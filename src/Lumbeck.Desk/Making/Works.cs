@@ -29,17 +29,23 @@ public sealed class Works(WorkStore store) : IDisposable
     public void Start(IReadOnlyList<WorkKind> kinds)
     {
         _kinds = kinds;
-        for (var n = store.Requeue(); n > 0; n--) _wanted.Release();
-        // What waited then waits still.
-        _wanted.Release(AtOnce);
+        foreach (var worker in store.Workers())
+            if (Worker.IsGone(worker)) store.IsGone(worker);
         for (var i = 0; i < AtOnce; i++) _hands.Add(Task.Run(Work));
+        _hands.Add(Task.Run(Renew));
     }
 
+    /// <summary>This program, as no other is called.</summary>
+    private readonly string _me = Worker.Me;
+
+    /// <summary>What another program queued, or left, is seen so often.</summary>
+    private static readonly TimeSpan Look = TimeSpan.FromSeconds(5);
+
     /// <summary>Queues a piece, unless the same is queued already.</summary>
-    public string Add(string kind, string job, string of, string says)
+    public string Add(string kind, string job, string of, string says, string with = "")
     {
         _jobs[job] = true;
-        var id = store.Add(kind, job, of, says);
+        var id = store.Add(kind, job, of, says, with);
         _wanted.Release();
         return id;
     }
@@ -67,9 +73,21 @@ public sealed class Works(WorkStore store) : IDisposable
     {
         while (!_ending.IsCancellationRequested)
         {
-            try { await _wanted.WaitAsync(_ending.Token); }
+            while (!_ending.IsCancellationRequested && store.Take(_me) is { } piece) Do(piece);
+            try { await _wanted.WaitAsync(Look, _ending.Token); }
             catch (OperationCanceledException) { return; }
-            while (!_ending.IsCancellationRequested && store.Take() is { } piece) Do(piece);
+        }
+    }
+
+    /// <summary>Says for each piece under way that it is; leaves one that another program has taken over.</summary>
+    private async Task Renew()
+    {
+        while (!_ending.IsCancellationRequested)
+        {
+            try { await Task.Delay(WorkStore.Lease / 6, _ending.Token); }
+            catch (OperationCanceledException) { return; }
+            foreach (var (id, cancel) in _running)
+                if (!store.Renew(id, _me)) cancel.Cancel();
         }
     }
 
@@ -81,7 +99,7 @@ public sealed class Works(WorkStore store) : IDisposable
         try
         {
             // It may have been left after it was taken and before it could be told so.
-            if (store.Find(piece.Id)?.State != "running") return;
+            if (store.Find(piece.Id) is not { State: "running" } row || row.Worker != _me) return;
             var kind = _kinds.FirstOrDefault(k => k.Kind == piece.Kind)
                 ?? throw new Refusal("work", $"this version knows no work called `{piece.Kind}`");
             kind.Do(piece, share =>
@@ -93,23 +111,23 @@ public sealed class Works(WorkStore store) : IDisposable
                 told = now;
                 store.Progress(piece.Id, share);
             }, cancel.Token);
-            store.End(piece.Id, "done");
+            store.End(piece.Id, "done", worker: _me);
         }
-        // A program that ends leaves its work as it is, to be taken up again.
-        catch (OperationCanceledException) when (_ending.IsCancellationRequested) { }
-        catch (OperationCanceledException) { store.End(piece.Id, "left"); }
-        catch (Refusal r) { store.End(piece.Id, "failed", r.Message); }
+        // A program that ends in order gives its work back, to be taken up again.
+        catch (OperationCanceledException) when (_ending.IsCancellationRequested) { store.GiveBack(piece.Id, _me); }
+        catch (OperationCanceledException) { store.End(piece.Id, "left", worker: _me); }
+        catch (Refusal r) { store.End(piece.Id, "failed", r.Message, _me); }
         catch (Exception e) when (Disk.IsFull(e))
         {
-            store.End(piece.Id, "failed", "the disk is full: make room, and ask for it again");
+            store.End(piece.Id, "failed", "the disk is full: make room, and ask for it again", _me);
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException)
         {
-            store.End(piece.Id, "failed", $"the disk would not take it: {e.Message}");
+            store.End(piece.Id, "failed", $"the disk would not take it: {e.Message}", _me);
         }
         catch (Exception e) when (e is not OutOfMemoryException)
         {
-            store.End(piece.Id, "failed", $"it could not be made: {e.Message}");
+            store.End(piece.Id, "failed", $"it could not be made: {e.Message}", _me);
         }
         finally { _running.TryRemove(piece.Id, out _); }
     }
