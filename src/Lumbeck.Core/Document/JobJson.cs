@@ -81,6 +81,8 @@ public static class JobJson
         job =>
             { foreach (var wrap in Wraps(job)) { NameTakes(wrap);
                 foreach (var take in Objects(wrap["takes"])) FillTake(take); } },
+        // Form 3 had one kind of pattern, at its own scale and level; what it says is said the same way.
+        _ => { },
     ];
 
     private static IEnumerable<JsonObject> Wraps(JsonObject job) => Objects(job["wraps"]);
