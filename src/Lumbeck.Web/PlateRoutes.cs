@@ -16,6 +16,7 @@ public static class PlateRoutes
     {
         app.MapGet("/jobs/{slug}/plates/{key}", Part);
         app.MapGet("/jobs/{slug}/wrap.jpg", Whole);
+        app.MapGet("/jobs/{slug}/paper.jpg", Paper);
     }
 
     private static IResult Part(string slug, string key, int? ppi, Desk.Desk desk, PlatedPieces plated,
@@ -26,6 +27,42 @@ public static class PlateRoutes
             if (plated.Picture(slug, key, ppi ?? PlatedPieces.PerInch) is not { } picture) return Results.NotFound();
             http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
             return Results.File(picture, "image/jpeg");
+        }
+        catch (Refusal) { return Results.NotFound(); }
+    }
+
+    /// <summary>
+    /// The front, or the first panel there is, with a paper over the ground and nothing else: at true scale for the
+    /// trim, in the job's own inks.
+    /// </summary>
+    private static IResult Paper(string slug, string kind, int? seed, int? sheet, int? wide, Desk.Desk desk,
+        HttpContext http)
+    {
+        if (Papers.All.FirstOrDefault(p => p.Word == kind).First is not { } asked) return Results.NotFound();
+        try
+        {
+            var on = desk.Jobs.Job(slug);
+            var pixels = Math.Clamp(wide ?? 120, 40, 400);
+            var number = Math.Clamp(sheet ?? 0, 0, on.Composed.Sheets.Length - 1);
+            http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
+            return Results.File(Small.GetOrAdd((desk.Folder, on.Revision, number, $"{kind} {seed}", pixels,
+                "paper"), _ =>
+            {
+                var (wrap, shown) = (on.Composed.Sheets[number].On.Wrap, on.Job);
+                var there = shown.Wraps[wrap].Take.Ground.Pattern;
+                var laid = there?.Kind == asked.Kind ? there : asked.In(shown.Swatches);
+                if (seed is >= 0 and <= 999_999) laid = laid with { Seed = seed.Value };
+                var take = shown.Wraps[wrap].Take;
+                shown = shown.With(wrap, take with { Ground = take.Ground with { Pattern = laid }, Items = [] });
+                var scene = SceneBuilder.Build(shown, on.Composed.Sheets[number].On, desk.Drawer.Shelf,
+                    desk.Drawer.DrawingsOf(shown.Ticket.House));
+                var printed = on.Composed.Sheets[number].Sheet;
+                var face = (printed.Panel(Core.Trade.Geometry.Part.Front) ?? printed.Panels[0]).Face;
+                var window = new Bounds(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points);
+                return desk.Drawer.PlatesOf(shown.Ticket.House)
+                    .Paint(scene, window, pixels / (window.Right - window.Left) * 72, likeness: true)
+                    .ToJpeg(PressCondition.Of(shown.Ticket.House), 85);
+            }), "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }
     }

@@ -26,7 +26,7 @@ public sealed class EditTests
                     Pattern = new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] },
                 },
             });
-        var facts = TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea"))
+        var facts = TicketFacts.All.Concat(GroundFacts.Of(job, 0)).Concat(GroundFacts.OfSwatch("sea"))
             .Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList();
         facts.Count.ShouldBeGreaterThan(60);
         foreach (var fact in facts)
@@ -55,8 +55,8 @@ public sealed class EditTests
     [InlineData("item/band/corner", "0.1 in")]
     [InlineData("item/code/percent", "90 %")]
     [InlineData("item/code/number", "9783161484100")]
-    [InlineData("ground/seed", "8")]
-    [InlineData("ground/lines", "white")]
+    [InlineData("ground/paper-seed", "8")]
+    [InlineData("ground/paper-paint-1", "white")]
     [InlineData("ground/paint", "10 0 0 0")]
     [InlineData("swatch/sea/mix", "10 20 30 40")]
     public void An_edit_touches_what_it_changes_and_changes_nothing_else(string path, string text)
@@ -74,7 +74,7 @@ public sealed class EditTests
         var edit = Facts.Write(job, path, text);
         var after = edit.Apply(job);
         Facts.Read(after, path).ShouldNotBe(Facts.Read(job, path));
-        var all = TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea"))
+        var all = TicketFacts.All.Concat(GroundFacts.Of(job, 0)).Concat(GroundFacts.OfSwatch("sea"))
             .Concat(job.Take.Items.SelectMany(ItemFacts.Of)).Select(f => f.Path);
         // Whatever else reads otherwise is a view of the same: a paper's figure in four ways, a share of a box beside
         // its length.
@@ -233,7 +233,7 @@ public sealed class EditTests
         // Every line that lies well within the smaller window is there in the larger, point for point.
         small.Where(p => p.X is > 10 and < 90 && p.Y is > 10 and < 90).Except(large).Count().ShouldBeLessThan(3);
         HashSet<(double X, double Y)> Points(Bounds window) =>
-            [.. paper.Draw(window).OfType<Core.Art.Patterns.Line>()
+            [.. paper.Over(window).OfType<Core.Art.Patterns.Line>()
                 .SelectMany(l => l.Shape.Points.Chunk(2).Select(c => (Math.Round(c[0], 2), Math.Round(c[1], 2))))];
     }
 

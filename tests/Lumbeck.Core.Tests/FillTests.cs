@@ -53,7 +53,7 @@ public sealed class FillTests
         var job = Sample.Job(Rect(null));
         job = Facts.Find(job, "item/r/paper")!.Write(job, "contour lines").Apply(job);
         job = Facts.Find(job, "item/r/paper-seed")!.Write(job, "12").Apply(job);
-        job = Facts.Find(job, "item/r/paper-lines")!.Write(job, "Sea").Apply(job);
+        job = Facts.Find(job, "item/r/paper-paint-1")!.Write(job, "Sea").Apply(job);
         var fill = ((RectItem)job.Item("r")!).Fill!;
         (fill.Paint, fill.Pattern).ShouldBe((null, new ContourLines { Seed = 12, Paints = [new SwatchPaint("sea")] }));
         JobJson.Read(JobJson.Write(job)).Item("r").ShouldBe(job.Item("r"));

@@ -41,7 +41,7 @@ public sealed class HostileTests
             new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
         job = new LayPaper(new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] }).Apply(job);
         var (made, refused) = (0, 0);
-        foreach (var fact in TicketFacts.All.Concat(GroundFacts.Of(0)).Concat(GroundFacts.OfSwatch("sea"))
+        foreach (var fact in TicketFacts.All.Concat(GroundFacts.Of(job, 0)).Concat(GroundFacts.OfSwatch("sea"))
             .Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList())
             foreach (var slip in Slips)
             {

@@ -268,13 +268,13 @@ public sealed class DeskTests : IDisposable
         var job = _desk.Jobs.Job("salt").Job;
         foreach (var kind in (string[])["title", "rectangle", "line", "plate", "code"])
             job = new AddItem(Starters.Item(job, kind, Part.Front, kind)).Apply(job);
-        job = new LayPaper(Core.Art.Patterns.Pattern.Kinds[0])
-            .Apply(new PatternShape("rectangle", Core.Art.Patterns.Pattern.Kinds[0]).Apply(job));
-        var paints = job.Items.SelectMany(ItemFacts.Of).Concat(GroundFacts.Of(0)).Where(f => f.TakesColour)
+        job = new LayPaper(Papers.Kinds[0])
+            .Apply(new PatternShape("rectangle", Papers.Kinds[0]).Apply(job));
+        var paints = job.Items.SelectMany(ItemFacts.Of).Concat(GroundFacts.Of(job, 0)).Where(f => f.TakesColour)
             .Select(f => f.Path).ToList();
         foreach (var path in (string[])["item/title/ink", "item/title/edge", "item/title/shadow", "item/title/backing",
-            "item/plate/fill", "item/plate/line", "item/code/ink", "item/rectangle/paper-lines", "ground/paint",
-            "ground/lines"])
+            "item/plate/fill", "item/plate/line", "item/code/ink", "item/rectangle/paper-paint-1", "ground/paint",
+            "ground/paper-paint-1"])
             paints.ShouldContain(path);
         foreach (var path in paints)
         {

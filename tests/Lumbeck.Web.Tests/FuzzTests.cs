@@ -106,7 +106,7 @@ public sealed class FuzzTests : IDisposable
         using var tab = await _server.Tab("/jobs/hive/wrap");
         var job = new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("hive").Job;
         _items = [.. job.Items.Select(i => i.Id)];
-        _paths = [.. job.Items.SelectMany(i => ItemFacts.Of(i)).Concat(TicketFacts.All).Concat(GroundFacts.Of(0))
+        _paths = [.. job.Items.SelectMany(i => ItemFacts.Of(i)).Concat(TicketFacts.All).Concat(GroundFacts.Of(job, 0))
             .Concat(job.Swatches.SelectMany(s => GroundFacts.OfSwatch(s.Id))).Select(f => f.Path)];
         var clip = Clip.Write(job, _items);
         var kinds = typeof(Ask).GetCustomAttributes<JsonDerivedTypeAttribute>().ToList();

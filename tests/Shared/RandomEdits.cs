@@ -73,10 +73,10 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         {
             0 => new PaintGround(r.One(5) ? null : Any(r, job), wrap),
             1 =>
-                new LayPaper(r.One(3) ? null : new ContourLines { Seed = r.From(1, 50), Paints = [Plain(r, job)] },
+                new LayPaper(r.One(3) ? null : Paper(r, job),
                     wrap),
-            2 => new SeedPaper(r.From(1, 99), wrap),
-            3 => new PaintPaper(Plain(r, job), wrap),
+            2 => new SetGroundPattern("seed", new(Number: r.From(1, 99)), wrap),
+            3 => new SetGroundPattern("paint-1", new(Paint: Plain(r, job)), wrap),
             4 => new AddSwatch(new($"n{++_made}", $"New {_made}", Ink.Percent(r.From(0, 100), r.From(0, 100), 0, 0))),
             5 =>
                 new SetSwatch(swatch(), r.One(2) ? $"Named {++_made}" : null,
@@ -252,7 +252,8 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         FieldValue[] values = field.TakesPaint ? [new(Paint: Plain(r, job))]
             : field.Choices.Count > 0 ? [.. field.Choices.Select(c => field.Read(c.Text, terms))]
             : field.IsSwitch ? [new(Words: "yes"), new(Words: "no")]
-            : field.Show(job.Item(id)!, terms) is var now && now.EndsWith('%') ? [new(Number: r.From(0, 90)), new(Number: r.From(60, 210))]
+            : field.Show(job.Item(id)!, terms) is var now && now.EndsWith('%')
+                ? [new(Number: r.From(0, 90)), new(Number: r.From(60, 210))]
             : field.IsWords ? [new(Words: "https://example.org/t")]
             : [new(Length: Mm(r.From(0, 30)), Number: r.From(3, 12))];
         return new SetField(id, field.Key, r.Of(values));
@@ -274,6 +275,19 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
                 r.One(2) ? null : new(r.Of(GrowWay.Mirror, GrowWay.Stretch), r.Of(Enum.GetValues<GrowTo>()))),
         _ => new ConvertPicture(id, r.One(2)),
     };
+
+    /// <summary>Any paper, in any paints.</summary>
+    private static Pattern Paper(Chance r, Job job)
+    {
+        var kind = r.Of([.. Papers.Kinds]);
+        return kind with
+        {
+            Seed = r.From(1, 99),
+            Scale = r.From(60, 200),
+            Turn = r.Of(0, 0, 15, -90),
+            Paints = [.. kind.Paints.Select(_ => Plain(r, job))],
+        };
+    }
 
     private static Paint Plain(Chance r, Job job) => r.From(0, 5) switch
     {

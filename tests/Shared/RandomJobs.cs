@@ -57,7 +57,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         var r = new Chance(seed + 7_000_000);
         foreach (var shape in job.Items.OfType<ShapeItem>().Where(s => s is not LineItem).ToList())
             if (r.One(2))
-                job = new PatternShape(shape.Id, new ContourLines { Seed = r.From(1, 99), Paints = [Plain(r, job)] })
+                job = new PatternShape(shape.Id, Paper(r, job))
                     .Apply(job);
         return job;
     }
@@ -70,7 +70,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         {
             job = new PaintGround(r.One(6) ? null : AnyPaint(r, job), wrap).Apply(job);
             if (r.One(3))
-                job = new LayPaper(new ContourLines { Seed = r.From(1, 99), Paints = [Plain(r, job)] }, wrap)
+                job = new LayPaper(Paper(r, job), wrap)
                     .Apply(job);
             var sheet = job.Sheets().First(s => s.Wrap == wrap).Sheet;
             for (var i = 0; i < items; i++)
@@ -254,6 +254,19 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
     {
         decimal one() => r.One(3) ? 0 : r.From(0, 100);
         return Ink.Percent(one(), one(), one(), r.One(2) ? 0 : r.From(0, 80));
+    }
+
+    /// <summary>Any paper, in any paints.</summary>
+    private static Pattern Paper(Chance r, Job job)
+    {
+        var kind = r.Of([.. Papers.Kinds]);
+        return kind with
+        {
+            Seed = r.From(1, 99),
+            Scale = r.From(60, 200),
+            Turn = r.Of(0, 0, 15, -90),
+            Paints = [.. kind.Paints.Select(_ => Plain(r, job))],
+        };
     }
 
     /// <summary>Any paint but a gradient.</summary>

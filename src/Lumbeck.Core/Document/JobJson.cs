@@ -19,6 +19,8 @@ public static class JobJson
         // A member that is not known is a slip or a later version's: to leave it out in silence would lose it.
         UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
         MaxDepth = StoredForm.Deepest,
+        TypeInfoResolver =
+            new System.Text.Json.Serialization.Metadata.DefaultJsonTypeInfoResolver { Modifiers = { Papers.Told } },
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(),
             new CaliperJson(), new FaceJson(), new IsbnJson() },
     };

@@ -57,8 +57,9 @@ public static class PatternDrawing
     private static IReadOnlyList<Drawn> InPoints(Pattern pattern, double x, double y, Bounds window)
     {
         var mm = Length.FromMillimetres(1).Points;
-        var asked = new Bounds((window.Left - x) / mm, (window.Top - y) / mm, (window.Right - x) / mm, (window.Bottom - y) / mm);
-        return [.. pattern.Draw(asked).Select(d => InPoints(d, mm, x, y))];
+        var asked = new Bounds((window.Left - x) / mm, (window.Top - y) / mm, (window.Right - x) / mm,
+            (window.Bottom - y) / mm);
+        return [.. pattern.Over(asked).Select(d => InPoints(d, mm, x, y))];
     }
 
     private static Drawn InPoints(Drawn drawn, double mm, double x, double y) => drawn switch

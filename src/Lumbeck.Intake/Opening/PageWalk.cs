@@ -281,7 +281,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         if (Outside(box, state)) use.PaintsOutside = true;
         else if (!state.StrokeAll) use.MostInk = Math.Max(use.MostInk, state.StrokeInk);
         var scale = Math.Sqrt(Math.Abs((state.At.A * state.At.D) - (state.At.B * state.At.C)));
-        for (var i = 1; i < path.Count && use.Strokes.Count < 20_000; i++)
+        for (var i = 1; i < path.Count && use.Strokes.Count < 200_000; i++)
             if (path[i].Kind == 'l')
             {
                 var (a, b) = (state.At.Transform(new PdfPoint(path[i - 1].X, path[i - 1].Y)),

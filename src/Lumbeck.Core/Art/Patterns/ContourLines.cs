@@ -15,7 +15,7 @@ public sealed record ContourLines : Pattern
 
     public override ImmutableArray<string> Slots => ["Lines"];
 
-    public override IEnumerable<Drawn> Draw(Bounds window)
+    protected override IEnumerable<Drawn> Draw(Bounds window)
     {
         // Whole cells round the window, so that a wider window traces the very same lines.
         var left = (int)Math.Floor(window.Left / Cell) - 1;

@@ -24,8 +24,8 @@ public static class Facts
         return parts switch
         {
             ["ticket", var key] => TicketFacts.All.FirstOrDefault(f => f.Path == path && key.Length > 0),
-            ["ground", _] => GroundFacts.Of(0).FirstOrDefault(f => f.Path == path),
-            ["ground", "1", _] when job.Wraps.Count > 1 => GroundFacts.Of(1).FirstOrDefault(f => f.Path == path),
+            ["ground", _] => GroundFacts.Of(job, 0).FirstOrDefault(f => f.Path == path),
+            ["ground", "1", _] when job.Wraps.Count > 1 => GroundFacts.Of(job, 1).FirstOrDefault(f => f.Path == path),
             ["swatch", var id, _] => GroundFacts.OfSwatch(id).FirstOrDefault(f => f.Path == path),
             ["item", var id, var key] when key.Contains('@')
                 || key.StartsWith("feature-", StringComparison.Ordinal) => job.Item(id) is TextItem
@@ -102,7 +102,9 @@ public static class Facts
                 => percent / 100,
             _ => null,
         };
-        return times is { } by ? Measures.Length.FromPoints(Math.Round(by * (decimal)now.Points, 1)) : Typed.Points(text);
+        return times is { } by
+            ? Measures.Length.FromPoints(Math.Round(by * (decimal)now.Points, 1))
+            : Typed.Points(text);
     }
 
     internal static Func<Job, IReadOnlyList<(string, string)>> Of(params (string, string)[] choices) => _ => choices;

@@ -3,7 +3,7 @@ namespace Lumbeck.Core.Edits.AsTyped;
 /// <summary>The facts of a wrap's ground and of the job's swatches.</summary>
 public static class GroundFacts
 {
-    public static IReadOnlyList<Fact> Of(int wrap)
+    public static IReadOnlyList<Fact> Of(Job job, int wrap)
     {
         Fill G(Job j) => j.Wraps[wrap].Take.Ground;
         Tracing T(Job j) => j.Wraps[wrap].Tracing ?? throw Typed.No("no tracing lies under this wrap");
@@ -12,12 +12,7 @@ public static class GroundFacts
             new(GroundPath.Of(wrap, "paint"), "Ground", j => G(j).Paint.Show(j.Swatches),
                 (j, t) => new PaintGround(Facts.MaybePaint(j, t), wrap)) { TakesColour = true },
             new(GroundPath.Of(wrap, "paper"), "Paper", j => PatternFacts.Show(G(j).Pattern),
-                (j, t) => new LayPaper(PatternFacts.Read(t, G(j).Pattern), wrap)) { Choices = PatternFacts.Choices },
-            new(GroundPath.Of(wrap, "seed"), "Seed",
-                j => G(j).Pattern?.Seed.ToString(CultureInfo.InvariantCulture) ?? "",
-                (_, t) => new SeedPaper(Typed.Whole(t, "41"), wrap)),
-            new(GroundPath.Of(wrap, "lines"), "Lines", j => G(j).Pattern?.Paints[0].Show(j.Swatches) ?? "",
-                (j, t) => new PaintPaper(Facts.PlainPaint(j, t, "a paper’s lines"), wrap)) { TakesColour = true },
+                (j, t) => new LayPaper(PatternFacts.Read(j, t, G(j).Pattern), wrap)) { Choices = PatternFacts.Choices },
             new(GroundPath.Of(wrap, "tracing"), "Tracing", j => j.Wraps[wrap].Tracing?.Picture.Name ?? "none",
                 (j, t) => new LayTracing(t.Trim() is "" or "none" ? null : T(j), wrap)),
             new(GroundPath.Of(wrap, "tracing-strength"), "Strength",
@@ -37,6 +32,8 @@ public static class GroundFacts
                 { Choices = j =>
                     [("sheet", "the sheet"), ("trim", "the trim"),
                         .. Panels(j, wrap).Select(p => (p.Word(), $"the {p.Say()}"))] },
+            .. PatternFacts.Of(wrap < job.Wraps.Count ? G(job).Pattern : null, key => GroundPath.Of(wrap, key), j => G(j).Pattern,
+                (field, value) => new SetGroundPattern(field, value, wrap)),
         ];
     }
 

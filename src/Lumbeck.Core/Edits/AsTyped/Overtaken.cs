@@ -34,7 +34,7 @@ public sealed record Overtaken(string Path, string Label, string Theirs, string 
     {
         TicketAddress => TicketFacts.All,
         SwatchAddress s => GroundFacts.OfSwatch(s.Swatch),
-        TakeAddress or WrapAddress when (address as TakeAddress)?.Wrap is var w => GroundFacts.Of(w
+        TakeAddress or WrapAddress when (address as TakeAddress)?.Wrap is var w => GroundFacts.Of(job, w
             ?? ((WrapAddress)address).Wrap),
         ItemAddress i when job.Item(i.Item) is { } item => ItemFacts.Of(item),
         _ => [],

@@ -1,35 +1,45 @@
 namespace Lumbeck.Core.Edits.AsTyped;
 
-/// <summary>A pattern as people pick it, and what of it is typed where it fills a shape.</summary>
+/// <summary>
+/// A pattern as people pick it, and what of it is typed where it fills a shape or lies on the ground.
+/// </summary>
 internal static class PatternFacts
 {
     public static string Show(Pattern? pattern) => pattern?.Kind ?? "none";
 
-    public static Func<Job,
-        IReadOnlyList<(string, string)>> Choices
-    { get; } = Facts.Of([("none", "none"),
-            .. Pattern.Kinds.Select(k => (k.Kind, k.Kind))]);
+    public static Func<Job, IReadOnlyList<(string, string)>> Choices { get; } =
+        Facts.Of([("none", "none"), .. Papers.Kinds.Select(k => (k.Kind, k.Kind))]);
 
-    /// <summary>A kind as its name was picked: the one that lies there, or as it is at first.</summary>
-    public static Pattern? Read(string text, Pattern? there) =>
-        Typed.Choice<Pattern?>(text,
-            [("none", null), .. Pattern.Kinds.Select(k => (k.Kind, (Pattern?)(there?.Kind == k.Kind ? there : k)))]);
-
-    /// <summary>The facts of what fills a shape.</summary>
-    public static IEnumerable<Fact> Of(ShapeItem item, Func<Job, ShapeItem> shape)
+    /// <summary>
+    /// A kind as its name was picked: the one that lies there, or in the job's swatches as it is at first, keeping
+    /// seed,
+    /// scale and turn of what lay there.
+    /// </summary>
+    public static Pattern? Read(Job job, string text, Pattern? there)
     {
-        var id = item.Id;
-        Pattern? P(Job j) => shape(j).Fill?.Pattern;
-        Pattern Laid(Job j) => P(j) ?? throw Typed.No("no paper fills this: pick one first");
-        yield return new($"item/{id}/paper", "Paper", j => Show(P(j)),
-            (j, t) => new PatternShape(id, Read(t, P(j))))
-        { Choices = Choices };
-        if (item.Fill?.Pattern is null) yield break;
-        yield return new($"item/{id}/paper-seed", "Seed", j => P(j)?.Seed.ToString(CultureInfo.InvariantCulture) ?? "",
-            (j, t) => new PatternShape(id, Laid(j) with { Seed = Typed.Whole(t, "41") }));
-        yield return new($"item/{id}/paper-lines", "Lines", j => P(j)?.Paints[0].Show(j.Swatches) ?? "",
-            (j, t) => new PatternShape(id,
-                Laid(j) with { Paints = Laid(j).Paints.SetItem(0, Facts.PlainPaint(j, t, "a paper’s lines")) }))
-        { TakesColour = true };
+        var said = text.Trim();
+        if (said.Length == 0 || said.Equals("none", StringComparison.OrdinalIgnoreCase)) return null;
+        if (Papers.Kinds.FirstOrDefault(k => k.Kind.Equals(said, StringComparison.OrdinalIgnoreCase)) is not { } kind)
+            throw Typed.No($"`{LengthText.Clip(text)}` is no paper: pick one, such as `waves` or `dots`, or `none`");
+        if (there?.Kind == kind.Kind) return there;
+        var laid = kind.In(job.Swatches);
+        return there is null ? laid : laid with { Scale = there.Scale, Turn = there.Turn };
     }
+
+    /// <summary>The facts of a pattern's fields.</summary>
+    /// <param name="pattern">The pattern as it is.</param>
+    /// <param name="path">The path of a field's word.</param>
+    /// <param name="of">The pattern of a job; null where it is gone.</param>
+    /// <param name="set">The edit that sets a field.</param>
+    public static IEnumerable<Fact> Of(Pattern? pattern, Func<string, string> path, Func<Job, Pattern?> of,
+        Func<string, FieldValue, Edit> set) =>
+        (pattern?.Fields ?? []).Select(field => new Fact(
+            path("paper-" + field.Key),
+            field.Label,
+            job => of(job) is { } p && p.Kind == pattern!.Kind ? field.Show(p, FieldFacts.Terms(job)) : "",
+            (job, text) => set(field.Key, field.Read(text, FieldFacts.Terms(job))))
+        {
+            Choices = _ => field.Choices,
+            TakesColour = field.TakesPaint,
+        });
 }

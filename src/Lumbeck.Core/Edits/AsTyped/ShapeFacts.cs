@@ -12,7 +12,12 @@ internal static class ShapeFacts
             yield return new($"item/{id}/fill", "Fill", j => (S(j).Fill?.Paint).Show(j.Swatches),
                 (j, t) => new FillShape(id, Facts.MaybePaint(j, t)))
             { TakesColour = true };
-            foreach (var fact in PatternFacts.Of(item, S)) yield return fact;
+            yield return new($"item/{id}/paper", "Paper", j => PatternFacts.Show(S(j).Fill?.Pattern),
+                (j, t) => new PatternShape(id, PatternFacts.Read(j, t, S(j).Fill?.Pattern)))
+            { Choices = PatternFacts.Choices };
+            foreach (var fact in PatternFacts.Of(item.Fill?.Pattern, key => $"item/{id}/{key}", j => S(j).Fill?.Pattern,
+                (field, value) => new SetPattern(id, field, value)))
+                yield return fact;
         }
         yield return new($"item/{id}/line", "Line", j => S(j).Line.Show(j.Swatches),
             (j, t) => new LineShape(id,

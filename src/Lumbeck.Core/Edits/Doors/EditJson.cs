@@ -86,8 +86,8 @@ public static class EditJson
         (typeof(BlendItem), "blend-item"),
         (typeof(PaintGround), "paint-ground"),
         (typeof(LayPaper), "lay-paper"),
-        (typeof(SeedPaper), "seed-paper"),
-        (typeof(PaintPaper), "paint-paper"),
+        (typeof(SetGroundPattern), "set-ground-pattern"),
+        (typeof(SetPattern), "set-pattern"),
         (typeof(AddSwatch), "add-swatch"),
         (typeof(SetSwatch), "set-swatch"),
         (typeof(RemoveSwatch), "remove-swatch"),
@@ -101,7 +101,7 @@ public static class EditJson
 
     private static readonly JsonSerializerOptions Options = new(JobJson.Options)
     {
-        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Named } },
+        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Named, Papers.Told } },
     };
 
     private static void Named(JsonTypeInfo type)

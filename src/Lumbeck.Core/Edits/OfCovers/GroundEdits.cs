@@ -29,27 +29,20 @@ public sealed record LayPaper(Pattern? Paper, int Wrap = 0) : GroundEdit(Wrap)
     protected override Fill On(Fill ground) => ground with { Pattern = Paper };
 }
 
-/// <summary>An edit of the paper that lies on the ground.</summary>
-public abstract record PaperEdit(int Wrap) : GroundEdit(Wrap)
+/// <summary>
+/// Gives one field of the paper that lies on the ground another value; what it may be, its kind says.
+/// </summary>
+/// <param name="Field">The field's word.</param>
+/// <param name="Value">The value.</param>
+/// <param name="Wrap">The wrap.</param>
+public sealed record SetGroundPattern(string Field, FieldValue Value, int Wrap = 0) : GroundEdit(Wrap)
 {
-    public override string Says(Job before) => $"{Fact} of the ground's paper";
-    protected abstract Pattern On(Pattern paper);
+    public override string Says(Job before) => $"{Field.Replace('-', ' ')} of the ground's paper";
+    protected override string Fact => "paper-" + Field;
     protected override Fill On(Fill ground) => ground with
     {
-        Pattern = On(ground.Pattern
-            ?? throw new Refusal(GroundPath.Of(Wrap, Fact), "no paper lies on the ground: pick one first")),
+        Pattern = (ground.Pattern
+            ?? throw new Refusal(GroundPath.Of(Wrap, Fact), "no paper lies on the ground: pick one first"))
+            .With(Field, Value, GroundPath.Of(Wrap, Fact)),
     };
-}
-
-/// <summary>Another seed draws another paper of the same kind.</summary>
-public sealed record SeedPaper(int Seed, int Wrap = 0) : PaperEdit(Wrap)
-{
-    protected override string Fact => "seed";
-    protected override Pattern On(Pattern paper) => paper with { Seed = Seed };
-}
-
-public sealed record PaintPaper(Paint Lines, int Wrap = 0, int Slot = 0) : PaperEdit(Wrap)
-{
-    protected override string Fact => "lines";
-    protected override Pattern On(Pattern paper) => paper with { Paints = paper.Paints.SetItem(Slot, Lines) };
 }

@@ -23,3 +23,19 @@ public static class SettingFields
     public static SetField Set<TItem, T>(this Field<TItem, T> field, string item, T value) where TItem : Item =>
         new(item, field.Key, field.Kind.Keep(value));
 }
+
+/// <summary>Gives one field of the pattern that fills a shape another value.</summary>
+/// <param name="Item">The shape.</param>
+/// <param name="Field">The field's word.</param>
+/// <param name="Value">The value.</param>
+public sealed record SetPattern(string Item, string Field, FieldValue Value) : ShapeEdit(Item)
+{
+    protected override string Fact => "paper-" + Field;
+
+    protected override ShapeItem On(ShapeItem shape)
+    {
+        var path = $"item/{Item}/{Fact}";
+        var pattern = shape.Fill?.Pattern ?? throw new Refusal(path, "no paper fills this: pick one first");
+        return shape with { Fill = shape.Fill with { Pattern = pattern.With(Field, Value, path) } };
+    }
+}
