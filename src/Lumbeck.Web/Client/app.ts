@@ -95,7 +95,7 @@ export function arrange(how: string, panel?: string): void {
 }
 
 // A list that something is picked from closes when it is left.
-const PASSING = 'details[data-picks][open],#tracing-book[open],#swatch-book[open],#looks[open]';
+const PASSING = 'details[data-picks][open],#papers[open],#tracing-book[open],#swatch-book[open],#looks[open]';
 const leave = (e: Event): void => {
   const into = e.type === 'focusout' ? (e as FocusEvent).relatedTarget : e.target;
   if (e.type === 'focusout' && !into) return;
