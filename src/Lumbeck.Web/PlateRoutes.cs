@@ -31,38 +31,19 @@ public static class PlateRoutes
         catch (Refusal) { return Results.NotFound(); }
     }
 
-    /// <summary>
-    /// The front, or the first panel there is, with a paper over the ground and nothing else: at true scale for the
-    /// trim, in the job's own inks.
-    /// </summary>
-    private static IResult Paper(string slug, string kind, int? seed, int? sheet, int? wide, Desk.Desk desk,
-        HttpContext http)
+    /// <summary>A small picture that a paper is chosen by; its address says what it is of, so it never changes.</summary>
+    private static IResult Paper(string slug, string kind, int? seed, int? sheet, int? wide, Desk.Desk desk, HttpContext http)
     {
         if (Papers.All.FirstOrDefault(p => p.Word == kind).First is not { } asked) return Results.NotFound();
         try
         {
             var on = desk.Jobs.Job(slug);
+            var shown = on.Composed.Sheets[Math.Clamp(sheet ?? 0, 0, on.Composed.Sheets.Length - 1)];
             var pixels = Math.Clamp(wide ?? 120, 40, 400);
-            var number = Math.Clamp(sheet ?? 0, 0, on.Composed.Sheets.Length - 1);
+            var key = $"{PaperPictures.Key(on.Job, shown)} {kind} {seed}";
             http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
-            return Results.File(Small.GetOrAdd((desk.Folder, on.Revision, number, $"{kind} {seed}", pixels,
-                "paper"), _ =>
-            {
-                var (wrap, shown) = (on.Composed.Sheets[number].On.Wrap, on.Job);
-                var there = shown.Wraps[wrap].Take.Ground.Pattern;
-                var laid = there?.Kind == asked.Kind ? there : asked.In(shown.Swatches);
-                if (seed is >= 0 and <= 999_999) laid = laid with { Seed = seed.Value };
-                var take = shown.Wraps[wrap].Take;
-                shown = shown.With(wrap, take with { Ground = take.Ground with { Pattern = laid }, Items = [] });
-                var scene = SceneBuilder.Build(shown, on.Composed.Sheets[number].On, desk.Drawer.Shelf,
-                    desk.Drawer.DrawingsOf(shown.Ticket.House));
-                var printed = on.Composed.Sheets[number].Sheet;
-                var face = (printed.Panel(Core.Trade.Geometry.Part.Front) ?? printed.Panels[0]).Face;
-                var window = new Bounds(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points);
-                return desk.Drawer.PlatesOf(shown.Ticket.House)
-                    .Paint(scene, window, pixels / (window.Right - window.Left) * 72, likeness: true)
-                    .ToJpeg(PressCondition.Of(shown.Ticket.House), 85);
-            }), "image/jpeg");
+            return Results.File(Small.GetOrAdd((desk.Folder, 0, shown.On.Number, key, pixels, "paper"),
+                _ => PaperPictures.Of(on.Job, shown, asked, seed, pixels, desk.Drawer)), "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }
     }

@@ -122,3 +122,7 @@ public sealed class Browser : IDisposable
 
 [CollectionDefinition("browser")]
 public sealed class BrowserCollection : ICollectionFixture<Browser>;
+
+/// <summary>A second browser with a server and data of its own: what is asked of both takes half the time.</summary>
+[CollectionDefinition("another browser")]
+public sealed class AnotherBrowser : ICollectionFixture<Browser>;

@@ -8,7 +8,7 @@ namespace Lumbeck.Web.Tests;
 /// <summary>
 /// Check and Press as a hand uses them: mends, waivers, the drift test, files for several houses, and reception.
 /// </summary>
-[Collection("browser")]
+[Collection("another browser")]
 public sealed class CheckAndPressTests(Browser browser)
 {
     private Desk.Desk Desk => new(browser.Data, TimeProvider.System);

@@ -4,7 +4,7 @@ using OpenQA.Selenium;
 namespace Lumbeck.Web.Tests;
 
 /// <summary>What holds on every screen.</summary>
-[Collection("browser")]
+[Collection("another browser")]
 public sealed class PageTests(Browser browser)
 {
     private static readonly string Axe = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "axe.min.js"));

@@ -9,7 +9,7 @@ namespace Lumbeck.Web.Tests;
 /// <summary>
 /// Pictures grown by a key, blends as the plates have them, swatches, tracings and long work, in a real browser.
 /// </summary>
-[Collection("browser")]
+[Collection("another browser")]
 public sealed class PlatesTests(Browser browser)
 {
     private OnBench Saved(string slug) =>

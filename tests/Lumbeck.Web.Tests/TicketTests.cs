@@ -8,7 +8,7 @@ namespace Lumbeck.Web.Tests;
 /// <summary>
 /// The ticket in a real browser: every binding, what a change would do, the printer's figures, the inside.
 /// </summary>
-[Collection("browser")]
+[Collection("another browser")]
 public sealed class TicketTests(Browser browser)
 {
     private Desk.Desk Desk => new(browser.Data, TimeProvider.System, DemoBench.Load);
