@@ -35,6 +35,8 @@ internal static class EditBench
             var thirty = await Together(client, 30, 1, 12);
             Benches.Report("thirty people, an edit a second each", thirty, null, new Aim(150, "ms", "95th"));
             await Lists(client);
+            var most = PictureBench.Memory(server);
+            Console.WriteLine($"{"the server's most memory for all that",-46} {$"{most} MB",12}{new Aim(500, "MB").Says(most)}");
         }
         finally
         {

@@ -125,7 +125,7 @@ internal static class PictureBench
         throw new InvalidOperationException($"No {kind} was done.");
     }
 
-    private static long Memory(Process server) =>
+    internal static long Memory(Process server) =>
         long.Parse(File.ReadLines($"/proc/{server.Id}/status").First(l =>
             l.StartsWith("VmHWM", StringComparison.Ordinal)).Split(' ', StringSplitOptions.RemoveEmptyEntries)[1],
             CultureInfo.InvariantCulture) / 1000;

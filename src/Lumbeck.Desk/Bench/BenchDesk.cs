@@ -27,7 +27,8 @@ public sealed class BenchDesk
         BenchPlace shown(JobSummary? job, string problem = "") =>
             new(row.Id, row.Slug, row.Revision, job, problem) { Made = row.Made, Changed = row.Changed };
         if (row.Summary is { } text && JobSummary.Read(text) is { } known && IsAllHere(known)) return shown(known);
-        try { return shown(Jobs.Summarise(Jobs.Compose(row.Revision))); }
+        // Worked out to be told in a line, and not kept: a list of a thousand would push out what is worked on.
+        try { return shown(Jobs.Summarise(Jobs.Worked(row.Revision, _store.Load(row.Revision)))); }
         catch (Refusal r) { return shown(null, r.Message); }
         catch (Exception e) when (e is not OutOfMemoryException && !Disk.IsFull(e))
         {
