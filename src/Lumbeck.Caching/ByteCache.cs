@@ -57,9 +57,6 @@ public sealed class ByteCache<TKey, TValue>(long most, Func<TValue, long> weigh)
         return value;
     }
 
-    /// <summary>Forgets an answer.</summary>
-    public void Forget(TKey key) => _kept.Remove(key);
-
     /// <summary>Forgets all of them, since what they were made of has changed.</summary>
     public void ForgetAll() => _kept.Clear();
 }

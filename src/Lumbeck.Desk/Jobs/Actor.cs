@@ -1,7 +1,8 @@
 namespace Lumbeck.Desk.Jobs;
 
 /// <summary>
-/// Who does something. Each call that changes something takes one, and what is kept of it says who it was.
+/// Who does something. What changes a job takes one, and its steps say whose they are; houses and press files keep
+/// nothing of whoever made them yet.
 /// </summary>
 /// <param name="Name">The person; today always the maker at this machine.</param>
 /// <param name="Session">Where they sit: one open page, one command. Two of one person's can be in each other's

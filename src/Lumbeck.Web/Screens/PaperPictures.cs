@@ -34,7 +34,7 @@ public static class PaperPictures
         var (wrap, house) = (sheet.On.Wrap, job.Ticket.House);
         var take = job.Wraps[wrap].Take;
         var laid = take.Ground.Pattern is { } there && there.Kind == kind.Kind ? there : kind.In(job.Swatches);
-        if (seed is >= 0 and <= 999_999) laid = laid with { Seed = seed.Value };
+        if (seed is >= 0 and <= Pattern.SeedMost) laid = laid with { Seed = seed.Value };
         job = job.With(wrap, take with { Ground = take.Ground with { Pattern = laid }, Items = [] });
         var scene = SceneBuilder.Build(job, sheet.On, drawer.Shelf, drawer.DrawingsOf(house));
         var face = Face(sheet);

@@ -61,6 +61,10 @@ public static class Papers
             Paints = [.. kind.Paints.Select((_, n) => (Paint)new SwatchPaint(swatches[(n + 1) % swatches.Count].Id))],
         };
 
+    /// <summary>The seeds that are shown beside a pattern's own: those that follow it.</summary>
+    public static IEnumerable<int> OtherSeeds(this Pattern pattern, int many) =>
+        Enumerable.Range(1, many).Select(n => (pattern.Seed + n) % (Pattern.SeedMost + 1));
+
     /// <summary>Tells JSON the kinds by their words.</summary>
     public static void Told(JsonTypeInfo type)
     {

@@ -12,6 +12,9 @@ public abstract record Pattern
     /// <summary>Least and greatest scale, in percent.</summary>
     public const decimal ScaleLeast = 40, ScaleMost = 400;
 
+    /// <summary>The greatest seed.</summary>
+    public const int SeedMost = 999_999;
+
     public int Seed { get; init; }
 
     /// <summary>The version of its drawing. A version draws the same for ever, so that a reprint matches.</summary>
@@ -44,7 +47,7 @@ public abstract record Pattern
     private static readonly Field<Pattern, int> SeedField =
         new("seed", "Seed", Values.Counts("41"), p => p.Seed, (p, seed) => p with { Seed = seed })
         {
-            Fault = (n, _) => n is < 0 or > 999_999 ? $"{n} is no seed: from 0 to 999999" : null,
+            Fault = (n, _) => n is < 0 or > SeedMost ? $"{n} is no seed: from 0 to {SeedMost}" : null,
         };
 
     private static readonly Field<Pattern, decimal> ScaleField =

@@ -27,7 +27,7 @@ public sealed record Hexagons : Pattern
         Outline hexagon(double size) =>
             Shapes.Of(p =>
                 p.Polygon(Enumerable.Range(0, 6)
-                    .Select(n => Seeded.From(0, 0, r * size, (n + 0.5) / 6 + (1.0 / 12) - (1.0 / 12)))));
+                    .Select(n => Seeded.From(0, 0, r * size, (n + 0.5) / 6))));
         var cells = Seeded.Cells(window, wide, row)
             .Select(c => (c, At: Seeded.Place((c.X * wide) + ((c.Y & 1) == 0 ? 0 : wide / 2), c.Y * row),
             Chance: Seeded.At(c.X, c.Y, Seed) * 100)).ToList();
