@@ -71,65 +71,11 @@ internal static partial class Benches
         using var c = client;
         try
         {
-            var page = await client.GetStringAsync("/jobs/tidewatcher/wrap?item=title");
-            client.DefaultRequestHeaders.Add("X-Lumbeck-Token", Token().Match(page).Groups[1].Value);
-            var tick = long.Parse(Tick().Match(page).Groups[1].Value, CultureInfo.InvariantCulture);
-            var session = Guid.NewGuid().ToString();
-            var n = 0;
-            Time("an edit's round trip", 500, 1, () =>
-            {
-                var answer = client.PostAsJsonAsync("/jobs/tidewatcher/edit",
-                    new
-                    {
-                        id = Guid.NewGuid().ToString(),
-                        session,
-                        @base = tick,
-                        seen = tick,
-                        place = "Wrap",
-                        open = "title",
-                        ask = new { @is = "write", path = "item/title/size", text = ++n % 2 == 0 ? "53 pt" : "52 pt" },
-                    })
-                    .GetAwaiter().GetResult();
-                answer.EnsureSuccessStatusCode();
-                _ = answer.Content.ReadAsStringAsync().GetAwaiter().GetResult();
-                tick = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
-                return tick;
-            }, new Aim(15, "ms"));
-            var shown = long.Parse(Tick().Match(await client.GetStringAsync("/jobs/calder/ticket")).Groups[1].Value,
-                CultureInfo.InvariantCulture);
-            Time("ticket redrawn: pages changed", 200, 1, () =>
-            {
-                var answer = client.PostAsJsonAsync("/jobs/calder/edit",
-                    new
-                    {
-                        id = Guid.NewGuid().ToString(),
-                        session,
-                        @base = shown,
-                        seen = shown,
-                        place = "Ticket",
-                        ask = new { @is = "write", path = "ticket/pages", text = ++n % 2 == 0 ? "286" : "300" },
-                    })
-                    .GetAwaiter().GetResult();
-                answer.EnsureSuccessStatusCode();
-                _ = answer.Content.ReadAsStringAsync().GetAwaiter().GetResult();
-                shown = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
-                return shown;
-            }, new Aim(30, "ms"));
-            Time("ticket tried: pages typed, nothing saved", 200, 1, () =>
-            {
-                var answer = client.PostAsJsonAsync("/jobs/calder/try",
-                    new
-                    {
-                        id = Guid.NewGuid().ToString(),
-                        session,
-                        seen = shown,
-                        place = "Ticket",
-                        ask = new { @is = "write", path = "ticket/pages", text = ++n % 2 == 0 ? "310" : "320" },
-                    })
-                    .GetAwaiter().GetResult();
-                answer.EnsureSuccessStatusCode();
-                return answer.Content.ReadAsStringAsync().GetAwaiter().GetResult().Length;
-            });
+            var hand = await Hand.At(client, "tidewatcher");
+            Time("an edit's round trip", 500, 1, () => hand.Resize().GetAwaiter().GetResult(), new Aim(15, "ms"));
+            var clerk = await Hand.At(client, "calder", "Ticket");
+            Time("ticket redrawn: pages changed", 200, 1, () => clerk.Pages().GetAwaiter().GetResult(), new Aim(30, "ms"));
+            Time("ticket tried: pages typed, nothing saved", 200, 1, () => clerk.TryPages().GetAwaiter().GetResult());
             using (var f = new FileStream(Path.Combine(folder, "fsync"), FileMode.Create))
                 Time("  peer: 4 kB written and flushed to this disk", 200, 1, () =>
                 {
@@ -138,9 +84,9 @@ internal static partial class Benches
                     return 0;
                 });
             Time("  peer: asking for news when there is none", 200, 1,
-                () => client.GetAsync($"/jobs/tidewatcher/news?seen={tick}&place=Wrap").GetAwaiter().GetResult()
+                () => client.GetAsync($"/jobs/tidewatcher/news?seen={hand.Tick}&place=Wrap").GetAwaiter().GetResult()
                     .StatusCode);
-            await Weigh(client, page);
+            await Weigh(client, await client.GetStringAsync("/jobs/tidewatcher/wrap?item=title"));
         }
         finally
         {

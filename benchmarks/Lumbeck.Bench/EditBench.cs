@@ -1,6 +1,5 @@
 using System.Diagnostics;
 using System.Globalization;
-using System.Net.Http.Json;
 
 namespace Lumbeck.Bench;
 
@@ -23,6 +22,8 @@ internal static class EditBench
         {
             await One(client, "tidewatcher", "an edit on the demo", 15);
             await One(client, "items-60", "an edit on 60 items", 25);
+            Benches.Time("  peer: asking for news when there is none", 300, 1,
+                () => client.GetAsync("/jobs/items-60/news?seen=999999999&place=Wrap").GetAwaiter().GetResult().StatusCode);
             await One(client, "items-500", "an edit on 500 items", 40);
             // Paced as people are: so many a second each, whether the last was answered or not.
             var alone = await Together(client, 1, 5, 12);
@@ -111,53 +112,5 @@ internal static class EditBench
             return times;
         })));
         return [.. all.SelectMany(t => t)];
-    }
-
-    /// <summary>One person at one job.</summary>
-    private sealed class Hand(HttpClient client, string slug, string token, long tick)
-    {
-        private readonly string _session = Guid.NewGuid().ToString();
-        private long _tick = tick;
-        private int _n;
-
-        public static async Task<Hand> At(HttpClient client, string slug)
-        {
-            var page = await client.GetStringAsync($"/jobs/{slug}/wrap?item=title");
-            return new(client, slug, Benches.Token().Match(page).Groups[1].Value,
-                long.Parse(Benches.Tick().Match(page).Groups[1].Value, CultureInfo.InvariantCulture));
-        }
-
-        /// <summary>Microseconds from the asking to the whole answer.</summary>
-        public async Task<double> Nudge()
-        {
-            using var asking = new HttpRequestMessage(HttpMethod.Post, $"/jobs/{slug}/edit")
-            {
-                Content = JsonContent.Create(new
-                {
-                    id = Guid.NewGuid().ToString(),
-                    session = _session,
-                    @base = _tick,
-                    seen = _tick,
-                    place = "Wrap",
-                    open = "title",
-                    ask = new
-                    {
-                        @is = "nudge",
-                        items = new[] { "title" },
-                        right = ++_n % 2 == 0 ? 1 : -1,
-                        down = 0,
-                        far = false,
-                    },
-                }),
-            };
-            asking.Headers.Add("X-Lumbeck-Token", token);
-            var from = Stopwatch.GetTimestamp();
-            using var answer = await client.SendAsync(asking);
-            answer.EnsureSuccessStatusCode();
-            _ = await answer.Content.ReadAsStringAsync();
-            var took = Stopwatch.GetElapsedTime(from).TotalMilliseconds;
-            _tick = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
-            return 1000 * took;
-        }
     }
 }

@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using System.Diagnostics.Metrics;
 using System.Globalization;
-using System.Net.Http.Json;
 using Lumbeck.Web;
 using OpenQA.Selenium.Chrome;
 
@@ -29,7 +28,6 @@ internal static class HandBench
         using var c = client;
         try
         {
-            await Edits(client);
             Browser(client.BaseAddress!);
         }
         finally
@@ -65,66 +63,20 @@ internal static class HandBench
         var app = LumbeckHost.Build(new StartOptions(0, data));
         await app.StartAsync();
         using var client = new HttpClient { BaseAddress = new(app.Urls.First()) };
-        var tick = await Open(client);
-        var session = Guid.NewGuid().ToString();
-        await Nudge(client, session, tick);
+        var hand = await Hand.At(client, Slug);
+        await hand.Nudge();
         built = 0;
         const int edits = 50;
         for (var n = 0; n < edits; n++)
         {
-            var seen = tick;
-            tick = await Nudge(client, session, tick);
+            var seen = hand.Tick;
+            await hand.Nudge();
             await client.GetAsync($"/jobs/{Slug}/news?seen={seen}&place=Wrap");
         }
         Console.WriteLine($"{"scenes built for an edit, seen in two tabs",-46} " +
             $"{((double)built / edits).ToString("0.00", CultureInfo.InvariantCulture),12}");
         await app.StopAsync();
         await app.DisposeAsync();
-    }
-
-    private static async Task Edits(HttpClient client)
-    {
-        var tick = await Open(client);
-        var session = Guid.NewGuid().ToString();
-        Benches.Time("an edit on 60 items", 400, 1, () => tick = Nudge(client, session, tick).GetAwaiter().GetResult(),
-            new Aim(25, "ms"), new Aim(60, "ms", "95th"));
-        Benches.Time("  peer: asking for news when there is none", 400, 1,
-            () => client.GetAsync($"/jobs/{Slug}/news?seen={tick}&place=Wrap").GetAwaiter().GetResult().StatusCode);
-    }
-
-    private static async Task<long> Open(HttpClient client)
-    {
-        var page = await client.GetStringAsync($"/jobs/{Slug}/wrap?item=title");
-        client.DefaultRequestHeaders.Remove("X-Lumbeck-Token");
-        client.DefaultRequestHeaders.Add("X-Lumbeck-Token", Benches.Token().Match(page).Groups[1].Value);
-        return long.Parse(Benches.Tick().Match(page).Groups[1].Value, CultureInfo.InvariantCulture);
-    }
-
-    private static int _n;
-
-    private static async Task<long> Nudge(HttpClient client, string session, long tick)
-    {
-        var answer = await client.PostAsJsonAsync($"/jobs/{Slug}/edit",
-            new
-            {
-                id = Guid.NewGuid().ToString(),
-                session,
-                @base = tick,
-                seen = tick,
-                place = "Wrap",
-                open = "title",
-                ask = new
-                {
-                    @is = "nudge",
-                    items = new[] { "title" },
-                    right = ++_n % 2 == 0 ? 1 : -1,
-                    down = 0,
-                    far = false,
-                },
-            });
-        answer.EnsureSuccessStatusCode();
-        _ = await answer.Content.ReadAsStringAsync();
-        return long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
     }
 
     /// <summary>A browser as tests have it, without a monitor.</summary>
