@@ -58,6 +58,14 @@ public sealed class FillTests
         (fill.Paint, fill.Pattern).ShouldBe((null, new ContourLines { Seed = 12, Paints = [new SwatchPaint("sea")] }));
         JobJson.Read(JobJson.Write(job)).Item("r").ShouldBe(job.Item("r"));
         ImportValidation.Job(job);
+        // Another kind is laid in the job's swatches; its lengths are typed in any unit and shown in the job's.
+        var dots = Facts.Find(job, "item/r/paper")!.Write(job, "Dots").Apply(job);
+        dots = Facts.Find(dots, "item/r/paper-pitch")!.Write(dots, "1/4 in").Apply(dots);
+        ((Dots)((RectItem)dots.Item("r")!).Fill!.Pattern!).Pitch.ShouldBe(6.35m);
+        Facts.Read(new SetUnit(Unit.Inch).Apply(dots), "item/r/paper-pitch").ShouldBe("0.25 in");
+        Should.Throw<Refusal>(() => Facts.Find(dots, "item/r/paper-pitch")!.Write(dots, "50 mm").Apply(dots)).Message
+            .ShouldContain("from 2 mm to 40 mm");
+        JobJson.Read(JobJson.Write(dots)).Item("r").ShouldBe(dots.Item("r"));
         // What has no paint covers nothing, and hides nothing.
         Coverage.IsSolid(job.Item("r")!).ShouldBeFalse();
         Coverage.IsSolid(new FillShape("r", new InkPaint(Ink.White)).Apply(job).Item("r")!).ShouldBeTrue();

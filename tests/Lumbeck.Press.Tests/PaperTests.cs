@@ -82,7 +82,7 @@ public sealed class PaperTests(Pressed pressed) : IClassFixture<Pressed>
 
     [Theory]
     [MemberData(nameof(Words))]
-    public void Over_a_whole_jacket_it_is_small_in_the_file_quick_to_draw_and_on_the_plates_as_it_was_seen(string word)
+    public void Over_a_whole_case_it_has_few_points_and_a_small_file_and_reception_accepts_it(string word)
     {
         var on = pressed.Desk.Jobs.Job("orrin");
         var paper = Of(word).In(on.Job.Swatches);

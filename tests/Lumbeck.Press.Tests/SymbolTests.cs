@@ -109,4 +109,20 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
                         .Composed.Sheets[0].Scene);
         random.Differs(Tern, pages).ShouldBeEmpty();
     }
+
+    /// <summary>Every paper, in inks and one slot in foil, plain and multiplied.</summary>
+    [Fact]
+    public void Every_paper_prints_as_it_is_seen()
+    {
+        var pages = new List<Scene>();
+        foreach (var (n, kind) in Papers.Kinds.Index())
+        {
+            Paint[] inks = [new InkPaint(Ink.Percent(0, 80, 60, 0)), new InkPaint(Ink.Percent(90, 20, 0, 10)), new InkPaint(Ink.Black)];
+            if (n % 3 == 2) inks[n % kind.Slots.Length] = new FinishPaint("foil");
+            var paper = kind with { Seed = n, Turn = n % 4 == 1 ? 30 : 0, Paints = [.. inks.Take(kind.Slots.Length)] };
+            var page = random.On(Filled(new(null, paper), 100, n % 5 == 4 ? Blend.Multiply : Blend.Normal));
+            pages.Add(page.Composed.Sheets[0].Scene);
+        }
+        random.Differs(Tern, pages).ShouldBeEmpty();
+    }
 }

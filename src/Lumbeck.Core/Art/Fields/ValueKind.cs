@@ -38,6 +38,13 @@ public static class Values
     public static ValueKind<decimal> Numbers(string unit, string what, string example) => new(
         (n, _) => Typed.Show(n, unit), (s, _) => Typed.Number(s, unit, what, example), n => new(Number: n), v => v.Number ?? 0);
 
+    /// <summary>A length that is kept as a number of millimetres, to a hundredth; shown and typed in the job's unit.</summary>
+    public static ValueKind<decimal> Millimetres { get; } = new(
+        (mm, t) => Length.FromMillimetres(mm).Show(t.Unit),
+        (s, t) => Math.Round(Typed.Length(s, t.Unit).Millimetres, 2),
+        mm => new(Number: mm),
+        v => v.Number ?? 0);
+
     /// <summary>A count.</summary>
     public static ValueKind<int> Counts(string example) => new(
         (n, _) => n.ToString(CultureInfo.InvariantCulture), (s, _) => Typed.Whole(s, example), n => new(Number: n),

@@ -71,14 +71,26 @@ public abstract record Pattern
         p => p.Paints[n], (p, paint) => p with { Paints = p.Paints.SetItem(n, paint) });
 
     /// <summary>A setting of a pattern that is a number.</summary>
-    protected static Field<T, decimal> Number<T>(string key, string label, string unit, decimal least, decimal most, Func<T, decimal> of,
-        Func<T, decimal, T> to) where T : Pattern =>
-        new(key, label, Values.Numbers(unit, label.ToLowerInvariant(), Typed.Show(least, unit)), of, to)
+    /// <param name="key">Its word.</param>
+    /// <param name="label">What people read.</param>
+    /// <param name="unit">Its unit as it is written after the figure; a length in “ mm” is typed in any unit.</param>
+    /// <param name="least">The least it may be.</param>
+    /// <param name="most">The most.</param>
+    /// <param name="of">Its value.</param>
+    /// <param name="to">The same pattern with another.</param>
+    protected static Field<T, decimal> Number<T>(string key, string label, string unit, decimal least, decimal most,
+        Func<T, decimal> of, Func<T, decimal, T> to) where T : Pattern
+    {
+        var kind = unit == Millimetres ? Values.Millimetres : Values.Numbers(unit, label.ToLowerInvariant(), Typed.Show(least, unit));
+        return new(key, label, kind, of, to)
         {
             Fault = (n, _) => n < least || n > most
                 ? $"{Typed.Show(n, unit)} can't be drawn: from {Typed.Show(least, unit)} to {Typed.Show(most, unit)}"
                 : null,
         };
+    }
+
+    private const string Millimetres = " mm";
 
     /// <summary>The same with another value of a field.</summary>
     /// <exception cref="Refusal">It has no such field, or the value is out of its range.</exception>

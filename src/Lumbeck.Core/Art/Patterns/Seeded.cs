@@ -80,6 +80,16 @@ internal static class Seeded
                 yield return (x, y);
     }
 
+    /// <summary>
+    /// The multiples of a step from just before one place to just after another: where a line is sampled, so that a
+    /// wider window samples it at the same places.
+    /// </summary>
+    public static double[] Steps(double from, double to, double step)
+    {
+        var first = (int)Math.Floor(from / step) - 1;
+        return [.. Enumerable.Range(first, (int)Math.Ceiling(to / step) + 2 - first).Select(n => n * step)];
+    }
+
     /// <summary>A placing at a point, turned.</summary>
     public static Affine Place(double x, double y, double turns = 0)
     {

@@ -22,20 +22,20 @@ public sealed record Ridges : Pattern
     protected override IEnumerable<Drawn> Draw(Bounds window)
     {
         var (pitch, high) = ((double)Pitch, (double)Height);
-        const double step = 2.5;
-        var (first, last) = ((int)Math.Floor(window.Left / step) - 1, (int)Math.Ceiling(window.Right / step) + 1);
+        var across = Seeded.Steps(window.Left, window.Right, 2.5);
         for (var row = (int)Math.Floor(window.Top / pitch) - 1; row * pitch <= window.Bottom + high; row++)
         {
-            double top(int n)
+            double top(double x)
             {
-                var swell = 0.5 + (0.5 * Seeded.Over(n * step / 60, row * pitch / 50, Seed));
-                var peak = Math.Max(0, Seeded.Along(n * step / 11, Seed, 7 + row)) + (0.35 * Math.Max(0,
-                    Seeded.Along(n * step / 4.3, Seed, 900 + row)));
+                var swell = 0.5 + (0.5 * Seeded.Over(x / 60, row * pitch / 50, Seed));
+                var peak = Math.Max(0, Seeded.Along(x / 11, Seed, 7 + row)) + (0.35 * Math.Max(0,
+                    Seeded.Along(x / 4.3, Seed, 900 + row)));
                 return Seeded.Round((row * pitch) - (high * (0.12 + (0.88 * swell)) * peak));
             }
-            var line = Enumerable.Range(first, last - first + 1).Select(n => (n * step, top(n))).ToArray();
-            yield return new Area(Shapes.Of(pen =>
-                pen.Polygon([.. line, (last * step, (row * pitch) + 1.5), (first * step, (row * pitch) + 1.5)])));
+            var line = across.Select(x => (x, top(x))).ToArray();
+            // Down to where the next ridge begins, so that nothing shows between two.
+            var foot = (row * pitch) + (pitch * 1.05);
+            yield return new Area(Shapes.Of(pen => pen.Polygon([.. line, (across[^1], foot), (across[0], foot)])));
             yield return new Line(Shapes.Of(pen => pen.Path(line)), row % 4 == 0 ? 1 : 0.6, row % 4 == 0 ? 1 : 2);
         }
     }

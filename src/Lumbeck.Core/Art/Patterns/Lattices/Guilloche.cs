@@ -22,17 +22,15 @@ public sealed record Guilloche : Pattern
     protected override IEnumerable<Drawn> Draw(Bounds window)
     {
         var (band, many) = ((double)Band, (int)Lines);
-        const double step = 1.5;
-        var (first, last) = ((int)Math.Floor(window.Left / step) - 1, (int)Math.Ceiling(window.Right / step) + 1);
+        var across = Seeded.Steps(window.Left, window.Right, 1.5);
         for (var row = (int)Math.Floor(window.Top / band) - 1; row * band <= window.Bottom + band; row++)
         {
             var (slow, quick) = (70 + (50 * Seeded.At(row & 3, 1, Seed)), 22 + (14 * Seeded.At(row & 3, 2, Seed)));
             for (var n = 0; n < many; n++)
             {
                 var phase = (double)n / many;
-                var line = Enumerable.Range(first, last - first + 1).Select(i =>
+                var line = across.Select(x =>
                 {
-                    var x = i * step;
                     var swell = 0.62 + (0.38 * Seeded.Sine(x / slow));
                     return (x, Seeded.Round((row * band) + (band / 2) + (band * 0.46 * swell * Seeded.Sine((x / quick) + phase))));
                 }).ToArray();

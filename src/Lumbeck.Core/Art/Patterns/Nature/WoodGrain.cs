@@ -22,8 +22,8 @@ public sealed record WoodGrain : Pattern
     protected override IEnumerable<Drawn> Draw(Bounds window)
     {
         var grain = (double)Grain;
-        const double plank = 95, step = 4;
-        var (top, bottom) = ((int)Math.Floor(window.Top / step) - 1, (int)Math.Ceiling(window.Bottom / step) + 1);
+        const double plank = 95;
+        var down = Seeded.Steps(window.Top, window.Bottom, 4);
         var knots = Seeded.Cells(window, plank, 160, 2).Where(c => Seeded.At(c.X, c.Y, Seed, 1) * 100 < (double)Knots)
             .Select(c => (X: (c.X + 0.25 + (0.5 * Seeded.At(c.X, c.Y, Seed, 2))) * plank, Y: (c.Y + Seeded.At(c.X, c.Y, Seed, 3)) * 160,
                 R: 5 + (7 * Seeded.At(c.X, c.Y, Seed, 4)))).ToList();
@@ -43,7 +43,7 @@ public sealed record WoodGrain : Pattern
         for (var n = (int)Math.Floor((window.Left - 30) / grain); n * grain <= window.Right + 30; n++)
         {
             var x = n * grain;
-            var line = Enumerable.Range(top, bottom - top + 1).Select(j => (at(x, j * step), j * step)).ToArray();
+            var line = down.Select(y => (at(x, y), y)).ToArray();
             yield return new Line(Shapes.Of(p => p.Path(line)), n % 7 == 0 ? 1.1 : 0.5, n % 7 == 0 ? 1 : 0);
         }
         foreach (var knot in knots)
