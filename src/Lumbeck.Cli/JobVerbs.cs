@@ -101,7 +101,7 @@ internal static class JobVerbs
     {
         var kindOption = new Option<string>("--kind")
         {
-            Description = string.Join(", ", PressKinds.All.Select(k => k.Word)),
+            Description = string.Join(", ", PressKind.All.Select(k => k.Word)),
             Required = true,
         };
         var outOption = new Option<string>("--out") { Description = "the file to write", Required = true };
@@ -133,20 +133,14 @@ internal static class JobVerbs
         };
         c.SetAction(p =>
         {
-            var word = p.GetValue(kindOption);
-            if (PressKinds.All.FirstOrDefault(k => k.Word == word) is not { Word: not null } kind)
-                throw new Refusal("--kind",
-                    $"--kind: `{LengthText.Clip(word!)}` can’t be made: take " +
-                        $"{string.Join(", ", PressKinds.All.Select(k => k.Word))}");
+            var kind = PressKind.Of(p.GetValue(kindOption)!);
             var panel = Part.Sheet;
             if (p.GetValue(panelOption) is { } named && !Parts.TryParse(named, out panel))
                 throw new Refusal("--panel", $"--panel: a cover has no `{LengthText.Clip(named)}`");
-            if (p.GetValue(pixelsOption) is < 100 or > 10_000)
-                throw new Refusal("--pixels", $"--pixels: {p.GetValue(pixelsOption)} can’t be made: from 100 to 10000");
             var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);
             var on = ForHouse(desk, desk.Jobs.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
-            var plan = new PressPlan(kind.Value)
+            var plan = new PressPlan(kind)
             {
                 Outlines = p.GetValue(outlinesOption),
                 Marks = p.GetValue(marksOption) ? true : null,
@@ -156,7 +150,7 @@ internal static class JobVerbs
                 Panel = panel,
                 Pixels = p.GetValue(pixelsOption),
                 Png = file.EndsWith(".png", StringComparison.OrdinalIgnoreCase),
-            };
+            }.Possible();
             // A file to look at can be made for any house; whether it takes the kind is said, not forbidden.
             Say.Written(file, s => desk.Pressing.WritePress(on, plan, s));
             Console.WriteLine($"{file}: {plan.Say()}, {string.Join(" and ", on.Composed.Sheets.Where(s => panel == Part.Sheet || s.Sheet.Panel(panel) is not null).Select(s => (s.Sheet.Panel(panel)?.Face.Size ?? s.Sheet.Size).Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");

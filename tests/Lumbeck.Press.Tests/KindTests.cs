@@ -26,7 +26,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var on = pressed.Desk.Jobs.Job(slug);
         on = on with { Composed = pressed.Desk.Pressing.ForHouse(on, HouseFile.Shipped[house]) };
-        var file = pressed.Folder[$"{slug}-{house}-{plan.Write().Replace('=', '-')}{plan.Kind.Ending}"];
+        var file = pressed.Folder[$"{slug}-{house}-{plan.Write().Replace('=', '-')}{plan.Ending}"];
         using (var s = File.Create(file)) pressed.Desk.Pressing.WritePress(on, plan, s);
         return (on, file);
     }

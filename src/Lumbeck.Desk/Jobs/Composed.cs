@@ -33,6 +33,10 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
         }
     }
 
+    /// <summary>The faces that words are set in on its sheets, in order.</summary>
+    public IEnumerable<FaceId> Faces =>
+        Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct().Order();
+
     /// <summary>What it takes in memory, about: marks and their points, whichever revisions share them.</summary>
     public long Bytes => 4000 + Sheets.Sum(s => s.Scene.Pieces.Sum(p => 1000 + p.Marks.Sum(Weigh)));
 

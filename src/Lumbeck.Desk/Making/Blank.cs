@@ -36,7 +36,9 @@ public static class Blank
     {
         var size = (part == Part.Sheet ? sheet.Whole : sheet.Panel(part)?.Edge ?? sheet.Whole).Size;
         var spine = geometry.Spine.Working.Length > 0 ? $"_spine-{Mm(geometry.Spine.Width)}mm" : "";
-        return PressedFile.Plain($"{title}_{(part == Part.Sheet ? "" : part.Word() + "_")}{geometry.House.Id}_{Mm(size.Width)}x{Mm(size.Height)}mm{spine}_blank.{kind}");
+        var of = part == Part.Sheet ? "" : part.Word() + "_";
+        return PressedFile.Plain(
+            $"{title}_{of}{geometry.House.Id}_{Mm(size.Width)}x{Mm(size.Height)}mm{spine}_blank.{kind}");
     }
 
     private static string Subject(WrapGeometry g, Sheet sheet, Part part) =>

@@ -30,7 +30,7 @@ public sealed class PressDesk
     public void WritePress(OnBench on, PressPlan plan, Stream output, Action<double>? told = null)
     {
         RefuseMissing(on);
-        if (plan.Kind == PressKind.Screen) { ScreenFile.Write(Jobs.Drawer, on, plan, output); return; }
+        if (plan.Kind.MadeOf == MadeOf.Picture) { ScreenFile.Write(Jobs.Drawer, on, plan, output); return; }
         // Each page and each picture is a part of the work; which are shared is not known beforehand, so the count is
         // the most there are.
         var parts = on.Composed.Sheets.Length + on.Composed.Sheets.Sum(s =>

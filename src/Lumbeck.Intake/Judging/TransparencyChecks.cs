@@ -8,7 +8,7 @@ internal static class TransparencyChecks
     public static void Look(PageUse use, House house, Findings found)
     {
         // A house that takes PDF/X-1a alone flattens nothing itself.
-        if (found.IsX1a || (house.Kinds.Count == 1 && house.Kinds[0] == PressKind.X1a))
+        if (found.IsX1a || (house.Kinds.Count == 1 && !house.Kinds[0].KeepsTransparency))
             foreach (var how in use.Transparent)
                 found.Stop("transparency", how, "none",
                     "PDF/X-1a knows no transparency: it has to be flattened before.");

@@ -31,6 +31,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     }
 
     private readonly HashSet<string> _seen = [];
+    private readonly ColourSpaces _spaces = new(pdf, use);
 
     public void Page(DictionaryToken page, DictionaryToken? resources)
     {
@@ -115,12 +116,12 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                     }; break;
                 case "cs":
                     {
-                        var (space, all) = Space(name(0), resources);
+                        var (space, all) = _spaces.Of(name(0), resources);
                         state = state with { Fill = space, FillInk = 0, FillAll = all, FillNone = false }; break;
                     }
                 case "CS":
                     {
-                        var (space, all) = Space(name(0), resources);
+                        var (space, all) = _spaces.Of(name(0), resources);
                         state = state with { Stroke = space, StrokeInk = 0, StrokeAll = all }; break;
                     }
                 case "sc" or "scn":
@@ -196,56 +197,6 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         }
         if (pdf.Number(gs, "OPM") is { } how) state = state with { LeavesZeros = how == 1 };
         return pdf.Number(gs, "LW") is { } weight ? state with { Weight = weight } : state;
-    }
-
-    /// <summary>A colour space by name or as it is written; and whether it is the colour of all plates.</summary>
-    private (string Space, bool All) Space(string? name, DictionaryToken? resources)
-    {
-        if (name is null) return ("DeviceGray", false);
-        if (name is "DeviceGray" or "DeviceRGB" or "DeviceCMYK" or "Pattern")
-            return (pdf.Get(pdf.Dictionary(resources, "ColorSpace"),
-                name.Replace("Device", "Default",
-                    StringComparison.Ordinal)) is { } instead && name != "Pattern" ? Space(instead).Space : name,
-                false);
-        return pdf.Get(pdf.Dictionary(resources, "ColorSpace"), name) is { } own ? Space(own) : ("unknown", false);
-    }
-
-    private (string Space, bool All) Space(IToken? token, int depth = 0)
-    {
-        if (depth > 8) throw new TooMuchException();
-        switch (pdf.Solid(token))
-        {
-            case NameToken n:
-                return (n.Data switch
-                {
-                    "G" => "DeviceGray",
-                    "RGB" => "DeviceRGB",
-                    "CMYK" => "DeviceCMYK",
-                    var d => d
-                },
-                false);
-            case ArrayToken { Data.Count: > 0 } a when pdf.Solid(a.Data[0]) is NameToken kind:
-                switch (kind.Data)
-                {
-                    case "Separation" or "DeviceN":
-                        foreach (var plate in pdf.Solid(a.Data.ElementAtOrDefault(1)) is ArrayToken names
-                            ? names.Data.Select(pdf.Solid).OfType<NameToken>()
-                            : pdf.Solid(a.Data.ElementAtOrDefault(1)) is NameToken one ? [one] : [])
-                            use.Plates.Add(plate.Data);
-                        var alternate = Space(a.Data.ElementAtOrDefault(2), depth + 1).Space;
-                        // What stands in on a screen is not printed; but a calibrated one is no part of PDF/X-1a.
-                        if (alternate is not ("DeviceCMYK" or "DeviceGray")) use.Spaces.Add(alternate);
-                        return (kind.Data, pdf.Solid(a.Data.ElementAtOrDefault(1)) is NameToken { Data: "All" });
-                    case "Indexed" or "I":
-                        return (Space(a.Data.ElementAtOrDefault(1), depth + 1).Space, false);
-                    case "Pattern":
-                        return a.Data.Count > 1 ? Space(a.Data[1], depth + 1) : ("Pattern", false);
-                    case "ICCBased":
-                        return ($"ICCBased{(pdf.Number((pdf.Solid(a.Data.ElementAtOrDefault(1)) as StreamToken)?.StreamDictionary, "N") is { } n ? (int)n : 0)}", false);
-                    default: return (kind.Data, false);
-                }
-            default: return ("unknown", false);
-        }
     }
 
     /// <summary>
@@ -336,8 +287,8 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     {
         var d = token switch { DictionaryToken own => own, StreamToken s => s.StreamDictionary, _ => null };
         if (d is not null)
-            use.Spaces.Add(pdf.Get(d, "ColorSpace") is NameToken { Data: var name } ? Space(name, resources).Space
-                : Space(pdf.Get(d, "ColorSpace")).Space);
+            use.Spaces.Add(pdf.Get(d, "ColorSpace") is NameToken { Data: var name } ? _spaces.Of(name, resources).Space
+                : _spaces.Of(pdf.Get(d, "ColorSpace")).Space);
     }
 
     private void Face(DictionaryToken font, State state, int depth)
@@ -355,9 +306,9 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         var mask = get("IM", "ImageMask") is true;
         var space = get("CS", "ColorSpace") switch
         {
-            PdfName own => Space(Full(own.Value), resources).Space,
+            PdfName own => _spaces.Of(ColourSpaces.Full(own.Value), resources).Space,
             List<object?> many when many is [PdfName { Value: "I" or "Indexed" }, PdfName under,
-                ..] => Full(under.Value),
+                ..] => ColourSpaces.Full(under.Value),
             _ => "DeviceGray",
         };
         var (w, h) = (get("W", "Width") is double dw ? (int)dw : 1, get("H", "Height") is double dh ? (int)dh : 1);
@@ -365,24 +316,15 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
             null, null, state);
     }
 
-    /// <summary>Inline images may say their colour space in short (8.9.7).</summary>
-    private static string Full(string name) => name switch
-    {
-        "G" => "DeviceGray",
-        "RGB" => "DeviceRGB",
-        "CMYK" => "DeviceCMYK",
-        _ => name,
-    };
-
     private void Image(StreamToken stream, DictionaryToken d, DictionaryToken? resources, State state)
     {
         var mask = pdf.Get(d, "ImageMask") is BooleanToken { Data: true };
         var space = mask
             ? state.Fill
             : pdf.Get(d, "ColorSpace") is NameToken { Data: var name }
-            ? Space(name, resources).Space
+            ? _spaces.Of(name, resources).Space
             : pdf.Get(d, "ColorSpace") is { } own
-            ? Space(own).Space
+            ? _spaces.Of(own).Space
             : "DeviceRGB";
         var soft = pdf.Get(d, "SMask") is StreamToken || pdf.Number(d, "SMaskInData") is > 0;
         if (soft) use.Transparent.Add("soft mask of a picture");

@@ -14,7 +14,6 @@ internal sealed record PageBoxes(Surface Sheet, Box Window, Box Trim, double Mar
 {
     /// <summary>Marks take so much room: a gap, their length, and a line of type.</summary>
     private const double Room = 34;
-    private const double Beside = 16;
 
     public bool Marked => Margin > 0;
 
@@ -28,7 +27,7 @@ internal sealed record PageBoxes(Surface Sheet, Box Window, Box Trim, double Mar
     {
         var marked = plan.Kind.IsForPrinter && (plan.Marks ?? house.Marks != Marks.None);
         // A proof says what it is beside the sheet.
-        var margin = marked ? Room : plan.Kind == PressKind.Proof ? Beside : 0;
+        var margin = marked ? Room : plan.Kind.Beside;
         if (plan.Panel == Part.Sheet) return new(sheet, sheet.Whole, sheet.Trim, margin);
         var face = sheet.Panel(plan.Panel)?.Face ?? throw new Refusal("panel", $"this sheet has no {plan.Panel.Say()}");
         var bleed = house.Bleed;

@@ -41,8 +41,7 @@ public static class PressFile
     public static void Write(Stream output, IEnumerable<Scene> pages, PressPlan plan, House house, PressNote note,
         FaceShelf shelf, IPictureFiles? pictures = null, Action? before = null)
     {
-        var x1a = plan.Kind == PressKind.X1a;
-        using var pdf = new PdfWriter(output, x1a ? "1.4" : "1.6");
+        using var pdf = new PdfWriter(output, plan.Kind.Version);
         var tree = pdf.Reserve();
         var faces = new SortedDictionary<FaceId, EmbeddedFace>();
         Outline Shaped(GlyphMark g) => TextDrawing.Shape([g], shelf);
@@ -58,7 +57,7 @@ public static class PressFile
         {
             Before = before,
             Rgb = plan.InRgb,
-            PerInch = plan.Kind is PressKind.Proof or PressKind.Mockup ? plan.FlatPerInch : null,
+            PerInch = plan.Kind.PicturesPerInch,
         };
         var symbols = new PressSymbols(pdf);
         var painter = new PlatePainter(shelf, pictures, condition);
@@ -69,11 +68,11 @@ public static class PressFile
             before?.Invoke();
             RefuseFaces(sheet, shelf);
             var page = PageBoxes.Of(sheet.Surface, plan, house);
-            var scene = page.Seen(plan.Zones && plan.Kind == PressKind.Proof ? ZonesOver.Of(sheet) : sheet);
+            var scene = page.Seen(plan.Zones && plan.Kind.Wishes.HasFlag(Wishes.Zones) ? ZonesOver.Of(sheet) : sheet);
             FlatImages? flats = null;
             var flattened = plan.Flat
-                ? Flattening.Of(scene, plan.FlatPerInch, finishes: plan.InRgb)
-                : Flattening.WhatMust(scene, plan.FlatPerInch);
+                ? Flattening.Of(scene, plan.Kind.FlatPerInch, finishes: plan.InRgb)
+                : Flattening.WhatMust(scene, plan.Kind.FlatPerInch);
             if (!flattened.Parts.IsEmpty)
             {
                 flats = new(pdf, house, plan.InRgb);
@@ -91,7 +90,7 @@ public static class PressFile
                     .Draw();
             string used() =>
                 string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
-            if (plan.Kind == PressKind.Mockup)
+            if (plan.Kind.MadeOf == MadeOf.Tiles)
             {
                 kids.AddRange(new Mockup(pdf, tree,
                     sheet.Surface as Sheet ?? throw new Refusal("kind", "a mock-up is made of a cover"), plan, Face,
@@ -110,14 +109,14 @@ public static class PressFile
 
         // A printing condition is said by what is in its inks; what is in a screen's colours is for eyes.
         var intents = plan.InRgb ? "" : $"/OutputIntents [{Intent(pdf, plan, house)} 0 R] ";
-        var meta = x1a
+        var meta = plan.Kind.Naming == Naming.Info
             ? ""
-            : $"/Metadata {pdf.Stream("/Type /Metadata /Subtype /XML", s => s.Write(Encoding.UTF8.GetBytes(Xmp.Of(note, plan.Kind == PressKind.X4))), compress: false)} 0 R ";
+            : $"/Metadata {pdf.Stream("/Type /Metadata /Subtype /XML", s => s.Write(Encoding.UTF8.GetBytes(Xmp.Of(note, plan.Kind))), compress: false)} 0 R ";
         var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R {meta}{intents}>>");
         var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Author {PdfText.String(note.Author)} " +
             $"/Subject {PdfText.String(note.Subject)} /Creator ({Maker}) /Producer ({Maker}) /CreationDate " +
             $"{PdfText.Date(note.At)} /ModDate {PdfText.Date(note.At)} /Trapped /False " +
-            $"{(x1a ? "/GTS_PDFXVersion (PDF/X-1a:2003) " : "")}>>");
+            $"{(plan.Kind.Naming == Naming.Info ? $"/GTS_PDFXVersion ({plan.Kind.Title}) " : "")}>>");
         pdf.Finish(catalog, info);
     }
 
@@ -127,7 +126,7 @@ public static class PressFile
     /// </summary>
     private static int Intent(PdfWriter pdf, PressPlan plan, House house)
     {
-        var embedded = house.ProfileEmbedded || plan.Kind != PressKind.X1a || !IsRegistered(house.OutputCondition);
+        var embedded = house.ProfileEmbedded || !plan.Kind.NamesCondition || !IsRegistered(house.OutputCondition);
         int? icc = null;
         if (embedded)
         {

@@ -25,7 +25,7 @@ internal sealed class PressMarks(PageBoxes page, House house, PressNote note, Pa
 
     public string Draw()
     {
-        if (plan.Kind == PressKind.Proof)
+        if (plan.Kind.Beside > 0)
         {
             Slug(page.Margin, 5, page.Wide - (2 * page.Margin), $"Proof, not for printing · {note.Slug}");
             return _s.ToString();

@@ -24,16 +24,37 @@ public sealed record PressPlan(PressKind Kind)
     public bool Png { get; init; }
 
     /// <summary>How its file’s name ends.</summary>
-    public string Ending => Png && Kind == PressKind.Screen ? ".png" : Kind.Ending;
+    public string Ending => Kind.MadeOf != MadeOf.Picture ? ".pdf" : Png ? ".png" : ".jpg";
 
     /// <summary>Colours are a screen's.</summary>
-    public bool InRgb => Kind is PressKind.Proof or PressKind.Mockup || (Kind == PressKind.Pdf && Rgb);
+    public bool InRgb => Kind.InRgb || (Rgb && Can(Wishes.Rgb));
 
     /// <summary>Nothing may let through what lies under it.</summary>
-    public bool Flat => Kind is PressKind.X1a or PressKind.Proof or PressKind.Mockup || InRgb;
+    public bool Flat => !Kind.KeepsTransparency || InRgb;
 
-    /// <summary>Pixels an inch that flattened parts are made in.</summary>
-    public int FlatPerInch => Kind is PressKind.Proof or PressKind.Mockup ? 150 : 400;
+    private bool Can(Wishes wish) => Kind.Wishes.HasFlag(wish);
+
+    /// <summary>What is wished of the file, besides its kind.</summary>
+    private (Wishes Wish, string Word, bool Is)[] Wished() =>
+        ((Wishes Wish, string Word, bool Is)[])
+        [
+            (Wishes.Outlines, "outlines", Outlines), (Wishes.Marks, "marks", Marks is true), (Wishes.Rgb, "rgb", Rgb),
+            (Wishes.Panel, "panel", Panel != Part.Sheet), (Wishes.Zones, "zones", Zones),
+            (Wishes.Letter, "letter", Letter), (Wishes.Png, "png", Png),
+        ];
+
+    /// <summary>Refuses what can't be wished of this kind.</summary>
+    /// <exception cref="Refusal">The wish, and the kinds it can be asked of.</exception>
+    public PressPlan Possible()
+    {
+        foreach (var (wish, word, wished) in Wished())
+            if (wished && !Can(wish))
+                throw new Refusal("kind", $"{word} can’t be asked of a {Kind.Title}: it is for " +
+                    string.Join(", ", PressKind.All.Where(k => k.Wishes.HasFlag(wish)).Select(k => k.Word)));
+        if (Can(Wishes.Pixels) && Pixels is < 100 or > 10_000)
+            throw new Refusal("pixels", $"{Pixels} pixels can’t be made: from 100 to 10,000");
+        return this;
+    }
 
     /// <summary>
     /// In words, for a queue and a register: <c>4</c>, <c>1a+marks</c>, <c>pdf+rgb+panel=front</c>.
@@ -47,8 +68,8 @@ public sealed record PressPlan(PressKind Kind)
         if (Zones) words.Add("zones");
         if (Letter) words.Add("letter");
         if (Panel != Part.Sheet) words.Add("panel=" + Panel.Word());
-        if (Kind == PressKind.Screen) words.Add(string.Create(CultureInfo.InvariantCulture, $"pixels={Pixels}"));
-        if (Png && Kind == PressKind.Screen) words.Add("png");
+        if (Can(Wishes.Pixels)) words.Add(string.Create(CultureInfo.InvariantCulture, $"pixels={Pixels}"));
+        if (Png && Can(Wishes.Png)) words.Add("png");
         return string.Join('+', words);
     }
 
@@ -61,8 +82,8 @@ public sealed record PressPlan(PressKind Kind)
         if (Marks is true) words.Add("with marks");
         if (Rgb) words.Add("in sRGB");
         if (Zones) words.Add("with zones");
-        if (Kind == PressKind.Mockup) words.Add(Letter ? "on Letter" : "on A4");
-        if (Kind == PressKind.Screen)
+        if (Can(Wishes.Letter)) words.Add(Letter ? "on Letter" : "on A4");
+        if (Can(Wishes.Pixels))
             words.Add(string.Create(CultureInfo.InvariantCulture, $"{Pixels} pixels{(Png ? ", PNG" : "")}"));
         return string.Join(", ", words);
     }
@@ -71,10 +92,7 @@ public sealed record PressPlan(PressKind Kind)
     public static PressPlan Read(string text)
     {
         var words = text.Split('+');
-        if (PressKinds.All.FirstOrDefault(k => k.Word == words[0]) is not { Word: not null } kind)
-            throw new Refusal("kind",
-                $"`{LengthText.Clip(words[0])}` can’t be made: take {string.Join(", ", PressKinds.All.Select(k => k.Word))}");
-        var plan = new PressPlan(kind.Value);
+        var plan = new PressPlan(PressKind.Of(words[0]));
         foreach (var word in words.Skip(1))
             plan = word.Split('=') switch
             {

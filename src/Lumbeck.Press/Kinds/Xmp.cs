@@ -8,7 +8,7 @@ namespace Lumbeck.Press.Kinds;
 internal static class Xmp
 {
     /// <summary>XMP in step with the Info dictionary (ISO 15930-7, 6.4 and 6.17).</summary>
-    public static string Of(PressNote note, bool x4)
+    public static string Of(PressNote note, PressKind kind)
     {
         static string E(string s) => System.Security.SecurityElement.Escape(s);
         var at = note.At.UtcDateTime.ToString("yyyy-MM-ddTHH:mm:ssZ", CultureInfo.InvariantCulture);
@@ -17,7 +17,7 @@ internal static class Xmp
             <x:xmpmeta xmlns:x="adobe:ns:meta/">
              <rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">
               <rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:xmp="http://ns.adobe.com/xap/1.0/" xmlns:xmpMM="http://ns.adobe.com/xap/1.0/mm/" xmlns:pdf="http://ns.adobe.com/pdf/1.3/" xmlns:pdfxid="http://www.npes.org/pdfx/ns/id/">
-               {(x4 ? "<pdfxid:GTS_PDFXVersion>PDF/X-4</pdfxid:GTS_PDFXVersion>" : "<pdf:PDFVersion>1.6</pdf:PDFVersion>")}
+               {(kind.Naming == Naming.Xmp ? $"<pdfxid:GTS_PDFXVersion>{kind.Title}</pdfxid:GTS_PDFXVersion>" : "<pdf:PDFVersion>1.6</pdf:PDFVersion>")}
                <xmpMM:DocumentID>uuid:{Uuid(note.JobId)}</xmpMM:DocumentID>
                <xmpMM:InstanceID>uuid:{Uuid(note.JobId + "/" + note.Revision.ToString(CultureInfo.InvariantCulture))}</xmpMM:InstanceID>
                <xmpMM:VersionID>{note.Revision.ToString(CultureInfo.InvariantCulture)}</xmpMM:VersionID>

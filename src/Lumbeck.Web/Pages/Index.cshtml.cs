@@ -73,7 +73,8 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
         {
             if (Typed.Title.Length > 300)
                 throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
-            return Redirect($"/jobs/{desk.Bench.Begin(Typed.Title, Starters.Job(desk.Houses.Get(Typed.House).House, Typed.Title, trim, pages, binding), "bench").Slug}/ticket");
+            var first = Starters.Job(desk.Houses.Get(Typed.House).House, Typed.Title, trim, pages, binding);
+            return Redirect($"/jobs/{desk.Bench.Begin(Typed.Title, first, "bench").Slug}/ticket");
         }
         catch (Refusal r) { Problem = r.Message.Capital() + "."; }
         OnGet(null, null, false, 0);

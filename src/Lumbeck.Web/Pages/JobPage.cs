@@ -91,20 +91,16 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
             var plan = PressPlan.Read(kind ?? "") with
             {
                 Outlines = outlines,
-                Rgb = rgb && kind == PressKind.Pdf.Word,
+                Rgb = rgb,
                 Zones = zones,
                 Letter = letter,
                 Panel = Parts.TryParse(panel ?? "", out var part) ? part : Part.Sheet,
+                Png = png,
+                Pixels = pixels ?? 0,
             };
-            if (plan.Kind == PressKind.Screen)
-                plan = plan with
-                {
-                    Png = png,
-                    Pixels = pixels is >= 100 and <= 10_000 and var n
-                        ? n
-                        : throw new Refusal("pixels", "the front for screens can have from 100 to 10,000 pixels"),
-                };
-            Desk.Pressing.PressBeside(Desk.Jobs.Job(slug), plan, string.IsNullOrEmpty(house) ? null : house);
+            // The wish for sRGB stands beside every kind a house takes, and is for a plain PDF alone.
+            if (!plan.Kind.Wishes.HasFlag(Wishes.Rgb)) plan = plan with { Rgb = false };
+            Desk.Pressing.PressBeside(Desk.Jobs.Job(slug), plan.Possible(), string.IsNullOrEmpty(house) ? null : house);
         }
         catch (Refusal r) when (r.Path == "job") { return NotFound(); }
         catch (Refusal r) { TempData["problem"] = r.Message.Capital() + "."; }

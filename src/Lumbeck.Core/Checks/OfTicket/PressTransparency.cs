@@ -8,7 +8,7 @@ public sealed class PressTransparency : Rule
 
     public override IEnumerable<Finding> Find(Look look)
     {
-        if (look.House.Kinds.FirstOrDefault() != PressKind.X1a) yield break;
+        if (look.House.Kinds.FirstOrDefault() is not { KeepsTransparency: false } kind) yield break;
         foreach (var (item, piece) in look.Drawn())
             if (piece.Mixes || piece.Softens || piece.SeesThrough)
                 yield return Found(look, Severity.Note,
@@ -18,7 +18,7 @@ public sealed class PressTransparency : Rule
                         ? "a soft shadow"
                         : "see-through pixels",
                     "opaque",
-                    $"{look.House.Name} takes PDF/X-1a: this and what it lies on leave as pixels; words over it stay type.",
+                    $"{look.House.Name} takes {kind.Title}: this and what it lies on leave as pixels; words over it stay type.",
                     null, item, place: piece.Reach.ToBox());
     }
 }

@@ -10,7 +10,6 @@ public enum PriceAddOn { None, Allowed, Required }
 public enum Marks { None, Crop, CropAndBleed }
 public enum ColourWanted { Cmyk, Any, Rgb }
 public enum Intent { Relative, Perceptual, Absolute }
-public enum PressKind { X4, X1a, Pdf, Proof, Screen, Mockup }
 
 /// <summary>A trim size the house lists, with its trade name where it has one.</summary>
 public sealed record NamedTrim(Size Size, string Name);
