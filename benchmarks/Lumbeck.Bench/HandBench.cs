@@ -125,11 +125,17 @@ internal static class HandBench
                 const hit = document.querySelector('#hits [data-pick=title]');
                 const r = hit.getBoundingClientRect();
                 const [x, y] = [r.x + r.width / 2, r.y + r.height / 2];
-                const send = (type, dx, dy) => hit.dispatchEvent(new PointerEvent(type, { pointerId: 1, isPrimary: true, button: 0, clientX: x + dx, clientY: y + dy, bubbles: true, cancelable: true }));
+                const send = (type, dx, dy) => hit.dispatchEvent(
+                    new PointerEvent(type, { pointerId: 1, isPrimary: true, button: 0,
+                    clientX: x + dx, clientY: y + dy, bubbles: true, cancelable: true }));
                 SVGElement.prototype.setPointerCapture = () => {};
                 if (arguments[0]) send('pointerdown', 0, 0);
                 const times = [];
-                for (let i = 1; i <= 600; i++) { const from = performance.now(); send('pointermove', (i * 7) % 160, (i * 5) % 110); times.push((performance.now() - from) * 1000); }
+                for (let i = 1; i <= 600; i++) {
+                    const from = performance.now();
+                    send('pointermove', (i * 7) % 160, (i * 5) % 110);
+                    times.push((performance.now() - from) * 1000);
+                    }
                 document.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }));
                 send('pointercancel', 0, 0);
                 return times;

@@ -134,6 +134,8 @@ internal static class PictureBench
     {
         var from = Stopwatch.GetTimestamp();
         await work();
-        Console.WriteLine($"{name,-46} {$"{Stopwatch.GetElapsedTime(from).TotalSeconds.ToString("0.00", CultureInfo.InvariantCulture)} s",12}   most memory so far {Memory(server)} MB");
+        var seconds = Stopwatch.GetElapsedTime(from).TotalSeconds.ToString("0.00", CultureInfo.InvariantCulture);
+        Console.WriteLine($"{name,-46} {$"{seconds} s",12}" +
+            $"   most memory so far {Memory(server)} MB");
     }
 }

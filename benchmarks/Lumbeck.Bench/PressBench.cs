@@ -184,7 +184,8 @@ internal static class PressBench
             new Aim(2, "s"));
         Benches.Time("  peer: qpdf --check", 5, 1, () =>
         {
-            using var p = System.Diagnostics.Process.Start(new System.Diagnostics.ProcessStartInfo("qpdf", ["--check", file]) { RedirectStandardOutput = true })!;
+            using var p = System.Diagnostics.Process.Start(
+                new System.Diagnostics.ProcessStartInfo("qpdf", ["--check", file]) { RedirectStandardOutput = true })!;
             p.StandardOutput.ReadToEnd();
             p.WaitForExit();
             return p.ExitCode;

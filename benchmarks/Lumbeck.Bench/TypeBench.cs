@@ -114,7 +114,9 @@ internal static class TypeBench
                 // As a key would: the field changes, then its event is told.
                 field.value = i % 2 === 0 ? field.value + 'n' : field.value.slice(0, -1);
                 field.setSelectionRange(field.value.length, field.value.length);
-                const drawn = new Promise(r => { const o = new MutationObserver(() => { o.disconnect(); requestAnimationFrame(() => r()); }); o.observe(art, { subtree: true, childList: true, attributes: true }); });
+                const drawn = new Promise(r => {
+                    const o = new MutationObserver(() => { o.disconnect(); requestAnimationFrame(() => r()); });
+                    o.observe(art, { subtree: true, childList: true, attributes: true }); });
                 field.dispatchEvent(new InputEvent('input', { bubbles: true }));
                 await drawn;
                 times.push((performance.now() - from) * 1000);
@@ -127,7 +129,13 @@ internal static class TypeBench
             [.. times.Skip(5).Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture))], new Aim(60, "ms"));
         var round = (IEnumerable<object>)driver.ExecuteAsyncScript("""
             const done = arguments[0];
-            (async () => { const times = []; for (let i = 0; i < 40; i++) { const from = performance.now(); await (await fetch(document.body.dataset.base + '/news?seen=' + document.body.dataset.tick + '&place=Wrap')).text(); await new Promise(r => requestAnimationFrame(() => r())); times.push((performance.now() - from) * 1000); } done(times); })();
+            (async () => { const times = [];
+                for (let i = 0; i < 40; i++) {
+                const from = performance.now();
+                await (await fetch(document.body.dataset.base + '/news?seen=' + document.body.dataset.tick + '&place=Wrap')).text();
+                await new Promise(r => requestAnimationFrame(() => r()));
+                times.push((performance.now() - from) * 1000);
+                } done(times); })();
             """)!;
         Benches.Report("  peer: asking for nothing, and a frame",
             [.. round.Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture))]);

@@ -153,7 +153,11 @@ internal static class JobVerbs
             }.Possible();
             // A file to look at can be made for any house; whether it takes the kind is said, not forbidden.
             Say.Written(file, s => desk.Pressing.WritePress(on, plan, s));
-            Console.WriteLine($"{file}: {plan.Say()}, {string.Join(" and ", on.Composed.Sheets.Where(s => panel == Part.Sheet || s.Sheet.Panel(panel) is not null).Select(s => (s.Sheet.Panel(panel)?.Face.Size ?? s.Sheet.Size).Show(on.Job.Ticket.Unit)))}, {new FileInfo(file).Length / 1000} kB.");
+            var unit = on.Job.Ticket.Unit;
+            var sizes = on.Composed.Sheets.Where(s => panel == Part.Sheet || s.Sheet.Panel(panel) is not null)
+                .Select(s => (s.Sheet.Panel(panel)?.Face.Size ?? s.Sheet.Size).Show(unit));
+            Console.WriteLine($"{file}: {plan.Say()}, {string.Join(" and ", sizes)}, " +
+                $"{new FileInfo(file).Length / 1000} kB.");
             if (!plan.Kind.IsForPrinter) return 0;
             var house = on.Job.Ticket.House;
             if (!house.Kinds.Contains(plan.Kind))

@@ -94,7 +94,8 @@ internal static class WrapVerbs
             var sheet = g.Sheets.FirstOrDefault(s => s.Panel(part) is not null) ?? g.Sheet;
             var file = Say.Target(p.GetValue(Out)!);
             Say.Written(file, s => Blank.Write(s, p.GetValue(Kind)!, g, sheet, part, "", new Press.Faces.FaceShelf()));
-            Console.WriteLine($"{file}: {(part == Part.Sheet ? sheet.Size : sheet.Panel(part)!.Edge.Size).Show(g.House.Unit)}{(g.Spine.Working.Length > 0 ? $", spine {g.Spine.Width.Show(g.House.Unit)}" : "")}.");
+            Console.WriteLine($"{file}: {(part == Part.Sheet ? sheet.Size : sheet.Panel(part)!.Edge.Size).Show(g.House.Unit)}" +
+                $"{(g.Spine.Working.Length > 0 ? $", spine {g.Spine.Width.Show(g.House.Unit)}" : "")}.");
             return 0;
         });
         return c;
@@ -144,7 +145,8 @@ internal static class WrapVerbs
                 $"{e.Computed.Show(g.House.Unit)}.");
             else
             {
-                Console.WriteLine($"{given.Show(g.House.Unit)} is not the computed {e.Computed.Show(g.House.Unit)}{(e.Implied.Spine is { } s ? $"; it implies a spine of {s.Show(g.House.Unit)}" : "")}.");
+                Console.WriteLine($"{given.Show(g.House.Unit)} is not the computed {e.Computed.Show(g.House.Unit)}" +
+                    $"{(e.Implied.Spine is { } s ? $"; it implies a spine of {s.Show(g.House.Unit)}" : "")}.");
                 foreach (var x in e.Causes) Console.WriteLine($"{x.Id,-18} {x.Text}: {x.Sum}");
                 if (e.Causes.Count == 0)
                     Console.WriteLine("No usual slip explains it: compare trim, bleed and paper with the printer's.");
@@ -207,7 +209,9 @@ internal static class WrapVerbs
                 $"{string.Join(" and ", house.Bindings.Select(b => b.Word()))}.");
         var geometry = Named(() => WrapGeometry.Of(book, house));
         if (!house.Cuts(trim))
-            Console.Error.WriteLine($"{house.Name} cuts trims from {house.TrimLeast.Show(house.Unit)} to {house.TrimMost.Show(house.Unit)}, not {trim.Show(house.Unit)}{(house.Cuts(new(trim.Height, trim.Width)) ? ": width and height may be swapped" : "")}.");
+            Console.Error.WriteLine($"{house.Name} cuts trims from " +
+                $"{house.TrimLeast.Show(house.Unit)} to {house.TrimMost.Show(house.Unit)}, not {trim.Show(house.Unit)}" +
+                $"{(house.Cuts(new(trim.Height, trim.Width)) ? ": width and height may be swapped" : "")}.");
         if (geometry.Spine.Pages < geometry.FewestPages || geometry.Spine.Pages > geometry.MostPages)
             Console.Error.WriteLine($"{house.Name} binds {geometry.FewestPages} to {geometry.MostPages} pages so, " +
                 $"not {geometry.Spine.Pages}.");

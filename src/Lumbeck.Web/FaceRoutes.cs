@@ -60,7 +60,11 @@ public static class FaceRoutes
         }
         var height = size * 1.35;
         http.Response.Headers.CacheControl = "private, max-age=86400";
-        return Results.Text(new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"-2 -2 ").Figure(wide + 4, 1).Append(' ').Figure(height + 2, 1).Append("\" width=\"").Figure(wide + 4, 1).Append("\" height=\"").Figure(height + 2, 1).Append("\">").Append(s).Append("</svg>").ToString(), "image/svg+xml");
+        var svg = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"-2 -2 ")
+            .Figure(wide + 4, 1).Append(' ').Figure(height + 2, 1)
+            .Append("\" width=\"").Figure(wide + 4, 1).Append("\" height=\"").Figure(height + 2, 1)
+            .Append("\">").Append(s).Append("</svg>");
+        return Results.Text(svg.ToString(), "image/svg+xml");
     }
 
     private static async Task<IResult> TakeIn(string? name, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)

@@ -46,7 +46,8 @@ public static class LumbeckHost
             { c.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml"]; });
         builder.Services.ConfigureHttpJsonOptions(j =>
         {
-            j.SerializerOptions.Converters.Add(new System.Text.Json.Serialization.JsonStringEnumConverter(System.Text.Json.JsonNamingPolicy.KebabCaseLower));
+            j.SerializerOptions.Converters.Add(
+                new System.Text.Json.Serialization.JsonStringEnumConverter(System.Text.Json.JsonNamingPolicy.KebabCaseLower));
             // What is missing, or null where something must be, is refused before anything looks at it.
             j.SerializerOptions.RespectNullableAnnotations =
                 j.SerializerOptions.RespectRequiredConstructorParameters = true;

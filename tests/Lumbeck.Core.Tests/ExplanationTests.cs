@@ -4,7 +4,14 @@ namespace Lumbeck.Core.Tests;
 public sealed class ExplanationTests
 {
     private static readonly House Tern = HouseFile.Shipped["tern"];
-    private static readonly House Aldwater = HouseFile.Read("""{ "name": "Bindery", "bleed_mm": 3, "page_multiple": 4, "spine_step_mm": 0.5, "spine_rounding": "nearest", "cover_allowance_mm": 0.6, "turn_in_mm": 17, "board_mm": 2.5, "square_mm": 3, "papers": [{ "name": "A", "leaf_mm": 0.125 }, { "name": "B", "leaf_mm": 0.15 }] }""");
+    private static readonly House Aldwater = HouseFile.Read("""
+        {
+          "name": "Bindery", "bleed_mm": 3, "page_multiple": 4,
+          "spine_step_mm": 0.5, "spine_rounding": "nearest", "cover_allowance_mm": 0.6,
+          "turn_in_mm": 17, "board_mm": 2.5, "square_mm": 3,
+          "papers": [{ "name": "A", "leaf_mm": 0.125 }, { "name": "B", "leaf_mm": 0.15 }]
+        }
+        """);
 
     private static readonly BookFacts Novel = new(BindingKind.Paperback, Reading.LeftToRight, Size.FromInches(5.25m, 8),
         312, Tern.Papers[0]);

@@ -44,7 +44,10 @@ public sealed class HouseTests
         var text = $"""
             # The keys of a house file
 
-            A house is a printer's rules as one JSON object. Lengths are millimetres under names that end in `_mm`, type sizes points under `_pt`, resolutions pixels per inch under `_ppi`. A key left out takes the trade's default; an unknown key or an impossible value is refused by name. Besides the keys there may be `form`, the form the file is in (docs/stored-forms.md); this is form {Core.Stored.StoredForm.Current}.
+            A house is a printer's rules as one JSON object. Lengths are millimetres under names that end in `_mm`, type
+            sizes points under `_pt`, resolutions pixels per inch under `_ppi`. A key left out takes the trade's
+            default; an unknown key or an impossible value is refused by name. Besides the keys there may be `form`, the
+            form the file is in (docs/stored-forms.md); this is form {Core.Stored.StoredForm.Current}.
 
             | key | what it means | default |
             |---|---|---|

@@ -271,9 +271,16 @@ public sealed class RulesTests
         var text = $"""
             # What Check looks at
 
-            A finding says which rule, how much it weighs (a **stop** keeps the file from being accepted, a **caution** may disappoint, a **note** informs), where it is, the figure and the limit, whose limit that is, why it matters, and the mend where one is certain: an edit, one press and one step. Limits are the house's where it has them, else the trade's; a house may weigh any rule otherwise (`severities` in its [file](house-file.md)). A rule that the job goes without, for a reason on record, still looks and no longer counts.
+            A finding says which rule, how much it weighs (a **stop** keeps the file from being accepted, a **caution**
+            may disappoint, a **note** informs), where it is, the figure and the limit, whose limit that is, why it
+            matters, and the mend where one is certain: an edit, one press and one step. Limits are the house's where it
+            has them, else the trade's; a house may weigh any rule otherwise (`severities` in its
+            [file](house-file.md)). A rule that the job goes without, for a reason on record, still looks and no longer
+            counts.
 
-            Rules of the ticket and the scene answer with every edit. Rules of plates look at the inks as they lie: they follow when the hand rests, and run again at 300 pixels an inch before a file leaves. What could not be looked at never counts as fine.
+            Rules of the ticket and the scene answer with every edit. Rules of plates look at the inks as they lie: they
+            follow when the hand rests, and run again at 300 pixels an inch before a file leaves. What could not be
+            looked at never counts as fine.
 
             One rule is one file in `Core/Checks` and its line in `RuleBook/Rules`.
 

@@ -247,7 +247,16 @@ public sealed class SettingTests
         at(freed, "st").Composed.ShouldBeTrue();
         at(Keeping.Right(freed, Type), "sa").Hold.ShouldBe(at(freed, "sa").Hold);
         // Where books read up the spine, the imprint stands at the foot all the same.
-        var german = Keeping.Right(new SetLanguage("de").Apply(job with { Ticket = job.Ticket with { House = job.Ticket.House with { SpineReading = SpineReading.ByLanguage } } }), Type);
+        var german = Keeping.Right(new SetLanguage("de")
+            .Apply(job with
+            {
+                Ticket = job.Ticket with
+                {
+                    House = job.Ticket.House
+            with
+                    { SpineReading = SpineReading.ByLanguage }
+                }
+            }), Type);
         german.Sheets()[0].Sheet.Panel(Part.Spine)!.Turn.ShouldBe(Turn.CounterClockwise);
         var up = Sample.Scene(german);
         up.Piece("si")!.Inked.Top.ShouldBeGreaterThan(up.Piece("st")!.Inked.Bottom);

@@ -34,7 +34,8 @@ public sealed class ShapeTests
                     {
                         var (t, u) = (i / 200.0, 1 - (i / 200.0));
                         double at(double a, int n) =>
-                            (u * u * u * a) + (3 * u * u * t * o.Points[p + n]) + (3 * u * t * t * o.Points[p + 2 + n]) + (t * t * t * o.Points[p + 4 + n]);
+                            (u * u * u * a) + (3 * u * u * t * o.Points[p + n])
+                                + (3 * u * t * t * o.Points[p + 2 + n]) + (t * t * t * o.Points[p + 4 + n]);
                         to(at(x0, 0), at(y0, 1));
                     }
                     p += 6;
@@ -119,7 +120,10 @@ public sealed class ShapeTests
         for (var i = 8; i < shape.Points.Length; i += 2) inner = inner.With(shape.Points[i], shape.Points[i + 1]);
         piece.Place.Of(inner).ToBox().ShouldBe(front.Face.Inset(Length.FromMillimetres(6)));
         // Filled by either rule, the middle stays open.
-        Area(shape).ShouldBe(((double)front.Edge.Width.Points * front.Edge.Height.Points) - ((front.Face.Width.Points - (12 * 72 / 25.4)) * (front.Face.Height.Points - (12 * 72 / 25.4))), 0.01);
+        Area(shape).ShouldBe(((double)front.Edge.Width.Points * front.Edge.Height.Points)
+            - ((front.Face.Width.Points - (12 * 72 / 25.4))
+            * (front.Face.Height.Points - (12 * 72 / 25.4))),
+            0.01);
         // It follows the sheet.
         Sample.Scene(new SetTrim(Size.FromInches(6, 9)).Apply(Sample.Job(frame))).Piece("f")!.Frame.ToBox().Height
             .ShouldBe(Length.FromInches(9.25m));

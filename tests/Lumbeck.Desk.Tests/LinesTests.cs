@@ -1,19 +1,22 @@
 namespace Lumbeck.Desk.Tests;
 
-/// <summary>Long lines hide their idea. Those that are left are set out as their files are worked on: there are never more of them.</summary>
+/// <summary>
+/// Long lines hide their idea. What may be longer is a table of data in a file of its own, a page of the manual and
+/// what is written from other code.
+/// </summary>
 public sealed class LinesTests
 {
     private const int Long = 140, Usual = 120;
 
     [Theory]
-    [InlineData(".cs", 78)]
-    [InlineData(".cshtml", 173)]
-    [InlineData(".ts", 24)]
-    public void No_more_lines_are_long_than_there_were(string kind, int most)
+    [InlineData(".cs")]
+    [InlineData(".cshtml")]
+    [InlineData(".ts")]
+    public void No_line_is_long(string kind)
     {
         var lines = Lines(kind).ToList();
         lines.Count.ShouldBeGreaterThan(1000);
-        lines.Count(l => l.Length > Long).ShouldBeLessThanOrEqualTo(most, $"lines over {Long}: give each thought a line of its own");
+        lines.Where(l => l.Length > Long).ShouldBeEmpty($"lines over {Long}: give each thought a line of its own");
     }
 
     [Fact]

@@ -123,7 +123,8 @@ public sealed class PlateChecksTests : IDisposable
         dark.Severity.ShouldBe(Severity.Stop);
         Exactly(Do("tidewatcher", dark.By!), "barcode.ink").ShouldBeEmpty();
         // A QR code, with a price add-on beside the bars: both are read.
-        on = Do("tidewatcher", new SetPrice(new(14.99m, "USD")), BarcodeItem.AddOnField.Set("barcode", ""), BarcodeItem.PercentField.Set("barcode", 90),
+        on = Do("tidewatcher", new SetPrice(new(14.99m, "USD")),
+            BarcodeItem.AddOnField.Set("barcode", ""), BarcodeItem.PercentField.Set("barcode", 90),
             new AddItem(new CodeItem
             {
                 Id = "link",

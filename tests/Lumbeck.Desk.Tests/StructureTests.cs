@@ -72,7 +72,7 @@ public sealed class StructureTests
     /// <summary>Core's layers, the lowest first: nothing refers to one that stands after its own.</summary>
     private static readonly string[] Layers =
     [
-        "", "Measures", "Stored", "Colour", "Outlines", "Trade.Stock", "Trade.Houses", "Trade.Geometry",
+        "", "Measures", "Stored", "Colour", "Outlines", "Trade.Stock", "Trade.Files", "Trade.Houses", "Trade.Geometry",
             "Trade.Insides", "Trade.Barcodes", "Trade.Explaining",
         "Type.Letters", "Type", "Art.Fields", "Art.Patterns", "Art.PageDesigns", "Art.Items", "Document", "Drawing", "Drawing.Spine",
             "Drawing.Views",

@@ -19,7 +19,8 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var d = Read(Begin + """
             <style>.a{fill:#ff0000}</style>
-            <defs><linearGradient id='g'><stop offset='0' stop-color='white'/><stop offset='100%' stop-color='#000'/></linearGradient><clipPath id='c'><rect width='10' height='10'/></clipPath><g id='leaf'><path d='M0 0L10 0A5 5 0 0 1 10 10z'/></g></defs>
+            <defs><linearGradient id='g'><stop offset='0' stop-color='white'/><stop offset='100%' stop-color='#000'/></linearGradient>
+              <clipPath id='c'><rect width='10' height='10'/></clipPath><g id='leaf'><path d='M0 0L10 0A5 5 0 0 1 10 10z'/></g></defs>
             <rect class='a' x='10' y='5' width='20' height='10'/>
             <g transform='translate(50 0) scale(2)' fill='none' stroke='blue' stroke-width='3'><circle cx='5' cy='5' r='5'/></g>
             <rect fill='url(#g)' width='100' height='50'/>

@@ -123,7 +123,11 @@ public sealed class OwnFaceTests
             case "no-tables": BinaryPrimitives.WriteUInt16BigEndian(file.AsSpan(4), 0); break;
             case "no-outlines": rename("glyf", "gly_"); break;
             case "no-cmap": rename("cmap", "cma_"); break;
-            case "short-head": for (var i = 12; i < 12 + (20 * 16); i += 16) if (System.Text.Encoding.ASCII.GetString(file, i, 4) == "head") BinaryPrimitives.WriteUInt32BigEndian(file.AsSpan(i + 12), 20); break;
+            case "short-head":
+                for (var i = 12; i < 12 + (20 * 16); i += 16)
+                    if (System.Text.Encoding.ASCII.GetString(file, i, 4) == "head")
+                        BinaryPrimitives.WriteUInt32BigEndian(file.AsSpan(i + 12), 20);
+                break;
             case "large": file = new byte[FaceReading.MostBytes + 1]; break;
         }
         var refused = Should.Throw<Refusal>(() => FaceReading.Read(file, "letter.ttf"));

@@ -82,7 +82,9 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
         if (exactly is not null) hex.ShouldBe(exactly);
         // Ghostscript with the same two profiles is the second opinion.
         using var folder = new Folder();
-        File.WriteAllText(folder["one.ps"], $"%!PS\n<< /PageSize [10 10] >> setpagedevice {c / 100.0} {m / 100.0} {y / 100.0} {k / 100.0} setcmykcolor 0 0 10 10 rectfill showpage\n".Replace(',', '.'));
+        File.WriteAllText(folder["one.ps"],
+            $"%!PS\n<< /PageSize [10 10] >> setpagedevice {c / 100.0} {m / 100.0} {y / 100.0} {k / 100.0} " +
+            $"setcmykcolor 0 0 10 10 rectfill showpage\n".Replace(',', '.'));
         Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", $"--permit-file-read={AppContext.BaseDirectory}",
             $"-sDefaultCMYKProfile={Profiles.PathOf("coated-fogra39-300")}",
             $"-sOutputICCProfile={Profiles.PathOf("sRGB")}", "-dRenderIntent=1", "-dBlackPtComp=0", "-sDEVICE=ppmraw",

@@ -119,7 +119,9 @@ public sealed partial class PressFileTests(Pressed pressed) : IClassFixture<Pres
         with["Black"].AsSpan().SequenceEqual(without["Black"]).ShouldBeFalse();
 
         // Over the house's size it knocks out, and then the other plates do change.
-        var large = Plates(pressed.Press(new AddItem(black with { Style = black.Style with { Size = Length.FromPoints(25) } }).Apply(on.Job), "large.pdf"));
+        var large = Plates(pressed.Press(
+            new AddItem(black with { Style = black.Style with { Size = Length.FromPoints(25) } }).Apply(on.Job),
+            "large.pdf"));
         large["Cyan"].AsSpan().SequenceEqual(without["Cyan"]).ShouldBeFalse();
     }
 

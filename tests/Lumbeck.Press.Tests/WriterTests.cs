@@ -80,7 +80,8 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
             .Picture(composed.Sheets[0].Scene))
             .Root
             .ShouldNotBeNull();
-        XDocument.Parse($"<svg xmlns=\"http://www.w3.org/2000/svg\">{ZoneSvg.Patterns("z")}{ZoneSvg.Zones(composed.Sheets[0].Scene.Surface, "z", _ => true)}</svg>").Root
+        XDocument.Parse($"<svg xmlns=\"http://www.w3.org/2000/svg\">{ZoneSvg.Patterns("z")}" +
+            $"{ZoneSvg.Zones(composed.Sheets[0].Scene.Surface, "z", _ => true)}</svg>").Root
             .ShouldNotBeNull();
         var file = pressed.Press(job, "awkward.pdf");
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");

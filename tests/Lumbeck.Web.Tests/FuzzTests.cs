@@ -139,7 +139,11 @@ public sealed class FuzzTests : IDisposable
                 wrong.Add($"{(int)answer.StatusCode}: " +
                     $"{sent["ask"]!.ToJsonString()[..Math.Min(400, sent["ask"]!.ToJsonString().Length)]}");
             // What has grown out of all shape is stepped back from.
-            if (n % 25 == 24) (await tab.PostAsync("/jobs/hive/edit", new StringContent("""{"id":"ID","session":"session-fuzz","seen":1,"place":"Wrap","ask":{"is":"step","way":"back"}}""".Replace("ID", Guid.NewGuid().ToString(), StringComparison.Ordinal), Encoding.UTF8, "application/json"))).Dispose();
+            if (n % 25 == 24)
+                (await tab.PostAsync("/jobs/hive/edit",
+                new StringContent("""{"id":"ID","session":"session-fuzz","seen":1,"place":"Wrap","ask":{"is":"step","way":"back"}}"""
+                .Replace("ID", Guid.NewGuid().ToString(), StringComparison.Ordinal),
+                Encoding.UTF8, "application/json"))).Dispose();
         }
         wrong.ShouldBeEmpty(string.Join('\n', _server.Errors));
         // Chance made some that could be done, so that it looked behind the door too.

@@ -323,7 +323,8 @@ public sealed class HandTests(Browser browser)
         const string press = """
             const hit = document.querySelector('#hits [data-pick=author]');
             const at = hit.getBoundingClientRect();
-            hit.dispatchEvent(new MouseEvent('contextmenu', { bubbles: true, cancelable: true, clientX: at.x + at.width / 2, clientY: at.y + at.height / 2 }));
+            hit.dispatchEvent(new MouseEvent('contextmenu', { bubbles: true, cancelable: true,
+                clientX: at.x + at.width / 2, clientY: at.y + at.height / 2 }));
             """;
         browser.Script(press);
         browser.Until(() => browser.Text("#offers").Contains("copy to back", StringComparison.Ordinal));

@@ -95,7 +95,9 @@ public sealed class PageTests(Browser browser)
     public void Every_control_of_the_wrap_is_reached_by_the_keyboard_with_a_visible_focus()
     {
         browser.Go("/jobs/tidewatcher/wrap?item=line");
-        var wanted = Convert.ToInt64(browser.Script("return [...document.querySelectorAll('button:not([disabled]),a[href],input,select,textarea,summary,[tabindex]')].filter(e => e.checkVisibility({ contentVisibilityAuto: true })).length"), CultureInfo.InvariantCulture);
+        var wanted = Convert.ToInt64(browser.Script(
+            "return [...document.querySelectorAll('button:not([disabled]),a[href],input,select,textarea,summary,[tabindex]')]" +
+            ".filter(e => e.checkVisibility({ contentVisibilityAuto: true })).length"), CultureInfo.InvariantCulture);
         var reached = new HashSet<string>();
         for (var i = 0; i < wanted + 5; i++)
         {

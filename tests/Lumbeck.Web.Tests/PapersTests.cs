@@ -15,7 +15,8 @@ public sealed class PapersTests(Browser browser)
         browser.Go("/jobs/lighthouse/wrap");
         browser.Find("#papers summary").Click();
         // Each family is shown, as a picture that is truly there.
-        browser.Until(() => Convert.ToInt32(browser.Script("return [...document.querySelectorAll('#papers [data-fact=\"ground/paper\"] img')]" +
+        browser.Until(() =>
+            Convert.ToInt32(browser.Script("return [...document.querySelectorAll('#papers [data-fact=\"ground/paper\"] img')]" +
             ".filter(i => i.complete && i.naturalWidth > 40).length"), System.Globalization.CultureInfo.InvariantCulture) > 10);
         browser.AndWait(() => browser.Find("#papers [data-text='hexagons']").Click());
         Paper.ShouldBeOfType<Hexagons>().Scale.ShouldBe(100);
@@ -25,7 +26,8 @@ public sealed class PapersTests(Browser browser)
         browser.AndWait(() => browser.Find("#papers [data-fact='ground/paper-seed']").Click());
         browser.Type("#f-ground-paper-scale", "150");
         browser.Type("#f-ground-paper-filled", "80 %");
-        Paper.ShouldBeOfType<Hexagons>().ShouldSatisfyAllConditions(p => p.Scale.ShouldBe(150), p => p.Filled.ShouldBe(80), p => p.Seed.ShouldBe(4));
+        Paper.ShouldBeOfType<Hexagons>().ShouldSatisfyAllConditions(
+            p => p.Scale.ShouldBe(150), p => p.Filled.ShouldBe(80), p => p.Seed.ShouldBe(4));
         browser.TypeOnly("#f-ground-paper-turn", "400");
         browser.Until(() => browser.Text("#f-ground-paper-turn-says").Contains("from -180 to 180°"));
 

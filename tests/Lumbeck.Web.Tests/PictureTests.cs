@@ -74,7 +74,8 @@ public sealed class PictureTests(Browser browser)
             const data = new DataTransfer();
             data.items.add(new File([bytes], arguments[1]));
             const at = document.querySelector('#hits [data-pick=blurb]').getBoundingClientRect();
-            document.getElementById('sheet').dispatchEvent(new DragEvent('drop', { dataTransfer: data, clientX: at.x + 20, clientY: at.bottom + 40, bubbles: true, cancelable: true }));
+            document.getElementById('sheet').dispatchEvent(new DragEvent('drop', { dataTransfer: data,
+                clientX: at.x + 20, clientY: at.bottom + 40, bubbles: true, cancelable: true }));
             """;
         browser.AndWait(() =>
             browser.Script(drop, Convert.ToBase64String(File.ReadAllBytes(Made("bridge.jpg", 400, 300))),
@@ -112,7 +113,8 @@ public sealed class PictureTests(Browser browser)
     private const string Brought = """
         const [kind, ...files] = arguments;
         const data = new DataTransfer();
-        for (const [name, bytes] of files) data.items.add(new File([Uint8Array.from(atob(bytes), c => c.charCodeAt(0))], name, { type: 'image/jpeg' }));
+        for (const [name, bytes] of files) data.items.add(new File([Uint8Array.from(atob(bytes), c => c.charCodeAt(0))],
+            name, { type: 'image/jpeg' }));
         const at = document.querySelector('#hits [data-pick=blurb]').getBoundingClientRect();
         const where = { clientX: at.x + 20, clientY: at.bottom + 40, bubbles: true, cancelable: true };
         const sheet = document.getElementById('sheet');
@@ -162,7 +164,8 @@ public sealed class PictureTests(Browser browser)
             data.items.add(new File([Uint8Array.from(atob(arguments[1]), c => c.charCodeAt(0))], arguments[0], { type: 'image/jpeg' }));
             const hit = document.querySelector('#hits [data-pick=' + arguments[2] + ']');
             const at = hit.getBoundingClientRect();
-            hit.dispatchEvent(new DragEvent('drop', { dataTransfer: data, altKey: arguments[3], clientX: at.x + 9, clientY: at.y + 9, bubbles: true, cancelable: true }));
+            hit.dispatchEvent(new DragEvent('drop', { dataTransfer: data,
+                altKey: arguments[3], clientX: at.x + 9, clientY: at.y + 9, bubbles: true, cancelable: true }));
             """;
         var hung = pictures()[0];
         var four = Bytes("four.jpg", 90, 60);

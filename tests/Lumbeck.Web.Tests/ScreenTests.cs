@@ -64,7 +64,12 @@ public sealed class ScreenTests : IDisposable
             {
                 var view = new JobView(on, Place.Wrap, shown.On.Number, "spine-title", false, false, [], new(desk, on));
                 var unit = composed.Job.Ticket.Unit;
-                foreach (var svg in new[] { drawings.Lens(view), PlanDrawing.Of(view), FindingDrawing.Spots(composed, shown, "x"), drawings.Painter(composed).Picture(shown.Scene), $"<g>{drawings.Zones(shown, composed.Job.Ticket.House)}{Drawings.Chains(shown.Sheet, unit, "x")}{HandDrawing.Hits(view)}</g>" }.Where(svg => svg.Length > 0))
+                foreach (var svg in new[]
+                    { drawings.Lens(view), PlanDrawing.Of(view), FindingDrawing.Spots(composed, shown, "x"),
+                    drawings.Painter(composed).Picture(shown.Scene),
+                    $"<g>{drawings.Zones(shown, composed.Job.Ticket.House)}{Drawings.Chains(shown.Sheet, unit, "x")}</g>",
+                    $"<g>{HandDrawing.Hits(view)}</g>"
+                    }.Where(svg => svg.Length > 0))
                 {
                     var x = XDocument.Parse(svg);
                     x.Descendants().Attributes().ShouldAllBe(a => !a.Value.Contains("NaN") && !a.Value.Contains('∞'));

@@ -239,7 +239,13 @@ public sealed class SeeingTests(Browser browser)
         Back();
 
         // Five thousand of them are answered in words, and nothing is changed.
-        var many = "{\"lumbeck-items\":1,\"swatches\":[],\"items\":[" + string.Join(',', Enumerable.Range(0, 5000).Select(n => $"{{\"is\":\"ellipse\",\"id\":\"e{n}\",\"hold\":{{\"panel\":\"front\",\"box\":\"face\",\"anchor\":\"middle\",\"dx\":0,\"dy\":0}},\"width\":{{\"own\":900000,\"share\":0}}}}")) + "]}";
+        var all = Enumerable.Range(0, 5000).Select(n => $$"""
+            {
+              "is": "ellipse", "id": "e{{n}}", "width": { "own": 900000, "share": 0 },
+              "hold": { "panel": "front", "box": "face", "anchor": "middle", "dx": 0, "dy": 0 }
+            }
+            """);
+        var many = $$"""{ "lumbeck-items": 1, "swatches": [], "items": [{{string.Join(',', all)}}] }""";
         var tick = browser.Tick;
         browser.Script("const d = new DataTransfer(); d.setData('text/plain', arguments[0]); " +
             "document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true }))",

@@ -149,7 +149,21 @@ public sealed class ServerTests : IDisposable
     public async Task Nonsense_on_the_wire_is_no_server_error()
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/wrap");
-        string[] bodies = ["", "{", "[]", "{\"id\":1}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"add\",\"item\":\"title\",\"kind\":\"<script>\",\"panel\":\"front\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"item//x\",\"text\":\"\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\",\"path\":\"ticket/\",\"text\":\"x\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"write\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"remove\",\"items\":[null]}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"lay\",\"laid\":[null]}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"glitter\":1,\"ask\":{\"is\":\"swap-covers\"}}", "{\"id\":\"12345678\",\"session\":\"12345678\",\"ask\":{\"is\":\"add\",\"item\":\"../../x\",\"kind\":\"text\",\"panel\":\"front\"}}"];
+        string[] bodies =
+        [
+            "", "{", "[]", "{\"id\":1}",
+            .. ((string[])
+            [
+                """ "ask":{"is":"add","item":"title","kind":"<script>","panel":"front"} """,
+                """ "ask":{"is":"write","path":"item//x","text":""} """,
+                """ "ask":{"is":"write","path":"ticket/","text":"x"} """,
+                """ "ask":{"is":"write"} """,
+                """ "ask":{"is":"remove","items":[null]} """,
+                """ "ask":{"is":"lay","laid":[null]} """,
+                """ "glitter":1,"ask":{"is":"swap-covers"} """,
+                """ "ask":{"is":"add","item":"../../x","kind":"text","panel":"front"} """,
+            ]).Select(ask => $$"""{ "id": "12345678", "session": "12345678", {{ask}} }"""),
+        ];
         foreach (var body in bodies)
         {
             var answer = await tab.PostAsync("/jobs/tidewatcher/edit",
@@ -206,7 +220,14 @@ public sealed class ServerTests : IDisposable
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/ticket");
         var before = new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher");
-        var answer = await tab.PostAsync("/jobs/tidewatcher/try", new StringContent("{\"id\":\"12345678\",\"session\":\"12345678\",\"place\":\"Ticket\",\"ask\":{\"is\":\"write\",\"path\":\"ticket/pages\",\"text\":\"340\"}}", System.Text.Encoding.UTF8, "application/json"));
+        var answer = await tab.PostAsync("/jobs/tidewatcher/try",
+            new StringContent("""
+                {
+                  "id": "12345678", "session": "12345678", "place": "Ticket",
+                  "ask": { "is": "write", "path": "ticket/pages", "text": "340" }
+                }
+                """,
+            System.Text.Encoding.UTF8, "application/json"));
         var html = await answer.Content.ReadAsStringAsync();
         System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"").Select(m => m.Groups[1].Value)
             .ShouldBe(["plan", "changes", "sums"], ignoreOrder: true);

@@ -55,7 +55,8 @@ public sealed class WireTests
         s.Append("\nexport type Ask =");
         foreach (var kind in typeof(Ask).GetCustomAttributes<JsonDerivedTypeAttribute>())
             s.Append("\n  | ").Append(Shape(kind.DerivedType, (string)kind.TypeDiscriminator!));
-        return s.Append(";\n\nexport type Sent = ").Append(Shape(typeof(Sent))).Append(";\n").ToString();
+        return s.Append(";\n\nexport type Sent = ")
+            .Append(Shape(typeof(Sent)).Replace("; ", ";\n  ", StringComparison.Ordinal)).Append(";\n").ToString();
     }
 
     [Fact]

@@ -49,10 +49,12 @@ public readonly record struct Lab(double L, double A, double B)
             : h1 + h2 < 360
             ? (h1 + h2 + 360) / 2
             : (h1 + h2 - 360) / 2;
-        var t = 1 - (0.17 * Math.Cos(rad(mh - 30))) + (0.24 * Math.Cos(rad(2 * mh))) + (0.32 * Math.Cos(rad((3 * mh) + 6))) - (0.20 * Math.Cos(rad((4 * mh) - 63)));
+        var t = 1 - (0.17 * Math.Cos(rad(mh - 30))) + (0.24 * Math.Cos(rad(2 * mh)))
+            + (0.32 * Math.Cos(rad((3 * mh) + 6))) - (0.20 * Math.Cos(rad((4 * mh) - 63)));
         var sl = 1 + (0.015 * (ml - 50) * (ml - 50) / Math.Sqrt(20 + ((ml - 50) * (ml - 50))));
         var (sc, sh) = (1 + (0.045 * mc), 1 + (0.015 * mc * t));
-        var rt = -Math.Sin(rad(60 * Math.Exp(-(((mh - 275) / 25) * ((mh - 275) / 25))))) * 2 * Math.Sqrt(seventh(mc) / (seventh(mc) + twentyFive7));
+        var rt = -Math.Sin(rad(60 * Math.Exp(-(((mh - 275) / 25) * ((mh - 275) / 25))))) * 2
+            * Math.Sqrt(seventh(mc) / (seventh(mc) + twentyFive7));
         return Math.Sqrt((dl / sl * (dl / sl)) + (dc / sc * (dc / sc)) + (dh / sh * (dh / sh)) + (rt * (dc / sc) * (dh / sh)));
     }
 }

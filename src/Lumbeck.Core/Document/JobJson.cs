@@ -21,7 +21,7 @@ public static class JobJson
         MaxDepth = StoredForm.Deepest,
         TypeInfoResolver =
             new System.Text.Json.Serialization.Metadata.DefaultJsonTypeInfoResolver { Modifiers = { Papers.Told } },
-        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(),
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new PressKindJson(),
             new CaliperJson(), new FaceJson(), new IsbnJson() },
     };
 
@@ -124,6 +124,15 @@ public static class JobJson
             Length.FromUnits(reader.GetInt64());
         public override void Write(Utf8JsonWriter writer, Length value, JsonSerializerOptions options) =>
             writer.WriteNumberValue(value.Units);
+    }
+
+    private sealed class PressKindJson : JsonConverter<PressKind>
+    {
+        public override PressKind Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
+            PressKind.Of(reader.GetString() ?? "");
+
+        public override void Write(Utf8JsonWriter writer, PressKind value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.Word);
     }
 
     private sealed class CaliperJson : JsonConverter<Caliper>

@@ -28,7 +28,8 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
 
     /// <summary>Whether it has a picture that something shows through.</summary>
     public bool SeesThrough =>
-        Marks.Any(m => m is PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false } or GrownMark { Picture.Opaque: false });
+        Marks.Any(m => m is PictureMark { Picture.Opaque: false }
+            or TilesMark { Picture.Opaque: false } or GrownMark { Picture.Opaque: false });
 
     /// <summary>The finishing inks that something of it is laid in, by name.</summary>
     public IEnumerable<string> Finishes => Marks.Select(m => m.Finish?.Name).OfType<string>().Distinct();

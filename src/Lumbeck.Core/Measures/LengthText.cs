@@ -10,7 +10,12 @@ public static partial class LengthText
     private static readonly decimal[] VulgarValues = [0.25m, 0.5m, 0.75m, 0.125m, 0.375m, 0.625m, 0.875m, 1m / 3,
         2m / 3];
 
-    [GeneratedRegex("""^(?<sign>[-−])?\s*(?:(?<whole>\d+)[\s-]+(?<top>\d+)\s*/\s*(?<bottom>\d+)|(?<top>\d+)\s*/\s*(?<bottom>\d+)|(?<whole>\d*)\s*(?<vulgar>[¼½¾⅛⅜⅝⅞⅓⅔])|(?<number>\d+(?:[.,]\d*)?|[.,]\d+))\s*(?<unit>in(?:ch(?:es)?)?\.?|["”″]|''|mm|cm|pt|points?|µm|μm|um|mils?)?$""", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]
+    [GeneratedRegex(
+        """^(?<sign>[-−])?\s*(?:(?<whole>\d+)[\s-]+(?<top>\d+)\s*/\s*(?<bottom>\d+)|""" +
+        """(?<top>\d+)\s*/\s*(?<bottom>\d+)|(?<whole>\d*)\s*(?<vulgar>[¼½¾⅛⅜⅝⅞⅓⅔])|""" +
+        """(?<number>\d+(?:[.,]\d*)?|[.,]\d+))\s*""" +
+        """(?<unit>in(?:ch(?:es)?)?\.?|["”″]|''|mm|cm|pt|points?|µm|μm|um|mils?)?$""",
+        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]
     private static partial Regex Shape();
 
     [GeneratedRegex(@"\s*(?:[x×✕*]|\bby\b)\s*", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]

@@ -266,7 +266,8 @@ internal sealed class Layout
     /// Parts of a line from left to right: from the deepest level up, each stretch of parts is turned about (UAX #9,
     /// L2).
     /// </summary>
-    private static List<(Stretch Stretch, ShapedRun Run, int From, int To)> Visual(List<(Stretch Stretch, ShapedRun Run, int From, int To)> parts)
+    private static List<(Stretch Stretch, ShapedRun Run, int From, int To)> Visual(
+        List<(Stretch Stretch, ShapedRun Run, int From, int To)> parts)
     {
         if (parts.TrueForAll(p => p.Stretch.Level == 0)) return parts;
         var order = new List<(Stretch Stretch, ShapedRun Run, int From, int To)>(parts);

@@ -151,7 +151,11 @@ internal sealed class Paragraph
         List<(Rune, FaceId)> instead)
     {
         // Spaces, joiners and the like need no drawing.
-        if (letter.Bidi is Bidi.BN or Bidi.LRE or Bidi.LRO or Bidi.RLE or Bidi.RLO or Bidi.PDF or Bidi.LRI or Bidi.RLI or Bidi.FSI or Bidi.PDI || letter.Break is Break.SP or Break.ZW or Break.BK or Break.CR or Break.LF or Break.WJ or Break.ZWJ || point is 0xAD or 0x200E or 0x200F or (>= 0xFE00 and <= 0xFE0F)) return before;
+        if (letter.Bidi is Bidi.BN or Bidi.LRE or Bidi.LRO or Bidi.RLE or Bidi.RLO or Bidi.PDF
+            or Bidi.LRI or Bidi.RLI or Bidi.FSI or Bidi.PDI
+            || letter.Break is Break.SP or Break.ZW or Break.BK or Break.CR or Break.LF or Break.WJ or Break.ZWJ
+            || point is 0xAD or 0x200E or 0x200F or (>= 0xFE00 and <= 0xFE0F))
+            return before;
         var rune = Rune.IsValid(point) ? new Rune(point) : Rune.ReplacementChar;
         if (type.Has(wanted, rune)) return wanted;
         if (before != wanted && type.Has(before, rune)) { instead.Add((rune, before)); return before; }

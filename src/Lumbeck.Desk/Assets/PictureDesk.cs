@@ -83,9 +83,13 @@ public sealed class PictureDesk : IPictureFiles
         var hashes = job.Items.OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture).OfType<Picture>()
             .DistinctBy(p => p.Hash).ToList();
         var lines = hashes.Select(p => _rows.Find(p.Hash) is { } row
-            ? $"{row.Name}: {string.Join(", ", ((string[])[row.Maker.Length > 0 ? "by " + row.Maker : "maker not stated", row.Source.Length > 0 ? "from " + row.Source : "source not stated", row.Licence.Length > 0 ? row.Licence : "licence not stated"]))}"
+            ? $"{row.Name}: {string.Join(", ", ((string[])[
+                row.Maker.Length > 0 ? "by " + row.Maker : "maker not stated",
+                row.Source.Length > 0 ? "from " + row.Source : "source not stated",
+                row.Licence.Length > 0 ? row.Licence : "licence not stated"]))}"
             : $"{p.Name}: not in this drawer");
-        return $"Pictures on the cover of {(job.Ticket.Title.Length > 0 ? job.Ticket.Title : "an untitled book")}\n\n{(hashes.Count == 0 ? "None." : string.Join('\n', lines))}\n";
+        return $"Pictures on the cover of {(job.Ticket.Title.Length > 0 ? job.Ticket.Title : "an untitled book")}" +
+            $"\n\n{(hashes.Count == 0 ? "None." : string.Join('\n', lines))}\n";
     }
 
     /// <summary>Takes a picture in.</summary>
@@ -176,7 +180,10 @@ public sealed class PictureDesk : IPictureFiles
     public byte[] GrownPreview(Grown how, int wide, PressCondition condition, bool convert)
     {
         if (!File.Exists(PathOf(how.Hash))) throw new FileNotFoundException("No such picture.");
-        return Kept($"grown-{GrownDesk.Key(how, wide)}-{Path.GetFileName(condition.Profile)}-{condition.Intent}{(convert ? "-converted" : "")}.webp", () => PictureMaking.ForScreen(Grown.Preview(how, wide), Grower.PreviewWide, condition, convert));
+        var through = $"{Path.GetFileName(condition.Profile)}-{condition.Intent}{(convert ? "-converted" : "")}";
+        return Kept($"grown-{GrownDesk.Key(how, wide)}-{through}.webp",
+            () => PictureMaking.ForScreen(Grown.Preview(how, wide), Grower.PreviewWide,
+            condition, convert));
     }
 
     /// <summary>How much of an RGB picture the house's press can't show, from 0 to 1, and where.</summary>

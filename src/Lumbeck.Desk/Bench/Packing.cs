@@ -112,7 +112,9 @@ public static partial class Packing
                     ? slug
                     : null);
         }
-        catch (Exception e) when (e is InvalidDataException or JsonException or NotSupportedException or EndOfStreamException or ArgumentException or NullReferenceException or InvalidOperationException or OverflowException) { throw No("it is damaged, or no pack of Lumbeck’s"); }
+        catch (Exception e) when (e is InvalidDataException or JsonException or NotSupportedException or EndOfStreamException
+            or ArgumentException or NullReferenceException or InvalidOperationException or OverflowException)
+        { throw No("it is damaged, or no pack of Lumbeck’s"); }
     }
 
     private static void Put(ZipArchive zip, string name, Action<Stream> write,

@@ -42,7 +42,10 @@ public static class Blank
     }
 
     private static string Subject(WrapGeometry g, Sheet sheet, Part part) =>
-        $"{g.Book.Binding.Say()} for {g.House.Name}, trim {g.Book.Trim.Show(Unit.Millimetre)}, sheet {sheet.Size.Show(Unit.Millimetre)}{(g.Spine.Working.Length > 0 ? $", spine {g.Spine.Width.Show(Unit.Millimetre)}" : "")}{(part == Part.Sheet ? "" : $", {part.Say()} with its edge")}";
+        $"{g.Book.Binding.Say()} for {g.House.Name}, trim {g.Book.Trim.Show(Unit.Millimetre)}, " +
+            $"sheet {sheet.Size.Show(Unit.Millimetre)}" +
+            $"{(g.Spine.Working.Length > 0 ? $", spine {g.Spine.Width.Show(Unit.Millimetre)}" : "")}" +
+            $"{(part == Part.Sheet ? "" : $", {part.Say()} with its edge")}";
 
     private static string Mm(Length l) => Math.Round(l.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
 }

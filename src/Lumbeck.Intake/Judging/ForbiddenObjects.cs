@@ -33,7 +33,11 @@ internal static class ForbiddenObjects
                 case "JavaScript" when d.ContainsKey(NameToken.Create("JS")):
                     found.Stop("objects", "a script", "none",
                     "A press file runs no scripts."); break;
-                case "Launch" or "URI" or "SubmitForm" or "ImportData" or "GoToR" or "Movie" or "Sound" or "Rendition" or "ResetForm" or "Named" or "GoTo" when pdf.Name(d, "Type") is null or "Action" && found.Kind != "PDF": found.Stop("objects", "an action", "none", "A press file acts on nothing."); break;
+                case "Launch" or "URI" or "SubmitForm" or "ImportData" or "GoToR" or "Movie"
+                    or "Sound" or "Rendition" or "ResetForm" or "Named" or "GoTo"
+                    when pdf.Name(d, "Type") is null or "Action" && found.Kind != "PDF":
+                    found.Stop("objects", "an action", "none", "A press file acts on nothing.");
+                    break;
                 case "Launch" or "SubmitForm" or "ImportData":
                     found.Stop("objects", "an action", "none",
                     "A press file acts on nothing."); break;

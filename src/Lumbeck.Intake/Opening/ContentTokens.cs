@@ -160,5 +160,6 @@ internal sealed class ContentTokens(ReadOnlyMemory<byte> content)
     }
 
     private static bool IsSpace(byte b) => b is 0 or 9 or 10 or 12 or 13 or 32;
-    private static bool IsEnd(byte b) => IsSpace(b) || b is (byte)'(' or (byte)')' or (byte)'<' or (byte)'>' or (byte)'[' or (byte)']' or (byte)'{' or (byte)'}' or (byte)'/' or (byte)'%';
+    private static bool IsEnd(byte b) => IsSpace(b) || b is (byte)'(' or (byte)')' or (byte)'<' or (byte)'>' or (byte)'[' or (byte)']'
+        or (byte)'{' or (byte)'}' or (byte)'/' or (byte)'%';
 }

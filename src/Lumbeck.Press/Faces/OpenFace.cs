@@ -98,7 +98,8 @@ internal sealed unsafe class OpenFace
         return new(glyphs.MoveToImmutable(), how.RightToLeft);
     }
 
-    private static readonly System.Collections.Concurrent.ConcurrentDictionary<string, HarfBuzzSharp.Language> Languages = new(StringComparer.Ordinal);
+    private static readonly System.Collections.Concurrent.ConcurrentDictionary<string, HarfBuzzSharp.Language>
+        Languages = new(StringComparer.Ordinal);
     private static readonly System.Collections.Concurrent.ConcurrentDictionary<string, Feature[]> Features = new(StringComparer.Ordinal);
 
     private static Feature[] Parse(string features) =>
@@ -147,7 +148,8 @@ internal sealed unsafe class OpenFace
     {
         var words = string.Concat(name.Select(c => char.IsAsciiLetterOrDigit(c) ? c : ' '))
             .Split(' ', StringSplitOptions.RemoveEmptyEntries);
-        var styles = words.Where(w => w is "Thin" or "ExtraLight" or "Light" or "Medium" or "SemiBold" or "Bold" or "ExtraBold" or "Black" or "Italic").ToArray();
+        var styles = words.Where(w => w is "Thin" or "ExtraLight" or "Light" or "Medium"
+            or "SemiBold" or "Bold" or "ExtraBold" or "Black" or "Italic").ToArray();
         var family = string.Concat(words.Except(styles));
         return (family.Length == 0 ? "Face" : family) + "-" + (styles.Length == 0 ? "Regular" : string.Concat(styles));
     }

@@ -130,7 +130,9 @@ public static class Grower
                 {
                     var (x0, y0, x1, y1) = (Math.Min(2 * x, from.Wide - 1), Math.Min(2 * y, from.High - 1),
                         Math.Min((2 * x) + 1, from.Wide - 1), Math.Min((2 * y) + 1, from.High - 1));
-                    for (var i = 0; i < 4; i++) to.Pixel(x, y)[i] = (byte)((from.Pixel(x0, y0)[i] + from.Pixel(x1, y0)[i] + from.Pixel(x0, y1)[i] + from.Pixel(x1, y1)[i] + 2) / 4);
+                    for (var i = 0; i < 4; i++)
+                        to.Pixel(x, y)[i] = (byte)((from.Pixel(x0, y0)[i] + from.Pixel(x1, y0)[i]
+                        + from.Pixel(x0, y1)[i] + from.Pixel(x1, y1)[i] + 2) / 4);
                 }
             return to;
         }

@@ -111,7 +111,9 @@ public static class PressFile
         var intents = plan.InRgb ? "" : $"/OutputIntents [{Intent(pdf, plan, house)} 0 R] ";
         var meta = plan.Kind.Naming == Naming.Info
             ? ""
-            : $"/Metadata {pdf.Stream("/Type /Metadata /Subtype /XML", s => s.Write(Encoding.UTF8.GetBytes(Xmp.Of(note, plan.Kind))), compress: false)} 0 R ";
+            : $"/Metadata {pdf.Stream("/Type /Metadata /Subtype /XML",
+                s => s.Write(Encoding.UTF8.GetBytes(Xmp.Of(note, plan.Kind))),
+                compress: false)} 0 R ";
         var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R {meta}{intents}>>");
         var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Author {PdfText.String(note.Author)} " +
             $"/Subject {PdfText.String(note.Subject)} /Creator ({Maker}) /Producer ({Maker}) /CreationDate " +

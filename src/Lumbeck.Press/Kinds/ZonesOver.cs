@@ -9,7 +9,9 @@ internal static class ZonesOver
     {
         var ink = Ink.Percent(0, 80, 60, 20);
         List<Mark> marks = [Boxed(scene.Surface.Trim, ink, [])];
-        foreach (var zone in scene.Surface.Zones.Where(z => z.Kind is ZoneKind.FoldSafe or ZoneKind.TrimSafe or ZoneKind.SpineSafe or ZoneKind.Barcode or ZoneKind.Hinge or ZoneKind.Score or ZoneKind.Punch))
+        foreach (var zone in scene.Surface.Zones.Where(z =>
+            z.Kind is ZoneKind.FoldSafe or ZoneKind.TrimSafe or ZoneKind.SpineSafe or ZoneKind.Barcode
+            or ZoneKind.Hinge or ZoneKind.Score or ZoneKind.Punch))
             marks.Add(Boxed(zone.Box, ink, [1.5, 2]));
         foreach (var fold in scene.Surface.Folds)
         {

@@ -188,7 +188,8 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
             PdfText.Figure(shade.Y1));
         var (fx, fy) = shade.Focus is { } f ? (PdfText.Figure(f.X), PdfText.Figure(f.Y)) : (x0, y0);
         var coords = shade.Round
-            ? $"{fx} {fy} 0 {x0} {y0} {PdfText.Figure(Math.Sqrt(((shade.X1 - shade.X0) * (shade.X1 - shade.X0)) + ((shade.Y1 - shade.Y0) * (shade.Y1 - shade.Y0))))}"
+            ? $"{fx} {fy} 0 {x0} {y0} " +
+                $"{PdfText.Figure(double.Hypot(shade.X1 - shade.X0, shade.Y1 - shade.Y0))}"
             : $"{x0} {y0} {x1} {y1}";
         var name = string.Create(CultureInfo.InvariantCulture, $"S{_shades.Count + 1}");
         _shades[name] = pdf.Object($"<< /ShadingType {(shade.Round ? 3 : 2)} /ColorSpace {ink.Space} /Coords " +

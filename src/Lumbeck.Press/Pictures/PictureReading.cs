@@ -49,7 +49,9 @@ public static class PictureReading
                 throw No($"{name} is {wide} × {high} pixels, {(long)wide * high / 1_000_000} million: up to " +
                     $"{most / 1_000_000} million can be taken " +
                     $"in{(whole ? " of a progressive or interlaced file; save it as a plain one" : "")}");
-            if (image.Interpretation is not (Enums.Interpretation.Srgb or Enums.Interpretation.Rgb or Enums.Interpretation.Rgb16 or Enums.Interpretation.Bw or Enums.Interpretation.Grey16 or Enums.Interpretation.Cmyk) || image.Bands is < 1 or > 5)
+            if (image.Interpretation is not (Enums.Interpretation.Srgb or Enums.Interpretation.Rgb or Enums.Interpretation.Rgb16
+                or Enums.Interpretation.Bw or Enums.Interpretation.Grey16 or Enums.Interpretation.Cmyk)
+                || image.Bands is < 1 or > 5)
                 throw No($"{name} is in a colour space that isn’t taken in: save it in RGB, gray or CMYK");
             // Every pixel is decoded, so that a file that breaks off halfway is found now and not at the press.
             _ = image.Avg();

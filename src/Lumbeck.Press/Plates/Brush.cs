@@ -134,7 +134,8 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
             var (x0, y0) = ((int)Math.Floor(x), (int)Math.Floor(y));
             double at(int cx, int cy) => cx < 0 || cy < 0 || cx >= wide || cy >= high ? 0 : cover[(cy * wide) + cx];
             var (fx, fy) = (x - x0, y - y0);
-            var c = (((at(x0, y0) * (1 - fx)) + (at(x0 + 1, y0) * fx)) * (1 - fy)) + (((at(x0, y0 + 1) * (1 - fx)) + (at(x0 + 1, y0 + 1) * fx)) * fy);
+            var c = (((at(x0, y0) * (1 - fx)) + (at(x0 + 1, y0) * fx)) * (1 - fy))
+                + (((at(x0, y0 + 1) * (1 - fx)) + (at(x0 + 1, y0 + 1) * fx)) * fy);
             var coverage = (int)Math.Round(c * mark.Strength * a / 255);
             if (mark.Finish is not { } finish) { _on.Multiply(pixel, ink, coverage); return; }
             _on.Finish(finish.Name).Multiply(pixel, Level(finish.Tint), coverage);

@@ -92,7 +92,8 @@ internal static class Flattening
             && piece.Finishes.Any();
 
     private static bool SeesThrough(Mark mark, bool finishes) =>
-        mark is SoftMark or PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false } or GrownMark { Picture.Opaque: false }
+        mark is SoftMark or PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false }
+            or GrownMark { Picture.Opaque: false }
         || (finishes && mark.Finish is not null);
 
     /// <summary>One mark of a piece, as pixels of what lies there up to it.</summary>

@@ -224,7 +224,9 @@ internal sealed class FinishLayer(int wide, byte[] tints, byte[]? alpha, FinishL
         }
         int before = alpha[pixel];
         var after = before + coverage - Layer.Div(before * coverage);
-        _tints[pixel] = (byte)Math.Clamp(((tint * coverage * 255) + (_tints[pixel] * before * (255 - coverage)) + (after * 127)) / (after * 255), 0, 255);
+        _tints[pixel] = (byte)Math.Clamp(
+            ((tint * coverage * 255) + (_tints[pixel] * before * (255 - coverage)) + (after * 127))
+            / (after * 255), 0, 255);
         alpha[pixel] = (byte)after;
     }
 

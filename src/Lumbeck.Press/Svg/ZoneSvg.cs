@@ -20,7 +20,12 @@ public static class ZoneSvg
 
     // A pattern takes its colour where it is defined, not where it is used: hence one for each ink.
     private static string InkPatterns(string prefix, string ink, string colour) =>
-        $"""<pattern id="{prefix}-hatch-{ink}" width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0v4" stroke="{colour}"/></pattern><pattern id="{prefix}-cross-{ink}" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0 0v5M0 0h5" stroke="{colour}" stroke-width=".7"/></pattern>""";
+        $"""<pattern id="{prefix}-hatch-{ink}" width="4" height="4" {Aslant}>""" +
+        $"""<path d="M0 0v4" stroke="{colour}"/></pattern>""" +
+        $"""<pattern id="{prefix}-cross-{ink}" width="5" height="5" {Aslant}>""" +
+        $"""<path d="M0 0v5M0 0h5" stroke="{colour}" stroke-width=".7"/></pattern>""";
+
+    private const string Aslant = "patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\"";
 
     /// <summary>A rectangle of fine hatch, for what is cut away.</summary>
     public static StringBuilder Hatch(this StringBuilder s, string prefix, bool light) =>

@@ -53,9 +53,13 @@ function build(): void {
   // Seen from the front of a book bound at its left, the spine is at the left; bound at its right, at the right.
   bound = spine && front ? (spine[0]! < front[0]! ? -1 : 1) : -1;
   body!.append(face('pages', d - 2, h - 4, `rotateY(90deg) translateZ(${-bound * (w / 2 - 3)}px)`));
-  body!.append(face('pages', w - 4, d - 2, `rotateX(90deg) translateZ(${h / 2 - 3}px)`), face('pages', w - 4, d - 2, `rotateX(-90deg) translateZ(${h / 2 - 3}px)`));
+  body!.append(
+    face('pages', w - 4, d - 2, `rotateX(90deg) translateZ(${h / 2 - 3}px)`),
+    face('pages', w - 4, d - 2, `rotateX(-90deg) translateZ(${h / 2 - 3}px)`));
   // A hair wider than they are, so that no paper shows between them.
-  body!.append(face('front', w + 1, h, `translateZ(${d / 2}px)`, front), face('back', w + 1, h, `rotateY(180deg) translateZ(${d / 2}px)`, back));
+  body!.append(
+    face('front', w + 1, h, `translateZ(${d / 2}px)`, front),
+    face('back', w + 1, h, `rotateY(180deg) translateZ(${d / 2}px)`, back));
   if (spine) body!.append(face('spine', d + 1.5, h, `rotateY(${bound * 90}deg) translateZ(${w / 2}px)`, spine));
   // Flaps stand open behind the covers they belong to; the one of the cover that is seen is shown, as they would meet.
   for (const [part, side] of [['front-flap', 1], ['back-flap', -1]] as [string, number][]) {
@@ -63,14 +67,16 @@ function build(): void {
     if (!f) continue;
     const fw = f[2]! * k;
     const out = -bound * (w / 2);
-    body!.append(face(part, fw, h, `translateX(${out}px) translateZ(${(side * d) / 2}px) rotateY(${side * -bound * 68}deg) translateX(${(-bound * fw) / 2}px) ${side < 0 ? 'rotateY(180deg)' : ''}`, f));
+    const hinge = `translateX(${out}px) translateZ(${(side * d) / 2}px) rotateY(${side * -bound * 68}deg)`;
+    body!.append(face(part, fw, h, `${hinge} translateX(${(-bound * fw) / 2}px) ${side < 0 ? 'rotateY(180deg)' : ''}`, f));
   }
 }
 
 function pose(): void {
   body!.style.setProperty('transform', `rotateX(${tilt}deg) rotateY(${turn}deg)`);
   const front = Math.cos((turn * Math.PI) / 180) > 0;
-  for (const [flap, seen] of [['front', front], ['back', !front]]) body!.querySelector(`.leaf-${flap}-flap`)?.toggleAttribute('hidden', !seen);
+  for (const [flap, seen] of [['front', front], ['back', !front]])
+    body!.querySelector(`.leaf-${flap}-flap`)?.toggleAttribute('hidden', !seen);
 }
 
 const stage = body?.parentElement;

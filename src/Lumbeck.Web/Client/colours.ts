@@ -21,7 +21,10 @@ document.addEventListener('change', e => {
   if (!file) return;
   if (input.dataset.palette !== undefined) upload(file, `${body.dataset.base}/swatches`, {}, 'Reading', () => refresh());
   else if (input.dataset.profile !== undefined) upload(file, '/profiles', {}, 'Looking at', () => location.reload());
-  else if (input.dataset.tracing !== undefined) upload(file, `${body.dataset.base}/tracing`, { sheet: body.dataset.sheet ?? '', page: document.querySelector<HTMLInputElement>('#tracing-page')?.value ?? '1' }, 'Looking at', () => refresh());
+  else if (input.dataset.tracing !== undefined)
+    upload(file, `${body.dataset.base}/tracing`, { sheet: body.dataset.sheet ?? '',
+    page: document.querySelector<HTMLInputElement>('#tracing-page')?.value ?? '1' },
+    'Looking at', () => refresh());
   else return;
   input.value = '';
 });

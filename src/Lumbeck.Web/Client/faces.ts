@@ -28,7 +28,9 @@ function narrow(): void {
   let n = 0;
   for (const row of body!.querySelectorAll<HTMLElement>('.face-row')) {
     const says = (key: string) => ` ${row.dataset[key] ?? ''} `;
-    row.hidden = !(row.dataset.name!.includes(name) && by.every(s => (s.dataset.faceBy === 'kind' ? row.dataset.kind === s.value : says(s.dataset.faceBy!).includes(` ${s.value} `))));
+    row.hidden = !(row.dataset.name!.includes(name) &&
+      by.every(s => (s.dataset.faceBy === 'kind' ? row.dataset.kind === s.value :
+      says(s.dataset.faceBy!).includes(` ${s.value} `))));
     if (!row.hidden) n++;
   }
   const count = body!.querySelector('[data-face-count]');

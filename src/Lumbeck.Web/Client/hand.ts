@@ -74,7 +74,9 @@ function begin(e: PointerEvent): void {
   if (g.kind === 'carry' || g.kind === 'push') pick(g.items.map(h => h.id));
   g.snaps = new Snaps(hits(), new Set(g.items.map(h => h.id)));
   g.box = round(g.items.flatMap(h => corners(h.m, h.w, h.h)));
-  g.art = g.items.map(h => document.getElementById(`s-${h.id}`)).filter(a => a !== null).map(a => ({ e: a, was: a.getAttribute('transform') ?? '' }));
+  g.art = g.items.map(h => document.getElementById(`s-${h.id}`))
+    .filter(a => a !== null)
+    .map(a => ({ e: a, was: a.getAttribute('transform') ?? '' }));
 }
 
 function move(e: PointerEvent): void {
@@ -90,7 +92,10 @@ function move(e: PointerEvent): void {
 
 /** Lays a placing over what the art had. */
 function preview(g: Gesture, m: (h: Hit) => DOMMatrix, shapes = true): void {
-  g.items.forEach((h, i) => { if (g.art[i] && (shapes || h.kind !== 'text')) g.art[i].e.setAttribute('transform', `${m(h).toString()} ${g.art[i].was}`); });
+  g.items.forEach((h, i) => {
+    if (g.art[i] && (shapes || h.kind !== 'text'))
+    g.art[i].e.setAttribute('transform', `${m(h).toString()} ${g.art[i].was}`);
+    });
   for (const svg of ['sheet', 'lens-drawing'])
     document.querySelectorAll(`#${svg} .over .picked`).forEach(b => b.setAttribute('visibility', 'hidden'));
   document.querySelectorAll('.over .grip').forEach(b => b.setAttribute('visibility', 'hidden'));
@@ -99,7 +104,11 @@ function preview(g: Gesture, m: (h: Hit) => DOMMatrix, shapes = true): void {
   if (!over) return;
   for (const h of g.items) {
     const path = corners(h.m, h.w, h.h).map(c => at(m(h), c.x, c.y)).map(c => `${c.x} ${c.y}`).join('L');
-    for (const tone of ['moving picked under', 'moving picked']) { const b = document.createElementNS('http://www.w3.org/2000/svg', 'path'); b.setAttribute('class', tone); b.setAttribute('d', `M${path}z`); over.append(b); }
+    for (const tone of ['moving picked under', 'moving picked']) {
+      const b = document.createElementNS('http://www.w3.org/2000/svg', 'path');
+      b.setAttribute('class', tone); b.setAttribute('d', `M${path}z`);
+      over.append(b);
+      }
   }
 }
 
@@ -117,7 +126,8 @@ function carry(g: Gesture, p: Point, px: number, e: PointerEvent): void {
   const down = e.altKey || only === 'across' ? null : g.snaps!.move({ ...g.box, x: g.box.x + dx }, dy, true, NEAR * px);
   if (down) dy = down.by;
   preview(g, () => new DOMMatrix([1, 0, 0, 1, dx, dy]));
-  show(e, px, [`${figure(dx)} ${dx < 0 ? 'left' : 'right'}, ${figure(dy)} ${dy < 0 ? 'up' : 'down'}`], across, down, { ...g.box, x: g.box.x + dx, y: g.box.y + dy });
+  show(e, px, [`${figure(dx)} ${dx < 0 ? 'left' : 'right'}, ${figure(dy)} ${dy < 0 ? 'up' : 'down'}`],
+    across, down, { ...g.box, x: g.box.x + dx, y: g.box.y + dy });
   g.result = dx === 0 && dy === 0
     ? null
     : () => send({ is: 'carry', items: g.items.map(h => h.id), right: dx, down: dy });

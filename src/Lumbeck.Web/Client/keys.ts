@@ -46,7 +46,8 @@ function list(): boolean {
   return true;
 }
 
-const toggle = (fact: string): void => send({ is: 'write-each', items: picked(), fact, text: document.querySelector(`[data-fact$="/${fact}"][aria-pressed="true"]`) ? 'no' : 'yes' });
+const toggle = (fact: string): void => send({ is: 'write-each', items: picked(), fact,
+  text: document.querySelector(`[data-fact$="/${fact}"][aria-pressed="true"]`) ? 'no' : 'yes' });
 
 /** A key pressed on the sheet or a list; true where it did something. */
 export function pressed(e: KeyboardEvent): boolean {

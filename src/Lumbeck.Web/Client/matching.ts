@@ -17,8 +17,15 @@ function fill(): void {
   at.hidden = !shown;
   if (!shown) return;
   const { base, tick } = document.body.dataset;
-  if (at.childElementCount === 0) for (const wide of WIDTHS) { const i = document.createElement('img'); i.width = wide; i.alt = `The front ${wide} pixels wide`; i.onerror = () => { i.hidden = true; }; i.onload = () => { i.hidden = false; }; at.append(i); }
-  at.querySelectorAll('img').forEach((img, n) => { const to = `${base}/wrap.jpg?panel=front&wide=${WIDTHS[n]}&sheet=${document.body.dataset.sheet ?? ''}&tick=${tick}`; if (img.getAttribute('src') !== to) img.src = to; });
+  if (at.childElementCount === 0) for (const wide of WIDTHS) {
+    const i = document.createElement('img'); i.width = wide; i.alt = `The front ${wide} pixels wide`;
+    i.onerror = () => { i.hidden = true; }; i.onload = () => { i.hidden = false; };
+    at.append(i);
+    }
+  at.querySelectorAll('img').forEach((img, n) => {
+    const to = `${base}/wrap.jpg?panel=front&wide=${WIDTHS[n]}&sheet=${document.body.dataset.sheet ?? ''}&tick=${tick}`;
+    if (img.getAttribute('src') !== to) img.src = to;
+    });
 }
 document.addEventListener('lumbeck:settled', () => window.setTimeout(fill));
 

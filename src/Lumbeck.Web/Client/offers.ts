@@ -8,7 +8,9 @@ const PRESSES = '[data-arrange],[data-order],[data-remove],button[data-fact$="/l
 function close(): void { document.getElementById('offers')?.remove(); }
 
 /** The presses of what is picked, once its settings are there. */
-const offered = () => [...document.querySelectorAll<HTMLButtonElement>(picked().length > 1 ? '#together button' : `#row-${CSS.escape(picked()[0] ?? '')} button`)].filter(b => b.matches(PRESSES));
+const offered = () => [...document.querySelectorAll<HTMLButtonElement>(
+  picked().length > 1 ? '#together button' : `#row-${CSS.escape(picked()[0] ?? '')} button`)]
+  .filter(b => b.matches(PRESSES));
 
 function show(x: number, y: number): void {
   const presses = offered();

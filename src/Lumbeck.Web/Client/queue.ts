@@ -15,7 +15,8 @@ const base = body.dataset.base ?? ''; // the job's or house's own address
 let tick = Number(body.dataset.tick ?? 0);
 /** The tick that this page was opened at. */
 const opened = tick;
-// Ids of picked items, parted by commas, the one picked last at the end; after an @ the letters that are picked in it, while it is typed in.
+// Ids of picked items, parted by commas, the one picked last at the end; after an @ the letters that are picked in it,
+// while it is typed in.
 let shown: string | null = body.dataset.open || null; // what the page shows as picked
 let wanted: string | null = shown;                    // what it should show
 const waiting: Entry[] = [];
@@ -145,7 +146,8 @@ async function leave(entry: Entry): Promise<boolean> {
   const { id, ask, how, over } = entry;
   let answer: Response;
   try {
-    answer = await post(`${base}/edit`, sent(id, ask, { base: over ? null : tick, opened, gesture: how.gesture ?? null, open: shown, tried }));
+    answer = await post(`${base}/edit`,
+      sent(id, ask, { base: over ? null : tick, opened, gesture: how.gesture ?? null, open: shown, tried }));
   } catch {
     tell('The server does not answer. What you did is kept here and sent again.');
     return false;
@@ -262,7 +264,8 @@ export function wrong(path: string, sentence: string, typed = ''): void {
 }
 
 const says = (path: string) => document.querySelector<HTMLElement>(`[data-says="${CSS.escape(path)}"]`);
-const fieldOf = (path: string) => document.querySelector<HTMLInputElement>(`input[data-fact="${CSS.escape(path)}"],textarea[data-fact="${CSS.escape(path)}"],select[data-fact="${CSS.escape(path)}"]`);
+const fieldOf = (path: string) =>
+  document.querySelector<HTMLInputElement>(`:is(input, textarea, select)[data-fact="${CSS.escape(path)}"]`);
 
 function told(path: string, sentence: string): void {
   const at = says(path)!;
@@ -278,7 +281,8 @@ function notice(): HTMLElement {
   if (!n) {
     n = document.createElement('div');
     n.id = 'notice';
-    n.className = 'fixed left-1/2 -translate-x-1/2 bottom-11 z-30 bg-raised text-ink border border-edge border-l-4 border-l-brass px-4 py-2 shadow-lg max-w-[760px] flex items-center gap-3';
+    n.className = 'fixed left-1/2 -translate-x-1/2 bottom-11 z-30 bg-raised text-ink border border-edge border-l-4 '
+      + 'border-l-brass px-4 py-2 shadow-lg max-w-[760px] flex items-center gap-3';
     n.setAttribute('role', 'alert');
     body.append(n);
   }
@@ -320,7 +324,9 @@ function conflict(c: Problem, ask: Ask, how: How): void {
   };
   const again = () => put({ id: crypto.randomUUID(), ask, how, over: true });
   if (step) n.append(words, choice('Leave it', () => {}), choice('Take it back', again));
-  else n.append(words, choice(`Keep ${short(theirs)}`, () => { undirty(); void news().then(settle); }), choice(`Use ${short(yours)}`, again));
+  else n.append(words,
+    choice(`Keep ${short(theirs)}`, () => { undirty(); void news().then(settle); }),
+    choice(`Use ${short(yours)}`, again));
   undirty();
   void news();
 }

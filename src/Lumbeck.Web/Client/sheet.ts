@@ -168,7 +168,9 @@ document.addEventListener('lumbeck:settled', () => { if (lensNear) showLens(); }
 /** Rolls the lens to what is picked on the spine, or at first to where its words begin. */
 function rollLens(): void {
   const way = document.getElementById('lens-way');
-  const hit = document.querySelector(picked().length > 0 ? `#lens-hits [data-pick="${CSS.escape(picked().at(-1)!)}"]` : '#lens-hits [data-kind="text"]');
+  const hit = document.querySelector(picked().length > 0
+    ? `#lens-hits [data-pick="${CSS.escape(picked().at(-1)!)}"]`
+    : '#lens-hits [data-kind="text"]');
   if (!way || !hit) return;
   const [r, w] = [hit.getBoundingClientRect(), way.getBoundingClientRect()];
   if (r.left < w.left || r.right > w.right) way.scrollLeft += r.left - w.left - 40;

@@ -118,7 +118,9 @@ export function show(e: { clientX: number; clientY: number }, px: number, said: 
       // Met by a line, the distances to the panel's edges are what is wanted.
       for (const g of equal ? d.gaps : d.line && box ? fromEdges(box, upright) : []) {
         const tick = 5 * px;
-        line(upright ? `M${g.across - tick} ${g.from}h${2 * tick}m${-tick} 0V${g.to}m${-tick} 0h${2 * tick}` : `M${g.from} ${g.across - tick}v${2 * tick}m0 ${-tick}H${g.to}m0 ${-tick}v${2 * tick}`);
+        line(upright
+          ? `M${g.across - tick} ${g.from}h${2 * tick}m${-tick} 0V${g.to}m${-tick} 0h${2 * tick}`
+          : `M${g.from} ${g.across - tick}v${2 * tick}m0 ${-tick}H${g.to}m0 ${-tick}v${2 * tick}`);
         const text = draw(over, 'text',
           { class: 'drawn-figure', 'font-size': 12 * px, 'text-anchor': 'middle',
             x: upright ? g.across + 26 * px : (g.from + g.to) / 2,

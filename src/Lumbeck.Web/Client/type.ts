@@ -216,7 +216,8 @@ function show(): void {
   const size = Number(map().size ?? 12);
   const bar = (s: Stop, wide: number, name: string) => {
     const l = ls[s.line] ?? { up: size * 0.8, down: size * 0.2 };
-    draw(g, 'path', { class: name, transform: `translate(${s.x} ${s.y})rotate(${s.turn})`, d: wide === 0 ? `M0 ${-l.up}V${l.down}` : `M0 ${-l.up}H${wide}V${l.down}H0z` });
+    draw(g, 'path', { class: name, transform: `translate(${s.x} ${s.y})rotate(${s.turn})`,
+      d: wide === 0 ? `M0 ${-l.up}V${l.down}` : `M0 ${-l.up}H${wide}V${l.down}H0z` });
   };
   const [from, to] = [field.selectionStart, field.selectionEnd];
   for (const s of all) if (s.wide !== 0 && s.at >= from && s.at < to) bar(s, s.wide, 'over-letters');

@@ -22,7 +22,9 @@ export function upload(file: File, address: string, query: Record<string, string
   cancel.textContent = 'Leave it';
   cancel.onclick = () => request.abort();
   const progress = (text: string) => { tell(text); document.getElementById('notice')?.append(cancel); };
-  request.upload.onprogress = p => progress(p.lengthComputable && p.loaded < p.total ? `Taking in ${file.name}: ${Math.floor((p.loaded * 100) / p.total)} %` : `${reading} ${file.name}…`);
+  request.upload.onprogress = p => progress(p.lengthComputable && p.loaded < p.total
+    ? `Taking in ${file.name}: ${Math.floor((p.loaded * 100) / p.total)} %`
+    : `${reading} ${file.name}…`);
   request.onloadend = () => {
     sending = false;
     document.getElementById('notice')?.remove();

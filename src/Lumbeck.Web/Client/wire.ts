@@ -36,4 +36,14 @@ export type Ask =
   | { is: 'mend'; finding: string }
   | { is: 'step'; way: Way };
 
-export type Sent = { id: string; session: string; base?: number | null; opened?: number | null; gesture?: string | null; seen: number; place: Place; open?: string | null; sheet?: string | null; tried: boolean; ask?: Ask | null };
+export type Sent = { id: string;
+  session: string;
+  base?: number | null;
+  opened?: number | null;
+  gesture?: string | null;
+  seen: number;
+  place: Place;
+  open?: string | null;
+  sheet?: string | null;
+  tried: boolean;
+  ask?: Ask | null };

@@ -104,7 +104,8 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
         }
         catch (Refusal r) when (r.Path == "job") { return NotFound(); }
         catch (Refusal r) { TempData["problem"] = r.Message.Capital() + "."; }
-        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press{(string.IsNullOrEmpty(house) ? "" : "?for=" + Uri.EscapeDataString(house))}");
+        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press" +
+            $"{(string.IsNullOrEmpty(house) ? "" : "?for=" + Uri.EscapeDataString(house))}");
     }
 
     /// <summary>A finished file from elsewhere; it is looked at and not kept.</summary>

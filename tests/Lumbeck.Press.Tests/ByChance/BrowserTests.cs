@@ -27,7 +27,10 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
         var page =
             new StringBuilder("<!doctype html><style>body{margin:0;background:#fff}img{position:absolute}</style>");
         for (var i = 0; i < scenes.Count; i++)
-            page.Append(CultureInfo.InvariantCulture, $"<img style='left:{i % Across * wide}px;top:{i / Across * high}px;width:{wide}px;height:{high}px' src='data:image/svg+xml;base64,{Convert.ToBase64String(Encoding.UTF8.GetBytes(Drawn(scenes[i], house, wide, high)))}'>");
+            page.Append(CultureInfo.InvariantCulture,
+                $"<img style='left:{i % Across * wide}px;top:{i / Across * high}px;" +
+                $"width:{wide}px;height:{high}px' " +
+                $"src='data:image/svg+xml;base64,{Convert.ToBase64String(Encoding.UTF8.GetBytes(Drawn(scenes[i], house, wide, high)))}'>");
         File.WriteAllText(random.Folder["page.html"], page.ToString());
         Tool.Chromium(random.Folder, "page", Across * wide, (((Count + Across - 1) / Across) * high) + 200);
         var file = random.Folder["screen.pdf"];

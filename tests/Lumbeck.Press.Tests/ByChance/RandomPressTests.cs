@@ -28,7 +28,8 @@ public sealed class RandomDesk : IDisposable
 
     private const string Drawing = """
         <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 120 90">
-          <defs><linearGradient id="g"><stop offset="0" stop-color="#e8d9a0"/><stop offset="1" stop-color="#205070"/></linearGradient></defs>
+          <defs><linearGradient id="g"><stop offset="0" stop-color="#e8d9a0"/>
+            <stop offset="1" stop-color="#205070"/></linearGradient></defs>
           <rect width="120" height="60" fill="url(#g)"/>
           <path d="M10 80 60 10 110 80z" fill="#b04030" stroke="#202020" stroke-width="3"/>
           <circle cx="60" cy="55" r="16" fill="none" stroke="#f0f0f0" stroke-width="5"/>

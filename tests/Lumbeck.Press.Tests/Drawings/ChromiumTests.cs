@@ -15,7 +15,8 @@ public sealed class Chromium : IDisposable
 
     public Chromium()
     {
-        var page = new StringBuilder("<!doctype html><style>body{margin:0;background:#fff;width:1200px;line-height:0}img{width:120px;height:90px;display:inline-block}</style>");
+        var page = new StringBuilder("<!doctype html><style>body{margin:0;background:#fff;width:1200px;line-height:0}" +
+            "img{width:120px;height:90px;display:inline-block}</style>");
         foreach (var (_, svg) in All.Of)
             page.Append("<img src='data:image/svg+xml;base64,")
                 .Append(Convert.ToBase64String(Encoding.UTF8.GetBytes(svg))).Append("'>");

@@ -48,8 +48,22 @@ public static class Facts
         var fact = Find(job, path)
             ?? throw new Refusal(path, $"there is nothing called `{LengthText.Clip(path)}` to set");
         try { return fact.Write(job, text); }
+        catch (Refusal) when (OfNow(fact.Read(job), text, job.Ticket.Unit) is { } length)
+        {
+            try { return fact.Write(job, length); }
+            catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
+        }
         catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
     }
+
+    /// <summary>
+    /// A share in percent of a length as it is now, where a fact takes no share itself; null where either is none.
+    /// </summary>
+    private static string? OfNow(string now, string text, Unit unit) =>
+        text.Trim() is [.., '%'] share && LengthText.Number(share[..^1]) is { } percent and > 0 and <= 10_000
+            && LengthText.TryParse(now, unit, out var length, out _)
+            ? (length.Points * (double)percent / 100).ToString("0.####", CultureInfo.InvariantCulture) + " pt"
+            : null;
 
     /// <summary>What a path says in this job, in words; “not there” where it has nothing.</summary>
     public static string Read(Job job, string path)

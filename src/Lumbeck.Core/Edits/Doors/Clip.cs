@@ -27,7 +27,9 @@ public sealed record Clip([property: JsonPropertyName("lumbeck-items")] int Vers
         if (text.Length > Longest) throw No($"{text.Length / 1_000_000} million letters are more than a cover’s items");
         Clip? clip;
         try { clip = JsonSerializer.Deserialize<Clip>(text, JobJson.AtTheDoor); }
-        catch (Exception e) when (e is JsonException or NotSupportedException or ArgumentException or InvalidOperationException or OverflowException) { throw No("what was pasted are no items of a cover"); }
+        catch (Exception e) when (e is JsonException or NotSupportedException or ArgumentException
+            or InvalidOperationException or OverflowException)
+        { throw No("what was pasted are no items of a cover"); }
         if (clip is not { Version: 1, Items: not null, Swatches: not null }
             || clip.Items.Any(i => i is null || i.Hold is null || i.Name is null || i.Group is null)
             || clip.Swatches.Any(s => s is null || s.Id is null || s.Name is null))

@@ -19,7 +19,11 @@ internal static class Figures
         var pixels = $"{Whole(size.Width.Inches * 300)} × {Whole(size.Height.Inches * 300)} pixels";
         yield return new("pixels", "At 300 per inch", pixels, $"{size.Show(Unit.Inch)} × 300 per inch = {pixels}");
         yield return Weight(g);
-        yield return new("range", "Can be bound", $"{g.FewestPages} to {g.MostPages} pages", $"{g.House.Name} binds {g.FewestPages} to {g.MostPages} pages{(g.Book.Binding == BindingKind.Booklet ? ", stapled" : "")}{(g.Book.Paper.Name.Length > 0 ? $" on {g.Book.Paper.Name}" : "")}");
+        yield return new("range", "Can be bound",
+            $"{g.FewestPages} to {g.MostPages} pages",
+            $"{g.House.Name} binds {g.FewestPages} to {g.MostPages} pages" +
+            $"{(g.Book.Binding == BindingKind.Booklet ? ", stapled" : "")}" +
+            $"{(g.Book.Paper.Name.Length > 0 ? $" on {g.Book.Paper.Name}" : "")}");
         if (g.Spine.Working.Length > 0) yield return Bulk(g, unit);
     }
 

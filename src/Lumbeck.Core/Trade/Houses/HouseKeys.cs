@@ -240,7 +240,8 @@ public static class HouseKeys
             (h, v) => h with { LineArtMost = v }),
 
         List("kinds", "Press files taken, the preferred first: x4, x1a, pdf.", h => h.Kinds.Select(k => k.Word),
-            (h, e) => h with { Kinds = [.. e.Select(x => HouseValue.Choice(x, "kinds", [.. PressKind.ForPrinters.Select(k => (k.Word, k))]))] }),
+            (h, e) => h with { Kinds = [.. e.Select(x =>
+                HouseValue.Choice(x, "kinds", [.. PressKind.ForPrinters.Select(k => (k.Word, k))]))] }),
         Choice("marks", "Printer's marks wanted: none, crop, or crop and bleed.", h => h.Marks,
             (h, v) => h with { Marks = v }, ("none", Marks.None), ("crop", Marks.Crop),
             ("crop-and-bleed", Marks.CropAndBleed)),

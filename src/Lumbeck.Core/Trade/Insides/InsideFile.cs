@@ -45,9 +45,11 @@ public sealed record InsideFile(string Name, int Pages, ImmutableArray<PageSize>
     /// <summary>What was found, a sentence each.</summary>
     public IEnumerable<string> Says(Size trim, House house, Unit unit)
     {
-        yield return $"{Pages} pages of {Page.Show(unit)}{(TrimBoxes ? " by their trim boxes" : Bled(trim, house.Bleed) ? $", which is {trim.Show(unit)} with bleed" : "")}";
+        yield return $"{Pages} pages of {Page.Show(unit)}" +
+            $"{(TrimBoxes ? " by their trim boxes" : Bled(trim, house.Bleed) ? $", which is {trim.Show(unit)} with bleed" : "")}";
         foreach (var odd in Sizes.Skip(1).Take(4))
-            yield return $"{(odd.Pages == 1 ? $"page {odd.First} is" : $"{odd.Pages} pages, the first of them page {odd.First}, are")} {odd.Size.Show(unit)}";
+            yield return $"{(odd.Pages == 1 ? $"page {odd.First} is" : $"{odd.Pages} pages, the first of them page {odd.First}, are")} " +
+                $"{odd.Size.Show(unit)}";
         if (Sizes.Length > 5) yield return $"and {Sizes.Length - 5} more sizes";
         if (LastBlank) yield return "the last page is blank: leave it out if it was only to make the count even";
     }

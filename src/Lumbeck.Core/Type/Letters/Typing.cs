@@ -35,7 +35,8 @@ public static class Typing
         {
             var before = s.Length == 0 ? '\n' : s[^1];
             var after = i + 1 < text.Length ? text[i + 1] : '\n';
-            var opening = char.IsWhiteSpace(before) || before is '(' or '[' or '{' or '—' or '–' or '-' or '“' or '‘' or '„' or '‚' or '«' or '‹' or '「' or '『' or '\u202F' or '\u200B';
+            var opening = char.IsWhiteSpace(before) || before is '(' or '[' or '{' or '—' or '–' or '-'
+                or '“' or '‘' or '„' or '‚' or '«' or '‹' or '「' or '『' or '\u202F' or '\u200B';
             switch (text[i])
             {
                 case '"':
