@@ -331,6 +331,45 @@ public sealed class EditTests
         Should.Throw<Refusal>(() => Facts.Write(job, "item/title/size", "0 %").Apply(job));
     }
 
+    /// <summary>Sides are shares of the box they hang in; every other length in percent is of what it is now.</summary>
+    [Fact]
+    public void Every_length_of_every_item_can_be_typed_in_percent()
+    {
+        var job = Facts.Write(Sample.Job(), "item/title/size", "20 pt").Apply(Sample.Job());
+        var hold = new Hold(Part.Front, HoldBox.Safe, Anchor.TopLeft, Length.FromMillimetres(7), Length.FromMillimetres(9));
+        foreach (var item in (Item[])
+            [
+                new RectItem
+                {
+                    Id = "rect", Hold = hold, Corner = Length.FromMillimetres(4), LineWidth = Length.FromPoints(2),
+                    Width = new(Length.FromMillimetres(60)), Height = new(Length.FromMillimetres(40)),
+                    Line = new InkPaint(Ink.Black),
+                },
+                new BarcodeItem { Id = "bars", Hold = hold },
+            ])
+            job = new AddItem(item).Apply(job);
+        foreach (var (word, paper) in Papers.All)
+            job = new AddItem(new RectItem
+            {
+                Id = word, Hold = hold, Width = new(Length.FromMillimetres(60)),
+                Height = new(Length.FromMillimetres(40)), Fill = new(Pattern: paper),
+            }).Apply(job);
+        var scaled = 0;
+        foreach (var fact in job.Take.Items.SelectMany(ItemFacts.Of)
+            .Where(f => f.Path.Split('/')[2] is not ("width" or "height")))
+        {
+            var text = fact.Read(job);
+            if (text is not [.., >= 'a' and <= 'z'] || !LengthText.TryParse(text, job.Ticket.Unit, out var now, out _)
+                || now == default)
+                continue;
+            var then = Facts.Read(Facts.Write(job, fact.Path, "110 %").Apply(job), fact.Path);
+            LengthText.TryParse(then, job.Ticket.Unit, out var after, out _).ShouldBeTrue(fact.Path);
+            after.Points.ShouldBe(now.Points * 1.1, 0.06, fact.Path);
+            scaled++;
+        }
+        scaled.ShouldBeGreaterThan(12);
+    }
+
     [Fact]
     public void A_step_larger_is_a_tenth_and_a_step_smaller_takes_it_back()
     {

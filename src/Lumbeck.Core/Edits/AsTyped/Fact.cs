@@ -61,7 +61,7 @@ public static class Facts
     /// </summary>
     private static string? OfNow(string now, string text, Unit unit) =>
         text.Trim() is [.., '%'] share && LengthText.Number(share[..^1]) is { } percent and > 0 and <= 10_000
-            && LengthText.TryParse(now, unit, out var length, out _)
+            && now is [.., >= 'a' and <= 'z'] && LengthText.TryParse(now, unit, out var length, out _)
             ? (length.Points * (double)percent / 100).ToString("0.####", CultureInfo.InvariantCulture) + " pt"
             : null;
 
