@@ -351,8 +351,11 @@ public sealed class EditTests
         foreach (var (word, paper) in Papers.All)
             job = new AddItem(new RectItem
             {
-                Id = word, Hold = hold, Width = new(Length.FromMillimetres(60)),
-                Height = new(Length.FromMillimetres(40)), Fill = new(Pattern: paper),
+                Id = word,
+                Hold = hold,
+                Width = new(Length.FromMillimetres(60)),
+                Height = new(Length.FromMillimetres(40)),
+                Fill = new(Pattern: paper),
             }).Apply(job);
         var scaled = 0;
         foreach (var fact in job.Take.Items.SelectMany(ItemFacts.Of)
