@@ -96,7 +96,7 @@ public static class PictureRoutes
         HttpContext http) => Made(http, () =>
     {
         var (on, convert) = Read(condition);
-        if (Core.Drawing.Grown.Read(recipe) is not { } how || wide is < 16 or > 40_000)
+        if (Core.Drawing.Marked.Grown.Read(recipe) is not { } how || wide is < 16 or > 40_000)
             throw new FileNotFoundException("No such recipe.");
         return (desk.Drawer.Pictures.GrownPreview(how, wide, on, convert), "image/webp");
     });

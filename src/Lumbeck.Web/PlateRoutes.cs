@@ -32,7 +32,7 @@ public static class PlateRoutes
     }
 
     /// <summary>A small picture that a paper is chosen by; its address says what it is of, so it never changes.</summary>
-    private static IResult Paper(string slug, string kind, int? seed, int? sheet, int? wide, Desk.Desk desk, HttpContext http)
+    private static IResult Paper(string slug, string kind, string? seed, int? sheet, int? wide, Desk.Desk desk, HttpContext http)
     {
         if (Papers.All.FirstOrDefault(p => p.Word == kind).First is not { } asked) return Results.NotFound();
         try
@@ -40,10 +40,11 @@ public static class PlateRoutes
             var on = desk.Jobs.Job(slug);
             var shown = on.Composed.Sheets[Math.Clamp(sheet ?? 0, 0, on.Composed.Sheets.Length - 1)];
             var pixels = Math.Clamp(wide ?? 120, 40, 400);
-            var key = $"{PaperPictures.Key(on.Job, shown)} {kind} {seed}";
+            Seed? other = string.IsNullOrWhiteSpace(seed) ? null : Seed.Of(seed);
+            var key = $"{PaperPictures.Key(on.Job, shown)} {kind} {other}";
             http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
             return Results.File(Small.GetOrAdd((desk.Folder, 0, shown.On.Number, key, pixels, "paper"),
-                _ => PaperPictures.Of(on.Job, shown, asked, seed, pixels, desk.Drawer)), "image/jpeg");
+                _ => PaperPictures.Of(on.Job, shown, asked, other, pixels, desk.Drawer)), "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }
     }

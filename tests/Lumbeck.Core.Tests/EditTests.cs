@@ -233,7 +233,7 @@ public sealed class EditTests
         // Every line that lies well within the smaller window is there in the larger, point for point.
         small.Where(p => p.X is > 10 and < 90 && p.Y is > 10 and < 90).Except(large).Count().ShouldBeLessThan(3);
         HashSet<(double X, double Y)> Points(Bounds window) =>
-            [.. paper.Over(window).OfType<Core.Art.Patterns.Line>()
+            [.. paper.Over(window).OfType<Core.Art.Sketches.Line>()
                 .SelectMany(l => l.Shape.Points.Chunk(2).Select(c => (Math.Round(c[0], 2), Math.Round(c[1], 2))))];
     }
 

@@ -60,7 +60,7 @@ public sealed class PageTests
         rules.Places.Length.ShouldBe(25);
         rules.Places.Max(p => p.F).ShouldBe(page.Safe.Bottom.Points, 1e-6);
         rules.Places.Zip(rules.Places.Skip(1)).ShouldAllBe(p => Math.Abs(p.Second.F - p.First.F - Mm(7).Points) < 1e-6);
-        drawn.OfType<Core.Art.Patterns.Line>().Single().Shape.Bounds.Top.ShouldBe((page.Safe.Y + Mm(14)).Points, 1e-6);
+        drawn.OfType<Core.Art.Sketches.Line>().Single().Shape.Bounds.Top.ShouldBe((page.Safe.Y + Mm(14)).Points, 1e-6);
         Should.Throw<Refusal>(() => (Lined with { Pitch = Mm(200) }).Fit(page)).Message.ShouldContain("200 mm");
     }
 

@@ -14,13 +14,14 @@ public sealed class PaperTests(Pressed pressed) : IClassFixture<Pressed>
     private static Pattern Random(Pattern kind, Chance r)
     {
         kind = kind with { Seed = r.From(0, 9999), Scale = r.From(60, 250), Turn = r.Of(0, 0, 17, 90, -45) };
-        foreach (var field in kind.Fields.Where(f => f.Key is not ("seed" or "scale" or "turn") && !f.TakesPaint))
+        foreach (var field in kind.Fields.Where(f => f.Key is not ("seed" or "scale" or "turn" or "moved-right" or "moved-down")
+            && !f.TakesPaint))
         {
             // A figure between its present one and its half as much again, where its range allows it.
             var terms = new FieldTerms(Unit.Millimetre, [], []);
-            var now = field.Read(field.Show(kind, terms), terms).Number!.Value;
+            if (field.Read(field.Show(kind, terms), terms).Number is not { } now) continue;
             var then = Math.Round(now * r.From(70, 150) / 100, 1);
-            try { kind = kind.With(field.Key, new(Number: then), ""); }
+            try { kind = (Pattern)kind.With(field.Key, new(Number: then), ""); }
             catch (Refusal) { continue; }
         }
         kind.IsSound.ShouldBeTrue();
@@ -55,10 +56,10 @@ public sealed class PaperTests(Pressed pressed) : IClassFixture<Pressed>
         string.Join('\n',
             paper.Over(new(window.Left / 2.8, window.Top / 2.8, window.Right / 2.8, window.Bottom / 2.8)).Select(Said));
 
-    private static string Said(Core.Art.Patterns.Drawn drawn) => drawn switch
+    private static string Said(Core.Art.Sketches.Drawn drawn) => drawn switch
     {
         Area a => $"a{a.Slot} {string.Join(' ', a.Shape.Points)}",
-        Core.Art.Patterns.Line l => $"l{l.Slot} {l.Width} {string.Join(' ', l.Shape.Points)}",
+        Core.Art.Sketches.Line l => $"l{l.Slot} {l.Width} {string.Join(' ', l.Shape.Points)}",
         Repeated r => $"r {string.Join(' ', r.Symbol.Select(Said))} {string.Join(' ', r.Places)}",
         _ => "",
     };

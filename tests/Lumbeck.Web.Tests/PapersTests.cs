@@ -27,7 +27,7 @@ public sealed class PapersTests(Browser browser)
         browser.Type("#f-ground-paper-scale", "150");
         browser.Type("#f-ground-paper-filled", "80 %");
         Paper.ShouldBeOfType<Hexagons>().ShouldSatisfyAllConditions(
-            p => p.Scale.ShouldBe(150), p => p.Filled.ShouldBe(80), p => p.Seed.ShouldBe(4));
+            p => p.Scale.ShouldBe(150), p => p.Filled.ShouldBe(80), p => p.Seed.Value.ShouldBe(4ul));
         browser.TypeOnly("#f-ground-paper-turn", "400");
         browser.Until(() => browser.Text("#f-ground-paper-turn-says").Contains("from -180 to 180°"));
 

@@ -21,7 +21,7 @@ public static class JobJson
         MaxDepth = StoredForm.Deepest,
         TypeInfoResolver =
             new System.Text.Json.Serialization.Metadata.DefaultJsonTypeInfoResolver { Modifiers = { Papers.Told } },
-        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new PressKindJson(),
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new PressKindJson(), new SeedJson(),
             new CaliperJson(), new FaceJson(), new IsbnJson() },
     };
 
@@ -85,6 +85,8 @@ public static class JobJson
                 foreach (var take in Objects(wrap["takes"])) FillTake(take); } },
         // Form 3 had one kind of pattern, at its own scale and level; what it says is said the same way.
         _ => { },
+        // Form 4 had seeds as numbers to 999,999, which are read as they are, and no vistas or ornaments.
+        _ => { },
     ];
 
     private static IEnumerable<JsonObject> Wraps(JsonObject job) => Objects(job["wraps"]);
@@ -133,6 +135,16 @@ public static class JobJson
 
         public override void Write(Utf8JsonWriter writer, PressKind value, JsonSerializerOptions options) =>
             writer.WriteStringValue(value.Word);
+    }
+
+    /// <summary>Seeds as strings, since many readers of JSON keep no more than 53 bits of a number.</summary>
+    private sealed class SeedJson : JsonConverter<Seed>
+    {
+        public override Seed Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
+            reader.TokenType == JsonTokenType.Number ? new(reader.GetUInt64()) : Seed.Of(reader.GetString() ?? "");
+
+        public override void Write(Utf8JsonWriter writer, Seed value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.ToString());
     }
 
     private sealed class CaliperJson : JsonConverter<Caliper>

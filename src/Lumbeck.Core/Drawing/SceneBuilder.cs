@@ -67,9 +67,9 @@ public static class SceneBuilder
         if (ground.Pattern is { } pattern)
         {
             // A paper is anchored on the front, so that the front stays as it is when the spine grows.
-            var origin = sheet.Panel(Part.Front)?.Face ?? sheet.Trim;
-            marks.AddRange(PatternDrawing.Draw(pattern, job.Swatches, origin.X.Points, origin.Y.Points, whole,
-                drawings));
+            var face = sheet.Panel(Part.Front)?.Face ?? sheet.Trim;
+            var front = new Bounds(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points);
+            marks.AddRange(new LaidPaper(pattern, ground.Paint, job.Swatches, whole, front, drawings).Marks());
         }
         return new(Piece.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);
     }

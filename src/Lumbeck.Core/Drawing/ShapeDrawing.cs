@@ -28,7 +28,8 @@ public static class ShapeDrawing
         if (item.Fill?.Pattern is { } pattern)
         {
             // From its own corner, so that it goes with the shape.
-            foreach (var marks in PatternDrawing.ByFinish(PatternDrawing.Draw(pattern, swatches, 0, 0, shape.Bounds, drawings)))
+            foreach (var marks in PatternDrawing.ByFinish(
+                new LaidPaper(pattern, item.Fill.Paint, swatches, shape.Bounds, new(0, 0, w, h), drawings).Marks()))
                 yield return new DrawingMark(marks, shape) { Finish = marks[0].Finish };
         }
         if (item is PictureItem { Picture: { } picture } pictured && PicturePlacing.Of(pictured, w, h) is { } place)

@@ -50,6 +50,13 @@ public static class Values
         (n, _) => n.ToString(CultureInfo.InvariantCulture), (s, _) => Typed.Whole(s, example), n => new(Number: n),
         v => (int)Math.Clamp(v.Number ?? 0, int.MinValue, int.MaxValue));
 
+    /// <summary>A seed: a number, or a word that is hashed.</summary>
+    public static ValueKind<Seed> Seeds { get; } = new(
+        (seed, _) => seed.ToString(), (s, _) => Seed.Of(s), seed => new(Words: seed.ToString()), v => Seed.Of(v.Words ?? ""))
+    {
+        IsFigure = true,
+    };
+
     /// <summary>Words on one line.</summary>
     public static ValueKind<string> Line { get; } = new((s, _) => s, (s, _) => Plain.Line(s), s => new(Words: s), v => v.Words ?? "");
 

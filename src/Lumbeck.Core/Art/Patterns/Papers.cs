@@ -61,9 +61,9 @@ public static class Papers
             Paints = [.. kind.Paints.Select((_, n) => (Paint)new SwatchPaint(swatches[(n + 1) % swatches.Count].Id))],
         };
 
-    /// <summary>The seeds that are shown beside a pattern's own: those that follow it.</summary>
-    public static IEnumerable<int> OtherSeeds(this Pattern pattern, int many) =>
-        Enumerable.Range(1, many).Select(n => (pattern.Seed + n) % (Pattern.SeedMost + 1));
+    /// <summary>The seeds that are shown beside a sketch's own: those that follow it.</summary>
+    public static IEnumerable<Seed> OtherSeeds(this Sketch sketch, int many) =>
+        Enumerable.Range(1, many).Select(sketch.Seed.Next);
 
     /// <summary>Tells JSON the kinds by their words.</summary>
     public static void Told(JsonTypeInfo type)

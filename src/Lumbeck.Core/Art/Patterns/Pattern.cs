@@ -1,5 +1,3 @@
-using System.Text.Json.Serialization;
-
 namespace Lumbeck.Core.Art.Patterns;
 
 /// <summary>
@@ -7,18 +5,10 @@ namespace Lumbeck.Core.Art.Patterns;
 /// drawn in is said by its paints, one for each of its slots. A pattern is added by a file of its own and its line in
 /// <see cref="Papers"/>.
 /// </summary>
-public abstract record Pattern
+public abstract record Pattern : Sketch
 {
     /// <summary>Least and greatest scale, in percent.</summary>
     public const decimal ScaleLeast = 40, ScaleMost = 400;
-
-    /// <summary>The greatest seed.</summary>
-    public const int SeedMost = 999_999;
-
-    public int Seed { get; init; }
-
-    /// <summary>The version of its drawing. A version draws the same for ever, so that a reprint matches.</summary>
-    public int Version { get; init; } = 1;
 
     /// <summary>How large it is drawn, in percent.</summary>
     public decimal Scale { get; init; } = 100;
@@ -26,29 +16,24 @@ public abstract record Pattern
     /// <summary>How far it is turned, in degrees clockwise, from −180 to 180.</summary>
     public decimal Turn { get; init; }
 
-    /// <summary>One plain paint for each slot, in their order.</summary>
-    public required ImmutableList<Paint> Paints { get; init; }
+    /// <summary>How far it is moved from where it starts, in millimetres.</summary>
+    public decimal MovedRight { get; init; }
+    public decimal MovedDown { get; init; }
 
-    /// <summary>What people call it.</summary>
-    [JsonIgnore]
-    public abstract string Kind { get; }
+    /// <summary>Where it starts.</summary>
+    public PaperStart Start { get; init; }
 
-    /// <summary>What each of its paints is for.</summary>
-    [JsonIgnore]
-    public abstract ImmutableArray<string> Slots { get; }
+    /// <summary>Whether what is seen on the front is seen in a mirror beyond the spine's middle; in a shape, its own.</summary>
+    public bool Mirrored { get; init; }
 
-    /// <summary>What is given of every pattern, then what is given of this kind, then its paints.</summary>
-    [JsonIgnore]
-    public IReadOnlyList<Field> Fields => [SeedField, .. OwnFields, ScaleField, TurnField, .. Slots.Select(PaintField)];
+    /// <summary>Where it fades into what it lies on.</summary>
+    public PaperFade Fade { get; init; }
 
-    /// <summary>What is given of its own kind.</summary>
-    protected virtual IReadOnlyList<Field> OwnFields => [];
+    /// <summary>Where it is calm, so that words can be read there.</summary>
+    public ImmutableList<CalmBox> Calm { get; init; } = [];
 
-    private static readonly Field<Pattern, int> SeedField =
-        new("seed", "Seed", Values.Counts("41"), p => p.Seed, (p, seed) => p with { Seed = seed })
-        {
-            Fault = (n, _) => n is < 0 or > SeedMost ? $"{n} is no seed: from 0 to {SeedMost}" : null,
-        };
+    protected sealed override IReadOnlyList<Field> LayFields =>
+        [ScaleField, TurnField, RightField, DownField, StartField, MirrorField, FadeField];
 
     private static readonly Field<Pattern, decimal> ScaleField =
         new("scale", "Scale", Values.Numbers(" %", "scale", "100 %"), p => p.Scale,
@@ -65,47 +50,56 @@ public abstract record Pattern
             Fault = (t, _) => t is < -180 or > 180 ? $"{Typed.Show(t, "°")} is no turn: from -180 to 180°" : null,
         };
 
-    private static Field PaintField(string slot, int n) => new Field<Pattern, Paint>(
-        string.Create(System.Globalization.CultureInfo.InvariantCulture, $"paint-{n + 1}"), slot,
-            Values.PlainPaint("a paper’s lines"),
-        p => p.Paints[n], (p, paint) => p with { Paints = p.Paints.SetItem(n, paint) });
+    /// <summary>It can be moved so far, in millimetres.</summary>
+    private const decimal MostMoved = 2000;
 
-    /// <summary>A setting of a pattern that is a number.</summary>
-    /// <param name="key">Its word.</param>
-    /// <param name="label">What people read.</param>
-    /// <param name="unit">Its unit as it is written after the figure; a length in “ mm” is typed in any unit.</param>
-    /// <param name="least">The least it may be.</param>
-    /// <param name="most">The most.</param>
-    /// <param name="of">Its value.</param>
-    /// <param name="to">The same pattern with another.</param>
-    protected static Field<T, decimal> Number<T>(string key, string label, string unit, decimal least, decimal most,
-        Func<T, decimal> of, Func<T, decimal, T> to) where T : Pattern
+    private static readonly Field<Pattern, decimal> RightField = Number<Pattern>("moved-right", "Moved right", " mm",
+        -MostMoved, MostMoved, p => p.MovedRight, (p, mm) => p with { MovedRight = mm });
+
+    private static readonly Field<Pattern, decimal> DownField = Number<Pattern>("moved-down", "Moved down", " mm",
+        -MostMoved, MostMoved, p => p.MovedDown, (p, mm) => p with { MovedDown = mm });
+
+    private static readonly (string, PaperStart)[] Starts =
+        [("at the fold", PaperStart.Fold), ("in the middle", PaperStart.Middle)];
+
+    private static readonly Field<Pattern, PaperStart> StartField = OneOf("start", "Starts", Starts,
+        p => p.Start, (p, start) => p with { Start = start });
+
+    private static readonly Field<Pattern, bool> MirrorField =
+        new("mirrored", "Mirrored", Values.Switch, p => p.Mirrored, (p, is_) => p with { Mirrored = is_ });
+
+    private static readonly (string, PaperFade)[] Fades =
+    [
+        ("nowhere", PaperFade.None), ("to the left", PaperFade.Left), ("to the right", PaperFade.Right),
+        ("to the head", PaperFade.Head), ("to the foot", PaperFade.Foot),
+    ];
+
+    private static readonly Field<Pattern, PaperFade> FadeField = OneOf("fade", "Fades", Fades,
+        p => p.Fade, (p, fade) => p with { Fade = fade });
+
+    private static Field<Pattern, T> OneOf<T>(string key, string label, (string Word, T Value)[] all,
+        Func<Pattern, T> of, Func<Pattern, T, Pattern> to) where T : struct =>
+        new(key, label, Values.OneOf(all), of, to) { Choices = [.. all.Select(a => (a.Word, a.Word))] };
+
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool IsSound =>
+        base.IsSound && Calm is { Count: <= MostCalm } && Calm.All(c => c is { IsSound: true });
+
+    /// <summary>The most boxes it can be calm in.</summary>
+    public const int MostCalm = 40;
+
+    /// <summary>The same as it is drawn by itself: neither moved, mirrored, faded nor calmed.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public Pattern Bare => this with
     {
-        var kind = unit == Millimetres ? Values.Millimetres : Values.Numbers(unit, label.ToLowerInvariant(), Typed.Show(least, unit));
-        return new(key, label, kind, of, to)
-        {
-            Fault = (n, _) => n < least || n > most
-                ? $"{Typed.Show(n, unit)} can't be drawn: from {Typed.Show(least, unit)} to {Typed.Show(most, unit)}"
-                : null,
-        };
-    }
-
-    private const string Millimetres = " mm";
-
-    /// <summary>The same with another value of a field.</summary>
-    /// <exception cref="Refusal">It has no such field, or the value is out of its range.</exception>
-    public Pattern With(string field, FieldValue value, string path)
-    {
-        var given = Fields.FirstOrDefault(f => f.Key == field)
-            ?? throw new Refusal(path, $"{Kind} have no such setting");
-        try { return (Pattern)given.With(this, value, Unit.Millimetre); }
-        catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
-    }
-
-    /// <summary>Whether an edit could have made it so.</summary>
-    [JsonIgnore]
-    public bool IsSound =>
-        Version == 1 && Paints is { } p && p.Count == Slots.Length && Fields.All(f => f.IsSound(this));
+        Paints = [],
+        MovedRight = 0,
+        MovedDown = 0,
+        Start = default,
+        Mirrored = false,
+        Fade = default,
+        Calm = [],
+    };
 
     /// <summary>Draws what lies in a window, scaled and turned.</summary>
     /// <param name="window">In millimetres from its origin.</param>
@@ -124,10 +118,32 @@ public abstract record Pattern
     protected abstract IEnumerable<Drawn> Draw(Bounds window);
 
     public virtual bool Equals(Pattern? other) =>
-        other is not null && EqualityContract == other.EqualityContract
-            && (Seed, Version, Scale, Turn) == (other.Seed, other.Version, other.Scale, other.Turn)
-                && Paints.SequenceEqual(other.Paints);
+        base.Equals(other)
+            && (Scale, Turn, MovedRight, MovedDown, Start, Mirrored, Fade)
+                == (other!.Scale, other.Turn, other.MovedRight, other.MovedDown, other.Start, other.Mirrored, other.Fade)
+            && Calm.SequenceEqual(other.Calm);
 
-    public override int GetHashCode() =>
-        Paints.Aggregate(HashCode.Combine(EqualityContract, Seed, Version, Scale, Turn), HashCode.Combine);
+    public override int GetHashCode() => HashCode.Combine(base.GetHashCode(), Scale, Turn, MovedRight, MovedDown, Fade);
+}
+
+/// <summary>Where a paper starts: at the front's fold and head, or in the middle of what it fills.</summary>
+public enum PaperStart { Fold, Middle }
+
+/// <summary>The edge that a paper fades toward.</summary>
+public enum PaperFade { None, Left, Right, Head, Foot }
+
+/// <summary>A box in which a paper is calm, in millimetres from the front's fold and head or its shape's corner.</summary>
+/// <param name="X">Its left.</param>
+/// <param name="Y">Its top.</param>
+/// <param name="Wide">Its width.</param>
+/// <param name="High">Its height.</param>
+/// <param name="Share">How far its paints go toward what they lie on, in percent.</param>
+public sealed record CalmBox(decimal X, decimal Y, decimal Wide, decimal High, int Share)
+{
+    /// <summary>A paper is calmed over so far about a box, in millimetres.</summary>
+    public const double Edge = 8;
+
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool IsSound => Share is >= 0 and <= 100 && Wide is > 0 and <= 5000 && High is > 0 and <= 5000
+        && Math.Abs(X) <= 5000 && Math.Abs(Y) <= 5000;
 }

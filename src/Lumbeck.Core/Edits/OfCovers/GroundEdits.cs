@@ -41,7 +41,7 @@ public sealed record SetGroundPattern(string Field, FieldValue Value, int Wrap =
     protected override string Fact => "paper-" + Field;
     protected override Fill On(Fill ground) => ground with
     {
-        Pattern = (ground.Pattern
+        Pattern = (Pattern)(ground.Pattern
             ?? throw new Refusal(GroundPath.Of(Wrap, Fact), "no paper lies on the ground: pick one first"))
             .With(Field, Value, GroundPath.Of(Wrap, Fact)),
     };

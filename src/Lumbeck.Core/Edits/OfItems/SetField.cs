@@ -36,6 +36,6 @@ public sealed record SetPattern(string Item, string Field, FieldValue Value) : S
     {
         var path = $"item/{Item}/{Fact}";
         var pattern = shape.Fill?.Pattern ?? throw new Refusal(path, "no paper fills this: pick one first");
-        return shape with { Fill = shape.Fill with { Pattern = pattern.With(Field, Value, path) } };
+        return shape with { Fill = shape.Fill with { Pattern = (Pattern)pattern.With(Field, Value, path) } };
     }
 }

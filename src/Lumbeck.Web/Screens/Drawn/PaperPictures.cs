@@ -29,12 +29,12 @@ public static class PaperPictures
     /// <param name="seed">Another seed than its own.</param>
     /// <param name="wide">In pixels.</param>
     /// <param name="drawer">For faces, drawings and plates.</param>
-    public static byte[] Of(Job job, ComposedSheet sheet, Pattern kind, int? seed, int wide, Drawer drawer)
+    public static byte[] Of(Job job, ComposedSheet sheet, Pattern kind, Seed? seed, int wide, Drawer drawer)
     {
         var (wrap, house) = (sheet.On.Wrap, job.Ticket.House);
         var take = job.Wraps[wrap].Take;
         var laid = take.Ground.Pattern is { } there && there.Kind == kind.Kind ? there : kind.In(job.Swatches);
-        if (seed is >= 0 and <= Pattern.SeedMost) laid = laid with { Seed = seed.Value };
+        if (seed is { } given) laid = laid with { Seed = given };
         job = job.With(wrap, take with { Ground = take.Ground with { Pattern = laid }, Items = [] });
         var scene = SceneBuilder.Build(job, sheet.On, drawer.Shelf, drawer.DrawingsOf(house));
         var face = Face(sheet);

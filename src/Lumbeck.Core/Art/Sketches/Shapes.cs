@@ -1,4 +1,4 @@
-namespace Lumbeck.Core.Art.Patterns;
+namespace Lumbeck.Core.Art.Sketches;
 
 /// <summary>Shapes that many drawings are made of, in millimetres.</summary>
 internal static class Shapes

@@ -1,4 +1,4 @@
-namespace Lumbeck.Core.Art.Patterns;
+namespace Lumbeck.Core.Art.Sketches;
 
 /// <summary>
 /// Something that a pattern or a page's design draws, in one of its paint slots: which ink that is, is said elsewhere.

@@ -1,4 +1,4 @@
-namespace Lumbeck.Core.Drawing;
+namespace Lumbeck.Core.Drawing.Marked;
 
 /// <summary>
 /// Where a paint becomes a mark, for every kind of mark: a mix or a swatch lays its inks, a gradient runs over what it

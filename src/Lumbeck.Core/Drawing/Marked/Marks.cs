@@ -1,4 +1,4 @@
-namespace Lumbeck.Core.Drawing;
+namespace Lumbeck.Core.Drawing.Marked;
 
 /// <summary>One stroke of drawing, in points within its piece.</summary>
 public abstract record Mark

@@ -1,4 +1,4 @@
-namespace Lumbeck.Core.Drawing;
+namespace Lumbeck.Core.Drawing.Marked;
 
 /// <summary>
 /// The port through which what is drawn elsewhere comes into a scene: drawn pictures (paths instead of pixels) and the

@@ -1,4 +1,4 @@
-namespace Lumbeck.Core.Art.Patterns;
+namespace Lumbeck.Core.Art.Sketches;
 
 /// <summary>
 /// Chance that is the same for ever: a number for each place of a lattice, from integers alone. And the sums of turning

@@ -1,4 +1,4 @@
-namespace Lumbeck.Core.Drawing;
+namespace Lumbeck.Core.Drawing.Sketched;
 
 /// <summary>Patterns, and all that is drawn in paint slots, as marks.</summary>
 public static class PatternDrawing
@@ -13,7 +13,7 @@ public static class PatternDrawing
     public static IEnumerable<Mark> Draw(Pattern pattern, IReadOnlyList<Swatch> swatches, double x, double y,
         Bounds window, IDrawings? drawings = null)
     {
-        var plain = pattern with { Paints = [] };
+        var plain = pattern.Bare;
         IReadOnlyList<Drawn> draw() => InPoints(plain, x, y, window);
         var drawn = drawings is null ? draw() : drawings.Kept(plain, x, y, window, draw);
         return drawn.SelectMany(d => Marks(d, pattern.Paints, swatches));
