@@ -12,6 +12,7 @@ var root = new RootCommand("Lays out and presses full-wrap print covers.")
     JobVerbs.Intake(),
     JobVerbs.Pack(),
     JobVerbs.Unpack(),
+    ArtVerbs.Art(),
 };
 var parsed = root.Parse(args);
 if (parsed.Errors.Count > 0)

@@ -17,6 +17,7 @@ public static class PlateRoutes
         app.MapGet("/jobs/{slug}/plates/{key}", Part);
         app.MapGet("/jobs/{slug}/wrap.jpg", Whole);
         app.MapGet("/jobs/{slug}/paper.jpg", Paper);
+        app.MapGet("/jobs/{slug}/art.jpg", Art);
     }
 
     private static IResult Part(string slug, string key, int? ppi, Desk.Desk desk, PlatedPieces plated,
@@ -31,8 +32,11 @@ public static class PlateRoutes
         catch (Refusal) { return Results.NotFound(); }
     }
 
-    /// <summary>A small picture that a paper is chosen by; its address says what it is of, so it never changes.</summary>
-    private static IResult Paper(string slug, string kind, string? seed, int? sheet, int? wide, Desk.Desk desk, HttpContext http)
+    /// <summary>
+    /// A small picture that a paper is chosen by; its address says what it is of, so it never changes.
+    /// </summary>
+    private static IResult Paper(string slug, string kind, string? seed, int? sheet, int? wide, Desk.Desk desk,
+        HttpContext http)
     {
         if (Papers.All.FirstOrDefault(p => p.Word == kind).First is not { } asked) return Results.NotFound();
         try
@@ -45,6 +49,29 @@ public static class PlateRoutes
             http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
             return Results.File(Small.GetOrAdd((desk.Folder, 0, shown.On.Number, key, pixels, "paper"),
                 _ => PaperPictures.Of(on.Job, shown, asked, other, pixels, desk.Drawer)), "image/jpeg");
+        }
+        catch (Refusal) { return Results.NotFound(); }
+    }
+
+    /// <summary>The same of an ornament or a vista, as another kind or from another seed.</summary>
+    private static IResult Art(string slug, string item, string? kind, string? seed, string? of, int? wide, Desk.Desk desk,
+        HttpContext http)
+    {
+        try
+        {
+            var on = desk.Jobs.Job(slug);
+            if (on.Job.Item(item) is not (OrnamentItem or VistaItem) || on.Job.Item(item) is not { } there)
+                return Results.NotFound();
+            var sheet = on.Composed.Sheets.FirstOrDefault(s => s.Scene.Piece(item) is not null)
+                ?? on.Composed.Sheets[0];
+            var (pixels, other) = (Math.Clamp(wide ?? 160, 40, 400),
+                string.IsNullOrWhiteSpace(seed) ? (Seed?)null : Seed.Of(seed));
+            var key = $"{ArtPictures.Key(on.Job, sheet, there)} {kind} {other}";
+            // An address that is of what lies there no more is answered, and not kept.
+            if (of == ArtPictures.Key(on.Job, sheet, there))
+                http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
+            return Results.File(Small.GetOrAdd((desk.Folder, 0, sheet.On.Number, key, pixels, "art"),
+                _ => ArtPictures.Of(on.Job, sheet, there, kind, other, pixels, desk.Drawer)), "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }
     }

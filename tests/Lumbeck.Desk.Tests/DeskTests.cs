@@ -254,7 +254,7 @@ public sealed class DeskTests : IDisposable
             foreach (var (word, _) in Starters.For(part))
                 Do(new AddItem(Starters.Item(_desk.Jobs.Job("salt").Job, word, part, $"{part.Word()}-{word}")));
         var on = _desk.Jobs.Job("salt");
-        on.Job.Take.Items.Count.ShouldBe(42);
+        on.Job.Take.Items.Count.ShouldBe(53);
         on.Composed.Findings.Where(f => f.Id is "text.overset" or "zone.trim" or "zone.fold").ShouldBeEmpty();
     }
 

@@ -74,7 +74,8 @@ public sealed class StructureTests
     [
         "", "Measures", "Stored", "Colour", "Outlines", "Trade.Stock", "Trade.Files", "Trade.Houses", "Trade.Geometry",
             "Trade.Insides", "Trade.Barcodes", "Trade.Explaining",
-        "Type.Letters", "Type", "Art.Fields", "Art.Sketches", "Art.Patterns", "Art.PageDesigns", "Art.Items", "Document",
+        "Type.Letters", "Type", "Art.Fields", "Art.Sketches", "Art.Patterns", "Art.Ornaments", "Art.Vistas",
+            "Art.PageDesigns", "Art.Items", "Document",
         "Drawing.Marked", "Drawing.Sketched", "Drawing", "Drawing.Spine",
             "Drawing.Views",
         "Edits", "Edits.OfText", "Edits.OfTicket", "Edits.OfCovers", "Edits.OfItems", "Edits.OfPictures",

@@ -103,8 +103,24 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         var hold = new Hold(panel, r.Of(HoldBox.Face, HoldBox.Safe, HoldBox.Edge), r.Of(Enum.GetValues<Anchor>()),
             default, default);
         var (wide, high) = (new Span(Mm(r.From(10, 60))), new Span(Mm(r.From(10, 60))));
-        return r.From(0, 8) switch
+        return r.From(0, 10) switch
         {
+            8 => new OrnamentItem
+            {
+                Id = id,
+                Hold = hold,
+                Width = wide,
+                Height = high,
+                Ornament = r.Of([.. OrnamentShelf.All]).First,
+            },
+            9 => new VistaItem
+            {
+                Id = id,
+                Hold = hold,
+                Width = wide,
+                Height = high,
+                Vista = r.Of([.. VistaShelf.All]).First,
+            },
             0 => new TextItem { Id = id, Hold = hold, Width = wide, Height = high, Words = "Light on the water" },
             1 => new RectItem { Id = id, Hold = hold, Width = wide, Height = high, Fill = Any(r, job) },
             2 => new EllipseItem { Id = id, Hold = hold, Width = wide, Height = high, Fill = Any(r, job) },
@@ -134,6 +150,19 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         };
     }
 
+    /// <summary>What is done with drawn art alone; it is refused of anything else.</summary>
+    private Edit Drawn(Job job, Chance r, string any)
+    {
+        var drawn = job.Items.Where(i => i is OrnamentItem or VistaItem).Select(i => i.Id).FirstOrDefault() ?? any;
+        return r.From(0, 3) switch
+        {
+            0 => new FourCorners(drawn, $"k{++_made}"),
+            1 => new WordsInOrnament(drawn, $"n{++_made}"),
+            2 => new TakeApart(drawn, $"l{++_made}"),
+            _ => new VistaInSwatches(drawn),
+        };
+    }
+
     private Edit OfSome(Job job, Chance r, Func<string> any, int wrap)
     {
         ImmutableArray<string> some = [.. Enumerable.Range(0, r.From(2, 4)).Select(_ => any()).Distinct()];
@@ -147,6 +176,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
             5 =>
                 new PasteItems(Clip.Read(Clip.Write(job, some)), $"p{++_made}", wrap,
                     r.One(2) ? null : r.Of(Part.Front, Part.Back, Part.Spine)),
+            6 when r.One(3) => Drawn(job, r, any()),
             6 => new CopyItem(any(), $"c{++_made}", r.One(3), r.One(2) ? r.Of(Part.Front, Part.Back) : null),
             _ => new RemoveItem(any()),
         };

@@ -29,7 +29,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
                 Language = r.Of("en", "he", "ar", "ja"),
             },
         };
-        return Patterned(Filled(job.WithPieces(), r, r.From(2, 9)), seed);
+        return Sketched(Patterned(Filled(job.WithPieces(), r, r.From(2, 9)), seed), seed);
     }
 
     /// <summary>Any house, binding, size and direction, with up to thirty items a wrap.</summary>
@@ -47,7 +47,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
             try { var next = edit.Apply(job); _ = next.Sheets(); job = next; }
             catch (Refusal) { }
         }
-        return Patterned(Filled(job.WithPieces(), r, r.From(4, 30)), seed);
+        return Sketched(Patterned(Filled(job.WithPieces(), r, r.From(4, 30)), seed), seed);
     }
 
     /// <summary>In each fifth job every other shape is filled with a pattern.</summary>
@@ -60,6 +60,59 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
                 job = new PatternShape(shape.Id, Paper(r, job))
                     .Apply(job);
         return job;
+    }
+
+    /// <summary>
+    /// In each fourth job an ornament, in each eighth a vista as well; in each sixth the ground's paper is mirrored,
+    /// faded
+    /// or calm.
+    /// </summary>
+    private static Job Sketched(Job job, int seed)
+    {
+        var r = new Chance(seed + 9_000_000);
+        if (seed % 8 == 5)
+        {
+            var vista = r.Of([.. VistaShelf.All]).First with
+            {
+                Seed = r.From(1, 999),
+                Haze = r.From(0, 90),
+                Stand = r.From(15, 85),
+            };
+            var hold = new Hold(Part.Sheet, HoldBox.Edge, Anchor.TopLeft, default, default);
+            job = new AddItem(Dressed(new VistaItem
+            {
+                Id = "vista",
+                Hold = hold,
+                Width = Span.Full,
+                Height = Span.Full,
+                Vista = vista with { Paints = r.One(2) ? vista.Paints : [.. vista.Paints.Select(_ => Plain(r, job))] },
+            }, r), 0).Apply(job);
+        }
+        if (seed % 4 == 1) job = new AddItem(Dressed(Ornament(r, job, "ornament"), r)).Apply(job);
+        if (seed % 6 == 3 && job.Take.Ground.Pattern is { } paper)
+            job = new LayPaper(paper with
+            {
+                Mirrored = r.One(2),
+                Fade = r.Of(Enum.GetValues<PaperFade>()),
+                Start = r.Of(PaperStart.Fold, PaperStart.Middle),
+                MovedRight = r.From(-9, 9),
+                Calm = r.One(2) ? [new CalmBox(r.From(0, 30), r.From(0, 40), 40, 30, r.From(20, 95))] : [],
+            }).Apply(job);
+        return job;
+    }
+
+    private static OrnamentItem Ornament(Chance r, Job job, string id)
+    {
+        var first = r.Of([.. OrnamentShelf.All]).First;
+        return new()
+        {
+            Id = id,
+            Ornament = first with { Seed = r.From(1, 999), Paints = [.. first.Paints.Select(_ => Plain(r, job))] },
+            Flip = r.Of(Enum.GetValues<Flip>()),
+            Hold = new(r.Of(Part.Front, Part.Back), HoldBox.Safe, r.Of(Enum.GetValues<Anchor>()), default, default),
+            Width = new(Mm(r.From(8, 80))),
+            Height = new(Mm(r.From(8, 80))),
+        };
     }
 
     private Job Filled(Job job, Chance r, int items)

@@ -20,7 +20,10 @@ public static class JobJson
         UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
         MaxDepth = StoredForm.Deepest,
         TypeInfoResolver =
-            new System.Text.Json.Serialization.Metadata.DefaultJsonTypeInfoResolver { Modifiers = { Papers.Told } },
+            new System.Text.Json.Serialization.Metadata.DefaultJsonTypeInfoResolver
+            {
+                Modifiers = { Papers.Told, OrnamentShelf.Told, VistaShelf.Told },
+            },
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new PressKindJson(), new SeedJson(),
             new CaliperJson(), new FaceJson(), new IsbnJson() },
     };
@@ -130,7 +133,8 @@ public static class JobJson
 
     private sealed class PressKindJson : JsonConverter<PressKind>
     {
-        public override PressKind Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
+        public override PressKind Read(ref Utf8JsonReader reader, System.Type typeToConvert,
+            JsonSerializerOptions options) =>
             PressKind.Of(reader.GetString() ?? "");
 
         public override void Write(Utf8JsonWriter writer, PressKind value, JsonSerializerOptions options) =>
@@ -140,7 +144,8 @@ public static class JobJson
     /// <summary>Seeds as strings, since many readers of JSON keep no more than 53 bits of a number.</summary>
     private sealed class SeedJson : JsonConverter<Seed>
     {
-        public override Seed Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
+        public override Seed Read(ref Utf8JsonReader reader, System.Type typeToConvert,
+            JsonSerializerOptions options) =>
             reader.TokenType == JsonTokenType.Number ? new(reader.GetUInt64()) : Seed.Of(reader.GetString() ?? "");
 
         public override void Write(Utf8JsonWriter writer, Seed value, JsonSerializerOptions options) =>

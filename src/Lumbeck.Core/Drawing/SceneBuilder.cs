@@ -8,7 +8,8 @@ public static class SceneBuilder
     /// <param name="type">Faces.</param>
     /// <param name="drawings">What drawn pictures hold; null where there are none.</param>
     /// <param name="before">What was built before an edit: pieces that it left alone are those of then.</param>
-    public static Scene Build(Job job, PrintedSheet on, IType type, IDrawings? drawings = null, BuiltBefore? before = null)
+    public static Scene Build(Job job, PrintedSheet on, IType type, IDrawings? drawings = null,
+        BuiltBefore? before = null)
     {
         var (sheet, take) = (on.Sheet, job.Wraps[on.Wrap].Take);
         var known = before?.For(job, on);
@@ -52,9 +53,26 @@ public static class SceneBuilder
             case CodeItem code:
                 return new(item.Id, item.Hold.Panel, at.ToSheet,
                     [.. CodeDrawing.Draw(code, job.Swatches, drawings?.Squares(code.Link, code.Level))], frame, frame);
+            case OrnamentItem ornament:
+                return new(item.Id, item.Hold.Panel, at.ToSheet,
+                    [.. SketchDrawing.Draw(ornament, job.Swatches, w, h)], frame, frame);
+            case VistaItem vista:
+                return new(item.Id, item.Hold.Panel, at.ToSheet,
+                    [.. SketchDrawing.Draw(vista, job.Swatches, StageOf(sheet, at, w, h))], frame, frame);
             default:
                 throw new NotSupportedException($"An item of kind {item.Kind} has no drawing.");
         }
+    }
+
+    /// <summary>What a vista is composed to: its own box, and the panels as they lie in it, in millimetres.</summary>
+    private static Stage StageOf(Surface sheet, Placement at, double w, double h)
+    {
+        var toBox = at.ToSheet.Inverse();
+        Bounds? face(Part part) => sheet.Panel(part)?.Face is { } f
+            ? SketchDrawing.InMillimetres(toBox.Of(new(f.X.Points, f.Y.Points, f.Right.Points, f.Bottom.Points)))
+            : null;
+        var whole = SketchDrawing.InMillimetres(new(0, 0, w, h));
+        return new(whole, face(Part.Front) ?? whole, face(Part.Back));
     }
 
     private static Piece Ground(Job job, Fill ground, Surface sheet, IDrawings? drawings)
@@ -94,7 +112,8 @@ public sealed record BuiltBefore(Job Job, IReadOnlyList<(PrintedSheet On, Scene 
     {
         if (!ReferenceEquals(now.Ticket, Job.Ticket) || !ReferenceEquals(now.Swatches, Job.Swatches)) return null;
         foreach (var (was, scene) in Sheets)
-            if (was.Number == on.Number && was.Wrap == on.Wrap && ReferenceEquals(was.Sheet, on.Sheet) && on.Wrap < Job.Wraps.Count)
+            if (was.Number == on.Number && was.Wrap == on.Wrap && ReferenceEquals(was.Sheet, on.Sheet)
+                && on.Wrap < Job.Wraps.Count)
                 return new(Job.Wraps[on.Wrap].Take, scene);
         return null;
     }
@@ -108,7 +127,8 @@ public sealed record BuiltBefore(Job Job, IReadOnlyList<(PrintedSheet On, Scene 
         {
             (Take, Scene) = (take, scene);
             // The ground comes first, then a piece for each item.
-            for (var i = 0; i < take.Items.Count && i + 1 < scene.Pieces.Length; i++) _pieces[take.Items[i]] = scene.Pieces[i + 1];
+            for (var i = 0; i < take.Items.Count && i + 1 < scene.Pieces.Length; i++)
+                _pieces[take.Items[i]] = scene.Pieces[i + 1];
         }
 
         public Take Take { get; }

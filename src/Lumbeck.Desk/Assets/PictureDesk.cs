@@ -88,8 +88,11 @@ public sealed class PictureDesk : IPictureFiles
                 row.Source.Length > 0 ? "from " + row.Source : "source not stated",
                 row.Licence.Length > 0 ? row.Licence : "licence not stated"]))}"
             : $"{p.Name}: not in this drawer");
+        var drawn = DrawnArt.On(job).Select(a =>
+            $"{a.Kind}: drawn from seed {a.Seed}, version {a.Version} of its drawing").Distinct();
+        lines = lines.Concat(drawn);
         return $"Pictures on the cover of {(job.Ticket.Title.Length > 0 ? job.Ticket.Title : "an untitled book")}" +
-            $"\n\n{(hashes.Count == 0 ? "None." : string.Join('\n', lines))}\n";
+            $"\n\n{(!lines.Any() ? "None." : string.Join('\n', lines))}\n";
     }
 
     /// <summary>Takes a picture in.</summary>

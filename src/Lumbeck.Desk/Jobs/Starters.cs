@@ -65,15 +65,16 @@ public static class Starters
             ("ellipse", "ellipse")],
         Part.Front =>
             [("title", "title"), ("subtitle", "subtitle"), ("author", "author"), ("picture", "picture"),
-                ("plate", "label plate"), ("text", "text"), .. Shapes],
+                ("plate", "label plate"), ("text", "text"), .. Shapes, .. DrawnStarters.Offered],
         Part.Back =>
             [("blurb", "blurb"), ("barcode", "barcode"), ("code", "QR code"), ("imprint", "imprint"),
-                ("picture", "picture"), ("text", "text"), .. Shapes],
+                ("picture", "picture"), ("text", "text"), .. Shapes, .. DrawnStarters.Offered],
         Part.Spine =>
             [("title", "title"), ("author", "author"), ("imprint", "imprint"), ("band", "band"), ("line", "line"),
                 ("rectangle", "rectangle"), ("ellipse", "ellipse")],
-        Part.FrontFlap or Part.BackFlap => [("text", "text"), ("picture", "picture"), .. Shapes],
-        _ => [("picture", "picture"), .. Shapes, ("text", "text")],
+        Part.FrontFlap or Part.BackFlap => [("text", "text"), ("picture", "picture"), .. Shapes,
+            ("ornament", "ornament"), ("border", "border")],
+        _ => [("picture", "picture"), ("vista", "vista"), .. Shapes, ("text", "text")],
     };
 
     private static readonly (string, string)[] Shapes = [("rectangle", "rectangle"), ("ellipse", "ellipse"),
@@ -217,6 +218,7 @@ public static class Starters
                 Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default),
             },
             "code" => new CodeItem { Id = id, Hold = at(Anchor.Middle) },
+            _ when DrawnStarters.Of(job, word, panel, id, ink, ground) is { } drawn => drawn,
             _ => throw new Refusal("item", $"nothing called `{LengthText.Clip(word)}` can be added here"),
         };
     }

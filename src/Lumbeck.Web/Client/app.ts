@@ -16,6 +16,7 @@ import { book } from './book';
 import { reveal, toggled, withGroup } from './hand';
 import { onWrap, pressed, words } from './keys';
 import { shop } from './matching';
+import { chosen, closed } from './walks';
 import { answered, pending, pick, picked, send, tryOut, untry, write } from './queue';
 import { tour, leave as leaveTour } from './tour';
 import { lensNearer } from './sheet';
@@ -47,6 +48,7 @@ document.addEventListener('click', e => {
     return send({ is: 'step', way: at.dataset.step === 'forward' ? 'forward' : 'back' });
   if ((at = closest(e, 'button[data-fact]'))) {
     closest(e, 'details[data-picks]')?.removeAttribute('open');
+    if (chosen(at)) return;
     return write(at.dataset.fact!, at.dataset.text ?? '');
   }
   if ((at = closest(e, '[data-see]'))) return sees[at.dataset.see!]?.();
@@ -80,11 +82,14 @@ document.addEventListener('click', e => {
   }
 });
 
+/** Presses that make items, which get an id of ours. */
+const MAKING = ['copy', 'other-cover', 'copy-to', 'four-corners', 'words-in', 'take-apart'];
+
 /** One press on what is picked; copies are picked in place of what they were made of. */
 export function arrange(how: string, panel?: string): void {
   const items = picked();
   if (how === 'swap-covers') return send({ is: 'swap-covers' });
-  if (!['copy', 'other-cover', 'copy-to'].includes(how)) return send({ is: 'arrange', items, how });
+  if (!MAKING.includes(how)) return send({ is: 'arrange', items, how });
   const made = `${items[0]!.replace(/-[0-9a-f]{8}(-\d+)?$/, '').slice(0, 24)}-${crypto.randomUUID().slice(0, 8)}`;
   send({ is: 'arrange', items, how, new: made, panel: panel ?? null }, {
     done: () => {
@@ -95,12 +100,12 @@ export function arrange(how: string, panel?: string): void {
 }
 
 // A list that something is picked from closes when it is left.
-const PASSING = 'details[data-picks][open],#papers[open],#tracing-book[open],#swatch-book[open],#looks[open]';
+const PASSING = 'details[data-picks][open],#papers[open],details[data-book][open],#tracing-book[open],#swatch-book[open],#looks[open]';
 const leave = (e: Event): void => {
   const into = e.type === 'focusout' ? (e as FocusEvent).relatedTarget : e.target;
   if (e.type === 'focusout' && !into) return;
   for (const list of document.querySelectorAll<HTMLDetailsElement>(PASSING))
-    if (!(into instanceof Node && list.contains(into))) list.open = false;
+    if (!(into instanceof Node && list.contains(into))) closed(list, false);
 };
 document.addEventListener('pointerdown', leave);
 document.addEventListener('focusout', leave);
@@ -147,7 +152,7 @@ document.addEventListener('keydown', e => {
     return send({ is: 'step', way: key === 'y' || e.shiftKey ? 'forward' : 'back' });
   }
   const book = document.querySelector<HTMLDetailsElement>(PASSING);
-  if (e.key === 'Escape' && book) return void (book.open = false);
+  if (e.key === 'Escape' && book) return closed(book, true);
   // From place to place, as they stand in the docket.
   if (!typing && !select && !e.ctrlKey && !e.metaKey && !e.altKey && /^[1-9]$/.test(e.key)
     && !document.querySelector('dialog[open]')) {

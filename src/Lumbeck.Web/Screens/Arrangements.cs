@@ -23,6 +23,14 @@ public static class Arrangements
             yield return new("spine", "on spine", "Hang it in the middle of the spine (J)");
         yield return new("quarter", "quarter turn", "Turn it a quarter clockwise (Q)");
         yield return new("copy", "double", "Lay a copy over it (D)");
+        if (item is OrnamentItem { Ornament: { Sort: OrnamentSort.Corner } })
+            yield return new("four-corners", "four corners", "One on each of the panel’s four corners");
+        if (item is OrnamentItem { Ornament: var ornament } && ornament.Words(50, 50) is not null)
+            yield return new("words-in", "words in it", "Put words into its place for them");
+        if (item is VistaItem { Vista.Layer: 0 })
+            yield return new("take-apart", "take apart", "Make each of its layers an item of its own");
+        if (item is VistaItem)
+            yield return new("in-swatches", "in swatches", "Paint it in this job’s swatches");
         if (item.Hold.Panel.Across() is not null)
             yield return new("other-cover", "other cover", "Copy it mirrored to the other cover (O)");
     }

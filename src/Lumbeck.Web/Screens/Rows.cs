@@ -47,7 +47,8 @@ public sealed record RowView(JobView View, Item Item, IReadOnlyList<Finding> Fou
     public bool Open => Item.Id == View.Open;
     public bool Picked => View.Picked.Contains(Item.Id);
     /// <summary>The worst that was found of it and is not waived; a note where there is nothing.</summary>
-    public Severity Worst => Found.Where(f => f.Waived is null).Select(f => f.Severity).DefaultIfEmpty(Severity.Note).Min();
+    public Severity Worst =>
+        Found.Where(f => f.Waived is null).Select(f => f.Severity).DefaultIfEmpty(Severity.Note).Min();
     /// <summary>Whether it wants a look since the sheet changed.</summary>
     public bool Look => View.Job.Looks.Any(l => l.Item == Item.Id);
     /// <summary>Whether nothing of it is seen.</summary>
@@ -64,6 +65,10 @@ public sealed record RowView(JobView View, Item Item, IReadOnlyList<Finding> Fou
                 BarcodeItem b => BarcodeDrawing.Number(b, View.Ticket) is { } n ? Isbn.Hyphenate(n) : "no number",
                 CodeItem c => c.Link,
                 PictureItem { Picture: { } p } => p.Name,
+                OrnamentItem o => $"seed {o.Ornament.Seed}",
+                VistaItem { Vista: var v } => v.Layer > 0
+                    ? $"{v.Kind}: {v.Layers[v.Layer - 1]}"
+                    : $"{v.Kind}, seed {v.Seed}",
                 ShapeItem r => (r.Fill?.Paint ?? r.Line).Show(View.Job.Swatches),
                 _ => "",
             };

@@ -7,7 +7,8 @@ namespace Lumbeck.Core.Art.Fields;
 public sealed record FieldTerms(Unit Unit, IReadOnlyList<Swatch> Swatches, IReadOnlyList<string> Finishes);
 
 /// <summary>A value of any field, as edits carry it; nothing at all stands for none.</summary>
-public sealed record FieldValue(Length? Length = null, decimal? Number = null, string? Words = null, Paint? Paint = null);
+public sealed record FieldValue(Length? Length = null, decimal? Number = null, string? Words = null,
+    Paint? Paint = null);
 
 /// <summary>
 /// One thing that is given of an item or a pattern: what it is called, how it is read from what people type, shown,
@@ -28,6 +29,9 @@ public abstract record Field(string Key, string Label)
 
     /// <summary>Texts that are suggested and need not be taken.</summary>
     public IReadOnlyList<string> Suggested { get; init; } = [];
+
+    /// <summary>The least and the most it may be, and its unit, where it is a figure with both.</summary>
+    public (decimal Least, decimal Most, string Unit)? Range { get; init; }
 
     /// <summary>Whether it is a paint.</summary>
     public abstract bool TakesPaint { get; }

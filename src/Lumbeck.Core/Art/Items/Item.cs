@@ -48,6 +48,8 @@ public readonly record struct Span(Length Own, decimal Share = 0)
 [JsonDerivedType(typeof(PictureItem), "picture")]
 [JsonDerivedType(typeof(BarcodeItem), "barcode")]
 [JsonDerivedType(typeof(CodeItem), "code")]
+[JsonDerivedType(typeof(OrnamentItem), "ornament")]
+[JsonDerivedType(typeof(VistaItem), "vista")]
 public abstract record Item
 {
     /// <summary>Made by whoever adds it; letters, digits and hyphens, up to 40.</summary>

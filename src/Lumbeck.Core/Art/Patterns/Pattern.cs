@@ -89,8 +89,7 @@ public abstract record Pattern : Sketch
     public const int MostCalm = 40;
 
     /// <summary>The same as it is drawn by itself: neither moved, mirrored, faded nor calmed.</summary>
-    [System.Text.Json.Serialization.JsonIgnore]
-    public Pattern Bare => this with
+    public Pattern Bare() => this with
     {
         Paints = [],
         MovedRight = 0,

@@ -16,6 +16,9 @@ public abstract record Drawn
 /// <param name="Slot">Its paint's place among the paints.</param>
 public sealed record Area(Outline Shape, int Slot = 0) : Drawn
 {
+    /// <summary>Its paint goes so far on the way to another slot's.</summary>
+    public (int Slot, double Share) Toward { get; init; }
+
     public override Drawn Under(Affine place, double scale) => this with { Shape = Shape.Under(place) };
 }
 
@@ -31,12 +34,44 @@ public sealed record Line(Outline Shape, double Width, int Slot = 0) : Drawn
     /// <summary>Lengths of strokes and gaps in turn, in points; none for a whole line.</summary>
     public ImmutableArray<double> Dash { get; init; } = [];
 
+    /// <summary>Its paint goes so far on the way to another slot's.</summary>
+    public (int Slot, double Share) Toward { get; init; }
+
     public override Drawn Under(Affine place, double scale) => this with
     {
         Shape = Shape.Under(place),
         Width = Math.Max(Least, Width * scale),
         Dash = [.. Dash.Select(d => d * scale)],
     };
+}
+
+/// <summary>A paint slot, so far on the way to another.</summary>
+public readonly record struct Tone(int Slot, int Toward = 0, double Share = 0)
+{
+    /// <summary>A third slot that all of it goes toward: light that lies over it.</summary>
+    public (int Slot, double Share) Lit { get; init; }
+
+    public static implicit operator Tone(int slot) => new(slot);
+}
+
+/// <summary>A shape that runs from one tone to another.</summary>
+/// <param name="Shape">Its outline.</param>
+/// <param name="From">The tone where the run begins.</param>
+/// <param name="To">The tone where it ends.</param>
+/// <param name="X1">Where it begins; of a round run, its middle.</param>
+/// <param name="Y1">From the head.</param>
+/// <param name="X2">Where it ends; of a round run, its rim.</param>
+/// <param name="Y2">From the head.</param>
+/// <param name="Round">Outward from a middle.</param>
+public sealed record Graded(Outline Shape, Tone From, Tone To, double X1, double Y1, double X2, double Y2,
+    bool Round = false)
+    : Drawn
+{
+    public override Drawn Under(Affine place, double scale)
+    {
+        var ((x1, y1), (x2, y2)) = (place.At(X1, Y1), place.At(X2, Y2));
+        return this with { Shape = Shape.Under(place), X1 = x1, Y1 = y1, X2 = x2, Y2 = y2 };
+    }
 }
 
 /// <summary>The same drawing in several places: a file holds it once.</summary>

@@ -57,9 +57,12 @@ public abstract record Sketch
     protected internal static Field<T, decimal> Number<T>(string key, string label, string unit, decimal least, decimal most,
         Func<T, decimal> of, Func<T, decimal, T> to) where T : Sketch
     {
-        var kind = unit == Millimetres ? Values.Millimetres : Values.Numbers(unit, label.ToLowerInvariant(), Typed.Show(least, unit));
+        var kind = unit == Millimetres
+            ? Values.Millimetres
+            : Values.Numbers(unit, label.ToLowerInvariant(), Typed.Show(least, unit));
         return new(key, label, kind, of, to)
         {
+            Range = (least, most, unit.Trim()),
             Fault = (n, _) => n < least || n > most
                 ? $"{Typed.Show(n, unit)} can't be drawn: from {Typed.Show(least, unit)} to {Typed.Show(most, unit)}"
                 : null,
@@ -81,7 +84,8 @@ public abstract record Sketch
     /// <summary>Whether an edit could have made it so.</summary>
     [JsonIgnore]
     public virtual bool IsSound =>
-        Version >= 1 && Version <= Newest && Paints is { } p && p.Count == Slots.Length && Fields.All(f => f.IsSound(this));
+        Version >= 1 && Version <= Newest && Paints is { } p && p.Count == Slots.Length
+            && Fields.All(f => f.IsSound(this));
 
     public virtual bool Equals(Sketch? other) =>
         other is not null && EqualityContract == other.EqualityContract

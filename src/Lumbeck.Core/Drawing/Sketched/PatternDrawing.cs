@@ -13,7 +13,7 @@ public static class PatternDrawing
     public static IEnumerable<Mark> Draw(Pattern pattern, IReadOnlyList<Swatch> swatches, double x, double y,
         Bounds window, IDrawings? drawings = null)
     {
-        var plain = pattern.Bare;
+        var plain = pattern.Bare();
         IReadOnlyList<Drawn> draw() => InPoints(plain, x, y, window);
         var drawn = drawings is null ? draw() : drawings.Kept(plain, x, y, window, draw);
         return drawn.SelectMany(d => Marks(d, pattern.Paints, swatches));
@@ -25,10 +25,20 @@ public static class PatternDrawing
         switch (drawn)
         {
             case Area a:
-                yield return PaintedMarks.Filled(a.Shape, paints[a.Slot], swatches, 0, 0);
+                yield return PaintedMarks.Filled(a.Shape, Toned(a.Slot, a.Toward, paints, swatches), swatches, 0, 0);
                 break;
             case Line l:
-                yield return PaintedMarks.Lined(l.Shape, l.Width, paints[l.Slot], swatches) with { Dash = l.Dash };
+                yield return PaintedMarks.Lined(l.Shape, l.Width, Toned(l.Slot, l.Toward, paints, swatches),
+                    swatches) with
+                { Dash = l.Dash };
+                break;
+            case Graded g:
+                var (from, to) = (Toned(g.From, paints, swatches), Toned(g.To, paints, swatches));
+                // A finishing ink has no runs of ink: the tone it begins with stands for all.
+                yield return from is FinishPaint || to is FinishPaint
+                    ? PaintedMarks.Filled(g.Shape, from, swatches, 0, 0)
+                    : new ShadeMark(g.Shape, new(g.Round, g.X1, g.Y1, g.X2, g.Y2,
+                        [(0, from.Resolve(swatches)), (1, to.Resolve(swatches))]));
                 break;
             case Repeated r:
                 // What is in a finishing ink is repeated by itself.
@@ -37,6 +47,16 @@ public static class PatternDrawing
                 break;
         }
     }
+
+    private static Paint Toned(Tone tone, IReadOnlyList<Paint> paints, IReadOnlyList<Swatch> swatches) =>
+        Toned(tone.Slot, (tone.Toward, tone.Share), paints, swatches) is var plain && tone.Lit.Share > 0
+            ? Mixing.Toward(plain, paints[tone.Lit.Slot], tone.Lit.Share, swatches)
+            : plain;
+
+    private static Paint Toned(int slot, (int Slot, double Share) toward, IReadOnlyList<Paint> paints,
+        IReadOnlyList<Swatch> swatches) => toward.Share <= 0
+        ? paints[slot]
+        : Mixing.Toward(paints[slot], paints[toward.Slot], toward.Share, swatches);
 
     /// <summary>Marks in stretches that are all in one finishing ink, or all in none.</summary>
     public static IEnumerable<ImmutableArray<Mark>> ByFinish(IEnumerable<Mark> marks)
@@ -62,10 +82,18 @@ public static class PatternDrawing
         return [.. pattern.Over(asked).Select(d => InPoints(d, mm, x, y))];
     }
 
-    private static Drawn InPoints(Drawn drawn, double mm, double x, double y) => drawn switch
+    internal static Drawn InPoints(Drawn drawn, double mm, double x, double y) => drawn switch
     {
         Area a => a with { Shape = Scaled(a.Shape, mm, x, y) },
         Line l => l with { Shape = Scaled(l.Shape, mm, x, y) },
+        Graded g => g with
+        {
+            Shape = Scaled(g.Shape, mm, x, y),
+            X1 = (g.X1 * mm) + x,
+            Y1 = (g.Y1 * mm) + y,
+            X2 = (g.X2 * mm) + x,
+            Y2 = (g.Y2 * mm) + y,
+        },
         Repeated r => new Repeated(
             [.. r.Symbol.Select(s => InPoints(s, mm, 0, 0))],
             [.. r.Places.Select(p => p with { E = (p.E * mm) + x, F = (p.F * mm) + y })]),

@@ -43,6 +43,12 @@ public static class InWords
                 if (shape.Fill?.Pattern is { } pattern) said.Add($"with {pattern.Kind} over it");
                 if (shape.Line is { } line) said.Add($"lined with {((Paint?)line).Show(job.Swatches)}");
                 break;
+            case OrnamentItem { Ornament: var drawn }:
+                said.Add($"drawn from seed {drawn.Seed}");
+                break;
+            case VistaItem { Vista: var drawn }:
+                said.Add($"drawn from seed {drawn.Seed}");
+                break;
             case CodeItem code:
                 said.Add(code.Link.Length > 0 ? code.Link : "no link");
                 break;

@@ -1,0 +1,58 @@
+using System.Security.Cryptography;
+using System.Text;
+using System.Text.Json;
+using Lumbeck.Press.Colour;
+
+namespace Lumbeck.Web.Screens;
+
+/// <summary>
+/// Small pictures of ornaments and vistas, by which one is chosen: each as it would lie where the picked one lies.
+/// </summary>
+public static class ArtPictures
+{
+    /// <summary>
+    /// What a picture is of: it changes when the swatches, the sheet, or the item's size and paints do.
+    /// </summary>
+    public static string Key(Job job, ComposedSheet sheet, Item item)
+    {
+        var said = JsonSerializer.Serialize(item, JobJson.Options) + JsonSerializer.Serialize(job.Swatches,
+            JobJson.Options)
+            + $"{job.Ticket.House.Profile} {job.Ticket.House.Intent} {sheet.Sheet.Size}";
+        return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(said)))[..12];
+    }
+
+    /// <summary>The item as another kind or with another seed, as JPEG; a vista shows the front alone.</summary>
+    /// <exception cref="Refusal">There is no such kind.</exception>
+    public static byte[] Of(Job job, ComposedSheet sheet, Item item, string? kind, Seed? seed, int wide, Drawer drawer)
+    {
+        if (kind is not null) item = Set(item, kind);
+        item = item switch
+        {
+            VistaItem v => v with { Vista = v.Vista with { Seed = seed ?? v.Vista.Seed, Layer = 0 } },
+            OrnamentItem o => o with { Ornament = o.Ornament with { Seed = seed ?? o.Ornament.Seed } },
+            _ => throw new Refusal("item", "it is no drawn art"),
+        };
+        item = item with { Hidden = false, Turned = 0, Opacity = 100, Blend = Blend.Normal };
+        var (wrap, house) = (sheet.On.Wrap, job.Ticket.House);
+        job = job.With(wrap, job.Wraps[wrap].Take with { Items = [item] });
+        var scene = SceneBuilder.Build(job, sheet.On, drawer.Shelf, drawer.DrawingsOf(house));
+        if (scene.Piece(item.Id) is not { Frame.IsEmpty: false } piece)
+            throw new Refusal("item", "nothing of it is drawn");
+        var window = Window(piece.Frame, item is VistaItem ? sheet.Sheet.Panel(Part.Front)?.Face : null);
+        return drawer.PlatesOf(house)
+            .Paint(scene, window, wide / Math.Max(window.Right - window.Left, window.Bottom - window.Top) * 72,
+                likeness: true)
+            .ToJpeg(PressCondition.Of(house), 85);
+    }
+
+    private static Item Set(Item item, string kind) =>
+        (Item)(item is VistaItem ? (Field)VistaItem.KindField : OrnamentItem.KindField)
+            .With(item, new(Words: kind), Unit.Millimetre);
+
+    private static Bounds Window(Bounds frame, Box? face)
+    {
+        if (face is { } f) return new(f.X.Points, f.Y.Points, f.Right.Points, f.Bottom.Points);
+        var room = 0.06 * Math.Max(frame.Right - frame.Left, frame.Bottom - frame.Top);
+        return new(frame.Left - room, frame.Top - room, frame.Right + room, frame.Bottom + room);
+    }
+}
