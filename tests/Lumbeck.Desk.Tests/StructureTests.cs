@@ -81,7 +81,7 @@ public sealed class StructureTests
         "Edits", "Edits.OfText", "Edits.OfTicket", "Edits.OfCovers", "Edits.OfItems", "Edits.OfPictures",
             "Edits.AsTyped", "Edits.Doors",
         "Checks", "Checks.OfTicket", "Checks.OfZones", "Checks.OfInk", "Checks.OfText", "Checks.OfPictures",
-            "Checks.OfBarcodes", "Checks.OfPages", "Checks.RuleBook",
+            "Checks.OfBarcodes", "Checks.OfPages", "Checks.OfDrawn", "Checks.RuleBook",
     ];
 
     private static string Folder(string type, string project) =>

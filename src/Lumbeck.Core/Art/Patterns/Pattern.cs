@@ -23,7 +23,9 @@ public abstract record Pattern : Sketch
     /// <summary>Where it starts.</summary>
     public PaperStart Start { get; init; }
 
-    /// <summary>Whether what is seen on the front is seen in a mirror beyond the spine's middle; in a shape, its own.</summary>
+    /// <summary>
+    /// Whether what is seen on the front is seen in a mirror beyond the spine's middle; in a shape, its own.
+    /// </summary>
     public bool Mirrored { get; init; }
 
     /// <summary>Where it fades into what it lies on.</summary>
@@ -66,7 +68,10 @@ public abstract record Pattern : Sketch
         p => p.Start, (p, start) => p with { Start = start });
 
     private static readonly Field<Pattern, bool> MirrorField =
-        new("mirrored", "Mirrored", Values.Switch, p => p.Mirrored, (p, is_) => p with { Mirrored = is_ });
+        new("mirrored", "Mirrored", Values.Switch, p => p.Mirrored, (p, is_) => p with { Mirrored = is_ })
+        {
+            Choices = [("no", "no"), ("yes", "yes")],
+        };
 
     private static readonly (string, PaperFade)[] Fades =
     [
@@ -119,7 +124,8 @@ public abstract record Pattern : Sketch
     public virtual bool Equals(Pattern? other) =>
         base.Equals(other)
             && (Scale, Turn, MovedRight, MovedDown, Start, Mirrored, Fade)
-                == (other!.Scale, other.Turn, other.MovedRight, other.MovedDown, other.Start, other.Mirrored, other.Fade)
+                == (other!.Scale, other.Turn, other.MovedRight, other.MovedDown, other.Start, other.Mirrored,
+                    other.Fade)
             && Calm.SequenceEqual(other.Calm);
 
     public override int GetHashCode() => HashCode.Combine(base.GetHashCode(), Scale, Turn, MovedRight, MovedDown, Fade);
@@ -131,7 +137,9 @@ public enum PaperStart { Fold, Middle }
 /// <summary>The edge that a paper fades toward.</summary>
 public enum PaperFade { None, Left, Right, Head, Foot }
 
-/// <summary>A box in which a paper is calm, in millimetres from the front's fold and head or its shape's corner.</summary>
+/// <summary>
+/// A box in which a paper is calm, in millimetres from the front's fold and head or its shape's corner.
+/// </summary>
 /// <param name="X">Its left.</param>
 /// <param name="Y">Its top.</param>
 /// <param name="Wide">Its width.</param>

@@ -12,7 +12,7 @@ public sealed record SeaAndMoon : Vista
         var (u, horizon) = (stage.Unit, stage.Down(0.66));
         var (mx, my) = (stage.Across((double)Stand / 100), stage.Down(0.4));
         yield return (1, Land.Sky(stage, 0, 1, horizon));
-        foreach (var d in Land.Halo((0, 1), horizon, mx, my, u * 0.6, 2, 0.44)) yield return (1, d);
+        foreach (var d in Land.Halo((0, 1), horizon, mx, my, u * 0.5, 2, 0.38)) yield return (1, d);
         for (var n = 0; n < Many(110); n++)
         {
             var (x, y) = (Chance(1, n) * stage.Wide, Chance(2, n) * horizon * 0.8);

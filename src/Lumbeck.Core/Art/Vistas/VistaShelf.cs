@@ -23,7 +23,7 @@ public static class VistaShelf
             new SeaAndMoon
             {
                 Seed = 2,
-                Paints = Inks((92, 74, 38, 40), (56, 36, 22, 6), (2, 2, 14, 0), (64, 46, 30, 14), (86, 62, 40, 32)),
+                Paints = Inks((92, 74, 38, 40), (68, 48, 28, 14), (2, 2, 14, 0), (72, 54, 34, 22), (86, 62, 40, 32)),
             }),
         ("wood-in-mist",
             new WoodInMist

@@ -13,6 +13,9 @@ public static class GroundFacts
                 (j, t) => new PaintGround(Facts.MaybePaint(j, t), wrap)) { TakesColour = true },
             new(GroundPath.Of(wrap, "paper"), "Paper", j => PatternFacts.Show(G(j).Pattern),
                 (j, t) => new LayPaper(PatternFacts.Read(j, t, G(j).Pattern), wrap)) { Choices = PatternFacts.Choices },
+            new(GroundPath.Of(wrap, "calm"), "Calm", j => G(j).Pattern is { Calm.Count: > 0 } ? "under words" : "nowhere",
+                (_, t) => new CalmPaper(Typed.Choice(t, Calms), wrap)) { Choices =
+                    Facts.Of([.. Calms.Select(c => (c.Item1, c.Item1))]) },
             new(GroundPath.Of(wrap, "tracing"), "Tracing", j => j.Wraps[wrap].Tracing?.Picture.Name ?? "none",
                 (j, t) => new LayTracing(t.Trim() is "" or "none" ? null : T(j), wrap)),
             new(GroundPath.Of(wrap, "tracing-strength"), "Strength",
@@ -36,6 +39,8 @@ public static class GroundFacts
                 (field, value) => new SetGroundPattern(field, value, wrap)),
         ];
     }
+
+    private static readonly (string, bool)[] Calms = [("nowhere", false), ("under words", true)];
 
     private static string Over(Tracing? tracing) =>
         tracing is { Panel: { } panel } ? panel.Word() : tracing is { OverTrim: true } ? "trim" : "sheet";

@@ -90,6 +90,7 @@ public static class EditJson
         (typeof(BlendItem), "blend-item"),
         (typeof(PaintGround), "paint-ground"),
         (typeof(LayPaper), "lay-paper"),
+        (typeof(CalmPaper), "calm-paper"),
         (typeof(SetGroundPattern), "set-ground-pattern"),
         (typeof(SetPattern), "set-pattern"),
         (typeof(AddSwatch), "add-swatch"),

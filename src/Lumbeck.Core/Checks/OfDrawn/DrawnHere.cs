@@ -1,0 +1,41 @@
+namespace Lumbeck.Core.Checks.OfDrawn;
+
+/// <summary>A drawing on a sheet: on the ground, in a shape, or a thing of its own.</summary>
+/// <param name="Art">What is drawn.</param>
+/// <param name="Item">The item; null for the ground.</param>
+/// <param name="Piece">Its piece.</param>
+/// <param name="Under">What it lies on: its shape's own paint, or the ground's.</param>
+internal sealed record DrawnHere(Sketch Art, Item? Item, Piece Piece, Paint? Under)
+{
+    /// <summary>All drawn art of a sheet.</summary>
+    public static IEnumerable<DrawnHere> On(Look look)
+    {
+        var ground = look.Take.Ground;
+        if (ground.Pattern is { } paper && look.Scene.Pieces.Length > 0)
+            yield return new(paper, null, look.Scene.Pieces[0], ground.Paint);
+        foreach (var (item, piece) in look.Drawn())
+            switch (item)
+            {
+                case ShapeItem { Fill: { Pattern: { } pattern } fill }: yield return new(pattern, item, piece,
+                    fill.Paint ?? ground.Paint); break;
+                case OrnamentItem o: yield return new(o.Ornament, item, piece, ground.Paint); break;
+                case VistaItem v: yield return new(v.Vista, item, piece, v.Vista.Paints[0]); break;
+            }
+    }
+
+    /// <summary>The edit that gives its scale another value; null where it has none or is locked.</summary>
+    public Edit? Scaled(Look look, decimal scale) => Art is not Pattern ? null
+        : scale > Pattern.ScaleMost ? null
+        : Item is null ? new SetGroundPattern("scale", new(Number: scale), look.On.Wrap)
+        : Item.Locked ? null
+        : new SetPattern(Item.Id, "scale", new(Number: scale));
+
+    /// <summary>Every line of it, wherever it is nested.</summary>
+    public static IEnumerable<LineMark> Lines(IEnumerable<Mark> marks) => marks.SelectMany(m => m switch
+    {
+        LineMark l => [l],
+        DrawingMark d => Lines(d.Marks),
+        RepeatedMark r => Lines(r.Symbol),
+        _ => (IEnumerable<LineMark>)[],
+    });
+}
