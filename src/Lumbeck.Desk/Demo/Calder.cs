@@ -47,6 +47,12 @@ internal static class Calder
             .Copy().Run("Tamsin Oyelaran", new() { Case = LetterCase.SmallCaps, Tracking = 30 }),
         // The case under it: bare slate, its spine named and the moon alone on its front.
         new PaintGround(new SwatchPaint("slate"), 1),
+        new LayPaper(new NightSky
+        {
+            Seed = 9,
+            Scale = 130,
+            Paints = [new SwatchPaint("moon"), new SwatchPaint("ice"), new SwatchPaint("ice", 5_000)],
+        }, 1),
         Lay.Rect("case-moon", Lay.At(Part.Front, Anchor.Middle, box: HoldBox.Face), 16, 16, "moon", corner: 8, wrap: 1),
         Lay.Spine("case-title", TextRole.Title, "Winter over Calder Sound", "cormorant-garamond/600", "moon", wrap: 1),
         Lay.Spine("case-author", TextRole.Author, "OYELARAN", "cormorant-garamond/600", "moon", 110, wrap: 1),

@@ -20,6 +20,15 @@ internal static class Hive
             .. Lay.Swatches(("honey", "Honey", 4, 30, 88, 0), ("amber", "Amber", 8, 44, 96, 4),
                 ("wax", "Wax", 2, 12, 44, 0), ("smoke", "Smoke", 40, 46, 60, 66), ("comb", "Comb paper", 1, 3, 12, 0)),
             new PaintGround(new SwatchPaint("honey")),
+            // Comb on the back, which fades toward the cells of the front.
+            new LayPaper(new Hexagons
+            {
+                Seed = 4,
+                Scale = 140,
+                Filled = 14,
+                Fade = PaperFade.Right,
+                Paints = [new SwatchPaint("amber"), new SwatchPaint("amber"), new SwatchPaint("amber")],
+            }),
         ];
         // Cells in rows set off by half, some capped; they hang on the front, so that a thicker book never moves them.
         for (var row = 0; row < 5; row++)
@@ -60,6 +69,7 @@ internal static class Hive
                 leading: 1.5m)
                 .Copy().With(t => t with { Style = t.Style with { Align = Align.Left } }),
             Lay.Barcode("barcode"),
+            new CalmPaper(true),
         ]);
         edits.Add(new GroupItems([.. edits.OfType<AddItem>().Select(a => a.New.Id)
             .Where(id => id.StartsWith("cell-", StringComparison.Ordinal))],

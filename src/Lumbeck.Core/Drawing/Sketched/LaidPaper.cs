@@ -15,7 +15,7 @@ public sealed class LaidPaper(Pattern paper, Paint? under, IReadOnlyList<Swatch>
     IDrawings? drawings)
 {
     /// <summary>Steps of a fade over all that is covered, and of a calm box's edge.</summary>
-    private const int Steps = 12, Rings = 4;
+    private const int Steps = 12, Rings = 6;
 
     private static readonly double Mm = Length.FromMillimetres(1).Points;
     private static readonly double Overlap = 0.05 * Mm;
@@ -51,6 +51,21 @@ public sealed class LaidPaper(Pattern paper, Paint? under, IReadOnlyList<Swatch>
             : new(whole.Left, whole.Top + (h * from), whole.Right, whole.Top + (h * to) + Overlap);
     }
 
+    /// <summary>How far it has faded in the middle of a box.</summary>
+    private double Faded(Bounds box)
+    {
+        var x = (((box.Left + box.Right) / 2) - whole.Left) / (whole.Right - whole.Left);
+        var y = (((box.Top + box.Bottom) / 2) - whole.Top) / (whole.Bottom - whole.Top);
+        return Math.Clamp(paper.Fade switch
+        {
+            PaperFade.Left => 1 - x,
+            PaperFade.Right => x,
+            PaperFade.Head => 1 - y,
+            PaperFade.Foot => y,
+            _ => 0,
+        }, 0, 1);
+    }
+
     private IEnumerable<Mark> Calmed(CalmBox calm)
     {
         for (var ring = 1; ring <= Rings; ring++)
@@ -61,7 +76,8 @@ public sealed class LaidPaper(Pattern paper, Paint? under, IReadOnlyList<Swatch>
                 origin.Left + ((double)(calm.X + calm.Wide) * Mm) + beyond,
                 origin.Top + ((double)(calm.Y + calm.High) * Mm) + beyond);
             var shape = Outline.Rounded(box.Left, box.Top, box.Right - box.Left, box.Bottom - box.Top, beyond + (2 * Mm));
-            var share = calm.Share / 100.0 * ring / Rings;
+            // Where it has faded already it is no livelier.
+            var share = 1 - ((1 - (calm.Share / 100.0 * ring / Rings)) * (1 - Faded(box)));
             var marks = Mirrored(box, share);
             var ground = PaintedMarks.Filled(shape, under ?? new InkPaint(Ink.White), swatches, 0, 0);
             foreach (var mark in Clipped(marks.Prepend(ground), shape)) yield return mark;
