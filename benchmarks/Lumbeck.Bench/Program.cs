@@ -27,5 +27,6 @@ try
     if (wanted("plates")) PlateBench.Run(folder);
     if (wanted("inside")) await Benches.Inside(folder);
     if (wanted("history")) HistoryBench.Run(folder);
+    if (wanted("art")) ArtBench.Run(folder);
 }
 finally { Directory.Delete(folder, recursive: true); }

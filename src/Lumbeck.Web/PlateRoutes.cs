@@ -18,6 +18,16 @@ public static class PlateRoutes
         app.MapGet("/jobs/{slug}/wrap.jpg", Whole);
         app.MapGet("/jobs/{slug}/paper.jpg", Paper);
         app.MapGet("/jobs/{slug}/art.jpg", Art);
+        app.MapGet("/jobs/{slug}/drawn/{key}.svg", (string slug, string key, PlatedPieces plated, HttpContext http) =>
+        {
+            try
+            {
+                if (plated.ArtOf(slug, key) is not { } svg) return Results.NotFound();
+                http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
+                return Results.Text(svg, "image/svg+xml");
+            }
+            catch (Refusal) { return Results.NotFound(); }
+        });
     }
 
     private static IResult Part(string slug, string key, int? ppi, Desk.Desk desk, PlatedPieces plated,

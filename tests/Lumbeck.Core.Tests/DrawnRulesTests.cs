@@ -26,8 +26,13 @@ public sealed class DrawnRulesTests
     [Fact]
     public void Fine_tinted_lines_side_by_side_beat_and_solid_ones_don_t()
     {
-        var close = new Waves { Seed = 3, Paints = [new InkPaint(Ink.Percent(0, 0, 0, 40)), new InkPaint(Ink.Percent(0, 0, 0, 40)),
-            new InkPaint(Ink.Percent(0, 0, 0, 40))], Scale = 40 };
+        var close = new Waves
+        {
+            Seed = 3,
+            Paints = [new InkPaint(Ink.Percent(0, 0, 0, 40)), new InkPaint(Ink.Percent(0, 0, 0, 40)),
+            new InkPaint(Ink.Percent(0, 0, 0, 40))],
+            Scale = 40
+        };
         var all = Papers.Kinds.Where(k =>
             Found(On(null, k with { Scale = 40, Paints = [.. k.Paints.Select(_ => close.Paints[0])] }), "paper.beats")
                 .Count > 0)

@@ -36,6 +36,8 @@ internal static class DrawnStarters
     private static OrnamentItem Ornament(Job job, string word, Part panel, string id, Paint ink, Ink ground)
     {
         var first = OrnamentShelf.All.First(o => o.Word == word).First;
+        // A label is its own ground.
+        if (first.Sort == OrnamentSort.Label) ground = Ink.White;
         // What is farthest from the ground first, so that it is seen.
         var drawn = first.In([.. job.Swatches.Where(s => s.Ink != ground)
             .OrderByDescending(s => Apart(s.Ink, ground))]);

@@ -55,7 +55,21 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
             .Append(SvgText.Escape(picture)).Append("\"/></g>").ToString();
     }
 
+    /// <summary>One piece with its marks at an address of their own, over a window in the piece's own points.</summary>
+    public static string Elsewhere(Piece piece, Bounds window, string address) =>
+        Opened(piece).Append("<image preserveAspectRatio=\"none\" x=\"").Figure(window.Left, 3)
+            .Append("\" y=\"").Figure(window.Top, 3).Append("\" width=\"").Figure(window.Right - window.Left, 3)
+            .Append("\" height=\"").Figure(window.Bottom - window.Top, 3).Append("\" href=\"")
+            .Append(SvgText.Escape(address)).Append("\"/></g>").ToString();
+
     private string Piece(Piece piece, IPictureLinks? pictures)
+    {
+        var s = Opened(piece);
+        Marks(s, piece, pictures);
+        return s.Append("</g>").ToString();
+    }
+
+    private static StringBuilder Opened(Piece piece)
     {
         var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append('"');
         if (piece.Clipped) s.Append(" clip-path=\"url(#sheet-edge)\"");
@@ -63,9 +77,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         if (piece.Blend != Blend.Normal)
             s.Append(" class=\"").Append(piece.Blend == Blend.Multiply ? "mix-multiply" : "mix-screen").Append('"');
         if (piece.Place != Affine.Identity && !piece.IsEmpty) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
-        s.Append('>');
-        Marks(s, piece, pictures);
-        return s.Append("</g>").ToString();
+        return s.Append('>');
     }
 
     private void Marks(StringBuilder s, Piece piece, IPictureLinks? pictures)
@@ -301,10 +313,14 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     }
 
     /// <summary>Marks by themselves, over a box of this width and height.</summary>
-    public string Alone(ImmutableArray<Mark> marks, double wide, double high)
+    public string Alone(ImmutableArray<Mark> marks, double wide, double high) => Alone(marks, new Bounds(0, 0, wide, high));
+
+    /// <summary>Marks by themselves, over a window.</summary>
+    public string Alone(ImmutableArray<Mark> marks, Bounds window)
     {
-        var s = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 ").Figure(wide).Append(' ')
-            .Figure(high).Append("\">");
+        var s = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" preserveAspectRatio=\"none\" viewBox=\"")
+            .Figure(window.Left, 3).Append(' ').Figure(window.Top, 3).Append(' ')
+            .Figure(window.Right - window.Left, 3).Append(' ').Figure(window.Bottom - window.Top, 3).Append("\">");
         var n = 0;
         foreach (var mark in marks) Mark(s, mark, "own", ref n, null);
         return s.Append("</svg>").ToString();

@@ -76,7 +76,7 @@ public sealed record WordsInOrnament(string Item, string New) : Edit
             Fit = Fitting.Shrink,
             Style = new()
             {
-                Face = new("eb-garamond", 500, false),
+                Face = new("eb-garamond", 400, false),
                 Size = Length.FromPoints(Math.Round((decimal)size.Points, 1)),
                 Align = Align.Centre,
                 Stand = Stand.Middle,

@@ -29,7 +29,7 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
         for (var i = 0; i < scene.Pieces.Length; i++)
         {
             var piece = scene.Pieces[i];
-            var html = painter.Piece(piece);
+            var html = Drawn(painter, piece, address);
             if (piece.Mixes || piece.Softens || Overprints(piece))
             {
                 var under = piece.Mixes || piece.Softens ? null : Under.Plain(scene, i);
@@ -46,6 +46,63 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
         }
         return told;
     }
+
+    /// <summary>
+    /// A piece as the page holds it. Drawn art of many marks, a paper or a vista, has an address of its own, which says
+    /// what it shows: the page stays small, and what did not change is neither drawn nor sent anew.
+    /// </summary>
+    private string Drawn(SvgPainter painter, Piece piece, string address)
+    {
+        if (piece.Mixes || piece.Softens || !IsArt(piece.Marks)) return painter.Piece(piece);
+        var art = _art.GetValue(piece, p => OfArt(painter, p));
+        return art.Key.Length == 0
+            ? painter.Piece(piece)
+            : SvgPainter.Elsewhere(piece, art.Window, $"{address}/drawn/{art.Key}.svg");
+    }
+
+    private Art OfArt(SvgPainter painter, Piece piece)
+    {
+        var window = piece.Place.Inverse().Of(piece.Frame);
+        // Curls and leaves reach a little beyond their box; the ground ends with the sheet.
+        var room = piece.Item == Piece.Ground ? 0 : 0.25 * Math.Max(window.Right - window.Left, window.Bottom - window.Top);
+        window = new(window.Left - room, window.Top - room, window.Right + room, window.Bottom + room);
+        var svg = painter.Alone(piece.Marks, window);
+        if (svg.Length < Inline) return new("", window);
+        var key = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(svg)))[..32];
+        _svgs.Keep(key, svg);
+        return new(key, window);
+    }
+
+    /// <summary>The drawing of a key, as SVG; null where nothing that is on the bench has it.</summary>
+    public string? ArtOf(string slug, string key)
+    {
+        if (_svgs.TryGet(key, out var svg)) return svg;
+        var c = desk.Jobs.Job(slug).Composed;
+        foreach (var sheet in c.Sheets)
+            foreach (var piece in sheet.Scene.Pieces.Where(p => !p.Mixes && !p.Softens && IsArt(p.Marks)))
+            {
+                var window = OfArt(drawings.Painter(c), piece);
+                if (window.Key == key && _svgs.TryGet(key, out svg)) return svg;
+            }
+        return null;
+    }
+
+    /// <summary>Whether marks are shapes and lines alone, which need nothing of the page.</summary>
+    private static bool IsArt(IReadOnlyList<Mark> marks) => marks.Count > 0 && marks.All(m => m switch
+    {
+        FillMark or LineMark or ShadeMark => true,
+        RepeatedMark r => IsArt(r.Symbol),
+        DrawingMark d => IsArt(d.Marks),
+        _ => false,
+    });
+
+    private sealed record Art(string Key, Bounds Window);
+
+    /// <summary>What is shorter stays in the page.</summary>
+    private const int Inline = 12_000;
+
+    private readonly System.Runtime.CompilerServices.ConditionalWeakTable<Piece, Art> _art = [];
+    private readonly ByteCache<string, string> _svgs = new(48_000_000, svg => 2 * svg.Length);
 
     /// <summary>The picture of a key, as JPEG; null where nothing that is on the bench has it.</summary>
     public byte[]? Picture(string slug, string key, int perInch)
