@@ -10,7 +10,7 @@ public sealed class PapersTests(Browser browser)
 
     private bool IsOpen => IsOpenAt("#papers");
 
-    private bool IsOpenAt(string book) => (bool)browser.Script($"return document.querySelector('{book}').open")!;
+    private bool IsOpenAt(string book) => (bool)browser.Script($"return document.querySelector('{book}')?.open === true")!;
 
     [Fact]
     public void A_paper_is_picked_from_small_pictures_in_the_job_s_own_inks_and_its_settings_typed()
@@ -75,7 +75,8 @@ public sealed class PapersTests(Browser browser)
         // What was added takes the keys; a book that was opened before then closes.
         browser.Until(() =>
         {
-            if (!IsOpenAt("details[data-book]")) browser.Find("details[data-book] summary").Click();
+            // By the page's own script: the list may be drawn anew between finding it and pressing.
+            browser.Script("document.querySelector('details[data-book]:not([open]) summary')?.click()");
             return IsOpenAt("details[data-book]");
         });
         browser.Until(() =>
