@@ -24,6 +24,36 @@ public sealed class DrawnRulesTests
     }
 
     [Fact]
+    public void A_thin_line_is_told_once_by_the_rule_it_belongs_to()
+    {
+        var hold = new Hold(Part.Front, HoldBox.Safe, Anchor.TopLeft, default, default);
+        var side = new Span(Length.FromMillimetres(40));
+        RectItem shape(double weight) => new()
+        {
+            Id = "r",
+            Hold = hold,
+            Width = side,
+            Height = side,
+            Line = Dark,
+            LineWidth = Length.FromPoints((decimal)weight),
+            Fill = new(Dark, new ContourLines { Seed = 2, Paints = [Pale], Scale = 60 }),
+        };
+        string[] told(Item item) =>
+            [.. Sample.Check(new AddItem(item).Apply(On(null, null))).Where(f => f.Item == item.Id).Select(f => f.Id)
+                .Where(id => id is "paper.line" or "line.weight").Order()];
+        told(shape(2)).ShouldBe(["paper.line"]);
+        told(shape(0.1)).ShouldBe(["line.weight", "paper.line"]);
+        told(new OrnamentItem
+        {
+            Id = "o",
+            Hold = hold,
+            Width = side,
+            Height = new(Length.FromMillimetres(1)),
+            Ornament = new DiamondRule { Paints = [Dark, Dark] },
+        }).Length.ShouldBeLessThanOrEqualTo(1);
+    }
+
+    [Fact]
     public void Fine_tinted_lines_side_by_side_beat_and_solid_ones_don_t()
     {
         var close = new Waves

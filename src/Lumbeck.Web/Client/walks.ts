@@ -16,12 +16,19 @@ document.addEventListener('toggle', e => {
 /** Takes what was pressed in a book; false where it was none of a book's. */
 export function chosen(button: HTMLElement): boolean {
   if (!button.closest('[data-walks]')) return false;
-  taken++;
-  write(button.dataset.fact!, button.dataset.text ?? '', { gesture });
+  const before = document.body.dataset.tick;
+  // What lay there already, or was refused, is no step that could be put back.
+  write(button.dataset.fact!, button.dataset.text ?? '', { gesture,
+    done: () => { if (document.body.dataset.tick !== before) taken++; } });
   return true;
 }
 
-/** Closes the open book; with Escape, what was taken from it is put back. */
+// A setting that is typed in a book is a step of its own: what is taken after it begins anew.
+document.addEventListener('change', e => {
+  if (e.target instanceof Element && e.target.closest(BOOK)) (gesture = crypto.randomUUID()), (taken = 0);
+});
+
+/** Closes the open book; with Escape, what was taken since it was opened, or since a setting was typed, is put back. */
 export function closed(book: HTMLDetailsElement, back: boolean): void {
   book.open = false;
   if (!book.matches(BOOK)) return;

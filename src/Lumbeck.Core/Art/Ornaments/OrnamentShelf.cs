@@ -74,15 +74,5 @@ public static class OrnamentShelf
         };
 
     /// <summary>Tells JSON the kinds by their words.</summary>
-    public static void Told(JsonTypeInfo type)
-    {
-        if (type.Type != typeof(Ornament)) return;
-        type.PolymorphismOptions = new()
-        {
-            TypeDiscriminatorPropertyName = "is",
-            UnknownDerivedTypeHandling =
-                System.Text.Json.Serialization.JsonUnknownDerivedTypeHandling.FailSerialization,
-        };
-        foreach (var (word, first) in All) type.PolymorphismOptions.DerivedTypes.Add(new(first.GetType(), word));
-    }
+    public static void Told(JsonTypeInfo type) => KindsTold.Tell(type, All);
 }

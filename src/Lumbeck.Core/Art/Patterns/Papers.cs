@@ -66,15 +66,5 @@ public static class Papers
         Enumerable.Range(1, many).Select(sketch.Seed.Next);
 
     /// <summary>Tells JSON the kinds by their words.</summary>
-    public static void Told(JsonTypeInfo type)
-    {
-        if (type.Type != typeof(Pattern)) return;
-        type.PolymorphismOptions = new()
-        {
-            TypeDiscriminatorPropertyName = "is",
-            UnknownDerivedTypeHandling =
-                System.Text.Json.Serialization.JsonUnknownDerivedTypeHandling.FailSerialization,
-        };
-        foreach (var (word, first) in All) type.PolymorphismOptions.DerivedTypes.Add(new(first.GetType(), word));
-    }
+    public static void Told(JsonTypeInfo type) => KindsTold.Tell(type, All);
 }

@@ -28,9 +28,9 @@ public sealed record Orbit : Vista
         for (var n = 0; n < 4; n++)
             yield return (3,
                 new Line(Shapes.Circle(0, 0, 1).Under(ellipse(2.7 + (0.62 * n))), 0.5, 2) { Toward = (0, 0.55) });
-        foreach (var d in Rings(ellipse, tilt, front: false)) yield return (5, d);
+        foreach (var d in Rings(ellipse, front: false)) yield return (5, d);
         foreach (var d in Planet(px, py, r, tilt)) yield return (4, d);
-        foreach (var d in Rings(ellipse, tilt, front: true)) yield return (5, d);
+        foreach (var d in Rings(ellipse, front: true)) yield return (5, d);
         for (var n = 0; n < 4; n++)
         {
             var (mx, my) = ellipse(2.7 + (0.62 * n)).At(Seeded.Cosine(Chance(6, n)), Seeded.Sine(Chance(6, n)));
@@ -71,9 +71,8 @@ public sealed record Orbit : Vista
     }
 
     /// <summary>Rings: the half behind the planet, or that before it.</summary>
-    private static IEnumerable<Drawn> Rings(Func<double, Affine> ellipse, Affine tilt, bool front)
+    private static IEnumerable<Drawn> Rings(Func<double, Affine> ellipse, bool front)
     {
-        _ = tilt;
         foreach (var (inner, outer, share) in ((double, double, double)[])[(1.34, 1.52, 0.5), (1.56, 1.86, 0.15),
             (1.92, 2.06, 0.62)])
             yield return new Area(Shapes.Of(pen =>

@@ -97,24 +97,13 @@ public static class VistaShelf
             Paints =
             [
                 .. vista.Paints.Select(p => (Paint)new SwatchPaint(
-                    swatches.MinBy(s => Math.Abs(Weight(s.Ink) - Weight(p.Resolve(swatches))))!.Id)),
+                    swatches.MinBy(s => Math.Abs(Lightness(s.Ink) - Lightness(p.Resolve(swatches))))!.Id)),
             ],
         };
     }
 
-    /// <summary>How dark an ink is, nearly.</summary>
-    private static double Weight(Ink ink) => (0.3 * ink.C) + (0.35 * ink.M) + (0.08 * ink.Y) + ink.K;
+    private static double Lightness(Ink ink) => Seen.Lab(ink).L;
 
     /// <summary>Tells JSON the kinds by their words.</summary>
-    public static void Told(JsonTypeInfo type)
-    {
-        if (type.Type != typeof(Vista)) return;
-        type.PolymorphismOptions = new()
-        {
-            TypeDiscriminatorPropertyName = "is",
-            UnknownDerivedTypeHandling =
-                System.Text.Json.Serialization.JsonUnknownDerivedTypeHandling.FailSerialization,
-        };
-        foreach (var (word, first) in All) type.PolymorphismOptions.DerivedTypes.Add(new(first.GetType(), word));
-    }
+    public static void Told(JsonTypeInfo type) => KindsTold.Tell(type, All);
 }

@@ -35,7 +35,11 @@ internal sealed record DrawnHere(Sketch Art, Item? Item, Piece Piece, Paint? Und
         : Item.Locked ? null
         : new SetPattern(Item.Id, "scale", new(Number: scale));
 
-    /// <summary>Every line of it, wherever it is nested.</summary>
+    /// <summary>The lines of the drawing itself: those of a shape that it fills are the shape's.</summary>
+    public IEnumerable<LineMark> OwnLines() =>
+        Lines(Item is ShapeItem ? Piece.Marks.OfType<DrawingMark>() : Piece.Marks);
+
+    /// <summary>Every line of marks, wherever it is nested.</summary>
     public static IEnumerable<LineMark> Lines(IEnumerable<Mark> marks) => marks.SelectMany(m => m switch
     {
         LineMark l => [l],

@@ -21,7 +21,7 @@ public sealed class PaperLine : Rule
         {
             var under = drawn.Under?.Resolve(look.Job.Swatches) ?? Ink.White;
             (double Width, Length Least, bool Reversed)? worst = null;
-            foreach (var line in DrawnHere.Lines(drawn.Piece.Marks))
+            foreach (var line in drawn.OwnLines())
             {
                 var reversed = TextSize.IsReversed(line.Ink) && !TextSize.IsReversed(under);
                 var least = !reversed

@@ -15,7 +15,10 @@ public sealed class LineWeight : Rule
             {
                 if (width > 0 && (thinnest is null || width < thinnest.Value.Width)) thinnest = (width, ink);
             }
-            foreach (var line in Lines(piece.Marks)) see(line.Width, line.Ink);
+            // Papers and other drawn art have a rule of their own.
+            if (item is OrnamentItem or VistaItem) continue;
+            var drawn = item is ShapeItem { Fill.Pattern: not null } ? piece.Marks.OfType<LineMark>() : Lines(piece.Marks);
+            foreach (var line in drawn) see(line.Width, line.Ink);
             if (item is RectItem { Kind: "Rule", Fill.Paint: { } fill } && piece.Frame.ToBox() is var box)
                 see(Length.Min(box.Width, box.Height).Points, fill.Resolve(look.Job.Swatches));
             if (thinnest is not { } thin) continue;
