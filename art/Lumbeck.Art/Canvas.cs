@@ -3,7 +3,10 @@ using SkiaSharp;
 
 namespace Lumbeck.Art;
 
-/// <summary>Paints with gradients, ridges and strokes of light; everything comes from seeds, so that a picture is the same every time.</summary>
+/// <summary>
+/// Paints with gradients, ridges and strokes of light; everything comes from seeds, so that a picture is the same every
+/// time.
+/// </summary>
 internal sealed class Canvas(int wide, int high) : IDisposable
 {
     private readonly SKBitmap _bitmap = new(new SKImageInfo(wide, high, SKColorType.Rgba8888, SKAlphaType.Opaque));
@@ -13,12 +16,14 @@ internal sealed class Canvas(int wide, int high) : IDisposable
 
     private SKCanvas On => field ??= new(_bitmap);
 
-    private static SKColor Colour(uint rgb, double alpha = 1) => new((byte)(rgb >> 16), (byte)(rgb >> 8), (byte)rgb, (byte)(alpha * 255));
+    private static SKColor Colour(uint rgb, double alpha = 1) =>
+        new((byte)(rgb >> 16), (byte)(rgb >> 8), (byte)rgb, (byte)(alpha * 255));
 
     /// <summary>A run of colours from one height to another, over all the width.</summary>
     public void Sky(double from, double to, params (double At, uint Rgb)[] stops)
     {
-        using var shader = SKShader.CreateLinearGradient(new(0, (float)(from * high)), new(0, (float)(to * high)), [.. stops.Select(s => Colour(s.Rgb))], [.. stops.Select(s => (float)s.At)], SKShaderTileMode.Clamp);
+        using var shader = SKShader.CreateLinearGradient(new(0, (float)(from * high)), new(0, (float)(to * high)),
+            [.. stops.Select(s => Colour(s.Rgb))], [.. stops.Select(s => (float)s.At)], SKShaderTileMode.Clamp);
         using var paint = new SKPaint { Shader = shader };
         On.DrawRect(0, (float)(from * high), wide, (float)((to - from) * high), paint);
     }
@@ -26,7 +31,9 @@ internal sealed class Canvas(int wide, int high) : IDisposable
     /// <summary>Light about a point, in shares of the height.</summary>
     public void Glow(double x, double y, double radius, uint rgb, double strength)
     {
-        using var shader = SKShader.CreateRadialGradient(new((float)(x * wide), (float)(y * high)), (float)(radius * high), [Colour(rgb, strength), Colour(rgb, strength * 0.35), Colour(rgb, 0)], [0, 0.35f, 1], SKShaderTileMode.Clamp);
+        using var shader = SKShader.CreateRadialGradient(new((float)(x * wide), (float)(y * high)),
+            (float)(radius * high), [Colour(rgb, strength), Colour(rgb, strength * 0.35), Colour(rgb, 0)],
+            [0, 0.35f, 1], SKShaderTileMode.Clamp);
         using var paint = new SKPaint { Shader = shader };
         On.DrawRect(0, 0, wide, high, paint);
     }
@@ -38,7 +45,8 @@ internal sealed class Canvas(int wide, int high) : IDisposable
     }
 
     /// <summary>A ridge from one edge to the other, lighter toward its foot where mist lies.</summary>
-    public void Ridge(int seed, double top, double rise, double rough, uint rgb, uint mist, double depth, bool firs = false)
+    public void Ridge(int seed, double top, double rise, double rough, uint rgb, uint mist, double depth,
+        bool firs = false)
     {
         double at(double x) => top - (rise * Noise.Fractal(x * rough, seed, 6));
         using var path = new SKPathBuilder();
@@ -46,7 +54,9 @@ internal sealed class Canvas(int wide, int high) : IDisposable
         for (var x = 0; x <= wide; x += 3) path.LineTo(x, (float)(at((double)x / high) * high));
         path.LineTo(wide, high);
         path.Close();
-        using var shader = SKShader.CreateLinearGradient(new(0, (float)((top - rise) * high)), new(0, (float)((top + depth) * high)), [Colour(rgb), Colour(rgb), Colour(mist)], [0, 0.35f, 1], SKShaderTileMode.Clamp);
+        using var shader = SKShader.CreateLinearGradient(new(0, (float)((top - rise) * high)),
+            new(0, (float)((top + depth) * high)), [Colour(rgb), Colour(rgb), Colour(mist)], [0, 0.35f, 1],
+            SKShaderTileMode.Clamp);
         using var paint = new SKPaint { Shader = shader, IsAntialias = true };
         using var ridge = path.Detach();
         On.DrawPath(ridge, paint);
@@ -56,7 +66,8 @@ internal sealed class Canvas(int wide, int high) : IDisposable
         {
             var x = Noise.Hash(n, seed, 1) * wide;
             var foot = (at(x / high) * high) + 6;
-            var (tall, half) = ((0.006 + (0.012 * Noise.Hash(n, seed, 2))) * high, (0.0014 + (0.0018 * Noise.Hash(n, seed, 3))) * high);
+            var (tall, half) = ((0.006 + (0.012 * Noise.Hash(n, seed, 2))) * high,
+                (0.0014 + (0.0018 * Noise.Hash(n, seed, 3))) * high);
             trees.MoveTo((float)(x - half), (float)foot);
             trees.LineTo((float)x, (float)(foot - tall));
             trees.LineTo((float)(x + half), (float)foot);
@@ -68,9 +79,15 @@ internal sealed class Canvas(int wide, int high) : IDisposable
     }
 
     /// <summary>Level strokes of light or dark, as on water or in evening cloud: long far off, short near by.</summary>
-    public void Streaks(int seed, int count, double from, double to, uint rgb, double strength, double length, double thick, double about = -1, double spread = 1)
+    public void Streaks(int seed, int count, double from, double to, uint rgb, double strength, double length,
+        double thick, double about = -1, double spread = 1)
     {
-        using var paint = new SKPaint { IsAntialias = true, StrokeCap = SKStrokeCap.Round, Style = SKPaintStyle.Stroke };
+        using var paint = new SKPaint
+        {
+            IsAntialias = true,
+            StrokeCap = SKStrokeCap.Round,
+            Style = SKPaintStyle.Stroke,
+        };
         for (var n = 0; n < count; n++)
         {
             var near = Math.Pow(Noise.Hash(n, seed, 1), 0.8);
@@ -80,7 +97,8 @@ internal sealed class Canvas(int wide, int high) : IDisposable
             var half = length * (0.3 + Noise.Hash(n, seed, 6)) * (0.5 + (0.5 * near)) * high / 2;
             paint.Color = Colour(rgb, strength * (0.35 + (0.65 * Noise.Hash(n, seed, 7))));
             paint.StrokeWidth = (float)(thick * (0.4 + near) * high);
-            On.DrawLine((float)((x * wide) - half), (float)(y * high), (float)((x * wide) + half), (float)(y * high), paint);
+            On.DrawLine((float)((x * wide) - half), (float)(y * high), (float)((x * wide) + half), (float)(y * high),
+                paint);
         }
     }
 
@@ -91,7 +109,9 @@ internal sealed class Canvas(int wide, int high) : IDisposable
         {
             var size = Noise.Hash(n, seed, 3);
             paint.Color = Colour(0xe8ecf2, 0.25 + (0.6 * size * size));
-            On.DrawCircle((float)(Noise.Hash(n, seed, 1) * wide), (float)(Math.Pow(Noise.Hash(n, seed, 2), 1.4) * to * high), (float)((0.0004 + (0.0007 * size * size)) * high), paint);
+            On.DrawCircle((float)(Noise.Hash(n, seed, 1) * wide),
+                (float)(Math.Pow(Noise.Hash(n, seed, 2), 1.4) * to * high),
+                (float)((0.0004 + (0.0007 * size * size)) * high), paint);
         }
     }
 
@@ -108,7 +128,8 @@ internal sealed class Canvas(int wide, int high) : IDisposable
         using var four = Image.NewFromMemory(_bitmap.GetPixelSpan().ToArray(), wide, high, 4, Enums.BandFormat.Uchar);
         using var three = four.ExtractBand(0, n: 3);
         using var grain = Image.Gaussnoise(wide, high, mean: 0, sigma: 1.7, seed: 7);
-        using var both = (three + grain).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb, xres: 300 / 25.4, yres: 300 / 25.4);
+        using var both = (three + grain).Cast(Enums.BandFormat.Uchar)
+            .Copy(interpretation: Enums.Interpretation.Srgb, xres: 300 / 25.4, yres: 300 / 25.4);
         both.Jpegsave(path, q: 84, optimizeCoding: true, keep: Enums.ForeignKeep.None);
     }
 }

@@ -18,7 +18,9 @@ internal static class Scenes
         for (var layer = 0; layer < 6; layer++)
         {
             var near = layer / 5.0;
-            c.Ridge(31 + (layer * 17), 0.76 + (0.062 * layer), 0.30 - (0.03 * layer), 0.9 + (0.5 * layer), Blend(0x7b8d99, 0x22364a, near), Blend(0xa8a698, 0x52687a, near), 0.12 + (0.05 * near), firs: layer >= 3);
+            c.Ridge(31 + (layer * 17), 0.76 + (0.062 * layer), 0.30 - (0.03 * layer), 0.9 + (0.5 * layer),
+                Blend(0x7b8d99, 0x22364a, near), Blend(0xa8a698, 0x52687a, near), 0.12 + (0.05 * near),
+                firs: layer >= 3);
         }
         c.Streaks(5, 160, 0.74, 0.98, 0xe6dcc4, 0.10, 0.5, 0.006);
     }
@@ -31,7 +33,8 @@ internal static class Scenes
         c.Glow(moon, 0.45, 0.42, 0xcfd6d8, 0.5);
         c.Disc(moon, 0.45, 0.062, 0xf0ecd8);
         for (var layer = 0; layer < 4; layer++)
-            c.Ridge(71 + (layer * 13), horizon + 0.005, 0.16 - (0.034 * layer), 1.1 + (0.7 * layer), Blend(0x46566c, 0x1e2736, (layer + 1) / 4.0), Blend(0x64748a, 0x243045, (layer + 1) / 4.0), 0.01);
+            c.Ridge(71 + (layer * 13), horizon + 0.005, 0.16 - (0.034 * layer), 1.1 + (0.7 * layer),
+                Blend(0x46566c, 0x1e2736, (layer + 1) / 4.0), Blend(0x64748a, 0x243045, (layer + 1) / 4.0), 0.01);
         c.Sky(horizon, 1, (0, 0x4c5f75), (0.35, 0x2c3a4e), (1, 0x1d2635));
         c.Streaks(11, 1500, horizon + 0.004, 1, 0x8296a8, 0.16, 0.22, 0.0016);
         c.Streaks(12, 900, horizon + 0.002, 1, 0x1b2330, 0.22, 0.3, 0.003);
@@ -54,12 +57,18 @@ internal static class Scenes
     {
         c.Sky(0, 1, (0, 0xd9b98a), (0.5, 0xe8d5b0), (1, 0xb98f62));
         c.Glow(0.5, 0.4, 0.4, 0xfff3d4, 0.7);
-        for (var layer = 0; layer < 4; layer++) c.Ridge(7 + (layer * 5), 0.6 + (0.1 * layer), 0.2 - (0.03 * layer), 1.4 + layer, Blend(0xc7a47a, 0x5d3f2a, (layer + 1) / 4.0), 0xe0c79c, 0.2);
+        for (var layer = 0; layer < 4; layer++)
+            c.Ridge(7 + (layer * 5), 0.6 + (0.1 * layer), 0.2 - (0.03 * layer), 1.4 + layer,
+                Blend(0xc7a47a, 0x5d3f2a, (layer + 1) / 4.0), 0xe0c79c, 0.2);
     }
 
     private static uint Blend(uint a, uint b, double share)
     {
-        uint one(int shift) => (uint)Math.Round(((a >> shift) & 0xff) + ((((double)((b >> shift) & 0xff)) - ((a >> shift) & 0xff)) * share)) << shift;
+        uint one(int shift)
+        {
+            var (from, to) = ((double)((a >> shift) & 0xff), (double)((b >> shift) & 0xff));
+            return (uint)Math.Round(from + ((to - from) * share)) << shift;
+        }
         return one(16) | one(8) | one(0);
     }
 }

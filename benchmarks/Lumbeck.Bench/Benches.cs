@@ -102,8 +102,8 @@ internal static partial class Benches
         var root = bin;
         while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true };
-        foreach (var a in (string[])[Path.Combine(root.FullName, "src", "Lumbeck.Web", "bin", bin.Parent!.Name,
-            bin.Name, "Lumbeck.Web.dll"),
+        foreach (var a in (string[])[Path.Combine(root.FullName, "src", "Lumbeck.Web", "bin", "Release", "net10.0",
+            "Lumbeck.Web.dll"),
             "--port", "0", "--data", data])
             start.ArgumentList.Add(a);
         var server = Process.Start(start)!;

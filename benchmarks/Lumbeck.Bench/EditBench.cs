@@ -13,6 +13,7 @@ internal static class EditBench
         var first = desk.Jobs.Job("tidewatcher").Job;
         foreach (var n in (int[])[60, 500])
             desk.Bench.Begin($"Items {n}", With(first, n), "bench", $"items-{n}");
+        desk.Bench.Begin("Papers 500", Papered(With(first, 499)), "bench", "papers-500");
         for (var n = 0; n < 30; n++) desk.Bench.Begin($"Own {n}", first, "bench", $"own-{n}");
         for (var n = 0; n < 960; n++) desk.Bench.Begin($"Of a thousand {n}", first, "bench", $"many-{n}");
         var (server, client) = await Benches.Start(data);
@@ -25,6 +26,8 @@ internal static class EditBench
             Benches.Time("  peer: asking for news when there is none", 300, 1,
                 () => client.GetAsync("/jobs/items-60/news?seen=999999999&place=Wrap").GetAwaiter().GetResult().StatusCode);
             await One(client, "items-500", "an edit on 500 items", 40);
+            await One(client, "papers-500", "the same over two dense papers");
+            await One(client, "papers-500", "  another seed of one of them", null, hand => hand.Reseed(), 30);
             // Paced as people are: so many a second each, whether the last was answered or not.
             var alone = await Together(client, 1, 5, 12);
             Benches.Report("one session, 5 edits a second", alone);
@@ -83,13 +86,30 @@ internal static class EditBench
         return job;
     }
 
-    private static async Task One(HttpClient client, string slug, string name, double aim)
+    /// <summary>The densest paper on the ground, and another over the whole sheet.</summary>
+    private static Job Papered(Job job)
     {
+        var dense = Papers.Kinds.Where(k => k is Guilloche or Scales)
+            .Select(k => k.In(job.Swatches) with { Scale = Pattern.ScaleLeast }).ToList();
+        return new AddItem(new RectItem
+        {
+            Id = "second-paper",
+            Hold = new(Part.Sheet, HoldBox.Edge, Anchor.TopLeft, default, default),
+            Width = Span.Full,
+            Height = Span.Full,
+            Fill = new Fill(null, dense[1]),
+        }, 0).Apply(new LayPaper(dense[0]).Apply(job));
+    }
+
+    private static async Task One(HttpClient client, string slug, string name, double? aim = null,
+        Func<Hand, Task<double>>? edit = null, int many = 300)
+    {
+        edit ??= h => h.Nudge();
         var hand = await Hand.At(client, slug);
-        for (var n = 0; n < 30; n++) await hand.Nudge();
-        var times = new double[300];
-        for (var n = 0; n < times.Length; n++) times[n] = await hand.Nudge();
-        Benches.Report(name, times, new Aim(aim, "ms"));
+        for (var n = 0; n < many / 10; n++) await edit(hand);
+        var times = new double[many];
+        for (var n = 0; n < times.Length; n++) times[n] = await edit(hand);
+        Benches.Report(name, times, aim is { } most ? new Aim(most, "ms") : null);
     }
 
     private static async Task<double[]> Together(HttpClient client, int people, int aSecond, int seconds)

@@ -25,12 +25,20 @@ internal sealed class Hand(HttpClient client, string slug, string place, string 
     public Task<double> Nudge() =>
         Ask(new { @is = "nudge", items = new[] { "title" }, right = ++_n % 2 == 0 ? 1 : -1, down = 0, far = false });
 
+    /// <summary>The ground's paper from another seed.</summary>
+    public Task<double> Reseed() =>
+        Ask(new { @is = "write", path = "ground/paper-seed", text = (++_n).ToString(CultureInfo.InvariantCulture) });
+
     /// <summary>The title's size, one of two.</summary>
     public Task<double> Resize() =>
         Ask(new { @is = "write", path = "item/title/size", text = ++_n % 2 == 0 ? "53 pt" : "52 pt" });
 
     /// <summary>The page count, one of two.</summary>
     public Task<double> Pages() => Ask(Typed(++_n % 2 == 0 ? "286" : "300"));
+
+    /// <summary>A run's pitch, one of two.</summary>
+    public Task<double> Pitch() =>
+        Ask(new { @is = "write", path = "run/recipes/2-pitch", text = ++_n % 2 == 0 ? "7 mm" : "8 mm" });
 
     /// <summary>What another page count would do, saved by nobody.</summary>
     public Task<double> TryPages() => Ask(Typed(++_n % 2 == 0 ? "310" : "320"), "try");
@@ -49,7 +57,8 @@ internal sealed class Hand(HttpClient client, string slug, string place, string 
                 @base = Tick,
                 seen = Tick,
                 place,
-                open = place == "Wrap" ? "title" : null,
+                open = place == "Wrap" ? "title" : place == "Inside" ? "recipes" : null,
+                sheet = place == "Inside" ? "10" : null,
                 ask,
             }),
         };
@@ -59,7 +68,8 @@ internal sealed class Hand(HttpClient client, string slug, string place, string 
         answer.EnsureSuccessStatusCode();
         _ = await answer.Content.ReadAsStringAsync();
         var took = Stopwatch.GetElapsedTime(from).TotalMicroseconds;
-        if (door == "edit") Tick = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
+        if (door == "edit")
+            Tick = long.Parse(answer.Headers.GetValues("X-Tick").Single(), CultureInfo.InvariantCulture);
         return took;
     }
 }

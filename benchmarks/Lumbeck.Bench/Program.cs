@@ -26,7 +26,9 @@ try
     if (wanted("conversion")) ConversionBench.Run(folder);
     if (wanted("plates")) PlateBench.Run(folder);
     if (wanted("inside")) await Benches.Inside(folder);
+    if (wanted("pages")) await PagesBench.Run(folder);
     if (wanted("history")) HistoryBench.Run(folder);
     if (wanted("art")) ArtBench.Run(folder);
+    if (wanted("flat")) FlatBench.Run(folder);
 }
 finally { Directory.Delete(folder, recursive: true); }

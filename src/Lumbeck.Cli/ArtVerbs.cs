@@ -29,6 +29,9 @@ internal static class ArtVerbs
         AllowMultipleArgumentsPerToken = false,
     };
 
+    private static readonly Option<string?> Outlines =
+        new("--outlines") { Description = "its visible edges in lines so heavy, such as 1pt, for colouring and for foil" };
+
     private static readonly Option<string?> Kind = new("--kind") { Description = string.Join(", ", ArtFile.Kinds) };
     private static readonly Option<string?> Out = new("--out") { Description = "the file to write" };
     private static readonly Option<bool> AsJson = new("--json") { Description = "as JSON" };
@@ -45,6 +48,7 @@ internal static class ArtVerbs
             SeedOption,
             SizeOption,
             Set,
+            Outlines,
             Kind,
             Out,
             AsJson,
@@ -55,6 +59,7 @@ internal static class ArtVerbs
             var word = p.GetValue(Family)
                 ?? throw new Refusal("family", "a family is missing: see `lumbeck art --list`");
             var sketch = Given(ArtFile.Of(word), p.GetValue(SeedOption), p.GetValue(Set) ?? []);
+            if (p.GetValue(Outlines) is { } weight) sketch = Given(sketch, null, [$"outlines={weight}"]);
             if (!LengthText.TryParseSize(p.GetValue(SizeOption)!, Unit.Millimetre, out var size, out var why))
                 throw new Refusal("--size", $"--size: {why}");
             if (size.Width <= Length.Zero || size.Height <= Length.Zero || size.Width > Most || size.Height > Most)

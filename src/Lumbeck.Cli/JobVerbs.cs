@@ -61,7 +61,7 @@ internal static class JobVerbs
         {
             var desk = Open(p);
             var on = ForHouse(desk, desk.Jobs.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
-            var findings = desk.Checks.Exactly(on.Composed);
+            var findings = Rules.Merged(desk.Checks.Exactly(on.Composed), desk.Checks.OfPages(on.Composed));
             var ready = Readiness.Of(findings);
             if (p.GetValue(AsJson))
                 Say.Json(new
@@ -82,7 +82,8 @@ internal static class JobVerbs
                             f.Why,
                             f.Mend,
                             waived = f.Waived,
-                            sheet = on.Composed.Sheets[f.Sheet].On.Name,
+                            sheet = f.Page > 0 ? null : on.Composed.Sheets[f.Sheet].On.Name,
+                            page = f.Page > 0 ? f.Page : (int?)null,
                         }),
                 });
             else
@@ -102,7 +103,6 @@ internal static class JobVerbs
         var kindOption = new Option<string>("--kind")
         {
             Description = string.Join(", ", PressKind.All.Select(k => k.Word)),
-            Required = true,
         };
         var outOption = new Option<string>("--out") { Description = "the file to write", Required = true };
         var outlinesOption = new Option<bool>("--outlines") { Description = "type as shapes, which can't be searched" };
@@ -116,6 +116,8 @@ internal static class JobVerbs
             Description = "the longer side of the front for screens; PNG where --out ends so",
             DefaultValueFactory = _ => 2560,
         };
+        var insideOption = new Option<bool>("--inside") { Description = "the pages, not the cover" };
+        var pagesOption = new Option<string>("--pages") { Description = "of pages as pictures: which, such as 2-5" };
         var c = new Command("press", "Makes a file: for the printer, for screens, for a client, or to fold at home.")
         {
             JobArgument,
@@ -129,19 +131,29 @@ internal static class JobVerbs
             letterOption,
             panelOption,
             pixelsOption,
+            insideOption,
+            pagesOption,
             Data,
         };
         c.SetAction(p =>
         {
-            var kind = PressKind.Of(p.GetValue(kindOption)!);
+            // “inside” is short for the house's first kind of pages; so is --inside without a kind.
+            var word = p.GetValue(kindOption);
+            var inside = p.GetValue(insideOption) || word == "inside";
+            if (word is null && !inside)
+                throw new Refusal("--kind",
+                    $"--kind: take {string.Join(", ", PressKind.All.Select(k => k.Word))}, or inside");
+            var kind = word is null or "inside" ? null : PressKind.Of(word);
             var panel = Part.Sheet;
             if (p.GetValue(panelOption) is { } named && !Parts.TryParse(named, out panel))
                 throw new Refusal("--panel", $"--panel: a cover has no `{LengthText.Clip(named)}`");
             var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);
             var on = ForHouse(desk, desk.Jobs.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
-            var plan = new PressPlan(kind)
+            var plan = new PressPlan(kind ?? on.Job.Ticket.House.Inside.Kinds[0])
             {
+                Inside = inside || kind is { OfInside: true },
+                Pages = Range(p.GetValue(pagesOption)),
                 Outlines = p.GetValue(outlinesOption),
                 Marks = p.GetValue(marksOption) ? true : null,
                 Rgb = p.GetValue(rgbOption),
@@ -154,35 +166,49 @@ internal static class JobVerbs
             // A file to look at can be made for any house; whether it takes the kind is said, not forbidden.
             Say.Written(file, s => desk.Pressing.WritePress(on, plan, s));
             var unit = on.Job.Ticket.Unit;
-            var sizes = on.Composed.Sheets.Where(s => panel == Part.Sheet || s.Sheet.Panel(panel) is not null)
+            IEnumerable<string> sizes = plan.Inside
+                ? [$"{on.Composed.Pages!.Printed} pages of {on.Job.Ticket.Trim.Show(unit)}"]
+                : on.Composed.Sheets.Where(s => panel == Part.Sheet || s.Sheet.Panel(panel) is not null)
                 .Select(s => (s.Sheet.Panel(panel)?.Face.Size ?? s.Sheet.Size).Show(unit));
             Console.WriteLine($"{file}: {plan.Say()}, {string.Join(" and ", sizes)}, " +
                 $"{new FileInfo(file).Length / 1000} kB.");
             if (!plan.Kind.IsForPrinter) return 0;
-            var house = on.Job.Ticket.House;
+            var house = plan.Inside ? on.Job.Ticket.House.ForPages() : on.Job.Ticket.House;
             if (!house.Kinds.Contains(plan.Kind))
                 Console.Error.WriteLine($"{house.Name} takes " +
                     $"{string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}.");
-            var ready = Readiness.Of(desk.Checks.Exactly(on.Composed));
+            var ready = Readiness.Of(plan.Inside ? desk.Checks.OfPages(on.Composed) : desk.Checks.Exactly(on.Composed));
             if (ready.Stops > 0) Console.Error.WriteLine($"Check says: {ready.Say()}. See `lumbeck check {on.Slug}`.");
             return 0;
         });
         return c;
     }
 
+    /// <summary>“2-5”, or one page alone.</summary>
+    private static (int, int) Range(string? typed)
+    {
+        if (typed is null) return (1, 1);
+        var ends = typed.Split('-', '–');
+        return ends.Length is 1 or 2 && int.TryParse(ends[0], out var first) && int.TryParse(ends[^1], out var last)
+            ? (first, last)
+            : throw new Refusal("--pages", $"--pages: `{LengthText.Clip(typed)}` is no page, and no range such as 2-5");
+    }
+
     public static Command Intake()
     {
+        var insideOption = new Option<bool>("--inside") { Description = "it is the inside, not the cover" };
         var fileArgument = new Argument<string>("FILE") { Description = "a finished PDF, made here or elsewhere" };
         var jobOption = new Option<string>("--job") { Description = "the job it is for", Required = true };
         var c = new Command("intake",
-            "Takes a finished file to the house's reception.") { fileArgument, jobOption, HouseOption, AsJson, Data };
+            "Takes a finished file to the house's reception.") { fileArgument, jobOption, insideOption, HouseOption,
+                AsJson, Data };
         c.SetAction(p =>
         {
             var file = Path.GetFullPath(p.GetValue(fileArgument)!);
             if (!File.Exists(file)) throw new Refusal("FILE", $"there is no file {file}");
             var desk = Open(p);
             var on = ForHouse(desk, desk.Jobs.Job(p.GetValue(jobOption)!), p.GetValue(HouseOption));
-            var verdict = desk.Pressing.Judge(on, file);
+            var verdict = desk.Pressing.Judge(on, file, inside: p.GetValue(insideOption));
             if (p.GetValue(AsJson))
                 Say.Json(new
                 {
@@ -239,9 +265,11 @@ internal static class JobVerbs
         return c;
     }
 
-    private static Desk.Desk Open(ParseResult p)
+    private static Desk.Desk Open(ParseResult p) => Open(p, Data);
+
+    internal static Desk.Desk Open(ParseResult p, Option<string> data)
     {
-        var folder = p.GetValue(Data) ?? Environment.GetEnvironmentVariable("LUMBECK_DATA") ?? "data";
+        var folder = p.GetValue(data) ?? Environment.GetEnvironmentVariable("LUMBECK_DATA") ?? "data";
         return new(folder, TimeProvider.System, DemoBench.Load, told: Console.Error.WriteLine);
     }
 }

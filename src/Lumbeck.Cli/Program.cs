@@ -1,39 +1,5 @@
-using System.CommandLine;
 using Lumbeck.Cli;
 
-var root = new RootCommand("Lays out and presses full-wrap print covers.")
-{
-    WrapVerbs.Wrap(),
-    WrapVerbs.Explain(),
-    WrapVerbs.Template(),
-    JobVerbs.Jobs(),
-    JobVerbs.Check(),
-    JobVerbs.Press(),
-    JobVerbs.Intake(),
-    JobVerbs.Pack(),
-    JobVerbs.Unpack(),
-    ArtVerbs.Art(),
-};
-var parsed = root.Parse(args);
-if (parsed.Errors.Count > 0)
-{
-    var verbs = string.Join(", ", root.Subcommands.Select(c => c.Name));
-    await Console.Error.WriteLineAsync(Say.Sentence(parsed.CommandResult.Command == root
-        ? $"{(args.Length == 0 ? "a verb is missing" : $"`{LengthText.Clip(args[0])}` is no verb")}: take {verbs}"
-        : parsed.Errors[0].Message));
-    return 2;
-}
-try
-{
-    return await parsed.InvokeAsync(new InvocationConfiguration { EnableDefaultExceptionHandler = false });
-}
-catch (Refusal refusal)
-{
-    await Console.Error.WriteLineAsync(Say.Sentence(refusal.Message));
-    return 2;
-}
-catch (Exception e) when (e is IOException or UnauthorizedAccessException or Microsoft.Data.Sqlite.SqliteException)
-{
-    await Console.Error.WriteLineAsync(Say.Sentence(e.Message));
-    return 2;
-}
+// What it can do is told before anything else of it is looked for.
+if (args is ["--help"]) return Help.Tell();
+return await Verbs.Run(args);

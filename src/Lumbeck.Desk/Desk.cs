@@ -7,6 +7,8 @@ namespace Lumbeck.Desk;
 /// </summary>
 public sealed class Desk
 {
+    private readonly TimeProvider _clock;
+
     /// <param name="folder">The data folder.</param>
     /// <param name="clock">Gives revisions their time.</param>
     /// <param name="begin">Lays something on the bench of an empty store.</param>
@@ -18,6 +20,7 @@ public sealed class Desk
         var store = new JobStore(folder, clock) { Told = told };
         var files = new FileShelf(Path.Combine(store.Folder, "files"));
         Folder = store.Folder;
+        _clock = clock;
         Drawer = new(store);
         Jobs = new(store, Drawer);
         Checks = new(Jobs);
@@ -33,6 +36,9 @@ public sealed class Desk
 
     /// <summary>The data folder.</summary>
     public string Folder { get; }
+
+    /// <summary>The year that a planner which is begun now is for: from July on, the next.</summary>
+    public int PlanningYear => _clock.GetLocalNow().AddMonths(6).Year;
 
     /// <summary>Pictures, faces, profiles.</summary>
     public Drawer Drawer { get; }

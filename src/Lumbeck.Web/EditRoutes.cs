@@ -36,7 +36,7 @@ public static class EditRoutes
                 StepBy => (desk.Jobs.StepForward(slug, sent.Session, sent.Id), "Stepped forward: "),
                 _ =>
                     (desk.Jobs.Apply(slug,
-                        new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Sheet)), sent.Base,
+                        new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Wrap)), sent.Base,
                             sent.Gesture)),
                         ""),
             };
@@ -59,7 +59,7 @@ public static class EditRoutes
         {
             var on = desk.Jobs.Job(slug);
             var would = desk.Jobs.Worked(0,
-                Keeping.Right(ask.Make(Asking.Of(on.Job, desk, slug, sent.Sheet)).Apply(on.Job), desk.Drawer.Shelf));
+                Keeping.Right(ask.Make(Asking.Of(on.Job, desk, slug, sent.Wrap)).Apply(on.Job), desk.Drawer.Shelf));
             http.Response.Headers.CacheControl = "no-store";
             return Results.Content(await screens.Tried(on, would, sent.Sheet), "text/html; charset=utf-8");
         }

@@ -84,6 +84,7 @@ public static class LumbeckHost
         app.MapRazorPages();
         EditRoutes.Map(app);
         InsideRoutes.Map(app);
+        PageRoutes.Map(app);
         HouseRoutes.Map(app);
         PictureRoutes.Map(app);
         PlateRoutes.Map(app);

@@ -45,20 +45,24 @@ public static class PlateRoutes
     /// <summary>
     /// A small picture that a paper is chosen by; its address says what it is of, so it never changes.
     /// </summary>
-    private static IResult Paper(string slug, string kind, string? seed, int? sheet, int? wide, Desk.Desk desk,
+    private static IResult Paper(string slug, string kind, string? seed, string? item, int? sheet, int? wide, Desk.Desk desk,
         HttpContext http)
     {
-        if (Papers.All.FirstOrDefault(p => p.Word == kind).First is not { } asked) return Results.NotFound();
         try
         {
             var on = desk.Jobs.Job(slug);
             var shown = on.Composed.Sheets[Math.Clamp(sheet ?? 0, 0, on.Composed.Sheets.Length - 1)];
+            var there = on.Job.Wraps[shown.On.Wrap].Take.Ground.Pattern;
+            var asked = Papers.All.FirstOrDefault(p => p.Word == kind).First;
+            var with = there is null ? null : Companions.Of(there, kind);
+            if ((with ?? asked) is null) return Results.NotFound();
             var pixels = Math.Clamp(wide ?? 120, 40, 400);
             Seed? other = string.IsNullOrWhiteSpace(seed) ? null : Seed.Of(seed);
-            var key = $"{PaperPictures.Key(on.Job, shown)} {kind} {other}";
+            var shape = on.Job.Item(item ?? "") as ShapeItem;
+            var key = $"{PaperPictures.Key(on.Job, shown, shape)} {kind} {other}";
             http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
             return Results.File(Small.GetOrAdd((desk.Folder, 0, shown.On.Number, key, pixels, "paper"),
-                _ => PaperPictures.Of(on.Job, shown, asked, other, pixels, desk.Drawer)), "image/jpeg");
+                _ => PaperPictures.Of(on.Job, shown, shape, with, asked, other, pixels, desk.Drawer)), "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }
     }
@@ -70,8 +74,7 @@ public static class PlateRoutes
         try
         {
             var on = desk.Jobs.Job(slug);
-            if (on.Job.Item(item) is not (OrnamentItem or VistaItem) || on.Job.Item(item) is not { } there)
-                return Results.NotFound();
+            if (on.Job.Item(item) is not SketchedItem there) return Results.NotFound();
             var sheet = on.Composed.Sheets.FirstOrDefault(s => s.Scene.Piece(item) is not null)
                 ?? on.Composed.Sheets[0];
             var (pixels, other) = (Math.Clamp(wide ?? 160, 40, 400),

@@ -115,6 +115,153 @@ public sealed class DrawnRulesTests
         Facts.Write(calm, "ground/calm", "nowhere").Apply(calm).Take.Ground.Pattern!.Calm.ShouldBeEmpty();
     }
 
+    /// <summary>Words that were moved want calm where they lie now; a paper that is calm nowhere stays so.</summary>
+    [Fact]
+    public void A_calm_paper_knows_when_it_is_calm_in_the_wrong_place()
+    {
+        var job = Sample.Job();
+        var title = job.Items.OfType<TextItem>().First();
+        job = job.With(0, job.Take with
+        {
+            Ground = new(Pale, new Hexagons { Seed = 3, Paints = [.. Enumerable.Repeat(Dark, 3)] }),
+        });
+        job = Facts.Write(job, $"item/{title.Id}/ink", "black").Apply(job);
+        CalmPaper.IsStale(job, 0).ShouldBeFalse("it is calm nowhere");
+        var calm = new CalmPaper(true).Apply(job);
+        CalmPaper.IsStale(calm, 0).ShouldBeFalse();
+        var moved = new DropItem(title.Id, Length.FromMillimetres(9), Length.FromMillimetres(20)).Apply(calm);
+        CalmPaper.IsStale(moved, 0).ShouldBeTrue();
+        CalmPaper.IsStale(new CalmPaper(true).Apply(moved), 0).ShouldBeFalse();
+    }
+
+    /// <summary>What lies on the middle of the front stays there, however the paper is turned and scaled by hand.</summary>
+    [Theory]
+    [InlineData(PaperStart.Fold, 1.6, 30)]
+    [InlineData(PaperStart.Fold, 0.5, -170)]
+    [InlineData(PaperStart.Middle, 2, 45)]
+    public void A_paper_is_turned_and_scaled_about_the_front_s_middle(PaperStart start, double larger, double turned)
+    {
+        var before = On(null, Papers.Kinds[2] with
+        {
+            Start = start,
+            Turn = 20,
+            MovedRight = 12,
+            MovedDown = -7,
+        });
+        var after = new MovePaper(default, default, larger, turned).Apply(before).Take.Ground.Pattern!;
+        after.Scale.ShouldBe((decimal)(100 * larger));
+        var face = before.Sheets()[0].Sheet.Panel(Part.Front)!.Face;
+        var (w, h) = ((double)face.Width.Millimetres, (double)face.Height.Millimetres);
+        // The paper's own point that lies on the middle, before and after.
+        (double X, double Y) under(Pattern p)
+        {
+            var origin = start == PaperStart.Middle ? (X: w / 2, Y: h / 2) : (X: 0.0, Y: 0.0);
+            var (x, y) = Affine.Rotate(-(double)p.Turn)
+                .At((w / 2) - origin.X - (double)p.MovedRight, (h / 2) - origin.Y - (double)p.MovedDown);
+            return (x * 100 / (double)p.Scale, y * 100 / (double)p.Scale);
+        }
+        var (a, b) = (under(before.Take.Ground.Pattern!), under(after));
+        a.X.ShouldBe(b.X, 0.05);
+        a.Y.ShouldBe(b.Y, 0.05);
+        var carried = new MovePaper(Length.FromMillimetres(5), Length.FromMillimetres(-3)).Apply(before).Take.Ground
+            .Pattern!;
+        (carried.MovedRight, carried.MovedDown).ShouldBe((17, -10));
+        new MovePaper(default, default, 50).Apply(before).Take.Ground.Pattern!.Scale.ShouldBe(Pattern.ScaleMost);
+        Should.Throw<Refusal>(() => new MovePaper(Length.FromMillimetres(3000), default).Apply(before))
+            .Message.ShouldContain("2000 mm");
+        Should.Throw<Refusal>(() => new MovePaper(default, default).Apply(On(null, null)));
+    }
+
+    /// <summary>A paper in a shape goes with the hand on the sheet, however the shape and its panel are turned.</summary>
+    [Theory]
+    [InlineData(Part.Front, 0)]
+    [InlineData(Part.Front, 90)]
+    [InlineData(Part.Back, 33)]
+    [InlineData(Part.Spine, 0)]
+    public void A_paper_in_a_shape_goes_with_the_hand(Part panel, int turned)
+    {
+        var before = new AddItem(new EllipseItem
+        {
+            Id = "e",
+            Hold = new(panel, HoldBox.Face, Anchor.Middle, default, default),
+            Width = new(Length.FromMillimetres(12)),
+            Height = new(Length.FromMillimetres(9)),
+            Turned = turned,
+            Fill = new(null, Papers.Kinds[3] with { Scale = 100 }),
+        }).Apply(On(null, null));
+        static Pattern of(Job job) => ((ShapeItem)job.Item("e")!).Fill!.Pattern!;
+        var after = new MovePaper(Length.FromMillimetres(5), Length.FromMillimetres(-3), Item: "e").Apply(before);
+        var at = Placement.Of(before.Item("e")!, before.SheetOf(before.Item("e")!, 0))!.ToSheet;
+        var (dx, dy) = ((double)(of(after).MovedRight - of(before).MovedRight), (double)(of(after).MovedDown - of(before).MovedDown));
+        ((at.A * dx) + (at.C * dy)).ShouldBe(5, 0.02);
+        ((at.B * dx) + (at.D * dy)).ShouldBe(-3, 0.02);
+        of(new MovePaper(default, default, 2, 30, Item: "e").Apply(before)).ShouldSatisfyAllConditions(
+            p => p.Scale.ShouldBe(200), p => p.Turn.ShouldBe(30));
+        Should.Throw<Refusal>(() => new MovePaper(default, default, Item: "nobody").Apply(before)).Message.ShouldContain("removed");
+        var plain = new PatternShape("e", null).Apply(before);
+        Should.Throw<Refusal>(() => new MovePaper(default, default, Item: "e").Apply(plain)).Message.ShouldContain("no paper fills this");
+    }
+
+    /// <summary>Every paper has two that go with it: its inks and no others, the same ones every time.</summary>
+    [Fact]
+    public void Companions_follow_from_the_seed_and_keep_to_the_paper_s_inks()
+    {
+        Paint[] inks = [Dark, Pale, new InkPaint(Ink.Percent(10, 90, 80, 0))];
+        foreach (var kind in Papers.Kinds)
+        {
+            var paper = kind with { Seed = 11, Paints = [.. inks.Take(kind.Paints.Count)] };
+            var (small, plain) = (Companions.SmallOf(paper), Companions.PlainOf(paper));
+            small.GetType().ShouldBe(paper.GetType());
+            small.Scale.ShouldBeLessThan(paper.Scale);
+            plain.GetType().ShouldNotBe(paper.GetType());
+            plain.Paints.ShouldAllBe(p => paper.Paints.Contains(p));
+            (small.IsSound, plain.IsSound).ShouldBe((true, true));
+            Companions.PlainOf(paper).ShouldBe(plain);
+        }
+        var hold = new Hold(Part.Front, HoldBox.Safe, Anchor.Middle, default, default);
+        var shape = new AddItem(new RectItem { Id = "r", Hold = hold, Fill = Dark }).Apply(On(null, null));
+        var job = new LayPaper(Papers.Kinds[4] with { Seed = 7 }).Apply(shape);
+        var filled = Facts.Write(job, "item/r/paper", Companions.Small).Apply(job);
+        ((RectItem)filled.Item("r")!).Fill!.Pattern.ShouldBe(Companions.SmallOf(job.Take.Ground.Pattern!));
+        Should.Throw<Refusal>(() => Facts.Write(shape, "item/r/paper", Companions.Small).Apply(shape))
+            .Message.ShouldContain("pick one first");
+    }
+
+    /// <summary>At night the sky is the darkest of the swatches, by day it is not; too few swatches leave it alone.</summary>
+    [Fact]
+    public void An_hour_paints_each_role_by_lightness()
+    {
+        ImmutableList<Swatch> swatches =
+        [
+            new("a", "Paper", Ink.White), new("b", "Lamp", Ink.Percent(0, 15, 70, 0)),
+            new("c", "Sea", Ink.Percent(70, 30, 20, 10)), new("d", "Night", Ink.Percent(90, 80, 50, 60)),
+        ];
+        foreach (var (word, vista) in VistaShelf.All)
+        {
+            vista.Roles().Length.ShouldBe(vista.Slots.Length, word);
+            var sky = vista.Roles().IndexOf(Role.Sky);
+            if (sky < 0) continue;
+            vista.At(Hour.Night, swatches).Paints[sky].ShouldBe(new SwatchPaint("d"), word);
+            vista.At(Hour.Noon, swatches).Paints[sky].ShouldNotBe(new SwatchPaint("d"), word);
+            vista.At(Hour.Dusk, swatches.GetRange(0, 3)).ShouldBe(vista);
+        }
+    }
+
+    /// <summary>A motif is one of the job's pictures wherever pictures are counted, missed and packed.</summary>
+    [Fact]
+    public void A_motif_is_a_picture_of_its_job()
+    {
+        var gull = new Picture(new('a', 64), "gull.svg", 6000, 4000, false) { IsDrawing = true };
+        var paper = (OwnMotif)Papers.Kinds.First(k => k is OwnMotif);
+        var job = On(null, paper with { Motif = gull });
+        job.Pictures.ShouldBe([gull]);
+        job.PicturesShown.ShouldBe([gull]);
+        JobJson.Read(JobJson.Write(job)).Take.Ground.ShouldBe(job.Take.Ground);
+        ImportValidation.Job(job);
+        (paper with { Motif = gull with { IsDrawing = false } }).IsSound.ShouldBeFalse("pixels are no motif");
+        paper.Over(new(0, 0, 100, 100)).ShouldBeEmpty("nothing is drawn before there is one");
+    }
+
     /// <summary>A seed of any size, of digits or of words, is one; the same words are the same seed.</summary>
     [Theory]
     [InlineData("0", 0ul)]

@@ -55,7 +55,12 @@ public sealed class FillTests
         job = Facts.Find(job, "item/r/paper-seed")!.Write(job, "12").Apply(job);
         job = Facts.Find(job, "item/r/paper-paint-1")!.Write(job, "Sea").Apply(job);
         var fill = ((RectItem)job.Item("r")!).Fill!;
-        (fill.Paint, fill.Pattern).ShouldBe((null, new ContourLines { Seed = 12, Paints = [new SwatchPaint("sea")] }));
+        (fill.Paint, fill.Pattern).ShouldBe((null, (Pattern)new ContourLines
+        {
+            Version = 2,
+            Seed = 12,
+            Paints = [new SwatchPaint("sea"), .. Papers.Kinds[0].In(job.Swatches).Paints.Skip(1)],
+        }));
         JobJson.Read(JobJson.Write(job)).Item("r").ShouldBe(job.Item("r"));
         ImportValidation.Job(job);
         // Another kind is laid in the job's swatches; its lengths are typed in any unit and shown in the job's.

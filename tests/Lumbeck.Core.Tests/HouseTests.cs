@@ -29,7 +29,8 @@ public sealed class HouseTests
         HouseKeys.All.Select(k => k.Name).ShouldBeUnique();
         HouseKeys.All.ShouldAllBe(k => k.Means.EndsWith('.') && k.Means.Length > 15);
         // A record member that no key reaches could not be set by a file.
-        typeof(House).GetProperties().Count(p => p.CanWrite).ShouldBe(HouseKeys.All.Count);
+        (typeof(House).GetProperties().Count(p => p.CanWrite && p.PropertyType != typeof(InsideRules))
+            + typeof(InsideRules).GetProperties().Count(p => p.CanWrite)).ShouldBe(HouseKeys.All.Count);
     }
 
     [Fact]

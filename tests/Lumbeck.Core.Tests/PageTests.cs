@@ -18,7 +18,8 @@ public sealed class PageTests
     };
 
     private static ImmutableArray<Finding> Checked(Surface page, Ruled design, House? house = null) =>
-        PageRule.Check(new(PageScene.Of(design, page, []), 1, house ?? HouseFile.Shipped["tern"], Unit.Millimetre));
+        PageRule.Check(new(PageScene.Of(design, page, new PageArt([])), 1, house ?? HouseFile.Shipped["tern"],
+            Unit.Millimetre));
 
     [Theory]
     [InlineData(Reading.LeftToRight, 1, true)]
@@ -52,7 +53,6 @@ public sealed class PageTests
     public void Rules_stand_on_the_foot_margin_and_what_is_left_over_goes_to_the_head()
     {
         var page = A5().Page(1);
-        Lined.Fit(page).ShouldBe(new(25, Mm(1)));
         Lined.Working(page, Unit.Millimetre)
             .ShouldBe("210 mm − 10 mm − 10 mm − 14 mm = 176 mm, ÷ 7 mm = 25 rows, 1 mm over, given to the head");
         var drawn = Lined.Draw(page).ToList();
@@ -72,9 +72,13 @@ public sealed class PageTests
         Checked(page, Lined with { Weight = Length.FromPoints(0.1m) }).Single(f => f.Id == "page.line")
             .Measured.ShouldBe("0.1 pt");
         // The same rules on a page whose gutter has grown since.
-        var scene = PageScene.Of(Lined, page, []) with { Surface = (A5() with { Gutter = Mm(25) }).Page(2) };
+        var scene = PageScene.Of(Lined, page, new PageArt([])) with
+        {
+            Surface = (A5() with { Gutter = Mm(25) })
+            .Page(2)
+        };
         var found = PageRule.Check(new(scene, 2, HouseFile.Shipped["tern"], Unit.Millimetre)).ShouldHaveSingleItem();
-        (found.Id, found.Severity, found.Measured, found.Sheet)
+        (found.Id, found.Severity, found.Measured, found.Page)
             .ShouldBe(("page.margin", Severity.Stop, "7 mm past the margin", 2));
     }
 }

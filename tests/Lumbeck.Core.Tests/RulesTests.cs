@@ -12,6 +12,7 @@ public sealed class RulesTests
         public (string Source, string Licence)? Stated(Picture picture) => (source, licence);
         public string? Fault(Picture picture) => fault;
         public double? OutOfGamut(Picture picture, House house) => 0.08;
+        public (double Across, double Down)? Seams(Picture picture, bool brick) => null;
         public FaceRights Rights(FaceId face) => new("Plain", never, WholeOnly: !never);
     }
 
@@ -287,6 +288,14 @@ public sealed class RulesTests
             | rule | what is so when it finds nothing | looks at |
             |---|---|---|
             {string.Join('\n', Rules.All.Select(row))}
+
+            ## On pages that are made here
+            They follow beside the page: pages of one design on one side of the fold are looked at once, those made of a
+            table's rows each. One rule is one file in `Core/Checks/OfPages` and its line in `PageRule`.
+
+            | rule | what is so when it finds nothing |
+            |---|---|
+            {string.Join('\n', PageRule.All.Select(r => $"| `{r.Id}` | {r.Proves} |"))}
 
             ## Some limits, and where they come from
             - A picture's loss of colour counts from 6 CIEDE2000 on, and is a caution from 5 % of its area.

@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Text.Json;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
@@ -12,26 +11,15 @@ public sealed class CommandLineTests : IDisposable
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
-    private (int Exit, string Out, string Error) Run(params string[] arguments)
-    {
-        var start = new ProcessStartInfo(Path.Combine(AppContext.BaseDirectory,
-            "lumbeck"))
-        {
-            RedirectStandardOutput = true,
-            RedirectStandardError = true,
-            WorkingDirectory = _folder
-        };
-        start.Environment["LUMBECK_DATA"] = Path.Combine(_folder, "data");
-        foreach (var a in arguments) start.ArgumentList.Add(a);
-        using var process = Process.Start(start)!;
-        var error = process.StandardError.ReadToEndAsync();
-        var output = process.StandardOutput.ReadToEnd();
-        process.WaitForExit();
-        return (process.ExitCode, output, error.Result);
-    }
+    private (int Exit, string Out, string Error) Run(params string[] arguments) =>
+        CommandLine.Run(_folder, arguments);
 
     private static readonly string[] Novel = ["wrap", "--house", "tern", "--binding", "paperback", "--trim", "5.25x8in",
         "--pages", "312", "--leaf", "0.135mm"];
+
+    [Fact]
+    public void Help_that_is_told_at_once_is_the_help_that_is_made_of_the_verbs() =>
+        Run("--help").Out.ShouldBe(Run("-?").Out);
 
     [Fact]
     public void A_job_is_packed_and_unpacked_and_what_is_no_pack_is_said_so()
@@ -296,7 +284,7 @@ public sealed class CommandLineTests : IDisposable
 
     [Theory]
     [InlineData("check", "nowhere", "no job is called `nowhere`")]
-    [InlineData("press", "tidewatcher", "--kind")]
+    [InlineData("press", "tidewatcher", "--out")]
     [InlineData("fold", "tidewatcher", "fold")]
     public void A_wrong_verb_or_job_is_named(string verb, string job, string says)
     {

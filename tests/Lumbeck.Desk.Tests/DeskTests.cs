@@ -166,7 +166,7 @@ public sealed class DeskTests : IDisposable
             .Select(_ => Task.Run(() => new Desk(folder, TimeProvider.System, DemoBench.Load))));
         foreach (var desk in desks)
             desk.Bench.All().Select(j => j.Slug)
-                .ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble"]);
+                .ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble", "monday", "crossing"]);
     }
 
     [Fact]
@@ -247,6 +247,18 @@ public sealed class DeskTests : IDisposable
         Do(new Looked("spine-title")).Job.Looks.ShouldBeEmpty();
     }
 
+    /// <summary>A motif whose file is gone can be worked beside; one that was never here is not laid.</summary>
+    [Fact]
+    public void A_motif_that_is_not_here_refuses_only_the_edit_that_lays_it()
+    {
+        var gone = new Picture(new('a', 64), "gull.svg", 6000, 4000, false) { IsDrawing = true };
+        var paper = (OwnMotif)Papers.Kinds.First(k => k is OwnMotif) with { Motif = gone };
+        Should.Throw<Refusal>(() => Do(new LayPaper(paper))).Message.ShouldContain("gull.svg is not in this drawer");
+        var with = new LayPaper(paper).Apply(_desk.Jobs.Job("salt").Job);
+        _desk.Bench.Begin("With a gull", with, "test", "gull");
+        _desk.Jobs.Apply("gull", new(Guid.NewGuid().ToString(), "test", _ => new SetPages(200))).Job.Ticket.Pages.ShouldBe(200);
+    }
+
     [Fact]
     public void Every_starter_can_be_added_to_every_panel_it_is_offered_on()
     {
@@ -254,7 +266,7 @@ public sealed class DeskTests : IDisposable
             foreach (var (word, _) in Starters.For(part))
                 Do(new AddItem(Starters.Item(_desk.Jobs.Job("salt").Job, word, part, $"{part.Word()}-{word}")));
         var on = _desk.Jobs.Job("salt");
-        on.Job.Take.Items.Count.ShouldBe(53);
+        on.Job.Take.Items.Count.ShouldBe(57);
         on.Composed.Findings.Where(f => f.Id is "text.overset" or "zone.trim" or "zone.fold").ShouldBeEmpty();
     }
 

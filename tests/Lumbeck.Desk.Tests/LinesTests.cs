@@ -30,7 +30,7 @@ public sealed class LinesTests
     {
         var root = new DirectoryInfo(AppContext.BaseDirectory);
         while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
-        return ((string[])["src", "tests", "benchmarks"])
+        return ((string[])["src", "tests", "benchmarks", "art"])
             .SelectMany(folder => Directory.EnumerateFiles(Path.Combine(root.FullName, folder), "*" + kind, SearchOption.AllDirectories))
             .Where(file => !file.Split(Path.DirectorySeparatorChar).Any(p => p is "obj" or "bin" or "node_modules" or "wwwroot"))
             .SelectMany(File.ReadLines);

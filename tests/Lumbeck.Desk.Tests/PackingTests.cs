@@ -22,12 +22,72 @@ public sealed class PackingTests : IDisposable
     private static Task<OnBench> Unpack(Desk desk, byte[] pack) =>
         desk.Bench.Unpack(new MemoryStream(pack), "test-session");
 
+    /// <summary>A table goes with the job whose pages are made of it.</summary>
+    [Fact]
+    public async Task Tables_are_packed_and_come_out_whole()
+    {
+        var csv = Encoding.UTF8.GetBytes("\uFEFFname;\"said, by whom\"\nWillow;\"so it goes; always\"\nAsh;\n");
+        var table = _desk.Drawer.Tables.TakeIn(new MemoryStream(csv), "../odd\\names.csv");
+        (table.Name, table.Rows, string.Join('|', table.Columns)).ShouldBe(("names.csv", 2, "name|said, by whom"));
+        _desk.Drawer.Tables.Rows(table.Hash)!.Value[0].ShouldBe(["Willow", "so it goes; always"]);
+        var on = _desk.Jobs.Apply("hive", new(Guid.NewGuid().ToString(), "pack", _ => new LayTable("swarms", table)));
+        on.Job.Ticket.Pages.ShouldBe(118);
+        var pack = Pack(_desk, "hive");
+        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
+        var there = await Unpack(other, pack);
+        there.Job.Inside!.Run("swarms")!.Table.ShouldBe(table);
+        other.Drawer.Tables.Rows(table.Hash)!.Value.Length.ShouldBe(2);
+        Pack(other, "hive").ShouldBe(pack);
+        // Without its table, or with another in its place, it is not opened.
+        Should.Throw<Refusal>(() => Unpack(other, Without(pack, "tables/" + table.Hash)).GetAwaiter().GetResult());
+    }
+
+    private static byte[] Without(byte[] pack, string name)
+    {
+        using var m = new MemoryStream();
+        m.Write(pack);
+        using (var zip = new ZipArchive(m, ZipArchiveMode.Update, leaveOpen: true)) zip.GetEntry(name)!.Delete();
+        return m.ToArray();
+    }
+
+    [Theory]
+    [InlineData("", "is empty")]
+    [InlineData("a,b\n", "has heads and no rows")]
+    [InlineData("a,b\n1,2\n1,2,3\n", "has 3 cells on row 3, where its heads are 2")]
+    [InlineData("a,b\n\"un\"quoted\",2\n", "has a quote in the middle of a cell")]
+    [InlineData(",\n1,2\n", "has no heads")]
+    public void A_table_that_can_not_make_pages_says_why(string csv, string says) =>
+        Should.Throw<Refusal>(() => _desk.Drawer.Tables.TakeIn(new MemoryStream(Encoding.UTF8.GetBytes(csv)), "t.csv"))
+            .Message.ShouldContain(says);
+
+    [Fact]
+    public void A_table_too_large_or_no_text_is_refused_with_the_figure()
+    {
+        var large = new byte[50_000_000];
+        Array.Fill(large, (byte)'a');
+        Should.Throw<Refusal>(() => _desk.Drawer.Tables.TakeIn(new MemoryStream(large), "large.csv"))
+            .Message.ShouldContain("over 8 MB");
+        Should.Throw<Refusal>(() =>
+            _desk.Drawer.Tables.TakeIn(new MemoryStream([0xff, 0xfe, 0x00, 0xd8, 0xff]), "binary.csv"));
+        var wide = string.Join(',', Enumerable.Range(1, 101)) + "\n";
+        Should.Throw<Refusal>(() =>
+            _desk.Drawer.Tables.TakeIn(new MemoryStream(Encoding.UTF8.GetBytes(wide)), "wide.csv"))
+            .Message.ShouldContain("101 columns");
+        var long_ = "n\n" + string.Concat(Enumerable.Range(0, 20_001).Select(n => $"{n}\n"));
+        Should.Throw<Refusal>(() =>
+            _desk.Drawer.Tables.TakeIn(new MemoryStream(Encoding.UTF8.GetBytes(long_)), "long.csv"))
+            .Message.ShouldContain("over 20000 rows");
+        // The demo’s own alone.
+        _desk.Drawer.Tables.All().ShouldHaveSingleItem().Name.ShouldBe("shop-days.csv");
+    }
+
     [Theory]
     [InlineData("tidewatcher")]
     [InlineData("orrin")]
     [InlineData("hive")]
     [InlineData("calder")]
     [InlineData("lighthouse")]
+    [InlineData("monday")]
     public async Task A_job_packed_and_unpacked_elsewhere_is_the_same_to_the_byte(string slug)
     {
         _desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "pack", _ => new AddTake(0, "another", "another")));

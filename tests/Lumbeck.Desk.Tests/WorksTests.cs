@@ -48,7 +48,7 @@ public sealed class WorksTests : IDisposable
         works.Add("wait", "salt", "3", "Piece 3 again").ShouldBe(ids[3]);
         Until(() => works.Of("salt", "").Count(w => w.State == "running") == 2);
         works.Of("salt", "").Count(w => w.State == "waiting").ShouldBe(2);
-        Until(() => works.Find(ids[0])!.Share == 0.5);
+        Until(() => works.Find(ids[0])!.Share == 0.5 && Volatile.Read(ref _running) == 2);
         _go.Set();
         Until(() => ids.All(id => works.Find(id)!.State == "done"));
         _most.ShouldBe(2);

@@ -41,7 +41,9 @@ public sealed class DrawnArtTests(RandomDesk random) : IClassFixture<RandomDesk>
             reach.Bottom.ShouldBeLessThan(h + room, word);
             drawn.SelectMany(Outlines).Sum(o => o.Points.Length / 2).ShouldBeLessThan(20_000);
         }
-        SketchDrawing.Draw(new OrnamentItem { Id = "o", Hold = Middle, Ornament = first }, [], 0, 20).ShouldBeEmpty();
+        SketchDrawing.Draw(new OrnamentItem { Id = "o", Hold = Middle, Ornament = first }, [],
+            new(new(0, 0, 0, 20), Bounds.None, null))
+            .ShouldBeEmpty();
     }
 
     /// <summary>

@@ -51,6 +51,14 @@ internal sealed partial class Spoiler
 
     public Spoiler Swap(Regex what, string with) => Each(o => what.Replace(o, with), what.ToString());
 
+    /// <summary>Changes the last object alone in which it stands.</summary>
+    public Spoiler Last(Regex what, string with)
+    {
+        var (number, body) = _objects.Last(o => what.IsMatch(o.Value));
+        _objects[number] = what.Replace(body, with);
+        return this;
+    }
+
     private Spoiler Each(Func<string, string> change, string what)
     {
         var changed = false;

@@ -19,7 +19,7 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
             new PageGrid(Size.FromMillimetres(148, 210), Reading.LeftToRight, Mm(10), Mm(8), Mm(10),
                 Mm(18))
             { Bleed = PageBleed.Three, BleedWidth = Mm(3) }.Page(number),
-                []);
+                new PageArt([]));
 
     private string Pressed(PressKind kind, params Scene[] pages)
     {
@@ -45,16 +45,31 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
         // sides.
         info.ShouldMatch(@"Page +1 TrimBox: +0\.00 +8\.50 +419\.53 +603\.78");
         info.ShouldMatch(@"Page +2 TrimBox: +8\.50 +8\.50 +428\.03 +603\.78");
-        // One form of rules that odd and even pages share, whatever their gutter.
-        Forms(file).ShouldBe(1);
+        // A form of rules for odd pages, and one for even ones, whose gutter lies on the other side.
+        Forms(file).ShouldBe(2);
         // 40 pages more add pages, and no rules.
         var twice = Pressed(PressKind.X4, [.. Enumerable.Range(1, 80).Select(n => Page([Gray, Blue], n))]);
-        Forms(twice).ShouldBe(1);
+        Forms(twice).ShouldBe(2);
         (new FileInfo(twice).Length - new FileInfo(file).Length).ShouldBeLessThan(40 * 1200);
     }
 
     private static int Forms(string file) =>
         Tool.Run("qpdf", "--qdf", "--object-streams=disable", file, "-").Split("/Subtype /Form").Length - 1;
+
+    /// <summary>Every design of a page, in inks and its last slot in foil.</summary>
+    [Fact]
+    public void Every_page_design_prints_as_it_is_seen()
+    {
+        var grid = new PageGrid(Size.FromMillimetres(118, 166), Reading.LeftToRight, Mm(8), Mm(7), Mm(9), Mm(12));
+        random.Differs(Tern, [.. DesignShelf.All.Index().Select(d =>
+        {
+            var (n, (_, _, first)) = d;
+            var foil = n % 3 == 1 && first.Paints.Count > 1;
+            var paints = foil ? first.Paints.SetItem(first.Paints.Count - 1, new FinishPaint("foil")) : first.Paints;
+            return PageScene.Of(first is MusicStaves staves ? staves with { Staves = 4, Paints = paints }
+                : first with { Paints = paints }, grid.Page(n + 1), new PageArt([]));
+        })]).ShouldBeEmpty();
+    }
 
     [Theory]
     [InlineData(false)]
@@ -73,7 +88,7 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
             Ticket = job.Ticket with
             {
                 Binding = BindingKind.Front,
-                Trim = Size.FromMillimetres(100, 140)
+                Trim = Size.FromMillimetres(80, 100)
             }
         })
             .WithPieces();
@@ -82,8 +97,8 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
         {
             Id = "e",
             Hold = new(Part.Front, HoldBox.Face, Anchor.Middle, default, default),
-            Width = new(Mm(80)),
-            Height = new(Mm(60)),
+            Width = new(Mm(60)),
+            Height = new(Mm(46)),
             Turned = 20,
             Fill = fill,
             Opacity = opacity,
@@ -117,7 +132,8 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
         var pages = new List<Scene>();
         foreach (var (n, kind) in Papers.Kinds.Index())
         {
-            Paint[] inks = [new InkPaint(Ink.Percent(0, 80, 60, 0)), new InkPaint(Ink.Percent(90, 20, 0, 10)), new InkPaint(Ink.Black)];
+            Paint[] inks = [new InkPaint(Ink.Percent(0, 80, 60, 0)), new InkPaint(Ink.Percent(90, 20, 0, 10)),
+                new InkPaint(Ink.Black)];
             if (n % 3 == 2) inks[n % kind.Slots.Length] = new FinishPaint("foil");
             var paper = kind with { Seed = n, Turn = n % 4 == 1 ? 30 : 0, Paints = [.. inks.Take(kind.Slots.Length)] };
             var page = random.On(Filled(new(null, paper), 100, n % 5 == 4 ? Blend.Multiply : Blend.Normal));

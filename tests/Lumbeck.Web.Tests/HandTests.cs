@@ -213,7 +213,7 @@ public sealed class HandTests(Browser browser)
         var third = Frame(Saved(), "tile-3");
         var from = Screen((third.Left + third.Right) / 2, (third.Top + third.Bottom) / 2);
         // Nine millimetres part the first two; fourteen are to go, less a little.
-        var to = Screen(((third.Left + third.Right) / 2) - (14 * 72 / 25.4) + 2, (third.Top + third.Bottom) / 2);
+        var to = Screen(((third.Left + third.Right) / 2) - (14 * 72 / 25.4) + 0.5, (third.Top + third.Bottom) / 2);
         browser.AndWait(() =>
         {
             Drag(from, to).Perform();
@@ -345,7 +345,8 @@ public sealed class HandTests(Browser browser)
 
         // The whole spine lies in its lens, and what can be added to it is in view.
         ((bool)browser.Script("const [a, b] = ['lens-drawing', 'lens-way'].map(i => " +
-            "document.getElementById(i).getBoundingClientRect()); return a.width <= b.width + 1 && a.height <= b.height + 1")!)
+            "document.getElementById(i).getBoundingClientRect()); return a.width <= b.width + 1 && a.height <= " +
+                "b.height + 1")!)
             .ShouldBeTrue();
         ((bool)browser.Script("return document.querySelector('#spine-list " +
             "[data-add]').getBoundingClientRect().bottom <= innerHeight")!)
@@ -356,7 +357,8 @@ public sealed class HandTests(Browser browser)
 
         // The tracing's panel is closed by Escape and by a click elsewhere.
         foreach (var close in (Action[])[() => Key("Escape"),
-            () => browser.Script("document.getElementById('sheet').dispatchEvent(new PointerEvent('pointerdown', { bubbles: true }))")])
+            () => browser.Script("document.getElementById('sheet').dispatchEvent(new PointerEvent('pointerdown', { " +
+                "bubbles: true }))")])
         {
             browser.Find("#tracing-book summary").Click();
             browser.Until(() => browser.Driver.FindElements(By.CssSelector("#tracing-book[open]")).Count == 1);
@@ -365,7 +367,7 @@ public sealed class HandTests(Browser browser)
         }
 
         browser.Script("document.activeElement.blur()");
-        Key("3");
+        Key("4");
         browser.Until(() => browser.Driver.Url.EndsWith("/check", StringComparison.Ordinal));
         Key("1");
         browser.Until(() => browser.Driver.Url.EndsWith("/ticket", StringComparison.Ordinal));

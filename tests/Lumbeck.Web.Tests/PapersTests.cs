@@ -1,3 +1,5 @@
+using OpenQA.Selenium;
+
 namespace Lumbeck.Web.Tests;
 
 /// <summary>Papers chosen by looking.</summary>
@@ -10,7 +12,8 @@ public sealed class PapersTests(Browser browser)
 
     private bool IsOpen => IsOpenAt("#papers");
 
-    private bool IsOpenAt(string book) => (bool)browser.Script($"return document.querySelector('{book}')?.open === true")!;
+    private bool IsOpenAt(string book) =>
+        (bool)browser.Script($"return document.querySelector('{book}')?.open === true")!;
 
     [Fact]
     public void A_paper_is_picked_from_small_pictures_in_the_job_s_own_inks_and_its_settings_typed()
@@ -77,12 +80,12 @@ public sealed class PapersTests(Browser browser)
         {
             // By the page's own script: the list may be drawn anew between finding it and pressing.
             browser.Script("document.querySelector('details[data-book]:not([open]) summary')?.click()");
-            return IsOpenAt("details[data-book]");
+            return IsOpenAt("details[data-book]")
+                && Convert.ToInt32(browser.Script("return [...document.querySelectorAll('details[data-book] img')]" +
+            ".filter(i => i.complete && i.naturalWidth > 20).length"), System.Globalization.CultureInfo.InvariantCulture) > 10;
         });
-        browser.Until(() =>
-            Convert.ToInt32(browser.Script("return [...document.querySelectorAll('details[data-book] img')]" +
-            ".filter(i => i.complete && i.naturalWidth > 20).length"), System.Globalization.CultureInfo.InvariantCulture) > 10);
-        browser.AndWait(() => browser.Find("details[data-book] [data-text='ribbon']").Click());
+        browser.AndWait(() =>
+            browser.Script("document.querySelector(\"details[data-book] [data-text='ribbon']\").click()"));
         Item<OrnamentItem>().Ornament.ShouldBeOfType<Ribbon>();
         browser.AndWait(() => browser.Find("[data-arrange='words-in']").Click());
         var (words, ribbon) = (Job.Items.OfType<TextItem>().Last(), Item<OrnamentItem>());
@@ -98,6 +101,82 @@ public sealed class PapersTests(Browser browser)
         browser.AndWait(() => browser.Find("[data-arrange='take-apart']").Click());
         Job.Items.OfType<VistaItem>().Select(v => v.Vista.Layer).ShouldBe([1, 2, 3, 4, 5, 6]);
     }
+
+    /// <summary>
+    /// A drawing comes from the Drawer onto a panel, becomes the motif of the ground’s paper, and the paper is carried
+    /// and turned by hand; a paper that goes with it fills a panel.
+    /// </summary>
+    [Fact]
+    public void A_drawing_of_the_Drawer_is_found_laid_as_a_motif_and_moved_by_hand()
+    {
+        var file = Path.Combine(browser.Downloads, "gull of the sound.svg");
+        File.WriteAllText(file, "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 60 40'>" +
+            "<path fill='#235' d='M2 20Q15 2 30 20Q45 2 58 20z'/></svg>");
+        browser.Go("/jobs/lighthouse/wrap");
+        browser.AndWait(() => browser.Find("#list-front [data-add=picture]").Click());
+        var frame = browser.Find("#list-front [id^=row-picture-]").GetDomAttribute("id")![4..];
+        browser.AndWait(() => browser.Find($"#row-{frame} [data-picture]").SendKeys(file));
+
+        // From the Drawer, by its name.
+        browser.Find("#kept-front summary").Click();
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#kept-front [data-kept]")).Count > 2);
+        browser.Find("#kept-front [name=find]").SendKeys("of the sound");
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#kept-front [data-kept]")).Count == 1);
+        browser.AndWait(() => browser.Script("document.querySelector('#kept-front [data-kept]').click()"));
+        Job.Items.OfType<PictureItem>().Count(p => p.Picture?.Name == "gull of the sound.svg").ShouldBe(2);
+        var drawing = Job.Items.OfType<PictureItem>().Last();
+        browser.AndWait(() => browser.Script("document.querySelector(\"[data-toggle='item/" + drawing.Id +
+            "/colours']\").click()"));
+        ((PictureItem)Job.Item(drawing.Id)!).InSwatches.ShouldBeTrue();
+
+        browser.Find("#papers summary").Click();
+        browser.AndWait(() => browser.Find("#papers [data-text='own motif']").Click());
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#papers [data-motif]")).Count > 0);
+        browser.AndWait(() => browser.Script("document.querySelector('#papers [data-motif]').click()"));
+        Paper.ShouldBeOfType<OwnMotif>().Motif!.Name.ShouldBe("gull of the sound.svg");
+        browser.AndWait(() =>
+            browser.Script("document.querySelector('#papers [data-text=\"plain companion\"]').click()"));
+        Paper.ShouldNotBeOfType<OwnMotif>();
+        browser.StepBack();
+
+        browser.Find("#see-paper").Click();
+        ByHand("[data-knob]", 0, 60);
+        Paper.ShouldBeOfType<OwnMotif>().ShouldSatisfyAllConditions(p => p.Turn.ShouldBeGreaterThan(20),
+            p => p.Scale.ShouldBeGreaterThan(105));
+        var (turn, moved) = (Paper!.Turn, Paper.MovedRight);
+        ByHand("#sheet", 50, 0);
+        Paper!.Turn.ShouldBe(turn);
+        Paper.MovedRight.ShouldBeGreaterThan(moved + 3);
+        browser.StepBack();
+        Paper.MovedRight.ShouldBe(moved);
+        browser.Find("#see-paper").Click();
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector(".paper-ring")).Count == 0);
+        // The same of a paper in a shape, about its own middle.
+        browser.AndWait(() => browser.Find("#list-front [data-add='paper']").Click());
+        var filled = Job.Items.OfType<RectItem>().First(r => r.Fill?.Pattern is not null).Id;
+        Pattern shape() => ((ShapeItem)Job.Item(filled)!).Fill!.Pattern!;
+        var was = shape();
+        browser.Until(() =>
+        {
+            browser.Script($"document.getElementById('paper-hand-{filled}')?.click()");
+            return browser.Driver.FindElements(By.CssSelector(".paper-ring")).Count == 1;
+        });
+        ByHand("[data-knob]", 0, 60);
+        shape().Turn.ShouldBeGreaterThan(20);
+        ByHand("#sheet", 50, 0);
+        shape().MovedRight.ShouldBeGreaterThan(was.MovedRight + 3);
+        browser.Script($"document.getElementById('paper-hand-{filled}').click()");
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector(".paper-ring")).Count == 0);
+        browser.AndWait(() => browser.Script($"document.querySelector('#row-{filled} [data-remove]').click()"));
+        // As it was, for what else is tried on this cover.
+        browser.AndWait(() => browser.Script("document.querySelector('#papers [data-text=none]').click()"));
+    }
+
+    /// <summary>Takes hold of the middle of something, and lets go so many pixels right and down of it.</summary>
+    private void ByHand(string css, int right, int down) => browser.AndWait(() =>
+        new OpenQA.Selenium.Interactions.Actions(browser.Driver, TimeSpan.FromMilliseconds(20))
+            .MoveToElement(browser.Find(css)).ClickAndHold().MoveByOffset(right / 2, down / 2)
+            .MoveByOffset(right - (right / 2), down - (down / 2)).Release().Perform());
 
     private Job Job =>
         new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("lighthouse").Job;

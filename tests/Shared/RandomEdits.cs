@@ -31,6 +31,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
     {
         var wrap = r.From(0, job.Wraps.Count - 1);
         var items = job.Wraps[wrap].Take.Items;
+        if (r.One(9)) return RandomInside.One(job, r, ++_made);
         if (items.IsEmpty || r.One(4)) return r.One(2) ? OfTicket(job, r) : OfJob(job, r, wrap);
         string any() => r.Of([.. items]).Id;
         return r.One(5) ? OfSome(job, r, any, wrap) : OfOne(job, r, r.Of([.. items]));
@@ -39,7 +40,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);
     private static Length Pt(decimal points) => Length.FromPoints(points);
 
-    private static Edit OfTicket(Job job, Chance r) => r.From(0, 17) switch
+    private static Edit OfTicket(Job job, Chance r) => r.From(0, 19) switch
     {
         0 =>
             new SetFact(r.Of(Enum.GetValues<TicketFact>()),
@@ -62,6 +63,8 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         14 => new SetPaper(r.Of([.. job.Ticket.House.Papers])),
         15 => new SetDummy(r.One(2) ? null : Mm(r.From(4, 30))),
         16 => new SetEndpapers(r.One(2) ? null : Mm(0.4m)),
+        17 => new SetSecondPrice(r.One(3) ? null : new(r.From(1, 99), r.Of("USD", "EUR"))),
+        18 => new SetQuotations(r.One(3) ? [] : [new("What a book", "The Quayside Review"), new("More", "")]),
         _ => new SetFlaps(r.One(2), r.One(2) ? null : Mm(r.From(60, 90))),
     };
 
@@ -315,6 +318,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
             Seed = r.From(1, 99),
             Scale = r.From(60, 200),
             Turn = r.Of(0, 0, 15, -90),
+            Outlined = r.One(8) ? Length.FromPoints(r.Of(0.5m, 1m, 2m)) : null,
             Paints = [.. kind.Paints.Select(_ => Plain(r, job))],
         };
     }

@@ -107,7 +107,12 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         return new()
         {
             Id = id,
-            Ornament = first with { Seed = r.From(1, 999), Paints = [.. first.Paints.Select(_ => Plain(r, job))] },
+            Ornament = first with
+            {
+                Seed = r.From(1, 999),
+                Outlined = r.One(6) ? Length.FromPoints(r.Of(0.5m, 1m, 2m)) : null,
+                Paints = [.. first.Paints.Select(_ => Plain(r, job))],
+            },
             Flip = r.Of(Enum.GetValues<Flip>()),
             Hold = new(r.Of(Part.Front, Part.Back), HoldBox.Safe, r.Of(Enum.GetValues<Anchor>()), default, default),
             Width = new(Mm(r.From(8, 80))),
@@ -318,6 +323,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
             Seed = r.From(1, 99),
             Scale = r.From(60, 200),
             Turn = r.Of(0, 0, 15, -90),
+            Outlined = r.One(6) ? Length.FromPoints(r.Of(0.5m, 1m, 2m)) : null,
             Paints = [.. kind.Paints.Select(_ => Plain(r, job))],
         };
     }
@@ -343,28 +349,4 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
     }
 
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);
-}
-
-/// <summary>What comes by chance, the same for a seed on every machine.</summary>
-public sealed class Chance(int seed)
-{
-    // SplitMix64, begun at a mixed place, so that neighbouring seeds share nothing.
-    private ulong _state = Mixed((ulong)(uint)seed + 0x2545F4914F6CDD1D);
-
-    private static ulong Mixed(ulong z)
-    {
-        z = (z ^ (z >> 30)) * 0xBF58476D1CE4E5B9;
-        z = (z ^ (z >> 27)) * 0x94D049BB133111EB;
-        return z ^ (z >> 31);
-    }
-
-    private uint Next() => (uint)(Mixed(_state += 0x9E3779B97F4A7C15) >> 32);
-
-    /// <summary>From one whole number to another, both among them.</summary>
-    public int From(int least, int most) => least + (int)(Next() % (uint)(most - least + 1));
-
-    /// <summary>True once in so many times.</summary>
-    public bool One(int of) => From(1, of) == 1;
-
-    public T Of<T>(params T[] any) => any[From(0, any.Length - 1)];
 }

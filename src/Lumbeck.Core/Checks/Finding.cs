@@ -13,6 +13,14 @@ public sealed record Finding(string Id, Severity Severity, string Whose, string?
     /// <summary>The number of the printed sheet it was found on.</summary>
     public int Sheet { get; init; }
 
+    /// <summary>
+    /// The page of the inside it was found on; 0 where it is of the cover, and then no sheet's number is.
+    /// </summary>
+    public int Page { get; init; }
+
+    /// <summary>The run of pages it is of.</summary>
+    public string? Run { get; init; }
+
     /// <summary>The edit that mends it, where one is certain: one press, one step of history.</summary>
     [JsonIgnore]
     public Edit? By { get; init; }
@@ -22,5 +30,6 @@ public sealed record Finding(string Id, Severity Severity, string Whose, string?
 
     /// <summary>What tells it from every other of the same job.</summary>
     public string Key =>
-        string.Create(CultureInfo.InvariantCulture, $"{Id}/{Sheet}/{Item ?? Panel?.ToString() ?? "-"}/{Measured}");
+        string.Create(CultureInfo.InvariantCulture,
+            $"{Id}/{(Page > 0 ? $"p{Page}" : Sheet)}/{Item ?? Panel?.ToString() ?? "-"}/{Measured}");
 }

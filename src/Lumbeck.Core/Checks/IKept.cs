@@ -26,5 +26,13 @@ public interface IKept
     /// </summary>
     double? OutOfGamut(Picture picture, House house);
 
+    /// <summary>
+    /// How much more a picture’s opposite edges differ, where they meet as tiles, than neighbours within it do, in mean
+    /// ΔE2000: its left and right, its head and foot. Null where it is not known.
+    /// </summary>
+    /// <param name="picture">The picture.</param>
+    /// <param name="brick">Whether each second row lies half a tile aside.</param>
+    (double Across, double Down)? Seams(Picture picture, bool brick);
+
     FaceRights Rights(FaceId face);
 }

@@ -28,7 +28,7 @@ internal static class Mending
         Length.Max(least + (0.5m * size), Length.Min(most - (0.5m * size), middle));
 
     /// <summary>
-    /// Paints a shape, text, code or the ground with another ink; where a swatch gives the ink, the swatch.
+    /// Paints a shape, text, what has one ink, or the ground with another ink; where a swatch gives the ink, the swatch.
     /// </summary>
     public static Edit? Paint(Look look, Item? item, Func<Ink, Ink> change)
     {
@@ -37,7 +37,7 @@ internal static class Mending
             null => look.Take.Ground.Paint,
             TextItem { Runs.IsEmpty: true } t => t.Style.Paint,
             ShapeItem s => s.Fill?.Paint,
-            CodeItem c => c.Paint,
+            { OneInk: { } field } => Facts.Paint(look.Job, field.Show(item, FieldFacts.Terms(look.Job))),
             _ => null,
         };
         if (item is { Locked: true } || paint is null or GradientPaint or FinishPaint) return null;
@@ -49,7 +49,7 @@ internal static class Mending
         {
             null => new PaintGround(ink, look.On.Wrap),
             TextItem => new StyleText(item.Id, Paint: ink),
-            CodeItem => CodeItem.InkField.Set(item.Id, ink),
+            { OneInk: { } field } => new SetField(item.Id, field.Key, new(Paint: ink)),
             _ => new FillShape(item.Id, ink),
         };
     }

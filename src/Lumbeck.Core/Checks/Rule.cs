@@ -24,6 +24,11 @@ public sealed record Look(Job Job, PrintedSheet On, Scene Scene, IKept? Kept = n
     public IEnumerable<Item> Here() =>
         Take.Items.Where(i => i.Hold.Panel == Part.Sheet || Sheet.Panel(i.Hold.Panel) is not null);
 
+    /// <summary>The pictures that print on this sheet, each with its item; with none on the ground.</summary>
+    public IEnumerable<(Item? Item, Picture Picture)> PicturesShown() =>
+        Take.Ground.Pictures.Select(p => ((Item?)null, p))
+            .Concat(Here().Where(i => !i.Hidden).SelectMany(i => i.Pictures.Select(p => ((Item?)i, p))));
+
     /// <summary>The items that print, with their pieces, lowest first.</summary>
     public IEnumerable<(Item Item, Piece Piece)> Drawn() =>
         Take.Items.Where(i => !i.Hidden).Select(i => (i, Scene.Piece(i.Id)!))

@@ -51,5 +51,15 @@ public sealed record ItemAddress(int Wrap, string Take, string Item, string Memb
 /// <summary>A rule that the job goes without.</summary>
 public sealed record WaiverAddress(string Rule) : Address;
 
+/// <summary>What all pages share, by its name in stored JSON, or the order of the runs.</summary>
+public sealed record InsideAddress(string Member) : Address;
+
+/// <summary>A run of pages, or one of its facts; all of it where that is empty.</summary>
+public sealed record RunAddress(string Run, string Member) : Address
+{
+    public override bool Meets(Address other) =>
+        other is RunAddress r && r.Run == Run && (r.Member == Member || r.Member.Length == 0 || Member.Length == 0);
+}
+
 /// <summary>Whatever else a job has, by its name in stored JSON.</summary>
 public sealed record JobAddress(string Member) : Address;

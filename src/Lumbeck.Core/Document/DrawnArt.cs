@@ -8,8 +8,7 @@ public static class DrawnArt
         job.Wraps.Select(w => w.Take.Ground.Pattern).OfType<Sketch>()
             .Concat(job.Items.Where(i => !i.Hidden).Select(i => i switch
             {
-                OrnamentItem o => (Sketch)o.Ornament,
-                VistaItem v => v.Vista,
+                SketchedItem s => s.Sketch,
                 ShapeItem { Fill.Pattern: { } p } => p,
                 _ => null,
             }).OfType<Sketch>());

@@ -6,6 +6,13 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     /// <summary>Items that want a look since the sheet last changed.</summary>
     public ImmutableList<ToLookAt> Looks { get; init; } = [];
 
+    /// <summary>Its pages, where they are made here; null where they are made elsewhere.</summary>
+    public Inside? Inside { get; init; }
+
+    /// <summary>Whether its pages are made here now, so that they say how many the book has.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool HasPages => Inside is { PutBy: false, Runs.Count: > 0 };
+
     /// <summary>Rules this job goes without, each with its reason.</summary>
     public ImmutableList<Waiver> Waivers { get; init; } = [];
 
@@ -27,14 +34,22 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     [System.Text.Json.Serialization.JsonIgnore]
     public IEnumerable<Picture> Pictures =>
         Wraps.SelectMany(w =>
-            w.Takes.SelectMany(t => t.Items).OfType<PictureItem>().Select(p => p.Picture).Append(w.Tracing?.Picture))
-            .OfType<Picture>().DistinctBy(p => p.Hash);
+            w.Takes.SelectMany(t => t.Pictures).Concat(w.Tracing is { } t ? [t.Picture] : []))
+            .Concat(Inside?.Pictures ?? []).DistinctBy(p => p.Hash);
+
+    /// <summary>Every picture that is seen on its covers now.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IEnumerable<Picture> PicturesShown =>
+        Wraps.SelectMany(w =>
+            w.Take.Ground.Pictures.Concat(w.Take.Items.Where(i => !i.Hidden).SelectMany(i => i.Pictures)))
+            .DistinctBy(p => p.Hash);
 
     /// <summary>Every face that any take sets words in, each once.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public IEnumerable<FaceId> Faces =>
         Wraps.SelectMany(w => w.Takes).SelectMany(t => t.Items).OfType<TextItem>()
-            .SelectMany(t => t.Runs.Select(r => r.Style.Face).OfType<FaceId>().Prepend(t.Style.Face)).Distinct();
+            .SelectMany(t => t.Runs.Select(r => r.Style.Face).OfType<FaceId>().Prepend(t.Style.Face))
+            .Concat(Inside is { } pages ? [pages.Text, pages.Heads] : []).Distinct();
 
     /// <summary>The wrap that an item lies on; −1 where it lies on none.</summary>
     public int WrapOf(string id) => Wraps.FindIndex(w => w.Take.Items.Any(i => i.Id == id));
@@ -104,6 +119,22 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
         return job;
     }
 
+    /// <summary>
+    /// The same job with its ticket's pages counted from its runs, where those are made here: nothing is typed twice.
+    /// </summary>
+    /// <param name="before">What it was; pages that were typed since hold, as a fixed count.</param>
+    /// <exception cref="Refusal">The runs are more than a volume has.</exception>
+    public Job WithPagesCounted(Job before)
+    {
+        if (!HasPages) return this;
+        var inside = Inside!;
+        if (ReferenceEquals(inside, before.Inside) && Ticket.Pages != before.Ticket.Pages)
+            inside = inside with { Fixed = Ticket.Pages };
+        else if (ReferenceEquals(inside, before.Inside) && ReferenceEquals(Ticket, before.Ticket)) return this;
+        var asked = Counted.Of(inside, Ticket.PageMultiple).Asked;
+        return this with { Inside = inside, Ticket = asked == Ticket.Pages ? Ticket : Ticket with { Pages = asked } };
+    }
+
     public static Refusal Gone(string id) =>
         new($"item/{id}", "this item was removed in the meantime: step back to have it again");
 }
@@ -128,12 +159,14 @@ internal sealed class MadeSheets
 
     private ImmutableList<Made> _last = [];
 
-    public ImmutableArray<PrintedSheet> Of(Ticket ticket, ImmutableArray<string> wraps, Func<ImmutableArray<PrintedSheet>> make)
+    public ImmutableArray<PrintedSheet> Of(Ticket ticket, ImmutableArray<string> wraps,
+        Func<ImmutableArray<PrintedSheet>> make)
     {
         foreach (var last in _last)
             if (ReferenceEquals(last.Ticket, ticket) && last.Wraps.SequenceEqual(wraps)) return last.Sheets;
         var made = new Made(ticket, wraps, make());
-        ImmutableInterlocked.Update(ref _last, kept => (kept.Count < Most ? kept : kept.RemoveAt(Most - 1)).Insert(0, made));
+        ImmutableInterlocked.Update(ref _last,
+            kept => (kept.Count < Most ? kept : kept.RemoveAt(Most - 1)).Insert(0, made));
         return made.Sheets;
     }
 
@@ -196,4 +229,9 @@ public sealed record Tracing(Picture Picture, decimal Strength = 35, bool OverTr
 /// <param name="Ground">What lies under everything, out to the edge of the sheet; without paint where items cover the
 /// sheet by themselves.</param>
 /// <param name="Items">From the lowest to the uppermost.</param>
-public sealed record Take(string Id, string Name, Fill Ground, ImmutableList<Item> Items);
+public sealed record Take(string Id, string Name, Fill Ground, ImmutableList<Item> Items)
+{
+    /// <summary>The kept pictures that it shows, hidden ones too.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IEnumerable<Picture> Pictures => Ground.Pictures.Concat(Items.SelectMany(i => i.Pictures));
+}

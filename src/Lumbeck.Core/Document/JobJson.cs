@@ -22,7 +22,7 @@ public static class JobJson
         TypeInfoResolver =
             new System.Text.Json.Serialization.Metadata.DefaultJsonTypeInfoResolver
             {
-                Modifiers = { Papers.Told, OrnamentShelf.Told, VistaShelf.Told },
+                Modifiers = { Papers.Told, OrnamentShelf.Told, VistaShelf.Told, DesignShelf.Told },
             },
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new PressKindJson(), new SeedJson(),
             new CaliperJson(), new FaceJson(), new IsbnJson() },
@@ -90,11 +90,31 @@ public static class JobJson
         _ => { },
         // Form 4 had seeds as numbers to 999,999, which are read as they are, and no vistas or ornaments.
         _ => { },
+        // Form 5 knew nothing of pages: what their house asks of them is what the shipped house of that name does. A blurb
+        // was the words of its text alone.
+        job => { PagesOfHouse(job["ticket"]?["house"] as JsonObject); BlurbOfTexts(job); },
     ];
 
     private static IEnumerable<JsonObject> Wraps(JsonObject job) => Objects(job["wraps"]);
 
     private static IEnumerable<JsonObject> Objects(JsonNode? list) => (list as JsonArray ?? []).OfType<JsonObject>();
+
+    private static void PagesOfHouse(JsonObject? house)
+    {
+        if (house?["id"] is not JsonValue v || !v.TryGetValue(out string? id) || id is null) return;
+        if (HouseFile.Shipped.GetValueOrDefault(id) is { } shipped)
+            house["inside"] = JsonSerializer.SerializeToNode(shipped.Inside, Options);
+    }
+
+    private static void BlurbOfTexts(JsonObject job)
+    {
+        static string? word(JsonNode? node) => node is JsonValue v && v.TryGetValue(out string? text) ? text : null;
+        var blurb = Wraps(job).SelectMany(w => Objects(w["takes"])).SelectMany(t => Objects(t["items"]))
+            .FirstOrDefault(i => word(i["role"]) == "blurb" && i["starter"]?.ToJsonString() != "true");
+        if (job["ticket"] is JsonObject ticket && word(blurb?["words"]) is { } said
+            && Plain.Text(said).Trim() is { Length: > 0 and <= Document.Ticket.LongestBlurb } plain)
+            ticket["blurb"] = plain;
+    }
 
     private static void FillTake(JsonObject take)
     {

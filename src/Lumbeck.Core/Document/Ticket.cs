@@ -9,6 +9,9 @@ public enum InsideColour { Black, Colour }
 /// </summary>
 public sealed record Ticket
 {
+    /// <summary>Most letters of a blurb, and of the words on an author.</summary>
+    public const int LongestBlurb = 4000, LongestNote = 1200;
+
     public string Title { get; init; } = "";
     public string Subtitle { get; init; } = "";
     public string Series { get; init; } = "";
@@ -21,6 +24,18 @@ public sealed record Ticket
     public string Edition { get; init; } = "";
     public Isbn? Isbn { get; init; }
     public Price? Price { get; init; }
+    /// <summary>In another currency, printed beside the first.</summary>
+    public Price? SecondPrice { get; init; }
+    /// <summary>The title as a narrow spine has it; empty for the whole one.</summary>
+    public string SpineTitle { get; init; } = "";
+    /// <summary>Where a shop puts it, such as “Fiction / Sea stories”.</summary>
+    public string Category { get; init; } = "";
+    /// <summary>What the back says of it, in paragraphs.</summary>
+    public string Blurb { get; init; } = "";
+    /// <summary>A few words on the author.</summary>
+    public string Note { get; init; } = "";
+    /// <summary>What others said of it.</summary>
+    public ImmutableList<Quoted> Quotations { get; init; } = [];
     /// <summary>A code of <see cref="Language.All"/>.</summary>
     public string Language { get; init; } = "en";
     public InsideColour InsideColour { get; init; }
@@ -46,6 +61,9 @@ public sealed record Ticket
     /// <summary>What the inside PDF said of itself when it was laid on the ticket.</summary>
     public InsideFile? Inside { get; init; }
     public House House { get; init; } = new();
+
+    /// <summary>What its pages are raised to a multiple of.</summary>
+    public int PageMultiple => Binding == BindingKind.Booklet ? 4 : House.PageMultiple;
 
     /// <summary>What moves the sheet.</summary>
     public BookFacts Facts =>

@@ -24,11 +24,20 @@ public static class Touched
                     (id, s, t) => Whole(s, t, m => found.Add(new SwatchAddress(id, m)))); break;
                 case "waivers": ById(a, b, "rule", (rule, _, _) => found.Add(new WaiverAddress(rule))); break;
                 case "wraps": Wraps(a, b, found); break;
+                case "inside": Inside(a, b, found); break;
                 default: found.Add(new JobAddress(name)); break;
             }
         });
         return found;
     }
+
+    private static void Inside(JsonElement was, JsonElement now,
+        HashSet<Address> found) => Members(was, now, (member, a, b) =>
+    {
+        if (member != "runs") { found.Add(new InsideAddress(member)); return; }
+        ById(a, b, "id", (id, s, t) => Whole(s, t, m => found.Add(new RunAddress(id, m))));
+        if (!Ids(a).SequenceEqual(Ids(b))) found.Add(new InsideAddress("order"));
+    });
 
     private static void Wraps(JsonElement was, JsonElement now, HashSet<Address> found)
     {

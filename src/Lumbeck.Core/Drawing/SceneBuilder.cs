@@ -53,18 +53,15 @@ public static class SceneBuilder
             case CodeItem code:
                 return new(item.Id, item.Hold.Panel, at.ToSheet,
                     [.. CodeDrawing.Draw(code, job.Swatches, drawings?.Squares(code.Link, code.Level))], frame, frame);
-            case OrnamentItem ornament:
+            case SketchedItem sketched:
                 return new(item.Id, item.Hold.Panel, at.ToSheet,
-                    [.. SketchDrawing.Draw(ornament, job.Swatches, w, h)], frame, frame);
-            case VistaItem vista:
-                return new(item.Id, item.Hold.Panel, at.ToSheet,
-                    [.. SketchDrawing.Draw(vista, job.Swatches, StageOf(sheet, at, w, h))], frame, frame);
+                    [.. SketchDrawing.Draw(sketched, job.Swatches, StageOf(sheet, at, w, h), drawings)], frame, frame);
             default:
                 throw new NotSupportedException($"An item of kind {item.Kind} has no drawing.");
         }
     }
 
-    /// <summary>What a vista is composed to: its own box, and the panels as they lie in it, in millimetres.</summary>
+    /// <summary>What a sketch is composed to: its own box, and the panels as they lie in it, in millimetres.</summary>
     private static Stage StageOf(Surface sheet, Placement at, double w, double h)
     {
         var toBox = at.ToSheet.Inverse();

@@ -37,7 +37,7 @@ public static class ShapeDrawing
             if (picture.IsDrawing)
             {
                 if (drawings?.Of(picture) is { } marks)
-                    yield return Drawn(marks, pictured, picture, place, shape, w, h);
+                    yield return Drawn(pictured.InSwatches ? InSwatches(marks, swatches) : marks, pictured, picture, place, shape, w, h);
             }
             else if (pictured.Tiling is { } tiling)
                 yield return new TilesMark(picture, place, tiling.Lay, shape) { Convert = pictured.Convert };
@@ -61,6 +61,9 @@ public static class ShapeDrawing
                     weight / 2, line, swatches);
         }
     }
+
+    private static ImmutableArray<Mark> InSwatches(ImmutableArray<Mark> marks, IReadOnlyList<Swatch> swatches) =>
+        Recoloured.By(marks, [.. swatches.Select(s => (Paint)new SwatchPaint(s.Id))], swatches);
 
     /// <summary>A drawing's marks where its frame puts it: once, or tile after tile.</summary>
     private static DrawingMark Drawn(ImmutableArray<Mark> marks, PictureItem item, Picture picture, Affine place,

@@ -15,7 +15,7 @@ public abstract record Edit
     /// <exception cref="Refusal">What was asked can't be made; the fact is named.</exception>
     public Job Apply(Job job)
     {
-        var after = On(job);
+        var after = On(job).WithPagesCounted(job);
         // A sheet that can't be made is refused here, whichever fact it was that spoilt it.
         if (ReferenceEquals(after.Ticket, job.Ticket)) return after;
         _ = after.Sheets();

@@ -21,6 +21,14 @@ public static class Paints
                     Items = [.. t.Items.Select(i => i.Painted(each))],
                 })],
             })],
+            Inside = job.Inside is not { } inside ? null : inside with
+            {
+                Runs = [.. inside.Runs.Select(r => r with
+                {
+                    Behind = r.Behind?.Painted(each),
+                    Designs = [.. r.Designs.Select(d => d with { Paints = [.. d.Paints.Select(p => each(p)!)] })],
+                })],
+            },
         };
     }
 

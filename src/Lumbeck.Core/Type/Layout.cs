@@ -81,7 +81,7 @@ internal sealed class Layout
     {
         var indent = Indent(line.Of, line.From == 0) * _scale;
         var rest = wide - line.Width;
-        return (line.Of.Style.Align, line.Of.RightToLeft) switch
+        return (line.Of.Style.Align, line.Of.RightToLeft && !_text.SidesOfBox) switch
         {
             (Align.Centre, _) => rest / 2,
             (Align.Right, false) or (Align.Left or Align.Justified, true) => line.Of.Style.Align == Align.Right

@@ -24,6 +24,8 @@ public sealed record TextToSet(string Words, TextStyle Style)
     public string Language { get; init; } = "en";
     /// <summary>How paragraphs run that have no letter to tell by.</summary>
     public bool RightToLeft { get; init; }
+    /// <summary>Whether left and right are the box's own, whichever way a paragraph runs.</summary>
+    public bool SidesOfBox { get; init; }
 }
 
 /// <summary>

@@ -16,6 +16,7 @@ public sealed class Drawer
 
     private readonly ByteCache<PressCondition, PressColour> _colours = new(Most, _ => 1);
     private readonly ByteCache<PressCondition, DrawingDesk> _drawings = new(Most, _ => 1);
+    private readonly ByteCache<PressCondition, BlackAlone> _blacks = new(Most, _ => 1);
     private readonly ByteCache<PressCondition, PlatePainter> _plates = new(Most, _ => 1);
 
     internal Drawer(JobStore store)
@@ -24,6 +25,8 @@ public sealed class Drawer
         Pictures = new(store);
         Profiles = new(store);
         Faces = new(store, Shelf);
+        Tables = new(store);
+        Puzzles = new(store.Folder);
         Kept = new KeptDesk(Pictures, Shelf);
     }
 
@@ -42,6 +45,12 @@ public sealed class Drawer
     /// <summary>Pictures, kept untouched.</summary>
     public PictureDesk Pictures { get; }
 
+    /// <summary>Tables, whose rows make pages.</summary>
+    public TableDesk Tables { get; }
+
+    /// <summary>Puzzles, made beside the page.</summary>
+    public PuzzleDesk Puzzles { get; }
+
     /// <summary>What rules learn of pictures and faces.</summary>
     internal IKept Kept { get; }
 
@@ -51,6 +60,19 @@ public sealed class Drawer
 
     /// <summary>Drawn pictures in a house's press colours.</summary>
     public IDrawings DrawingsOf(House house) => DrawingsOf(Condition(house));
+
+    /// <summary>What makes colours black where a house prints pages in black alone.</summary>
+    public BlackAlone BlackOf(House house) => _blacks.GetOrAdd(Condition(house), c => new(ColourOf(c)));
+
+    /// <summary>What a job’s pages are drawn with.</summary>
+    public PageArt PageArtOf(Job job)
+    {
+        var house = job.Ticket.House.ForPages();
+        return new(job.Swatches, Shelf, DrawingsOf(house))
+        {
+            Black = job.Ticket.InsideColour == InsideColour.Black ? BlackOf(house).Of : null,
+        };
+    }
 
     /// <summary>Composes sheets as a house's press lays them down.</summary>
     public PlatePainter PlatesOf(House house) => _plates.GetOrAdd(Condition(house), c => new(Shelf, Pictures, c));

@@ -14,6 +14,16 @@ internal sealed class DrawingDesk(PictureDesk pictures, PressColour colour) : ID
     public IReadOnlyList<Drawn> Kept(Pattern pattern, double x, double y, Bounds window, Func<IReadOnlyList<Drawn>> draw) =>
         Patterns.GetOrAdd((pattern, x, y, window), _ => draw());
 
+    private static readonly ByteCache<object, IReadOnlyList<Outline>> Edged =
+        new(32_000_000, edges => edges.Sum(e => 100 + (8L * e.Points.Length)));
+
+    public IReadOnlyList<Outline> Edges(object of, Func<IEnumerable<Drawn>> draw, double least) =>
+        Edged.GetOrAdd((of, least), _ => VisibleEdges.Of(draw(), least));
+
+    public IReadOnlyList<Outline> Regions(object of, Func<IEnumerable<Drawn>> draw, double wide, double high, double line,
+        double least) =>
+        Edged.GetOrAdd((of, wide, high, line, least), _ => ClosedRegions.Of(draw(), wide, high, line, least));
+
     private static long Weigh(Drawn drawn) => drawn switch
     {
         Area a => 100 + (8 * a.Shape.Points.Length),

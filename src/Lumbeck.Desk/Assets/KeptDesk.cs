@@ -1,6 +1,7 @@
 using Lumbeck.Caching;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Faces;
+using Lumbeck.Press.Pictures;
 
 namespace Lumbeck.Desk.Assets;
 
@@ -19,6 +20,17 @@ internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IKept
         var condition = PressCondition.Of(house);
         // What could not be found out is asked again.
         try { return _gamut.GetOrAdd((picture.Hash, condition), _ => pictures.Gamut(picture.Hash, condition).Share); }
+        catch (Exception e) when (e is Refusal or IOException or NetVips.VipsException) { return null; }
+    }
+
+    private readonly ByteCache<(string, bool), (double, double)> _seams = new(1_000_000, _ => 200);
+
+    public (double Across, double Down)? Seams(Picture picture, bool brick)
+    {
+        try
+        {
+            return _seams.GetOrAdd((picture.Hash, brick), _ => PictureLooks.Seams(pictures.PathOf(picture.Hash), brick));
+        }
         catch (Exception e) when (e is Refusal or IOException or NetVips.VipsException) { return null; }
     }
 

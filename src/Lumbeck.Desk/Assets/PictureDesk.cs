@@ -35,6 +35,15 @@ public sealed class PictureDesk : IPictureFiles
 
     public bool Has(string hash) => _rows.Find(hash) is not null;
 
+    /// <summary>A kept picture as covers show it; null where it is not here.</summary>
+    public Picture? Kept(string hash) => Find(hash) is not { } row ? null
+        : new(row.Hash, row.Name, (int)row.Wide, (int)row.High, row.Opaque)
+        {
+            Space = Enum.TryParse<PictureSpace>(row.Space, out var space) ? space : PictureSpace.Rgb,
+            Profile = row.Profile,
+            IsDrawing = row.Drawn,
+        };
+
     public PictureRow? Find(string hash) => _rows.Find(hash);
 
     public string PathOf(string hash) => _files.PathOf(hash);
@@ -80,9 +89,7 @@ public sealed class PictureDesk : IPictureFiles
     /// <summary>The pictures a job shows now, with what is said of them, as a note to print.</summary>
     public string Credits(Job job)
     {
-        var hashes = job.Items.OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture).OfType<Picture>()
-            .DistinctBy(p => p.Hash).ToList();
-        var lines = hashes.Select(p => _rows.Find(p.Hash) is { } row
+        var lines = job.PicturesShown.Select(p => _rows.Find(p.Hash) is { } row
             ? $"{row.Name}: {string.Join(", ", ((string[])[
                 row.Maker.Length > 0 ? "by " + row.Maker : "maker not stated",
                 row.Source.Length > 0 ? "from " + row.Source : "source not stated",

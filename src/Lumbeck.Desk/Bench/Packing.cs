@@ -20,6 +20,9 @@ public static partial class Packing
     [GeneratedRegex("^faces/[0-9a-f]{64}$", RegexOptions.CultureInvariant)]
     private static partial Regex FaceName();
 
+    [GeneratedRegex("^tables/[0-9a-f]{64}$", RegexOptions.CultureInvariant)]
+    private static partial Regex TableName();
+
     private sealed record Pack(int LumbeckPack, string Title, string Slug, IReadOnlyList<PackedPicture> Pictures);
 
     private sealed record PackedPicture(string Hash, string Name, string Source, string Maker, string Licence);
@@ -48,6 +51,12 @@ public static partial class Packing
         foreach (var face in on.Job.Faces.Select(drawer.Faces.Own).OfType<Store.FaceRow>()
             .OrderBy(f => f.Hash, StringComparer.Ordinal))
             Put(zip, "faces/" + face.Hash, s => s.Write(File.ReadAllBytes(drawer.Faces.PathOf(face.Hash))));
+        foreach (var table in TablesOf(on.Job))
+        {
+            if (drawer.Tables.Kept(table.Hash) is null)
+                throw new Refusal("table", $"the table {table.Name} is not in the drawer any more");
+            Put(zip, "tables/" + table.Hash, s => s.Write(File.ReadAllBytes(drawer.Tables.PathOf(table.Hash))));
+        }
         // Pictures are packed tight already.
         foreach (var hash in hashes)
             Put(zip, "pictures/" + hash,
@@ -69,7 +78,7 @@ public static partial class Packing
             if (zip.Entries.Count > 3 + AddItem.Most * AddTake.Most) throw No($"it holds {zip.Entries.Count} files");
             foreach (var e in zip.Entries)
                 if (e.FullName is not (About or JobFile or ProfileFile) && !PictureName().IsMatch(e.FullName)
-                    && !FaceName().IsMatch(e.FullName))
+                    && !FaceName().IsMatch(e.FullName) && !TableName().IsMatch(e.FullName))
                     throw No($"it holds a file `{LengthText.Clip(e.FullName)}`, which no pack does");
             if (zip.Entries.Select(e => e.FullName).Distinct().Count() != zip.Entries.Count)
                 throw No("it holds one file twice");
@@ -105,6 +114,14 @@ public static partial class Packing
                 if (face.FullName != "faces/" + drawer.Faces.TakeIn(Read(zip, face.FullName), "a face of this pack")
                     .Hash)
                     throw No("a face is not the one its job means");
+            foreach (var table in TablesOf(job))
+            {
+                var file = Read(zip, "tables/" + table.Hash);
+                if (TableDesk.HashOf(file) != table.Hash || drawer.Tables.TakeIn(new MemoryStream(file),
+                    table.Name) is not { } taken
+                    || taken with { Name = table.Name } != table)
+                    throw No($"the table {table.Name} is not the one its job means");
+            }
             _ = bench.Jobs.Worked(0, job);
             return bench.Begin(job.Ticket.Title, job, by,
                 about.Slug is { Length: > 0 and <= 60 } slug
@@ -116,6 +133,9 @@ public static partial class Packing
             or ArgumentException or NullReferenceException or InvalidOperationException or OverflowException)
         { throw No("it is damaged, or no pack of Lumbeck’s"); }
     }
+
+    private static IEnumerable<TableRef> TablesOf(Job job) =>
+        (job.Inside?.Tables ?? []).DistinctBy(t => t.Hash).OrderBy(t => t.Hash, StringComparer.Ordinal);
 
     private static void Put(ZipArchive zip, string name, Action<Stream> write,
         CompressionLevel level = CompressionLevel.Optimal)

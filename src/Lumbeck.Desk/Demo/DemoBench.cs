@@ -13,6 +13,8 @@ public static class DemoBench
         ("calder", "aldwater", "Winter over Calder Sound", Calder.Edits),
         ("lighthouse", "tern", "המגדלור האחרון", Lighthouse.Edits),
         ("trouble", "tern", "The Salt Road", SaltRoad.Edits),
+        ("monday", "aldwater", "Half Past Monday", Monday.Edits),
+        ("crossing", "tern", "A Long Crossing", _ => Crossing.Edits()),
     ];
 
     /// <summary>Each job comes to the bench made: a maker's first step back never takes a piece of it away.</summary>
@@ -20,9 +22,16 @@ public static class DemoBench
     {
         foreach (var (slug, house, title, edits) in Jobs)
             desk.Bench.Begin(title,
-                edits(desk.Drawer)
+                Told(edits(desk.Drawer)
                     .Aggregate(Starters.Job(HouseFile.Shipped[house], title),
-                        (job, edit) => Keeping.Right(edit.Apply(job), desk.Drawer.Shelf)),
+                        (job, edit) => AsNeeded.Settled(Keeping.Right(edit.Apply(job),
+                            desk.Drawer.Shelf), desk.Drawer.Shelf,
+                            desk.Drawer.Tables))),
                 Session, slug);
     }
+
+    /// <summary>A ticket knows the blurb that its cover says.</summary>
+    private static Job Told(Job job) => job.Items.OfType<TextItem>()
+        .FirstOrDefault(t => t.Role == TextRole.Blurb) is { } blurb
+        ? new SetFact(TicketFact.Blurb, blurb.Words).Apply(job) : job;
 }

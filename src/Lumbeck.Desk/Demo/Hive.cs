@@ -62,7 +62,7 @@ internal static class Hive
                 "source-serif-4/400", 11, "smoke", leading: 1),
             Lay.Spine("spine-title", TextRole.Title, "HIVE RECORD", "oswald/600", "smoke", 60),
             Lay.Text("blurb", TextRole.Blurb,
-                "Fifty-nine openings of one stand of hives: weather, stores, brood, queen and temper on one side, " +
+                "Fifty-six openings of one stand of hives: weather, stores, brood, queen and temper on one side, " +
                     "your own words on the other. Tables for swarms, feeding and honey at the end.\n\nThe paper " +
                     "takes pencil and survives propolis.",
                 Lay.At(Part.Back, Anchor.Top, down: 24), 104, 70, "source-serif-4/400", 11.5m, "smoke", Align.Left,
@@ -74,6 +74,45 @@ internal static class Hive
         edits.Add(new GroupItems([.. edits.OfType<AddItem>().Select(a => a.New.Id)
             .Where(id => id.StartsWith("cell-", StringComparison.Ordinal))],
             "Cells"));
+        edits.Add(new BeginInside(Pages(), "a season’s log"));
         return edits;
+    }
+
+    /// <summary>What the blurb promises: an opening a visit, its facing page for notes, and three tables.</summary>
+    private static ImmutableList<PageRun> Pages()
+    {
+        PageDesign design(string word, params IEnumerable<(string Field, FieldValue Value)> set) =>
+            set.Aggregate(DesignShelf.Of(word), (d, s) => d.With(s.Field, s.Value, s.Field));
+        static FieldValue words(string w) => new(Words: w);
+        static FieldValue mm(decimal m) => new(Length: Lay.Mm(m));
+        PageRun table(string id, string name, int pages, string columns) => new()
+        {
+            Id = id,
+            Count = pages,
+            Designs = [design("table", ("heading", words(name)), ("header", mm(16)), ("columns", words(columns)),
+                ("pitch", mm(9)))],
+        };
+        return
+        [
+            new() { Id = "belongs", Designs = [design("this-belongs-to", ("asks", words("Stand\nSeason")))] },
+            new()
+            {
+                Id = "openings",
+                Name = "Openings",
+                Goes = RunKind.Spreads,
+                Count = 56,
+                Designs =
+                [
+                    design("table", ("heading", words("Opening {n}")), ("beside",
+                        words("date ____________")), ("header", mm(16)),
+                        ("columns", words("weather 2 · stores 1 · brood 2 · queen tick 0.8 · temper rating 1.4")),
+                            ("pitch", mm(9))),
+                    design("ruled", ("heading", words("Notes")), ("header", mm(22)), ("pitch", mm(9))),
+                ],
+            },
+            table("swarms", "Swarms", 2, "date date · hive 0.7 · where 2 · taken tick 0.7 · what became of it 2.4"),
+            table("feeding", "Feeding", 2, "date date · hive 0.7 · what 1.6 · how much 1 · notes 2"),
+            table("honey", "Honey taken", 1, "date date · hive 0.7 · frames 0.8 · kg 0.8 · water 0.8 · notes 1.8"),
+        ];
     }
 }

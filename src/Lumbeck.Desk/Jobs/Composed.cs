@@ -33,9 +33,13 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
         }
     }
 
+    /// <summary>Its pages, where they are made here.</summary>
+    public InsidePlan? Pages { get; init; }
+
     /// <summary>The faces that words are set in on its sheets, in order.</summary>
     public IEnumerable<FaceId> Faces =>
-        Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct().Order();
+        Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face)
+            .Distinct().Order();
 
     /// <summary>What it takes in memory, about: marks and their points, whichever revisions share them.</summary>
     public long Bytes => 4000 + Sheets.Sum(s => s.Scene.Pieces.Sum(p => 1000 + p.Marks.Sum(Weigh)));
@@ -92,9 +96,11 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
     /// <param name="type">Faces.</param>
     /// <param name="drawings">What drawn pictures and patterns draw.</param>
     /// <param name="kept">What rules learn of pictures and faces.</param>
+    /// <param name="tables">The drawer’s tables.</param>
+    /// <param name="puzzles">Puzzles that take time to make.</param>
     /// <param name="before">The job before an edit: what the edit left alone is not drawn anew.</param>
     public static Composed Of(long revision, Job job, IType type, IDrawings? drawings = null, IKept? kept = null,
-        Composed? before = null)
+        Composed? before = null, ITables? tables = null, IPuzzles? puzzles = null)
     {
         // What lacked a picture is drawn anew: the picture may be back.
         var built = before is null || before.Drawn.Any(f => f.Id == PictureMissing.Named)
@@ -103,6 +109,12 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
         var sheets = job.Sheets()
             .Select(on => new ComposedSheet(on, SceneBuilder.Build(job, on, type, drawings, built))).ToImmutableArray();
         Scenes.Add(sheets.Length);
-        return new(revision, job, sheets, Rules.Check(sheets.Select(s => new Look(job, s.On, s.Scene, kept))));
+        var pages = !job.HasPages ? null
+            : before?.Pages is { } known && ReferenceEquals(known.Inside, job.Inside)
+                && ReferenceEquals(known.Job.Ticket, job.Ticket)
+                && ReferenceEquals(known.Job.Swatches, job.Swatches) ? known : new InsidePlan(job, tables, puzzles);
+        return new(revision, job, sheets,
+            Rules.Check(sheets.Select(s => new Look(job, s.On, s.Scene, kept))))
+        { Pages = pages };
     }
 }

@@ -7,7 +7,8 @@ internal static class DrawnStarters
 {
     /// <summary>What of it is offered on a cover's panels: (word, what the list says).</summary>
     public static IReadOnlyList<(string Word, string Says)> Offered { get; } =
-        [("ornament", "ornament"), ("corner", "corners"), ("border", "border"), ("label", "label"), ("vista", "vista")];
+        [("ornament", "ornament"), ("corner", "corners"), ("border", "border"), ("label", "label"), ("paper", "paper"),
+            ("vista", "vista")];
 
     /// <summary>The item of this word; null where it is none of drawn art.</summary>
     /// <param name="job">For its swatches.</param>
@@ -22,6 +23,16 @@ internal static class DrawnStarters
         "corner" => Ornament(job, "scroll-corner", panel, id, ink, ground),
         "border" => Ornament(job, "double-border", panel, id, ink, ground),
         "label" => Ornament(job, "notebook-label", panel, id, ink, ground),
+        // Over the panel and out to where it is cut, under all that lies on it.
+        "paper" => new RectItem
+        {
+            Id = id,
+            Name = "Paper",
+            Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default),
+            Width = Span.Full,
+            Height = Span.Full,
+            Fill = new Fill(null, Papers.Kinds[1].In(job.Swatches)),
+        },
         "vista" => new VistaItem
         {
             Id = id,

@@ -25,7 +25,8 @@ public sealed class JobDesk
     /// <summary>A job worked out, with what its drawn pictures hold.</summary>
     /// <exception cref="Refusal">The job makes no sheet, or names a face that is not here.</exception>
     public Composed Worked(long revision, Job job, Composed? before = null) =>
-        Composed.Of(revision, job, _drawer.Shelf, _drawer.DrawingsOf(job.Ticket.House), _drawer.Kept, before);
+        Composed.Of(revision, job, _drawer.Shelf, _drawer.DrawingsOf(job.Ticket.House), _drawer.Kept, before,
+            _drawer.Tables, _drawer.Puzzles);
 
     /// <exception cref="Refusal">There is no such job.</exception>
     public OnBench Job(string slugOrId) => On(Row(slugOrId));
@@ -85,6 +86,8 @@ public sealed class JobDesk
         var edit = request.Make(now);
         RefuseOvertaken(row.Id, head, now, edit, request);
         var next = Keeping.Right(edit.Apply(now), _drawer.Shelf);
+        if (!ReferenceEquals(next.Inside, now.Inside) || !ReferenceEquals(next.Ticket, now.Ticket))
+            next = AsNeeded.Settled(next, _drawer.Shelf, _drawer.Tables);
         if (JobJson.Written(next).AsSpan().SequenceEqual(JobJson.Written(now))) return at(head, before);
         RefuseMissing(now, next);
         if (!ReferenceEquals(next.Waivers, now.Waivers)) Rules.RefuseUnknown(next);
@@ -181,11 +184,25 @@ public sealed class JobDesk
 
     private void RefuseMissing(Job now, Job next)
     {
-        foreach (var picture in next.Items.OfType<PictureItem>())
-            if (picture.Picture is { } p && (now.Item(picture.Id) as PictureItem)?.Picture != p
-                && !_drawer.Pictures.Has(p.Hash))
-                throw new Refusal($"item/{picture.Id}/picture",
-                    $"the picture {p.Name} is not in this drawer: put it in again");
+        foreach (var item in next.Items)
+            foreach (var p in item.Pictures)
+                if (now.Item(item.Id)?.Pictures.Contains(p) != true && !_drawer.Pictures.Has(p.Hash))
+                    throw new Refusal($"item/{item.Id}/picture",
+                        $"the picture {p.Name} is not in this drawer: put it in again");
+        foreach (var motif in next.Wraps.SelectMany(w => w.Take.Ground.Pictures))
+            if (now.Wraps.All(w => !w.Take.Ground.Pictures.Contains(motif)) && !_drawer.Pictures.Has(motif.Hash))
+                throw new Refusal("ground/paper", $"the drawing {motif.Name} is not in this drawer: put it in again");
+        foreach (var run in next.Inside?.Runs ?? [])
+        {
+            foreach (var p in run.Pictures)
+                if (now.Inside?.Pictures.Contains(p) != true && !_drawer.Pictures.Has(p.Hash))
+                    throw new Refusal($"run/{run.Id}/picture",
+                        $"the picture {p.Name} is not in this drawer: put it in again");
+            if (run.Table is { } table && now.Inside?.Tables.Contains(table) != true
+                && _drawer.Tables.Kept(table.Hash) is null)
+                throw new Refusal($"run/{run.Id}/table",
+                    $"the table {table.Name} is not in this drawer: put it in again");
+        }
         foreach (var tracing in next.Wraps.Select(w => w.Tracing?.Picture).OfType<Picture>())
             if (now.Wraps.All(w => w.Tracing?.Picture != tracing) && !_drawer.Pictures.Has(tracing.Hash))
                 throw new Refusal("ground/tracing",

@@ -83,7 +83,7 @@ public sealed record JobSummary
             Ready = composed.SaysReady,
             Faces = [.. job.Faces.Select(f => f.ToString())],
             Profile = t.House.Profile,
-            Pictures = [.. job.Items.OfType<PictureItem>().Select(p => p.Picture?.Hash).OfType<string>().Distinct()],
+            Pictures = [.. job.Wraps.SelectMany(w => w.Take.Pictures).Select(p => p.Hash).Distinct()],
         };
     }
 

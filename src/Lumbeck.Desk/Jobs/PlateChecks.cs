@@ -21,7 +21,11 @@ public sealed class PlateChecks(JobDesk jobs) : IDisposable
             if (known.IsPlated) return known;
             return await Task.Run(() =>
             {
-                var plated = jobs.Keep(known with { Plates = (known.Revision, Look(known, PlateLooking.Beside)) });
+                var plated = jobs.Keep(known with
+                {
+                    Plates = (known.Revision,
+                    [.. Look(known, PlateLooking.Beside), .. OfPages(known)])
+                });
                 jobs.Summarise(plated);
                 return plated;
             });
@@ -50,6 +54,20 @@ public sealed class PlateChecks(JobDesk jobs) : IDisposable
     /// <param name="told">Is told before each sheet; may end the work by throwing.</param>
     public ImmutableArray<Finding> Exactly(Composed composed, Action? told = null) =>
         Rules.Merged(composed.Drawn, Look(composed, PlateLooking.Exact, told));
+
+    /// <summary>All findings of a revision's pages.</summary>
+    public ImmutableArray<Finding> OfPages(Composed composed, Action? told = null) =>
+        composed.Pages is { } pages
+            ? PageChecks.Of(Whole(pages, jobs, told), jobs.Drawer.PageArtOf(composed.Job), told)
+            : [];
+
+    /// <summary>Pages with all their puzzles; what can’t be made is found on its page.</summary>
+    private static InsidePlan Whole(InsidePlan pages, JobDesk jobs, Action? told)
+    {
+        try { jobs.Drawer.Puzzles.Make(pages, told); }
+        catch (Refusal) { return pages; }
+        return pages;
+    }
 
     private ImmutableArray<Finding> Look(Composed composed, double perInch, Action? told = null)
     {

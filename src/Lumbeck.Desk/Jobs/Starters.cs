@@ -71,10 +71,10 @@ public static class Starters
                 ("picture", "picture"), ("text", "text"), .. Shapes, .. DrawnStarters.Offered],
         Part.Spine =>
             [("title", "title"), ("author", "author"), ("imprint", "imprint"), ("band", "band"), ("line", "line"),
-                ("rectangle", "rectangle"), ("ellipse", "ellipse")],
+                ("rectangle", "rectangle"), ("ellipse", "ellipse"), ("paper", "paper")],
         Part.FrontFlap or Part.BackFlap => [("text", "text"), ("picture", "picture"), .. Shapes,
-            ("ornament", "ornament"), ("border", "border")],
-        _ => [("picture", "picture"), ("vista", "vista"), .. Shapes, ("text", "text")],
+            ("ornament", "ornament"), ("border", "border"), ("paper", "paper")],
+        _ => [("picture", "picture"), ("vista", "vista"), ("paper", "paper"), .. Shapes, ("text", "text")],
     };
 
     private static readonly (string, string)[] Shapes = [("rectangle", "rectangle"), ("ellipse", "ellipse"),
@@ -117,7 +117,8 @@ public static class Starters
         return word switch
         {
             "title" =>
-                text(TextRole.Title, t.Title, "Title of the book", spine ? at(Anchor.Left) : at(Anchor.Top, 72), 36, 96,
+                text(TextRole.Title, spine && t.SpineTitle.Length > 0 ? t.SpineTitle : t.Title, "Title of the book",
+                    spine ? at(Anchor.Left) : at(Anchor.Top, 72), 36, 96,
                     spine ? Align.Left : Align.Centre),
             "subtitle" => text(TextRole.Subtitle, t.Subtitle, "Subtitle", at(Anchor.Top, 176), 16, 24, Align.Centre),
             "author" =>
@@ -127,7 +128,7 @@ public static class Starters
                 text(TextRole.Imprint, t.Imprint, "Imprint", spine ? at(Anchor.Right) : at(Anchor.BottomLeft), 9, 14,
                     spine ? Align.Right : Align.Left),
             "blurb" =>
-                text(TextRole.Blurb, "", "What the book is about, in three short paragraphs.", at(Anchor.Top, 24), 11,
+                text(TextRole.Blurb, t.Blurb, "What the book is about, in three short paragraphs.", at(Anchor.Top, 24), 11,
                     300, Align.Left),
             "text" => text(TextRole.Free, "", "Your words", at(Anchor.Middle), 12, 60, Align.Left),
             "rectangle" => new RectItem

@@ -1,5 +1,6 @@
 using System.Text;
 using Lumbeck.Press.Colour;
+using Lumbeck.Press.Drawn;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
@@ -70,17 +71,28 @@ public static class ArtFile
         var box = new Box(Length.Zero, Length.Zero, size.Width, size.Height);
         var (w, h) = (size.Width.Points, size.Height.Points);
         var whole = new Bounds(0, 0, w, h);
+        var stage = new Stage(InMillimetres(size), InMillimetres(size), null);
         var hold = new Hold(Part.Sheet, HoldBox.Face, Anchor.TopLeft, default, default);
         IEnumerable<Mark> marks = sketch switch
         {
-            Pattern p => new LaidPaper(p, null, [], whole, whole, null).Marks(),
-            Ornament o => SketchDrawing.Draw(new OrnamentItem { Id = "art", Hold = hold, Ornament = o }, [], w, h),
-            Vista v => SketchDrawing.Draw(new VistaItem { Id = "art", Hold = hold, Vista = v }, [],
-                new Stage(InMillimetres(size), InMillimetres(size), null)),
+            Pattern p => new LaidPaper(p, null, [], whole, whole, Edges).Marks(),
+            Ornament o => SketchDrawing.Draw(new OrnamentItem { Id = "art", Hold = hold, Ornament = o }, [], stage, Edges),
+            Vista v => SketchDrawing.Draw(new VistaItem { Id = "art", Hold = hold, Vista = v }, [], stage, Edges),
             _ => [],
         };
         return new(new Surface(size, box, box, [], [], [], []),
             [new(Piece.Ground, Part.Sheet, Affine.Identity, [.. marks], whole, whole, Clipped: true)]);
+    }
+
+    /// <summary>Outlines are reckoned as covers' are; nothing is kept.</summary>
+    private static readonly IDrawings Edges = new EdgesAlone();
+
+    private sealed class EdgesAlone : IDrawings
+    {
+        public ImmutableArray<Mark>? Of(Picture picture) => null;
+        public bool[,]? Squares(string text, CodeLevel level) => null;
+        public IReadOnlyList<Outline> Edges(object of, Func<IEnumerable<Drawn>> draw, double least) =>
+            VisibleEdges.Of(draw(), least);
     }
 
     private static Bounds InMillimetres(Size size) =>

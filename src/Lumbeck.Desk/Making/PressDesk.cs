@@ -30,6 +30,7 @@ public sealed class PressDesk
     public void WritePress(OnBench on, PressPlan plan, Stream output, Action<double>? told = null)
     {
         RefuseMissing(on);
+        if (plan.Inside) { PagesFile.Write(this, on, plan, output, told); return; }
         if (plan.Kind.MadeOf == MadeOf.Picture) { ScreenFile.Write(Jobs.Drawer, on, plan, output); return; }
         // Each page and each picture is a part of the work; which are shared is not known beforehand, so the count is
         // the most there are.
@@ -59,10 +60,13 @@ public sealed class PressDesk
     /// <exception cref="Refusal">The house takes no such file, or something it needs is missing.</exception>
     public void RefusePress(OnBench on, PressPlan plan)
     {
-        var house = on.Job.Ticket.House;
+        var house = plan.Inside ? on.Job.Ticket.House.ForPages() : on.Job.Ticket.House;
+        if (plan.Inside) PagesFile.Refuse(on, plan);
         if (plan.Kind.IsForPrinter && !house.Kinds.Contains(plan.Kind))
             throw new Refusal("kind",
-                $"{house.Name} takes {string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}");
+                $"{house.Name} takes " +
+                    $"{(plan.Inside ? "pages as " : "")}{string.Join(" or ", house.Kinds.Select(k => k.Title))}, not " +
+                    $"{plan.Kind.Title}");
         RefuseMissing(on);
         foreach (var sheet in on.Composed.Sheets) PressFile.RefuseFaces(sheet.Scene, Jobs.Drawer.Shelf);
     }
@@ -70,8 +74,7 @@ public sealed class PressDesk
     /// <exception cref="Refusal">A picture's file is gone or damaged.</exception>
     private void RefuseMissing(OnBench on)
     {
-        foreach (var picture in on.Job.Items.OfType<PictureItem>().Where(p => !p.Hidden).Select(p => p.Picture)
-            .OfType<Picture>())
+        foreach (var picture in on.Job.PicturesShown.Concat(on.Job.HasPages ? on.Job.Inside!.Pictures : []))
         {
             if (Jobs.Drawer.Pictures.Fault(picture.Hash) is { } fault)
                 throw new Refusal("picture",
@@ -92,7 +95,9 @@ public sealed class PressDesk
         RefusePress(on, plan);
         // Rules that need plates run at press resolution before a file leaves; what they say goes into the register
         // with it.
-        var findings = plan.Kind.IsForPrinter
+        var findings = plan.Inside
+            ? Checks.OfPages(on.Composed, () => told?.Invoke(0))
+            : plan.Kind.IsForPrinter
             ? Checks.Exactly(on.Composed, () => told?.Invoke(0))
             : on.Composed.Findings;
         var (file, bytes) = Files.Keep(s => WritePress(on, plan, s, told));

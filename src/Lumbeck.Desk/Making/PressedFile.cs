@@ -12,7 +12,8 @@ public static class PressedFile
     /// <param name="pressings">The files of a job, the newest first.</param>
     /// <param name="revision">What is on the bench.</param>
     public static FileState State(IReadOnlyList<PressingRow> pressings, long revision) =>
-        pressings.FirstOrDefault(p => PressPlan.Read(p.Kind).Kind.IsForPrinter) is not { } last
+        pressings.FirstOrDefault(p =>
+            PressPlan.Read(p.Kind) is { Inside: false, Kind.IsForPrinter: true }) is not { } last
             ? FileState.None
             : last.Revision == revision
             ? FileState.Current
@@ -38,17 +39,23 @@ public static class PressedFile
         var t = on.Job.Ticket;
         var g = on.Composed.Geometry;
         string mm(Length l) => Math.Round(l.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
-        var name = t.House.FileName
+        var size = plan.Inside ? t.Trim : g.Sheet.Size;
+        var name = (plan.Inside ? t.House.Inside.FileName : t.House.FileName)
             .Replace("{title}", t.Title, StringComparison.Ordinal)
                 .Replace("{author}", t.Author, StringComparison.Ordinal)
             .Replace("{isbn}", t.Isbn?.Digits ?? "no-isbn", StringComparison.Ordinal)
                 .Replace("{house}", t.House.Id, StringComparison.Ordinal)
             .Replace("{pages}", g.Spine.Pages.ToString(CultureInfo.InvariantCulture), StringComparison.Ordinal)
-            .Replace("{width}", mm(g.Sheet.Size.Width), StringComparison.Ordinal)
-                .Replace("{height}", mm(g.Sheet.Size.Height), StringComparison.Ordinal)
+            .Replace("{width}", mm(size.Width), StringComparison.Ordinal)
+                .Replace("{height}", mm(size.Height), StringComparison.Ordinal)
             .Replace("{spine}", mm(g.Spine.Width), StringComparison.Ordinal)
                 .Replace("{kind}", kind.Word, StringComparison.Ordinal);
         if (plan.Panel != Part.Sheet) name = Path.ChangeExtension(name, null) + "_" + plan.Panel.Word() + ".pdf";
+        if (plan.Kind.MadeOf == MadeOf.PagePictures)
+        {
+            var (first, last) = plan.Pages;
+            name = $"{Path.ChangeExtension(name, null)}_{first}{(last > first ? $"-{last}" : "")}.png";
+        }
         return Plain(Path.ChangeExtension(name, plan.Ending));
     }
 

@@ -34,20 +34,47 @@ public static class Reception
         };
     }
 
+    /// <summary>What reception is told of a job's pages, made here or elsewhere.</summary>
+    public static Expected ExpectsPages(this PressDesk _, OnBench on)
+    {
+        var t = on.Job.Ticket;
+        var plan = on.Composed.Pages;
+        // What others made is known by the ticket alone: whether it bleeds the file itself says.
+        var blank = plan is null
+            ? null
+            : Enumerable.Range(1, plan.Printed).Where(n => IsBlank(plan.Page(n))).ToHashSet();
+        return new(t.House.ForPages(), [], null)
+        {
+            Pages = new(on.Composed.Geometry.Spine.Pages, t.Trim,
+                plan is { Bleed: not PageBleed.None } ? plan.Rules.BleedWidth : Length.Zero,
+                t.InsideColour == InsideColour.Black, blank),
+        };
+    }
+
+    private static bool IsBlank(PlannedPage page) => page.Slot.Kind switch
+    {
+        SlotKind.Back => page.Run!.Backs == Backs.Blank,
+        SlotKind.Page =>
+            page.Design is BlankPage or PicturePage { Picture: null } && page.Run!.Behind is null && page.Tab is null,
+        _ => true,
+    };
+
     /// <summary>A house's verdict on a finished file; of a panel alone none is given.</summary>
     public static Verdict? Judge(this PressDesk press, OnBench on, PressPlan plan, string hash) =>
-        plan.Panel != Part.Sheet ? null : IntakeDesk.Judge(press.Files.PathOf(hash), press.Expects(on, plan));
+        plan.Inside ? IntakeDesk.Judge(press.Files.PathOf(hash), press.ExpectsPages(on))
+        : plan.Panel != Part.Sheet ? null : IntakeDesk.Judge(press.Files.PathOf(hash), press.Expects(on, plan));
 
     /// <summary>A house's verdict on any file, as if it were a job's.</summary>
     /// <param name="press">The press.</param>
     /// <param name="on">The job.</param>
     /// <param name="path">The file.</param>
     /// <param name="house">Another house than the job's own.</param>
+    /// <param name="inside">Whether it is the inside, not the cover.</param>
     /// <exception cref="Refusal">The job makes no sheet at that house.</exception>
-    public static Verdict Judge(this PressDesk press, OnBench on, string path, House? house = null)
+    public static Verdict Judge(this PressDesk press, OnBench on, string path, House? house = null, bool inside = false)
     {
         if (house is not null) on = on with { Composed = press.ForHouse(on, house) };
-        return IntakeDesk.Judge(path, press.Expects(on));
+        return IntakeDesk.Judge(path, inside ? press.ExpectsPages(on) : press.Expects(on));
     }
 
     /// <summary>A job as another house would print it; nothing is kept.</summary>

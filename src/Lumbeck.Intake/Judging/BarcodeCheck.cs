@@ -9,17 +9,12 @@ internal static class BarcodeCheck
 {
     private const int PerInch = 300;
 
-    public static void Look(string path, int page, PageShape shape, ExpectedSheet sheet, Expected expected,
+    public static void Look(PageDrawings drawings, int page, PageShape shape, ExpectedSheet sheet, Expected expected,
         Findings found)
     {
         if (sheet.Barcode is not { } room || expected.Number is not { Length: > 0 } number) return;
-        if (!PageDrawing.IsHere) { found.NotExamined("barcode: no program to draw pages is here"); return; }
-        var (left, _, _, top) = shape.Bleed ?? shape.Media;
-        static int px(double points) => (int)(points * PerInch / 72);
-        var margin = Length.FromMillimetres(2).Points;
-        var part = (px(left - shape.Media.L + room.X.Points - margin), px(shape.Media.T - top + room.Y.Points - margin),
-            px(room.Width.Points + (2 * margin)), px(room.Height.Points + (2 * margin)));
-        if (PageDrawing.Inks(path, page, PerInch, part) is not { } drawn)
+        if (!PageDrawings.IsHere) { found.NotExamined("barcode: no program to draw pages is here"); return; }
+        if (drawings.Inks(page, PerInch, Part(shape, room)) is not { } drawn)
         {
             found.NotExamined("barcode: the page could not be drawn");
             return;
@@ -29,6 +24,23 @@ internal static class BarcodeCheck
             found.Stop("barcode", "nothing read", number, "A reader held over the printed sheet reads no barcode.");
         else if (!Same(read, number))
             found.Stop("barcode", LengthText.Clip(read), number, "The barcode on the page is another book’s.");
+    }
+
+    /// <summary>Begins to draw the barcode's room.</summary>
+    public static void Begin(PageDrawings drawings, int page, PageShape shape, ExpectedSheet sheet, Expected expected)
+    {
+        if (sheet.Barcode is { } room && expected.Number is { Length: > 0 })
+            drawings.Begin(page, PerInch, Part(shape, room));
+    }
+
+    /// <summary>The room in pixels of the drawn page, with a little of what lies round it.</summary>
+    private static (int X, int Y, int Wide, int High) Part(PageShape shape, Box room)
+    {
+        var (left, _, _, top) = shape.Bleed ?? shape.Media;
+        static int px(double points) => (int)(points * PerInch / 72);
+        var margin = Length.FromMillimetres(2).Points;
+        return (px(left - shape.Media.L + room.X.Points - margin), px(shape.Media.T - top + room.Y.Points - margin),
+            px(room.Width.Points + (2 * margin)), px(room.Height.Points + (2 * margin)));
     }
 
     private static bool Same(string read, string number) =>

@@ -19,11 +19,17 @@ internal static class EdgeCheck
     /// <summary>Where within the cut it is looked at, in widths of the bleed.</summary>
     private static readonly double[] Depths = [0.2, 0.35, 0.5, 0.65, 0.8];
 
-    public static void Look(string path, int page, PageShape shape, Findings found)
+    /// <summary>Begins to draw the page.</summary>
+    public static void Begin(PageDrawings drawings, int page, PageShape shape)
+    {
+        if (shape is { Trim: not null, Bleed: not null }) drawings.Begin(page, PerInch);
+    }
+
+    public static void Look(PageDrawings drawings, int page, PageShape shape, Findings found)
     {
         if (shape.Trim is not { } trim || shape.Bleed is not { } bleed) return;
-        if (!PageDrawing.IsHere) { found.NotExamined("bleed: no program to draw pages is here"); return; }
-        if (PageDrawing.Inks(path, page, PerInch) is not { } drawn) { found.NotExamined("bleed: the page could not be drawn"); return; }
+        if (!PageDrawings.IsHere) { found.NotExamined("bleed: no program to draw pages is here"); return; }
+        if (drawings.Inks(page, PerInch) is not { } drawn) { found.NotExamined("bleed: the page could not be drawn"); return; }
         double x(double at) => (at - shape.Media.L) * PerInch / 72;
         double y(double at) => (shape.Media.T - at) * PerInch / 72;
         // Halfway out into the bleed, and all along as far within the cut: a line there is no art that stops.

@@ -18,20 +18,20 @@ internal static class InkCheck
     /// <summary>So many points over the limit are a stop.</summary>
     private const double StopOver = 20;
 
-    public static void Look(string path, int page, Pdf pdf, PageUse use, House house, Findings found)
+    public static void Look(PageDrawings drawings, int page, Pdf pdf, PageUse use, House house, Findings found)
     {
         var limit = (double)house.InkLimit;
         // Nothing shows more ink than is filled with, unless it overprints or is see-through.
         var plain = !use.Overprints && use.Transparent.Count == 0;
         var pictures = use.Images.Count == 0 ? 0 : PictureChecks.MostInk(pdf, use);
         if (plain && pictures is { } own && Math.Max(own, use.MostInk) <= limit + 1) return;
-        if (!PageDrawing.IsHere)
+        if (!PageDrawings.IsHere)
         {
             if (pictures is not { } known) { found.NotExamined("total ink: no program to draw pages is here"); return; }
             Over(Math.Max(known, use.MostInk), limit, found);
             return;
         }
-        if (PageDrawing.Inks(path, page, PerInch) is not { } drawn) { found.NotExamined("total ink: the page could not be drawn"); return; }
+        if (drawings.Inks(page, PerInch) is not { } drawn) { found.NotExamined("total ink: the page could not be drawn"); return; }
         var shown = Most(drawn);
         // A finishing ink is drawn there by its likeness in process inks; it is none of them.
         if (use.Plates.Any(p => p is not ("All" or "None")) && pictures is { } filled)

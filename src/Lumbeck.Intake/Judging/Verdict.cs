@@ -13,9 +13,20 @@ namespace Lumbeck.Intake.Judging;
 /// <param name="Folds">Across the sheet.</param>
 public sealed record ExpectedSheet(Size Size, Box Trim, Box? Barcode, IReadOnlyList<Length> Folds);
 
+/// <summary>What reception knows of an inside.</summary>
+/// <param name="Count">Its pages as printed.</param>
+/// <param name="Trim">Of each.</param>
+/// <param name="Bleed">How far each bleeds past the cut; zero where none does.</param>
+/// <param name="Black">Whether black is its only ink.</param>
+/// <param name="Blank">Pages that are meant to be blank; null where nothing is known of that.</param>
+public sealed record ExpectedPages(int Count, Size Trim, Length Bleed, bool Black, IReadOnlySet<int>? Blank);
+
 /// <summary>What reception knows of a job: its house, its sheets, and what its barcode says.</summary>
 public sealed record Expected(House House, IReadOnlyList<ExpectedSheet> Sheets, string? Number)
 {
+    /// <summary>What it knows of an inside's pages, where those are what is taken to it.</summary>
+    public ExpectedPages? Pages { get; init; }
+
     /// <summary>Names of finishing inks that the job has.</summary>
     public IReadOnlyList<string> Finishes { get; init; } = [];
 }

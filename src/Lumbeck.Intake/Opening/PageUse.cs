@@ -31,6 +31,10 @@ internal sealed class PageUse
     public bool WhiteOverprints { get; set; }
     /// <summary>Whether anything is set to overprint.</summary>
     public bool Overprints { get; set; }
+    /// <summary>Whether an ink but black is filled or lined with.</summary>
+    public bool Coloured { get; set; }
+    /// <summary>Whether anything is painted at all.</summary>
+    public bool Paints { get; set; }
     public bool Layers { get; set; }
     /// <summary>Whether anything is painted outside the bleed.</summary>
     public bool PaintsOutside { get; set; }

@@ -62,6 +62,17 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
             if ((use.Operators & 4095) == 0 && late()) throw new TimeoutException();
             double n(int i) => i < o.Count && o[i] is double d ? d : 0;
             string? name(int i) => i < o.Count && o[i] is PdfName p ? p.Value : null;
+            // White, gray and black in any space are black alone.
+            use.Coloured |= op switch
+            {
+                "rg" or "RG" => n(0) != n(1) || n(1) != n(2),
+                "k" or "K" => n(0) + n(1) + n(2) > 0.004,
+                "sc" or "scn" => state.Fill == "DeviceCMYK" && o.Count == 4 && n(0) + n(1) + n(2) > 0.004,
+                "SC" or "SCN" => state.Stroke == "DeviceCMYK" && o.Count == 4 && n(0) + n(1) + n(2) > 0.004,
+                _ => false,
+            };
+            use.Paints |= op is "f" or "F" or "f*" or "S" or "s" or "B" or "B*" or "b" or "b*" or "sh"
+                or "Tj" or "TJ" or "'" or "\"" or "BI";
             switch (op)
             {
                 case "q": if (saved.Count < 5000) saved.Push(state); break;
@@ -319,6 +330,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     private void Image(StreamToken stream, DictionaryToken d, DictionaryToken? resources, State state)
     {
         var mask = pdf.Get(d, "ImageMask") is BooleanToken { Data: true };
+        use.Paints = true;
         var space = mask
             ? state.Fill
             : pdf.Get(d, "ColorSpace") is NameToken { Data: var name }

@@ -115,11 +115,11 @@ public sealed class FaceShelf : IType
     public bool Has(FaceId face, Rune letter) => Open(face).Has(letter.Value);
 
     /// <summary>
-    /// The families that stand in for others, the first that has a character: one for each script that ships, then
-    /// plain ones with many letters.
+    /// The families that stand in for others, the first that has a character: those of one script, then plain ones with
+    /// many letters, so that a word of a language that a face lacks is in one other throughout.
     /// </summary>
-    private static readonly string[] StandIns = ["frank-ruhl-libre", "amiri", "zen-maru-gothic", "source-serif-4",
-        "eb-garamond", "work-sans"];
+    private static readonly string[] StandIns = ["frank-ruhl-libre", "amiri", "source-serif-4", "eb-garamond",
+        "work-sans", "zen-maru-gothic"];
 
     public FaceId? Instead(FaceId face, Rune letter) => _instead.GetOrAdd((face, letter), k =>
     {

@@ -104,6 +104,13 @@ public static class PressFile
                 $"{has.Write(used(), "")} 0 R /Contents {stream} 0 R >>"));
         }
         foreach (var face in faces.Values) face.Write(pdf);
+        Finish(pdf, tree, kids, plan, house, note);
+    }
+
+    /// <summary>The tree of pages, the printing condition, and what the file says of itself.</summary>
+    internal static void Finish(PdfWriter pdf, int tree, IReadOnlyList<int> kids, PressPlan plan, House house, PressNote note,
+        bool rightToLeft = false)
+    {
         pdf.Object(tree,
             $"<< /Type /Pages /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
 
@@ -114,7 +121,8 @@ public static class PressFile
             : $"/Metadata {pdf.Stream("/Type /Metadata /Subtype /XML",
                 s => s.Write(Encoding.UTF8.GetBytes(Xmp.Of(note, plan.Kind))),
                 compress: false)} 0 R ";
-        var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R {meta}{intents}>>");
+        var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R {meta}{intents}" +
+            $"{(rightToLeft ? "/ViewerPreferences << /Direction /R2L >> " : "")}>>");
         var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Author {PdfText.String(note.Author)} " +
             $"/Subject {PdfText.String(note.Subject)} /Creator ({Maker}) /Producer ({Maker}) /CreationDate " +
             $"{PdfText.Date(note.At)} /ModDate {PdfText.Date(note.At)} /Trapped /False " +

@@ -23,8 +23,18 @@ public sealed record PressPlan(PressKind Kind)
     /// <summary>Of the front for screens: as PNG, which loses nothing, instead of JPEG.</summary>
     public bool Png { get; init; }
 
+    /// <summary>Of the pages inside, not of the cover.</summary>
+    public bool Inside { get; init; }
+    /// <summary>Of pages as pictures: the first and the last of them.</summary>
+    public (int First, int Last) Pages { get; init; } = (1, 1);
+
     /// <summary>How its file’s name ends.</summary>
-    public string Ending => Kind.MadeOf != MadeOf.Picture ? ".pdf" : Png ? ".png" : ".jpg";
+    public string Ending => Kind.MadeOf switch
+    {
+        MadeOf.Picture => Png ? ".png" : ".jpg",
+        MadeOf.PagePictures => Pages.First == Pages.Last ? ".png" : ".zip",
+        _ => ".pdf",
+    };
 
     /// <summary>Colours are a screen's.</summary>
     public bool InRgb => Kind.InRgb || (Rgb && Can(Wishes.Rgb));
@@ -47,6 +57,15 @@ public sealed record PressPlan(PressKind Kind)
     /// <exception cref="Refusal">The wish, and the kinds it can be asked of.</exception>
     public PressPlan Possible()
     {
+        if (Kind.OfInside && !Inside) throw new Refusal("kind", $"{Kind.Title} are made of the inside: ask for it");
+        if (Inside && !Kind.OfInside && !Kind.IsForPrinter)
+            throw new Refusal("kind", $"a {Kind.Title} is made of the cover: of the inside take " +
+                string.Join(", ", PressKind.All.Where(k => k.OfInside || k.IsForPrinter).Select(k => k.Word)));
+        if (Inside && Panel != Part.Sheet) throw new Refusal("panel", "pages of an inside have no panels");
+        if (Kind.MadeOf == MadeOf.PagePictures
+            && (Pages.First < 1 || Pages.Last < Pages.First || Pages.Last - Pages.First >= 64))
+            throw new Refusal("pages",
+                $"pages {Pages.First} to {Pages.Last} can’t be made at once: up to 64, from 1 on");
         foreach (var (wish, word, wished) in Wished())
             if (wished && !Can(wish))
                 throw new Refusal("kind", $"{word} can’t be asked of a {Kind.Title}: it is for " +
@@ -62,6 +81,9 @@ public sealed record PressPlan(PressKind Kind)
     public string Write()
     {
         List<string> words = [Kind.Word];
+        if (Inside) words.Add("inside");
+        if (Kind.MadeOf == MadeOf.PagePictures)
+            words.Add(string.Create(CultureInfo.InvariantCulture, $"pages={Pages.First}-{Pages.Last}"));
         if (Outlines) words.Add("outlines");
         if (Marks is { } marks) words.Add(marks ? "marks" : "no-marks");
         if (Rgb) words.Add("rgb");
@@ -77,6 +99,9 @@ public sealed record PressPlan(PressKind Kind)
     public string Say()
     {
         List<string> words = [Kind.Title];
+        if (Inside && !Kind.OfInside) words.Add("inside");
+        if (Kind.MadeOf == MadeOf.PagePictures)
+            words.Add(Pages.First == Pages.Last ? $"page {Pages.First}" : $"pages {Pages.First} to {Pages.Last}");
         if (Panel != Part.Sheet) words.Add($"{Panel.Say()} alone");
         if (Outlines) words.Add("type as outlines");
         if (Marks is true) words.Add("with marks");
@@ -92,10 +117,16 @@ public sealed record PressPlan(PressKind Kind)
     public static PressPlan Read(string text)
     {
         var words = text.Split('+');
-        var plan = new PressPlan(PressKind.Of(words[0]));
+        var kind = PressKind.Of(words[0]);
+        var plan = new PressPlan(kind) { Inside = kind.OfInside };
         foreach (var word in words.Skip(1))
             plan = word.Split('=') switch
             {
+                ["inside"] => plan with { Inside = true },
+                ["pages", var range] when range.Split('-') is [var a, var b]
+                    && int.TryParse(a, CultureInfo.InvariantCulture, out var first)
+                    && int.TryParse(b, CultureInfo.InvariantCulture,
+                        out var last) => plan with { Pages = (first, last) },
                 ["outlines"] => plan with { Outlines = true },
                 ["marks"] => plan with { Marks = true },
                 ["no-marks"] => plan with { Marks = false },

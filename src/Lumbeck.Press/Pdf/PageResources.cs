@@ -42,11 +42,10 @@ internal interface IPageResources
     /// <summary>An image that is in the file already.</summary>
     string Named(int image);
 
-    /// <summary>Content that is drawn in several places, as a form that the file holds once.</summary>
-    /// <param name="content">Its content.</param>
-    /// <param name="reach">What it may paint on.</param>
-    /// <param name="finish">The finishing ink that it is laid in.</param>
-    string Symbol(string content, Bounds reach, string? finish);
+    /// <summary>Marks that are drawn in several places, as a form that the file holds once.</summary>
+    /// <param name="mark">The marks.</param>
+    /// <param name="content">Draws them in their own coordinates, where the file has none of it.</param>
+    string Symbol(RepeatedMark mark, Func<string> content);
 }
 
 /// <summary>One page's resources, written as they are asked for.</summary>
@@ -73,7 +72,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     /// <summary>
     /// Whether anything lets through what lies under it, so that the page is composed in its own colours.
     /// </summary>
-    public bool Mixes { get; private set; }
+    public bool Mixes { get; set; }
 
     public EmbeddedFace Face(FaceId id) => faces(id);
 
@@ -139,8 +138,8 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         return name;
     }
 
-    public string Symbol(string content, Bounds reach, string? finish) =>
-        Named(symbols.Of(content, reach, finish is null ? "" : $"/{Finish(finish)} {Plate(finish)}"));
+    public string Symbol(RepeatedMark mark, Func<string> content) => Named(symbols.Of(mark, content,
+        mark.Finish is not { } finish ? "" : $"/{Finish(finish.Name)} {Plate(finish.Name)}"));
 
     public string Soft(SoftMark mark, Affine toPage)
     {
@@ -148,7 +147,8 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         var (wide, high, cover) = Plates.Softness.Of(mark, PerInchSoft);
         var b = mark.Bounds;
         var image =
-            pdf.Stream($"/Type /XObject /Subtype /Image /Width {wide} /Height {high} /ColorSpace /DeviceGray /BitsPerComponent 8",
+            pdf.Stream($"/Type /XObject /Subtype /Image /Width {wide} /Height {high} /ColorSpace /DeviceGray " +
+                $"/BitsPerComponent 8",
             s => s.Write(cover));
         var place = new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top).Then(toPage);
         var box = toPage.Of(b);
@@ -217,6 +217,9 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
 
     /// <summary>Flattened parts; none where nothing was flattened.</summary>
     public FlatImages? Flats { get; init; }
+
+    /// <summary>Its object's number.</summary>
+    public int Number => _number;
 
     public IReadOnlyList<FlatDrawn> Flat(Plates.FlatPart part) => Flats?.Of(part) ?? [];
 

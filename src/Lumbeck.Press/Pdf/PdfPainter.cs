@@ -233,13 +233,16 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     private void Repeated(RepeatedMark mark, Affine toPage)
     {
         if (mark.Symbol.IsEmpty || mark.Places.IsEmpty) return;
-        var (page, fill, overprinting) = (_s, _fill, _overprinting);
-        // A form begins with the state it is drawn in (8.10.1): it sets its own.
-        (_s, _fill, _overprinting) = (new("/Gk gs\n"), null, false);
-        foreach (var inner in mark.Symbol) Mark(inner, Affine.Identity);
-        var content = _s.ToString();
-        (_s, _fill, _overprinting) = (page, fill, overprinting);
-        var name = has.Symbol(content, mark.Reach, mark.Finish?.Name);
+        var name = has.Symbol(mark, () =>
+        {
+            var (page, fill, overprinting) = (_s, _fill, _overprinting);
+            // A form begins with the state it is drawn in (8.10.1): it sets its own.
+            (_s, _fill, _overprinting) = (new("/Gk gs\n"), null, false);
+            foreach (var inner in mark.Symbol) Mark(inner, Affine.Identity);
+            var content = _s.ToString();
+            (_s, _fill, _overprinting) = (page, fill, overprinting);
+            return content;
+        });
         foreach (var place in mark.Places)
             _s.Append("q ").Append(PdfText.Matrix(place.Then(toPage))).Append(" cm /").Append(name).Append(" Do Q\n");
     }

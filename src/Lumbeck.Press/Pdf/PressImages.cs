@@ -16,6 +16,9 @@ internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? fil
     /// <summary>Written as a screen shows them.</summary>
     public bool Rgb { get; init; }
 
+    /// <summary>What makes them black alone; null where they keep their inks.</summary>
+    public Colour.BlackAlone? Black { get; init; }
+
     /// <summary>Is told of each picture before it is made; may end the work by throwing.</summary>
     public Action? Before { get; init; }
 
@@ -51,6 +54,7 @@ internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? fil
     private int Make(Func<string> file, int wide, bool convert)
     {
         Before?.Invoke();
+        if (Black is { } black && !Rgb) return Write(PictureMaking.ForBlack(file(), wide, black));
         return Rgb
             ? Write(PictureMaking.ForProof(file(), wide, PressCondition.Of(house), convert))
             : Write(PictureMaking.ForPress(file(), wide, PressCondition.Of(house), convert));
@@ -62,7 +66,8 @@ internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? fil
     private int Write(PressPicture p)
     {
         var mask = p.Alpha is { } alpha
-            ? pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} /ColorSpace /DeviceGray /BitsPerComponent 8",
+            ? pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} /ColorSpace /DeviceGray " +
+                $"/BitsPerComponent 8",
                 s => s.Write(alpha))
             : (int?)null;
         // JPEG files of four inks hold them the other way round, as their readers expect.

@@ -10,11 +10,24 @@ internal sealed class PressSymbols(PdfWriter pdf)
 {
     private readonly Dictionary<string, int> _forms = new(StringComparer.Ordinal);
 
+    // The very same marks are not drawn again to see that they are.
+    private readonly Dictionary<(ImmutableArray<Mark>, string?), int> _known = [];
+
+    /// <summary>The form of some marks.</summary>
+    /// <param name="mark">The marks.</param>
+    /// <param name="content">Draws them.</param>
+    /// <param name="plates">The colour spaces they name, as resources.</param>
+    public int Of(RepeatedMark mark, Func<string> content, string plates)
+    {
+        var key = (mark.Symbol, mark.Finish?.Name);
+        return _known.TryGetValue(key, out var known) ? known : _known[key] = Of(content(), mark.Reach, plates);
+    }
+
     /// <summary>The form of some content, in points.</summary>
     /// <param name="content">Its content, which sets all of the state that it needs.</param>
     /// <param name="reach">What it may paint on.</param>
     /// <param name="plates">The colour spaces it names, as resources.</param>
-    public int Of(string content, Bounds reach, string plates)
+    private int Of(string content, Bounds reach, string plates)
     {
         var key = $"{PdfText.Figure(reach.Left)} {PdfText.Figure(reach.Top)} {PdfText.Figure(reach.Right)} " +
             $"{PdfText.Figure(reach.Bottom)}\n{content}";

@@ -70,6 +70,33 @@ public static class PictureLooks
     }
 
     /// <summary>
+    /// How much more a picture’s edges differ where they meet as tiles than neighbouring columns and rows within it do,
+    /// in mean CIEDE2000; 0 where they go on in one another.
+    /// </summary>
+    public static (double Across, double Down) Seams(string path, bool brick)
+    {
+        using var sized = Small(path, 480);
+        using var flat = sized.HasAlpha() ? sized.Flatten(background: [255]) : sized.Copy();
+        using var lab = (flat.Interpretation is Enums.Interpretation.Cmyk
+            ? flat.IccImport(inputProfile: "cmyk", embedded: true, intent: Enums.Intent.Relative)
+            : flat.Colourspace(Enums.Interpretation.Lab)).CopyMemory();
+        var (w, h) = (lab.Width, lab.Height);
+        if (w < 4 || h < 4) return (0, 0);
+        double apart(Image a, Image b)
+        {
+            using (a) using (b) using (var off = a.DE00(b)) return off.Avg();
+        }
+        double within(Func<int, Image> line, int many) =>
+            Enumerable.Range(1, 6).Average(n => apart(line(many * n / 8), line((many * n / 8) + 1)));
+        Image column(int x) => lab.ExtractArea(x, 0, 1, h);
+        Image row(int y) => lab.ExtractArea(0, y, w, 1);
+        var across = apart(column(w - 1), column(0)) - within(column, w);
+        using var head = row(0);
+        var down = apart(row(h - 1), brick ? head.Wrap(x: w / 2, y: 0) : head.Copy()) - within(row, h);
+        return (Math.Max(0, across), Math.Max(0, down));
+    }
+
+    /// <summary>
     /// How much of an RGB picture the press can't show as asked, from 0 to 1; and a small picture of it with those
     /// parts in the findings' colour.
     /// </summary>

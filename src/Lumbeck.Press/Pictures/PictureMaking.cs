@@ -40,6 +40,15 @@ public static class PictureMaking
         return Saved(press, press.Bands == 1, Alpha(sized), 95, sized, flat);
     }
 
+    /// <summary>In black alone, by how light it is: the least black that is as dark.</summary>
+    public static PressPicture ForBlack(string path, int wide, BlackAlone black)
+    {
+        var sized = Sized(path, wide);
+        var flat = Flat(sized);
+        var gray = black.Of(flat);
+        return Saved(gray, true, Alpha(sized), 92, sized, flat);
+    }
+
     /// <summary>Samples that are made while they are written, so that no file is held whole.</summary>
     private static PressPicture Saved(Image image, bool gray, byte[]? alpha, int quality,
         params Image[] under) => new(image.Width, image.Height, gray, alpha, output =>

@@ -9,6 +9,7 @@ import './fields';
 import './insides';
 import './offers';
 import './pictures';
+import './pages';
 import './plates';
 import './sums';
 import './works';
@@ -16,12 +17,13 @@ import { book } from './book';
 import { reveal, toggled, withGroup } from './hand';
 import { onWrap, pressed, words } from './keys';
 import { shop } from './matching';
+import { paperByHand } from './paper';
 import { chosen, closed } from './walks';
 import { answered, pending, pick, picked, send, tryOut, untry, write } from './queue';
 import { tour, leave as leaveTour } from './tour';
 import { lensNearer } from './sheet';
 import { alone, farther, fitItem, fitPanel, fitSheet, measureScreen, nearer, trueSize } from './view';
-import type { Beside } from './wire';
+import type { Ask, Beside } from './wire';
 
 const closest = (e: Event, selector: string) => (e.target instanceof Element ? e.target.closest<HTMLElement>(selector)
   : null);
@@ -30,7 +32,7 @@ const onJob = document.body.dataset.base !== undefined;
 // What can be seen otherwise, by the button's word.
 const sees: Record<string, () => void> = {
   sheet: fitSheet, panel: fitPanel, item: fitItem, 'true': trueSize, measure: measureScreen, alone: () => alone(),
-  near: nearer, far: farther, lens: lensNearer, tour: () => tour(1), 'tour-back': () => tour(-1),
+  near: nearer, far: farther, lens: lensNearer, tour: () => tour(1), paper: () => paperByHand(), 'tour-back': () => tour(-1),
     'tour-leave': leaveTour, book, words, shop,
   keys: () => (document.getElementById('keys') as HTMLDialogElement).showModal(),
 };
@@ -51,6 +53,7 @@ document.addEventListener('click', e => {
     if (chosen(at)) return;
     return write(at.dataset.fact!, at.dataset.text ?? '');
   }
+  if ((at = closest(e, '[data-wear]'))) { closest(e, 'details[data-picks]')?.removeAttribute('open'); return send(worn(at)); }
   if ((at = closest(e, '[data-see]'))) return sees[at.dataset.see!]?.();
   if ((at = closest(e, '[data-mend]'))) return send({ is: 'mend', finding: at.dataset.mend! });
   if ((at = closest(e, '[data-heed]'))) return send({ is: 'waive', rule: at.dataset.heed!, reason: '' });
@@ -60,9 +63,18 @@ document.addEventListener('click', e => {
     return send(at.dataset.design === 'new' ? { is: 'new-take' } : { is: 'choose-take', take: at.dataset.take ?? '' });
     }
   if ((at = closest(e, '[data-take]'))) return send({ is: 'take-over', what: at.dataset.take as Beside });
+  if ((at = closest(e, '[data-put-by]'))) return send({ is: 'put-runs-by', by: at.dataset.putBy === 'true' });
   if ((at = closest(e, '[data-order]'))) return send({ is: 'order', items: picked(), steps: Number(at.dataset.order) });
   if ((at = closest(e, '[data-arrange]'))) return arrange(at.dataset.arrange!, at.dataset.panel);
   if ((at = closest(e, '[data-remove]'))) return send({ is: 'remove', items: picked() });
+  if ((at = closest(e, '[data-kept]'))) {
+    const hash = at.dataset.kept!;
+    if (at.dataset.motif) return send({ is: 'lay-motif', hash, item: at.dataset.item ?? '' });
+    const id = `picture-${crypto.randomUUID().slice(0, 8)}`;
+    closest(e, 'details')?.removeAttribute('open');
+    return send({ is: 'add-kept', item: id, hash, panel: at.dataset.panel ?? '' },
+      { done: () => { choose([id]); focusRow(id); } });
+  }
   if ((at = closest(e, '[data-add]'))) {
     const id = `${at.dataset.add}-${crypto.randomUUID().slice(0, 8)}`;
     if (at.dataset.add === 'swatch') return send({ is: 'add-swatch', swatch: id });
@@ -116,6 +128,8 @@ function focusRow(id: string): void {
     const row = document.querySelector<HTMLElement>(`#row-${CSS.escape(id)} [data-row]`);
     if (!row || !picked().includes(id)) return;
     document.removeEventListener('lumbeck:settled', shown);
+    // A list that the hand has opened meanwhile stays open.
+    if (document.querySelector(PASSING)) return;
     row.focus({ preventScroll: true });
   };
   document.addEventListener('lumbeck:settled', shown);
@@ -125,6 +139,10 @@ export function choose(ids: string[]): void {
   pick(ids);
   reveal();
 }
+
+/** A livery on this job, in one of its sets of colours. */
+const worn = (at: HTMLElement): Ask => ({ is: 'wear-livery', livery: at.dataset.wear!, colourway: Number(at.dataset.way), seed: 0,
+  new: `take-${crypto.randomUUID().slice(0, 8)}` });
 
 // What a press would do to the sheet is shown while it is pointed at.
 const tries = 'button[data-try]';

@@ -53,6 +53,7 @@ export function send(ask: Ask, how: How = {}): void {
     ? waiting.findIndex((e, i) => i > 0 && fact(e.ask) === fact(ask) && e.how.gesture === how.gesture)
     : 0;
   if (same > 0) waiting.splice(same, 1);
+  document.dispatchEvent(new CustomEvent('lumbeck:asked', { detail: ask.is }));
   put({ id: crypto.randomUUID(), ask, how });
 }
 
@@ -333,7 +334,7 @@ function conflict(c: Problem, ask: Ask, how: How): void {
 
 const short = (s: string) => (s.length > 24 ? s.slice(0, 23) + '…' : s || 'nothing');
 const undirty = () => document.querySelectorAll<HTMLElement>('[data-dirty]').forEach(f => delete f.dataset.dirty);
-const pause = (ms: number) => new Promise(r => setTimeout(r, ms));
+export const pause = (ms: number) => new Promise(r => setTimeout(r, ms));
 
 // Whoever leaves with something unanswered is asked first.
 window.addEventListener('beforeunload', e => { if (pending()) e.preventDefault(); });

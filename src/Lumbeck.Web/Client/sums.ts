@@ -1,10 +1,11 @@
 // The ticket's figures: one of them is open to its working at a time, in a place kept for it.
-let shownSum = location.hash.startsWith('#sum-') ? location.hash.slice(5) : 'width';
+const FIRST = document.body.dataset.place === 'Inside' ? 'page' : 'width';
+let shownSum = location.hash.startsWith('#sum-') ? location.hash.slice(5) : FIRST;
 
 function show(): void {
   const workings = document.querySelectorAll<HTMLElement>('[data-working]');
   if (workings.length === 0) return;
-  const known = [...workings].some(w => w.dataset.working === shownSum) ? shownSum : 'width';
+  const known = [...workings].some(w => w.dataset.working === shownSum) ? shownSum : FIRST;
   for (const w of workings) w.hidden = w.dataset.working !== known;
   for (const b of document.querySelectorAll<HTMLElement>('[data-sum]'))
     b.setAttribute('aria-expanded', String(b.dataset.sum === known));

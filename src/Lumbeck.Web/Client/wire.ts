@@ -1,6 +1,6 @@
 // Written from the server's own types by its tests (LUMBECK_KEEP=1 writes it anew): what a browser may send, and is told.
 
-export type Place = 'Ticket' | 'Wrap' | 'Check' | 'Press' | 'Colours' | 'Houses';
+export type Place = 'Ticket' | 'Inside' | 'Wrap' | 'Check' | 'Press' | 'Colours' | 'Houses';
 export type Way = 'back' | 'forward';
 export type Beside = 'inside' | 'inside-pages' | 'inside-trim' | 'no-inside' | 'rules';
 export type Laid = { item: string; x: number; y: number; w?: number | null; h?: number | null; turned?: number | null };
@@ -14,6 +14,11 @@ export type Ask =
   | { is: 'write-each'; items: string[]; fact: string; text: string }
   | { is: 'span-words'; item: string; marks: number[] }
   | { is: 'add'; item: string; kind: string; panel: string }
+  | { is: 'add-kept'; item: string; hash: string; panel: string }
+  | { is: 'lay-motif'; hash: string; item?: string | null }
+  | { is: 'move-paper'; right: number; down: number; larger: number; turned: number; item?: string | null }
+  | { is: 'calm-again' }
+  | { is: 'wear-livery'; livery: string; colourway: number; seed: number; new: string }
   | { is: 'add-words'; item: string; words: string; panel: string; x?: number | null; y?: number | null }
   | { is: 'add-swatch'; swatch: string }
   | { is: 'palette'; item: string; new: string }
@@ -32,6 +37,16 @@ export type Ask =
   | { is: 'remove'; items: string[] }
   | { is: 'order'; items: string[]; steps: number }
   | { is: 'nudge'; items: string[]; right: number; down: number; far: boolean }
+  | { is: 'add-run'; run: string; design: string; after?: string | null }
+  | { is: 'drop-run'; run: string }
+  | { is: 'shift-run'; run: string; by: number }
+  | { is: 'double-run'; run: string; new: string }
+  | { is: 'put-design'; run: string; place: number; design?: string | null }
+  | { is: 'begin-inside'; name: string }
+  | { is: 'put-runs-by'; by: boolean }
+  | { is: 'hang-page'; run: string; place: number; hash?: string | null }
+  | { is: 'lay-rows'; run: string; hash: string }
+  | { is: 'lay-notes'; hash?: string | null }
   | { is: 'waive'; rule: string; reason: string }
   | { is: 'mend'; finding: string }
   | { is: 'step'; way: Way };

@@ -19,6 +19,11 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
     /// <summary>Printers' own profiles.</summary>
     public IReadOnlyList<ProfileRow> Profiles => desk.Drawer.Profiles.All();
 
+    /// <summary>Tables whose rows make pages, with their heads.</summary>
+    public IReadOnlyList<(string Name, int Rows, string Columns)> Tables =>
+        [.. desk.Drawer.Tables.All().Select(t => desk.Drawer.Tables.Kept(t.Hash)).OfType<TableRef>()
+            .Select(t => (t.Name, t.Rows, string.Join(", ", t.Columns)))];
+
     /// <summary>Makers' own faces.</summary>
     public IReadOnlyList<(FaceRow Row, Press.Faces.FaceFacts Facts)> Faces =>
         [.. desk.Drawer.Faces.All().Where(f => FaceId.TryParse(f.Id, out var id) && desk.Drawer.Shelf.Holds(id))

@@ -13,6 +13,8 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
     public Screen Screen { get; private set; } = null!;
     public string? Open { get; private set; }
     public int Sheet { get; private set; }
+    /// <summary>The page of the inside that is shown.</summary>
+    public int AtPage { get; private set; } = 1;
     /// <summary>A spot to have in view: x, y, width and height in points of the sheet.</summary>
     public string? Spot { get; private set; }
     public ComposedSheet Shown => On.Composed.Sheets[Sheet];
@@ -24,11 +26,12 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
         try { On = desk.Jobs.Job(slug); }
         catch (Refusal) { return NotFound(); }
         Open = item is not null
-            ? string.Join(',', item.Split(',').Where(id => On.Job.Item(id) is not null)) is { Length: > 0 } some
+            ? string.Join(',', item.Split(',').Where(id => place == Place.Inside ? On.Job.Inside?.Run(id) is not null
+                : On.Job.Item(id) is not null)) is { Length: > 0 } some
             ? some
             : null
             : null;
-        Sheet = Open is not null
+        Sheet = Open is not null && place != Place.Inside
             ? On.Composed.SheetOf(Open.Split(',')[^1]).On.Number
             : On.Composed.Named(sheet).On.Number;
         Spot = Request.Query["spot"].ToString() is { Length: > 0 and < 60 } spot
@@ -36,11 +39,20 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
             && four.All(f => double.TryParse(f, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n))
             ? spot
             : null;
-        Screen = await screens.Now(On, place, Shown.On.Id, Open);
+        AtPage = int.TryParse(sheet, CultureInfo.InvariantCulture, out var page)
+            ? Math.Clamp(page, 1, On.Composed.Pages?.Printed ?? 2)
+            : On.Composed.Pages is null ? 2
+            : Open is not null
+                && On.Composed.Pages?.Counted.Runs.FirstOrDefault(r => On.Job.Inside!.Runs[r.Run].Id == Open) is { } run
+            ? Math.Max(1, run.First) : 1;
+        Screen = await screens.Now(On, place,
+            place == Place.Inside ? AtPage.ToString(CultureInfo.InvariantCulture) : Shown.On.Id, Open);
         Response.Headers.CacheControl = "no-store";
         return Page();
     }
 }
+
+public sealed class InsideModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Inside);
 
 public sealed class TicketModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Ticket);
 
@@ -84,7 +96,7 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
 
     public IActionResult OnPost(string slug, string? kind,
         [Microsoft.AspNetCore.Mvc.FromForm(Name = "for")] string? house, bool outlines, bool rgb, bool zones,
-        bool letter, string? panel, int? pixels, bool png)
+        bool letter, string? panel, int? pixels, bool png, bool inside, string? pages)
     {
         try
         {
@@ -97,6 +109,8 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
                 Panel = Parts.TryParse(panel ?? "", out var part) ? part : Part.Sheet,
                 Png = png,
                 Pixels = pixels ?? 0,
+                Inside = inside,
+                Pages = Range(pages),
             };
             // The wish for sRGB stands beside every kind a house takes, and is for a plain PDF alone.
             if (!plan.Kind.Wishes.HasFlag(Wishes.Rgb)) plan = plan with { Rgb = false };
@@ -108,8 +122,19 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
             $"{(string.IsNullOrEmpty(house) ? "" : "?for=" + Uri.EscapeDataString(house))}");
     }
 
+    /// <summary>Pages as they are typed: “2–5”, or one alone.</summary>
+    private static (int, int) Range(string? typed)
+    {
+        if (string.IsNullOrWhiteSpace(typed)) return (1, 1);
+        var ends = typed.Split('-', '–');
+        return ends.Length is 1 or 2 && int.TryParse(ends[0], CultureInfo.InvariantCulture, out var first)
+            && int.TryParse(ends[^1], CultureInfo.InvariantCulture, out var last)
+            ? (first, last)
+            : throw new Refusal("pages", $"`{LengthText.Clip(typed)}` is no page, and no range such as 2–5");
+    }
+
     /// <summary>A finished file from elsewhere; it is looked at and not kept.</summary>
-    public async Task<IActionResult> OnPostIntakeAsync(string slug, IFormFile? file)
+    public async Task<IActionResult> OnPostIntakeAsync(string slug, IFormFile? file, bool inside)
     {
         var result = await OnGetAsync(slug, null, null);
         if (result is NotFoundResult || file is null) return result;
@@ -123,7 +148,7 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
                 : name
                 : "This file";
             Verdict = await Task.Run(() =>
-                Desk.Pressing.Judge(On, aside, For.Id == On.Job.Ticket.House.Id ? null : For));
+                Desk.Pressing.Judge(On, aside, For.Id == On.Job.Ticket.House.Id ? null : For, inside));
         }
         finally { System.IO.File.Delete(aside); }
         return result;

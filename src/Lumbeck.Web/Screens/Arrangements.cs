@@ -30,7 +30,11 @@ public static class Arrangements
         if (item is VistaItem { Vista.Layer: 0 })
             yield return new("take-apart", "take apart", "Make each of its layers an item of its own");
         if (item is VistaItem)
+        {
             yield return new("in-swatches", "in swatches", "Paint it in this job’s swatches");
+            foreach (var hour in Enum.GetNames<Hour>().Select(h => h.ToLowerInvariant()))
+                yield return new($"at-{hour}", $"at {hour}", $"Paint it as at {hour}, in this job’s swatches");
+        }
         if (item.Hold.Panel.Across() is not null)
             yield return new("other-cover", "other cover", "Copy it mirrored to the other cover (O)");
     }

@@ -32,7 +32,7 @@ public static class KeyList
                 ("A", "one panel alone"), ("Z, held", "no zones"), ("E, Shift E", "edge tour: next stop, back"),
                 ("$", "the front as shops show it"), ("Y", "the folded book"), ("V", "the sheet in words")]),
         ("Steps",
-            [("1 to 4", "ticket, wrap, check, press"), (", (comma)", "the next take"), ("Ctrl Z", "step back"),
+            [("1 to 5", "ticket, inside, wrap, check, press"), (", (comma)", "the next take"), ("Ctrl Z", "step back"),
                 ("Ctrl Shift Z", "forward"), ("?", "this list")]),
     ];
 }

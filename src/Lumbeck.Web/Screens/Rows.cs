@@ -59,19 +59,7 @@ public sealed record RowView(JobView View, Item Item, IReadOnlyList<Finding> Fou
     {
         get
         {
-            var says = Item switch
-            {
-                TextItem t => t.Words.Replace('\n', ' '),
-                BarcodeItem b => BarcodeDrawing.Number(b, View.Ticket) is { } n ? Isbn.Hyphenate(n) : "no number",
-                CodeItem c => c.Link,
-                PictureItem { Picture: { } p } => p.Name,
-                OrnamentItem o => $"seed {o.Ornament.Seed}",
-                VistaItem { Vista: var v } => v.Layer > 0
-                    ? $"{v.Kind}: {v.Layers[v.Layer - 1]}"
-                    : $"{v.Kind}, seed {v.Seed}",
-                ShapeItem r => (r.Fill?.Paint ?? r.Line).Show(View.Job.Swatches),
-                _ => "",
-            };
+            var says = Item.Says(new(View.Job.Swatches, View.Ticket.Isbn));
             return says.Length == 0 ? "—" : says;
         }
     }

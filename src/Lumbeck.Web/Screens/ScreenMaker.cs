@@ -4,7 +4,7 @@ using Lumbeck.Store;
 namespace Lumbeck.Web.Screens;
 
 /// <summary>Which place of a job a screen shows.</summary>
-public enum Place { Ticket, Wrap, Check, Press, Colours, Houses }
+public enum Place { Ticket, Inside, Wrap, Check, Press, Colours, Houses }
 
 /// <summary>What a partial page of a job is given.</summary>
 /// <param name="On">The job as on the bench, or as it was.</param>
@@ -20,6 +20,22 @@ public sealed record JobView(OnBench On, Place Place, int Number, string? Open, 
 {
     /// <summary>All picked items, the one picked last at the end.</summary>
     public IReadOnlyList<string> Picked { get; init; } = [];
+    /// <summary>A page of the opening that is shown of the inside.</summary>
+    public int Opening { get; init; } = 1;
+    /// <summary>
+    /// Its pages; where none are made here, as many empty ones as its ticket says, to see their margins on.
+    /// </summary>
+    public InsidePlan Plan => _plan ??= Composed.Pages ?? new(Job with
+    {
+        Inside = new()
+        {
+            Runs = [new() { Id = "empty", Designs = [DesignShelf.Of("blank")],
+            Count = Math.Clamp(Ticket.Pages, 2, Inside.MostPages) }]
+        },
+    });
+    private InsidePlan? _plan;
+    /// <summary>The run that is picked, where that is one alone.</summary>
+    public PageRun? Run => Picked is [var one] ? Job.Inside?.Run(one) : null;
     /// <summary>Whether the picked item's words are typed in on the sheet.</summary>
     public bool Typing { get; init; }
     /// <summary>The letters that are picked there, from one to before another.</summary>
@@ -114,11 +130,17 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
         List<string> picked = open is null
             ? []
             : [.. open.Split(',', StringSplitOptions.RemoveEmptyEntries).Distinct()
-                .Where(id => on.Job.Item(id) is not null)];
+                .Where(id => place == Place.Inside ? on.Job.Inside?.Run(id) is not null : on.Job.Item(id) is not null)];
         return new(on, place, on.Composed.Named(sheet).On.Number, picked is [var one] ? one : null, back, forward,
             desk.Pressing.Pressings(on.Slug), new(desk, on))
         {
             Picked = picked,
+            Opening = place == Place.Inside && int.TryParse(sheet, CultureInfo.InvariantCulture, out var page)
+                && on.Composed.Pages is { } pages
+                    ? Math.Clamp(page, 1, pages.Printed)
+                    : on.Composed.Pages is null
+                    ? 2
+                    : 1,
             Typing = letters is not null && picked is [var typed] && on.Job.Item(typed) is TextItem,
             Range = letters is { Length: > 0 } && picked is [var in_] && on.Job.Item(in_) is TextItem t
                 && letters.Split('-') is [var a, var b] && int.TryParse(a, out var from) && int.TryParse(b, out var to)
@@ -145,11 +167,12 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
     // A ticket also shows what changed last, and its house's news, which are no part of a revision.
     private Task<Screen> Body(JobView v) => v.Place == Place.Ticket
         ? Ticket(v)
-        : cache.Get((v.On.Revision, v.Place, v.Number,
+        : cache.Get((v.On.Revision, v.Place, v.Place == Place.Inside ? v.Opening / 2 : v.Number,
             string.Join(',', v.Picked) + (v.Typing ? $"@{v.Range}" : "") + $"#{v.Composed.Plates?.Revision}",
             v.Pressings.Count > 0 ? v.Pressings[0].Id : null), () => v.Place switch
     {
         Place.Wrap => Wrap(v),
+        Place.Inside => Inside(v),
         Place.Colours => Parts(v, ("colours", "_Colours"), ("foot", "_Foot")),
         Place.Check => Parts(v, ("findings", "_Findings"), ("foot", "_Foot")),
         _ => Parts(v, ("press-body", "_Press"), ("foot", "_Foot")),
@@ -161,6 +184,21 @@ public sealed class ScreenMaker(Desk.Desk desk, Drawings drawings, PlatedPieces 
         return new([.. (await Parts(v, ("facts", "_Facts"), ("sums", "_Sums"), ("changes", "_Changes"),
             ("foot", "_Foot"))).Parts,
             new("plan", PlanDrawing.Of(v))]);
+    }
+
+    private async Task<Screen> Inside(JobView v) => new([
+        .. (await Parts(v, ("inside-bar", "_InsideBar"), ("runs", "_Runs"), ("page-sums", "_PageSums"),
+            ("foot", "_Foot")))
+            .Parts,
+        new("spread",
+            $"<div id=\"spread\" class=\"contents\">{InsideDrawing.Spread(v)}</div>"),
+        new("block", await partials.Render("_Block", v))]);
+
+    /// <summary>The opening of a page, as partials.</summary>
+    public async Task<string> Leafed(OnBench on, int page, string? open)
+    {
+        var screen = await Inside(View(on, Place.Inside, page.ToString(CultureInfo.InvariantCulture), open));
+        return new Screen([.. screen.Parts.Where(p => p.Id is "spread" or "page-sums")]).Since(new Screen([]));
     }
 
     private async Task<Screen> Wrap(JobView v)

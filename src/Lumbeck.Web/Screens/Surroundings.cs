@@ -21,6 +21,9 @@ public sealed class Surroundings(Desk.Desk desk, OnBench on)
     /// <summary>Faces as they can be set.</summary>
     public IType Type => desk.Drawer.Shelf;
 
+    /// <summary>How many times puzzles were made: pages drawn before the last of them are drawn anew.</summary>
+    public int PuzzlesFinished => desk.Drawer.Puzzles.Finished;
+
     /// <summary>All houses by name.</summary>
     public IReadOnlyList<string> Houses => [.. desk.Houses.All().Select(k => k.House.Name)];
 
@@ -34,6 +37,22 @@ public sealed class Surroundings(Desk.Desk desk, OnBench on)
 
     /// <summary>The job's swatches as its house prints them.</summary>
     public IReadOnlyList<SwatchLook> Swatches => desk.Drawer.Looks(on.Job);
+
+    /// <summary>Faces to pick from, as (what is typed, what people read).</summary>
+    public IReadOnlyList<(string Text, string Label)> Faces =>
+        [.. desk.Drawer.Shelf.Faces.Select(f => (f.ToString(), desk.Drawer.Shelf.NameOf(f)))];
+
+    /// <summary>Pictures of the Drawer, the newest first, by hash and name.</summary>
+    public IReadOnlyList<(string Hash, string Name)> Kept =>
+        [.. desk.Drawer.Pictures.All().Take(60).Select(p => (p.Hash, p.Name))];
+
+    /// <summary>Tables of the Drawer, by hash, in words.</summary>
+    public IReadOnlyList<(string Hash, string Says)> Tables =>
+        [.. desk.Drawer.Tables.All().Take(30).Select(t => (t.Hash, $"{t.Name}, {t.Rows} rows"))];
+
+    /// <summary>The address of a small picture of what is kept.</summary>
+    public string Preview(string hash) =>
+        PictureLinks.Address(hash, 320, PressCondition.Of(on.Job.Ticket.House), false);
 
     public string NameOf(FaceId face) => desk.Drawer.Shelf.NameOf(face);
 

@@ -57,6 +57,8 @@ public static class Arranging
             "four-corners" => new FourCorners(items[^1], made),
             "words-in" => new WordsInOrnament(items[^1], made),
             "in-swatches" => each(id => new VistaInSwatches(id)),
+            ['a', 't', '-', .. var hour] when Enum.TryParse<Hour>(hour, ignoreCase: true, out var at) && Enum.IsDefined(at) =>
+                each(id => new VistaInSwatches(id, at)),
             "take-apart" => new TakeApart(items[^1], made),
             "left" => new LineUp([.. items], Along.Left),
             "across" => new LineUp([.. items], Along.Centre),

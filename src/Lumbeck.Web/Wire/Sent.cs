@@ -25,6 +25,8 @@ public sealed record Sent
     public string? Open { get; init; }
     /// <summary>The id of the sheet that is shown.</summary>
     public string? Sheet { get; init; }
+    /// <summary>The same, where it is of a cover: on the inside it is a page.</summary>
+    internal string? Wrap => Place == Place.Inside ? null : Sheet;
     /// <summary>Whether something tried is shown in place of what is saved.</summary>
     public bool Tried { get; init; }
     public Ask? Ask { get; init; }

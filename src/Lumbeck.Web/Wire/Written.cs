@@ -74,7 +74,8 @@ public sealed record AddWords(string Item, string Words, string Panel, double? X
 public sealed record AddNew(string Item, string Kind, string Panel) : Ask
 {
     public override Edit Make(Asking at) =>
-        Starters.Item(at.Job, Kind, PanelOf(Panel), Item, at.Wrap) is var item && item is VistaItem
+        Starters.Item(at.Job, Kind, PanelOf(Panel), Item, at.Wrap) is var item
+            && (item is SketchedItem { IsScene: true } || Kind == "paper")
             // What covers the sheet goes under all else.
             ? new AddItem(item, 0, at.Wrap)
             : new AddItem(item, Wrap: at.Wrap);

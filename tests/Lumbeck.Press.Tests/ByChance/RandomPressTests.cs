@@ -150,7 +150,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     [InlineData(41)]
     public void Small_jobs_print_as_they_are_seen(int first)
     {
-        var jobs = Enumerable.Range(first, 20).Select(seed => random.On(random.Jobs.Small(seed))).ToList();
+        var jobs = Enumerable.Range(first, All ? 20 : 14).Select(seed => random.On(random.Jobs.Small(seed))).ToList();
         random.Differs(jobs[0].Job.Ticket.House, [.. jobs.Select(j => j.Composed.Sheets[0].Scene)])
             .ShouldBeEmpty($"seeds from {first}");
     }

@@ -24,6 +24,9 @@ public abstract record Field(string Key, string Label)
     /// <summary>Whether it takes a row of the screen to itself.</summary>
     public bool Wide { get; init; }
 
+    /// <summary>Whether its words run over several lines.</summary>
+    public bool IsLong { get; init; }
+
     /// <summary>What can be picked, as (text to type, what people read); empty where it is typed.</summary>
     public IReadOnlyList<(string Text, string Label)> Choices { get; init; } = [];
 

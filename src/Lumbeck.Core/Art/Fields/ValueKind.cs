@@ -4,7 +4,8 @@ namespace Lumbeck.Core.Art.Fields;
 
 /// <summary>How values of one kind are shown, read from what people type, and carried by edits.</summary>
 public sealed record ValueKind<T>(
-    Func<T, FieldTerms, string> Show, Func<string, FieldTerms, T> Read, Func<T, FieldValue> Keep, Func<FieldValue, T> Take)
+    Func<T, FieldTerms, string> Show, Func<string, FieldTerms, T> Read, Func<T, FieldValue> Keep,
+        Func<FieldValue, T> Take)
 {
     /// <summary>Whether a value is one at all: of an enumeration, not null.</summary>
     public Func<T, bool> IsSound { get; init; } = value => value is not null;
@@ -34,11 +35,25 @@ public static class Values
         IsSound = _ => true,
     };
 
+    /// <summary>A weight in points, or a word where there is none.</summary>
+    public static ValueKind<Length?> PointsOr(string none) => new(
+        (l, _) => l is { } given ? given.ShowPoints() : none,
+        (s, _) => s.Trim() is "" || s.Trim() == none ? null : Typed.Points(s),
+        l => new(Length: l),
+        v => v.Length)
+    {
+        IsSound = _ => true,
+    };
+
     /// <summary>A number with its unit, such as “ %”.</summary>
     public static ValueKind<decimal> Numbers(string unit, string what, string example) => new(
-        (n, _) => Typed.Show(n, unit), (s, _) => Typed.Number(s, unit, what, example), n => new(Number: n), v => v.Number ?? 0);
+        (n, _) => Typed.Show(n, unit), (s, _) => Typed.Number(s, unit, what, example), n => new(Number: n),
+            v => v.Number
+            ?? 0);
 
-    /// <summary>A length that is kept as a number of millimetres, to a hundredth; shown and typed in the job's unit.</summary>
+    /// <summary>
+    /// A length that is kept as a number of millimetres, to a hundredth; shown and typed in the job's unit.
+    /// </summary>
     public static ValueKind<decimal> Millimetres { get; } = new(
         (mm, t) => Length.FromMillimetres(mm).Show(t.Unit),
         (s, t) => Math.Round(Typed.Length(s, t.Unit).Millimetres, 2),
@@ -52,17 +67,26 @@ public static class Values
 
     /// <summary>A seed: a number, or a word that is hashed.</summary>
     public static ValueKind<Seed> Seeds { get; } = new(
-        (seed, _) => seed.ToString(), (s, _) => Seed.Of(s), seed => new(Words: seed.ToString()), v => Seed.Of(v.Words ?? ""))
+        (seed, _) => seed.ToString(), (s, _) => Seed.Of(s), seed => new(Words: seed.ToString()),
+            v => Seed.Of(v.Words ?? ""))
     {
         IsFigure = true,
     };
 
     /// <summary>Words on one line.</summary>
-    public static ValueKind<string> Line { get; } = new((s, _) => s, (s, _) => Plain.Line(s), s => new(Words: s), v => v.Words ?? "");
+    public static ValueKind<string> Line { get; } = new((s, _) => s, (s, _) => Plain.Line(s), s => new(Words: s),
+        v => v.Words ?? "");
+
+    /// <summary>Words on as many lines as were typed.</summary>
+    public static ValueKind<string> Paragraphs { get; } =
+        new((s, _) => s, (s, _) => string.Join('\n', s.Split('\n').Select(Plain.Line)), s => new(Words: s),
+            v => v.Words ?? "");
 
     /// <summary>Words that can be left away: how what is given is shown, and how it is read.</summary>
     public static ValueKind<string?> Maybe(Func<string?, string> show, Func<string, string?> read) =>
-        new((s, _) => show(s), (s, _) => read(s), s => new(Words: s), v => v.Words) { IsSound = _ => true, IsFigure = true };
+        new((s, _) => show(s), (s, _) => read(s), s => new(Words: s),
+            v => v.Words)
+        { IsSound = _ => true, IsFigure = true };
 
     /// <summary>One of some, by its word.</summary>
     public static ValueKind<T> OneOf<T>(params (string Word, T Value)[] choices) where T : struct => new(

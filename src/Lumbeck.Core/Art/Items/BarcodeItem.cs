@@ -52,6 +52,15 @@ public sealed record BarcodeItem : Item
         }
     }
 
+    public override string Says(Told told) =>
+        (Number ?? told.Isbn?.Digits) is { } n ? Isbn.Hyphenate(n) : "no number";
+
+    // It grows whole; how high its bars are is said apart.
+    public override (Field Field, FieldValue Value)? Sized(Length? width, Length? height) => width is not { } wide
+        ? null
+        : (PercentField,
+            new(Number: Math.Round(100m * wide.Units / (this with { Percent = 100 }).PlateSize.Width.Units, 1)));
+
     public override Size? OwnSize => PlateSize;
 
     public override Item Painted(Func<Paint?, Paint?> each) => this;

@@ -55,6 +55,15 @@ public sealed record CodeItem : Item
     [JsonIgnore]
     public override IReadOnlyList<Field> Fields => [LinkField, LevelField, SideField, InkField];
 
+    public override string Says(Told told) => Link.Length > 0 ? Link : "no link";
+
+    // It is square: the side that was changed leads.
+    public override (Field Field, FieldValue Value)? Sized(Length? width, Length? height) =>
+        (SideField, new(Length: width is { } across && across != Side ? across : height ?? Side));
+
+    [JsonIgnore]
+    public override Field OneInk => InkField;
+
     public override Size? OwnSize => new Size(Side, Side);
 
     public override Item Painted(Func<Paint?, Paint?> each) => this with { Paint = each(Paint)! };

@@ -96,6 +96,27 @@ public abstract record Item
     [JsonIgnore]
     public virtual IReadOnlyList<Field> Fields => [];
 
+    /// <summary>Whether a field makes no difference as the item is now, so that no screen shows it.</summary>
+    public virtual bool Hides(Field field) => false;
+
+    /// <summary>The kept pictures that it shows.</summary>
+    [JsonIgnore]
+    public virtual IEnumerable<Picture> Pictures => [];
+
+    /// <summary>What it says, on one line; nothing where it has nothing to say.</summary>
+    public virtual string Says(Told told) => "";
+
+    /// <summary>
+    /// What a hand's sizing sets of an item of its own size: the field and its value; null where it has no such.
+    /// </summary>
+    /// <param name="width">The width wanted; null where it was left.</param>
+    /// <param name="height">The height wanted; null where it was left.</param>
+    public virtual (Field Field, FieldValue Value)? Sized(Length? width, Length? height) => null;
+
+    /// <summary>The field of the one ink that it is drawn in; null where it has none, or several.</summary>
+    [JsonIgnore]
+    public virtual Field? OneInk => null;
+
     /// <summary>What of it no edit could have made so, in words; null where all of it is within its range.</summary>
     [JsonIgnore]
     public virtual string? Unsound =>
@@ -112,6 +133,11 @@ public abstract record Item
     [JsonIgnore]
     public string Said => Name.Length > 0 ? $"“{Name}”" : Kind.ToLower(CultureInfo.InvariantCulture);
 }
+
+/// <summary>What an item tells beside what is its own.</summary>
+/// <param name="Swatches">The job's swatches.</param>
+/// <param name="Isbn">The job's number.</param>
+public sealed record Told(IReadOnlyList<Swatch> Swatches, Isbn? Isbn);
 
 /// <summary>How an item's inks meet those under it (ISO 32000-1, 11.3.5).</summary>
 public enum Blend { Normal, Multiply, Screen }

@@ -3,12 +3,23 @@ using System.Text.Json.Serialization;
 namespace Lumbeck.Core.Art.Items;
 
 /// <summary>An ornament in its box.</summary>
-public sealed record OrnamentItem : Item
+public sealed record OrnamentItem : SketchedItem
 {
     public required Ornament Ornament { get; init; }
 
     /// <summary>How it is mirrored within its box: a corner is drawn for the upper left.</summary>
     public Flip Flip { get; init; }
+
+    [JsonIgnore]
+    public override Sketch Sketch => Ornament;
+
+    [JsonIgnore]
+    public override Field Which => KindField;
+
+    // A label's lines lie on its own plate.
+    public override Paint? Under => Ornament.Sort is OrnamentSort.Label or OrnamentSort.Badge
+        ? Ornament.Paints[Ornament.WordsLieOn]
+        : null;
 
     public override string Kind => Ornament.Kind.Length > 0
         ? char.ToUpperInvariant(Ornament.Kind[0]) + Ornament.Kind[1..]
@@ -53,17 +64,18 @@ public sealed record OrnamentItem : Item
     }
 
     [JsonIgnore]
-    public override IReadOnlyList<Field> Fields =>
-    [
-        KindField, .. Ornament.Fields.Select(f =>
-            f.Lift<OrnamentItem, Ornament>(o => o.Ornament,
-                (o, ornament) => o with { Ornament = ornament })), FlipField,
-    ];
+    public override IReadOnlyList<Field> Fields => [.. base.Fields, FlipField];
 
-    public override string? Unsound => Ornament is null or { IsSound: false } ? "its ornament" : base.Unsound;
+    public override OrnamentItem With(Sketch sketch) => this with { Ornament = (Ornament)sketch };
+
+    public override IEnumerable<Drawn> Draw(Stage stage)
+    {
+        var drawn = Ornament.Draw(stage.Wide, stage.High);
+        if (Flip == Flip.None) return drawn;
+        var (across, down) = (Flip.HasFlag(Flip.Across), Flip.HasFlag(Flip.Down));
+        var flip = new Affine(across ? -1 : 1, 0, 0, down ? -1 : 1, across ? stage.Wide : 0, down ? stage.High : 0);
+        return drawn.Select(d => d.Under(flip, 1));
+    }
 
     public override Item Mirrored() => (OrnamentItem)base.Mirrored() with { Flip = Flip ^ Flip.Across };
-
-    public override Item Painted(Func<Paint?, Paint?> each) =>
-        this with { Ornament = Ornament with { Paints = [.. Ornament.Paints.Select(p => each(p)!)] } };
 }

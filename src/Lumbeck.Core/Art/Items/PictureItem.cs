@@ -29,7 +29,14 @@ public sealed record PictureItem : ShapeItem, ICornered
     /// A CMYK picture made for another printing condition is converted to the house's instead of keeping its numbers.
     /// </summary>
     public bool Convert { get; init; }
+    /// <summary>A drawing in the job's swatches instead of its own colours.</summary>
+    public bool InSwatches { get; init; }
     public override string Kind => Picture is { IsDrawing: true } ? "Drawing" : "Picture";
+
+    [JsonIgnore]
+    public override IEnumerable<Picture> Pictures => Picture is { } own ? base.Pictures.Prepend(own) : base.Pictures;
+
+    public override string Says(Told told) => Picture?.Name ?? base.Says(told);
 
     public override Item Mirrored() => (PictureItem)base.Mirrored() with
     {
@@ -47,10 +54,15 @@ public sealed record PictureItem : ShapeItem, ICornered
     public static Field<PictureItem, decimal> WaistField { get; } =
         PolygonItem.WaistOf<PictureItem>(p => p.Waist, (p, waist) => p with { Waist = waist });
 
-    protected override IReadOnlyList<Field> OwnFields => [CornerField, CornersField, WaistField];
+    /// <summary>Which colours a drawing has.</summary>
+    public static Field<PictureItem, bool> ColoursField { get; } =
+        new("colours", "In the job’s swatches", Values.Switch, p => p.InSwatches, (p, yes) => p with { InSwatches = yes });
 
-    /// <summary>Whether a field makes no difference as it is framed now: only a polygon has corners to count.</summary>
-    public bool Hides(Field field) => Shape != Outlined.Polygon && (field == CornersField || field == WaistField);
+    protected override IReadOnlyList<Field> OwnFields => [CornerField, CornersField, WaistField, ColoursField];
+
+    // Only a polygon has corners to count, only a drawing other colours.
+    public override bool Hides(Field field) => field == ColoursField ? Picture is not { IsDrawing: true }
+        : Shape != Outlined.Polygon && (field == CornersField || field == WaistField);
 
     protected override string? UnsoundShape =>
         Zoom is < 10 or > 2000 || PanX is < -100 or > 100 || PanY is < -100 or > 100 || !Enum.IsDefined(Shape)

@@ -9,6 +9,13 @@ public abstract record ShapeItem : Item
     public Paint? Line { get; init; }
     public Length LineWidth { get; init; }
 
+    [JsonIgnore]
+    public override IEnumerable<Picture> Pictures => Fill?.Pictures ?? [];
+
+    public override string Says(Told told) => Fill is { Paint: null, Pattern: { } paper }
+        ? paper.Kind
+        : (Fill?.Paint ?? Line).Show(told.Swatches);
+
     public override Item Painted(Func<Paint?, Paint?> each) =>
         this with { Fill = Fill?.Painted(each), Line = each(Line) };
 

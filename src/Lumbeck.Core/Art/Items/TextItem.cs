@@ -3,7 +3,7 @@ using System.Text.Json.Serialization;
 namespace Lumbeck.Core.Art.Items;
 
 /// <summary>What a text is for; decides what a new one says and what Check misses when it is not there.</summary>
-public enum TextRole { Free, Title, Subtitle, Author, Blurb, Imprint }
+public enum TextRole { Free, Title, Subtitle, Author, Blurb, Imprint, Quotation, Note, Category }
 
 /// <summary>A line round letters, so many points wide outside them.</summary>
 public sealed record TextEdge(Paint Paint, Length Width);
@@ -49,6 +49,7 @@ public sealed record TextItem : Item
     public bool AsTyped { get; init; }
     /// <summary>On a spine: placed and sized by the trade's order, and anew whenever the spine changes.</summary>
     public bool Composed { get; init; }
+    public override string Says(Told told) => Words.ReplaceLineEndings(" ");
     public override bool IsRead => true;
     public override string Kind => Role == TextRole.Free ? "Text" : Role.ToString();
 

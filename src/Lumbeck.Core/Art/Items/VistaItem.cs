@@ -3,9 +3,19 @@ using System.Text.Json.Serialization;
 namespace Lumbeck.Core.Art.Items;
 
 /// <summary>A vista in its box: the whole sheet, as a rule.</summary>
-public sealed record VistaItem : Item
+public sealed record VistaItem : SketchedItem
 {
     public required Vista Vista { get; init; }
+
+    [JsonIgnore]
+    public override Sketch Sketch => Vista;
+
+    [JsonIgnore]
+    public override Field Which => KindField;
+
+    public override bool IsScene => true;
+
+    public override Paint? Under => Vista.Paints[0];
 
     public override string Kind => Vista.Layer > 0 ? "Layer" : "Vista";
 
@@ -29,14 +39,11 @@ public sealed record VistaItem : Item
         };
     }
 
-    [JsonIgnore]
-    public override IReadOnlyList<Field> Fields =>
-        [KindField,
-            .. Vista.Fields.Select(f =>
-                f.Lift<VistaItem, Vista>(v => v.Vista, (v, vista) => v with { Vista = vista }))];
+    public override VistaItem With(Sketch sketch) => this with { Vista = (Vista)sketch };
 
-    public override string? Unsound => Vista is null or { IsSound: false } ? "its vista" : base.Unsound;
+    public override IEnumerable<Drawn> Draw(Stage stage) =>
+        Vista.Draw(stage).Where(d => Vista.Layer == 0 || d.Layer == Vista.Layer).Select(d => d.Drawn);
 
-    public override Item Painted(Func<Paint?, Paint?> each) =>
-        this with { Vista = Vista with { Paints = [.. Vista.Paints.Select(p => each(p)!)] } };
+    public override string Says(Told told) =>
+        Vista.Layer > 0 ? $"{Vista.Kind}: {Vista.Layers[Vista.Layer - 1]}" : $"{Vista.Kind}, {base.Says(told)}";
 }

@@ -3,17 +3,27 @@ namespace Lumbeck.Core.Art.Patterns;
 /// <summary>
 /// Contour lines of a made-up sea floor: heights from two octaves of lattice noise, traced at even steps by marching
 /// squares,
-/// each line smoothed as one run of quadratic curves. Every fifth line is heavier, as on a chart.
+/// each line smoothed as one run of quadratic curves. Every fifth line is heavier, as on a chart. Its second version has
+/// a paint for those, finer lines halfway between on the shallows, and a say in how close the lines lie.
 /// </summary>
 public sealed record ContourLines : Pattern
 {
     private const double Cell = 4;      // mm between samples
     private const double Wave = 105;    // mm of the long swell
-    private const int Steps = 15;       // lines over the noise's whole range
+
+    /// <summary>Lines over half of the noise's range.</summary>
+    public decimal Lines { get; init; } = 15;
 
     public override string Kind => "contour lines";
 
-    public override ImmutableArray<string> Slots => ["Lines"];
+    public override int Newest => 2;
+
+    public override ImmutableArray<string> Slots => Version == 1 ? ["Lines"] : ["Lines", "Every fifth", "Halfway"];
+
+    private static readonly Field LinesField = Number<ContourLines>("lines", "Lines", "", 6, 30,
+        c => c.Lines, (c, n) => c with { Lines = Math.Round(n) });
+
+    protected override IReadOnlyList<Field> OwnFields => Version == 1 ? [] : [LinesField];
 
     protected override IEnumerable<Drawn> Draw(Bounds window)
     {
@@ -29,13 +39,18 @@ public sealed record ContourLines : Pattern
 
         var fine = new Pen();
         var heavy = new Pen();
-        for (var step = 1; step < Steps * 2; step++)
+        var between = new Pen();
+        var steps = (int)Lines;
+        for (var step = 1; step < steps * 2; step++)
         {
             var pen = step % 5 == 0 ? heavy : fine;
-            foreach (var line in Trace(heights, (step / (double)Steps) - 1)) Smooth(pen, line, left, top);
+            foreach (var line in Trace(heights, (step / (double)steps) - 1)) Smooth(pen, line, left, top);
+            if (Version == 1 || step < steps) continue;
+            foreach (var line in Trace(heights, ((step + 0.5) / steps) - 1)) Smooth(between, line, left, top);
         }
         yield return new Line(fine.Done(), 0.5);
-        yield return new Line(heavy.Done(), 1.0);
+        if (Version > 1) yield return new Line(between.Done(), 0.4, 2);
+        yield return new Line(heavy.Done(), 1.0, Version == 1 ? 0 : 1);
     }
 
     private double Height(double x, double y) =>

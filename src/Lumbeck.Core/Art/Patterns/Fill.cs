@@ -12,6 +12,10 @@ public sealed record Fill(Paint? Paint = null, Pattern? Pattern = null)
 
     public static implicit operator Fill?(Paint? paint) => Of(paint, null);
 
+    /// <summary>The kept pictures that it shows.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IEnumerable<Picture> Pictures => Pattern is OwnMotif { Motif: { } motif } ? [motif] : [];
+
     /// <summary>Whether it lets nothing of what lies under it through.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public bool Hides => Paint is not (null or FinishPaint);

@@ -13,7 +13,7 @@ public static class Papers
     /// <summary>Word by word, in the order that they are offered.</summary>
     public static ImmutableArray<(string Word, Pattern First)> All { get; } =
     [
-        ("contour-lines", new ContourLines { Seed = 1, Paints = Grays(100) }),
+        ("contour-lines", new ContourLines { Version = 2, Seed = 1, Paints = Grays(70, 100, 45) }),
         ("waves", new Waves { Seed = 3, Paints = Grays(20, 70, 40) }),
         ("ridges", new Ridges { Seed = 5, Paints = Grays(0, 90, 60) }),
         ("rays", new Rays { Seed = 2, Paints = Grays(15, 30, 60) }),
@@ -40,6 +40,7 @@ public static class Papers
         ("hexagons", new Hexagons { Seed = 3, Paints = Grays(40, 70, 60) }),
         ("guilloche", new Guilloche { Seed = 2, Paints = Grays(70, 45, 90) }),
         ("scrolls", new Scrolls { Seed = 1, Paints = Grays(70, 40, 60) }),
+        ("own-motif", new OwnMotif { Seed = 1, Paints = Grays(90, 60, 25) }),
         ("scattered-shapes", new ScatteredShapes { Seed = 10, Paints = Grays(35, 65, 90) }),
     ];
 

@@ -31,6 +31,9 @@ public sealed record Line(Outline Shape, double Width, int Slot = 0) : Drawn
     /// <summary>No line is drawn finer, however small the drawing is, in points.</summary>
     public const double Least = 0.3;
 
+    /// <summary>Whether its ends are round; its corners always are.</summary>
+    public bool Round { get; init; }
+
     /// <summary>Lengths of strokes and gaps in turn, in points; none for a whole line.</summary>
     public ImmutableArray<double> Dash { get; init; } = [];
 
@@ -71,6 +74,19 @@ public sealed record Graded(Outline Shape, Tone From, Tone To, double X1, double
     {
         var ((x1, y1), (x2, y2)) = (place.At(X1, Y1), place.At(X2, Y2));
         return this with { Shape = Shape.Under(place), X1 = x1, Y1 = y1, X2 = x2, Y2 = y2 };
+    }
+}
+
+/// <summary>A drawing from elsewhere in several places, each time about the middle of a square.</summary>
+/// <param name="Side">The square's side.</param>
+/// <param name="Places">From the square's middle to the whole, without a stretch.</param>
+public sealed record Motifs(double Side, ImmutableArray<Affine> Places) : Drawn
+{
+    public override Drawn Under(Affine place, double scale)
+    {
+        // The square takes the scale, its places the turn and the rest.
+        var smaller = new Affine(1 / scale, 0, 0, 1 / scale, 0, 0);
+        return new Motifs(Side * scale, [.. Places.Select(p => smaller.Then(p).Then(place))]);
     }
 }
 

@@ -9,7 +9,7 @@ internal static class KindsTold
     /// <summary>Tells JSON the kinds of a sort by their words.</summary>
     /// <param name="type">The type that JSON asks of; any but the sort's own is left as it is.</param>
     /// <param name="all">The shelf.</param>
-    public static void Tell<T>(JsonTypeInfo type, IEnumerable<(string Word, T First)> all) where T : Sketch
+    public static void Tell<T>(JsonTypeInfo type, IEnumerable<(string Word, T First)> all) where T : class
     {
         if (type.Type != typeof(T)) return;
         type.PolymorphismOptions = new()

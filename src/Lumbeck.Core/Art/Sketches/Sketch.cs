@@ -16,6 +16,11 @@ public abstract record Sketch
     /// <summary>One plain paint for each slot, in their order.</summary>
     public required ImmutableList<Paint> Paints { get; init; }
 
+    /// <summary>
+    /// Drawn as its visible edges in lines so heavy, for colouring and for foil; filled where null.
+    /// </summary>
+    public Length? Outlined { get; init; }
+
     /// <summary>What people call it.</summary>
     [JsonIgnore]
     public abstract string Kind { get; }
@@ -30,7 +35,7 @@ public abstract record Sketch
 
     /// <summary>Its seed, what is given of its own kind, how it is laid, then its paints.</summary>
     [JsonIgnore]
-    public IReadOnlyList<Field> Fields => [SeedField, .. OwnFields, .. LayFields, .. Slots.Select(PaintField)];
+    public IReadOnlyList<Field> Fields => [SeedField, .. OwnFields, .. LayFields, OutlinedField, .. Slots.Select(PaintField)];
 
     /// <summary>What is given of its own kind.</summary>
     protected virtual IReadOnlyList<Field> OwnFields => [];
@@ -40,6 +45,19 @@ public abstract record Sketch
 
     private static readonly Field<Sketch, Seed> SeedField =
         new("seed", "Seed", Values.Seeds, p => p.Seed, (p, seed) => p with { Seed = seed });
+
+    /// <summary>The lightest and the heaviest line of an outline.</summary>
+    private static readonly Length Finest = Length.FromPoints(0.25m), Heaviest = Length.FromPoints(6);
+
+    private static readonly Field<Sketch, Length?> OutlinedField =
+        new("outlines", "Outlines", Values.PointsOr("filled"), s => s.Outlined, (s, weight) => s with { Outlined = weight })
+        {
+            Suggested = ["filled", "0.75 pt", "1.5 pt"],
+            Fault = (weight, _) => weight is { } w && (w < Finest || w > Heaviest)
+                ? $"outlines of {w.ShowPoints()} can't be drawn: from {Finest.ShowPoints()} to {Heaviest.ShowPoints()}, " +
+                    "or filled"
+                : null,
+        };
 
     private static Field PaintField(string slot, int n) => new Field<Sketch, Paint>(
         string.Create(System.Globalization.CultureInfo.InvariantCulture, $"paint-{n + 1}"), slot,
@@ -89,7 +107,7 @@ public abstract record Sketch
 
     public virtual bool Equals(Sketch? other) =>
         other is not null && EqualityContract == other.EqualityContract
-            && (Seed, Version) == (other.Seed, other.Version) && Paints.SequenceEqual(other.Paints);
+            && (Seed, Version, Outlined) == (other.Seed, other.Version, other.Outlined) && Paints.SequenceEqual(other.Paints);
 
     public override int GetHashCode() =>
         Paints.Aggregate(HashCode.Combine(EqualityContract, Seed, Version), HashCode.Combine);

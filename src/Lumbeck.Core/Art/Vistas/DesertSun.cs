@@ -5,6 +5,7 @@ public sealed record DesertSun : Vista
 {
     public override string Kind => "desert and sun";
     public override ImmutableArray<string> Slots => ["Sky", "Horizon", "Sun", "Sand", "Shadow"];
+    public override ImmutableArray<Role> Roles() => [Role.Sky, Role.Low, Role.Light, Role.Far, Role.Far];
     public override ImmutableArray<string> Layers => ["sky", "sun", "far dunes", "near dunes", "ripples"];
 
     private const int Dunes = 5;

@@ -5,6 +5,7 @@ public sealed record Harbour : Vista
 {
     public override string Kind => "harbour";
     public override ImmutableArray<string> Slots => ["Sky", "Horizon", "Sun", "Hills", "Water", "Boats", "Sails"];
+    public override ImmutableArray<Role> Roles() => [Role.Sky, Role.Low, Role.Light, Role.Far, Role.Far, Role.Near, Role.Light];
     public override ImmutableArray<string> Layers => ["sky", "sun", "hills", "water", "boats", "mirrored"];
 
     public override IEnumerable<(int, Drawn)> Draw(Stage stage)

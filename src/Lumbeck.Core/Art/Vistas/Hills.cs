@@ -7,6 +7,7 @@ public sealed record Hills : Vista
 {
     public override string Kind => "hills";
     public override ImmutableArray<string> Slots => ["Sky", "Horizon", "Light", "Far hills", "Near hills"];
+    public override ImmutableArray<Role> Roles() => [Role.Sky, Role.Low, Role.Light, Role.Far, Role.Near];
     public override ImmutableArray<string> Layers => ["sky", "sun", "far hills", "middle hills", "near hills", "trees"];
 
     private const int Ridges = 7;

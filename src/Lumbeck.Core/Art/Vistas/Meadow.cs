@@ -5,6 +5,7 @@ public sealed record Meadow : Vista
 {
     public override string Kind => "meadow";
     public override ImmutableArray<string> Slots => ["Sky", "Clouds", "Trees", "Grass", "Deep grass", "Flowers"];
+    public override ImmutableArray<Role> Roles() => [Role.Sky, Role.Low, Role.Far, Role.Far, Role.Near, Role.Light];
     public override ImmutableArray<string> Layers => ["sky", "clouds", "trees", "meadow", "grasses", "flowers"];
 
     public override IEnumerable<(int, Drawn)> Draw(Stage stage)

@@ -5,6 +5,7 @@ public sealed record MountainLake : Vista
 {
     public override string Kind => "mountain lake";
     public override ImmutableArray<string> Slots => ["Sky", "Horizon", "Lit faces", "Shaded faces", "Water", "Shore"];
+    public override ImmutableArray<Role> Roles() => [Role.Sky, Role.Low, Role.Light, Role.Far, Role.Far, Role.Near];
     public override ImmutableArray<string> Layers => ["sky", "far range", "mountains", "shore", "lake", "ripples"];
 
     public override IEnumerable<(int, Drawn)> Draw(Stage stage)

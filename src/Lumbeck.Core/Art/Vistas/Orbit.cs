@@ -5,6 +5,7 @@ public sealed record Orbit : Vista
 {
     public override string Kind => "orbit";
     public override ImmutableArray<string> Slots => ["Space", "Glow", "Stars", "Planet", "Bands", "Rings"];
+    public override ImmutableArray<Role> Roles() => [Role.Sky, Role.Low, Role.Light, Role.Far, Role.Near, Role.Low];
     public override ImmutableArray<string> Layers => ["space", "stars", "orbits", "planet", "rings", "moons"];
 
     public override IEnumerable<(int, Drawn)> Draw(Stage stage)

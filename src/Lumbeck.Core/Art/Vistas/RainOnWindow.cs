@@ -5,6 +5,7 @@ public sealed record RainOnWindow : Vista
 {
     public override string Kind => "rain on a window";
     public override ImmutableArray<string> Slots => ["Dusk", "Street", "Lights", "Other lights", "Drops"];
+    public override ImmutableArray<Role> Roles() => [Role.Sky, Role.Near, Role.Light, Role.Light, Role.Light];
     public override ImmutableArray<string> Layers => ["dusk", "lights", "runs", "drops"];
 
     public override IEnumerable<(int, Drawn)> Draw(Stage stage)

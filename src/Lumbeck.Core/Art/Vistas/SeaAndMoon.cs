@@ -5,6 +5,7 @@ public sealed record SeaAndMoon : Vista
 {
     public override string Kind => "sea and moon";
     public override ImmutableArray<string> Slots => ["Sky", "Horizon", "Moon", "Clouds", "Sea"];
+    public override ImmutableArray<Role> Roles() => [Role.Sky, Role.Low, Role.Light, Role.Low, Role.Far];
     public override ImmutableArray<string> Layers => ["sky", "moon", "clouds", "sea", "light on the water"];
 
     public override IEnumerable<(int, Drawn)> Draw(Stage stage)

@@ -5,6 +5,7 @@ public sealed record SnowAndTree : Vista
 {
     public override string Kind => "snow and one tree";
     public override ImmutableArray<string> Slots => ["Sky", "Horizon", "Snow", "Shadow", "Tree"];
+    public override ImmutableArray<Role> Roles() => [Role.Sky, Role.Low, Role.Light, Role.Far, Role.Near];
     public override ImmutableArray<string> Layers => ["sky", "far wood", "snow", "shadows", "tree", "flakes"];
 
     public override IEnumerable<(int, Drawn)> Draw(Stage stage)

@@ -5,6 +5,7 @@ public sealed record TownByNight : Vista
 {
     public override string Kind => "town by night";
     public override ImmutableArray<string> Slots => ["Sky", "Glow", "Windows", "Houses", "Near roofs"];
+    public override ImmutableArray<Role> Roles() => [Role.Sky, Role.Low, Role.Light, Role.Far, Role.Near];
     public override ImmutableArray<string> Layers => ["sky", "far houses", "middle houses", "near houses", "windows"];
 
     public override IEnumerable<(int, Drawn)> Draw(Stage stage)

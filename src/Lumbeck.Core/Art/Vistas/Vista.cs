@@ -19,6 +19,9 @@ public abstract record Vista : Sketch
     /// <summary>The layer that is shown alone, from 1; all where 0.</summary>
     public int Layer { get; init; }
 
+    /// <summary>What each of its paints is in the picture, by which an hour is painted.</summary>
+    public abstract ImmutableArray<Role> Roles();
+
     /// <summary>What its layers are, from the farthest.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public abstract ImmutableArray<string> Layers { get; }

@@ -85,13 +85,16 @@ public static class VistaShelf
             }),
     ];
 
+    /// <summary>With fewer swatches than this there is nothing to choose from.</summary>
+    public const int LeastSwatches = 4;
+
     /// <summary>
     /// A vista in a job's own swatches: each role in the swatch that is as light as its own colour is, nearly; as it is
     /// at first where there are fewer than four.
     /// </summary>
     public static Vista In(this Vista vista, IReadOnlyList<Swatch> swatches)
     {
-        if (swatches.Count < 4) return vista;
+        if (swatches.Count < LeastSwatches) return vista;
         return vista with
         {
             Paints =

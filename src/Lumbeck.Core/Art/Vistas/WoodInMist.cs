@@ -5,6 +5,7 @@ public sealed record WoodInMist : Vista
 {
     public override string Kind => "wood in mist";
     public override ImmutableArray<string> Slots => ["Mist", "Light", "Trunks", "Ground"];
+    public override ImmutableArray<Role> Roles() => [Role.Low, Role.Light, Role.Near, Role.Near];
     public override ImmutableArray<string> Layers =>
         ["mist", "light", "far trunks", "middle trunks", "near trunks", "ground"];
 

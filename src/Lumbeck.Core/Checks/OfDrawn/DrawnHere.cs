@@ -19,12 +19,7 @@ internal sealed record DrawnHere(Sketch Art, Item? Item, Piece Piece, Paint? Und
                 case ShapeItem { Fill: { Pattern: { } pattern } fill }:
                     yield return new(pattern, item, piece,
                     fill.Paint ?? ground.Paint); break;
-                case OrnamentItem { Ornament: var o }:
-                    // A label's lines lie on its own plate.
-                    var own = o.Sort is OrnamentSort.Label or OrnamentSort.Badge;
-                    yield return new(o, item, piece, own ? o.Paints[o.WordsLieOn] : ground.Paint);
-                    break;
-                case VistaItem v: yield return new(v.Vista, item, piece, v.Vista.Paints[0]); break;
+                case SketchedItem s: yield return new(s.Sketch, item, piece, s.Under ?? ground.Paint); break;
             }
     }
 

@@ -1,6 +1,10 @@
 namespace Lumbeck.Core.Checks.OfPages;
 
-/// <summary>Rules of a page too thin to print whole.</summary>
+/// <summary>
+/// Rules of a page too thin to print whole: thinner than the house's, and in a tint under 0.75 pt, or 1 pt where the
+/// tint is
+/// below 30 %, since a screen breaks them.
+/// </summary>
 public sealed class PageLine : PageRule
 {
     public override string Id => "page.line";
@@ -8,20 +12,31 @@ public sealed class PageLine : PageRule
 
     public override IEnumerable<Finding> Find(PageLook look)
     {
-        foreach (var piece in look.Scene.Pieces)
+        var least = look.House.Inside.RuleLeast.Points;
+        foreach (var piece in look.Scene.Pieces.Where(p => p.Item is PageScene.Body))
         {
-            var thin = piece.Marks.SelectMany(m =>
-                m switch
-                {
-                    LineMark l => [l],
-                    RepeatedMark r => r.Symbol.OfType<LineMark>(),
-                    _ => (IEnumerable<LineMark>)[],
-                })
-                .MinBy(l => l.Width);
-            if (thin is null || thin.Width >= look.House.RuleLeast.Points - 0.005) continue;
-            yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(),
-                $"{look.House.RuleLeast.ShowPoints()} or more",
-                "Thinner than this a line breaks up.", "Make the rules heavier.", piece.Frame.ToBox());
+            List<LineMark> lines = [.. piece.Marks.SelectMany(m =>
+                m is RepeatedMark r ? r.Symbol.OfType<LineMark>() : m is LineMark l ? [l] : [])];
+            var thin = lines.MinBy(l => l.Width);
+            if (thin is not null && thin.Width < least - 0.005)
+            {
+                yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(),
+                    $"{look.House.Inside.RuleLeast.ShowPoints()} or more",
+                    "Thinner than this a line breaks up.", "Make the rules heavier.", piece.Frame.ToBox());
+                continue;
+            }
+            var broken = lines.Where(l => l.Finish is null && l.Width < Least(l.Ink) - 0.005).MinBy(l => l.Width);
+            if (broken is not null)
+                yield return Found(look, Severity.Caution, $"{Length.FromDrawing(broken.Width).ShowPoints()} in a " +
+                    $"tint of {Typed.Show(Tint(broken.Ink), " %")}",
+                    $"{Least(broken.Ink).ToString("0.##", CultureInfo.InvariantCulture)} pt or more, or solid",
+                    "A tint is a screen of dots, which breaks a thin line.", "Make the rules heavier, or solid.",
+                        piece.Frame.ToBox());
         }
     }
+
+    /// <summary>The darkest of an ink's plates, in percent: a plate that is solid holds the line.</summary>
+    private static decimal Tint(Ink ink) => Math.Max(Math.Max(ink.C, ink.M), Math.Max(ink.Y, ink.K)) / 100m;
+
+    private static double Least(Ink ink) => Tint(ink) switch { 0 or >= 100 => 0, < 30 => 1, _ => 0.75 };
 }

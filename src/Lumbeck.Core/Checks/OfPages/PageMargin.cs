@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Checks.OfPages;
 
-/// <summary>Marks that leave the margins and do not run out to an edge by design.</summary>
+/// <summary>
+/// Marks that leave the margins and do not run out to an edge by design; ink where a cover is glued on.
+/// </summary>
 public sealed class PageMargin : PageRule
 {
     public override string Id => "page.margin";
@@ -9,18 +11,42 @@ public sealed class PageMargin : PageRule
     public override IEnumerable<Finding> Find(PageLook look)
     {
         var safe = look.Page.Safe;
-        foreach (var piece in look.Scene.Pieces)
+        foreach (var piece in look.Written)
         {
             if (piece.Inked.IsEmpty) continue;
-            var ink = piece.Inked.ToBox();
-            // Half a rule lies beyond the line that it is drawn along.
-            var tolerance = Look.Tolerance + look.House.RuleLeast;
+            // Of a line along a margin half lies beyond it: what is looked at is the way that it is drawn along.
+            var ink = Ways(piece).ToBox();
             var past = new[] { safe.X - ink.X, safe.Y - ink.Y, ink.Right - safe.Right,
                 ink.Bottom - safe.Bottom }.Max(l => l.Units);
-            if (past <= tolerance.Units) continue;
+            if (past <= Look.Tolerance.Units) continue;
             yield return Found(look, Severity.Stop, $"{Length.FromUnits(past).Show(look.Unit)} past the margin", "within the margins",
                 "What reaches into the gutter is hidden in the fold, and what reaches the cut is cut.",
                     "Make the margins larger, or what lies on the page smaller.", ink);
         }
+        if (look.Plan is { } plan && (look.Number == 1 || look.Number == plan.Printed)
+            && plan.Rules.Glue is { Units: > 0 } glue)
+        {
+            var trim = look.Page.Trim;
+            var boundLeft = plan.Grid(-1).IsRight(look.Number);
+            var strip = boundLeft
+                ? new Box(trim.X, trim.Y, glue, trim.Height)
+                : new Box(trim.Right - glue, trim.Y, glue, trim.Height);
+            if (look.Scene.Pieces.Any(p => !p.Inked.IsEmpty && !p.Inked.ToBox().Intersect(strip).IsEmpty))
+                yield return Found(look, Severity.Stop, $"ink within {glue.Show(look.Unit)} of the bound edge", "none there",
+                    $"{look.House.Name} glues the cover to the first and the last page.",
+                        "Give this page a wider gutter, or nothing that runs out to an edge.", strip);
+        }
     }
+
+    private const double Hair = 0.001;
+
+    private static Bounds Ways(Piece piece) => piece.Marks.SelectMany(m => m is RepeatedMark r ? r.Each() : [m])
+        .Aggregate(Bounds.None, (all, m) => all.Union(m switch
+        {
+            FillMark f => f.Shape.Bounds,
+            // A level line alone has no height, and would be no bounds.
+            LineMark { Shape.Bounds: var b } => new(b.Left, b.Top - Hair, b.Right, b.Bottom + Hair),
+            GlyphMark => piece.Inked,
+            _ => Bounds.None,
+        }));
 }

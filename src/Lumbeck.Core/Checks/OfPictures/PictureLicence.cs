@@ -13,20 +13,20 @@ public sealed class PictureLicence : Rule
     public override IEnumerable<Finding> Find(Look look)
     {
         if (look.Kept is not { } kept) yield break;
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, picture) in look.PicturesShown())
         {
-            if (item is not PictureItem { Picture: { } picture } || kept.Stated(picture) is not { } stated) continue;
+            if (kept.Stated(picture) is not { } stated) continue;
+            var place = item is null ? null : look.Scene.Piece(item.Id)?.Frame.ToBox();
             if (stated.Source.Length == 0 || stated.Licence.Length == 0)
                 yield return Found(look, Severity.Caution,
                     stated.Source.Length == 0 ? "no source stated" : "no licence stated", "source and licence",
                     $"Nobody said whose {picture.Name} is: a picture used without leave can stop a book that is on sale.",
-                    "Say in the Drawer where it is from and what it may be used for.", item,
-                    place: piece.Frame.ToBox());
+                    "Say in the Drawer where it is from and what it may be used for.", item, place: place);
             else if (Forbids.FirstOrDefault(f =>
                 stated.Licence.Contains(f, StringComparison.OrdinalIgnoreCase)) is { } no)
                 yield return Found(look, Severity.Caution, stated.Licence, "leave to sell and to crop",
                     $"A cover is sold and cropped, which “{no}” forbids.",
-                    "Take another picture, or its maker’s leave.", item, place: piece.Frame.ToBox());
+                    "Take another picture, or its maker’s leave.", item, place: place);
         }
     }
 }

@@ -12,14 +12,13 @@ public sealed class PictureMissing : Rule
     public override IEnumerable<Finding> Find(Look look)
     {
         if (look.Kept is not { } kept) yield break;
-        foreach (var item in look.Here())
+        foreach (var (item, picture) in look.PicturesShown())
         {
-            if (item is not PictureItem { Hidden: false, Picture: { } picture } || kept.Fault(picture) is not { } fault)
-                continue;
+            if (kept.Fault(picture) is not { } fault) continue;
             yield return Found(
                 look, Severity.Stop, $"{picture.Name}: {fault}", "the file as it was taken in",
                 "Without it the file for the printer can’t be made.", "Put the picture in again, or remove the item.",
-                item, place: look.Scene.Piece(item.Id)?.Frame.ToBox());
+                item, place: item is null ? null : look.Scene.Piece(item.Id)?.Frame.ToBox());
         }
     }
 }

@@ -16,7 +16,7 @@ public sealed class LineWeight : Rule
                 if (width > 0 && (thinnest is null || width < thinnest.Value.Width)) thinnest = (width, ink);
             }
             // Papers and other drawn art have a rule of their own.
-            if (item is OrnamentItem or VistaItem) continue;
+            if (item is SketchedItem) continue;
             var drawn = item is ShapeItem { Fill.Pattern: not null } ? piece.Marks.OfType<LineMark>() : Lines(piece.Marks);
             foreach (var line in drawn) see(line.Width, line.Ink);
             if (item is RectItem { Kind: "Rule", Fill.Paint: { } fill } && piece.Frame.ToBox() is var box)

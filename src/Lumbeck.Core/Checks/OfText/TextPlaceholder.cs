@@ -45,6 +45,9 @@ public sealed class TextPlaceholder : Rule
         TextRole.Subtitle => t.Subtitle,
         TextRole.Author => t.Author,
         TextRole.Imprint => t.Imprint,
+        TextRole.Blurb => t.Blurb,
+        TextRole.Note => t.Note,
+        TextRole.Category => t.Category,
         _ => "",
     };
 }

@@ -16,6 +16,8 @@ public sealed class TextTicket : Rule
             if (item is not TextItem { Starter: false } text
                 || Fact(look.Job.Ticket, text.Role) is not ({ Length: > 0 } fact, var name))
                 continue;
+            if (text.Role == TextRole.Title && text.Hold.Panel == Part.Spine && look.Job.Ticket.SpineTitle.Length > 0)
+                fact = look.Job.Ticket.SpineTitle;
             var (says, ticket) = (Plainly(text.Words), Plainly(fact));
             // A line of a title set in several, a family name alone, a title with its article: each is part of the
             // other.

@@ -9,7 +9,8 @@ public static class Rules
             new ZoneTrim(), new ZoneFold(), new ZoneEdge(), new ZoneSpine(), new ZoneDrift(),
         new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new TextTicket(), new TextSize(), new TextInks(),
             new TextContrast(), new TextTypography(), new LineWeight(), new PaperLine(), new PaperBeats(),
-        new PictureMissing(), new PictureResolution(), new PictureColour(), new PictureGamut(), new PictureLicence(),
+        new PictureMissing(), new PictureResolution(), new PictureColour(), new PictureGamut(), new PictureSeam(),
+            new PictureLicence(),
             new InkTotal(), new InkOverprint(), new InkBlack(), new InkFinish(), new InkSteps(),
         new BarcodeDigits(), new BarcodeRoom(), new BarcodeInk(), new BarcodeReadable(), new BarcodePrice(),
             new BarcodeWho(), new FaceEmbed(), new BleedBare(), new PressTransparency(), new PressSize(),
@@ -21,7 +22,7 @@ public static class Rules
     public static void RefuseUnknown(Job job)
     {
         foreach (var waiver in job.Waivers)
-            if (All.All(r => r.Id != waiver.Rule))
+            if (All.All(r => r.Id != waiver.Rule) && PageRule.All.All(r => r.Id != waiver.Rule))
                 throw new Refusal("waiver", $"there is no rule called `{LengthText.Clip(waiver.Rule)}`");
     }
 

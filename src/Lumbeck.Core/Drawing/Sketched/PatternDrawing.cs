@@ -13,10 +13,19 @@ public static class PatternDrawing
     public static IEnumerable<Mark> Draw(Pattern pattern, IReadOnlyList<Swatch> swatches, double x, double y,
         Bounds window, IDrawings? drawings = null)
     {
+        var mm = Length.FromMillimetres(1).Points;
         var plain = pattern.Bare();
+        if (plain.Outlined is { } weight)
+        {
+            var edges = Outlining.Of(pattern, weight, (plain, x, y, window), () => InPoints(plain, x, y, window),
+                Outlining.Region * mm * mm, swatches, drawings);
+            return edges.SelectMany(d => Marks(d, pattern.Paints, swatches));
+        }
         IReadOnlyList<Drawn> draw() => InPoints(plain, x, y, window);
         var drawn = drawings is null ? draw() : drawings.Kept(plain, x, y, window, draw);
-        return drawn.SelectMany(d => Marks(d, pattern.Paints, swatches));
+        return drawn.SelectMany(d => d is Motifs motifs
+            ? MotifDrawing.Marks((OwnMotif)pattern, motifs, swatches, drawings)
+            : Marks(d, pattern.Paints, swatches));
     }
 
     /// <summary>What is drawn, in points, as marks.</summary>
@@ -30,7 +39,7 @@ public static class PatternDrawing
             case Line l:
                 yield return PaintedMarks.Lined(l.Shape, l.Width, Toned(l.Slot, l.Toward, paints, swatches),
                     swatches) with
-                { Dash = l.Dash };
+                { Dash = l.Dash, Cap = l.Round ? LineCap.Round : LineCap.Butt };
                 break;
             case Graded g:
                 var (from, to) = (Toned(g.From, paints, swatches), Toned(g.To, paints, swatches));
@@ -94,6 +103,7 @@ public static class PatternDrawing
             X2 = (g.X2 * mm) + x,
             Y2 = (g.Y2 * mm) + y,
         },
+        Motifs m => new Motifs(m.Side * mm, [.. m.Places.Select(p => p with { E = (p.E * mm) + x, F = (p.F * mm) + y })]),
         Repeated r => new Repeated(
             [.. r.Symbol.Select(s => InPoints(s, mm, 0, 0))],
             [.. r.Places.Select(p => p with { E = (p.E * mm) + x, F = (p.F * mm) + y })]),

@@ -43,17 +43,8 @@ public static class InWords
                 if (shape.Fill?.Pattern is { } pattern) said.Add($"with {pattern.Kind} over it");
                 if (shape.Line is { } line) said.Add($"lined with {((Paint?)line).Show(job.Swatches)}");
                 break;
-            case OrnamentItem { Ornament: var drawn }:
-                said.Add($"drawn from seed {drawn.Seed}");
-                break;
-            case VistaItem { Vista: var drawn }:
-                said.Add($"drawn from seed {drawn.Seed}");
-                break;
-            case CodeItem code:
-                said.Add(code.Link.Length > 0 ? code.Link : "no link");
-                break;
-            case BarcodeItem code:
-                said.Add(BarcodeDrawing.Number(code, job.Ticket) is { } n ? Isbn.Hyphenate(n) : "no number");
+            default:
+                if (item.Says(new(job.Swatches, job.Ticket.Isbn)) is { Length: > 0 } says) said.Add(says);
                 break;
         }
         if (Placement.Of(item, sheet) is { } at)

@@ -24,6 +24,8 @@ public static class Facts
         return parts switch
         {
             ["ticket", var key] => TicketFacts.All.FirstOrDefault(f => f.Path == path && key.Length > 0),
+            ["inside", _] => InsideFacts.All.FirstOrDefault(f => f.Path == path),
+            ["run", var id, _] => RunFacts.Of(job, id).FirstOrDefault(f => f.Path == path),
             ["ground", _] => GroundFacts.Of(job, 0).FirstOrDefault(f => f.Path == path),
             ["ground", "1", _] when job.Wraps.Count > 1 => GroundFacts.Of(job, 1).FirstOrDefault(f => f.Path == path),
             ["swatch", var id, _] => GroundFacts.OfSwatch(id).FirstOrDefault(f => f.Path == path),

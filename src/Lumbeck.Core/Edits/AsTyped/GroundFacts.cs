@@ -12,7 +12,7 @@ public static class GroundFacts
             new(GroundPath.Of(wrap, "paint"), "Ground", j => G(j).Paint.Show(j.Swatches),
                 (j, t) => new PaintGround(Facts.MaybePaint(j, t), wrap)) { TakesColour = true },
             new(GroundPath.Of(wrap, "paper"), "Paper", j => PatternFacts.Show(G(j).Pattern),
-                (j, t) => new LayPaper(PatternFacts.Read(j, t, G(j).Pattern), wrap)) { Choices = PatternFacts.Choices },
+                (j, t) => new LayPaper(PatternFacts.Read(j, t, G(j).Pattern, null), wrap)) { Choices = PatternFacts.Choices },
             new(GroundPath.Of(wrap, "calm"), "Calm", j => G(j).Pattern is { Calm.Count: > 0 } ? "under words" : "nowhere",
                 (_, t) => new CalmPaper(Typed.Choice(t, Calms), wrap)) { Choices =
                     Facts.Of([.. Calms.Select(c => (c.Item1, c.Item1))]) },

@@ -8,16 +8,22 @@ internal static class PatternFacts
     public static string Show(Pattern? pattern) => pattern?.Kind ?? "none";
 
     public static Func<Job, IReadOnlyList<(string, string)>> Choices { get; } =
-        Facts.Of([("none", "none"), .. Papers.Kinds.Select(k => (k.Kind, k.Kind))]);
+        Facts.Of([("none", "none"), .. Papers.Kinds.Select(k => (k.Kind, k.Kind)), (Companions.Small, Companions.Small),
+            (Companions.Plain, Companions.Plain)]);
 
     /// <summary>
     /// A kind as its name was picked: the one that lies there, or in the job's swatches as it is at first, keeping
-    /// seed,
-    /// scale and turn of what lay there.
+    /// scale and turn of what lay there; or a paper that goes with one that lies there.
     /// </summary>
-    public static Pattern? Read(Job job, string text, Pattern? there)
+    /// <param name="job">The job.</param>
+    /// <param name="text">As it was picked.</param>
+    /// <param name="there">What lies there.</param>
+    /// <param name="ground">The ground's paper, which companions of a shape go with; those of the ground with its own.</param>
+    public static Pattern? Read(Job job, string text, Pattern? there, Pattern? ground)
     {
         var said = text.Trim();
+        if (said is Companions.Small or Companions.Plain)
+            return Companions.Of(ground ?? there ?? throw Typed.No("no paper lies here that one could go with: pick one first"), said);
         if (said.Length == 0 || said.Equals("none", StringComparison.OrdinalIgnoreCase)) return null;
         if (Papers.Kinds.FirstOrDefault(k => k.Kind.Equals(said, StringComparison.OrdinalIgnoreCase)) is not { } kind)
             throw Typed.No($"`{LengthText.Clip(text)}` is no paper: pick one, such as `waves` or `dots`, or `none`");

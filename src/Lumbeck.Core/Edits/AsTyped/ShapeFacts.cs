@@ -3,6 +3,9 @@ namespace Lumbeck.Core.Edits.AsTyped;
 /// <summary>The facts of drawn shapes.</summary>
 internal static class ShapeFacts
 {
+    private static Pattern? Ground(Job job, string id) =>
+        job.WrapOf(id) is >= 0 and var wrap ? job.Wraps[wrap].Take.Ground.Pattern : null;
+
     public static IEnumerable<Fact> Of(ShapeItem item)
     {
         var id = item.Id;
@@ -13,7 +16,7 @@ internal static class ShapeFacts
                 (j, t) => new FillShape(id, Facts.MaybePaint(j, t)))
             { TakesColour = true };
             yield return new($"item/{id}/paper", "Paper", j => PatternFacts.Show(S(j).Fill?.Pattern),
-                (j, t) => new PatternShape(id, PatternFacts.Read(j, t, S(j).Fill?.Pattern)))
+                (j, t) => new PatternShape(id, PatternFacts.Read(j, t, S(j).Fill?.Pattern, Ground(j, id))))
             { Choices = PatternFacts.Choices };
             foreach (var fact in PatternFacts.Of(item.Fill?.Pattern, key => $"item/{id}/{key}", j => S(j).Fill?.Pattern,
                 (field, value) => new SetPattern(id, field, value)))

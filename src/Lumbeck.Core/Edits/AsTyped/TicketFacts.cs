@@ -25,12 +25,14 @@ public static class TicketFacts
                 : Isbn.TryParse(t, out var isbn, out var why)
                 ? new SetIsbn(isbn.Digits)
                 : throw Typed.No(why)),
-        new("ticket/price", "Price", j => j.Ticket.Price?.ToString() ?? "",
-            (_, t) => t.Trim().Length == 0
-                ? new SetPrice(null)
-                : Price.TryParse(t, out var price, out var why)
-                ? new SetPrice(price)
-                : throw Typed.No(why)),
+        new("ticket/price", "Price", j => j.Ticket.Price?.ToString() ?? "", (_, t) => new SetPrice(PriceOf(t))),
+        new("ticket/second-price", "Abroad", j => j.Ticket.SecondPrice?.ToString() ?? "", (_, t) => new SetSecondPrice(PriceOf(t))),
+        Word("spine-title", "On the spine", TicketFact.SpineTitle),
+        Word("category", "Category", TicketFact.Category),
+        Word("blurb", "Blurb", TicketFact.Blurb),
+        Word("note", "On the author", TicketFact.Note),
+        new("ticket/quotations", "Said of it", j => Quoted.Show(j.Ticket.Quotations),
+            (_, t) => new SetQuotations(Quoted.TryParse(t, out var all, out var why) ? all : throw Typed.No(why))),
         new("ticket/language", "Language", j => j.Ticket.Language,
             (_, t) => new SetLanguage(Language.All.FirstOrDefault(l =>
                 l.Name.Equals(t.Trim(), StringComparison.OrdinalIgnoreCase))?.Code
@@ -57,6 +59,9 @@ public static class TicketFacts
         new("ticket/unit", "Unit", j => LengthText.Name(j.Ticket.Unit), (_, t) => new SetUnit(Typed.Choice(t, Units)))
             { Choices = Facts.Of(("in", "inches"), ("mm", "millimetres")) },
     ];
+
+    private static Price? PriceOf(string text) => text.Trim().Length == 0 ? null
+        : Price.TryParse(text, out var price, out var why) ? price : throw Typed.No(why);
 
     private static Fact Word(string key, string label, TicketFact which) =>
         new("ticket/" + key, label, j => j.Ticket.Words(which), (_, t) => new SetFact(which, t.Trim()));

@@ -29,6 +29,9 @@ public static class EditJson
         (typeof(PinSpine), "pin-spine"),
         (typeof(SetPeople), "set-people"),
         (typeof(SetPrice), "set-price"),
+        (typeof(LayTakes), "lay-takes"),
+        (typeof(SetSecondPrice), "set-second-price"),
+        (typeof(SetQuotations), "set-quotations"),
         (typeof(SetLanguage), "set-language"),
         (typeof(SetInsideColour), "set-inside-colour"),
         (typeof(SetBack), "set-back"),
@@ -38,6 +41,18 @@ public static class EditJson
         (typeof(SetPrinterSays), "set-printer-says"),
         (typeof(LayInside), "lay-inside"),
         (typeof(TakeInside), "take-inside"),
+        (typeof(AddRun), "add-run"),
+        (typeof(RemoveRun), "remove-run"),
+        (typeof(MoveRun), "move-run"),
+        (typeof(CopyRun), "copy-run"),
+        (typeof(ChangeRun), "set-run"),
+        (typeof(SetDesignField), "set-design-field"),
+        (typeof(SetDesign), "set-design"),
+        (typeof(HangOnPage), "hang-on-page"),
+        (typeof(LayTable), "lay-table"),
+        (typeof(SetInside), "set-inside"),
+        (typeof(BeginInside), "begin-inside"),
+        (typeof(PutInsideBy), "put-inside-by"),
         (typeof(SetField), "set-field"),
         (typeof(AddItem), "add-item"),
         (typeof(RemoveItem), "remove-item"),
@@ -91,6 +106,7 @@ public static class EditJson
         (typeof(PaintGround), "paint-ground"),
         (typeof(LayPaper), "lay-paper"),
         (typeof(CalmPaper), "calm-paper"),
+        (typeof(MovePaper), "move-paper"),
         (typeof(SetGroundPattern), "set-ground-pattern"),
         (typeof(SetPattern), "set-pattern"),
         (typeof(AddSwatch), "add-swatch"),
@@ -106,7 +122,7 @@ public static class EditJson
 
     private static readonly JsonSerializerOptions Options = new(JobJson.Options)
     {
-        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Named, Papers.Told } },
+        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Named, Papers.Told, DesignShelf.Told } },
     };
 
     private static void Named(JsonTypeInfo type)

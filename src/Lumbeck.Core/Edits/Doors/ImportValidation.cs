@@ -56,8 +56,11 @@ public static class ImportValidation
         if (job.Ticket is null || job.Swatches is null || job.Wraps is null or { Count: 0 or > 4 } || job.Looks is null)
             throw No("its parts");
         if (Enum.GetValues<TicketFact>()
-            .Any(w => job.Ticket.Words(w) is not { Length: <= 300 } said || Plain.Line(said) != said))
+            .Any(w => job.Ticket.Words(w) is not { } said || said.Length > w.Most() || w.Plainly(said) != said))
             throw No("a fact of its ticket");
+        if (job.Ticket.Quotations is not { } quotations || quotations.Any(q => q?.Words is null || q.Source is null)
+            || !Quoted.TryParse(Quoted.Show(quotations), out var read, out _) || !read.SequenceEqual(quotations))
+            throw No("the words of its ticket");
         if (job.Swatches.Count > 200
             || job.Swatches.Any(s => s?.Id is null || s.Name is null || s.Asked is null or { Length: > 60 })
             || job.Swatches.DistinctBy(s => s.Id).Count() != job.Swatches.Count)
@@ -88,6 +91,9 @@ public static class ImportValidation
                         throw No($"the item {item.Id}");
             }
         }
+        if (job.Inside is { IsSound: false }) throw No("its pages");
+        if (job.WithPagesCounted(job with { Inside = null }) is var counted && counted.Ticket.Pages != job.Ticket.Pages)
+            throw No("its count of pages");
         if (job.Wraps.SelectMany(w => w.Take.Items).GroupBy(i => i.Id).Any(g => g.Count() > 1))
             throw No("an item on two wraps");
         // The house's figures are read as a house file's are, each within its range; the sheets are computed, and

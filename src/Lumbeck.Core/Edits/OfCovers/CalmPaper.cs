@@ -26,6 +26,17 @@ public sealed record CalmPaper(bool Calm, int Wrap = 0) : Edit
         return job.With(Wrap, take with { Ground = take.Ground with { Pattern = paper with { Calm = boxes } } });
     }
 
+    /// <summary>Whether a calm paper would be calm elsewhere as words lie now.</summary>
+    public static bool IsStale(Job job, int wrap)
+    {
+        if (wrap >= job.Wraps.Count || job.Wraps[wrap].Take.Ground.Pattern is not { Calm.Count: > 0 } paper) return false;
+        var boxes = new CalmPaper(true, wrap).Boxes(job, job.Wraps[wrap].Take, paper).ToList();
+        return boxes.Count > 0 && !boxes.SequenceEqual(paper.Calm);
+    }
+
+    /// <summary>Wider than any sheet, in points.</summary>
+    private const double Far = 100_000;
+
     private IEnumerable<CalmBox> Boxes(Job job, Take take, Pattern paper)
     {
         var found = 0;
@@ -38,6 +49,11 @@ public sealed record CalmPaper(bool Calm, int Wrap = 0) : Edit
             var share = Share(text.Style.Paint.Resolve(job.Swatches), paper, take.Ground.Paint, job.Swatches);
             if (share == 0 || found++ >= Pattern.MostCalm) continue;
             var box = at.ToSheet.Of(new(0, 0, at.Box.Width.Points, at.Box.Height.Points));
+            // What lies off the sheet, or has no extent that can be told, is read nowhere.
+            var whole = new Bounds(0, 0, sheet.Size.Width.Points, sheet.Size.Height.Points);
+            if (!(box.Left < whole.Right && box.Right > whole.Left && box.Top < whole.Bottom && box.Bottom > whole.Top
+                && box.Right - box.Left < Far && box.Bottom - box.Top < Far))
+                continue;
             var front = (sheet.Panel(Part.Front)?.Face ?? sheet.Trim);
             decimal mm(double points) => Math.Round((decimal)(points * 25.4 / 72), 2);
             yield return new(mm(box.Left - front.X.Points), mm(box.Top - front.Y.Points), mm(box.Right - box.Left),

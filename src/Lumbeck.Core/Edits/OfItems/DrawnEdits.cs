@@ -122,18 +122,24 @@ public sealed record TakeApart(string Item, string New) : Edit
 }
 
 /// <summary>
-/// Paints a vista in the job's own swatches, each role in the one that is as light as its own colour.
+/// Paints a vista in the job's own swatches: each role in the one that is as light as its own colour, or as an hour of
+/// the day has it.
 /// </summary>
-public sealed record VistaInSwatches(string Item) : ItemEdit(Item)
+/// <param name="Item">The vista.</param>
+/// <param name="Hour">The hour; null for its own.</param>
+public sealed record VistaInSwatches(string Item, Hour? Hour = null) : ItemEdit(Item)
 {
     protected override string Fact => "paints";
 
     protected override Item On(Item item, Job job)
     {
         if (item is not VistaItem vista) throw Items.Wrong(item);
-        if (job.Swatches.Count < 4)
+        if (job.Swatches.Count < VistaShelf.LeastSwatches)
             throw new Refusal($"item/{Item}/paints",
                 $"this job has {job.Swatches.Count} swatches: a vista needs four or more to choose from");
-        return vista with { Vista = vista.Vista.In(job.Swatches) };
+        return vista with
+        {
+            Vista = Hour is { } hour ? vista.Vista.At(hour, job.Swatches) : vista.Vista.In(job.Swatches),
+        };
     }
 }

@@ -21,17 +21,12 @@ public sealed record LayItem(string Item, Length MiddleX, Length MiddleY, Length
                     $"{Length.Max(l, default).Show(job.Ticket.Unit)} leaves nothing to see: from " +
                         $"{Hanging.Least.Show(job.Ticket.Unit)} on");
         var level = at.Panel.Turn == Turn.None ? at.Hung.Size : new Size(at.Hung.Height, at.Hung.Width);
-        if (item is BarcodeItem code && Width is { } wide)
-            item = (BarcodeItem)BarcodeItem.PercentField.Set(Item,
-                Math.Round(100m * wide.Units / (code with { Percent = 100 }).PlateSize.Width.Units, 1))
-                .Apply(job).Item(code.Id)!;
-        else if (item is CodeItem square)
+        if (item.Sized(Width, Height) is var (field, value))
         {
-            // A code is square: the side that was changed leads.
-            var side = Width is { } across && across != square.Side ? across : Height ?? square.Side;
-            item = CodeItem.SideField.Set(Item, Hanging.Whole(side, job.Ticket.Unit)).Apply(job).Item(Item)!;
+            if (value.Length is { } side) value = new(Length: Hanging.Whole(side, job.Ticket.Unit));
+            item = new SetField(Item, field.Key, value).Apply(job).Item(Item)!;
         }
-        else if (item is not BarcodeItem)
+        else if (item.OwnSize is null)
             item = item with
             {
                 Width = Sized(item.Width, Width, level.Width, job),

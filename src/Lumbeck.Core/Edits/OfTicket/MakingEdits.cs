@@ -92,6 +92,12 @@ public sealed record LayInside(InsideFile? Inside) : TicketEdit
 {
     protected override string Fact => "inside";
     protected override Ticket On(Ticket t) => t with { Inside = Inside };
+
+    // Runs or a file: what lay there is put by and can be taken up again.
+    protected override Job On(Job job) => base.On(job) with
+    {
+        Inside = Inside is not null && job.Inside is { Runs.Count: > 0 } runs ? runs with { PutBy = true } : job.Inside,
+    };
 }
 
 /// <summary>Takes page count and trim over from the inside PDF.</summary>

@@ -35,10 +35,27 @@ public sealed record SetPeople(ImmutableList<Person> People) : TicketEdit
 public sealed record SetPrice(Price? Price) : TicketEdit
 {
     protected override string Fact => "price";
-    protected override Ticket On(Ticket t) => Price is null ? t with { Price = null }
-        : Price.TryParse(Price.ToString(), out var price, out var why)
-            ? t with { Price = price }
-            : throw new Refusal("ticket/price", why);
+    protected override Ticket On(Ticket t) => t with { Price = Read(Price, "ticket/price") };
+
+    /// <summary>As it is shown, so that whatever sent it, no price comes in that nobody could have typed.</summary>
+    internal static Price? Read(Price? price, string path) => price is null ? null
+        : Trade.Barcodes.Price.TryParse(price.ToString(), out var read, out var why) ? read : throw new Refusal(path, why);
+}
+
+/// <summary>A price in another currency.</summary>
+public sealed record SetSecondPrice(Price? Price) : TicketEdit
+{
+    protected override string Fact => "second-price";
+    protected override Ticket On(Ticket t) => t with { SecondPrice = SetPrice.Read(Price, "ticket/second-price") };
+}
+
+/// <summary>What others said of the book.</summary>
+public sealed record SetQuotations(ImmutableList<Quoted> Quotations) : TicketEdit
+{
+    protected override string Fact => "quotations";
+    // Read as it is shown, as people are.
+    protected override Ticket On(Ticket t) => Quoted.TryParse(Quoted.Show(Quotations), out var all, out var why)
+        ? t with { Quotations = all } : throw new Refusal("ticket/quotations", why);
 }
 
 /// <summary>

@@ -1,19 +1,26 @@
 namespace Lumbeck.Core.Edits.OfTicket;
 
 /// <summary>The facts that are words, and where they appear on a cover.</summary>
-public enum TicketFact { Title, Subtitle, Author, Imprint, Finish, Series, SeriesNumber, Edition }
+public enum TicketFact
+{
+    Title, Subtitle, Author, Imprint, Finish, Series, SeriesNumber, Edition, SpineTitle, Category, Blurb, Note
+}
 
 /// <summary>
 /// Sets a fact in words. Texts on the cover that still say the old words of that fact say the new ones.
 /// </summary>
 public sealed record SetFact(TicketFact Which, string Text) : TicketEdit
 {
-    protected override string Fact =>
-        Which == TicketFact.SeriesNumber ? "series-number" : Which.ToString().ToLower(CultureInfo.InvariantCulture);
+    protected override string Fact => Which switch
+    {
+        TicketFact.SeriesNumber => "series-number",
+        TicketFact.SpineTitle => "spine-title",
+        _ => Which.ToString().ToLower(CultureInfo.InvariantCulture),
+    };
 
     protected override Ticket On(Ticket t)
     {
-        var text = Plain.Line(Text);
+        var text = Which.Plainly(Text);
         return Which switch
         {
             TicketFact.Title => t with { Title = text },
@@ -23,21 +30,31 @@ public sealed record SetFact(TicketFact Which, string Text) : TicketEdit
             TicketFact.Series => t with { Series = text },
             TicketFact.SeriesNumber => t with { SeriesNumber = text },
             TicketFact.Edition => t with { Edition = text },
+            TicketFact.SpineTitle => t with { SpineTitle = text },
+            TicketFact.Category => t with { Category = text },
+            TicketFact.Blurb => t with { Blurb = text },
+            TicketFact.Note => t with { Note = text },
             _ => t with { Finish = text },
         };
     }
 
+    private static string OnSpine(Ticket t) => t.SpineTitle.Length > 0 ? t.SpineTitle : t.Title;
+
     protected override Job On(Job job)
     {
-        if (Text.Length > 300)
-            throw new Refusal("ticket/" + Fact, $"a {Fact} of {Text.Length} letters is over 300: shorten it");
+        if (Text.Length > Which.Most())
+            throw new Refusal("ticket/" + Fact, $"a {Fact} of {Text.Length} letters is over {Which.Most()}: shorten it");
         var before = job.Ticket.Words(Which);
         var after = base.On(job);
-        if (Plain.Line(Text).Length == 0) return after;
+        var says = Which.Plainly(Text);
+        // A spine without a title of its own has the whole one.
+        if (Which == TicketFact.SpineTitle) (before, says) = (OnSpine(job.Ticket), OnSpine(after.Ticket));
+        if (says.Length == 0) return after;
         // What still has the words it was added with stands for the fact, too.
         Item said(Item item) => item is TextItem t && Which.Role() == t.Role
-            && (t.Starter || (before.Length > 0 && t.Words == before))
-            ? SetWords.With(t, Plain.Line(Text)) with { Starter = false }
+            && (Which != TicketFact.SpineTitle || t.Hold.Panel == Part.Spine)
+            && ((t.Starter && Which != TicketFact.SpineTitle) || (before.Length > 0 && t.Words == before))
+            ? SetWords.With(t, says) with { Starter = false }
             : item;
         // In every take: they share the ticket.
         return after with
@@ -50,6 +67,18 @@ public sealed record SetFact(TicketFact Which, string Text) : TicketEdit
 
 public static class TicketWords
 {
+    /// <summary>Most letters.</summary>
+    public static int Most(this TicketFact which) => which switch
+    {
+        TicketFact.Blurb => Ticket.LongestBlurb,
+        TicketFact.Note => Ticket.LongestNote,
+        _ => 300,
+    };
+
+    /// <summary>Without what is no word of it: a blurb and a note have paragraphs, all else is one line.</summary>
+    public static string Plainly(this TicketFact which, string text) =>
+        which is TicketFact.Blurb or TicketFact.Note ? Plain.Text(text).Trim() : Plain.Line(text);
+
     public static string Words(this Ticket t, TicketFact which) => which switch
     {
         TicketFact.Title => t.Title,
@@ -59,6 +88,10 @@ public static class TicketWords
         TicketFact.Series => t.Series,
         TicketFact.SeriesNumber => t.SeriesNumber,
         TicketFact.Edition => t.Edition,
+        TicketFact.SpineTitle => t.SpineTitle,
+        TicketFact.Category => t.Category,
+        TicketFact.Blurb => t.Blurb,
+        TicketFact.Note => t.Note,
         _ => t.Finish,
     };
 
@@ -68,6 +101,10 @@ public static class TicketWords
         TicketFact.Subtitle => TextRole.Subtitle,
         TicketFact.Author => TextRole.Author,
         TicketFact.Imprint => TextRole.Imprint,
+        TicketFact.SpineTitle => TextRole.Title,
+        TicketFact.Category => TextRole.Category,
+        TicketFact.Blurb => TextRole.Blurb,
+        TicketFact.Note => TextRole.Note,
         _ => TextRole.Free,
     };
 }

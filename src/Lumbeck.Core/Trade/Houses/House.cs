@@ -113,8 +113,28 @@ public sealed record House
     public bool OutlinesOnly { get; init; }
     public string FileName { get; init; } = "{title}_cover_{pages}p_{kind}.pdf";
     public int FileLimit { get; init; } = 400;
+    // Pages that are made here
+    public InsideRules Inside { get; init; } = new();
     public ImmutableDictionary<string, Severity> Severities { get; init; } =
         ImmutableDictionary<string, Severity>.Empty;
+
+    /// <summary>
+    /// The same house as it takes pages instead of covers: its condition, kinds, marks and limits for them.
+    /// </summary>
+    public House ForPages() => this with
+    {
+        Kinds = Inside.Kinds,
+        OutputCondition = Inside.Condition,
+        Profile = Inside.Profile,
+        InkLimit = Inside.InkLimit,
+        RuleLeast = Inside.RuleLeast,
+        Marks = Inside.Marks,
+        FoldMarks = false,
+        InkBar = false,
+        Slug = false,
+        Bleed = Inside.BleedWidth,
+        FileName = Inside.FileName,
+    };
 
     /// <summary>
     /// Whether the house binds so. A front alone is for screens: every house leaves that to the maker.

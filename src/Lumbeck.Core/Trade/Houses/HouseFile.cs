@@ -35,7 +35,7 @@ public static class HouseFile
     {
         if (root.ValueKind != JsonValueKind.Object)
             throw new Refusal("", "a house file is one JSON object: put its keys between `{` and `}`");
-        var house = new House();
+        var house = new House { Inside = Earlier(root) };
         // Every wrong key is told, not the first alone: a file is mended in one go.
         List<Refusal> wrong = [];
         foreach (var p in root.EnumerateObject())
@@ -63,6 +63,19 @@ public static class HouseFile
         throw new Refusal(wrong[0].Path,
             string.Join("; ", wrong.Take(MostTold).Select(r => r.Message)) + (wrong.Count > MostTold
                 ? $"; and {wrong.Count - MostTold} more" : ""));
+    }
+
+    /// <summary>
+    /// What a file of a form before pages had keys says of them: what the house of that name that ships does.
+    /// </summary>
+    private static InsideRules Earlier(JsonElement root)
+    {
+        var form = root.TryGetProperty(StoredForm.Member, out var f) && f.ValueKind == JsonValueKind.Number
+            ? f.GetDouble()
+            : 1;
+        var id = root.TryGetProperty("id", out var i) && i.ValueKind == JsonValueKind.String ? i.GetString()! : "";
+        // While those that ship are read themselves there are none yet.
+        return form < 6 && Shipped is { } shipped && shipped.TryGetValue(id, out var known) ? known.Inside : new();
     }
 
     /// <summary>Writes every key, defaults too, so that nothing is left to guess.</summary>
@@ -102,7 +115,8 @@ public static class HouseFile
             throw new Refusal("pages_min", $"`pages_min` {h.PagesLeast} is over `pages_max` {h.PagesMost}: swap them");
         if (h.BookletPagesLeast > h.BookletPagesMost)
             throw new Refusal("booklet_pages_min",
-                $"`booklet_pages_min` {h.BookletPagesLeast} is over `booklet_pages_max` {h.BookletPagesMost}: swap them");
+                $"`booklet_pages_min` {h.BookletPagesLeast} is over `booklet_pages_max` {h.BookletPagesMost}: " +
+                    $"swap them");
         if (h.TrimLeast.Width > h.TrimMost.Width || h.TrimLeast.Height > h.TrimMost.Height)
             throw new Refusal("trim_min_mm", "`trim_min_mm` is over `trim_max_mm`: swap them");
         return h;

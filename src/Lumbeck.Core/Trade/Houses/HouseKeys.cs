@@ -3,7 +3,7 @@ using System.Text.Json;
 namespace Lumbeck.Core.Trade.Houses;
 
 /// <summary>How a key's value is typed and shown on a page.</summary>
-public enum KeyKind { Text, Flag, Length, Figure, Size, Mix, Choice, Words, Papers, Trims, Severities }
+public enum KeyKind { Text, Flag, Length, Figure, Size, Mix, Choice, Words, Papers, Trims, Severities, Gutters }
 
 /// <summary>
 /// One key of a house file: its name, what it means, its default in words, and how it is read and written.
@@ -14,11 +14,15 @@ public sealed record HouseKey(string Name, string Means, Func<House, JsonElement
     /// <summary>What can be picked, where the key takes one of several words.</summary>
     public IReadOnlyList<string> Choices { get; init; } = [];
 
+    /// <summary>What people call it, where its name without the unit is another key’s.</summary>
+    public string? Called { get; init; }
+
     /// <summary>The key as people read it: “spine step”.</summary>
     public string Label
     {
         get
         {
+            if (Called is not null) return Called;
             var bare = Name;
             foreach (var unit in (string[])["_mm", "_pt", "_ppi", "_mb", "_percent"])
                 if (bare.EndsWith(unit, StringComparison.Ordinal)) bare = bare[..^unit.Length];
@@ -64,6 +68,7 @@ public static class HouseKeys
         {
             "The house" or "What is bound" or "Pages and spine" => "the ticket reads it",
             "Ink" or "The file" => "it is read when the file is made",
+            "Pages of the inside" => "it is read when pages are laid out and pressed",
             _ => "it is read when the cover is looked over",
         };
     }
@@ -73,7 +78,7 @@ public static class HouseKeys
         [("The house", "id"), ("What is bound", "bindings"), ("Pages and spine", "page_multiple"),
             ("Edges", "bleed_mm"), ("Case and jacket", "case_bleed_mm"), ("Drift", "trim_drift_mm"),
             ("Barcode", "barcode_room_mm"), ("Ink", "output_condition"), ("Type, rules, pictures", "text_min_pt"),
-            ("The file", "kinds")];
+            ("The file", "kinds"), ("Pages of the inside", "inside_bleed"), ("Rules weighed otherwise", "severities")];
 
     public static IReadOnlyList<HouseKey> All { get; } =
     [
@@ -86,7 +91,8 @@ public static class HouseKeys
         List("bindings", "What the house binds.", h => h.Bindings.Select(b => b.Word()),
             (h, e) => h with { Bindings = [.. e.Select(x => HouseValue.Choice(x, "bindings", BindingKinds.Words))] }),
         List("papers",
-            "Inside papers: name with leaf_mm, page_thickness_mm, ppi or gsm and bulk; gsm, pages_min and pages_max where known.",
+            "Inside papers: name with leaf_mm, page_thickness_mm, ppi or gsm and bulk; gsm, pages_min and pages_max " +
+                "where known.",
             h => h.Papers.Select(HousePapers.Write), (h, e) => h with { Papers = [.. e.Select(HousePapers.Read)] },
             KeyKind.Papers),
         List("trims", "The house's usual trim sizes: [width, height, name].",
@@ -104,7 +110,8 @@ public static class HouseKeys
             (h, e) => h with { Finishes = [.. e.Select(x => HouseValue.Text(x, "finishes"))] }),
 
         Count("page_multiple",
-            "Pages are raised to a multiple of this: 2 for single leaves, 4 for folded sheets, 16 or 32 where sections are sewn.",
+            "Pages are raised to a multiple of this: 2 for single leaves, 4 for folded sheets, 16 or 32 where " +
+                "sections are sewn.",
             2, 64, h => h.PageMultiple, (h, v) => h with { PageMultiple = v }),
         Count("pages_min", "Fewest pages bound.", 2, 5000, h => h.PagesLeast, (h, v) => h with { PagesLeast = v }),
         Count("pages_max", "Most pages bound.", 2, 5000, h => h.PagesMost, (h, v) => h with { PagesMost = v }),
@@ -258,16 +265,18 @@ public static class HouseKeys
             h => h.FileName, (h, v) => h with { FileName = v }),
         Count("file_limit_mb", "Largest file taken, in megabytes.", 1, 10_000, h => h.FileLimit,
             (h, v) => h with { FileLimit = v }),
+        .. InsideKeys.All,
+
         new("severities", "Rules this house weighs otherwise: a rule's id with stop, caution or note.",
             (h, e) => h with { Severities = HouseValue.Severities(e) },
             h => h.Severities.ToDictionary(s => s.Key, s => s.Value.Word()), KeyKind.Severities),
     ];
 
-    private static HouseKey Text(string key, string means, Func<House, string> get, Func<House, string, House> set) =>
+    internal static HouseKey Text(string key, string means, Func<House, string> get, Func<House, string, House> set) =>
         new(key, means, (h, e) => set(h, HouseValue.Text(e, key)), h => get(h), KeyKind.Text);
-    private static HouseKey Flag(string key, string means, Func<House, bool> get, Func<House, bool, House> set) =>
+    internal static HouseKey Flag(string key, string means, Func<House, bool> get, Func<House, bool, House> set) =>
         new(key, means, (h, e) => set(h, HouseValue.Flag(e, key)), h => get(h), KeyKind.Flag);
-    private static HouseKey Len(string key, string means, Func<House, Length> get, Func<House, Length, House> set) =>
+    internal static HouseKey Len(string key, string means, Func<House, Length> get, Func<House, Length, House> set) =>
         new(key, means, (h, e) => set(h, Length.FromMillimetres(HouseValue.Number(e, key, 0, MostMm, "mm"))),
             h => get(h).Millimetres, KeyKind.Length);
     private static HouseKey MaybeLen(string key, string means, Func<House, Length?> get,
@@ -283,11 +292,11 @@ public static class HouseKeys
         new(key, means,
             (h, e) => set(h, e.ValueKind == JsonValueKind.Null ? null : HouseValue.Number(e, key, 1, most, "g/m²")),
             h => get(h), KeyKind.Figure, "g/m²");
-    private static HouseKey Number(string key, string means, decimal least, decimal most, Func<House, decimal> get,
+    internal static HouseKey Number(string key, string means, decimal least, decimal most, Func<House, decimal> get,
         Func<House, decimal, House> set) =>
         new(key, means, (h, e) => set(h, HouseValue.Number(e, key, least, most, "")), h => get(h), KeyKind.Figure,
             key.EndsWith("_percent", StringComparison.Ordinal) ? "%" : "");
-    private static HouseKey Points(string key, string means, decimal least, decimal most, Func<House, Length> get,
+    internal static HouseKey Points(string key, string means, decimal least, decimal most, Func<House, Length> get,
         Func<House, Length, House> set) =>
         new(key, means, (h, e) => set(h, Length.FromPoints(HouseValue.Number(e, key, least, most, "pt"))),
             h => (decimal)get(h).Points, KeyKind.Figure, "pt");
@@ -307,14 +316,14 @@ public static class HouseKeys
     private static HouseKey Mix(string key, string means, Func<House, Ink> get, Func<House, Ink, House> set) =>
         new(key, means, (h, e) => set(h, HouseValue.Mix(e, key)),
             h => get(h) switch { var i => new[] { i.C / 100m, i.M / 100m, i.Y / 100m, i.K / 100m } }, KeyKind.Mix, "%");
-    private static HouseKey Choice<T>(string key, string means, Func<House, T> get, Func<House, T, House> set,
+    internal static HouseKey Choice<T>(string key, string means, Func<House, T> get, Func<House, T, House> set,
         params (string Word, T Value)[] words) where T
         : struct =>
         new(key, means, (h, e) => set(h, HouseValue.Choice(e, key, words)),
             h => words.First(w => w.Value.Equals(get(h))).Word,
             KeyKind.Choice)
         { Choices = [.. words.Select(w => w.Word)] };
-    private static HouseKey List<T>(string key, string means, Func<House, IEnumerable<T>> get, Func<House,
+    internal static HouseKey List<T>(string key, string means, Func<House, IEnumerable<T>> get, Func<House,
         IEnumerable<JsonElement>, House> set, KeyKind kind = KeyKind.Words) =>
         new(key, means, (h, e) => set(h, HouseValue.Array(e, key)), h => get(h).ToArray(), kind);
 }

@@ -13,6 +13,7 @@ public static class HouseText
     {
         KeyKind.Papers => string.Join('\n', house.Papers.Select(PaperLine)),
         KeyKind.Trims => string.Join('\n', house.Trims.Select(t => $"{t.Size.Show(house.Unit)}; {t.Name}")),
+        KeyKind.Gutters => InsideKeys.Show(house),
         KeyKind.Severities =>
             string.Join('\n',
                 house.Severities.OrderBy(s => s.Key, StringComparer.Ordinal).Select(s => $"{s.Key}: {s.Value.Word()}")),
@@ -43,6 +44,7 @@ public static class HouseText
         {
             KeyKind.Papers => Lines(text).Select(l => ReadPaper(key, l)).ToList(),
             KeyKind.Trims => Lines(text).Select(l => ReadTrim(key, l, house.Unit)).ToList(),
+            KeyKind.Gutters => InsideKeys.Typed(text, house.Unit),
             KeyKind.Severities =>
                 Lines(text).Select(l => l.Split(':', 2, StringSplitOptions.TrimEntries))
                     .Select(p =>

@@ -1,8 +1,5 @@
 namespace Lumbeck.Core.Trade.Insides;
 
-/// <summary>On which sides the art of a page runs past its cut: none, all but the bound one, or all four.</summary>
-public enum PageBleed { None, Three, Four }
-
 /// <summary>
 /// The pages of an inside (docs/geometry.md, Pages of an inside): one trim, one bleed, and margins that are measured
 /// from the cut and mirrored from page to page.

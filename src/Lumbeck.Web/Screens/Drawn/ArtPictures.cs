@@ -13,7 +13,7 @@ public static class ArtPictures
     /// <summary>
     /// What a picture is of: it changes when the swatches, the sheet, or the item's size and paints do.
     /// </summary>
-    public static string Key(Job job, ComposedSheet sheet, Item item)
+    public static string Key(Job job, ComposedSheet sheet, SketchedItem item)
     {
         var said = JsonSerializer.Serialize(item, JobJson.Options) + JsonSerializer.Serialize(job.Swatches,
             JobJson.Options)
@@ -23,31 +23,23 @@ public static class ArtPictures
 
     /// <summary>The item as another kind or with another seed, as JPEG; a vista shows the front alone.</summary>
     /// <exception cref="Refusal">There is no such kind.</exception>
-    public static byte[] Of(Job job, ComposedSheet sheet, Item item, string? kind, Seed? seed, int wide, Drawer drawer)
+    public static byte[] Of(Job job, ComposedSheet sheet, SketchedItem item, string? kind, Seed? seed, int wide, Drawer drawer)
     {
-        if (kind is not null) item = Set(item, kind);
-        item = item switch
-        {
-            VistaItem v => v with { Vista = v.Vista with { Seed = seed ?? v.Vista.Seed, Layer = 0 } },
-            OrnamentItem o => o with { Ornament = o.Ornament with { Seed = seed ?? o.Ornament.Seed } },
-            _ => throw new Refusal("item", "it is no drawn art"),
-        };
+        if (kind is not null) item = (SketchedItem)item.Which.With(item, new(Words: kind), Unit.Millimetre);
+        if (item is VistaItem whole) item = whole with { Vista = whole.Vista with { Layer = 0 } };
+        if (seed is { } other) item = item.With(item.Sketch with { Seed = other });
         item = item with { Hidden = false, Turned = 0, Opacity = 100, Blend = Blend.Normal };
         var (wrap, house) = (sheet.On.Wrap, job.Ticket.House);
         job = job.With(wrap, job.Wraps[wrap].Take with { Items = [item] });
         var scene = SceneBuilder.Build(job, sheet.On, drawer.Shelf, drawer.DrawingsOf(house));
         if (scene.Piece(item.Id) is not { Frame.IsEmpty: false } piece)
             throw new Refusal("item", "nothing of it is drawn");
-        var window = Window(piece.Frame, item is VistaItem ? sheet.Sheet.Panel(Part.Front)?.Face : null);
+        var window = Window(piece.Frame, item.IsScene ? sheet.Sheet.Panel(Part.Front)?.Face : null);
         return drawer.PlatesOf(house)
             .Paint(scene, window, wide / Math.Max(window.Right - window.Left, window.Bottom - window.Top) * 72,
                 likeness: true)
             .ToJpeg(PressCondition.Of(house), 85);
     }
-
-    private static Item Set(Item item, string kind) =>
-        (Item)(item is VistaItem ? (Field)VistaItem.KindField : OrnamentItem.KindField)
-            .With(item, new(Words: kind), Unit.Millimetre);
 
     private static Bounds Window(Bounds frame, Box? face)
     {

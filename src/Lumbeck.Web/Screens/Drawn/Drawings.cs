@@ -20,6 +20,28 @@ public sealed class Drawings(Desk.Desk desk)
                 new(desk.Drawer.Shelf, desk.Drawer.ColourOf(c.Job.Ticket.House), new PictureLinks(on),
                     new PictureData(desk.Drawer.Pictures, on)));
 
+    /// <summary>One page of an inside as SVG by itself; what does not fit it says so on it.</summary>
+    public string Page(Composed c, int number)
+    {
+        var (plan, house) = (c.Pages!, c.Job.Ticket.House.ForPages());
+        var page = plan.Page(number);
+        var painter =
+            _painters.GetOrAdd(PressCondition.Of(house), on => new(desk.Drawer.Shelf, desk.Drawer.ColourOf(house),
+            new PictureLinks(on), new PictureData(desk.Drawer.Pictures, on)));
+        Scene scene;
+        try { scene = PageScene.Of(plan, page, desk.Drawer.PageArtOf(c.Job)); }
+        catch (Refusal r)
+        {
+            scene = PageScene.Of(new Dedication
+            {
+                For = r.Message,
+                Paints = [new InkPaint(Ink.Percent(0, 0, 0, 100))]
+            }, page.Surface,
+                desk.Drawer.PageArtOf(c.Job));
+        }
+        return painter.Picture(scene);
+    }
+
     /// <summary>Room for the chains round a sheet, in points.</summary>
     public static double Margin(Sheet sheet) => TextSize(sheet) * 3.4;
 
@@ -80,7 +102,7 @@ public sealed class Drawings(Desk.Desk desk)
             _ => "panel",
         };
 
-    private static void Chain(StringBuilder s, double from, double length, double at, double size, bool upright,
+    internal static void Chain(StringBuilder s, double from, double length, double at, double size, bool upright,
         Length measured, Unit unit, string name, string sum, string sums)
     {
         var figure = measured.Show(unit);

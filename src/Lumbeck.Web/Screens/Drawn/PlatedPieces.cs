@@ -67,7 +67,9 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
         var room = piece.Item == Piece.Ground ? 0 : 0.25 * Math.Max(window.Right - window.Left, window.Bottom - window.Top);
         window = new(window.Left - room, window.Top - room, window.Right + room, window.Bottom + room);
         var svg = painter.Alone(piece.Marks, window);
-        if (svg.Length < Inline) return new("", window);
+        // A paper is never in the page, however little it draws.
+        var paper = piece.Item == Piece.Ground ? piece.Marks.Length > 1 : piece.Marks.Any(m => m is DrawingMark);
+        if (!paper && svg.Length < Inline) return new("", window);
         var key = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(svg)))[..32];
         _svgs.Keep(key, svg);
         return new(key, window);

@@ -1,0 +1,42 @@
+namespace Lumbeck.Cli;
+
+/// <summary>
+/// What <c>--help</c> says: the very text of <c>-?</c>, which is made of the verbs; a test compares them.
+/// </summary>
+internal static class Help
+{
+    public static int Tell()
+    {
+        using var output = Console.OpenStandardOutput();
+        output.Write("""
+            Description:
+              Lays out and presses full-wrap print covers.
+
+            Usage:
+              lumbeck [command] [options]
+
+            Options:
+              -?, -h, --help  Show help and usage information
+              --version       Show version information
+
+            Commands:
+              wrap           Computes a cover's sheet.
+              explain        Says what a printer's figures imply, and why they differ.
+              template       Writes the blank sheet with its zones.
+              jobs           Lists the jobs on the bench.
+              check <JOB>    Says what would stop the press.
+              press <JOB>    Makes a file: for the printer, for screens, for a client, or to fold at home.
+              inside <JOB>   Says how an inside's pages come about, from a job or a runs file.
+              intake <FILE>  Takes a finished file to the house's reception.
+              pack <JOB>     Packs a job with all it needs into a ZIP file.
+              unpack <FILE>  Begins a job from a packed one.
+              art <FAMILY>   Draws a paper, a vista or an ornament.
+              puzzle         Judges a puzzle of your own.
+              liveries       Lists the liveries.
+              livery <JOB>   Puts a livery on a job, as a take beside its others.
+
+
+            """u8);
+        return 0;
+    }
+}

@@ -1,0 +1,23 @@
+namespace Lumbeck.Core.Checks.OfPages;
+
+/// <summary>A folio that art lies under, so that it can't be read.</summary>
+public sealed class PageFolio : PageRule
+{
+    public override string Id => "page.folio";
+    public override string Proves => "folios stand on plain paper";
+
+    public override IEnumerable<Finding> Find(PageLook look)
+    {
+        if (look.Scene.Pieces.FirstOrDefault(p => p.Item == PageScene.Folio) is not { Inked.IsEmpty: false } folio)
+            yield break;
+        var box = folio.Inked.ToBox();
+        var under = look.Scene.Pieces.FirstOrDefault(p => p.Item != PageScene.Folio && !p.Inked.IsEmpty
+            && !p.Inked.ToBox().Intersect(box).IsEmpty
+            && (p.Item != PageScene.Behind || p.Marks.Any(m => m is DrawingMark)
+                || p.Marks.OfType<FillMark>().Any(f => f.Ink.Total > 3000)));
+        if (under is not null)
+            yield return Found(look, Severity.Caution, under.Item == PageScene.Tab ? "a thumb tab over the folio" : "art under the folio",
+                "plain paper under it", "A folio on art can’t be read.",
+                    "Leave the folio away on this run, move it, or keep the art within the margins.", box);
+    }
+}

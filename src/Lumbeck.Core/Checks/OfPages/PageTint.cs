@@ -1,0 +1,64 @@
+namespace Lumbeck.Core.Checks.OfPages;
+
+/// <summary>Tints too light to hold, or so dark that they close up.</summary>
+public sealed class PageTint : PageRule
+{
+    public override string Id => "page.tint";
+    public override string Proves => "tints hold on the page’s paper";
+
+    public override IEnumerable<Finding> Find(PageLook look)
+    {
+        var least = look.House.Inside.TintLeast;
+        foreach (var piece in look.Scene.Pieces)
+        {
+            var odd = piece.Marks.SelectMany(Fills).Where(f => f.Finish is null)
+                .SelectMany(f => (int[])[f.Ink.C, f.Ink.M, f.Ink.Y, f.Ink.K])
+                .Where(t => t > 0 && (t < least * 100 || t is > 9000 and < 10_000)).Distinct().ToList();
+            if (odd.Count == 0) continue;
+            var tint = odd.Min() / 100m;
+            yield return tint < least
+                ? Found(look, Severity.Caution, $"a tint of {Typed.Show(tint, " %")}", $"{Typed.Show(least, " %")} " +
+                    $"or more",
+                    "A lighter tint than this breaks off on its paper.", "Make it darker, or leave it white.",
+                        piece.Frame.ToBox())
+                : Found(look, Severity.Note, $"a tint of {Typed.Show(tint, " %")}", "up to 90 %, or solid",
+                    "A tint this dark closes up to solid.", "Make it solid.", piece.Frame.ToBox());
+        }
+    }
+
+    private static IEnumerable<FillMark> Fills(Mark mark) => mark switch
+    {
+        FillMark f => [f],
+        RepeatedMark r => r.Symbol.OfType<FillMark>(),
+        DrawingMark d => d.Marks.SelectMany(Fills),
+        _ => [],
+    };
+}
+
+/// <summary>More ink than the inside's paper takes.</summary>
+public sealed class PageInk : PageRule
+{
+    public override string Id => "page.ink";
+    public override string Proves => "no page has more ink than its paper takes";
+
+    public override IEnumerable<Finding> Find(PageLook look)
+    {
+        var limit = look.House.Inside.InkLimit;
+        var most = look.Scene.Pieces.SelectMany(p => p.Marks).SelectMany(Inks).Select(i => i.Total).DefaultIfEmpty(0)
+            .Max();
+        if (most > limit)
+            yield return Found(look, Severity.Stop, Typed.Show(most, " %"), $"{Typed.Show(limit, " %")} in all",
+                "So much ink does not dry, and prints off on the page that lies on it.", "Take a lighter mix.");
+    }
+
+    private static IEnumerable<Ink> Inks(Mark mark) => mark switch
+    {
+        FillMark f => [f.Ink],
+        LineMark l => [l.Ink],
+        GlyphMark g => [g.Ink],
+        ShadeMark s => s.Shade.Stops.Select(t => t.Ink),
+        DrawingMark d => d.Marks.SelectMany(Inks),
+        RepeatedMark r => r.Symbol.SelectMany(Inks),
+        _ => [],
+    };
+}

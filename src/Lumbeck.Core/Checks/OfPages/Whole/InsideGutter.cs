@@ -1,0 +1,53 @@
+namespace Lumbeck.Core.Checks.OfPages;
+
+/// <summary>A stapled booklet whose innermost gutter creep leaves too narrow.</summary>
+public sealed class InsideGutter : PageRule
+{
+    public override string Id => "inside.gutter";
+    public override string Proves => "gutters are wide enough, creep and all";
+
+    public override IEnumerable<Finding> Find(InsidePlan plan)
+    {
+        var unit = plan.Job.Ticket.Unit;
+        if (plan.CreepMost.Units <= 0) yield break;
+        foreach (var run in plan.Counted.Runs)
+        {
+            var left = plan.Grid(run.Run).Gutter - plan.CreepMost;
+            if (left >= plan.Gutter.Wide) continue;
+            yield return Found(plan, Severity.Caution, $"{left.Show(unit)} in the innermost sheet",
+                $"{plan.Gutter.Wide.Show(unit)}, and {plan.CreepMost.Show(unit)} of creep",
+                "Sheets inside a booklet are pushed out and drawn in again, which their gutter pays for.",
+                $"Give the run a gutter of {(plan.Gutter.Wide + plan.CreepMost).Show(unit)}.", Math.Max(1, run.First),
+                    plan.Inside.Runs[run.Run]
+                    .Id);
+        }
+    }
+}
+
+/// <summary>A thumb index too close to be told apart.</summary>
+public sealed class InsideTabs : PageRule
+{
+    private static readonly Length Least = Length.FromMillimetres(8);
+
+    public override string Id => "inside.tabs";
+    public override string Proves => "thumb tabs can be told apart";
+
+    public override IEnumerable<Finding> Find(InsidePlan plan)
+    {
+        if (plan.Tabbed.IsEmpty) yield break;
+        var (t, unit) = (plan.Job.Ticket.Trim.Height, plan.Job.Ticket.Unit);
+        var pitch = plan.Inside.Tabs.Pitch(t, plan.Tabbed.Length);
+        var high = pitch - plan.Inside.Tabs.Gap;
+        var first = plan.Counted.Runs[plan.Tabbed[0]].First;
+        if (high.Units <= 0)
+            yield return Found(plan, Severity.Stop, $"tabs of {high.Show(unit)}", "tabs with a height",
+                $"{plan.Tabbed.Length} tabs with {plan.Inside.Tabs.Gap.Show(unit)} between them have no room from " +
+                    $"head to foot.",
+                "Give fewer runs a tab, or less room at head and foot.", first);
+        else if (pitch < Least)
+            yield return Found(plan, Severity.Caution, $"{pitch.Show(unit)} from tab to tab", $"{Least.Show(unit)} " +
+                $"or more",
+                "Tabs this close are not told apart by a thumb.",
+                    "Give fewer runs a tab, or less room at head and foot.", first);
+    }
+}

@@ -1,0 +1,35 @@
+namespace Lumbeck.Core.Checks.OfPictures;
+
+/// <summary>Pictures laid as tiles whose edges don't go on in the next tile: the joins are seen as a grid.</summary>
+public sealed class PictureSeam : PlateRule
+{
+    /// <summary>So much more than two neighbours within it, two edges that meet may differ (mean ΔE2000).</summary>
+    private const double Most = 3;
+
+    public override string Id => "picture.seam";
+    public override string Proves => "tiles go on in one another";
+    protected override bool Limited => false;
+
+    public override IEnumerable<Finding> Find(Look look, PlateLook plates)
+    {
+        if (look.Kept is not { } kept) yield break;
+        foreach (var (item, piece) in look.Drawn())
+        {
+            if (item is not PictureItem { Tiling: { } tiling, Picture: { IsDrawing: false } picture }
+                || tiling.Lay == TileLay.Mirrored
+                || kept.Seams(picture, tiling.Lay == TileLay.Brick) is not { } seams)
+                continue;
+            var (across, down) = seams;
+            if (Math.Max(across, down) <= Most) continue;
+            var which = across > Most ? down > Most ? "left and right, and its head and foot," : "left and right"
+                : "head and foot";
+            yield return Found(look, Severity.Caution,
+                $"ΔE {Math.Max(across, down).ToString("0.0", CultureInfo.InvariantCulture)} at the joins",
+                $"ΔE {Most:0} more than within it",
+                $"Its {which} don’t go on in the next tile: the joins show as a grid.",
+                "Lay each tile beside its mirror image, or take a picture made to repeat.", item,
+                place: piece.Frame.ToBox(),
+                by: item.Locked ? null : new TilePicture(item.Id, tiling with { Lay = TileLay.Mirrored }));
+        }
+    }
+}

@@ -1,0 +1,211 @@
+namespace Lumbeck.Core.Drawing.Pages;
+
+/// <summary>What a page is drawn with beside itself.</summary>
+/// <param name="Swatches">The job's.</param>
+/// <param name="Type">Faces; without them no words are set.</param>
+/// <param name="Drawings">What drawn pictures hold.</param>
+public sealed record PageArt(IReadOnlyList<Swatch> Swatches, IType? Type = null, IDrawings? Drawings = null)
+{
+    /// <summary>An ink as it is printed where black is the only one; null where pages are in colour.</summary>
+    public Func<Ink, Ink>? Black { get; init; }
+}
+
+/// <summary>
+/// A page of an inside as a scene: what lies behind, its body, which pages of its design share, pictures, words, folio,
+/// tab.
+/// </summary>
+public static class PageScene
+{
+    /// <summary>Pieces' names.</summary>
+    public const string Behind = "behind", Body = "page", Words = "words", Folio = "folio", Tab = "tab", Back = "back";
+
+    /// <summary>A design alone, as it is looked at without a book.</summary>
+    /// <exception cref="Refusal">The design does not fit the page.</exception>
+    public static Scene Of(PageDesign design, Surface page, PageArt art, PageFacts? at = null)
+    {
+        List<Drawn> drawn = [.. design.Draw(page, at)];
+        List<Piece> pieces = [.. Pieces(Lines(drawn, design, art), drawn, design, page, art, new())];
+        if (design is TextPages text && art.Type is { } type)
+            pieces.Add(Flowed(TextFlow.Of(text, at ?? PageFacts.None, page.Safe.Width.Points, page.Safe.Height.Points, new(), "en",
+                type), 0, false, page, art));
+        return new(page, [.. pieces]);
+    }
+
+    /// <summary>A page of a plan.</summary>
+    /// <exception cref="Refusal">Its design does not fit it.</exception>
+    public static Scene Of(InsidePlan plan, PlannedPage page, PageArt art)
+    {
+        var surface = page.Surface;
+        var pieces = ImmutableArray.CreateBuilder<Piece>();
+        if (page.Run?.Behind is { } fill && page.Slot.Kind == SlotKind.Page)
+            pieces.Add(Filled(Behind, fill, plan.Inside.Bleeds ? surface.Whole : surface.Safe, surface, art));
+        if (page.Slot.Kind == SlotKind.Back) pieces.AddRange(Backed(plan, page, art));
+        if (page.Design is { } design)
+        {
+            List<Drawn> drawn = [.. design.Draw(surface, page.Facts)];
+            pieces.AddRange(Pieces(plan.Body(page, () => Lines(drawn, design, art)), drawn, design, surface, art, plan.Inside));
+            if (design is TextPages && art.Type is { } type)
+                pieces.Add(Flowed(plan.Flow(page, type), InsidePlan.FlowedTo(page), plan.EndsFlow(page), surface, art));
+        }
+        if (page.PrintsFolio && art.Type is not null) pieces.AddRange(Numbered(plan, page, art));
+        if (page.Tab is { } tab) pieces.Add(Tabbed(plan, page, tab, art));
+        return new(surface, pieces.ToImmutable());
+    }
+
+    private static IEnumerable<Piece> Pieces(ImmutableArray<Mark> body, List<Drawn> drawn, PageDesign design, Surface page,
+        PageArt art, Inside inside)
+    {
+        foreach (var sketched in drawn.OfType<ToColour>())
+            yield return Coloured(sketched, design, art);
+        foreach (var hung in drawn.OfType<Hung>())
+            if (Picture(hung, page, art) is { } picture) yield return picture;
+        if (!body.IsEmpty) yield return Laid(Body, body, page);
+        if (art.Type is not { } type) yield break;
+        List<(Written, Setting)> set = [.. drawn.OfType<Written>().Select(w => (w, Set(w, design, inside, type)))];
+        if (set.Count > 0) yield return Worded(Words, set, page, art);
+    }
+
+    /// <summary>What is no word and no picture, each stretch of one plate as marks that a file holds once.</summary>
+    private static ImmutableArray<Mark> Lines(List<Drawn> drawn, PageDesign design, PageArt art) =>
+        [.. PatternDrawing.ByFinish(drawn.Where(d => d is not (Written or Hung or ToColour))
+                .SelectMany(d => PatternDrawing.Marks(d, design.Paints, art.Swatches))
+                .SelectMany(m => m is RepeatedMark r ? r.Each() : [m]).Select(m => Inked(m, art)))
+            .Select(marks => new RepeatedMark(marks, [Affine.Identity]) { Finish = marks[0].Finish })];
+
+    private static Setting Set(Written words, PageDesign design, Inside inside, IType type)
+    {
+        var style = new TextStyle
+        {
+            Face = words.Heads ? inside.Heads : inside.Text,
+            Size = Length.FromPoints(Math.Round((decimal)words.Size, 2)),
+            Paint = design.Paints.Count > words.Slot ? design.Paints[words.Slot] : new InkPaint(Ink.Black),
+            Leading = words.Leading,
+            Align = words.Align,
+            Stand = words.Stand,
+        };
+        return Typesetter.Set(new TextToSet(words.Words, style) { SidesOfBox = true },
+            Math.Max(1, words.Box.Right - words.Box.Left), Math.Max(1, words.Box.Bottom - words.Box.Top), type);
+    }
+
+    private static Piece Worded(string name, List<(Written Words, Setting Set)> set, Surface page, PageArt art)
+    {
+        ImmutableArray<Mark> marks = [.. from one in set
+                                         from line in one.Set.Lines
+                                         from run in line.Runs
+                                         where run.Glyphs.Length > 0
+                                         let mark = PaintedMarks.Letters(line, run, art.Swatches, Length.FromPoints(1000))
+                                         select Inked(mark with { X = mark.X + one.Words.Box.Left, Y = mark.Y + one.Words.Box.Top }, art)];
+        var inked = TextDrawing.Inked(marks, art.Type!);
+        // What a box is too small for is told by its words; where its own size was asked for they are all there.
+        var over = set.FirstOrDefault(s => s.Set.Overset is not null || !s.Set.Missing.IsEmpty).Set;
+        return new(name, Part.Page, Affine.Identity, marks, Whole(page), inked, over, Clipped: true);
+    }
+
+    /// <summary>A page of a text; where its run has no page for the rest, that is told.</summary>
+    private static Piece Flowed(ImmutableArray<ImmutableArray<FlowedLine>> flow, int n, bool last, Surface page, PageArt art)
+    {
+        var lines = n < flow.Length ? flow[n] : [];
+        var (x, y) = (page.Safe.X.Points, page.Safe.Y.Points);
+        ImmutableArray<Mark> marks = [.. from one in lines
+                                         from run in one.Line.Runs
+                                         where run.Glyphs.Length > 0
+                                         let mark = PaintedMarks.Letters(one.Line, run, art.Swatches, Length.FromPoints(1000))
+                                         select Inked(mark with { X = mark.X + x + one.X, Y = y + one.Y }, art)];
+        var over = last && n + 1 < flow.Length ? flow[n + 1].FirstOrDefault()?.Line.Text ?? "the rest" : null;
+        return new(Words, Part.Page, Affine.Identity, marks, Whole(page), TextDrawing.Inked(marks, art.Type!),
+            over is null ? null : new Setting([.. lines.Select(l => l.Line)], 0, over, []), Clipped: true);
+    }
+
+    /// <summary>Art as its visible edges, in a frame.</summary>
+    private static Piece Coloured(ToColour sketched, PageDesign design, PageArt art)
+    {
+        var b = sketched.Box;
+        var clip = Outline.Rectangle(b.Left, b.Top, b.Right - b.Left, b.Bottom - b.Top);
+        var marks = Outlining.On(b, sketched.Sketch, sketched.Weight, design.Paints[sketched.Slot], art.Swatches, art.Drawings)
+            .Select(m => Inked(m, art));
+        return new(Body, Part.Page, Affine.Identity, [.. PatternDrawing.ByFinish(marks)
+            .Select(s => (Mark)new DrawingMark(s, clip) { Finish = s[0].Finish })], b, b, Clipped: true);
+    }
+
+    private static IEnumerable<Piece> Backed(InsidePlan plan, PlannedPage page, PageArt art)
+    {
+        var (surface, run) = (page.Surface, page.Run!);
+        if (run.Backs == Backs.Solid)
+            yield return Filled(Back, new(new InkPaint(Ink.Black)), plan.Inside.Bleeds ? surface.Whole : surface.Safe, surface, art);
+        if (run.Backs != Backs.Note || art.Type is null || run.BackNote.Length == 0) yield break;
+        var safe = surface.Safe;
+        var note = new Written(page.Facts.Fill(run.BackNote),
+            new(safe.X.Points, safe.Y.Points, safe.Right.Points, safe.Bottom.Points), 8, 0)
+        { Align = Align.Centre, Stand = Stand.Foot };
+        yield return Worded(Back, [(note, Set(note, new BlankPage { Paints = [] }, plan.Inside, art.Type))], surface, art);
+    }
+
+    private static IEnumerable<Piece> Numbered(InsidePlan plan, PlannedPage page, PageArt art)
+    {
+        var (surface, folio, size) = (page.Surface, plan.Inside.Folio, plan.Inside.Folio.Size.Points);
+        var (trim, safe) = (surface.Trim, surface.Safe);
+        var right = plan.Grid(page.Slot.Run).IsRight(page.Number);
+        var atHead = folio.Place == FolioPlace.OuterHead;
+        // Half-way between what is printed and the cut.
+        var (from, to) = atHead ? (trim.Y.Points, safe.Y.Points) : (safe.Bottom.Points, trim.Bottom.Points);
+        var middle = (from + to) / 2;
+        var box = new Bounds(safe.X.Points, middle - size, safe.Right.Points, middle + (0.5 * size));
+        var outer = folio.Place == FolioPlace.MiddleFoot ? Align.Centre : right ? Align.Right : Align.Left;
+        List<Written> words = [new(page.Facts.Folio, box, size, 0) { Align = outer, Stand = Stand.Foot }];
+        if (folio.Beside.Length > 0 && folio.Place != FolioPlace.MiddleFoot)
+            words.Add(new(page.Facts.Fill(folio.Beside), box, 0.9 * size, 0)
+            { Align = right ? Align.Left : Align.Right, Stand = Stand.Foot });
+        yield return Worded(Folio, [.. words.Select(w => (w, Set(w, new BlankPage { Paints = [] },
+            plan.Inside, art.Type!)))], surface, art);
+    }
+
+    private static Piece Tabbed(InsidePlan plan, PlannedPage page, (int Tab, int Of) tab, PageArt art)
+    {
+        var (surface, index) = (page.Surface, plan.Inside.Tabs);
+        var (top, bottom) = index.At(surface.Trim.Height, tab.Tab, tab.Of);
+        var right = plan.Grid(page.Slot.Run).IsRight(page.Number);
+        var (x, end) = right ? (surface.Trim.Right - index.Depth, surface.Size.Width) : (Length.Zero, surface.Trim.X + index.Depth);
+        var box = new Box(x, surface.Trim.Y + top, end - x, bottom - top);
+        return Filled(Tab, new(new InkPaint(Ink.Black)), box, surface, art);
+    }
+
+    private static Piece Filled(string name, Fill fill, Box box, Surface page, PageArt art)
+    {
+        var b = new Bounds(box.X.Points, box.Y.Points, box.Right.Points, box.Bottom.Points);
+        var shape = Outline.Rectangle(b.Left, b.Top, b.Right - b.Left, b.Bottom - b.Top);
+        var marks = ImmutableArray.CreateBuilder<Mark>();
+        if (fill.Paint is { } paint)
+            marks.Add(Inked(PaintedMarks.Filled(shape, paint, art.Swatches, b.Right, b.Bottom), art));
+        if (fill.Pattern is { } pattern)
+            foreach (var stretch in PatternDrawing.ByFinish(
+                new LaidPaper(pattern, fill.Paint, art.Swatches, b, b, art.Drawings).Marks().Select(m => Inked(m, art))))
+                marks.Add(new DrawingMark(stretch, shape) { Finish = stretch[0].Finish });
+        return new(name, Part.Page, Affine.Identity, marks.ToImmutable(), b, b, Clipped: true);
+    }
+
+    private static Piece? Picture(Hung hung, Surface page, PageArt art)
+    {
+        var (p, b) = (hung.Picture, hung.Box);
+        var (w, h) = (b.Right - b.Left, b.Bottom - b.Top);
+        var (sx, sy) = (w / p.Wide, h / p.High);
+        var scale = hung.Whole ? Math.Min(sx, sy) : Math.Max(sx, sy);
+        var place = new Affine(p.Wide * scale, 0, 0, p.High * scale,
+            b.Left + ((w - (p.Wide * scale)) / 2), b.Top + ((h - (p.High * scale)) / 2));
+        var clip = Outline.Rectangle(b.Left, b.Top, w, h);
+        if (!p.IsDrawing)
+            return new(Body, Part.Page, Affine.Identity, [new PictureMark(p, place, clip) { Convert = true }], b, b, Clipped: true);
+        if (art.Drawings?.Of(p) is not { } marks) return null;
+        var laid = Moving.All(marks, new Affine(scale, 0, 0, scale, place.E, place.F)).Select(m => Inked(m, art));
+        return new(Body, Part.Page, Affine.Identity, [.. PatternDrawing.ByFinish(laid)
+            .Select(s => (Mark)new DrawingMark(s, clip) { Finish = s[0].Finish })], b, b, Clipped: true);
+    }
+
+    private static Piece Laid(string name, ImmutableArray<Mark> marks, Surface page) =>
+        new(name, Part.Page, Affine.Identity, marks, Whole(page), marks.OfType<RepeatedMark>()
+            .Aggregate(Bounds.None, (all, m) => all.Union(m.Reach)), Clipped: true);
+
+    private static Bounds Whole(Surface page) => new(0, 0, page.Size.Width.Points, page.Size.Height.Points);
+
+    /// <summary>A mark as it is printed: where black is the only ink, all of it is black.</summary>
+    private static T Inked<T>(T mark, PageArt art) where T : Mark => art.Black is { } black ? (T)Blackened.Of(mark, black) : mark;
+}

@@ -1,0 +1,32 @@
+namespace Lumbeck.Core.Edits.OfInside;
+
+/// <summary>What all pages share, as it is to be.</summary>
+public sealed record SetInside(Inside New, string What) : InsideEdit
+{
+    public override string Says(Job before) => What;
+
+    // Runs are changed by edits of their own.
+    protected override Inside On(Inside inside, Job job) =>
+        New with { Runs = inside.Runs } is { IsSound: true } next
+            ? next
+            : throw new Refusal("inside", "pages can’t be so");
+}
+
+/// <summary>Begins the inside with ready runs in place of what is there.</summary>
+public sealed record BeginInside(ImmutableList<PageRun> Runs, string Name) : InsideEdit
+{
+    public override string Says(Job before) => $"inside of {Name}";
+
+    protected override Inside On(Inside inside, Job job) => inside with { Runs = Runs, PutBy = false } is { IsSound: true } next
+        ? next : throw new Refusal("inside", "these runs can’t be laid");
+}
+
+/// <summary>Puts the pages by for a file from elsewhere, or takes them up again.</summary>
+public sealed record PutInsideBy(bool By) : InsideEdit
+{
+    public override string Says(Job before) => By ? "put the runs by" : "take the runs up again";
+
+    protected override Inside On(Inside inside, Job job) => inside.Runs.IsEmpty
+        ? throw new Refusal("inside", "there are no runs to take up: add one")
+        : inside with { PutBy = By };
+}

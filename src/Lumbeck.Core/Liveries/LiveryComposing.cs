@@ -1,0 +1,50 @@
+namespace Lumbeck.Core.Liveries;
+
+/// <summary>What a livery makes of a job: a design for one wrap, and what it has no room for.</summary>
+/// <param name="Takes">A design for each wrap that the binding prints.</param>
+/// <param name="Unfit">What did not fit, in words with its figure; none within the livery's capacity.</param>
+public sealed record Composition(ImmutableList<Take> Takes, ImmutableArray<string> Unfit);
+
+/// <summary>
+/// Composes a livery from what a ticket knows: one pure function of job, sheet, livery, colourway and seed. The spine's
+/// words are those of <see cref="SpineComposing"/>, laid by whoever keeps the job right.
+/// </summary>
+public static class LiveryComposing
+{
+    /// <summary>Swatches that a livery's items name.</summary>
+    public static ImmutableList<Swatch> Swatches(Livery livery, Colourway way) => [.. Enum.GetValues<LiveryTone>()
+        .Select(tone =>
+            new Swatch(Of(livery, way, tone), $"{livery.Name}, {tone.ToString().ToLowerInvariant()}", way.Of(tone)))];
+
+    internal static string Of(Livery livery, Colourway way, LiveryTone tone) =>
+        $"{livery.Id}-{livery.Colourways.IndexOf(way) + 1}-{tone.ToString().ToLowerInvariant()}";
+
+    /// <param name="job">The job.</param>
+    /// <param name="livery">The livery.</param>
+    /// <param name="way">In which colours.</param>
+    /// <param name="seed">Of its paper.</param>
+    /// <param name="id">Of the takes.</param>
+    /// <param name="type">Faces.</param>
+    public static Composition Compose(Job job, Livery livery, Colourway way, Seed seed, string id, IType type)
+    {
+        var (takes, unfit) = (ImmutableList.CreateBuilder<Take>(), new List<string>());
+        foreach (var wrap in job.Sheets().GroupBy(s => s.Wrap).OrderBy(g => g.Key))
+        {
+            var c = new LiveryComposer(job, [.. wrap.Select(s => s.Sheet)], livery, way, type);
+            c.Front();
+            c.Spine();
+            c.Back();
+            c.Flaps();
+            var ground = new Fill(c.Paint(LiveryTone.Ground), livery.Paper with
+            {
+                Seed = seed,
+                Paints = [.. livery.Tones.Select(t => c.Paint(t))],
+            });
+            // What lies on two wraps of a job has a name of its own on each.
+            takes.Add(new(id, livery.Name, ground,
+                [.. c.Items.Select(i => wrap.Key == 0 ? i : i with { Id = $"{i.Id}-{wrap.Key + 1}" })]));
+            unfit.AddRange(c.Unfit);
+        }
+        return new(takes.ToImmutable(), [.. unfit.Distinct()]);
+    }
+}

@@ -1,0 +1,112 @@
+namespace Lumbeck.Desk.Jobs;
+
+/// <summary>Ready insides whose pages are worked out: a planner, puzzles, colouring pages, letters to trace.</summary>
+internal static class ReadyBooks
+{
+    /// <summary>The year on a page, each month on one, each week over an opening.</summary>
+    public static ImmutableList<PageRun> Planner(int year) =>
+    [
+        ReadyInsides.Belongs(),
+        One("year", "The year", ((YearPage)DesignShelf.Of("year")) with { Year = year }),
+        Stretch("months", "Months", "month", RunKind.Months, year),
+        Stretch("weeks", "Weeks", "week-spread", RunKind.Weeks, year),
+        One("notes", "Notes", DesignShelf.Of("dots"), 6),
+    ];
+
+    /// <summary>
+    /// Three grades of sudokus, mazes of three kinds, word searches and trails, and what solves them.
+    /// </summary>
+    public static ImmutableList<PageRun> Puzzles()
+    {
+        PageRun sudokus(string id, string name, Grade grade, int pages) =>
+            Seeded(One(id, name, ((SudokuPage)DesignShelf.Of("sudoku")) with { Grade = grade }, pages));
+        PageRun mazes(string id, string name, MazeShape shape, int pages) =>
+            Seeded(One(id, name, ((MazePage)DesignShelf.Of("maze")) with { Shape = shape }, pages));
+        return
+        [
+            One("title", "Title", DesignShelf.Of("title")) with { Begins = BeginsOn.Odd },
+            One("about", "Before you begin", ((TextPages)DesignShelf.Of("text")) with { Text = HowTo })
+                with { Goes = RunKind.Needed, Begins = BeginsOn.Odd },
+            sudokus("easy", "Sudokus, easy", Grade.Easy, 10),
+            mazes("mazes", "Mazes", MazeShape.Square, 5),
+            sudokus("medium", "Sudokus, medium", Grade.Medium, 10),
+            Seeded(One("words", "Word searches",
+                ((WordSearchPage)DesignShelf.Of("word-search")) with { Hidden = string.Join("\n\n", WordLists) },
+                WordLists.Length)),
+            sudokus("hard", "Sudokus, hard", Grade.Hard, 10),
+            mazes("rounds", "Round mazes", MazeShape.Round, 5),
+            Seeded(One("trails", "Trails", DesignShelf.Of("number-trail"), 6)),
+            One("solutions", "Solutions", DesignShelf.Of("solutions"))
+                with { Goes = RunKind.Needed, Begins = BeginsOn.Odd },
+        ];
+    }
+
+    /// <summary>Scenes, patterns and ornaments, each on a leaf whose back may soak through.</summary>
+    public static ImmutableList<PageRun> Colouring()
+    {
+        PageRun of(string id, string name, string what, int pages) => Seeded(One(id, name,
+            ((ColouringPage)DesignShelf.Of("colouring")) with { Of = what }, pages)) with
+        { Backs = Backs.Blank };
+        return
+        [
+            ReadyInsides.Belongs(), of("scenes", "Scenes", ColouringPage.Vistas, 6),
+            of("patterns", "Patterns", ColouringPage.PapersInTurn, 11),
+            of("ornaments", "Ornaments", ColouringPage.Ornaments, 8),
+        ];
+    }
+
+    /// <summary>Letters with their strokes' order, figures, then words.</summary>
+    public static ImmutableList<PageRun> Traced()
+    {
+        PageRun of(string id, string name, string rows, int pages, bool arrows) => One(id, name,
+            ((LettersToTrace)DesignShelf.Of("letters-to-trace")) with { Text = rows, Arrows = arrows }, pages);
+        return
+        [
+            of("letters", "Letters", new LettersToTrace { Paints = [] }.Text, 7, true),
+            of("figures", "Figures", "0 1 2\n3 4 5\n6 7 8\n9 0 1", 1, true),
+            of("words", "Words", "one\ntwo\nthree\nfour\nfive\nsix\nseven\neight\nnine\nten", 4, false),
+        ];
+    }
+
+    private const string HowTo = """
+        # Before you begin
+
+        *Sudokus.* Each row, each column and each box has every digit once. All of these are solved by looking: none
+        needs a guess.
+
+        *Mazes.* From one opening to the other there is one way.
+
+        *Word searches.* Words run along, down and aslant, forwards and backwards. Each is there once.
+
+        *Trails.* Join the dots in their order, and the last to the first where a ring says so.
+
+        Under each puzzle stands the page that solves it.
+        """;
+
+    private static readonly string[] WordLists =
+    [
+        "anchor, buoy, compass, fender, halyard, keel, lantern, mooring, rudder, sextant, tiller, windlass",
+        "apricot, bramble, cherry, damson, elderberry, fig, gooseberry, medlar, mulberry, quince, raspberry",
+        "cloud, drizzle, fog, frost, hail, lightning, mist, rainbow, sleet, squall, sunshine, thunder",
+        "anvil, bellows, chisel, clamp, hammer, mallet, pincers, plane, rasp, spanner, vice",
+        "bassoon, cello, clarinet, cornet, fiddle, harp, mandolin, oboe, piccolo, trumpet, viola, zither",
+        "badger, curlew, dormouse, hedgehog, heron, kestrel, lapwing, marten, otter, squirrel, stoat, vole",
+    ];
+
+    private static PageRun One(string id, string name, PageDesign design, int pages = 1) =>
+        new() { Id = id, Name = name, Designs = [design], Count = pages };
+
+    private static PageRun Stretch(string id, string name, string design, RunKind goes, int year) =>
+        One(id, name, DesignShelf.Of(design)) with { Goes = goes, From = new(year, 1, 1), To = new(year, 12, 31) };
+
+    /// <summary>Two runs of puzzles are never the same ones.</summary>
+    public static PageRun Seeded(PageRun run) => run with
+    {
+        Designs = [.. run.Designs.Select(d => d switch
+        {
+            PuzzlePage puzzles => puzzles with { Seed = Seed.Of(run.Id) },
+            ColouringPage page => page with { Seed = Seed.Of(run.Id) },
+            var other => other,
+        })],
+    };
+}

@@ -1,0 +1,29 @@
+using System.Collections.Concurrent;
+
+namespace Lumbeck.Intake.Opening;
+
+/// <summary>
+/// The pages of one file as another program draws them: begun beside the reading, and each drawn once
+/// whoever asks for it.
+/// </summary>
+internal sealed class PageDrawings(string path)
+{
+    private readonly ConcurrentDictionary<(int Page, double PerInch, (int, int, int, int)? Part), Lazy<Task<DrawnInks?>>>
+        _drawn = [];
+
+    public static bool IsHere => PageDrawing.IsHere;
+
+    /// <summary>Begins to draw what will be asked for.</summary>
+    public void Begin(int page, double perInch, (int X, int Y, int Wide, int High)? part = null)
+    {
+        if (IsHere) _ = Drawing(page, perInch, part);
+    }
+
+    /// <summary>A page in its four inks, or a part of it; null where it could not be drawn.</summary>
+    public DrawnInks? Inks(int page, double perInch, (int X, int Y, int Wide, int High)? part = null) =>
+        Drawing(page, perInch, part).GetAwaiter().GetResult();
+
+    private Task<DrawnInks?> Drawing(int page, double perInch, (int X, int Y, int Wide, int High)? part) =>
+        _drawn.GetOrAdd((page, perInch, part),
+            _ => new(() => Task.Run(() => PageDrawing.Inks(path, page, perInch, part)))).Value;
+}

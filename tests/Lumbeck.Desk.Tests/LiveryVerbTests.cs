@@ -1,0 +1,47 @@
+using System.Text.Json;
+
+namespace Lumbeck.Desk.Tests;
+
+/// <summary>Liveries on the command line, as a person runs it.</summary>
+public sealed class LiveryVerbTests : IDisposable
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+
+    public void Dispose() => Directory.Delete(_folder, recursive: true);
+
+    private (int Exit, string Out, string Error) Run(params string[] arguments) =>
+        CommandLine.Run(_folder, arguments);
+
+    [Fact]
+    public void A_livery_is_laid_as_a_take_that_nothing_is_found_against_and_the_others_stay()
+    {
+        using var all = JsonDocument.Parse(Run("liveries", "--json").Out);
+        all.RootElement.EnumerateArray().Select(l => l.GetProperty("id").GetString())
+            .ShouldBe(LiveryShelf.All.Select(l => l.Id));
+        Run("livery", "calder", "--livery", "folio", "--colourway", "2")
+            .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0),
+            r => r.Out.ShouldContain("Folio, mist"));
+        var desk = new Desk(Path.Combine(_folder, "data"), TimeProvider.System);
+        // A jacket and the case under it, each with its own.
+        var wraps = desk.Jobs.Job("calder").Job.Wraps;
+        wraps.Select(w => w.Take.Name).ShouldBe(["Folio", "Folio"]);
+        wraps.ShouldAllBe(w => w.Takes.Count == 2);
+        desk.Jobs.Job("calder").Composed.Findings.ShouldNotContain(f => f.Severity == Severity.Stop);
+        desk.Jobs.StepBack("calder", "test").Job.Wraps.ShouldAllBe(w => w.Takes.Count == 1);
+        Run("livery", "calder", "--livery", "none").ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(2),
+            r => r.Error.ShouldContain("`none` is no livery: take quayside"));
+        Run("livery", "calder", "--livery", "folio", "--colourway", "9").Error.ShouldContain("Folio has 3, from 1");
+    }
+
+    [Fact]
+    public void What_a_livery_has_no_room_for_is_told_with_its_figure()
+    {
+        var data = Path.Combine(_folder, "data");
+        var desk = new Desk(data, TimeProvider.System, DemoBench.Load);
+        desk.Jobs.Apply("hive", new(Guid.NewGuid().ToString(), "test",
+            _ => new SetFact(TicketFact.Title, new('W', 200))));
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        Run("livery", "hive", "--livery", "ledger").ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(3),
+            r => r.Error.ShouldContain("a title of 200 letters"));
+    }
+}
