@@ -88,6 +88,7 @@ public static class LumbeckHost
         HouseRoutes.Map(app);
         PictureRoutes.Map(app);
         PlateRoutes.Map(app);
+        LiveryRoutes.Map(app);
         ColourRoutes.Map(app);
         WorkRoutes.Map(app);
         FaceRoutes.Map(app);

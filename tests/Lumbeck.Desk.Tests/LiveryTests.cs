@@ -1,3 +1,4 @@
+using System.Text;
 using Lumbeck.Tests.ByChance;
 
 namespace Lumbeck.Desk.Tests;
@@ -119,8 +120,94 @@ public sealed class LiveryTests : IDisposable
             }
     }
 
-    /// <summary>Words are legible in every set of colours: black on its light field.</summary>
+    private static Job Book(string title = "The Salt Road", string author = "Jonas Fell") => new Job(new()
+    {
+        House = HouseFile.Shipped["aldwater"],
+        Title = title,
+        Author = author,
+        Pages = 320,
+        Trim = Size.FromMillimetres(129, 198),
+    }, [], [Wrap.First(Job.Cover, new Fill(new InkPaint(Ink.White)))]).WithPieces();
+
+    private Job Again(Job job) =>
+        Keeping.Right(Wearing.Again(job, _desk.Drawer.Shelf).Apply(job), _desk.Drawer.Shelf);
+
+    private Job Worn(Job job, string livery, string id) =>
+        Keeping.Right(Wearing.Of(job, livery, 1, null, id, _desk.Drawer.Shelf).Edit.Apply(job), _desk.Drawer.Shelf);
+
+    /// <summary>Over every livery: the words change, the picture of what a hand did stays.</summary>
+    [Fact]
+    public void Set_again_composes_what_no_hand_has_moved()
+    {
+        foreach (var livery in LiveryShelf.All)
+        {
+            var job = Worn(Book(), livery.Id, "one");
+            // As it was laid it is set again to the very same.
+            Encoding.UTF8.GetString(JobJson.Write(Again(job)))
+                .ShouldBe(Encoding.UTF8.GetString(JobJson.Write(job)), $"{livery.Id}, nothing changed");
+            var moved = new MoveItem("author", Length.Zero, Length.FromPoints(-20)).Apply(job);
+            moved = new RemoveItem("spine-author").Apply(moved);
+            moved = new SetFact(TicketFact.Title, "The Long Road of Salt and Rain").Apply(moved);
+            moved = new SetFact(TicketFact.Subtitle, "a journey").Apply(moved);
+            moved = Keeping.Right(moved, _desk.Drawer.Shelf);
+            var again = Again(moved);
+            again.Item("author")!.Hold.ShouldBe(moved.Item("author")!.Hold, livery.Id);
+            again.Item("spine-author").ShouldBeNull("what was taken away is not laid again");
+            again.Item("subtitle").ShouldNotBeNull("what the ticket says since then is laid");
+            var title = (TextItem)again.Item("title")!;
+            title.Words.ShouldBe("The Long Road of Salt and Rain");
+            var anew = (TextItem)Worn(moved, livery.Id, "two").Item("title")!;
+            (title.Hold, title.Width, title.Height, title.Style).ShouldBe((anew.Hold, anew.Width, anew.Height, anew.Style),
+                $"{livery.Id}: as it would be laid now");
+        }
+    }
+
+    /// <summary>What a livery has no place for is kept, told, and can be laid.</summary>
+    [Fact]
+    public void Words_a_ticket_does_not_know_lie_beside_the_sheet_and_forced_breaks_stay()
+    {
+        var job = Book();
+        var hold = new Hold(Part.Front, HoldBox.Safe, Anchor.Middle, default, default);
+        job = job.With(0, job.Take with
+        {
+            Items =
+            [
+                new TextItem { Id = "title", Role = TextRole.Title, Words = "The Salt\nRoad", Hold = hold },
+                new TextItem { Id = "stray", Words = "Signed by the author", Hold = hold },
+                new TextItem { Id = "by", Role = TextRole.Author, Words = "Jonas Fell", Hold = hold },
+                new CodeItem { Id = "code", Hold = hold, Link = "https://example.org" },
+            ],
+        });
+        foreach (var livery in LiveryShelf.All)
+        {
+            var worn = Worn(job, livery.Id, "one");
+            ((TextItem)worn.Item("title")!).Words.ShouldBe("The Salt\nRoad");
+            worn.Take.Beside.Select(i => i.Id).ShouldBe(["stray", "code"]);
+            var next = Worn(worn, "folio", "two");
+            next.Take.Beside.Count.ShouldBe(2, "and through a second livery");
+            var laid = new LayBeside(0, "stray", Part.Back).Apply(next);
+            laid.Take.Beside.Count.ShouldBe(1);
+            laid.Item("stray")!.Hold.Panel.ShouldBe(Part.Back);
+            JobJson.Read(JobJson.Write(laid)).Take.Beside.Count.ShouldBe(1);
+            ImportValidation.Job(laid);
+        }
+    }
+
+    /// <summary>Words are legible in every set of colours.</summary>
     [Fact]
     public void Every_colourway_holds_its_contrast() =>
-        LiveryShelf.All.SelectMany(l => l.Colourways).ShouldAllBe(w => Seen.Contrast(w.Ink, w.Light) >= 4.5);
+        LiveryShelf.All.SelectMany(l => l.Colourways.Select(w => (l, w)))
+            .ShouldAllBe(x => Seen.Contrast(x.w.Of(x.l.Words), x.w.Of(x.l.On)) >= 4.5);
+
+    [Fact]
+    public void There_are_sixteen_for_all_shelves_in_three_sets_of_colours_each()
+    {
+        LiveryShelf.All.Length.ShouldBeGreaterThanOrEqualTo(16);
+        LiveryShelf.All.Select(l => l.Id).Distinct().Count().ShouldBe(LiveryShelf.All.Length);
+        LiveryShelf.All.ShouldAllBe(l => l.Colourways.Length >= 3);
+        LiveryShelf.All.SelectMany(l => l.Shelves).Distinct().ShouldBeSubsetOf(
+            ["literary novel", "thriller", "romance", "science fiction", "fantasy", "history", "memoir", "poetry", "essays",
+                "cookery", "gardening", "children’s picture book", "business and self-help", "textbook", "workbook", "travel",
+                "notebook", "journal", "logbook", "puzzle or colouring book", "family recipes", "true crime"]);
+    }
 }

@@ -77,11 +77,12 @@ public sealed class StructureTests
         "Type.Letters", "Type", "Art.Fields", "Art.Sketches", "Art.Pictures", "Art.Patterns", "Art.Ornaments",
             "Art.Vistas", "Art.Puzzles",
             "Art.PageDesigns", "Art.Items", "Document.Insides", "Document",
-        "Drawing.Marked", "Drawing.Sketched", "Drawing", "Drawing.Pages", "Drawing.Spine", "Liveries",
+        "Drawing.Marked", "Drawing.Sketched", "Drawing", "Drawing.Pages", "Drawing.Spine",
             "Drawing.Views",
         "Edits", "Edits.OfText", "Edits.OfTicket", "Edits.OfInside", "Edits.OfCovers", "Edits.OfItems",
             "Edits.OfPictures",
             "Edits.AsTyped", "Edits.Doors",
+        "Liveries", "Liveries.Fiction", "Liveries.Uses", "Liveries.Shelf",
         "Checks", "Checks.OfTicket", "Checks.OfZones", "Checks.OfInk", "Checks.OfText", "Checks.OfPictures",
             "Checks.OfBarcodes", "Checks.OfPages", "Checks.OfDrawn", "Checks.RuleBook",
     ];

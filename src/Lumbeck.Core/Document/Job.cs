@@ -231,7 +231,32 @@ public sealed record Tracing(Picture Picture, decimal Strength = 35, bool OverTr
 /// <param name="Items">From the lowest to the uppermost.</param>
 public sealed record Take(string Id, string Name, Fill Ground, ImmutableList<Item> Items)
 {
-    /// <summary>The kept pictures that it shows, hidden ones too.</summary>
+    /// <summary>Words, pictures and codes that a livery found no place for; they lie beside the sheet.</summary>
+    public ImmutableList<Item>? Unplaced { get; init; }
+
+    /// <summary>The livery that laid it; null for a design by hand.</summary>
+    public Worn? Worn { get; init; }
+
+    /// <summary>The kept pictures that it shows, hidden ones and those beside the sheet too.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public IEnumerable<Picture> Pictures => Ground.Pictures.Concat(Items.SelectMany(i => i.Pictures));
+    public IEnumerable<Picture> Pictures => Ground.Pictures.Concat(Items.Concat(Beside).SelectMany(i => i.Pictures));
+
+    /// <summary>What lies beside the sheet.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public ImmutableList<Item> Beside => Unplaced ?? [];
+}
+
+/// <summary>What a take was laid by.</summary>
+/// <param name="Livery">Its word.</param>
+/// <param name="Way">Which of its sets of colours, from 1.</param>
+/// <param name="Seed">Of what it draws by chance.</param>
+/// <param name="Parts">What it laid, by its own names.</param>
+/// <param name="Ground">The ground as it was laid, as a sum.</param>
+public sealed record Worn(string Livery, int Way, Seed Seed, ImmutableList<string> Parts, string Ground)
+{
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool IsSound => Livery is { Length: > 0 and <= 40 } && Way is > 0 and < 1000 && Parts is { Count: <= AddMost }
+        && Parts.All(p => p is { Length: <= 60 }) && Ground is { Length: <= 64 };
+
+    private const int AddMost = 400;
 }

@@ -34,12 +34,17 @@ public enum FrontForm
 
     /// <summary>A band across the middle, out to both edges.</summary>
     Band,
+
+    /// <summary>A column from head to foot along the fore-edge; the paper lies beside it.</summary>
+    Column,
+
+    /// <summary>No field: words stand on the plain ground, a sign with room about it under them.</summary>
+    Open,
 }
 
 /// <summary>
-/// A whole look that can be put on any job: faces, colours, a paper, and where the words of a book stand. It is data;
-/// one
-/// function composes it (<see cref="LiveryComposing"/>).
+/// A whole look that can be put on any job: faces, colours, a paper or a vista, and where the words of a book stand. It
+/// is data, in a file of its own; one function composes it (<see cref="LiveryComposing"/>).
 /// </summary>
 /// <param name="Id">Its word.</param>
 /// <param name="Name">What people read.</param>
@@ -53,8 +58,27 @@ public sealed record Livery(string Id, string Name, ImmutableArray<string> Shelv
     public required ImmutableArray<Colourway> Colourways { get; init; }
 
     /// <summary>What lies over the ground, its paints in order, and how large it is drawn, in percent.</summary>
-    public required Pattern Paper { get; init; }
-    public required ImmutableArray<LiveryTone> Tones { get; init; }
+    public Pattern? Paper { get; init; }
+    public ImmutableArray<LiveryTone> Tones { get; init; } = [];
+
+    /// <summary>A picture over the whole sheet in place of a paper, its paints in order.</summary>
+    public Vista? Vista { get; init; }
+    public ImmutableArray<LiveryTone> VistaTones { get; init; } = [];
+
+    /// <summary>An ornament over the title, or under it where the front is open; and alone where a back is bare.</summary>
+    public Ornament? Sign { get; init; }
+    public ImmutableArray<LiveryTone> SignTones { get; init; } = [];
+
+    /// <summary>How wide it is, in hundredths of the front's shorter side; its height follows.</summary>
+    public decimal SignWide { get; init; } = 16;
+
+    /// <summary>A border round the plate, or round the safe part of an open front.</summary>
+    public Ornament? Border { get; init; }
+    public ImmutableArray<LiveryTone> BorderTones { get; init; } = [];
+
+    /// <summary>What words stand on, and what they are in.</summary>
+    public LiveryTone On { get; init; } = LiveryTone.Light;
+    public LiveryTone Words { get; init; } = LiveryTone.Ink;
 
     public FrontForm Form { get; init; }
 

@@ -1,66 +1,17 @@
 namespace Lumbeck.Core.Liveries;
 
-/// <summary>The spine, the back and the flaps.</summary>
+/// <summary>The back and the flaps.</summary>
 internal sealed partial class LiveryComposer
 {
-    /// <summary>
-    /// Title and surname where both are legible, else the title, else none: a spine is never filled with what
-    /// nobody reads.
-    /// </summary>
-    public void Spine()
-    {
-        if (Panel(Part.Spine) is not { } spine
-            || !SpineText.Allowed(_ticket.House, _ticket.Pages, spine.Face.Width))
-            return;
-        Items.Add(new RectItem
-        {
-            Id = "spine-field",
-            Hold = At(Part.Spine, HoldBox.Edge, 0, 0),
-            Width = Span.Full,
-            Height = Span.Full,
-            Fill = Paint(LiveryTone.Light),
-        });
-        var title =
-            OnSpine("spine-title", TextRole.Title, _ticket.SpineTitle.Length > 0 ? _ticket.SpineTitle : _ticket.Title,
-            livery.Display);
-        var author = OnSpine("spine-author", TextRole.Author, _ticket.Author.Split(' ')[^1], livery.Text);
-        foreach (var words in (TextItem[][])[[title, author], [title]])
-        {
-            TextItem[] said = [.. words.Where(w => w.Words.Length > 0)];
-            var sheet = sheets.First(s => s.Panel(Part.Spine) is not null);
-            var composed = SpineComposing.Compose(new("", "", new(), [.. said]), sheet, _ticket, type)
-                .Items.OfType<TextItem>();
-            var least = Math.Max(LeastOnSpine,
-                Length.Max(_ticket.House.TextLeast, _ticket.House.TextReversedLeast).Points);
-            if (composed.Any(t => t.Style.Size.Points < least)) continue;
-            Items.AddRange(said);
-            return;
-        }
-    }
-
-    /// <summary>In points.</summary>
-    private const double LeastOnSpine = 8;
-
-    private TextItem OnSpine(string id, TextRole role, string says, FaceId face) => new()
-    {
-        Id = id,
-        Role = role,
-        Words = says,
-        Composed = true,
-        Hold = new(Part.Spine, HoldBox.Safe, Anchor.Left, default, default),
-        Width = new(Length.FromMillimetres(40)),
-        Height = Span.Full,
-        Style = Style(face, says, Align.Centre, 1) with { Stand = Stand.Middle },
-    };
-
     public void Back()
     {
         if (Panel(Part.Back) is not { } back) return;
         var safe = Safe(back);
+        var side = Math.Min(back.Face.Width.Points, back.Face.Height.Points);
         var room = sheets.Select(s => s.Zone(ZoneKind.Barcode, Part.Back)).FirstOrDefault(z => z is not null)?.Box;
         // All words of a back stand on one field above the barcode's room.
         var foot = room is { } r ? (r.Y - back.Face.Y).Points - 8 : safe.Y + safe.H;
-        var pad = 0.05 * Math.Min(back.Face.Width.Points, back.Face.Height.Points);
+        var pad = 0.05 * side;
         var (x, w) = (safe.X + 4, safe.W - 8);
         var inner = w - (2 * pad);
         var flap = Panel(Part.FrontFlap) is not null && Panel(Part.BackFlap) is not null;
@@ -72,13 +23,46 @@ internal sealed partial class LiveryComposer
             .. flap ? [] : (ReadOnlySpan<(string, TextRole, string)>)[("note", TextRole.Note, _ticket.Note)],
         ];
         parts.RemoveAll(p => p.Words.Length == 0);
-        if (parts.Count > 0) Copy(Part.Back, parts, x, safe.Y + 4, w, foot - safe.Y - 4, inner, pad, "back");
+        var top = safe.Y + 4;
+        if (parts.Count > 0) top = Copy(Part.Back, parts, x, top, w, foot - top, inner, pad, "back");
+        // A back that says little is not left bare: the front's sign stands on it, small.
+        var wide = Math.Min(0.8 * (double)livery.SignWide / 100 * side, 0.5 * (foot - top) / SignShape);
+        if (livery.Sign is not null && livery.Paper is null && livery.Vista is null && wide > 18)
+            Sign("back-sign", Part.Back, safe.X + ((safe.W - wide) / 2), top + ((foot - top - (wide * SignShape)) / 2), wide);
+        Foot(back, safe, room);
         if (_ticket.Isbn is not null)
             Items.Add(new BarcodeItem
             {
                 Id = "barcode",
                 Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default)
             });
+    }
+
+    /// <summary>Where a shop puts it, its prices and whose it is: small, at the foot, clear of the barcode's room.</summary>
+    private void Foot(Panel back, (double X, double Y, double W, double H) safe, Box? room)
+    {
+        string[] lines = [_ticket.Category,
+            string.Join(" · ", new[] { _ticket.Price?.ToString(), _ticket.SecondPrice?.ToString() }.OfType<string>()),
+            _ticket.Imprint];
+        var words = string.Join('\n', lines.Where(l => l.Length > 0));
+        if (words.Length == 0) return;
+        var (from, to) = (safe.X + 4, safe.X + safe.W - 4);
+        if (room is { } r)
+        {
+            // On the side of the barcode where there is more.
+            var (left, right) = ((r.X - back.Face.X).Points - 10, (r.Right - back.Face.X).Points + 10);
+            (from, to) = left - from >= to - right ? (from, left) : (right, to);
+        }
+        const double within = 5;
+        var wide = Whole(to - from - (2 * within));
+        var style = Style(livery.Text, words, Align.Left, 1.3m);
+        var least = Math.Max(8, Length.Max(_ticket.House.TextLeast, _ticket.House.TextReversedLeast).Points);
+        if (wide < 40 || LiveryType.Fit(words, style, wide, 80, 9, least, 6, _ticket, type) is not var (size, high)) return;
+        var tall = high + (0.3 * size);
+        var y = safe.Y + safe.H - 4 - tall - within;
+        if (livery.Form != FrontForm.Open)
+            Box("foot-field", Part.Back, from, y - within, to - from, tall + (2 * within), livery.On);
+        Text("foot", TextRole.Category, words, Part.Back, from + within, y, wide, style, size, high);
     }
 
     public void Flaps()
@@ -90,8 +74,8 @@ internal sealed partial class LiveryComposer
             safe.W - (2 * pad), pad, "flap");
     }
 
-    /// <summary>Reading copy on a field as high as it takes, all in one size.</summary>
-    private void Copy(Part panel, List<(string Id, TextRole Role, string Words)> parts, double x, double y, double w, double h,
+    /// <summary>Reading copy on a field as high as it takes, all in one size; says where it ends.</summary>
+    private double Copy(Part panel, List<(string Id, TextRole Role, string Words)> parts, double x, double y, double w, double h,
         double inner, double pad, string id)
     {
         inner = Whole(inner);
@@ -105,19 +89,21 @@ internal sealed partial class LiveryComposer
                 heights.Add(high + (0.3 * size));
             }
             var gaps = (parts.Count - 1) * size;
-            if (heights.Count < parts.Count || heights.Sum() + gaps + (2 * pad) > h) continue;
-            Field(id + "-field", panel, HoldBox.Face, x, y, w, heights.Sum() + gaps + (2 * pad), LiveryTone.Light, livery.Ruled
-                && livery.Form == FrontForm.Plate);
+            var tall = heights.Sum() + gaps + (2 * pad);
+            if (heights.Count < parts.Count || tall > h) continue;
+            if (livery.Form != FrontForm.Open)
+                Field(id + "-field", panel, x, y, w, tall, livery.Ruled && livery.Form == FrontForm.Plate
+                    && livery.Border is null);
             var at = y + pad;
             foreach (var ((name, role, words), high) in parts.Zip(heights))
             {
-                Text(name, role, words, panel, HoldBox.Face, x + pad, at, inner, Copied(words), size,
-                    high - (0.3 * size));
+                Text(name, role, words, panel, x + pad, at, inner, Copied(words), size, high - (0.3 * size));
                 at += high + size;
             }
-            return;
+            return y + tall;
         }
         Unfit.Add($"{parts.Sum(p => p.Words.Length)} letters on the {panel.Say()}");
+        return y;
     }
 
     // A right-to-left paragraph's left is where its reading begins.

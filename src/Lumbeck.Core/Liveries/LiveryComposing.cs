@@ -22,7 +22,7 @@ public static class LiveryComposing
     /// <param name="job">The job.</param>
     /// <param name="livery">The livery.</param>
     /// <param name="way">In which colours.</param>
-    /// <param name="seed">Of its paper.</param>
+    /// <param name="seed">Of what it draws by chance.</param>
     /// <param name="id">Of the takes.</param>
     /// <param name="type">Faces.</param>
     public static Composition Compose(Job job, Livery livery, Colourway way, Seed seed, string id, IType type)
@@ -30,21 +30,36 @@ public static class LiveryComposing
         var (takes, unfit) = (ImmutableList.CreateBuilder<Take>(), new List<string>());
         foreach (var wrap in job.Sheets().GroupBy(s => s.Wrap).OrderBy(g => g.Key))
         {
-            var c = new LiveryComposer(job, [.. wrap.Select(s => s.Sheet)], livery, way, type);
+            var now = job.Wraps[wrap.Key].Take;
+            var carried = Carried.Of(now, job.Ticket);
+            var c = new LiveryComposer(job, [.. wrap.Select(s => s.Sheet)], livery, way, seed, carried, type);
+            c.Under();
             c.Front();
             c.Spine();
             c.Back();
             c.Flaps();
-            var ground = new Fill(c.Paint(LiveryTone.Ground), livery.Paper with
-            {
-                Seed = seed,
-                Paints = [.. livery.Tones.Select(t => c.Paint(t))],
-            });
-            // What lies on two wraps of a job has a name of its own on each.
-            takes.Add(new(id, livery.Name, ground,
-                [.. c.Items.Select(i => wrap.Key == 0 ? i : i with { Id = $"{i.Id}-{wrap.Key + 1}" })]));
+            var ground = new Fill(c.Paint(livery.Form == FrontForm.Open ? livery.On : LiveryTone.Ground),
+                livery.Paper is { } paper
+                    ? paper with { Seed = seed, Paints = c.Paints(paper, livery.Tones) }
+                    : null);
+            takes.Add(Stamped(new(id, livery.Name, ground, [.. c.Items]), wrap.Key, livery.Id,
+                livery.Colourways.IndexOf(way) + 1, seed) with
+            { Unplaced = carried.Rest(now, job.Ticket) is { IsEmpty: false } rest ? rest : null });
             unfit.AddRange(c.Unfit);
         }
         return new(takes.ToImmutable(), [.. unfit.Distinct()]);
     }
+
+    /// <summary>A take whose parts say what laid them; what lies on two wraps of a job has a name of its own on each.</summary>
+    internal static Take Stamped(Take take, int wrap, string livery, int way, Seed seed) => take with
+    {
+        Items =
+        [
+            .. take.Items.Select(i => (wrap == 0 ? i : i with { Id = $"{i.Id}-{wrap + 1}" }) with
+            {
+                Laid = new(i.Id, Figures.Of(i), i is TextItem t ? Figures.OfWords(t.Words) : ""),
+            }),
+        ],
+        Worn = new(livery, way, seed, [.. take.Items.Select(i => i.Id)], Figures.Of(take.Ground)),
+    };
 }

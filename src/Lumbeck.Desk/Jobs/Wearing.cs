@@ -19,4 +19,17 @@ public static class Wearing
         var composed = LiveryComposing.Compose(job, wears, way, Seed.Of(seed ?? wears.Id), id, type);
         return (new(composed.Takes, LiveryComposing.Swatches(wears, way), wears.Name), composed.Unfit);
     }
+
+    /// <summary>The designs on the bench as their livery would set them now, but for what a hand has moved.</summary>
+    /// <exception cref="Refusal">No livery laid them, or it is here no more.</exception>
+    public static SetAgain Again(Job job, IType type)
+    {
+        if (job.Take.Worn is not { } worn) throw new Refusal("takes", "no livery laid this design");
+        var wears = LiveryShelf.Of(worn.Livery);
+        var way = wears.Colourways[Math.Clamp(worn.Way, 1, wears.Colourways.Length) - 1];
+        var composed = LiveryComposing.Compose(job, wears, way, worn.Seed, job.Take.Id, type);
+        return new([.. composed.Takes.Select((t, n) => job.Wraps[n].Take is var now && now.Worn?.Livery == worn.Livery
+            ? SettingAgain.Merge(now, t, job.Ticket)
+            : now)], LiveryComposing.Swatches(wears, way), wears.Name);
+    }
 }

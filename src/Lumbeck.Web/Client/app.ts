@@ -1,6 +1,7 @@
 // What a hand does on a job's pages: picking, adding, nudging, stepping back. The rules are the server's.
 import './clip';
 import './colours';
+import { fitting } from './fitting';
 import './faces';
 import './type';
 import './checks';
@@ -23,7 +24,7 @@ import { answered, pending, pick, picked, send, tryOut, untry, write } from './q
 import { tour, leave as leaveTour } from './tour';
 import { lensNearer } from './sheet';
 import { alone, farther, fitItem, fitPanel, fitSheet, measureScreen, nearer, trueSize } from './view';
-import type { Ask, Beside } from './wire';
+import type { Beside } from './wire';
 
 const closest = (e: Event, selector: string) => (e.target instanceof Element ? e.target.closest<HTMLElement>(selector)
   : null);
@@ -33,7 +34,7 @@ const onJob = document.body.dataset.base !== undefined;
 const sees: Record<string, () => void> = {
   sheet: fitSheet, panel: fitPanel, item: fitItem, 'true': trueSize, measure: measureScreen, alone: () => alone(),
   near: nearer, far: farther, lens: lensNearer, tour: () => tour(1), paper: () => paperByHand(), 'tour-back': () => tour(-1),
-    'tour-leave': leaveTour, book, words, shop,
+    'tour-leave': leaveTour, book, words, shop, fitting: () => fitting(),
   keys: () => (document.getElementById('keys') as HTMLDialogElement).showModal(),
 };
 
@@ -53,7 +54,9 @@ document.addEventListener('click', e => {
     if (chosen(at)) return;
     return write(at.dataset.fact!, at.dataset.text ?? '');
   }
-  if ((at = closest(e, '[data-wear]'))) { closest(e, 'details[data-picks]')?.removeAttribute('open'); return send(worn(at)); }
+  if (closest(e, '[data-set-again]')) return send({ is: 'set-livery-again' });
+  if ((at = closest(e, '[data-beside]')))
+    return send({ is: 'from-beside', item: at.dataset.beside!, panel: at.dataset.panel ?? '' });
   if ((at = closest(e, '[data-see]'))) return sees[at.dataset.see!]?.();
   if ((at = closest(e, '[data-mend]'))) return send({ is: 'mend', finding: at.dataset.mend! });
   if ((at = closest(e, '[data-heed]'))) return send({ is: 'waive', rule: at.dataset.heed!, reason: '' });
@@ -139,10 +142,6 @@ export function choose(ids: string[]): void {
   pick(ids);
   reveal();
 }
-
-/** A livery on this job, in one of its sets of colours. */
-const worn = (at: HTMLElement): Ask => ({ is: 'wear-livery', livery: at.dataset.wear!, colourway: Number(at.dataset.way), seed: 0,
-  new: `take-${crypto.randomUUID().slice(0, 8)}` });
 
 // What a press would do to the sheet is shown while it is pointed at.
 const tries = 'button[data-try]';

@@ -6,7 +6,7 @@ namespace Lumbeck.Web.Pages;
 
 /// <summary>What was typed to begin a cover with.</summary>
 public sealed record Beginning(string Title = "", string House = "", string Trim = "", string Pages = "",
-    string Binding = "");
+    string Binding = "", string Look = "");
 
 /// <summary>The bench: all jobs with small wraps and how ready each is, and three ways to begin another.</summary>
 public sealed class IndexModel(Desk.Desk desk) : PageModel
@@ -66,14 +66,18 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
         desk.Checks.Warm(Listed.Where(p => !p.Job!.Plated).Select(p => p.Revision));
     }
 
-    public IActionResult OnPost(string? title, string? house, string? trim, string? pages, string? binding)
+    public IActionResult OnPost(string? title, string? house, string? trim, string? pages, string? binding,
+        string? look)
     {
-        Typed = new((title ?? "").Trim(), house ?? "", trim ?? "", pages ?? "", binding ?? "");
+        Typed = new((title ?? "").Trim(), house ?? "", trim ?? "", pages ?? "", binding ?? "", look ?? "");
         try
         {
             if (Typed.Title.Length > 300)
                 throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
             var first = Starters.Job(desk.Houses.Get(Typed.House).House, Typed.Title, trim, pages, binding);
+            if (Typed.Look.Length > 0)
+                first = Keeping.Right(Wearing.Of(first, Typed.Look, 1, null, "first-look", desk.Drawer.Shelf).Edit.Apply(first),
+                    desk.Drawer.Shelf);
             return Redirect($"/jobs/{desk.Bench.Begin(Typed.Title, first, "bench").Slug}/ticket");
         }
         catch (Refusal r) { Problem = r.Message.Capital() + "."; }

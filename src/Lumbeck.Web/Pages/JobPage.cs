@@ -56,7 +56,11 @@ public sealed class InsideModel(Desk.Desk desk, ScreenMaker screens) : JobPage(d
 
 public sealed class TicketModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Ticket);
 
-public sealed class WrapModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Wrap);
+public sealed class WrapModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Wrap)
+{
+    /// <summary>Whether nothing lies on any of its sheets yet, nor on their grounds.</summary>
+    public bool IsBare => On.Job.Wraps.All(w => w.Takes is [{ Items.IsEmpty: true, Ground: { Pattern: null } }]);
+}
 
 public sealed class CheckModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Check);
 

@@ -45,6 +45,8 @@ public sealed record Asking(Job Job, Desk.Desk Desk, string Slug, int Wrap)
 [JsonDerivedType(typeof(MoveGroundPaper), "move-paper")]
 [JsonDerivedType(typeof(CalmAgain), "calm-again")]
 [JsonDerivedType(typeof(WearLivery), "wear-livery")]
+[JsonDerivedType(typeof(SetLiveryAgain), "set-livery-again")]
+[JsonDerivedType(typeof(FromBeside), "from-beside")]
 [JsonDerivedType(typeof(AddWords), "add-words")]
 [JsonDerivedType(typeof(AddNewSwatch), "add-swatch")]
 [JsonDerivedType(typeof(TakePalette), "palette")]

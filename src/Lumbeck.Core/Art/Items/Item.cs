@@ -73,6 +73,8 @@ public abstract record Item
     public Blend Blend { get; init; }
     /// <summary>Must not be cut or folded, as words must not.</summary>
     public bool Whole { get; init; }
+    /// <summary>The part of a livery that it was laid as; null for what a hand added.</summary>
+    public LaidAs? Laid { get; init; }
 
     /// <summary>What it is.</summary>
     [JsonIgnore]
@@ -141,3 +143,9 @@ public sealed record Told(IReadOnlyList<Swatch> Swatches, Isbn? Isbn);
 
 /// <summary>How an item's inks meet those under it (ISO 32000-1, 11.3.5).</summary>
 public enum Blend { Normal, Multiply, Screen }
+
+/// <summary>What a livery laid an item as, and the figures it had then.</summary>
+/// <param name="Part">The livery's own name for it.</param>
+/// <param name="Figures">Place, size, face and paint as they were laid, as a sum.</param>
+/// <param name="Words">What it said then, as a sum; empty where it says nothing.</param>
+public sealed record LaidAs(string Part, string Figures, string Words);

@@ -38,6 +38,9 @@ public static class ImportValidation
             || item.Width.Share is < 0 or > 10 || item.Height.Share is < 0 or > 10)
             throw No("a length");
         if (item.Opacity is < 0 or > 100) throw No("its opacity");
+        if (item.Laid is { } laid && (laid.Part is null or { Length: > 60 } || laid.Figures is null or { Length: > 64 }
+            || laid.Words is null or { Length: > 64 }))
+            throw No("what laid it");
         if (item.Unsound is { } what) throw No(what);
         item = item with
         {
@@ -82,11 +85,12 @@ public static class ImportValidation
                 if (take?.Ground is null || take.Items is null || take.Items.Count > AddItem.Most || take.Name is null)
                     throw No("a take");
                 if (take.Ground.Pattern is { IsSound: false }) throw No("its ground");
-                if (take.Items.Any(i =>
-                    i?.Id is null || i.Hold is null || i.Name is null || i.Group is null || !Free.CanBe(i.Id))
-                    || take.Items.DistinctBy(i => i.Id).Count() != take.Items.Count)
+                if (take.Worn is { IsSound: false } || take.Beside.Count > AddItem.Most) throw No("what laid a take");
+                var all = take.Items.Concat(take.Beside).ToList();
+                if (all.Any(i => i?.Id is null || i.Hold is null || i.Name is null || i.Group is null || !Free.CanBe(i.Id))
+                    || all.DistinctBy(i => i.Id).Count() != all.Count)
                     throw No("an item");
-                foreach (var item in take.Items)
+                foreach (var item in all)
                     if (!Same(Item(item, id => job.Swatches.Any(s => s.Id == id) ? id : null), item))
                         throw No($"the item {item.Id}");
             }

@@ -47,44 +47,6 @@ public sealed record AddTake(int Wrap, string New, string Name) : TakeEdit(Wrap)
     }
 }
 
-/// <summary>Lays designs that were composed elsewhere beside the others, one on each wrap, and on the bench.</summary>
-/// <param name="Takes">By wrap, all of one id.</param>
-/// <param name="Swatches">Those that they name; one of the same id is as it is now.</param>
-public sealed record LayTakes(ImmutableList<Take> Takes, ImmutableList<Swatch> Swatches, string Name) : Edit
-{
-    public override string Says(Job before) => $"livery “{Name}”";
-
-    protected override Job On(Job job)
-    {
-        if (Takes.Count == 0 || Takes.Count > job.Wraps.Count || !Free.CanBe(Takes[0].Id)
-            || Takes.Any(t => t.Id != Takes[0].Id))
-            throw new Refusal("takes", "these designs are not of this job’s wraps");
-        foreach (var (n, take) in Takes.Index())
-        {
-            var wrap = job.Wraps[n];
-            if (wrap.Takes.Count >= AddTake.Most)
-                throw new Refusal("takes", $"a wrap holds up to {AddTake.Most} takes: remove one first");
-            if (wrap.Find(take.Id) is not null)
-                throw new Refusal("takes", $"a take can’t have the id `{LengthText.Clip(take.Id)}`");
-            var name = take.Name;
-            for (var k = 2; wrap.Takes.Any(t => t.Name.Equals(name, StringComparison.OrdinalIgnoreCase)); k++)
-                name = $"{take.Name} {k}";
-            job = job with
-            {
-                Wraps = job.Wraps.SetItem(n, wrap with
-                {
-                    Takes = wrap.Takes.Add(take with { Name = name }),
-                    Current = take.Id,
-                }),
-            };
-        }
-        return job with
-        {
-            Swatches = [.. job.Swatches.Where(s => Swatches.All(n => n.Id != s.Id)), .. Swatches],
-        };
-    }
-}
-
 /// <summary>Lays a take on the bench.</summary>
 public sealed record ChooseTake(int Wrap, string Take) : TakeEdit(Wrap)
 {

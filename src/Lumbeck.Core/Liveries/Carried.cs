@@ -1,0 +1,44 @@
+namespace Lumbeck.Core.Liveries;
+
+/// <summary>
+/// What lies on a wrap now, as a livery takes it over: by what things are for. Words that the ticket knows are laid from
+/// there; the largest picture goes to the livery's picture place; what is left over lies beside the sheet.
+/// </summary>
+/// <param name="Picture">The maker's own picture; null where there is none.</param>
+/// <param name="Title">The title with the breaks that its maker forced; null for the ticket's own.</param>
+internal sealed record Carried(PictureItem? Picture, string? Title)
+{
+    public static Carried Of(Take take, Ticket ticket)
+    {
+        var pictures = take.Items.Concat(take.Beside).OfType<PictureItem>().Where(p => p.Picture is { IsDrawing: false });
+        var title = take.Items.OfType<TextItem>().FirstOrDefault(t => t is { Role: TextRole.Title, Starter: false }
+            && t.Hold.Panel != Part.Spine && Bare(t.Words) == Bare(ticket.Title));
+        static double side(Span s) => s.Own.Points + ((double)s.Share * 400);
+        var largest = pictures.MaxBy(p => side(p.Width) * side(p.Height));
+        return new(largest is null ? null : largest with { Turned = 0, Fit = Fit.Cover, Growth = null, Group = "" }, title?.Words);
+    }
+
+    /// <summary>What of a take found no place in another.</summary>
+    public ImmutableList<Item> Rest(Take take, Ticket ticket)
+    {
+        var said = Said(ticket);
+        return
+        [
+            .. take.Items.Concat(take.Beside).DistinctBy(i => i.Id).Where(i => i switch
+            {
+                TextItem t => t is { Starter: false, Words.Length: > 0 } && !said.Contains(Bare(t.Words), StringComparison.Ordinal),
+                PictureItem p => p.Picture is not null && p.Id != Picture?.Id,
+                CodeItem => true,
+                _ => false,
+            }),
+        ];
+    }
+
+    /// <summary>All that a ticket knows in words, bare.</summary>
+    internal static string Said(Ticket ticket) => Bare(string.Join(' ', Enum.GetValues<TicketFact>().Select(ticket.Words)
+        .Append(Quoted.Show(ticket.Quotations)).Append(ticket.Price?.ToString()).Append(ticket.SecondPrice?.ToString())));
+
+    /// <summary>Words without what lies between them and how they are quoted.</summary>
+    internal static string Bare(string words) =>
+        string.Concat(words.Where(char.IsLetterOrDigit)).ToLowerInvariant();
+}

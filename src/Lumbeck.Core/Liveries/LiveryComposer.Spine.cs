@@ -1,0 +1,69 @@
+namespace Lumbeck.Core.Liveries;
+
+/// <summary>The spine.</summary>
+internal sealed partial class LiveryComposer
+{
+    /// <summary>In points.</summary>
+    private const double LeastOnSpine = 8;
+
+    /// <summary>From here on the imprint stands at its foot too.</summary>
+    private static readonly Length WideForImprint = Length.FromMillimetres(9);
+
+    /// <summary>
+    /// Title, author and imprint where all are legible; what goes first when room is short is the imprint, then the
+    /// forename, then the author. A spine is never filled with what nobody reads.
+    /// </summary>
+    public void Spine()
+    {
+        if (Panel(Part.Spine) is not { } spine
+            || !SpineText.Allowed(_ticket.House, _ticket.Pages, spine.Face.Width))
+            return;
+        Items.Add(new RectItem
+        {
+            Id = "spine-field",
+            Hold = At(Part.Spine, HoldBox.Edge, 0, 0),
+            Width = Span.Full,
+            Height = Span.Full,
+            Fill = Paint(livery.On),
+        });
+        var title = OnSpine("spine-title", TextRole.Title,
+            _ticket.SpineTitle.Length > 0 ? _ticket.SpineTitle : _ticket.Title, livery.Display);
+        TextItem author(string words) => OnSpine("spine-author", TextRole.Author, words, livery.Text);
+        var (whole, surname) = (author(_ticket.Author), author(_ticket.Author.Split(' ')[^1]));
+        var imprint = OnSpine("spine-imprint", TextRole.Imprint, _ticket.Imprint, livery.Text);
+        List<TextItem[]> ways = [[title, whole], [title, surname], [title]];
+        if (spine.Face.Width >= WideForImprint) ways.InsertRange(0, [[title, whole, imprint], [title, surname, imprint]]);
+        var sheet = sheets.First(s => s.Panel(Part.Spine) is not null);
+        var least = Math.Max(LeastOnSpine,
+            Length.Max(_ticket.House.TextLeast, _ticket.House.TextReversedLeast).Points);
+        foreach (var words in ways)
+        {
+            TextItem[] said = [.. words.Where(w => w.Words.Length > 0)];
+            var composed = SpineComposing.Compose(new("", "", new(), [.. said]), sheet, _ticket, type)
+                .Items.OfType<TextItem>().ToList();
+            if (composed.Any(t => t.Style.Size.Points < least)) continue;
+            // What stands beside the title must not make it small: a spine is found by its title.
+            if (said.Length > 1 && composed[0].Style.Size.Points < 0.5 * Alone(title, sheet)) continue;
+            Items.AddRange(said);
+            return;
+        }
+    }
+
+    private double Alone(TextItem title, Sheet sheet) => title.Words.Length == 0 ? 0
+        : SpineComposing.Compose(new("", "", new(), [title]), sheet, _ticket, type).Items.OfType<TextItem>().First()
+            .Style.Size.Points;
+
+    private TextItem OnSpine(string id, TextRole role, string says, FaceId face) => new()
+    {
+        Id = id,
+        Role = role,
+        Words = says,
+        Composed = true,
+        // Spines in Japanese and Chinese are read from the head down, letter by letter.
+        Upright = says.Any(c => c is >= '\u3040' and <= '\u9fff'),
+        Hold = new(Part.Spine, HoldBox.Safe, Anchor.Left, default, default),
+        Width = new(Length.FromMillimetres(40)),
+        Height = Span.Full,
+        Style = Style(face, says, Align.Centre, 1) with { Stand = Stand.Middle },
+    };
+}
