@@ -68,6 +68,7 @@ internal static class JobVerbs
                 {
                     ready.Stops,
                     ready.Cautions,
+                    ready.Todos,
                     ready.Notes,
                     findings = findings.Select(f =>
                         new
@@ -93,7 +94,7 @@ internal static class JobVerbs
                         $"{f.Measured}; wanted: {f.Limit}. {f.Why}{(f.Waived is { } why ? $" Waived: {why}" : "")}");
                 Console.WriteLine($"{on.Job.Ticket.Title}: {ready.Say()}.");
             }
-            return ready.Stops > 0 ? 1 : 0;
+            return ready.Stops + ready.Todos > 0 ? 1 : 0;
         });
         return c;
     }
@@ -178,7 +179,7 @@ internal static class JobVerbs
                 Console.Error.WriteLine($"{house.Name} takes " +
                     $"{string.Join(" or ", house.Kinds.Select(k => k.Title))}, not {plan.Kind.Title}.");
             var ready = Readiness.Of(plan.Inside ? desk.Checks.OfPages(on.Composed) : desk.Checks.Exactly(on.Composed));
-            if (ready.Stops > 0) Console.Error.WriteLine($"Check says: {ready.Say()}. See `lumbeck check {on.Slug}`.");
+            if (ready.Stops + ready.Todos > 0) Console.Error.WriteLine($"Check says: {ready.Say()}. See `lumbeck check {on.Slug}`.");
             return 0;
         });
         return c;

@@ -64,6 +64,7 @@ public sealed record PressingRow
     /// <summary>What Check found at press resolution before it left.</summary>
     public long Stops { get; init; }
     public long Cautions { get; init; }
+    public long Todos { get; init; }
     /// <summary>The rules that the job went without.</summary>
     public string Waived { get; init; } = "";
     /// <summary>Whether the house's reception took it; null where none was asked.</summary>

@@ -105,8 +105,8 @@ public sealed class Writing
 
     public void AddPressing(PressingRow row) =>
         _c.Execute("INSERT INTO pressing (job, revision, kind, house, name, file, bytes, at, stops, cautions, " +
-            "waived, accepted, verdict) VALUES (@Job, @Revision, @Kind, @House, @Name, @File, @Bytes, @At, @Stops, " +
-            "@Cautions, @Waived, @Accepted, @Verdict)",
+            "todos, waived, accepted, verdict) VALUES (@Job, @Revision, @Kind, @House, @Name, @File, @Bytes, @At, @Stops, " +
+            "@Cautions, @Todos, @Waived, @Accepted, @Verdict)",
             row with { At = _store.Now() }, _tx);
 
     private (long? Parent, string? Gesture) Of(long revision) =>

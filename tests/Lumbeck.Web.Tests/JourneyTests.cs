@@ -239,7 +239,14 @@ public sealed class JourneyTests(Browser browser)
         browser.Until(() => browser.Driver.Url.EndsWith("/jobs/winter-bread/ticket", StringComparison.Ordinal));
         browser.Find("#f-ticket-title").GetDomProperty("value").ShouldBe("Winter Bread");
         browser.Sum("spine").ShouldBe("48 leaves × 0.104 mm + cover 0.56 mm, up to the next 0.1 mm = 5.6 mm");
-        browser.Text("#foot").ShouldContain("does not say the book’s title");
+        // What was not done yet is no stop: it is listed, each line with its way to the spot.
+        browser.Text("#foot").ShouldContain("still to do");
+        browser.Text("#foot").ShouldNotContain("Stops the press");
+        browser.Find("#todo summary").Click();
+        browser.Text("#todo").ShouldContain("The front does not say the book’s title.");
+        browser.Until(() => browser.Find("#todo a[href*='f-ticket-author']").Displayed);
+        browser.Find("#todo a[href*='f-ticket-author']").Click();
+        browser.Until(() => browser.Driver.Url.EndsWith("#f-ticket-author", StringComparison.Ordinal));
         browser.Go("/jobs/winter-bread/wrap");
         browser.AndWait(() => browser.Find("#list-front [data-add=title]").Click());
         browser.Until(() =>

@@ -76,7 +76,7 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
 
     /// <summary>The same in one line; plates that were never looked at do not count as fine.</summary>
     public string SaysReady =>
-        Readiness is { Stops: 0, Cautions: 0 } && Plates is null ? "nothing drawn stops the press" : Readiness.Say();
+        Readiness is { Stops: 0, Cautions: 0, Todos: 0 } && Plates is null ? "nothing drawn stops the press" : Readiness.Say();
 
     /// <summary>This job with the items named that want a look after its sheet was another's.</summary>
     public Job LookedOver(Composed was) => Job with

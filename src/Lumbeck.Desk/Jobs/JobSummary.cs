@@ -10,7 +10,7 @@ namespace Lumbeck.Desk.Jobs;
 public sealed record JobSummary
 {
     /// <summary>The form these are stored in; others are made again.</summary>
-    public const int Form = 1;
+    public const int Form = 2;
 
     public required string Title { get; init; }
     public required string Subtitle { get; init; }
@@ -39,6 +39,7 @@ public sealed record JobSummary
     public required IReadOnlyList<string> Missing { get; init; }
     public required int Stops { get; init; }
     public required int Cautions { get; init; }
+    public required int Todos { get; init; }
     public required int Notes { get; init; }
     /// <summary>Whether its plates were looked at.</summary>
     public required bool Plated { get; init; }
@@ -78,6 +79,7 @@ public sealed record JobSummary
             Missing = Readiness.Missing(t),
             Stops = composed.Readiness.Stops,
             Cautions = composed.Readiness.Cautions,
+            Todos = composed.Readiness.Todos,
             Notes = composed.Readiness.Notes,
             Plated = composed.IsPlated,
             Ready = composed.SaysReady,

@@ -116,6 +116,7 @@ public sealed class PressDesk
                 Bytes = bytes,
                 Stops = ready.Stops,
                 Cautions = ready.Cautions,
+                Todos = ready.Todos,
                 Waived = string.Join(", ", findings.Where(f => f.Waived is not null).Select(f => f.Id).Distinct()),
                 Accepted = verdict?.Accepted,
                 Verdict = verdict is null ? "" : verdict.Say(),

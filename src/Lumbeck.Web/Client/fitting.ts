@@ -99,7 +99,11 @@ function told(unfit = ''): void {
 const round = (n: number, of: number) => ((n % of) + of) % of;
 
 function step(what: string, by: number): void {
-  if (what === 'livery') { on.livery = on.livery < 0 ? (by > 0 ? 0 : list.length - 1) : round(on.livery + by, list.length); on.way = 0; on.seed = 0; }
+  if (what === 'livery') {
+    on.livery = on.livery < 0 ? (by > 0 ? 0 : list.length - 1) : round(on.livery + by, list.length);
+    on.way = 0;
+    on.seed = 0;
+  }
   else if (on.livery < 0) on.livery = 0;
   else if (what === 'way') on.way = round(on.way + by, ways(on.livery).length);
   else on.seed = round(on.seed + by, seeds.length);

@@ -216,9 +216,16 @@ export async function plated(): Promise<boolean> {
   if (!answer.ok) return true;
   const text = await answer.text();
   if (busy || waiting.length > 0 || tick !== at || shown !== open || wanted !== open || tried) return false;
-  await htmx.swap({ text, target: body, sourceElement: body, swap: 'none' });
+  await swap(text);
   settle();
   return true;
+}
+
+/** Puts parts of the page in place of those there; what is unfolded stays unfolded. */
+async function swap(text: string): Promise<void> {
+  const open = [...document.querySelectorAll<HTMLDetailsElement>('details[id][open]')].map(d => d.id);
+  await htmx.swap({ text, target: body, sourceElement: body, swap: 'none' });
+  for (const id of open) (document.getElementById(id) as HTMLDetailsElement | null)?.setAttribute('open', '');
 }
 
 async function show(answer: Response, whole = true): Promise<void> {
@@ -227,10 +234,7 @@ async function show(answer: Response, whole = true): Promise<void> {
   if (now < tick) return;
   tick = now;
   if (whole) tried = false;
-  // What is unfolded stays unfolded.
-  const open = [...document.querySelectorAll<HTMLDetailsElement>('details[id][open]')].map(d => d.id);
-  if (text) await htmx.swap({ text, target: body, sourceElement: body, swap: 'none' });
-  for (const id of open) (document.getElementById(id) as HTMLDetailsElement | null)?.setAttribute('open', '');
+  if (text) await swap(text);
   settle();
   body.dataset.tick = String(tick);
 }

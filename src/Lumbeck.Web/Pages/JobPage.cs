@@ -58,6 +58,8 @@ public sealed class TicketModel(Desk.Desk desk, ScreenMaker screens) : JobPage(d
 
 public sealed class WrapModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Wrap)
 {
+    public static string Points(Length length) => length.Points.ToString(CultureInfo.InvariantCulture);
+
     /// <summary>Whether nothing lies on any of its sheets yet, nor on their grounds.</summary>
     public bool IsBare => On.Job.Wraps.All(w => w.Takes is [{ Items.IsEmpty: true, Ground: { Pattern: null } }]);
 }

@@ -14,7 +14,7 @@ public sealed class BarcodeWho : Rule
             yield break;
         if (look.Drawn().Any(d => d.Item is BarcodeItem)) yield break;
         if (look.House.BarcodeBy == BarcodeBy.Maker)
-            yield return Found(look, Severity.Stop, "no barcode", "yours", $"{look.House.Name} adds none of its own: " +
+            yield return Found(look, Severity.Todo, "no barcode", "yours", $"{look.House.Name} adds no barcode of its own: " +
                 $"without one no shop takes the book.", "Add the barcode to the back.", panel: Part.Back, place: room,
                 by: new AddItem(new BarcodeItem
                 {

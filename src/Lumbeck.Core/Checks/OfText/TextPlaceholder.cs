@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Checks.OfText;
 
-/// <summary>Starter words never replaced, a front without title or author; an empty blurb is a note.</summary>
+/// <summary>
+/// Starter words never replaced, a front without title or author: still to do; an empty text is a note.
+/// </summary>
 public sealed class TextPlaceholder : Rule
 {
     public override string Id => "text.placeholder";
@@ -14,7 +16,7 @@ public sealed class TextPlaceholder : Rule
         {
             var empty = string.IsNullOrWhiteSpace(item.Words);
             if (item.Starter)
-                yield return Found(look, Severity.Stop, $"“{LengthText.Clip(item.Words)}”", "your own words",
+                yield return Found(look, Severity.Todo, $"“{LengthText.Clip(item.Words)}”", "your own words",
                     "These are the words it was added with.", "Type your own, or remove it.", item,
                     place: look.Scene.Piece(item.Id)?.Frame.ToBox(),
                     by: item.Locked
@@ -32,7 +34,7 @@ public sealed class TextPlaceholder : Rule
         foreach (var (role, name) in Needed)
             if (!texts.Any(t =>
                 t.Role == role && t.Hold.Panel is (Part.Front or Part.Sheet) && !string.IsNullOrWhiteSpace(t.Words)))
-                yield return Found(look, Severity.Stop, $"no {name}", $"the {name}",
+                yield return Found(look, Severity.Todo, $"no {name}", $"the {name}",
                     $"The front does not say the book’s {name}.", $"Add the {name} to the front.", panel: Part.Front);
     }
 

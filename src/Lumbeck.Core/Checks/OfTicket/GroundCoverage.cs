@@ -13,6 +13,13 @@ public sealed class GroundCoverage : Rule
     {
         var bare = Coverage.Bare(look.Take, look.Sheet, look.Sheet.Whole);
         if (bare.Count == 0) yield break;
+        // What was not begun is still to do, and not wrong.
+        if (look.Take.Items.IsEmpty)
+        {
+            yield return Found(look, Severity.Todo, "an empty sheet", "covered to the edge of the bleed",
+                "Nothing lies on the sheet yet.", "Paint its ground, or try a livery on.", panel: Part.Sheet);
+            yield break;
+        }
         var gap = bare.MaxBy(b => (double)b.Width.Units * b.Height.Units);
         var width = Length.Min(gap.Width, gap.Height);
         yield return Found(look, Severity.Stop, $"a bare strip {width.Show(look.Unit)} wide",

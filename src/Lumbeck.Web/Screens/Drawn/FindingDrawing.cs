@@ -6,10 +6,11 @@ namespace Lumbeck.Web.Screens;
 /// <summary>Where findings lie: quietly on the sheet while one works, and numbered beside their list.</summary>
 public static class FindingDrawing
 {
-    /// <summary>Findings as they are listed and numbered: by panel, notes at the end.</summary>
+    /// <summary>Findings as they are listed and numbered: by panel, then what is still to do, notes at the end.</summary>
     public static IReadOnlyList<(Finding Finding, int Number)> Numbered(Composed c) =>
-        [.. c.Findings.Where(f => f.Waived is null && f.Severity != Severity.Note).GroupBy(f => f.Panel ?? Part.Sheet)
-            .SelectMany(g => g).Concat(c.Findings.Where(f => f.Waived is null && f.Severity == Severity.Note))
+        [.. c.Findings.Where(f => f.Waived is null && f.Severity < Severity.Todo).GroupBy(f => f.Panel ?? Part.Sheet)
+            .SelectMany(g => g).Concat(c.Findings.Where(f => f.Waived is null && f.Severity >= Severity.Todo)
+            .OrderBy(f => f.Severity))
             .Select((f, i) => (f, i + 1))];
 
     /// <summary>Where findings lie, numbered over a picture of the wrap.</summary>
@@ -55,7 +56,7 @@ public static class FindingDrawing
         // A stop lies over a caution at the same corner.
         foreach (var (finding, number) in Numbered(v.Composed).OrderByDescending(f => f.Finding.Severity))
         {
-            if (finding.Severity == Severity.Note || finding.Sheet != v.Number || finding.Place is not { } place)
+            if (finding.Severity >= Severity.Todo || finding.Sheet != v.Number || finding.Place is not { } place)
                 continue;
             var (x, y) = (Math.Clamp(place.Right.Points, size, v.Sheet.Size.Width.Points - size),
                 Math.Clamp(place.Y.Points, size, v.Sheet.Size.Height.Points - size));
@@ -70,6 +71,18 @@ public static class FindingDrawing
                     .Append("z\"/></a>");
         }
         return s.Append("</g>").ToString();
+    }
+
+    /// <summary>The address of the spot that a finding is about.</summary>
+    public static string WayTo(JobView v, Finding f)
+    {
+        if (f.Page > 0) return $"{v.Base}/inside?sheet={f.Page}{(f.Run is null ? "" : $"&item={f.Run}")}";
+        if (f.Id.StartsWith("ticket.", StringComparison.Ordinal)) return v.Base + "/ticket";
+        if (f.Id == "picture.licence") return "/drawer";
+        static string n(Length l) => l.Points.ToString("0.##", CultureInfo.InvariantCulture);
+        var item = f.Item is { } id && v.Job.Item(id) is not null ? $"&item={id}" : "";
+        var spot = f.Place is { } b ? $"&spot={n(b.X)} {n(b.Y)} {n(b.Width)} {n(b.Height)}" : "";
+        return $"{v.Base}/wrap?sheet={v.Composed.Sheets[f.Sheet].On.Id}{item}{spot}";
     }
 
     private static Bounds In(Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
