@@ -32,8 +32,9 @@ internal static class Help
               unpack <FILE>  Begins a job from a packed one.
               art <FAMILY>   Draws a paper, a vista or an ornament.
               puzzle         Judges a puzzle of your own.
-              liveries       Lists the liveries.
+              liveries       Lists the liveries; keeps one from a cover; files out and in.
               livery <JOB>   Puts a livery on a job, as a take beside its others.
+              starter        Covers to begin from.
 
 
             """u8);

@@ -26,6 +26,7 @@ internal static class Verbs
             PuzzleVerbs.Puzzle(),
             LiveryVerbs.Liveries(),
             LiveryVerbs.Livery(),
+            StarterVerbs.Starter(),
         };
         var parsed = root.Parse(args);
         if (parsed.Errors.Count > 0)

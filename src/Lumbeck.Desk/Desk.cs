@@ -26,6 +26,8 @@ public sealed class Desk
         Checks = new(Jobs);
         Bench = new(Jobs, files);
         Houses = new(Jobs);
+        Starters = new(Jobs);
+        Liveries = new(Jobs);
         Pressing = new(Jobs, Houses, Checks, files, new WorkStore(store.Folder, clock, told));
         if (begin is null) return;
         store.Alone(() =>
@@ -54,6 +56,12 @@ public sealed class Desk
 
     /// <summary>Printers' rules.</summary>
     public HouseDesk Houses { get; }
+
+    /// <summary>Covers to begin from.</summary>
+    public StarterDesk Starters { get; }
+
+    /// <summary>Whole looks: those that ship, and those kept from covers.</summary>
+    public LiveryDesk Liveries { get; }
 
     /// <summary>Press files, reception, and long work.</summary>
     public PressDesk Pressing { get; }

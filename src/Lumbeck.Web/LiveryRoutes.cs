@@ -13,7 +13,28 @@ public static class LiveryRoutes
     private static readonly ByteCache<(string Data, long Revision, int Sheet, string Livery, int Way, string Seed, int Wide), Tried>
         Known = new(24_000_000, tried => tried.Jpeg.Length);
 
-    public static void Map(WebApplication app) => app.MapGet("/jobs/{slug}/worn.jpg", Worn);
+    public static void Map(WebApplication app)
+    {
+        app.MapGet("/jobs/{slug}/worn.jpg", Worn);
+        app.MapGet("/looks/liveries/{id}.json", (string id, Desk.Desk desk) =>
+        {
+            try { return Results.File(desk.Liveries.Export(id), "application/json", $"{id}.json"); }
+            catch (Refusal) { return Results.NotFound(); }
+        });
+        app.MapGet("/looks/starters/{id}.zip", (string id, Desk.Desk desk) =>
+        {
+            var file = new FileStream(Path.Combine(Path.GetTempPath(), Path.GetRandomFileName()), new FileStreamOptions
+            {
+                Mode = FileMode.CreateNew,
+                Access = FileAccess.ReadWrite,
+                Options = FileOptions.DeleteOnClose,
+            });
+            try { desk.Starters.Export(id, file); }
+            catch (Refusal r) { file.Dispose(); return r.Path == "starter" ? Results.NotFound() : Answers.Refused(r); }
+            file.Position = 0;
+            return Results.File(file, "application/zip", $"{id}.zip");
+        });
+    }
 
     /// <param name="slug">The job.</param>
     /// <param name="livery">Its word.</param>
@@ -32,8 +53,8 @@ public static class LiveryRoutes
             var pixels = Math.Clamp(wide ?? 160, 40, 2000);
             var tried = Known.GetOrAdd((desk.Folder, on.Revision, shown.Number, livery, way ?? 1, seed ?? "", pixels), _ =>
             {
-                var (edit, unfit) = Wearing.Of(on.Job, livery, way ?? 1, string.IsNullOrWhiteSpace(seed) ? null : seed,
-                    "tried-on", desk.Drawer.Shelf);
+                var (edit, unfit) = desk.Liveries.Wear(on.Job, livery, way ?? 1,
+                    string.IsNullOrWhiteSpace(seed) ? null : seed, "tried-on");
                 var worn = Keeping.Right(edit.Tried(on.Job), desk.Drawer.Shelf);
                 var (house, plates) = (worn.Ticket.House, desk.Drawer.PlatesOf(worn.Ticket.House));
                 var scene = SceneBuilder.Build(worn, shown, desk.Drawer.Shelf, desk.Drawer.DrawingsOf(house));

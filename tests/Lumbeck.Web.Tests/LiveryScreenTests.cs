@@ -61,5 +61,36 @@ public sealed class LiveryScreenTests(Browser browser)
         browser.StepBack();
     }
 
+    [Fact]
+    public void A_starter_begins_a_job_and_a_cover_is_kept_as_a_livery_for_the_next()
+    {
+        browser.Go("/looks");
+        browser.Find("#starter-book-129-198 form button").Click();
+        browser.Until(() => browser.Driver.Url.Contains("/jobs/", StringComparison.Ordinal));
+        var slug = new Uri(browser.Driver.Url).Segments[2].Trim('/');
+        browser.Type("#f-ticket-title", "Low Water");
+        browser.Go($"/jobs/{slug}/wrap");
+        browser.Find("#fitting").Displayed.ShouldBeFalse("a sheet that is laid out is not empty");
+        browser.Text("#list-front").ShouldContain("Low Water");
+        browser.Text("#foot").ShouldContain("still to do");
+
+        browser.Go("/looks");
+        browser.Script("document.querySelector('section[aria-label=Liveries] select').value = arguments[0]", slug);
+        browser.Find("section[aria-label=Liveries] input[name=name]").SendKeys("Low Water series" + Keys.Enter);
+        browser.Find("[id^=livery-low-water]");
+        browser.Go("/");
+        browser.Find("[name=title]").SendKeys("High Water");
+        browser.Script("const s = document.querySelector('[name=look]'); " +
+            "s.value = [...s.options].find(o => o.textContent.startsWith('Low Water series')).value");
+        browser.Find("[name=title]").SendKeys(Keys.Enter);
+        browser.Until(() => browser.Driver.Url.EndsWith("/jobs/high-water/ticket", StringComparison.Ordinal));
+        var job = Desk.Jobs.Job("high-water").Job;
+        job.Items.OfType<TextItem>().ShouldContain(t => t.Words == "High Water");
+        job.Take.Worn!.Livery.ShouldStartWith("low-water");
+        browser.Go("/looks");
+        browser.Find("[id^=livery-low-water] form button").Click();
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("[id^=livery-low-water]")).Count == 0);
+    }
+
     private void Press(string pressed) => new OpenQA.Selenium.Interactions.Actions(browser.Driver).SendKeys(pressed).Perform();
 }

@@ -8,7 +8,7 @@ public sealed record BenchList(string Find, string Sort)
     /// <summary>How the list can be sorted: the word, and what people read. The first is how it is at first.</summary>
     public static IReadOnlyList<(string Word, string Says)> Sorts { get; } =
         [("begun", "begun last"), ("changed", "changed last"), ("title", "by title"), ("author", "by author"),
-            ("printer", "by printer")];
+            ("series", "by series"), ("printer", "by printer")];
 
     /// <summary>As it was asked for; an order that is not known is the first.</summary>
     public static BenchList Asked(string? find, string? sort) =>
@@ -32,9 +32,21 @@ public sealed record BenchList(string Find, string Sort)
             "title" => by(j => j.Title),
             "author" => by(j => j.Author),
             "printer" => by(j => j.House),
+            // A series in the order of its volumes; books by themselves after all series.
+            "series" => found.OrderBy(p => p.Job!.Series.Length == 0).ThenBy(p => p.Job!.Series, Volumes),
             _ => found,
         }];
     }
+
+    /// <summary>By the words, and by the number that a volume ends with.</summary>
+    private static readonly Comparer<string> Volumes = Comparer<string>.Create((a, b) =>
+    {
+        static (string Words, int Number) parted(string s) => s.LastIndexOf(' ') is > 0 and var at
+            && int.TryParse(s[(at + 1)..], CultureInfo.InvariantCulture, out var n) ? (s[..at], n) : (s, 0);
+        var ((x, m), (y, n)) = (parted(a), parted(b));
+        var words = string.Compare(x, y, StringComparison.OrdinalIgnoreCase);
+        return words != 0 ? words : m.CompareTo(n);
+    });
 
     /// <summary>What a job can be found by.</summary>
     private static string Said(string slug, JobSummary j) =>

@@ -30,11 +30,14 @@ public static partial class Packing
     /// <summary>
     /// Writes what is on the bench, with the pictures of all its takes. The same job gives the same bytes.
     /// </summary>
-    public static void WritePack(this BenchDesk bench, OnBench on, Stream output)
+    public static void WritePack(this BenchDesk bench, OnBench on, Stream output) =>
+        Write(bench.Jobs.Drawer, on.Job, on.Slug, output);
+
+    /// <summary>Writes a job with all it needs.</summary>
+    internal static void Write(Drawer drawer, Job job, string slug, Stream output)
     {
-        var drawer = bench.Jobs.Drawer;
         using var zip = new ZipArchive(output, ZipArchiveMode.Create, leaveOpen: true);
-        var hashes = on.Job.Pictures.Select(p => p.Hash).Order(StringComparer.Ordinal).ToList();
+        var hashes = job.Pictures.Select(p => p.Hash).Order(StringComparer.Ordinal).ToList();
         var rows = hashes.Select(h =>
             drawer.Pictures.Find(h)
                 ?? throw new Refusal("picture", $"a picture of this job is not in the drawer any more ({h[..12]}…)"))
@@ -42,16 +45,16 @@ public static partial class Packing
         Put(zip, About,
             s =>
                 JsonSerializer.Serialize(s,
-                    new Pack(1, on.Job.Ticket.Title, on.Slug,
+                    new Pack(1, job.Ticket.Title, slug,
                         [.. rows.Select(r => new PackedPicture(r.Hash, r.Name, r.Source, r.Maker, r.Licence))]),
                     JobJson.Options));
-        Put(zip, JobFile, s => s.Write(JobJson.Write(on.Job)));
-        if (on.Job.Ticket.House.Profile is { } profile && profile.StartsWith("own-", StringComparison.Ordinal))
+        Put(zip, JobFile, s => s.Write(JobJson.Write(job)));
+        if (job.Ticket.House.Profile is { } profile && profile.StartsWith("own-", StringComparison.Ordinal))
             Put(zip, ProfileFile, s => s.Write(Profiles.Bytes(profile)));
-        foreach (var face in on.Job.Faces.Select(drawer.Faces.Own).OfType<Store.FaceRow>()
+        foreach (var face in job.Faces.Select(drawer.Faces.Own).OfType<Store.FaceRow>()
             .OrderBy(f => f.Hash, StringComparer.Ordinal))
             Put(zip, "faces/" + face.Hash, s => s.Write(File.ReadAllBytes(drawer.Faces.PathOf(face.Hash))));
-        foreach (var table in TablesOf(on.Job))
+        foreach (var table in TablesOf(job))
         {
             if (drawer.Tables.Kept(table.Hash) is null)
                 throw new Refusal("table", $"the table {table.Name} is not in the drawer any more");
@@ -71,7 +74,16 @@ public static partial class Packing
     /// <exception cref="Refusal">It is no pack, holds what a pack does not, or more than one may.</exception>
     public static async Task<OnBench> Unpack(this BenchDesk bench, Stream input, Actor by)
     {
-        var drawer = bench.Jobs.Drawer;
+        var (job, slug) = await Read(bench.Jobs, input);
+        return bench.Begin(job.Ticket.Title, job, by, slug);
+    }
+
+    /// <summary>Reads a pack, and takes in what its job needs.</summary>
+    /// <returns>The job, and the address it wants.</returns>
+    /// <exception cref="Refusal">It is no pack, holds what a pack does not, or more than one may.</exception>
+    internal static async Task<(Job Job, string? Slug)> Read(JobDesk jobs, Stream input)
+    {
+        var drawer = jobs.Drawer;
         try
         {
             using var zip = new ZipArchive(input, ZipArchiveMode.Read, leaveOpen: true);
@@ -122,8 +134,8 @@ public static partial class Packing
                     || taken with { Name = table.Name } != table)
                     throw No($"the table {table.Name} is not the one its job means");
             }
-            _ = bench.Jobs.Worked(0, job);
-            return bench.Begin(job.Ticket.Title, job, by,
+            _ = jobs.Worked(0, job);
+            return (job,
                 about.Slug is { Length: > 0 and <= 60 } slug
                     && slug.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-')
                     ? slug

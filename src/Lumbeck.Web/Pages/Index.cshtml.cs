@@ -31,6 +31,10 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     /// <summary>Jobs that a copy can be begun from: those begun last.</summary>
     public IReadOnlyList<BenchPlace> Copies { get; private set; } = [];
 
+    /// <summary>Covers to begin from, and whole looks to begin with.</summary>
+    public IReadOnlyList<StarterOffered> Starters => desk.Starters.All();
+    public IReadOnlyList<LiveryToWear> Liveries => desk.Liveries.All();
+
     /// <summary>The first of the next page; null where this is the last.</summary>
     public int? Next { get; private set; }
     /// <summary>What is looked for, how the list is sorted, and whether it is of what is put away.</summary>
@@ -74,9 +78,9 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
         {
             if (Typed.Title.Length > 300)
                 throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
-            var first = Starters.Job(desk.Houses.Get(Typed.House).House, Typed.Title, trim, pages, binding);
+            var first = Lumbeck.Desk.Jobs.Starters.Job(desk.Houses.Get(Typed.House).House, Typed.Title, trim, pages, binding);
             if (Typed.Look.Length > 0)
-                first = Keeping.Right(Wearing.Of(first, Typed.Look, 1, null, "first-look", desk.Drawer.Shelf).Edit.Apply(first),
+                first = Keeping.Right(desk.Liveries.Wear(first, Typed.Look, 1, null, "first-look").Edit.Apply(first),
                     desk.Drawer.Shelf);
             return Redirect($"/jobs/{desk.Bench.Begin(Typed.Title, first, "bench").Slug}/ticket");
         }
@@ -89,7 +93,9 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     {
         try
         {
-            var copy = Starters.Copy(desk.Jobs.Job(slug ?? "").Job);
+            if (slug?.StartsWith("starter:", StringComparison.Ordinal) == true)
+                return Redirect($"/jobs/{desk.Bench.Begin("", desk.Starters.Begun(slug[8..], ""), "bench").Slug}/ticket");
+            var copy = Lumbeck.Desk.Jobs.Starters.Copy(desk.Jobs.Job(slug ?? "").Job);
             return Redirect($"/jobs/{desk.Bench.Begin(copy.Ticket.Title, copy, "bench").Slug}/ticket");
         }
         catch (Refusal) { return NotFound(); }

@@ -58,6 +58,8 @@ public sealed class TicketModel(Desk.Desk desk, ScreenMaker screens) : JobPage(d
 
 public sealed class WrapModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Wrap)
 {
+    public IReadOnlyList<LiveryToWear> Liveries => Desk.Liveries.All();
+
     public static string Points(Length length) => length.Points.ToString(CultureInfo.InvariantCulture);
 
     /// <summary>Whether nothing lies on any of its sheets yet, nor on their grounds.</summary>

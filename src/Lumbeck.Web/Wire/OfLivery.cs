@@ -8,13 +8,13 @@ namespace Lumbeck.Web.Wire;
 public sealed record WearLivery(string Livery, int Colourway, string Seed, string New) : Ask
 {
     public override Edit Make(Asking at) =>
-        Wearing.Of(at.Job, Livery, Colourway, Seed.Length == 0 ? null : Seed, New, at.Desk.Drawer.Shelf).Edit;
+        at.Desk.Liveries.Wear(at.Job, Livery, Colourway, Seed.Length == 0 ? null : Seed, New).Edit;
 }
 
 /// <summary>Sets the designs on the bench again as their livery would, but for what a hand has moved.</summary>
 public sealed record SetLiveryAgain : Ask
 {
-    public override Edit Make(Asking at) => Wearing.Again(at.Job, at.Desk.Drawer.Shelf);
+    public override Edit Make(Asking at) => at.Desk.Liveries.Again(at.Job);
 }
 
 /// <summary>Lays what lies beside the sheet on a panel, or lets it go.</summary>

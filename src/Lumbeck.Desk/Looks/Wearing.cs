@@ -1,4 +1,4 @@
-namespace Lumbeck.Desk.Jobs;
+namespace Lumbeck.Desk.Looks;
 
 /// <summary>A livery on a job, as an edit that lays it.</summary>
 public static class Wearing
@@ -28,8 +28,14 @@ public static class Wearing
         var wears = LiveryShelf.Of(worn.Livery);
         var way = wears.Colourways[Math.Clamp(worn.Way, 1, wears.Colourways.Length) - 1];
         var composed = LiveryComposing.Compose(job, wears, way, worn.Seed, job.Take.Id, type);
-        return new([.. composed.Takes.Select((t, n) => job.Wraps[n].Take is var now && now.Worn?.Livery == worn.Livery
-            ? SettingAgain.Merge(now, t, job.Ticket)
-            : now)], LiveryComposing.Swatches(wears, way), wears.Name);
+        return new(Merged(job, composed.Takes), LiveryComposing.Swatches(wears, way), wears.Name);
     }
+
+    /// <summary>What is on the bench, with what its livery composed anew.</summary>
+    internal static ImmutableList<Take> Merged(Job job, ImmutableList<Take> laid) =>
+    [
+        .. laid.Select((t, n) => job.Wraps[n].Take is var now && now.Worn?.Livery == t.Worn!.Livery
+            ? SettingAgain.Merge(now, t, job.Ticket)
+            : now),
+    ];
 }

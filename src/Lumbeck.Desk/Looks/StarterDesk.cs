@@ -1,0 +1,187 @@
+using Lumbeck.Store;
+
+namespace Lumbeck.Desk.Looks;
+
+/// <summary>A cover to begin from, as it is offered.</summary>
+/// <param name="Id">Its word.</param>
+/// <param name="Name">What people read.</param>
+/// <param name="Says">Binding, trim and printer.</param>
+/// <param name="Own">Whether it was kept from a job here.</param>
+public sealed record StarterOffered(string Id, string Name, string Says, bool Own);
+
+/// <summary>
+/// Covers to begin from: a ticket without title, people and numbers, and a design with words to replace. Any job can be
+/// kept as one; they go out and in as packs.
+/// </summary>
+public sealed class StarterDesk
+{
+    /// <summary>Most that can be kept, and most letters of a name.</summary>
+    public const int Most = 200, LongestName = 60;
+
+    private readonly JobDesk _jobs;
+    private readonly LookShelf _shelf;
+    private readonly HouseDesk _houses;
+
+    internal StarterDesk(JobDesk jobs) => (_jobs, _shelf, _houses) = (jobs, new(jobs.Store, "starter"), new(jobs));
+
+    /// <summary>Every starter, those kept here first.</summary>
+    public IReadOnlyList<StarterOffered> All() =>
+    [
+        .. _shelf.All().Select(r => new StarterOffered(r.Id, r.Name, SaysOf(JobJson.Read(r.Body).Ticket), true)),
+        .. StarterShelf.All.Select(s => new StarterOffered(s.Id, s.Name, SaysOf(Ticket(s)), false)),
+    ];
+
+    private static string SaysOf(Ticket t) => $"{t.Binding.Say()}, {t.Trim.Show(t.Unit)}, {t.House.Name}";
+
+    /// <summary>A job to begin from a starter.</summary>
+    /// <param name="starter">Its word or name.</param>
+    /// <param name="title">The title; empty where there is none yet.</param>
+    /// <exception cref="Refusal">There is none of that name.</exception>
+    public Job Begun(string starter, string title)
+    {
+        var job = Find(starter);
+        title = Plain.Line(title);
+        return Keeping.Right(title.Length == 0 ? job : new SetFact(TicketFact.Title, title).Apply(job), _jobs.Drawer.Shelf);
+    }
+
+    /// <summary>Keeps a job as a starter.</summary>
+    /// <exception cref="Refusal">The name is none, or there are too many.</exception>
+    public StarterOffered Keep(Job job, string name)
+    {
+        name = Plain.Line(name);
+        if (name.Length is 0 or > LongestName)
+            throw new Refusal("starter", $"a starter needs a name of up to {LongestName} letters");
+        var all = All();
+        if (all.Count(s => s.Own) >= Most) throw new Refusal("starter", $"{Most} starters are kept: remove one first");
+        name = Free.Like(name, n => all.Any(s => s.Name.Equals(n, StringComparison.OrdinalIgnoreCase)));
+        var id = Free.Id(LiveryDesk.Word(name), w => all.Any(s => s.Id == w));
+        var blank = Blank(job);
+        _shelf.Put(id, name, JobJson.Write(blank));
+        return new(id, name, SaysOf(blank.Ticket), true);
+    }
+
+    /// <summary>A starter as a pack.</summary>
+    /// <exception cref="Refusal">There is none of that name, or a picture of it is gone.</exception>
+    public void Export(string starter, Stream output)
+    {
+        var (id, name) = Named(starter);
+        var job = Find(starter);
+        // A pack says its title: here that is the starter's name.
+        Packing.Write(_jobs.Drawer, job with { Ticket = job.Ticket with { Title = name } }, id, output);
+    }
+
+    /// <summary>Takes a pack in as a starter.</summary>
+    /// <exception cref="Refusal">It is no pack.</exception>
+    public async Task<StarterOffered> TakeIn(Stream pack)
+    {
+        var (job, slug) = await Packing.Read(_jobs, pack);
+        return Keep(job, Plain.Line(job.Ticket.Title) is { Length: > 0 } title
+            ? title[..Math.Min(title.Length, LongestName)]
+            : slug ?? "Starter");
+    }
+
+    public void Remove(string id) => _shelf.Remove(id);
+
+    private Job Find(string starter)
+    {
+        var (id, _) = Named(starter);
+        if (_shelf.Find(id) is { } row) return JobJson.Read(row.Body);
+        return Made(StarterShelf.All.First(s => s.Id == id));
+    }
+
+    private (string Id, string Name) Named(string starter)
+    {
+        foreach (var row in _shelf.All())
+            if (row.Id == starter || row.Name.Equals(starter, StringComparison.OrdinalIgnoreCase)) return (row.Id, row.Name);
+        foreach (var s in StarterShelf.All)
+            if (s.Id == starter || s.Name.Equals(starter, StringComparison.OrdinalIgnoreCase)) return (s.Id, s.Name);
+        throw new Refusal("starter", $"`{LengthText.Clip(starter)}` is no starter: take " +
+            $"{string.Join(", ", _shelf.All().Select(r => r.Id).Concat(StarterShelf.All.Select(s => s.Id)))}");
+    }
+
+    private Ticket Ticket(StarterShelf.Shipped s)
+    {
+        var house = StarterShelf.HouseOf(s, [.. _houses.All().Select(h => h.House)]);
+        var usual = Starters.Job(house, "").Ticket;
+        return usual with
+        {
+            // The first paper that the house binds so few or so many pages on.
+            Paper = house.Papers.FirstOrDefault(p => s.Pages >= (p.PagesLeast ?? 0) && s.Pages <= (p.PagesMost ?? int.MaxValue))
+                ?? usual.Paper,
+            Unit = s.Name.EndsWith(" in", StringComparison.Ordinal) ? Unit.Inch : Unit.Millimetre,
+            Binding = s.Binding,
+            Trim = s.Trim,
+            Pages = s.Pages,
+            Flaps = s.Flaps,
+            FlapWidth = s.FlapWidth,
+        };
+    }
+
+    private Job Made(StarterShelf.Shipped s)
+    {
+        var ticket = Ticket(s);
+        var job = new Job(ticket with
+        {
+            Title = Placeholder(TextRole.Title),
+            Author = Placeholder(TextRole.Author),
+            Subtitle = Placeholder(TextRole.Subtitle),
+            Blurb = Placeholder(TextRole.Blurb),
+            Note = ticket.Flaps || ticket.Binding == BindingKind.Jacket ? Placeholder(TextRole.Note) : "",
+        }, [], [Wrap.First(Job.Cover, new Fill(new InkPaint(Ink.White)))]).WithPieces();
+        var worn = Wearing.Of(job, s.Livery, 1, null, "laid", _jobs.Drawer.Shelf).Edit.Apply(job);
+        return Blank(Keeping.Right(worn, _jobs.Drawer.Shelf));
+    }
+
+    /// <summary>A job without what is one book's own: its words stand there to be replaced.</summary>
+    public static Job Blank(Job job) => job with
+    {
+        Ticket = job.Ticket with
+        {
+            Title = "",
+            Subtitle = "",
+            Author = "",
+            SpineTitle = "",
+            SeriesNumber = "",
+            Edition = "",
+            People = [],
+            Isbn = null,
+            Price = null,
+            SecondPrice = null,
+            Blurb = "",
+            Note = "",
+            Quotations = [],
+            PrinterSays = "",
+            PinnedSpine = null,
+            Inside = null,
+            Dummy = null,
+        },
+        Looks = [],
+        Waivers = [],
+        Inside = null,
+        Wraps =
+        [
+            .. job.Wraps.Select(w => w with
+            {
+                Tracing = null,
+                Takes = [w.Take with { Unplaced = null, Items = [.. w.Take.Items.Select(Replaced)] }],
+            }),
+        ],
+    };
+
+    private static Item Replaced(Item item) => item is TextItem { Role: not (TextRole.Free or TextRole.Imprint) } t
+        && Placeholder(t.Role) is { Length: > 0 } words
+        ? t with { Words = words, Runs = [], Starter = true }
+        : item;
+
+    private static string Placeholder(TextRole role) => role switch
+    {
+        TextRole.Title => "Title of the book",
+        TextRole.Subtitle => "Subtitle",
+        TextRole.Author => "Author",
+        TextRole.Blurb => "What the book is about, in three short paragraphs.",
+        TextRole.Note => "A few words on the author.",
+        TextRole.Quotation => "What others said of it.",
+        TextRole.Category => "Category",
+        _ => "",
+    };
+}
