@@ -30,5 +30,6 @@ try
     if (wanted("history")) HistoryBench.Run(folder);
     if (wanted("art")) ArtBench.Run(folder);
     if (wanted("flat")) FlatBench.Run(folder);
+    if (wanted("liveries")) await LiveryBench.Run(folder);
 }
 finally { Directory.Delete(folder, recursive: true); }

@@ -166,7 +166,7 @@ public sealed class DeskTests : IDisposable
             .Select(_ => Task.Run(() => new Desk(folder, TimeProvider.System, DemoBench.Load))));
         foreach (var desk in desks)
             desk.Bench.All().Select(j => j.Slug)
-                .ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble", "monday", "crossing"]);
+                .ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble", "monday", "crossing", "pass"]);
     }
 
     [Fact]

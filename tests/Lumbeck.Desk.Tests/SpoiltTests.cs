@@ -36,10 +36,10 @@ public sealed class SpoiltTests : IDisposable
 
         desk = new(_folder, TimeProvider.System, DemoBench.Load);
         var places = desk.Bench.Places();
-        places.Count.ShouldBe(8);
+        places.Count.ShouldBe(9);
         places.Single(p => p.Job is null)
             .ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("hive"), p => p.Problem.ShouldContain("is damaged"));
-        desk.Bench.All().Count.ShouldBe(7);
+        desk.Bench.All().Count.ShouldBe(8);
         desk.Houses.All().Select(h => h.House.Id).ShouldBe(["aldwater", "plover", "tern", "plover-2"]);
         desk.Houses.Spoilt().ShouldHaveSingleItem()
             .ShouldSatisfyAllConditions(h => h.Id.ShouldBe("tern-2"), h => h.Problem.ShouldContain("bleed_mm"));
@@ -100,7 +100,7 @@ public sealed class SpoiltTests : IDisposable
         var desk = new Desk(_folder, TimeProvider.System, DemoBench.Load, told: told.Add);
         told.ShouldHaveSingleItem().ShouldContain("work.db.damaged-1");
         File.ReadAllBytes(work + ".damaged-1").ShouldBe(junk);
-        desk.Bench.All().Count.ShouldBe(8);
+        desk.Bench.All().Count.ShouldBe(9);
         desk.Pressing.Works.ShouldNotBeNull();
     }
 

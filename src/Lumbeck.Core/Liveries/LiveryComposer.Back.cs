@@ -27,7 +27,8 @@ internal sealed partial class LiveryComposer
         if (parts.Count > 0) top = Copy(Part.Back, parts, x, top, w, foot - top, inner, pad, "back");
         // A back that says little is not left bare: the front's sign stands on it, small.
         var wide = Math.Min(0.8 * (double)livery.SignWide / 100 * side, 0.5 * (foot - top) / SignShape);
-        if (livery.Sign is not null && livery.Paper is null && livery.Vista is null && wide > 18)
+        if (wide < SignLeast && SignLeast * SignShape < 0.8 * (foot - top)) wide = SignLeast;
+        if (livery.Sign is not null && livery.Paper is null && livery.Vista is null && wide >= SignLeast)
             Sign("back-sign", Part.Back, safe.X + ((safe.W - wide) / 2), top + ((foot - top - (wide * SignShape)) / 2), wide);
         Foot(back, safe, room);
         if (_ticket.Isbn is not null)
@@ -56,8 +57,8 @@ internal sealed partial class LiveryComposer
         const double within = 5;
         var wide = Whole(to - from - (2 * within));
         var style = Style(livery.Text, words, Align.Left, 1.3m);
-        var least = Math.Max(8, Length.Max(_ticket.House.TextLeast, _ticket.House.TextReversedLeast).Points);
-        if (wide < 40 || LiveryType.Fit(words, style, wide, 80, 9, least, 6, _ticket, type) is not var (size, high)) return;
+        var fit = wide < 40 ? null : LiveryType.Fit(words, style, wide, 80, Math.Max(9, Least), Least, 6, _ticket, type);
+        if (fit is not var (size, high)) return;
         var tall = high + (0.3 * size);
         var y = safe.Y + safe.H - 4 - tall - within;
         if (livery.Form != FrontForm.Open)
@@ -79,7 +80,7 @@ internal sealed partial class LiveryComposer
         double inner, double pad, string id)
     {
         inner = Whole(inner);
-        for (var size = 12.0; size >= 8; size -= 0.5)
+        for (var size = 12.0; size >= Least; size -= 0.5)
         {
             var heights = new List<double>();
             foreach (var (_, _, words) in parts)
@@ -106,7 +107,9 @@ internal sealed partial class LiveryComposer
         return y;
     }
 
-    // A right-to-left paragraph's left is where its reading begins.
-    private TextStyle Copied(string words) =>
-        Style(livery.Text, words, Align.Left, 1.4m) with { Space = Length.FromPoints(1) };
+    // A right-to-left paragraph's left is where its reading begins. Paragraphs that blank lines part need no more room.
+    private TextStyle Copied(string words) => Style(livery.Text, words, Align.Left, 1.4m) with
+    {
+        Space = words.Contains("\n\n", StringComparison.Ordinal) ? Length.Zero : Length.FromPoints(1),
+    };
 }

@@ -91,7 +91,7 @@ internal sealed partial class LiveryComposer
         var left = h - content - (1.6 * pad);
         var shape = carried.Picture is not null ? 1 : SignShape;
         var wide = Math.Min(Math.Min((double)livery.SignWide / 100 * Math.Min(fw, fh), w), left / shape * 0.82);
-        if (wide < 24 || (livery.Sign is null && carried.Picture is null)) { Lay(words, x, y, h, 0.3); return; }
+        if (wide < SignLeast || (livery.Sign is null && carried.Picture is null)) { Lay(words, x, y, h, 0.3); return; }
         var head = 0.22 * (left - (wide * shape));
         Lay(words, x, y + head, h, 0);
         var at = y + head + content + (0.8 * pad);
@@ -156,7 +156,7 @@ internal sealed partial class LiveryComposer
         {
             if (words.Length == 0) return;
             var style = Style(livery.Text, words, livery.Align, 1.25m);
-            if (LiveryType.Fit(words, style, inner, room, size, 8, lines, _ticket, type) is not var (fits, high))
+            if (LiveryType.Fit(words, style, inner, room, Math.Max(size, Least), Least, lines, _ticket, type) is not var (fits, high))
             {
                 Unfit.Add($"{words.Length} letters of {role.ToString().ToLowerInvariant()} in {lines} lines");
                 return;
@@ -167,7 +167,7 @@ internal sealed partial class LiveryComposer
         if (sign && livery.Sign is not null)
         {
             var wide = Math.Min((double)livery.SignWide / 100 * side, inner);
-            if (wide * SignShape < 0.24 * room)
+            if (wide >= SignLeast && wide * SignShape < 0.24 * room)
             {
                 stack.Add(new(wide * SignShape, (x, y) => Sign("sign", Part.Front, from(x, wide), y, wide)));
                 gap(1.2 * small);
@@ -182,14 +182,16 @@ internal sealed partial class LiveryComposer
             // Breaks that its maker forced or forbade stay.
             var title = carried.Title ?? _ticket.Title;
             var style = Style(livery.Display, title, livery.Align, 1.08m, display: true);
+            // Sloping letters reach out of their own width.
+            var across = style.Face.Italic ? Whole(0.93 * inner) : inner;
             // A short title is the larger for it.
             var brief = title.Length switch { <= 5 => 1.7, <= 9 => 1.4, <= 14 => 1.2, _ => 1 };
             var most = Math.Min((double)livery.Largest / 100 * side * brief, 160);
             // Without spaces a short title would leave its last letter alone.
             var fit = title.Length < 8 && !title.Any(char.IsWhiteSpace)
-                ? LiveryType.Fit(title, style, inner, 0.58 * room, most, 12, 1, _ticket, type)
+                ? LiveryType.Fit(title, style, across, 0.58 * room, most, 12, 1, _ticket, type)
                 : null;
-            fit ??= LiveryType.Fit(title, style, inner, 0.58 * room, most, 12, 6, _ticket, type);
+            fit ??= LiveryType.Fit(title, style, across, 0.58 * room, most, 12, 6, _ticket, type);
             if (fit is var (size, high))
                 stack.Add(new(high + (0.3 * size), (x, y) =>
                     Text("title", TextRole.Title, title, Part.Front, x, y, inner, style, size, high)));
@@ -205,6 +207,26 @@ internal sealed partial class LiveryComposer
         line("subtitle", TextRole.Subtitle, _ticket.Subtitle, small, 4);
         if (_ticket.Author.Length > 0) gap(1.4 * small);
         line("author", TextRole.Author, _ticket.Author, 1.15 * small, 2);
+        if (_ticket.Author.Length == 0 && livery.Shelves.Contains("notebook")) Label(stack, inner, small, from);
         return stack;
+    }
+
+    /// <summary>A book that is written in by hand has a plate to write on in place of an author.</summary>
+    private void Label(List<Laying> stack, double inner, double small, Func<double, double, double> from)
+    {
+        var (wide, high) = (Math.Min(inner, 12 * small), 3.6 * small);
+        stack.Add(new(1.4 * small, (_, _) => { }));
+        stack.Add(new(high, (x, y) => Items.Add(new PlateItem
+        {
+            Id = "label",
+            Hold = At(Part.Front, HoldBox.Face, from(x, wide), y),
+            Width = new(Points(wide)),
+            Height = new(Points(high)),
+            Fill = Paint(LiveryTone.Light),
+            Line = Paint(LiveryTone.Deep),
+            LineWidth = Length.FromPoints(1),
+            Corner = Length.FromPoints(3),
+            Rules = 2,
+        })));
     }
 }

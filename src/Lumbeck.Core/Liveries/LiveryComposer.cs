@@ -107,8 +107,15 @@ internal sealed partial class LiveryComposer(Job job, ImmutableArray<Sheet> shee
             Ornament = livery.Sign! with { Seed = seed, Paints = Paints(livery.Sign, livery.SignTones) },
         });
 
+    /// <summary>Narrower than this, in points, its lines would be too fine to print.</summary>
+    private const double SignLeast = 44;
+
     /// <summary>How high the ornament is beside its width.</summary>
     private double SignShape => livery.Sign is { } sign ? sign.First.High / sign.First.Wide : 1;
+
+    /// <summary>The smallest type it is set in, in points: what its house prints, and never less than 8.</summary>
+    private double Least => Math.Max(8,
+        (livery.Words == LiveryTone.Ink ? _ticket.House.TextLeast : _ticket.House.TextReversedLeast).Points);
 
     private TextStyle Style(FaceId face, string words, Align align, decimal leading, bool display = false) => new()
     {

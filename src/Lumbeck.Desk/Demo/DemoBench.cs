@@ -15,19 +15,27 @@ public static class DemoBench
         ("trouble", "tern", "The Salt Road", SaltRoad.Edits),
         ("monday", "aldwater", "Half Past Monday", Monday.Edits),
         ("crossing", "tern", "A Long Crossing", _ => Crossing.Edits()),
+        (Worn, "plover", "The Pass above Ennor", _ => Pass.Edits()),
     ];
+
+    /// <summary>The one that is nothing but a ticket and a livery.</summary>
+    private const string Worn = "pass";
 
     /// <summary>Each job comes to the bench made: a maker's first step back never takes a piece of it away.</summary>
     public static void Load(Desk desk)
     {
         foreach (var (slug, house, title, edits) in Jobs)
-            desk.Bench.Begin(title,
-                Told(edits(desk.Drawer)
-                    .Aggregate(Starters.Job(HouseFile.Shipped[house], title),
-                        (job, edit) => AsNeeded.Settled(Keeping.Right(edit.Apply(job),
-                            desk.Drawer.Shelf), desk.Drawer.Shelf,
-                            desk.Drawer.Tables))),
-                Session, slug);
+        {
+            var made = Told(edits(desk.Drawer)
+                .Aggregate(Starters.Job(HouseFile.Shipped[house], title),
+                    (job, edit) => AsNeeded.Settled(Keeping.Right(edit.Apply(job),
+                        desk.Drawer.Shelf), desk.Drawer.Shelf,
+                        desk.Drawer.Tables)));
+            if (slug == Worn)
+                made = Keeping.Right(Wearing.Of(made, Pass.Livery, 1, null, "worn", desk.Drawer.Shelf).Edit.Apply(made),
+                    desk.Drawer.Shelf);
+            desk.Bench.Begin(title, made, Session, slug);
+        }
     }
 
     /// <summary>A ticket knows the blurb that its cover says.</summary>

@@ -48,7 +48,14 @@ public static class SpineComposing
         var (along, across) = (band.Box.Height.Points - (2 * Ends), band.Box.Width.Points);
         var measured = parts.Select(p => Measure(p, ticket, spine.Turn, type)).ToList();
         var gaps = Gap * (parts.Count - 1);
-        var size = measured.Select(m => across / m.Across).Append(along / (measured.Sum(m => m.Along) + gaps)).Min();
+        double sizeIn(double length) =>
+            measured.Select(m => across / m.Across).Append(length / (measured.Sum(m => m.Along) + gaps)).Min();
+        // Sloping letters and swashes reach out of their own width at an end: more than is kept free there is made room
+        // for.
+        double over(double size) => Math.Max(0, (measured.Max(m => m.Over) * Math.Min(size, Most.Points)) - Ends);
+        var ends = Ends + over(sizeIn(along));
+        along -= 2 * (ends - Ends);
+        var size = sizeIn(along);
         // Whole tenths of a point, and never more than a hair under what would touch.
         var title = Length.Max(Least,
             Length.Min(Most, Length.FromPoints((decimal)Math.Floor((size * 0.998) * 10) / 10)));
@@ -76,7 +83,7 @@ public static class SpineComposing
         {
             var (p, m) = (parts[i], measured[i]);
             var wide = (m.Along * k) + 0.2;
-            var x = Ends + (up ? along - starts[i] - wide : starts[i]);
+            var x = ends + (up ? along - starts[i] - wide : starts[i]);
             var shared = Round(Share(p.Role) * title);
             items = items.Replace(p, p with
             {
@@ -106,10 +113,10 @@ public static class SpineComposing
     private static Length Tidy(double points) => Length.FromPoints((decimal)Math.Round(points, 2));
 
     /// <summary>
-    /// How long and how tall words are for one point of the title's size, and how far their middle is to be moved down
-    /// to put their capitals on the band's.
+    /// How long and how tall words are for one point of the title's size, how far their middle is to be moved down to put
+    /// their capitals on the band's, and how far their ink reaches beyond an end.
     /// </summary>
-    private static (double Along, double Across, double Rise) Measure(TextItem item, Ticket ticket, Turn turn,
+    private static (double Along, double Across, double Rise, double Over) Measure(TextItem item, Ticket ticket, Turn turn,
         IType type)
     {
         const double large = 100;
@@ -136,15 +143,19 @@ public static class SpineComposing
         var cap = m.CapHeight * large * share / m.UnitsPerEm;
         var wide = set.Lines.Select(l => l.Width).DefaultIfEmpty(1).Max();
         if (item.Upright || set.Lines.IsEmpty)
-            return (Math.Max(1, set.Lines.Select(l => l.Width).DefaultIfEmpty(1).Max()) / large, share * 1.05, 0);
+            return (Math.Max(1, set.Lines.Select(l => l.Width).DefaultIfEmpty(1).Max()) / large, share * 1.05, 0, 0);
         // The ink's edges from the middle of the capitals of the middle line.
         var inked = TextDrawing.Inked(set.Lines.SelectMany(l =>
             l.Runs.Select(r =>
                 (Mark)new GlyphMark(r.Face, r.Size, l.X, l.Baseline, r.Glyphs, r.Text, Ink.Black, false))),
             type);
         var middle = ((set.Lines[0].Baseline + set.Lines[^1].Baseline) / 2) - (cap / 2);
-        if (inked.IsEmpty) return (wide / large, share, 0);
+        if (inked.IsEmpty) return (wide / large, share, 0, 0);
         var half = Math.Max(middle - inked.Top, inked.Bottom - middle);
-        return (Math.Max(wide, inked.Right - inked.Left) / large, 2 * half / large, ((room / 2) - middle) / large);
+        var long_ = Math.Max(wide, inked.Right - inked.Left);
+        // The box is as long as the longer of width and ink, with the letters' own width in its middle.
+        var begins = set.Lines.Min(l => l.X);
+        var over = Math.Max(begins - inked.Left, inked.Right - set.Lines.Max(l => l.X + l.Width)) - ((long_ - wide) / 2);
+        return (long_ / large, 2 * half / large, ((room / 2) - middle) / large, Math.Max(0, over / large));
     }
 }

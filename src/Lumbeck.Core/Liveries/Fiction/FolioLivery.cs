@@ -10,7 +10,7 @@ internal static class FolioLivery
         Display = Face("cormorant-garamond/600"),
         Text = Face("cormorant-garamond/600"),
         Paper = new QuarterCircles { Square = 22, Paints = [] },
-        Tones = [LiveryTone.Deep, LiveryTone.Light, LiveryTone.Accent],
+        Tones = [LiveryTone.Deep, LiveryTone.Ground, LiveryTone.Accent],
         Form = FrontForm.Plate,
         Share = 0.56m,
         Wide = 0.66m,
