@@ -112,9 +112,7 @@ public sealed class LiveryPromiseTests(ITestOutputHelper output) : IDisposable
         output.WriteLine($"{many} tickets: {fitted} composed, {plated} with their plates, {tight.Count} without room; " +
             $"{faults.Count} stops and cautions, {over.Count} words over words, {empty.Count} empty panels");
         foreach (var line in tight.Take(40)) output.WriteLine(line);
-        faults.ShouldBeEmpty();
-        over.ShouldBeEmpty();
-        empty.ShouldBeEmpty();
+        string.Join('\n', faults.Concat(over).Concat(empty)).ShouldBeEmpty();
         // Most tickets that a printer can make are within the capacity.
         tight.Count.ShouldBeLessThan(Math.Max(3, (fitted + tight.Count) / 10), string.Join('\n', tight));
         fitted.ShouldBeGreaterThan(many / 2);

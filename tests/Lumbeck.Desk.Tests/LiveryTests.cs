@@ -135,6 +135,23 @@ public sealed class LiveryTests : IDisposable
         }
     }
 
+    /// <summary>A spine in Japanese is read upright; one from right to left has the title at its head too.</summary>
+    [Fact]
+    public void Spines_stand_as_their_language_has_them()
+    {
+        foreach (var livery in LiveryShelf.All)
+        {
+            var japanese = Book("冬の灯台", "山田葵");
+            japanese = japanese with { Ticket = japanese.Ticket with { Language = "ja" } };
+            ((TextItem)Worn(japanese, livery.Id, "one").Item("spine-title")!).Upright.ShouldBeTrue(livery.Id);
+            ((TextItem)Worn(Book(), livery.Id, "one").Item("spine-title")!).Upright.ShouldBeFalse(livery.Id);
+            var hebrew = Book("המגדלור האחרון", "נועה אלמוג");
+            hebrew = hebrew with { Ticket = hebrew.Ticket with { Language = "he", Reading = Reading.RightToLeft } };
+            var worn = Worn(hebrew, livery.Id, "one");
+            _desk.Jobs.Worked(0, worn).Findings.ShouldNotContain(f => f.Severity < Severity.Todo && f.Item != null, livery.Id);
+        }
+    }
+
     /// <summary>Words are legible in every set of colours.</summary>
     [Fact]
     public void Every_colourway_holds_its_contrast() =>

@@ -62,7 +62,8 @@ internal sealed partial class LiveryComposer
     private void Column(Panel front, (double X, double Y, double W, double H) safe, double pad)
     {
         var (fw, fh) = (front.Face.Width.Points, front.Face.Height.Points);
-        var wide = (double)livery.Wide * fw;
+        // No wider than it is high, or it would be empty beside its words.
+        var wide = Math.Min((double)livery.Wide * fw, 0.9 * fh);
         var spineRight = Panel(Part.Spine) is { } spine ? spine.Face.X > front.Face.X
             : _ticket.Reading == Reading.RightToLeft;
         var x = spineRight ? 0 : fw - wide;
@@ -146,7 +147,9 @@ internal sealed partial class LiveryComposer
         var side = Math.Min(fw, fh);
         var small = Math.Clamp(0.034 * side, 12, 22);
         void gap(double high) => stack.Add(new(high, (_, _) => { }));
-        double from(double x, double wide) => livery.Align switch
+        // On a broad front words from the left would leave all the right of it empty.
+        var align = livery.Align == Align.Left && fw > 1.3 * fh && livery.Form != FrontForm.Column ? Align.Centre : livery.Align;
+        double from(double x, double wide) => align switch
         {
             Align.Left => x,
             Align.Right => x + inner - wide,
@@ -155,7 +158,7 @@ internal sealed partial class LiveryComposer
         void line(string id, TextRole role, string words, double size, int lines)
         {
             if (words.Length == 0) return;
-            var style = Style(livery.Text, words, livery.Align, 1.25m);
+            var style = Style(livery.Text, words, align, 1.25m);
             if (LiveryType.Fit(words, style, inner, room, Math.Max(size, Least), Least, lines, _ticket, type) is not var (fits, high))
             {
                 Unfit.Add($"{words.Length} letters of {role.ToString().ToLowerInvariant()} in {lines} lines");
@@ -181,17 +184,17 @@ internal sealed partial class LiveryComposer
         {
             // Breaks that its maker forced or forbade stay.
             var title = carried.Title ?? _ticket.Title;
-            var style = Style(livery.Display, title, livery.Align, 1.08m, display: true);
-            // Sloping letters reach out of their own width.
-            var across = style.Face.Italic ? Whole(0.93 * inner) : inner;
+            var style = Style(livery.Display, title, align, 1.08m, display: true);
             // A short title is the larger for it.
             var brief = title.Length switch { <= 5 => 1.7, <= 9 => 1.4, <= 14 => 1.2, _ => 1 };
             var most = Math.Min((double)livery.Largest / 100 * side * brief, 160);
+            // No smaller than what is still read where shops show it as high as a thumb.
+            var least = Math.Max(12, 0.03 * Math.Max(fw, fh));
             // Without spaces a short title would leave its last letter alone.
             var fit = title.Length < 8 && !title.Any(char.IsWhiteSpace)
-                ? LiveryType.Fit(title, style, across, 0.58 * room, most, 12, 1, _ticket, type)
+                ? LiveryType.Fit(title, style, inner, 0.58 * room, most, least, 1, _ticket, type, ink: true)
                 : null;
-            fit ??= LiveryType.Fit(title, style, across, 0.58 * room, most, 12, 6, _ticket, type);
+            fit ??= LiveryType.Fit(title, style, inner, 0.58 * room, most, least, 6, _ticket, type, ink: true);
             if (fit is var (size, high))
                 stack.Add(new(high + (0.3 * size), (x, y) =>
                     Text("title", TextRole.Title, title, Part.Front, x, y, inner, style, size, high)));

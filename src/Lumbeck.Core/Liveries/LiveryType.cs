@@ -13,18 +13,19 @@ internal static class LiveryType
     /// <param name="most">The largest size.</param>
     /// <param name="least">The smallest; what does not fit at it is told.</param>
     /// <param name="lines">Lines at most.</param>
+    /// <param name="ink">Whether its letters' ink stays within the room, too.</param>
     /// <returns>The size and the height that it takes; null where it does not fit.</returns>
     public static (double Size, double High)? Fit(string words, TextStyle style, double wide, double high, double most,
-        double least, int lines, Ticket ticket, IType type)
+        double least, int lines, Ticket ticket, IType type, bool ink = false)
     {
         for (var size = Math.Floor(2 * most) / 2; size >= least; size -= Math.Max(0.5, Math.Floor(size / 12) / 2))
-            if (At(words, style, wide, size, ticket, type) is { } set && set.Lines <= lines && set.High <= high)
+            if (At(words, style, wide, size, ticket, type, ink) is { } set && set.Lines <= lines && set.High <= high)
                 return (size, set.High);
         return null;
     }
 
     private static (int Lines, double High)? At(string words, TextStyle style, double wide, double size, Ticket ticket,
-        IType type)
+        IType type, bool ink)
     {
         var sized = style with { Size = Length.FromPoints((decimal)size) };
         // The longest word by itself: where it is too wide it would be broken.
@@ -34,8 +35,19 @@ internal static class LiveryType
                 return null;
         if (style.Space > Length.Zero) sized = sized with { Space = Length.FromPoints((decimal)size / 2) };
         var set = Typesetter.Set(Grown(words, sized).ToSet(ticket, Turn.None), wide, 1, type);
+        if (ink && Reaches(set, wide, type)) return null;
         return set.Lines.Length == 0 || set.Missing.Length > 0 || set.Overset is not null ? null
             : (set.Lines.Length, set.Height);
+    }
+
+    /// <summary>Sloping letters and swashes reach out of their own width: how far beyond the room, in points, is spared.</summary>
+    private const double Spared = 2.5;
+
+    private static bool Reaches(Setting set, double wide, IType type)
+    {
+        var inked = TextDrawing.Inked(set.Lines.SelectMany(l => l.Runs.Select(r =>
+            (Mark)new GlyphMark(r.Face, r.Size, l.X, l.Baseline, r.Glyphs, r.Text, Ink.Black, false))), type);
+        return !inked.IsEmpty && (inked.Left < -Spared || inked.Right > wide + Spared);
     }
 
     private static TextItem Grown(string words, TextStyle style) => new()

@@ -24,7 +24,8 @@ public sealed record StillToDo(string Says, Finding? Found, string? Fact)
         ask(t.Blurb.Length == 0 && !says && hasBack && t.Author.Length > 0, "ticket/blurb",
             "No blurb yet: the back is composed without.");
         list.AddRange(findings.Where(f => f.Severity == Severity.Todo && f.Waived is null
-            // The front can't say what the ticket does not know.
+            // A cover can't say what the ticket does not know.
+            && !(f.Id == "barcode.who" && t.Isbn is null)
             && !(f.Measured == "no title" && t.Title.Length == 0) && !(f.Measured == "no author" && t.Author.Length == 0))
             .Select(f => new StillToDo(f.Why, f, null)));
         return list;
