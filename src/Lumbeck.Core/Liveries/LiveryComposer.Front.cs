@@ -149,10 +149,11 @@ internal sealed partial class LiveryComposer
         void gap(double high) => stack.Add(new(high, (_, _) => { }));
         // On a broad front words from the left would leave all the right of it empty.
         var align = livery.Align == Align.Left && fw > 1.3 * fh && livery.Form != FrontForm.Column ? Align.Centre : livery.Align;
+        // Left is where reading begins.
+        var rightward = (align == Align.Left) == (_ticket.Reading == Reading.LeftToRight);
         double from(double x, double wide) => align switch
         {
-            Align.Left => x,
-            Align.Right => x + inner - wide,
+            Align.Left or Align.Right => rightward ? x : x + inner - wide,
             _ => x + ((inner - wide) / 2),
         };
         void line(string id, TextRole role, string words, double size, int lines)

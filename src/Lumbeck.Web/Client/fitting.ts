@@ -1,6 +1,6 @@
 // Trying on: this job's own sheet wears one livery after the other, all of them small along its foot. What is tried is a
 // picture over the sheet; nothing is kept until it is taken.
-import { send } from './queue';
+import { picked, send } from './queue';
 import { draw, sheet } from './sheet';
 
 const room = document.getElementById('fitting');
@@ -146,6 +146,10 @@ addEventListener('keydown', e => {
   e.preventDefault();
   e.stopPropagation();
 }, true);
+
+// Whoever begins by hand has left the room.
+document.addEventListener('lumbeck:asked', () => { if (isFitting()) fitting(false); });
+document.addEventListener('lumbeck:picked', () => { if (isFitting() && picked().length > 0) fitting(false); });
 
 // What changed meanwhile is tried on as it is now.
 document.addEventListener('lumbeck:settled', () => { if (isFitting()) void fill(); });
