@@ -274,8 +274,8 @@ public sealed class RulesTests
 
             A finding says which rule, how much it weighs (a **stop** keeps the file from being accepted, a **caution**
             may disappoint, a **todo** has simply not been done yet, a **note** informs), where it is, the figure and the
-            limit, whose limit that is, why it matters, and the mend where one is certain: an edit, one press and one step. Limits are the house's where it
-            has them, else the trade's; a house may weigh any rule otherwise (`severities` in its
+            limit, whose limit that is, why it matters, and the mend where one is certain: an edit, one press and one step.
+            Limits are the house's where it has them, else the trade's; a house may weigh any rule otherwise (`severities` in its
             [file](house-file.md)). A rule that the job goes without, for a reason on record, still looks and no longer
             counts.
 
