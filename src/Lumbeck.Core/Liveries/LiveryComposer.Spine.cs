@@ -9,6 +9,9 @@ internal sealed partial class LiveryComposer
     /// <summary>From here on the imprint stands at its foot too.</summary>
     private static readonly Length WideForImprint = Length.FromMillimetres(9);
 
+    /// <summary>From here on a title may stand in two lines, where it is larger so.</summary>
+    private static readonly Length WideForTwo = Length.FromMillimetres(25);
+
     /// <summary>
     /// Title, author and imprint where all are legible; what goes first when room is short is the imprint, then the
     /// forename, then the author. A spine is never filled with what nobody reads.
@@ -44,14 +47,31 @@ internal sealed partial class LiveryComposer
             if (composed.Any(t => t.Style.Size.Points < least)) continue;
             // What stands beside the title must not make it small: a spine is found by its title.
             if (said.Length > 1 && composed[0].Style.Size.Points < 0.5 * Alone(title, sheet)) continue;
+            if (said.Length > 0 && said[0].Role == TextRole.Title && spine.Face.Width >= WideForTwo && Parted(said) is { } two
+                && Size(two, sheet) > Size(said, sheet))
+                said = two;
             Items.AddRange(said);
             return;
         }
     }
 
-    private double Alone(TextItem title, Sheet sheet) => title.Words.Length == 0 ? 0
-        : SpineComposing.Compose(new("", "", new(), [title]), sheet, _ticket, type).Items.OfType<TextItem>().First()
+    /// <summary>The same with the title in two lines, broken where they are most alike; null where it is one word.</summary>
+    private static TextItem[]? Parted(TextItem[] said)
+    {
+        var words = said[0].Words.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        if (words.Length < 2 || said[0].Upright || said[0].Words.Contains('\n', StringComparison.Ordinal)) return null;
+        var lines = Enumerable.Range(1, words.Length - 1)
+            .Select(n => (First: string.Join(' ', words[..n]), Second: string.Join(' ', words[n..])))
+            .MinBy(l => Math.Max(l.First.Length, l.Second.Length));
+        return [said[0] with { Words = $"{lines.First}\n{lines.Second}" }, .. said[1..]];
+    }
+
+    /// <summary>How large the title is composed, in points.</summary>
+    private double Size(TextItem[] said, Sheet sheet) =>
+        SpineComposing.Compose(new("", "", new(), [.. said]), sheet, _ticket, type).Items.OfType<TextItem>().First()
             .Style.Size.Points;
+
+    private double Alone(TextItem title, Sheet sheet) => title.Words.Length == 0 ? 0 : Size([title], sheet);
 
     private TextItem OnSpine(string id, TextRole role, string says, FaceId face) => new()
     {
