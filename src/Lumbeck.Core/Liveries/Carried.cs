@@ -10,28 +10,37 @@ internal sealed record Carried(PictureItem? Picture, string? Title)
 {
     public static Carried Of(Take take, Ticket ticket)
     {
-        var pictures = take.Items.Concat(take.Beside).OfType<PictureItem>().Where(p => p.Picture is { IsDrawing: false });
+        var pictures = take.Items.Concat(take.Beside).OfType<PictureItem>()
+            .Where(p => p is { Hidden: false, Picture.IsDrawing: false });
         var title = take.Items.OfType<TextItem>().FirstOrDefault(t => t is { Role: TextRole.Title, Starter: false }
             && t.Hold.Panel != Part.Spine && Bare(t.Words) == Bare(ticket.Title));
         static double side(Span s) => s.Own.Points + ((double)s.Share * 400);
         var largest = pictures.MaxBy(p => side(p.Width) * side(p.Height));
-        return new(largest is null ? null : largest with { Turned = 0, Fit = Fit.Cover, Growth = null, Group = "" }, title?.Words);
+        return new(largest is null ? null : largest with { Turned = 0, Fit = Fit.Cover, Growth = null, Group = "", Locked = false },
+            title?.Words);
     }
 
-    /// <summary>What of a take found no place in another.</summary>
-    public ImmutableList<Item> Rest(Take take, Ticket ticket)
+    /// <summary>
+    /// A laid take with what of another found no place in it beside the sheet, under ids that nothing on it bears.
+    /// </summary>
+    public static Take Beside(Take laid, Take was, Ticket ticket)
     {
         var said = Said(ticket);
-        return
-        [
-            .. take.Items.Concat(take.Beside).DistinctBy(i => i.Id).Where(i => i switch
+        var shown = laid.Pictures.Select(p => p.Hash).ToHashSet();
+        var rest = ImmutableList.CreateBuilder<Item>();
+        foreach (var item in was.Items.Concat(was.Beside).Where(i => !i.Hidden && i switch
+        {
+            TextItem t => t is { Starter: false, Words.Length: > 0 } && !said.Contains(Bare(t.Words), StringComparison.Ordinal),
+            PictureItem p => p.Picture is { } picture && !shown.Contains(picture.Hash),
+            CodeItem => true,
+            _ => false,
+        }))
+            rest.Add(item with
             {
-                TextItem t => t is { Starter: false, Words.Length: > 0 } && !said.Contains(Bare(t.Words), StringComparison.Ordinal),
-                PictureItem p => p.Picture is not null && p.Id != Picture?.Id,
-                CodeItem => true,
-                _ => false,
-            }),
-        ];
+                Id = Free.Id(item.Id, id => laid.Items.Any(i => i.Id == id) || rest.Any(i => i.Id == id)),
+                Laid = null,
+            });
+        return laid with { Unplaced = rest.Count > 0 ? rest.ToImmutable() : null };
     }
 
     /// <summary>All that a ticket knows in words, bare.</summary>

@@ -42,9 +42,8 @@ public static class LiveryComposing
                 livery.Paper is { } paper
                     ? paper with { Seed = seed, Paints = c.Paints(paper, livery.Tones) }
                     : null);
-            takes.Add(Stamped(new(id, livery.Name, ground, [.. c.Items]), wrap.Key, livery.Id,
-                livery.Colourways.IndexOf(way) + 1, seed) with
-            { Unplaced = carried.Rest(now, job.Ticket) is { IsEmpty: false } rest ? rest : null });
+            takes.Add(Carried.Beside(Stamped(new(id, livery.Name, ground, [.. c.Items]), wrap.Key, livery.Id,
+                livery.Colourways.IndexOf(way) + 1, seed), now, job.Ticket));
             unfit.AddRange(c.Unfit);
         }
         return new(takes.ToImmutable(), [.. unfit.Distinct()]);

@@ -90,11 +90,8 @@ public static class OwnComposing
                     Paints = [.. p.Paints.Select(x => paint(x)!)],
                 } : null,
             };
-            takes.Add(LiveryComposing.Stamped(new(id, own.Name, ground, [.. items]), wrap.Key, own.Id, 1, seed ?? default) with
-            {
-                Unplaced = carried.Rest(now, t).Where(i => i is not PictureItem || !pictured).ToImmutableList()
-                    is { IsEmpty: false } rest ? rest : null,
-            });
+            takes.Add(Carried.Beside(LiveryComposing.Stamped(new(id, own.Name, ground, [.. items]), wrap.Key, own.Id, 1,
+                seed ?? default), now, t));
         }
         return new(takes.ToImmutable(), []);
     }

@@ -67,23 +67,25 @@ public sealed record SetAgain(ImmutableList<Take> Takes, ImmutableList<Swatch> S
 /// <param name="Wrap">The wrap.</param>
 /// <param name="Item">Its id.</param>
 /// <param name="Panel">The panel.</param>
-public sealed record LayBeside(int Wrap, string Item, Part Panel) : TakeEdit(Wrap)
+public sealed record LayBeside(int Wrap, string Item, Part Panel) : Edit
 {
     public override string Says(Job before) => "laid from beside the sheet";
 
-    protected override Wrap On(Wrap wrap)
+    protected override Job On(Job job)
     {
-        var take = wrap.Take;
+        if (Wrap < 0 || Wrap >= job.Wraps.Count) throw new Refusal("takes", "this job has no such wrap");
+        var take = job.Wraps[Wrap].Take;
         var item = take.Beside.Find(i => i.Id == Item)
             ?? throw new Refusal("takes", "this lies beside the sheet no more");
         if (take.Items.Count >= AddItem.Most)
             throw new Refusal("takes", $"a take holds up to {AddItem.Most} items: remove one first");
-        return wrap.With(take with
+        var left = take.Beside.Remove(item);
+        return job.With(Wrap, take with
         {
-            Unplaced = take.Beside.Count > 1 ? take.Beside.Remove(item) : null,
+            Unplaced = left.IsEmpty ? null : left,
             Items = take.Items.Add(item with
             {
-                Id = Free.Id(item.Id, id => take.Items.Any(i => i.Id == id)),
+                Id = Free.Id(item.Id, id => job.Item(id) is not null || left.Any(i => i.Id == id)),
                 Hold = new(Panel, HoldBox.Safe, Anchor.Middle, Length.Zero, Length.Zero),
                 Laid = null,
             }),
