@@ -10,8 +10,11 @@ public static class LiveryRoutes
 {
     private sealed record Tried(byte[] Jpeg, string Unfit);
 
-    private static readonly ByteCache<(string Data, long Revision, int Sheet, string Livery, int Way, string Seed, int Wide), Tried>
-        Known = new(24_000_000, tried => tried.Jpeg.Length);
+    /// <summary>What is tried on, with when its livery was kept.</summary>
+    private sealed record Asked(string Data, long Revision, int Sheet, string Livery, int Way, string Seed, int Wide,
+        string Kept);
+
+    private static readonly ByteCache<Asked, Tried> Known = new(24_000_000, tried => tried.Jpeg.Length);
 
     public static void Map(WebApplication app)
     {
@@ -51,7 +54,8 @@ public static class LiveryRoutes
             var on = desk.Jobs.Job(slug);
             var shown = on.Composed.Named(sheet).On;
             var pixels = Math.Clamp(wide ?? 160, 40, 2000);
-            var tried = Known.GetOrAdd((desk.Folder, on.Revision, shown.Number, livery, way ?? 1, seed ?? "", pixels), _ =>
+            var tried = Known.GetOrAdd(new(desk.Folder, on.Revision, shown.Number, livery, way ?? 1, seed ?? "", pixels,
+                desk.Liveries.KeptAt(livery)), _ =>
             {
                 var (edit, unfit) = desk.Liveries.Wear(on.Job, livery, way ?? 1,
                     string.IsNullOrWhiteSpace(seed) ? null : seed, "tried-on");

@@ -96,6 +96,55 @@ public sealed class RandomWalkTests : IDisposable
         }
     }
 
+    /// <summary>
+    /// Liveries on whatever lies there, hands on what they laid, set again, kept and put on another job: what comes of it
+    /// is what import takes, and no picture and no code is lost.
+    /// </summary>
+    [Theory]
+    [MemberData(nameof(Seeds))]
+    public void Liveries_over_whatever_lies_there_make_what_import_takes_and_lose_nothing(int seed)
+    {
+        var (r, edits, n) = (new Chance(seed + 400), new RandomEdits(_pictures), 0);
+        var job = edits.Walk(Begun(seed), new(seed), 30);
+        Job sound(Job after, string what)
+        {
+            after = Keeping.Right(after, _desk.Drawer.Shelf);
+            var json = JobJson.Write(after);
+            JobJson.Write(JobJson.Read(json)).AsSpan().SequenceEqual(json).ShouldBeTrue($"seed {seed}, {what}");
+            Should.NotThrow(() => ImportValidation.Job(JobJson.Read(json)), $"seed {seed}, {what}");
+            return after;
+        }
+        Job wear(Job on, string livery)
+        {
+            var was = on.Wraps.Select(w => w.Take).ToList();
+            on = sound(_desk.Liveries.Wear(on, livery, r.From(1, 3), $"{n}", $"worn-{++n}").Edit.Apply(on), $"{livery} worn");
+            foreach (var (wrap, take) in was.Index().Where(w => on.Wraps[w.Index].Current == $"worn-{n}"))
+            {
+                var now = on.Wraps[wrap].Take;
+                var kept = now.Pictures.Select(p => p.Hash).ToHashSet();
+                take.Items.OfType<PictureItem>().Where(p => p is { Hidden: false, Picture: not null })
+                    .ShouldAllBe(p => kept.Contains(p.Picture!.Hash), $"seed {seed}, {livery}: a picture");
+                now.Items.Concat(now.Beside).OfType<CodeItem>().Count()
+                    .ShouldBeGreaterThanOrEqualTo(take.Items.OfType<CodeItem>().Count(c => !c.Hidden), $"seed {seed}, {livery}");
+            }
+            return on;
+        }
+        for (var round = 0; round < 4; round++)
+        {
+            job = wear(job, r.Of([.. LiveryShelf.All]).Id);
+            job = edits.Walk(job, new(seed + (97 * round)), 15);
+            if (job.Take.Worn is not null) job = sound(_desk.Liveries.Again(job).Apply(job), "set again");
+            foreach (var (wrap, item) in job.Wraps.SelectMany((w, k) => w.Take.Beside.Select(i => (k, i))).ToList())
+                job = sound((r.One(3) ? new DropBeside(wrap, item.Id) : (Edit)new LayBeside(wrap, item.Id,
+                    job.Sheets().First(s => s.Wrap == wrap).Sheet.Panels[0].Part)).Apply(job), "from beside the sheet");
+        }
+        if (job.Items.All(i => i.Hidden)) return;
+        var own = _desk.Liveries.Keep(job, $"By chance {seed}");
+        _ = wear(edits.Walk(Begun(seed + 1), new(seed), 20), own.Id);
+        _ = wear(edits.Walk(Begun(seed + 2), new(seed), 20), _desk.Liveries.TakeIn(_desk.Liveries.Export(own.Id)).Id);
+        sound(_desk.Starters.Begun(_desk.Starters.Keep(job, $"By chance {seed}").Id, "Begun"), "begun from it");
+    }
+
     public static TheoryData<int> Seeds() => [.. Enumerable.Range(1, 8)];
 
     [Theory]

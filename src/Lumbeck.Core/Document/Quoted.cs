@@ -8,6 +8,10 @@ public sealed record Quoted(string Words, string Source)
     /// <summary>Most of a book, most letters of what is said and of its source.</summary>
     public const int Most = 10, MostWords = 600, MostSource = 160;
 
+    /// <summary>As a cover prints it: in quotation marks, its source on a line of its own.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string Printed => Source.Length > 0 ? $"“{Words}”\n{Source}" : $"“{Words}”";
+
     /// <summary>A line for each: “What a book. — The Quayside Review”.</summary>
     public static string Show(IEnumerable<Quoted> all) =>
         string.Join('\n', all.Select(q => q.Source.Length > 0 ? $"{q.Words} — {q.Source}" : q.Words));

@@ -62,6 +62,15 @@ public sealed record Ticket
     public InsideFile? Inside { get; init; }
     public House House { get; init; } = new();
 
+    /// <summary>The title as its spine says it.</summary>
+    public string TitleOnSpine => SpineTitle.Length > 0 ? SpineTitle : Title;
+
+    /// <summary>The author's last name, where a spine has room for no more.</summary>
+    public string Surname => Author.Split(' ')[^1];
+
+    /// <summary>The series with the volume's number; empty for a book by itself.</summary>
+    public string Volume => Series.Length > 0 && SeriesNumber.Length > 0 ? $"{Series} {SeriesNumber}" : Series;
+
     /// <summary>What its pages are raised to a multiple of.</summary>
     public int PageMultiple => Binding == BindingKind.Booklet ? 4 : House.PageMultiple;
 

@@ -13,7 +13,7 @@ internal sealed record Carried(PictureItem? Picture, string? Title)
         var pictures = take.Items.Concat(take.Beside).OfType<PictureItem>()
             .Where(p => p is { Hidden: false, Picture.IsDrawing: false });
         var title = take.Items.OfType<TextItem>().FirstOrDefault(t => t is { Role: TextRole.Title, Starter: false }
-            && t.Hold.Panel != Part.Spine && Bare(t.Words) == Bare(ticket.Title));
+            && t.Hold.Panel != Part.Spine && Plain.Bare(t.Words) == Plain.Bare(ticket.Title));
         static double side(Span s) => s.Own.Points + ((double)s.Share * 400);
         var largest = pictures.MaxBy(p => side(p.Width) * side(p.Height));
         return new(largest is null ? null : largest with { Turned = 0, Fit = Fit.Cover, Growth = null, Group = "", Locked = false },
@@ -30,7 +30,7 @@ internal sealed record Carried(PictureItem? Picture, string? Title)
         var rest = ImmutableList.CreateBuilder<Item>();
         foreach (var item in was.Items.Concat(was.Beside).Where(i => !i.Hidden && i switch
         {
-            TextItem t => t is { Starter: false, Words.Length: > 0 } && !said.Contains(Bare(t.Words), StringComparison.Ordinal),
+            TextItem t => t is { Starter: false, Words.Length: > 0 } && !said.Contains(Plain.Bare(t.Words), StringComparison.Ordinal),
             PictureItem p => p.Picture is { } picture && !shown.Contains(picture.Hash),
             CodeItem => true,
             _ => false,
@@ -44,10 +44,6 @@ internal sealed record Carried(PictureItem? Picture, string? Title)
     }
 
     /// <summary>All that a ticket knows in words, bare.</summary>
-    internal static string Said(Ticket ticket) => Bare(string.Join(' ', Enum.GetValues<TicketFact>().Select(ticket.Words)
+    internal static string Said(Ticket ticket) => Plain.Bare(string.Join(' ', Enum.GetValues<TicketFact>().Select(ticket.Words)
         .Append(Quoted.Show(ticket.Quotations)).Append(ticket.Price?.ToString()).Append(ticket.SecondPrice?.ToString())));
-
-    /// <summary>Words without what lies between them and how they are quoted.</summary>
-    internal static string Bare(string words) =>
-        string.Concat(words.Where(char.IsLetterOrDigit)).ToLowerInvariant();
 }

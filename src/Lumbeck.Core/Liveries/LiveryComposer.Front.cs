@@ -177,10 +177,8 @@ internal sealed partial class LiveryComposer
                 gap(1.2 * small);
             }
         }
-        var series = _ticket.Series.Length == 0 ? ""
-            : _ticket.SeriesNumber.Length > 0 ? $"{_ticket.Series} {_ticket.SeriesNumber}" : _ticket.Series;
-        line("series", TextRole.Free, series, 0.8 * small, 2);
-        if (series.Length > 0) gap(0.6 * small);
+        line("series", TextRole.Free, _ticket.Volume, 0.8 * small, 2);
+        if (_ticket.Volume.Length > 0) gap(0.6 * small);
         if (_ticket.Title.Length > 0)
         {
             // Breaks that its maker forced or forbade stay.

@@ -29,10 +29,9 @@ internal sealed partial class LiveryComposer
             Height = Span.Full,
             Fill = Paint(livery.On),
         });
-        var title = OnSpine("spine-title", TextRole.Title,
-            _ticket.SpineTitle.Length > 0 ? _ticket.SpineTitle : _ticket.Title, livery.Display);
+        var title = OnSpine("spine-title", TextRole.Title, _ticket.TitleOnSpine, livery.Display);
         TextItem author(string words) => OnSpine("spine-author", TextRole.Author, words, livery.Text);
-        var (whole, surname) = (author(_ticket.Author), author(_ticket.Author.Split(' ')[^1]));
+        var (whole, surname) = (author(_ticket.Author), author(_ticket.Surname));
         var imprint = OnSpine("spine-imprint", TextRole.Imprint, _ticket.Imprint, livery.Text);
         List<TextItem[]> ways = [[title, whole], [title, surname], [title]];
         if (spine.Face.Width >= WideForImprint) ways.InsertRange(0, [[title, whole, imprint], [title, surname, imprint]]);

@@ -127,19 +127,18 @@ public static class OwnComposing
     private static string Words(Says says, TextItem kept, Ticket t, Carried carried, ref int quotation) => says switch
     {
         Says.Title => carried.Title ?? t.Title,
-        Says.SpineTitle => t.SpineTitle.Length > 0 ? t.SpineTitle : t.Title,
+        Says.SpineTitle => t.TitleOnSpine,
         Says.Subtitle => t.Subtitle,
         Says.Author => t.Author,
-        Says.Surname => t.Author.Split(' ')[^1],
+        Says.Surname => t.Surname,
         Says.Blurb => t.Blurb,
         Says.Note => t.Note,
-        Says.Quotation => quotation < t.Quotations.Count && t.Quotations[quotation++] is var q
-            ? q.Source.Length > 0 ? $"“{q.Words}”\n{q.Source}" : $"“{q.Words}”" : "",
+        Says.Quotation => quotation < t.Quotations.Count ? t.Quotations[quotation++].Printed : "",
         Says.Imprint => t.Imprint,
         Says.Category => t.Category,
         Says.Series => t.Series,
         Says.Number => t.SeriesNumber,
-        Says.SeriesAndNumber => t.SeriesNumber.Length > 0 ? $"{t.Series} {t.SeriesNumber}" : t.Series,
+        Says.SeriesAndNumber => t.Volume,
         _ => kept.Words,
     };
 }

@@ -68,9 +68,9 @@ public sealed record OwnLivery(string Id, string Name, ImmutableList<Swatch> Swa
 
     private static Says SaidBy(TextItem text, Ticket t)
     {
-        var words = Carried.Bare(text.Words);
+        var words = Plain.Bare(text.Words);
         var spine = text.Hold.Panel == Part.Spine;
-        bool is_(string fact) => fact.Length > 0 && Carried.Bare(fact) is { Length: > 0 } bare && bare == words;
+        bool is_(string fact) => fact.Length > 0 && Plain.Bare(fact) is { Length: > 0 } bare && bare == words;
         if (spine && text.Role == TextRole.Title) return Says.SpineTitle;
         if (text.Role == TextRole.Author) return is_(t.Author) || !spine ? Says.Author : Says.Surname;
         if (t.Series.Length > 0 && is_(t.Series + t.SeriesNumber) && t.SeriesNumber.Length > 0) return Says.SeriesAndNumber;

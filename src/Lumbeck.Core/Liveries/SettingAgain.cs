@@ -23,7 +23,7 @@ public static class SettingAgain
             if (!fresh.TryGetValue(part.Part, out var again)) continue;
             // Words that a hand wrote, and the ticket does not know, stay said.
             if (item is TextItem was && again is TextItem text && Figures.OfWords(was.Words) != part.Words
-                && !said.Contains(Carried.Bare(was.Words), StringComparison.Ordinal))
+                && !said.Contains(Plain.Bare(was.Words), StringComparison.Ordinal))
                 again = text with { Words = was.Words, Runs = was.Runs };
             items.Add(again with { Id = item.Id, Name = item.Name, Group = item.Group, Hidden = item.Hidden });
         }

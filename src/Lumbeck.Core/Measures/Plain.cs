@@ -15,6 +15,23 @@ public static class Plain
         string.Concat(text.ReplaceLineEndings("\n").Where(c => c is not (LeftByForce or RightByForce))
             .Select(c => c != '\n' && char.IsControl(c) ? ' ' : c));
 
+    /// <summary>
+    /// Letters and digits alone, in small letters: the same words however they are broken, spaced, quoted or set.
+    /// </summary>
+    public static string Bare(string text) => string.Concat(text.Where(char.IsLetterOrDigit)).ToLowerInvariant();
+
+    /// <summary>A name as a word for an address: small letters and digits, the rest hyphens.</summary>
+    /// <param name="name">The name.</param>
+    /// <param name="most">Most letters of it.</param>
+    /// <param name="otherwise">What it is called where no letter of the name is left.</param>
+    public static string Word(string name, int most, string otherwise)
+    {
+        var word = string.Join('-', string.Concat(name.ToLowerInvariant()
+            .Select(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) ? c : '-'))
+            .Split('-', StringSplitOptions.RemoveEmptyEntries));
+        return word.Length == 0 ? otherwise : word[..Math.Min(most, word.Length)].Trim('-');
+    }
+
     private const char LeftByForce = '\u202D', RightByForce = '\u202E';
 
     /// <summary>Embeddings, overrides and isolates, with what ends them.</summary>

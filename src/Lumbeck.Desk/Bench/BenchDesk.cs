@@ -78,20 +78,12 @@ public sealed class BenchDesk
         var id = Guid.NewGuid().ToString("n");
         var address = _store.Write(w =>
         {
-            var wanted = slug ?? Slug(title);
+            var wanted = slug ?? Plain.Word(title, 40, "cover");
             var free = wanted;
             for (var n = 2; w.HasSlug(free); n++) free = string.Create(CultureInfo.InvariantCulture, $"{wanted}-{n}");
             w.AddJob(id, free, first, by.Session);
             return free;
         });
         return Jobs.Job(address);
-    }
-
-    private static string Slug(string title)
-    {
-        var s = string.Concat(title.ToLowerInvariant()
-            .Select(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) ? c : '-'));
-        s = string.Join('-', s.Split('-', StringSplitOptions.RemoveEmptyEntries));
-        return s.Length == 0 ? "cover" : s[..Math.Min(40, s.Length)].Trim('-');
     }
 }

@@ -60,7 +60,7 @@ public sealed record JobSummary
             Title = t.Title,
             Subtitle = t.Subtitle,
             Author = t.Author,
-            Series = t.Series.Length > 0 && t.SeriesNumber.Length > 0 ? $"{t.Series} {t.SeriesNumber}" : t.Series,
+            Series = t.Volume,
             Imprint = t.Imprint,
             Isbn = t.Isbn?.Digits ?? "",
             Language = t.Language,

@@ -80,6 +80,17 @@ public static class Starters
     private static readonly (string, string)[] Shapes = [("rectangle", "rectangle"), ("ellipse", "ellipse"),
         ("line", "line"), ("polygon", "polygon"), ("star", "star"), ("band", "band"), ("frame", "frame")];
 
+    /// <summary>The words that stand where a book's own are still to be typed.</summary>
+    public static string Placeholder(TextRole role) => role switch
+    {
+        TextRole.Title => "Title of the book",
+        TextRole.Blurb => "What the book is about, in three short paragraphs.",
+        TextRole.Note => "A few words on the author.",
+        TextRole.Quotation => "What others said of it.",
+        TextRole.Free => "Your words",
+        _ => role.ToString(),
+    };
+
     /// <summary>A new item of this kind on this panel, saying what the ticket says where it can.</summary>
     /// <exception cref="Refusal">Nothing of that kind can be added.</exception>
     public static Item Item(Job job, string word, Part panel, string id, int wrap = 0)
@@ -90,47 +101,46 @@ public static class Starters
         var pt = Length.FromPoints;
         var spine = panel == Part.Spine;
         Hold at(Anchor a, decimal y = 0) => new(panel, HoldBox.Safe, a, default, pt(y));
-        TextItem text(TextRole role, string says, string starter, Hold hold, decimal size, decimal high, Align align,
-            int weight = 400) => new()
+        TextItem text(TextRole role, string says, Hold hold, decimal size, decimal high, Align align) => new()
+        {
+            Id = id,
+            Hold = hold,
+            Role = role,
+            Words = says.Length > 0 ? says : Placeholder(role),
+            Starter = says.Length == 0,
+            Width = spine ? new(default, role == TextRole.Title ? 0.6m : 0.3m) : Span.Full,
+            Height = spine ? Span.Full : new(pt(high)),
+            // A spine's words are placed and sized with it, until a hand moves them.
+            Composed = spine && (role is TextRole.Title or TextRole.Author or TextRole.Imprint),
+            Style = new()
             {
-                Id = id,
-                Hold = hold,
-                Role = role,
-                Words = says.Length > 0 ? says : starter,
-                Starter = says.Length == 0,
-                Width = spine ? new(default, role == TextRole.Title ? 0.6m : 0.3m) : Span.Full,
-                Height = spine ? Span.Full : new(pt(high)),
-                // A spine's words are placed and sized with it, until a hand moves them.
-                Composed = spine && (role is TextRole.Title or TextRole.Author or TextRole.Imprint),
-                Style = new()
-                {
-                    Face = new("eb-garamond", weight, false),
-                    Size = spine ? SpineSize(job) : pt(size),
-                    Align = align,
-                    Stand = spine ? Stand.Middle : Stand.Head,
-                    Paint = ink,
-                    Leading = role == TextRole.Blurb ? 1.35m : 1.1m
-                },
-            };
+                Face = new("eb-garamond", 400, false),
+                Size = spine ? SpineSize(job) : pt(size),
+                Align = align,
+                Stand = spine ? Stand.Middle : Stand.Head,
+                Paint = ink,
+                Leading = role == TextRole.Blurb ? 1.35m : 1.1m
+            },
+        };
         // On a narrow spine a shape is no larger than the band that is safe there.
         Span small(decimal points) => spine ? new(SpineSize(job)) : new(pt(points));
         return word switch
         {
             "title" =>
-                text(TextRole.Title, spine && t.SpineTitle.Length > 0 ? t.SpineTitle : t.Title, "Title of the book",
+                text(TextRole.Title, spine ? t.TitleOnSpine : t.Title,
                     spine ? at(Anchor.Left) : at(Anchor.Top, 72), 36, 96,
                     spine ? Align.Left : Align.Centre),
-            "subtitle" => text(TextRole.Subtitle, t.Subtitle, "Subtitle", at(Anchor.Top, 176), 16, 24, Align.Centre),
+            "subtitle" => text(TextRole.Subtitle, t.Subtitle, at(Anchor.Top, 176), 16, 24, Align.Centre),
             "author" =>
-                text(TextRole.Author, t.Author, "Author", spine ? at(Anchor.Right) : at(Anchor.Bottom, -24), 18, 26,
+                text(TextRole.Author, t.Author, spine ? at(Anchor.Right) : at(Anchor.Bottom, -24), 18, 26,
                     spine ? Align.Right : Align.Centre),
             "imprint" =>
-                text(TextRole.Imprint, t.Imprint, "Imprint", spine ? at(Anchor.Right) : at(Anchor.BottomLeft), 9, 14,
+                text(TextRole.Imprint, t.Imprint, spine ? at(Anchor.Right) : at(Anchor.BottomLeft), 9, 14,
                     spine ? Align.Right : Align.Left),
             "blurb" =>
-                text(TextRole.Blurb, t.Blurb, "What the book is about, in three short paragraphs.", at(Anchor.Top, 24), 11,
+                text(TextRole.Blurb, t.Blurb, at(Anchor.Top, 24), 11,
                     300, Align.Left),
-            "text" => text(TextRole.Free, "", "Your words", at(Anchor.Middle), 12, 60, Align.Left),
+            "text" => text(TextRole.Free, "", at(Anchor.Middle), 12, 60, Align.Left),
             "rectangle" => new RectItem
             {
                 Id = id,

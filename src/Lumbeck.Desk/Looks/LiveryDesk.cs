@@ -29,12 +29,15 @@ public sealed class LiveryDesk
         .. LiveryShelf.All.Select(l => new LiveryToWear(l.Id, l.Name, l.Shelves, [.. l.Colourways.Select(w => w.Name)], false)),
     ];
 
+    /// <summary>When a kept livery was kept, which tells it from an earlier one of its word; empty for one that ships.</summary>
+    public string KeptAt(string name) => _shelf.Find(name)?.At ?? "";
+
     /// <summary>A kept livery of a word or name; null where there is none.</summary>
     public OwnLivery? Own(string name)
     {
-        var row = _shelf.Find(name)
-            ?? _shelf.All().FirstOrDefault(r => r.Name.Equals(name, StringComparison.OrdinalIgnoreCase));
-        return row is null ? null : OwnLiveryJson.Read(row.Body, _ => true) with { Id = row.Id, Name = row.Name };
+        return _shelf.Find(name) is { } row && _shelf.Body(row.Id) is { } body
+            ? OwnLiveryJson.Read(body, _ => true) with { Id = row.Id, Name = row.Name }
+            : null;
     }
 
     /// <summary>Keeps what is on the bench as a livery.</summary>
@@ -43,8 +46,8 @@ public sealed class LiveryDesk
     {
         name = Named(name);
         if (job.Items.All(i => i.Hidden)) throw new Refusal("livery", "nothing lies on this cover yet: there is no look to keep");
-        var own = OwnLivery.Of(job, Free.Id(Word(name), Taken), name);
-        _shelf.Put(own.Id, own.Name, OwnLiveryJson.Write(own));
+        var own = OwnLivery.Of(job, Free.Id(Plain.Word(name, 16, "look"), Taken), name);
+        _shelf.Put(own.Id, own.Name, "", OwnLiveryJson.Write(own));
         return own;
     }
 
@@ -54,7 +57,7 @@ public sealed class LiveryDesk
     {
         var own = OwnLiveryJson.Read(file, _jobs.Drawer.Shelf.Holds);
         own = own with { Id = Free.Id(own.Id, Taken), Name = Named(own.Name) };
-        _shelf.Put(own.Id, own.Name, OwnLiveryJson.Write(own));
+        _shelf.Put(own.Id, own.Name, "", OwnLiveryJson.Write(own));
         return own;
     }
 
@@ -75,15 +78,6 @@ public sealed class LiveryDesk
         var all = All();
         if (all.Count(l => l.Own) >= Most) throw new Refusal("livery", $"{Most} liveries are kept: remove one first");
         return Free.Like(name, n => all.Any(l => l.Name.Equals(n, StringComparison.OrdinalIgnoreCase)));
-    }
-
-    /// <summary>A name as a word of up to 20 letters.</summary>
-    internal static string Word(string name)
-    {
-        var word = string.Join('-', string.Concat(name.ToLowerInvariant()
-            .Select(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) ? c : '-'))
-            .Split('-', StringSplitOptions.RemoveEmptyEntries));
-        return word.Length == 0 ? "look" : word[..Math.Min(16, word.Length)].Trim('-');
     }
 
     /// <summary>A livery on a job, as an edit that lays it.</summary>

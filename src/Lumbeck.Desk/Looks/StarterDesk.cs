@@ -27,9 +27,17 @@ public sealed class StarterDesk
     /// <summary>Every starter, those kept here first.</summary>
     public IReadOnlyList<StarterOffered> All() =>
     [
-        .. _shelf.All().Select(r => new StarterOffered(r.Id, r.Name, SaysOf(JobJson.Read(r.Body).Ticket), true)),
-        .. StarterShelf.All.Select(s => new StarterOffered(s.Id, s.Name, SaysOf(Ticket(s)), false)),
+        .. _shelf.All().Select(r => new StarterOffered(r.Id, r.Name, r.Says, true)),
+        .. Shipped(),
     ];
+
+    private IEnumerable<StarterOffered> Shipped()
+    {
+        var houses = Houses();
+        return StarterShelf.All.Select(s => new StarterOffered(s.Id, s.Name, SaysOf(Ticket(s, houses)), false));
+    }
+
+    private List<House> Houses() => [.. _houses.All().Select(h => h.House)];
 
     private static string SaysOf(Ticket t) => $"{t.Binding.Say()}, {t.Trim.Show(t.Unit)}, {t.House.Name}";
 
@@ -54,9 +62,9 @@ public sealed class StarterDesk
         var all = All();
         if (all.Count(s => s.Own) >= Most) throw new Refusal("starter", $"{Most} starters are kept: remove one first");
         name = Free.Like(name, n => all.Any(s => s.Name.Equals(n, StringComparison.OrdinalIgnoreCase)));
-        var id = Free.Id(LiveryDesk.Word(name), w => all.Any(s => s.Id == w));
+        var id = Free.Id(Plain.Word(name, 16, "starter"), w => all.Any(s => s.Id == w));
         var blank = Blank(job);
-        _shelf.Put(id, name, JobJson.Write(blank));
+        _shelf.Put(id, name, SaysOf(blank.Ticket), JobJson.Write(blank));
         return new(id, name, SaysOf(blank.Ticket), true);
     }
 
@@ -85,23 +93,21 @@ public sealed class StarterDesk
     private Job Find(string starter)
     {
         var (id, _) = Named(starter);
-        if (_shelf.Find(id) is { } row) return JobJson.Read(row.Body);
-        return Made(StarterShelf.All.First(s => s.Id == id));
+        return _shelf.Body(id) is { } body ? JobJson.Read(body) : Made(StarterShelf.All.First(s => s.Id == id));
     }
 
     private (string Id, string Name) Named(string starter)
     {
-        foreach (var row in _shelf.All())
-            if (row.Id == starter || row.Name.Equals(starter, StringComparison.OrdinalIgnoreCase)) return (row.Id, row.Name);
+        if (_shelf.Find(starter) is { } row) return (row.Id, row.Name);
         foreach (var s in StarterShelf.All)
             if (s.Id == starter || s.Name.Equals(starter, StringComparison.OrdinalIgnoreCase)) return (s.Id, s.Name);
         throw new Refusal("starter", $"`{LengthText.Clip(starter)}` is no starter: take " +
             $"{string.Join(", ", _shelf.All().Select(r => r.Id).Concat(StarterShelf.All.Select(s => s.Id)))}");
     }
 
-    private Ticket Ticket(StarterShelf.Shipped s)
+    private static Ticket Ticket(StarterShelf.Shipped s, IReadOnlyList<House> houses)
     {
-        var house = StarterShelf.HouseOf(s, [.. _houses.All().Select(h => h.House)]);
+        var house = StarterShelf.HouseOf(s, houses);
         var usual = Starters.Job(house, "").Ticket;
         return usual with
         {
@@ -119,14 +125,14 @@ public sealed class StarterDesk
 
     private Job Made(StarterShelf.Shipped s)
     {
-        var ticket = Ticket(s);
+        var ticket = Ticket(s, Houses());
         var job = new Job(ticket with
         {
-            Title = Placeholder(TextRole.Title),
-            Author = Placeholder(TextRole.Author),
-            Subtitle = Placeholder(TextRole.Subtitle),
-            Blurb = Placeholder(TextRole.Blurb),
-            Note = ticket.Flaps || ticket.Binding == BindingKind.Jacket ? Placeholder(TextRole.Note) : "",
+            Title = Starters.Placeholder(TextRole.Title),
+            Author = Starters.Placeholder(TextRole.Author),
+            Subtitle = Starters.Placeholder(TextRole.Subtitle),
+            Blurb = Starters.Placeholder(TextRole.Blurb),
+            Note = ticket.Flaps || ticket.Binding == BindingKind.Jacket ? Starters.Placeholder(TextRole.Note) : "",
         }, [], [Wrap.First(Job.Cover, new Fill(new InkPaint(Ink.White)))]).WithPieces();
         var worn = Wearing.Of(job, s.Livery, 1, null, "laid", _jobs.Drawer.Shelf).Edit.Apply(job);
         return Blank(Keeping.Right(worn, _jobs.Drawer.Shelf));
@@ -169,19 +175,6 @@ public sealed class StarterDesk
     };
 
     private static Item Replaced(Item item) => item is TextItem { Role: not (TextRole.Free or TextRole.Imprint) } t
-        && Placeholder(t.Role) is { Length: > 0 } words
-        ? t with { Words = words, Runs = [], Starter = true }
+        ? t with { Words = Starters.Placeholder(t.Role), Runs = [], Starter = true }
         : item;
-
-    private static string Placeholder(TextRole role) => role switch
-    {
-        TextRole.Title => "Title of the book",
-        TextRole.Subtitle => "Subtitle",
-        TextRole.Author => "Author",
-        TextRole.Blurb => "What the book is about, in three short paragraphs.",
-        TextRole.Note => "A few words on the author.",
-        TextRole.Quotation => "What others said of it.",
-        TextRole.Category => "Category",
-        _ => "",
-    };
 }

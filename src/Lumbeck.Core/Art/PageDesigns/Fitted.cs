@@ -28,6 +28,10 @@ public readonly record struct Fitted(int Count, Length Over)
     /// <param name="unit">The job's.</param>
     public string Say(string what, string to, Unit unit) =>
         $"{Count} {what}{(Count == 1 ? "" : "s")}{(Over.IsZero ? "" : $", {Over.Show(unit)} over, given to {to}")}";
+
+    /// <summary>What a grid leaves over both ways, as the end of a sum.</summary>
+    public static string SayOver(Fitted across, Fitted down, Unit unit) =>
+        $"{across.Over.Show(unit)} over across, half at each side, {down.Over.Show(unit)} down, given to the head";
 }
 
 /// <summary>What designs are drawn with, in points.</summary>

@@ -16,9 +16,8 @@ public sealed class TextTicket : Rule
             if (item is not TextItem { Starter: false } text
                 || Fact(look.Job.Ticket, text.Role) is not ({ Length: > 0 } fact, var name))
                 continue;
-            if (text.Role == TextRole.Title && text.Hold.Panel == Part.Spine && look.Job.Ticket.SpineTitle.Length > 0)
-                fact = look.Job.Ticket.SpineTitle;
-            var (says, ticket) = (Plainly(text.Words), Plainly(fact));
+            if (text.Role == TextRole.Title && text.Hold.Panel == Part.Spine) fact = look.Job.Ticket.TitleOnSpine;
+            var (says, ticket) = (Plain.Bare(text.Words), Plain.Bare(fact));
             // A line of a title set in several, a family name alone, a title with its article: each is part of the
             // other.
             if (says.Length == 0 || ticket.Contains(says, StringComparison.Ordinal)
@@ -40,7 +39,4 @@ public sealed class TextTicket : Rule
         TextRole.Author => (t.Author, "author"),
         _ => ("", ""),
     };
-
-    /// <summary>Letters and digits alone, in small letters: however it is broken into lines, spaced or set.</summary>
-    private static string Plainly(string words) => string.Concat(words.Where(char.IsLetterOrDigit)).ToLowerInvariant();
 }

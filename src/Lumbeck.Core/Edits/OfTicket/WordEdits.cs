@@ -38,8 +38,6 @@ public sealed record SetFact(TicketFact Which, string Text) : TicketEdit
         };
     }
 
-    private static string OnSpine(Ticket t) => t.SpineTitle.Length > 0 ? t.SpineTitle : t.Title;
-
     protected override Job On(Job job)
     {
         if (Text.Length > Which.Most())
@@ -48,7 +46,7 @@ public sealed record SetFact(TicketFact Which, string Text) : TicketEdit
         var after = base.On(job);
         var says = Which.Plainly(Text);
         // A spine without a title of its own has the whole one.
-        if (Which == TicketFact.SpineTitle) (before, says) = (OnSpine(job.Ticket), OnSpine(after.Ticket));
+        if (Which == TicketFact.SpineTitle) (before, says) = (job.Ticket.TitleOnSpine, after.Ticket.TitleOnSpine);
         if (says.Length == 0) return after;
         // What still has the words it was added with stands for the fact, too.
         Item said(Item item) => item is TextItem t && Which.Role() == t.Role

@@ -28,8 +28,7 @@ public sealed record DotGrid : PageDesign
     {
         var (across, down) = Fit(page);
         return $"{page.Safe.Width.Show(unit)} × {page.Safe.Height.Show(unit)}, ÷ {Pitch.Show(unit)} = " +
-            $"{across.Count + 1} × {down.Count + 1} dots, {across.Over.Show(unit)} over across, half at each side, " +
-            $"{down.Over.Show(unit)} down, given to the head";
+            $"{across.Count + 1} × {down.Count + 1} dots, {Fitted.SayOver(across, down, unit)}";
     }
 
     protected override IEnumerable<Drawn> Fill(Surface page, PageFacts at)

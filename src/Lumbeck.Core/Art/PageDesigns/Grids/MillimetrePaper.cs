@@ -25,10 +25,7 @@ public sealed record MillimetrePaper : PageDesign
     {
         var (across, down) = Fit(page);
         return $"{page.Safe.Width.Show(unit)} × {page.Safe.Height.Show(unit)} hold {across.Count} × {down.Count} " +
-            $"whole " +
-            $"squares of 10 mm, {across.Over.Show(unit)} over across, half at each side, {down.Over.Show(unit)} " +
-                $"down, given " +
-                "to the head";
+            $"whole squares of 10 mm, {Fitted.SayOver(across, down, unit)}";
     }
 
     protected override IEnumerable<Drawn> Fill(Surface page, PageFacts at)

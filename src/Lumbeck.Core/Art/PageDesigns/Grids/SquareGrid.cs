@@ -30,10 +30,7 @@ public sealed record SquareGrid : PageDesign
     {
         var (across, down) = Fit(page);
         return $"{page.Safe.Width.Show(unit)} × {page.Safe.Height.Show(unit)}, ÷ {Pitch.Show(unit)} = " +
-            $"{across.Count} × " +
-            $"{down.Count} squares, {across.Over.Show(unit)} over across, half at each side, {down.Over.Show(unit)} " +
-                $"down, " +
-                "given to the head";
+            $"{across.Count} × {down.Count} squares, {Fitted.SayOver(across, down, unit)}";
     }
 
     protected override IEnumerable<Drawn> Fill(Surface page, PageFacts at)

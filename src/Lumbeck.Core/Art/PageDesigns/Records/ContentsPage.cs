@@ -1,32 +1,11 @@
 namespace Lumbeck.Core.Art.PageDesigns;
 
 /// <summary>What the book holds: its runs by their names, each with the folio that it begins on.</summary>
-public sealed record ContentsPage : PageDesign
+public sealed record ContentsPage : ListPage
 {
-    public Length Pitch { get; init; } = Length.FromMillimetres(9);
-
-    public Length Weight { get; init; } = Length.FromPoints(0.75m);
+    public ContentsPage() => Pitch = Length.FromMillimetres(9);
 
     public override string Kind => "contents";
-    protected override ImmutableArray<string> OwnSlots => ["Rules"];
 
-    public override bool Varies => true;
-
-    protected override IReadOnlyList<Field> OwnFields =>
-    [
-        Measure<ContentsPage>("pitch", "Pitch", 3, 40, d => d.Pitch, (d, l) => d with { Pitch = l }),
-        Weighed<ContentsPage>("weight", "Weight", 0.25m, 4, d => d.Weight, (d, l) => d with { Weight = l }),
-    ];
-
-    protected override (int? Rows, int? Columns, Length? Over) Fitting(Surface page) =>
-        Listed.Fit(page, Pitch) is var fit ? (fit.Count, 1, fit.Over) : default;
-
-    protected override string Sum(Surface page, Unit unit) =>
-        $"{PageLines.Room(page, true, unit)}, ÷ {Pitch.Show(unit)} = " +
-            $"{Listed.Fit(page, Pitch).Say("row", "the head", unit)}";
-
-    public override int? Lists(Surface page) => Listed.Fit(Room(page), Pitch).Count;
-
-    protected override IEnumerable<Drawn> Fill(Surface page, PageFacts at) =>
-        Listed.Draw(page, Pitch, Weight, at.Contents, at, ruled: false, InWords);
+    protected override ImmutableArray<PageEntry> Entries(PageFacts at) => at.Contents;
 }
