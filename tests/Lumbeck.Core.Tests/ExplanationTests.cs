@@ -100,7 +100,7 @@ public sealed class ExplanationTests
         Of(Novel with { Binding = BindingKind.Booklet }, Tern, "12 x 8.25 in").Implied.Spine.ShouldBeNull();
     }
 
-    [Property(MaxTest = 200)]
+    [ByChance(200)]
     public void Whatever_is_stated_is_answered(PositiveInt wide, PositiveInt high, byte kind)
     {
         var book = Novel with { Binding = (BindingKind)(kind % 6) };

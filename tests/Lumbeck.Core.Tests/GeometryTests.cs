@@ -80,7 +80,7 @@ public sealed class GeometryTests
         SheetMost = Size.FromMillimetres(2000, 2000),
     };
 
-    [Property(MaxTest = 600)]
+    [ByChance(600)]
     public void Regions_tile_the_sheet_and_right_to_left_is_its_mirror(PositiveInt pages, byte wide, byte high,
         bool flaps, PositiveInt kind)
     {
@@ -120,7 +120,7 @@ public sealed class GeometryTests
         }
     }
 
-    [Property(MaxTest = 300)]
+    [ByChance(300)]
     public void More_pages_never_narrow_the_spine(PositiveInt pages, PositiveInt more, PositiveInt kind)
     {
         var few = Book(pages.Get % 2000 + 2, 130, 200) with { Binding = All[kind.Get % All.Length] };

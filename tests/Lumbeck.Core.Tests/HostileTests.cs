@@ -3,7 +3,7 @@ namespace Lumbeck.Core.Tests;
 /// <summary>Whatever is typed is read or refused in words; nothing throws, and the job stays whole.</summary>
 public sealed class HostileTests
 {
-    [Property(MaxTest = 500)]
+    [ByChance(500)]
     public void Any_text_is_read_or_refused_by_every_reader(string? typed)
     {
         var text = typed ?? "";
@@ -120,7 +120,7 @@ public sealed class HostileTests
         refused.ShouldBeGreaterThan(10_000);
     }
 
-    [Property(MaxTest = 200)]
+    [ByChance(200)]
     public void No_word_is_lost_between_lines(NonEmptyArray<NonEmptyString> parts, PositiveInt wide)
     {
         var words = parts.Get.Select(p => string.Concat(p.Get.Where(c => char.IsAsciiLetterOrDigit(c))))
@@ -130,19 +130,21 @@ public sealed class HostileTests
         string.Join(' ', set.Lines.Select(l => l.Text)).ShouldBe(string.Join(' ', words));
         set.Lines.ShouldAllBe(l => l.Width <= width + 0.01 || !l.Text.Contains(' '));
         // A word more on a line than it bears, or a line more than the words need, is never taken.
+        // The plain face draws 5 pt a glyph, and f and i together are one.
+        static int Wide(string word) => 5 * word.Replace("fi", "f", StringComparison.Ordinal).Length;
         var least = 1;
         var full = -5.0;
         foreach (var word in words)
         {
-            if (full + 5 + (word.Length * 5) > width + 0.01
+            if (full + 5 + Wide(word) > width + 0.01
                 && full >= 0) { least++; full = -5; }
-            full += 5 + (word.Length * 5);
+            full += 5 + Wide(word);
         }
         set.Lines.Length.ShouldBeLessThanOrEqualTo(least + 1);
-        (set.Overset is null).ShouldBe(words.All(w => w.Length * 5 <= width + 0.01));
+        (set.Overset is null).ShouldBe(words.All(w => Wide(w) <= width + 0.01));
     }
 
-    [Property(MaxTest = 200)]
+    [ByChance(200)]
     public void Any_twelve_digits_make_one_check_digit_that_is_accepted_and_no_other(PositiveInt seed)
     {
         var twelve = (seed.Get % 2 == 0 ? "978" : "979") + (seed.Get * 7919L % 1_000_000_000)

@@ -56,7 +56,7 @@ public sealed class MeasureTests
     public void Monstrous_lengths_are_refused_not_thrown(string typed) =>
         LengthText.TryParse(typed, Unit.Inch, out _, out _).ShouldBeFalse();
 
-    [Property]
+    [ByChance]
     public void A_length_comes_back_exactly_from_either_unit(int hundredthsOfMillimetre, int thousandthsOfInch)
     {
         var mm = Length.FromMillimetres(hundredthsOfMillimetre % 1_000_000 / 100m);
@@ -101,7 +101,7 @@ public sealed class MeasureTests
         Caliper.FromMillimetres((decimal)exact).ToLength(how, Length.FromMillimetres((decimal)step))
             .ShouldBe(Length.FromMillimetres((decimal)rounded));
 
-    [Property]
+    [ByChance]
     public void Taking_a_box_out_leaves_boxes_that_fill_the_rest(byte x, byte y, byte w, byte h)
     {
         var whole = new Box(default, default, Length.FromMillimetres(200), Length.FromMillimetres(200));
