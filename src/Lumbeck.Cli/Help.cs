@@ -24,6 +24,7 @@ internal static class Help
               explain        Says what a printer's figures imply, and why they differ.
               template       Writes the blank sheet with its zones.
               jobs           Lists the jobs on the bench.
+              ticket <JOB>   Says the facts of a book, and sets them.
               check <JOB>    Says what would stop the press.
               press <JOB>    Makes a file: for the printer, for screens, for a client, or to fold at home.
               inside <JOB>   Says how an inside's pages come about, from a job or a runs file.

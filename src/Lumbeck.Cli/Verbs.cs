@@ -16,6 +16,7 @@ internal static class Verbs
             WrapVerbs.Explain(),
             WrapVerbs.Template(),
             JobVerbs.Jobs(),
+            TicketVerbs.Ticket(),
             JobVerbs.Check(),
             JobVerbs.Press(),
             InsideVerbs.Inside(),

@@ -12,6 +12,7 @@ public static class PictureRoutes
     public static void Map(WebApplication app)
     {
         app.MapPost("/jobs/{slug}/picture", TakeIn);
+        app.MapPost("/jobs/{slug}/ticket-picture", OfTicket);
         app.MapGet("/jobs/{slug}/credits.txt", (string slug, Desk.Desk desk) =>
         {
             try { return Results.Text(desk.Drawer.Pictures.Credits(desk.Jobs.Job(slug).Job)); }
@@ -55,6 +56,25 @@ public static class PictureRoutes
         }
         catch (Refusal r) { return Answers.Refused(r); }
         catch (Conflict c) { return Answers.Overtaken(c); }
+        catch (OperationCanceledException) { return Results.Empty; }
+    }
+
+    /// <summary>Takes a picture in that is a fact of the ticket.</summary>
+    private static async Task<IResult> OfTicket(string slug, string? name, string? which, Desk.Desk desk,
+        IAntiforgery antiforgery, HttpContext http)
+    {
+        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
+            size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
+        if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
+        try
+        {
+            _ = desk.Jobs.Job(slug);
+            var fact = PutTicketPicture.Named(which ?? "");
+            var picture = await desk.Drawer.Pictures.TakeIn(http.Request.Body, name ?? "", http.RequestAborted);
+            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "picture", _ => new SetTicketPicture(fact, picture)));
+            return Results.Json(new { picture = picture.Name });
+        }
+        catch (Refusal r) { return Answers.Refused(r); }
         catch (OperationCanceledException) { return Results.Empty; }
     }
 

@@ -32,7 +32,21 @@ public sealed class LiveryPromiseTests(ITestOutputHelper output) : IDisposable
             ? char.ToUpperInvariant(s[0]) + s[1..]
             : "";
 
-    private static Ticket ByChance(Chance r)
+    /// <summary>Pictures in the drawer, large enough for what they are laid as.</summary>
+    private async Task<ImmutableArray<Picture>> Pictures()
+    {
+        var made = ImmutableArray.CreateBuilder<Picture>();
+        foreach (var (wide, high) in new[] { (900, 1125), (800, 800), (1300, 1300) })
+        {
+            using var image = NetVips.Image.Black(wide, high) + 150;
+            using var png = new MemoryStream(image.Cast(NetVips.Enums.BandFormat.Uchar).PngsaveBuffer());
+            made.Add(await Desk.Drawer.Pictures.TakeIn(png, $"{wide}.png", default));
+            Desk.Drawer.Pictures.Say(made[^1].Hash, "drawn for this", "A. Hand", "any use");
+        }
+        return made.ToImmutable();
+    }
+
+    private static Ticket ByChance(Chance r, ImmutableArray<Picture> pictures)
     {
         var foreign = r.One(4) ? r.Of(Scripts) : ((string Language, string Title, string Author)?)null;
         var title = r.From(0, 9) switch
@@ -65,6 +79,8 @@ public sealed class LiveryPromiseTests(ITestOutputHelper output) : IDisposable
             Pages = 4 * r.From(2, r.One(5) ? 180 : 100),
             Flaps = r.One(3),
             Paper = new("Wove", Caliper.FromMillimetres(r.One(6) ? 0.2m : 0.1m)),
+            Portrait = r.One(3) ? pictures[0] : null,
+            Mark = r.One(3) ? pictures[1] : null,
         };
     }
 
@@ -73,15 +89,17 @@ public sealed class LiveryPromiseTests(ITestOutputHelper output) : IDisposable
     {
         var (faults, tight, empty, over) = (new List<string>(), new List<string>(), new List<string>(), new List<string>());
         var (fitted, plated, many) = (0, 0, All ? 10_000 : 100);
+        var pictures = await Pictures();
         for (var seed = 1; seed <= many; seed++)
         {
             var r = new Chance(seed);
             var livery = LiveryShelf.All[seed % LiveryShelf.All.Length];
-            var job = new Job(ByChance(r), [], [Wrap.First(Job.Cover, new Fill(new InkPaint(Ink.White)))]).WithPieces();
+            var job = new Job(ByChance(r, pictures), [], [Wrap.First(Job.Cover, new Fill(new InkPaint(Ink.White)))]).WithPieces();
             // What its printer can't make is no ticket of that printer.
             try { _ = job.Sheets(); }
             catch (Refusal) { continue; }
-            var (edit, unfit) = Wearing.Of(job, livery.Id, r.From(1, 3), $"{seed}", "worn", Desk.Drawer.Shelf);
+            var (edit, unfit) = Wearing.Of(job, livery.Id, r.From(1, 3), $"{seed}", "worn", Desk.Drawer.Shelf,
+                r.One(2) ? new([.. Enumerable.Repeat(pictures[2], r.From(1, 3))], ["Weather and stores, 112 pages"]) : null);
             if (unfit.Length > 0)
             {
                 tight.Add(string.Join("; ", unfit) + $" {job.Ticket.Trim.Show(Unit.Millimetre)} {livery.Id}");

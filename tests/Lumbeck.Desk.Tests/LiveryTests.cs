@@ -55,6 +55,90 @@ public sealed class LiveryTests : IDisposable
     private Job Worn(Job job, string livery, string id) =>
         Keeping.Right(Wearing.Of(job, livery, 1, null, id, _desk.Drawer.Shelf).Edit.Apply(job), _desk.Drawer.Shelf);
 
+    private async Task<Picture> Kept(int wide, int high)
+    {
+        using var image = NetVips.Image.Black(wide, high) + 90;
+        using var png = new MemoryStream(image.Cast(NetVips.Enums.BandFormat.Uchar).PngsaveBuffer());
+        return await _desk.Drawer.Pictures.TakeIn(png, "picture.png", default);
+    }
+
+    [Fact]
+    public async Task The_ticket_s_own_pictures_are_laid_in_their_places_and_never_taken_for_the_cover_s()
+    {
+        var (portrait, mark) = (await Kept(800, 1000), await Kept(600, 600));
+        var book = new SetFact(TicketFact.Note, "Jonas Fell keeps a small boat.").Apply(Book());
+        book = new SetTicketPicture(TicketPicture.Portrait, portrait).Apply(book);
+        book = new SetTicketPicture(TicketPicture.Mark, mark).Apply(book);
+        var worn = Worn(Worn(book, "quayside", "one"), "meridian", "two");
+        worn.Take.Beside.ShouldBeEmpty();
+        worn.Take.Items.OfType<PictureItem>().Select(p => (p.Id, p.Hold.Panel, p.Picture)).ShouldBe(
+            [("spine-mark", Part.Spine, mark), ("portrait", Part.Back, portrait)], ignoreOrder: true);
+        // Words on the spine end before the mark begins.
+        var sheet = _desk.Jobs.Worked(0, worn).Sheets[0];
+        var foot = sheet.Scene.Piece("spine-mark")!.Inked;
+        foreach (var words in worn.Take.Items.OfType<TextItem>().Where(t => t.Hold.Panel == Part.Spine))
+            sheet.Scene.Piece(words.Id)!.Inked.Bottom.ShouldBeLessThan(foot.Top);
+        // Off again, with what said it; packed, it is there again.
+        using var pack = new MemoryStream();
+        _desk.Bench.WritePack(_desk.Bench.Begin("Salt", worn, "test"), pack);
+        pack.Position = 0;
+        using var other = new Folder();
+        var there = new Desk(other.Path, TimeProvider.System);
+        var unpacked = (await there.Bench.Unpack(pack, "test")).Job;
+        unpacked.Ticket.Pictures.ShouldBe([mark, portrait]);
+        unpacked.Ticket.Pictures.ShouldAllBe(p => there.Drawer.Pictures.Has(p.Hash));
+        Again(new SetTicketPicture(TicketPicture.Mark).Apply(worn)).Items.OfType<PictureItem>().Select(p => p.Id)
+            .ShouldBe(["portrait"]);
+    }
+
+    private sealed class Folder : IDisposable
+    {
+        public string Path { get; } = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+        public void Dispose()
+        {
+            Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+            Directory.Delete(Path, recursive: true);
+        }
+    }
+
+    /// <summary>What a book of pages is bought for is shown on its back: they are pictures of those very pages.</summary>
+    [Fact]
+    public void The_back_of_a_notebook_shows_its_own_pages()
+    {
+        var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System, DemoBench.Load);
+        var hive = new SetFact(TicketFact.Blurb, "").Apply(desk.Jobs.Job("hive").Job);
+        var n = 0;
+        Job worn(Job job) => Keeping.Right(desk.Liveries.Wear(job, "ledger", 1, null, $"worn-{++n}").Edit.Apply(job), desk.Drawer.Shelf);
+        var laid = worn(hive);
+        var pages = laid.Take.Items.OfType<PictureItem>().Where(p => p.Laid!.Part.StartsWith("page-", StringComparison.Ordinal)).ToList();
+        pages.Count.ShouldBe(3);
+        pages.Select(p => p.Picture!.Hash).Distinct().Count().ShouldBe(3);
+        pages.ShouldAllBe(p => p.Picture!.Space == PictureSpace.Gray && p.Hold.Panel == Part.Back);
+        laid.Items.OfType<TextItem>().Single(t => t.Laid?.Part == "contents").Words.Split('\n').Length.ShouldBe(3);
+        desk.Jobs.Worked(0, laid).Findings.Where(f => pages.Any(p => p.Id == f.Item)).ShouldAllBe(f => f.Severity == Severity.Note);
+        // Again, they are the same pictures; a novel has none.
+        worn(laid).Take.Items.OfType<PictureItem>().Select(p => p.Picture!.Hash).ShouldBe(pages.Select(p => p.Picture!.Hash));
+        Keeping.Right(desk.Liveries.Wear(hive, "quayside", 1, null, "other").Edit.Apply(hive), desk.Drawer.Shelf)
+            .Take.Items.OfType<PictureItem>().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Where_a_wrap_holds_as_many_takes_as_it_can_one_is_let_go_by_name()
+    {
+        var job = Book();
+        for (var n = 2; n <= AddTake.Most; n++) job = new AddTake(0, $"take-{n}", $"Take {n}").Apply(job);
+        var edit = Wearing.Of(job, "quayside", 1, null, "worn", _desk.Drawer.Shelf).Edit;
+        Should.Throw<Refusal>(() => edit.Apply(job)).Message.ShouldBe(
+            "the cover holds 24 takes, as many as it can: say which one to let go");
+        Should.Throw<Refusal>(() => (edit with { LetGo = ["take-99"] }).Apply(job));
+        var laid = (edit with { LetGo = ["take-7"] }).Apply(job);
+        laid.Wraps[0].Takes.Count.ShouldBe(AddTake.Most);
+        laid.Wraps[0].Find("take-7").ShouldBeNull();
+        laid.Take.Name.ShouldBe("Quayside");
+        // Where there is room nothing goes.
+        (edit with { LetGo = ["take-7"] }).Apply(new RemoveTake(0, "take-3").Apply(job)).Wraps[0].Find("take-7").ShouldNotBeNull();
+    }
+
     /// <summary>Over every livery: the words change, the picture of what a hand did stays.</summary>
     [Fact]
     public void Set_again_composes_what_no_hand_has_moved()

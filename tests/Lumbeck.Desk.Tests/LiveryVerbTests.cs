@@ -34,6 +34,29 @@ public sealed class LiveryVerbTests : IDisposable
     }
 
     [Fact]
+    public void A_ticket_s_facts_are_told_and_set_all_or_none()
+    {
+        var picture = Path.Combine(_folder, "author.png");
+        using (var image = NetVips.Image.Black(400, 500) + 90) image.Cast(NetVips.Enums.BandFormat.Uchar).Pngsave(picture);
+        Run("ticket", "calder", "--set", "category=Fiction / Islands", "--set", "second-price=24 USD", "--portrait", picture, "--json")
+            .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0, r.Error), r =>
+            {
+                using var told = JsonDocument.Parse(r.Out);
+                told.RootElement.GetProperty("category").GetString().ShouldBe("Fiction / Islands");
+                told.RootElement.GetProperty("portrait").GetString().ShouldBe("author.png");
+            });
+        Run("ticket", "calder").Out.ShouldContain("Fiction / Islands");
+        Run("ticket", "calder", "--set", "category=Poetry", "--set", "pages=many").ShouldSatisfyAllConditions(
+            r => r.Exit.ShouldBe(2), r => r.Error.ShouldContain("many"));
+        Run("ticket", "calder", "--set", "colour=red").Error.ShouldContain("is no fact and its text: take title");
+        var desk = new Desk(Path.Combine(_folder, "data"), TimeProvider.System);
+        desk.Jobs.Job("calder").Job.Ticket.Category.ShouldBe("Fiction / Islands");
+        // One step back takes all of them.
+        desk.Jobs.StepBack("calder", "test").Job.Ticket.ShouldSatisfyAllConditions(t => t.Category.ShouldBe(""),
+            t => t.Portrait.ShouldBeNull());
+    }
+
+    [Fact]
     public void What_a_livery_has_no_room_for_is_told_with_its_figure()
     {
         var data = Path.Combine(_folder, "data");

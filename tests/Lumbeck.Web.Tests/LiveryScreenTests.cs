@@ -93,4 +93,35 @@ public sealed class LiveryScreenTests(Browser browser)
     }
 
     private void Press(string pressed) => new OpenQA.Selenium.Interactions.Actions(browser.Driver).SendKeys(pressed).Perform();
+
+    /// <summary>The author’s picture on Ticket; and where a wrap is full, the room asks which take to let go.</summary>
+    [Fact]
+    public void A_ticket_takes_pictures_and_a_full_wrap_asks_which_take_goes()
+    {
+        var slug = $"full-{Guid.NewGuid():n}"[..16];
+        var job = Starters.Job(HouseFile.Shipped["tern"], "The Salt Road");
+        for (var n = 2; n <= AddTake.Most; n++) job = new AddTake(0, $"take-{n}", $"Take {n}").Apply(job);
+        Desk.Bench.Begin("The Salt Road", job, "test", slug);
+        var file = Path.Combine(browser.Data, $"{slug}.png");
+        using (var image = NetVips.Image.Black(400, 500) + 90) image.Cast(NetVips.Enums.BandFormat.Uchar).Pngsave(file);
+        browser.Go($"/jobs/{slug}/ticket");
+        browser.Script("document.querySelector('#said-of-it').open = true");
+        browser.Find("[data-ticket-picture=portrait]").SendKeys(file);
+        browser.Until(() => browser.Text("#ticket-portrait").Contains($"{slug}.png", StringComparison.Ordinal));
+        Desk.Jobs.Job(slug).Job.Ticket.Portrait!.Wide.ShouldBe(400);
+        browser.AndWait(() => browser.Find("[data-ticket-picture-off=portrait]").Click());
+        Desk.Jobs.Job(slug).Job.Ticket.Portrait.ShouldBeNull();
+
+        browser.Go($"/jobs/{slug}/wrap");
+        if (!browser.Find("#fitting").Displayed) browser.Find("#see-fitting").Click();
+        browser.Until(() => browser.Text("#fit-full").Contains("24 takes are as many as the cover holds", StringComparison.Ordinal));
+        browser.Find("#fit-full option[value=take-9]").Click();
+        browser.Find("#fits [data-livery=meridian]").Click();
+        browser.Find("#worn[href*='livery=meridian']");
+        browser.AndWait(() => browser.Find("[data-fit=take]").Click());
+        var wrap = Desk.Jobs.Job(slug).Job.Wraps[0];
+        wrap.Take.Name.ShouldBe("Meridian");
+        wrap.Takes.Count.ShouldBe(AddTake.Most);
+        wrap.Takes.ShouldNotContain(t => t.Name == "Take 9");
+    }
 }

@@ -40,7 +40,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);
     private static Length Pt(decimal points) => Length.FromPoints(points);
 
-    private static Edit OfTicket(Job job, Chance r) => r.From(0, 19) switch
+    private Edit OfTicket(Job job, Chance r) => r.From(0, 20) switch
     {
         0 =>
             new SetFact(r.Of(Enum.GetValues<TicketFact>()),
@@ -65,6 +65,8 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         16 => new SetEndpapers(r.One(2) ? null : Mm(0.4m)),
         17 => new SetSecondPrice(r.One(3) ? null : new(r.From(1, 99), r.Of("USD", "EUR"))),
         18 => new SetQuotations(r.One(3) ? [] : [new("What a book", "The Quayside Review"), new("More", "")]),
+        19 => new SetTicketPicture(r.Of(Enum.GetValues<TicketPicture>()),
+            r.One(3) || pictures.Count == 0 ? null : r.Of([.. pictures])),
         _ => new SetFlaps(r.One(2), r.One(2) ? null : Mm(r.From(60, 90))),
     };
 

@@ -30,12 +30,12 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
 
     public Item? Item(string id) => Items.FirstOrDefault(i => i.Id == id);
 
-    /// <summary>Every picture that any take shows or any wrap is traced from, each once.</summary>
+    /// <summary>Every picture that any take or page shows, its ticket has or any wrap is traced from, each once.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public IEnumerable<Picture> Pictures =>
         Wraps.SelectMany(w =>
             w.Takes.SelectMany(t => t.Pictures).Concat(w.Tracing is { } t ? [t.Picture] : []))
-            .Concat(Inside?.Pictures ?? []).DistinctBy(p => p.Hash);
+            .Concat(Ticket.Pictures).Concat(Inside?.Pictures ?? []).DistinctBy(p => p.Hash);
 
     /// <summary>Every picture that is seen on its covers now.</summary>
     [System.Text.Json.Serialization.JsonIgnore]

@@ -34,6 +34,10 @@ public sealed record Ticket
     public string Blurb { get; init; } = "";
     /// <summary>A few words on the author.</summary>
     public string Note { get; init; } = "";
+    /// <summary>The author, as a picture; null where there is none.</summary>
+    public Picture? Portrait { get; init; }
+    /// <summary>The imprint's mark, as its spines bear it; null where there is none.</summary>
+    public Picture? Mark { get; init; }
     /// <summary>What others said of it.</summary>
     public ImmutableList<Quoted> Quotations { get; init; } = [];
     /// <summary>A code of <see cref="Language.All"/>.</summary>
@@ -70,6 +74,10 @@ public sealed record Ticket
 
     /// <summary>The series with the volume's number; empty for a book by itself.</summary>
     public string Volume => Series.Length > 0 && SeriesNumber.Length > 0 ? $"{Series} {SeriesNumber}" : Series;
+
+    /// <summary>Its pictures.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IEnumerable<Picture> Pictures => new[] { Mark, Portrait }.OfType<Picture>();
 
     /// <summary>What its pages are raised to a multiple of.</summary>
     public int PageMultiple => Binding == BindingKind.Booklet ? 4 : House.PageMultiple;

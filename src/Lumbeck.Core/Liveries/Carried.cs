@@ -11,7 +11,7 @@ internal sealed record Carried(PictureItem? Picture, string? Title)
     public static Carried Of(Take take, Ticket ticket)
     {
         var pictures = take.Items.Concat(take.Beside).OfType<PictureItem>()
-            .Where(p => p is { Hidden: false, Picture.IsDrawing: false });
+            .Where(p => p is { Hidden: false, Picture.IsDrawing: false } && !IsOfTicketOrPage(p, ticket));
         var title = take.Items.OfType<TextItem>().FirstOrDefault(t => t is { Role: TextRole.Title, Starter: false }
             && t.Hold.Panel != Part.Spine && Plain.Bare(t.Words) == Plain.Bare(ticket.Title));
         static double side(Span s) => s.Own.Points + ((double)s.Share * 400);
@@ -31,7 +31,8 @@ internal sealed record Carried(PictureItem? Picture, string? Title)
         foreach (var item in was.Items.Concat(was.Beside).Where(i => !i.Hidden && i switch
         {
             TextItem t => t is { Starter: false, Words.Length: > 0 } && !said.Contains(Plain.Bare(t.Words), StringComparison.Ordinal),
-            PictureItem p => p.Picture is { } picture && !shown.Contains(picture.Hash),
+            PictureItem p => p.Picture is { } picture && !shown.Contains(picture.Hash)
+                && !(IsOfTicketOrPage(p, ticket) && Figures.AsLaid(p)),
             CodeItem => true,
             _ => false,
         }))
@@ -42,6 +43,12 @@ internal sealed record Carried(PictureItem? Picture, string? Title)
             });
         return laid with { Unplaced = rest.Count > 0 ? rest.ToImmutable() : null };
     }
+
+    /// <summary>A picture that liveries lay by themselves: of the ticket, or of a page.</summary>
+    private static bool IsOfTicketOrPage(PictureItem item, Ticket ticket) =>
+        ticket.Pictures.Any(p => p.Hash == item.Picture?.Hash) || item.Laid?.Part is { } part
+            && (part is LiveryComposer.MarkPart or LiveryComposer.PortraitPart
+                || part.StartsWith(LiveryComposer.PagePart, StringComparison.Ordinal));
 
     /// <summary>All that a ticket knows in words, bare.</summary>
     internal static string Said(Ticket ticket) => Plain.Bare(string.Join(' ', Enum.GetValues<TicketFact>().Select(ticket.Words)

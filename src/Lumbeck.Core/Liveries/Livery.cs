@@ -51,6 +51,12 @@ public enum FrontForm
 /// <param name="Shelves">What sort of books it is for.</param>
 public sealed record Livery(string Id, string Name, ImmutableArray<string> Shelves)
 {
+    private static readonly string[] Uses =
+        ["notebook", "journal", "logbook", "workbook", "puzzle or colouring book", "family recipes"];
+
+    /// <summary>Whether it is for books that are written in: their backs show what is in them.</summary>
+    public bool IsForUse => Shelves.Any(Uses.Contains);
+
     /// <summary>Of the title, and of all else.</summary>
     public required FaceId Display { get; init; }
     public required FaceId Text { get; init; }

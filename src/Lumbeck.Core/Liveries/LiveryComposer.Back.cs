@@ -20,10 +20,12 @@ internal sealed partial class LiveryComposer
             .. _ticket.Quotations.Take(3).Select((q, n) => ($"quotation-{n + 1}", TextRole.Quotation, q.Printed)),
             ("blurb", TextRole.Blurb, _ticket.Blurb),
             .. flap ? [] : (ReadOnlySpan<(string, TextRole, string)>)[("note", TextRole.Note, _ticket.Note)],
+            ("contents", TextRole.Free, string.Join('\n', inside.Lines)),
         ];
         parts.RemoveAll(p => p.Words.Length == 0);
         var top = safe.Y + 4;
         if (parts.Count > 0) top = Copy(Part.Back, parts, x, top, w, foot - top, inner, pad, "back");
+        if (Pages(safe.X + 4, top, w, foot - top)) top = foot;
         // A back that says little is not left bare: the front's sign stands on it, small.
         var wide = Math.Min(0.8 * (double)livery.SignWide / 100 * side, 0.5 * (foot - top) / SignShape);
         if (wide < SignLeast && SignLeast * SignShape < 0.8 * (foot - top)) wide = SignLeast;
@@ -79,14 +81,32 @@ internal sealed partial class LiveryComposer
         double inner, double pad, string id)
     {
         inner = Whole(inner);
+        var (portrait, over) = PortraitIn(inner);
+        if (_ticket.Portrait is null || !parts.Any(p => p.Role == TextRole.Note)) portrait = 0;
+        if (portrait > 0 && Copied(panel, parts, x, y, w, h, inner, pad, id, portrait, over) is { } withPicture) return withPicture;
+        if (Copied(panel, parts, x, y, w, h, inner, pad, id, 0, over) is { } ended) return ended;
+        Unfit.Add($"{parts.Sum(p => p.Words.Length)} letters on the {panel.Say()}");
+        return y;
+    }
+
+    /// <summary>Where the copy ends, with the author's picture so wide by the note; null where it has no room.</summary>
+    private double? Copied(Part panel, List<(string Id, TextRole Role, string Words)> parts, double x, double y, double w,
+        double h, double inner, double pad, string id, double portrait, bool over)
+    {
+        const double gap = 8;
+        bool bears((string Id, TextRole Role, string Words) part) => portrait > 0 && part.Role == TextRole.Note;
+        double lineOf((string Id, TextRole Role, string Words) part) =>
+            bears(part) && !over ? Whole(inner - portrait - gap) : inner;
+        var picture = portrait * PortraitShape;
         for (var size = 12.0; size >= Least; size -= 0.5)
         {
             var heights = new List<double>();
-            foreach (var (_, _, words) in parts)
+            foreach (var part in parts)
             {
-                var fit = LiveryType.Fit(words, Copied(words), inner, h, size, size, 400, _ticket, type);
+                var fit = LiveryType.Fit(part.Words, Copied(part.Words), lineOf(part), h, size, size, 400, _ticket, type);
                 if (fit is not var (_, high)) break;
-                heights.Add(high + (0.3 * size));
+                var text = high + (0.3 * size);
+                heights.Add(!bears(part) ? text : over ? picture + gap + text : Math.Max(picture, text));
             }
             var gaps = (parts.Count - 1) * size;
             var tall = heights.Sum() + gaps + (2 * pad);
@@ -95,15 +115,19 @@ internal sealed partial class LiveryComposer
                 Field(id + "-field", panel, x, y, w, tall, livery.Ruled && livery.Form == FrontForm.Plate
                     && livery.Border is null);
             var at = y + pad;
-            foreach (var ((name, role, words), high) in parts.Zip(heights))
+            foreach (var (part, high) in parts.Zip(heights))
             {
-                Text(name, role, words, panel, x + pad, at, inner, Copied(words), size, high - (0.3 * size));
+                var (shown, left) = (bears(part), _ticket.Reading == Reading.LeftToRight);
+                // The picture stands where reading begins, or over the words.
+                if (shown) Portrait(_ticket.Portrait!, panel, x + pad + (left || over ? 0 : inner - portrait), at, portrait);
+                var (right, down) = (shown && !over && left ? portrait + gap : 0, shown && over ? picture + gap : 0);
+                Text(part.Id, part.Role, part.Words, panel, x + pad + right, at + down, lineOf(part), Copied(part.Words), size,
+                    high - down - (0.3 * size));
                 at += high + size;
             }
             return y + tall;
         }
-        Unfit.Add($"{parts.Sum(p => p.Words.Length)} letters on the {panel.Say()}");
-        return y;
+        return null;
     }
 
     // A right-to-left paragraph's left is where its reading begins. Paragraphs that blank lines part need no more room.

@@ -33,20 +33,25 @@ internal sealed partial class LiveryComposer
         TextItem author(string words) => OnSpine("spine-author", TextRole.Author, words, livery.Text);
         var (whole, surname) = (author(_ticket.Author), author(_ticket.Surname));
         var imprint = OnSpine("spine-imprint", TextRole.Imprint, _ticket.Imprint, livery.Text);
-        List<TextItem[]> ways = [[title, whole], [title, surname], [title]];
-        if (spine.Face.Width >= WideForImprint) ways.InsertRange(0, [[title, whole, imprint], [title, surname, imprint]]);
+        List<Item[]> ways = [[title, whole], [title, surname], [title]];
         var sheet = sheets.First(s => s.Panel(Part.Spine) is not null);
+        var mark = spine.Face.Width >= WideForImprint && _ticket.Mark is { } picture
+            && sheet.Zone(ZoneKind.SpineSafe, Part.Spine) is { } band
+                ? MarkOnSpine(spine, picture, band.Box.Width.Points) : null;
+        if (mark is not null) ways.InsertRange(0, [[title, whole, mark], [title, surname, mark]]);
+        else if (spine.Face.Width >= WideForImprint)
+            ways.InsertRange(0, [[title, whole, imprint], [title, surname, imprint]]);
         var least = Math.Max(LeastOnSpine,
             Length.Max(_ticket.House.TextLeast, _ticket.House.TextReversedLeast).Points);
         foreach (var words in ways)
         {
-            TextItem[] said = [.. words.Where(w => w.Words.Length > 0)];
+            Item[] said = [.. words.Where(w => w is not TextItem { Words.Length: 0 })];
             var composed = SpineComposing.Compose(new("", "", new(), [.. said]), sheet, _ticket, type)
                 .Items.OfType<TextItem>().ToList();
             if (composed.Any(t => t.Style.Size.Points < least)) continue;
             // What stands beside the title must not make it small: a spine is found by its title.
-            if (said.Length > 1 && composed[0].Style.Size.Points < 0.5 * Alone(title, sheet)) continue;
-            if (said.Length > 0 && said[0].Role == TextRole.Title && spine.Face.Width >= WideForTwo && Parted(said) is { } two
+            if (said.Length > 1 && composed.Count > 0 && composed[0].Style.Size.Points < 0.5 * Alone(title, sheet)) continue;
+            if (said.Length > 0 && said[0] is TextItem { Role: TextRole.Title } && spine.Face.Width >= WideForTwo && Parted(said) is { } two
                 && Size(two, sheet) > Size(said, sheet))
                 said = two;
             Items.AddRange(said);
@@ -55,18 +60,19 @@ internal sealed partial class LiveryComposer
     }
 
     /// <summary>The same with the title in two lines, broken where they are most alike; null where it is one word.</summary>
-    private static TextItem[]? Parted(TextItem[] said)
+    private static Item[]? Parted(Item[] said)
     {
-        var words = said[0].Words.Split(' ', StringSplitOptions.RemoveEmptyEntries);
-        if (words.Length < 2 || said[0].Upright || said[0].Words.Contains('\n', StringComparison.Ordinal)) return null;
+        var title = (TextItem)said[0];
+        var words = title.Words.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        if (words.Length < 2 || title.Upright || title.Words.Contains('\n', StringComparison.Ordinal)) return null;
         var lines = Enumerable.Range(1, words.Length - 1)
             .Select(n => (First: string.Join(' ', words[..n]), Second: string.Join(' ', words[n..])))
             .MinBy(l => Math.Max(l.First.Length, l.Second.Length));
-        return [said[0] with { Words = $"{lines.First}\n{lines.Second}" }, .. said[1..]];
+        return [title with { Words = $"{lines.First}\n{lines.Second}" }, .. said[1..]];
     }
 
     /// <summary>How large the title is composed, in points.</summary>
-    private double Size(TextItem[] said, Sheet sheet) =>
+    private double Size(Item[] said, Sheet sheet) =>
         SpineComposing.Compose(new("", "", new(), [.. said]), sheet, _ticket, type).Items.OfType<TextItem>().First()
             .Style.Size.Points;
 

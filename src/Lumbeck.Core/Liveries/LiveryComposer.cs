@@ -8,11 +8,15 @@ namespace Lumbeck.Core.Liveries;
 /// <param name="seed">Of what is drawn by chance.</param>
 /// <param name="carried">What lies on the wrap now, as far as it is taken over.</param>
 /// <param name="type">Faces.</param>
+/// <param name="inside">What its back shows of its pages.</param>
 internal sealed partial class LiveryComposer(Job job, ImmutableArray<Sheet> sheets, Livery livery, Colourway way,
-    Seed seed, Carried carried, IType type)
+    Seed seed, Carried carried, IType type, InsideShown inside)
 {
     public List<Item> Items { get; } = [];
     public List<string> Unfit { get; } = [];
+
+    /// <summary>What its pictures are called; those of pages have a number after it.</summary>
+    public const string PagePart = "page-", MarkPart = "spine-mark", PortraitPart = "portrait";
 
     private readonly Ticket _ticket = job.Ticket;
 

@@ -5,6 +5,17 @@ namespace Lumbeck.Core.Liveries;
 /// <param name="Unfit">What did not fit, in words with its figure; none within the livery's capacity.</param>
 public sealed record Composition(ImmutableList<Take> Takes, ImmutableArray<string> Unfit);
 
+/// <summary>What a back shows of the book's inside, where that is what people buy it for.</summary>
+/// <param name="Pages">Pages as small true pictures, in their order.</param>
+/// <param name="Lines">What is in it, a line each.</param>
+public sealed record InsideShown(ImmutableArray<Picture> Pages, ImmutableArray<string> Lines)
+{
+    /// <summary>Most pages, and most lines.</summary>
+    public const int Most = 3;
+
+    public static InsideShown None { get; } = new([], []);
+}
+
 /// <summary>
 /// Composes a livery from what a ticket knows: one pure function of job, sheet, livery, colourway and seed. The spine's
 /// words are those of <see cref="SpineComposing"/>, laid by whoever keeps the job right.
@@ -25,14 +36,17 @@ public static class LiveryComposing
     /// <param name="seed">Of what it draws by chance.</param>
     /// <param name="id">Of the takes.</param>
     /// <param name="type">Faces.</param>
-    public static Composition Compose(Job job, Livery livery, Colourway way, Seed seed, string id, IType type)
+    /// <param name="inside">What its back may show of its pages; null for nothing.</param>
+    public static Composition Compose(Job job, Livery livery, Colourway way, Seed seed, string id, IType type,
+        InsideShown? inside = null)
     {
         var (takes, unfit) = (ImmutableList.CreateBuilder<Take>(), new List<string>());
         foreach (var wrap in job.Sheets().GroupBy(s => s.Wrap).OrderBy(g => g.Key))
         {
             var now = job.Wraps[wrap.Key].Take;
             var carried = Carried.Of(now, job.Ticket);
-            var c = new LiveryComposer(job, [.. wrap.Select(s => s.Sheet)], livery, way, seed, carried, type);
+            var c = new LiveryComposer(job, [.. wrap.Select(s => s.Sheet)], livery, way, seed, carried, type,
+                livery.IsForUse ? inside ?? InsideShown.None : InsideShown.None);
             c.Under();
             c.Front();
             c.Spine();
@@ -46,7 +60,30 @@ public static class LiveryComposing
                 livery.Colourways.IndexOf(way) + 1, seed), now, job.Ticket));
             unfit.AddRange(c.Unfit);
         }
-        return new(takes.ToImmutable(), [.. unfit.Distinct()]);
+        return new(Apart(takes), [.. unfit.Distinct()]);
+    }
+
+    /// <summary>The takes of a job's wraps, no item of one with the name that one of another has.</summary>
+    public static ImmutableList<Take> Apart(IReadOnlyList<Take> takes)
+    {
+        var taken = new HashSet<string>();
+        return
+        [
+            .. takes.Select(take =>
+            {
+                var own = take.Items.Concat(take.Beside).Select(i => i.Id).ToHashSet();
+                var apart = take with
+                {
+                    Items =
+                    [
+                        .. take.Items.Select(i => !taken.Contains(i.Id) ? i
+                            : i with { Id = Free.Id(i.Id, id => taken.Contains(id) || !own.Add(id)) }),
+                    ],
+                };
+                taken.UnionWith(apart.Items.Select(i => i.Id));
+                return apart;
+            }),
+        ];
     }
 
     /// <summary>A take whose parts say what laid them; what lies on two wraps of a job has a name of its own on each.</summary>

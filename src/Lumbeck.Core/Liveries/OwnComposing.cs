@@ -67,6 +67,10 @@ public static class OwnComposing
                             Fit = text.Composed || text.Fit != Fitting.AsSet ? text.Fit : Fitting.Shrink,
                         });
                         break;
+                    case PictureItem place when says is Says.Mark or Says.Portrait:
+                        if ((says == Says.Mark ? t.Mark : t.Portrait) is { } shown) items.Add(place with { Picture = shown });
+                        else if (place.Picture is not null) items.Add(place);
+                        break;
                     case PictureItem { Picture: null } place when carried.Picture is { } picture && !pictured:
                         pictured = true;
                         items.Add(place with { Picture = picture.Picture, Zoom = 100, PanX = 0, PanY = 0 });
@@ -93,7 +97,7 @@ public static class OwnComposing
             takes.Add(Carried.Beside(LiveryComposing.Stamped(new(id, own.Name, ground, [.. items]), wrap.Key, own.Id, 1,
                 seed ?? default), now, t));
         }
-        return new(takes.ToImmutable(), []);
+        return new(LiveryComposing.Apart(takes), []);
     }
 
     /// <summary>How much wider and higher a panel is than the kept one; null where there is none.</summary>

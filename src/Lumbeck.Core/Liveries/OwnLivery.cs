@@ -2,12 +2,12 @@ using System.Text.Json.Serialization;
 
 namespace Lumbeck.Core.Liveries;
 
-/// <summary>What the words of a kept part are taken from.</summary>
+/// <summary>What the words, or the picture, of a kept part are taken from.</summary>
 public enum Says
 {
     /// <summary>They are its own, and stay.</summary>
     Itself, Title, SpineTitle, Subtitle, Author, Surname, Blurb, Note, Quotation, Imprint, Category, Series, Number,
-    SeriesAndNumber,
+    SeriesAndNumber, Mark, Portrait,
 }
 
 /// <summary>One part of a kept cover, with where its words come from.</summary>
@@ -49,8 +49,8 @@ public sealed record OwnLivery(string Id, string Name, ImmutableList<Swatch> Swa
         var wraps = job.Sheets().GroupBy(s => s.Wrap).OrderBy(g => g.Key).Select(g => new OwnWrap(
             Ground(job.Wraps[g.Key].Take.Ground),
             [
-                .. job.Wraps[g.Key].Take.Items.Where(i => !i.Hidden).Select(i => new OwnPart(
-                    Kept(i), i is TextItem t ? SaidBy(t, job.Ticket) : Says.Itself)),
+                .. job.Wraps[g.Key].Take.Items.Where(i => !i.Hidden && !IsOfPage(i)).Select(i => new OwnPart(
+                    Kept(i), i is TextItem t ? SaidBy(t, job.Ticket) : ShownBy(i, job.Ticket))),
             ],
             [
                 new(Part.Sheet, g.First().Sheet.Size),
@@ -59,6 +59,14 @@ public sealed record OwnLivery(string Id, string Name, ImmutableList<Swatch> Swa
         var named = wraps[0].Ground.Paint is SwatchPaint s ? s.Swatch : "";
         return new(id, name, job.Swatches, wraps, named);
     }
+
+    // Pages of the one book say nothing of the next.
+    private static bool IsOfPage(Item item) =>
+        item.Laid?.Part.StartsWith(LiveryComposer.PagePart, StringComparison.Ordinal) == true;
+
+    private static Says ShownBy(Item item, Ticket t) => item is not PictureItem { Picture: { } picture } ? Says.Itself
+        : picture.Hash == t.Mark?.Hash ? Says.Mark
+        : picture.Hash == t.Portrait?.Hash ? Says.Portrait : Says.Itself;
 
     // A photograph is this book's own; a drawing, such as an imprint's mark, is the series'.
     private static Item Kept(Item item) => item with { Laid = null, Locked = false } is var plain

@@ -162,6 +162,33 @@ public sealed class PictureDesk : IPictureFiles
         return known with { Hash = hash };
     }
 
+    /// <summary>Lays a picture that was made here in the drawer; the same one again is the same picture.</summary>
+    internal Picture Lay(byte[] png, string name, string source)
+    {
+        var aside = Path.Combine(Directory.CreateDirectory(Path.Combine(_previews, "incoming")).FullName,
+            Guid.NewGuid().ToString("n"));
+        try
+        {
+            File.WriteAllBytes(aside, png);
+            var known = Look(aside, name, default);
+            var (hash, bytes) = _files.Keep(s => s.Write(png));
+            if (Kept(hash) is { } there) return there;
+            _rows.Add(new()
+            {
+                Hash = hash,
+                Name = name,
+                Wide = known.Wide,
+                High = known.High,
+                Opaque = known.Opaque,
+                Bytes = bytes,
+                Space = known.Space.ToString()
+            });
+            Say(hash, source, "", "the book’s own");
+            return known with { Hash = hash };
+        }
+        finally { File.Delete(aside); }
+    }
+
     private static Picture Look(string path, string called, CancellationToken cancel)
     {
         var head = new byte[256];

@@ -192,6 +192,9 @@ public sealed class JobDesk
         foreach (var motif in next.Wraps.SelectMany(w => w.Take.Ground.Pictures))
             if (now.Wraps.All(w => !w.Take.Ground.Pictures.Contains(motif)) && !_drawer.Pictures.Has(motif.Hash))
                 throw new Refusal("ground/paper", $"the drawing {motif.Name} is not in this drawer: put it in again");
+        foreach (var p in next.Ticket.Pictures)
+            if (!now.Ticket.Pictures.Contains(p) && !_drawer.Pictures.Has(p.Hash))
+                throw new Refusal("ticket", $"the picture {p.Name} is not in this drawer: put it in again");
         foreach (var run in next.Inside?.Runs ?? [])
         {
             foreach (var p in run.Pictures)

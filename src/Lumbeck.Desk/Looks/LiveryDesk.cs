@@ -20,7 +20,10 @@ public sealed class LiveryDesk
     private readonly LookShelf _shelf;
     private readonly JobDesk _jobs;
 
-    internal LiveryDesk(JobDesk jobs) => (_jobs, _shelf) = (jobs, new(jobs.Store, "livery"));
+    private readonly PagePictures _pages;
+
+    internal LiveryDesk(JobDesk jobs) =>
+        (_jobs, _shelf, _pages) = (jobs, new(jobs.Store, "livery"), new(jobs.Drawer));
 
     /// <summary>Every livery, those kept from covers first.</summary>
     public IReadOnlyList<LiveryToWear> All() =>
@@ -92,7 +95,8 @@ public sealed class LiveryDesk
         Ink? colour = null)
     {
         if (Own(livery) is not { } own)
-            return Wearing.Of(job, livery, colourway, seed, id, _jobs.Drawer.Shelf);
+            return Wearing.Of(job, livery, colourway, seed, id, _jobs.Drawer.Shelf,
+                LiveryShelf.Of(livery).IsForUse ? _pages.Of(job) : null);
         var composed = OwnComposing.Compose(job, own, seed is null ? null : Seed.Of(seed), id, _jobs.Drawer.Shelf);
         return (new(composed.Takes, OwnComposing.Swatches(own, colour), own.Name), composed.Unfit);
     }
@@ -102,7 +106,8 @@ public sealed class LiveryDesk
     public SetAgain Again(Job job)
     {
         if (job.Take.Worn is not { } worn) throw new Refusal("takes", "no livery laid this design");
-        if (Own(worn.Livery) is not { } own) return Wearing.Again(job, _jobs.Drawer.Shelf);
+        if (Own(worn.Livery) is not { } own) return Wearing.Again(job, _jobs.Drawer.Shelf,
+            LiveryShelf.Of(worn.Livery).IsForUse ? _pages.Of(job) : null);
         var laid = OwnComposing.Compose(job, own, worn.Seed.Value == 0 ? null : worn.Seed, job.Take.Id, _jobs.Drawer.Shelf);
         return new(Wearing.Merged(job, laid.Takes), OwnComposing.Swatches(own, null), own.Name);
     }

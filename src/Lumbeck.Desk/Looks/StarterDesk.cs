@@ -155,6 +155,7 @@ public sealed class StarterDesk
             SecondPrice = null,
             Blurb = "",
             Note = "",
+            Portrait = null,
             Quotations = [],
             PrinterSays = "",
             PinnedSpine = null,

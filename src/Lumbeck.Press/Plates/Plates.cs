@@ -37,6 +37,15 @@ public sealed class Plates
         return screen.PngsaveBuffer(keep: Enums.ForeignKeep.None);
     }
 
+    /// <summary>The black plate alone as a PNG file in gray.</summary>
+    public byte[] ToBlackPng()
+    {
+        var gray = new byte[Wide * High];
+        for (var n = 0; n < gray.Length; n++) gray[n] = (byte)(255 - Inks[(4 * n) + 3]);
+        using var image = Image.NewFromMemory(gray, Wide, High, 1, Enums.BandFormat.Uchar);
+        return image.PngsaveBuffer(keep: Enums.ForeignKeep.None);
+    }
+
     /// <summary>The same as a JPEG file, its colours as sharp as its lightness.</summary>
     public byte[] ToJpeg(PressCondition condition, int quality)
     {

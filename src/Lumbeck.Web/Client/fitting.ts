@@ -27,6 +27,7 @@ export function fitting(open = room?.hidden ?? false): void {
   if (!open) { bare(); on.livery = -1; told(); return; }
   void fill();
   told();
+  full();
   list[0]?.focus({ preventScroll: true });
 }
 
@@ -96,6 +97,25 @@ function told(unfit = ''): void {
   if (at) { at.focus({ preventScroll: true }); at.scrollIntoView({ block: 'nearest' }); }
 }
 
+type Full = { wrap: string; takes: [string, string][] };
+
+/** Where a wrap holds as many takes as it can, which one to let go is asked before another is laid. */
+function full(): void {
+  const at = document.getElementById('fit-full')!;
+  const wraps = JSON.parse(document.getElementById('see-fitting')?.dataset.full ?? '[]') as Full[];
+  at.hidden = wraps.length === 0;
+  at.replaceChildren(...wraps.map(({ wrap, takes }) => {
+    const label = document.createElement('label');
+    const select = document.createElement('select');
+    select.className = 'field max-w-[130px]';
+    select.append(...takes.map(([id, name]) => new Option(name, id)));
+    label.append(`${takes.length} takes are as many as the ${wrap} holds: let go `, select);
+    return label;
+  }));
+}
+
+const letGo = () => [...document.querySelectorAll<HTMLSelectElement>('#fit-full select')].map(s => s.value);
+
 const round = (n: number, of: number) => ((n % of) + of) % of;
 
 function step(what: string, by: number): void {
@@ -114,7 +134,7 @@ function take(): void {
   const at = list[on.livery];
   if (!at) return;
   send({ is: 'wear-livery', livery: at.dataset.livery!, colourway: on.way + 1, seed: seedOf(on.seed),
-    new: `take-${crypto.randomUUID().slice(0, 8)}` }, { done: () => fitting(false) });
+    new: `take-${crypto.randomUUID().slice(0, 8)}`, letGo: letGo().length > 0 ? letGo() : null }, { done: () => fitting(false) });
 }
 
 room?.addEventListener('click', e => {
@@ -152,7 +172,7 @@ document.addEventListener('lumbeck:asked', () => { if (isFitting()) fitting(fals
 document.addEventListener('lumbeck:picked', () => { if (isFitting() && picked().length > 0) fitting(false); });
 
 // What changed meanwhile is tried on as it is now.
-document.addEventListener('lumbeck:settled', () => { if (isFitting()) void fill(); });
+document.addEventListener('lumbeck:settled', () => { if (isFitting()) { void fill(); full(); } });
 
 // The first thing that an empty sheet offers.
 if (room && document.body.dataset.bare === 'true') fitting(true);

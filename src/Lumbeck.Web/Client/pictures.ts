@@ -1,5 +1,5 @@
 // Pictures dropped or pasted on the sheet, or picked for a frame: each file goes to the server as it is, with progress.
-import { announce, refresh, seenNow } from './queue';
+import { announce, refresh, seenNow, send } from './queue';
 import { upload } from './upload';
 import { pointedAtScreen, pointer, pointOfSheet } from './view';
 import { choose } from './app';
@@ -44,6 +44,22 @@ export function takeAt(files: File[], e: { clientX: number; clientY: number }): 
   const panel = pointedAtScreen(e);
   takeAll(files, pointOfSheet(e), panel);
 }
+
+// Of the ticket: the imprint's mark, the author's picture.
+document.addEventListener('change', e => {
+  const input = e.target instanceof HTMLInputElement && e.target.dataset.ticketPicture ? e.target : null;
+  const file = input?.files?.[0];
+  if (file) upload(file, `${body.dataset.base}/ticket-picture`, { which: input!.dataset.ticketPicture! }, 'Looking at', () => {
+    announce(`${file.name} taken in`);
+    refresh();
+  });
+  if (input) input.value = '';
+});
+
+document.addEventListener('click', e => {
+  const off = e.target instanceof Element ? e.target.closest<HTMLElement>('[data-ticket-picture-off]') : null;
+  if (off) send({ is: 'put-ticket-picture', which: off.dataset.ticketPictureOff! });
+});
 
 document.addEventListener('change', e => {
   const input = e.target instanceof HTMLInputElement && e.target.dataset.picture ? e.target : null;

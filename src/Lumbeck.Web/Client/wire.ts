@@ -18,7 +18,8 @@ export type Ask =
   | { is: 'lay-motif'; hash: string; item?: string | null }
   | { is: 'move-paper'; right: number; down: number; larger: number; turned: number; item?: string | null }
   | { is: 'calm-again' }
-  | { is: 'wear-livery'; livery: string; colourway: number; seed: string; new: string }
+  | { is: 'wear-livery'; livery: string; colourway: number; seed: string; new: string; letGo?: string[] | null }
+  | { is: 'put-ticket-picture'; which: string; hash?: string | null }
   | { is: 'set-livery-again' }
   | { is: 'from-beside'; item: string; panel: string }
   | { is: 'add-words'; item: string; words: string; panel: string; x?: number | null; y?: number | null }

@@ -45,6 +45,7 @@ public sealed record Asking(Job Job, Desk.Desk Desk, string Slug, int Wrap)
 [JsonDerivedType(typeof(MoveGroundPaper), "move-paper")]
 [JsonDerivedType(typeof(CalmAgain), "calm-again")]
 [JsonDerivedType(typeof(WearLivery), "wear-livery")]
+[JsonDerivedType(typeof(PutTicketPicture), "put-ticket-picture")]
 [JsonDerivedType(typeof(SetLiveryAgain), "set-livery-again")]
 [JsonDerivedType(typeof(FromBeside), "from-beside")]
 [JsonDerivedType(typeof(AddWords), "add-words")]

@@ -20,6 +20,9 @@ public static class SpineComposing
 
     /// <summary>Kept free at both ends, in points: letters may reach a little beyond their own width.</summary>
     private const double Ends = 2;
+
+    /// <summary>Between the words and a mark at the foot, in points.</summary>
+    private const double MarkGap = 6;
     private static readonly Length Most = Length.FromPoints(96), Least = Length.FromPoints(1);
 
     /// <summary>
@@ -45,7 +48,13 @@ public static class SpineComposing
         if (parts.Count == 0 || sheet.Panel(Part.Spine) is not { } spine
             || sheet.Zone(ZoneKind.SpineSafe, Part.Spine) is not { } band)
             return take;
-        var (along, across) = (band.Box.Height.Points - (2 * Ends), band.Box.Width.Points);
+        var up = spine.Turn == Turn.CounterClockwise;
+        // Words keep clear of a mark that hangs at the foot.
+        var foots = take.Items.OfType<PictureItem>().Where(p => p is { Hidden: false, Picture: not null, Fit: Art.Pictures.Fit.Contain }
+            && p.Hold is { Panel: Part.Spine, Box: HoldBox.Safe } && p.Hold.Anchor == (up ? Anchor.Left : Anchor.Right))
+            .Select(p => p.Width.In(band.Box.Height).Points + Math.Abs(p.Hold.Dx.Points)).DefaultIfEmpty(0).Max();
+        var marked = foots > 0 ? foots + MarkGap : 0;
+        var (along, across) = (band.Box.Height.Points - (2 * Ends) - marked, band.Box.Width.Points);
         var measured = parts.Select(p => Measure(p, ticket, spine.Turn, type)).ToList();
         var gaps = Gap * (parts.Count - 1);
         double sizeIn(double length) =>
@@ -77,13 +86,12 @@ public static class SpineComposing
         for (var i = 0; i <= last; i++)
             if (i > 0 || last == 0) starts[i] += last == parts.Count - 1 && last > 0 ? rest : rest / 2;
 
-        var up = spine.Turn == Turn.CounterClockwise;
         var items = take.Items;
         for (var i = 0; i < parts.Count; i++)
         {
             var (p, m) = (parts[i], measured[i]);
             var wide = (m.Along * k) + 0.2;
-            var x = ends + (up ? along - starts[i] - wide : starts[i]);
+            var x = ends + (up ? marked : 0) + (up ? along - starts[i] - wide : starts[i]);
             var shared = Round(Share(p.Role) * title);
             items = items.Replace(p, p with
             {

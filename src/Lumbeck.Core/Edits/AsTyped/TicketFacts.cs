@@ -31,6 +31,8 @@ public static class TicketFacts
         Word("category", "Category", TicketFact.Category),
         Word("blurb", "Blurb", TicketFact.Blurb),
         Word("note", "On the author", TicketFact.Note),
+        Pictured("mark", "Imprint’s mark", TicketPicture.Mark, t => t.Mark),
+        Pictured("portrait", "Author’s picture", TicketPicture.Portrait, t => t.Portrait),
         new("ticket/quotations", "Said of it", j => Quoted.Show(j.Ticket.Quotations),
             (_, t) => new SetQuotations(Quoted.TryParse(t, out var all, out var why) ? all : throw Typed.No(why))),
         new("ticket/language", "Language", j => j.Ticket.Language,
@@ -62,6 +64,12 @@ public static class TicketFacts
 
     private static Price? PriceOf(string text) => text.Trim().Length == 0 ? null
         : Price.TryParse(text, out var price, out var why) ? price : throw Typed.No(why);
+
+    /// <summary>By its name; no words take it off, and a file hangs another.</summary>
+    private static Fact Pictured(string key, string label, TicketPicture which, Func<Ticket, Picture?> of) =>
+        new("ticket/" + key, label, j => of(j.Ticket)?.Name ?? "", (j, t) => t.Trim().Length == 0 ? new SetTicketPicture(which)
+            : t == of(j.Ticket)?.Name ? new SetTicketPicture(which, of(j.Ticket))
+            : throw Typed.No("a picture is taken in as a file: pick it on Ticket, or leave this empty to take it off"));
 
     private static Fact Word(string key, string label, TicketFact which) =>
         new("ticket/" + key, label, j => j.Ticket.Words(which), (_, t) => new SetFact(which, t.Trim()));

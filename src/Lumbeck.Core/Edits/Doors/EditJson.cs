@@ -29,6 +29,7 @@ public static class EditJson
         (typeof(PinSpine), "pin-spine"),
         (typeof(SetPeople), "set-people"),
         (typeof(SetPrice), "set-price"),
+        (typeof(SetTicketPicture), "set-ticket-picture"),
         (typeof(LayTakes), "lay-takes"),
         (typeof(SetAgain), "set-again"),
         (typeof(LayBeside), "lay-beside"),

@@ -64,6 +64,7 @@ public static class ImportValidation
         if (job.Ticket.Quotations is not { } quotations || quotations.Any(q => q?.Words is null || q.Source is null)
             || !Quoted.TryParse(Quoted.Show(quotations), out var read, out _) || !read.SequenceEqual(quotations))
             throw No("the words of its ticket");
+        if (job.Ticket.Pictures.Any(p => !p.IsSound)) throw No("a picture of its ticket");
         if (job.Swatches.Count > 200
             || job.Swatches.Any(s => s?.Id is null || s.Name is null || s.Asked is null or { Length: > 60 })
             || job.Swatches.DistinctBy(s => s.Id).Count() != job.Swatches.Count)

@@ -3,7 +3,10 @@ namespace Lumbeck.Core.Edits.OfCovers;
 /// <summary>Lays designs that were composed elsewhere beside the others, one on each wrap, and on the bench.</summary>
 /// <param name="Takes">By wrap, all of one id.</param>
 /// <param name="Swatches">Those that they name; one of the same id is as it is now.</param>
-public sealed record LayTakes(ImmutableList<Take> Takes, ImmutableList<Swatch> Swatches, string Name) : Edit
+/// <param name="Name">Of the livery.</param>
+/// <param name="LetGo">Takes that make room, by id, on wraps that hold as many as they can.</param>
+public sealed record LayTakes(ImmutableList<Take> Takes, ImmutableList<Swatch> Swatches, string Name,
+    ImmutableList<string>? LetGo = null) : Edit
 {
     public override string Says(Job before) => $"livery “{Name}”";
 
@@ -19,8 +22,12 @@ public sealed record LayTakes(ImmutableList<Take> Takes, ImmutableList<Swatch> S
         {
             var wrap = job.Wraps[n];
             if (wrap.Takes.Count >= AddTake.Most)
-                throw new Refusal("takes",
-                    $"this wrap holds {AddTake.Most} takes, as many as it can: let one go on Side by side first");
+                wrap = wrap with
+                {
+                    Takes = wrap.Takes.Remove(wrap.Takes.Find(t => LetGo?.Contains(t.Id) == true)
+                        ?? throw new Refusal("takes", $"the {wrap.Name} holds {AddTake.Most} takes, as many as it can: " +
+                            "say which one to let go")),
+                };
             if (wrap.Find(take.Id) is not null)
                 throw new Refusal("takes", $"a take can’t have the id `{LengthText.Clip(take.Id)}`");
             var name = take.Name;
