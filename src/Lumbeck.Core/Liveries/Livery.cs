@@ -103,6 +103,9 @@ public sealed record Livery(string Id, string Name, ImmutableArray<string> Shelv
     /// <summary>The title's size at most, in hundredths of the front's shorter side.</summary>
     public decimal Largest { get; init; } = 15;
 
+    /// <summary>The title's size at least, in thousandths of the front's longer side: thin letters need more.</summary>
+    public int Smallest { get; init; } = 34;
+
     /// <summary>Whether the field has a line round it, or along the edge where it ends.</summary>
     public bool Ruled { get; init; }
 

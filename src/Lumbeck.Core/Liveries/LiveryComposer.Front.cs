@@ -188,7 +188,7 @@ internal sealed partial class LiveryComposer
             var brief = title.Length switch { <= 5 => 1.7, <= 9 => 1.4, <= 14 => 1.2, _ => 1 };
             var most = Math.Min((double)livery.Largest / 100 * side * brief, 160);
             // No smaller than what is still read where shops show it as high as a thumb.
-            var least = Math.Max(12, 0.034 * Math.Max(fw, fh));
+            var least = Math.Max(12, livery.Smallest / 1000.0 * Math.Max(fw, fh));
             // Without spaces a short title would leave its last letter alone.
             var fit = title.Length < 8 && !title.Any(char.IsWhiteSpace)
                 ? LiveryType.Fit(title, style, inner, 0.58 * room, most, least, 1, _ticket, type, ink: true)

@@ -16,6 +16,7 @@ internal static class FieldnoteLivery
         On = LiveryTone.Ground,
         Ruled = true,
         Largest = 10,
+        Smallest = 40,
         Colourways =
         [
             new("board", I(14, 22, 36, 0), I(40, 52, 66, 30), I(0, 0, 4, 0), I(30, 44, 58, 16), Black),
