@@ -29,6 +29,7 @@ internal static class Help
               press <JOB>    Makes a file: for the printer, for screens, for a client, or to fold at home.
               inside <JOB>   Says how an inside's pages come about, from a job or a runs file.
               intake <FILE>  Takes a finished file to the house's reception.
+              mend <FILE>    Makes a finished file from another program press-ready.
               pack <JOB>     Packs a job with all it needs into a ZIP file.
               unpack <FILE>  Begins a job from a packed one.
               art <FAMILY>   Draws a paper, a vista or an ornament.

@@ -21,6 +21,7 @@ internal static class Verbs
             JobVerbs.Press(),
             InsideVerbs.Inside(),
             JobVerbs.Intake(),
+            MendVerbs.Mend(),
             JobVerbs.Pack(),
             JobVerbs.Unpack(),
             ArtVerbs.Art(),

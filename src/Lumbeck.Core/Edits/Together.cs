@@ -32,6 +32,9 @@ public abstract record ItemsEdit(ImmutableArray<string> Items) : Edit
 /// <summary>Counts in words.</summary>
 public static class Many
 {
-    public static string Items(int count) =>
-        count == 1 ? "1 item" : $"{count.ToString(CultureInfo.InvariantCulture)} items";
+    public static string Items(int count) => Of(count, "item");
+
+    /// <summary>“1 page”, “12 pages”.</summary>
+    public static string Of(int count, string what) =>
+        count == 1 ? $"1 {what}" : $"{count.ToString(CultureInfo.InvariantCulture)} {what}s";
 }

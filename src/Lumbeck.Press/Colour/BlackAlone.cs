@@ -25,6 +25,8 @@ public sealed class BlackAlone
         Ink.Percent(0, 0, 0, Math.Round((decimal)Tint(_colour.Lab(i).L), 1)));
 
     /// <summary>A lightness of 0 to 100 as a tint in percent.</summary>
+    public double OfLightness(double lightness) => Tint(lightness);
+
     private double Tint(double lightness)
     {
         var curve = _curve.Value;

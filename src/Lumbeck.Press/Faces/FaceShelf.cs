@@ -135,6 +135,14 @@ public sealed class FaceShelf : IType
         return null;
     });
 
+    /// <summary>A face's file.</summary>
+    /// <exception cref="Refusal">No such face is on the shelf.</exception>
+    internal byte[] FileOf(FaceId face)
+    {
+        _ = Open(face);
+        return File.ReadAllBytes(_files[face].File);
+    }
+
     /// <summary>The opened face.</summary>
     /// <exception cref="Refusal">No such face is on the shelf.</exception>
     internal OpenFace Open(FaceId face)

@@ -61,8 +61,9 @@ public sealed class PdfWriter : IDisposable
         var raw = new Counted(this);
         if (compress)
         {
-            using var z = new ZLibStream(raw, level, leaveOpen: true);
-            fill(z);
+            using (var z = new ZLibStream(raw, level, leaveOpen: true)) fill(z);
+            // Of nothing the packer writes nothing, which is no stream: an empty one has its own six bytes (RFC 1950).
+            if (_position == from) Write([0x78, 0x9C, 0x03, 0x00, 0x00, 0x00, 0x00, 0x01]);
         }
         else fill(raw);
         var written = _position - from;

@@ -1,0 +1,21 @@
+namespace Lumbeck.Press.Elsewhere;
+
+/// <summary>What was met and done while pages were rewritten.</summary>
+internal sealed class ElsewhereCounts
+{
+    /// <summary>Colours of a screen, or of another space, brought to inks.</summary>
+    public int Colours { get; set; }
+    public int ThinLines { get; set; }
+    public int RichWords { get; set; }
+    public int Overprints { get; set; }
+    public int TooMuchInk { get; set; }
+
+    /// <summary>Whether something lets through what lies under it.</summary>
+    public bool Transparent { get; set; }
+
+    /// <summary>Spots that became process inks.</summary>
+    public SortedSet<string> LostSpots { get; } = new(StringComparer.Ordinal);
+
+    /// <summary>Faces that the file has not, and what stands for each.</summary>
+    public SortedDictionary<string, string> StoodIn { get; } = new(StringComparer.Ordinal);
+}

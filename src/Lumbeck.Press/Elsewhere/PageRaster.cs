@@ -1,0 +1,62 @@
+using System.Diagnostics;
+using NetVips;
+
+namespace Lumbeck.Press.Elsewhere;
+
+/// <summary>
+/// A page that can't be carried over as marks, as pixels: drawn by poppler's <c>pdftoppm</c> where it is installed, what
+/// has no hue kept on the black plate.
+/// </summary>
+internal static class PageRaster
+{
+    public const int PerInch = 400;
+
+    private static readonly Lazy<string?> Program = new(() =>
+        (Environment.GetEnvironmentVariable("PATH") ?? "").Split(':').Append("/usr/bin")
+            .Select(p => Path.Combine(p, "pdftoppm")).FirstOrDefault(File.Exists));
+
+    /// <summary>Seconds of work; memory in kilobytes.</summary>
+    private const int Work = 30, MostKilobytes = 1_500_000;
+
+    public static bool IsHere => Program.Value is not null;
+
+    /// <summary>A page, upright, in a house's inks or in gray.</summary>
+    /// <param name="path">The file.</param>
+    /// <param name="page">From 1.</param>
+    /// <param name="inks">The house's.</param>
+    /// <param name="aside">A folder for what is kept meanwhile.</param>
+    /// <param name="cancel">Whoever asked has gone.</param>
+    /// <exception cref="Refusal">It can't be drawn here.</exception>
+    public static Image Of(string path, int page, PressInks inks, string aside, CancellationToken cancel)
+    {
+        if (Program.Value is not { } program) throw No(page);
+        var stem = Path.Combine(aside, $"page-{page}");
+        var number = page.ToString(CultureInfo.InvariantCulture);
+        var info = new ProcessStartInfo("/bin/sh") { RedirectStandardError = true, WorkingDirectory = aside };
+        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes} -t {Work}; exec \"$@\"", "sh", program, "-r", $"{PerInch}", "-cropbox",
+            "-png", "-singlefile", "-f", number, "-l", number, path, stem])
+            info.ArgumentList.Add(word);
+        using var run = Process.Start(info) ?? throw No(page);
+        using var stop = cancel.Register(() => { try { run.Kill(); } catch (InvalidOperationException) { } });
+        run.StandardError.ReadToEnd();
+        run.WaitForExit();
+        cancel.ThrowIfCancellationRequested();
+        var file = stem + ".png";
+        if (run.ExitCode != 0 || !File.Exists(file)) throw No(page);
+        using var seen = Image.NewFromFile(file, access: Enums.Access.Random);
+        if (inks.BlackAlone) return inks.Black.Of(seen).CopyMemory();
+        using var rgb = seen.Copy(interpretation: Enums.Interpretation.Srgb);
+        using var press = inks.Transform(rgb, Colour.Profiles.PathOf("sRGB"));
+        using var black = inks.Black.Of(rgb);
+        using var key = 255 - black;
+        using var none = key * 0;
+        using var alone = none.Bandjoin(none, none, key).Cast(Enums.BandFormat.Uchar);
+        using var r = rgb.ExtractBand(0);
+        using var g = rgb.ExtractBand(1);
+        using var b = rgb.ExtractBand(2);
+        using var plain = (r.Equal(g)) & (g.Equal(b));
+        return plain.Ifthenelse(alone, press).Copy(interpretation: Enums.Interpretation.Cmyk).CopyMemory();
+    }
+
+    private static Refusal No(int page) => new("page", $"page {page} can’t be carried over, and nothing here can draw it as pixels");
+}
