@@ -30,7 +30,8 @@ internal static class MendVerbs
             var desk = JobVerbs.Open(p, Data);
             var on = desk.Jobs.Job(p.GetValue(job)!);
             if (p.GetValue(house) is { } other) on = on with { Composed = desk.Pressing.ForHouse(on, desk.Houses.Get(other).House) };
-            var mended = desk.Pressing.Mend(on, from, target, MendDesk.Wants(on, p.GetValue(inside), p.GetValue(scale)), cancel: cancel);
+            var mended = desk.Pressing.Mend(on, from, target, MendDesk.Wants(on, p.GetValue(inside),
+                p.GetValue(scale)), cancel: cancel);
             if (p.GetValue(json))
                 Say.Json(new
                 {
@@ -39,14 +40,22 @@ internal static class MendVerbs
                     printed = mended.Report.Printed,
                     accepted = mended.Verdict.Accepted,
                     house = mended.Verdict.House,
-                    lines = mended.Report.Lines.Select(l => new { l.Id, state = l.State.ToString().ToLowerInvariant(), l.Page, l.Says }),
+                    lines = mended.Report.Lines.Select(l => new
+                    {
+                        l.Id,
+                        state = l.State.ToString().ToLowerInvariant(),
+                        l.Page,
+                        l.Says
+                    }),
                     findings = mended.Verdict.Findings.Select(f => new { f.Id, f.Measured, f.Limit, f.Why }),
                 });
             else
             {
                 foreach (var line in mended.Report.Lines)
-                    Console.WriteLine($"{line.State.ToString().ToLowerInvariant(),-6} {(line.Page is { } n ? $"page {n}: " : "")}{line.Says}");
-                Console.WriteLine($"{target}: {Many.Of(mended.Report.Printed, "page")}, {mended.Verdict.House}: {mended.Verdict.Say()}.");
+                    Console.WriteLine($"{line.State.ToString().ToLowerInvariant(),-6} " +
+                        $"{(line.Page is { } n ? $"page {n}: " : "")}{line.Says}");
+                Console.WriteLine($"{target}: {Many.Of(mended.Report.Printed, "page")}, {mended.Verdict.House}: " +
+                    $"{mended.Verdict.Say()}.");
             }
             return Task.FromResult(mended.IsWhole ? 0 : 1);
         });

@@ -1,4 +1,5 @@
 using System.Text;
+using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Core;
 using UglyToad.PdfPig.Tokens;
@@ -38,13 +39,15 @@ internal sealed class ElsewhereResources
     private ElsewhereResources(SourceFile file, PdfWriter pdf, PressInks inks, SpaceReader spaces, MendPlan plan, StandIns standIns,
         HashSet<IndirectReference> hidden, ElsewhereCounts report, bool light = false)
     {
-        (File, _pdf, Inks, Spaces, _standIns, _hidden, Report, Light, Plan) = (file, pdf, inks, spaces, standIns, hidden, report, light, plan);
+        (File, _pdf, Inks, Spaces, _standIns, _hidden, Report, Light, Plan) = (file, pdf, inks, spaces, standIns,
+            hidden, report, light, plan);
         _copier = new(file, pdf);
         _spots = [.. plan.Spots];
         _inkLimit = (double)plan.House.InkLimit / 100;
         LeastLine = plan.House.RuleLeast.Points;
         Pictures = new(file, pdf, _copier, spaces, inks);
-        Shadings = new(file, pdf, _copier, spaces, (space, all, alone) => [.. space.Many(inks, all, alone).Select(Shown)], !light && !inks.BlackAlone);
+        Shadings = new(file, pdf, _copier, spaces, (space, all, alone) => [.. space.Many(inks, all, alone)
+            .Select(Shown)], !light && !inks.BlackAlone);
     }
 
     public SourceFile File { get; }
@@ -118,7 +121,8 @@ internal sealed class ElsewhereResources
         return new(i.C * share, i.M * share, i.Y * share, i.K);
     }
 
-    private Inks Shown(Inks inks) => Light ? Elsewhere.Inks.Black(Math.Min(1, (0.3 * inks.C) + (0.59 * inks.M) + (0.11 * inks.Y) + inks.K)) : inks;
+    private Inks Shown(Inks inks) => Light ? Elsewhere.Inks.Black(Math.Min(1, (0.3 * inks.C) + (0.59 * inks.M)
+        + (0.11 * inks.Y) + inks.K)) : inks;
 
     private double Lightness(Space space, double[] at) => space switch
     {
@@ -140,9 +144,11 @@ internal sealed class ElsewhereResources
         var samples = new byte[256 * 4];
         foreach (var (n, i) in spot.Many(Inks, [.. Enumerable.Range(0, 256).Select(n => (double[])[n / 255.0])]).Index())
         {
-            foreach (var (k, share) in new[] { i.C, i.M, i.Y, i.K }.Index()) samples[(4 * n) + k] = (byte)Math.Round(Math.Clamp(share, 0, 1) * 255);
+            foreach (var (k, share) in new[] { i.C, i.M, i.Y, i.K }.Index()) samples[(4 * n)
+                + k] = (byte)Math.Round(Math.Clamp(share, 0, 1) * 255);
         }
-        var tint = _pdf.Stream("/FunctionType 0 /Domain [0 1] /Range [0 1 0 1 0 1 0 1] /BitsPerSample 8 /Size [256]", s => s.Write(samples));
+        var tint = _pdf.Stream("/FunctionType 0 /Domain [0 1] /Range [0 1 0 1 0 1 0 1] /BitsPerSample 8 /Size [256]",
+            s => s.Write(samples));
         return _spotsWritten[spot.Names[0]] =
             _pdf.Object($"[/Separation /{PdfText.Name(spot.Names[0])} /DeviceCMYK {tint} 0 R]");
     }
@@ -159,7 +165,8 @@ internal sealed class ElsewhereResources
         if (depth > Deepest) throw new Refusal("file", "its parts lie deeper within each other than is read");
         var d = form.StreamDictionary;
         var used = new UsedResources();
-        var content = new PageContent(this, File.Unpacked(form), File.Dictionary(d, "Resources") ?? resources, used, plain, depth + 1).Rewritten();
+        var content = new PageContent(this, File.Unpacked(form), File.Dictionary(d, "Resources") ?? resources, used,
+            plain, depth + 1).Rewritten();
         var group = File.Dictionary(d, "Group") is { } g && File.Name(g, "S") == "Transparency" ? Group(g) : "";
         return _pdf.Stream($"/Type /XObject /Subtype /Form /BBox {Box(d, "BBox")} {Copied(d, "Matrix")}{group}/Resources {used}",
             s => s.Write(content));
@@ -189,9 +196,12 @@ internal sealed class ElsewhereResources
         }
         if (solid is not StreamToken stream) throw new Refusal("file", "it names a pattern that it has not");
         var (plain, used) = (File.Number(d, "PaintType") == 2, new UsedResources());
-        var content = new PageContent(this, File.Unpacked(stream), File.Dictionary(d, "Resources") ?? resources, used, plain, depth + 1).Rewritten();
-        return _pdf.Stream($"/Type /Pattern /PatternType 1 /PaintType {(plain ? 2 : 1)} /TilingType {(int)(File.Number(d, "TilingType") ?? 1)} " +
-            $"/BBox {Box(d, "BBox")} {Copied(d, "XStep")}{Copied(d, "YStep")}{Copied(d, "Matrix")}/Resources {used}", s => s.Write(content));
+        var content = new PageContent(this, File.Unpacked(stream), File.Dictionary(d, "Resources") ?? resources, used,
+            plain, depth + 1).Rewritten();
+        return _pdf.Stream($"/Type /Pattern /PatternType 1 /PaintType {(plain ? 2 : 1)} /TilingType " +
+            $"{(int)(File.Number(d, "TilingType") ?? 1)} " +
+            $"/BBox {Box(d, "BBox")} {Copied(d, "XStep")}{Copied(d, "YStep")}{Copied(d, "Matrix")}/Resources {used}",
+                s => s.Write(content));
     }
 
     /// <summary>Settings of the page, without those of a device.</summary>
@@ -200,7 +210,11 @@ internal sealed class ElsewhereResources
         var s = new StringBuilder("<< /Type /ExtGState ");
         foreach (var key in (string[])["LW", "LC", "LJ", "ML", "D", "OP", "op", "OPM", "SA", "CA", "ca", "AIS", "TK", "BM"])
             s.Append(Copied(d, key));
-        if (File.Get(d, "Font") is ArrayToken { Data: [var face, var size] }) s.Append($"/Font [{Face(face, depth)} 0 R {_copier.Write(size)}] ");
+        if (File.Get(d, "Font") is ArrayToken
+            {
+                Data: [var face,
+            var size]
+            }) s.Append($"/Font [{Face(face, depth)} 0 R {_copier.Write(size)}] ");
         if (File.Number(d, "CA") is < 1 || File.Number(d, "ca") is < 1) Report.Transparent = true;
         if ((File.Get(d, "BM") is ArrayToken { Data: [var first, ..] } ? File.Solid(first) : File.Get(d, "BM")) is NameToken blend
             && blend.Data is not ("Normal" or "Compatible"))
@@ -232,7 +246,8 @@ internal sealed class ElsewhereResources
     {
         if (SourceFile.Dictionary(File.Solid(token)) is not { } d) throw new Refusal("file", "it names a face that it has not");
         if (File.Name(d, "Subtype") == "Type3") return Drawn(d, depth);
-        var bearer = File.Name(d, "Subtype") == "Type0" ? File.Items(File.Get(d, "DescendantFonts")) is [var own, ..] ? SourceFile.Dictionary(own) : null : d;
+        var bearer = File.Name(d, "Subtype") == "Type0" ? File.Items(File.Get(d, "DescendantFonts")) is [var own, ..]
+            ? SourceFile.Dictionary(own) : null : d;
         var about = File.Dictionary(bearer, "FontDescriptor");
         if (((string[])["FontFile", "FontFile2", "FontFile3"]).Any(k => File.Get(about, k) is StreamToken))
             return _pdf.Object(_copier.Entries(d));
@@ -265,7 +280,8 @@ internal sealed class ElsewhereResources
         List<bool> hidden = SourceFile.Raw(d, "OCGs") switch
         {
             IndirectReferenceToken one when File.Solid(one) is not ArrayToken => [_hidden.Contains(one.Data)],
-            var many => [.. (File.Solid(many) is ArrayToken a ? a.Data : []).OfType<IndirectReferenceToken>().Select(g => _hidden.Contains(g.Data))],
+            var many => [.. (File.Solid(many) is ArrayToken a ? a.Data : []).OfType<IndirectReferenceToken>()
+                .Select(g => _hidden.Contains(g.Data))],
         };
         return hidden.Count > 0 && File.Name(d, "P") switch
         {
@@ -287,7 +303,8 @@ internal sealed class ElsewhereResources
         hidden.ExceptWith(listed(usual, "ON").Select(r => r.Data));
         hidden.UnionWith(listed(usual, "OFF").Select(r => r.Data));
         foreach (var layer in listed(layers, "OCGs"))
-            if (file.Name(file.Dictionary(file.Dictionary(SourceFile.Dictionary(file.Solid(layer)), "Usage"), "Print"), "PrintState") is { } state)
+            if (file.Name(file.Dictionary(file.Dictionary(SourceFile.Dictionary(file.Solid(layer)), "Usage"), "Print"),
+                "PrintState") is { } state)
                 if (state == "OFF") hidden.Add(layer.Data);
                 else hidden.Remove(layer.Data);
         return hidden;

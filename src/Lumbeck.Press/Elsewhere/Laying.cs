@@ -27,7 +27,8 @@ internal sealed class Laying(MendPlan plan, List<MendLine> lines)
         if (came.Count == 1) return [new(_wide, _high, _trim, [.. Wrap(came[0])])];
         var panels = plan.Panels.Where(p => p.Part is Part.Back or Part.Spine or Part.Front).ToList();
         if (came.Count != 3 || panels.Count != 3)
-            throw new Refusal("pages", $"{came.Count} pages are no cover of one sheet: give one page, or back, spine and front as three");
+            throw new Refusal("pages",
+                $"{came.Count} pages are no cover of one sheet: give one page, or back, spine and front as three");
         Tell("pages.panels", MendState.Done, null, "Back, spine and front come as three pages: each was laid on its panel.");
         // Pages come as back, spine, front; panels stand as the book is read.
         List<PlacedPart> parts = [];
@@ -46,7 +47,8 @@ internal sealed class Laying(MendPlan plan, List<MendLine> lines)
         var clip = new Bounds(Math.Abs(face.Left - _trim.Left) < 1 ? 0 : face.Left, 0,
             Math.Abs(face.Right - _trim.Right) < 1 ? _wide : face.Right, _high);
         if (!Is(art.Right - art.Left, face.Right - face.Left) || !Is(art.Bottom - art.Top, face.Bottom - face.Top))
-            Tell("page.size", MendState.Left, n + 1, $"The {part.Say()} is {Say(art.Right - art.Left, art.Bottom - art.Top)}, its panel " +
+            Tell("page.size", MendState.Left, n + 1,
+                $"The {part.Say()} is {Say(art.Right - art.Left, art.Bottom - art.Top)}, its panel " +
                 $"{Say(face.Right - face.Left, face.Bottom - face.Top)}: it was laid in the middle.");
         return new(n, page.Upright.Then(Middle(art, face)), clip);
     }
@@ -81,7 +83,8 @@ internal sealed class Laying(MendPlan plan, List<MendLine> lines)
             return [OnPanel(page, 0, front, Part.Front)];
         }
         if (Split(page, art) is { } parts) return parts;
-        Tell("page.size", MendState.Left, 1, $"The page is {Say(aw, ah)}, the sheet {Say(_wide, _high)} and {Say(w, h)} when it is cut: " +
+        Tell("page.size", MendState.Left, 1,
+            $"The page is {Say(aw, ah)}, the sheet {Say(_wide, _high)} and {Say(w, h)} when it is cut: " +
             (plan.Scale ? "it was scaled to the sheet." : "it was laid in the middle, as large as it is."));
         return [new(0, page.Upright.Then(plan.Scale ? Scaled(art, Whole) : Middle(art, Whole)), Whole)];
     }
@@ -110,7 +113,8 @@ internal sealed class Laying(MendPlan plan, List<MendLine> lines)
         var now = spine.Value.Right - spine.Value.Left;
         if (old < 0 || old > 8 * Math.Max(now, 20)) return null;
         Tell("spine.width", MendState.Done, 1, $"The file's spine is {Length.FromDrawing(old).Show(plan.House.Unit)}, the book's " +
-            $"{Length.FromDrawing(now).Show(plan.House.Unit)}: back and front kept their size, and the spine's art stands in the middle.");
+            $"{Length.FromDrawing(now).Show(plan.House.Unit)}: back and front kept their size, and the spine's art " +
+                $"stands in the middle.");
         var down = ((_trim.Top + _trim.Bottom) / 2) - ((art.Top + art.Bottom) / 2);
         var (l, r) = (art.Left + edge + (left.Right - left.Left), art.Right - edge - (right.Right - right.Left));
         Affine at(double dx) => page.Upright.Then(Affine.Move(dx, down));
@@ -156,7 +160,8 @@ internal sealed class Laying(MendPlan plan, List<MendLine> lines)
     {
         var (w, h) = (plan.Trim.Width.Points, plan.Trim.Height.Points);
         // A file whose pages bleed all bleed; its pages leave with the house's own bleed.
-        var bleed = plan.Bleed.Points > 0 && came.Count(p => p.Bleeds >= plan.Bleed.Points - Near) > came.Count / 2 ? plan.Bleed.Points : 0;
+        var bleed = plan.Bleed.Points > 0 && came.Count(p => p.Bleeds >= plan.Bleed.Points - Near) > came.Count / 2
+            ? plan.Bleed.Points : 0;
         var (odd, cut, pages) = (new List<int>(), 0, new List<LeavingPage>());
         foreach (var (n, page) in came.Index())
         {
@@ -184,12 +189,14 @@ internal sealed class Laying(MendPlan plan, List<MendLine> lines)
             var one = came[odd[0] - 1];
             var art = one.Trim ?? new(0, 0, one.Size.Wide, one.Size.High);
             Tell("page.size", MendState.Left, odd.Count == 1 ? odd[0] : null, $"{Told(odd)} {(odd.Count == 1 ? "is" : "are")} " +
-                $"{Say(art.Right - art.Left, art.Bottom - art.Top)}{(odd.Count > 1 ? " or another size" : "")}, the book {Say(w, h)}: " +
+                $"{Say(art.Right - art.Left, art.Bottom - art.Top)}{(odd.Count > 1 ? " or another size" : "")}, the " +
+                    $"book {Say(w, h)}: " +
                 (plan.Scale ? "scaled to it." : "laid in the middle, as large as before."));
         }
         var blanks = (plan.Multiple - (pages.Count % plan.Multiple)) % plan.Multiple;
         for (var n = 0; n < blanks; n++) pages.Add(new(w + (2 * bleed), h + (2 * bleed), new(bleed, bleed, bleed + w, bleed + h), []));
-        if (blanks > 0) Tell("pages.blank", MendState.Done, null, $"{Many.Of(blanks, "blank page")} at the end: the house prints in multiples of {plan.Multiple}.");
+        if (blanks > 0) Tell("pages.blank", MendState.Done, null,
+            $"{Many.Of(blanks, "blank page")} at the end: the house prints in multiples of {plan.Multiple}.");
         return pages;
     }
 

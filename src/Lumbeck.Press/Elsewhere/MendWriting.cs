@@ -1,5 +1,6 @@
 using System.Text;
 using Lumbeck.Press.Colour;
+using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Tokens;
@@ -133,7 +134,8 @@ internal sealed class MendWriting
                 continue;
             var look = SourceFile.Raw(_file.Dictionary(note, "AP"), "N");
             if (_file.Solid(look) is DictionaryToken states) look = SourceFile.Raw(states, _file.Name(note, "AS") ?? "");
-            if (_file.Solid(look) is not StreamToken form || _file.Numbers(form.StreamDictionary, "BBox") is not { Length: 4 } b) continue;
+            if (_file.Solid(look) is not StreamToken form || _file.Numbers(form.StreamDictionary,
+                "BBox") is not { Length: 4 } b) continue;
             var m = _file.Numbers(form.StreamDictionary, "Matrix") is [var a1, var b1, var c1, var d1, var e1, var f1]
                 ? new Affine(a1, b1, c1, d1, e1, f1) : Affine.Identity;
             var box = m.Of(new Bounds(Math.Min(b[0], b[2]), Math.Min(b[1], b[3]), Math.Max(b[0], b[2]), Math.Max(b[1], b[3])));
@@ -142,7 +144,8 @@ internal sealed class MendWriting
             var (sx, sy) = (Math.Abs(r[2] - r[0]) / w, Math.Abs(r[3] - r[1]) / h);
             var name = used.Object(_has, look, form, null, null, 0);
             if (name is null) continue;
-            s.Append("q ").Append(PdfText.Matrix(new(sx, 0, 0, sy, Math.Min(r[0], r[2]) - (box.Left * sx), Math.Min(r[1], r[3]) - (box.Top * sy))))
+            s.Append("q ").Append(PdfText.Matrix(new(sx, 0, 0, sy, Math.Min(r[0], r[2]) - (box.Left * sx),
+                Math.Min(r[1], r[3]) - (box.Top * sy))))
                 .Append(" cm /").Append(name).Append(" Do Q\n");
         }
         return s.ToString();
@@ -177,16 +180,22 @@ internal sealed class MendWriting
         var to = _plan.Black ? "black alone" : $"the inks of {_plan.House.OutputCondition}";
         if (r.Colours > 0) done("colour", $"Colours of a screen were brought to {to}; what has no hue is black alone.");
         if (_has.Pictures.Converted > 0)
-            done("colour.pictures", $"{Many.Of(_has.Pictures.Converted, "picture")} {(_has.Pictures.Converted == 1 ? "was" : "were")} brought to {to}.");
+            done("colour.pictures",
+                $"{Many.Of(_has.Pictures.Converted, "picture")} {(_has.Pictures.Converted == 1 ? "was" : "were")} " +
+                $"brought to {to}.");
         foreach (var (what, count) in _has.Spaces.Profiles)
-            if (what != "RGB") done("colour.profile", $"A profile of {what} was taken out of {Many.Of(count, "place")}: its numbers stayed.");
+            if (what != "RGB") done("colour.profile",
+                $"A profile of {what} was taken out of {Many.Of(count, "place")}: its numbers stayed.");
         if (r.LostSpots.Count > 0)
             done("colour.spot", $"{string.Join(", ", r.LostSpots)} became process inks: {_plan.House.Name} prints none of that name.");
-        if (r.TooMuchInk > 0) done("ink.total", $"Colours of more than {_plan.House.InkLimit} % ink have less of the three; their black stayed.");
+        if (r.TooMuchInk > 0) done("ink.total",
+            $"Colours of more than {_plan.House.InkLimit} % ink have less of the three; their black stayed.");
         if (r.RichWords > 0) done("text.black", "Words in a black of several inks are in black alone.");
         if (r.ThinLines > 0) done("line.thin", $"Lines of no width are {_plan.House.RuleLeast.Points} pt, the least that is printed.");
         if (r.Overprints > 0) done("overprint", "What became inks and was set to overprint knocks out, as it did.");
         foreach (var (face, stands) in r.StoodIn)
-            left("face.missing", $"The face {face} is not in the file: {stands} stands for it. Look at its lines, or export with all faces.");
+            left("face.missing",
+                $"The face {face} is not in the file: {stands} stands for it. Look at its lines, or export with all " +
+                $"faces.");
     }
 }

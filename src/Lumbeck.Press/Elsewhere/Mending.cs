@@ -1,3 +1,4 @@
+using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;

@@ -1,5 +1,6 @@
 using System.Buffers;
 using System.Text;
+using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Tokens;
 
@@ -105,7 +106,9 @@ internal sealed class PageContent
             case "sc" or "scn": Coloured(fill: true); break;
             case "SC" or "SCN": Coloured(fill: false); break;
             case "sh":
-                if (!Hidden) Put($"/{Used.Shading(_has, SourceFile.Raw(_has.File.Dictionary(_resources, "Shading"), Name()), _spaces)} sh\n");
+                if (Hidden) break;
+                var shading = SourceFile.Raw(_has.File.Dictionary(_resources, "Shading"), Name());
+                Put($"/{Used.Shading(_has, shading, _spaces)} sh\n");
                 break;
             case "Do": Object(); break;
             case "gs": Graphics(); break;
@@ -184,11 +187,13 @@ internal sealed class PageContent
             return;
         }
         if (_plain) return;
-        var name = Used.Pattern(_has, SourceFile.Raw(_has.File.Dictionary(_resources, "Pattern"), Name()), _spaces, _resources, _depth);
+        var name = Used.Pattern(_has, SourceFile.Raw(_has.File.Dictionary(_resources, "Pattern"), Name()), _spaces,
+            _resources, _depth);
         if (pattern.Under is null || Figures().Length == 0)
             Put($"/Pattern {(fill ? "cs" : "CS")} /{name} {(fill ? "scn" : "SCN")}\n");
         else
-            Put($"/{Used.PatternInInks(_has)} {(fill ? "cs" : "CS")} {_has.InInks(pattern.Under, Figures())} /{name} {(fill ? "scn" : "SCN")}\n");
+            Put($"/{Used.PatternInInks(_has)} {(fill ? "cs" : "CS")} {_has.InInks(pattern.Under, Figures())} " +
+                $"/{name} {(fill ? "scn" : "SCN")}\n");
     }
 
     private void Words(string word)
@@ -232,7 +237,8 @@ internal sealed class PageContent
         if (_has.File.Get(d, "Filter") is null)
         {
             var bits = _has.File.Get(d, "ImageMask") is BooleanToken { Data: true } ? 1
-                : Math.Max(1, of("BitsPerComponent")) * _has.Spaces.Read(SourceFile.Raw(d, "ColorSpace") ?? NameToken.Create("G"), _spaces).Components;
+                : Math.Max(1, of("BitsPerComponent")) * _has.Spaces.Read(SourceFile.Raw(d, "ColorSpace")
+                    ?? NameToken.Create("G"), _spaces).Components;
             count = (int)Math.Min(((((long)of("Width") * bits) + 7) / 8) * of("Height"), 1 << 28);
         }
         var samples = _lexer.Samples(count).ToArray();
@@ -247,7 +253,8 @@ internal sealed class PageContent
         Said.Name => NameToken.Create(Short(_lexer.Name(token))),
         Said.Array => new ArrayToken([.. Parts(_lexer.Raw(token)[1..^1].ToArray())]),
         Said.Dictionary => Settings(_lexer.Raw(token)[2..^2].ToArray()),
-        Said.Text when _lexer.Raw(token) is [(byte)'<', .., (byte)'>'] hex => new HexToken(Encoding.Latin1.GetString(hex[1..^1]).ToCharArray()),
+        Said.Text when _lexer.Raw(token) is [(byte)'<', .., (byte)'>'] hex =>
+            new HexToken(Encoding.Latin1.GetString(hex[1..^1]).ToCharArray()),
         Said.Text => new StringToken(Encoding.Latin1.GetString(_lexer.Raw(token)[1..^1])),
         _ => Encoding.Latin1.GetString(_lexer.Raw(token)) == "true" ? BooleanToken.True : BooleanToken.False,
     };

@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using Lumbeck.Press.Elsewhere.Source;
 using NetVips;
 
 namespace Lumbeck.Press.Elsewhere;
@@ -33,7 +34,8 @@ internal static class PageRaster
         var stem = Path.Combine(aside, $"page-{page}");
         var number = page.ToString(CultureInfo.InvariantCulture);
         var info = new ProcessStartInfo("/bin/sh") { RedirectStandardError = true, WorkingDirectory = aside };
-        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes} -t {Work}; exec \"$@\"", "sh", program, "-r", $"{PerInch}", "-cropbox",
+        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes} -t {Work}; exec \"$@\"", "sh", program, "-r",
+            $"{PerInch}", "-cropbox",
             "-png", "-singlefile", "-f", number, "-l", number, path, stem])
             info.ArgumentList.Add(word);
         using var run = Process.Start(info) ?? throw No(page);

@@ -1,5 +1,6 @@
 using System.Text;
 using Lumbeck.Press.Colour;
+using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Pdf;
 using NetVips;
 using UglyToad.PdfPig.Tokens;
@@ -51,7 +52,8 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
         var gray = press.Bands == 1;
         size = $"/Type /XObject /Subtype /Image /Width {press.Width} /Height {press.Height} ";
         if (coding is not null)
-            return pdf.Stream(pdf.Reserve(), size + $"/ColorSpace {(gray ? "/DeviceGray" : "/DeviceCMYK /Decode [1 0 1 0 1 0 1 0]")} " +
+            return pdf.Stream(pdf.Reserve(), size
+                + $"/ColorSpace {(gray ? "/DeviceGray" : "/DeviceCMYK /Decode [1 0 1 0 1 0 1 0]")} " +
                 $"/BitsPerComponent 8 /Filter /DCTDecode {seen}", s => press.JpegsaveStream(s, q: 95, keep: Enums.ForeignKeep.None,
                     subsampleMode: Enums.ForeignSubsample.Off), compress: false);
         return pdf.Stream(size + $"/ColorSpace {(gray ? "/DeviceGray" : "/DeviceCMYK")} /BitsPerComponent 8 {seen}",
@@ -98,7 +100,8 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
     {
         var most = space is IndexedSpace i ? Math.Min(i.Most, (1 << bits) - 1) : (1 << bits) - 1;
         double[] at(int n) => space is IndexedSpace own ? own.Entry(Indexed(n)) : [Share(n)];
-        int Indexed(int n) => decode is [var a, var b] ? (int)Math.Clamp(Math.Round(a + (n * (b - a) / ((1 << bits) - 1))), 0, 255) : n;
+        int Indexed(int n) => decode is [var a, var b]
+            ? (int)Math.Clamp(Math.Round(a + (n * (b - a) / ((1 << bits) - 1))), 0, 255) : n;
         double Share(int n) => (decode is [var a, var b] ? a : 0) + (n / (double)most * (decode is [var c, var e] ? e - c : 1));
         var under = space is IndexedSpace table ? table.Base : space;
         List<double[]> entries = [.. Enumerable.Range(0, most + 1).Select(at)];
@@ -185,7 +188,8 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
             for (var y = 0; y < high; y++, from.Align())
                 for (var x = 0; x < wide * n; x++) plain[(y * wide * n) + x] = (byte)(from.Next(bits) * 255L / most);
         }
-        if (decode is null || decode.Length < 2 * n || Enumerable.Range(0, n).All(k => decode[2 * k] == 0 && decode[(2 * k) + 1] == 1)) return plain;
+        if (decode is null || decode.Length < 2 * n || Enumerable.Range(0, n).All(k => decode[2 * k] == 0
+            && decode[(2 * k) + 1] == 1)) return plain;
         for (var at = 0; at < count; at++)
         {
             var (a, b) = (decode[2 * (at % n)], decode[(2 * (at % n)) + 1]);
@@ -208,13 +212,15 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
                 var c = new double[space.Components];
                 for (var k = 0; k < c.Length; k++)
                 {
-                    var (a, b) = decode is not null && (2 * k) + 1 < decode.Length ? (decode[2 * k], decode[(2 * k) + 1]) : space.Range(k, bits);
+                    var (a, b) = decode is not null && (2 * k) + 1 < decode.Length
+                        ? (decode[2 * k], decode[(2 * k) + 1]) : space.Range(k, bits);
                     c[k] = a + (from.Next(bits) / most * (b - a));
                 }
                 var key = string.Join(' ', c);
                 if (!known.TryGetValue(key, out var ink)) known[key] = ink = space.Of(inks, c, false);
                 var at = 4 * ((y * wide) + x);
-                (made[at], made[at + 1], made[at + 2], made[at + 3]) = ((byte)(ink.C * 255), (byte)(ink.M * 255), (byte)(ink.Y * 255), (byte)(ink.K * 255));
+                (made[at], made[at + 1], made[at + 2], made[at + 3]) = ((byte)(ink.C * 255), (byte)(ink.M * 255),
+                    (byte)(ink.Y * 255), (byte)(ink.K * 255));
             }
         }
         return made;

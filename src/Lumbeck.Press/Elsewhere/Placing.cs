@@ -1,3 +1,4 @@
+using Lumbeck.Press.Elsewhere.Source;
 using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Press.Elsewhere;
@@ -43,7 +44,8 @@ internal sealed record CamePage(Affine Upright, (double Wide, double High) Size,
         });
         var size = turned % 2 == 1 ? (h, w) : (w, h);
         // A trim box that is all of the page says nothing.
-        if (box("TrimBox") is not { } own || Meet(own, media) is not { } inside || Same(inside, media)) return new(upright, size, null, 0);
+        if (box("TrimBox") is not { } own || Meet(own, media) is not { } inside
+            || Same(inside, media)) return new(upright, size, null, 0);
         var trim = upright.Of(inside);
         var art = box("BleedBox") is { } bleed && Meet(bleed, media) is { } b2 ? upright.Of(b2) : new(0, 0, size.Item1, size.Item2);
         var past = new[] { trim.Left - art.Left, art.Right - trim.Right, trim.Top - art.Top, art.Bottom - trim.Bottom }.Min();

@@ -1,3 +1,4 @@
+using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Tokens;
 
@@ -7,7 +8,8 @@ namespace Lumbeck.Press.Elsewhere;
 /// Shadings of all seven types (ISO 32000-1, 8.7.4.5) in a house's inks: what says a colour by a function has one of
 /// inks, sampled finely; the corners of meshes have inks in place of colours.
 /// </summary>
-internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, SpaceReader spaces, Func<Space, IReadOnlyList<double[]>, bool, IReadOnlyList<Inks>> inks,
+internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, SpaceReader spaces, Func<Space,
+    IReadOnlyList<double[]>, bool, IReadOnlyList<Inks>> inks,
     bool keeps)
 {
     private const int Fine = 512, FineAcross = 48;
@@ -31,7 +33,8 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
         {
             case 1 when function is not null:
                 var plane = file.Numbers(d, "Domain") is { Length: 4 } four ? four : [0, 1, 0, 1];
-                return pdf.Object($"<< {common("")}/Domain [{Joined(plane)}] /Function {Sampled(function, space, plane, FineAcross)} 0 R >>");
+                return pdf.Object($"<< {common("")}/Domain [{Joined(plane)}] /Function " +
+                    $"{Sampled(function, space, plane, FineAcross)} 0 R >>");
             case 2 or 3 when function is not null:
                 var line = file.Numbers(d, "Domain") is { Length: 2 } two ? two : [0, 1];
                 return pdf.Object($"<< {common("")}/Domain [{Joined(line)}] /Function {Sampled(function, space, line, Fine)} 0 R >>");
@@ -86,7 +89,8 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
         if (function is not null)
         {
             var by = Sampled(function, space, [decode[4], decode[5]], Fine);
-            return pdf.Stream(pdf.Reserve(), common(places) + $"/BitsPerComponent {colour} /Decode [{Joined(decode)}] /Function {by} 0 R " +
+            return pdf.Stream(pdf.Reserve(), common(places)
+                + $"/BitsPerComponent {colour} /Decode [{Joined(decode)}] /Function {by} 0 R " +
                 copier.Packing(mesh), s => s.Write(mesh.Data.Span), compress: false);
         }
         if (keeps && space is CmykSpace)
@@ -115,6 +119,7 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
             Put(made, at + 8, colours[n]);
         }
         return pdf.Stream(common("").Replace($"/ShadingType {written.Kind} ", "/ShadingType 4 ", StringComparison.Ordinal) +
-            $"/BitsPerCoordinate 32 /BitsPerFlag 8 /BitsPerComponent 16 /Decode [{Joined(d[..4])} 0 1 0 1 0 1 0 1]", s => s.Write(made));
+            $"/BitsPerCoordinate 32 /BitsPerFlag 8 /BitsPerComponent 16 /Decode [{Joined(d[..4])} 0 1 0 1 0 1 0 1]",
+                s => s.Write(made));
     }
 }

@@ -47,7 +47,8 @@ internal sealed class HandMade
         {
             var bytes = Encoding.Latin1.GetBytes(contents[n]);
             all.Add([.. Encoding.Latin1.GetBytes($"<< /Length {bytes.Length} >>\nstream\n"), .. bytes, .. "\nendstream"u8]);
-            all.Add(Encoding.Latin1.GetBytes($"<< /Type /Page /Parent 2 0 R {Entries} /Resources 3 0 R /Contents {first + (2 * n)} 0 R >>"));
+            all.Add(Encoding.Latin1.GetBytes($"<< /Type /Page /Parent 2 0 R {Entries} /Resources 3 0 R /Contents " +
+                $"{first + (2 * n)} 0 R >>"));
         }
         foreach (var (n, body) in all.Index())
         {

@@ -36,10 +36,15 @@ public sealed class MendTests(ITestOutputHelper output)
         var report = Mended(came, left, Plan());
         Tool.Run("qpdf", "--check", left);
         var apart = NeverWorse.Of(folder, came, left, Plan().House, inks: name is "gray" or "cmyk" or "two-spots");
-        output.WriteLine($"{name}: mean {apart.Mean:0.00}, largest {apart.Largest:0.0} mm²; {string.Join(" | ", report.Lines.Select(l => l.Says))}");
+        output.WriteLine($"{name}: mean {apart.Mean:0.00}, largest {apart.Largest:0.0} mm²; " +
+            $"{string.Join(" | ", report.Lines.Select(l => l.Says))}");
         report.Lines.ShouldNotContain(l => l.Id == "page.pixels");
         // A face that stands in has other letters.
-        if (name == "unembedded") { report.Lines.Single(l => l.Id == "face.missing").Says.ShouldContain("Work Sans stands for it"); return; }
+        if (name == "unembedded")
+        {
+            report.Lines.Single(l => l.Id == "face.missing")
+            .Says.ShouldContain("Work Sans stands for it"); return;
+        }
         apart.Mean.ShouldBeLessThan(Mixing.Contains(name) ? 12 : 1.5);
         if (!Mixing.Contains(name)) apart.Largest.ShouldBeLessThan(1);
     }
@@ -64,8 +69,10 @@ public sealed class MendTests(ITestOutputHelper output)
         report.IsWhole.ShouldBeTrue();
         static List<string> objects(Folder folder, string file)
         {
-            Tool.Run("qpdf", "--qdf", "--object-streams=disable", "--no-original-object-ids", "--static-id", folder[file], folder[file + ".qdf"]);
-            return [.. File.ReadAllLines(folder[file + ".qdf"], System.Text.Encoding.Latin1).SkipWhile(l => !l.Contains("obj", StringComparison.Ordinal))
+            Tool.Run("qpdf", "--qdf", "--object-streams=disable", "--no-original-object-ids", "--static-id",
+                folder[file], folder[file + ".qdf"]);
+            return [.. File.ReadAllLines(folder[file + ".qdf"], System.Text.Encoding.Latin1).SkipWhile(l =>
+                !l.Contains("obj", StringComparison.Ordinal))
                 .TakeWhile(l => l != "xref").Where(l => !l.StartsWith("% ", StringComparison.Ordinal))];
         }
         objects(folder, "two.pdf").ShouldBe(objects(folder, "one.pdf"));
@@ -87,8 +94,11 @@ public sealed class MendTests(ITestOutputHelper output)
     public void Where_black_is_the_only_ink_nothing_else_is_left_and_words_stay_words()
     {
         using var folder = new Folder();
-        File.WriteAllBytes(folder["came.pdf"], new HandMade().With("/Type /XObject /Subtype /Image /Width 2 /Height 1 /ColorSpace /DeviceRGB /BitsPerComponent 8",
-            [200, 30, 30, 20, 90, 200]).Page("0.8 0.2 0.1 rg 20 20 100 100 re f 0.7 0.6 0.5 0.9 k BT /F 20 Tf 30 300 Td (Salt) Tj ET q 100 0 0 100 150 150 cm /X Do Q",
+        File.WriteAllBytes(folder["came.pdf"], new HandMade()
+            .With("/Type /XObject /Subtype /Image /Width 2 /Height 1 /ColorSpace /DeviceRGB /BitsPerComponent 8",
+            [200, 30, 30, 20, 90, 200])
+                .Page("0.8 0.2 0.1 rg 20 20 100 100 re f 0.7 0.6 0.5 0.9 k BT /F 20 Tf 30 300 Td (Salt) Tj ET q 100 " +
+                "0 0 100 150 150 cm /X Do Q",
             "/Font << /F << /Type /Font /Subtype /Type1 /BaseFont /Times-Roman >> >> /XObject << /X 4 0 R >>"));
         Mended(folder["came.pdf"], folder["left.pdf"], Plan(black: true));
         Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-sDEVICE=inkcov", "-sOutputFile=-", folder["left.pdf"]).Trim()
@@ -115,7 +125,8 @@ public sealed class MendTests(ITestOutputHelper output)
                     case 2: bytes = [.. bytes[..(bytes.Length / 2)], .. bytes[r.From(0, bytes.Length / 2)..]]; break;
                     default:
                         for (var k = 0; k < 6; k++)
-                            if (bytes.AsSpan().IndexOfAnyInRange((byte)'1', (byte)'8') is var at && at >= 0) bytes[r.From(at, bytes.Length - 1)] = (byte)'9';
+                            if (bytes.AsSpan().IndexOfAnyInRange((byte)'1', (byte)'8') is var at
+                                && at >= 0) bytes[r.From(at, bytes.Length - 1)] = (byte)'9';
                         break;
                 }
             Try(bytes);
@@ -147,16 +158,24 @@ public sealed class MendTests(ITestOutputHelper output)
         yield return [];
         yield return "%PDF-1.7\n"u8.ToArray();
         // A form within itself, a pattern within itself, states saved without an end, a page tree in a ring.
-        yield return new HandMade().With("/Type /XObject /Subtype /Form /BBox [0 0 9 9] /Resources << /XObject << /X 4 0 R >> >>", "/X Do").Page("/X Do", "/XObject << /X 4 0 R >>");
-        yield return new HandMade().With("/Type /Pattern /PatternType 1 /PaintType 1 /TilingType 1 /BBox [0 0 9 9] /XStep 9 /YStep 9 /Resources << /Pattern << /P 4 0 R >> >>",
+        yield return new HandMade()
+            .With("/Type /XObject /Subtype /Form /BBox [0 0 9 9] /Resources << /XObject << /X 4 0 R >> >>", "/X Do")
+            .Page("/X Do", "/XObject << /X 4 0 R >>");
+        yield return new HandMade()
+            .With("/Type /Pattern /PatternType 1 /PaintType 1 /TilingType 1 /BBox [0 0 9 9] /XStep 9 /YStep 9 " +
+            "/Resources << /Pattern << /P 4 0 R >> >>",
             "/Pattern cs /P scn 0 0 9 9 re f").Page("/Pattern cs /P scn 0 0 99 99 re f", "/Pattern << /P 4 0 R >>");
         yield return new HandMade().Page(string.Concat(Enumerable.Repeat("q ", 5000)), "");
         yield return new HandMade().Page(new string('[', 4000), "");
-        yield return new HandMade().With("/Type /XObject /Subtype /Image /Width 99999 /Height 99999 /ColorSpace /DeviceRGB /BitsPerComponent 8", [1]).Page("/X Do", "/XObject << /X 4 0 R >>");
-        yield return new HandMade().With("/FunctionType 4 /Domain [0 1] /Range [0 1 0 1 0 1]", "{ " + string.Concat(Enumerable.Repeat("dup ", 30000)) + "}")
+        yield return new HandMade()
+            .With("/Type /XObject /Subtype /Image /Width 99999 /Height 99999 /ColorSpace /DeviceRGB " +
+            "/BitsPerComponent 8", [1]).Page("/X Do", "/XObject << /X 4 0 R >>");
+        yield return new HandMade().With("/FunctionType 4 /Domain [0 1] /Range [0 1 0 1 0 1]", "{ "
+            + string.Concat(Enumerable.Repeat("dup ", 30000)) + "}")
             .Page("/S sh", "/Shading << /S << /ShadingType 2 /ColorSpace /DeviceRGB /Coords [0 0 9 9] /Function 4 0 R >> >>");
         yield return new HandMade().With("/Filter /FlateDecode", Bomb()).Page("/X Do", "/XObject << /X 4 0 R >>");
-        yield return new HandMade().With("/Type /XObject /Subtype /Form /BBox [0 0 9 9] /Filter /FlateDecode", Bomb()).Page("/X Do", "/XObject << /X 4 0 R >>");
+        yield return new HandMade().With("/Type /XObject /Subtype /Form /BBox [0 0 9 9] /Filter /FlateDecode", Bomb())
+            .Page("/X Do", "/XObject << /X 4 0 R >>");
     }
 
     private static byte[] Bomb()

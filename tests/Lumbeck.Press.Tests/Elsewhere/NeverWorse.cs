@@ -48,14 +48,17 @@ internal static class NeverWorse
         return Seen(inks, PressCondition.Of(house));
     }
 
-    private static void Draw(string file, string device, int page, string to) => Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER",
-        $"-sDEVICE={device}", $"-r{PerInch}", "-dTextAlphaBits=4", "-dGraphicsAlphaBits=4", $"-dFirstPage={page}", $"-dLastPage={page}",
+    private static void Draw(string file, string device, int page, string to) => Tool.Run("gs", "-q", "-dNOPAUSE",
+        "-dBATCH", "-dSAFER",
+        $"-sDEVICE={device}", $"-r{PerInch}", "-dTextAlphaBits=4", "-dGraphicsAlphaBits=4", $"-dFirstPage={page}",
+            $"-dLastPage={page}",
         $"-sOutputFile={to}", file);
 
     private static Image Seen(Image inks, PressCondition condition)
     {
         using var cmyk = inks.Copy(interpretation: Enums.Interpretation.Cmyk);
-        using var lab = cmyk.IccImport(pcs: Enums.PCS.Lab, intent: Enums.Intent.Relative, inputProfile: Profiles.PathOf(condition.Profile),
+        using var lab = cmyk.IccImport(pcs: Enums.PCS.Lab, intent: Enums.Intent.Relative,
+            inputProfile: Profiles.PathOf(condition.Profile),
             embedded: false);
         return lab.CopyMemory();
     }

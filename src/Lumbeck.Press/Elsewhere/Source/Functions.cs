@@ -1,7 +1,7 @@
 using System.Text;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>A function of a PDF (ISO 32000-1, 7.10): figures in, figures out, each within its range.</summary>
 internal abstract class Function(double[] domain, double[]? range)
@@ -28,7 +28,8 @@ internal abstract class Function(double[] domain, double[]? range)
 
     protected abstract double[] Worked(double[] x);
 
-    protected static double Within(double v, double a, double b) => double.IsNaN(v) ? a : Math.Min(Math.Max(v, Math.Min(a, b)), Math.Max(a, b));
+    protected static double Within(double v, double a, double b) => double.IsNaN(v) ? a
+        : Math.Min(Math.Max(v, Math.Min(a, b)), Math.Max(a, b));
 
     protected static double Between(double x, double x0, double x1, double y0, double y1) =>
         x1 == x0 ? y0 : y0 + ((x - x0) * (y1 - y0) / (x1 - x0));

@@ -1,4 +1,4 @@
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>
 /// Shadings by triangles and patches (ISO 32000-1, 8.7.4.5.5 to 8) as fine triangles: between their corners a colour
@@ -78,7 +78,8 @@ internal static class Meshes
 
         public (double X, double Y) Point() => (Next(mesh.Place, 0), Next(mesh.Place, 1));
 
-        public double[] Colour() => [.. Enumerable.Range(0, figures).Select(k => Next(mesh.Colour, Math.Min(2 + k, (mesh.Decode.Length / 2) - 1)))];
+        public double[] Colour() => [.. Enumerable.Range(0, figures).Select(k =>
+            Next(mesh.Colour, Math.Min(2 + k, (mesh.Decode.Length / 2) - 1)))];
 
         public Corner Corner()
         {
@@ -128,7 +129,8 @@ internal static class Meshes
     {
         public Corner At(double u, double v)
         {
-            static double[] weights(double t) => [(1 - t) * (1 - t) * (1 - t), 3 * t * (1 - t) * (1 - t), 3 * t * t * (1 - t), t * t * t];
+            static double[] weights(double t) => [(1 - t) * (1 - t) * (1 - t), 3 * t * (1 - t) * (1 - t),
+                3 * t * t * (1 - t), t * t * t];
             var (bu, bv) = (weights(u), weights(v));
             var (x, y) = (0.0, 0.0);
             for (var i = 0; i < 4; i++)
@@ -176,7 +178,8 @@ internal static class Meshes
     {
         void within(int at, int corner, int a, int b, int c, int d, int e, int f, int far)
         {
-            double of(Func<(double X, double Y), double> k) => ((-4 * k(p[corner])) + (6 * (k(p[a]) + k(p[b]))) - (2 * (k(p[c]) + k(p[d])))
+            double of(Func<(double X, double Y), double> k) => ((-4 * k(p[corner]))
+                + (6 * (k(p[a]) + k(p[b]))) - (2 * (k(p[c]) + k(p[d])))
                 + (3 * (k(p[e]) + k(p[f]))) - k(p[far])) / 9;
             p[at] = (of(q => q.X), of(q => q.Y));
         }

@@ -4,7 +4,7 @@ using Lumbeck.Press.Pdf;
 using NetVips;
 using Intent = Lumbeck.Core.Trade.Houses.Intent;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>Shares of the four inks, from 0 to 1.</summary>
 internal readonly record struct Inks(double C, double M, double Y, double K)
@@ -82,7 +82,8 @@ internal sealed class PressInks(PressCondition condition, BlackAlone black, bool
     {
         if (all.Count == 0) return [];
         float[] values = [.. all.SelectMany(c => (float[])[(float)c.L, (float)c.A, (float)c.B])];
-        using var row = Image.NewFromMemoryCopy(MemoryMarshal.AsBytes(values.AsSpan()).ToArray(), all.Count, 1, 3, Enums.BandFormat.Float);
+        using var row = Image.NewFromMemoryCopy(MemoryMarshal.AsBytes(values.AsSpan()).ToArray(), all.Count, 1, 3,
+            Enums.BandFormat.Float);
         using var lab = row.Copy(interpretation: Enums.Interpretation.Lab);
         using var press = lab.IccExport(outputProfile: _profile, intent: How, depth: 16);
         var inks = press.WriteToMemory<ushort>();

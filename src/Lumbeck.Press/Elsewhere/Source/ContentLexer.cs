@@ -1,7 +1,7 @@
 using System.Buffers.Text;
 using System.Text;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>What a piece of content is.</summary>
 internal enum Said { Number, Name, Text, Array, Dictionary, Word, End }
@@ -30,7 +30,8 @@ internal sealed class ContentLexer(byte[] content)
         if (raw.IndexOf((byte)'#') < 0) return Encoding.Latin1.GetString(raw);
         var s = new StringBuilder();
         for (var n = 0; n < raw.Length; n++)
-            if (raw[n] == '#' && n + 2 < raw.Length && Utf8Parser.TryParse(raw.Slice(n + 1, 2), out byte b, out var used, 'x') && used == 2)
+            if (raw[n] == '#' && n + 2 < raw.Length && Utf8Parser.TryParse(raw.Slice(n + 1, 2), out byte b,
+                out var used, 'x') && used == 2)
             {
                 s.Append((char)b);
                 n += 2;
@@ -67,7 +68,8 @@ internal sealed class ContentLexer(byte[] content)
         while (_at < content.Length && !IsEnd(content[_at])) _at++;
         var word = content.AsSpan(from, _at - from);
         var sign = word[0] is (byte)'+' or (byte)'-' ? 1 : 0;
-        if (word.Length > sign && (word[sign] is >= (byte)'0' and <= (byte)'9' or (byte)'.' or (byte)'-') && Figure(word) is { } figure)
+        if (word.Length > sign && (word[sign] is >= (byte)'0' and <= (byte)'9' or (byte)'.' or (byte)'-')
+            && Figure(word) is { } figure)
             return new(Said.Number, from, _at, figure);
         return new(Said.Word, from, _at);
     }
@@ -78,7 +80,8 @@ internal sealed class ContentLexer(byte[] content)
         if (Utf8Parser.TryParse(word, out double value, out var used) && used == word.Length && double.IsFinite(value)) return value;
         var (negative, n) = (word[0] == '-', word[0] is (byte)'+' or (byte)'-' ? 1 : 0);
         while (n < word.Length && word[n] == '-') n++;
-        if (Utf8Parser.TryParse(word[n..], out value, out used) && used > 0 && double.IsFinite(value)) return negative ? -value : value;
+        if (Utf8Parser.TryParse(word[n..], out value, out used) && used > 0 && double.IsFinite(value)) return negative
+            ? -value : value;
         return null;
     }
 

@@ -3,7 +3,7 @@ using UglyToad.PdfPig.Core;
 using UglyToad.PdfPig.Exceptions;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>
 /// A PDF made elsewhere, its objects looked up so that a loop of references comes to an end. Its structure is read by a

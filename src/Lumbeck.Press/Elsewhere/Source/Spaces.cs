@@ -1,7 +1,7 @@
 using System.Security.Cryptography;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>A colour space (ISO 32000-1, 8.6): its figures, and what they are in a house's inks.</summary>
 internal abstract record Space(int Components)

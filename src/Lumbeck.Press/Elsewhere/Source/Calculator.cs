@@ -1,4 +1,4 @@
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>A function in the small stack language (ISO 32000-1, 7.10.5).</summary>
 internal sealed class Calculator : Function

@@ -2,7 +2,7 @@ using System.IO.Compression;
 using UglyToad.PdfPig.Filters;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>
 /// Streams unpacked (ISO 32000-1, 7.4) within bounds: a few kilobytes can say they are gigabytes. Flate is unpacked
