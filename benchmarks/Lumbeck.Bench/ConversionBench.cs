@@ -78,6 +78,9 @@ internal static class ConversionBench
             case "planner" or "ruled" or "sudokus" or "solved":
                 PlannerBench.Do(what, folder);
                 break;
+            case "mend-text" or "mend-cover":
+                MendBench.Do(what, folder, files[0]);
+                break;
             case "flat" or "kept":
                 FlatBench.Do(what, folder, files[0]);
                 break;

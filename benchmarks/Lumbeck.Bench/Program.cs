@@ -30,6 +30,7 @@ try
     if (wanted("history")) HistoryBench.Run(folder);
     if (wanted("art")) ArtBench.Run(folder);
     if (wanted("flat")) FlatBench.Run(folder);
+    if (wanted("mend")) MendBench.Run(folder);
     if (wanted("liveries")) await LiveryBench.Run(folder);
 }
 finally { Directory.Delete(folder, recursive: true); }

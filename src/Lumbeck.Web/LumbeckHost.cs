@@ -89,6 +89,7 @@ public static class LumbeckHost
         PictureRoutes.Map(app);
         PlateRoutes.Map(app);
         LiveryRoutes.Map(app);
+        MendRoutes.Map(app);
         ColourRoutes.Map(app);
         WorkRoutes.Map(app);
         FaceRoutes.Map(app);

@@ -153,4 +153,29 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.AndWait(() => browser.Find("[data-remove]").Click());
         Desk.Jobs.Job("hive").Job.Items.OfType<CodeItem>().ShouldBeEmpty();
     }
+
+    /// <summary>A finished file in a screen's colours is mended on Press, kept with what was said, seen before and after.</summary>
+    [Fact]
+    public void A_file_made_elsewhere_is_mended_kept_and_let_go()
+    {
+        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
+        var slug = $"mended-{Guid.NewGuid():n}"[..18];
+        desk.Bench.Begin("Mended", desk.Jobs.Job("pass").Job, "test", slug);
+        var file = Path.Combine(browser.Data, $"{slug}.pdf");
+        using (var s = File.Create(file))
+            desk.Pressing.WritePress(desk.Jobs.Job(slug), new(PressKind.Pdf) { Rgb = true, Marks = false }, s);
+        browser.Go($"/jobs/{slug}/press");
+        browser.Find("#mend-form input[type=file]").SendKeys(file);
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended details")).Count == 1);
+        browser.Text("#mended").ShouldContain($"{slug}.pdf");
+        browser.Text("#mended").ShouldContain("accepted by Plover Street");
+        browser.Text("#mended").ShouldContain("Colours of a screen were brought to");
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended img"))
+            .All(i => (bool)browser.Driver.ExecuteScript("return arguments[0].complete && arguments[0].naturalWidth > 0", i)!));
+        File.WriteAllText(file, "no PDF at all");
+        browser.Find("#mend-form input[type=file]").SendKeys(file);
+        browser.Until(() => browser.Text("#unmended").Contains("this is no PDF", StringComparison.Ordinal));
+        browser.Find("#mended form button").Click();
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended")).Count == 0);
+    }
 }

@@ -1,6 +1,8 @@
+using System.Text.Json;
 using Lumbeck.Intake.Judging;
 using Lumbeck.Press.Elsewhere;
 using Lumbeck.Press.Kinds;
+using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Making;
 
@@ -37,10 +39,59 @@ public static class MendDesk
         {
             Reading = t.Reading,
             Spots = [.. t.House.FinishingInks],
+            Sheet = sheet.Sheet,
             Panels = [.. sheet.Sheet.Panels.Select(p => (p.Part, p.Face))],
             Scale = scale,
         };
     }
+
+    /// <summary>A job’s mended files, the last one first, each with what was said of it.</summary>
+    public static IReadOnlyList<(MendedRow Row, MendedFile Said)> Mended(this PressDesk press, OnBench on) =>
+        [.. new MendShelf(press.Jobs.Store).Of(on.JobId).Select(r => (r, JsonSerializer.Deserialize<MendedFile>(r.Report, Options)!))];
+
+    /// <summary>Mends a file and keeps it with the job: what came, what left, and what was said.</summary>
+    /// <param name="press">The press.</param>
+    /// <param name="on">The job.</param>
+    /// <param name="path">The file that came.</param>
+    /// <param name="name">What it is called.</param>
+    /// <param name="inside">Whether it is the inside.</param>
+    /// <param name="scale">Whether pages of another size are scaled.</param>
+    /// <param name="cancel">Ends the work.</param>
+    /// <exception cref="Refusal">It can’t be read or mended.</exception>
+    public static MendedRow KeepMended(this PressDesk press, OnBench on, string path, string name, bool inside, bool scale,
+        CancellationToken cancel)
+    {
+        var to = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
+        try
+        {
+            var said = press.Mend(on, path, to, Wants(on, inside, scale), cancel: cancel);
+            string kept(string file) => press.Files.Keep(s => { using var f = File.OpenRead(file); f.CopyTo(s); }).Name;
+            var row = new MendedRow
+            {
+                Id = Guid.NewGuid().ToString("n"),
+                Job = on.JobId,
+                Name = Plain.Line(name) is { Length: > 0 } line ? line[..Math.Min(80, line.Length)] : "a file",
+                Inside = inside,
+                Scale = scale,
+                Came = kept(path),
+                File = kept(to),
+                Report = JsonSerializer.SerializeToUtf8Bytes(said, Options),
+            };
+            new MendShelf(press.Jobs.Store).Add(row);
+            return row;
+        }
+        finally { File.Delete(to); }
+    }
+
+    private static readonly JsonSerializerOptions Options = new(JobJson.Options);
+
+    /// <summary>One of a job’s mended files; null where there is none of that id.</summary>
+    public static MendedRow? FindMended(this PressDesk press, OnBench on, string id) =>
+        new MendShelf(press.Jobs.Store).Find(on.JobId, id);
+
+    /// <summary>Lets a mended file go.</summary>
+    public static void RemoveMended(this PressDesk press, OnBench on, string id) =>
+        new MendShelf(press.Jobs.Store).Remove(on.JobId, id);
 
     /// <summary>Mends a file and takes it to reception.</summary>
     /// <param name="press">The press.</param>
@@ -57,10 +108,21 @@ public static class MendDesk
         var t = on.Job.Ticket;
         var at = DateTimeOffset.Parse(press.Jobs.Store.Revision(on.Revision).At, CultureInfo.InvariantCulture);
         var note = new PressNote(t.Title, t.Author, $"{(plan.Inside ? "inside" : "cover")}, {t.Trim.Show(t.Unit)}, for {t.House.Name}",
-            at, on.JobId, on.Revision);
+            at, on.JobId, on.Revision)
+        {
+            Slug = $"{t.Title} · {t.House.Name} · {at.UtcDateTime.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}",
+        };
         MendReport report;
         using (var output = new FileStream(to, FileMode.Create, FileAccess.Write, FileShare.None, 1 << 16))
             report = Mending.Mend(path, output, plan, press.Jobs.Drawer.Shelf, note, told, cancel);
+        if (plan.Inside && report.Printed != on.Composed.Geometry.Spine.Pages)
+            report = report with
+            {
+                Lines = report.Lines.Add(new("pages.count", MendState.Left, null,
+                    $"The file prints as {Many.Of(report.Printed, "page")}, the " +
+                    $"ticket says {on.Composed.Geometry.Spine.Pages}: lay the file on Ticket and take its count " +
+                        $"over, for the spine.")),
+            };
         var expected = plan.Inside
             ? press.ExpectsPages(on) with { Pages = press.ExpectsPages(on).Pages! with { Count = report.Printed, Blank = null } }
             : press.Expects(on) with { Number = null };

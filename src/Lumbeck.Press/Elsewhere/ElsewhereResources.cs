@@ -121,7 +121,7 @@ internal sealed class ElsewhereResources
         return new(i.C * share, i.M * share, i.Y * share, i.K);
     }
 
-    private Inks Shown(Inks inks) => Light ? Elsewhere.Inks.Black(Math.Min(1, (0.3 * inks.C) + (0.59 * inks.M)
+    private Inks Shown(Inks inks) => Light ? Source.Inks.Black(Math.Min(1, (0.3 * inks.C) + (0.59 * inks.M)
         + (0.11 * inks.Y) + inks.K)) : inks;
 
     private double Lightness(Space space, double[] at) => space switch

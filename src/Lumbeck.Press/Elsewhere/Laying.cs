@@ -67,9 +67,9 @@ internal sealed class Laying(MendPlan plan, List<MendLine> lines)
         if (Is(aw, w) && Is(ah, h))
         {
             var bleed = _trim.Left > 0 ? Math.Max(_trim.Left, _trim.Top) : 0;
-            if (page.Trim is not null)
+            if (page.Trim is not null && page.Size.Wide > _wide + (2 * Near))
                 Tell("box.marks", MendState.Done, 1, "What lies outside the bleed, such as marks, was left off.");
-            return Bled(new(0, page.Upright.Then(Middle(art, _trim)), Whole), page.Trim is null ? 0 : page.Bleeds, bleed, 1);
+            return Bled(new(0, page.Upright.Then(Middle(art, _trim)), Whole), (aw, ah), page.Trim is null ? 0 : page.Bleeds, bleed, 1);
         }
         if (Is(aw, h) && Is(ah, w) || (page.Trim is null && Is(aw, _high) && Is(ah, _wide)))
         {
@@ -135,12 +135,15 @@ internal sealed class Laying(MendPlan plan, List<MendLine> lines)
     /// Art that ends at the cut goes on past it as its own mirror image, as far as the bleed: its marks are laid again,
     /// turned over at each edge.
     /// </summary>
-    private IEnumerable<PlacedPart> Bled(PlacedPart part, double bleeds, double wanted, int page)
+    private IEnumerable<PlacedPart> Bled(PlacedPart part, (double Wide, double High) art, double bleeds, double wanted, int page)
     {
         if (wanted <= 0 || bleeds >= wanted - Near) return [part];
-        Tell("bleed.grown", MendState.Done, page, $"The art runs {Length.FromDrawing(bleeds).Show(plan.House.Unit)} past the cut of " +
-            $"{Length.FromDrawing(wanted).Show(plan.House.Unit)}: it goes on as its own mirror image.");
-        var b = new Bounds(_trim.Left - bleeds, _trim.Top - bleeds, _trim.Right + bleeds, _trim.Bottom + bleeds);
+        Tell("bleed.grown", MendState.Done, page,
+            $"The art runs {Length.FromDrawing(bleeds).Show(plan.House.Unit)} past the cut, where " +
+            $"{Length.FromDrawing(wanted).Show(plan.House.Unit)} are wanted: it goes on as its own mirror image.");
+        // Where it is a hair smaller than the cut it is turned over at its own edge, so that no white shows between.
+        var (dw, dh) = (Math.Max(0, _trim.Right - _trim.Left - art.Wide) / 2, Math.Max(0, _trim.Bottom - _trim.Top - art.High) / 2);
+        var b = new Bounds(_trim.Left - bleeds + dw, _trim.Top - bleeds + dh, _trim.Right + bleeds - dw, _trim.Bottom + bleeds - dh);
         List<PlacedPart> parts = [];
         foreach (var (dx, dy) in new[] { (-1, -1), (0, -1), (1, -1), (-1, 0), (1, 0), (-1, 1), (0, 1), (1, 1) })
         {

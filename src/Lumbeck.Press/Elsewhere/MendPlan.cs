@@ -30,6 +30,9 @@ public sealed record MendPlan(House House, Size Whole, Box Trim)
     /// <summary>The faces of a cover's panels on its sheet, from the left: back, spine, front and what lies beside.</summary>
     public ImmutableArray<(Part Part, Box Face)> Panels { get; init; } = [];
 
+    /// <summary>The cover's sheet, which printer's marks are drawn about where the house wants them.</summary>
+    public Surface? Sheet { get; init; }
+
     /// <summary>A page of another size may be scaled to this one; else it is laid in the middle and told.</summary>
     public bool Scale { get; init; }
 }

@@ -2,6 +2,7 @@ using System.Text;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
+using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Tokens;
 
@@ -20,17 +21,36 @@ internal sealed class MendWriting
     private readonly ElsewhereResources _has;
     private readonly Dictionary<int, (int Form, bool Transparent)> _forms = [];
     private readonly Dictionary<int, Came> _came = [];
+    private readonly (double Margin, int Form)? _marks;
 
     /// <summary>A page that came, rewritten: what it says and names; null content where it is drawn as pixels.</summary>
     private sealed record Came(byte[]? Content, UsedResources Used, bool Transparent);
 
-    public MendWriting(SourceFile file, string path, PdfWriter pdf, MendPlan plan, FaceShelf shelf, string aside,
+    public MendWriting(SourceFile file, string path, PdfWriter pdf, MendPlan plan, FaceShelf shelf, PressNote note, string aside,
         List<MendLine> lines, CancellationToken cancel)
     {
         (_file, _path, _pdf, _plan, _aside, _lines, _cancel) = (file, path, pdf, plan, aside, lines, cancel);
+        if (plan.Sheet is { } sheet && PageBoxes.Of(sheet, new(plan.Kind), plan.House) is { Marked: true } boxes)
+            _marks = (boxes.Margin, Marked(boxes, shelf, note));
         var condition = PressCondition.Of(plan.House);
         _inks = new(condition, new BlackAlone(new PressColour(condition)), plan.Black);
         _has = new(file, pdf, _inks, aside, plan, new StandIns(shelf));
+    }
+
+    /// <summary>Printer's marks as a form of the whole page.</summary>
+    private int Marked(PageBoxes boxes, FaceShelf shelf, PressNote note)
+    {
+        var faces = new SortedDictionary<FaceId, EmbeddedFace>();
+        EmbeddedFace face(FaceId id) => faces.TryGetValue(id, out var f) ? f
+            : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture), _pdf.Reserve());
+        var ink = new InkText(null);
+        var has = new PageResources(_pdf, face, new(_pdf, _plan.House, null), new(_pdf), ink, boxes.Media);
+        var marks = new PressMarks(boxes, _plan.House, note, has, shelf, ink, new(_plan.Kind)).Draw();
+        var fonts = string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
+        var form = _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{Joined(0, 0, boxes.Wide, boxes.High)}] /Resources " +
+            $"{has.Write(fonts)} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
+        foreach (var one in faces.Values) one.Write(_pdf);
+        return form;
     }
 
     private static string Joined(params ReadOnlySpan<double> figures)
@@ -44,9 +64,13 @@ internal sealed class MendWriting
     {
         var (content, used, transparent) = (new StringBuilder(), new UsedResources(), false);
         // A page that is as it should be keeps its own content.
-        if (page.Parts is [{ } only] && only.Place == Affine.Identity && only.Clip == new Bounds(0, 0, page.Wide, page.High)
+        if (_marks is null && page.Parts is [{ } only] && only.Place == Affine.Identity && only.Clip == new Bounds(0,
+            0, page.Wide, page.High)
             && Read(only.Page) is { Content: { } kept } own)
             return Written(tree, page, _pdf.Stream("", s => s.Write(kept)), own.Used, own.Transparent);
+        if (_marks is var (margin, marks))
+            content.Append('/').Append(used.Add("XObject", marks)).Append(" Do q ").Append(PdfText.Matrix(Affine.Move(margin, margin)))
+                .Append(" cm\n");
         foreach (var part in page.Parts)
         {
             var (form, lets) = Form(part.Page);
@@ -55,14 +79,17 @@ internal sealed class MendWriting
             content.Append("q ").Append(Joined(c.Left, c.Top, c.Right - c.Left, c.Bottom - c.Top)).Append(" re W n ")
                 .Append(PdfText.Matrix(part.Place)).Append(" cm /").Append(used.Add("XObject", form)).Append(" Do Q\n");
         }
+        if (_marks is not null) content.Append("Q\n");
         return Written(tree, page, _pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content.ToString()))), used, transparent);
     }
 
     private int Written(int tree, LeavingPage page, int stream, UsedResources used, bool transparent)
     {
-        var (t, whole) = (page.Trim, Joined(0, 0, page.Wide, page.High));
-        return _pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [{whole}] /BleedBox [{whole}] /TrimBox " +
-            $"[{Joined(t.Left, t.Top, t.Right, t.Bottom)}] {(transparent ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "")}" +
+        var (t, m) = (page.Trim, _marks?.Margin ?? 0);
+        return _pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [{Joined(0, 0, page.Wide + (2 * m), page.High + (2 * m))}] " +
+            $"/BleedBox [{Joined(m, m, m + page.Wide, m + page.High)}] /TrimBox " +
+            $"[{Joined(m + t.Left, m + t.Top, m + t.Right, m + t.Bottom)}] " +
+                $"{(transparent ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "")}" +
             $"/Resources {used} /Contents {stream} 0 R >>");
     }
 

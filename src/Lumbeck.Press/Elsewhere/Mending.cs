@@ -55,7 +55,7 @@ public static class Mending
             var laying = new Laying(plan, lines);
             var pages = plan.Inside ? laying.Inside(came) : laying.Cover(came);
             using var pdf = new PdfWriter(output, plan.Kind.Version);
-            var writing = new MendWriting(file, path, pdf, plan, shelf, aside.FullName, lines, cancel);
+            var writing = new MendWriting(file, path, pdf, plan, shelf, note, aside.FullName, lines, cancel);
             var tree = pdf.Reserve();
             var kids = new List<int>();
             foreach (var (n, page) in pages.Index())

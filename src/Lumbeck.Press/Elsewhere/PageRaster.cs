@@ -30,22 +30,7 @@ internal static class PageRaster
     /// <exception cref="Refusal">It can't be drawn here.</exception>
     public static Image Of(string path, int page, PressInks inks, string aside, CancellationToken cancel)
     {
-        if (Program.Value is not { } program) throw No(page);
-        var stem = Path.Combine(aside, $"page-{page}");
-        var number = page.ToString(CultureInfo.InvariantCulture);
-        var info = new ProcessStartInfo("/bin/sh") { RedirectStandardError = true, WorkingDirectory = aside };
-        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes} -t {Work}; exec \"$@\"", "sh", program, "-r",
-            $"{PerInch}", "-cropbox",
-            "-png", "-singlefile", "-f", number, "-l", number, path, stem])
-            info.ArgumentList.Add(word);
-        using var run = Process.Start(info) ?? throw No(page);
-        using var stop = cancel.Register(() => { try { run.Kill(); } catch (InvalidOperationException) { } });
-        run.StandardError.ReadToEnd();
-        run.WaitForExit();
-        cancel.ThrowIfCancellationRequested();
-        var file = stem + ".png";
-        if (run.ExitCode != 0 || !File.Exists(file)) throw No(page);
-        using var seen = Image.NewFromFile(file, access: Enums.Access.Random);
+        using var seen = Drawn(path, page, PerInch, inks: false, cancel, aside);
         if (inks.BlackAlone) return inks.Black.Of(seen).CopyMemory();
         using var rgb = seen.Copy(interpretation: Enums.Interpretation.Srgb);
         using var press = inks.Transform(rgb, Colour.Profiles.PathOf("sRGB"));
@@ -58,6 +43,35 @@ internal static class PageRaster
         using var b = rgb.ExtractBand(2);
         using var plain = (r.Equal(g)) & (g.Equal(b));
         return plain.Ifthenelse(alone, press).Copy(interpretation: Enums.Interpretation.Cmyk).CopyMemory();
+    }
+
+    /// <summary>A page as it is drawn, upright, in red, green and blue or in its inks.</summary>
+    /// <exception cref="Refusal">It can't be drawn here.</exception>
+    public static Image Drawn(string path, int page, double perInch, bool inks, CancellationToken cancel, string? within = null)
+    {
+        if (Program.Value is not { } program) throw No(page);
+        var aside = within ?? Directory.CreateTempSubdirectory("lumbeck-look-").FullName;
+        try
+        {
+            var number = page.ToString(CultureInfo.InvariantCulture);
+            var stem = Path.Combine(aside, $"page-{number}");
+            var info = new ProcessStartInfo("/bin/sh") { RedirectStandardError = true, WorkingDirectory = aside };
+            foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes} -t {Work}; exec \"$@\"", "sh", program,
+                "-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-cropbox", .. inks
+                    ? (string[])["-tiff", "-overprint"] : ["-png"],
+                "-singlefile", "-f", number, "-l", number, Path.GetFullPath(path), stem])
+                info.ArgumentList.Add(word);
+            using var run = Process.Start(info) ?? throw No(page);
+            using var stop = cancel.Register(() => { try { run.Kill(); } catch (InvalidOperationException) { /* it has ended */ } });
+            run.StandardError.ReadToEnd();
+            run.WaitForExit();
+            cancel.ThrowIfCancellationRequested();
+            var file = stem + (inks ? ".tif" : ".png");
+            if (run.ExitCode != 0 || !File.Exists(file)) throw No(page);
+            using var image = Image.NewFromFile(file);
+            return image.CopyMemory();
+        }
+        finally { if (within is null) Directory.Delete(aside, recursive: true); }
     }
 
     private static Refusal No(int page) => new("page", $"page {page} can’t be carried over, and nothing here can draw it as pixels");

@@ -85,12 +85,15 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
     /// <summary>What reception said of a file from elsewhere, and what that is called.</summary>
     public Intake.Judging.Verdict? Verdict { get; private set; }
     public string Judged { get; private set; } = "";
+    /// <summary>Files from elsewhere that were mended for this job.</summary>
+    public IReadOnlyList<(Store.MendedRow Row, MendedFile Said)> Mended { get; private set; } = [];
 
     public override async Task<IActionResult> OnGetAsync(string slug, string? item, string? sheet)
     {
         var result = await base.OnGetAsync(slug, item, sheet);
         if (result is NotFoundResult) return result;
         var t = On.Job.Ticket;
+        Mended = Desk.Pressing.Mended(On);
         Houses = [t.House,
             .. Desk.Houses.All().Select(h => h.House).Where(h => h.Id != t.House.Id && h.Binds(t.Binding))];
         For = Houses.FirstOrDefault(h =>
@@ -139,6 +142,34 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
             && int.TryParse(ends[^1], CultureInfo.InvariantCulture, out var last)
             ? (first, last)
             : throw new Refusal("pages", $"`{LengthText.Clip(typed)}` is no page, and no range such as 2–5");
+    }
+
+    /// <summary>A finished file from elsewhere, made press-ready and kept with the job.</summary>
+    public async Task<IActionResult> OnPostMendAsync(string slug, IFormFile? file, bool inside, bool scale)
+    {
+        var there = $"/jobs/{Uri.EscapeDataString(slug)}/press";
+        if (file is null) return Redirect(there);
+        var aside = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
+        try
+        {
+            var on = Desk.Jobs.Job(slug);
+            await using (var s = new FileStream(aside, FileMode.CreateNew)) await file.CopyToAsync(s, HttpContext.RequestAborted);
+            await Task.Run(() => Desk.Pressing.KeepMended(on, aside, Path.GetFileName(file.FileName.Replace('\\', '/')), inside, scale,
+                HttpContext.RequestAborted));
+        }
+        catch (Refusal r) when (r.Path == "job") { return NotFound(); }
+        catch (Refusal r) { TempData["unmended"] = $"{file.FileName}: {r.Message}."; }
+        catch (OperationCanceledException) { return new EmptyResult(); }
+        finally { System.IO.File.Delete(aside); }
+        return Redirect(there + "#mended");
+    }
+
+    /// <summary>Lets a mended file go.</summary>
+    public IActionResult OnPostUnmend(string slug, string? id)
+    {
+        try { Desk.Pressing.RemoveMended(Desk.Jobs.Job(slug), id ?? ""); }
+        catch (Refusal) { return NotFound(); }
+        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press");
     }
 
     /// <summary>A finished file from elsewhere; it is looked at and not kept.</summary>

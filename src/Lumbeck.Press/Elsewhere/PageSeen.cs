@@ -1,0 +1,56 @@
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Elsewhere.Source;
+using NetVips;
+
+namespace Lumbeck.Press.Elsewhere;
+
+/// <summary>
+/// Pages before and after, to be looked at side by side: the one that came as a screen shows it, the one that leaves as
+/// the house's press would, and where they differ.
+/// </summary>
+public static class PageSeen
+{
+    /// <summary>Whether pages can be drawn here.</summary>
+    public static bool IsHere => PageRaster.IsHere;
+
+    /// <exception cref="Refusal">It can’t be drawn.</exception>
+    public static byte[] Came(string path, int page, double perInch, CancellationToken cancel)
+    {
+        using var seen = PageRaster.Drawn(path, page, perInch, inks: false, cancel);
+        return seen.JpegsaveBuffer(q: 85, keep: Enums.ForeignKeep.None);
+    }
+
+    /// <exception cref="Refusal">It can’t be drawn.</exception>
+    public static byte[] Left(string path, int page, double perInch, PressCondition condition, CancellationToken cancel)
+    {
+        using var seen = InPrint(path, page, perInch, condition, cancel);
+        return seen.JpegsaveBuffer(q: 85, keep: Enums.ForeignKeep.None);
+    }
+
+    private static Image InPrint(string path, int page, double perInch, PressCondition condition, CancellationToken cancel)
+    {
+        using var inks = PageRaster.Drawn(path, page, perInch, inks: true, cancel);
+        using var cmyk = inks.Copy(interpretation: Enums.Interpretation.Cmyk);
+        return ScreenView.Of(cmyk, condition).CopyMemory();
+    }
+
+    /// <summary>White where the two are alike, the darker the further apart (ΔE*ab 25 and more is black).</summary>
+    /// <exception cref="Refusal">One of them can’t be drawn.</exception>
+    public static byte[] Apart((string Path, int Page) came, (string Path, int Page) left, double perInch, PressCondition condition,
+        CancellationToken cancel)
+    {
+        using var was = PageRaster.Drawn(came.Path, came.Page, perInch, inks: false, cancel);
+        var house = new PressInks(condition, new BlackAlone(new PressColour(condition)), false);
+        using var rgb = was.Copy(interpretation: Enums.Interpretation.Srgb);
+        using var press = house.Transform(rgb, Profiles.PathOf("sRGB"));
+        using var shown = ScreenView.Of(press, condition);
+        using var now = InPrint(left.Path, left.Page, perInch, condition, cancel);
+        using var sized = now.Gravity(Enums.CompassDirection.Centre, shown.Width, shown.Height, extend: Enums.Extend.White);
+        // Edges that fall on other pixels are no difference.
+        using var one = shown.Gaussblur(1.2);
+        using var other = sized.Gaussblur(1.2);
+        using var apart = one.Colourspace(Enums.Interpretation.Lab).DE76(other.Colourspace(Enums.Interpretation.Lab));
+        using var dark = (255 - (apart * 10.2)).Cast(Enums.BandFormat.Uchar);
+        return dark.JpegsaveBuffer(q: 85, keep: Enums.ForeignKeep.None);
+    }
+}
