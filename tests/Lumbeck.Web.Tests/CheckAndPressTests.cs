@@ -172,10 +172,17 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.Text("#mended").ShouldContain("Colours of a screen were brought to");
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended img"))
             .All(i => (bool)browser.Driver.ExecuteScript("return arguments[0].complete && arguments[0].naturalWidth > 0", i)!));
+        browser.Text("#mended").ShouldContain("Its barcode reads 978-0-00-000007-1, which is the ticket’s");
+        // To be worked on: a take of its own, one picture over the sheet.
+        browser.Find("#mended button[formaction*=Lay]").Click();
+        browser.Until(() => browser.Driver.Url.EndsWith("/wrap", StringComparison.Ordinal));
+        desk.Jobs.Job(slug).Job.Take.ShouldSatisfyAllConditions(t => t.Name.ShouldBe("Finished cover"),
+            t => t.Items.Single().ShouldBeOfType<PictureItem>().Picture!.Space.ShouldBe(PictureSpace.Cmyk));
+        browser.Go($"/jobs/{slug}/press");
         File.WriteAllText(file, "no PDF at all");
         browser.Find("#mend-form input[type=file]").SendKeys(file);
         browser.Until(() => browser.Text("#unmended").Contains("this is no PDF", StringComparison.Ordinal));
-        browser.Find("#mended form button").Click();
+        browser.Find("#mended form button:last-of-type").Click();
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended")).Count == 0);
     }
 }

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Lumbeck.Intake.Judging;
+using Lumbeck.Intake.Opening;
 using Lumbeck.Press.Elsewhere;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Store;
@@ -78,9 +79,62 @@ public static class MendDesk
                 Report = JsonSerializer.SerializeToUtf8Bytes(said, Options),
             };
             new MendShelf(press.Jobs.Store).Add(row);
+            // An inside that is not made here says how many pages the book has, where the ticket takes them over.
+            if (inside && !on.Job.HasPages)
+            {
+                using var pages = File.OpenRead(to);
+                var read = InsideReading.Of(pages, row.Name, cancel: cancel);
+                press.Jobs.Apply(on.Slug, new(Guid.NewGuid().ToString(), "mended", _ => new LayInside(read)));
+            }
             return row;
         }
         finally { File.Delete(to); }
+    }
+
+    /// <summary>The file's own barcode beside the ticket's.</summary>
+    private static IEnumerable<MendLine> Barcode(string path, Isbn? ticket, CancellationToken cancel)
+    {
+        var read = PageSeen.Barcode(path, cancel);
+        if (read is null)
+        {
+            if (ticket is { } wanted)
+                yield return new("barcode", MendState.Found, 1, $"No barcode was read; the ticket’s number is {wanted}.");
+            yield break;
+        }
+        var said = Isbn.TryParse(read, out var isbn, out _) ? isbn.ToString() : read;
+        yield return ticket is null || ticket.Value.Digits == read
+            ? new("barcode", MendState.Found, 1, $"Its barcode reads {said}{(ticket is null ? "" : ", which is the ticket’s")}.")
+            : new("barcode", MendState.Left, 1, $"Its barcode reads {said}, the ticket says {ticket}: one of them is wrong.");
+    }
+
+    /// <summary>
+    /// A mended cover as a take to work on: one picture over the whole sheet, in the inks that are printed, at
+    /// <see cref="PageSeen.Sharp"/> pixels an inch; words, plates and codes can be laid over it.
+    /// </summary>
+    /// <param name="press">The press.</param>
+    /// <param name="on">The job.</param>
+    /// <param name="row">The mended file.</param>
+    /// <param name="id">Of the take.</param>
+    /// <param name="cancel">Ends the work.</param>
+    /// <exception cref="Refusal">It is an inside, or can’t be drawn here.</exception>
+    public static async Task<LayTakes> AsTake(this PressDesk press, OnBench on, MendedRow row, string id, CancellationToken cancel)
+    {
+        if (row.Inside || on.Composed.Sheets is not [var sheet]) throw new Refusal("takes",
+            "only a cover of one sheet is laid as a take");
+        var jpeg = await Task.Run(() => PageSeen.Sheet(press.Files.PathOf(row.File), sheet.Sheet.Size, PageSeen.Sharp,
+            cancel), cancel);
+        using var s = new MemoryStream(jpeg);
+        var picture = await press.Jobs.Drawer.Pictures.TakeIn(s, Path.GetFileNameWithoutExtension(row.Name) + ".jpg", cancel);
+        press.Jobs.Drawer.Pictures.Say(picture.Hash, $"made elsewhere: {row.Name}", "", "the book’s own");
+        var item = new PictureItem
+        {
+            Id = "finished-cover",
+            Hold = new(Part.Sheet, HoldBox.Edge, Anchor.TopLeft, default, default),
+            Width = Span.Full,
+            Height = Span.Full,
+            Picture = picture,
+        };
+        return new([new(id, "Finished cover", new Fill(new InkPaint(Ink.White)), [item])], [], "finished cover");
     }
 
     private static readonly JsonSerializerOptions Options = new(JobJson.Options);
@@ -115,13 +169,15 @@ public static class MendDesk
         MendReport report;
         using (var output = new FileStream(to, FileMode.Create, FileAccess.Write, FileShare.None, 1 << 16))
             report = Mending.Mend(path, output, plan, press.Jobs.Drawer.Shelf, note, told, cancel);
+        if (!plan.Inside && PageSeen.IsHere)
+            report = report with { Lines = report.Lines.AddRange(Barcode(to, t.Isbn, cancel)) };
         if (plan.Inside && report.Printed != on.Composed.Geometry.Spine.Pages)
             report = report with
             {
                 Lines = report.Lines.Add(new("pages.count", MendState.Left, null,
                     $"The file prints as {Many.Of(report.Printed, "page")}, the " +
-                    $"ticket says {on.Composed.Geometry.Spine.Pages}: lay the file on Ticket and take its count " +
-                        $"over, for the spine.")),
+                    $"ticket says {on.Composed.Geometry.Spine.Pages}: take its count " +
+                        $"over on Ticket, for the spine.")),
             };
         var expected = plan.Inside
             ? press.ExpectsPages(on) with { Pages = press.ExpectsPages(on).Pages! with { Count = report.Printed, Blank = null } }

@@ -64,7 +64,7 @@ internal sealed class MendWriting
     {
         var (content, used, transparent) = (new StringBuilder(), new UsedResources(), false);
         // A page that is as it should be keeps its own content.
-        if (_marks is null && page.Parts is [{ } only] && only.Place == Affine.Identity && only.Clip == new Bounds(0,
+        if (_marks is null && page.Parts is [{ } only] && IsAsItShouldBe(only.Place) && only.Clip == new Bounds(0,
             0, page.Wide, page.High)
             && Read(only.Page) is { Content: { } kept } own)
             return Written(tree, page, _pdf.Stream("", s => s.Write(kept)), own.Used, own.Transparent);
@@ -76,12 +76,16 @@ internal sealed class MendWriting
             var (form, lets) = Form(part.Page);
             transparent |= lets;
             var c = part.Clip;
-            content.Append("q ").Append(Joined(c.Left, c.Top, c.Right - c.Left, c.Bottom - c.Top)).Append(" re W n ")
-                .Append(PdfText.Matrix(part.Place)).Append(" cm /").Append(used.Add("XObject", form)).Append(" Do Q\n");
+            content.Append("q\n").Append(Joined(c.Left, c.Top, c.Right - c.Left, c.Bottom - c.Top)).Append(" re\nW\nn\n")
+                .Append(PdfText.Matrix(part.Place)).Append(" cm\n/").Append(used.Add("XObject", form)).Append(" Do\nQ\n");
         }
         if (_marks is not null) content.Append("Q\n");
         return Written(tree, page, _pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content.ToString()))), used, transparent);
     }
+
+    /// <summary>Not moved by more than what writing a figure to four places rounds away.</summary>
+    private static bool IsAsItShouldBe(Affine place) => place is { A: 1, B: 0, C: 0, D: 1 }
+        && Math.Abs(place.E) < 0.002 && Math.Abs(place.F) < 0.002;
 
     private int Written(int tree, LeavingPage page, int stream, UsedResources used, bool transparent)
     {

@@ -10,6 +10,9 @@ namespace Lumbeck.Press.Elsewhere;
 /// </summary>
 public static class PageSeen
 {
+    /// <summary>Pixels an inch of a cover that is to be printed from them.</summary>
+    public const int Sharp = PageRaster.PerInch;
+
     /// <summary>Whether pages can be drawn here.</summary>
     public static bool IsHere => PageRaster.IsHere;
 
@@ -32,6 +35,37 @@ public static class PageSeen
         using var inks = PageRaster.Drawn(path, page, perInch, inks: true, cancel);
         using var cmyk = inks.Copy(interpretation: Enums.Interpretation.Cmyk);
         return ScreenView.Of(cmyk, condition).CopyMemory();
+    }
+
+    /// <summary>
+    /// A mended cover's sheet, bleed and all, as a CMYK JPEG of the numbers that are printed.
+    /// </summary>
+    /// <param name="path">The mended file.</param>
+    /// <param name="sheet">The sheet's size; what lies about it are marks.</param>
+    /// <param name="perInch">Pixels an inch.</param>
+    /// <param name="cancel">Ends the work.</param>
+    /// <exception cref="Refusal">It can’t be drawn.</exception>
+    public static byte[] Sheet(string path, Size sheet, double perInch, CancellationToken cancel)
+    {
+        using var drawn = PageRaster.Drawn(path, 1, perInch, inks: true, cancel);
+        var (wide, high) = ((int)Math.Round(sheet.Width.Points * perInch / 72), (int)Math.Round(sheet.Height.Points * perInch / 72));
+        (wide, high) = (Math.Min(wide, drawn.Width), Math.Min(high, drawn.Height));
+        using var part = drawn.ExtractArea((drawn.Width - wide) / 2, (drawn.Height - high) / 2, wide, high);
+        using var cmyk = part.Copy(interpretation: Enums.Interpretation.Cmyk, xres: perInch / 25.4, yres: perInch / 25.4);
+        return cmyk.JpegsaveBuffer(q: 95, keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off);
+    }
+
+    /// <summary>The number of a barcode anywhere on a mended cover; null where none is read.</summary>
+    /// <exception cref="Refusal">It can’t be drawn.</exception>
+    public static string? Barcode(string path, CancellationToken cancel)
+    {
+        using var drawn = PageRaster.Drawn(path, 1, 300, inks: true, cancel);
+        var inks = drawn.WriteToMemory<byte>();
+        var seen = new byte[drawn.Width * drawn.Height];
+        // A reader's light is red: cyan and black are dark in it.
+        for (var n = 0; n < seen.Length; n++) seen[n] = (byte)((255 - (inks[4 * n] * 0.9)) * (255 - inks[(4 * n) + 3]) / 255);
+        return Codes.CodeReading.Read(seen, drawn.Width, drawn.Height)
+            .FirstOrDefault(c => c.Length >= 13 && c.Take(13).All(char.IsAsciiDigit))?[..13];
     }
 
     /// <summary>White where the two are alike, the darker the further apart (ΔE*ab 25 and more is black).</summary>

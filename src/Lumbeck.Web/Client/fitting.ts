@@ -102,7 +102,11 @@ type Full = { wrap: string; takes: [string, string][] };
 /** Where a wrap holds as many takes as it can, which one to let go is asked before another is laid. */
 function full(): void {
   const at = document.getElementById('fit-full')!;
-  const wraps = JSON.parse(document.getElementById('see-fitting')?.dataset.full ?? '[]') as Full[];
+  const told = document.getElementById('see-fitting')?.dataset.full ?? '[]';
+  // What was chosen meanwhile stays chosen.
+  if (at.dataset.told === told) return;
+  at.dataset.told = told;
+  const wraps = JSON.parse(told) as Full[];
   at.hidden = wraps.length === 0;
   at.replaceChildren(...wraps.map(({ wrap, takes }) => {
     const label = document.createElement('label');

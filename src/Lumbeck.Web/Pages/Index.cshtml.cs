@@ -8,7 +8,8 @@ namespace Lumbeck.Web.Pages;
 public sealed record Beginning(string Title = "", string House = "", string Trim = "", string Pages = "",
     string Binding = "", string Look = "");
 
-/// <summary>The bench: all jobs with small wraps and how ready each is, and three ways to begin another.</summary>
+/// <summary>The bench: all jobs with small wraps and how ready each is, and four ways to begin another.</summary>
+[RequestSizeLimit(PressModel.MostBytes), RequestFormLimits(MultipartBodyLengthLimit = PressModel.MostBytes)]
 public sealed class IndexModel(Desk.Desk desk) : PageModel
 {
     /// <summary>How many jobs lie on the bench.</summary>
@@ -70,8 +71,8 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
         desk.Checks.Warm(Listed.Where(p => !p.Job!.Plated).Select(p => p.Revision));
     }
 
-    public IActionResult OnPost(string? title, string? house, string? trim, string? pages, string? binding,
-        string? look)
+    public async Task<IActionResult> OnPostAsync(string? title, string? house, string? trim, string? pages, string? binding,
+        string? look, IFormFile? cover)
     {
         Typed = new((title ?? "").Trim(), house ?? "", trim ?? "", pages ?? "", binding ?? "", look ?? "");
         try
@@ -82,11 +83,34 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
             if (Typed.Look.Length > 0)
                 first = Keeping.Right(desk.Liveries.Wear(first, Typed.Look, 1, null, "first-look").Edit.Apply(first),
                     desk.Drawer.Shelf);
-            return Redirect($"/jobs/{desk.Bench.Begin(Typed.Title, first, "bench").Slug}/ticket");
+            var on = desk.Bench.Begin(Typed.Title, first, "bench");
+            return Redirect($"/jobs/{on.Slug}/{(cover is null ? "ticket" : await Finished(on, cover))}");
         }
         catch (Refusal r) { Problem = r.Message.Capital() + "."; }
         OnGet(null, null, false, 0);
         return Page();
+    }
+
+    /// <summary>A cover from elsewhere, mended and laid as a take; where to go on.</summary>
+    private async Task<string> Finished(OnBench on, IFormFile cover)
+    {
+        var aside = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
+        try
+        {
+            await using (var s = new FileStream(aside, FileMode.CreateNew)) await cover.CopyToAsync(s, HttpContext.RequestAborted);
+            var name = Path.GetFileName(cover.FileName.Replace('\\', '/'));
+            var cancel = HttpContext.RequestAborted;
+            var row = await Task.Run(() => desk.Pressing.KeepMended(on, aside, name, inside: false, scale: false, cancel), cancel);
+            if (Press.Elsewhere.PageSeen.IsHere)
+            {
+                var laid = await desk.Pressing.AsTake(on, row, "finished-cover", cancel);
+                desk.Jobs.Apply(on.Slug, new(Guid.NewGuid().ToString(), "mended", _ => laid));
+            }
+        }
+        // The job is begun all the same: what is wrong with the file is told where files are.
+        catch (Refusal r) { TempData["unmended"] = $"{cover.FileName}: {r.Message}."; }
+        finally { System.IO.File.Delete(aside); }
+        return "press";
     }
 
     public IActionResult OnPostCopy(string? slug)

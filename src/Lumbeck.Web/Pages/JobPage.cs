@@ -164,6 +164,26 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
         return Redirect(there + "#mended");
     }
 
+    /// <summary>Lays a mended cover as a take to work on.</summary>
+    public async Task<IActionResult> OnPostLayAsync(string slug, string? id)
+    {
+        try
+        {
+            var on = Desk.Jobs.Job(slug);
+            if (Desk.Pressing.FindMended(on, id ?? "") is not { } row) return NotFound();
+            var laid = await Desk.Pressing.AsTake(on, row, $"take-{Guid.NewGuid():n}"[..13], HttpContext.RequestAborted);
+            Desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "mended", _ => laid));
+        }
+        catch (Refusal r) when (r.Path == "job") { return NotFound(); }
+        catch (Refusal r)
+        {
+            TempData["unmended"] = r.Message.Capital() + ".";
+            return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press");
+        }
+        catch (OperationCanceledException) { return new EmptyResult(); }
+        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/wrap");
+    }
+
     /// <summary>Lets a mended file go.</summary>
     public IActionResult OnPostUnmend(string slug, string? id)
     {

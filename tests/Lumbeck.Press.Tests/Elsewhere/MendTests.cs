@@ -23,8 +23,8 @@ public sealed class MendTests(ITestOutputHelper output)
 
     private static bool All => Environment.GetEnvironmentVariable("LUMBECK_TEST_ALL") == "1";
 
-    /// <summary>Every third in <c>./test</c>, all with <c>--all</c>.</summary>
-    public static TheoryData<string> Corpus() => [.. MendCorpus.All.Keys.Where((_, n) => All || n % 3 == 1)];
+    /// <summary>Every fourth in <c>./test</c>, all with <c>--all</c>.</summary>
+    public static TheoryData<string> Corpus() => [.. MendCorpus.All.Keys.Where((_, n) => All || n % 4 == 1)];
 
     [Theory]
     [MemberData(nameof(Corpus))]
@@ -114,7 +114,7 @@ public sealed class MendTests(ITestOutputHelper output)
         using var folder = new Folder();
         var (made, refused, r) = (0, 0, new Lumbeck.Tests.ByChance.Chance(5));
         var all = MendCorpus.All.Values.Select(f => f()).Concat(Hostile()).ToList();
-        for (var n = 0; n < (All ? 400 : 90); n++)
+        for (var n = 0; n < (All ? 400 : 60); n++)
         {
             var bytes = (byte[])all[n % all.Count].Clone();
             if (n >= MendCorpus.All.Count)
