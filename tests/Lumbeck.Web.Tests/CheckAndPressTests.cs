@@ -185,4 +185,23 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.Find("#mended form button:last-of-type").Click();
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended")).Count == 0);
     }
+
+    [Fact]
+    public void A_job_begins_with_a_finished_cover_as_its_take()
+    {
+        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
+        var title = $"Finished {Guid.NewGuid():n}"[..16];
+        var file = Path.Combine(browser.Data, $"{title}.pdf");
+        using (var s = File.Create(file))
+            desk.Pressing.WritePress(desk.Jobs.Job("pass"), new(PressKind.Pdf) { Rgb = true, Marks = false }, s);
+        browser.Go("/");
+        browser.Find("input[name=title]").SendKeys(title);
+        browser.Find("input[name=cover]").SendKeys(file);
+        browser.Find("form[aria-label='From its facts'] button").Click();
+        browser.Until(() => browser.Driver.Url.EndsWith("/press", StringComparison.Ordinal));
+        browser.Text("#mended").ShouldContain($"{title}.pdf");
+        var begun = desk.Bench.All().Single(j => j.Job.Ticket.Title == title).Job;
+        begun.Take.Name.ShouldBe("Finished cover");
+        begun.Wraps[0].Takes.Count.ShouldBe(2);
+    }
 }
