@@ -19,7 +19,7 @@ internal sealed class PageContent
     private readonly ArrayBufferWriter<byte> _to = new();
     private readonly List<Token> _operands = [];
     private readonly Stack<State> _saved = new();
-    private readonly Stack<bool> _marked = new();
+    private readonly Stack<(bool Hidden, bool Kept)> _marked = new();
     private readonly bool _plain;
     private readonly int _depth;
     private State _now = new(new GraySpace(), [0], new GraySpace(), [0]);
@@ -61,11 +61,12 @@ internal sealed class PageContent
             Do(word);
             _operands.Clear();
         }
+        while (_marked.TryPop(out var open)) if (open.Kept) Put("EMC\n");
         while (_saved.Count > 0) { _saved.Pop(); Put("Q\n"); }
         return _to.WrittenSpan.ToArray();
     }
 
-    private bool Hidden => _marked.Contains(true);
+    private bool Hidden => _marked.Any(m => m.Hidden);
 
     private void Put(string text) => _to.Write(Encoding.Latin1.GetBytes(text));
 
@@ -124,10 +125,16 @@ internal sealed class PageContent
                 break;
             case "Tj" or "TJ" or "'" or "\"": Words(word); break;
             case "BDC":
-                _marked.Push(Name() == "OC" && _has.IsHidden(SourceFile.Raw(_has.File.Dictionary(_resources, "Properties"), Name(1))));
+                // What its letters mean is kept, so that they can be found and read aloud.
+                var means = _operands is [.., { Kind: Said.Dictionary } told] && _lexer.Raw(told).IndexOf("/ActualText"u8) >= 0;
+                _marked.Push((Name() == "OC" && _has.IsHidden(SourceFile.Raw(_has.File.Dictionary(_resources, "Properties"),
+                    Name(1))), means));
+                if (means) Same(word);
                 break;
-            case "BMC": _marked.Push(false); break;
-            case "EMC": _marked.TryPop(out _); break;
+            case "BMC": _marked.Push((false, false)); break;
+            case "EMC":
+                if (_marked.TryPop(out var mark) && mark.Kept) Same(word);
+                break;
             case "MP" or "DP" or "BX" or "EX" or "ri": break;
             case "BI": Inline(); break;
             case "w":
