@@ -36,8 +36,39 @@ public static class PictureRoutes
             parts.Length > 2);
     }
 
-    private static async Task<IResult> TakeIn(string slug, [AsParameters] Dropped at, Desk.Desk desk,
-        IAntiforgery antiforgery, HttpContext http)
+    private static Task<IResult> TakeIn(string slug, [AsParameters] Dropped at, Desk.Desk desk, IAntiforgery antiforgery,
+        HttpContext http) => Sent(slug, desk, antiforgery, http, async () =>
+    {
+        var picture = await desk.Drawer.Pictures.TakeIn(http.Request.Body, at.Name ?? "", http.RequestAborted);
+        var id = "picture-" + Guid.NewGuid().ToString("n")[..8];
+        desk.Jobs.Apply(slug,
+            new(Guid.NewGuid().ToString(), at.Session ?? "picture", job => at.Make(job, picture, ref id), at.Base));
+        return Results.Json(new { item = id });
+    });
+
+    /// <summary>Takes a picture in that is a fact of the ticket.</summary>
+    private static Task<IResult> OfTicket(string slug, string? name, string? which, Desk.Desk desk, IAntiforgery antiforgery,
+        HttpContext http) => Sent(slug, desk, antiforgery, http, async () =>
+    {
+        var fact = PutTicketPicture.Named(which ?? "");
+        var picture = await desk.Drawer.Pictures.TakeIn(http.Request.Body, name ?? "", http.RequestAborted);
+        desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "picture", _ => new SetTicketPicture(fact, picture)));
+        return Results.Json(new { picture = picture.Name });
+    });
+
+    /// <summary>Takes a picture, or a page of a PDF, in and lays it under a wrap to be traced.</summary>
+    private static Task<IResult> Trace(string slug, string? name, string? sheet, int? page, Desk.Desk desk,
+        IAntiforgery antiforgery, HttpContext http) => Sent(slug, desk, antiforgery, http, async () =>
+    {
+        var picture = await desk.Drawer.TakeInTracing(http.Request.Body, name ?? "", page ?? 1, http.RequestAborted);
+        desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "picture",
+            job => new LayTracing(new(picture), Asking.WrapOf(job, sheet))));
+        return Results.Json(new { tracing = picture.Name });
+    });
+
+    /// <summary>A file sent to a job: bounds first, then what is made of it; what is refused is said.</summary>
+    private static async Task<IResult> Sent(string slug, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http,
+        Func<Task<IResult>> make)
     {
         if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
             size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
@@ -48,54 +79,10 @@ public static class PictureRoutes
         try
         {
             _ = desk.Jobs.Job(slug);
-            var picture = await desk.Drawer.Pictures.TakeIn(http.Request.Body, at.Name ?? "", http.RequestAborted);
-            var id = "picture-" + Guid.NewGuid().ToString("n")[..8];
-            desk.Jobs.Apply(slug,
-                new(Guid.NewGuid().ToString(), at.Session ?? "picture", job => at.Make(job, picture, ref id), at.Base));
-            return Results.Json(new { item = id });
+            return await make();
         }
         catch (Refusal r) { return Answers.Refused(r); }
         catch (Conflict c) { return Answers.Overtaken(c); }
-        catch (OperationCanceledException) { return Results.Empty; }
-    }
-
-    /// <summary>Takes a picture in that is a fact of the ticket.</summary>
-    private static async Task<IResult> OfTicket(string slug, string? name, string? which, Desk.Desk desk,
-        IAntiforgery antiforgery, HttpContext http)
-    {
-        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
-            size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
-        if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-        try
-        {
-            _ = desk.Jobs.Job(slug);
-            var fact = PutTicketPicture.Named(which ?? "");
-            var picture = await desk.Drawer.Pictures.TakeIn(http.Request.Body, name ?? "", http.RequestAborted);
-            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "picture", _ => new SetTicketPicture(fact, picture)));
-            return Results.Json(new { picture = picture.Name });
-        }
-        catch (Refusal r) { return Answers.Refused(r); }
-        catch (OperationCanceledException) { return Results.Empty; }
-    }
-
-    /// <summary>Takes a picture, or a page of a PDF, in and lays it under a wrap to be traced.</summary>
-    private static async Task<IResult> Trace(string slug, string? name, string? sheet, int? page, Desk.Desk desk,
-        IAntiforgery antiforgery, HttpContext http)
-    {
-        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
-            size.MaxRequestBodySize = PictureReading.MostBytes + 1_000_000;
-        if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-        try
-        {
-            _ = desk.Jobs.Job(slug);
-            var picture = await desk.Drawer.TakeInTracing(http.Request.Body, name ?? "", page ?? 1,
-                http.RequestAborted);
-            desk.Jobs.Apply(slug,
-                new(Guid.NewGuid().ToString(), "picture",
-                    job => new LayTracing(new(picture), Asking.WrapOf(job, sheet))));
-            return Results.Json(new { tracing = picture.Name });
-        }
-        catch (Refusal r) { return Answers.Refused(r); }
         catch (OperationCanceledException) { return Results.Empty; }
     }
 

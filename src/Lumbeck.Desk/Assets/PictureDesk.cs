@@ -127,19 +127,7 @@ public sealed class PictureDesk : IPictureFiles
             // Looked at before it is kept: what can't be printed never comes into the drawer.
             var picture = await Task.Run(() => Look(aside, called, cancel), cancel);
             var (hash, _) = _files.Keep(s => { using var f = File.OpenRead(aside); f.CopyTo(s); });
-            _rows.Add(new()
-            {
-                Hash = hash,
-                Name = called,
-                Wide = picture.Wide,
-                High = picture.High,
-                Opaque = picture.Opaque,
-                Bytes = bytes,
-                Space = picture.Space.ToString(),
-                Profile = picture.Profile,
-                Drawn = picture.IsDrawing
-            });
-            return picture with { Hash = hash };
+            return Kept(picture, hash, bytes);
         }
         finally { File.Delete(aside); }
     }
@@ -148,18 +136,26 @@ public sealed class PictureDesk : IPictureFiles
     internal Picture Lay(string path, Picture known, string source)
     {
         var (hash, bytes) = _files.Keep(s => { using var f = File.OpenRead(path); f.CopyTo(s); });
+        Kept(known, hash, bytes);
+        Say(hash, source, "Skerry & Vane", "for any use");
+        return known with { Hash = hash };
+    }
+
+    private Picture Kept(Picture picture, string hash, long bytes)
+    {
         _rows.Add(new()
         {
             Hash = hash,
-            Name = known.Name,
-            Wide = known.Wide,
-            High = known.High,
-            Opaque = known.Opaque,
+            Name = picture.Name,
+            Wide = picture.Wide,
+            High = picture.High,
+            Opaque = picture.Opaque,
             Bytes = bytes,
-            Space = known.Space.ToString()
+            Space = picture.Space.ToString(),
+            Profile = picture.Profile,
+            Drawn = picture.IsDrawing
         });
-        Say(hash, source, "Skerry & Vane", "for any use");
-        return known with { Hash = hash };
+        return picture with { Hash = hash };
     }
 
     /// <summary>Lays a picture that was made here in the drawer; the same one again is the same picture.</summary>
@@ -173,16 +169,7 @@ public sealed class PictureDesk : IPictureFiles
             var known = Look(aside, name, default);
             var (hash, bytes) = _files.Keep(s => s.Write(png));
             if (Kept(hash) is { } there) return there;
-            _rows.Add(new()
-            {
-                Hash = hash,
-                Name = name,
-                Wide = known.Wide,
-                High = known.High,
-                Opaque = known.Opaque,
-                Bytes = bytes,
-                Space = known.Space.ToString()
-            });
+            Kept(known, hash, bytes);
             Say(hash, source, "", "the book’s own");
             return known with { Hash = hash };
         }

@@ -145,9 +145,6 @@ internal sealed class PageContent
             case "f" or "F" or "f*" or "S" or "s" or "B" or "B*" or "b" or "b*":
                 if (Hidden) Put("n\n"); else Same(word);
                 break;
-            case "d1":
-                Same(word);
-                break;
             default: Same(word); break;
         }
     }
