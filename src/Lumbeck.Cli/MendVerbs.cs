@@ -29,9 +29,13 @@ internal static class MendVerbs
             if (target == from) throw new Refusal("--out", "--out: the file itself is left as it is: name another");
             var desk = JobVerbs.Open(p, Data);
             var on = desk.Jobs.Job(p.GetValue(job)!);
-            if (p.GetValue(house) is { } other) on = on with { Composed = desk.Pressing.ForHouse(on, desk.Houses.Get(other).House) };
+            if (p.GetValue(house) is { } other) on = on with
+            {
+                Composed = desk.Pressing.ForHouse(on,
+                desk.Houses.Get(other).House)
+            };
             var mended = desk.Pressing.Mend(on, from, target, MendDesk.Wants(on, p.GetValue(inside),
-                p.GetValue(scale)), cancel: cancel);
+                new() { Way = p.GetValue(scale) ? LayWay.Scaled : LayWay.Proposed }), cancel: cancel);
             if (p.GetValue(json))
                 Say.Json(new
                 {

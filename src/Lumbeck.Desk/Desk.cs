@@ -29,6 +29,7 @@ public sealed class Desk
         Starters = new(Jobs);
         Liveries = new(Jobs);
         Pressing = new(Jobs, Houses, Checks, files, new WorkStore(store.Folder, clock, told));
+        Bench.Finished.Judged = (on, row) => Pressing.Judged(on, row);
         if (begin is null) return;
         store.Alone(() =>
         {

@@ -7,12 +7,15 @@ public sealed record MendedRow
 {
     public string Id { get; init; } = "";
     public string Job { get; init; } = "";
+    /// <summary>When it was mended; now where it is added without a time.</summary>
     public string At { get; init; } = "";
     /// <summary>What the file was called.</summary>
     public string Name { get; init; } = "";
     public bool Inside { get; init; }
-    /// <summary>Whether pages of another size were scaled.</summary>
+    /// <summary>Whether pages of another size were scaled; of rows without choices alone.</summary>
     public bool Scale { get; init; }
+    /// <summary>What its maker decided, as JSON; empty in rows of before.</summary>
+    public string Choices { get; init; } = "";
     /// <summary>The file that came, by the hash of its bytes.</summary>
     public string Came { get; init; } = "";
     /// <summary>The file that left.</summary>
@@ -32,10 +35,16 @@ public sealed class MendShelf(JobStore store)
         c.QueryFirstOrDefault<MendedRow>("SELECT * FROM mended WHERE job = @job AND id = @id", new { job, id }));
 
     public void Add(MendedRow row) => store.Write(w => w.Connection.Execute(
-        "INSERT INTO mended (id, job, at, name, inside, scale, came, file, report) " +
-            "VALUES (@Id, @Job, @At, @Name, @Inside, @Scale, @Came, @File, @Report)",
-        row with { At = store.Now() }, w.Transaction));
+        "INSERT INTO mended (id, job, at, name, inside, scale, choices, came, file, report) " +
+            "VALUES (@Id, @Job, @At, @Name, @Inside, @Scale, @Choices, @Came, @File, @Report)",
+        row with { At = row.At.Length > 0 ? row.At : store.Now() }, w.Transaction));
 
     public void Remove(string job, string id) => store.Write(w =>
         w.Connection.Execute("DELETE FROM mended WHERE job = @job AND id = @id", new { job, id }, w.Transaction));
+
+    /// <summary>Whether any job has pressed or mended a file, or had it come, by the hash of its bytes.</summary>
+    public bool IsUsed(string file) => store.Read(c => c.ExecuteScalar<long>(
+        "SELECT EXISTS (SELECT 1 FROM mended WHERE came = @file OR file = @file) OR EXISTS (SELECT 1 FROM pressing " +
+            "WHERE file = @file)",
+        new { file })) != 0;
 }

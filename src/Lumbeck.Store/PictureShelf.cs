@@ -16,6 +16,8 @@ public sealed record PictureRow
     public string Profile { get; init; } = "";
     /// <summary>Paths instead of pixels.</summary>
     public bool Drawn { get; init; }
+    /// <summary>The press-ready page that it shows, by the hash of its file; empty where it is pixels alone.</summary>
+    public string Page { get; init; } = "";
     public long Bytes { get; init; }
     public string Source { get; init; } = "";
     public string Maker { get; init; } = "";
@@ -63,6 +65,10 @@ public sealed class PictureShelf(JobStore store)
         "DELETE FROM picture WHERE hash = @hash AND NOT EXISTS (SELECT 1 FROM picture_use WHERE hash = @hash)",
             new { hash }, w.Transaction)) > 0;
 
+    /// <summary>Notes the page that a picture shows.</summary>
+    public void Shows(string hash, string page) => store.Write(w =>
+        w.Connection.Execute("UPDATE picture SET page = @page WHERE hash = @hash", new { hash, page }, w.Transaction));
+
     public void Say(string hash, string source, string maker, string licence) => store.Write(w => w.Connection.Execute(
         "UPDATE picture SET source = @source, maker = @maker, licence = @licence WHERE hash = @hash",
             new { hash, source, maker, licence }, w.Transaction));
@@ -87,7 +93,8 @@ public sealed class ProfileShelf(JobStore store)
         store.Read(c => c.Query<ProfileRow>("SELECT * FROM profile ORDER BY says, at").AsList());
 
     public void Add(ProfileRow row) => store.Write(w => w.Connection.Execute(
-        "INSERT INTO profile (hash, name, says, bytes, at) VALUES (@Hash, @Name, @Says, @Bytes, @at) ON CONFLICT (hash) DO NOTHING",
+        "INSERT INTO profile (hash, name, says, bytes, at) VALUES (@Hash, @Name, @Says, @Bytes, @at) ON CONFLICT " +
+            "(hash) DO NOTHING",
             new
             {
                 row.Hash,

@@ -54,6 +54,27 @@ public sealed class PictureDesk : IPictureFiles
         : File.Exists(PathOf(hash)) ? "its file is damaged"
         : "its file is missing from the data folder";
 
+    /// <summary>The press-ready page that a picture shows, by the hash of its file; null where it is pixels alone.</summary>
+    public string? PageHash(string hash) => _rows.Find(hash) is { Page.Length: > 0 } row ? row.Page : null;
+
+    public string? PageOf(string hash) => PageHash(hash) is { } page && File.Exists(PathOf(page)) ? PathOf(page) : null;
+
+    /// <summary>Keeps the press-ready page that a picture shows; its marks are pressed in place of the pixels.</summary>
+    /// <param name="hash">The picture.</param>
+    /// <param name="file">The page.</param>
+    /// <param name="known">The hash that it must have; null where nobody knows it yet.</param>
+    /// <exception cref="Refusal">It is another page.</exception>
+    public void Shows(string hash, Stream file, string? known = null)
+    {
+        var (page, _) = _files.Keep(file.CopyTo);
+        if (known is not null && page != known)
+        {
+            if (_rows.All().All(r => r.Page != page && r.Hash != page)) _files.Drop(page);
+            throw new Refusal("picture", "the page of a picture is not the one its job means");
+        }
+        _rows.Shows(hash, page);
+    }
+
     public string GrownOf(GrownMark mark, int wide) => Grown.PathOf(mark, wide);
 
     /// <summary>Something was said of a picture, which Check looks at.</summary>
@@ -78,7 +99,13 @@ public sealed class PictureDesk : IPictureFiles
     /// <exception cref="Refusal">A step of some job uses it; the jobs are named.</exception>
     public void Remove(string hash)
     {
-        if (_rows.Remove(hash)) { _files.Drop(hash); return; }
+        var page = PageHash(hash);
+        if (_rows.Remove(hash))
+        {
+            _files.Drop(hash);
+            if (page is not null && _rows.All().All(r => r.Page != page)) _files.Drop(page);
+            return;
+        }
         var uses = _rows.Uses(hash);
         if (uses.Count > 0)
             throw new Refusal("picture",

@@ -8,7 +8,11 @@ public sealed class BenchDesk
     private readonly JobStore _store;
     private readonly FileShelf _files;
 
-    internal BenchDesk(JobDesk jobs, FileShelf files) => (_store, Jobs, _files) = (jobs.Store, jobs, files);
+    internal BenchDesk(JobDesk jobs, FileShelf files) =>
+        (_store, Jobs, _files, Finished) = (jobs.Store, jobs, files, new(jobs.Store, files));
+
+    /// <summary>Files of jobs that were made elsewhere.</summary>
+    internal FinishedFiles Finished { get; }
 
     internal JobDesk Jobs { get; }
 

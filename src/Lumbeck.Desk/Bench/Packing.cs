@@ -20,21 +20,36 @@ public static partial class Packing
     [GeneratedRegex("^faces/[0-9a-f]{64}$", RegexOptions.CultureInvariant)]
     private static partial Regex FaceName();
 
+    [GeneratedRegex("^(pages|mended)/[0-9a-f]{64}$", RegexOptions.CultureInvariant)]
+    private static partial Regex FinishedName();
+
     [GeneratedRegex("^tables/[0-9a-f]{64}$", RegexOptions.CultureInvariant)]
     private static partial Regex TableName();
 
     private sealed record Pack(int LumbeckPack, string Title, string Slug, IReadOnlyList<PackedPicture> Pictures);
 
-    private sealed record PackedPicture(string Hash, string Name, string Source, string Maker, string Licence);
+    /// <param name="Hash">Of its file.</param>
+    /// <param name="Name">What it is called.</param>
+    /// <param name="Source">Where it is from.</param>
+    /// <param name="Maker">Who made it.</param>
+    /// <param name="Licence">What may be done with it.</param>
+    /// <param name="Page">The press-ready page that it shows, by the hash of its file.</param>
+    private sealed record PackedPicture(string Hash, string Name, string Source, string Maker, string Licence,
+        string? Page = null);
 
     /// <summary>
     /// Writes what is on the bench, with the pictures of all its takes. The same job gives the same bytes.
     /// </summary>
     public static void WritePack(this BenchDesk bench, OnBench on, Stream output) =>
-        Write(bench.Jobs.Drawer, on.Job, on.Slug, output);
+        Write(bench.Jobs.Drawer, on.Job, on.Slug, output, bench.Finished.Of(on.JobId));
 
     /// <summary>Writes a job with all it needs.</summary>
-    internal static void Write(Drawer drawer, Job job, string slug, Stream output)
+    /// <param name="drawer">Where pictures, faces and tables are.</param>
+    /// <param name="job">The job.</param>
+    /// <param name="slug">Its address.</param>
+    /// <param name="output">The pack; not closed.</param>
+    /// <param name="finished">Its files that were made elsewhere.</param>
+    internal static void Write(Drawer drawer, Job job, string slug, Stream output, IReadOnlyList<PackedFile>? finished = null)
     {
         using var zip = new ZipArchive(output, ZipArchiveMode.Create, leaveOpen: true);
         var hashes = job.Pictures.Select(p => p.Hash).Order(StringComparer.Ordinal).ToList();
@@ -42,11 +57,15 @@ public static partial class Packing
             drawer.Pictures.Find(h)
                 ?? throw new Refusal("picture", $"a picture of this job is not in the drawer any more ({h[..12]}…)"))
             .ToList();
+        List<string> pages = [.. rows.Select(r => r.Page).Where(p => p.Length > 0).Distinct().Order(StringComparer.Ordinal)];
+        // What holds no finished files is read by versions that know none.
+        var form = pages.Count > 0 || finished is { Count: > 0 } ? Current : 1;
         Put(zip, About,
             s =>
                 JsonSerializer.Serialize(s,
-                    new Pack(1, job.Ticket.Title, slug,
-                        [.. rows.Select(r => new PackedPicture(r.Hash, r.Name, r.Source, r.Maker, r.Licence))]),
+                    new Pack(form, job.Ticket.Title, slug,
+                        [.. rows.Select(r => new PackedPicture(r.Hash, r.Name, r.Source, r.Maker, r.Licence,
+                            r.Page.Length > 0 ? r.Page : null))]),
                     JobJson.Options));
         Put(zip, JobFile, s => s.Write(JobJson.Write(job)));
         if (job.Ticket.House.Profile is { } profile && profile.StartsWith("own-", StringComparison.Ordinal))
@@ -65,7 +84,15 @@ public static partial class Packing
             Put(zip, "pictures/" + hash,
                 s => { using var f = File.OpenRead(drawer.Pictures.PathOf(hash)); f.CopyTo(s); },
                 CompressionLevel.NoCompression);
+        foreach (var page in pages)
+            Put(zip, "pages/" + page, s => { using var f = File.OpenRead(drawer.Pictures.PathOf(page)); f.CopyTo(s); },
+                CompressionLevel.NoCompression);
+        if (finished is { Count: > 0 }) FinishedFiles.Write(finished, (name, write) =>
+            Put(zip, name, write, name == FinishedFiles.About ? CompressionLevel.Optimal : CompressionLevel.NoCompression));
     }
+
+    /// <summary>The form of a pack with finished files in it; one without is of form 1.</summary>
+    private const int Current = 2;
 
     /// <summary>Begins a job from a pack.</summary>
     /// <param name="bench">The bench.</param>
@@ -75,7 +102,18 @@ public static partial class Packing
     public static async Task<OnBench> Unpack(this BenchDesk bench, Stream input, Actor by)
     {
         var (job, slug) = await Read(bench.Jobs, input);
-        return bench.Begin(job.Ticket.Title, job, by, slug);
+        var on = bench.Begin(job.Ticket.Title, job, by, slug);
+        using var zip = new ZipArchive(input, ZipArchiveMode.Read, leaveOpen: true);
+        if (zip.GetEntry(FinishedFiles.About) is null) return on;
+        try { bench.Finished.TakeIn(on, Read(zip, FinishedFiles.About), name => zip.GetEntry(name)?.Open()); }
+        catch (Exception e) when (e is Refusal or InvalidDataException or InvalidOperationException or IOException)
+        {
+            // Nothing of it stays.
+            bench.PutAway(on.Slug);
+            bench.Remove(on.Slug);
+            throw e is Refusal ? e : No("its finished files are damaged");
+        }
+        return on;
     }
 
     /// <summary>Reads a pack, and takes in what its job needs.</summary>
@@ -89,13 +127,15 @@ public static partial class Packing
             using var zip = new ZipArchive(input, ZipArchiveMode.Read, leaveOpen: true);
             if (zip.Entries.Count > 3 + AddItem.Most * AddTake.Most) throw No($"it holds {zip.Entries.Count} files");
             foreach (var e in zip.Entries)
-                if (e.FullName is not (About or JobFile or ProfileFile) && !PictureName().IsMatch(e.FullName)
+                if (e.FullName is not (About or JobFile or ProfileFile or FinishedFiles.About) && !FinishedName()
+                    .IsMatch(e.FullName)
+                    && !PictureName().IsMatch(e.FullName)
                     && !FaceName().IsMatch(e.FullName) && !TableName().IsMatch(e.FullName))
                     throw No($"it holds a file `{LengthText.Clip(e.FullName)}`, which no pack does");
             if (zip.Entries.Select(e => e.FullName).Distinct().Count() != zip.Entries.Count)
                 throw No("it holds one file twice");
             var about = JsonSerializer.Deserialize<Pack>(Read(zip, About), JobJson.Options);
-            if (about is not { LumbeckPack: 1, Pictures: not null })
+            if (about is not { LumbeckPack: 1 or Current, Pictures: not null })
                 throw No("it is of another kind, or of a later version");
             var job = JobJson.Read(Read(zip, JobFile));
             ImportValidation.Job(job);
@@ -117,6 +157,12 @@ public static partial class Packing
                     throw No($"the picture {picture.Name} is not the one its job means");
                 if (!known && note is not null)
                     drawer.Pictures.Say(picture.Hash, note.Source, note.Maker, note.Licence);
+                if (note?.Page is not { } page || drawer.Pictures.PageHash(picture.Hash) is not null) continue;
+                var finished = zip.GetEntry("pages/" + page) ?? throw No($"the page of {picture.Name} is missing");
+                total += finished.Length;
+                if (total > Most) throw No($"its pictures are over {Most / 1_000_000} MB");
+                await using var shown = finished.Open();
+                drawer.Pictures.Shows(picture.Hash, new Limited(shown, finished.Length + 1), page);
             }
             if (zip.GetEntry(ProfileFile) is not null
                 && ProfileDesk.NameOf(drawer.Profiles.TakeIn(Read(zip, ProfileFile), ProfileFile)

@@ -4,10 +4,11 @@ using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Making;
 
-/// <summary>The kinds of long work: pressing a file, and growing pictures at press resolution.</summary>
+/// <summary>The kinds of long work: pressing a file, growing pictures at press resolution, and mending files from
+/// elsewhere.</summary>
 public static class WorkKinds
 {
-    public const string Press = "press", Grow = "grow";
+    public const string Press = "press", Grow = "grow", Mend = "mend";
 
     /// <summary>Begins to do the long work that waits on a press.</summary>
     public static void StartWorks(this PressDesk press) => press.Works.Start(Of(press));
@@ -38,6 +39,7 @@ public static class WorkKinds
                 "what was to grow can’t be read any more"),
                 int.Parse(parts[1], CultureInfo.InvariantCulture), preview: false, told, cancel);
         }),
+        new(Mend, (piece, told, cancel) => MendOrders.Do(press, piece, told, cancel)),
     ];
 
     /// <summary>Queues the press file of what is on the bench.</summary>

@@ -17,12 +17,23 @@ public sealed class BlackAlone
     public BlackAlone(PressColour colour)
     {
         _colour = colour;
-        _curve = new(() => [.. Enumerable.Range(0, 101).Select(k => colour.Lab(Ink.Percent(0, 0, 0, k)).L)]);
+        _curve = new(() => [.. colour.Lab([.. Enumerable.Range(0, 101).Select(k => Ink.Percent(0, 0, 0, k))])
+            .Select(c => c.L)]);
     }
 
     /// <summary>The black that is as light; what is black alone keeps its tint.</summary>
     public Ink Of(Ink ink) => ink is { C: 0, M: 0, Y: 0 } ? ink : _known.GetOrAdd(ink, i =>
         Ink.Percent(0, 0, 0, Math.Round((decimal)Tint(_colour.Lab(i).L), 1)));
+
+    /// <summary>The same of many at once: setting a transform up costs more than it does to carry them through.</summary>
+    public IReadOnlyList<Ink> Of(IReadOnlyList<Ink> inks)
+    {
+        List<Ink> open = [.. inks.Where(i => i is not { C: 0, M: 0, Y: 0 } && !_known.ContainsKey(i)).Distinct()];
+        if (open.Count > 0)
+            foreach (var (ink, seen) in open.Zip(_colour.Lab(open)))
+                _known[ink] = Ink.Percent(0, 0, 0, Math.Round((decimal)Tint(seen.L), 1));
+        return [.. inks.Select(Of)];
+    }
 
     /// <summary>A lightness of 0 to 100 as a tint in percent.</summary>
     public double OfLightness(double lightness) => Tint(lightness);

@@ -61,6 +61,16 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
         return Read(lab);
     }
 
+    /// <summary>The same of many at once.</summary>
+    public IReadOnlyList<Lab> Lab(IReadOnlyList<Ink> inks)
+    {
+        using var press = Row(inks);
+        using var worked = press.IccImport(pcs: Enums.PCS.Lab, intent: Enums.Intent.Relative, inputProfile: _profile,
+            embedded: false);
+        using var lab = worked.CopyMemory();
+        return [.. Enumerable.Range(0, inks.Count).Select(n => Read(lab, n))];
+    }
+
     /// <summary>A colour asked for as it would be seen.</summary>
     public static Lab Lab(Asked asked)
     {
@@ -133,9 +143,9 @@ public sealed class PressColour(PressCondition condition) : IScreenColour
         return row.Copy(interpretation: Enums.Interpretation.Cmyk);
     }
 
-    private static Lab Read(Image lab)
+    private static Lab Read(Image lab, int at = 0)
     {
-        var p = lab.Getpoint(0, 0);
+        var p = lab.Getpoint(at, 0);
         return new(p[0], p[1], p[2]);
     }
 

@@ -33,8 +33,14 @@ public sealed record MendPlan(House House, Size Whole, Box Trim)
     /// <summary>The cover's sheet, which printer's marks are drawn about where the house wants them.</summary>
     public Surface? Sheet { get; init; }
 
-    /// <summary>A page of another size may be scaled to this one; else it is laid in the middle and told.</summary>
-    public bool Scale { get; init; }
+    /// <summary>The book, by which a size that is none of its own is explained; null where nobody knows it.</summary>
+    public BookFacts? Book { get; init; }
+
+    /// <summary>What the maker decided.</summary>
+    public MendChoices Choices { get; init; } = new();
+
+    /// <summary>What opens a file that is closed by a password; it is not kept.</summary>
+    public string Password { get; init; } = "";
 }
 
 /// <summary>What is said of a file: what was found in it, what was done, and what is left to its maker.</summary>

@@ -1,5 +1,6 @@
 using System.Text;
 using Lumbeck.Press.Colour;
+using Lumbeck.Press.Elsewhere.Carried;
 using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
@@ -26,15 +27,20 @@ internal sealed class MendWriting
     /// <summary>A page that came, rewritten: what it says and names; null content where it is drawn as pixels.</summary>
     private sealed record Came(byte[]? Content, UsedResources Used, bool Transparent);
 
-    public MendWriting(SourceFile file, string path, PdfWriter pdf, MendPlan plan, FaceShelf shelf, PressNote note, string aside,
-        List<MendLine> lines, CancellationToken cancel)
+    public MendWriting(SourceFile file, string path, PdfWriter pdf, MendPlan plan, FaceShelf shelf, PressNote note,
+        string aside,
+        List<MendLine> lines, string? from, CancellationToken cancel)
     {
         (_file, _path, _pdf, _plan, _aside, _lines, _cancel) = (file, path, pdf, plan, aside, lines, cancel);
         if (plan.Sheet is { } sheet && PageBoxes.Of(sheet, new(plan.Kind), plan.House) is { Marked: true } boxes)
             _marks = (boxes.Margin, Marked(boxes, shelf, note));
         var condition = PressCondition.Of(plan.House);
-        _inks = new(condition, new BlackAlone(new PressColour(condition)), plan.Black);
-        _has = new(file, pdf, _inks, aside, plan, new StandIns(shelf));
+        _inks = new(condition, new BlackAlone(new PressColour(condition)), plan.Black) { From = from };
+        _has = new(file, pdf, _inks, aside, new(plan.House, plan.Spots)
+        {
+            WhiteKnocks = plan.Choices.White == Wish.Change,
+            Thickens = plan.Choices.Thicken,
+        }, new StandIns(shelf));
     }
 
     /// <summary>Printer's marks as a form of the whole page.</summary>
@@ -69,7 +75,8 @@ internal sealed class MendWriting
             && Read(only.Page) is { Content: { } kept } own)
             return Written(tree, page, _pdf.Stream("", s => s.Write(kept)), own.Used, own.Transparent);
         if (_marks is var (margin, marks))
-            content.Append('/').Append(used.Add("XObject", marks)).Append(" Do q ").Append(PdfText.Matrix(Affine.Move(margin, margin)))
+            content.Append('/').Append(used.Add("XObject", marks)).Append(" Do q ")
+                .Append(PdfText.Matrix(Affine.Move(margin, margin)))
                 .Append(" cm\n");
         foreach (var part in page.Parts)
         {
@@ -80,7 +87,8 @@ internal sealed class MendWriting
                 .Append(PdfText.Matrix(part.Place)).Append(" cm\n/").Append(used.Add("XObject", form)).Append(" Do\nQ\n");
         }
         if (_marks is not null) content.Append("Q\n");
-        return Written(tree, page, _pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content.ToString()))), used, transparent);
+        return Written(tree, page, _pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content.ToString()))), used,
+            transparent);
     }
 
     /// <summary>Not moved by more than what writing a figure to four places rounds away.</summary>
@@ -90,7 +98,8 @@ internal sealed class MendWriting
     private int Written(int tree, LeavingPage page, int stream, UsedResources used, bool transparent)
     {
         var (t, m) = (page.Trim, _marks?.Margin ?? 0);
-        return _pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [{Joined(0, 0, page.Wide + (2 * m), page.High + (2 * m))}] " +
+        return _pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox " +
+            $"[{Joined(0, 0, page.Wide + (2 * m), page.High + (2 * m))}] " +
             $"/BleedBox [{Joined(m, m, m + page.Wide, m + page.High)}] /TrimBox " +
             $"[{Joined(m + t.Left, m + t.Top, m + t.Right, m + t.Bottom)}] " +
                 $"{(transparent ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "")}" +
@@ -115,9 +124,20 @@ internal sealed class MendWriting
         try
         {
             var used = new UsedResources();
-            var content = Marks(_file.Pages[n], used);
-            if (!_has.Report.Transparent || _plan.Kind.KeepsTransparency) return Keep(new(content, used, _has.Report.Transparent));
-            _lines.Add(new("page.pixels", MendState.Left, n + 1, $"Something on page {n + 1} lets through what lies under it, which " +
+            var alone = PageRaster.IsHere
+                ? new DrawnAlone(_file, n + 1, _pdf, _inks, _plan.Kind.KeepsTransparency, _aside) : null;
+            var content = WholePage.Marks(_has, _file.Pages[n], used, alone);
+            if (alone is { Any: true })
+            {
+                List<string> told = [];
+                alone.Write(_file.Pages[n], WholePage.Content(_has, _file.Pages[n]), Alone, told, _cancel);
+                _lines.AddRange(told.Distinct().Select(t => new MendLine("object.pixels", MendState.Left, n + 1, t)));
+                _has.Report.Transparent |= _plan.Kind.KeepsTransparency;
+            }
+            if (!_has.Report.Transparent || _plan.Kind.KeepsTransparency) return Keep(new(content, used,
+                _has.Report.Transparent));
+            _lines.Add(new("page.pixels", MendState.Left, n + 1,
+                $"Something on page {n + 1} lets through what lies under it, which " +
                 $"{_plan.Kind.Title} can’t hold: the page is drawn at {PageRaster.PerInch} pixels an inch, its words too."));
         }
         catch (Refusal r)
@@ -134,72 +154,28 @@ internal sealed class MendWriting
         }
     }
 
-    private byte[] Marks(DictionaryToken page, UsedResources used)
+    private string Alone((string Why, Bounds At) drawn)
     {
-        var resources = _file.Dictionary(page, "Resources");
-        using var content = new MemoryStream();
-        foreach (var part in _file.Get(page, "Contents") switch
-        {
-            StreamToken one => [one],
-            ArrayToken all => all.Data.Select(_file.Solid).OfType<StreamToken>(),
-            _ => Enumerable.Empty<StreamToken>(),
-        })
-        {
-            content.Write(_file.Unpacked(part));
-            content.WriteByte((byte)'\n');
-        }
-        var made = new PageContent(_has, content.ToArray(), resources, used, false, 0).Rewritten();
-        var notes = Notes(page, used);
-        return notes.Length == 0 ? made : [.. "q\n"u8, .. made, .. "Q\n"u8, .. Encoding.ASCII.GetBytes(notes)];
-    }
-
-    /// <summary>Notes and fields that are printed, as they look; then they are gone (12.5.5).</summary>
-    private string Notes(DictionaryToken page, UsedResources used)
-    {
-        var s = new StringBuilder();
-        foreach (var token in _file.Items(_file.Get(page, "Annots")))
-        {
-            if (token is not DictionaryToken note || ((int)(_file.Number(note, "F") ?? 0) & 0b100) == 0
-                || ((int)(_file.Number(note, "F") ?? 0) & 0b10) != 0 || _file.Name(note, "Subtype") is "Popup" or "Link"
-                || _has.IsHidden(SourceFile.Raw(note, "OC")) || _file.Numbers(note, "Rect") is not { Length: 4 } r)
-                continue;
-            var look = SourceFile.Raw(_file.Dictionary(note, "AP"), "N");
-            if (_file.Solid(look) is DictionaryToken states) look = SourceFile.Raw(states, _file.Name(note, "AS") ?? "");
-            if (_file.Solid(look) is not StreamToken form || _file.Numbers(form.StreamDictionary,
-                "BBox") is not { Length: 4 } b) continue;
-            var m = _file.Numbers(form.StreamDictionary, "Matrix") is [var a1, var b1, var c1, var d1, var e1, var f1]
-                ? new Affine(a1, b1, c1, d1, e1, f1) : Affine.Identity;
-            var box = m.Of(new Bounds(Math.Min(b[0], b[2]), Math.Min(b[1], b[3]), Math.Max(b[0], b[2]), Math.Max(b[1], b[3])));
-            var (w, h) = (box.Right - box.Left, box.Bottom - box.Top);
-            if (w <= 0 || h <= 0) continue;
-            var (sx, sy) = (Math.Abs(r[2] - r[0]) / w, Math.Abs(r[3] - r[1]) / h);
-            var name = used.Object(_has, look, form, null, null, 0);
-            if (name is null) continue;
-            s.Append("q ").Append(PdfText.Matrix(new(sx, 0, 0, sy, Math.Min(r[0], r[2]) - (box.Left * sx),
-                Math.Min(r[1], r[3]) - (box.Top * sy))))
-                .Append(" cm /").Append(name).Append(" Do Q\n");
-        }
-        return s.ToString();
+        string mm(double points) => Length.FromDrawing(points).Show(_plan.House.Unit);
+        return $"{char.ToUpperInvariant(drawn.Why[0])}{drawn.Why[1..]}: that alone is drawn at {PageRaster.PerInch} " +
+            $"pixels an inch, {mm(drawn.At.Left)} from the " +
+            $"left and {mm(drawn.At.Top)} from the head, {mm(drawn.At.Right - drawn.At.Left)} × " +
+                $"{mm(drawn.At.Bottom - drawn.At.Top)}.";
     }
 
     private int Drawn(int n)
     {
         using var image = PageRaster.Of(_path, n + 1, _inks, _aside, _cancel);
         var picture = _pdf.Stream($"/Type /XObject /Subtype /Image /Width {image.Width} /Height {image.Height} /ColorSpace " +
-            $"{(image.Bands == 1 ? "/DeviceGray" : "/DeviceCMYK")} /BitsPerComponent 8", s => s.Write(image.WriteToMemory<byte>()));
+            $"{(image.Bands == 1 ? "/DeviceGray" : "/DeviceCMYK")} /BitsPerComponent 8", s =>
+                s.Write(image.WriteToMemory<byte>()));
         var came = CamePage.Of(_file, _file.Pages[n], n + 1);
         // Drawn upright: laid back into the page's own space.
-        var place = new Affine(came.Size.Wide, 0, 0, came.Size.High, 0, 0).Then(Back(came.Upright));
+        var place = new Affine(came.Size.Wide, 0, 0, came.Size.High, 0, 0).Then(came.Own);
         var media = _file.Numbers(_file.Pages[n], "MediaBox")!;
-        return _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{Joined(media)}] /Resources << /XObject << /P {picture} 0 R >> >>",
+        return _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{Joined(media)}] /Resources << /XObject << /P " +
+            $"{picture} 0 R >> >>",
             s => s.Write(Encoding.ASCII.GetBytes($"q {PdfText.Matrix(place)} cm /P Do Q\n")));
-    }
-
-    private static Affine Back(Affine m)
-    {
-        var det = (m.A * m.D) - (m.B * m.C);
-        var (a, b, c, d) = (m.D / det, -m.B / det, -m.C / det, m.A / det);
-        return new(a, b, c, d, -((m.E * a) + (m.F * c)), -((m.E * b) + (m.F * d)));
     }
 
     /// <summary>What was done throughout, in words.</summary>
@@ -218,11 +194,30 @@ internal sealed class MendWriting
             if (what != "RGB") done("colour.profile",
                 $"A profile of {what} was taken out of {Many.Of(count, "place")}: its numbers stayed.");
         if (r.LostSpots.Count > 0)
-            done("colour.spot", $"{string.Join(", ", r.LostSpots)} became process inks: {_plan.House.Name} prints none of that name.");
+            done("colour.spot", $"{string.Join(", ", r.LostSpots)} became process inks: {_plan.House.Name} prints " +
+                $"none of that name.");
         if (r.TooMuchInk > 0) done("ink.total",
             $"Colours of more than {_plan.House.InkLimit} % ink have less of the three; their black stayed.");
         if (r.RichWords > 0) done("text.black", "Words in a black of several inks are in black alone.");
-        if (r.ThinLines > 0) done("line.thin", $"Lines of no width are {_plan.House.RuleLeast.Points} pt, the least that is printed.");
+        if (r.WhiteOver > 0)
+        {
+            if (_plan.Choices.White == Wish.Open)
+                left("overprint.white", $"White is set to overprint in {Many.Of(r.WhiteOver, "place")}, where it is " +
+                    $"not seen in print: " +
+                    "say whether it is to knock out.");
+            else done("overprint.white", _plan.Choices.White == Wish.Change
+                ? "White that was set to overprint knocks out, as you asked."
+                : "White that is set to overprint stays so, as you asked: it is not seen in print.");
+        }
+        if (r.Hairlines > 0)
+        {
+            var thin = $"{Many.Of(r.Hairlines, "line")} {(r.Hairlines == 1 ? "is" : "are")} thinner than the " +
+                $"{_plan.House.RuleLeast.Points.ToString("0.##", CultureInfo.InvariantCulture)} pt that print";
+            if (_plan.Choices.Thicken) done("line.hair", thin + ": raised to that, as you asked.");
+            else _lines.Add(new("line.hair", MendState.Found, null, thin + ": as they were."));
+        }
+        if (r.ThinLines > 0) done("line.thin", $"Lines of no width are {_plan.House.RuleLeast.Points} pt, the least " +
+            $"that is printed.");
         if (r.Overprints > 0) done("overprint", "What became inks and was set to overprint knocks out, as it did.");
         foreach (var (face, stands) in r.StoodIn)
             left("face.missing",

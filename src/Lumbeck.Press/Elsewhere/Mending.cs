@@ -1,3 +1,4 @@
+using Lumbeck.Press.Elsewhere.Carried;
 using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
@@ -11,8 +12,6 @@ namespace Lumbeck.Press.Elsewhere;
 /// </summary>
 public static class Mending
 {
-    private const int Stack = 64 << 20;
-
     /// <param name="path">The file; it is left as it is.</param>
     /// <param name="output">The mended one, written from front to back; not closed.</param>
     /// <param name="plan">What it is to become.</param>
@@ -25,37 +24,51 @@ public static class Mending
     public static MendReport Mend(string path, Stream output, MendPlan plan, FaceShelf shelf, PressNote note,
         Action<double>? told = null, CancellationToken cancel = default)
     {
-        MendReport? report = null;
-        Exception? failed = null;
-        // What lies deep within itself is read on a stack of its own.
-        var reader = new Thread(() =>
+        try { return Deeply.Run(() => Run(path, output, plan, shelf, note, told, cancel)); }
+        catch (Exception e) when (e is not (Refusal or OperationCanceledException or IOException or OutOfMemoryException))
         {
-            try { report = Run(path, output, plan, shelf, note, told, cancel); }
-            catch (Exception e) { failed = e; }
-        }, Stack)
-        { IsBackground = true };
-        reader.Start();
-        reader.Join();
-        if (failed is Refusal or OperationCanceledException or IOException or OutOfMemoryException)
-            System.Runtime.ExceptionServices.ExceptionDispatchInfo.Throw(failed);
-        return failed is null ? report! : throw new Refusal("file", "this file is damaged and can’t be read: export it again");
+            throw new Refusal("file", "this file is damaged and can’t be read: export it again");
+        }
     }
 
-    private static MendReport Run(string path, Stream output, MendPlan plan, FaceShelf shelf, PressNote note, Action<double>? told,
+    /// <summary>Looks at a file as far as it takes to know whether it can be mended at all.</summary>
+    /// <exception cref="Refusal">It can't be read, or can't be mended; the reason is named.</exception>
+    public static void Look(string path, MendPlan plan, CancellationToken cancel) => Deeply.Run(() =>
+    {
+        using var file = Opened(path, plan, cancel);
+        return Laid(file, plan, []).Count;
+    });
+
+    private static SourceFile Opened(string path, MendPlan plan, CancellationToken cancel)
+    {
+        var file = SourceFile.Open(path, cancel, plan.Password);
+        if (!file.IsEncrypted || plan.Choices.MayChange) return file;
+        file.Dispose();
+        throw new Refusal("rights", "this file is closed against changes: say that you may change it, and it is mended");
+    }
+
+    private static IReadOnlyList<LeavingPage> Laid(SourceFile file, MendPlan plan, List<MendLine> lines)
+    {
+        List<CamePage> came = [.. file.Pages.Select((p, n) => CamePage.Of(file, p, n + 1))];
+        return plan.Inside ? new InsideLaying(plan, lines, file.Folios).Lay(came) : new CoverLaying(plan, lines).Lay(came);
+    }
+
+    private static MendReport Run(string path, Stream output, MendPlan plan, FaceShelf shelf, PressNote note,
+        Action<double>? told,
         CancellationToken cancel)
     {
-        using var file = SourceFile.Open(path, cancel);
+        using var file = Opened(path, plan, cancel);
         var aside = Directory.CreateTempSubdirectory("lumbeck-mend-");
         try
         {
             var lines = new List<MendLine>();
             if (file.IsEncrypted)
-                lines.Add(new("file.encrypted", MendState.Done, null, "The file was encrypted without a password: it leaves open."));
-            List<CamePage> came = [.. file.Pages.Select((p, n) => CamePage.Of(file, p, n + 1))];
-            var laying = new Laying(plan, lines);
-            var pages = plan.Inside ? laying.Inside(came) : laying.Cover(came);
+                lines.Add(new("file.encrypted", MendState.Done, null,
+                    "The file was closed against changes: you said that you may change it, and it leaves open."));
+            var pages = Laid(file, plan, lines);
             using var pdf = new PdfWriter(output, plan.Kind.Version);
-            var writing = new MendWriting(file, path, pdf, plan, shelf, note, aside.FullName, lines, cancel);
+            var writing = new MendWriting(file, path, pdf, plan, shelf, note, aside.FullName, lines,
+                Condition(file, plan, aside.FullName, lines), cancel);
             var tree = pdf.Reserve();
             var kids = new List<int>();
             foreach (var (n, page) in pages.Index())
@@ -67,9 +80,34 @@ public static class Mending
             writing.Tell();
             PressFile.Finish(pdf, tree, kids, new PressPlan(plan.Kind) { Inside = plan.Inside }, plan.House, note,
                 plan.Inside && plan.Reading == Reading.RightToLeft);
-            return new(came.Count, pages.Count,
+            return new(file.Pages.Count, pages.Count,
                 [.. lines.OrderBy(l => l.Page ?? 0).ThenBy(l => l.State)]);
         }
         finally { aside.Delete(recursive: true); }
+    }
+
+    /// <summary>
+    /// What the file's own inks were made for, where that is not what the house prints and their colours are to stay: the
+    /// profile's file. Says what is to be decided.
+    /// </summary>
+    private static string? Condition(SourceFile file, MendPlan plan, string aside, List<MendLine> lines)
+    {
+        if (file.Condition is not { Length: > 0 } own || file.ConditionProfile is not { } profile
+            || own.Contains(plan.House.OutputCondition, StringComparison.OrdinalIgnoreCase)
+            || plan.House.OutputCondition.Contains(own, StringComparison.OrdinalIgnoreCase)) return null;
+        var said = $"The file’s inks were made for {LengthText.Clip(own)}, {plan.House.Name} prints " +
+            $"{plan.House.OutputCondition}";
+        var (state, what) = plan.Choices.Inks switch
+        {
+            Wish.Change => (MendState.Done, "their colours stayed and their numbers changed, as you asked; black " +
+                "alone stayed."),
+            Wish.Keep => (MendState.Done, "their numbers stayed, as you asked."),
+            _ => (MendState.Left, "their numbers stayed. Say whether numbers or colours are to stay."),
+        };
+        lines.Add(new("condition", state, null, $"{said}: {what}"));
+        if (plan.Choices.Inks != Wish.Change) return null;
+        var path = Path.Combine(aside, "own.icc");
+        File.WriteAllBytes(path, profile);
+        return path;
     }
 }

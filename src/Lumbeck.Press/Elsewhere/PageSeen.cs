@@ -1,4 +1,5 @@
 using Lumbeck.Press.Colour;
+using Lumbeck.Press.Elsewhere.Carried;
 using Lumbeck.Press.Elsewhere.Source;
 using NetVips;
 
@@ -48,7 +49,8 @@ public static class PageSeen
     public static byte[] Sheet(string path, Size sheet, double perInch, CancellationToken cancel)
     {
         using var drawn = PageRaster.Drawn(path, 1, perInch, inks: true, cancel);
-        var (wide, high) = ((int)Math.Round(sheet.Width.Points * perInch / 72), (int)Math.Round(sheet.Height.Points * perInch / 72));
+        var (wide, high) = ((int)Math.Round(sheet.Width.Points * perInch / 72),
+            (int)Math.Round(sheet.Height.Points * perInch / 72));
         (wide, high) = (Math.Min(wide, drawn.Width), Math.Min(high, drawn.Height));
         using var part = drawn.ExtractArea((drawn.Width - wide) / 2, (drawn.Height - high) / 2, wide, high);
         using var cmyk = part.Copy(interpretation: Enums.Interpretation.Cmyk, xres: perInch / 25.4, yres: perInch / 25.4);
@@ -70,7 +72,8 @@ public static class PageSeen
 
     /// <summary>White where the two are alike, the darker the further apart (ΔE*ab 25 and more is black).</summary>
     /// <exception cref="Refusal">One of them can’t be drawn.</exception>
-    public static byte[] Apart((string Path, int Page) came, (string Path, int Page) left, double perInch, PressCondition condition,
+    public static byte[] Apart((string Path, int Page) came, (string Path, int Page) left, double perInch,
+        PressCondition condition,
         CancellationToken cancel)
     {
         using var was = PageRaster.Drawn(came.Path, came.Page, perInch, inks: false, cancel);
@@ -86,5 +89,16 @@ public static class PageSeen
         using var apart = one.Colourspace(Enums.Interpretation.Lab).DE76(other.Colourspace(Enums.Interpretation.Lab));
         using var dark = (255 - (apart * 10.2)).Cast(Enums.BandFormat.Uchar);
         return dark.JpegsaveBuffer(q: 85, keep: Enums.ForeignKeep.None);
+    }
+
+    /// <summary>
+    /// The pages of a file, from 1, that look other than those of another, page beside page; null where they can’t be
+    /// drawn here.
+    /// </summary>
+    public static IReadOnlyList<int>? Changed(string before, string now, CancellationToken cancel)
+    {
+        if (PageRaster.Small(before, cancel) is not { } was || PageRaster.Small(now, cancel) is not { } seen) return null;
+        return [.. Enumerable.Range(0, seen.Count).Where(n => n >= was.Count || !was[n].AsSpan().SequenceEqual(seen[n]))
+            .Select(n => n + 1)];
     }
 }

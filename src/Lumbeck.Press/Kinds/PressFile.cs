@@ -1,5 +1,6 @@
 using System.Text;
 using Lumbeck.Press.Colour;
+using Lumbeck.Press.Elsewhere.Carried;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Pictures;
@@ -58,6 +59,7 @@ public static class PressFile
             Before = before,
             Rgb = plan.InRgb,
             PerInch = plan.Kind.PicturesPerInch,
+            Pages = pictures is null || plan.InRgb ? null : new PageForms(pdf, house, plan.Kind, shelf, pictures).Of,
         };
         var symbols = new PressSymbols(pdf);
         var painter = new PlatePainter(shelf, pictures, condition);

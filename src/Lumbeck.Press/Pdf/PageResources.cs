@@ -104,7 +104,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
 
     private string Image(int number, Picture picture)
     {
-        Mixes |= !picture.Opaque;
+        Mixes |= !picture.Opaque || images.Lets(number);
         return Named(number);
     }
 
@@ -116,7 +116,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     {
         if (images.Of(mark.Picture, points, mark.Convert) is not { } picture) return null;
         var number = OnPlate(mark, picture);
-        Mixes |= !mark.Picture.Opaque;
+        Mixes |= !mark.Picture.Opaque || images.Lets(picture);
         var (across, down, tiles) = TileCell.Of(mark.Lay);
         // A pattern's own space is the tile's unit square, y down; its matrix leads to the page (8.7.3.1).
         var content = string.Concat(tiles.Select(t => $"q {PdfPainter.Placed("I", t)}Q\n"));
@@ -152,7 +152,8 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
             s => s.Write(cover));
         var place = new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top).Then(toPage);
         var box = toPage.Of(b);
-        var corners = $"[{PdfText.Figure(box.Left)} {PdfText.Figure(box.Top)} {PdfText.Figure(box.Right)} {PdfText.Figure(box.Bottom)}]";
+        var corners = $"[{PdfText.Figure(box.Left)} {PdfText.Figure(box.Top)} {PdfText.Figure(box.Right)} " +
+            $"{PdfText.Figure(box.Bottom)}]";
         var form = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {corners} /Group << /S /Transparency /CS " +
             $"/DeviceGray /I true >> /Resources << /XObject << /I {image} 0 R >> >>",
             s => s.Write(Encoding.ASCII.GetBytes(PdfPainter.Placed("I", place))));

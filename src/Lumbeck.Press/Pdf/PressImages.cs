@@ -9,6 +9,8 @@ internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? fil
     private readonly Dictionary<(string What, int Wide, bool Convert), int> _written = [];
     private readonly Dictionary<(int Picture, string Plate, int Tint), int> _onPlates = [];
     private readonly Dictionary<int, int> _masks = [];
+    private readonly Dictionary<string, int?> _pages = [];
+    private readonly HashSet<int> _letting = [];
 
     /// <summary>Pixels an inch at most; the house's where null.</summary>
     public int? PerInch { get; init; }
@@ -22,10 +24,27 @@ internal sealed class PressImages(PdfWriter pdf, House house, IPictureFiles? fil
     /// <summary>Is told of each picture before it is made; may end the work by throwing.</summary>
     public Action? Before { get; init; }
 
+    /// <summary>
+    /// The form of a page that a picture shows, and whether something on it lets through; null where it is pixels.
+    /// </summary>
+    public Func<Picture, (int Form, bool Lets)?>? Pages { get; init; }
+
+    /// <summary>Whether something lets through within a page that was asked for.</summary>
+    public bool Lets(int image) => _letting.Contains(image);
+
     /// <summary>At no more than the house's highest useful resolution, and never more than there is.</summary>
-    public int? Of(Picture picture, double points, bool convert) => files is null ? null
+    public int? Of(Picture picture, double points, bool convert) => files is null ? null : Page(picture) is { } page ? page
         : Of(picture.Hash, Math.Clamp((int)Math.Ceiling(points / 72 * (PerInch ?? house.PictureMost)), 1, picture.Wide),
             convert, () => files.PathOf(picture.Hash));
+
+    private int? Page(Picture picture)
+    {
+        if (Pages is null) return null;
+        if (_pages.TryGetValue(picture.Hash, out var known)) return known;
+        var page = Pages(picture);
+        if (page is (var form, true)) _letting.Add(form);
+        return _pages[picture.Hash] = page?.Form;
+    }
 
     public int? Of(GrownMark mark) =>
         files is null ? null : Of(mark.How.Recipe, mark.Wide, mark.Convert, () => files.GrownOf(mark, mark.Wide));

@@ -42,7 +42,10 @@ public static class PictureReading
             var (wide, high) = (image.Width, image.Height);
             if (wide > MostSide || high > MostSide)
                 throw No($"{name} is {wide} × {high} pixels: a side may have up to {MostSide}");
-            var whole = image.Contains("jpeg-multiscan") || image.Contains("interlaced");
+            // Every JPEG says whether it comes in several scans, be it that it does not.
+            var whole = image.Contains("interlaced")
+                || (image.Contains("jpeg-multiscan") && Convert.ToInt32(image.Get("jpeg-multiscan"),
+                    CultureInfo.InvariantCulture) != 0);
             // What comes in passes is held whole, in all of its bytes.
             var most = whole ? MostWhole / PixelBytes(image) : MostPixels;
             if ((long)wide * high > most)

@@ -5,7 +5,9 @@ import type { Work, WorkList } from './wire';
 
 const base = document.body.dataset.base ?? '';
 const onJob = base.startsWith('/jobs/');
-let since = '';
+// A page that shows what work has made asks from when it was written.
+let since = document.body.dataset.now ?? '';
+let first = since !== '';
 let asking = false;
 // What was seen waiting or under way; its end is told.
 const seen = new Set<string>();
@@ -21,11 +23,12 @@ export async function watch(): Promise<void> {
       const { now, works } = (await answer.json()) as WorkList;
       since = now;
       const going = works.filter(w => w.state === 'waiting' || w.state === 'running');
-      going.forEach(w => seen.add(w.id));
+      (first ? works : going).forEach(w => seen.add(w.id));
+      first = false;
       show(going);
       for (const w of works.filter(x => !going.includes(x) && seen.delete(x.id))) {
         if (w.state === 'failed') tell(`${w.says}: ${w.problem}`);
-        if (w.state === 'done' && w.kind === 'press') return location.reload();
+        if (w.state === 'done' && w.kind !== 'grow') return location.reload();
         document.dispatchEvent(new CustomEvent('lumbeck:worked', { detail: w }));
       }
       if (going.length === 0) return;

@@ -91,21 +91,16 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
         return Page();
     }
 
-    /// <summary>A cover from elsewhere, mended and laid as a take; where to go on.</summary>
+    /// <summary>A cover from elsewhere, to be mended and laid as a take; where to go on.</summary>
     private async Task<string> Finished(OnBench on, IFormFile cover)
     {
         var aside = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
         try
         {
-            await using (var s = new FileStream(aside, FileMode.CreateNew)) await cover.CopyToAsync(s, HttpContext.RequestAborted);
+            await using (var s = new FileStream(aside, FileMode.CreateNew)) await cover.CopyToAsync(s,
+                HttpContext.RequestAborted);
             var name = Path.GetFileName(cover.FileName.Replace('\\', '/'));
-            var cancel = HttpContext.RequestAborted;
-            var row = await Task.Run(() => desk.Pressing.KeepMended(on, aside, name, inside: false, scale: false, cancel), cancel);
-            if (Press.Elsewhere.PageSeen.IsHere)
-            {
-                var laid = await desk.Pressing.AsTake(on, row, "finished-cover", cancel);
-                desk.Jobs.Apply(on.Slug, new(Guid.NewGuid().ToString(), "mended", _ => laid));
-            }
+            await Task.Run(() => desk.Pressing.MendBeside(on, new(aside, name, false, new()), lay: true));
         }
         // The job is begun all the same: what is wrong with the file is told where files are.
         catch (Refusal r) { TempData["unmended"] = $"{cover.FileName}: {r.Message}."; }

@@ -88,8 +88,15 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
     /// <summary>Files from elsewhere that were mended for this job.</summary>
     public IReadOnlyList<(Store.MendedRow Row, MendedFile Said)> Mended { get; private set; } = [];
 
+    /// <summary>When the page was written: what long work makes after it is not on it yet.</summary>
+    public string Now { get; private set; } = "";
+
+    /// <summary>What was decided of the last file of this kind.</summary>
+    public Press.Elsewhere.MendChoices Decided(bool inside) => Desk.Pressing.Decided(On, inside);
+
     public override async Task<IActionResult> OnGetAsync(string slug, string? item, string? sheet)
     {
+        Now = Desk.Pressing.Works.Now();
         var result = await base.OnGetAsync(slug, item, sheet);
         if (result is NotFoundResult) return result;
         var t = On.Job.Ticket;
@@ -144,8 +151,8 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
             : throw new Refusal("pages", $"`{LengthText.Clip(typed)}` is no page, and no range such as 2–5");
     }
 
-    /// <summary>A finished file from elsewhere, made press-ready and kept with the job.</summary>
-    public async Task<IActionResult> OnPostMendAsync(string slug, IFormFile? file, bool inside, bool scale)
+    /// <summary>A finished file from elsewhere, made press-ready beside the page and kept with the job.</summary>
+    public async Task<IActionResult> OnPostMendAsync(string slug, IFormFile? file, MendTyped typed)
     {
         var there = $"/jobs/{Uri.EscapeDataString(slug)}/press";
         if (file is null) return Redirect(there);
@@ -153,15 +160,49 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
         try
         {
             var on = Desk.Jobs.Job(slug);
-            await using (var s = new FileStream(aside, FileMode.CreateNew)) await file.CopyToAsync(s, HttpContext.RequestAborted);
-            await Task.Run(() => Desk.Pressing.KeepMended(on, aside, Path.GetFileName(file.FileName.Replace('\\', '/')), inside, scale,
-                HttpContext.RequestAborted));
+            await using (var s = new FileStream(aside, FileMode.CreateNew)) await file.CopyToAsync(s,
+                HttpContext.RequestAborted);
+            var came = new CameFile(aside, Path.GetFileName(file.FileName.Replace('\\', '/')), typed.Inside,
+                typed.Choices(on.Job.Ticket.Unit))
+            { Password = typed.Password ?? "" };
+            // A password is kept nowhere: what it opens is mended while its maker waits.
+            if (came.Password.Length > 0)
+                await Task.Run(() => Desk.Pressing.KeepMended(on, came, cancel: HttpContext.RequestAborted));
+            else await Task.Run(() => Desk.Pressing.MendBeside(on, came));
         }
         catch (Refusal r) when (r.Path == "job") { return NotFound(); }
         catch (Refusal r) { TempData["unmended"] = $"{file.FileName}: {r.Message}."; }
         catch (OperationCanceledException) { return new EmptyResult(); }
         finally { System.IO.File.Delete(aside); }
         return Redirect(there + "#mended");
+    }
+
+    /// <summary>A file that came is mended again, as its maker decided now.</summary>
+    public async Task<IActionResult> OnPostAgainAsync(string slug, string? id, MendTyped typed)
+    {
+        try
+        {
+            var on = Desk.Jobs.Job(slug);
+            if (Desk.Pressing.FindMended(on, id ?? "") is not { } row) return NotFound();
+            var came = new CameFile(Desk.Pressing.Files.PathOf(row.Came), row.Name, row.Inside,
+                typed.Choices(on.Job.Ticket.Unit));
+            await Task.Run(() => Desk.Pressing.MendBeside(on, came));
+        }
+        catch (Refusal r) when (r.Path == "job") { return NotFound(); }
+        catch (Refusal r) { TempData["unmended"] = r.Message.Capital() + "."; }
+        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press#mended");
+    }
+
+    /// <summary>One page of a mended file, before and after.</summary>
+    public IActionResult OnGetLook(string slug, string? id, int n)
+    {
+        try
+        {
+            var on = Desk.Jobs.Job(slug);
+            return Desk.Pressing.Mended(on).FirstOrDefault(m => m.Row.Id == id) is { Row: not null } mended
+                ? Partial("_MendLook", (slug, mended.Row, mended.Said, n)) : NotFound();
+        }
+        catch (Refusal) { return NotFound(); }
     }
 
     /// <summary>Lays a mended cover as a take to work on.</summary>

@@ -58,7 +58,8 @@ public sealed class LayingTests
         var report = Mend(folder, came, Inside());
         report.Lines.Single(l => l.Id == "page.size").ShouldSatisfyAllConditions(l => l.State.ShouldBe(MendState.Left),
             l => l.Says.ShouldContain("100 × 150 mm"), l => l.Says.ShouldContain("120 × 180 mm"));
-        Mend(folder, came, Inside() with { Scale = true }).Lines.Single(l => l.Id == "page.size").Says.ShouldContain("scaled");
+        Mend(folder, came, Inside() with { Choices = new() { Way = LayWay.Scaled } }).Lines.Single(l =>
+            l.Id == "page.size").Says.ShouldContain("scaled");
     }
 
     [Fact]
@@ -93,7 +94,8 @@ public sealed class LayingTests
             Sheet = sheet,
             Panels = [.. sheet.Panels.Select(p => (p.Part, p.Face))],
         };
-        var expected = new Lumbeck.Intake.Judging.Expected(ticket.House, [new(sheet.Size, sheet.Trim, null, sheet.Folds)], null);
+        var expected = new Lumbeck.Intake.Judging.Expected(ticket.House, [new(sheet.Size, sheet.Trim, null,
+            sheet.Folds)], null);
         var (w, h) = (sheet.Size.Width.Points, sheet.Size.Height.Points);
         var (tw, th) = (sheet.Trim.Width.Points, sheet.Trim.Height.Points);
         using var folder = new Folder();
@@ -121,7 +123,11 @@ public sealed class LayingTests
     {
         var ticket = new Ticket { House = HouseFile.Shipped["tern"], Trim = Size.FromMillimetres(140, 210), Pages = 200 };
         var sheet = WrapGeometry.Of(ticket.Facts, ticket.House).Sheet;
-        var plan = new MendPlan(ticket.House, sheet.Size, sheet.Trim) { Panels = [.. sheet.Panels.Select(p => (p.Part, p.Face))] };
+        var plan = new MendPlan(ticket.House, sheet.Size, sheet.Trim)
+        {
+            Panels = [.. sheet.Panels.Select(p => (p.Part,
+            p.Face))]
+        };
         using var folder = new Folder();
         var report = Mend(folder, Sized(140 * Mm, 210 * Mm).Page(Coloured(140 * Mm, 210 * Mm), ""), plan);
         report.Lines.Single(l => l.Id == "page.front").State.ShouldBe(MendState.Left);

@@ -30,6 +30,26 @@ internal sealed class PressInks(PressCondition condition, BlackAlone black, bool
 
     public bool BlackAlone => blackAlone;
 
+    /// <summary>
+    /// The file of the profile that inks were made for, where their colours are to stay and not their numbers.
+    /// </summary>
+    public string? From { get; init; }
+
+    /// <summary>Whether these inks are brought to the house's own: all but what is black alone.</summary>
+    public bool Changes(Inks inks) => From is not null && !blackAlone && inks is not { C: 0, M: 0, Y: 0 };
+
+    /// <summary>Inks as a file has them in the house's own.</summary>
+    public IReadOnlyList<Inks> Came(IReadOnlyList<Inks> all)
+    {
+        if (From is null || blackAlone || !all.Any(Changes)) return Kept(all);
+        static byte level(double v) => (byte)Math.Round(Math.Clamp(v, 0, 1) * 255);
+        byte[] samples = [.. all.SelectMany(i => (byte[])[level(i.C), level(i.M), level(i.Y), level(i.K)])];
+        using var row = Image.NewFromMemoryCopy(samples, all.Count, 1, 4, Enums.BandFormat.Uchar);
+        using var cmyk = row.Copy(interpretation: Enums.Interpretation.Cmyk);
+        using var press = Transform(cmyk, From, 16);
+        return [.. all.Zip(Read(press.WriteToMemory<ushort>()), (i, made) => Changes(i) ? made : i)];
+    }
+
     public BlackAlone Black => black;
 
     public PressCondition Condition => condition;
@@ -38,13 +58,17 @@ internal sealed class PressInks(PressCondition condition, BlackAlone black, bool
     public static Inks Gray(double gray) => Inks.Black(1 - Math.Clamp(gray, 0, 1));
 
     /// <summary>Inks as they are, or black alone.</summary>
-    public Inks Kept(Inks inks)
+    private IReadOnlyList<Inks> Kept(IReadOnlyList<Inks> all)
     {
-        if (!blackAlone || inks is { C: 0, M: 0, Y: 0 }) return inks;
+        if (!blackAlone || all.All(i => i is { C: 0, M: 0, Y: 0 })) return all;
         static decimal percent(double share) => Math.Round((decimal)(100 * Math.Clamp(share, 0, 1)), 2);
-        var ink = black.Of(Ink.Percent(percent(inks.C), percent(inks.M), percent(inks.Y), percent(inks.K)));
-        return Inks.Black(ink.K / 10_000.0);
+        List<Ink> inks = [.. all.Select(i => Ink.Percent(percent(i.C), percent(i.M), percent(i.Y), percent(i.K)))];
+        return [.. all.Zip(black.Of(inks), (i, k) => i is { C: 0, M: 0, Y: 0 } ? i : Inks.Black(k.K / 10_000.0))];
     }
+
+    private static List<Inks> Read(ushort[] levels) => [.. Enumerable.Range(0, levels.Length / 4).Select(n => new Inks(
+        levels[4 * n] / 65535.0, levels[(4 * n) + 1] / 65535.0, levels[(4 * n) + 2] / 65535.0, levels[(4 * n) +
+            3] / 65535.0))];
 
     /// <summary>Red, green and blue through a profile; sRGB where it is empty.</summary>
     /// <param name="alone">Whether what is neither becomes black alone.</param>
@@ -52,7 +76,8 @@ internal sealed class PressInks(PressCondition condition, BlackAlone black, bool
         Rgb([(r, g, b)], profile, alone)[0];
 
     /// <summary>The same of many: setting a transform up costs more than it does to carry them through.</summary>
-    public IReadOnlyList<Inks> Rgb(IReadOnlyList<(double R, double G, double B)> colours, string profile = "", bool alone = true)
+    public IReadOnlyList<Inks> Rgb(IReadOnlyList<(double R, double G, double B)> colours, string profile = "",
+        bool alone = true)
     {
         static ushort level(double v) => (ushort)Math.Round(Math.Clamp(v, 0, 1) * 65535);
         var keys = colours.Select(c => ((ulong)level(c.R) << 32) | ((ulong)level(c.G) << 16) | level(c.B)).ToList();
@@ -69,10 +94,8 @@ internal sealed class PressInks(PressCondition condition, BlackAlone black, bool
                 Enums.BandFormat.Ushort);
             using var rgb = row.Copy(interpretation: Enums.Interpretation.Rgb16);
             using var press = Transform(rgb, profile.Length > 0 ? profile : Profiles.PathOf("sRGB"), 16);
-            var inks = press.WriteToMemory<ushort>();
-            foreach (var (n, key) in open.Index())
-                _known[(kept + profile, key)] = Kept(new(inks[4 * n] / 65535.0, inks[(4 * n) + 1] / 65535.0,
-                    inks[(4 * n) + 2] / 65535.0, inks[(4 * n) + 3] / 65535.0));
+            foreach (var (key, made) in open.Zip(Kept(Read(press.WriteToMemory<ushort>())))) _known[(kept + profile,
+                key)] = made;
         }
         return [.. keys.Select(k => _known[(kept + profile, k)])];
     }
@@ -86,9 +109,7 @@ internal sealed class PressInks(PressCondition condition, BlackAlone black, bool
             Enums.BandFormat.Float);
         using var lab = row.Copy(interpretation: Enums.Interpretation.Lab);
         using var press = lab.IccExport(outputProfile: _profile, intent: How, depth: 16);
-        var inks = press.WriteToMemory<ushort>();
-        return [.. all.Select((_, n) => Kept(new(inks[4 * n] / 65535.0, inks[(4 * n) + 1] / 65535.0, inks[(4 * n) + 2] / 65535.0,
-            inks[(4 * n) + 3] / 65535.0)))];
+        return Kept(Read(press.WriteToMemory<ushort>()));
     }
 
     /// <summary>Pixels through a profile into the house's inks.</summary>

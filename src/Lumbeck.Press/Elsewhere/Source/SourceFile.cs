@@ -28,8 +28,11 @@ internal sealed class SourceFile : IDisposable
     /// <summary>Its pages in order, each with what it inherits.</summary>
     public IReadOnlyList<DictionaryToken> Pages { get; }
 
+    /// <param name="path">The file.</param>
+    /// <param name="cancel">Ends the work.</param>
+    /// <param name="password">What opens it, where it is closed.</param>
     /// <exception cref="Refusal">It is no PDF, is closed by a password, or can't be read.</exception>
-    public static SourceFile Open(string path, CancellationToken cancel)
+    public static SourceFile Open(string path, CancellationToken cancel, string password = "")
     {
         var bytes = new FileInfo(path).Length;
         if (bytes > MostBytes)
@@ -43,12 +46,19 @@ internal sealed class SourceFile : IDisposable
         try
         {
             var document = PdfDocument.Open(File.OpenRead(path),
-                new ParsingOptions { UseLenientParsing = true, SkipMissingFonts = true, MaxStackDepth = 100 });
+                new ParsingOptions
+                {
+                    UseLenientParsing = true,
+                    SkipMissingFonts = true,
+                    MaxStackDepth = 100,
+                    Password = password
+                });
             return new(document, new(cancel));
         }
         catch (PdfDocumentEncryptedException)
         {
-            throw new Refusal("file", "this file is closed by a password: save it without one");
+            throw new Refusal("password", password.Length > 0 ? "this password does not open the file"
+                : "this file is closed by a password: give it, or save the file without one");
         }
         catch (Exception e) when (e is not (OutOfMemoryException or Refusal or OperationCanceledException))
         {
@@ -59,6 +69,29 @@ internal sealed class SourceFile : IDisposable
     public bool IsEncrypted => _document.IsEncrypted;
 
     public DictionaryToken Catalog => _document.Structure.Catalog.CatalogDictionary;
+
+    /// <summary>The printing condition that its inks were made for (14.11.5); null where it says none.</summary>
+    public string? Condition => Get(Intent, "OutputConditionIdentifier") switch
+    {
+        StringToken t => t.Data,
+        HexToken h => h.Data,
+        _ => null,
+    };
+
+    /// <summary>The profile of that condition, of four inks; null where it carries none that can be read.</summary>
+    public byte[]? ConditionProfile
+    {
+        get
+        {
+            if (Get(Intent, "DestOutputProfile") is not StreamToken s) return null;
+            var profile = Unpacked(s);
+            return profile.Length > 128 && profile.AsSpan(16, 4).SequenceEqual("CMYK"u8) && profile.AsSpan(36, 4)
+                .SequenceEqual("acsp"u8)
+                ? profile : null;
+        }
+    }
+
+    private DictionaryToken? Intent => Items(Get(Catalog, "OutputIntents")) is [DictionaryToken intent, ..] ? intent : null;
 
     public IToken? Solid(IToken? token)
     {
@@ -101,6 +134,27 @@ internal sealed class SourceFile : IDisposable
     public IReadOnlyList<IToken?> Items(IToken? token) => Solid(token) is ArrayToken a ? [.. a.Data.Select(Solid)] : [];
 
     public byte[] Unpacked(StreamToken stream) => Unpacking.All(this, stream);
+
+    /// <summary>
+    /// The page numbers at the left and right of a page that holds two: words of figures alone, nearest to its head or
+    /// foot.
+    /// </summary>
+    /// <param name="n">From 0.</param>
+    public (int? Left, int? Right) Folios(int n)
+    {
+        try
+        {
+            var page = _document.GetPage(n + 1);
+            List<(int Number, double X, double Far)> all = [.. page.GetWords()
+                .Where(w => w.Text.Length is > 0 and < 5 && w.Text.All(char.IsAsciiDigit))
+                .Select(w => (int.Parse(w.Text, CultureInfo.InvariantCulture), (w.BoundingBox.Left + w.BoundingBox.Right) / 2,
+                    Math.Min(w.BoundingBox.Bottom, page.Height - w.BoundingBox.Top)))
+                .Where(w => w.Item3 < page.Height * 0.15).OrderBy(w => w.Item3)];
+            int? at(bool left) => all.Where(w => w.X < page.Width / 2 == left).Select(w => (int?)w.Number).FirstOrDefault();
+            return (at(true), at(false));
+        }
+        catch (Exception e) when (e is not (OutOfMemoryException or OperationCanceledException)) { return (null, null); }
+    }
 
     private List<DictionaryToken> Walk()
     {

@@ -47,8 +47,14 @@ internal sealed record CmykSpace() : Space(4)
 {
     public override bool IsInk => true;
     public override double[] Initial => [0, 0, 0, 1];
-    public override Inks Of(PressInks inks, double[] c, bool alone = true) =>
-        inks.Kept(new(Math.Clamp(At(c, 0), 0, 1), Math.Clamp(At(c, 1), 0, 1), Math.Clamp(At(c, 2), 0, 1), Math.Clamp(At(c, 3), 0, 1)));
+    public override Inks Of(PressInks inks, double[] c, bool alone = true) => Many(inks, [c], alone)[0];
+
+    public override IReadOnlyList<Inks> Many(PressInks inks, IReadOnlyList<double[]> all, bool alone = true) =>
+        inks.Came([.. all.Select(Shares)]);
+
+    /// <summary>Its figures as they stand.</summary>
+    public static Inks Shares(double[] c) =>
+        new(Math.Clamp(At(c, 0), 0, 1), Math.Clamp(At(c, 1), 0, 1), Math.Clamp(At(c, 2), 0, 1), Math.Clamp(At(c, 3), 0, 1));
 }
 
 internal sealed record LabSpace(double[] Limits) : Space(3)
@@ -97,11 +103,11 @@ internal sealed record SpotSpace(IReadOnlyList<string> Names, Space Alternate, F
 
     public override Inks Of(PressInks inks, double[] c, bool alone = true)
     {
-        if (Names is ["All"]) return inks.Kept(new(At(c, 0), At(c, 0), At(c, 0), At(c, 0)));
+        if (Names is ["All"]) return inks.Came([new(At(c, 0), At(c, 0), At(c, 0), At(c, 0))])[0];
         if (Names.All(n => Process.Contains(n) || n == "None"))
         {
             double share(string name) => Names.Index().Where(n => n.Item == name).Sum(n => At(c, n.Index));
-            return inks.Kept(new(share("Cyan"), share("Magenta"), share("Yellow"), share("Black")));
+            return inks.Came([new(share("Cyan"), share("Magenta"), share("Yellow"), share("Black"))])[0];
         }
         return Alternate.Of(inks, Tint.Of(c), alone);
     }
@@ -153,12 +159,29 @@ internal sealed class SpaceReader(SourceFile file, string aside)
             "Indexed" or "I" when parts.Count > 3 => Indexed(parts, named, depth),
             "Separation" when parts.Count > 3 && parts[1] is NameToken one => new SpotSpace([one.Data],
                 Read(parts[2], named, depth + 1), Function.Read(file, parts[3])),
-            "DeviceN" when parts.Count > 3 && parts[1] is ArrayToken several && several.Data.Count is > 0 and <= 32 => new SpotSpace(
-                [.. several.Data.Select(file.Solid).OfType<NameToken>().Select(n => n.Data)], Read(parts[2], named, depth + 1),
+            "DeviceN" when parts.Count > 3 && parts[1] is ArrayToken several && several.Data.Count is > 0 and <= 32 =>
+                new SpotSpace(
+                [.. several.Data.Select(file.Solid).OfType<NameToken>().Select(n => n.Data)], Read(parts[2], named,
+                    depth + 1),
                 Function.Read(file, parts[3])),
             "Pattern" => new PatternSpace(parts.Count > 1 ? Read(parts[1], named, depth + 1) : null),
             _ => Read(kind, named, depth + 1),
         };
+    }
+
+    /// <summary>The spaces of red, green and blue that a page may paint in.</summary>
+    public IEnumerable<Space> OfRgb(DictionaryToken? resources)
+    {
+        var named = file.Dictionary(resources, "ColorSpace");
+        var (all, counted) = (new List<RgbSpace>(), Profiles.ToList());
+        foreach (var token in (IToken[])[NameToken.Create("DeviceRGB"), .. named?.Data.Values.Take(20) ?? []])
+        {
+            try { if (Read(token, named) is RgbSpace rgb && !all.Contains(rgb)) all.Add(rgb); }
+            catch (Refusal) { /* what can't be read is told where it is painted */ }
+        }
+        Profiles.Clear();
+        foreach (var (what, count) in counted) Profiles[what] = count;
+        return all;
     }
 
     private static Refusal No() => new("file", "it holds a colour space that can’t be read");
@@ -185,7 +208,8 @@ internal sealed class SpaceReader(SourceFile file, string aside)
     /// <summary>The file that a profile is kept in; none for what is no profile of red, green and blue.</summary>
     private string Kept(byte[] profile)
     {
-        if (profile.Length < 128 || !profile.AsSpan(16, 4).SequenceEqual("RGB "u8) || !profile.AsSpan(36, 4).SequenceEqual("acsp"u8))
+        if (profile.Length < 128 || !profile.AsSpan(16, 4).SequenceEqual("RGB "u8) || !profile.AsSpan(36, 4)
+            .SequenceEqual("acsp"u8))
             return "";
         // The usual one is ours: the same to the eye, and known to be sound.
         if (profile.AsSpan().IndexOf("sRGB"u8) is >= 0 and < 700) return "";

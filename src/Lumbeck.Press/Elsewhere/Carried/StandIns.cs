@@ -4,7 +4,7 @@ using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Fonts.Standard14Fonts;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Carried;
 
 /// <summary>
 /// Faces that a file names and has not: one of the same name from the shelf, else one of its kind, with the widths that
@@ -24,7 +24,8 @@ internal sealed class StandIns(FaceShelf shelf)
         var flags = (int)(file.Number(about, "Flags") ?? 32);
         if (file.Name(face, "Subtype") is "Type0" || bare is "Symbol" or "ZapfDingbats" || (flags & 4) != 0
             && file.Get(face, "Encoding") is null && about is not null)
-            throw new Refusal("face", $"the face {LengthText.Clip(bare)} is not in the file, and nothing here stands for its letters");
+            throw new Refusal("face", $"the face {LengthText.Clip(bare)} is not in the file, and nothing here stands " +
+                $"for its letters");
         var stands = Of(bare, flags);
         report.StoodIn[bare] = shelf.NameOf(stands);
         if (!_programmes.TryGetValue(stands, out var programme))

@@ -4,12 +4,12 @@ using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Core;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Carried;
 
 /// <summary>Objects carried over as they are, each once, with all that they name.</summary>
 internal sealed class Copier(SourceFile file, PdfWriter pdf)
 {
-    private const int Deepest = 60;
+    private const int Deepest = 400;
     private readonly Dictionary<IndirectReference, int> _copied = [];
 
     /// <summary>A token as a PDF writes it; what it refers to is written beside it.</summary>

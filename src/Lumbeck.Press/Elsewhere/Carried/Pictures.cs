@@ -5,7 +5,7 @@ using Lumbeck.Press.Pdf;
 using NetVips;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Carried;
 
 /// <summary>
 /// Pictures in a house's inks. What is in inks already, gray, or a mask keeps its bytes; a table of colours has inks in
@@ -34,12 +34,13 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
         if (file.Get(d, "ImageMask", "IM") is BooleanToken { Data: true })
             return As(image, size + "/ImageMask true /BitsPerComponent 1 " + decoded);
         var (data, coding) = file.Unpacking.Until(file, image);
-        var space = (SourceFile.Raw(d, "ColorSpace") ?? SourceFile.Raw(d, "CS")) is { } told ? spaces.Read(told, named) : null;
+        var space = (SourceFile.Raw(d, "ColorSpace") ?? SourceFile.Raw(d, "CS")) is { } told ? spaces.Read(told, named)
+            : null;
         var bits = (int)(file.Number(d, "BitsPerComponent", "BPC") ?? 8);
         var seen = Seen(d, named) + Key(d);
         if (coding != "JPXDecode" && space is GraySpace)
             return As(image, size + $"/ColorSpace /DeviceGray /BitsPerComponent {bits} {decoded}{seen}");
-        if (coding != "JPXDecode" && space is CmykSpace && !inks.BlackAlone && !light)
+        if (coding != "JPXDecode" && space is CmykSpace && !inks.BlackAlone && inks.From is null && !light)
             return As(image, size + $"/ColorSpace /DeviceCMYK /BitsPerComponent {bits} {decoded}{seen}");
         if (coding != "JPXDecode" && space is IndexedSpace or SpotSpace { Components: 1 } && bits <= 8)
             return As(image, size + $"/ColorSpace {Table(space, bits, decode, light)} /BitsPerComponent {bits} {seen}");
@@ -54,7 +55,8 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
         if (coding is not null)
             return pdf.Stream(pdf.Reserve(), size
                 + $"/ColorSpace {(gray ? "/DeviceGray" : "/DeviceCMYK /Decode [1 0 1 0 1 0 1 0]")} " +
-                $"/BitsPerComponent 8 /Filter /DCTDecode {seen}", s => press.JpegsaveStream(s, q: 95, keep: Enums.ForeignKeep.None,
+                $"/BitsPerComponent 8 /Filter /DCTDecode {seen}", s => press.JpegsaveStream(s, q: 95,
+                    keep: Enums.ForeignKeep.None,
                     subsampleMode: Enums.ForeignSubsample.Off), compress: false);
         return pdf.Stream(size + $"/ColorSpace {(gray ? "/DeviceGray" : "/DeviceCMYK")} /BitsPerComponent 8 {seen}",
             s => s.Write(press.WriteToMemory<byte>()));
@@ -90,9 +92,11 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
         {
             using var image = Coded(data, coding);
             using var one = image.ExtractBand(0);
-            return pdf.Stream(size + "/BitsPerComponent 8", s => s.Write(one.Cast(Enums.BandFormat.Uchar).WriteToMemory<byte>()));
+            return pdf.Stream(size + "/BitsPerComponent 8", s => s.Write(one.Cast(Enums.BandFormat.Uchar)
+                .WriteToMemory<byte>()));
         }
-        var decoded = file.Numbers(d, "Decode") is { } decode ? $"/Decode [{string.Join(' ', decode.Select(PdfText.Figure))}] " : "";
+        var decoded = file.Numbers(d, "Decode") is { } decode
+            ? $"/Decode [{string.Join(' ', decode.Select(PdfText.Figure))}] " : "";
         return As(soft, size + $"/BitsPerComponent {bits} {decoded}");
     }
 
@@ -102,7 +106,8 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
         double[] at(int n) => space is IndexedSpace own ? own.Entry(Indexed(n)) : [Share(n)];
         int Indexed(int n) => decode is [var a, var b]
             ? (int)Math.Clamp(Math.Round(a + (n * (b - a) / ((1 << bits) - 1))), 0, 255) : n;
-        double Share(int n) => (decode is [var a, var b] ? a : 0) + (n / (double)most * (decode is [var c, var e] ? e - c : 1));
+        double Share(int n) => (decode is [var a, var b] ? a : 0) + (n / (double)most * (decode is [var c, var e]
+            ? e - c : 1));
         var under = space is IndexedSpace table ? table.Base : space;
         List<double[]> entries = [.. Enumerable.Range(0, most + 1).Select(at)];
         var alone = under is RgbSpace && entries.All(c => c[0] == c[1] && c[1] == c[2]);
@@ -119,7 +124,7 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
     private Image InInks(Image pixels, Space? space) => pixels.Bands switch
     {
         1 => pixels.Copy(),
-        4 => pixels.Copy(),
+        4 => inks.From is { } from && !inks.BlackAlone ? inks.Transform(pixels, from) : pixels.Copy(),
         _ => inks.Transform(pixels, space is RgbSpace { Profile.Length: > 0 } own ? own.Profile : Profiles.PathOf("sRGB")),
     };
 
@@ -129,7 +134,8 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
         using var weights = pixels.Bands == 4 ? Image.NewFromArray(new[,] { { -0.3, -0.59, -0.11, -1.0 } })
             : Image.NewFromArray(new[,] { { 0.3, 0.59, 0.11 } });
         using var light = pixels.Recomb(weights);
-        return (pixels.Bands == 4 ? light + 255 : light).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Bw);
+        return (pixels.Bands == 4 ? light + 255 : light).Cast(Enums.BandFormat.Uchar)
+            .Copy(interpretation: Enums.Interpretation.Bw);
     }
 
     private static Image Coded(byte[] data, string coding)

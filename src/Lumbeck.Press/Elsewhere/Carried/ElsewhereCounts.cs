@@ -1,4 +1,4 @@
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Carried;
 
 /// <summary>What was met and done while pages were rewritten.</summary>
 internal sealed class ElsewhereCounts
@@ -6,6 +6,12 @@ internal sealed class ElsewhereCounts
     /// <summary>Colours of a screen, or of another space, brought to inks.</summary>
     public int Colours { get; set; }
     public int ThinLines { get; set; }
+
+    /// <summary>Lines thinner than the house prints, though of some width.</summary>
+    public int Hairlines { get; set; }
+
+    /// <summary>White that is set to overprint.</summary>
+    public int WhiteOver { get; set; }
     public int RichWords { get; set; }
     public int Overprints { get; set; }
     public int TooMuchInk { get; set; }

@@ -2,7 +2,7 @@ using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Carried;
 
 /// <summary>
 /// Shadings of all seven types (ISO 32000-1, 8.7.4.5) in a house's inks: what says a colour by a function has one of
@@ -26,7 +26,8 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
         var kind = (int)(file.Number(d, "ShadingType") ?? 0);
         var background = file.Numbers(d, "Background") is { } b ? $"/Background [{inks(space, [b], true)[0]}] " : "";
         string common(string entries) => $"/ShadingType {kind} /ColorSpace /DeviceCMYK {background}{entries}" +
-            string.Concat(((string[])["BBox", "AntiAlias", "Coords", "Extend", "Matrix"]).Where(k => file.Get(d, k) is not null)
+            string.Concat(((string[])["BBox", "AntiAlias", "Coords", "Extend", "Matrix"]).Where(k => file.Get(d,
+                k) is not null)
                 .Select(k => $"/{k} {copier.Write(file.Get(d, k))} "));
         var function = file.Get(d, "Function") is { } f ? Function.Read(file, f) : null;
         switch (kind)
@@ -37,7 +38,8 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
                     $"{Sampled(function, space, plane, FineAcross)} 0 R >>");
             case 2 or 3 when function is not null:
                 var line = file.Numbers(d, "Domain") is { Length: 2 } two ? two : [0, 1];
-                return pdf.Object($"<< {common("")}/Domain [{Joined(line)}] /Function {Sampled(function, space, line, Fine)} 0 R >>");
+                return pdf.Object($"<< {common("")}/Domain [{Joined(line)}] /Function " +
+                    $"{Sampled(function, space, line, Fine)} 0 R >>");
             case >= 4 and <= 7 when solid is StreamToken mesh:
                 return Mesh(mesh, kind, space, function, common);
             default:

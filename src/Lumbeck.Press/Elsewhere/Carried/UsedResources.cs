@@ -2,7 +2,7 @@ using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Carried;
 
 /// <summary>What one stretch of content names, as it is written.</summary>
 internal sealed class UsedResources
@@ -37,9 +37,10 @@ internal sealed class UsedResources
 
     public string Spot(ElsewhereResources has, SpotSpace spot) => Add("ColorSpace", has.Spot(spot));
 
-    public string NoOverprint(ElsewhereResources has) => Add("ExtGState", has.NoOverprint());
+    public string Over(ElsewhereResources has, bool line, bool fill) => Add("ExtGState", has.Over(line, fill));
 
-    public string Pattern(ElsewhereResources has, IToken? token, DictionaryToken? spaces, DictionaryToken? resources, int depth) =>
+    public string Pattern(ElsewhereResources has, IToken? token, DictionaryToken? spaces, DictionaryToken? resources,
+        int depth) =>
         Add("Pattern", has.Once(token, "pattern", () => has.Pattern(token, spaces, resources, depth)));
 
     public string Graphics(ElsewhereResources has, IToken? token, DictionaryToken d, DictionaryToken? resources, int depth) =>

@@ -4,7 +4,7 @@ using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Core;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere;
+namespace Lumbeck.Press.Elsewhere.Carried;
 
 /// <summary>
 /// What a file from elsewhere has, written once each in a house's inks: pictures, forms, patterns, shadings, faces,
@@ -18,33 +18,32 @@ internal sealed class ElsewhereResources
     private readonly Copier _copier;
     private readonly HashSet<IndirectReference> _hidden;
     private readonly StandIns _standIns;
-    private readonly HashSet<string> _spots;
     private readonly double _inkLimit;
     private readonly Dictionary<(IndirectReference, string), (int Number, bool Transparent)> _once = [];
     private readonly Dictionary<string, int> _spotsWritten = [];
     private readonly Dictionary<string, string> _said = [];
     private ElsewhereResources? _masks;
-    private int? _noOverprint;
+    private readonly Dictionary<(bool, bool), int> _over = [];
 
     /// <param name="file">The file.</param>
     /// <param name="pdf">What is written.</param>
     /// <param name="inks">The house's.</param>
     /// <param name="aside">A folder for what is kept while it is mended.</param>
-    /// <param name="plan">What is asked.</param>
+    /// <param name="how">How marks are carried over.</param>
     /// <param name="standIns">Faces for those that the file has not.</param>
-    public ElsewhereResources(SourceFile file, PdfWriter pdf, PressInks inks, string aside, MendPlan plan, StandIns standIns)
-        : this(file, pdf, inks, new SpaceReader(file, aside), plan, standIns, HiddenIn(file), new())
+    public ElsewhereResources(SourceFile file, PdfWriter pdf, PressInks inks, string aside, Carriage how,
+        StandIns standIns)
+        : this(file, pdf, inks, new SpaceReader(file, aside), how, standIns, HiddenIn(file), new())
     { }
 
-    private ElsewhereResources(SourceFile file, PdfWriter pdf, PressInks inks, SpaceReader spaces, MendPlan plan, StandIns standIns,
+    private ElsewhereResources(SourceFile file, PdfWriter pdf, PressInks inks, SpaceReader spaces, Carriage how,
+        StandIns standIns,
         HashSet<IndirectReference> hidden, ElsewhereCounts report, bool light = false)
     {
-        (File, _pdf, Inks, Spaces, _standIns, _hidden, Report, Light, Plan) = (file, pdf, inks, spaces, standIns,
-            hidden, report, light, plan);
+        (File, _pdf, Inks, Spaces, _standIns, _hidden, Report, Light) = (file, pdf, inks, spaces, standIns, hidden,
+            report, light);
         _copier = new(file, pdf);
-        _spots = [.. plan.Spots];
-        _inkLimit = (double)plan.House.InkLimit / 100;
-        LeastLine = plan.House.RuleLeast.Points;
+        (How, _inkLimit, LeastLine) = (how, (double)how.House.InkLimit / 100, how.House.RuleLeast.Points);
         Pictures = new(file, pdf, _copier, spaces, inks);
         Shadings = new(file, pdf, _copier, spaces, (space, all, alone) => [.. space.Many(inks, all, alone)
             .Select(Shown)], !light && !inks.BlackAlone);
@@ -52,11 +51,11 @@ internal sealed class ElsewhereResources
 
     public SourceFile File { get; }
     public PressInks Inks { get; }
+    public Carriage How { get; }
     public SpaceReader Spaces { get; }
     public ElsewherePictures Pictures { get; }
     public Shadings Shadings { get; }
     public ElsewhereCounts Report { get; }
-    public MendPlan Plan { get; }
 
     /// <summary>Points.</summary>
     public double LeastLine { get; }
@@ -78,21 +77,22 @@ internal sealed class ElsewhereResources
         _once[(r.Data, as_)] = (-1, false);
         var before = Report.Transparent;
         Report.Transparent = false;
-        try
+        int? number = null;
+        try { return (number = write()).Value; }
+        finally
         {
-            var number = write();
-            _once[(r.Data, as_)] = (number, Report.Transparent);
-            return number;
+            if (number is { } made) _once[(r.Data, as_)] = (made, Report.Transparent);
+            else _once.Remove((r.Data, as_));
+            Report.Transparent |= before;
         }
-        catch (Refusal) { _once.Remove((r.Data, as_)); throw; }
-        finally { Report.Transparent |= before; }
     }
 
     /// <summary>Inks as content sets them.</summary>
     public string Said(Space space, double[] at, bool fill, UsedResources used)
     {
-        if (space is SpotSpace { IsSpot: true } spot && _spots.Contains(spot.Names[0]) && !Light)
-            return $"/{used.Spot(this, spot)} {(fill ? "cs" : "CS")} {PdfText.Figure(at.FirstOrDefault())} {(fill ? "scn" : "SCN")}\n";
+        if (space is SpotSpace { IsSpot: true } spot && How.Spots.Contains(spot.Names[0]) && !Light)
+            return $"/{used.Spot(this, spot)} {(fill ? "cs" : "CS")} {PdfText.Figure(at.FirstOrDefault())} " +
+                $"{(fill ? "scn" : "SCN")}\n";
         if (!space.IsInk && space is not PatternSpace) Report.Colours++;
         if (space is SpotSpace { IsSpot: true } lost) Report.LostSpots.Add(lost.Names[0]);
         var key = $"{space} {string.Join(' ', at)} {fill}";
@@ -135,7 +135,13 @@ internal sealed class ElsewhereResources
     public bool IsRichBlack(double[] at) => !Light && at is [var c, var m, var y, >= 0.85] && c > 0.05 && m > 0.05 && y > 0.05
         && Math.Max(c, Math.Max(m, y)) - Math.Min(c, Math.Min(m, y)) < 0.4;
 
-    public int NoOverprint() => _noOverprint ??= _pdf.Object("<< /Type /ExtGState /OP false /op false >>");
+    /// <summary>A setting of what overprints.</summary>
+    public int Over(bool line, bool fill)
+    {
+        static string said(bool on) => on ? "true" : "false";
+        return _over.TryGetValue((line, fill), out var known) ? known
+            : _over[(line, fill)] = _pdf.Object($"<< /Type /ExtGState /OP {said(line)} /op {said(fill)} >>");
+    }
 
     /// <summary>A spot's space, with inks standing for it.</summary>
     public int Spot(SpotSpace spot)
@@ -168,7 +174,8 @@ internal sealed class ElsewhereResources
         var content = new PageContent(this, File.Unpacked(form), File.Dictionary(d, "Resources") ?? resources, used,
             plain, depth + 1).Rewritten();
         var group = File.Dictionary(d, "Group") is { } g && File.Name(g, "S") == "Transparency" ? Group(g) : "";
-        return _pdf.Stream($"/Type /XObject /Subtype /Form /BBox {Box(d, "BBox")} {Copied(d, "Matrix")}{group}/Resources {used}",
+        return _pdf.Stream($"/Type /XObject /Subtype /Form /BBox {Box(d, "BBox")} " +
+            $"{Copied(d, "Matrix")}{group}/Resources {used}",
             s => s.Write(content));
     }
 
@@ -182,7 +189,8 @@ internal sealed class ElsewhereResources
     private string Box(DictionaryToken d, string key) => File.Numbers(d, key) is { Length: 4 } b
         ? $"[{string.Join(' ', b.Select(PdfText.Figure))}]" : "[0 0 1 1]";
 
-    private string Copied(DictionaryToken d, string key) => File.Get(d, key) is { } own ? $"/{key} {_copier.Write(own)} " : "";
+    private string Copied(DictionaryToken d, string key) => File.Get(d, key) is { } own
+        ? $"/{key} {_copier.Write(own)} " : "";
 
     public int Pattern(IToken? token, DictionaryToken? spaces, DictionaryToken? resources, int depth)
     {
@@ -216,7 +224,8 @@ internal sealed class ElsewhereResources
             var size]
             }) s.Append($"/Font [{Face(face, depth)} 0 R {_copier.Write(size)}] ");
         if (File.Number(d, "CA") is < 1 || File.Number(d, "ca") is < 1) Report.Transparent = true;
-        if ((File.Get(d, "BM") is ArrayToken { Data: [var first, ..] } ? File.Solid(first) : File.Get(d, "BM")) is NameToken blend
+        if ((File.Get(d, "BM") is ArrayToken { Data: [var first, ..] } ? File.Solid(first) : File.Get(d,
+            "BM")) is NameToken blend
             && blend.Data is not ("Normal" or "Compatible"))
             Report.Transparent = true;
         switch (File.Get(d, "SMask"))
@@ -226,7 +235,8 @@ internal sealed class ElsewhereResources
                 Report.Transparent = true;
                 var light = File.Name(mask, "S") == "Luminosity";
                 // How light it is says what shows: colours within are kept as light as they were.
-                var within = light ? _masks ??= new(File, _pdf, Inks, Spaces, Plan, _standIns, _hidden, Report, light: true) : this;
+                var within = light ? _masks ??= new(File, _pdf, Inks, Spaces, How, _standIns, _hidden, Report,
+                    light: true) : this;
                 var group = within.Once(SourceFile.Raw(mask, "G"), "form", () => within.Form(form, resources, false, depth));
                 var back = light && File.Numbers(mask, "BC") is { } bc ? $"/BC [{PdfText.Figure(bc.Length switch
                 {
@@ -244,7 +254,8 @@ internal sealed class ElsewhereResources
     /// <summary>A face with its programme; one that has none has a stand-in.</summary>
     public int Face(IToken? token, int depth) => Once(token, "face", () =>
     {
-        if (SourceFile.Dictionary(File.Solid(token)) is not { } d) throw new Refusal("file", "it names a face that it has not");
+        if (SourceFile.Dictionary(File.Solid(token)) is not { } d) throw new Refusal("file",
+            "it names a face that it has not");
         if (File.Name(d, "Subtype") == "Type3") return Drawn(d, depth);
         var bearer = File.Name(d, "Subtype") == "Type0" ? File.Items(File.Get(d, "DescendantFonts")) is [var own, ..]
             ? SourceFile.Dictionary(own) : null : d;

@@ -1,0 +1,54 @@
+using System.Security.Cryptography;
+using System.Text;
+using System.Text.Json;
+using Lumbeck.Press.Elsewhere;
+using Lumbeck.Store;
+
+namespace Lumbeck.Desk.Making;
+
+/// <summary>
+/// Finished files mended beside the page: the order has the file, its name and what was decided, and nothing else is
+/// asked for it.
+/// </summary>
+public static class MendOrders
+{
+    private sealed record Order(string Came, string Name, bool Inside, MendChoices Choices, bool Lay);
+
+    /// <summary>Queues the mending of a file.</summary>
+    /// <param name="press">The press.</param>
+    /// <param name="on">The job as it is.</param>
+    /// <param name="came">The file; it is copied before this returns.</param>
+    /// <param name="lay">Whether a cover is laid as a take, too.</param>
+    /// <exception cref="Refusal">It can’t be mended, or what was decided makes no sense.</exception>
+    public static string MendBeside(this PressDesk press, OnBench on, CameFile came, bool lay = false)
+    {
+        Mending.Look(came.Path, MendDesk.Wants(on, came.Inside, came.Choices), default);
+        var kept = press.Files.Keep(s => { using var f = File.OpenRead(came.Path); f.CopyTo(s); }).Name;
+        var order = JsonSerializer.Serialize(new Order(kept, came.Name, came.Inside, came.Choices, lay), MendDesk.Options);
+        var sum = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(order)));
+        return press.Works.Add(WorkKinds.Mend, on.Slug,
+            string.Create(CultureInfo.InvariantCulture, $"{on.Revision}/{sum[..16]}"),
+            $"Mending {Plain.Line(came.Name)}", order);
+    }
+
+    internal static void Do(PressDesk press, WorkRow piece, Action<double> told, CancellationToken cancel)
+    {
+        var order = JsonSerializer.Deserialize<Order>(piece.With, MendDesk.Options)
+            ?? throw new Refusal("work", "what was to be mended can’t be read any more");
+        var on = press.Jobs.Job(piece.Job);
+        try
+        {
+            var row = press.KeepMended(on, new(press.Files.PathOf(order.Came), order.Name, order.Inside,
+                order.Choices), told, cancel);
+            if (!order.Lay || !PageSeen.IsHere) return;
+            var laid = press.AsTake(on, row, $"take-{row.Id[..8]}", cancel).GetAwaiter().GetResult();
+            press.Jobs.Apply(on.Slug, new(Guid.NewGuid().ToString(), "mended", _ => laid));
+        }
+        catch (Refusal)
+        {
+            // What can't be mended is not kept, unless it came before.
+            press.DropUnused(order.Came);
+            throw;
+        }
+    }
+}

@@ -1,0 +1,379 @@
+using System.Buffers;
+using System.Text;
+using Lumbeck.Press.Elsewhere.Source;
+using Lumbeck.Press.Pdf;
+using UglyToad.PdfPig.Tokens;
+
+namespace Lumbeck.Press.Elsewhere.Carried;
+
+/// <summary>
+/// Content rewritten in a house's inks: its paths, clips and words stay as they stand there; what says a colour says it
+/// in inks, what is hidden when it is printed goes, and of what it names only what it uses is carried over.
+/// </summary>
+internal sealed class PageContent
+{
+    private readonly ElsewhereResources _has;
+    private readonly byte[] _content;
+    private readonly DictionaryToken? _resources;
+    private readonly DictionaryToken? _spaces;
+    private readonly ContentLexer _lexer;
+    private readonly ArrayBufferWriter<byte> _to = new();
+    private readonly List<Token> _operands = [];
+    private readonly Stack<State> _saved = new();
+    private readonly Stack<(bool Hidden, bool Kept)> _marked = new();
+    private readonly bool _plain;
+    private readonly int _depth;
+    private readonly DrawnAlone? _alone;
+    private int _word;
+    private bool _inText, _adrift;
+    private string? _waiting;
+    private State _now = new(new GraySpace(), [0], new GraySpace(), [0]);
+
+    /// <summary>What is kept by <c>q</c> and brought back by <c>Q</c>, as far as colour asks for it.</summary>
+    private sealed record State(Space Fill, double[] FillAt, Space Line, double[] LineAt)
+    {
+        /// <summary>What overprints as the file sets it: lines, fills, and whether inks of nothing leave what is
+        /// there.</summary>
+        public (bool Line, bool Fill, bool Nothing) Over { get; init; }
+        /// <summary>What overprints as it was written.</summary>
+        public (bool Line, bool Fill) Set { get; init; }
+        public int Mode { get; init; }
+        public double Width { get; init; } = 1;
+        /// <summary>To the points that this content begins in.</summary>
+        public Affine Place { get; init; } = Affine.Identity;
+        /// <summary>Why what is painted now can’t be read: its fill, its line, its face or its settings.</summary>
+        public (string? Fill, string? Line, string? Face, string? Settings) Unread { get; init; }
+    }
+
+    /// <param name="has">What the file has, and what is written of it.</param>
+    /// <param name="content">Unpacked.</param>
+    /// <param name="resources">What it names.</param>
+    /// <param name="used">Is told what is written of that.</param>
+    /// <param name="plain">Colours are not its own: of a pattern or a letter that is painted in another's.</param>
+    /// <param name="depth">How far within others.</param>
+    /// <param name="alone">Draws by itself what can't be read; null where all of it is to be given up then.</param>
+    public PageContent(ElsewhereResources has, byte[] content, DictionaryToken? resources, UsedResources used,
+        bool plain, int depth,
+        DrawnAlone? alone = null)
+    {
+        (_has, _content, _resources, _plain, _depth, Used, _alone) = (has, content, resources, plain, depth, used, alone);
+        _spaces = has.File.Dictionary(resources, "ColorSpace");
+        _lexer = new(content);
+    }
+
+    public UsedResources Used { get; }
+
+    /// <exception cref="Refusal">Something in it can’t be read.</exception>
+    public byte[] Rewritten()
+    {
+        if (_depth == 0 && !_plain) Foresee();
+        for (var n = 0; ; n++)
+        {
+            if ((n & 0xfff) == 0) _has.File.Unpacking.Cancel.ThrowIfCancellationRequested();
+            var token = _lexer.Next();
+            if (token.Kind == Said.End) break;
+            if (token.Kind != Said.Word) { if (_operands.Count < 4096) _operands.Add(token); continue; }
+            var word = Encoding.Latin1.GetString(_lexer.Raw(token));
+            if (word is "true" or "false" or "null") { _operands.Add(token); continue; }
+            try { Do(word); }
+            catch (Refusal r) when (_alone is not null) { Unread(word, r.Message); }
+            _operands.Clear();
+            _word++;
+        }
+        while (_marked.TryPop(out var open)) if (open.Kept) Put("EMC\n");
+        while (_saved.Count > 0) { _saved.Pop(); Put("Q\n"); }
+        return _to.WrittenSpan.ToArray();
+    }
+
+    /// <summary>
+    /// Colours of the whole page are brought to inks at once: setting a transform up for each costs far more than it
+    /// does to carry them through.
+    /// </summary>
+    private void Foresee()
+    {
+        var (lexer, at, seen) = (new ContentLexer(_content), new double[3], new HashSet<(double, double, double)>());
+        var count = 0;
+        for (var token = lexer.Next(); token.Kind != Said.End && seen.Count < MostForeseen; token = lexer.Next())
+        {
+            if (token.Kind == Said.Number) { if (count < 3) at[count] = token.Number; count++; continue; }
+            if (token.Kind == Said.Word && count == 3 && lexer.Raw(token) is [(byte)'r', (byte)'g'] or [(byte)'R', (byte)'G']
+                or [(byte)'s', (byte)'c', ..] or [(byte)'S', (byte)'C', ..])
+                seen.Add((at[0], at[1], at[2]));
+            // Samples of pictures are no words.
+            if (token.Kind == Said.Word && lexer.Raw(token).SequenceEqual("ID"u8)) lexer.Samples(null);
+            count = 0;
+        }
+        if (seen.Count < 4) return;
+        foreach (var space in _has.Spaces.OfRgb(_resources)) space.Many(_has.Inks, [.. seen.Select(c =>
+            (double[])[c.Item1, c.Item2, c.Item3])]);
+    }
+
+    private const int MostForeseen = 100_000;
+
+    private bool Hidden => _marked.Any(m => m.Hidden);
+
+    private void Put(string text) => _to.Write(Encoding.Latin1.GetBytes(text));
+
+    /// <summary>As it stood there.</summary>
+    private void Same(string word)
+    {
+        foreach (var operand in _operands)
+        {
+            _to.Write(_lexer.Raw(operand));
+            _to.Write(" "u8);
+        }
+        Put(word + "\n");
+    }
+
+    private string Name(int from = 0) => _operands.Skip(from).FirstOrDefault(o =>
+        o.Kind == Said.Name) is { Kind: Said.Name } name
+        ? _lexer.Name(name) : "";
+
+    private double[] Figures() => [.. _operands.Where(o => o.Kind == Said.Number).Select(o => o.Number)];
+
+    private void Do(string word)
+    {
+        switch (word)
+        {
+            case "q":
+                if (_saved.Count > 200) throw new Refusal("file", "it saves its state deeper than is read");
+                _saved.Push(_now);
+                Same(word);
+                break;
+            case "Q":
+                if (!_saved.TryPop(out var saved)) break;
+                _now = saved;
+                Same(word);
+                break;
+            case "g" or "rg" or "k": Fill(Device(word), Figures()); break;
+            case "G" or "RG" or "K": Line(Device(word), Figures()); break;
+            case "cs": Fill(_has.Spaces.Read(NameToken.Create(Name()), _spaces), null); break;
+            case "CS": Line(_has.Spaces.Read(NameToken.Create(Name()), _spaces), null); break;
+            case "sc" or "scn": Coloured(fill: true); break;
+            case "SC" or "SCN": Coloured(fill: false); break;
+            case "sh":
+                if (Hidden) break;
+                var shading = SourceFile.Raw(_has.File.Dictionary(_resources, "Shading"), Name());
+                Put($"/{Used.Shading(_has, shading, _spaces)} sh\n");
+                break;
+            case "Do": Object(); break;
+            case "gs": Graphics(); break;
+            case "Tf":
+                if (_operands.Count < 2) break;
+                Put($"/{Used.Face(_has, SourceFile.Raw(_has.File.Dictionary(_resources, "Font"), Name()), _depth)} ");
+                _to.Write(_lexer.Raw(_operands[^1]));
+                Put(" Tf\n");
+                _now = _now with { Unread = _now.Unread with { Face = null } };
+                break;
+            case "Tr":
+                _now = _now with { Mode = (int)Figures().FirstOrDefault() };
+                Same(word);
+                break;
+            case "Td" or "TD" or "Tm" or "T*":
+                _adrift = false;
+                Same(word);
+                break;
+            case "BT" or "ET":
+                (_inText, _adrift) = (word == "BT", false);
+                Same(word);
+                if (!_inText && _waiting is { } drawn) { Put(drawn); _waiting = null; }
+                break;
+            case "cm":
+                if (Figures() is [var a, var b, var c, var d, var e, var f])
+                    _now = _now with { Place = new Affine(a, b, c, d, e, f).Then(_now.Place) };
+                Same(word);
+                break;
+            case "Tj" or "TJ" or "'" or "\"": Words(word); break;
+            case "BDC":
+                // What its letters mean is kept, so that they can be found and read aloud.
+                var means = _operands is [.., { Kind: Said.Dictionary } told] && _lexer.Raw(told)
+                    .IndexOf("/ActualText"u8) >= 0;
+                _marked.Push((Name() == "OC" && _has.IsHidden(SourceFile.Raw(_has.File.Dictionary(_resources, "Properties"),
+                    Name(1))), means));
+                if (means) Same(word);
+                break;
+            case "BMC": _marked.Push((false, false)); break;
+            case "EMC":
+                if (_marked.TryPop(out var mark) && mark.Kept) Same(word);
+                break;
+            case "MP" or "DP" or "BX" or "EX" or "ri": break;
+            case "BI":
+                var inline = InlineImage.Read(_lexer, _has, _spaces);
+                if (!Hidden) Put($"/{Used.Add("XObject", _has.Pictures.Write(inline, _spaces, _has.Light))} Do\n");
+                break;
+            case "w":
+                var width = Figures().FirstOrDefault();
+                _now = _now with { Width = width == 0 ? _has.LeastLine : width };
+                // A line of no width is as thin as the device can: it is given the least that the house prints.
+                if (width == 0) { Put($"{PdfText.Figure(_has.LeastLine)} w\n"); _has.Report.ThinLines++; }
+                else Same(word);
+                break;
+            case "f" or "F" or "f*" or "S" or "s" or "B" or "B*" or "b" or "b*": Paint(word); break;
+            default: Same(word); break;
+        }
+    }
+
+    private Space Device(string word) => _has.Spaces.Read(NameToken.Create(word.ToLowerInvariant() switch
+    {
+        "g" => "DeviceGray",
+        "rg" => "DeviceRGB",
+        _ => "DeviceCMYK",
+    }), _spaces);
+
+    private void Fill(Space space, double[]? at)
+    {
+        _now = _now with { Fill = space, FillAt = at ?? space.Initial, Unread = _now.Unread with { Fill = null } };
+        if (!_plain && space is not PatternSpace) Put(_has.Said(space, _now.FillAt, fill: true, Used));
+        Settle(changed: true);
+    }
+
+    private void Line(Space space, double[]? at)
+    {
+        _now = _now with { Line = space, LineAt = at ?? space.Initial, Unread = _now.Unread with { Line = null } };
+        if (!_plain && space is not PatternSpace) Put(_has.Said(space, _now.LineAt, fill: false, Used));
+        Settle(changed: true);
+    }
+
+    /// <summary>
+    /// Overprint acts on what was inks from the start: what becomes inks here knocks out, as it did. White that
+    /// overprints is not seen at all, which nobody means.
+    /// </summary>
+    private void Settle(bool changed)
+    {
+        if (_plain) return;
+        bool over(bool on, Space space, double[] at)
+        {
+            if (!on) return false;
+            if (!(space.IsInk || space is PatternSpace)
+                || (space is CmykSpace && _has.Inks.Changes(CmykSpace.Shares(at))))
+            {
+                if (changed) _has.Report.Overprints++;
+                return false;
+            }
+            if (!(space is CmykSpace && _now.Over.Nothing && at.All(v => v == 0))) return true;
+            if (changed) _has.Report.WhiteOver++;
+            return !_has.How.WhiteKnocks;
+        }
+        var wanted = (over(_now.Over.Line, _now.Line, _now.LineAt), over(_now.Over.Fill, _now.Fill, _now.FillAt));
+        if (wanted == _now.Set) return;
+        _now = _now with { Set = wanted };
+        Put($"/{Used.Over(_has, wanted.Item1, wanted.Item2)} gs\n");
+    }
+
+    /// <summary>A path filled, drawn or both.</summary>
+    private void Paint(string word)
+    {
+        if (Hidden) { Put("n\n"); return; }
+        var (fills, lines) = (word is not ("S" or "s"), word is not ("f" or "F" or "f*"));
+        if ((_now.Unread.Settings ?? (fills ? _now.Unread.Fill : null) ?? (lines ? _now.Unread.Line : null)) is { } why)
+        {
+            Put("n\n");
+            Alone(why);
+            return;
+        }
+        var least = _has.LeastLine / Math.Sqrt(Math.Max(1e-12,
+            Math.Abs((_now.Place.A * _now.Place.D) - (_now.Place.B * _now.Place.C))));
+        var thin = lines && _now.Width < least * 0.99;
+        if (thin) _has.Report.Hairlines++;
+        var raised = thin && _has.How.Thickens;
+        if (raised) Put($"{PdfText.Figure(least)} w\n");
+        Same(word);
+        if (raised) Put($"{PdfText.Figure(_now.Width)} w\n");
+    }
+
+    /// <summary>What can't be read is painted by itself, where it is painted.</summary>
+    /// <exception cref="Refusal">It can't.</exception>
+    private void Unread(string word, string why)
+    {
+        var u = _now.Unread;
+        switch (word)
+        {
+            case "cs" or "sc" or "scn": _now = _now with { Unread = u with { Fill = why } }; break;
+            case "CS" or "SC" or "SCN": _now = _now with { Unread = u with { Line = why } }; break;
+            case "Tf": _now = _now with { Unread = u with { Face = why } }; break;
+            case "gs": _now = _now with { Unread = u with { Settings = why } }; break;
+            case "Do" or "sh" or "BI": if (!Hidden) Alone(why); break;
+            default: throw new Refusal("file", why);
+        }
+    }
+
+    private void Alone(string why)
+    {
+        if (_alone is null || _alone.Add(_word, why) is not { } picture) return;
+        var drawn = $"q {PdfText.Matrix(CamePage.Back(_now.Place))} cm {_alone.Placed} cm " +
+            $"/{Used.Add("ExtGState", _alone.Plainly)} gs " +
+            $"/{Used.Add("XObject", picture)} Do Q\n";
+        if (_inText) _waiting += drawn;
+        else Put(drawn);
+    }
+
+    private void Coloured(bool fill)
+    {
+        var space = fill ? _now.Fill : _now.Line;
+        if (space is not PatternSpace pattern)
+        {
+            var at = Figures();
+            if (fill) Fill(space, at.Length > 0 ? at : space.Initial);
+            else Line(space, at.Length > 0 ? at : space.Initial);
+            return;
+        }
+        if (_plain) return;
+        _now = _now with { Unread = fill ? _now.Unread with { Fill = null } : _now.Unread with { Line = null } };
+        var name = Used.Pattern(_has, SourceFile.Raw(_has.File.Dictionary(_resources, "Pattern"), Name()), _spaces,
+            _resources, _depth);
+        if (pattern.Under is null || Figures().Length == 0)
+            Put($"/Pattern {(fill ? "cs" : "CS")} /{name} {(fill ? "scn" : "SCN")}\n");
+        else
+            Put($"/{Used.PatternInInks(_has)} {(fill ? "cs" : "CS")} {_has.InInks(pattern.Under, Figures())} " +
+                $"/{name} {(fill ? "scn" : "SCN")}\n");
+    }
+
+    private void Words(string word)
+    {
+        if (word is "'" or "\"") _adrift = false;
+        if (Hidden) { if (word is "'" or "\"") Put("T*\n"); return; }
+        var why = _now.Unread.Face ?? _now.Unread.Settings ?? _now.Unread.Fill;
+        if (why is not null || _adrift)
+        {
+            // Where its letters end nobody knows: what follows them on the line is drawn with them.
+            if (_now.Mode > 3) throw new Refusal("file", why ?? "words that clip can’t be read");
+            if (word is "'" or "\"") Put("T*\n");
+            Alone(why ?? "it follows words that can’t be read");
+            _adrift = true;
+            return;
+        }
+        // Words in a black of several inks are hard to keep sharp: black alone is what was meant.
+        var rich = !_plain && _now.Mode is 0 or 2 or 4 or 6 && _now.Fill is CmykSpace && _has.IsRichBlack(_now.FillAt);
+        if (rich) { Put("0 0 0 1 k\n"); _has.Report.RichWords++; }
+        Same(word);
+        if (rich) Put(_has.Said(_now.Fill, _now.FillAt, fill: true, Used));
+    }
+
+    private void Object()
+    {
+        var token = SourceFile.Raw(_has.File.Dictionary(_resources, "XObject"), Name());
+        if (Hidden || _has.File.Solid(token) is not StreamToken stream
+            || _has.IsHidden(SourceFile.Raw(stream.StreamDictionary, "OC")))
+            return;
+        if (Used.Object(_has, token, stream, _spaces, _resources, _depth) is { } name) Put($"/{name} Do\n");
+    }
+
+    private void Graphics()
+    {
+        var token = SourceFile.Raw(_has.File.Dictionary(_resources, "ExtGState"), Name());
+        if (SourceFile.Dictionary(_has.File.Solid(token)) is not { } d) return;
+        bool? flag(string key) => _has.File.Get(d, key) is BooleanToken b ? b.Data : null;
+        var (line, was) = (flag("OP"), _now.Over);
+        var over = (line ?? was.Line, flag("op") ?? line ?? was.Fill, _has.File.Number(d, "OPM") is { } m ? m == 1
+            : was.Nothing);
+        Put($"/{Used.Graphics(_has, token, d, _resources, _depth)} gs\n");
+        _now = _now with
+        {
+            Over = over,
+            Set = (line ?? _now.Set.Line, flag("op") ?? line ?? _now.Set.Fill),
+            Width = _has.File.Number(d, "LW") ?? _now.Width,
+            Unread = _now.Unread with { Settings = null },
+        };
+        Settle(changed: over != was);
+    }
+}
