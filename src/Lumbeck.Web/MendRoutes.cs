@@ -1,4 +1,5 @@
 using Lumbeck.Caching;
+using Lumbeck.Desk.Making;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Elsewhere;
 
@@ -22,8 +23,9 @@ public static class MendRoutes
             if (which is not ("file" or "came") || desk.Pressing.FindMended(desk.Jobs.Job(slug), id) is not { } row)
                 return Results.NotFound();
             var stem = Path.GetFileNameWithoutExtension(row.Name);
-            return Results.File(desk.Pressing.Files.PathOf(which == "file" ? row.File : row.Came), "application/pdf",
-                which == "file" ? $"{stem}-mended.pdf" : row.Name);
+            var isPdf = which == "file" || row.Name.EndsWith(".pdf", StringComparison.OrdinalIgnoreCase);
+            return Results.File(desk.Pressing.Files.PathOf(which == "file" ? row.File : row.Came),
+                isPdf ? "application/pdf" : "application/octet-stream", which == "file" ? $"{stem}-mended.pdf" : row.Name);
         }
         catch (Refusal) { return Results.NotFound(); }
     }
@@ -42,11 +44,13 @@ public static class MendRoutes
             var page = Math.Clamp(n ?? 1, 1, 2000);
             var house = row.Inside ? on.Job.Ticket.House.ForPages() : on.Job.Ticket.House;
             var (condition, files, cancel) = (PressCondition.Of(house), desk.Pressing.Files, http.RequestAborted);
+            var (plan, shelf) = (MendDesk.Wants(on, row.Inside), desk.Drawer.Shelf);
             var jpeg = Known.GetOrAdd((row.Id, which ?? "", page), _ => which switch
             {
-                "came" => PageSeen.Came(files.PathOf(row.Came), page, perInch, cancel),
+                "came" => PageSeen.Came(files.PathOf(row.Came), page, perInch, plan, shelf, cancel),
                 "left" => PageSeen.Left(files.PathOf(row.File), page, perInch, condition, cancel),
-                _ => PageSeen.Apart((files.PathOf(row.Came), page), (files.PathOf(row.File), page), perInch, condition, cancel),
+                _ => PageSeen.Apart((files.PathOf(row.Came), page), (files.PathOf(row.File), page), perInch, plan, shelf,
+                    condition, cancel),
             });
             http.Response.Headers.CacheControl = "private, max-age=86400";
             return Results.File(jpeg, "image/jpeg");

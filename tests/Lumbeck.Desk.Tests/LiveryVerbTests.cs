@@ -56,29 +56,6 @@ public sealed class LiveryVerbTests : IDisposable
             t => t.Portrait.ShouldBeNull());
     }
 
-    /// <summary>A file in a screen's colours comes back in inks, and reception takes it.</summary>
-    [Fact]
-    public void A_finished_file_is_mended_and_what_is_left_is_told()
-    {
-        var (came, left) = (Path.Combine(_folder, "came.pdf"), Path.Combine(_folder, "left.pdf"));
-        Run("press", "pass", "--kind", "pdf", "--rgb", "--out", came).Exit.ShouldBe(0);
-        Run("intake", came, "--job", "pass").Exit.ShouldBe(1);
-        Run("mend", came, "--job", "pass", "--out", left, "--json").ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0, r.Error), r =>
-        {
-            using var told = JsonDocument.Parse(r.Out);
-            told.RootElement.GetProperty("accepted").GetBoolean().ShouldBeTrue();
-            told.RootElement.GetProperty("lines").EnumerateArray().Select(l => l.GetProperty("id").GetString()).ShouldContain("colour");
-        });
-        Run("intake", left, "--job", "pass").Exit.ShouldBe(0);
-        // As an inside it is one page of another size.
-        Run("mend", came, "--job", "pass", "--inside", "--out", left).ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(1),
-            r => r.Out.ShouldContain("laid in the middle"), r => r.Out.ShouldContain("the ticket says 176"));
-        File.WriteAllText(came, "no PDF");
-        Run("mend", came, "--job", "pass", "--out", left).ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(2),
-            r => r.Error.ShouldContain("this is no PDF"));
-        Run("mend", left, "--job", "pass", "--out", left).Error.ShouldContain("name another");
-    }
-
     [Fact]
     public void What_a_livery_has_no_room_for_is_told_with_its_figure()
     {

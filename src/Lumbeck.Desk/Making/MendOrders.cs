@@ -22,7 +22,7 @@ public static class MendOrders
     /// <exception cref="Refusal">It can’t be mended, or what was decided makes no sense.</exception>
     public static string MendBeside(this PressDesk press, OnBench on, CameFile came, bool lay = false)
     {
-        Mending.Look(came.Path, MendDesk.Wants(on, came.Inside, came.Choices), default);
+        Mending.Look(came.Path, MendDesk.Wants(on, came.Inside, came.Choices), press.Jobs.Drawer.Shelf, default);
         var kept = press.Files.Keep(s => { using var f = File.OpenRead(came.Path); f.CopyTo(s); }).Name;
         var order = JsonSerializer.Serialize(new Order(kept, came.Name, came.Inside, came.Choices, lay), MendDesk.Options);
         var sum = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(order)));

@@ -4,7 +4,11 @@ using SkiaSharp;
 namespace Lumbeck.Press.Drawn;
 
 /// <summary>A drawing's marks in its own hundredths, and how large it is in them.</summary>
-public sealed record ReadDrawing(int Wide, int High, ImmutableArray<Mark> Marks);
+public sealed record ReadDrawing(int Wide, int High, ImmutableArray<Mark> Marks)
+{
+    /// <summary>How wide it says that it is, in points; of a drawing that says nothing, a unit is a pixel of 96 an inch.</summary>
+    public double Points { get; init; }
+}
 
 /// <summary>
 /// Reads SVG drawings into marks, as SVG 2 has them: shapes, strokes, gradients, clips, markers, viewports and
@@ -93,7 +97,7 @@ public sealed class SvgReading
         // What lies outside its own edges does not show (SVG 2, 3.4.3).
         bool over(Bounds r) => r.Left < -1 || r.Top < -1 || r.Right > wide + 1 || r.Bottom > high + 1;
         if (marks.Any(m => over(Reach(m)))) marks = [new DrawingMark([.. marks], Outline.Rectangle(0, 0, wide, high))];
-        return new(wide, high, [.. marks]);
+        return new(wide, high, [.. marks]) { Points = w * 0.75 };
     }
 
     private static Bounds Reach(Mark mark) => mark switch

@@ -220,8 +220,16 @@ internal sealed class MendWriting
             $"that is printed.");
         if (r.Overprints > 0) done("overprint", "What became inks and was set to overprint knocks out, as it did.");
         foreach (var (face, stands) in r.StoodIn)
-            left("face.missing",
-                $"The face {face} is not in the file: {stands} stands for it. Look at its lines, or export with all " +
-                $"faces.");
+        {
+            var words = _file.WordsIn(face, 4);
+            var where = words.Count == 0 ? "" : $", in “{string.Join(' ', words.Select(w => w.Word))}…” on page {words[0].Page}";
+            left("face.missing", $"The face {face} is not in the file: {stands} stands for it{where}. Look at its lines, or export " +
+                "with all faces.");
+        }
+        if (r.SpotsTwice.Count > 0)
+            _lines.Add(new("spot.twice", MendState.Found, null, $"{string.Join(", ", r.SpotsTwice)}: one name, and other colours " +
+                "that stand for it in several places."));
+        if (r.Multiplied > 0) done("spot.mixed",
+            "Spots that overprinted and became process inks are multiplied with what lies under them, as they were.");
     }
 }

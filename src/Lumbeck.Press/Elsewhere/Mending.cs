@@ -33,10 +33,15 @@ public static class Mending
 
     /// <summary>Looks at a file as far as it takes to know whether it can be mended at all.</summary>
     /// <exception cref="Refusal">It can't be read, or can't be mended; the reason is named.</exception>
-    public static void Look(string path, MendPlan plan, CancellationToken cancel) => Deeply.Run(() =>
+    public static void Look(string path, MendPlan plan, FaceShelf shelf, CancellationToken cancel) => Deeply.Run(() =>
     {
-        using var file = Opened(path, plan, cancel);
-        return Laid(file, plan, []).Count;
+        var aside = Directory.CreateTempSubdirectory("lumbeck-mend-");
+        try
+        {
+            using var file = Opened(AsPage.Of(path, plan, shelf, aside.FullName) ?? path, plan, cancel);
+            return Laid(file, plan, []).Count;
+        }
+        finally { aside.Delete(recursive: true); }
     });
 
     private static SourceFile Opened(string path, MendPlan plan, CancellationToken cancel)
@@ -57,10 +62,11 @@ public static class Mending
         Action<double>? told,
         CancellationToken cancel)
     {
-        using var file = Opened(path, plan, cancel);
         var aside = Directory.CreateTempSubdirectory("lumbeck-mend-");
         try
         {
+            path = AsPage.Of(path, plan, shelf, aside.FullName) ?? path;
+            using var file = Opened(path, plan, cancel);
             var lines = new List<MendLine>();
             if (file.IsEncrypted)
                 lines.Add(new("file.encrypted", MendState.Done, null,

@@ -1,6 +1,7 @@
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Elsewhere.Carried;
 using Lumbeck.Press.Elsewhere.Source;
+using Lumbeck.Press.Faces;
 using NetVips;
 
 namespace Lumbeck.Press.Elsewhere;
@@ -18,10 +19,22 @@ public static class PageSeen
     public static bool IsHere => PageRaster.IsHere;
 
     /// <exception cref="Refusal">It can’t be drawn.</exception>
-    public static byte[] Came(string path, int page, double perInch, CancellationToken cancel)
+    public static byte[] Came(string path, int page, double perInch, MendPlan plan, FaceShelf shelf, CancellationToken cancel)
     {
-        using var seen = PageRaster.Drawn(path, page, perInch, inks: false, cancel);
+        using var seen = AsItCame(path, page, perInch, plan, shelf, cancel);
         return seen.JpegsaveBuffer(q: 85, keep: Enums.ForeignKeep.None);
+    }
+
+    /// <summary>A page as a screen shows it; of a picture, the page that is made of it.</summary>
+    private static Image AsItCame(string path, int page, double perInch, MendPlan plan, FaceShelf shelf, CancellationToken cancel)
+    {
+        var aside = Directory.CreateTempSubdirectory("lumbeck-look-");
+        try
+        {
+            var file = AsPage.Of(path, plan, shelf, aside.FullName) ?? path;
+            return PageRaster.Drawn(file, page, perInch, inks: false, cancel, aside.FullName);
+        }
+        finally { aside.Delete(recursive: true); }
     }
 
     /// <exception cref="Refusal">It can’t be drawn.</exception>
@@ -72,11 +85,11 @@ public static class PageSeen
 
     /// <summary>White where the two are alike, the darker the further apart (ΔE*ab 25 and more is black).</summary>
     /// <exception cref="Refusal">One of them can’t be drawn.</exception>
-    public static byte[] Apart((string Path, int Page) came, (string Path, int Page) left, double perInch,
+    public static byte[] Apart((string Path, int Page) came, (string Path, int Page) left, double perInch, MendPlan plan, FaceShelf shelf,
         PressCondition condition,
         CancellationToken cancel)
     {
-        using var was = PageRaster.Drawn(came.Path, came.Page, perInch, inks: false, cancel);
+        using var was = AsItCame(came.Path, came.Page, perInch, plan, shelf, cancel);
         var house = new PressInks(condition, new BlackAlone(new PressColour(condition)), false);
         using var rgb = was.Copy(interpretation: Enums.Interpretation.Srgb);
         using var press = house.Transform(rgb, Profiles.PathOf("sRGB"));

@@ -74,7 +74,7 @@ public sealed class ColoursModel(Desk.Desk desk, ScreenMaker screens) : JobPage(
 public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Press)
 {
     /// <summary>Largest file from elsewhere, in bytes.</summary>
-    public const long MostBytes = 500_000_000;
+    public const long MostBytes = 1_010_000_000;
 
     /// <summary>The house that files are made for now.</summary>
     public House For { get; private set; } = null!;

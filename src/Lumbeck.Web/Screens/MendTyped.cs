@@ -5,6 +5,9 @@ namespace Lumbeck.Web.Screens;
 /// <summary>What is decided of a finished file, as it is typed and ticked.</summary>
 public sealed record MendTyped
 {
+    /// <summary>What a browser offers to pick.</summary>
+    public const string Takes = "application/pdf,image/jpeg,image/png,image/tiff,image/webp,image/svg+xml";
+
     public bool Inside { get; init; }
     public LayWay Way { get; init; }
     public string? Percent { get; init; }

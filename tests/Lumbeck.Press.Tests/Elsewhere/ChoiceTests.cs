@@ -70,6 +70,38 @@ public sealed class ChoiceTests : IDisposable
     }
 
     [Fact]
+    public void A_spot_that_overprints_is_mixed_with_what_lies_under_it_and_one_name_means_one_colour()
+    {
+        static string spot(string inks) => $"[/Separation /Sea /DeviceCMYK << /FunctionType 2 /Domain [0 1] /C0 [0 0 " +
+            $"0 0] /C1 [{inks}] /N 1 >>]";
+        var came = Sized(120 * Mm, 180 * Mm).Page("0 0 1 0 k 0 0 340.157 510.236 re f /O gs /A cs 1 scn 50 50 100 100 re f " +
+            "/B cs 1 scn 200 50 50 50 re f", $"{Over} /ColorSpace << /A {spot("0.8 0.2 0 0")} /B {spot("0.1 0.9 0 0")} >>");
+        var report = Mend(came, Inside());
+        report.Lines.Select(l => l.Id).ShouldBe(["spot.twice", "colour.spot", "spot.mixed", "colour"], ignoreOrder: true);
+        // The yellow under both is still there.
+        Inks("left.pdf")[2].ShouldBe(100, 0.1);
+        // The blue of both is there, too; another program mixes it a little darker than its figures.
+        Inks("left.pdf")[0].ShouldBeInRange(4.5, 6.5);
+    }
+
+    /// <summary>A picture or a drawing is a page as large as what it has the proportions of.</summary>
+    [Theory]
+    [InlineData(".jpg")]
+    [InlineData(".png")]
+    [InlineData(".tif")]
+    [InlineData(".webp")]
+    public void A_picture_is_a_page_of_the_size_that_it_has_the_proportions_of(string kind)
+    {
+        using var image = (NetVips.Image.Black(600, 900, 3) + (double[])[40, 90, 160]).Cast(NetVips.Enums.BandFormat.Uchar)
+            .Copy(interpretation: NetVips.Enums.Interpretation.Srgb, xres: 72 / 25.4, yres: 72 / 25.4);
+        image.WriteToFile(_folder["came" + kind]);
+        var report = Mend(File.ReadAllBytes(_folder["came" + kind]), Inside());
+        report.Lines.Select(l => l.Id).ShouldBe(["colour.pictures"]);
+        Tool.Run("qpdf", "--check", _folder["left.pdf"]);
+        Inks("left.pdf")[0].ShouldBeGreaterThan(60);
+    }
+
+    [Fact]
     public void Inks_of_another_condition_keep_their_numbers_or_their_colours_and_black_stays_alone()
     {
         var profile = Profiles.Bytes(HouseFile.Shipped["tern"].Profile);

@@ -24,4 +24,10 @@ internal sealed class ElsewhereCounts
 
     /// <summary>Faces that the file has not, and what stands for each.</summary>
     public SortedDictionary<string, string> StoodIn { get; } = new(StringComparer.Ordinal);
+
+    /// <summary>Spots that have several colours standing for them.</summary>
+    public SortedSet<string> SpotsTwice { get; } = new(StringComparer.Ordinal);
+
+    /// <summary>Spots that overprinted and are mixed as process inks.</summary>
+    public int Multiplied { get; set; }
 }

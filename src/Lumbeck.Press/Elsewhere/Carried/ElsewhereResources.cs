@@ -90,6 +90,7 @@ internal sealed class ElsewhereResources
     /// <summary>Inks as content sets them.</summary>
     public string Said(Space space, double[] at, bool fill, UsedResources used)
     {
+        if (space is SpotSpace { IsSpot: true } met && !Light) Met(met);
         if (space is SpotSpace { IsSpot: true } spot && How.Spots.Contains(spot.Names[0]) && !Light)
             return $"/{used.Spot(this, spot)} {(fill ? "cs" : "CS")} {PdfText.Figure(at.FirstOrDefault())} " +
                 $"{(fill ? "scn" : "SCN")}\n";
@@ -98,6 +99,21 @@ internal sealed class ElsewhereResources
         var key = $"{space} {string.Join(' ', at)} {fill}";
         return _said.TryGetValue(key, out var known) ? known : _said[key] = Operator(space, at, fill);
     }
+
+    private readonly Dictionary<string, Inks> _met = [];
+
+    /// <summary>Whether a name stands for one colour throughout.</summary>
+    private void Met(SpotSpace spot)
+    {
+        var full = spot.Of(Inks, [1], false);
+        if (!_met.TryAdd(spot.Names[0], full) && _met[spot.Names[0]] != full) Report.SpotsTwice.Add(spot.Names[0]);
+    }
+
+    /// <summary>A setting of how what is painted is mixed with what lies under it.</summary>
+    public int Mixed(bool multiplied) => _mixed.TryGetValue(multiplied, out var known) ? known
+        : _mixed[multiplied] = _pdf.Object($"<< /Type /ExtGState /BM /{(multiplied ? "Multiply" : "Normal")} >>");
+
+    private readonly Dictionary<bool, int> _mixed = [];
 
     private string Operator(Space space, double[] at, bool fill)
     {

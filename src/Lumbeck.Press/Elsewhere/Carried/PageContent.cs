@@ -37,6 +37,8 @@ internal sealed class PageContent
         public (bool Line, bool Fill, bool Nothing) Over { get; init; }
         /// <summary>What overprints as it was written.</summary>
         public (bool Line, bool Fill) Set { get; init; }
+        /// <summary>Whether the file mixes what is painted by a rule of its own, and whether it is multiplied here.</summary>
+        public (bool Own, bool Here) Mixes { get; init; }
         public int Mode { get; init; }
         public double Width { get; init; } = 1;
         /// <summary>To the points that this content begins in.</summary>
@@ -241,9 +243,17 @@ internal sealed class PageContent
     private void Settle(bool changed)
     {
         if (_plain) return;
+        var multiplied = false;
         bool over(bool on, Space space, double[] at)
         {
             if (!on) return false;
+            // A spot that overprints is mixed with what lies under it: as process inks it would hide that.
+            if (space is SpotSpace { IsSpot: true } spot)
+            {
+                if (_has.How.Spots.Contains(spot.Names[0])) return true;
+                multiplied |= !_now.Mixes.Own;
+                if (changed && !_now.Mixes.Own) { _has.Report.Multiplied++; return false; }
+            }
             if (!(space.IsInk || space is PatternSpace)
                 || (space is CmykSpace && _has.Inks.Changes(CmykSpace.Shares(at))))
             {
@@ -255,6 +265,12 @@ internal sealed class PageContent
             return !_has.How.WhiteKnocks;
         }
         var wanted = (over(_now.Over.Line, _now.Line, _now.LineAt), over(_now.Over.Fill, _now.Fill, _now.FillAt));
+        if (multiplied != _now.Mixes.Here)
+        {
+            _now = _now with { Mixes = (_now.Mixes.Own, multiplied) };
+            Put($"/{Used.Mixed(_has, multiplied)} gs\n");
+            if (multiplied) _has.Report.Transparent = true;
+        }
         if (wanted == _now.Set) return;
         _now = _now with { Set = wanted };
         Put($"/{Used.Over(_has, wanted.Item1, wanted.Item2)} gs\n");
@@ -372,6 +388,7 @@ internal sealed class PageContent
             Over = over,
             Set = (line ?? _now.Set.Line, flag("op") ?? line ?? _now.Set.Fill),
             Width = _has.File.Number(d, "LW") ?? _now.Width,
+            Mixes = _has.File.Get(d, "BM") is { } mixed ? (mixed is not NameToken { Data: "Normal" or "Compatible" }, false) : _now.Mixes,
             Unread = _now.Unread with { Settings = null },
         };
         Settle(changed: over != was);

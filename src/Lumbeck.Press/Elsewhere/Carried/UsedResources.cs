@@ -39,6 +39,8 @@ internal sealed class UsedResources
 
     public string Over(ElsewhereResources has, bool line, bool fill) => Add("ExtGState", has.Over(line, fill));
 
+    public string Mixed(ElsewhereResources has, bool multiplied) => Add("ExtGState", has.Mixed(multiplied));
+
     public string Pattern(ElsewhereResources has, IToken? token, DictionaryToken? spaces, DictionaryToken? resources,
         int depth) =>
         Add("Pattern", has.Once(token, "pattern", () => has.Pattern(token, spaces, resources, depth)));

@@ -156,6 +156,28 @@ internal sealed class SourceFile : IDisposable
         catch (Exception e) when (e is not (OutOfMemoryException or OperationCanceledException)) { return (null, null); }
     }
 
+    /// <summary>The first words that are set in a face, with the page of each; none where they can't be read.</summary>
+    /// <param name="face">Its name, without what marks a part of it.</param>
+    /// <param name="most">How many.</param>
+    public IReadOnlyList<(string Word, int Page)> WordsIn(string face, int most)
+    {
+        List<(string, int)> found = [];
+        for (var n = 0; n < Math.Min(Pages.Count, MostLooked) && found.Count < most; n++)
+        {
+            try
+            {
+                found.AddRange(_document.GetPage(n + 1).GetWords()
+                    .Where(w => w.FontName is { } name && (name == face || name.EndsWith("+" + face, StringComparison.Ordinal)))
+                    .Select(w => (w.Text, n + 1)).Take(most - found.Count));
+            }
+            catch (Exception e) when (e is not (OutOfMemoryException or OperationCanceledException)) { /* another page may do */ }
+        }
+        return found;
+    }
+
+    /// <summary>So many pages are looked through for words of a face.</summary>
+    private const int MostLooked = 30;
+
     private List<DictionaryToken> Walk()
     {
         var (pages, seen) = (new List<DictionaryToken>(), new HashSet<IndirectReference>());
