@@ -28,10 +28,22 @@ internal static class MendVerbs
     private static readonly Option<string?> Right = new("--right") { Description = "a cover shifted to the right, such as 2mm" };
     private static readonly Option<string?> Down = new("--down") { Description = "a cover shifted down" };
     private static readonly Option<bool> Bleed = new("--grow-bleed") { Description = "an inside's missing bleed is grown" };
-    private static readonly Option<string?> Gutter = new("--gutter") { Description = "an inside's pages shifted away from the spine" };
+    private static readonly Option<string?> Gutter = new("--gutter")
+    {
+        Description = "an inside's pages shifted away " +
+        "from the spine"
+    };
     private static readonly Option<bool> Thicken = new("--thicken") { Description = "thin lines are raised to what prints" };
-    private static readonly Option<Wish> Inks = new("--inks") { Description = "inks made for another condition: keep, or change" };
-    private static readonly Option<Wish> White = new("--white") { Description = "white that overprints: keep, or change to knock out" };
+    private static readonly Option<Wish> Inks = new("--inks")
+    {
+        Description = "inks made for another condition: " +
+        "keep, or change"
+    };
+    private static readonly Option<Wish> White = new("--white")
+    {
+        Description = "white that overprints: keep, or " +
+        "change to knock out"
+    };
     private static readonly Option<bool> MayChange = new("--may-change") { Description = "you may change a file that is closed" };
     private static readonly Option<string?> Password = new("--password") { Description = "what opens the file" };
     private static readonly Option<string> To = new("--out")
@@ -46,7 +58,8 @@ internal static class MendVerbs
         var file = new Argument<string>("FILE") { Description = "a PDF or a picture from another program, or a folder of them" };
         var c = new Command("mend", "Makes a finished file from another program press-ready.")
         {
-            file, Job, House, Bound, Trim, Pages, Inside, Keep, Way, Scale, Percent, Right, Down, Bleed, Gutter, Thicken, Inks, White,
+            file, Job, House, Bound, Trim, Pages, Inside, Keep, Way, Scale, Percent, Right, Down, Bleed, Gutter,
+                Thicken, Inks, White,
             MayChange, Password, To, AsJson, Data,
         };
         c.SetAction((p, cancel) =>
@@ -59,7 +72,11 @@ internal static class MendVerbs
             var worst = 0;
             foreach (var each in Directory.GetFiles(from).Where(IsTaken).Order(StringComparer.Ordinal))
             {
-                try { worst = Math.Max(worst, One(p, each, Path.Combine(to, Path.GetFileNameWithoutExtension(each) + ".pdf"), cancel)); }
+                try
+                {
+                    worst = Math.Max(worst, One(p, each, Path.Combine(to, Path.GetFileNameWithoutExtension(each) +
+                    ".pdf"), cancel));
+                }
                 // One that can't be mended keeps no other from it.
                 catch (Refusal r)
                 {
@@ -83,16 +100,22 @@ internal static class MendVerbs
         {
             var desk = JobVerbs.Open(p, Data);
             var on = desk.Jobs.Job(job);
-            if (p.GetValue(House) is { } other) on = on with { Composed = desk.Pressing.ForHouse(on, desk.Houses.Get(other).House) };
+            if (p.GetValue(House) is { } other) on = on with
+            {
+                Composed = desk.Pressing.ForHouse(on,
+                desk.Houses.Get(other).House)
+            };
             return Mended(p, desk, on, from, to, cancel);
         }
         // A book that has no job: one for as long as this takes.
         var folder = Directory.CreateTempSubdirectory("lumbeck-book-");
         try
         {
-            var house = WrapVerbs.HouseOf(p.GetValue(House) ?? throw new Refusal("--job", "--job names the job, or --house the printer"));
+            var house = WrapVerbs.HouseOf(p.GetValue(House) ?? throw new Refusal("--job",
+                "--job names the job, or --house the printer"));
             var desk = new Desk.Desk(folder.FullName, TimeProvider.System);
-            var on = desk.Bench.Begin("book", Starters.Job(house, Path.GetFileNameWithoutExtension(from), p.GetValue(Trim), p.GetValue(Pages), p.GetValue(Bound)), "mend");
+            var title = Path.GetFileNameWithoutExtension(from);
+            var on = desk.Bench.Begin("book", Starters.Job(house, title, p.GetValue(Trim), p.GetValue(Pages), p.GetValue(Bound)), "mend");
             return Mended(p, desk, on, from, to, cancel);
         }
         finally { folder.Delete(recursive: true); }
@@ -117,7 +140,8 @@ internal static class MendVerbs
             var aside = to + ".part";
             try
             {
-                mended = desk.Pressing.Mend(on, from, aside, MendDesk.Wants(on, came.Inside, came.Choices, came.Password), cancel: cancel);
+                mended = desk.Pressing.Mend(on, from, aside, MendDesk.Wants(on, came.Inside, came.Choices,
+                    came.Password), cancel: cancel);
                 File.Move(aside, to, overwrite: true);
             }
             finally { File.Delete(aside); }
@@ -156,7 +180,8 @@ internal static class MendVerbs
         var before = desk.Pressing.Decided(on, p.GetValue(Inside));
         bool said(Option o) => p.GetResult(o) is { Implicit: false };
         Length length(Option<string?> o, Length usual) => p.GetValue(o) is not { } typed ? usual
-            : LengthText.TryParse(typed, on.Job.Ticket.Unit, out var l, out var why) ? l : throw new Refusal(o.Name, $"{o.Name}: {why}");
+            : LengthText.TryParse(typed, on.Job.Ticket.Unit, out var l, out var why) ? l : throw new Refusal(o.Name,
+                $"{o.Name}: {why}");
         return new MendChoices
         {
             Way = p.GetValue(Scale) ? LayWay.Scaled : said(Way) ? p.GetValue(Way) : before.Way,

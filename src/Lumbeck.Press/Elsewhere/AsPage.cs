@@ -40,7 +40,8 @@ internal static class AsPage
         return page;
     }
 
-    private static bool Alike(double wide, double high, double w, double h) => h > 0 && high > 0 && Math.Abs((wide / high / (w / h)) - 1) < 0.004;
+    private static bool Alike(double wide, double high, double w, double h) =>
+        h > 0 && high > 0 && Math.Abs((wide / high / (w / h)) - 1) < 0.004;
 
     /// <summary>The size that a picture of such proportions is meant to have, in points; null where it is none here.</summary>
     private static (double Wide, double High)? Meant(MendPlan plan, double wide, double high)

@@ -12,6 +12,9 @@ namespace Lumbeck.Press.Elsewhere;
 /// </summary>
 public static class Mending
 {
+    // No picture is asked for twice: what a past one was made of is not kept.
+    static Mending() => NetVips.Cache.Max = 0;
+
     /// <param name="path">The file; it is left as it is.</param>
     /// <param name="output">The mended one, written from front to back; not closed.</param>
     /// <param name="plan">What it is to become.</param>

@@ -15,11 +15,19 @@ internal sealed class SourceFile : IDisposable
     public const int MostPages = 2000;
     public const long MostBytes = 1_000_000_000;
 
-    private readonly PdfDocument _document;
+    /// <summary>
+    /// The library keeps all that it has read. Once that is so many bytes the file is opened anew, so that one of
+    /// hundreds of pictures is never held whole.
+    /// </summary>
+    private const long MostHeld = 24_000_000;
 
-    private SourceFile(PdfDocument document, Unpacking unpacking)
+    private readonly Func<PdfDocument> _open;
+    private PdfDocument _document;
+    private long _held;
+
+    private SourceFile(Func<PdfDocument> open, Unpacking unpacking)
     {
-        (_document, Unpacking) = (document, unpacking);
+        (_open, _document, Unpacking) = (open, open(), unpacking);
         Pages = Walk();
     }
 
@@ -45,15 +53,13 @@ internal sealed class SourceFile : IDisposable
         }
         try
         {
-            var document = PdfDocument.Open(File.OpenRead(path),
-                new ParsingOptions
-                {
-                    UseLenientParsing = true,
-                    SkipMissingFonts = true,
-                    MaxStackDepth = 100,
-                    Password = password
-                });
-            return new(document, new(cancel));
+            return new(() => PdfDocument.Open(File.OpenRead(path), new ParsingOptions
+            {
+                UseLenientParsing = true,
+                SkipMissingFonts = true,
+                MaxStackDepth = 100,
+                Password = password,
+            }), new(cancel));
         }
         catch (PdfDocumentEncryptedException)
         {
@@ -97,10 +103,23 @@ internal sealed class SourceFile : IDisposable
     {
         for (var n = 0; token is IndirectReferenceToken r && n < 20; n++)
         {
-            try { token = _document.Structure.GetObject(r.Data)?.Data; }
+            try
+            {
+                token = _document.Structure.GetObject(r.Data)?.Data;
+                if (token is StreamToken { Data.Length: > 100_000 } large) Hold(large.Data.Length);
+            }
             catch (Exception e) when (e is not (OutOfMemoryException or OperationCanceledException)) { return null; }
         }
         return token is NullToken or IndirectReferenceToken ? null : token;
+    }
+
+    private void Hold(long bytes)
+    {
+        if ((_held += bytes) < MostHeld) return;
+        _document.Dispose();
+        (_document, _held) = (_open(), 0);
+        // Large arrays are let go of late where memory seems plenty; others on this machine want it, too.
+        GC.Collect(GC.MaxGeneration, GCCollectionMode.Forced, blocking: true);
     }
 
     public IToken? Get(DictionaryToken? of, string key, string? brief = null) =>
