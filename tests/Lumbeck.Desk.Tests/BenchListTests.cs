@@ -6,7 +6,7 @@ public sealed class BenchListTests : IDisposable
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly Desk _desk;
 
-    public BenchListTests() => _desk = new(_folder, TimeProvider.System, DemoBench.Load);
+    public BenchListTests() => _desk = new(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 

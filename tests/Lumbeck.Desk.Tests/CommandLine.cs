@@ -15,7 +15,7 @@ internal static class CommandLine
             RedirectStandardError = true,
             WorkingDirectory = folder,
         };
-        start.Environment["LUMBECK_DATA"] = Path.Combine(folder, "data");
+        start.Environment["LUMBECK_DATA"] = DemoData.In(Path.Combine(folder, "data"));
         foreach (var a in arguments) start.ArgumentList.Add(a);
         using var process = Process.Start(start)!;
         var error = process.StandardError.ReadToEndAsync();

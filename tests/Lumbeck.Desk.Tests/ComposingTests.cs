@@ -15,10 +15,11 @@ public sealed class ComposingTests : IDisposable
     [InlineData("hive")]
     public void After_each_of_many_edits_the_sheets_are_those_of_a_job_that_is_opened_anew(string slug)
     {
-        var desk = new Desk(_folder, TimeProvider.System, DemoBench.Load);
+        var desk = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         var on = desk.Jobs.Job(slug);
         var (made, kept, n) = (0, 0, 0);
-        new RandomEdits([.. desk.Bench.All().SelectMany(j => j.Job.Pictures)]).Walk(on.Job, new(slug.Length), 40, (edit, _, _) =>
+        new RandomEdits([.. desk.Bench.All().SelectMany(j => j.Job.Pictures)]).Walk(on.Job, new(slug.Length), 40,
+            (edit, _, _) =>
         {
             var before = on;
             on = desk.Jobs.Apply(slug, new($"edit-{n++:0000}", "test", _ => edit));
@@ -31,7 +32,8 @@ public sealed class ComposingTests : IDisposable
                 now.Pieces.Length.ShouldBe(fresh.Pieces.Length);
                 for (var p = 0; p < now.Pieces.Length; p++)
                 {
-                    Said(desk, now.Pieces[p], on.Job).ShouldBe(Said(desk, fresh.Pieces[p], on.Job), $"edit {n}, {now.Pieces[p].Item}");
+                    Said(desk, now.Pieces[p], on.Job).ShouldBe(Said(desk, fresh.Pieces[p], on.Job),
+                        $"edit {n}, {now.Pieces[p].Item}");
                     if (before.Composed.Sheets.Any(b => b.Scene.Pieces.Any(x => ReferenceEquals(x, now.Pieces[p])))) kept++;
                 }
             }
@@ -47,7 +49,7 @@ public sealed class ComposingTests : IDisposable
     [Fact]
     public async Task A_text_that_takes_long_to_set_holds_nobody_else_up()
     {
-        var desk = new Desk(_folder, TimeProvider.System, DemoBench.Load);
+        var desk = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         using var begun = new ManualResetEventSlim();
         using var go = new ManualResetEventSlim();
         // An edit that waits while it is made stands for one that takes long.

@@ -145,7 +145,7 @@ public sealed class DeskTests : IDisposable
     [Fact]
     public async Task Two_desks_on_one_store_lose_nothing()
     {
-        var other = new Desk(_folder, TimeProvider.System, DemoBench.Load);
+        var other = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         await Task.WhenAll(Enumerable.Range(0, 2).Select(d => Task.Run(() =>
         {
             for (var i = 0; i < 40; i++)
@@ -172,7 +172,7 @@ public sealed class DeskTests : IDisposable
     [Fact]
     public void The_demo_cover_has_nothing_that_would_stop_it()
     {
-        var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
         var on = desk.Jobs.Job("tidewatcher");
         on.Composed.Findings.ShouldAllBe(f => f.Severity == Severity.Note);
         desk.Jobs.Steps(on).ShouldBe((false, false));
@@ -183,7 +183,7 @@ public sealed class DeskTests : IDisposable
     [Fact]
     public void A_pressed_file_is_kept_under_the_house_s_name_with_its_revision()
     {
-        var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
         var row = desk.Pressing.Press("tidewatcher", new PressPlan(PressKind.X4));
         row.Name.ShouldBe("The-Tidewatchers-Ledger_cover_312p_x4.pdf");
         row.Revision.ShouldBe(desk.Jobs.Job("tidewatcher").Revision);
@@ -243,7 +243,7 @@ public sealed class DeskTests : IDisposable
         // A step back has none; forward again it is there, also for another program on this store.
         _desk.Jobs.StepBack("salt", "one").Job.Looks.ShouldBeEmpty();
         _desk.Jobs.StepForward("salt", "one");
-        new Desk(_folder, TimeProvider.System, DemoBench.Load).Jobs.Job("salt").Job.Looks.Count.ShouldBe(1);
+        new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load).Jobs.Job("salt").Job.Looks.Count.ShouldBe(1);
         Do(new Looked("spine-title")).Job.Looks.ShouldBeEmpty();
     }
 
@@ -256,7 +256,8 @@ public sealed class DeskTests : IDisposable
         Should.Throw<Refusal>(() => Do(new LayPaper(paper))).Message.ShouldContain("gull.svg is not in this drawer");
         var with = new LayPaper(paper).Apply(_desk.Jobs.Job("salt").Job);
         _desk.Bench.Begin("With a gull", with, "test", "gull");
-        _desk.Jobs.Apply("gull", new(Guid.NewGuid().ToString(), "test", _ => new SetPages(200))).Job.Ticket.Pages.ShouldBe(200);
+        _desk.Jobs.Apply("gull", new(Guid.NewGuid().ToString(), "test", _ => new SetPages(200)))
+            .Job.Ticket.Pages.ShouldBe(200);
     }
 
     [Fact]

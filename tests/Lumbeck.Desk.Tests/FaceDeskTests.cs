@@ -10,7 +10,7 @@ public sealed class FaceDeskTests : IDisposable
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly Desk _desk;
 
-    public FaceDeskTests() => _desk = new(Path.Combine(_folder, "one"), TimeProvider.System, DemoBench.Load);
+    public FaceDeskTests() => _desk = new(DemoData.In(Path.Combine(_folder, "one")), TimeProvider.System, DemoBench.Load);
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 

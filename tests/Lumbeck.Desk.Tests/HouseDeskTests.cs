@@ -124,7 +124,7 @@ public sealed class HouseDeskTests : IDisposable
         var inside = new InsideFile("reed warbler.pdf", 88, [new(Size.FromMillimetres(126, 196), 88, 1)], false, false);
         var begun = Starters.Job(plover, "", inside).Ticket;
         (begun.Title, begun.Pages, begun.Trim.Show(Unit.Millimetre)).ShouldBe(("reed warbler", 88, "120 × 190 mm"));
-        var demo = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System, DemoBench.Load);
+        var demo = new Desk(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
         var copy = Starters.Copy(demo.Jobs.Job("calder").Job);
         (copy.Ticket.Title, copy.Ticket.Isbn, copy.Wraps.Count).ShouldBe(("Winter over Calder Sound, copy", null, 2));
         demo.Bench.Begin(copy.Ticket.Title, copy, "tests").Slug.ShouldBe("winter-over-calder-sound-copy");

@@ -105,17 +105,20 @@ public sealed class LiveryTests : IDisposable
     [Fact]
     public void The_back_of_a_notebook_shows_its_own_pages()
     {
-        var desk = new Desk(Path.Combine(_folder, "demo"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
         var hive = new SetFact(TicketFact.Blurb, "").Apply(desk.Jobs.Job("hive").Job);
         var n = 0;
-        Job worn(Job job) => Keeping.Right(desk.Liveries.Wear(job, "ledger", 1, null, $"worn-{++n}").Edit.Apply(job), desk.Drawer.Shelf);
+        Job worn(Job job) => Keeping.Right(desk.Liveries.Wear(job, "ledger", 1, null, $"worn-{++n}").Edit.Apply(job),
+            desk.Drawer.Shelf);
         var laid = worn(hive);
-        var pages = laid.Take.Items.OfType<PictureItem>().Where(p => p.Laid!.Part.StartsWith("page-", StringComparison.Ordinal)).ToList();
+        var pages = laid.Take.Items.OfType<PictureItem>().Where(p => p.Laid!.Part.StartsWith("page-",
+            StringComparison.Ordinal)).ToList();
         pages.Count.ShouldBe(3);
         pages.Select(p => p.Picture!.Hash).Distinct().Count().ShouldBe(3);
         pages.ShouldAllBe(p => p.Picture!.Space == PictureSpace.Gray && p.Hold.Panel == Part.Back);
         laid.Items.OfType<TextItem>().Single(t => t.Laid?.Part == "contents").Words.Split('\n').Length.ShouldBe(3);
-        desk.Jobs.Worked(0, laid).Findings.Where(f => pages.Any(p => p.Id == f.Item)).ShouldAllBe(f => f.Severity == Severity.Note);
+        desk.Jobs.Worked(0, laid).Findings.Where(f => pages.Any(p => p.Id == f.Item)).ShouldAllBe(f =>
+            f.Severity == Severity.Note);
         // Again, they are the same pictures; a novel has none.
         worn(laid).Take.Items.OfType<PictureItem>().Select(p => p.Picture!.Hash).ShouldBe(pages.Select(p => p.Picture!.Hash));
         Keeping.Right(desk.Liveries.Wear(hive, "quayside", 1, null, "other").Edit.Apply(hive), desk.Drawer.Shelf)
@@ -136,7 +139,8 @@ public sealed class LiveryTests : IDisposable
         laid.Wraps[0].Find("take-7").ShouldBeNull();
         laid.Take.Name.ShouldBe("Quayside");
         // Where there is room nothing goes.
-        (edit with { LetGo = ["take-7"] }).Apply(new RemoveTake(0, "take-3").Apply(job)).Wraps[0].Find("take-7").ShouldNotBeNull();
+        (edit with { LetGo = ["take-7"] }).Apply(new RemoveTake(0, "take-3").Apply(job)).Wraps[0].Find("take-7")
+            .ShouldNotBeNull();
     }
 
     /// <summary>Over every livery: the words change, the picture of what a hand did stays.</summary>
@@ -205,7 +209,8 @@ public sealed class LiveryTests : IDisposable
         {
             var empty = Worn(Book("", ""), livery.Id, "one");
             _desk.Jobs.Worked(0, empty).Findings.ShouldNotContain(f => f.Severity == Severity.Stop && f.Item != null);
-            Wearing.Of(Book(string.Concat(Enumerable.Repeat("endless words ", 143))), livery.Id, 1, null, "one", _desk.Drawer.Shelf)
+            Wearing.Of(Book(string.Concat(Enumerable.Repeat("endless words ", 143))), livery.Id, 1, null, "one",
+                _desk.Drawer.Shelf)
                 .Unfit.ShouldContain(u => u.StartsWith("a title of 2002 letters", StringComparison.Ordinal), livery.Id);
             var shown = Book();
             shown = shown.With(0, shown.Take with
@@ -232,7 +237,8 @@ public sealed class LiveryTests : IDisposable
             var hebrew = Book("המגדלור האחרון", "נועה אלמוג");
             hebrew = hebrew with { Ticket = hebrew.Ticket with { Language = "he", Reading = Reading.RightToLeft } };
             var worn = Worn(hebrew, livery.Id, "one");
-            _desk.Jobs.Worked(0, worn).Findings.ShouldNotContain(f => f.Severity < Severity.Todo && f.Item != null, livery.Id);
+            _desk.Jobs.Worked(0, worn).Findings.ShouldNotContain(f => f.Severity < Severity.Todo && f.Item != null,
+                livery.Id);
         }
     }
 

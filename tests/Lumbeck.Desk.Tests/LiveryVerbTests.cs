@@ -38,7 +38,8 @@ public sealed class LiveryVerbTests : IDisposable
     {
         var picture = Path.Combine(_folder, "author.png");
         using (var image = NetVips.Image.Black(400, 500) + 90) image.Cast(NetVips.Enums.BandFormat.Uchar).Pngsave(picture);
-        Run("ticket", "calder", "--set", "category=Fiction / Islands", "--set", "second-price=24 USD", "--portrait", picture, "--json")
+        Run("ticket", "calder", "--set", "category=Fiction / Islands", "--set", "second-price=24 USD", "--portrait",
+            picture, "--json")
             .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0, r.Error), r =>
             {
                 using var told = JsonDocument.Parse(r.Out);
@@ -60,7 +61,7 @@ public sealed class LiveryVerbTests : IDisposable
     public void What_a_livery_has_no_room_for_is_told_with_its_figure()
     {
         var data = Path.Combine(_folder, "data");
-        var desk = new Desk(data, TimeProvider.System, DemoBench.Load);
+        var desk = new Desk(DemoData.In(data), TimeProvider.System, DemoBench.Load);
         desk.Jobs.Apply("hive", new(Guid.NewGuid().ToString(), "test",
             _ => new SetFact(TicketFact.Title, new('W', 200))));
         Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();

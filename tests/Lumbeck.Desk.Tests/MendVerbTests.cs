@@ -25,16 +25,15 @@ public sealed class MendVerbTests : IDisposable
     {
         var (came, left) = (Path.Combine(_folder, "came.pdf"), Path.Combine(_folder, "left.pdf"));
         Run("press", "pass", "--kind", "pdf", "--rgb", "--out", came).Exit.ShouldBe(0);
-        Run("mend", came, "--job", "pass", "--out", left, "--json").ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0,
-            r.Error), r =>
+        string[] decided = ["--keep", "--percent", "102", "--right", "1mm"];
+        Run(["mend", came, "--job", "pass", .. decided, "--out", left, "--json"]).ShouldSatisfyAllConditions(r =>
+            r.Exit.ShouldBe(0, r.Error), r =>
         {
             using var told = JsonDocument.Parse(r.Out);
             told.RootElement.GetProperty("accepted").GetBoolean().ShouldBeTrue();
             told.RootElement.GetProperty("lines").EnumerateArray().Select(l => l.GetProperty("id").GetString())
                 .ShouldContain("colour");
         });
-        Run("intake", left, "--job", "pass").Exit.ShouldBe(0);
-        Run("mend", came, "--job", "pass", "--keep", "--percent", "102", "--right", "1mm", "--out", left).Exit.ShouldBe(0);
         Run("mend", came, "--job", "pass", "--keep", "--out", left).Out.ShouldSatisfyAllConditions(
             o => o.ShouldContain("By your hand: 102 %, 1 mm to the right"), o =>
                 o.ShouldContain("No page looks other than in the version"));

@@ -10,7 +10,7 @@ public sealed class OwnLiveryTests : IDisposable
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly Desk _desk;
 
-    public OwnLiveryTests() => _desk = new(_folder, TimeProvider.System, DemoBench.Load);
+    public OwnLiveryTests() => _desk = new(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
 
     public void Dispose()
     {
@@ -18,21 +18,22 @@ public sealed class OwnLiveryTests : IDisposable
         Directory.Delete(_folder, recursive: true);
     }
 
-    private static Job Volume(string number, string title, BindingKind binding = BindingKind.Paperback, Size? trim = null) => new Job(new()
-    {
-        House = HouseFile.Shipped["aldwater"],
-        Title = title,
-        Author = "Ines Kallweit",
-        Series = "The Estuary Books",
-        SeriesNumber = number,
-        Imprint = "Skerry & Vane",
-        Blurb = $"What the water did in the year of volume {number}.",
-        Isbn = Isbn.TryParse("9780000000019", out var isbn, out _) ? isbn : null,
-        Binding = binding,
-        Pages = 320,
-        Trim = trim ?? Size.FromMillimetres(129, 198),
-        Paper = new("Wove", Caliper.FromMillimetres(0.12m)),
-    }, [], [Wrap.First(Job.Cover, new Fill(new InkPaint(Ink.White)))]).WithPieces();
+    private static Job Volume(string number, string title, BindingKind binding = BindingKind.Paperback,
+        Size? trim = null) => new Job(new()
+        {
+            House = HouseFile.Shipped["aldwater"],
+            Title = title,
+            Author = "Ines Kallweit",
+            Series = "The Estuary Books",
+            SeriesNumber = number,
+            Imprint = "Skerry & Vane",
+            Blurb = $"What the water did in the year of volume {number}.",
+            Isbn = Isbn.TryParse("9780000000019", out var isbn, out _) ? isbn : null,
+            Binding = binding,
+            Pages = 320,
+            Trim = trim ?? Size.FromMillimetres(129, 198),
+            Paper = new("Wove", Caliper.FromMillimetres(0.12m)),
+        }, [], [Wrap.First(Job.Cover, new Fill(new InkPaint(Ink.White)))]).WithPieces();
 
     private Job Wear(Job job, string livery, Ink? colour = null) =>
         Keeping.Right(_desk.Liveries.Wear(job, livery, 1, null, "worn", colour).Edit.Apply(job), _desk.Drawer.Shelf);
@@ -43,7 +44,8 @@ public sealed class OwnLiveryTests : IDisposable
         var first = Wear(Volume("1", "The Tidewatcher’s Ledger"), "meridian");
         var own = _desk.Liveries.Keep(first, "Estuary");
         own.VolumeSwatch.ShouldNotBeEmpty();
-        var three = new (string Number, string Title, Ink Colour)[] { ("1", "The Tidewatcher’s Ledger", Ink.Percent(30, 10, 16, 0)),
+        var three = new (string Number, string Title, Ink Colour)[] { ("1", "The Tidewatcher’s Ledger", Ink.Percent(30,
+            10, 16, 0)),
             ("2", "A Harbour in Winter", Ink.Percent(6, 34, 20, 0)), ("3", "Salt", Ink.Percent(20, 4, 44, 0)) };
         List<Job> volumes = [.. three.Select(v => Wear(Volume(v.Number, v.Title), own.Id, v.Colour))];
         foreach (var (at, job) in volumes.Index())
@@ -75,7 +77,8 @@ public sealed class OwnLiveryTests : IDisposable
             var file = _desk.Liveries.Export(own.Id);
             var back = _desk.Liveries.TakeIn(file);
             back.Name.ShouldBe($"Like {slug} 2");
-            back.Wraps[0].Parts.Count.ShouldBeInRange(own.Wraps[0].Parts.Count(p => !p.Item.Pictures.Any()), own.Wraps[0].Parts.Count);
+            back.Wraps[0].Parts.Count.ShouldBeInRange(own.Wraps[0].Parts.Count(p => !p.Item.Pictures.Any()),
+                own.Wraps[0].Parts.Count);
             foreach (var binding in Enum.GetValues<BindingKind>())
                 foreach (var trim in (Size[])[Size.FromMillimetres(105, 148), Size.FromInches(8, 10)])
                 {
@@ -88,7 +91,8 @@ public sealed class OwnLiveryTests : IDisposable
                         && own.Wraps[0].Parts.Any(p => p.Says == Says.Title))
                         worn.Items.OfType<TextItem>().ShouldContain(
                             t => t.Words.Contains("Longer", StringComparison.Ordinal), $"{slug} {binding}");
-                    _desk.Jobs.Worked(0, worn).Findings.ShouldNotContain(f => f.Id == "text.overset", $"{slug} {binding} {trim}");
+                    _desk.Jobs.Worked(0, worn).Findings.ShouldNotContain(f => f.Id == "text.overset",
+                        $"{slug} {binding} {trim}");
                 }
         }
     }
@@ -103,7 +107,8 @@ public sealed class OwnLiveryTests : IDisposable
             change(json);
             return Should.Throw<Refusal>(() => _desk.Liveries.TakeIn(Encoding.UTF8.GetBytes(json.ToJsonString()))).Message;
         }
-        JsonNode part(JsonNode json) => json["wraps"]![0]!["parts"]!.AsArray().First(p => p!["item"]!["is"]!.GetValue<string>() == "text")!;
+        JsonNode part(JsonNode json) => json["wraps"]![0]!["parts"]!.AsArray().First(p =>
+            p!["item"]!["is"]!.GetValue<string>() == "text")!;
         with(j => part(j)["item"]!["style"]!["face"] = "no-such-face/400").ShouldContain("no-such-face/400");
         with(j => part(j)["item"]!["width"]!["own"] = 900_000_000_000_000_000L).ShouldContain("wraps/0/parts/");
         with(j => part(j)["says"] = "nonsense").ShouldContain("says");

@@ -8,7 +8,7 @@ public sealed class PackingTests : IDisposable
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly Desk _desk;
 
-    public PackingTests() => _desk = new(Path.Combine(_folder, "one"), TimeProvider.System, DemoBench.Load);
+    public PackingTests() => _desk = new(DemoData.In(Path.Combine(_folder, "one")), TimeProvider.System, DemoBench.Load);
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 

@@ -6,7 +6,7 @@ public sealed class PlateChecksTests : IDisposable
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly Desk _desk;
 
-    public PlateChecksTests() => _desk = new(_folder, TimeProvider.System, DemoBench.Load);
+    public PlateChecksTests() => _desk = new(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
 
     public void Dispose()
     {

@@ -14,7 +14,7 @@ public sealed class RandomWalkTests : IDisposable
 
     public RandomWalkTests()
     {
-        _desk = new(Path.Combine(_folder, "one"), TimeProvider.System, DemoBench.Load);
+        _desk = new(DemoData.In(Path.Combine(_folder, "one")), TimeProvider.System, DemoBench.Load);
         _pictures = [.. _desk.Bench.All().SelectMany(j => j.Job.Pictures).DistinctBy(p => p.Hash)];
     }
 
@@ -126,7 +126,8 @@ public sealed class RandomWalkTests : IDisposable
                     && !(p.Laid?.Part is "spine-mark" or "portrait" or "page-1" or "page-2" or "page-3" && Figures.AsLaid(p)))
                     .ShouldAllBe(p => kept.Contains(p.Picture!.Hash), $"seed {seed}, {livery}: a picture");
                 now.Items.Concat(now.Beside).OfType<CodeItem>().Count()
-                    .ShouldBeGreaterThanOrEqualTo(take.Items.OfType<CodeItem>().Count(c => !c.Hidden), $"seed {seed}, {livery}");
+                    .ShouldBeGreaterThanOrEqualTo(take.Items.OfType<CodeItem>().Count(c => !c.Hidden),
+                        $"seed {seed}, {livery}");
             }
             return on;
         }

@@ -161,7 +161,7 @@ public sealed class WorksTests : IDisposable
     [Fact]
     public void A_press_run_left_in_the_midst_leaves_no_file_and_one_that_is_not_is_in_the_register()
     {
-        var desk = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk(DemoData.In(Path.Combine(_folder, "desk")), TimeProvider.System, DemoBench.Load);
         desk.Pressing.StartWorks();
         var on = desk.Jobs.Job("calder");
         // Left from within: the first that is told of it ends it.
@@ -180,7 +180,7 @@ public sealed class WorksTests : IDisposable
     [Fact]
     public void Grown_edges_are_made_beside_the_page_and_what_nobody_wants_any_more_is_left()
     {
-        var desk = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk(DemoData.In(Path.Combine(_folder, "desk")), TimeProvider.System, DemoBench.Load);
         OnBench apply(Edit e) => desk.Jobs.Apply("trouble", new(Guid.NewGuid().ToString(), "grow", _ => e));
         desk.Pressing.GrowBeside(apply(new GrowPicture("road", new(GrowWay.Synthesis))));
         var first = desk.Pressing.Works.Of("trouble", "").Single();
@@ -203,7 +203,8 @@ public sealed class WorksTests : IDisposable
     [Fact]
     public void The_job_in_trouble_has_each_of_its_troubles_found()
     {
-        var found = new Desk(Path.Combine(_folder, "desk"), TimeProvider.System, DemoBench.Load).Jobs.Job("trouble")
+        var found = new Desk(DemoData.In(Path.Combine(_folder, "desk")), TimeProvider.System, DemoBench.Load)
+            .Jobs.Job("trouble")
             .Composed.Findings.Where(f => f.Severity == Severity.Stop).Select(f => (f.Id, f.Item)).ToList();
         foreach (var trouble in ((string, string?)[])[("ground.coverage", null), ("zone.fold", "line"),
             ("picture.resolution", "road"), ("barcode.digits", "barcode")])

@@ -18,8 +18,8 @@ public sealed class FloodTests(PagesDesk pages) : IClassFixture<PagesDesk>
     [Fact]
     public void Every_colouring_page_has_closed_regions_that_are_large_enough()
     {
-        var kinds = ColouringPage.Kinds.SelectMany(k => (ColouringWeight[])[ColouringWeight.Adults, ColouringWeight.Children],
-            (k, w) => (k.Word, k.First, Weight: w)).ToList();
+        var kinds = Sweep.Spread(ColouringPage.Kinds.SelectMany(k => (ColouringWeight[])[ColouringWeight.Adults, ColouringWeight.Children],
+            (k, w) => (k.Word, k.First, Weight: w)), every: 3).ToList();
         var on = pages.Begin(new()
         {
             Folio = new() { Place = FolioPlace.None },

@@ -33,11 +33,13 @@ public sealed class InsideTests : IDisposable
                     $"{entries} >>"));
             }
             pdf.Object(branch,
-                $"<< /Type /Pages /Parent {tree} 0 R /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
+                $"<< /Type /Pages /Parent {tree} 0 R /Count {kids.Count} /Kids " +
+                    $"[{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
             branches.Add(branch);
         }
         pdf.Object(tree,
-            $"<< /Type /Pages /Count {pages.Count()} /Kids [{string.Join(' ', branches.Select(k => $"{k} 0 R"))}] {inherited} >>");
+            $"<< /Type /Pages /Count {pages.Count()} /Kids [{string.Join(' ', branches.Select(k => $"{k} 0 R"))}] " +
+                $"{inherited} >>");
         pdf.Finish(pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), pdf.Object("<< /Title (inside) >>"));
         return _folder[name];
     }
@@ -124,7 +126,7 @@ public sealed class InsideTests : IDisposable
     [Fact]
     public async Task An_inside_is_read_from_the_disk_and_not_kept_and_one_over_the_limit_is_refused()
     {
-        var desk = new Desk.Desk(_folder["data"], TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.Desk(DemoData.In(_folder["data"]), TimeProvider.System, DemoBench.Load);
         await using (var upload = File.OpenRead(Pdf("book.pdf",
             Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 10))))
             (await InsideDesk.ReadInside(desk.Drawer, upload, "../..\\C:\\books\\Bo\u0001ok.pdf", default))
@@ -197,7 +199,8 @@ public sealed class InsideTests : IDisposable
         begin(); put("<< /Type /Pages /Kids [3 0 R] /Count 1 >>\nendobj\n");
         begin(); put("<< /Type /Page /Parent 2 0 R /MediaBox [0 0 378 576] /Contents 4 0 R /Resources << /XObject << " +
             "/F1 5 0 R >> >> >>\nendobj\n");
-        begin(); put($"<< /Length {contentBytes.Length} {content} >>\nstream\n"); f.Write(contentBytes); put("\nendstream\nendobj\n");
+        begin(); put($"<< /Length {contentBytes.Length} {content} " +
+            $">>\nstream\n"); f.Write(contentBytes); put("\nendstream\nendobj\n");
         foreach (var o in more) { begin(); put(o + "\nendobj\n"); }
         var at = f.Position;
         if (xref is null)

@@ -16,9 +16,9 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         (string Slug, BindingKind Binding)[] jobs = [("tidewatcher", BindingKind.Paperback),
             ("orrin", BindingKind.Case), ("hive", BindingKind.Paperback), ("calder", BindingKind.Jacket),
             ("lighthouse", BindingKind.Paperback)];
-        foreach (var (slug, binding) in jobs)
-            foreach (var house in HouseFile.Shipped.Values.Where(h => h.Binds(binding)))
-                foreach (var kind in house.Kinds) all.Add(slug, house.Id, kind);
+        var each = jobs.SelectMany(j => HouseFile.Shipped.Values.Where(h => h.Binds(j.Binding)).SelectMany(h =>
+            h.Kinds.Select(k => (j.Slug, h.Id, Kind: k))));
+        foreach (var (slug, house, kind) in Sweep.Spread(each, every: 2)) all.Add(slug, house, kind);
         return all;
     }
 

@@ -154,7 +154,7 @@ public sealed partial class PressFileTests(Pressed pressed) : IClassFixture<Pres
     public void Two_exports_are_the_same_bytes_and_another_revision_s_are_not()
     {
         var again = pressed.Folder["again.pdf"];
-        Pressed.Write(new(pressed.Folder.Path, TimeProvider.System, DemoBench.Load),
+        Pressed.Write(new(DemoData.In(pressed.Folder.Path), TimeProvider.System, DemoBench.Load),
             pressed.Desk.Jobs.Job("tidewatcher"), again);
         File.ReadAllBytes(again).AsSpan().SequenceEqual(File.ReadAllBytes(pressed.File)).ShouldBeTrue();
 

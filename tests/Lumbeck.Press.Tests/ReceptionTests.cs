@@ -13,7 +13,7 @@ public sealed class GoodFiles : IDisposable
 {
     public GoodFiles()
     {
-        Desk = new(Folder["data"], TimeProvider.System, DemoBench.Load);
+        Desk = new(DemoData.In(Folder["data"]), TimeProvider.System, DemoBench.Load);
         Hive = Desk.Jobs.Job("hive");
         Light = Desk.Jobs.Job("lighthouse");
         X1a = Made(Hive, PressKind.X1a, "x1a.pdf");
@@ -86,7 +86,8 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
         ["an ink nobody has"] = (true,
             s =>
                 s.With("ColorSpace", "Spot",
-                    "[/Separation /Coral /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [0 0.7 0.6 0] >>]")
+                    "[/Separation /Coral /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [0 0.7 " +
+                        "0.6 0] >>]")
                     .Painting("/Spot cs 1 scn 100 100 20 20 re f"),
             "ink.plate"),
         ["a face left out"] = (true, s => s.Swap("/FontFile2", "/Nowhere2"), "face.embedded"),
@@ -163,7 +164,8 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
             s =>
                 {
                     var f = s.Add("<< /Type /EmbeddedFile /Length 1 >>\nstream\nx\nendstream");
-                    s.InCatalog($"/Names << /EmbeddedFiles << /Names [(a) << /Type /Filespec /F (a) /EF << /F {f} 0 R >> >>] >> >>");
+                    s.InCatalog($"/Names << /EmbeddedFiles << /Names [(a) << /Type /Filespec /F (a) /EF << /F {f} 0 " +
+                        $"R >> >>] >> >>");
                 },
             "objects"),
         ["a form"] = (true, s => s.InCatalog("/AcroForm << /Fields [ << /FT /Tx /T (name) >> ] >>"), "objects"),
@@ -238,7 +240,8 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
         ["a plate of several inks"] = (true,
             s =>
                 s.With("ColorSpace", "Two",
-                    "[/DeviceN [/Cyan /Black] /DeviceCMYK << /FunctionType 4 /Domain [0 1 0 1] /Range [0 1 0 1 0 1 0 1] /Length 1 >>]")
+                    "[/DeviceN [/Cyan /Black] /DeviceCMYK << /FunctionType 4 /Domain [0 1 0 1] /Range [0 1 0 1 0 1 0 " +
+                        "1] /Length 1 >>]")
                     .Painting("/Two cs 0.2 0.1 scn 100 100 20 20 re f")),
         ["an indexed picture"] = (true, s =>
         {

@@ -61,7 +61,7 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
     public void Every_page_design_prints_as_it_is_seen()
     {
         var grid = new PageGrid(Size.FromMillimetres(118, 166), Reading.LeftToRight, Mm(8), Mm(7), Mm(9), Mm(12));
-        random.Differs(Tern, [.. DesignShelf.All.Index().Select(d =>
+        random.Differs(Tern, [.. Sweep.Spread(DesignShelf.All.Index(), every: 3, from: 1).Select(d =>
         {
             var (n, (_, _, first)) = d;
             var foil = n % 3 == 1 && first.Paints.Count > 1;
@@ -122,7 +122,7 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
                     pages.Add(random.On(Filled(new(under, new ContourLines { Seed = 5, Paints = [lines] }), opacity,
                         blend))
                         .Composed.Sheets[0].Scene);
-        random.Differs(Tern, pages).ShouldBeEmpty();
+        random.Differs(Tern, [.. Sweep.Spread(pages, every: 3)]).ShouldBeEmpty();
     }
 
     /// <summary>Every paper, in inks and one slot in foil, plain and multiplied.</summary>
@@ -130,7 +130,7 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
     public void Every_paper_prints_as_it_is_seen()
     {
         var pages = new List<Scene>();
-        foreach (var (n, kind) in Papers.Kinds.Index())
+        foreach (var (n, kind) in Sweep.Spread(Papers.Kinds.Index(), every: 3, from: 2))
         {
             Paint[] inks = [new InkPaint(Ink.Percent(0, 80, 60, 0)), new InkPaint(Ink.Percent(90, 20, 0, 10)),
                 new InkPaint(Ink.Black)];

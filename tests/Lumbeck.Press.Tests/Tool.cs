@@ -55,7 +55,7 @@ public sealed class Pressed : IDisposable
 {
     public Pressed()
     {
-        Desk = new(Folder.Path, TimeProvider.System, DemoBench.Load);
+        Desk = new(DemoData.In(Folder.Path), TimeProvider.System, DemoBench.Load);
         File = Folder["tidewatcher.pdf"];
         Write(Desk, Desk.Jobs.Job("tidewatcher"), File);
     }

@@ -34,6 +34,12 @@ public sealed class Browser : IDisposable
 
     public ChromeDriver Driver { get; }
     public Server Server { get; }
+
+    /// <summary>The server's data, read beside it.</summary>
+    public Desk.Desk Desk => _desk ??= new(Data, TimeProvider.System);
+
+    private Desk.Desk? _desk;
+
     public string Data { get; }
     public string Downloads { get; }
 
@@ -50,7 +56,8 @@ public sealed class Browser : IDisposable
     });
 
     private void Choose(string css, string value) =>
-        Script("const s = arguments[0]; s.focus(); s.value = arguments[1]; s.dispatchEvent(new Event('change', { bubbles: true }))",
+        Script("const s = arguments[0]; s.focus(); s.value = arguments[1]; s.dispatchEvent(new Event('change', { " +
+            "bubbles: true }))",
             Find(css), value);
 
     public string Text(string css) => Find(css).Text;

@@ -40,7 +40,7 @@ public sealed class CarryTests(Browser browser)
         browser.Until(() => Hit("title-rule").GetDomAttribute("transform") != before);
         browser.Until(() => Value("title-rule-x") == "0.063 in");
         Value("title-rule-panel").ShouldBe("front");
-        var rule = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher");
+        var rule = browser.Desk.Jobs.Job("tidewatcher");
         var face = rule.Composed.Geometry.Sheet.Panel(Part.Front)!.Face;
         var frame = rule.Composed.Sheets[0].Scene.Piece("title-rule")!.Frame;
         ((frame.Left + frame.Right) / 2).ShouldBe(face.X.Points + (face.Width.Points / 2), 0.01);

@@ -11,7 +11,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("another browser")]
 public sealed class CheckAndPressTests(Browser browser)
 {
-    private Desk.Desk Desk => new(browser.Data, TimeProvider.System);
+    private Desk.Desk Desk => browser.Desk;
 
     private void Back(int steps)
     {
@@ -159,7 +159,7 @@ public sealed class CheckAndPressTests(Browser browser)
     [Fact]
     public void A_file_made_elsewhere_is_mended_kept_and_let_go()
     {
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
+        var desk = browser.Desk;
         var slug = $"mended-{Guid.NewGuid():n}"[..18];
         desk.Bench.Begin("Mended", desk.Jobs.Job("pass").Job, "test", slug);
         var file = Path.Combine(browser.Data, $"{slug}.pdf");
@@ -188,7 +188,7 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.Find("#mended form[action*=Again] button").Click();
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended > details")).Count == 2);
         browser.Text("#mended").ShouldContain("By your hand: 104 %");
-        browser.Find("#mend-cover summary .plain").Click();
+        browser.Find("#mend-cover summary").Click();
         browser.Find("#mend-cover input[name=percent]").GetAttribute("value").ShouldBe("104");
         browser.Find("#mended > details form[action*=Unmend] button:last-of-type").Click();
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended > details")).Count == 1);
@@ -202,7 +202,7 @@ public sealed class CheckAndPressTests(Browser browser)
     [Fact]
     public void A_job_begins_with_a_finished_cover_as_its_take()
     {
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
+        var desk = browser.Desk;
         var title = $"Finished {Guid.NewGuid():n}"[..16];
         var file = Path.Combine(browser.Data, $"{title}.pdf");
         using (var s = File.Create(file))

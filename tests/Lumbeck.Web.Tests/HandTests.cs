@@ -12,7 +12,7 @@ public sealed class HandTests(Browser browser)
     private Actions Hand => new(browser.Driver, TimeSpan.FromMilliseconds(20));
 
     private OnBench Saved(string slug = Slug) =>
-        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job(slug);
+        browser.Desk.Jobs.Job(slug);
 
     private static Bounds Frame(OnBench on, string item) => on.Composed.SheetOf(item).Scene.Piece(item)!.Frame;
 
@@ -191,7 +191,7 @@ public sealed class HandTests(Browser browser)
     {
         browser.Go($"/jobs/{Slug}/wrap");
         var start = Saved();
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
+        var desk = browser.Desk;
         static RectItem tile(string id, decimal x) =>
             new()
             {

@@ -24,7 +24,7 @@ public sealed class HousesTests(Browser browser)
         browser.Until(() =>
             browser.Text("#house-moves").Contains("moves nothing on the sheet", StringComparison.Ordinal));
 
-        var desk = new Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
+        var desk = browser.Desk;
         var slug = desk.Bench.Begin("Told", Starters.Job(desk.Houses.Get("plover-2").House, "Told", "148 x 210", "96"),
             "tests")
             .Slug;

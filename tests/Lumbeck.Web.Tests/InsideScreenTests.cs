@@ -6,7 +6,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class InsideScreenTests(Browser browser)
 {
-    private Lumbeck.Desk.Desk Desk => new(browser.Data, TimeProvider.System, DemoBench.Load);
+    private Lumbeck.Desk.Desk Desk => browser.Desk;
 
     private Job Job(string slug) => Desk.Jobs.Job(slug).Job;
 
@@ -16,7 +16,7 @@ public sealed class InsideScreenTests(Browser browser)
         var folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
         try
         {
-            var job = new Lumbeck.Desk.Desk(folder, TimeProvider.System, DemoBench.Load).Jobs.Job(of).Job;
+            var job = new Lumbeck.Desk.Desk(DemoData.In(folder), TimeProvider.System, DemoBench.Load).Jobs.Job(of).Job;
             var slug = $"{of}-{Guid.NewGuid():n}"[..20];
             Desk.Bench.Begin(job.Ticket.Title, job, "test", slug);
             return slug;
@@ -41,7 +41,8 @@ public sealed class InsideScreenTests(Browser browser)
     /// <summary>Whether both pages of the opening are there as pictures.</summary>
     private bool IsDrawn => (bool)browser.Script("""
         const all = [...document.querySelectorAll('#opening image')];
-        return all.length > 0 && all.every(i => performance.getEntriesByName(i.href.baseVal.replace(/^/, location.origin)).length > 0);
+        return all.length > 0 && all.every(i => performance.getEntriesByName(i.href.baseVal.replace(/^/,
+            location.origin)).length > 0);
         """)!;
 
     [Fact]
@@ -173,7 +174,8 @@ public sealed class InsideScreenTests(Browser browser)
             const drop = new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true });
             document.getElementById('opening-desk').dispatchEvent(drop);
             """, "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//fairs//EN\r\nBEGIN:VEVENT\r\nUID:1\r\n" +
-            "DTSTAMP:20260101T000000Z\r\nDTSTART;VALUE=DATE:20270618\r\nSUMMARY:Harbour fair\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n");
+            "DTSTAMP:20260101T000000Z\r\nDTSTART;VALUE=DATE:20270618\r\nSUMMARY:Harbour " +
+                "fair\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n");
         browser.Until(() => Job(tide).Inside!.Calendar.Notes is { Rows: 1 });
         // Puzzles stand on their pages once they are made, without anybody asking again.
         browser.AndWait(() => browser.Script("document.querySelector(`[data-ready='puzzle book']`).click()"));

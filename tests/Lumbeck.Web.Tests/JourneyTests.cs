@@ -105,7 +105,7 @@ public sealed class JourneyTests(Browser browser)
         browser.Find("#docket a[href$='/check']").Click();
         browser.Find("#findings");
         browser.Until(() =>
-            new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher")
+            browser.Desk.Jobs.Job("tidewatcher")
                 .Job.Ticket.Imprint == "Skerry & Vane, Orrin");
         browser.StepBack();
     }
@@ -114,7 +114,7 @@ public sealed class JourneyTests(Browser browser)
     public void What_another_tab_changes_appears_and_a_conflict_offers_both_values()
     {
         browser.Go("/jobs/tidewatcher/ticket");
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
+        var desk = browser.Desk;
         void other(string text) =>
             desk.Jobs.Apply("tidewatcher",
                 new(Guid.NewGuid().ToString(), "another-tab", j => Facts.Write(j, "ticket/subtitle", text)));
@@ -213,7 +213,8 @@ public sealed class JourneyTests(Browser browser)
             browser.TypeOnly("#f-ticket-author", "Ines K.");
             browser.Until(() => browser.Text("#notice").Contains("kept here and sent again", StringComparison.Ordinal));
             browser.AndWait(() => browser.Script("window.fetch = window.realFetch"));
-            new Lumbeck.Desk.Desk(folder, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Job.Ticket.Author
+            new Lumbeck.Desk.Desk(DemoData.In(folder), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher")
+                .Job.Ticket.Author
                 .ShouldBe("Ines K.");
         }
         finally
@@ -301,7 +302,7 @@ public sealed class JourneyTests(Browser browser)
         browser.Find("#job-leaf-and-mould form[action*='Remove'] button").Click();
         browser.Until(() => browser.Text("#jobs").Contains("Nothing is put away", StringComparison.Ordinal));
         Should.Throw<Refusal>(() =>
-            new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("leaf-and-mould"));
+            browser.Desk.Jobs.Job("leaf-and-mould"));
     }
 
     [Fact]
@@ -320,7 +321,7 @@ public sealed class JourneyTests(Browser browser)
         browser.Until(() => browser.Text("#notice").Contains("The disk is full", StringComparison.Ordinal));
         browser.Find("#f-ticket-pages").GetDomProperty("value").ShouldBe("130");
         browser.Until(() =>
-            new Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("hive").Job.Ticket.Pages == 130);
+            browser.Desk.Jobs.Job("hive").Job.Ticket.Pages == 130);
         ((long)browser.Script("return window.refusals")!).ShouldBeGreaterThan(5);
     }
 }

@@ -6,7 +6,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class LiveryScreenTests(Browser browser)
 {
-    private Lumbeck.Desk.Desk Desk => new(browser.Data, TimeProvider.System, DemoBench.Load);
+    private Lumbeck.Desk.Desk Desk => browser.Desk;
 
     [Fact]
     public void A_livery_is_laid_as_a_take_with_the_blurb_that_the_ticket_says()
@@ -51,7 +51,8 @@ public sealed class LiveryScreenTests(Browser browser)
         // The words change; set again, all follows but what a hand has moved.
         Desk.Jobs.Apply(slug, new($"{slug}-nudge", "elsewhere", _ => new MoveItem("author",
             Length.FromPoints(0), Length.FromPoints(-30))));
-        Desk.Jobs.Apply(slug, new($"{slug}-title", "elsewhere", _ => new SetFact(TicketFact.Title, "The Long Road of Salt and Rain")));
+        Desk.Jobs.Apply(slug, new($"{slug}-title", "elsewhere", _ => new SetFact(TicketFact.Title,
+            "The Long Road of Salt and Rain")));
         var moved = Desk.Jobs.Job(slug).Job.Item("author")!.Hold;
         browser.Until(() => browser.Text("#list-front").Contains("Rain", StringComparison.Ordinal));
         browser.AndWait(() => browser.Find("#set-again").Click());
@@ -92,7 +93,8 @@ public sealed class LiveryScreenTests(Browser browser)
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("[id^=livery-low-water]")).Count == 0);
     }
 
-    private void Press(string pressed) => new OpenQA.Selenium.Interactions.Actions(browser.Driver).SendKeys(pressed).Perform();
+    private void Press(string pressed) => new OpenQA.Selenium.Interactions.Actions(browser.Driver).SendKeys(pressed)
+        .Perform();
 
     /// <summary>The author’s picture on Ticket; and where a wrap is full, the room asks which take to let go.</summary>
     [Fact]
@@ -114,7 +116,8 @@ public sealed class LiveryScreenTests(Browser browser)
 
         browser.Go($"/jobs/{slug}/wrap");
         if (!browser.Find("#fitting").Displayed) browser.Find("#see-fitting").Click();
-        browser.Until(() => browser.Text("#fit-full").Contains("24 takes are as many as the cover holds", StringComparison.Ordinal));
+        browser.Until(() => browser.Text("#fit-full").Contains("24 takes are as many as the cover holds",
+            StringComparison.Ordinal));
         browser.Find("#fit-full option[value=take-9]").Click();
         browser.Find("#fits [data-livery=meridian]").Click();
         browser.Find("#worn[href*='livery=meridian']");

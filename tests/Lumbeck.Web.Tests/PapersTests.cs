@@ -6,7 +6,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class PapersTests(Browser browser)
 {
-    private Pattern? Paper => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load)
+    private Pattern? Paper => browser.Desk
         .Jobs.Job("lighthouse")
         .Job.Take.Ground.Pattern;
 
@@ -24,7 +24,8 @@ public sealed class PapersTests(Browser browser)
         browser.Until(() =>
             Convert.ToInt32(browser.Script("return [...document.querySelectorAll('#papers " +
                 "[data-fact=\"ground/paper\"] img')]" +
-            ".filter(i => i.complete && i.naturalWidth > 40).length"), System.Globalization.CultureInfo.InvariantCulture) > 10);
+            ".filter(i => i.complete && i.naturalWidth > 40).length"),
+                System.Globalization.CultureInfo.InvariantCulture) > 10);
         browser.AndWait(() => browser.Find("#papers [data-text='hexagons']").Click());
         Paper.ShouldBeOfType<Hexagons>().Scale.ShouldBe(100);
         IsOpen.ShouldBeTrue("another is looked at");
@@ -82,7 +83,8 @@ public sealed class PapersTests(Browser browser)
             browser.Script("document.querySelector('details[data-book]:not([open]) summary')?.click()");
             return IsOpenAt("details[data-book]")
                 && Convert.ToInt32(browser.Script("return [...document.querySelectorAll('details[data-book] img')]" +
-            ".filter(i => i.complete && i.naturalWidth > 20).length"), System.Globalization.CultureInfo.InvariantCulture) > 10;
+            ".filter(i => i.complete && i.naturalWidth > 20).length"),
+                System.Globalization.CultureInfo.InvariantCulture) > 10;
         });
         browser.AndWait(() =>
             browser.Script("document.querySelector(\"details[data-book] [data-text='ribbon']\").click()"));
@@ -179,7 +181,7 @@ public sealed class PapersTests(Browser browser)
             .MoveByOffset(right - (right / 2), down - (down / 2)).Release().Perform());
 
     private Job Job =>
-        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("lighthouse").Job;
+        browser.Desk.Jobs.Job("lighthouse").Job;
 
     private T Item<T>() where T : Item => Job.Items.OfType<T>().Last();
 }

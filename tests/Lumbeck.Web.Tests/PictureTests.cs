@@ -8,7 +8,7 @@ namespace Lumbeck.Web.Tests;
 public sealed class PictureTests(Browser browser)
 {
     private OnBench Saved() =>
-        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job("orrin");
+        browser.Desk.Jobs.Job("orrin");
 
     private string Made(string name, int wide, int high)
     {
@@ -93,7 +93,7 @@ public sealed class PictureTests(Browser browser)
         browser.Find(listed + " [name=maker]").SendKeys("Edda Lindqvist");
         browser.Find(listed + " [name=licence]").SendKeys("for this edition" + Keys.Enter);
         browser.Until(() => browser.Find(listed + " [name=maker]").GetDomAttribute("value") == "Edda Lindqvist");
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
+        var desk = browser.Desk;
         desk.Drawer.Pictures.Credits(desk.Jobs.Job("orrin").Job)
             .ShouldContain("bridge.jpg: by Edda Lindqvist, source not stated, for this edition");
         browser.Go("/jobs/orrin/wrap");
@@ -161,7 +161,8 @@ public sealed class PictureTests(Browser browser)
         browser.Until(() => browser.Tick == Saved().Tick);
         const string onto = """
             const data = new DataTransfer();
-            data.items.add(new File([Uint8Array.from(atob(arguments[1]), c => c.charCodeAt(0))], arguments[0], { type: 'image/jpeg' }));
+            data.items.add(new File([Uint8Array.from(atob(arguments[1]), c => c.charCodeAt(0))], arguments[0],
+                { type: 'image/jpeg' }));
             const hit = document.querySelector('#hits [data-pick=' + arguments[2] + ']');
             const at = hit.getBoundingClientRect();
             hit.dispatchEvent(new DragEvent('drop', { dataTransfer: data,

@@ -13,7 +13,7 @@ namespace Lumbeck.Web.Tests;
 public sealed class PlatesTests(Browser browser)
 {
     private OnBench Saved(string slug) =>
-        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job(slug);
+        browser.Desk.Jobs.Job(slug);
 
     private void Back(int steps)
     {
@@ -44,7 +44,7 @@ public sealed class PlatesTests(Browser browser)
         Fetched(browser.Find("#s-road image.grown").GetDomAttribute("href")!, "image/webp");
         // Press resolution follows beside the page; when it is there, nothing is under way any more.
         var mark = Saved("trouble").Composed.Sheets[0].Scene.Piece("road")!.Marks.OfType<GrownMark>().Single();
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
+        var desk = browser.Desk;
         browser.Until(() => desk.Drawer.Pictures.Grown.Has(mark));
         browser.Until(() => browser.Driver.FindElements(By.Id("works")).Count == 0);
         browser.Type("#f-item-road-grow-seed", "5");
@@ -106,7 +106,7 @@ public sealed class PlatesTests(Browser browser)
     public void A_page_of_a_PDF_is_traced_faintly_and_is_no_part_of_the_cover()
     {
         var pdf = Path.Combine(browser.Downloads, "earlier-cover.pdf");
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
+        var desk = browser.Desk;
         using (var s = File.Create(pdf)) desk.Pressing.WritePress(desk.Jobs.Job("tidewatcher"), new(PressKind.X4), s);
         browser.Go("/jobs/hive/wrap");
         browser.Find("#tracing-book summary").Click();

@@ -8,7 +8,7 @@ namespace Lumbeck.Web.Tests;
 public sealed class SeeingTests(Browser browser)
 {
     private OnBench Saved(string slug = "tidewatcher") =>
-        new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job(slug);
+        browser.Desk.Jobs.Job(slug);
 
     private double[] View() =>
         [.. browser.Find("#sheet").GetDomAttribute("viewBox")!.Split(' ')
@@ -118,7 +118,8 @@ public sealed class SeeingTests(Browser browser)
         Key("a");
         browser.Find("#on-sheet").GetDomAttribute("clip-path").ShouldBeNull();
         bool seen(string zone) =>
-            (bool)browser.Script("return getComputedStyle(document.querySelector('#zones .' + arguments[0])).display !== 'none'", zone)!;
+            (bool)browser.Script("return getComputedStyle(document.querySelector('#zones .' + arguments[0])).display " +
+                "!== 'none'", zone)!;
         browser.Find("#zone-kinds summary").Click();
         browser.Find("[data-zone=bleed]").Click();
         (seen("z-bleed"), seen("z-fold")).ShouldBe((false, true));
@@ -146,7 +147,7 @@ public sealed class SeeingTests(Browser browser)
         browser.Find("#tour").Displayed.ShouldBeFalse();
 
         Key("e");
-        var desk = new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load);
+        var desk = browser.Desk;
         Edit[] bare = [new PaintGround(null),
             new AddItem(new RectItem { Id = "sky",
                 Hold = new(Part.Sheet, HoldBox.Edge, Anchor.BottomRight, default, default),

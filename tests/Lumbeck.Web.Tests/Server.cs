@@ -10,6 +10,7 @@ public sealed partial class Server : IDisposable
 
     public Server(string data, params string[] more)
     {
+        if (!more.Contains("--empty")) DemoData.In(data);
         var bin = new DirectoryInfo(AppContext.BaseDirectory);
         var root = bin;
         while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;

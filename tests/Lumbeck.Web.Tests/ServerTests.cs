@@ -58,7 +58,7 @@ public sealed class ServerTests : IDisposable
         _server.Dispose();
         _server = new(_data);
         using var after = await _server.Tab("/jobs/tidewatcher/wrap");
-        var store = new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load);
+        var store = new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load);
         var kept = (store.Jobs.Job("tidewatcher").Job.Ticket.Pages - 100) / 2;
         // The last answered edit is there; one more may have been written before it could be answered.
         kept.ShouldBeOneOf(answered, answered + 1);
@@ -112,7 +112,8 @@ public sealed class ServerTests : IDisposable
     public async Task An_answer_brings_what_changed_and_nothing_else()
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/wrap");
-        var tick = new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Tick;
+        var tick = new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load)
+            .Jobs.Job("tidewatcher").Tick;
         var answer = await tab.PostAsync("/jobs/tidewatcher/edit", Wire("item/line/words", "a novel ł", seen: tick));
         var html = await answer.Content.ReadAsStringAsync();
         var targets = System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"")
@@ -120,7 +121,7 @@ public sealed class ServerTests : IDisposable
         targets.ShouldBe(["docket", "glyphs", "right", "s-line"], ignoreOrder: true);
         // Of the outlines, only the one letter that was not there.
         System.Text.RegularExpressions.Regex.Count(html, "<path id=\"f").ShouldBe(1);
-        var now = new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Tick;
+        var now = new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Tick;
         now.ShouldBeGreaterThan(tick);
         answer.Headers.GetValues("X-Tick").Single().ShouldBe(now.ToString(CultureInfo.InvariantCulture));
         (await tab.GetAsync($"/jobs/tidewatcher/news?seen={now}&place=Wrap"))
@@ -137,7 +138,8 @@ public sealed class ServerTests : IDisposable
         (said.GetProperty("path").GetString(), said.GetProperty("detail").GetString())
             .ShouldBe(("ticket/trim", "`6x` needs a height: try `6 x 9 in`"));
 
-        var seen = new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Tick;
+        var seen = new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load)
+            .Jobs.Job("tidewatcher").Tick;
         (await Edit(tab, "ticket/pages", "340", "session-one", seen)).StatusCode.ShouldBe(HttpStatusCode.OK);
         var conflict = await Edit(tab, "ticket/pages", "320", "session-two", seen);
         conflict.StatusCode.ShouldBe(HttpStatusCode.Conflict);
@@ -219,7 +221,7 @@ public sealed class ServerTests : IDisposable
     public async Task A_trial_shows_what_would_be_and_keeps_nothing()
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/ticket");
-        var before = new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher");
+        var before = new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher");
         var answer = await tab.PostAsync("/jobs/tidewatcher/try",
             new StringContent("""
                 {
@@ -232,7 +234,7 @@ public sealed class ServerTests : IDisposable
         System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"").Select(m => m.Groups[1].Value)
             .ShouldBe(["plan", "changes", "sums"], ignoreOrder: true);
         html.ShouldContain("0.904 in");
-        new Lumbeck.Desk.Desk(_data, TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher")
+        new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher")
             .Tick.ShouldBe(before.Tick);
         // Whoever showed a trial is brought what is saved, though nothing changed.
         var back = await (await tab.GetAsync($"/jobs/tidewatcher/news?seen={before.Tick}&place=Ticket&tried=true"))

@@ -11,7 +11,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("another browser")]
 public sealed class TicketTests(Browser browser)
 {
-    private Desk.Desk Desk => new(browser.Data, TimeProvider.System, DemoBench.Load);
+    private Desk.Desk Desk => browser.Desk;
 
     /// <summary>A job of its own, so that no test finds another's.</summary>
     private string Begin(string house, string title, params Edit[] edits)
@@ -55,18 +55,20 @@ public sealed class TicketTests(Browser browser)
         shown[0].ShouldContain($"|{spine}|");
         shown[1].ShouldContain($"|{sheet}|");
         shown[2].ShouldContain($"|{range}|");
-        // Each figure opens its working, with a unit in it and on the chains.
-        var figures = browser.Driver.FindElements(By.CssSelector("#sums [data-sum]"));
-        figures.Count.ShouldBeGreaterThan(9);
-        foreach (var figure in figures)
-        {
-            figure.Click();
-            var name = figure.GetDomAttribute("data-sum")!;
-            browser.Until(() => browser.Find($"#sum-{name}").Displayed);
-            Units.ShouldContain(u => figure.Text.Trim().EndsWith(u), $"{name}: {figure.Text}");
-            browser.Driver.FindElements(By.CssSelector("[data-working]")).Count(w => w.Displayed).ShouldBe(1);
-        }
-        var chains = browser.Driver.FindElements(By.CssSelector("#plan .chain text")).Select(t => t.Text).ToList();
+        // Each figure opens its working, and no other stays open, with a unit in it and on the chains.
+        string[] figures = [.. ((string)browser.Script("""
+            return [...document.querySelectorAll('#sums [data-sum]')].map(f => {
+              f.click();
+              const open = [...document.querySelectorAll('[data-working]')].filter(w => w.offsetParent !== null);
+              const own = document.getElementById('sum-' + f.dataset.sum);
+              return f.textContent.trim() + '|' + (open.length === 1 && own.offsetParent !== null);
+            }).join('\n')
+            """)!).Split('\n')];
+        figures.Length.ShouldBeGreaterThan(9);
+        figures.ShouldAllBe(f => f.EndsWith("|true", StringComparison.Ordinal));
+        figures.ShouldAllBe(f => Units.Any(u => f.Split('|')[0].EndsWith(u, StringComparison.Ordinal)));
+        var chains = ((string)browser.Script(
+            "return [...document.querySelectorAll('#plan .chain text')].map(t => t.textContent.trim()).join('\\n')")!).Split('\n').ToList();
         chains.Count.ShouldBeGreaterThan(1);
         chains.ShouldAllBe(t => t.EndsWith(" mm") || t.EndsWith(" in"));
         Clipped().ShouldBeEmpty();

@@ -11,7 +11,7 @@ public sealed class TypingTests(Browser browser)
 {
     private const string Slug = "tidewatcher";
 
-    private OnBench Saved() => new Lumbeck.Desk.Desk(browser.Data, TimeProvider.System, DemoBench.Load).Jobs.Job(Slug);
+    private OnBench Saved() => browser.Desk.Jobs.Job(Slug);
     private TextItem Item(string id) => (TextItem)Saved().Job.Item(id)!;
 
     private void StepBackTo(long revision)

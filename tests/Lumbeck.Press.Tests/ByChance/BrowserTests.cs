@@ -13,7 +13,8 @@ namespace Lumbeck.Press.Tests.ByChance;
 /// </summary>
 public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
 {
-    private const int First = 1, Count = 14, Across = 7;
+    private const int First = 1, Across = 7;
+    private static readonly int Count = Sweep.IsLong ? 14 : 10;
     private const double Scale = 1.5;
 
     [Fact]

@@ -13,7 +13,7 @@ public sealed class RandomDesk : IDisposable
 {
     public RandomDesk()
     {
-        Desk = new(Folder.Path, TimeProvider.System, DemoBench.Load);
+        Desk = new(DemoData.In(Folder.Path), TimeProvider.System, DemoBench.Load);
         Pictures = [TakeIn(Blobs(3).JpegsaveBuffer(q: 95, subsampleMode: Enums.ForeignSubsample.Off), "blobs.jpg"),
             TakeIn(Seen().PngsaveBuffer(), "seen.png"), TakeIn(Blobs(1).PngsaveBuffer(), "gray.png"),
             TakeIn(Blobs(4).TiffsaveBuffer(), "inks.tif"),
@@ -142,7 +142,7 @@ public sealed class RandomDesk : IDisposable
 public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDesk>
 {
     /// <summary>Whether the long runs are asked for: <c>./test --all</c>.</summary>
-    private static bool All => Environment.GetEnvironmentVariable("LUMBECK_TEST_ALL") == "1";
+    private static bool All => Sweep.IsLong;
 
     [Theory]
     [InlineData(1)]
@@ -150,7 +150,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     [InlineData(41)]
     public void Small_jobs_print_as_they_are_seen(int first)
     {
-        var jobs = Enumerable.Range(first, All ? 20 : 14).Select(seed => random.On(random.Jobs.Small(seed))).ToList();
+        var jobs = Enumerable.Range(first, All ? 20 : 7).Select(seed => random.On(random.Jobs.Small(seed))).ToList();
         random.Differs(jobs[0].Job.Ticket.House, [.. jobs.Select(j => j.Composed.Sheets[0].Scene)])
             .ShouldBeEmpty($"seeds from {first}");
     }
@@ -189,7 +189,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     public void What_Check_calls_clean_reception_accepts_and_what_that_rejects_Check_names()
     {
         var (wrong, clean) = (new List<string>(), 0);
-        for (var seed = 1; seed <= (All ? 300 : 10); seed++)
+        for (var seed = 1; seed <= (All ? 300 : 6); seed++)
         {
             // Once as chance has it, and once without what Check stops.
             foreach (var tidied in (bool[])[false, true])

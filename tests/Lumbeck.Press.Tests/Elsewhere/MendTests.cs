@@ -21,7 +21,7 @@ public sealed class MendTests(ITestOutputHelper output)
         return Mending.Mend(from, s, plan, Shelf, Note);
     }
 
-    private static bool All => Environment.GetEnvironmentVariable("LUMBECK_TEST_ALL") == "1";
+    private static bool All => Sweep.IsLong;
 
     /// <summary>Every fourth in <c>./test</c>, all with <c>--all</c>.</summary>
     public static TheoryData<string> Corpus() => [.. MendCorpus.All.Keys.Where((_, n) => All || n % 4 == 1)];

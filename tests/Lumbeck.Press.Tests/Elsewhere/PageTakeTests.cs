@@ -19,7 +19,7 @@ public sealed class PageTakeTests(PageTakeTests.Bench bench) : IClassFixture<Pag
         internal Folder Folder { get; } = new();
         internal Desk.Desk Desk { get; }
         internal Dictionary<string, OnBench> Laid { get; } = [];
-        public Bench() => Desk = new(Folder["data"], TimeProvider.System, DemoBench.Load);
+        public Bench() => Desk = new(DemoData.In(Folder["data"]), TimeProvider.System, DemoBench.Load);
         public void Dispose() => Folder.Dispose();
     }
 
@@ -52,9 +52,10 @@ public sealed class PageTakeTests(PageTakeTests.Bench bench) : IClassFixture<Pag
         .Select(l => l.Split(' ', StringSplitOptions.RemoveEmptyEntries)).Where(l => l.Length > 4)
         .Select(l => int.Parse(l[3], CultureInfo.InvariantCulture)).DefaultIfEmpty().Max();
 
+    public static TheoryData<string> Covers() => Sweep.IsLong ? ["pass", "lighthouse", "orrin", "hive"] : ["pass"];
+
     [Theory]
-    [InlineData("pass")]
-    [InlineData("lighthouse")]
+    [MemberData(nameof(Covers))]
     public async Task Its_words_are_words_in_the_pressed_file_and_reception_takes_it(string slug)
     {
         var before = Pressed(_desk.Jobs.Job(slug), _desk.Jobs.Job(slug).Job.Ticket.House.Kinds[0]);
