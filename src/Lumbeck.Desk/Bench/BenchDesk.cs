@@ -32,12 +32,7 @@ public sealed class BenchDesk
             new(row.Id, row.Slug, row.Revision, job, problem) { Made = row.Made, Changed = row.Changed };
         if (row.Summary is { } text && JobSummary.Read(text) is { } known && IsAllHere(known)) return shown(known);
         // Worked out to be told in a line, and not kept: a list of a thousand would push out what is worked on.
-        try
-        {
-            var made = shown(Jobs.Summarise(Jobs.Worked(row.Revision, _store.Load(row.Revision))));
-            if (Interlocked.Increment(ref _summed) % LetGo == 0) GC.Collect();
-            return made;
-        }
+        try { return shown(Jobs.Summarise(Jobs.Worked(row.Revision, _store.Load(row.Revision)))); }
         catch (Refusal r) { return shown(null, r.Message); }
         catch (Exception e) when (e is not OutOfMemoryException && !Disk.IsFull(e))
         {
@@ -46,14 +41,6 @@ public sealed class BenchDesk
                 "what is stored of it is damaged; bring it back from a pack, or from a copy of the data folder");
         }
     })];
-
-    private int _summed;
-
-    /// <summary>
-    /// After so many jobs that were worked out for a line each, what they were made of is let go: else a thousand of them
-    /// lie in memory until something else is short of it.
-    /// </summary>
-    private const int LetGo = 40;
 
     /// <summary>
     /// Whether what a job needs is here; where it is not, the job is looked at again, and says what is missing.

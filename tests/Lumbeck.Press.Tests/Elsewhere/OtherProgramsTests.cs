@@ -180,6 +180,8 @@ public sealed class OtherProgramsTests(ITestOutputHelper output)
             apart.Largest.ShouldBeLessThan(1);
         }
         IntakeDesk.Judge(folder["left.pdf"], new(house, [], null) { Pages = new(report.Printed, trim, default, false, null) })
-            .Findings.Where(f => f.Severity == Severity.Stop).ShouldBeEmpty();
+            // A gradient that a browser prints as a coarse picture stays one.
+            .Findings.Where(f => f.Severity == Severity.Stop && !(f.Id == "picture.resolution" && program.StartsWith("drawn",
+                StringComparison.Ordinal))).ShouldBeEmpty();
     }
 }

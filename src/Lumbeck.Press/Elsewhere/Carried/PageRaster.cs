@@ -113,13 +113,13 @@ internal static class PageRaster
 
     private static bool Ran(string program, string within, string[] words, CancellationToken cancel)
     {
-        var info = new ProcessStartInfo("/bin/sh") { RedirectStandardError = true, WorkingDirectory = within };
-        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes} -t {Work}; exec \"$@\"", "sh", program, .. words])
+        var info = new ProcessStartInfo("/bin/sh") { WorkingDirectory = within };
+        // What it says is of no use here, and of some files it says gigabytes.
+        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes} -t {Work}; exec \"$@\" 2>/dev/null >&2", "sh", program, .. words])
             info.ArgumentList.Add(word);
         using var run = Process.Start(info);
         if (run is null) return false;
         using var stop = cancel.Register(() => { try { run.Kill(); } catch (InvalidOperationException) { /* it has ended */ } });
-        run.StandardError.ReadToEnd();
         run.WaitForExit();
         cancel.ThrowIfCancellationRequested();
         return run.ExitCode == 0;

@@ -13,7 +13,7 @@ namespace Lumbeck.Press.Elsewhere.Carried;
 /// </summary>
 internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier copier, SpaceReader spaces, PressInks inks)
 {
-    private const long MostPixels = 300_000_000;
+    private const long MostPixels = 120_000_000;
 
     /// <summary>Pictures whose colours were brought to the house's.</summary>
     public int Converted { get; private set; }
@@ -171,7 +171,9 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
         }
         space ??= new GraySpace();
         var n = space.Components;
-        if (bits is not (1 or 2 or 4 or 8 or 16) || (long)wide * high * n > int.MaxValue) throw No();
+        // One that says it is far larger than what is there is damaged, or means harm.
+        if (bits is not (1 or 2 or 4 or 8 or 16) || (long)wide * high * n > int.MaxValue
+            || (long)wide * high * n * bits / 8 > 8L * (data.Length + 4096)) throw No();
         var samples = space is RgbSpace or CmykSpace or GraySpace ? Plain(data, wide, high, n, bits, decode)
             : Worked(data, space, wide, high, bits, decode, out n);
         using var raw = Image.NewFromMemory(samples, wide, high, n, Enums.BandFormat.Uchar);

@@ -19,7 +19,7 @@ internal sealed class SourceFile : IDisposable
     /// The library keeps all that it has read. Once that is so many bytes the file is opened anew, so that one of
     /// hundreds of pictures is never held whole.
     /// </summary>
-    private const long MostHeld = 24_000_000;
+    private const long MostHeld = 40_000_000;
 
     private readonly Func<PdfDocument> _open;
     private PdfDocument _document;

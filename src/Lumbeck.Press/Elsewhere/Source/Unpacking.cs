@@ -10,8 +10,8 @@ namespace Lumbeck.Press.Elsewhere.Source;
 /// </summary>
 internal sealed class Unpacking(CancellationToken cancel)
 {
-    /// <summary>Of one stream, in bytes.</summary>
-    public const int Most = 256_000_000;
+    /// <summary>Of one stream, in bytes: of a picture's samples, and of anything else.</summary>
+    public const int Most = 256_000_000, MostWords = 64_000_000;
 
     public CancellationToken Cancel => cancel;
 
@@ -19,12 +19,12 @@ internal sealed class Unpacking(CancellationToken cancel)
     /// <exception cref="Refusal">It is more than is taken, or in a coding of pictures.</exception>
     public byte[] All(SourceFile file, StreamToken stream)
     {
-        var (bytes, left) = Until(file, stream);
+        var (bytes, left) = Until(file, stream, MostWords);
         return left is null ? bytes : throw new Refusal("file", $"a stream is packed as {left}, which is for pictures");
     }
 
     /// <summary>A stream unpacked as far as a picture's own coding; that coding, where there is one.</summary>
-    public (byte[] Bytes, string? Coding) Until(SourceFile file, StreamToken stream)
+    public (byte[] Bytes, string? Coding) Until(SourceFile file, StreamToken stream, int most = Most)
     {
         var d = stream.StreamDictionary;
         List<string> filters = [.. Listed(file, d, "Filter", "F").OfType<NameToken>().Select(n => n.Data)];
@@ -37,7 +37,7 @@ internal sealed class Unpacking(CancellationToken cancel)
             switch (filter)
             {
                 case "FlateDecode" or "Fl":
-                    bytes = Predicted(file, Inflated(bytes), how);
+                    bytes = Predicted(file, Inflated(bytes, most), how);
                     break;
                 case "Crypt":
                     break;
@@ -47,7 +47,7 @@ internal sealed class Unpacking(CancellationToken cancel)
                     bytes = ByLibrary(file, bytes, filter, how);
                     break;
             }
-            if (bytes.Length > Most) throw TooMuch();
+            if (bytes.Length > most) throw TooMuch(most);
         }
         return (bytes, null);
     }
@@ -60,27 +60,37 @@ internal sealed class Unpacking(CancellationToken cancel)
             var one => [one],
         };
 
-    private byte[] Inflated(byte[] packed)
+    private byte[] Inflated(byte[] packed, int most)
     {
-        using var output = new MemoryStream();
-        var buffer = new byte[1 << 16];
+        // In pieces, so that no more is held than twice what comes out.
+        var (pieces, all, piece, read) = (new List<byte[]>(), 0L, new byte[1 << 18], 0);
         try
         {
             using var z = new ZLibStream(new MemoryStream(packed), CompressionMode.Decompress);
-            for (int read; (read = z.Read(buffer)) > 0;)
+            for (int n; (n = z.Read(piece, read, piece.Length - read)) > 0;)
             {
                 cancel.ThrowIfCancellationRequested();
-                output.Write(buffer, 0, read);
-                if (output.Length > Most) throw TooMuch();
+                if ((all += n) > most) throw TooMuch(most);
+                if ((read += n) < piece.Length) continue;
+                pieces.Add(piece);
+                (piece, read) = (new byte[1 << 18], 0);
             }
         }
         // What came before the damage is what other readers show, too.
         catch (InvalidDataException) { }
-        return output.ToArray();
+        pieces.Add(piece[..read]);
+        var made = new byte[all];
+        var at = 0;
+        foreach (var part in pieces)
+        {
+            part.CopyTo(made, at);
+            at += part.Length;
+        }
+        return made;
     }
 
-    private static Refusal TooMuch() =>
-        new("file", $"a stream of it unpacks to more than {Most / 1_000_000} MB, which no page needs");
+    private static Refusal TooMuch(int most) =>
+        new("file", $"a stream of it unpacks to more than {most / 1_000_000} MB, which no page needs");
 
     /// <summary>Rows told by what differs from the row above or the sample before (7.4.4.4).</summary>
     private static byte[] Predicted(SourceFile file, byte[] data, DictionaryToken? how)
@@ -133,7 +143,7 @@ internal sealed class Unpacking(CancellationToken cancel)
     private static byte[] ByLibrary(SourceFile file, byte[] data, string filter, DictionaryToken? how)
     {
         // These grow by a bounded factor; what goes in is bounded, so that what comes out is.
-        if (data.Length > Most / 8) throw TooMuch();
+        if (data.Length > Most / 8) throw TooMuch(Most);
         var solid = how is null ? null : new DictionaryToken(how.Data.ToDictionary(e => NameToken.Create(e.Key),
             e => file.Solid(e.Value) ?? e.Value));
         var d = new DictionaryToken(new Dictionary<NameToken, IToken> { [NameToken.Filter] = NameToken.Create(filter) });
