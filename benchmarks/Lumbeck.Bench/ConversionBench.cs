@@ -78,7 +78,7 @@ internal static class ConversionBench
             case "planner" or "ruled" or "sudokus" or "solved":
                 PlannerBench.Do(what, folder);
                 break;
-            case "mend-text" or "mend-cover":
+            case "mend-text" or "mend-cover" or "mend-large":
                 MendBench.Do(what, folder, files[0]);
                 break;
             case "flat" or "kept":
