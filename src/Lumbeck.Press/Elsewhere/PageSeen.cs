@@ -2,6 +2,7 @@ using Lumbeck.Press.Colour;
 using Lumbeck.Press.Elsewhere.Carried;
 using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
+using Lumbeck.Press.Kinds;
 using NetVips;
 
 namespace Lumbeck.Press.Elsewhere;
@@ -14,6 +15,9 @@ public static class PageSeen
 {
     /// <summary>Pixels an inch of a cover that is to be printed from them.</summary>
     public const int Sharp = PageRaster.PerInch;
+
+    /// <summary>The room for marks about a mended cover's sheet, in points; none where the house wants no marks.</summary>
+    public static double Room(Surface sheet, House house) => PageBoxes.Of(sheet, new(house.Kinds[0]), house).Margin;
 
     /// <summary>Whether pages can be drawn here.</summary>
     public static bool IsHere => PageRaster.IsHere;

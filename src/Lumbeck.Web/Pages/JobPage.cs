@@ -193,6 +193,11 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
         return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press#mended");
     }
 
+    /// <summary>The sheet that a mended cover lies on, and the room for marks about it in points; null for an inside.</summary>
+    public static (Surface Sheet, double Room)? Over(OnBench on, Store.MendedRow row) =>
+        !row.Inside && on.Composed.Sheets is [{ Sheet: var sheet }]
+            ? (sheet, Press.Elsewhere.PageSeen.Room(sheet, on.Job.Ticket.House)) : null;
+
     /// <summary>One page of a mended file, before and after.</summary>
     public IActionResult OnGetLook(string slug, string? id, int n)
     {
@@ -200,7 +205,7 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
         {
             var on = Desk.Jobs.Job(slug);
             return Desk.Pressing.Mended(on).FirstOrDefault(m => m.Row.Id == id) is { Row: not null } mended
-                ? Partial("_MendLook", (slug, mended.Row, mended.Said, n)) : NotFound();
+                ? Partial("_MendLook", (slug, mended.Row, mended.Said, n, Over(on, mended.Row))) : NotFound();
         }
         catch (Refusal) { return NotFound(); }
     }

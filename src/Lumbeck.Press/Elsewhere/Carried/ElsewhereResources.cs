@@ -16,7 +16,7 @@ internal sealed class ElsewhereResources
 
     private readonly PdfWriter _pdf;
     private readonly Copier _copier;
-    private readonly HashSet<IndirectReference> _hidden;
+    private readonly Layers _layers;
     private readonly StandIns _standIns;
     private readonly double _inkLimit;
     private readonly Dictionary<(IndirectReference, string), (int Number, bool Transparent)> _once = [];
@@ -33,14 +33,14 @@ internal sealed class ElsewhereResources
     /// <param name="standIns">Faces for those that the file has not.</param>
     public ElsewhereResources(SourceFile file, PdfWriter pdf, PressInks inks, string aside, Carriage how,
         StandIns standIns)
-        : this(file, pdf, inks, new SpaceReader(file, aside), how, standIns, HiddenIn(file), new())
+        : this(file, pdf, inks, new SpaceReader(file, aside), how, standIns, new(file), new())
     { }
 
     private ElsewhereResources(SourceFile file, PdfWriter pdf, PressInks inks, SpaceReader spaces, Carriage how,
         StandIns standIns,
-        HashSet<IndirectReference> hidden, ElsewhereCounts report, bool light = false)
+        Layers layers, ElsewhereCounts report, bool light = false)
     {
-        (File, _pdf, Inks, Spaces, _standIns, _hidden, Report, Light) = (file, pdf, inks, spaces, standIns, hidden,
+        (File, _pdf, Inks, Spaces, _standIns, _layers, Report, Light) = (file, pdf, inks, spaces, standIns, layers,
             report, light);
         _copier = new(file, pdf);
         (How, _inkLimit, LeastLine) = (how, (double)how.House.InkLimit / 100, how.House.RuleLeast.Points);
@@ -251,7 +251,7 @@ internal sealed class ElsewhereResources
                 Report.Transparent = true;
                 var light = File.Name(mask, "S") == "Luminosity";
                 // How light it is says what shows: colours within are kept as light as they were.
-                var within = light ? _masks ??= new(File, _pdf, Inks, Spaces, How, _standIns, _hidden, Report,
+                var within = light ? _masks ??= new(File, _pdf, Inks, Spaces, How, _standIns, _layers, Report,
                     light: true) : this;
                 var group = within.Once(SourceFile.Raw(mask, "G"), "form", () => within.Form(form, resources, false, depth));
                 var back = light && File.Numbers(mask, "BC") is { } bc ? $"/BC [{PdfText.Figure(bc.Length switch
@@ -299,41 +299,6 @@ internal sealed class ElsewhereResources
         return _pdf.Object($"{entries[..^2]}/CharProcs << {letters}>> /Resources {used} >>");
     }
 
-    /// <summary>Whether a layer, or one of several by its rule, is not printed (8.11).</summary>
-    public bool IsHidden(IToken? layer)
-    {
-        if (layer is IndirectReferenceToken r && _hidden.Contains(r.Data)) return true;
-        if (SourceFile.Dictionary(File.Solid(layer)) is not { } d || File.Name(d, "Type") != "OCMD") return false;
-        List<bool> hidden = SourceFile.Raw(d, "OCGs") switch
-        {
-            IndirectReferenceToken one when File.Solid(one) is not ArrayToken => [_hidden.Contains(one.Data)],
-            var many => [.. (File.Solid(many) is ArrayToken a ? a.Data : []).OfType<IndirectReferenceToken>()
-                .Select(g => _hidden.Contains(g.Data))],
-        };
-        return hidden.Count > 0 && File.Name(d, "P") switch
-        {
-            "AllOn" => hidden.Any(h => h),
-            "AnyOff" => hidden.All(h => !h),
-            "AllOff" => hidden.Any(h => !h),
-            _ => hidden.All(h => h),
-        };
-    }
-
-    private static HashSet<IndirectReference> HiddenIn(SourceFile file)
-    {
-        var hidden = new HashSet<IndirectReference>();
-        if (file.Dictionary(file.Catalog, "OCProperties") is not { } layers) return hidden;
-        var usual = file.Dictionary(layers, "D");
-        IEnumerable<IndirectReferenceToken> listed(DictionaryToken? d, string key) =>
-            file.Get(d, key) is ArrayToken a ? a.Data.OfType<IndirectReferenceToken>() : [];
-        if (file.Name(usual, "BaseState") == "OFF") hidden.UnionWith(listed(layers, "OCGs").Select(r => r.Data));
-        hidden.ExceptWith(listed(usual, "ON").Select(r => r.Data));
-        hidden.UnionWith(listed(usual, "OFF").Select(r => r.Data));
-        foreach (var layer in listed(layers, "OCGs"))
-            if (file.Name(file.Dictionary(file.Dictionary(SourceFile.Dictionary(file.Solid(layer)), "Usage"), "Print"),
-                "PrintState") is { } state)
-                if (state == "OFF") hidden.Add(layer.Data);
-                else hidden.Remove(layer.Data);
-        return hidden;
-    }
+    /// <summary>Whether a layer is not printed.</summary>
+    public bool IsHidden(IToken? layer) => _layers.IsHidden(layer);
 }
