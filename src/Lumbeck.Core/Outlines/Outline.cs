@@ -102,6 +102,12 @@ public readonly record struct Bounds(double Left, double Top, double Right, doub
     public Bounds Union(Bounds o) =>
         new(Math.Min(Left, o.Left), Math.Min(Top, o.Top), Math.Max(Right, o.Right), Math.Max(Bottom, o.Bottom));
     /// <summary>As exact lengths on the sheet.</summary>
+    /// <summary>What lies in both; empty where they do not meet.</summary>
+    public Bounds Meet(Bounds o) => new(Math.Max(Left, o.Left), Math.Max(Top, o.Top), Math.Min(Right, o.Right), Math.Min(Bottom, o.Bottom));
+
+    /// <summary>The same and so much more on every side, or less.</summary>
+    public Bounds Wider(double by) => new(Left - by, Top - by, Right + by, Bottom + by);
+
     public Box ToBox() =>
         IsEmpty
             ? default

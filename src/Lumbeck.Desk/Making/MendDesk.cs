@@ -7,24 +7,6 @@ using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Making;
 
-/// <summary>A mended file as reception sees it, with what was said while it was mended.</summary>
-public sealed record MendedFile(MendReport Report, Verdict Verdict)
-{
-    /// <summary>Whether reception takes it and nothing is left to its maker.</summary>
-    public bool IsWhole => Verdict.Accepted && Report.IsWhole;
-}
-
-/// <summary>A finished file that came, with what is asked of it.</summary>
-/// <param name="Path">Where it lies.</param>
-/// <param name="Name">What it is called.</param>
-/// <param name="Inside">Whether it is the inside, not the cover.</param>
-/// <param name="Choices">What its maker decided.</param>
-public sealed record CameFile(string Path, string Name, bool Inside, MendChoices Choices)
-{
-    /// <summary>What opens it, where it is closed; never kept.</summary>
-    public string Password { get; init; } = "";
-}
-
 /// <summary>Finished files from other programs, made press-ready for a job's house and taken to its reception.</summary>
 public static class MendDesk
 {

@@ -102,11 +102,8 @@ internal static class AsPage
         }
         string f(double v) => PdfText.Figure(v);
         var content = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes($"q {f(wide)} 0 0 {f(high)} 0 0 cm /P Do Q")));
-        var tree = pdf.Reserve();
-        var kid = pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 {f(wide)} {f(high)}] /Contents {content} 0 R " +
-            $"/Resources << /XObject << /P {picture} 0 R >> >> >>");
-        pdf.Object(tree, $"<< /Type /Pages /Count 1 /Kids [{kid} 0 R] >>");
-        pdf.Finish(pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), pdf.Object("<< >>"));
+        OnePage.Finish(pdf, $"/MediaBox [0 0 {f(wide)} {f(high)}] /Contents {content} 0 R " +
+            $"/Resources << /XObject << /P {picture} 0 R >> >>");
     }
 
     private static void Drawing(string path, MendPlan plan, FaceShelf shelf, Stream output)

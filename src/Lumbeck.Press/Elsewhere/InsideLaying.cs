@@ -38,7 +38,7 @@ internal sealed class InsideLaying(MendPlan plan, List<MendLine> lines, Func<int
             }
             var painted = Painted(page);
             if (page.Trim is null && bleed > 0 && Is(aw, _w + (2 * bleed)) && Is(ah, _h + (2 * bleed)))
-                (art, painted) = (Wider(art, -bleed), art);
+                (art, painted) = (art.Wider(-bleed), art);
             else if (!Is(aw, _w) || !Is(ah, _h)) odd.Add(n + 1);
             ones.Add(new(n, page, art, painted));
         }
@@ -136,9 +136,7 @@ internal sealed class InsideLaying(MendPlan plan, List<MendLine> lines, Func<int
 
     private static Bounds Within(Bounds art, Bounds window)
     {
-        var seen = new Bounds(Math.Max(art.Left, window.Left), Math.Max(art.Top, window.Top), Math.Min(art.Right,
-            window.Right),
-            Math.Min(art.Bottom, window.Bottom));
+        var seen = art.Meet(window);
         return seen.IsEmpty || (Is(Wide(seen), Wide(window)) && Is(High(seen), High(window))) ? window : seen;
     }
 

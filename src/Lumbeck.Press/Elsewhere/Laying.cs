@@ -34,9 +34,7 @@ internal abstract class Laying(MendPlan plan, List<MendLine> lines)
     protected static Bounds Art(CamePage page) => page.Trim ?? new(0, 0, page.Size.Wide, page.Size.High);
 
     /// <summary>The same with what runs past the cut.</summary>
-    protected static Bounds Painted(CamePage page) => Wider(Art(page), page.Trim is null ? 0 : page.Bleeds);
-
-    protected static Bounds Wider(Bounds b, double by) => new(b.Left - by, b.Top - by, b.Right + by, b.Bottom + by);
+    protected static Bounds Painted(CamePage page) => Art(page).Wider(page.Trim is null ? 0 : page.Bleeds);
 
     protected static Affine Middle(Bounds from, Bounds to) =>
         Affine.Move(((to.Left + to.Right) - (from.Left + from.Right)) / 2, ((to.Top + to.Bottom) - (from.Top +
@@ -61,14 +59,13 @@ internal abstract class Laying(MendPlan plan, List<MendLine> lines)
     {
         var w = part.Clip;
         var missing = ((double[])[art.Left - w.Left, art.Top - w.Top, w.Right - art.Right, w.Bottom - art.Bottom]).Max();
-        var seen = new Bounds(Math.Max(art.Left, w.Left), Math.Max(art.Top, w.Top), Math.Min(art.Right, w.Right),
-            Math.Min(art.Bottom, w.Bottom));
+        var seen = art.Meet(w);
         if (missing <= Near) return [part];
         if (missing > most + Near || seen.IsEmpty) return [part with { Clip = seen.IsEmpty ? w : seen }];
         if (!_grown) Tell("bleed.grown", MendState.Done, plan.Inside ? null : part.Page + 1, said(missing));
         _grown = true;
         // Each is laid a hair over the next, the art last, so that no paper shows between them however they are drawn.
-        var m = Wider(art, -Lap);
+        var m = art.Wider(-Lap);
         List<PlacedPart> parts = [];
         foreach (var (dx, dy) in new[] { (-1, -1), (1, -1), (-1, 1), (1, 1), (0, -1), (-1, 0), (1, 0), (0, 1) })
         {

@@ -1,6 +1,7 @@
 using System.Text;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Elsewhere.Carried;
+using Lumbeck.Press.Elsewhere.Named;
 using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
@@ -53,17 +54,10 @@ internal sealed class MendWriting
         var has = new PageResources(_pdf, face, new(_pdf, _plan.House, null), new(_pdf), ink, boxes.Media);
         var marks = new PressMarks(boxes, _plan.House, note, has, shelf, ink, new(_plan.Kind)).Draw();
         var fonts = string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
-        var form = _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{Joined(0, 0, boxes.Wide, boxes.High)}] /Resources " +
+        var form = _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{PdfText.Figures(0, 0, boxes.Wide, boxes.High)}] /Resources " +
             $"{has.Write(fonts)} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
         foreach (var one in faces.Values) one.Write(_pdf);
         return form;
-    }
-
-    private static string Joined(params ReadOnlySpan<double> figures)
-    {
-        var s = new StringBuilder();
-        foreach (var f in figures) s.Append(s.Length > 0 ? " " : "").Append(PdfText.Figure(f));
-        return s.ToString();
     }
 
     public int Page(int tree, LeavingPage page)
@@ -83,7 +77,7 @@ internal sealed class MendWriting
             var (form, lets) = Form(part.Page);
             transparent |= lets;
             var c = part.Clip;
-            content.Append("q\n").Append(Joined(c.Left, c.Top, c.Right - c.Left, c.Bottom - c.Top)).Append(" re\nW\nn\n")
+            content.Append("q\n").Append(PdfText.Figures(c.Left, c.Top, c.Right - c.Left, c.Bottom - c.Top)).Append(" re\nW\nn\n")
                 .Append(PdfText.Matrix(part.Place)).Append(" cm\n/").Append(used.Add("XObject", form)).Append(" Do\nQ\n");
         }
         if (_marks is not null) content.Append("Q\n");
@@ -99,9 +93,9 @@ internal sealed class MendWriting
     {
         var (t, m) = (page.Trim, _marks?.Margin ?? 0);
         return _pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox " +
-            $"[{Joined(0, 0, page.Wide + (2 * m), page.High + (2 * m))}] " +
-            $"/BleedBox [{Joined(m, m, m + page.Wide, m + page.High)}] /TrimBox " +
-            $"[{Joined(m + t.Left, m + t.Top, m + t.Right, m + t.Bottom)}] " +
+            $"[{PdfText.Figures(0, 0, page.Wide + (2 * m), page.High + (2 * m))}] " +
+            $"/BleedBox [{PdfText.Figures(m, m, m + page.Wide, m + page.High)}] /TrimBox " +
+            $"[{PdfText.Figures(m + t.Left, m + t.Top, m + t.Right, m + t.Bottom)}] " +
                 $"{(transparent ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "")}" +
             $"/Resources {used} /Contents {stream} 0 R >>");
     }
@@ -113,7 +107,7 @@ internal sealed class MendWriting
         var came = Read(n);
         if (came.Content is null) return _forms[n] = (Drawn(n), false);
         var media = _file.Numbers(_file.Pages[n], "MediaBox")!;
-        return _forms[n] = (_pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{Joined(media)}] /Resources {came.Used}",
+        return _forms[n] = (_pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{PdfText.Figures(media)}] /Resources {came.Used}",
             s => s.Write(came.Content)), came.Transparent);
     }
 
@@ -121,11 +115,11 @@ internal sealed class MendWriting
     {
         if (_came.TryGetValue(n, out var known)) return known;
         _has.Report.Transparent = false;
+        var alone = PageRaster.IsHere
+            ? new DrawnAlone(_file, n + 1, _pdf, _inks, _plan.Kind.KeepsTransparency, _aside) : null;
         try
         {
             var used = new UsedResources();
-            var alone = PageRaster.IsHere
-                ? new DrawnAlone(_file, n + 1, _pdf, _inks, _plan.Kind.KeepsTransparency, _aside) : null;
             var content = WholePage.Marks(_has, _file.Pages[n], used, alone);
             if (alone is { Any: true })
             {
@@ -142,6 +136,7 @@ internal sealed class MendWriting
         }
         catch (Refusal r)
         {
+            alone?.GiveUp();
             _lines.Add(new("page.pixels", MendState.Left, n + 1, $"On page {n + 1}: {r.Message}. The page is drawn at " +
                 $"{PageRaster.PerInch} pixels an inch, its words too."));
         }
@@ -173,7 +168,7 @@ internal sealed class MendWriting
         // Drawn upright: laid back into the page's own space.
         var place = new Affine(came.Size.Wide, 0, 0, came.Size.High, 0, 0).Then(came.Own);
         var media = _file.Numbers(_file.Pages[n], "MediaBox")!;
-        return _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{Joined(media)}] /Resources << /XObject << /P " +
+        return _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{PdfText.Figures(media)}] /Resources << /XObject << /P " +
             $"{picture} 0 R >> >>",
             s => s.Write(Encoding.ASCII.GetBytes($"q {PdfText.Matrix(place)} cm /P Do Q\n")));
     }

@@ -12,6 +12,14 @@ internal static class PdfText
         return r == 0 ? "0" : r.ToString("0.####", CultureInfo.InvariantCulture);
     }
 
+    /// <summary>Figures with a space between.</summary>
+    public static string Figures(params ReadOnlySpan<double> all)
+    {
+        var s = new StringBuilder();
+        foreach (var one in all) s.Append(s.Length > 0 ? " " : "").Append(Figure(one));
+        return s.ToString();
+    }
+
     /// <summary>A placing's six figures; shares to eight places, for a small unit may be carried far.</summary>
     public static string Matrix(Affine m)
     {

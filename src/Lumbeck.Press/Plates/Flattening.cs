@@ -105,7 +105,7 @@ internal static class Flattening
         var reach = own switch
         {
             SoftMark s => piece.Place.Of(s.Bounds),
-            LineMark l => piece.Place.Of(Wider(l.Shape.Bounds, l.Reach)),
+            LineMark l => piece.Place.Of(l.Shape.Bounds.Wider(l.Reach)),
             GlyphMark => piece.Inked.IsEmpty ? piece.Frame : piece.Inked,
             FillMark f => piece.Place.Of(f.Shape.Bounds),
             ShadeMark h => piece.Place.Of(h.Shape.Bounds),
@@ -205,8 +205,6 @@ internal static class Flattening
         var share = perInch < 400 ? 0 : Math.Min(Edges, Math.Floor(Math.Sqrt(MostEdgePixels / Math.Max(inches, 1e-6))));
         foreach (var part in fine) part.PerInch = share < 1.5 * perInch ? perInch : share;
     }
-
-    private static Bounds Wider(Bounds b, double by) => new(b.Left - by, b.Top - by, b.Right + by, b.Bottom + by);
 
     /// <summary>On whole points, within the sheet.</summary>
     private static Bounds Within(Scene scene, Bounds b) => b.IsEmpty

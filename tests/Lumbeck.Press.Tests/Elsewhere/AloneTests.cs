@@ -61,6 +61,19 @@ public sealed class AloneTests
         apart.ShouldSatisfyAllConditions(a => a.Mean.ShouldBeLessThan(1.5), a => a.Largest.ShouldBeLessThan(1));
     }
 
+    /// <summary>More than is drawn piece by piece: all of the page is, and the file is whole.</summary>
+    [Fact]
+    public void A_page_with_too_many_such_parts_is_drawn_as_a_whole()
+    {
+        using var folder = new Folder();
+        File.WriteAllBytes(folder["came.pdf"], Deep().Page(string.Concat(Enumerable.Range(0, 30).Select(n =>
+            $"q 0.3 0 0 0.3 {n * 6} {n * 8} cm /X Do Q {string.Concat(Enumerable.Repeat("1 w ", 14))}")), "/XObject << /X 4 0 R >>"));
+        using (var s = File.Create(folder["left.pdf"]))
+            Mending.Mend(folder["came.pdf"], s, Plan("aldwater"), Shelf, new("A", "B", "inside", DateTimeOffset.UnixEpoch, "j", 1))
+                .Lines.ShouldContain(l => l.Id == "page.pixels");
+        Tool.Run("qpdf", "--check", folder["left.pdf"]);
+    }
+
     [Fact]
     public void Words_in_a_face_that_nothing_stands_for_are_drawn_and_those_beside_them_stay()
     {

@@ -30,13 +30,21 @@ public sealed class OtherProgramsTests(ITestOutputHelper output)
         """;
 
     /// <summary>A page in each of many scripts, in whatever faces are here.</summary>
-    private static readonly string Scripts = Style + string.Concat(((string[])["Ἐν ἀρχῇ ἦν ὁ λόγος, καὶ ὁ λόγος ἦν " +
-        "πρὸς τὸν θεόν.",
-        "Все счастливые семьи похожи друг на друга.", "كان يا ما كان في قديم الزمان", "בראשית ברא אלהים את השמים ואת הארץ",
-        "吾輩は猫である。名前はまだ無い。", "道可道，非常道。名可名，非常名。", "나랏말싸미 듕귁에 달아", "सब भूमि गोपाल की", "ความรักทำให้โลกหมุน",
+    private static readonly string Scripts = Style + string.Concat(((string[])
+    [
+        "Ἐν ἀρχῇ ἦν ὁ λόγος, καὶ ὁ λόγος ἦν πρὸς τὸν θεόν.",
+        "Все счастливые семьи похожи друг на друга.",
+        "كان يا ما كان في قديم الزمان",
+        "בראשית ברא אלהים את השמים ואת הארץ",
+        "吾輩は猫である。名前はまだ無い。",
+        "道可道，非常道。名可名，非常名。",
+        "나랏말싸미 듕귁에 달아",
+        "सब भूमि गोपाल की",
+        "ความรักทำให้โลกหมุน",
         "Ĉiuj homoj estas denaske liberaj; žluťoučký kůň, ȷıłø ðæþ.",
-            "<i>fi fl ffi Å Ø</i> <b>½ ¼ ¾ № ‰</b> <sup>2</sup>H<sub>2</sub>O",
-        "𝔄𝔅ℭ ∀x∈ℝ: ⌈x⌉ = −⌊−x⌋ ⟹ ∑∞"]).Select(t => $"<section><h1>{t}</h1><p style='column-count:2'>" +
+        "<i>fi fl ffi Å Ø</i> <b>½ ¼ ¾ № ‰</b> <sup>2</sup>H<sub>2</sub>O",
+        "𝔄𝔅ℭ ∀x∈ℝ: ⌈x⌉ = −⌊−x⌋ ⟹ ∑∞",
+    ]).Select(t => $"<section><h1>{t}</h1><p style='column-count:2'>" +
             string.Concat(Enumerable.Repeat(t + " ", 12)) + "</section>"));
 
     /// <summary>A page for each of what a browser draws in other ways.</summary>

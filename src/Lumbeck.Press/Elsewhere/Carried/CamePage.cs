@@ -18,7 +18,7 @@ internal sealed record CamePage(Affine Upright, (double Wide, double High) Size,
             && Math.Abs(c - a) is > 1 and < 20_000 && Math.Abs(d - b) is > 1 and < 20_000
             ? new(Math.Min(a, c), Math.Min(b, d), Math.Max(a, c), Math.Max(b, d)) : null;
         var media = box("MediaBox") ?? throw new Refusal("file", $"page {number} has no size");
-        if (box("CropBox") is { } crop && Meet(crop, media) is { } seen) media = seen;
+        if (box("CropBox") is { } crop && crop.Meet(media) is { IsEmpty: false } seen) media = seen;
         var unit = file.Number(page, "UserUnit") is { } u and > 0 and < 100 ? u : 1;
         var turned = ((((int)(file.Number(page, "Rotate") ?? 0) / 90) % 4) + 4) % 4;
         var (w, h) = ((media.Right - media.Left) * unit, (media.Bottom - media.Top) * unit);
@@ -32,10 +32,10 @@ internal sealed record CamePage(Affine Upright, (double Wide, double High) Size,
         });
         var size = turned % 2 == 1 ? (h, w) : (w, h);
         // A trim box that is all of the page says nothing.
-        if (box("TrimBox") is not { } own || Meet(own, media) is not { } inside
+        if (box("TrimBox") is not { } own || own.Meet(media) is not { IsEmpty: false } inside
             || Same(inside, media)) return new(upright, size, null, 0);
         var trim = upright.Of(inside);
-        var art = box("BleedBox") is { } bleed && Meet(bleed, media) is { } b2 ? upright.Of(b2) : new(0, 0, size.Item1,
+        var art = box("BleedBox") is { } bleed && bleed.Meet(media) is { IsEmpty: false } b2 ? upright.Of(b2) : new(0, 0, size.Item1,
             size.Item2);
         var past = new[] { trim.Left - art.Left, art.Right - trim.Right, trim.Top - art.Top, art.Bottom - trim.Bottom }.Min();
         return new(upright, size, trim, Math.Max(0, past));
@@ -44,18 +44,6 @@ internal sealed record CamePage(Affine Upright, (double Wide, double High) Size,
     private static bool Same(Bounds a, Bounds b) => Math.Abs(a.Left - b.Left) < 0.1 && Math.Abs(a.Right - b.Right) < 0.1
         && Math.Abs(a.Top - b.Top) < 0.1 && Math.Abs(a.Bottom - b.Bottom) < 0.1;
 
-    private static Bounds? Meet(Bounds a, Bounds b) =>
-        new Bounds(Math.Max(a.Left, b.Left), Math.Max(a.Top, b.Top), Math.Min(a.Right, b.Right), Math.Min(a.Bottom, b.Bottom))
-            is { IsEmpty: false } both ? both : null;
-
     /// <summary>From the upright page's points back to its own space.</summary>
-    public Affine Own => Back(Upright);
-
-    /// <summary>What undoes a placing.</summary>
-    public static Affine Back(Affine m)
-    {
-        var det = (m.A * m.D) - (m.B * m.C);
-        var (a, b, c, d) = (m.D / det, -m.B / det, -m.C / det, m.A / det);
-        return new(a, b, c, d, -((m.E * a) + (m.F * c)), -((m.E * b) + (m.F * d)));
-    }
+    public Affine Own => Upright.Inverse();
 }

@@ -1,4 +1,5 @@
 using System.Text;
+using Lumbeck.Press.Elsewhere.Named;
 using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Pdf;
 using NetVips;
@@ -78,6 +79,12 @@ internal sealed class DrawnAlone(SourceFile file, int number, PdfWriter pdf, Pre
         }
     }
 
+    /// <summary>Nothing of it is wanted: all of the page is drawn.</summary>
+    public void GiveUp()
+    {
+        foreach (var (picture, _, _) in _runs) pdf.Object(picture, "null");
+    }
+
     /// <summary>A form of the page's unit square with the picture on its part of it.</summary>
     private void Write(int form, Image part, (double X, double Y, double Wide, double High) at)
     {
@@ -117,14 +124,11 @@ internal sealed class DrawnAlone(SourceFile file, int number, PdfWriter pdf, Pre
     {
         using var alone = new PdfWriter(output, "1.7");
         var copier = new Copier(file, alone);
-        var tree = alone.Reserve();
         var left = new OnlyContent(content, words).Written();
         var stream = alone.Stream("", s => s.Write(left));
         var entries = copier.Entries(page, 0, "Parent", "Contents", "Annots", "Type", "StructParents", "B", "AA",
             "Metadata", "Thumb",
             "PieceInfo")[2..^2];
-        var kid = alone.Object($"<< /Type /Page /Parent {tree} 0 R /Contents {stream} 0 R {entries} >>");
-        alone.Object(tree, $"<< /Type /Pages /Count 1 /Kids [{kid} 0 R] >>");
-        alone.Finish(alone.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), alone.Object("<< >>"));
+        OnePage.Finish(alone, $"/Contents {stream} 0 R {entries}");
     }
 }

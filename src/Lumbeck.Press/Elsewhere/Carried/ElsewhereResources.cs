@@ -1,4 +1,5 @@
 using System.Text;
+using Lumbeck.Press.Elsewhere.Named;
 using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Core;

@@ -100,7 +100,7 @@ internal sealed partial class PageContent
     private void Alone(string why)
     {
         if (_alone is null || _alone.Add(_word, why) is not { } picture) return;
-        var drawn = $"q {PdfText.Matrix(CamePage.Back(_now.Place))} cm {_alone.Placed} cm " +
+        var drawn = $"q {PdfText.Matrix(_now.Place.Inverse())} cm {_alone.Placed} cm " +
             $"/{Used.Add("ExtGState", _alone.Plainly)} gs " +
             $"/{Used.Add("XObject", picture)} Do Q\n";
         if (_inText) _waiting += drawn;

@@ -1,5 +1,6 @@
 using System.Text;
 using Lumbeck.Press.Colour;
+using Lumbeck.Press.Elsewhere.Named;
 using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Pdf;
@@ -52,8 +53,8 @@ internal sealed class PageForms(PdfWriter pdf, House house, PressKind kind, Face
             var begins = $"/{used.Add("ExtGState", pdf.Object("<< /Type /ExtGState /OP false /op false /OPM 0 >>"))} " +
                 $"gs 0 g 0 G 1 w 0 J " +
                 $"0 j 10 M [] 0 d 0 Tc 0 Tw 100 Tz 0 TL 0 Tr 0 Ts\nq 0 0 0 0 k " +
-                    $"{Figures(left, below, right - left, top - below)} re f Q\n";
-            return (pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{Figures(left, below, right, top)}] /Matrix " +
+                    $"{PdfText.Figures(left, below, right - left, top - below)} re f Q\n";
+            return (pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{PdfText.Figures(left, below, right, top)}] /Matrix " +
                 $"[{Fine(1 / (right - left))} 0 0 {Fine(1 / (top - below))} {Fine(-left / (right - left))} " +
                     $"{Fine(-below / (top - below))}] " +
                 $"/Resources {used}", s =>
@@ -63,13 +64,6 @@ internal sealed class PageForms(PdfWriter pdf, House house, PressKind kind, Face
                 }), lets);
         }
         finally { aside.Delete(recursive: true); }
-    }
-
-    private static string Figures(params ReadOnlySpan<double> all)
-    {
-        var s = new StringBuilder();
-        foreach (var one in all) s.Append(s.Length > 0 ? " " : "").Append(PdfText.Figure(one));
-        return s.ToString();
     }
 
     private static string Fine(double figure) => figure.ToString("0.############", CultureInfo.InvariantCulture);

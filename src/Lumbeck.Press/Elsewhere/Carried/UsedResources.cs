@@ -1,3 +1,4 @@
+using Lumbeck.Press.Elsewhere.Named;
 using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Tokens;

@@ -2,7 +2,7 @@ using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere.Carried;
+namespace Lumbeck.Press.Elsewhere.Named;
 
 /// <summary>
 /// Shadings of all seven types (ISO 32000-1, 8.7.4.5) in a house's inks: what says a colour by a function has one of
@@ -34,11 +34,11 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
         {
             case 1 when function is not null:
                 var plane = file.Numbers(d, "Domain") is { Length: 4 } four ? four : [0, 1, 0, 1];
-                return pdf.Object($"<< {common("")}/Domain [{Joined(plane)}] /Function " +
+                return pdf.Object($"<< {common("")}/Domain [{PdfText.Figures(plane)}] /Function " +
                     $"{Sampled(function, space, plane, FineAcross)} 0 R >>");
             case 2 or 3 when function is not null:
                 var line = file.Numbers(d, "Domain") is { Length: 2 } two ? two : [0, 1];
-                return pdf.Object($"<< {common("")}/Domain [{Joined(line)}] /Function " +
+                return pdf.Object($"<< {common("")}/Domain [{PdfText.Figures(line)}] /Function " +
                     $"{Sampled(function, space, line, Fine)} 0 R >>");
             case >= 4 and <= 7 when solid is StreamToken mesh:
                 return Mesh(mesh, kind, space, function, common);
@@ -48,8 +48,6 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
     }
 
     private static Refusal No() => new("file", "it holds a shading that can’t be read");
-
-    private static string Joined(double[] figures) => string.Join(' ', figures.Select(PdfText.Figure));
 
     /// <summary>A function whose figures are inks, by samples of sixteen bits.</summary>
     private int Sampled(Function function, Space space, double[] domain, int fine)
@@ -65,7 +63,7 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
         var gray = space is RgbSpace && points.All(c => c.Length > 2 && c[0] == c[1] && c[1] == c[2]);
         var samples = new byte[count * 8];
         foreach (var (n, ink) in inks(space, points, gray).Index()) Put(samples, 8 * n, ink);
-        return pdf.Stream($"/FunctionType 0 /Domain [{Joined(domain)}] /Range [0 1 0 1 0 1 0 1] /BitsPerSample 16 " +
+        return pdf.Stream($"/FunctionType 0 /Domain [{PdfText.Figures(domain)}] /Range [0 1 0 1 0 1 0 1] /BitsPerSample 16 " +
             $"/Size [{(across == 1 ? $"{fine}" : $"{fine} {fine}")}]", s => s.Write(samples));
     }
 
@@ -92,11 +90,11 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
         {
             var by = Sampled(function, space, [decode[4], decode[5]], Fine);
             return pdf.Stream(pdf.Reserve(), common(places)
-                + $"/BitsPerComponent {colour} /Decode [{Joined(decode)}] /Function {by} 0 R " +
+                + $"/BitsPerComponent {colour} /Decode [{PdfText.Figures(decode)}] /Function {by} 0 R " +
                 copier.Packing(mesh), s => s.Write(mesh.Data.Span), compress: false);
         }
         if (keeps && space is CmykSpace)
-            return pdf.Stream(pdf.Reserve(), common(places) + $"/BitsPerComponent {colour} /Decode [{Joined(decode)}] " +
+            return pdf.Stream(pdf.Reserve(), common(places) + $"/BitsPerComponent {colour} /Decode [{PdfText.Figures(decode)}] " +
                 copier.Packing(mesh), s => s.Write(mesh.Data.Span), compress: false);
         return Triangles(mesh, new(kind, place, colour, flag, of("VerticesPerRow"), decode), space, common);
     }
@@ -121,7 +119,7 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
             Put(made, at + 8, colours[n]);
         }
         return pdf.Stream(common("").Replace($"/ShadingType {written.Kind} ", "/ShadingType 4 ", StringComparison.Ordinal) +
-            $"/BitsPerCoordinate 32 /BitsPerFlag 8 /BitsPerComponent 16 /Decode [{Joined(d[..4])} 0 1 0 1 0 1 0 1]",
+            $"/BitsPerCoordinate 32 /BitsPerFlag 8 /BitsPerComponent 16 /Decode [{PdfText.Figures(d.AsSpan(..4))} 0 1 0 1 0 1 0 1]",
                 s => s.Write(made));
     }
 }

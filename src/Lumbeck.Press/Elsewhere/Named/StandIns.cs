@@ -4,7 +4,7 @@ using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Fonts.Standard14Fonts;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere.Carried;
+namespace Lumbeck.Press.Elsewhere.Named;
 
 /// <summary>
 /// Faces that a file names and has not: one of the same name from the shelf, else one of its kind, with the widths that

@@ -2,7 +2,7 @@ using Lumbeck.Press.Elsewhere.Source;
 using UglyToad.PdfPig.Core;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere.Carried;
+namespace Lumbeck.Press.Elsewhere.Named;
 
 /// <summary>A file's layers, and which of them are not printed (ISO 32000-1, 8.11).</summary>
 internal sealed class Layers(SourceFile file)

@@ -4,7 +4,7 @@ using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Core;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere.Carried;
+namespace Lumbeck.Press.Elsewhere.Named;
 
 /// <summary>Objects carried over as they are, each once, with all that they name.</summary>
 internal sealed class Copier(SourceFile file, PdfWriter pdf)

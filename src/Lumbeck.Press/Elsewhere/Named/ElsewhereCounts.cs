@@ -1,4 +1,4 @@
-namespace Lumbeck.Press.Elsewhere.Carried;
+namespace Lumbeck.Press.Elsewhere.Named;
 
 /// <summary>What was met and done while pages were rewritten.</summary>
 internal sealed class ElsewhereCounts

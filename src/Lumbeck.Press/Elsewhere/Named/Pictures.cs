@@ -5,7 +5,7 @@ using Lumbeck.Press.Pdf;
 using NetVips;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Elsewhere.Carried;
+namespace Lumbeck.Press.Elsewhere.Named;
 
 /// <summary>
 /// Pictures in a house's inks. What is in inks already, gray, or a mask keeps its bytes; a table of colours has inks in
