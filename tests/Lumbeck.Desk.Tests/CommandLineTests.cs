@@ -4,7 +4,7 @@ using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Desk.Tests;
 
-/// <summary>The command line as a person runs it: a process of its own, on a store that others use too.</summary>
+/// <summary>The command line, on a store that others use too.</summary>
 public sealed class CommandLineTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
@@ -19,7 +19,7 @@ public sealed class CommandLineTests : IDisposable
 
     [Fact]
     public void Help_that_is_told_at_once_is_the_help_that_is_made_of_the_verbs() =>
-        Run("--help").Out.ShouldBe(Run("-?").Out);
+        CommandLine.Apart(_folder, "--help").Out.ShouldBe(CommandLine.Apart(_folder, "-?").Out);
 
     [Fact]
     public void A_job_is_packed_and_unpacked_and_what_is_no_pack_is_said_so()
@@ -222,12 +222,12 @@ public sealed class CommandLineTests : IDisposable
     public void Jobs_check_and_press_share_a_store_with_a_desk_that_is_open()
     {
         var desk = new Desk(DemoData.In(Path.Combine(_folder, "data")), TimeProvider.System, DemoBench.Load);
-        JsonDocument.Parse(Run("jobs", "--json").Out).RootElement[0].GetProperty("slug").GetString()
+        JsonDocument.Parse(CommandLine.Apart(_folder, "jobs", "--json").Out).RootElement[0].GetProperty("slug").GetString()
             .ShouldBe("tidewatcher");
 
-        Run("check", "tidewatcher").Exit.ShouldBe(0);
+        CommandLine.Apart(_folder, "check", "tidewatcher").Exit.ShouldBe(0);
         desk.Jobs.Apply("tidewatcher", new("edit-from-desk", "desk", j => Facts.Write(j, "item/author/size", "80 pt")));
-        var (exit, output, _) = Run("check", "tidewatcher", "--json");
+        var (exit, output, _) = CommandLine.Apart(_folder, "check", "tidewatcher", "--json");
         exit.ShouldBe(1);
         var finding = JsonDocument.Parse(output).RootElement.GetProperty("findings").EnumerateArray().First();
         (finding.GetProperty("severity").GetString(), finding.GetProperty("item").GetString(),
@@ -236,7 +236,7 @@ public sealed class CommandLineTests : IDisposable
         finding.GetProperty("place_mm").GetArrayLength().ShouldBe(4);
 
         desk.Jobs.StepBack("tidewatcher", "desk");
-        Run("press", "tidewatcher", "--kind", "x4", "--out", "cover.pdf").Exit.ShouldBe(0);
+        CommandLine.Apart(_folder, "press", "tidewatcher", "--kind", "x4", "--out", "cover.pdf").Exit.ShouldBe(0);
         using var expected = new MemoryStream();
         desk.Pressing.WritePress(desk.Jobs.Job("tidewatcher"), new(PressKind.X4), expected);
         File.ReadAllBytes(Path.Combine(_folder, "cover.pdf")).AsSpan().SequenceEqual(expected.ToArray()).ShouldBeTrue();

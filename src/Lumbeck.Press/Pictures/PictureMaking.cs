@@ -141,10 +141,7 @@ public static class PictureMaking
     {
         using var image = PictureReading.Open(path, "the picture", wide);
         // Turning wants pixels in any order; shrinking and colour do not.
-        return image.Contains("orientation")
-            && Convert.ToInt32(image.Get("orientation"), CultureInfo.InvariantCulture) > 1
-            ? image.CopyMemory().Autorot()
-            : image.Copy();
+        return PictureReading.Turn(image) > 1 ? image.CopyMemory().Autorot() : image.Copy();
     }
 
     /// <summary>

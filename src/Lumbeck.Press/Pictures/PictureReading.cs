@@ -58,8 +58,7 @@ public static class PictureReading
                 throw No($"{name} is in a colour space that isn’t taken in: save it in RGB, gray or CMYK");
             // Every pixel is decoded, so that a file that breaks off halfway is found now and not at the press.
             _ = image.Avg();
-            var turned = image.Contains("orientation")
-                && Convert.ToInt32(image.Get("orientation"), CultureInfo.InvariantCulture) >= 5;
+            var turned = Turn(image) >= 5;
             var space = image.Interpretation switch
             {
                 Enums.Interpretation.Cmyk => PictureSpace.Cmyk,
@@ -140,16 +139,18 @@ public static class PictureReading
         var whole = Image.Jpegload(path, failOn: Enums.FailOn.Truncated, access: Enums.Access.Sequential);
         if (wide <= 0) return whole;
         // A turned picture's width is its height here.
-        var across = whole.Contains("orientation")
-            && Convert.ToInt32(whole.Get("orientation"), CultureInfo.InvariantCulture) >= 5
-            ? whole.Height
-            : whole.Width;
+        var across = Turn(whole) >= 5 ? whole.Height : whole.Width;
         var shrink = (across / (wide * 1.5)) switch { >= 8 => 8, >= 4 => 4, >= 2 => 2, _ => 1 };
         if (shrink == 1) return whole;
         using (whole)
             return Image.Jpegload(path, shrink: shrink, failOn: Enums.FailOn.Truncated,
                 access: Enums.Access.Sequential);
     }
+
+    /// <summary>How it is to be turned and mirrored before it is upright, as EXIF counts: 1 where it is.</summary>
+    internal static int Turn(Image image) => image.Contains("orientation")
+        ? Convert.ToInt32(image.Get("orientation"), CultureInfo.InvariantCulture)
+        : 1;
 
     private static Refusal No(string why) => new("picture", why);
 }

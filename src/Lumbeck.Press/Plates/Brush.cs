@@ -1,3 +1,4 @@
+using System.Buffers;
 using SkiaSharp;
 
 namespace Lumbeck.Press.Plates;
@@ -126,7 +127,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         Touch();
         var (wide, high, cover) = Softness.Of(mark, _scale * 72);
         var back = place.Inverse();
-        var ink = new Four(Level(mark.Ink.C), Level(mark.Ink.M), Level(mark.Ink.Y), Level(mark.Ink.K));
+        var ink = PixelInk.Of(Level(mark.Ink.C), Level(mark.Ink.M), Level(mark.Ink.Y), Level(mark.Ink.K));
         Each((pixel, a) =>
         {
             var (u, v) = back.At((pixel % plates.Wide) + 0.5, (pixel / plates.Wide) + 0.5);
@@ -175,7 +176,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
             if (!likeness) return;
             (strength, overprint) = (Likeness(finish.Name), false);
         }
-        var four = new Four(Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
+        var four = PixelInk.Of(Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
         var t = mask.Touched;
         for (var row = t.Top; row < t.Bottom; row++)
             _on.Row((row * plates.Wide) + t.Left, mask.Row(row)[t.Left..t.Right], four, strength, overprint);
@@ -202,35 +203,52 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     {
         if (mask.Touched.IsEmpty) return;
         Touch();
-        var inks = new Four[Places + 1];
+        var inks = new uint[Places + 1];
         for (var i = 0; i <= Places; i++)
         {
             var ink = shade.At((double)i / Places);
-            inks[i] = new((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255),
-                (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255));
+            inks[i] = PixelInk.Of((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255),
+                (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255)).Bytes;
         }
         var back = shade.Way.Then(_place).Inverse();
-        Covered(back,
-            (pixel, x, y, a) => _on.Lay(pixel, inks[(int)Math.Round(Math.Clamp(shade.Along(x, y), 0, 1) * Places)], a,
-                false));
+        var slope = shade.Slope is var (right, down) ? (back.A * right) + (back.B * down) : (double?)null;
+        Covered((left, row, cover, to) =>
+        {
+            var (x, y) = back.At(left + 0.5, row + 0.5);
+            var from = shade.Along(x, y);
+            for (var i = 0; i < to.Length; i++)
+            {
+                if (cover[i] == 0) continue;
+                double along;
+                if (slope is { } steady) along = from + (i * steady);
+                else
+                {
+                    (x, y) = back.At(left + i + 0.5, row + 0.5);
+                    along = shade.Along(x, y);
+                }
+                to[i] = inks[(int)Math.Round(Math.Clamp(along, 0, 1) * Places)];
+            }
+        });
     }
 
     /// <summary>
-    /// Goes over all that is covered, row by row: the pixel, where its middle lies in the points that a placing leads
-    /// back to, and how far it is covered.
+    /// Makes the inks of a row, from a column on, where it is covered; what lets through covers less.
     /// </summary>
-    private void Covered(Affine back, Action<int, double, double, int> lay)
+    private delegate void RowOfInks(int left, int row, Span<byte> cover, Span<uint> inks);
+
+    /// <summary>Lays all that is covered, row by row.</summary>
+    private void Covered(RowOfInks make)
     {
         var t = mask.Touched;
         Layer.Rows(t, row =>
         {
-            var cover = mask.Row(row);
-            for (var column = t.Left; column < t.Right; column++)
-            {
-                if (cover[column] == 0) continue;
-                var (x, y) = back.At(column + 0.5, row + 0.5);
-                lay((row * plates.Wide) + column, x, y, cover[column]);
-            }
+            var (covers, inks) = (ArrayPool<byte>.Shared.Rent(t.Width), ArrayPool<uint>.Shared.Rent(t.Width));
+            var cover = covers.AsSpan(0, t.Width);
+            mask.Row(row)[t.Left..t.Right].CopyTo(cover);
+            make(t.Left, row, cover, inks.AsSpan(0, t.Width));
+            _on.Row((row * plates.Wide) + t.Left, cover, inks.AsSpan(0, t.Width));
+            ArrayPool<byte>.Shared.Return(covers);
+            ArrayPool<uint>.Shared.Return(inks);
         });
     }
 
@@ -240,11 +258,17 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     {
         if (mask.Touched.IsEmpty || part(place) is not { } p) return;
         Touch();
-        Covered(place.Inverse(), (pixel, u, v, a) =>
+        var back = place.Inverse();
+        Covered((left, row, cover, to) =>
         {
-            if (within is not null) (u, v) = within(u, v);
-            var four = p.At(u, v, out var alpha);
-            _on.Lay(pixel, four, alpha == 255 ? a : ((a * alpha) + 127) / 255, false);
+            for (var i = 0; i < to.Length; i++)
+            {
+                if (cover[i] == 0) continue;
+                var (u, v) = back.At(left + i + 0.5, row + 0.5);
+                if (within is not null) (u, v) = within(u, v);
+                to[i] = p.At(u, v, out var alpha).Bytes;
+                if (alpha != 255) cover[i] = (byte)(((cover[i] * alpha) + 127) / 255);
+            }
         });
     }
 }

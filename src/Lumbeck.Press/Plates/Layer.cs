@@ -1,7 +1,6 @@
-namespace Lumbeck.Press.Plates;
+using System.Runtime.InteropServices;
 
-/// <summary>Shares of the four inks, from 0 to 255.</summary>
-internal readonly record struct Four(int C, int M, int Y, int K);
+namespace Lumbeck.Press.Plates;
 
 /// <summary>
 /// Where marks are laid down: the sheet itself, which is paper where nothing lies, or a group that is mixed as one (ISO
@@ -27,6 +26,9 @@ internal sealed class Layer
         (_wide, Inks, _alpha, _under) = (wide, inks, alpha, under);
 
     public byte[] Inks { get; }
+
+    private Span<uint> Pixels(int first, int count) =>
+        MemoryMarshal.Cast<byte, uint>(Inks.AsSpan(first * 4, count * 4));
 
     public static Layer Sheet(Plates plates)
     {
@@ -60,12 +62,10 @@ internal sealed class Layer
     /// Lays one ink along a row, from a pixel on, as far as it is covered; an overprinting ink leaves plates it has no
     /// share in as they are.
     /// </summary>
-    public void Row(int first, ReadOnlySpan<byte> cover, Four ink, int strength, bool overprint)
+    public void Row(int first, ReadOnlySpan<byte> cover, PixelInk ink, int strength, bool overprint)
     {
-        var whole = _alpha is null && !overprint && strength == 256;
-        var packed = (uint)(ink.C | (ink.M << 8) | (ink.Y << 16) | (ink.K << 24));
-        var pixels =
-            System.Runtime.InteropServices.MemoryMarshal.Cast<byte, uint>(Inks.AsSpan(first * 4, cover.Length * 4));
+        var whole = !overprint && strength == 256;
+        var pixels = Pixels(first, cover.Length);
         for (var i = 0; i < cover.Length; i++)
         {
             if (cover[i] == 0)
@@ -78,7 +78,8 @@ internal sealed class Layer
             {
                 var run = cover[i..].IndexOfAnyExcept((byte)255);
                 if (run < 0) run = cover.Length - i;
-                pixels.Slice(i, run).Fill(packed);
+                pixels.Slice(i, run).Fill(ink.Bytes);
+                _alpha?.AsSpan(first + i, run).Fill(255);
                 foreach (var plate in _plates) plate.Clear(first + i, run);
                 i += run - 1;
             }
@@ -86,48 +87,50 @@ internal sealed class Layer
         }
     }
 
+    /// <summary>Lays inks of their own on the pixels of a row, from one on, as far as each is covered.</summary>
+    public void Row(int first, ReadOnlySpan<byte> cover, ReadOnlySpan<uint> inks)
+    {
+        var pixels = Pixels(first, cover.Length);
+        for (var i = 0; i < cover.Length; i++)
+        {
+            if (cover[i] != 255) { Lay(first + i, new(inks[i]), cover[i], false); continue; }
+            var run = cover[i..].IndexOfAnyExcept((byte)255);
+            if (run < 0) run = cover.Length - i;
+            inks.Slice(i, run).CopyTo(pixels[i..]);
+            _alpha?.AsSpan(first + i, run).Fill(255);
+            foreach (var plate in _plates) plate.Clear(first + i, run);
+            i += run - 1;
+        }
+    }
+
     /// <summary>
     /// Lays four inks on a pixel with a coverage from 0 to 255. What does not overprint takes finishing inks off where
     /// it lies, as it hides them.
     /// </summary>
-    public void Lay(int pixel, Four ink, int coverage, bool overprint)
+    public void Lay(int pixel, PixelInk ink, int coverage, bool overprint)
     {
         if (coverage == 0) return;
         if (!overprint) foreach (var plate in _plates) plate.Lay(pixel, 0, coverage);
         Put(pixel, ink, coverage, overprint);
     }
 
-    private void Put(int pixel, Four ink, int coverage, bool overprint)
+    private void Put(int pixel, PixelInk ink, int coverage, bool overprint)
     {
-        var at = pixel * 4;
-        if (_alpha is null)
-        {
-            if (coverage == 255 && !overprint)
-            {
-                (Inks[at], Inks[at + 1], Inks[at + 2],
-                    Inks[at + 3]) = ((byte)ink.C, (byte)ink.M, (byte)ink.Y, (byte)ink.K);
-                return;
-            }
-            One(at, ink.C, coverage, overprint);
-            One(at + 1, ink.M, coverage, overprint);
-            One(at + 2, ink.Y, coverage, overprint);
-            One(at + 3, ink.K, coverage, overprint);
-            return;
-        }
-        int before = _alpha[pixel];
-        var after = before + coverage - Div(before * coverage);
-        Mixed(at, ink.C, coverage, overprint, before, after);
-        Mixed(at + 1, ink.M, coverage, overprint, before, after);
-        Mixed(at + 2, ink.Y, coverage, overprint, before, after);
-        Mixed(at + 3, ink.K, coverage, overprint, before, after);
-        _alpha[pixel] = (byte)after;
+        ref var here = ref Pixels(pixel, 1)[0];
+        int before = _alpha is null ? 255 : _alpha[pixel];
+        if (!overprint && (coverage == 255 || before == 0)) here = ink.Bytes;
+        else if (before == 255) here = PixelInk.Over(here, ink.Bytes, coverage, overprint).Bytes;
+        else Mixed(pixel * 4, ink, coverage, overprint, before);
+        if (_alpha is not null) _alpha[pixel] = (byte)Union(before, coverage);
     }
+
+    private static int Union(int before, int coverage) => before + coverage - Div(before * coverage);
 
     /// <summary>
     /// Lays four inks multiplied with what is seen there (11.3.5.2); a plate of a finishing ink has only its paper to
     /// multiply with, where a group stands alone.
     /// </summary>
-    public void Multiply(int pixel, Four ink, int coverage)
+    public void Multiply(int pixel, PixelInk ink, int coverage)
     {
         if (coverage == 0) return;
         if (_alone) foreach (var plate in _plates) plate.Multiply(pixel, 0, coverage);
@@ -137,12 +140,7 @@ internal sealed class Layer
             var b = _alpha is null ? Inks[at + i] : Seen(at + i, _alpha[pixel]);
             return b + s - Div(b * s);
         }
-        Put(pixel, new(both(0, ink.C), both(1, ink.M), both(2, ink.Y), both(3, ink.K)), coverage, false);
-    }
-
-    private void One(int at, int source, int coverage, bool overprint)
-    {
-        if (!overprint || source > 0) Inks[at] = (byte)Div(((255 - coverage) * Inks[at]) + (coverage * source));
+        Put(pixel, PixelInk.Of(both(0, ink.C), both(1, ink.M), both(2, ink.Y), both(3, ink.K)), coverage, false);
     }
 
     /// <summary>
@@ -152,12 +150,18 @@ internal sealed class Layer
     private int Seen(int at, int covered) =>
         _alone ? Div(covered * Inks[at]) : Div((covered * Inks[at]) + ((255 - covered) * _under!.Inks[at]));
 
-    private void Mixed(int at, int source, int coverage, bool overprint, int before, int after)
+    /// <summary>Lays inks on what a group has here so far, which does not cover all of the pixel.</summary>
+    private void Mixed(int at, PixelInk ink, int coverage, bool overprint, int before)
     {
-        var s = overprint && source == 0 ? Seen(at, before) : source;
-        Inks[at] =
-            (byte)Math.Clamp(((s * coverage * 255) + (Inks[at] * before * (255 - coverage)) + (after * 127)) / (after * 255),
-            0, 255);
+        var after = Union(before, coverage);
+        for (var i = 0; i < 4; i++)
+        {
+            var source = ink[i];
+            var s = overprint && source == 0 ? Seen(at + i, before) : source;
+            Inks[at + i] = (byte)Math.Clamp(
+                ((s * coverage * 255) + (Inks[at + i] * before * (255 - coverage)) + (after * 127)) / (after * 255),
+                0, 255);
+        }
     }
 
     /// <summary>Lays this group on what is under it, and leaves it empty.</summary>
@@ -166,25 +170,17 @@ internal sealed class Layer
         var share = (int)Math.Round(opacity * 256);
         Rows(within, row =>
         {
-            for (var pixel = (row * _wide) + within.Left; pixel < (row * _wide) + within.Right; pixel++)
+            var first = (row * _wide) + within.Left;
+            var alpha = _alpha.AsSpan(first, within.Width);
+            var own = Pixels(first, within.Width);
+            var under = _under!.Pixels(first, within.Width);
+            for (var i = 0; i < alpha.Length; i++)
             {
-                var a = _alpha![pixel] * share >> 8;
-                if (a == 0) continue;
-                var at = pixel * 4;
-                for (var i = 0; i < 4; i++)
-                {
-                    int b = _under!.Inks[at + i], s = Inks[at + i];
-                    var mixed = blend switch
-                    {
-                        Blend.Multiply => b + s - Div(b * s),
-                        Blend.Screen => Div(b * s),
-                        _ => s,
-                    };
-                    _under.Inks[at + i] = (byte)Div(((255 - a) * b) + (a * mixed));
-                }
+                var a = alpha[i] * share >> 8;
+                if (a != 0) under[i] = PixelInk.Mix(under[i], own[i], a, blend).Bytes;
             }
-            Inks.AsSpan(((row * _wide) + within.Left) * 4, within.Width * 4).Clear();
-            _alpha!.AsSpan((row * _wide) + within.Left, within.Width).Clear();
+            own.Clear();
+            alpha.Clear();
         });
         foreach (var plate in _finishes.Values) plate.Mix(share, blend, within);
     }

@@ -1,3 +1,4 @@
+using System.Runtime.InteropServices;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Pictures;
 using SkiaSharp;
@@ -12,7 +13,7 @@ internal sealed class PixelPart(PressPixels pixels, int wide, int high, int left
     public long Bytes => pixels.Inks.Length + (pixels.Alpha?.Length ?? 0);
 
     /// <summary>The inks at a point, between its four neighbours, and how much of it is there, from 0 to 255.</summary>
-    public Four At(double u, double v, out int alpha)
+    public PixelInk At(double u, double v, out int alpha)
     {
         var (x, y) = ((u * wide) - 0.5 - left, (v * high) - 0.5 - top);
         var (x0, y0) = (Math.Clamp((int)Math.Floor(x), 0, pixels.Wide - 1),
@@ -22,12 +23,8 @@ internal sealed class PixelPart(PressPixels pixels, int wide, int high, int left
         var (a, b, c, d) = ((y0 * pixels.Wide) + x0, (y0 * pixels.Wide) + x1, (y1 * pixels.Wide) + x0,
             (y1 * pixels.Wide) + x1);
         alpha = pixels.Alpha is { } see ? Between(see[a], see[b], see[c], see[d], fx, fy) : 255;
-        var ink = pixels.Inks;
-        (a, b, c, d) = (a * 4, b * 4, c * 4, d * 4);
-        return new(Between(ink[a], ink[b], ink[c], ink[d], fx, fy),
-            Between(ink[a + 1], ink[b + 1], ink[c + 1], ink[d + 1], fx, fy),
-            Between(ink[a + 2], ink[b + 2], ink[c + 2], ink[d + 2], fx, fy),
-            Between(ink[a + 3], ink[b + 3], ink[c + 3], ink[d + 3], fx, fy));
+        var inks = MemoryMarshal.Cast<byte, uint>(pixels.Inks.AsSpan());
+        return PixelInk.Between(inks[a], inks[b], inks[c], inks[d], fx, fy);
     }
 
     private static int Between(int a, int b, int c, int d, int fx, int fy) =>

@@ -50,6 +50,20 @@ public sealed record Shade(bool Round, double X0, double Y0, double X1, double Y
         return this with { X0 = x0, Y0 = y0, X1 = x1, Y1 = y1, Focus = Focus is { } f ? m.At(f.X, f.Y) : null };
     }
 
+    /// <summary>
+    /// By how much a straight run goes on with each point to the right and each point down; null where that is not the
+    /// same everywhere.
+    /// </summary>
+    public (double Right, double Down)? Slope
+    {
+        get
+        {
+            var (dx, dy) = (X1 - X0, Y1 - Y0);
+            var square = (dx * dx) + (dy * dy);
+            return Round || Focus is not null || square <= 0 ? null : (dx / square, dy / square);
+        }
+    }
+
     /// <summary>How far along its run a point lies, in its own points; 0 at its start, 1 at its end.</summary>
     public double Along(double x, double y)
     {
