@@ -16,7 +16,7 @@ public sealed class JobStore
     private readonly string _connection;
     private readonly Lock _writing = new();
     /// <summary>Jobs as read from their stored bytes; in memory they are some four times as large.</summary>
-    private readonly ByteCache<long, Job> _jobs = new(48_000_000, job => 4 * JobJson.Written(job).Length);
+    private readonly ByteCache<long, Job> _jobs = new(24_000_000, job => 4 * JobJson.Written(job).Length);
     private readonly TimeProvider _clock;
 
     /// <param name="folder">The data folder; made where there is none.</param>

@@ -56,6 +56,8 @@ public sealed class HostileTests
                     continue;
                 }
                 made++;
+                // Drawing all of it takes most of the time.
+                if (!Sweep.IsLong && made % 4 != 0) continue;
                 Sample.Check(after).ShouldAllBe(f => f.Why.Length > 0 && f.Measured.Length > 0 && f.Limit.Length > 0);
                 JobJson.Read(JobJson.Write(after)).Take.Items.Count.ShouldBe(job.Take.Items.Count);
             }
@@ -71,8 +73,9 @@ public sealed class HostileTests
         "\0", "ü", "ש", "🂡", "\ud800", "null", "[", "]", "{", "}", "x4", "down"];
 
     [Fact]
-    public void A_hundred_thousand_generated_fields_are_read_or_refused_and_every_sheet_stays_whole()
+    public void Generated_fields_are_read_or_refused_and_every_sheet_stays_whole()
     {
+        var many = Sweep.IsLong ? 100_000 : 20_000;
         var random = new Random(20260101);
         string field() =>
             string.Concat(Enumerable.Range(0, random.Next(1, 6)).Select(_ => Scraps[random.Next(Scraps.Length)]));
@@ -81,7 +84,7 @@ public sealed class HostileTests
             .ToList();
         var house = HouseFile.Shipped["aldwater"];
         var (made, refused) = (0, 0);
-        for (var n = 0; n < 100_000; n++)
+        for (var n = 0; n < many; n++)
         {
             var text = field();
             try
@@ -116,8 +119,8 @@ public sealed class HostileTests
                 refused++;
             }
         }
-        made.ShouldBeGreaterThan(10_000);
-        refused.ShouldBeGreaterThan(10_000);
+        made.ShouldBeGreaterThan(many / 10);
+        refused.ShouldBeGreaterThan(many / 10);
     }
 
     [ByChance(200)]

@@ -18,18 +18,37 @@ public sealed class Browser : IDisposable
         Data = Path.Combine(_folder, "data");
         Server = new(Data);
         _service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
+        var options = Options("profile");
+        options.AddUserProfilePreference("plugins.always_open_pdf_externally", true);
+        options.AddUserProfilePreference("download.default_directory", Downloads);
+        Driver = Opened(_service, options);
+    }
+
+    private ChromeOptions Options(string profile)
+    {
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
             "--disable-background-networking", "--disable-component-update", "--disable-sync",
             "--disable-dev-shm-usage", "--hide-scrollbars", "--force-device-scale-factor=1", "--window-size=1280,800",
-            $"--user-data-dir={Path.Combine(_folder, "profile")}");
-        options.AddUserProfilePreference("plugins.always_open_pdf_externally", true);
-        options.AddUserProfilePreference("download.default_directory", Downloads);
-        options.SetLoggingPreference("performance", LogLevel.All);
+            $"--user-data-dir={Path.Combine(_folder, profile)}");
         options.SetLoggingPreference("browser", LogLevel.All);
-        Driver = new(_service, options);
-        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
+        return options;
+    }
+
+    private static ChromeDriver Opened(ChromeDriverService service, ChromeOptions options)
+    {
+        var driver = new ChromeDriver(service, options);
+        driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
             new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+        return driver;
+    }
+
+    /// <summary>Another browser beside this one, with a profile of its own; whoever asks for it ends it.</summary>
+    public ChromeDriver Beside(Action<ChromeOptions> with)
+    {
+        var options = Options("beside");
+        with(options);
+        return Opened(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options);
     }
 
     public ChromeDriver Driver { get; }
@@ -68,7 +87,7 @@ public sealed class Browser : IDisposable
 
     /// <summary>Waits for what a condition gives; three minutes at most, for a machine that has other work.</summary>
     public T Until<T>(Func<IWebDriver, T?> condition, string? what = null) => new WebDriverWait(new SystemClock(),
-        Driver, TimeSpan.FromMinutes(3), TimeSpan.FromMilliseconds(20))
+        Driver, TimeSpan.FromMinutes(3), TimeSpan.FromMilliseconds(60))
     { Message = what ?? "the page" }.Until(d =>
     {
         try { return condition(d); }

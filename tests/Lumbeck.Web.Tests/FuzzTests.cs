@@ -20,7 +20,7 @@ public sealed class FuzzTests : IDisposable
     private readonly Chance _chance = new(2026);
 
     /// <summary>Twice as many in the long run.</summary>
-    private static readonly int Many = Environment.GetEnvironmentVariable("LUMBECK_TEST_ALL") == "1" ? 2000 : 1000;
+    private static readonly int Many = Sweep.IsLong ? 2000 : 600;
     private IReadOnlyList<string> _items = [], _paths = [];
 
     public FuzzTests() => _server = new(_data);

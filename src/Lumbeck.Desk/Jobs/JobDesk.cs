@@ -8,7 +8,7 @@ namespace Lumbeck.Desk.Jobs;
 /// </summary>
 public sealed class JobDesk
 {
-    private readonly ByteCache<long, Composed> _composed = new(128_000_000, c => c.Bytes);
+    private readonly ByteCache<long, Composed> _composed = new(64_000_000, c => c.Bytes);
     private readonly JobStore _store;
     private readonly Drawer _drawer;
 

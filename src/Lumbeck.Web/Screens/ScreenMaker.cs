@@ -86,7 +86,7 @@ public sealed record PanelView(JobView View, Part Part)
 public sealed class ScreenCache
 {
     private readonly ByteCache<(long Revision, Place Place, int Sheet, string Picked, long? Pressing), Screen> _made =
-        new(48_000_000, screen => screen.Bytes);
+        new(24_000_000, screen => screen.Bytes);
 
     private readonly ByteCache<string, string> _lists = new(8_000_000, list => 2 * list.Length);
 

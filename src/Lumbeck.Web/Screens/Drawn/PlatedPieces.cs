@@ -104,7 +104,7 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
     private const int Inline = 12_000;
 
     private readonly System.Runtime.CompilerServices.ConditionalWeakTable<Piece, Art> _art = [];
-    private readonly ByteCache<string, string> _svgs = new(48_000_000, svg => 2 * svg.Length);
+    private readonly ByteCache<string, string> _svgs = new(24_000_000, svg => 2 * svg.Length);
 
     /// <summary>The picture of a key, as JPEG; null where nothing that is on the bench has it.</summary>
     public byte[]? Picture(string slug, string key, int perInch)
