@@ -5,21 +5,35 @@ using System.Text.Json;
 
 namespace Lumbeck.Web.Tests;
 
-/// <summary>The server over the wire, without a browser.</summary>
-public sealed class ServerTests : IDisposable
+/// <summary>A server on a copy of the demo, for all tests of a class.</summary>
+public sealed class OneServer : IDisposable
 {
-    private readonly string _data = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private Server _server;
+    public OneServer() => Server = new(Data);
 
-    public ServerTests() => _server = new(_data);
+    public string Data { get; } = Directory.CreateTempSubdirectory("lumbeck-").FullName;
+    public Server Server { get; private set; }
+
+    /// <summary>As after <c>kill -9</c>: another on the same data.</summary>
+    public void Again()
+    {
+        Server.Dispose();
+        Server = new(Data);
+    }
 
     public void Dispose()
     {
-        _server.Dispose();
-        Directory.Delete(_data, recursive: true);
+        Server.Dispose();
+        Directory.Delete(Data, recursive: true);
     }
+}
 
-    private static JsonContent Wire(string path, string text, string session = "session-one", long? seen = null,
+/// <summary>The server over the wire, without a browser.</summary>
+public sealed class ServerTests(OneServer one) : IClassFixture<OneServer>
+{
+    private readonly string _data = one.Data;
+    private readonly Server _server = one.Server;
+
+    internal static JsonContent Wire(string path, string text, string session = "session-one", long? seen = null,
         string? id = null) =>
         JsonContent.Create(new
         {
@@ -31,43 +45,9 @@ public sealed class ServerTests : IDisposable
             ask = new { @is = "write", path, text }
         });
 
-    private static Task<HttpResponseMessage> Edit(HttpClient tab, string path, string text,
+    internal static Task<HttpResponseMessage> Edit(HttpClient tab, string path, string text,
         string session = "session-one", long? seen = null) =>
         tab.PostAsync("/jobs/tidewatcher/edit", Wire(path, text, session, seen));
-
-    [Fact]
-    public async Task Nothing_that_was_answered_is_lost_to_kill_9()
-    {
-        using var tab = await _server.Tab("/jobs/tidewatcher/wrap");
-        var answered = 0;
-        // Edits go out without a pause while the process is killed under them.
-        var editing = Task.Run(async () =>
-        {
-            for (var n = 1; n <= 5000; n++)
-            {
-                using var answer = await Edit(tab, "ticket/pages",
-                    (100 + (2 * n)).ToString(CultureInfo.InvariantCulture));
-                answer.StatusCode.ShouldBe(HttpStatusCode.OK);
-                answered = n;
-            }
-        });
-        SpinWait.SpinUntil(() => Volatile.Read(ref answered) >= 60, TimeSpan.FromMinutes(3)).ShouldBeTrue();
-        _server.Kill();
-        await Should.ThrowAsync<Exception>(() => editing);
-
-        _server.Dispose();
-        _server = new(_data);
-        using var after = await _server.Tab("/jobs/tidewatcher/wrap");
-        var store = new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load);
-        var kept = (store.Jobs.Job("tidewatcher").Job.Ticket.Pages - 100) / 2;
-        // The last answered edit is there; one more may have been written before it could be answered.
-        kept.ShouldBeOneOf(answered, answered + 1);
-        (await Edit(after, "ticket/pages", "312")).StatusCode.ShouldBe(HttpStatusCode.OK);
-        // A tab that was open all the while goes on: its token is still good.
-        (await tab.PostAsync(new Uri(_server.Address, "/jobs/tidewatcher/edit"), Wire("ticket/pages", "314")))
-            .StatusCode
-            .ShouldBe(HttpStatusCode.OK);
-    }
 
     [Fact]
     public async Task Only_this_machine_s_own_names_are_answered_and_only_on_its_own_address()
