@@ -125,6 +125,8 @@ public sealed class ServerTests(OneServer one) : IClassFixture<OneServer>
         conflict.StatusCode.ShouldBe(HttpStatusCode.Conflict);
         var values = await conflict.Content.ReadFromJsonAsync<JsonElement>();
         (values.GetProperty("theirs").GetString(), values.GetProperty("yours").GetString()).ShouldBe(("340", "320"));
+        // The others find the book as it was.
+        (await Edit(tab, "ticket/pages", "312")).StatusCode.ShouldBe(HttpStatusCode.OK);
     }
 
     [Fact]

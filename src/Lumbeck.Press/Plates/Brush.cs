@@ -127,7 +127,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         Touch();
         var (wide, high, cover) = Softness.Of(mark, _scale * 72);
         var back = place.Inverse();
-        var ink = PixelInk.Of(Level(mark.Ink.C), Level(mark.Ink.M), Level(mark.Ink.Y), Level(mark.Ink.K));
+        var ink = Levels(mark.Ink);
         Each((pixel, a) =>
         {
             var (u, v) = back.At((pixel % plates.Wide) + 0.5, (pixel / plates.Wide) + 0.5);
@@ -164,6 +164,8 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
 
     private static int Level(int hundredths) => ((hundredths * 255) + 5000) / 10_000;
 
+    private static PixelInk Levels(Ink ink) => PixelInk.Of(Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
+
     private void Ink(Mark mark, Ink ink, bool overprint)
     {
         if (mask.Touched.IsEmpty) return;
@@ -176,10 +178,10 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
             if (!likeness) return;
             (strength, overprint) = (Likeness(finish.Name), false);
         }
-        var four = PixelInk.Of(Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
+        var levels = Levels(ink);
         var t = mask.Touched;
         for (var row = t.Top; row < t.Bottom; row++)
-            _on.Row((row * plates.Wide) + t.Left, mask.Row(row)[t.Left..t.Right], four, strength, overprint);
+            _on.Row((row * plates.Wide) + t.Left, mask.Row(row)[t.Left..t.Right], levels, strength, overprint);
     }
 
     /// <summary>How much of a finishing ink's likeness shows, of 256.</summary>

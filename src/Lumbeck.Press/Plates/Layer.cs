@@ -76,11 +76,8 @@ internal sealed class Layer
             }
             if (whole && cover[i] == 255)
             {
-                var run = cover[i..].IndexOfAnyExcept((byte)255);
-                if (run < 0) run = cover.Length - i;
+                var run = Hidden(first + i, cover[i..]);
                 pixels.Slice(i, run).Fill(ink.Bytes);
-                _alpha?.AsSpan(first + i, run).Fill(255);
-                foreach (var plate in _plates) plate.Clear(first + i, run);
                 i += run - 1;
             }
             else Lay(first + i, ink, cover[i] * strength >> 8, overprint);
@@ -94,13 +91,21 @@ internal sealed class Layer
         for (var i = 0; i < cover.Length; i++)
         {
             if (cover[i] != 255) { Lay(first + i, new(inks[i]), cover[i], false); continue; }
-            var run = cover[i..].IndexOfAnyExcept((byte)255);
-            if (run < 0) run = cover.Length - i;
+            var run = Hidden(first + i, cover[i..]);
             inks.Slice(i, run).CopyTo(pixels[i..]);
-            _alpha?.AsSpan(first + i, run).Fill(255);
-            foreach (var plate in _plates) plate.Clear(first + i, run);
             i += run - 1;
         }
+    }
+
+    /// <summary>
+    /// How many pixels from one on are covered whole; finishing inks are off them, and a group has all of them.
+    /// </summary>
+    private int Hidden(int first, ReadOnlySpan<byte> cover)
+    {
+        var run = cover.IndexOfAnyExcept((byte)255) is >= 0 and var end ? end : cover.Length;
+        _alpha?.AsSpan(first, run).Fill(255);
+        foreach (var plate in _plates) plate.Clear(first, run);
+        return run;
     }
 
     /// <summary>

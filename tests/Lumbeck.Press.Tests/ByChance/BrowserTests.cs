@@ -14,7 +14,7 @@ namespace Lumbeck.Press.Tests.ByChance;
 public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
 {
     private const int First = 1, Across = 7;
-    private static readonly int Count = Sweep.IsLong ? 14 : 6;
+    private static readonly int Count = Sweep.IsLong ? 14 : 10;
     private const double Scale = 1.5;
 
     [Fact]
