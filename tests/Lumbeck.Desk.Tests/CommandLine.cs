@@ -38,6 +38,7 @@ internal static class CommandLine
             {
                 Heard.Value = null;
                 Environment.CurrentDirectory = before;
+                Environment.SetEnvironmentVariable("LUMBECK_DATA", null);
             }
         }
     }

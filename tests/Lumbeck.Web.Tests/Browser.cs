@@ -114,7 +114,6 @@ public sealed class Browser : IDisposable
         Until(() => Tick > before);
     }
 
-    /// <summary>Replaces a field's text and leaves it.</summary>
     /// <summary>Steps back; what was done elsewhere since the page was opened is asked about, and taken back.</summary>
     public void StepBack() => AndWait(() =>
     {
@@ -125,6 +124,7 @@ public sealed class Browser : IDisposable
         if (Tick == before) Find("#notice[data-asks] button:last-of-type").Click();
     });
 
+    /// <summary>Replaces a field's text and leaves it.</summary>
     public void Type(string css, string text) => AndWait(() => TypeOnly(css, text));
 
     public void TypeOnly(string css, string text)

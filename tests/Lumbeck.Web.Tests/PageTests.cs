@@ -82,7 +82,6 @@ public sealed class PageTests(Browser browser)
                 .ToList();
         asked.Count.ShouldBeGreaterThan(20);
         asked.Where(u => u.Scheme is not "data" && u.Authority != browser.Server.Address.Authority).ShouldBeEmpty();
-        listening.Quit();
         browser.Go("/jobs/tidewatcher/wrap");
         browser.StepBack();
     }
