@@ -27,6 +27,7 @@ internal static class Help
               ticket <JOB>   Says the facts of a book, and sets them.
               check <JOB>    Says what would stop the press.
               press <JOB>    Makes a file: for the printer, for screens, for a client, or to fold at home.
+              work <FILE>    Does an order by itself: a file and a verdict.
               inside <JOB>   Says how an inside's pages come about, from a job or a runs file.
               intake <FILE>  Takes a finished file to the house's reception.
               mend <FILE>    Makes a finished file from another program press-ready.

@@ -56,12 +56,25 @@ internal static class JobVerbs
 
     public static Command Check()
     {
-        var c = new Command("check", "Says what would stop the press.") { JobArgument, AsJson, HouseOption, Data };
+        var orderOption = new Option<string>("--order")
+        {
+            Description = "writes the order to look instead, for `lumbeck work`",
+        };
+        var c = new Command("check", "Says what would stop the press.")
+        {
+            JobArgument,
+            AsJson,
+            HouseOption,
+            orderOption,
+            Data,
+        };
         c.SetAction(p =>
         {
             var desk = Open(p);
             var on = ForHouse(desk, desk.Jobs.Job(p.GetValue(JobArgument)!), p.GetValue(HouseOption));
-            var findings = Rules.Merged(desk.Checks.Exactly(on.Composed), desk.Checks.OfPages(on.Composed));
+            if (p.GetValue(orderOption) is { } file)
+                return OrderVerbs.Write(desk, Order.Of(Order.Check, on, Order.Exact, "", p.GetValue(HouseOption)), file);
+            var findings = desk.Checks.Whole(on.Composed);
             var ready = Readiness.Of(findings);
             if (p.GetValue(AsJson))
                 Say.Json(new
@@ -119,6 +132,10 @@ internal static class JobVerbs
         };
         var insideOption = new Option<bool>("--inside") { Description = "the pages, not the cover" };
         var pagesOption = new Option<string>("--pages") { Description = "of pages as pictures: which, such as 2-5" };
+        var orderOption = new Option<bool>("--order")
+        {
+            Description = "writes the order of it instead, for `lumbeck work`",
+        };
         var c = new Command("press", "Makes a file: for the printer, for screens, for a client, or to fold at home.")
         {
             JobArgument,
@@ -134,6 +151,7 @@ internal static class JobVerbs
             pixelsOption,
             insideOption,
             pagesOption,
+            orderOption,
             Data,
         };
         c.SetAction(p =>
@@ -164,6 +182,9 @@ internal static class JobVerbs
                 Pixels = p.GetValue(pixelsOption),
                 Png = file.EndsWith(".png", StringComparison.OrdinalIgnoreCase),
             }.Possible();
+            if (p.GetValue(orderOption))
+                return OrderVerbs.Write(desk,
+                    desk.Pressing.Ordered(desk.Jobs.Job(on.Slug), plan, p.GetValue(HouseOption)).Order, file);
             // A file to look at can be made for any house; whether it takes the kind is said, not forbidden.
             Say.Written(file, s => desk.Pressing.WritePress(on, plan, s));
             var unit = on.Job.Ticket.Unit;

@@ -19,6 +19,7 @@ internal static class Verbs
             TicketVerbs.Ticket(),
             JobVerbs.Check(),
             JobVerbs.Press(),
+            OrderVerbs.Work(),
             InsideVerbs.Inside(),
             JobVerbs.Intake(),
             MendVerbs.Mend(),

@@ -14,7 +14,7 @@ public sealed record WorkRow
     public string Job { get; init; } = "";
     /// <summary>What it is of; the same is not queued twice.</summary>
     public string Of { get; init; } = "";
-    /// <summary>What it says of itself to people.</summary>
+    /// <summary>What it says of itself to people; empty where it is not listed.</summary>
     public string Says { get; init; } = "";
     /// <summary>waiting, running, done, failed or left.</summary>
     public string State { get; init; } = "";
@@ -23,14 +23,17 @@ public sealed record WorkRow
     /// <summary>Why it failed.</summary>
     public string Problem { get; init; } = "";
     public string At { get; init; } = "";
-    /// <summary>
-    /// What is needed to do it besides what it is of, such as a house's rules as they were when it was asked for.
-    /// </summary>
+    /// <summary>All that is needed to do it.</summary>
     public string With { get; init; } = "";
+    /// <summary>What it came to, once it is done.</summary>
+    public string Made { get; init; } = "";
     /// <summary>How often it was begun.</summary>
     public int Attempts { get; init; }
     /// <summary>The program that does it; empty where none does.</summary>
     public string Worker { get; init; } = "";
+
+    /// <summary>Whether it waits or is under way.</summary>
+    public bool IsOpen() => State is "waiting" or "running";
 }
 
 /// <summary>
@@ -82,7 +85,8 @@ public sealed class WorkStore
         // What later versions added.
         foreach (var (column, type) in ((string, string)[])[("form", "INTEGER NOT NULL DEFAULT 1"),
             ("\"with\"", "TEXT NOT NULL DEFAULT ''"), ("attempts", "INTEGER NOT NULL DEFAULT 0"),
-            ("worker", "TEXT NOT NULL DEFAULT ''"), ("lease", "TEXT NOT NULL DEFAULT ''")])
+            ("worker", "TEXT NOT NULL DEFAULT ''"), ("lease", "TEXT NOT NULL DEFAULT ''"),
+            ("made", "TEXT NOT NULL DEFAULT ''")])
             Add(column, type);
     }
 
@@ -100,7 +104,7 @@ public sealed class WorkStore
     }
 
     /// <summary>The form in which a piece says what it is of; a program takes up none of a later form.</summary>
-    private const int Form = 2;
+    private const int Form = 3;
 
     /// <summary>How long a program has a piece to itself; it says again and again that it is still there.</summary>
     public static readonly TimeSpan Lease = TimeSpan.FromSeconds(60);
@@ -108,57 +112,72 @@ public sealed class WorkStore
     /// <summary>A piece that was begun so often, and whose program ended each time, is set aside.</summary>
     public const int MostAttempts = 3;
 
-    /// <summary>Queues a piece of work; where the same is waiting or under way already, gives that.</summary>
+    /// <summary>
+    /// Queues a piece of work; where the same is waiting or under way already, gives that. One that is not listed is
+    /// asked for by pages, not by people: it takes the place of what waits of the same kind for its job, and the same is
+    /// not begun again once it was set aside.
+    /// </summary>
     public string Add(string kind, string job, string of, string says, string with = "") => Do(c =>
     {
         using var tx = c.BeginTransaction(deferred: false);
+        var asked = new { kind, job, of, with, says, MostAttempts, at = Now() };
         var id = c.ExecuteScalar<string?>(
             """
             SELECT id FROM work
-            WHERE kind = @kind AND job = @job AND "of" = @of AND "with" = @with AND state IN ('waiting', 'running')
-            """, new { kind, job, of, with }, tx);
+            WHERE kind = @kind AND job = @job AND "of" = @of AND "with" = @with AND (state IN ('waiting', 'running')
+              OR (@says = '' AND state = 'failed' AND attempts >= @MostAttempts))
+            """, asked, tx);
         if (id is null)
         {
+            if (says.Length == 0)
+            {
+                c.Execute(
+                    """
+                    UPDATE work SET state = 'left', at = @at
+                    WHERE kind = @kind AND job = @job AND says = '' AND state = 'waiting'
+                    """, asked, tx);
+                Sweep(c, tx);
+            }
             id = Guid.NewGuid().ToString("n");
             c.Execute(
                 """
                 INSERT INTO work (id, kind, job, "of", says, "with", state, form, at)
                 VALUES (@id, @kind, @job, @of, @says, @with, 'waiting', @Form, @at)
-                """, new { id, kind, job, of, says, with, Form, at = Now() }, tx);
+                """, new { id, kind, job, of, says, with, Form, asked.at }, tx);
         }
         tx.Commit();
         return id;
     });
 
     /// <summary>
-    /// Takes the oldest piece that waits, or whose program is gone, and marks it as under way by this one; null where
-    /// there is none. No other program has it until its time is over.
+    /// Takes a piece that waits, or whose program is gone, and marks it as under way by this one; null where there is
+    /// none. No other program has it until its time is over. Of what is listed the oldest goes first, of what pages ask
+    /// for the newest: somebody looks at it now.
     /// </summary>
     /// <param name="worker">This program.</param>
-    public WorkRow? Take(string worker) => Do(c =>
+    /// <param name="listed">Whether to take what is listed; null takes either.</param>
+    /// <param name="only">The piece to take; null takes any.</param>
+    public WorkRow? Take(string worker, bool? listed = null, string? only = null) => Do(c =>
     {
         var (now, until) = (Now(), Time(_clock.GetUtcNow() + Lease));
+        var aside = $"it was begun {MostAttempts} times, and each time the program ended: it is set aside";
         c.Execute(
             """
-            UPDATE work SET state = 'failed', worker = '', at = @now, problem = @problem
+            UPDATE work SET state = 'failed', worker = '', at = @now,
+              problem = @aside || CASE says WHEN '' THEN ' until something is changed'
+                ELSE '; ask for it again to try once more' END
             WHERE state = 'running' AND lease < @now AND attempts >= @MostAttempts
-            """,
-            new
-            {
-                now,
-                MostAttempts,
-                problem = $"it was begun {MostAttempts} times, and each time the program ended: it is set aside; ask " +
-                    $"for it again to try once more",
-            });
+            """, new { now, MostAttempts, aside });
         return c.QueryFirstOrDefault<WorkRow>(
-            """
+            $"""
             UPDATE work SET state = 'running', share = 0, worker = @worker, lease = @until, attempts = attempts + 1
             WHERE id = (
               SELECT id FROM work
               WHERE form <= @Form AND (state = 'waiting' OR (state = 'running' AND lease < @now))
-              ORDER BY at, rowid LIMIT 1
+                AND (@only IS NULL OR id = @only) AND (@listed IS NULL OR (says <> '') = @listed)
+              ORDER BY {(listed == false ? "at DESC, rowid DESC" : "at, rowid")} LIMIT 1
             ) RETURNING *
-            """, new { Form, worker, until, now });
+            """, new { Form, worker, until, now, listed, only });
     });
 
     /// <summary>Says that a program is still at a piece; false where it is not its own any more.</summary>
@@ -189,23 +208,45 @@ public sealed class WorkStore
     /// <param name="state">How it ended.</param>
     /// <param name="problem">Why it failed.</param>
     /// <param name="worker">The program that did it; null where somebody else ends it, whoever does it.</param>
-    public void End(string id, string state, string problem = "", string? worker = null) => Do(c => c.Execute(
+    /// <param name="made">What it came to.</param>
+    public void End(string id, string state, string problem = "", string? worker = null, string made = "") => Do(c =>
+        c.Execute(
+            """
+            UPDATE work
+            SET state = @state, problem = @problem, made = @made, at = @at,
+              share = CASE @state WHEN 'done' THEN 1 ELSE share END
+            WHERE id = @id AND state IN ('waiting', 'running') AND (@worker IS NULL OR worker = @worker)
+            """, new { id, state, problem, worker, made, at = Now() }));
+
+    /// <summary>Lets go what ended so long ago that nobody waits for it, and sooner what was never listed.</summary>
+    public void Sweep() => Do(c => Sweep(c, null));
+
+    private int Sweep(SqliteConnection c, SqliteTransaction? tx) => c.Execute(
         """
-        UPDATE work
-        SET state = @state, problem = @problem, at = @at, share = CASE @state WHEN 'done' THEN 1 ELSE share END
-        WHERE id = @id AND state IN ('waiting', 'running') AND (@worker IS NULL OR worker = @worker)
-        """, new { id, state, problem, worker, at = Now() }));
+        DELETE FROM work WHERE state NOT IN ('waiting', 'running')
+          AND at < CASE WHEN says = '' AND attempts < @MostAttempts THEN @minutes ELSE @days END
+        """, new
+        {
+            MostAttempts,
+            minutes = Time(_clock.GetUtcNow() - TimeSpan.FromMinutes(10)),
+            days = Time(_clock.GetUtcNow() - TimeSpan.FromDays(30)),
+        }, tx);
 
     public WorkRow? Find(string id) =>
         Do(c => c.QueryFirstOrDefault<WorkRow>("SELECT * FROM work WHERE id = @id", new { id }));
 
-    /// <summary>A job's work that is not ended, and what ended since a time, the oldest first.</summary>
+    /// <summary>Whether a piece waits or is under way.</summary>
+    public bool IsOpen(string id) => Do(c => c.ExecuteScalar<bool>(
+        "SELECT count(*) FROM work WHERE id = @id AND state IN ('waiting', 'running')", new { id }));
+
+    /// <summary>A job's listed work that is not ended, and what ended since a time, the oldest first.</summary>
     public IReadOnlyList<WorkRow> Of(string job, string since) =>
         Do(c =>
-            c.Query<WorkRow>("SELECT * FROM work WHERE job = @job AND (state IN ('waiting', 'running') OR at > " +
-                "@since) ORDER BY at, rowid",
-                new { job, since })
-                .AsList());
+            c.Query<WorkRow>(
+                """
+                SELECT * FROM work
+                WHERE job = @job AND says <> '' AND (state IN ('waiting', 'running') OR at > @since) ORDER BY at, rowid
+                """, new { job, since }).AsList());
 
     public string Now() => Time(_clock.GetUtcNow());
 

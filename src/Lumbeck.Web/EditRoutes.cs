@@ -87,7 +87,7 @@ public static class EditRoutes
         {
             var on = desk.Jobs.Job(slug);
             if (on.Tick != seen) return Results.NoContent();
-            var plated = on with { Composed = await desk.Checks.Beside(on.Composed) };
+            var plated = on with { Composed = await desk.Pressing.CheckBeside(on) };
             var now = await screens.Now(plated, place, sheet, open);
             var then = await screens.Shown(on with { Composed = on.Composed with { Plates = null } }, place, sheet,
                 open);
@@ -96,10 +96,6 @@ public static class EditRoutes
             return Results.Content(now.Since(then, ["findings", "foot", "finds"]), "text/html; charset=utf-8");
         }
         catch (Refusal r) { return Answers.Refused(r); }
-        catch (Exception e) when (e is IOException or NetVips.VipsException)
-        {
-            return Answers.Say("", "The inks can’t be looked at: a picture of this cover can’t be read.", 422);
-        }
     }
 
     private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, string? sheet,

@@ -67,8 +67,8 @@ public sealed class BenchListTests : IDisposable
             {
                 var anew = new Desk(_folder, TimeProvider.System).Jobs.Job(place.Slug);
                 place.Revision.ShouldBe(anew.Revision, when);
-                var composed = _desk.Jobs.Job(place.Slug).Composed;
-                if (place.Job!.Plated) composed = await _desk.Checks.Beside(composed);
+                var on = _desk.Jobs.Job(place.Slug);
+                var composed = place.Job!.Plated ? await _desk.Pressing.CheckBeside(on) : on.Composed;
                 var said = JobSummary.Of(composed);
                 // Lists are not compared by what is in them.
                 place.Job.ShouldBe(said with
@@ -89,7 +89,7 @@ public sealed class BenchListTests : IDisposable
         await Same("after edits");
         _desk.Jobs.StepBack("hive", "maker");
         await Same("after a step back");
-        await _desk.Checks.Beside(_desk.Jobs.Job("calder").Composed);
+        await _desk.Pressing.CheckBeside(_desk.Jobs.Job("calder"));
         _desk.Bench.Places().Single(p => p.Slug == "calder").Job!.Plated.ShouldBeTrue();
         await Same("after a look at plates");
     }

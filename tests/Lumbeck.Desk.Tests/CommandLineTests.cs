@@ -38,6 +38,32 @@ public sealed class CommandLineTests : IDisposable
     }
 
     [Fact]
+    public void An_order_is_written_and_done_without_the_folder_and_ends_with_what_was_found()
+    {
+        string at(string name) => Path.Combine(_folder, name);
+        Run("press", "hive", "--kind", "x1a", "--order", "--out", at("order.zip")).ShouldSatisfyAllConditions(
+            r => r.Exit.ShouldBe(0), r => r.Out.ShouldContain("Do it with `lumbeck work`"));
+        Run("press", "hive", "--kind", "x4", "--order", "--out", at("never.zip")).Error.ShouldContain("takes PDF/X-1a:2003");
+        Directory.CreateDirectory(at("made"));
+        var done = Run("work", at("order.zip"), "--to", at("made"), "--json");
+        done.Exit.ShouldBe(0);
+        using var said = JsonDocument.Parse(done.Out);
+        said.RootElement.GetProperty("accepted").GetBoolean().ShouldBeTrue();
+        var file = Directory.GetFiles(at("made")).ShouldHaveSingleItem();
+        said.RootElement.GetProperty("file").GetString().ShouldBe(file);
+        Convert.ToHexStringLower(System.Security.Cryptography.SHA256.HashData(File.ReadAllBytes(file)))
+            .ShouldBe(said.RootElement.GetProperty("sha256").GetString());
+        Run("press", "hive", "--kind", "x1a", "--out", at("same.pdf")).Exit.ShouldBe(0);
+        File.ReadAllBytes(at("same.pdf")).ShouldBe(File.ReadAllBytes(file));
+        Run("check", "trouble", "--order", at("check.zip")).Exit.ShouldBe(0);
+        Run("work", at("check.zip"), "--to", at("made")).ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(1),
+            r => r.Out.ShouldContain("zone.fold"), r => r.Out.ShouldContain("4 stops"));
+        Run("work", at("order.pdf"), "--to", at("made")).Error.ShouldContain("there is no file");
+        Run("work", at("same.pdf"), "--to", at("made")).Error.ShouldContain("no order of Lumbeck’s");
+        Run("work", at("order.zip"), "--to", at("nowhere")).Error.ShouldContain("there is no folder");
+    }
+
+    [Fact]
     public void Wrap_gives_the_sheet_as_the_vectors_name_it()
     {
         var (exit, output, _) = Run([.. Novel, "--json"]);

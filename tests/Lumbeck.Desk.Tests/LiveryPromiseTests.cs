@@ -111,7 +111,7 @@ public sealed class LiveryPromiseTests(ITestOutputHelper output) : IDisposable
             if (seed % 10 == 0)
             {
                 plated++;
-                on = await Desk.Checks.Beside(Desk.Bench.Begin($"Job {seed}", worn, "test", $"job-{seed}").Composed);
+                on = await Desk.Pressing.CheckBeside(Desk.Bench.Begin($"Job {seed}", worn, "test", $"job-{seed}"));
             }
             string at(string what) => $"{seed} {livery.Id} {job.Ticket.Binding} {job.Ticket.House.Id} " +
                 $"{job.Ticket.Trim.Show(Unit.Millimetre)}: {what}";

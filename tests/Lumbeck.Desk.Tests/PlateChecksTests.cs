@@ -8,11 +8,7 @@ public sealed class PlateChecksTests : IDisposable
 
     public PlateChecksTests() => _desk = new(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
 
-    public void Dispose()
-    {
-        _desk.Checks.Dispose();
-        Directory.Delete(_folder, recursive: true);
-    }
+    public void Dispose() => Directory.Delete(_folder, recursive: true);
 
     private OnBench Do(string slug, params Edit[] edits)
     {
@@ -141,7 +137,7 @@ public sealed class PlateChecksTests : IDisposable
     {
         var on = Do("hive", new AddItem(Rect("heavy", Part.Back, Anchor.Middle, 20, Ink.Percent(90, 80, 80, 70))));
         on.Composed.IsPlated.ShouldBeFalse();
-        var plated = await _desk.Checks.Beside(on.Composed);
+        var plated = await _desk.Pressing.CheckBeside(on);
         (plated.IsPlated, plated.Findings.Any(f => f.Id == "ink.total")).ShouldBe((true, true));
         _desk.Jobs.Job("hive").Composed.IsPlated.ShouldBeTrue();
         // Another edit: the old finding is shown until the new plates were looked at, a gone item's is not.

@@ -10,7 +10,7 @@ public sealed class WorksTests : IDisposable
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly WorkStore _store;
     private readonly ManualResetEventSlim _go = new(false);
-    private int _running, _most;
+    private int _running, _most, _looked;
 
     public WorksTests() => _store = new(_folder, TimeProvider.System);
 
@@ -29,9 +29,10 @@ public sealed class WorksTests : IDisposable
             {
                 var now = Interlocked.Increment(ref _running);
                 lock (_store) _most = Math.Max(_most, now);
-                try { told(0.5); _go.Wait(cancel); }
+                try { told(0.5); _go.Wait(cancel); return "it"; }
                 finally { Interlocked.Decrement(ref _running); }
             }),
+            new("look", (_, _, _) => { Interlocked.Increment(ref _looked); return "seen"; }),
             new("fail", (_, _, _) => throw new Refusal("x", "the picture is gone")),
             new("break", (_, _, _) => throw new InvalidOperationException("a bug")),
         ]);
@@ -123,13 +124,72 @@ public sealed class WorksTests : IDisposable
     }
 
     [Fact]
+    public async Task What_a_page_asks_for_waits_for_no_press_run_and_is_not_listed()
+    {
+        using var works = Begun();
+        var kinds = Array.Empty<WorkKind>();
+        // Both hands are busy, and another piece waits.
+        foreach (var n in (string[])["1", "2", "3"]) works.Add("wait", "salt", n, "Piece");
+        Until(() => Volatile.Read(ref _running) == 2);
+        var looked = await works.Ended(works.Add("look", "salt", "7", ""), kinds);
+        (looked.State, looked.Made, Volatile.Read(ref _looked)).ShouldBe(("done", "seen", 1));
+        works.Of("salt", "").Select(w => w.Kind).Distinct().ShouldBe(["wait"]);
+        _go.Set();
+    }
+
+    [Fact]
+    public void Of_what_pages_ask_for_the_newest_goes_first_and_takes_the_place_of_the_same_job_s_before()
+    {
+        var clock = new Clock();
+        var store = new WorkStore(_folder, clock);
+        string look(string job, string of)
+        {
+            clock.Now += TimeSpan.FromSeconds(1);
+            return store.Add("look", job, of, "");
+        }
+        var (one, other, newer) = (look("salt", "1"), look("hive", "1"), look("salt", "2"));
+        store.Find(one)!.State.ShouldBe("left");
+        store.Take("me/1/1/1", listed: true).ShouldBeNull();
+        store.Take("me/1/1/1", listed: false)!.Id.ShouldBe(newer);
+        store.Take("me/1/1/1", listed: false)!.Id.ShouldBe(other);
+        // One that is under way is not left for the next.
+        look("salt", "3");
+        store.Find(newer)!.State.ShouldBe("running");
+        store.End(newer, "done", worker: "me/1/1/1", made: "seen");
+        clock.Now += TimeSpan.FromMinutes(11);
+        look("salt", "4");
+        store.Find(newer).ShouldBeNull("nobody waits for it any more");
+    }
+
+    [Fact]
+    public void What_a_page_asks_for_is_not_begun_again_once_it_was_set_aside()
+    {
+        var clock = new Clock();
+        var store = new WorkStore(_folder, clock);
+        var id = store.Add("look", "salt", "1", "");
+        for (var n = 0; n < WorkStore.MostAttempts; n++)
+        {
+            store.Take("gone/1/1/1", listed: false).ShouldNotBeNull();
+            clock.Now += WorkStore.Lease + TimeSpan.FromSeconds(1);
+        }
+        store.Take("another/2/2/2").ShouldBeNull();
+        store.Add("look", "salt", "1", "").ShouldBe(id);
+        store.Find(id)!.Problem.ShouldBe("it was begun 3 times, and each time the program ended: it is set aside " +
+            "until something is changed");
+        store.Take("another/2/2/2").ShouldBeNull();
+        // Another revision is another matter.
+        store.Add("look", "salt", "2", "").ShouldNotBe(id);
+        store.Take("another/2/2/2").ShouldNotBeNull();
+    }
+
+    [Fact]
     public void Two_programs_on_one_folder_do_nothing_twice_and_one_that_begins_leaves_the_other_s_alone()
     {
         var done = new System.Collections.Concurrent.ConcurrentBag<string>();
         WorkKind[] kinds =
         [
-            new("count", (piece, _, _) => done.Add(piece.Of)),
-            new("wait", (piece, _, cancel) => { _go.Wait(cancel); done.Add(piece.Of); }),
+            new("count", (piece, _, _) => { done.Add(piece.Of); return ""; }),
+            new("wait", (piece, _, cancel) => { _go.Wait(cancel); done.Add(piece.Of); return ""; }),
         ];
         using var one = new Works(new WorkStore(_folder, TimeProvider.System));
         one.Start(kinds);
@@ -184,7 +244,7 @@ public sealed class WorksTests : IDisposable
         OnBench apply(Edit e) => desk.Jobs.Apply("trouble", new(Guid.NewGuid().ToString(), "grow", _ => e));
         desk.Pressing.GrowBeside(apply(new GrowPicture("road", new(GrowWay.Synthesis))));
         var first = desk.Pressing.Works.Of("trouble", "").Single();
-        (first.Kind, first.State, first.Says).ShouldBe((WorkKinds.Grow, "waiting", "Growing salt-road.jpg"));
+        (first.Kind, first.State, first.Says).ShouldBe((Order.Grow, "waiting", "Growing salt-road.jpg"));
         // Another way is tried before the first is made.
         var on = apply(new GrowPicture("road", new(GrowWay.Stretch)));
         desk.Pressing.GrowBeside(on);

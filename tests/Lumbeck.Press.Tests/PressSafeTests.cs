@@ -150,9 +150,6 @@ public sealed class PressSafeTests(RandomDesk random) : IClassFixture<RandomDesk
         Seam(mended).ShouldBeNull();
     }
 
-    private Finding? Seam(Job job)
-    {
-        using var checks = new PlateChecks(random.Desk.Jobs);
-        return checks.Exactly(random.On(job).Composed).FirstOrDefault(f => f.Id == "picture.seam");
-    }
+    private Finding? Seam(Job job) => new PlateChecks(random.Desk.Jobs).Exactly(random.On(job).Composed)
+        .FirstOrDefault(f => f.Id == "picture.seam");
 }

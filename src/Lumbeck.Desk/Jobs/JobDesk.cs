@@ -41,11 +41,10 @@ public sealed class JobDesk
         _store.RevisionAt(on.JobId, on.Tick - 1) is { } revision ? Compose(revision) : null;
 
     /// <summary>A revision worked out; kept, as revisions never change.</summary>
-    public Composed Compose(long revision)
-    {
-        if (_composed.TryGet(revision, out var known)) return known;
-        return Keep(Worked(revision, _store.Load(revision)));
-    }
+    public Composed Compose(long revision) => Known(revision) ?? Keep(Worked(revision, _store.Load(revision)));
+
+    /// <summary>A revision that is at hand; null where it is not.</summary>
+    internal Composed? Known(long revision) => _composed.TryGet(revision, out var known) ? known : null;
 
     /// <summary>What was on the bench of a job at a tick.</summary>
     public Composed At(string slug, long tick)

@@ -3,51 +3,22 @@ using Lumbeck.Press.Plates;
 
 namespace Lumbeck.Desk.Jobs;
 
-/// <summary>
-/// The rules that need plates, asked beside everything else: one sheet after the other, one job at a time.
-/// </summary>
-public sealed class PlateChecks(JobDesk jobs) : IDisposable
+/// <summary>The rules that need plates, and those of pages: what takes time to look at.</summary>
+public sealed class PlateChecks(JobDesk jobs)
 {
-    private readonly SemaphoreSlim _one = new(1);
+    /// <summary>What the plates of a revision show at a glance, and its pages.</summary>
+    /// <param name="composed">The revision.</param>
+    /// <param name="told">Is told before each sheet; may end the work by throwing.</param>
+    public ImmutableArray<Finding> Plates(Composed composed, Action? told = null) =>
+        [.. Look(composed, PlateLooking.Beside, told), .. OfPages(composed, told)];
 
-    /// <summary>A revision with what its plates show; painted now where that is not known yet.</summary>
-    public async Task<Composed> Beside(Composed composed)
+    /// <summary>Has at hand what was found of a revision's plates.</summary>
+    internal Composed Keep(Composed composed, ImmutableArray<Finding> found)
     {
-        if (composed.IsPlated) return composed;
-        await _one.WaitAsync();
-        try
-        {
-            var known = jobs.Compose(composed.Revision);
-            if (known.IsPlated) return known;
-            return await Task.Run(() =>
-            {
-                var plated = jobs.Keep(known with
-                {
-                    Plates = (known.Revision,
-                    [.. Look(known, PlateLooking.Beside), .. OfPages(known)])
-                });
-                jobs.Summarise(plated);
-                return plated;
-            });
-        }
-        finally { _one.Release(); }
+        var plated = jobs.Keep(composed with { Plates = (composed.Revision, found) });
+        jobs.Summarise(plated);
+        return plated;
     }
-
-    /// <summary>Looks at several revisions beside everything else.</summary>
-    public void Warm(IEnumerable<long> all)
-    {
-        var waiting = all.ToList();
-        if (waiting.Count == 0 || Interlocked.Exchange(ref _warming, 1) == 1) return;
-        _ = Task.Run(async () =>
-        {
-            try { foreach (var revision in waiting) await Beside(jobs.Compose(revision)); }
-            // A picture that is gone is told where the job is opened.
-            catch (Exception e) when (e is Refusal or IOException or NetVips.VipsException or ObjectDisposedException) { }
-            finally { Volatile.Write(ref _warming, 0); }
-        });
-    }
-
-    private int _warming;
 
     /// <summary>All findings of a revision, those of its plates at press resolution.</summary>
     /// <param name="composed">The revision.</param>
@@ -55,14 +26,18 @@ public sealed class PlateChecks(JobDesk jobs) : IDisposable
     public ImmutableArray<Finding> Exactly(Composed composed, Action? told = null) =>
         Rules.Merged(composed.Drawn, Look(composed, PlateLooking.Exact, told));
 
+    /// <summary>The same, and all findings of its pages.</summary>
+    public ImmutableArray<Finding> Whole(Composed composed, Action? told = null) =>
+        Rules.Merged(Exactly(composed, told), OfPages(composed, told));
+
     /// <summary>All findings of a revision's pages.</summary>
     public ImmutableArray<Finding> OfPages(Composed composed, Action? told = null) =>
         composed.Pages is { } pages
-            ? PageChecks.Of(Whole(pages, jobs, told), jobs.Drawer.PageArtOf(composed.Job), told)
+            ? PageChecks.Of(WithPuzzles(pages, jobs, told), jobs.Drawer.PageArtOf(composed.Job), told)
             : [];
 
     /// <summary>Pages with all their puzzles; what can’t be made is found on its page.</summary>
-    private static InsidePlan Whole(InsidePlan pages, JobDesk jobs, Action? told)
+    private static InsidePlan WithPuzzles(InsidePlan pages, JobDesk jobs, Action? told)
     {
         try { jobs.Drawer.Puzzles.Make(pages, told); }
         catch (Refusal) { return pages; }
@@ -82,6 +57,4 @@ public sealed class PlateChecks(JobDesk jobs) : IDisposable
         }
         return found.ToImmutable();
     }
-
-    public void Dispose() => _one.Dispose();
 }

@@ -19,7 +19,8 @@ public static class PagesFile
             throw new Refusal("pages", $"there is no page {plan.Pages.Last}: from 1 to {pages.Printed}");
     }
 
-    internal static void Write(PressDesk press, OnBench on, PressPlan plan, Stream output, Action<double>? told)
+    internal static void Write(PressDesk press, OnBench on, PressPlan plan, DateTimeOffset at, Stream output,
+        Action<double>? told)
     {
         Refuse(on, plan);
         var (job, pages, drawer) = (on.Job, on.Composed.Pages!, press.Jobs.Drawer);
@@ -27,8 +28,6 @@ public static class PagesFile
         drawer.Puzzles.Make(pages, () => told?.Invoke(0));
         Scene page(int n) => PageScene.Of(pages, pages.Page(n), art);
         if (plan.Kind.MadeOf == MadeOf.PagePictures) { Pictures(drawer, house, plan, page, output, told); return; }
-        var revision = press.Jobs.Store.Revision(on.Revision);
-        var at = DateTimeOffset.Parse(revision.At, CultureInfo.InvariantCulture);
         var note = new PressNote(t.Title, t.Author,
             $"inside, {t.Trim.Show(t.Unit)}, {pages.Printed} pages, for {t.House.Name}", at, on.JobId, on.Revision)
         {

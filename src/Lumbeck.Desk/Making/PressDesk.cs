@@ -27,10 +27,17 @@ public sealed class PressDesk
     /// <param name="plan">What is asked.</param>
     /// <param name="output">Written from front to back.</param>
     /// <param name="told">Is told the share that is done, and may end the work by throwing.</param>
-    public void WritePress(OnBench on, PressPlan plan, Stream output, Action<double>? told = null)
+    public void WritePress(OnBench on, PressPlan plan, Stream output, Action<double>? told = null) =>
+        Write(on, plan, At(on.Revision), output, told);
+
+    /// <summary>When a revision was made, as its files say it.</summary>
+    internal string At(long revision) => Jobs.Store.Revision(revision).At;
+
+    private void Write(OnBench on, PressPlan plan, string made, Stream output, Action<double>? told)
     {
         RefuseMissing(on);
-        if (plan.Inside) { PagesFile.Write(this, on, plan, output, told); return; }
+        var at = DateTimeOffset.Parse(made, CultureInfo.InvariantCulture);
+        if (plan.Inside) { PagesFile.Write(this, on, plan, at, output, told); return; }
         if (plan.Kind.MadeOf == MadeOf.Picture) { ScreenFile.Write(Jobs.Drawer, on, plan, output); return; }
         // Each page and each picture is a part of the work; which are shared is not known beforehand, so the count is
         // the most there are.
@@ -40,8 +47,6 @@ public sealed class PressDesk
         var done = 0;
         var t = on.Job.Ticket;
         var g = on.Composed.Geometry;
-        var revision = Jobs.Store.Revision(on.Revision);
-        var at = DateTimeOffset.Parse(revision.At, CultureInfo.InvariantCulture);
         var subject = $"{t.Binding.Word()} cover, {t.Trim.Show(t.Unit)}, spine {g.Spine.Width.Show(t.Unit)}, " +
             $"{g.Spine.Pages} pages, for {t.House.Name}";
         var note = new PressNote(t.Title, t.Author, subject, at, on.JobId, on.Revision)
@@ -90,7 +95,22 @@ public sealed class PressDesk
     public PressingRow Press(string slug, PressPlan plan) => Press(Jobs.Job(slug), plan, null);
 
     /// <summary>Presses a revision. The file is whole or not there.</summary>
-    public PressingRow Press(OnBench on, PressPlan plan, Action<double>? told)
+    public PressingRow Press(OnBench on, PressPlan plan, Action<double>? told) =>
+        Register(Make(on, plan, At(on.Revision), told));
+
+    /// <summary>Keeps a made file in the register.</summary>
+    internal PressingRow Register(PressingRow made)
+    {
+        Jobs.Store.Write(w => { w.AddPressing(made); return 0; });
+        return Jobs.Store.Pressings(made.Job)[0];
+    }
+
+    /// <summary>Makes a file, and says of it what the register will; asks nothing of the bench.</summary>
+    /// <param name="on">The job as it is to be pressed.</param>
+    /// <param name="plan">What is asked.</param>
+    /// <param name="at">When its revision was made.</param>
+    /// <param name="told">Is told the share that is done, and may end the work by throwing.</param>
+    internal PressingRow Make(OnBench on, PressPlan plan, string at, Action<double>? told)
     {
         RefusePress(on, plan);
         // Rules that need plates run at press resolution before a file leaves; what they say goes into the register
@@ -100,30 +120,25 @@ public sealed class PressDesk
             : plan.Kind.IsForPrinter
             ? Checks.Exactly(on.Composed, () => told?.Invoke(0))
             : on.Composed.Findings;
-        var (file, bytes) = Files.Keep(s => WritePress(on, plan, s, told));
+        var (file, bytes) = Files.Keep(s => Write(on, plan, at, s, told));
         var verdict = plan.Kind.IsForPrinter ? this.Judge(on, plan, file) : null;
         var ready = Readiness.Of(findings);
-        Jobs.Store.Write(w =>
+        return new()
         {
-            w.AddPressing(new()
-            {
-                Job = on.JobId,
-                Revision = on.Revision,
-                Kind = plan.Write(),
-                House = on.Job.Ticket.House.Name,
-                Name = PressedFile.FileName(on, plan),
-                File = file,
-                Bytes = bytes,
-                Stops = ready.Stops,
-                Cautions = ready.Cautions,
-                Todos = ready.Todos,
-                Waived = string.Join(", ", findings.Where(f => f.Waived is not null).Select(f => f.Id).Distinct()),
-                Accepted = verdict?.Accepted,
-                Verdict = verdict is null ? "" : verdict.Say(),
-            });
-            return 0;
-        });
-        return Jobs.Store.Pressings(on.JobId)[0];
+            Job = on.JobId,
+            Revision = on.Revision,
+            Kind = plan.Write(),
+            House = on.Job.Ticket.House.Name,
+            Name = PressedFile.FileName(on, plan),
+            File = file,
+            Bytes = bytes,
+            Stops = ready.Stops,
+            Cautions = ready.Cautions,
+            Todos = ready.Todos,
+            Waived = string.Join(", ", findings.Where(f => f.Waived is not null).Select(f => f.Id).Distinct()),
+            Accepted = verdict?.Accepted,
+            Verdict = verdict is null ? "" : verdict.Say(),
+        };
     }
 
     public IReadOnlyList<PressingRow> Pressings(string slug) => Jobs.Store.Pressings(Jobs.Row(slug).Id);

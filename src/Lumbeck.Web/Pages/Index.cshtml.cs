@@ -68,7 +68,7 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     {
         Fill(find, sort, away, Math.Max(0, from));
         // Their inks are looked at beside the page, one job after the other; the next look at the bench knows.
-        desk.Checks.Warm(Listed.Where(p => !p.Job!.Plated).Select(p => p.Revision));
+        desk.Pressing.CheckBeside(Listed.Where(p => !p.Job!.Plated));
     }
 
     public async Task<IActionResult> OnPostAsync(string? title, string? house, string? trim, string? pages, string? binding,

@@ -1,6 +1,6 @@
 using System.Diagnostics;
 
-namespace Lumbeck.Desk.Making;
+namespace Lumbeck.Desk.Working;
 
 /// <summary>
 /// A program that does long work, by a name that tells whether it is still there: machine, process, start, and which of

@@ -1,53 +1,80 @@
 using System.Collections.Concurrent;
 using Lumbeck.Store;
 
-namespace Lumbeck.Desk.Making;
+namespace Lumbeck.Desk.Working;
 
 /// <summary>One kind of long work.</summary>
 /// <param name="Kind">Its word.</param>
-/// <param name="Do">Does a piece of it, telling the share that is done; a <see cref="Refusal"/> is told to
-/// people.</param>
-public sealed record WorkKind(string Kind, Action<WorkRow, Action<double>, CancellationToken> Do);
+/// <param name="Do">Does a piece of it, telling the share that is done, and gives what it came to; a
+/// <see cref="Refusal"/> is told to people.</param>
+public sealed record WorkKind(string Kind, Func<WorkRow, Action<double>, CancellationToken, string> Do);
 
 /// <summary>
-/// Long work done beside everything else, two pieces at a time: queued in a file, told of as it goes on, left when
-/// nobody wants it, and begun again where a program ended
-/// in the midst of it. A piece works on one revision and shows what it made only when all of it is there.
+/// Long work done beside everything else: queued in a file, told of as it goes on, left when nobody wants it, and begun
+/// again where a program ended in the midst of it. Two pieces that are listed are done at a time, and one that pages
+/// ask for: a press run of minutes keeps no page waiting. What a piece makes is shown only when all of it is there.
 /// </summary>
 public sealed class Works(WorkStore store) : IDisposable
 {
     private const int AtOnce = 2;
     private readonly ConcurrentDictionary<string, CancellationTokenSource> _running = new();
+    private readonly ConcurrentDictionary<string, TaskCompletionSource> _awaited = new();
     private readonly ConcurrentDictionary<string, bool> _jobs = new();
-    private readonly SemaphoreSlim _wanted = new(0);
+    private readonly SemaphoreSlim _listed = new(0), _asked = new(0);
     private readonly CancellationTokenSource _ending = new();
     private readonly List<Task> _hands = [];
-    private IReadOnlyList<WorkKind> _kinds = [];
 
     /// <summary>Begins to work, and takes up what was left when the last program ended.</summary>
     /// <param name="kinds">What can be done.</param>
     public void Start(IReadOnlyList<WorkKind> kinds)
     {
-        _kinds = kinds;
         foreach (var worker in store.Workers())
             if (Worker.IsGone(worker)) store.IsGone(worker);
-        for (var i = 0; i < AtOnce; i++) _hands.Add(Task.Run(Work));
+        store.Sweep();
+        for (var i = 0; i < AtOnce; i++) _hands.Add(Task.Run(() => Work(kinds, _listed, listed: true)));
+        _hands.Add(Task.Run(() => Work(kinds, _asked, listed: false)));
         _hands.Add(Task.Run(Renew));
     }
 
     /// <summary>This program, as no other is called.</summary>
     private readonly string _me = Worker.Me;
 
-    /// <summary>What another program queued, or left, is seen so often.</summary>
-    private static readonly TimeSpan Look = TimeSpan.FromSeconds(5);
+    /// <summary>What another program queued, left or ended is seen so often.</summary>
+    private static readonly TimeSpan Look = TimeSpan.FromSeconds(5), LookAtEnd = TimeSpan.FromSeconds(0.5);
 
     /// <summary>Queues a piece, unless the same is queued already.</summary>
+    /// <param name="kind">Its kind.</param>
+    /// <param name="job">The job it is for.</param>
+    /// <param name="of">What it is of.</param>
+    /// <param name="says">What it says of itself to people; empty where a page asks for it.</param>
+    /// <param name="with">All that is needed to do it.</param>
     public string Add(string kind, string job, string of, string says, string with = "")
     {
-        _jobs[job] = true;
+        if (says.Length > 0) _jobs[job] = true;
         var id = store.Add(kind, job, of, says, with);
-        _wanted.Release();
+        (says.Length > 0 ? _listed : _asked).Release();
         return id;
+    }
+
+    /// <summary>
+    /// A piece once it has ended, whoever did it; done here and now where this program has nobody for it.
+    /// </summary>
+    /// <param name="id">The piece.</param>
+    /// <param name="kinds">What can be done.</param>
+    public async Task<WorkRow> Ended(string id, IReadOnlyList<WorkKind> kinds)
+    {
+        if (_hands.Count == 0 && store.Take(_me, only: id) is { } piece) await Task.Run(() => Do(piece, kinds));
+        while (true)
+        {
+            // Asked for before it is looked at: what ends in between is told all the same.
+            var ended = _awaited.GetOrAdd(id, _ => new(TaskCreationOptions.RunContinuationsAsynchronously)).Task;
+            if (!store.IsOpen(id)) break;
+            _ending.Token.ThrowIfCancellationRequested();
+            // What ends in this program is told at once; of another's it is seen.
+            await Task.WhenAny(ended, Task.Delay(LookAtEnd));
+        }
+        _awaited.TryRemove(id, out _);
+        return store.Find(id) ?? throw new Refusal("work", "what was asked for is not there any more: ask again");
     }
 
     /// <summary>Whether anything was queued for a job since this program began.</summary>
@@ -69,12 +96,12 @@ public sealed class Works(WorkStore store) : IDisposable
 
     public string Now() => store.Now();
 
-    private async Task Work()
+    private async Task Work(IReadOnlyList<WorkKind> kinds, SemaphoreSlim wanted, bool listed)
     {
         while (!_ending.IsCancellationRequested)
         {
-            while (!_ending.IsCancellationRequested && store.Take(_me) is { } piece) Do(piece);
-            try { await _wanted.WaitAsync(Look, _ending.Token); }
+            while (!_ending.IsCancellationRequested && store.Take(_me, listed) is { } piece) Do(piece, kinds);
+            try { await wanted.WaitAsync(Look, _ending.Token); }
             catch (OperationCanceledException) { return; }
         }
     }
@@ -91,7 +118,7 @@ public sealed class Works(WorkStore store) : IDisposable
         }
     }
 
-    private void Do(WorkRow piece)
+    private void Do(WorkRow piece, IReadOnlyList<WorkKind> kinds)
     {
         using var cancel = CancellationTokenSource.CreateLinkedTokenSource(_ending.Token);
         _running[piece.Id] = cancel;
@@ -99,10 +126,10 @@ public sealed class Works(WorkStore store) : IDisposable
         try
         {
             // It may have been left after it was taken and before it could be told so.
-            if (store.Find(piece.Id) is not { State: "running" } row || row.Worker != _me) return;
-            var kind = _kinds.FirstOrDefault(k => k.Kind == piece.Kind)
+            if (!store.Renew(piece.Id, _me)) return;
+            var kind = kinds.FirstOrDefault(k => k.Kind == piece.Kind)
                 ?? throw new Refusal("work", $"this version knows no work called `{piece.Kind}`");
-            kind.Do(piece, share =>
+            var made = kind.Do(piece, share =>
             {
                 cancel.Token.ThrowIfCancellationRequested();
                 // Told a few times a second at most.
@@ -111,7 +138,7 @@ public sealed class Works(WorkStore store) : IDisposable
                 told = now;
                 store.Progress(piece.Id, share);
             }, cancel.Token);
-            store.End(piece.Id, "done", worker: _me);
+            store.End(piece.Id, "done", worker: _me, made: made);
         }
         // A program that ends in order gives its work back, to be taken up again.
         catch (OperationCanceledException) when (_ending.IsCancellationRequested) { store.GiveBack(piece.Id, _me); }
@@ -129,7 +156,11 @@ public sealed class Works(WorkStore store) : IDisposable
         {
             store.End(piece.Id, "failed", $"it could not be made: {e.Message}", _me);
         }
-        finally { _running.TryRemove(piece.Id, out _); }
+        finally
+        {
+            _running.TryRemove(piece.Id, out _);
+            if (_awaited.TryRemove(piece.Id, out var ended)) ended.TrySetResult();
+        }
     }
 
     public void Dispose()
@@ -137,6 +168,7 @@ public sealed class Works(WorkStore store) : IDisposable
         _ending.Cancel();
         Task.WaitAll([.. _hands], TimeSpan.FromSeconds(10));
         _ending.Dispose();
-        _wanted.Dispose();
+        _listed.Dispose();
+        _asked.Dispose();
     }
 }

@@ -4,7 +4,7 @@ using System.Text.Json;
 using Lumbeck.Press.Elsewhere;
 using Lumbeck.Store;
 
-namespace Lumbeck.Desk.Making;
+namespace Lumbeck.Desk.Orders;
 
 /// <summary>
 /// Finished files mended beside the page: the order has the file, its name and what was decided, and nothing else is
@@ -12,7 +12,7 @@ namespace Lumbeck.Desk.Making;
 /// </summary>
 public static class MendOrders
 {
-    private sealed record Order(string Came, string Name, bool Inside, MendChoices Choices, bool Lay);
+    private sealed record Asked(string Came, string Name, bool Inside, MendChoices Choices, bool Lay);
 
     /// <summary>Queues the mending of a file.</summary>
     /// <param name="press">The press.</param>
@@ -24,25 +24,26 @@ public static class MendOrders
     {
         Mending.Look(came.Path, MendDesk.Wants(on, came.Inside, came.Choices), press.Jobs.Drawer.Shelf, default);
         var kept = press.Files.Keep(s => { using var f = File.OpenRead(came.Path); f.CopyTo(s); }).Name;
-        var order = JsonSerializer.Serialize(new Order(kept, came.Name, came.Inside, came.Choices, lay), MendDesk.Options);
+        var order = JsonSerializer.Serialize(new Asked(kept, came.Name, came.Inside, came.Choices, lay), MendDesk.Options);
         var sum = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(order)));
-        return press.Works.Add(WorkKinds.Mend, on.Slug,
+        return press.Works.Add(Order.Mend, on.Slug,
             string.Create(CultureInfo.InvariantCulture, $"{on.Revision}/{sum[..16]}"),
             $"Mending {Plain.Line(came.Name)}", order);
     }
 
-    internal static void Do(PressDesk press, WorkRow piece, Action<double> told, CancellationToken cancel)
+    internal static string Do(PressDesk press, WorkRow piece, Action<double> told, CancellationToken cancel)
     {
-        var order = JsonSerializer.Deserialize<Order>(piece.With, MendDesk.Options)
+        var order = JsonSerializer.Deserialize<Asked>(piece.With, MendDesk.Options)
             ?? throw new Refusal("work", "what was to be mended can’t be read any more");
         var on = press.Jobs.Job(piece.Job);
         try
         {
             var row = press.KeepMended(on, new(press.Files.PathOf(order.Came), order.Name, order.Inside,
                 order.Choices), told, cancel);
-            if (!order.Lay || !PageSeen.IsHere) return;
+            if (!order.Lay || !PageSeen.IsHere) return "";
             var laid = press.AsTake(on, row, $"take-{row.Id[..8]}", cancel).GetAwaiter().GetResult();
             press.Jobs.Apply(on.Slug, new(Guid.NewGuid().ToString(), "mended", _ => laid));
+            return "";
         }
         catch (Refusal)
         {
