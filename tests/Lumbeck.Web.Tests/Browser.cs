@@ -20,19 +20,26 @@ public sealed class Browser : IDisposable
         _service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         var options = Options("profile");
         options.AddUserProfilePreference("plugins.always_open_pdf_externally", true);
-        options.AddUserProfilePreference("download.default_directory", Downloads);
         Driver = Opened(_service, options);
+        Driver.ExecuteCdpCommand("Browser.setDownloadBehavior",
+            new() { ["behavior"] = "allow", ["downloadPath"] = Downloads });
     }
 
     private ChromeOptions Options(string profile)
     {
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+        var options = new WithoutWindows { BinaryLocation = "/usr/bin/chromium-headless-shell" };
+        options.AddArguments("--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
             "--disable-background-networking", "--disable-component-update", "--disable-sync",
             "--disable-dev-shm-usage", "--hide-scrollbars", "--force-device-scale-factor=1", "--window-size=1280,800",
             $"--user-data-dir={Path.Combine(_folder, profile)}");
         options.SetLoggingPreference("browser", LogLevel.All);
         return options;
+    }
+
+    /// <summary>The browser without all that is for a monitor.</summary>
+    private sealed class WithoutWindows : ChromeOptions
+    {
+        public WithoutWindows() => BrowserName = "chrome-headless-shell";
     }
 
     private static ChromeDriver Opened(ChromeDriverService service, ChromeOptions options)
