@@ -26,6 +26,14 @@ public sealed class LinesTests
         lines.Count(l => l.Length > Usual).ShouldBeLessThan(lines.Count / 100);
     }
 
+    [Fact]
+    public void A_file_has_one_namespace()
+    {
+        var said = Lines(".cs").Where(l => l.StartsWith("namespace ", StringComparison.Ordinal)).ToList();
+        said.Count.ShouldBeGreaterThan(500);
+        said.ShouldAllBe(l => l.EndsWith(';'));
+    }
+
     private static IEnumerable<string> Lines(string kind)
     {
         var root = new DirectoryInfo(AppContext.BaseDirectory);

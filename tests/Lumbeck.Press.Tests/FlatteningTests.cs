@@ -59,7 +59,7 @@ public sealed class FlatteningTests(Pressed pressed) : IClassFixture<Pressed>
         using var a = new Folder();
         using var b = new Folder();
         foreach (var (file, to) in ((string, Folder)[])[(x4, a), (x1a, b)])
-            Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r150",
+            Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-sCompression=none", "-r150",
                 $"-sOutputFile={to["p%d.tif"]}", file);
         foreach (var name in (string[])["Cyan", "Magenta", "Yellow", "Black"])
         {

@@ -106,7 +106,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var (on, file) = Made("hive", "plover", new(PressKind.X1a));
         using var folder = new Folder();
-        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r288",
+        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-sCompression=none", "-r288",
             $"-sOutputFile={folder["p%d.tif"]}", file);
         var trim = on.Composed.Sheets[0].Sheet.Trim;
         foreach (var plate in (string[])["Cyan", "Magenta", "Yellow", "Black"])

@@ -21,7 +21,7 @@ public sealed class MixingTests(Pressed pressed) : IClassFixture<Pressed>
     private static double[][] Plates(string file, params (double X, double Y)[] points)
     {
         using var folder = new Folder();
-        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r72",
+        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-sCompression=none", "-r72",
             $"-sOutputFile={folder["p%d.tif"]}", file);
         string[] plates = ["Cyan", "Magenta", "Yellow", "Black"];
         var images = plates.Select(p => NetVips.Image.NewFromFile(Directory.GetFiles(folder.Path, $"*({p})*").Single()))

@@ -135,7 +135,7 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         list.ShouldNotContain("rgb");
         list.Split('\n', StringSplitOptions.RemoveEmptyEntries).Length.ShouldBe(5);
         using var folder = new Folder();
-        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r72",
+        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-sCompression=none", "-r72",
             $"-sOutputFile={folder["p%d.tif"]}", file);
         var plates = new[] { "Cyan", "Magenta", "Yellow", "Black" }.Select(p =>
             Image.NewFromFile(Directory.GetFiles(folder.Path, $"*({p})*").Single()))
@@ -176,7 +176,7 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
                 ("smask", (2 * most).ToString(CultureInfo.InvariantCulture))]);
         Tool.Run("qpdf", "--qdf", "--object-streams=disable", file, "-").ShouldContain("/Transparency");
         using var folder = new Folder();
-        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-r72",
+        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-sCompression=none", "-r72",
             $"-sOutputFile={folder["p%d.tif"]}", file);
         using var black = Image.NewFromFile(Directory.GetFiles(folder.Path, "*(Black)*").Single());
         var face = job.Geometry().Sheet.Panel(Part.Front)!.Face;

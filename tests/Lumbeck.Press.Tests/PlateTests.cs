@@ -36,7 +36,7 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
         var file = pressed.Press(job, name);
         Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
         using var folder = new Folder();
-        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-dGraphicsAlphaBits=4",
+        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-sCompression=none", "-dGraphicsAlphaBits=4",
             "-dTextAlphaBits=4", $"-r{PerInch}", $"-sOutputFile={folder["p%d.tif"]}", file);
         string[] process = ["Cyan", "Magenta", "Yellow", "Black"];
         var plates = process.Select(p => Image.NewFromFile(Directory.GetFiles(folder.Path, $"*({p})*").Single()))

@@ -283,7 +283,7 @@ public sealed partial class TextTests
             : null!);
         Press(folder, scene);
         Plain(Tool.Run("pdftotext", folder["t.pdf"], "-")).ShouldBe("HARBOUR");
-        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-sDEVICE=tiffsep", "-r75", $"-sOutputFile={folder["p.tif"]}",
+        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-sDEVICE=tiffsep", "-sCompression=none", "-r75", $"-sOutputFile={folder["p.tif"]}",
             folder["t.pdf"]);
         var ours = new Plates.PlatePainter(Shelf, null, Colour.PressCondition.Of(HouseFile.Shipped["tern"]))
             .Paint(scene, new(0, 0, scene.Width, scene.Height), 75);

@@ -20,6 +20,7 @@ public sealed class Browser : IDisposable
         _service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         var options = Options("profile");
         options.AddUserProfilePreference("plugins.always_open_pdf_externally", true);
+        options.AddUserProfilePreference("download.default_directory", Downloads);
         Driver = Opened(_service, options);
         Driver.ExecuteCdpCommand("Browser.setDownloadBehavior",
             new() { ["behavior"] = "allow", ["downloadPath"] = Downloads });

@@ -28,7 +28,7 @@ public static class PlateJudge
     public static IReadOnlyList<Dictionary<string, Plate>> Ghostscript(string file, int pages)
     {
         using var folder = new Folder();
-        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", $"-r{PerInch}",
+        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-sCompression=none", $"-r{PerInch}",
             $"-sOutputFile={folder["p%d.tif"]}", file);
         return
         [
