@@ -186,7 +186,8 @@ public sealed partial class PressFileTests(Pressed pressed) : IClassFixture<Pres
     private Dictionary<string, byte[]> Plates(string file)
     {
         var into = pressed.Folder[Path.GetFileNameWithoutExtension(file) + "-plates"];
-        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-sCompression=none", "-r100", $"-sOutputFile={into}.tif",
+        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiffsep", "-sCompression=none", "-r100",
+            $"-sOutputFile={into}.tif",
             file);
         return new[] { "Cyan", "Magenta", "Yellow", "Black" }.ToDictionary(p => p, p =>
         {
