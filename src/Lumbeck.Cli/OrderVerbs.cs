@@ -39,7 +39,8 @@ internal static class OrderVerbs
                 var press = new Desk.Desk(folder, TimeProvider.System).Pressing;
                 await using var input = File.OpenRead(file);
                 var order = await press.ReadOrder(input);
-                return Told(OrderKinds.Do(press, order, _ => { }, cancel), to, p.GetValue(asJson));
+                var made = OrderKinds.Do(press, order, _ => cancel.ThrowIfCancellationRequested(), cancel);
+                return Told(made, to, p.GetValue(asJson));
             }
             finally
             {

@@ -45,6 +45,8 @@ internal static class Verbs
         {
             return await parsed.InvokeAsync(new InvocationConfiguration { EnableDefaultExceptionHandler = false });
         }
+        // Left by its caller, who knows.
+        catch (OperationCanceledException) { return 130; }
         catch (Refusal refusal)
         {
             await Console.Error.WriteLineAsync(Say.Sentence(refusal.Message));

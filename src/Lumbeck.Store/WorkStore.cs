@@ -23,7 +23,7 @@ public sealed record WorkRow
     /// <summary>Why it failed.</summary>
     public string Problem { get; init; } = "";
     public string At { get; init; } = "";
-    /// <summary>All that is needed to do it.</summary>
+    /// <summary>All that is needed to do it, until it is done.</summary>
     public string With { get; init; } = "";
     /// <summary>What it came to, once it is done.</summary>
     public string Made { get; init; } = "";
@@ -133,7 +133,7 @@ public sealed class WorkStore
             {
                 c.Execute(
                     """
-                    UPDATE work SET state = 'left', at = @at
+                    UPDATE work SET state = 'left', at = @at, "with" = ''
                     WHERE kind = @kind AND job = @job AND says = '' AND state = 'waiting'
                     """, asked, tx);
                 Sweep(c, tx);
@@ -214,7 +214,8 @@ public sealed class WorkStore
             """
             UPDATE work
             SET state = @state, problem = @problem, made = @made, at = @at,
-              share = CASE @state WHEN 'done' THEN 1 ELSE share END
+              share = CASE @state WHEN 'done' THEN 1 ELSE share END,
+              "with" = CASE @state WHEN 'failed' THEN "with" ELSE '' END
             WHERE id = @id AND state IN ('waiting', 'running') AND (@worker IS NULL OR worker = @worker)
             """, new { id, state, problem, worker, made, at = Now() }));
 

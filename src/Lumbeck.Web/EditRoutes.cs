@@ -88,6 +88,8 @@ public static class EditRoutes
             var on = desk.Jobs.Job(slug);
             if (on.Tick != seen) return Results.NoContent();
             var plated = on with { Composed = await desk.Pressing.CheckBeside(on) };
+            // Another edit took its place, and the page will ask for that.
+            if (!plated.Composed.IsPlated) return Results.NoContent();
             var now = await screens.Now(plated, place, sheet, open);
             var then = await screens.Shown(on with { Composed = on.Composed with { Plates = null } }, place, sheet,
                 open);

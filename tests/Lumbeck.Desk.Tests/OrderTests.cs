@@ -168,6 +168,8 @@ public sealed class OrderTests : IDisposable
         await refused(order("\"plan\"", "\"plans\""), "damaged");
         await refused(Changed(sound, "order.json", t => t + new string(' ', 20_000)), "longer");
         await refused(order("mockup", "nothing"), "nothing");
+        await refused(order("trouble", "../trouble"), "no order does");
+        await refused(order("\"at\":\"2", "\"at\":\"x"), "no order does");
         await refused(Changed(sound, "pack.zip", _ => "no pack"), "pack");
         var picture = on.Job.Pictures.First().Hash;
         var grown = new Grown(picture, GrowWay.Stretch, 1, Flip.None, 0, 0, 1, 1, 0.1, 0, 0, 0);

@@ -43,9 +43,7 @@ public static class OrderFile
                 || zip.Entries[1].FullName is not (Pack or Picture))
                 throw Order.No("it is damaged, or no order of Lumbeck’s");
             var order = Order.Read(Encoding.UTF8.GetString(Bounded(zip.Entries[0])));
-            if (order.Kind is not (Order.Press or Order.Check or Order.Grow) || order.Job is not null
-                || !DateTimeOffset.TryParse(order.At, CultureInfo.InvariantCulture, out _) && order.At.Length > 0)
-                throw Order.No("it asks for what no order does");
+            if (!IsSound(order)) throw Order.No("it asks for what no order does");
             var brought = zip.Entries[1];
             if (order.Kind == Order.Grow)
             {
@@ -68,6 +66,17 @@ public static class OrderFile
             or NotSupportedException)
         { throw Order.No("it is damaged, or no order of Lumbeck’s"); }
     }
+
+    private static bool IsSound(Order order) =>
+        order.Job is null && order.Revision >= 0 && IsName(order.JobId) && IsName(order.Slug)
+        && order.Kind switch
+        {
+            Order.Press => DateTimeOffset.TryParse(order.At, CultureInfo.InvariantCulture, out _),
+            Order.Check or Order.Grow => order.At.Length == 0,
+            _ => false,
+        };
+
+    private static bool IsName(string id) => id.Length <= 60 && id.All(c => char.IsAsciiLetterOrDigit(c) || c == '-');
 
     private static void Put(ZipArchive zip, string name, Action<Stream> write)
     {

@@ -46,7 +46,7 @@ public static class OrderKinds
 
     private static Made Pressed(PressDesk press, Order order, Action<double> told, CancellationToken cancel)
     {
-        var row = press.Make(order.On(press.Jobs), PressPlan.Read(order.Plan), order.At, told);
+        var row = press.Make(order.On(press.Jobs), PressPlan.Read(order.Plan).Possible(), order.At, told);
         return new() { Pressed = row, Name = row.Name, Path = press.Files.PathOf(row.File) };
     }
 

@@ -63,9 +63,9 @@ public sealed class Works(WorkStore store) : IDisposable
     /// <param name="kinds">What can be done.</param>
     public async Task<WorkRow> Ended(string id, IReadOnlyList<WorkKind> kinds)
     {
-        if (_hands.Count == 0 && store.Take(_me, only: id) is { } piece) await Task.Run(() => Do(piece, kinds));
         while (true)
         {
+            if (_hands.Count == 0 && store.Take(_me, only: id) is { } piece) await Task.Run(() => Do(piece, kinds));
             // Asked for before it is looked at: what ends in between is told all the same.
             var ended = _awaited.GetOrAdd(id, _ => new(TaskCreationOptions.RunContinuationsAsynchronously)).Task;
             if (!store.IsOpen(id)) break;

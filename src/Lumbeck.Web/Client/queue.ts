@@ -212,8 +212,12 @@ export async function plated(): Promise<boolean> {
   if (open) query.set('open', open);
   const answer = await fetch(`${base}/plated?${query}`);
   if (answer.status === 204) return false;
-  // What can't be painted now is asked for again after the next edit.
-  if (!answer.ok) return true;
+  // What can't be painted now is said, unless something is asked, and asked for again after the next edit.
+  if (!answer.ok) {
+    const said = (await answer.json().catch(() => null)) as Problem | null;
+    if (said?.detail && !document.querySelector('#notice[data-asks]')) tell(said.detail);
+    return true;
+  }
   const text = await answer.text();
   if (busy || waiting.length > 0 || tick !== at || shown !== open || wanted !== open || tried) return false;
   await swap(text);
