@@ -27,6 +27,12 @@ public sealed class GoodFiles : IDisposable
     public string X1a { get; }
     public string X4 { get; }
 
+    /// <summary>Both taken apart; each case spoils a copy.</summary>
+    internal Spoiler X1aOpen => _x1aOpen ??= new(X1a);
+    internal Spoiler X4Open => _x4Open ??= new(X4);
+
+    private Spoiler? _x1aOpen, _x4Open;
+
     private string Made(OnBench on, PressKind kind, string name)
     {
         using (var s = File.Create(Folder[name])) Desk.Pressing.WritePress(on, new(kind), s);
@@ -224,7 +230,7 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
     public void A_spoiled_file_is_rejected_for_its_own_reason(string name)
     {
         var (x1a, spoil, reason) = Spoiled[name];
-        var spoiler = new Spoiler(x1a ? good.X1a : good.X4);
+        var spoiler = (x1a ? good.X1aOpen : good.X4Open).Copy();
         spoil(spoiler);
         var verdict = Judged(x1a, spoiler.Write(good.Folder[$"spoiled-{Guid.NewGuid():n}.pdf"]));
         verdict.Accepted.ShouldBeFalse();
@@ -316,7 +322,7 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
     public void What_is_odd_but_legal_is_accepted(string name)
     {
         var (x1a, change) = Odd[name];
-        var file = new Spoiler(x1a ? good.X1a : good.X4);
+        var file = (x1a ? good.X1aOpen : good.X4Open).Copy();
         change(file);
         var verdict = Judged(x1a, file.Write(good.Folder[$"odd-{Guid.NewGuid():n}.pdf"]));
         verdict.Findings.Where(f => f.Severity == Severity.Stop).ShouldBeEmpty();
@@ -353,7 +359,7 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
                 "%PDF-1.4\n1 0 obj\n<< /Type /Catalog /Pages 2 0 R /Odd " + new string('[', 400_000) +
                     " >>\nendobj\ntrailer << /Root 1 0 R >>\n%%EOF"); break;
             case "a form within itself":
-                var loop = new Spoiler(good.X1a);
+                var loop = good.X1aOpen.Copy();
                 var n = loop.Add("placeholder");
                 loop.Swap("placeholder",
                     $"<< /Type /XObject /Subtype /Form /BBox [0 0 9 9] /Resources << /XObject << /Me {n} 0 R >> >> " +
@@ -361,11 +367,11 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
                 loop.With("XObject", "Me", $"{n} 0 R").Painting("/Me Do").Write(file);
                 break;
             case "a tree within itself":
-                new Spoiler(good.X1a)
+                good.X1aOpen.Copy()
                 .Swap(new Regex(@"/Kids \[\s*(\d+ 0 R)"), "/Kids [ 2 0 R 2 0 R 3 0 R $1 2 0 R")
                 .Swap(new Regex(@"/Count 1\b"), "/Count 90000").Write(file); break;
             case "a bomb":
-                var bomb = new Spoiler(good.X1a);
+                var bomb = good.X1aOpen.Copy();
                 using (var packed = new MemoryStream())
                 {
                     using (var z = new System.IO.Compression.ZLibStream(packed,
@@ -377,14 +383,14 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
                 }
                 break;
             case "many pages":
-                var pages = new Spoiler(good.X1a);
+                var pages = good.X1aOpen.Copy();
                 var kids = string.Concat(Enumerable.Range(0, 6000)
                     .Select(_ => $"{pages.Add("<< /Type /Page /MediaBox [0 0 100 100] >>")} 0 R "));
                 pages.Swap(new Regex(@"/Kids \[\s*(\d+ 0 R)"), $"/Kids [ $1 {kids}")
                     .Swap(new Regex(@"/Count 1\b"), "/Count 6001").Write(file);
                 break;
             case "many objects":
-                var many = new Spoiler(good.X1a);
+                var many = good.X1aOpen.Copy();
                 var refs = string.Concat(Enumerable.Range(0, 60_000).Select(i => $"{many.Add("<< /Odd 1 >>")} 0 R "));
                 many.InCatalog($"/Odd [ {refs} ]")
                     .OnPage("/Annots [ << /Type /Annot /Subtype /Text /Rect [100 100 120 120] >> ]").Write(file);

@@ -8,7 +8,7 @@ namespace Lumbeck.Press.Tests;
 /// </summary>
 internal sealed partial class Spoiler
 {
-    private readonly SortedDictionary<int, string> _objects = [];
+    private readonly SortedDictionary<int, string> _objects;
     private int _next;
     private string _trailer;
     private string _header;
@@ -19,6 +19,7 @@ internal sealed partial class Spoiler
     /// <summary>Reads a file as qpdf unfolds it, so that content can be read and changed.</summary>
     public Spoiler(string file)
     {
+        _objects = [];
         using var folder = new Folder();
         Tool.Run("qpdf", "--qdf", "--object-streams=disable", "--normalize-content=n", "--compress-streams=n",
             "--decode-level=generalized", file, folder["open.pdf"]);
@@ -44,6 +45,12 @@ internal sealed partial class Spoiler
         _trailer = text[(at + "trailer ".Length)..text.LastIndexOf("startxref", StringComparison.Ordinal)].Trim();
     }
 
+    private Spoiler(Spoiler other) =>
+        (_objects, _next, _trailer, _header) = (new(other._objects), other._next, other._trailer, other._header);
+
+    /// <summary>The same file, to be spoiled another way.</summary>
+    public Spoiler Copy() => new(this);
+
     /// <summary>Changes every object in which a text stands.</summary>
     public Spoiler Swap(string what, string with) =>
         Each(o => o.Contains(what, StringComparison.Ordinal) ? o.Replace(what, with, StringComparison.Ordinal) : o,
@@ -63,7 +70,16 @@ internal sealed partial class Spoiler
     {
         var changed = false;
         foreach (var (number, body) in _objects.ToList())
-            if (change(body) is var now && now != body) { _objects[number] = now; changed = true; }
+        {
+            // A picture's pixels are no text.
+            var end = body.IndexOf("\nstream\n", StringComparison.Ordinal);
+            var text = end > 0 && body.AsSpan(0, end).Contains("/Subtype /Image", StringComparison.Ordinal)
+                ? body[..end]
+                : body;
+            if (change(text) is not { } now || now == text) continue;
+            _objects[number] = now + body[text.Length..];
+            changed = true;
+        }
         if (change(_trailer) is var trailer && trailer != _trailer) { _trailer = trailer; changed = true; }
         return changed ? this : throw new InvalidOperationException($"There is no {what} to spoil.");
     }

@@ -6,7 +6,11 @@ namespace Lumbeck.Intake.Opening;
 /// </summary>
 internal sealed class Rationed(Stream file, TimeSpan most, CancellationToken cancel = default) : Stream
 {
+    /// <summary>A reader takes a byte at a time: what a clock costs is asked of one in so many.</summary>
+    private const int Between = 1024;
+
     private readonly OwnTime _own = new();
+    private int _reads;
 
     public override bool CanRead => true;
     public override bool CanSeek => true;
@@ -19,8 +23,22 @@ internal sealed class Rationed(Stream file, TimeSpan most, CancellationToken can
     /// <exception cref="OperationCanceledException">Whoever asked has gone.</exception>
     public override int Read(Span<byte> buffer)
     {
+        Look();
+        return file.Read(buffer);
+    }
+
+    /// <inheritdoc cref="Read(Span{byte})"/>
+    public override int ReadByte()
+    {
+        Look();
+        return file.ReadByte();
+    }
+
+    private void Look()
+    {
+        if (_reads++ % Between != 0) return;
         cancel.ThrowIfCancellationRequested();
-        return _own.Spent <= most ? file.Read(buffer) : throw new TimeoutException();
+        if (_own.Spent > most) throw new TimeoutException();
     }
 
     public override long Seek(long offset, SeekOrigin origin) => file.Seek(offset, origin);
