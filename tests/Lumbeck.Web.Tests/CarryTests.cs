@@ -44,7 +44,7 @@ public sealed class CarryTests(Browser browser)
         var face = rule.Composed.Geometry.Sheet.Panel(Part.Front)!.Face;
         var frame = rule.Composed.Sheets[0].Scene.Piece("title-rule")!.Frame;
         ((frame.Left + frame.Right) / 2).ShouldBe(face.X.Points + (face.Width.Points / 2), 0.01);
-        browser.Driver.FindElements(By.Id("carried")).ShouldBeEmpty();
+        browser.Count("#carried").ShouldBe(0);
         // The art lies where the server says, with nothing of the hand's left on it.
         browser.Script("return document.getElementById('s-title-rule').getAttribute('transform').split('translate').length").ShouldBe(2L);
         browser.StepBack();
@@ -64,9 +64,9 @@ public sealed class CarryTests(Browser browser)
         var tick = browser.Tick;
         var art = browser.Script("return document.getElementById('s-praise').outerHTML");
         Carry("praise", 60, 60).Perform();
-        browser.Until(() => browser.Driver.FindElements(By.Id("carried")).Count == 1);
+        browser.Until(() => browser.Count("#carried") == 1);
         browser.Script("document.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))");
-        browser.Until(() => browser.Driver.FindElements(By.Id("carried")).Count == 0);
+        browser.Until(() => browser.Count("#carried") == 0);
         Hand.Release().Perform();
         browser.Script("return document.getElementById('s-praise').outerHTML").ShouldBe(art);
         browser.Tick.ShouldBe(tick);

@@ -19,7 +19,7 @@ public sealed class CheckAndPressTests(Browser browser)
     }
 
     private void Plated() =>
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#docket[data-plated=true]")).Count == 1);
+        browser.Until(() => browser.Count("#docket[data-plated=true]") == 1);
 
     private string Count() => browser.Text("#docket a[href$='/check']");
 
@@ -86,7 +86,7 @@ public sealed class CheckAndPressTests(Browser browser)
         double x(string box) => double.Parse(box.Split(' ')[0], System.Globalization.CultureInfo.InvariantCulture);
         (x(moved) - x(at)).ShouldBe(Desk.Jobs.Job("tidewatcher").Job.Ticket.House.TrimDrift.Points, 0.02);
         browser.Text("#drift-across-says").ShouldBe("0.063 in right");
-        browser.Driver.FindElements(By.CssSelector("section[aria-label='Drift test'] figure svg")).Count.ShouldBe(2);
+        browser.Count("section[aria-label='Drift test'] figure svg").ShouldBe(2);
         browser.Text("section[aria-label='Drift test']").ShouldContain("Nothing suffers");
         // A shake comes to rest where it began.
         browser.Find("[data-shake]").Click();
@@ -130,7 +130,7 @@ public sealed class CheckAndPressTests(Browser browser)
         using (var s = File.Create(file)) Desk.Pressing.WritePress(Desk.Jobs.Job("hive"), new(PressKind.X1a), s);
         browser.Go("/jobs/tidewatcher/press");
         browser.Find("input[type=file][name=file]").SendKeys(file);
-        browser.Until(() => browser.Driver.FindElements(By.Id("verdict-elsewhere")).Count == 1);
+        browser.Until(() => browser.Count("#verdict-elsewhere") == 1);
         var says = browser.Text("#verdict-elsewhere");
         says.ShouldContain("from-elsewhere.pdf: rejected by Tern & Tallow");
         says.ShouldContain("The cover would be cut to another size than the ticket’s.");
@@ -167,7 +167,7 @@ public sealed class CheckAndPressTests(Browser browser)
             desk.Pressing.WritePress(desk.Jobs.Job(slug), new(PressKind.Pdf) { Rgb = true, Marks = false }, s);
         browser.Go($"/jobs/{slug}/press");
         browser.Find("#mend-cover input[type=file]").SendKeys(file);
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended > details")).Count == 1);
+        browser.Until(() => browser.Count("#mended > details") == 1);
         browser.Text("#mended").ShouldContain($"{slug}.pdf");
         browser.Text("#mended").ShouldContain("accepted by Plover Street");
         browser.Text("#mended").ShouldContain("Colours of a screen were brought to");
@@ -186,17 +186,17 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.Find("#mended input[name=percent]").Clear();
         browser.Find("#mended input[name=percent]").SendKeys("104");
         browser.Find("#mended form[action*=Again] button").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended > details")).Count == 2);
+        browser.Until(() => browser.Count("#mended > details") == 2);
         browser.Text("#mended").ShouldContain("By your hand: 104 %");
         browser.Find("#mend-cover summary").Click();
         browser.Find("#mend-cover input[name=percent]").GetAttribute("value").ShouldBe("104");
         browser.Find("#mended > details form[action*=Unmend] button:last-of-type").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended > details")).Count == 1);
+        browser.Until(() => browser.Count("#mended > details") == 1);
         File.WriteAllText(file, "no PDF at all");
         browser.Find("#mend-cover input[type=file]").SendKeys(file);
         browser.Until(() => browser.Text("#unmended").Contains("this is no PDF", StringComparison.Ordinal));
         browser.Find("#mended > details form[action*=Unmend] button:last-of-type").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended")).Count == 0);
+        browser.Until(() => browser.Count("#mended") == 0);
     }
 
     [Fact]
@@ -212,7 +212,7 @@ public sealed class CheckAndPressTests(Browser browser)
         browser.Find("input[name=cover]").SendKeys(file);
         browser.Find("form[aria-label='From its facts'] button").Click();
         browser.Until(() => browser.Driver.Url.Contains("/press", StringComparison.Ordinal));
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#mended > details")).Count == 1);
+        browser.Until(() => browser.Count("#mended > details") == 1);
         browser.Text("#mended").ShouldContain($"{title}.pdf");
         var begun = desk.Bench.All().Single(j => j.Job.Ticket.Title == title).Job;
         begun.Take.Name.ShouldBe("Finished cover");

@@ -330,11 +330,11 @@ public sealed class HandTests(Browser browser)
         browser.Until(() => browser.Text("#offers").Contains("copy to back", StringComparison.Ordinal));
         browser.Script("return document.activeElement.closest('#offers') !== null").ShouldBe(true);
         Key("Escape");
-        browser.Until(() => browser.Driver.FindElements(By.Id("offers")).Count == 0);
+        browser.Until(() => browser.Count("#offers") == 0);
         browser.Script(press);
         browser.AndWait(() => browser.Find("#offers [data-arrange=copy]").Click());
         browser.Until(() => Saved().Job.Items.Count() == count + 1);
-        browser.Driver.FindElements(By.Id("offers")).ShouldBeEmpty();
+        browser.Count("#offers").ShouldBe(0);
         Back();
 
         // Added by Enter, it has the keys itself: Enter again adds no second.
@@ -361,9 +361,9 @@ public sealed class HandTests(Browser browser)
                 "bubbles: true }))")])
         {
             browser.Find("#tracing-book summary").Click();
-            browser.Until(() => browser.Driver.FindElements(By.CssSelector("#tracing-book[open]")).Count == 1);
+            browser.Until(() => browser.Count("#tracing-book[open]") == 1);
             close();
-            browser.Until(() => browser.Driver.FindElements(By.CssSelector("#tracing-book[open]")).Count == 0);
+            browser.Until(() => browser.Count("#tracing-book[open]") == 0);
         }
 
         browser.Script("document.activeElement.blur()");

@@ -39,7 +39,7 @@ public sealed class HousesTests(Browser browser)
         browser.Text("#house-news").ShouldContain("bleed: 3 mm → 4 mm");
         browser.Text("#house-news").ShouldContain("sheet’s width 307.6 mm → 309.6 mm (+2 mm)");
         browser.AndWait(() => browser.Find("#house-news [data-take=rules]").Click());
-        browser.Until(() => browser.Driver.FindElements(By.Id("house-news")).Count == 0);
+        browser.Until(() => browser.Count("#house-news") == 0);
         browser.Text("#sums").ShouldContain("309.6 × 218 mm");
 
         browser.Go("/houses/plover-2");
@@ -49,7 +49,7 @@ public sealed class HousesTests(Browser browser)
         browser.Text("main").ShouldContain("its house’s rules have changed");
         browser.Go("/houses/plover-2");
         browser.Find("form[action*='Away'] button").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("form[action*='Out'] button")).Count == 1);
+        browser.Until(() => browser.Count("form[action*='Out'] button") == 1);
     }
 
     [Fact]

@@ -59,7 +59,7 @@ public sealed class InsideScreenTests(Browser browser)
         Press(Keys.Home, () => Shown == "1");
         // Run by run, with its settings in place, and back again.
         Press(Keys.Shift + Keys.ArrowRight, () => Shown == "2 | 3");
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("[data-run-settings='openings']")).Count > 0);
+        browser.Until(() => browser.Count("[data-run-settings='openings']") > 0);
         // The hand on the block.
         browser.Script("""
             const leaf = document.querySelector('[data-leaf="24"] rect').getBoundingClientRect();
@@ -83,7 +83,7 @@ public sealed class InsideScreenTests(Browser browser)
         // Double, move, take out, each a step.
         browser.Script("document.activeElement?.blur()");
         browser.Find("#row-swarms [data-pick]").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("[data-run-settings='swarms']")).Count > 0);
+        browser.Until(() => browser.Count("[data-run-settings='swarms']") > 0);
         browser.AndWait(() => browser.Find("[data-run-settings='swarms'] [data-double-run]").Click());
         Job(hive).Inside!.Runs.Count.ShouldBe(6);
         browser.AndWait(() => browser.Find("[data-run-settings='swarms'] [data-shift-run='1']").Click());

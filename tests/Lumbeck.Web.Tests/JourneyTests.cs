@@ -164,9 +164,9 @@ public sealed class JourneyTests(Browser browser)
         Art(id).ShouldContain("<use href");
         browser.AndWait(() => browser.Find($"#row-{id} [data-order='-1']").Click());
         browser.AndWait(() => browser.Find($"#row-{id} [data-remove]").Click());
-        browser.Until(() => browser.Driver.FindElements(By.Id("row-" + id)).Count == 0);
+        browser.Until(() => browser.Count("#row-" + id) == 0);
         browser.StepBack();
-        browser.Until(() => browser.Driver.FindElements(By.Id("s-" + id)).Count == 1);
+        browser.Until(() => browser.Count("#s-" + id) == 1);
         ((string)browser.Script("return document.getElementById(arguments[0]).namespaceURI", "s-" + id)!)
             .ShouldBe("http://www.w3.org/2000/svg");
         browser.AndWait(() => browser.Find("#docket [data-step=forward]").Click());
@@ -184,7 +184,7 @@ public sealed class JourneyTests(Browser browser)
         browser.Find("#zones").GetDomAttribute("hidden").ShouldBeNull();
         browser.Script("document.activeElement.blur(); document.body.dispatchEvent(new KeyboardEvent('keydown', { " +
             "key: 'Escape', bubbles: true }))");
-        browser.Until(() => browser.Driver.FindElements(By.Id("f-item-blurb-words")).Count == 0);
+        browser.Until(() => browser.Count("#f-item-blurb-words") == 0);
     }
 
     [Fact]

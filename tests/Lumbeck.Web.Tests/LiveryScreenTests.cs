@@ -22,7 +22,7 @@ public sealed class LiveryScreenTests(Browser browser)
         browser.Go($"/jobs/{slug}/wrap");
         // An empty sheet offers them first; what is tried on leaves no step.
         browser.Until(() => browser.Find("#fitting").Displayed);
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#fits img[src*='worn.jpg']")).Count
+        browser.Until(() => browser.Count("#fits img[src*='worn.jpg']")
             == LiveryShelf.All.Length);
         Press(Keys.ArrowRight);
         browser.Until(() => browser.Text("#fit-livery") == LiveryShelf.All[0].Name);
@@ -32,7 +32,7 @@ public sealed class LiveryScreenTests(Browser browser)
         Press("s");
         browser.Find("#worn[href*='seed=2']");
         Press(Keys.Escape);
-        browser.Until(() => browser.Driver.FindElements(By.Id("worn")).Count == 0);
+        browser.Until(() => browser.Count("#worn") == 0);
         Desk.Jobs.Job(slug).Job.Wraps[0].Takes.Count.ShouldBe(1);
 
         browser.Find("#see-fitting").Click();
@@ -90,7 +90,7 @@ public sealed class LiveryScreenTests(Browser browser)
         job.Take.Worn!.Livery.ShouldStartWith("low-water");
         browser.Go("/looks");
         browser.Find("[id^=livery-low-water] form button").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("[id^=livery-low-water]")).Count == 0);
+        browser.Until(() => browser.Count("[id^=livery-low-water]") == 0);
     }
 
     private void Press(string pressed) => new OpenQA.Selenium.Interactions.Actions(browser.Driver).SendKeys(pressed)

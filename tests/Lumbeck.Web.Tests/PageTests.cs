@@ -47,7 +47,7 @@ public sealed class PageTests(Browser browser)
         browser.Go("/jobs/tidewatcher/wrap");
         browser.Script("document.body.dispatchEvent(new KeyboardEvent('keydown', { key: arguments[0], bubbles: true }))", key);
         browser.Until(() =>
-            browser.Driver.FindElements(By.CssSelector("dialog[open], #tour:not([hidden])")).Count == 1);
+            browser.Count("dialog[open], #tour:not([hidden])") == 1);
         Sound(key);
     }
 

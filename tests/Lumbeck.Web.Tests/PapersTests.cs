@@ -121,9 +121,9 @@ public sealed class PapersTests(Browser browser)
 
         // From the Drawer, by its name.
         browser.Find("#kept-front summary").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#kept-front [data-kept]")).Count > 2);
+        browser.Until(() => browser.Count("#kept-front [data-kept]") > 2);
         browser.Find("#kept-front [name=find]").SendKeys("of the sound");
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#kept-front [data-kept]")).Count == 1);
+        browser.Until(() => browser.Count("#kept-front [data-kept]") == 1);
         browser.AndWait(() => browser.Script("document.querySelector('#kept-front [data-kept]').click()"));
         Job.Items.OfType<PictureItem>().Count(p => p.Picture?.Name == "gull of the sound.svg").ShouldBe(2);
         var drawing = Job.Items.OfType<PictureItem>().Last();
@@ -133,7 +133,7 @@ public sealed class PapersTests(Browser browser)
 
         browser.Find("#papers summary").Click();
         browser.AndWait(() => browser.Find("#papers [data-text='own motif']").Click());
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#papers [data-motif]")).Count > 0);
+        browser.Until(() => browser.Count("#papers [data-motif]") > 0);
         browser.AndWait(() => browser.Script("document.querySelector('#papers [data-motif]').click()"));
         Paper.ShouldBeOfType<OwnMotif>().Motif!.Name.ShouldBe("gull of the sound.svg");
         browser.AndWait(() =>
@@ -152,7 +152,7 @@ public sealed class PapersTests(Browser browser)
         browser.StepBack();
         Paper.MovedRight.ShouldBe(moved);
         browser.Find("#see-paper").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector(".paper-ring")).Count == 0);
+        browser.Until(() => browser.Count(".paper-ring") == 0);
         // The same of a paper in a shape, about its own middle.
         browser.AndWait(() => browser.Find("#list-front [data-add='paper']").Click());
         var filled = Job.Items.OfType<RectItem>().First(r => r.Fill?.Pattern is not null).Id;
@@ -161,14 +161,14 @@ public sealed class PapersTests(Browser browser)
         browser.Until(() =>
         {
             browser.Script($"document.getElementById('paper-hand-{filled}')?.click()");
-            return browser.Driver.FindElements(By.CssSelector(".paper-ring")).Count == 1;
+            return browser.Count(".paper-ring") == 1;
         });
         ByHand("[data-knob]", 0, 60);
         shape().Turn.ShouldBeGreaterThan(20);
         ByHand("#sheet", 50, 0);
         shape().MovedRight.ShouldBeGreaterThan(was.MovedRight + 3);
         browser.Script($"document.getElementById('paper-hand-{filled}').click()");
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector(".paper-ring")).Count == 0);
+        browser.Until(() => browser.Count(".paper-ring") == 0);
         browser.AndWait(() => browser.Script($"document.querySelector('#row-{filled} [data-remove]').click()"));
         // As it was, for what else is tried on this cover.
         browser.AndWait(() => browser.Script("document.querySelector('#papers [data-text=none]').click()"));

@@ -43,7 +43,7 @@ public sealed class PictureTests(Browser browser)
         browser.Find($"#row-{id} .text-brick");
         browser.Type($"#f-item-{id}-width", "70 mm");
         browser.Type($"#f-item-{id}-height", "40 mm");
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector($"#row-{id} p.text-brick")).Count == 0);
+        browser.Until(() => browser.Count($"#row-{id} p.text-brick") == 0);
         var before = browser.Find($"#s-{id} image").GetDomAttribute("transform");
         browser.Type($"#f-item-{id}-pan-y", "-100 %");
         browser.Until(() => browser.Find($"#s-{id} image").GetDomAttribute("transform") != before);

@@ -46,7 +46,7 @@ public sealed class PlatesTests(Browser browser)
         var mark = Saved("trouble").Composed.Sheets[0].Scene.Piece("road")!.Marks.OfType<GrownMark>().Single();
         var desk = browser.Desk;
         browser.Until(() => desk.Drawer.Pictures.Grown.Has(mark));
-        browser.Until(() => browser.Driver.FindElements(By.Id("works")).Count == 0);
+        browser.Until(() => browser.Count("#works") == 0);
         browser.Type("#f-item-road-grow-seed", "5");
         ((PictureItem)Saved("trouble").Job.Item("road")!).Growth!.Seed.ShouldBe(5);
         Back(5);
@@ -119,7 +119,7 @@ public sealed class PlatesTests(Browser browser)
         browser.Type("#f-ground-tracing-strength", "60 %");
         browser.Find("#tracing image").GetDomAttribute("opacity").ShouldBe(".6");
         browser.AndWait(() => browser.Find("#tracing-book [data-fact='ground/tracing']").Click());
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#tracing image")).Count == 0);
+        browser.Until(() => browser.Count("#tracing image") == 0);
         Back(3);
     }
 

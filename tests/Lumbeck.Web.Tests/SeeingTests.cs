@@ -72,7 +72,7 @@ public sealed class SeeingTests(Browser browser)
         for (var n = 1; n <= 4; n++) touch("touchMove", (800 - (n * 15), 300), (860 + (n * 15), 300));
         touch("touchEnd");
         Scale().ShouldBeGreaterThan(scale * 1.8);
-        browser.Driver.FindElements(By.Id("carried")).ShouldBeEmpty();
+        browser.Count("#carried").ShouldBe(0);
         browser.Tick.ShouldBe(tick);
     }
 
@@ -80,7 +80,7 @@ public sealed class SeeingTests(Browser browser)
     public void Panel_item_and_true_size_are_one_key_away()
     {
         browser.Go("/jobs/tidewatcher/wrap?item=author");
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#sheet .over")).Count == 1);
+        browser.Until(() => browser.Count("#sheet .over") == 1);
         Key("p");
         var front = Saved().Composed.Geometry.Sheet.Panel(Part.Front)!.Edge;
         var v = View();
@@ -110,7 +110,7 @@ public sealed class SeeingTests(Browser browser)
     public void One_panel_alone_and_zones_by_kind_change_what_is_seen_and_not_the_cover()
     {
         browser.Go("/jobs/tidewatcher/wrap?item=author");
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#sheet .over")).Count == 1);
+        browser.Until(() => browser.Count("#sheet .over") == 1);
         var tick = browser.Tick;
         Key("a");
         browser.Find("#on-sheet").GetDomAttribute("clip-path").ShouldBe("url(#alone)");
@@ -159,9 +159,9 @@ public sealed class SeeingTests(Browser browser)
         browser.Until(() =>
             browser.Text("#tour-says")
                 .EndsWith("corner at head left: bare, up to 0.008 in wide", StringComparison.Ordinal));
-        browser.Driver.FindElements(By.CssSelector("#bare rect")).Count.ShouldBe(1);
+        browser.Count("#bare rect").ShouldBe(1);
         Key("Escape");
-        browser.Driver.FindElements(By.CssSelector("#bare")).ShouldBeEmpty();
+        browser.Count("#bare").ShouldBe(0);
         Back();
     }
 
@@ -181,7 +181,7 @@ public sealed class SeeingTests(Browser browser)
         browser.Find("[data-book=back]").Click();
         browser.Find(".leaf-back-flap").Displayed.ShouldBeTrue();
         browser.Find(".stage").SendKeys(Keys.Escape);
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#book[open]")).Count == 0);
+        browser.Until(() => browser.Count("#book[open]") == 0);
     }
 
     [Fact]
@@ -266,7 +266,7 @@ public sealed class SeeingTests(Browser browser)
         browser.Find("#row-title [aria-expanded=true]");
         browser.AndWait(() => browser.Find("#row-title [data-remove]").Click());
         browser.Go("/jobs/orrin/takes");
-        browser.Driver.FindElements(By.CssSelector("main li")).Count.ShouldBe(2);
+        browser.Count("main li").ShouldBe(2);
         browser.Until(() =>
             (bool)browser.Script("return [...document.images].every(i => i.complete && i.naturalWidth > 0)")!);
         browser.Find("#take-first .press").Click();
@@ -281,19 +281,19 @@ public sealed class SeeingTests(Browser browser)
     public void A_step_is_named_found_again_and_brought_back()
     {
         browser.Go("/jobs/calder/wrap?item=title");
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#sheet .over")).Count == 1);
+        browser.Until(() => browser.Count("#sheet .over") == 1);
         var start = Saved("calder");
         browser.AndWait(() => Key("ArrowDown"));
         browser.AndWait(() => Key("q"));
         browser.Find("#docket a[href$='/steps']").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("main li")).Count >= 3);
+        browser.Until(() => browser.Count("main li") >= 3);
         browser.Until(() =>
             (bool)browser.Script("return [...document.images].every(i => i.complete && i.naturalWidth > 0)")!);
         var first = $"#step-{start.Revision}";
         browser.Find(first + " input[name=name]").SendKeys("before the turn" + Keys.Enter);
         browser.Until(() => browser.Text(first).StartsWith("before the turn", StringComparison.Ordinal));
         browser.Go("/jobs/calder/steps?named=true");
-        browser.Driver.FindElements(By.CssSelector("main li")).Count.ShouldBe(1);
+        browser.Count("main li").ShouldBe(1);
         browser.Find(first + " form:first-of-type button").Click();
         browser.Until(() => browser.Driver.Url.EndsWith("/wrap", StringComparison.Ordinal));
         JobJson.Write(Saved("calder").Job).ShouldBe(JobJson.Write(start.Job));

@@ -81,10 +81,10 @@ public sealed class TicketTests(Browser browser)
             foreach (var panel in s.Sheet.Panels.Where(p => p.CarriesText && p.Part != Part.Spine))
                 browser.Find($"#list-{panel.Part.Word()} [data-add=text]");
             browser.AndWait(() => browser.Find("[data-add=rectangle]").Click());
-            browser.Until(() => browser.Driver.FindElements(By.CssSelector("#art [id^=s-rectangle-] path")).Count == 1);
+            browser.Until(() => browser.Count("#art [id^=s-rectangle-] path") == 1);
         }
         browser.Go($"/jobs/{slug}/check");
-        browser.Driver.FindElements(By.CssSelector("aside > div svg")).Count.ShouldBe(sheets.Length);
+        browser.Count("aside > div svg").ShouldBe(sheets.Length);
         Desk.Jobs.Job(slug).Job.Items.Count().ShouldBe(sheets.Length);
     }
 
@@ -132,7 +132,7 @@ public sealed class TicketTests(Browser browser)
         Desk.Jobs.Job(slug).Job.Ticket.Pages.ShouldBe(312);
         // Left alone, it is as it was.
         field.SendKeys(Keys.Escape);
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#plan .ghost")).Count == 0);
+        browser.Until(() => browser.Count("#plan .ghost") == 0);
         browser.Sum("spine").ShouldStartWith("156 leaves");
         Desk.Jobs.Job(slug).Job.Ticket.Pages.ShouldBe(312);
         // Taken over, the old outline stays for comparison until the next step.
@@ -140,7 +140,7 @@ public sealed class TicketTests(Browser browser)
         browser.Until(() => browser.Text("#changes").StartsWith("Changed:", StringComparison.Ordinal));
         browser.Find("#plan .ghost");
         browser.Type("#f-ticket-subtitle", "a novel");
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("#plan .ghost")).Count == 0);
+        browser.Until(() => browser.Count("#plan .ghost") == 0);
         // A usual size is tried when it is pointed at, taken over when it is pressed.
         browser.Find("#sizes summary").Click();
         var size = browser.Find("#sizes [data-text='6 × 9 in']");

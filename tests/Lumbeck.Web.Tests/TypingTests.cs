@@ -69,8 +69,8 @@ public sealed class TypingTests(Browser browser)
         Keys(OpenQA.Selenium.Keys.Backspace);
         Item("praise").Words.ShouldEndWith("“It’s” ");
         new Actions(browser.Driver).SendKeys(OpenQA.Selenium.Keys.Escape).Perform();
-        browser.Until(() => browser.Driver.FindElements(By.Id("typed-in")).Count == 0);
-        browser.Driver.FindElements(By.Id("caret")).ShouldBeEmpty();
+        browser.Until(() => browser.Count("#typed-in") == 0);
+        browser.Count("#caret").ShouldBe(0);
         StepBackTo(before);
     }
 
@@ -92,7 +92,7 @@ public sealed class TypingTests(Browser browser)
         var range = path.Split('@')[1].Split('-').Select(int.Parse).ToArray();
         range[0].ShouldBe(0);
         range[1].ShouldBeInRange(10, 22);
-        browser.Driver.FindElements(By.CssSelector("#caret .over-letters")).Count.ShouldBeGreaterThan(5);
+        browser.Count("#caret .over-letters").ShouldBeGreaterThan(5);
         browser.Type($"input[data-fact='{path}']", "30 pt");
         var run = Item("lead").Runs.ShouldHaveSingleItem();
         (run.From, run.To, run.Style.Size).ShouldBe((0, range[1], Length.FromPoints(30)));
@@ -116,7 +116,7 @@ public sealed class TypingTests(Browser browser)
         Math.Abs(Caret().X - at.X).ShouldBeLessThan(15);
         Saved().Revision.ShouldBe(revision);
         new Actions(browser.Driver).MoveToElement(browser.Find("#hits [data-pick=title]")).Click().Perform();
-        browser.Until(() => browser.Driver.FindElements(By.Id("typed-in")).Count == 0);
+        browser.Until(() => browser.Count("#typed-in") == 0);
     }
 
     [Fact]
@@ -125,7 +125,7 @@ public sealed class TypingTests(Browser browser)
         var before = Saved().Revision;
         browser.Go($"/jobs/{Slug}/wrap?item=author");
         browser.Find("[data-faces=author]").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector(".face-row")).Count > 50);
+        browser.Until(() => browser.Count(".face-row") > 50);
         var rows = browser.Driver.FindElements(By.CssSelector(".face-row"));
         // Those of this job first, with the words of the item.
         rows[0].Text.ShouldContain("in this job");
@@ -230,7 +230,7 @@ public sealed class TypingTests(Browser browser)
         foreach (var more in browser.Driver.FindElements(By.CssSelector("#row-title details > summary"))) more.Click();
         sound("settings unfolded");
         browser.Find("[data-faces=title]").Click();
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector(".face-row")).Count > 50);
+        browser.Until(() => browser.Count(".face-row") > 50);
         sound("faces");
         Open("title");
         sound("typing");
