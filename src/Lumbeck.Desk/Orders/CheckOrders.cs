@@ -17,17 +17,26 @@ public static class CheckOrders
             : on.Composed;
     }
 
-    /// <summary>Queues the looking at several jobs; the next who ask for them know.</summary>
+    /// <summary>
+    /// Has several jobs looked at, one after the other; the next who ask for them know. Nothing where some are being
+    /// looked at.
+    /// </summary>
     public static void CheckBeside(this PressDesk press, IEnumerable<BenchPlace> places)
     {
         var waiting = places.ToList();
-        if (waiting.Count > 0)
-            _ = Task.Run(() =>
+        if (waiting.Count == 0 || !press.LookingOver.Wait(0)) return;
+        _ = Task.Run(async () =>
+        {
+            try
             {
-                try { foreach (var p in waiting) Add(press, new(p.Id, p.Slug, 0, press.Jobs.Compose(p.Revision))); }
-                // What is wrong with one is told where it is opened.
-                catch (Exception e) when (e is Refusal or IOException or ObjectDisposedException) { }
-            });
+                foreach (var p in waiting)
+                    // What is wrong with one is told where it is opened.
+                    try { await press.CheckBeside(new OnBench(p.Id, p.Slug, 0, press.Jobs.Compose(p.Revision))); }
+                    catch (Exception e) when (e is Refusal or IOException) { }
+            }
+            catch (Exception e) when (e is ObjectDisposedException or OperationCanceledException) { /* the end */ }
+            finally { press.LookingOver.Release(); }
+        });
     }
 
     private static string Add(PressDesk press, OnBench on) =>
