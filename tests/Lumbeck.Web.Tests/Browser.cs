@@ -45,7 +45,9 @@ public sealed class Browser : IDisposable
 
     private static ChromeDriver Opened(ChromeDriverService service, ChromeOptions options)
     {
-        var driver = new ChromeDriver(service, options);
+        // As long as a machine that has other work may take to begin.
+        service.InitializationTimeout = TimeSpan.FromMinutes(3);
+        var driver = new ChromeDriver(service, options, TimeSpan.FromMinutes(3));
         driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
             new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
         return driver;
