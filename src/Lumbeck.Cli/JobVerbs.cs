@@ -103,8 +103,7 @@ internal static class JobVerbs
             else
             {
                 foreach (var f in findings)
-                    Console.WriteLine($"{(f.Waived is null ? f.Severity.Word() : "waived"),-8} {f.Id,-18} " +
-                        $"{f.Measured}; wanted: {f.Limit}. {f.Why}{(f.Waived is { } why ? $" Waived: {why}" : "")}");
+                    Console.WriteLine(Say.Finding(f));
                 Console.WriteLine($"{on.Job.Ticket.Title}: {ready.Say()}.");
             }
             return ready.Stops + ready.Todos > 0 ? 1 : 0;

@@ -77,7 +77,7 @@ internal static class OrderVerbs
         {
             if (target is not null) Console.WriteLine($"{target}: {new FileInfo(target).Length / 1000} kB.");
             foreach (var f in made.Found ?? [])
-                Console.WriteLine($"{f.Severity.Word(),-8} {f.Id,-18} {f.Measured}; wanted: {f.Limit}. {f.Why}");
+                Console.WriteLine(Say.Finding(f));
             if (found is not null) Console.WriteLine($"{found.Say()}.");
             if (made.Pressed is { Verdict.Length: > 0 } judged) Console.WriteLine($"{judged.House}: {judged.Verdict}.");
         }

@@ -37,6 +37,11 @@ internal static class Say
         finally { File.Delete(aside); }
     }
 
+    /// <summary>A finding in a line: how grave it is, which, and what is wanted.</summary>
+    public static string Finding(Finding f) =>
+        $"{(f.Waived is null ? f.Severity.Word() : "waived"),-8} {f.Id,-18} {f.Measured}; wanted: {f.Limit}. {f.Why}" +
+        (f.Waived is { } why ? $" Waived: {why}" : "");
+
     public static string Sentence(string text)
     {
         var one = text.ReplaceLineEndings(" ").Trim();

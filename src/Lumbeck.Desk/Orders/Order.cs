@@ -1,5 +1,5 @@
-using System.Text;
 using System.Text.Json;
+using System.Text.Json.Serialization;
 
 namespace Lumbeck.Desk.Orders;
 
@@ -20,6 +20,9 @@ public sealed record Order
 
     /// <summary>The form an order is written in.</summary>
     public const int Form = 1;
+
+    /// <summary>The form this one is in; what tells an order from all else stands first.</summary>
+    public int LumbeckOrder { get; init; } = Form;
 
     /// <summary>One of the kinds.</summary>
     public required string Kind { get; init; }
@@ -48,7 +51,18 @@ public sealed record Order
     public string? Picture { get; init; }
 
     /// <summary>The job as it was ordered; null where a picture alone is grown.</summary>
+    [JsonConverter(typeof(StoredJob))]
     public Job? Job { get; init; }
+
+    /// <summary>A job within an order, in the form that jobs are stored in.</summary>
+    private sealed class StoredJob : JsonConverter<Job>
+    {
+        public override Job Read(ref Utf8JsonReader reader, System.Type typeToConvert, JsonSerializerOptions options) =>
+            JobJson.Read(JsonSerializer.SerializeToUtf8Bytes(JsonElement.ParseValue(ref reader)), _ => { });
+
+        public override void Write(Utf8JsonWriter writer, Job value, JsonSerializerOptions options) =>
+            writer.WriteRawValue(JobJson.Written(value));
+    }
 
     /// <summary>An order of what is on the bench.</summary>
     /// <param name="kind">Its kind.</param>
@@ -68,15 +82,10 @@ public sealed record Order
         Job = on.Job,
     };
 
-    private sealed record Written(int LumbeckOrder, string Kind, string Plan, string JobId, string Slug, long Revision,
-        string At, string? House = null, string? Picture = null, JsonElement? Job = null);
-
     /// <summary>The order as JSON.</summary>
     /// <param name="withJob">Whether its job goes with it here.</param>
-    public string Write(bool withJob = true) => JsonSerializer.Serialize(
-        new Written(Form, Kind, Plan, JobId, Slug, Revision, At, House, Picture,
-            withJob && Job is { } job ? JsonSerializer.Deserialize<JsonElement>(JobJson.Written(job)) : null),
-        JobJson.Options);
+    public string Write(bool withJob = true) =>
+        JsonSerializer.Serialize(withJob ? this : this with { Job = null }, JobJson.Options);
 
     /// <summary>Whether a text is an order at all; before there were any, a piece had less.</summary>
     public static bool IsOne(string text) => text.StartsWith("{\"lumbeckOrder\"", StringComparison.Ordinal);
@@ -87,20 +96,9 @@ public sealed record Order
     {
         try
         {
-            var read = JsonSerializer.Deserialize<Written>(text, JobJson.AtTheDoor);
-            if (read is not { LumbeckOrder: Form }) throw No("it is of a later version");
-            return new()
-            {
-                Kind = read.Kind,
-                Plan = read.Plan,
-                JobId = read.JobId,
-                Slug = read.Slug,
-                Revision = read.Revision,
-                At = read.At,
-                House = read.House,
-                Picture = read.Picture,
-                Job = read.Job is { } job ? JobJson.Read(Encoding.UTF8.GetBytes(job.GetRawText()), _ => { }) : null,
-            };
+            return JsonSerializer.Deserialize<Order>(text, JobJson.AtTheDoor) is { LumbeckOrder: Form } order
+                ? order
+                : throw No("it is of a later version");
         }
         catch (JsonException) { throw No("it is damaged, or no order of Lumbeck’s"); }
     }
