@@ -59,6 +59,7 @@ public static class OrderKinds
                 ? new() { Found = press.Checks.Whole(of, () => told(0)) }
                 : new() { Of = of, Found = press.Checks.Plates(of, () => told(0)) };
         }
+        catch (Refusal r) { throw new Refusal("plates", $"the inks can’t be looked at: {r.Message}"); }
         catch (Exception e) when (e is IOException or NetVips.VipsException)
         {
             throw new Refusal("plates", "the inks can’t be looked at: a picture of this cover can’t be read");

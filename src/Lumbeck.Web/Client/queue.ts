@@ -215,7 +215,8 @@ export async function plated(): Promise<boolean> {
   // What can't be painted now is said, unless something is asked, and asked for again after the next edit.
   if (!answer.ok) {
     const said = (await answer.json().catch(() => null)) as Problem | null;
-    if (said?.detail && !document.querySelector('#notice[data-asks]')) tell(said.detail);
+    if (said?.detail && !document.querySelector('#notice[data-asks]'))
+      tell(said.detail.charAt(0).toUpperCase() + said.detail.slice(1) + '.');
     return true;
   }
   const text = await answer.text();
