@@ -353,5 +353,5 @@ if (base) setInterval(() => {
   // What a hand carries is not drawn anew under it.
   if (busy || waiting.length > 0 || document.hidden || document.querySelector('.carrying')) return;
   busy = true;
-  void news().finally(() => { busy = false; if (waiting.length > 0 || wanted !== shown) void drain(); });
+  void news().finally(() => { busy = false; void drain(); });
 }, 1000);
