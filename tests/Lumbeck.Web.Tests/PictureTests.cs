@@ -4,7 +4,7 @@ using OpenQA.Selenium;
 namespace Lumbeck.Web.Tests;
 
 /// <summary>Pictures put into frames and dropped on panels, in a real browser.</summary>
-[Collection("another browser")]
+[Collection("browser")]
 public sealed class PictureTests(Browser browser)
 {
     private OnBench Saved() =>

@@ -6,7 +6,7 @@ namespace Lumbeck.Web.Tests;
 /// <summary>
 /// Typing on the sheet, choosing faces and matching, in a real browser: what it does is read from the saved job.
 /// </summary>
-[Collection("another browser")]
+[Collection("browser")]
 public sealed class TypingTests(Browser browser)
 {
     private const string Slug = "tidewatcher";
