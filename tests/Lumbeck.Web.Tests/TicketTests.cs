@@ -131,18 +131,8 @@ public sealed class TicketTests(Browser browser)
         browser.Sum("spine").ShouldStartWith("170 leaves");
         Desk.Jobs.Job(slug).Job.Ticket.Pages.ShouldBe(312);
         // Left alone, it is as it was, even where the page is just asking what others did.
-        browser.Script("""
-            const ask = window.fetch.bind(window);
-            window.fetch = async (to, how) => {
-              if (!String(to).includes('/news?')) return ask(to, how);
-              window.fetch = ask;
-              const held = new Promise(release => { window.release = release; });
-              const answer = await ask(to, how);
-              await held;
-              return answer;
-            };
-            """);
-        browser.Until(() => browser.Script("return window.release !== undefined") is true);
+        HoldNews();
+        Held();
         field.SendKeys(Keys.Escape);
         browser.Script("window.release()");
         browser.Until(() => browser.Count("#plan .ghost") == 0);
@@ -157,12 +147,40 @@ public sealed class TicketTests(Browser browser)
         // A usual size is tried when it is pointed at, taken over when it is pressed.
         browser.Find("#sizes summary").Click();
         var size = browser.Find("#sizes [data-text='6 × 9 in']");
-        new OpenQA.Selenium.Interactions.Actions(browser.Driver).MoveToElement(size).Perform();
+        PointAt(browser.Find("#sizes [data-text='5.5 × 8.5 in']"));
+        browser.Until(() => browser.Text("#changes").Contains("panel 5 in → 5.5 in", StringComparison.Ordinal));
+        // From one straight to the next, though what is saved is still on its way.
+        HoldNews();
+        PointAt(size);
+        Held();
+        browser.Until(() => browser.Script("return window.tries") is > 0L);
+        browser.Script("window.release()");
         browser.Until(() => browser.Text("#changes").Contains("panel 5 in → 6 in (+1 in)", StringComparison.Ordinal));
         browser.AndWait(() => size.Click());
         browser.Until(() => browser.Find("#f-ticket-trim").GetDomProperty("value") == "6 × 9 in");
         browser.Find("#sizes").GetDomAttribute("open").ShouldBeNull();
     }
+
+    private void PointAt(OpenQA.Selenium.IWebElement element) =>
+        new OpenQA.Selenium.Interactions.Actions(browser.Driver).MoveToElement(element).Perform();
+
+    /// <summary>The next answer to what the page asks of others waits until it is released; trials answered meanwhile are
+    /// counted.</summary>
+    private void HoldNews() => browser.Script("""
+        const ask = window.fetch.bind(window);
+        delete window.release;
+        window.tries = 0;
+        window.fetch = async (to, how) => {
+          const holds = String(to).includes('/news?') && !window.release;
+          const held = holds && new Promise(release => { window.release = () => { window.fetch = ask; release(); }; });
+          const answer = await ask(to, how);
+          await held;
+          if (String(to).endsWith('/try')) window.tries++;
+          return answer;
+        };
+        """);
+
+    private void Held() => browser.Until(() => browser.Script("return window.release !== undefined") is true);
 
     [Fact]
     public void A_printer_s_figures_are_explained_and_the_spine_pinned_and_unpinned()

@@ -145,13 +145,16 @@ export function choose(ids: string[]): void {
 
 // What a press would do to the sheet is shown while it is pointed at.
 const tries = 'button[data-try]';
+// The words on a button are entered and left within it.
+const tried = (e: Event): HTMLElement | null =>
+  onJob && e.target instanceof HTMLElement && e.target.matches(tries) ? e.target : null;
 const show = (e: Event): void => {
-  const at = onJob ? closest(e, tries) : null;
+  const at = tried(e);
   if (at)
     void tryOut(at.dataset.take ? { is: 'take-over', what: at.dataset.take as Beside }
       : { is: 'write', path: at.dataset.fact!, text: at.dataset.text ?? '' });
 };
-const hide = (e: Event): void => { if (onJob && closest(e, tries)) untry(); };
+const hide = (e: Event): void => { if (tried(e)) untry(); };
 document.addEventListener('pointerenter', show, true);
 document.addEventListener('pointerleave', hide, true);
 document.addEventListener('focusin', show);

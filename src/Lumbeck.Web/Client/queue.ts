@@ -107,6 +107,8 @@ export async function tryOut(ask: Ask): Promise<void> {
     // Overtaken by another try, or by the edit itself.
     if (!answer.ok || mine !== trying || waiting.length > 0) return;
     const text = await answer.text();
+    // It lies over what is saved, so what is being asked of that is shown first.
+    while (busy && mine === trying) await pause(10);
     if (mine !== trying || waiting.length > 0) return;
     tried = true;
     await htmx.swap({ text, target: body, sourceElement: body, swap: 'none' });
