@@ -26,6 +26,13 @@ public sealed class LinesTests
         lines.Count(l => l.Length > Usual).ShouldBeLessThan(lines.Count / 100);
     }
 
+    [Theory]
+    [InlineData(".cs")]
+    [InlineData(".cshtml")]
+    [InlineData(".ts")]
+    public void Lines_are_set_with_spaces_and_end_with_a_character(string kind) =>
+        Lines(kind).Where(l => l.Contains('\t') || l.EndsWith(' ')).ShouldBeEmpty();
+
     [Fact]
     public void A_file_has_one_namespace()
     {
