@@ -10,7 +10,7 @@ let since = document.body.dataset.now ?? '';
 let first = since !== '';
 let asking = false;
 // What was seen waiting or under way; its end is told.
-const seen = new Set<string>();
+const seen = new Map<string, Work>();
 
 /** Asks how the job's work gets on, and goes on asking while there is any. */
 export async function watch(): Promise<void> {
@@ -21,12 +21,16 @@ export async function watch(): Promise<void> {
       const answer = await fetch(`${base}/works${since ? `?since=${encodeURIComponent(since)}` : ''}`);
       if (!answer.ok) return;
       const { now, works } = (await answer.json()) as WorkList;
-      since = now;
+      // Until the end of what was seen is told, nothing that ended since then is passed over.
+      if (seen.size === 0) since = now;
       const going = works.filter(w => w.state === 'waiting' || w.state === 'running');
-      (first ? works : going).forEach(w => seen.add(w.id));
+      (first ? works : going).forEach(w => seen.set(w.id, w));
       first = false;
       show(going);
-      for (const w of works.filter(x => !going.includes(x) && seen.delete(x.id))) {
+      // What is not told of at all any more was under way when it was asked for, and had ended before: the clock of its
+      // end is read before that is written.
+      const gone = [...seen.values()].filter(w => !works.some(x => x.id === w.id)).map(w => ({ ...w, state: 'done' }));
+      for (const w of [...works, ...gone].filter(x => !going.includes(x) && seen.delete(x.id))) {
         if (w.state === 'failed') tell(`${w.says}: ${w.problem}`);
         if (w.state === 'done' && w.kind !== 'grow') return location.reload();
         document.dispatchEvent(new CustomEvent('lumbeck:worked', { detail: w }));
