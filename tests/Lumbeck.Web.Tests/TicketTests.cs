@@ -156,6 +156,19 @@ public sealed class TicketTests(Browser browser)
         browser.Until(() => browser.Script("return window.tries") is > 0L);
         browser.Script("window.release()");
         browser.Until(() => browser.Text("#changes").Contains("panel 5 in → 6 in (+1 in)", StringComparison.Ordinal));
+        // From its words to its edge it is still pointed at: nothing more is asked, and nothing taken away.
+        browser.Script("""
+            window.asked = [];
+            const ask = window.fetch.bind(window);
+            window.fetch = (to, how) => { window.asked.push(String(to)); return ask(to, how); };
+            """);
+        new OpenQA.Selenium.Interactions.Actions(browser.Driver)
+            .MoveToElement(size, (size.Size.Width / 2) - 2, (size.Size.Height / 2) - 2).Perform();
+        browser.Script("return document.elementsFromPoint(...arguments)[0].matches('button[data-try]')",
+            size.Location.X + size.Size.Width - 2, size.Location.Y + size.Size.Height - 2).ShouldBe(true);
+        browser.Until(() => browser.Script("return asked.some(a => a.includes('/news?'))") is true);
+        browser.Script("return asked.every(a => !a.includes('tried=true') && !a.endsWith('/try'))").ShouldBe(true);
+        browser.Text("#changes").ShouldContain("panel 5 in → 6 in (+1 in)");
         browser.AndWait(() => size.Click());
         browser.Until(() => browser.Find("#f-ticket-trim").GetDomProperty("value") == "6 × 9 in");
         browser.Find("#sizes").GetDomAttribute("open").ShouldBeNull();

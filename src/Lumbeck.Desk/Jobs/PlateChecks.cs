@@ -6,6 +6,9 @@ namespace Lumbeck.Desk.Jobs;
 /// <summary>The rules that need plates, and those of pages: what takes time to look at.</summary>
 public sealed class PlateChecks(JobDesk jobs)
 {
+    /// <summary>Held while jobs of a list are looked at, one after the other.</summary>
+    internal SemaphoreSlim LookingOver { get; } = new(1);
+
     /// <summary>What the plates of a revision show at a glance, and its pages.</summary>
     /// <param name="composed">The revision.</param>
     /// <param name="told">Is told before each sheet; may end the work by throwing.</param>

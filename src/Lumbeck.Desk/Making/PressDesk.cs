@@ -16,9 +16,6 @@ public sealed class PressDesk
 
     internal PlateChecks Checks { get; }
 
-    /// <summary>Held while jobs of a list are looked at.</summary>
-    internal SemaphoreSlim LookingOver { get; } = new(1);
-
     /// <summary>Long work, done beside everything else.</summary>
     public Works Works { get; }
 

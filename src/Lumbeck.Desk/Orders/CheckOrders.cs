@@ -24,7 +24,7 @@ public static class CheckOrders
     public static void CheckBeside(this PressDesk press, IEnumerable<BenchPlace> places)
     {
         var waiting = places.ToList();
-        if (waiting.Count == 0 || !press.LookingOver.Wait(0)) return;
+        if (waiting.Count == 0 || !press.Checks.LookingOver.Wait(0)) return;
         _ = Task.Run(async () =>
         {
             try
@@ -35,7 +35,7 @@ public static class CheckOrders
                     catch (Exception e) when (e is Refusal or IOException) { }
             }
             catch (Exception e) when (e is ObjectDisposedException or OperationCanceledException) { /* the end */ }
-            finally { press.LookingOver.Release(); }
+            finally { press.Checks.LookingOver.Release(); }
         });
     }
 
