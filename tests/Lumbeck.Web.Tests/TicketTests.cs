@@ -2,6 +2,7 @@ using Lumbeck.Desk;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using OpenQA.Selenium;
+using OpenQA.Selenium.Interactions;
 
 namespace Lumbeck.Web.Tests;
 
@@ -151,7 +152,7 @@ public sealed class TicketTests(Browser browser)
         browser.Until(() => browser.Text("#changes").Contains("panel 5 in → 5.5 in", StringComparison.Ordinal));
         // From one straight to the next, though what is saved is still on its way.
         HoldNews();
-        PointAt(size);
+        PointAt(size.FindElement(By.CssSelector("span")));
         Held();
         browser.Until(() => browser.Script("return window.tries") is > 0L);
         browser.Script("window.release()");
@@ -162,7 +163,7 @@ public sealed class TicketTests(Browser browser)
             const ask = window.fetch.bind(window);
             window.fetch = (to, how) => { window.asked.push(String(to)); return ask(to, how); };
             """);
-        new OpenQA.Selenium.Interactions.Actions(browser.Driver)
+        new Actions(browser.Driver)
             .MoveToElement(size, (size.Size.Width / 2) - 2, (size.Size.Height / 2) - 2).Perform();
         browser.Script("return document.elementsFromPoint(...arguments)[0].matches('button[data-try]')",
             size.Location.X + size.Size.Width - 2, size.Location.Y + size.Size.Height - 2).ShouldBe(true);
@@ -174,8 +175,8 @@ public sealed class TicketTests(Browser browser)
         browser.Find("#sizes").GetDomAttribute("open").ShouldBeNull();
     }
 
-    private void PointAt(OpenQA.Selenium.IWebElement element) =>
-        new OpenQA.Selenium.Interactions.Actions(browser.Driver).MoveToElement(element).Perform();
+    private void PointAt(IWebElement element) =>
+        new Actions(browser.Driver).MoveToElement(element).Perform();
 
     /// <summary>The next answer to what the page asks of others waits until it is released; trials answered meanwhile are
     /// counted.</summary>
