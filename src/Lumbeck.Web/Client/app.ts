@@ -21,6 +21,7 @@ import { shop } from './matching';
 import { paperByHand } from './paper';
 import { chosen, closed } from './walks';
 import { answered, pending, pick, picked, send, tryOut, untry, write } from './queue';
+import { holds, keyOf } from './queue/holds';
 import { tour, leave as leaveTour } from './tour';
 import { lensNearer } from './sheet';
 import { alone, farther, fitItem, fitPanel, fitSheet, measureScreen, nearer, trueSize } from './view';
@@ -167,7 +168,7 @@ document.addEventListener('keydown', e => {
   const key = e.key.toLowerCase();
   if ((e.ctrlKey || e.metaKey) && (key === 'z' || key === 'y')) {
     // In a field with words not sent yet, the browser's own undo is what is meant.
-    if (typing && (e.target as HTMLElement).dataset.dirty === 'true') return;
+    if (typing && holds.unsent(keyOf(e.target as HTMLElement))) return;
     e.preventDefault();
     return send({ is: 'step', way: key === 'y' || e.shiftKey ? 'forward' : 'back' });
   }
@@ -204,7 +205,7 @@ document.addEventListener('submit', e => {
 // A box that is ticked or not sends itself.
 document.addEventListener('change', e => {
   const box = e.target instanceof HTMLInputElement && e.target.dataset.toggle ? e.target : null;
-  if (box) write(box.dataset.toggle!, box.checked ? 'yes' : 'no');
+  if (box) write(box.dataset.toggle!, box.checked ? 'yes' : 'no', { field: keyOf(box) });
 });
 
 // A form that is only a file is sent as soon as one is picked.

@@ -2,11 +2,17 @@
 // what the server has not answered is sent again under its own id, which it applies only once.
 import { htmx } from './htmx';
 import { post } from './post';
+import { holds, keyOf, type Given } from './queue/holds';
+import { announce, clearNotice, notice, tell, told, unread, wrong } from './queue/notices';
 import type { Ask, Place, Problem, Sent } from './wire';
 
-/** Whether its maker still types, what follows once it is answered, and the gesture it is a part of. */
-export type How = { quiet?: boolean; done?: () => void; gesture?: string };
-type Entry = { id: string; ask: Ask; how: How; over?: boolean; failed?: number };
+export { announce, tell } from './queue/notices';
+
+type Field = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
+
+/** Whether its maker still types, what follows once it is answered, the gesture it is a part of, the field it is of. */
+export type How = { quiet?: boolean; done?: () => void; gesture?: string; field?: string };
+type Entry = { id: string; ask: Ask; how: How; given?: Given; over?: boolean; failed?: number };
 
 const session = crypto.randomUUID();
 const body = document.body;
@@ -20,8 +26,6 @@ const opened = tick;
 let shown: string | null = body.dataset.open || null; // what the page shows as picked
 let wanted: string | null = shown;                    // what it should show
 const waiting: Entry[] = [];
-// Texts that can't be read stay in their fields with what was said of them, whatever else changes meanwhile.
-const refused = new Map<string, { text: string; sentence: string }>();
 let busy = false;
 // Something not saved is shown in place of what is: the next answer brings the saved parts back.
 let tried = false;
@@ -48,17 +52,21 @@ export function typeIn(id: string, letters: string | null): void {
 
 /** Puts an edit in the queue. A quiet one is sent while its maker still types: what it can't read is not told yet. */
 export function send(ask: Ask, how: How = {}): void {
-  // A newer text for the same fact makes an older one that has not left yet unnecessary.
-  const same = fact(ask)
-    ? waiting.findIndex((e, i) => i > 0 && fact(e.ask) === fact(ask) && e.how.gesture === how.gesture)
-    : 0;
-  if (same > 0) waiting.splice(same, 1);
+  // A newer text for the same fact makes an older one unnecessary that was put in just before and has not left yet.
+  const last = waiting.length > 1 ? waiting.at(-1) : undefined;
+  if (last && fact(ask) && fact(last.ask) === fact(ask) && last.how.gesture === how.gesture) {
+    waiting.pop();
+    last.given?.done();
+  }
+  // What is stepped back to is what the field in hand shows, until keys change it again.
+  if (ask.is === 'step' && document.activeElement instanceof HTMLElement) holds.over(keyOf(document.activeElement));
   document.dispatchEvent(new CustomEvent('lumbeck:asked', { detail: ask.is }));
   put({ id: crypto.randomUUID(), ask, how });
 }
 
 function put(entry: Entry): void {
   trying++;
+  if (entry.how.field && 'text' in entry.ask) entry.given = holds.give(entry.how.field, entry.ask.text);
   waiting.push(entry);
   void drain();
 }
@@ -83,9 +91,6 @@ export const seenNow = () => ({ session, base: String(tick) });
 
 /** Whether anything has not been answered yet. */
 export const pending = () => waiting.length > 0;
-
-/** Whether nothing waits behind what is being answered. */
-export const caughtUp = () => waiting.length <= 1;
 
 /** Waits until all that was sent has been answered. */
 export async function answered(): Promise<void> {
@@ -135,17 +140,18 @@ async function drain(): Promise<void> {
     while (waiting.length > 0 || wanted !== shown || outdated) {
       if (waiting.length === 0) { const back = outdated; outdated = false; await news(back); continue; }
       const entry = waiting[0]!;
-      const settled = await leave(entry);
-      if (!settled) { await pause(1000); continue; }
+      const end = await leave(entry);
+      if (end === 'again') { await pause(1000); continue; }
       waiting.shift();
-      entry.how.done?.();
+      if (end === 'done') entry.how.done?.();
     }
   } finally {
     busy = false;
   }
 }
 
-async function leave(entry: Entry): Promise<boolean> {
+/** Sends an edit: it was made, it could not be made, or it is to be sent again. */
+async function leave(entry: Entry): Promise<'done' | 'refused' | 'again'> {
   const { id, ask, how, over } = entry;
   let answer: Response;
   try {
@@ -153,32 +159,37 @@ async function leave(entry: Entry): Promise<boolean> {
       sent(id, ask, { base: over ? null : tick, opened, gesture: how.gesture ?? null, open: shown, tried }));
   } catch {
     tell('The server does not answer. What you did is kept here and sent again.');
-    return false;
+    return 'again';
   }
   if (answer.ok) {
+    // Another text that could not be read is of the past, before its field is set.
+    if (fact(ask)) wrong(fact(ask), '');
+    entry.given?.done();
     await show(answer);
     announce(decodeURIComponent(answer.headers.get('X-Says') ?? ''));
-    if (fact(ask)) wrong(fact(ask), '');
     clearNotice();
-    return true;
+    return 'done';
   }
   if (answer.status === 507) {
     // There may be room again at any moment: nothing is left out for want of it.
     tell('The disk is full. What you did is kept here, and sent again until there is room.');
-    return false;
+    return 'again';
   }
   if (answer.status >= 500) {
     // What the server stumbles over time and again must not hold up what comes after it.
     entry.failed = (entry.failed ?? 0) + 1;
-    if (entry.failed < 4) { tell('The server could not do this just now; it is tried again.'); return false; }
+    if (entry.failed < 4) { tell('The server could not do this just now; it is tried again.'); return 'again'; }
     tell('The server could not do this last step, and it was left out; all before it is kept.');
-    return true;
+    entry.given?.failed();
+    return 'refused';
   }
-  if (answer.status === 413) { tell('That is more than a cover holds; nothing was changed.'); return true; }
-  const said = (await answer.json().catch(() => ({ path: '', detail: 'This can’t be done.' }))) as Problem;
+  const said = answer.status === 413 ? { path: '', detail: 'That is more than a cover holds; nothing was changed.' }
+    : (await answer.json().catch(() => ({ path: '', detail: 'This can’t be done.' }))) as Problem;
+  // What is said of a text that its maker has changed since would be said of another.
+  const same = entry.given?.failed() ?? true;
   if (answer.status === 409) conflict(said, ask, how);
-  else if (!how.quiet) wrong(said.path || fact(ask), said.detail, fact(ask));
-  return true;
+  else if (!how.quiet && same) wrong(said.path || fact(ask), said.detail, fact(ask), 'text' in ask ? ask.text : undefined);
+  return 'refused';
 }
 
 /** Asks for what others changed, and for the settings of the picked item. */
@@ -246,74 +257,24 @@ async function show(answer: Response, whole = true): Promise<void> {
   body.dataset.tick = String(tick);
 }
 
-/** Morphing leaves a touched field as its user left it; what the server says is what it shows,
-  but for the one being typed in. */
+/** Shows what is saved in a field, or the text that was refused there; not in one that is its maker's. */
+export function showSaved(field: Field): void {
+  if (holds.mine(keyOf(field))) return;
+  const kept = unread(field.dataset.fact ?? '');
+  const value = kept?.text ?? field.dataset.value ?? '';
+  if (field.value !== value) field.value = value;
+  if (kept) told(field.dataset.fact!, kept.sentence);
+}
+
+/** Morphing leaves a touched field as its user left it; what the server says is what it shows, but for those that
+  their maker types in, and those whose text is on its way. */
 function settle(): void {
-  for (const field of document.querySelectorAll<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>('[data-value]')) {
-    const value = field.dataset.value ?? '';
-    if (field === document.activeElement && field.dataset.dirty === 'true') continue;
-    const kept = refused.get(field.dataset.fact ?? '');
-    if (kept) {
-      field.value = kept.text;
-      told(field.dataset.fact!, kept.sentence);
-    } else if (field.value !== value) field.value = value;
-  }
+  for (const field of document.querySelectorAll<Field>('[data-value]')) showSaved(field);
   for (const box of document.querySelectorAll<HTMLInputElement>('[data-toggle]'))
-    box.checked = box.hasAttribute('checked');
+    if (!holds.mine(keyOf(box))) box.checked = box.hasAttribute('checked');
   const gone = wanted ? picked().filter(id => !document.getElementById(`row-${id}`)) : [];
   if (gone.length > 0) wanted = shown = picked().filter(id => !gone.includes(id)).join(',') || null;
   document.dispatchEvent(new Event('lumbeck:settled'));
-}
-
-/** Says what is wrong at its field (or at the one that was typed in), or takes the sentence away again. */
-export function wrong(path: string, sentence: string, typed = ''): void {
-  const at = says(path) ? path : typed;
-  const field = fieldOf(at);
-  if (sentence && field) refused.set(at, { text: field.value, sentence });
-  else refused.delete(path);
-  if (!says(at)) { if (sentence) tell(sentence); return; }
-  told(at, sentence);
-}
-
-const says = (path: string) => document.querySelector<HTMLElement>(`[data-says="${CSS.escape(path)}"]`);
-const fieldOf = (path: string) =>
-  document.querySelector<HTMLInputElement>(`:is(input, textarea, select)[data-fact="${CSS.escape(path)}"]`);
-
-function told(path: string, sentence: string): void {
-  const at = says(path)!;
-  const field = fieldOf(path);
-  at.textContent = sentence || at.dataset.hint || '';
-  at.classList.toggle('wrong', sentence !== '');
-  if (sentence) { field?.setAttribute('aria-invalid', 'true'); at.setAttribute('role', 'alert');
-    } else { field?.removeAttribute('aria-invalid'); at.removeAttribute('role'); }
-}
-
-function notice(): HTMLElement {
-  let n = document.getElementById('notice');
-  if (!n) {
-    n = document.createElement('div');
-    n.id = 'notice';
-    n.className = 'fixed left-1/2 -translate-x-1/2 bottom-11 z-30 bg-raised text-ink border border-edge border-l-4 '
-      + 'border-l-brass px-4 py-2 shadow-lg max-w-[760px] flex items-center gap-3';
-    n.setAttribute('role', 'alert');
-    body.append(n);
-  }
-  n.replaceChildren();
-  return n;
-}
-
-/** Says what was done to those who do not see it. */
-export function announce(sentence: string): void {
-  const at = document.getElementById('announced');
-  if (at && sentence) at.textContent = sentence;
-}
-
-function clearNotice(): void { document.querySelector('#notice:not([data-asks])')?.remove(); }
-
-export function tell(sentence: string): void {
-  const n = notice();
-  delete n.dataset.asks;
-  n.append(sentence);
 }
 
 /** Somebody else changed the same fact: both values, and a way on. */
@@ -337,14 +298,12 @@ function conflict(c: Problem, ask: Ask, how: How): void {
   const again = () => put({ id: crypto.randomUUID(), ask, how, over: true });
   if (step) n.append(words, choice('Leave it', () => {}), choice('Take it back', again));
   else n.append(words,
-    choice(`Keep ${short(theirs)}`, () => { undirty(); void news().then(settle); }),
+    choice(`Keep ${short(theirs)}`, () => void news().then(settle)),
     choice(`Use ${short(yours)}`, again));
-  undirty();
   void news();
 }
 
 const short = (s: string) => (s.length > 24 ? s.slice(0, 23) + '…' : s || 'nothing');
-const undirty = () => document.querySelectorAll<HTMLElement>('[data-dirty]').forEach(f => delete f.dataset.dirty);
 export const pause = (ms: number) => new Promise(r => setTimeout(r, ms));
 
 // Whoever leaves with something unanswered is asked first.

@@ -1,11 +1,17 @@
 // Typing on the sheet: a field out of sight takes the keys, the server sets the words, and the caret stands where the glyphs are.
-import { answered, caughtUp, editing, picked, send, typeIn } from './queue';
+import { answered, editing, pause, picked, send, typeIn } from './queue';
+import { holds } from './queue/holds';
 import { at, draw, hits, sheet, surfaceOf, toSheet, type Hit } from './sheet';
 
 type Stop = { at: number; line: number; x: number; y: number; turn: number; wide: number };
 type Line = { up: number; down: number };
 
 let field: HTMLTextAreaElement | null = null;
+/** The words as the server last had them when the field was set to them. */
+let known = '';
+let composing = false;
+let begun = false;
+let leaving = false;
 let item = '';
 let gesture = '';
 let burst = 0;
@@ -36,6 +42,7 @@ export function typeOn(id: string, e?: { clientX: number; clientY: number }): vo
   leave();
   item = id;
   gesture = crypto.randomUUID();
+  begun = leaving = composing = false;
   field = document.createElement('textarea');
   field.id = 'typed-in';
   field.setAttribute('aria-label', 'The words, typed on the sheet; Escape leaves them');
@@ -43,27 +50,40 @@ export function typeOn(id: string, e?: { clientX: number; clientY: number }): vo
   document.getElementById('desk')!.append(field);
   document.body.classList.add('typing');
   typeIn(id, '');
-  void ready().then(() => {
-    if (!field || item !== id) return;
-    field.value = words();
-    field.focus();
+  // It has the keys at once: what is typed before the words are there is put where they were pointed at.
+  field.focus();
+  const mine = field;
+  void ready(mine).then(() => {
+    if (field !== mine) return;
+    const early = field.value;
+    field.value = known = words();
     // Words that are only there to begin with go with the first key.
     const starter = document.querySelector(`#hits [data-pick="${CSS.escape(id)}"][data-starter]`) !== null;
     if (e && !starter) { const to = pointed(e); field.setSelectionRange(to, to); } else field.select();
+    begun = true;
+    if (early) { field.setRangeText(early, field.selectionStart, field.selectionEnd, 'end'); typed(); }
     show();
+    if (leaving) leave();
   });
-  field.addEventListener('input', typed);
+  field.addEventListener('input', e => { composing = (e as InputEvent).isComposing; typed(); });
+  field.addEventListener('compositionend', () => { composing = false; typed(); });
   field.addEventListener('keydown', key);
   for (const event of ['keyup', 'select', 'focus']) field.addEventListener(event, () => { show(); pickSoon(); });
 }
 
-/** Waits for the places where the caret can stand. */
-async function ready(): Promise<void> {
-  for (let i = 0; i < 200 && map().item !== item; i++) await new Promise(r => setTimeout(r, 10));
+/** Waits for the words and the places where the caret can stand, however late they come. */
+async function ready(mine: HTMLTextAreaElement): Promise<void> {
+  while (field === mine && map().item !== item) await pause(10);
+}
+
+/** Leaves the words; what was typed before they were there is put among them first. */
+function leaveSoon(): void {
+  if (begun || !field?.value) leave(); else leaving = true;
 }
 
 export function leave(): void {
   if (!field) return;
+  holds.over(field.id);
   field.remove();
   field = null;
   document.body.classList.remove('typing');
@@ -72,19 +92,21 @@ export function leave(): void {
 }
 
 function typed(): void {
-  if (!field) return;
+  if (!field || !begun || composing) return;
   // A burst of keys is one step back.
   if (performance.now() - burst > 1500) gesture = crypto.randomUUID();
   burst = performance.now();
   column = null;
   editing('');
-  send({ is: 'write', path: `item/${item}/words`, text: field.value, caret: field.selectionEnd }, { gesture, quiet: true });
+  holds.touched(field.id);
+  send({ is: 'write', path: `item/${item}/words`, text: field.value, caret: field.selectionEnd }, { gesture, field: field.id });
 }
 
 function key(e: KeyboardEvent): void {
   if (!field) return;
   e.stopPropagation();
-  if (e.key === 'Escape') { e.preventDefault(); return leave(); }
+  if (e.isComposing) return;
+  if (e.key === 'Escape') { e.preventDefault(); return leaveSoon(); }
   if ((e.ctrlKey || e.metaKey) && ['z', 'y'].includes(e.key.toLowerCase())) {
     e.preventDefault();
     return send({ is: 'step', way: e.key.toLowerCase() === 'y' || e.shiftKey ? 'forward' : 'back' });
@@ -229,7 +251,7 @@ function show(): void {
 /** What is picked is told to the settings a moment after the hand rests. */
 function pickSoon(): void {
   clearTimeout(timer);
-  timer = window.setTimeout(() => {
+  timer = setTimeout(() => {
     if (!field || drag >= 0) return;
     const [from, to] = [field.selectionStart, field.selectionEnd];
     void answered().then(() => { if (field) editing(from < to ? `${from}-${to}` : ''); });
@@ -241,9 +263,10 @@ document.addEventListener('lumbeck:settled', () => {
   if (!picked().includes(item)) return leave();
   const now = words();
   // Quotes and dashes may have been set otherwise than they were typed: the caret stays after the same letter.
-  // While newer keys wait to be sent, the field is ahead of what was answered.
-  if (caughtUp() && document.activeElement === field && field.value !== now
-    && !document.querySelector('[data-fact$="/words"][data-dirty]')) {
+  // What was typed since is ahead of what was answered, and what could not be taken is its maker's still.
+  if (begun && !composing && holds.answered(field.id) && now !== known) {
+    known = now;
+    if (field.value === now) return show();
     const [back, from] = [field.value.length - field.selectionEnd, field.selectionStart === field.selectionEnd];
     field.value = now;
     const to = Math.max(0, now.length - back);
@@ -261,7 +284,7 @@ document.addEventListener('pointerdown', e => {
   const hit = own();
   const p = hit && at(hit.m.inverse(), toSheet(on, e).x, toSheet(on, e).y);
   const within = hit && p && p.x >= -4 && p.y >= -4 && p.x <= hit.w + 4 && p.y <= hit.h + 4;
-  if (!within) return leave();
+  if (!within) return leaveSoon();
   e.stopPropagation();
   e.preventDefault();
   const to = pointed(e);
