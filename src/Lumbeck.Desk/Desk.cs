@@ -1,11 +1,12 @@
 using Lumbeck.Store;
+using Microsoft.Extensions.Logging;
 
 namespace Lumbeck.Desk;
 
 /// <summary>
 /// What the web pages and the command line both do, by subject. One desk a process; safe for several threads.
 /// </summary>
-public sealed class Desk
+public sealed class Desk : IDisposable
 {
     private readonly TimeProvider _clock;
 
@@ -13,7 +14,9 @@ public sealed class Desk
     /// <param name="clock">Gives revisions their time.</param>
     /// <param name="begin">Lays something on the bench of an empty store.</param>
     /// <param name="told">Is told what is strange in the store and read all the same.</param>
-    public Desk(string folder, TimeProvider clock, Action<Desk>? begin = null, Action<string>? told = null)
+    /// <param name="log">Is told what an owner needs: what begins, ends and fails, never words of books.</param>
+    public Desk(string folder, TimeProvider clock, Action<Desk>? begin = null, Action<string>? told = null,
+        ILoggerFactory? log = null)
     {
         told ??= _ => { };
         DataFolder.Prepare(folder, told);
@@ -28,7 +31,7 @@ public sealed class Desk
         Houses = new(Jobs);
         Starters = new(Jobs);
         Liveries = new(Jobs);
-        Pressing = new(Jobs, Houses, Checks, files, new WorkStore(store.Folder, clock, told));
+        Pressing = new(Jobs, Houses, Checks, files, new Works(new WorkStore(store.Folder, clock, told), log?.CreateLogger<Works>()));
         Bench.Finished.Judged = (on, row) => Pressing.Judged(on, row);
         if (begin is null) return;
         store.Alone(() =>
@@ -36,6 +39,9 @@ public sealed class Desk
             if (store.Jobs().Count == 0) begin(this);
         });
     }
+
+    /// <summary>Ends long work in order: what is under way is given back.</summary>
+    public void Dispose() => Pressing.Works.Dispose();
 
     /// <summary>The data folder.</summary>
     public string Folder { get; }

@@ -30,13 +30,20 @@ public static class LumbeckHost
             // What is picked is named in the address: up to 500 items of 40 letters, before and after.
             k.Limits.MaxRequestLineSize = 65_536;
         });
+        builder.Logging.ClearProviders();
+        if (options.JsonLog) builder.Logging.AddJsonConsole(j => { j.UseUtcTimestamp = true; j.TimestampFormat = "O"; });
+        else builder.Logging.AddSimpleConsole(c => { c.SingleLine = true; c.TimestampFormat = "yyyy-MM-dd HH:mm:ss "; });
         builder.Logging.SetMinimumLevel(LogLevel.Warning);
+        builder.Logging.AddFilter("Lumbeck", LogLevel.Information);
+        // Told by a log of our own, without the words that an error's message may hold.
+        builder.Logging.AddFilter("Microsoft.AspNetCore.Diagnostics", LogLevel.None);
         // Both warn of what is meant: keys lie in the maker's own folder, and pages with a token are never cached.
         builder.Logging.AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
         builder.Logging.AddFilter("Microsoft.AspNetCore.Antiforgery", LogLevel.Error);
         builder.Services.Configure<HostFilteringOptions>(h => h.AllowedHosts = ["127.0.0.1", "localhost"]);
-        builder.Services.AddSingleton(new Desk.Desk(options.Data, TimeProvider.System,
-            options.Demo ? DemoBench.Load : null, Console.Error.WriteLine));
+        builder.Services.AddSingleton(s => new Desk.Desk(options.Data, TimeProvider.System,
+            options.Demo ? DemoBench.Load : null, Console.Error.WriteLine, s.GetRequiredService<ILoggerFactory>()));
+        builder.Services.AddSingleton<RequestLog>();
         builder.Services.AddDataProtection().SetApplicationName("Lumbeck")
             .PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(options.Data, "keys")));
         builder.Services.AddAntiforgery(a => { a.HeaderName = "X-Lumbeck-Token"; a.Cookie.Name = "lumbeck"; });
@@ -78,8 +85,7 @@ public static class LumbeckHost
         });
         app.UseResponseCompression();
         app.UseStatusCodePagesWithReExecute("/problem", "?code={0}");
-        app.UseExceptionHandler("/problem");
-        app.Use(WhereThereIsRoom);
+        app.Use(app.Services.GetRequiredService<RequestLog>().Run);
         app.MapStaticAssets();
         app.MapRazorPages();
         EditRoutes.Map(app);
@@ -93,23 +99,12 @@ public static class LumbeckHost
         ColourRoutes.Map(app);
         WorkRoutes.Map(app);
         FaceRoutes.Map(app);
+        var log = app.Services.GetRequiredService<RequestLog>();
+        app.Lifetime.ApplicationStarted.Register(() => log.Began(
+            typeof(LumbeckHost).Assembly.GetName().Version!.ToString(3), options.Data, app.Urls.First()));
+        app.Lifetime.ApplicationStopping.Register(log.Ends);
         app.Services.GetRequiredService<Desk.Desk>().Pressing.StartWorks();
         return app;
-    }
-
-    /// <summary>
-    /// A full disk is answered as such at every door: to a page's own askings in words, to a browser by a page.
-    /// </summary>
-    private static async Task WhereThereIsRoom(HttpContext http, RequestDelegate next)
-    {
-        try { await next(http); }
-        catch (Exception e) when (Store.Disk.IsFull(e) && !http.Response.HasStarted)
-        {
-            http.Response.Clear();
-            http.Response.StatusCode = StatusCodes.Status507InsufficientStorage;
-            if (http.Request.Headers.ContainsKey("X-Lumbeck-Token"))
-                await Answers.Say("", Store.Disk.Full, 507).ExecuteAsync(http);
-        }
     }
 
     private static void ListenLocalhostOnly(this Microsoft.AspNetCore.Server.Kestrel.Core.KestrelServerOptions k,

@@ -26,4 +26,6 @@ catch (IOException e) when (e.InnerException is Microsoft.AspNetCore.Connections
 }
 Console.WriteLine($"Lumbeck is open at {app.Urls.First()}");
 await app.WaitForShutdownAsync();
+// Long work is given back, and what it started ends with it.
+await app.DisposeAsync();
 return 0;

@@ -1,7 +1,10 @@
 namespace Lumbeck.Web;
 
-/// <summary>How the server is started: <c>--port N</c>, <c>--data DIR</c>, <c>--empty</c>.</summary>
-public sealed record StartOptions(int Port = 5080, string Data = "data", bool Demo = true, string? Problem = null)
+/// <summary>
+/// How the server is started: <c>--port N</c>, <c>--data DIR</c>, <c>--empty</c>, <c>--log json</c>.
+/// </summary>
+public sealed record StartOptions(int Port = 5080, string Data = "data", bool Demo = true, string? Problem = null,
+    bool JsonLog = false)
 {
     public static StartOptions Read(string[] args)
     {
@@ -15,9 +18,12 @@ public sealed record StartOptions(int Port = 5080, string Data = "data", bool De
                     && port <= 65535:
                     o = o with { Port = port }; i++; break;
                 case "--data" when i + 1 < args.Length: o = o with { Data = args[++i] }; break;
+                case "--log" when i + 1 < args.Length && args[i + 1] is "json" or "lines":
+                    o = o with { JsonLog = args[++i] == "json" }; break;
+                case "--log": return o with { Problem = "--log takes json or lines." };
                 case "--port": return o with { Problem = "--port takes a number up to 65535, such as --port 5080." };
                 case "--data": return o with { Problem = "--data takes a folder, such as --data ./data." };
-                default: return o with { Problem = $"`{args[i]}` is not known: --port N, --data DIR and --empty are." };
+                default: return o with { Problem = $"`{args[i]}` is not known: --port N, --data DIR, --empty and --log json are." };
             }
         return o;
     }

@@ -1,6 +1,8 @@
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Store;
+using Microsoft.Data.Sqlite;
+using Microsoft.Extensions.Logging;
 
 namespace Lumbeck.Desk.Tests;
 
@@ -20,9 +22,21 @@ public sealed class WorksTests : IDisposable
         Directory.Delete(_folder, recursive: true);
     }
 
+    /// <summary>What an owner is told.</summary>
+    private sealed class Heard : ILogger<Works>
+    {
+        public System.Collections.Concurrent.ConcurrentQueue<string> Told { get; } = new();
+        public IDisposable? BeginScope<TState>(TState state) where TState : notnull => null;
+        public bool IsEnabled(LogLevel logLevel) => true;
+        public void Log<TState>(LogLevel level, EventId id, TState state, Exception? e,
+            Func<TState, Exception?, string> words) => Told.Enqueue($"{level} {words(state, e)}");
+    }
+
+    private readonly Heard _log = new();
+
     private Works Begun()
     {
-        var works = new Works(_store);
+        var works = new Works(_store, _log);
         works.Start(
         [
             new("wait", (_, told, cancel) =>
@@ -180,6 +194,74 @@ public sealed class WorksTests : IDisposable
         // Another revision is another matter.
         store.Add("look", "salt", "2", "").ShouldNotBe(id);
         store.Take("another/2/2/2").ShouldNotBeNull();
+    }
+
+    /// <summary>Something that the queue's file is told in SQL, by another.</summary>
+    private void Sql(string sql)
+    {
+        using var c = new SqliteConnection($"Data Source={Path.Combine(_folder, "work.db")}");
+        c.Open();
+        using var command = c.CreateCommand();
+        command.CommandText = sql;
+        command.ExecuteNonQuery();
+    }
+
+    /// <summary>From when on the store takes no more of what is written, by the words of the update that fails first.</summary>
+    [Theory, InlineData("state = 'running'"), InlineData("lease"), InlineData("share"), InlineData("state IN ('done', 'failed')")]
+    public void A_store_that_fails_for_a_while_stops_nothing_for_good(string first)
+    {
+        var fails = first switch
+        {
+            "state = 'running'" => "NEW.state = 'running' AND OLD.state = 'waiting'",
+            "lease" => "NEW.lease <> OLD.lease AND OLD.state = 'running'",
+            "share" => "NEW.share <> OLD.share AND NEW.state = 'running'",
+            _ => "NEW.state IN ('done', 'failed')",
+        };
+        Sql($"CREATE TRIGGER broken BEFORE UPDATE ON work WHEN {fails} BEGIN SELECT RAISE(ABORT, 'no'); END");
+        using var works = Begun();
+        _go.Set();
+        string[] ids = [.. Enumerable.Range(0, 3).Select(n => works.Add("wait", "salt", $"{n}", "Piece")),
+            works.Add("fail", "salt", "f", "It fails"), works.Add("look", "salt", "1", "")];
+        // It was met, more than once where it matters.
+        Until(() => _log.Told.Count(t => t.StartsWith("Error", StringComparison.Ordinal)
+            && t.Contains("SQLite 19", StringComparison.Ordinal)) >= 2);
+        Sql("DROP TRIGGER broken");
+        Until(() => ids.All(id => works.Find(id)!.State is "done" or "failed"));
+        ids.Select(id => works.Find(id)!.State).ShouldBe(["done", "done", "done", "failed", "done"]);
+        works.Find(ids[3])!.Problem.ShouldBe("the picture is gone");
+        // And what is asked for now is done as ever.
+        var next = works.Add("wait", "salt", "next", "Next");
+        Until(() => works.Find(next)!.State == "done");
+    }
+
+    [Fact]
+    public void A_queue_that_is_gone_and_comes_back_is_gone_on_with()
+    {
+        using var works = Begun();
+        Sql("ALTER TABLE work RENAME TO away");
+        Should.Throw<SqliteException>(() => works.Add("wait", "salt", "0", "Piece"));
+        Until(() => _log.Told.Any(t => t.Contains("begins again", StringComparison.Ordinal)));
+        Sql("ALTER TABLE away RENAME TO work");
+        _go.Set();
+        var id = works.Add("wait", "salt", "1", "Piece");
+        Until(() => works.Find(id)!.State == "done");
+    }
+
+    [Fact]
+    public void An_owner_is_told_what_begins_ends_and_fails_and_why_but_no_words_of_books()
+    {
+        using var works = Begun();
+        _go.Set();
+        string[] ids = [works.Add("wait", "a-secret-title", "0", "A secret title"),
+            works.Add("break", "a-secret-title", "0", "A secret title"), works.Add("fail", "a-secret-title", "0", "A secret title")];
+        Until(() => ids.All(id => works.Find(id)!.State is "done" or "failed"));
+        var told = string.Join('\n', _log.Told);
+        told.ShouldContain($"Order wait {ids[0]} begun");
+        told.ShouldContain($"Order wait {ids[0]} done in ");
+        told.ShouldContain($"Error Order break {ids[1]} failed: System.InvalidOperationException: 0x");
+        told.ShouldContain("at Lumbeck.Desk.Tests.WorksTests");
+        told.ShouldContain($"Order fail {ids[2]} failed: Lumbeck.Core.Refusal: refused at x");
+        foreach (var word in (string[])["secret", "a bug", "the picture is gone"]) told.ShouldNotContain(word);
     }
 
     [Fact]

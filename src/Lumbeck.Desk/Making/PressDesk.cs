@@ -7,8 +7,8 @@ namespace Lumbeck.Desk.Making;
 /// <summary>Press files: made, kept in the register, judged; and the long work that makes them.</summary>
 public sealed class PressDesk
 {
-    internal PressDesk(JobDesk jobs, HouseDesk houses, PlateChecks checks, FileShelf files, WorkStore works) =>
-        (Jobs, Houses, Checks, Files, Works) = (jobs, houses, checks, files, new(works));
+    internal PressDesk(JobDesk jobs, HouseDesk houses, PlateChecks checks, FileShelf files, Works works) =>
+        (Jobs, Houses, Checks, Files, Works) = (jobs, houses, checks, files, works);
 
     internal JobDesk Jobs { get; }
 

@@ -1,5 +1,9 @@
 using System.Collections.Concurrent;
+using System.Diagnostics;
 using Lumbeck.Store;
+using Microsoft.Data.Sqlite;
+using Microsoft.Extensions.Logging;
+using Microsoft.Extensions.Logging.Abstractions;
 
 namespace Lumbeck.Desk.Working;
 
@@ -13,9 +17,15 @@ public sealed record WorkKind(string Kind, Func<WorkRow, Action<double>, Cancell
 /// Long work done beside everything else: queued in a file, told of as it goes on, left when nobody wants it, and begun
 /// again where a program ended in the midst of it. Two pieces that are listed are done at a time, and one that pages
 /// ask for: a press run of minutes keeps no page waiting. What a piece makes is shown only when all of it is there.
+/// A store that does not answer stops nothing for good: what is to be written of a piece is written again until it is
+/// taken, and a hand that fails begins again.
 /// </summary>
-public sealed class Works(WorkStore store) : IDisposable
+/// <param name="store">The queue.</param>
+/// <param name="log">Is told what begins, ends and fails.</param>
+public sealed class Works(WorkStore store, ILogger<Works>? log = null) : IDisposable
 {
+    private readonly WorkLog _log = new(log ?? NullLogger<Works>.Instance);
+
     private const int AtOnce = 2;
     private readonly ConcurrentDictionary<string, CancellationTokenSource> _running = new();
     private readonly ConcurrentDictionary<string, TaskCompletionSource> _awaited = new();
@@ -28,12 +38,55 @@ public sealed class Works(WorkStore store) : IDisposable
     /// <param name="kinds">What can be done.</param>
     public void Start(IReadOnlyList<WorkKind> kinds)
     {
-        foreach (var worker in store.Workers())
-            if (Worker.IsGone(worker)) store.IsGone(worker);
-        store.Sweep();
-        for (var i = 0; i < AtOnce; i++) _hands.Add(Task.Run(() => Work(kinds, _listed, listed: true)));
-        _hands.Add(Task.Run(() => Work(kinds, _asked, listed: false)));
-        _hands.Add(Task.Run(Renew));
+        for (var i = 0; i < AtOnce; i++) Hand("listed", () => Work(kinds, _listed, listed: true));
+        Hand("asked", () => Work(kinds, _asked, listed: false));
+        Hand("renewing", Renew);
+        void known()
+        {
+            foreach (var worker in store.Workers())
+                if (Worker.IsGone(worker)) store.IsGone(worker);
+            store.Sweep();
+        }
+        try { known(); }
+        // What another program left is taken up once its time is over, if it can't be known now that it is gone.
+        catch (SqliteException e) { _log.Unwritten("the queue", ErrorCause.Of(e)); }
+    }
+
+    /// <summary>Does something until the program ends; where it fails it is begun again, a little later each time.</summary>
+    private void Hand(string name, Func<Task> work) => _hands.Add(Task.Run(async () =>
+    {
+        for (var rest = FirstRest; !_ending.IsCancellationRequested; rest = Longer(rest))
+        {
+            try { await work(); return; }
+            catch (OperationCanceledException) when (_ending.IsCancellationRequested) { return; }
+            catch (Exception e) { _log.HandFailed(name, rest.TotalSeconds, ErrorCause.Of(e)); }
+            try { await Task.Delay(rest, _ending.Token); }
+            catch (OperationCanceledException) { return; }
+        }
+    }));
+
+    private static readonly TimeSpan FirstRest = TimeSpan.FromSeconds(0.2), LongestRest = TimeSpan.FromSeconds(10);
+
+    private static TimeSpan Longer(TimeSpan rest) => rest * 2 < LongestRest ? rest * 2 : LongestRest;
+
+    /// <summary>Writes of a piece what must be written: again and again where the store does not take it.</summary>
+    private T Surely<T>(string piece, Func<T> write)
+    {
+        for (var rest = FirstRest; ; rest = Longer(rest))
+        {
+            try { return write(); }
+            catch (SqliteException e) when (!_ending.IsCancellationRequested)
+            {
+                _log.Unwritten(piece, ErrorCause.Of(e));
+                _ending.Token.WaitHandle.WaitOne(rest);
+            }
+        }
+    }
+
+    private void End(WorkRow piece, string state, string problem = "", string made = "")
+    {
+        Surely(piece.Id, () => { store.End(piece.Id, state, problem, _me, made); return 0; });
+        _log.Ended(piece.Kind, piece.Id, state);
     }
 
     /// <summary>This program, as no other is called.</summary>
@@ -114,7 +167,8 @@ public sealed class Works(WorkStore store) : IDisposable
             try { await Task.Delay(WorkStore.Lease / 6, _ending.Token); }
             catch (OperationCanceledException) { return; }
             foreach (var (id, cancel) in _running)
-                if (!store.Renew(id, _me)) cancel.Cancel();
+                try { if (!store.Renew(id, _me)) cancel.Cancel(); }
+                catch (SqliteException e) { _log.Unwritten(id, ErrorCause.Of(e)); }
         }
     }
 
@@ -123,10 +177,12 @@ public sealed class Works(WorkStore store) : IDisposable
         using var cancel = CancellationTokenSource.CreateLinkedTokenSource(_ending.Token);
         _running[piece.Id] = cancel;
         var told = 0L;
+        var since = Stopwatch.GetTimestamp();
         try
         {
             // It may have been left after it was taken and before it could be told so.
-            if (!store.Renew(piece.Id, _me)) return;
+            if (!Surely(piece.Id, () => store.Renew(piece.Id, _me))) return;
+            _log.Begun(piece.Kind, piece.Id, piece.Attempts);
             var kind = kinds.FirstOrDefault(k => k.Kind == piece.Kind)
                 ?? throw new Refusal("work", $"this version knows no work called `{piece.Kind}`");
             var made = kind.Do(piece, share =>
@@ -136,25 +192,24 @@ public sealed class Works(WorkStore store) : IDisposable
                 var now = Environment.TickCount64;
                 if (now - told < 150) return;
                 told = now;
-                store.Progress(piece.Id, share);
+                try { store.Progress(piece.Id, share); }
+                catch (SqliteException e) { _log.Unwritten(piece.Id, ErrorCause.Of(e)); }
             }, cancel.Token);
-            store.End(piece.Id, "done", worker: _me, made: made);
+            Surely(piece.Id, () => { store.End(piece.Id, "done", worker: _me, made: made); return 0; });
+            _log.Done(piece.Kind, piece.Id, (long)Stopwatch.GetElapsedTime(since).TotalMilliseconds);
         }
-        // A program that ends in order gives its work back, to be taken up again.
-        catch (OperationCanceledException) when (_ending.IsCancellationRequested) { store.GiveBack(piece.Id, _me); }
-        catch (OperationCanceledException) { store.End(piece.Id, "left", worker: _me); }
-        catch (Refusal r) { store.End(piece.Id, "failed", r.Message, _me); }
-        catch (Exception e) when (Disk.IsFull(e))
+        // A program that ends in order gives its work back, to be taken up again; where the store does not take that
+        // either, it is known by its name that it is gone.
+        catch (Exception e) when (_ending.IsCancellationRequested && e is OperationCanceledException or SqliteException)
         {
-            store.End(piece.Id, "failed", "the disk is full: make room, and ask for it again", _me);
+            try { store.GiveBack(piece.Id, _me); }
+            catch (SqliteException s) { _log.Unwritten(piece.Id, ErrorCause.Of(s)); }
         }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
-        {
-            store.End(piece.Id, "failed", $"the disk would not take it: {e.Message}", _me);
-        }
+        catch (OperationCanceledException) { End(piece, "left"); }
         catch (Exception e) when (e is not OutOfMemoryException)
         {
-            store.End(piece.Id, "failed", $"it could not be made: {e.Message}", _me);
+            _log.Failed(piece.Kind, piece.Id, ErrorCause.Of(e));
+            End(piece, "failed", Why(e));
         }
         finally
         {
@@ -162,6 +217,16 @@ public sealed class Works(WorkStore store) : IDisposable
             if (_awaited.TryRemove(piece.Id, out var ended)) ended.TrySetResult();
         }
     }
+
+    /// <summary>Why a piece failed, as it is told to people.</summary>
+    private static string Why(Exception e) => e switch
+    {
+        Refusal => e.Message,
+        _ when Disk.IsFull(e) => "the disk is full: make room, and ask for it again",
+        SqliteException => "the data folder did not answer: ask for it again",
+        IOException or UnauthorizedAccessException => $"the disk would not take it: {e.Message}",
+        _ => $"it could not be made: {e.Message}",
+    };
 
     public void Dispose()
     {
