@@ -90,7 +90,7 @@ internal static class InsideVerbs
                 return desk.Drawer.Tables.TakeIn(file, name);
             });
             var began = Starters.Job(house, Path.GetFileNameWithoutExtension(path));
-            var job = new BeginInside(inside.Runs, "runs").Apply(began with
+            var job = began with
             {
                 Ticket = began.Ticket with
                 {
@@ -101,9 +101,8 @@ internal static class InsideVerbs
                     InsideColour = p.GetValue(Colour) ? InsideColour.Colour : InsideColour.Black,
                 },
                 Inside = inside,
-            });
-            job = AsNeeded.Settled(job, desk.Drawer.Shelf, desk.Drawer.Tables);
-            var on = desk.Bench.Begin(job.Ticket.Title, job, "command line");
+            };
+            var on = desk.Bench.Begin(job.Ticket.Title, job, "command line", then: _ => new BeginInside(inside.Runs, "runs"));
             Told(p, desk, on);
             if (p.GetValue(Kind) is not { } kind) return 0;
             var target = Say.Target(p.GetValue(Out) ?? throw new Refusal("--out", "--out: name the file to write"));

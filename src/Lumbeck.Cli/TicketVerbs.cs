@@ -35,16 +35,8 @@ internal static class TicketVerbs
             }
             // All or nothing: what can't be read leaves the ticket as it was.
             if (edits.Count > 0)
-                desk.Jobs.Apply(on.Slug, new(Guid.NewGuid().ToString(), "command line", now =>
-                {
-                    var (at, made) = (now, new List<Edit>());
-                    foreach (var edit in edits)
-                    {
-                        made.Add(edit(at));
-                        at = made[^1].Apply(at);
-                    }
-                    return new Together([.. made], made.Count == 1 ? made[0].Says(now) : $"{made.Count} facts of the ticket");
-                }));
+                desk.Jobs.Apply(on.Slug, new(Guid.NewGuid().ToString(), "command line",
+                    now => Together.Of(now, edits, n => $"{n} facts of the ticket")));
             Tell(desk.Jobs.Job(on.Slug).Job, p.GetValue(json));
             return 0;
         });

@@ -52,9 +52,14 @@ internal static class Verbs
             await Console.Error.WriteLineAsync(Say.Sentence(refusal.Message));
             return 2;
         }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException or Microsoft.Data.Sqlite.SqliteException)
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException or Store.DamagedState)
         {
             await Console.Error.WriteLineAsync(Say.Sentence(e.Message));
+            return 2;
+        }
+        catch (Microsoft.Data.Sqlite.SqliteException e)
+        {
+            await Console.Error.WriteLineAsync(Store.DataFolder.Means(e));
             return 2;
         }
     }

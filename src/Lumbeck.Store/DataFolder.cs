@@ -20,6 +20,18 @@ public static class DataFolder
     private const UnixFileMode OwnFile = UnixFileMode.UserRead | UnixFileMode.UserWrite;
     private const string Database = "lumbeck.db", Work = "work.db";
 
+    /// <summary>What an error of a database means to who meets it, and the way out.</summary>
+    public static string Means(Microsoft.Data.Sqlite.SqliteException error) => error.SqliteErrorCode switch
+    {
+        // SQLITE_CORRUPT and SQLITE_NOTADB.
+        11 or 26 => "A part of the data folder’s database is damaged. Stop Lumbeck, keep the folder aside, and bring " +
+            "lumbeck.db back from a copy of it; packs of single jobs open as ever.",
+        // SQLITE_BUSY and SQLITE_LOCKED.
+        5 or 6 => "Another program holds the data folder; what was saved is kept. Try again.",
+        _ => string.Create(System.Globalization.CultureInfo.InvariantCulture,
+            $"The data folder’s database does not answer (SQLite {error.SqliteErrorCode}); what was saved is kept. Try again."),
+    };
+
     /// <summary>Makes the folder, or looks over one that is there.</summary>
     /// <param name="folder">The folder.</param>
     /// <param name="tell">Is told what was strange and put aside.</param>
@@ -34,6 +46,9 @@ public static class DataFolder
             Missing(folder);
             if (IsJunk(Path.Combine(folder, Database)))
                 throw No(folder, $"{Database} in it is damaged: bring it back from a copy of the folder");
+            if (new FileInfo(Path.Combine(folder, Database)) is { Exists: true, Length: 0 } && WasUsed(folder))
+                throw No(folder, $"{Database} in it is empty (0 bytes), and nothing is begun anew over it: bring it back " +
+                    "from a copy of the folder");
             PutAsideWork(folder, tell);
             Keys(Path.Combine(folder, "keys"), tell);
             Own(folder);
@@ -65,6 +80,15 @@ public static class DataFolder
         throw No(folder,
             $"{Database} is missing from it, and {full} in it are not empty: bring it back from a copy of the folder");
     }
+
+    /// <summary>
+    /// Whether a program has worked on the folder: the queue and the keys are written after the database only, so one that
+    /// begins at the same moment has written neither.
+    /// </summary>
+    private static bool WasUsed(string folder) =>
+        new FileInfo(Path.Combine(folder, Work)) is { Exists: true, Length: > 0 }
+        || ((string[])["keys", "pictures", "files", "faces", "profiles", "tables", "previews"])
+            .Any(f => HasFiles(Path.Combine(folder, f)));
 
     private static bool HasFiles(string folder) =>
         Directory.Exists(folder) && Directory.EnumerateFiles(folder).Any(f => !Path.GetFileName(f).StartsWith('.'));

@@ -36,6 +36,12 @@ public sealed class JobStore
             DefaultTimeout = 30,
         }.ToString();
         try { Alone(Migrate); }
+        // SQLITE_CORRUPT and SQLITE_NOTADB.
+        catch (SqliteException e) when (e.SqliteErrorCode is 11 or 26)
+        {
+            throw new Refusal("data", $"{Folder} can't be used: lumbeck.db in it is damaged: bring it back from a copy of " +
+                "the folder");
+        }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException or SqliteException)
         {
             throw NoStore(e.Message);
@@ -195,9 +201,17 @@ public sealed class JobStore
     internal Job Load(SqliteConnection c, long revision)
     {
         if (_jobs.TryGet(revision, out var known)) return known;
-        return Keep(revision,
-            JobJson.Read(States.Read(c, revision),
-                member => Tell($"revision {revision}: `{member}` is not known to this Lumbeck, and is left out")));
+        try
+        {
+            return Keep(revision,
+                JobJson.Read(States.Read(c, revision),
+                    member => Tell($"revision {revision}: `{member}` is not known to this Lumbeck, and is left out")));
+        }
+        catch (Exception e) when (e is not (Refusal or SqliteException or IOException or OutOfMemoryException)
+            || e is InvalidDataException or EndOfStreamException)
+        {
+            throw new DamagedState(e);
+        }
     }
 
     internal Job Keep(long revision, Job job) => _jobs.Keep(revision, job);

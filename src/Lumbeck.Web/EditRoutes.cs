@@ -58,8 +58,7 @@ public static class EditRoutes
         try
         {
             var on = desk.Jobs.Job(slug);
-            var would = desk.Jobs.Worked(0,
-                Keeping.Right(ask.Make(Asking.Of(on.Job, desk, slug, sent.Wrap)).Apply(on.Job), desk.Drawer.Shelf));
+            var would = desk.Jobs.Preview(on.Composed, ask.Make(Asking.Of(on.Job, desk, slug, sent.Wrap)));
             http.Response.Headers.CacheControl = "no-store";
             return Results.Content(await screens.Tried(on, would, sent.Sheet), "text/html; charset=utf-8");
         }

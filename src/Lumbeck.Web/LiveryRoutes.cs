@@ -59,7 +59,7 @@ public static class LiveryRoutes
             {
                 var (edit, unfit) = desk.Liveries.Wear(on.Job, livery, way ?? 1,
                     string.IsNullOrWhiteSpace(seed) ? null : seed, "tried-on");
-                var worn = Keeping.Right(edit.Tried(on.Job), desk.Drawer.Shelf);
+                var worn = desk.Jobs.TriedOn(on.Job, edit);
                 var (house, plates) = (worn.Ticket.House, desk.Drawer.PlatesOf(worn.Ticket.House));
                 var scene = SceneBuilder.Build(worn, shown, desk.Drawer.Shelf, desk.Drawer.DrawingsOf(house));
                 return new Tried(plates.Paint(scene, new(0, 0, scene.Width, scene.Height), pixels / scene.Width * 72,

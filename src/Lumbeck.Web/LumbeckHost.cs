@@ -1,6 +1,7 @@
 using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.HostFiltering;
+using Microsoft.AspNetCore.Mvc.ModelBinding;
 using Microsoft.AspNetCore.ResponseCompression;
 
 namespace Lumbeck.Web;
@@ -61,7 +62,16 @@ public static class LumbeckHost
             j.SerializerOptions.UnmappedMemberHandling =
                 System.Text.Json.Serialization.JsonUnmappedMemberHandling.Disallow;
         });
-        builder.Services.AddRazorPages();
+        builder.Services.AddRazorPages().AddMvcOptions(o =>
+        {
+            // What the address says is what a page is of, whatever a form says beside it.
+            var route = o.ValueProviderFactories.OfType<RouteValueProviderFactory>().Single();
+            o.ValueProviderFactories.Remove(route);
+            o.ValueProviderFactories.Insert(0, route);
+            o.Filters.Add<SoundRedirects>();
+            // What is empty is empty, not missing.
+            o.ModelMetadataDetailsProviders.Add(new EmptyIsEmpty());
+        });
         builder.Services.AddSingleton<Drawings>();
         builder.Services.AddSingleton<PlatedPieces>();
         builder.Services.AddSingleton<ScreenCache>();
@@ -75,12 +85,17 @@ public static class LumbeckHost
         app.UseHostFiltering();
         app.Use((context, next) =>
         {
-            var h = context.Response.Headers;
-            h.ContentSecurityPolicy = ContentSecurityPolicy;
-            h.XContentTypeOptions = "nosniff";
-            h["Referrer-Policy"] = "no-referrer";
-            h["Cross-Origin-Opener-Policy"] = "same-origin";
-            h["Cross-Origin-Resource-Policy"] = "same-origin";
+            // On every answer, those among them that tell of an error and began anew.
+            context.Response.OnStarting(() =>
+            {
+                var h = context.Response.Headers;
+                h.ContentSecurityPolicy = ContentSecurityPolicy;
+                h.XContentTypeOptions = "nosniff";
+                h["Referrer-Policy"] = "no-referrer";
+                h["Cross-Origin-Opener-Policy"] = "same-origin";
+                h["Cross-Origin-Resource-Policy"] = "same-origin";
+                return Task.CompletedTask;
+            });
             return next(context);
         });
         app.UseResponseCompression();
@@ -105,6 +120,12 @@ public static class LumbeckHost
         app.Lifetime.ApplicationStopping.Register(log.Ends);
         app.Services.GetRequiredService<Desk.Desk>().Pressing.StartWorks();
         return app;
+    }
+
+    private sealed class EmptyIsEmpty : Microsoft.AspNetCore.Mvc.ModelBinding.Metadata.IDisplayMetadataProvider
+    {
+        public void CreateDisplayMetadata(Microsoft.AspNetCore.Mvc.ModelBinding.Metadata.DisplayMetadataProviderContext context) =>
+            context.DisplayMetadata.ConvertEmptyStringToNull = false;
     }
 
     private static void ListenLocalhostOnly(this Microsoft.AspNetCore.Server.Kestrel.Core.KestrelServerOptions k,

@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using Lumbeck.Desk.Working;
+using Lumbeck.Web.Screens;
 using Microsoft.Data.Sqlite;
 
 namespace Lumbeck.Web;
@@ -24,9 +25,14 @@ public sealed partial class RequestLog(ILogger<RequestLog> log)
         catch (Exception) when (http.RequestAborted.IsCancellationRequested) { /* nobody waits for it any more */ }
         catch (Exception e) when (!http.Response.HasStarted)
         {
-            Failed(http.Request.Method, Route(http), ErrorCause.Of(e));
-            if (Known(e) is not var (status, says)) { await Answer(http, 500, Unknown); return; }
-            await Answer(http, status, says);
+            var (status, says) = Known(e);
+            if (e is not (Refusal or BadHttpRequestException)) Failed(http.Request.Method, Route(http), ErrorCause.Of(e));
+            http.Response.Clear();
+            http.Response.StatusCode = status;
+            // A browser gets a page, which is made of this status and sentence.
+            http.Items[Sentence] = says;
+            if (http.Request.Headers.ContainsKey("X-Lumbeck-Token") || http.Request.Method == "POST" && !http.Request.HasFormContentType)
+                await Answers.Say("", says, status).ExecuteAsync(http);
         }
         finally
         {
@@ -35,29 +41,19 @@ public sealed partial class RequestLog(ILogger<RequestLog> log)
         }
     }
 
-    private const string Unknown = "Something went wrong within; what was saved is kept.";
+    /// <summary>Under what a page that says what is wrong finds the sentence.</summary>
+    public const string Sentence = "lumbeck-sentence";
 
-    private static (int Status, string Says)? Known(Exception e) => e switch
+    private static (int Status, string Says) Known(Exception e) => e switch
     {
+        Refusal { Path: "job" } r => (StatusCodes.Status404NotFound, r.Message.Capital() + "."),
+        Refusal r => (StatusCodes.Status422UnprocessableEntity, r.Message.Capital() + "."),
+        Store.DamagedState d => (StatusCodes.Status422UnprocessableEntity, d.Message),
         BadHttpRequestException b => (b.StatusCode, "This can’t be read: load the page again."),
         _ when Store.Disk.IsFull(e) => (StatusCodes.Status507InsufficientStorage, Store.Disk.Full),
-        SqliteException { SqliteErrorCode: 11 or 26 } => (StatusCodes.Status503ServiceUnavailable, Damaged),
-        SqliteException => (StatusCodes.Status503ServiceUnavailable,
-            "The data folder does not answer just now; what was saved is kept. It is tried again."),
-        _ => null,
+        SqliteException s => (StatusCodes.Status503ServiceUnavailable, Store.DataFolder.Means(s)),
+        _ => (StatusCodes.Status500InternalServerError, "Something went wrong within; what was saved is kept."),
     };
-
-    /// <summary>What an owner does where a database can't be read.</summary>
-    public const string Damaged = "A part of the data folder’s database can’t be read (it is damaged). Stop Lumbeck, copy " +
-        "the folder aside, and put a saved copy of lumbeck.db in its place; packs of single jobs open as ever.";
-
-    private static async Task Answer(HttpContext http, int status, string says)
-    {
-        http.Response.Clear();
-        http.Response.StatusCode = status;
-        // A browser gets a page, which is made of this status.
-        if (http.Request.Headers.ContainsKey("X-Lumbeck-Token")) await Answers.Say("", says, status).ExecuteAsync(http);
-    }
 
     private static string Route(HttpContext http) =>
         (http.GetEndpoint() as RouteEndpoint)?.RoutePattern.RawText ?? "(none)";

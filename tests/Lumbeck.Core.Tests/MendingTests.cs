@@ -11,7 +11,7 @@ public sealed class MendingTests
     {
         var found = Found(job, id);
         found.By.ShouldNotBeNull(id);
-        var after = Keeping.Right(found.By.Apply(job), new PlainType());
+        var after = EditPipeline.Settle(found.By.Apply(job), new PlainType());
         Sample.Check(after).ShouldNotContain(f => f.Id == id && f.Severity == found.Severity && f.Item == found.Item);
         // As a step it has words, and it survives the store.
         found.By.Says(job).ShouldNotBeNullOrWhiteSpace();

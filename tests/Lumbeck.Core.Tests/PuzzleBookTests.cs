@@ -31,7 +31,7 @@ public sealed class PuzzleBookTests
     [Fact]
     public void Solutions_come_in_order_so_many_to_a_page_and_each_puzzle_says_where()
     {
-        var job = AsNeeded.Settled(Book(Run("a", "sudoku", 5,
+        var job = EditPipeline.Settle(Book(Run("a", "sudoku", 5,
             fields: [("size", "6"), ("grade", "easy")]), Run("b", "maze", 4),
             Run("c", "word-search", 2), Run("d", "solutions", goes: RunKind.Needed)), new PlainType());
         job.Inside!.Runs[3].Count.ShouldBe(2, "eleven puzzles, six to a page");
@@ -106,8 +106,8 @@ public sealed class PuzzleBookTests
             {
                 Designs = [(TextPages)DesignShelf.Of("text") with { Text = text }],
             };
-            var job = AsNeeded.Settled(Book(run, Run("r", "ruled", chance.Next(1, 400))), new PlainType());
-            AsNeeded.Settled(job, new PlainType()).ShouldBe(job, "what is settled stays");
+            var job = EditPipeline.Settle(Book(run, Run("r", "ruled", chance.Next(1, 400))), new PlainType());
+            EditPipeline.Settle(job, new PlainType()).ShouldBe(job, "what is settled stays");
             var plan = new InsidePlan(job);
             var flow = plan.Flow(plan.Page(1), new PlainType());
             job.Inside!.Runs[0].Count.ShouldBe(flow.Length);

@@ -28,7 +28,7 @@ public sealed class RulesTests
     {
         var found = Of(job, id, kept).ShouldHaveSingleItem();
         if (found.By is { } mend)
-            Of(Keeping.Right(mend.Apply(job), new PlainType()), id, kept).Where(f => f.Item == found.Item)
+            Of(EditPipeline.Settle(mend.Apply(job), new PlainType()), id, kept).Where(f => f.Item == found.Item)
                 .ShouldBeEmpty();
         return found;
     }

@@ -151,9 +151,9 @@ public sealed class SettingTests
         filled.Size.ShouldBe(40, 0.05);
         Set(long_ with { Fit = Fitting.Grow }, 60, 1).Overset.ShouldBeNull();
         var item = Sample.Text("t", "one two three four five six seven", wide: 1) with { Fit = Fitting.Grow };
-        var job = Keeping.Right(Sample.Job(item), Type);
+        var job = EditPipeline.Settle(Sample.Job(item), Type);
         ((TextItem)job.Item("t")!).Height.Own.Points.ShouldBe(Set(Text(item.Words, 12), 72).Height, 0.02);
-        Keeping.Right(job, Type).ShouldBeSameAs(job);
+        EditPipeline.Settle(job, Type).ShouldBeSameAs(job);
     }
 
     [Fact]
@@ -219,7 +219,7 @@ public sealed class SettingTests
     {
         static TextItem spine(string id, string words, TextRole role) =>
             Sample.Text(id, words, role, Part.Spine, anchor: Anchor.Left) with { Composed = true };
-        var job = Keeping.Right(Sample.Job(spine("st", "Salt", TextRole.Title), spine("sa", "Vane", TextRole.Author),
+        var job = EditPipeline.Settle(Sample.Job(spine("st", "Salt", TextRole.Title), spine("sa", "Vane", TextRole.Author),
             spine("si", "S&V", TextRole.Imprint)),
             Type);
         TextItem at(Job j, string id) => (TextItem)j.Item(id)!;
@@ -239,15 +239,15 @@ public sealed class SettingTests
         scene.Piece("si")!.Inked.Bottom.ShouldBeGreaterThan(band.Bottom.Points - 12);
         // A tenth larger would touch.
         (scene.Piece("st")!.Inked.ToBox().Width.Points * 1.1).ShouldBeGreaterThan(band.Width.Points);
-        var thinner = Keeping.Right(new SetPages(140).Apply(job), Type);
+        var thinner = EditPipeline.Settle(new SetPages(140).Apply(job), Type);
         at(thinner, "st").Style.Size.ShouldBeLessThan(at(job, "st").Style.Size);
         Sample.Check(thinner).ShouldNotContain(f => f.Id == "zone.spine");
         var freed = new MoveItem("sa", Length.FromPoints(5), default).Apply(job);
         at(freed, "sa").Composed.ShouldBeFalse();
         at(freed, "st").Composed.ShouldBeTrue();
-        at(Keeping.Right(freed, Type), "sa").Hold.ShouldBe(at(freed, "sa").Hold);
+        at(EditPipeline.Settle(freed, Type), "sa").Hold.ShouldBe(at(freed, "sa").Hold);
         // Where books read up the spine, the imprint stands at the foot all the same.
-        var german = Keeping.Right(new SetLanguage("de")
+        var german = EditPipeline.Settle(new SetLanguage("de")
             .Apply(job with
             {
                 Ticket = job.Ticket with

@@ -106,7 +106,7 @@ public sealed class LiveryPromiseTests(ITestOutputHelper output) : IDisposable
                 continue;
             }
             fitted++;
-            var worn = Keeping.Right(edit.Apply(job), Desk.Drawer.Shelf);
+            var worn = EditPipeline.Settle(edit.Apply(job), Desk.Drawer.Shelf);
             var on = Desk.Jobs.Worked(0, worn);
             if (seed % 10 == 0)
             {

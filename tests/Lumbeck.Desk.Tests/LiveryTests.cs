@@ -50,10 +50,10 @@ public sealed class LiveryTests : IDisposable
     }, [], [Wrap.First(Job.Cover, new Fill(new InkPaint(Ink.White)))]).WithPieces();
 
     private Job Again(Job job) =>
-        Keeping.Right(Wearing.Again(job, _desk.Drawer.Shelf).Apply(job), _desk.Drawer.Shelf);
+        EditPipeline.Settle(Wearing.Again(job, _desk.Drawer.Shelf).Apply(job), _desk.Drawer.Shelf);
 
     private Job Worn(Job job, string livery, string id) =>
-        Keeping.Right(Wearing.Of(job, livery, 1, null, id, _desk.Drawer.Shelf).Edit.Apply(job), _desk.Drawer.Shelf);
+        EditPipeline.Settle(Wearing.Of(job, livery, 1, null, id, _desk.Drawer.Shelf).Edit.Apply(job), _desk.Drawer.Shelf);
 
     private async Task<Picture> Kept(int wide, int high)
     {
@@ -108,7 +108,7 @@ public sealed class LiveryTests : IDisposable
         var desk = new Desk(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
         var hive = new SetFact(TicketFact.Blurb, "").Apply(desk.Jobs.Job("hive").Job);
         var n = 0;
-        Job worn(Job job) => Keeping.Right(desk.Liveries.Wear(job, "ledger", 1, null, $"worn-{++n}").Edit.Apply(job),
+        Job worn(Job job) => EditPipeline.Settle(desk.Liveries.Wear(job, "ledger", 1, null, $"worn-{++n}").Edit.Apply(job),
             desk.Drawer.Shelf);
         var laid = worn(hive);
         var pages = laid.Take.Items.OfType<PictureItem>().Where(p => p.Laid!.Part.StartsWith("page-",
@@ -121,7 +121,7 @@ public sealed class LiveryTests : IDisposable
             f.Severity == Severity.Note);
         // Again, they are the same pictures; a novel has none.
         worn(laid).Take.Items.OfType<PictureItem>().Select(p => p.Picture!.Hash).ShouldBe(pages.Select(p => p.Picture!.Hash));
-        Keeping.Right(desk.Liveries.Wear(hive, "quayside", 1, null, "other").Edit.Apply(hive), desk.Drawer.Shelf)
+        EditPipeline.Settle(desk.Liveries.Wear(hive, "quayside", 1, null, "other").Edit.Apply(hive), desk.Drawer.Shelf)
             .Take.Items.OfType<PictureItem>().ShouldBeEmpty();
     }
 
@@ -157,7 +157,7 @@ public sealed class LiveryTests : IDisposable
             moved = new RemoveItem("spine-author").Apply(moved);
             moved = new SetFact(TicketFact.Title, "The Long Road of Salt and Rain").Apply(moved);
             moved = new SetFact(TicketFact.Subtitle, "a journey").Apply(moved);
-            moved = Keeping.Right(moved, _desk.Drawer.Shelf);
+            moved = EditPipeline.Settle(moved, _desk.Drawer.Shelf);
             var again = Again(moved);
             again.Item("author")!.Hold.ShouldBe(moved.Item("author")!.Hold, livery.Id);
             again.Item("spine-author").ShouldBeNull("what was taken away is not laid again");

@@ -48,7 +48,7 @@ public sealed class PlateChecksTests : IDisposable
         foreach (var stop in stops)
         {
             var mended = _desk.Jobs.Worked(0,
-                Keeping.Right(_desk.Jobs.Mend("trouble", stop.Key).Apply(on.Job), _desk.Drawer.Shelf));
+                EditPipeline.Settle(_desk.Jobs.Mend("trouble", stop.Key).Apply(on.Job), _desk.Drawer.Shelf));
             mended.Drawn.ShouldNotContain(f => f.Id == stop.Id && f.Severity == Severity.Stop);
         }
         on = Do("trouble", _desk.Jobs.Mend("trouble", "all"));

@@ -108,7 +108,7 @@ public sealed class RandomWalkTests : IDisposable
         var job = edits.Walk(Begun(seed), new(seed), 30);
         Job sound(Job after, string what)
         {
-            after = Keeping.Right(after, _desk.Drawer.Shelf);
+            after = EditPipeline.Settle(after, _desk.Drawer.Shelf);
             var json = JobJson.Write(after);
             JobJson.Write(JobJson.Read(json)).AsSpan().SequenceEqual(json).ShouldBeTrue($"seed {seed}, {what}");
             Should.NotThrow(() => ImportValidation.Job(JobJson.Read(json)), $"seed {seed}, {what}");

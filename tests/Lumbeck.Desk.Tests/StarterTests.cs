@@ -34,8 +34,8 @@ public sealed class StarterTests : IDisposable
                 (TicketFact.Subtitle, "forty loaves"), (TicketFact.Note, "She bakes."),
                 (TicketFact.Blurb, "Bread through a long winter, one loaf a week.")])
                 job = new SetFact(fact, words).Apply(job);
-            job = _desk.Liveries.Again(Keeping.Right(job, _desk.Drawer.Shelf)).Apply(job);
-            var on = _desk.Jobs.Worked(0, Keeping.Right(job, _desk.Drawer.Shelf));
+            job = _desk.Liveries.Again(EditPipeline.Settle(job, _desk.Drawer.Shelf)).Apply(job);
+            var on = _desk.Jobs.Worked(0, EditPipeline.Settle(job, _desk.Drawer.Shelf));
             on.Findings.Where(f => f.Severity < Severity.Todo && f.Item is not null)
                 .Select(f => $"{f.Id} {f.Item} {f.Measured}").ShouldBeEmpty(s.Name);
             on.Job.Items.OfType<TextItem>().ShouldAllBe(t => !t.Starter, s.Name);

@@ -7,6 +7,19 @@ public sealed record Together(ImmutableList<Edit> Edits, string Did) : Edit
 {
     public override string Says(Job before) => Did;
     protected override Job On(Job job) => Edits.Aggregate(job, (j, e) => e.Apply(j));
+
+    /// <summary>Edits that are each read for the job as those before it leave it.</summary>
+    /// <exception cref="Refusal">One can’t be made; the fact is named.</exception>
+    public static Together Of(Job job, IEnumerable<Func<Job, Edit>> edits, Func<int, string> did)
+    {
+        var (at, made) = (job, ImmutableList.CreateBuilder<Edit>());
+        foreach (var edit in edits)
+        {
+            made.Add(edit(at));
+            at = made[^1].Apply(at);
+        }
+        return new(made.ToImmutable(), made.Count == 1 ? made[0].Says(job) : did(made.Count));
+    }
 }
 
 /// <summary>An edit of several items at once, by what it does to each of them.</summary>

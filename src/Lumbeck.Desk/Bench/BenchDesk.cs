@@ -37,8 +37,7 @@ public sealed class BenchDesk
         catch (Exception e) when (e is not OutOfMemoryException && !Disk.IsFull(e))
         {
             _store.Tell($"{row.Slug} can’t be read: {e.Message}");
-            return shown(null,
-                "what is stored of it is damaged; bring it back from a pack, or from a copy of the data folder");
+            return shown(null, DamagedState.Meaning);
         }
     })];
 
@@ -72,13 +71,16 @@ public sealed class BenchDesk
         foreach (var file in _store.Remove(row.Id)) _files.Drop(file);
     }
 
-    /// <summary>Begins a job.</summary>
+    /// <summary>Begins a job; it is kept as an edit would keep it.</summary>
     /// <param name="title">Its title; also its address, in plain letters.</param>
     /// <param name="first">What it begins with.</param>
     /// <param name="by">Who begins it.</param>
     /// <param name="slug">An address of its own, where one is wanted.</param>
-    public OnBench Begin(string title, Job first, Actor by, string? slug = null)
+    /// <param name="then">What is done to it before it is kept.</param>
+    /// <exception cref="Refusal">What is done to it can’t be made.</exception>
+    public OnBench Begin(string title, Job first, Actor by, string? slug = null, Func<Job, Edit>? then = null)
     {
+        first = then is null ? Jobs.Settled(first) : Jobs.After(first, then(first));
         var id = Guid.NewGuid().ToString("n");
         var address = _store.Write(w =>
         {

@@ -26,14 +26,8 @@ public static class DemoBench
     {
         foreach (var (slug, house, title, edits) in Jobs)
         {
-            var made = Told(edits(desk.Drawer)
-                .Aggregate(Starters.Job(HouseFile.Shipped[house], title),
-                    (job, edit) => AsNeeded.Settled(Keeping.Right(edit.Apply(job),
-                        desk.Drawer.Shelf), desk.Drawer.Shelf,
-                        desk.Drawer.Tables)));
-            if (slug == Worn)
-                made = Keeping.Right(Wearing.Of(made, Pass.Livery, 1, null, "worn", desk.Drawer.Shelf).Edit.Apply(made),
-                    desk.Drawer.Shelf);
+            var made = Told(edits(desk.Drawer).Aggregate(Starters.Job(HouseFile.Shipped[house], title), desk.Jobs.After));
+            if (slug == Worn) made = desk.Jobs.After(made, Wearing.Of(made, Pass.Livery, 1, null, "worn", desk.Drawer.Shelf).Edit);
             desk.Bench.Begin(title, made, Session, slug);
         }
     }

@@ -139,7 +139,7 @@ public sealed class HouseDesk
         var now = Get(old.Id).House;
         var keys = HouseKeys.All.Where(k => HouseText.Show(k, old) != HouseText.Show(k, now))
             .Select(k => (k.Label, HouseText.Show(k, old), HouseText.Show(k, now))).ToList();
-        try { return new(now, keys, _jobs.Worked(0, new SetHouse(now).Apply(job)), null); }
+        try { return new(now, keys, _jobs.Worked(0, _jobs.After(job, new SetHouse(now))), null); }
         catch (Refusal r) { return new(now, keys, null, r.Message); }
     }
 

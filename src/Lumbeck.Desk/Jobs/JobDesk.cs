@@ -28,6 +28,33 @@ public sealed class JobDesk
         Composed.Of(revision, job, _drawer.Shelf, _drawer.DrawingsOf(job.Ticket.House), _drawer.Kept, before,
             _drawer.Tables, _drawer.Puzzles);
 
+    /// <summary>What an edit would make of what is worked out; nothing is kept.</summary>
+    /// <exception cref="Refusal">What was asked can’t be made.</exception>
+    public Composed Preview(Composed before, Edit edit) =>
+        Worked(before, EditPipeline.Run(edit, before.Job, _drawer.Shelf, _drawer.Tables), edit);
+
+    /// <summary>A job as it would look with designs laid on it, whether its wraps have room for more or not.</summary>
+    /// <exception cref="Refusal">They are not of this job’s wraps.</exception>
+    public Job TriedOn(Job job, LayTakes designs) => After(LayTakes.Alone(job), designs);
+
+    /// <summary>A job that did not come about by edits, as it is kept.</summary>
+    internal Job Settled(Job job) => EditPipeline.Settle(job, _drawer.Shelf, _drawer.Tables);
+
+    /// <summary>The job after an edit alone, before it is worked out.</summary>
+    internal Job After(Job job, Edit edit) => EditPipeline.Run(edit, job, _drawer.Shelf, _drawer.Tables);
+
+    private Composed Worked(Composed before, Job next, Edit edit)
+    {
+        RefuseMissing(before.Job, next);
+        if (!ReferenceEquals(next.Waivers, before.Job.Waivers)) Rules.RefuseUnknown(next);
+        // What can't be drawn is never on the bench.
+        var composed = Worked(0, next, before);
+        // What the sheet moved under its items is said with the step that moved it.
+        return !ReferenceEquals(next.Ticket, before.Job.Ticket) && edit is not BringBack
+            ? composed with { Job = composed.LookedOver(before) }
+            : composed;
+    }
+
     /// <exception cref="Refusal">There is no such job.</exception>
     public OnBench Job(string slugOrId) => On(Row(slugOrId));
 
@@ -84,23 +111,16 @@ public sealed class JobDesk
         var now = before.Job;
         var edit = request.Make(now);
         RefuseOvertaken(row.Id, head, now, edit, request);
-        var next = Keeping.Right(edit.Apply(now), _drawer.Shelf);
-        if (!ReferenceEquals(next.Inside, now.Inside) || !ReferenceEquals(next.Ticket, now.Ticket))
-            next = AsNeeded.Settled(next, _drawer.Shelf, _drawer.Tables);
+        var next = EditPipeline.Run(edit, now, _drawer.Shelf, _drawer.Tables);
         if (JobJson.Written(next).AsSpan().SequenceEqual(JobJson.Written(now))) return at(head, before);
-        RefuseMissing(now, next);
-        if (!ReferenceEquals(next.Waivers, now.Waivers)) Rules.RefuseUnknown(next);
-        // Worked out before it is written: what can't be drawn is never on the bench.
-        var composed = Worked(0, next, before);
-        // What the sheet moved under its items is said with the step that moved it.
-        if (!ReferenceEquals(next.Ticket, now.Ticket) && edit is not BringBack)
-            composed = composed with { Job = next = composed.LookedOver(before) };
+        // Worked out before it is written.
+        var composed = Worked(before, next, edit);
         var known = false;
         var moved = write(w =>
         {
             if (w.RevisionOf(request.Id) is not null) { known = true; return w.Head(row.Id); }
             if (w.Head(row.Id).Tick != head.Tick) return null;
-            var to = w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), next,
+            var to = w.Append(row.Id, head.Revision, request.Gesture, request.Id, edit, edit.Says(now), composed.Job,
                 request.By.Session);
             w.Summarise(to.Revision, JobSummary.Form, JobSummary.Of(composed with { Plates = before.Plates }).Write());
             return to;

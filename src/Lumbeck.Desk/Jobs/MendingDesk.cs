@@ -29,8 +29,8 @@ public static class MendingDesk
         {
             try
             {
-                job = Keeping.Right(next.By!.Apply(job), jobs.Drawer.Shelf);
-                edits.Add(next.By);
+                job = jobs.After(job, next.By!);
+                edits.Add(next.By!);
             }
             // One mend may have taken away what another was for.
             catch (Refusal) { continue; }

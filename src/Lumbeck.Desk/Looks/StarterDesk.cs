@@ -49,7 +49,7 @@ public sealed class StarterDesk
     {
         var job = Find(starter);
         title = Plain.Line(title);
-        return Keeping.Right(title.Length == 0 ? job : new SetFact(TicketFact.Title, title).Apply(job), _jobs.Drawer.Shelf);
+        return title.Length == 0 ? _jobs.Settled(job) : _jobs.After(job, new SetFact(TicketFact.Title, title));
     }
 
     /// <summary>Keeps a job as a starter.</summary>
@@ -134,8 +134,7 @@ public sealed class StarterDesk
             Blurb = Starters.Placeholder(TextRole.Blurb),
             Note = ticket.Flaps || ticket.Binding == BindingKind.Jacket ? Starters.Placeholder(TextRole.Note) : "",
         }, [], [Wrap.First(Job.Cover, new Fill(new InkPaint(Ink.White)))]).WithPieces();
-        var worn = Wearing.Of(job, s.Livery, 1, null, "laid", _jobs.Drawer.Shelf).Edit.Apply(job);
-        return Blank(Keeping.Right(worn, _jobs.Drawer.Shelf));
+        return Blank(_jobs.After(job, Wearing.Of(job, s.Livery, 1, null, "laid", _jobs.Drawer.Shelf).Edit));
     }
 
     /// <summary>A job without what is one book's own: its words stand there to be replaced.</summary>

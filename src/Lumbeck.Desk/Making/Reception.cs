@@ -82,5 +82,5 @@ public static class Reception
     public static Composed ForHouse(this PressDesk press, OnBench on, House house) =>
         house.Id == on.Job.Ticket.House.Id
             ? on.Composed
-            : press.Jobs.Worked(on.Revision, Keeping.Right(new SetHouse(house).Apply(on.Job), press.Jobs.Drawer.Shelf));
+            : press.Jobs.Worked(on.Revision, press.Jobs.After(on.Job, new SetHouse(house)));
 }

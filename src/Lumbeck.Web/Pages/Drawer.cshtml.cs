@@ -56,6 +56,14 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
         return Redirect("/drawer" + (hash is { Length: > 12 } ? "#picture-" + hash[..12] : ""));
     }
 
+    /// <summary>Titles of all jobs by their address, those that are put away among them.</summary>
+    private IReadOnlyDictionary<string, string> All { get; set; } = new Dictionary<string, string>();
+
+    /// <summary>What a job that uses a picture is called; its address where it can’t be read.</summary>
+    public string TitleOf(JobRow job) => All.GetValueOrDefault(job.Slug, job.Slug);
+
+    private static string Named(BenchPlace at) => at.Job is null ? at.Slug : at.Job.Title is { Length: > 0 } t ? t : "Untitled";
+
     private void Show()
     {
         var jobs = desk.Bench.Places().Where(p => p.Job is not null).ToList();
@@ -63,6 +71,9 @@ public sealed class DrawerModel(Desk.Desk desk) : PageModel
         if (jobs.FirstOrDefault(j => j.Slug == Job) is { } only)
             Pictures = [.. Pictures.Where(p => only.Job!.Pictures.Contains(p.Hash))];
         else Job = null;
-        Titles = jobs.ToDictionary(j => j.Slug, j => j.Job!.Title is { Length: > 0 } t ? t : "Untitled");
+        Titles = jobs.ToDictionary(j => j.Slug, j => Named(j));
+        // What is put away uses its pictures still.
+        All = Titles.Concat(desk.Bench.Places(away: true).ToDictionary(j => j.Slug, j => $"{Named(j)} (put away)"))
+            .ToDictionary();
     }
 }

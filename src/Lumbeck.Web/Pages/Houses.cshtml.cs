@@ -25,14 +25,14 @@ public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageMode
 
     public Task<IActionResult> OnGetAsync(string? id, string? key) => Show(id, key, null);
 
-    public Task<IActionResult> OnPostCopyAsync(string id) =>
-        Act(id, () => $"/houses/{desk.Houses.Copy(id).House.Id}?key=name");
+    public Task<IActionResult> OnPostCopyAsync(string? id) =>
+        Act(id, () => $"/houses/{desk.Houses.Copy(id ?? "").House.Id}?key=name");
 
-    public Task<IActionResult> OnPostAwayAsync(string id) =>
-        Act(id, () => { desk.Houses.PutAway(id); return "/houses"; });
+    public Task<IActionResult> OnPostAwayAsync(string? id) =>
+        Act(id, () => { desk.Houses.PutAway(id ?? ""); return "/houses"; });
 
-    public Task<IActionResult> OnPostOutAsync(string id) =>
-        Act(null, () => { desk.Houses.TakeOut(id); return $"/houses/{Uri.EscapeDataString(id)}"; });
+    public Task<IActionResult> OnPostOutAsync(string? id) =>
+        Act(null, () => { desk.Houses.TakeOut(id ?? ""); return $"/houses/{Uri.EscapeDataString(id ?? "")}"; });
 
     public async Task<IActionResult> OnPostImportAsync(string? id, IFormFile? file)
     {

@@ -23,8 +23,7 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
 
     public virtual async Task<IActionResult> OnGetAsync(string slug, string? item, string? sheet)
     {
-        try { On = desk.Jobs.Job(slug); }
-        catch (Refusal) { return NotFound(); }
+        On = desk.Jobs.Job(slug);
         Open = item is not null
             ? string.Join(',', item.Split(',').Where(id => place == Place.Inside ? On.Job.Inside?.Run(id) is not null
                 : On.Job.Item(id) is not null)) is { Length: > 0 } some

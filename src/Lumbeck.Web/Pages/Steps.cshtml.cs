@@ -46,8 +46,7 @@ public sealed class StepsModel(Desk.Desk desk) : PageModel
 
     private IActionResult Show(string slug, long? before, bool named)
     {
-        try { On = desk.Jobs.Job(slug); }
-        catch (Refusal) { return NotFound(); }
+        On = desk.Jobs.Job(slug);
         Named = named;
         Steps = desk.Jobs.StepList(On, before, named);
         return Page();

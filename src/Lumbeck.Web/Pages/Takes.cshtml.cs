@@ -39,8 +39,7 @@ public sealed class TakesModel(Desk.Desk desk) : PageModel
 
     private IActionResult Show(string slug, int wrap)
     {
-        try { On = desk.Jobs.Job(slug); }
-        catch (Refusal) { return NotFound(); }
+        On = desk.Jobs.Job(slug);
         Wrap = Math.Clamp(wrap, 0, On.Composed.Sheets.Max(s => s.On.Wrap));
         return Page();
     }

@@ -79,11 +79,11 @@ public sealed record Asking(Job Job, Desk.Desk Desk, string Slug, int Wrap)
 [JsonDerivedType(typeof(Waive), "waive")]
 [JsonDerivedType(typeof(MendFinding), "mend")]
 [JsonDerivedType(typeof(StepBy), "step")]
-public abstract record Ask
+public record Ask
 {
-    /// <summary>The edit that is meant.</summary>
+    /// <summary>The edit that is meant; an asking that does not say what it is means none.</summary>
     /// <exception cref="Refusal">What was sent says nothing that can be done.</exception>
-    public abstract Edit Make(Asking at);
+    public virtual Edit Make(Asking at) => throw No("nothing to change was named");
 
     protected static Refusal No(string why) => new("edit", why);
 

@@ -1,17 +1,15 @@
 namespace Lumbeck.Core.Drawing.Pages;
 
 /// <summary>
-/// Runs that go on as long as they need: a text, the solutions, contents, an index. How many pages that is depends on
-/// the
+/// Runs that go on as long as they need: a text, the solutions, contents, an index. How many pages that is depends on the
 /// margins, the gutter among them, and that on how many pages there are: from the least on it is counted up, and the
-/// first
-/// count that agrees with its own gutter stands.
+/// first count that agrees with its own gutter stands.
 /// </summary>
-public static class AsNeeded
+internal static class Pagination
 {
     /// <summary>The same job with such runs as long as they need.</summary>
     /// <exception cref="Refusal">They are more than a volume has.</exception>
-    public static Job Settled(Job job, IType type, ITables? tables = null)
+    public static Job Of(Job job, IType type, ITables? tables = null)
     {
         if (!job.HasPages || !job.Inside!.Runs.Any(r => r.Goes == RunKind.Needed)) return job;
         var settled = With(job, r => r.Goes == RunKind.Needed ? 1 : r.Count);
@@ -19,7 +17,7 @@ public static class AsNeeded
         {
             var plan = new InsidePlan(settled, tables);
             var needs = plan.Inside.Runs.Select((r, n) =>
-                r.Goes == RunKind.Needed ? Math.Max(r.Count, Of(plan, n, type)) : r.Count)
+                r.Goes == RunKind.Needed ? Math.Max(r.Count, PagesOf(plan, n, type)) : r.Count)
                 .ToList();
             if (needs.SequenceEqual(plan.Inside.Runs.Select(r => r.Count))) break;
             settled = With(settled, r => needs[settled.Inside!.Runs.IndexOf(r)]);
@@ -40,7 +38,7 @@ public static class AsNeeded
             .WithPagesCounted(job);
 
     /// <summary>Pages that a run needs.</summary>
-    private static int Of(InsidePlan plan, int run, IType type)
+    private static int PagesOf(InsidePlan plan, int run, IType type)
     {
         var first = plan.Counted.Runs[run].First;
         if (first < 1 || first > plan.Printed) return 1;

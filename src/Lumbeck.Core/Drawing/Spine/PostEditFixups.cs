@@ -3,10 +3,10 @@ namespace Lumbeck.Core.Drawing.Spine;
 /// <summary>
 /// What a cover keeps right by itself after every edit: its composed spines, and boxes that grow with their words.
 /// </summary>
-public static class Keeping
+internal static class PostEditFixups
 {
     /// <summary>The job with both as they should be; the same job where they are.</summary>
-    public static Job Right(Job job, IType type)
+    public static Job Of(Job job, IType type)
     {
         if (!job.Wraps.Any(w =>
             w.Takes.Any(t => t.Items.Any(i => i is TextItem { Composed: true } or TextItem { Fit: Fitting.Grow }))))
