@@ -2,6 +2,7 @@ using System.CommandLine;
 using Lumbeck.Desk;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
+using Lumbeck.Running;
 
 namespace Lumbeck.Cli;
 
@@ -77,7 +78,7 @@ internal static class InsideVerbs
                 $"--direction: `{LengthText.Clip(d!)}` is no reading direction: take ltr or rtl"),
         };
         // Pages of a file need no bench: what they need lies in a folder that goes with the program.
-        var folder = Directory.CreateTempSubdirectory("lumbeck-inside-").FullName;
+        var folder = Aside.Folder().FullName;
         try
         {
             var desk = new Desk.Desk(folder, TimeProvider.System);

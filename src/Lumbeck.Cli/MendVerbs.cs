@@ -1,6 +1,7 @@
 using System.CommandLine;
 using Lumbeck.Desk.Jobs;
 using Lumbeck.Press.Elsewhere;
+using Lumbeck.Running;
 
 namespace Lumbeck.Cli;
 
@@ -108,7 +109,7 @@ internal static class MendVerbs
             return Mended(p, desk, on, from, to, cancel);
         }
         // A book that has no job: one for as long as this takes.
-        var folder = Directory.CreateTempSubdirectory("lumbeck-book-");
+        var folder = Aside.Folder();
         try
         {
             var house = WrapVerbs.HouseOf(p.GetValue(House) ?? throw new Refusal("--job",

@@ -1,5 +1,6 @@
 using System.CommandLine;
 using Lumbeck.Desk;
+using Lumbeck.Running;
 
 namespace Lumbeck.Cli;
 
@@ -33,7 +34,7 @@ internal static class OrderVerbs
             var to = Path.GetFullPath(p.GetValue(toOption)!);
             if (!Directory.Exists(to)) throw new Refusal("--to", $"--to: there is no folder {to}");
             // A folder of its own: what the order brings is taken in there, and goes with it.
-            var folder = Directory.CreateTempSubdirectory("lumbeck-work-").FullName;
+            var folder = Aside.Folder().FullName;
             try
             {
                 var press = new Desk.Desk(folder, TimeProvider.System).Pressing;

@@ -1,3 +1,4 @@
+using Lumbeck.Running;
 using Lumbeck.Web.Screens;
 using Lumbeck.Web.Wire;
 using Microsoft.AspNetCore.Antiforgery;
@@ -126,7 +127,7 @@ public static class EditRoutes
         try
         {
             var on = desk.Jobs.Job(slug);
-            var file = new FileStream(Path.Combine(Path.GetTempPath(), Path.GetRandomFileName()),
+            var file = new FileStream(Aside.FilePath(),
                 new FileStreamOptions
                 {
                     Mode = FileMode.CreateNew,

@@ -1,5 +1,6 @@
 using Lumbeck.Caching;
 using Lumbeck.Press.Colour;
+using Lumbeck.Running;
 
 namespace Lumbeck.Web;
 
@@ -26,7 +27,7 @@ public static class LiveryRoutes
         });
         app.MapGet("/looks/starters/{id}.zip", (string id, Desk.Desk desk) =>
         {
-            var file = new FileStream(Path.Combine(Path.GetTempPath(), Path.GetRandomFileName()), new FileStreamOptions
+            var file = new FileStream(Aside.FilePath(), new FileStreamOptions
             {
                 Mode = FileMode.CreateNew,
                 Access = FileAccess.ReadWrite,

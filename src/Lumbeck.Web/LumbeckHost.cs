@@ -1,3 +1,4 @@
+using Lumbeck.Running;
 using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.HostFiltering;
@@ -16,6 +17,8 @@ public static class LumbeckHost
 
     public static WebApplication Build(StartOptions options)
     {
+        // What is uploaded lies where what is left of it is swept.
+        Environment.SetEnvironmentVariable("ASPNETCORE_TEMP", Aside.Folder().FullName);
         var builder =
             WebApplication.CreateBuilder(new WebApplicationOptions
             {

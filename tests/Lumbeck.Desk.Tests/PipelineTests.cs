@@ -48,7 +48,7 @@ public sealed class PipelineTests : IDisposable
     }
 
     [Theory, InlineData("ticket/trim", "6 x 9 in"), InlineData("ticket/trim", "4.25 x 7 in"), InlineData("ticket/reading", "rtl"),
-        InlineData("ticket/language", "de"), InlineData("ticket/binding", "case")]
+        InlineData("ticket/language", "de")]
     public void Pages_and_spine_are_tried_as_they_are_saved(string fact, string text)
     {
         var slug = Novel();

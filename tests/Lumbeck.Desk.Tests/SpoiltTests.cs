@@ -132,6 +132,19 @@ public sealed class SpoiltTests : IDisposable
     }
 
     [Fact]
+    public void A_database_of_no_bytes_in_a_folder_that_was_worked_in_is_not_begun_anew()
+    {
+        Put("lumbeck.db", "");
+        Put("work.db", "a queue");
+        Should.Throw<Refusal>(() => new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load))
+            .Message.ShouldContain("lumbeck.db in it is empty (0 bytes), and nothing is begun anew over it: bring it back");
+        new FileInfo(Path.Combine(_folder, "lumbeck.db")).Length.ShouldBe(0);
+        // One that ended in its first moment left nothing that was kept.
+        File.Delete(Path.Combine(_folder, "work.db"));
+        new Desk(_folder, TimeProvider.System, DemoBench.Load).Bench.All().Count.ShouldBe(9);
+    }
+
+    [Fact]
     [System.Runtime.Versioning.UnsupportedOSPlatform("windows")]
     public void The_folder_and_what_is_in_it_are_the_owner_s_alone()
     {

@@ -161,8 +161,8 @@ public sealed class RouteTests : IAsyncLifetime
         await Ask(new(HttpMethod.Post, "/jobs/tidewatcher/press") { Content = form }, "a very long house");
         foreach (var form2 in (Dictionary<string, string>[])[new() { ["slug"] = "" }, new() { ["slug"] = "é", ["hash"] = "ééééééééééééé" },
             new() { ["hash"] = "ééééééééééééééé" }])
-            foreach (var at in (string[])["/jobs/tidewatcher/press", "/jobs/tidewatcher/takes?handler=New", "/jobs/tidewatcher/steps?handler=Bring",
-                "/drawer?handler=SayFace", "/drawer?handler=Say", "/drawer?handler=Remove", "/jobs/tidewatcher/press?handler=Unmend"])
+            foreach (var at in (string[])["/jobs/tidewatcher/press", "/jobs/tidewatcher/takes?handler=New",
+                "/jobs/tidewatcher/steps?handler=Bring", "/drawer?handler=SayFace", "/drawer?handler=Say", "/drawer?handler=Remove", "/jobs/tidewatcher/press?handler=Unmend"])
                 await Ask(new(HttpMethod.Post, at) { Content = new FormUrlEncodedContent(form2) }, at);
         _wrong.ShouldBeEmpty();
     }

@@ -1,4 +1,4 @@
-using System.Diagnostics;
+using Lumbeck.Running;
 
 namespace Lumbeck.Desk.Doors;
 
@@ -7,16 +7,15 @@ namespace Lumbeck.Desk.Doors;
 /// </summary>
 public static class TracingDesk
 {
-    private const int MostSeconds = 20;
-    private const long MostPdf = 100_000_000, MostMemory = 400_000_000;
+    private const long MostPdf = 100_000_000;
 
-    private static readonly bool Bounded = File.Exists("/usr/bin/prlimit") && File.Exists("/usr/bin/pdftoppm");
+    private static readonly Limits Bounded = new(Kilobytes: 900_000, Seconds: 20, TimeSpan.FromSeconds(60));
 
     /// <exception cref="Refusal">It is nothing that can be shown, or is a PDF and nothing here draws one.</exception>
     public static async Task<Picture> TakeInTracing(this Drawer drawer, Stream upload, string name, int page,
         CancellationToken cancel)
     {
-        var aside = Path.Combine(Path.GetTempPath(), "lumbeck-" + Guid.NewGuid().ToString("n"));
+        var aside = Aside.FilePath();
         try
         {
             var head = new byte[5];
@@ -50,38 +49,15 @@ public static class TracingDesk
     private static async Task<string> Drawn(string pdf, string name, int page, CancellationToken cancel)
     {
         if (page is < 1 or > 5000) throw new Refusal("tracing", $"{name} has no page {page}");
-        // No side over 4,000 pixels, so that a page of any size is drawn in bounded time and memory.
-        // Its memory is bounded where the system can bound it.
-        var start = new ProcessStartInfo(Bounded ? "prlimit" : "pdftoppm") { RedirectStandardError = true };
-        if (Bounded)
-            foreach (var a in (string[])[$"--data={MostMemory}", $"--cpu={MostSeconds}", "pdftoppm"])
-                start.ArgumentList.Add(a);
-        foreach (var a in (string[])["-png", "-singlefile", "-scale-to", "4000", "-f", $"{page}", "-l", $"{page}", pdf,
-            pdf])
-            start.ArgumentList.Add(a);
-        Process process;
-        try { process = Process.Start(start)!; }
-        catch (System.ComponentModel.Win32Exception)
-        {
+        if (ForeignProgram.Find("pdftoppm") is not { } program)
             throw new Refusal("tracing",
                 "a page of a PDF can be traced where poppler is installed (`pdftoppm`), which it is not here: save the page as a PNG");
-        }
-        using (process)
-        {
-            using var late = CancellationTokenSource.CreateLinkedTokenSource(cancel);
-            late.CancelAfter(TimeSpan.FromSeconds(MostSeconds));
-            try { await process.WaitForExitAsync(late.Token); }
-            catch (OperationCanceledException)
-            {
-                process.Kill();
-                cancel.ThrowIfCancellationRequested();
-                throw new Refusal("tracing",
-                    $"{name} takes longer than {MostSeconds} s to draw: save the page as a PNG");
-            }
-            return process.ExitCode == 0 && File.Exists(pdf + ".png")
-                ? pdf + ".png"
-                : throw new Refusal("tracing",
-                    $"page {page} of {name} can’t be drawn: it is damaged, locked, or has no such page");
-        }
+        // No side over 4,000 pixels, so that a page of any size is drawn in bounded time and memory.
+        string[] words = ["-png", "-singlefile", "-scale-to", "4000", "-f", $"{page}", "-l", $"{page}", pdf, pdf];
+        var drawn = await Task.Run(() => ForeignProgram.Run(program, words, Bounded, Path.GetDirectoryName(pdf)!, cancel), cancel);
+        return drawn && File.Exists(pdf + ".png")
+            ? pdf + ".png"
+            : throw new Refusal("tracing", $"page {page} of {name} can’t be drawn: it is damaged, locked, has no such page, " +
+                $"or takes more than {Bounded.Seconds} s of work");
     }
 }

@@ -3,6 +3,7 @@ using Lumbeck.Intake.Judging;
 using Lumbeck.Intake.Opening;
 using Lumbeck.Press.Elsewhere;
 using Lumbeck.Press.Kinds;
+using Lumbeck.Running;
 using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Making;
@@ -73,7 +74,7 @@ public static class MendDesk
     public static MendedRow KeepMended(this PressDesk press, OnBench on, CameFile came, Action<double>? told = null,
         CancellationToken cancel = default)
     {
-        var to = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
+        var to = Aside.FilePath();
         try
         {
             var shelf = new MendShelf(press.Jobs.Store);
@@ -194,7 +195,7 @@ public static class MendDesk
     {
         if (row.Inside || on.Composed.Sheets is not [var sheet]) throw new Refusal("takes",
             "only a cover of one sheet is laid as a take");
-        var page = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
+        var page = Aside.FilePath();
         try
         {
             // The sheet alone, without the marks about it.

@@ -1,5 +1,5 @@
-using System.Diagnostics;
 using System.Globalization;
+using Lumbeck.Running;
 
 namespace Lumbeck.Intake.Opening;
 
@@ -32,13 +32,9 @@ internal sealed record DrawnInks(byte[] Inks, int Wide, int High)
 /// </summary>
 internal static class PageDrawing
 {
-    private static readonly Lazy<string?> Program = new(() =>
-        (Environment.GetEnvironmentVariable("PATH") ?? "").Split(':').Append("/usr/bin")
-            .Select(p => Path.Combine(p, "pdftoppm")).FirstOrDefault(File.Exists));
-    /// <summary>Seconds of work, and how long they are waited for on a machine that has other work.</summary>
-    private const int Work = 6;
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(60);
-    private const int MostKilobytes = 900_000;
+    private static readonly Lazy<string?> Program = new(() => ForeignProgram.Find("pdftoppm"));
+
+    private static readonly Limits Bounded = new(Kilobytes: 900_000, Seconds: 6, TimeSpan.FromSeconds(60));
 
     public static bool IsHere => Program.Value is not null;
 
@@ -50,7 +46,7 @@ internal static class PageDrawing
         (int X, int Y, int Wide, int High)? part = null)
     {
         // In inks it writes files only, beside which nothing else is.
-        var folder = Directory.CreateTempSubdirectory("lumbeck-inks-");
+        var folder = Aside.Folder();
         try
         {
             var stem = Path.Combine(folder.FullName, "page");
@@ -59,32 +55,12 @@ internal static class PageDrawing
             if (part is { } p)
                 words.AddRange(["-x", Figure(Math.Max(0, p.X)), "-y", Figure(Math.Max(0, p.Y)), "-W", Figure(p.Wide),
                     "-H", Figure(p.High)]);
-            if (!Run([.. words, path, stem])) return null;
+            if (!ForeignProgram.Run(Program.Value!, [.. words, Path.GetFullPath(path), stem], Bounded, folder.FullName)) return null;
             using var image = NetVips.Image.NewFromFile(stem + ".tif");
             return image.Bands == 4 ? new(image.WriteToMemory<byte>(), image.Width, image.Height) : null;
         }
         catch (NetVips.VipsException) { return null; }
         finally { folder.Delete(recursive: true); }
-    }
-
-    private static bool Run(IEnumerable<string> words)
-    {
-        var start = new ProcessStartInfo("/bin/sh") { RedirectStandardError = true };
-        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes}; ulimit -t {Work}; exec \"$@\"", "sh",
-            Program.Value!, .. words])
-            start.ArgumentList.Add(word);
-        try
-        {
-            using var run = Process.Start(start)!;
-            using var ended =
-                new Timer(_ => { try { run.Kill(true); } catch (InvalidOperationException) { /* it has ended by itself */ } },
-                null, Patience, Timeout.InfiniteTimeSpan);
-            run.ErrorDataReceived += (_, _) => { };
-            run.BeginErrorReadLine();
-            run.WaitForExit();
-            return run.ExitCode == 0;
-        }
-        catch (Exception e) when (e is System.ComponentModel.Win32Exception or IOException) { return false; }
     }
 
     private static string Figure(int n) => n.ToString(CultureInfo.InvariantCulture);

@@ -3,6 +3,7 @@ using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
+using Lumbeck.Running;
 
 namespace Lumbeck.Press.Elsewhere;
 
@@ -38,7 +39,7 @@ public static class Mending
     /// <exception cref="Refusal">It can't be read, or can't be mended; the reason is named.</exception>
     public static void Look(string path, MendPlan plan, FaceShelf shelf, CancellationToken cancel) => Deeply.Run(() =>
     {
-        var aside = Directory.CreateTempSubdirectory("lumbeck-mend-");
+        var aside = Aside.Folder();
         try
         {
             using var file = Opened(AsPage.Of(path, plan, shelf, aside.FullName) ?? path, plan, cancel);
@@ -65,7 +66,7 @@ public static class Mending
         Action<double>? told,
         CancellationToken cancel)
     {
-        var aside = Directory.CreateTempSubdirectory("lumbeck-mend-");
+        var aside = Aside.Folder();
         try
         {
             path = AsPage.Of(path, plan, shelf, aside.FullName) ?? path;

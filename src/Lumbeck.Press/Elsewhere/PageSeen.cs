@@ -3,6 +3,7 @@ using Lumbeck.Press.Elsewhere.Carried;
 using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
+using Lumbeck.Running;
 using NetVips;
 
 namespace Lumbeck.Press.Elsewhere;
@@ -32,7 +33,7 @@ public static class PageSeen
     /// <summary>A page as a screen shows it; of a picture, the page that is made of it.</summary>
     private static Image AsItCame(string path, int page, double perInch, MendPlan plan, FaceShelf shelf, CancellationToken cancel)
     {
-        var aside = Directory.CreateTempSubdirectory("lumbeck-look-");
+        var aside = Aside.Folder();
         try
         {
             var file = AsPage.Of(path, plan, shelf, aside.FullName) ?? path;

@@ -1,3 +1,4 @@
+using Lumbeck.Running;
 using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -92,7 +93,7 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
     /// <summary>A cover from elsewhere, to be mended and laid as a take; where to go on.</summary>
     private async Task<string> Finished(OnBench on, IFormFile cover)
     {
-        var aside = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
+        var aside = Aside.FilePath();
         try
         {
             await using (var s = new FileStream(aside, FileMode.CreateNew)) await cover.CopyToAsync(s,

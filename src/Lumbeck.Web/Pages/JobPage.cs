@@ -1,5 +1,6 @@
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
+using Lumbeck.Running;
 using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -155,7 +156,7 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
     {
         var there = $"/jobs/{Uri.EscapeDataString(slug)}/press";
         if (file is null) return Redirect(there);
-        var aside = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
+        var aside = Aside.FilePath();
         try
         {
             var on = Desk.Jobs.Job(slug);
@@ -242,7 +243,7 @@ public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(de
     {
         var result = await OnGetAsync(slug, null, null);
         if (result is NotFoundResult || file is null) return result;
-        var aside = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
+        var aside = Aside.FilePath();
         try
         {
             await using (var s = new FileStream(aside, FileMode.CreateNew)) await file.CopyToAsync(s);

@@ -1,3 +1,4 @@
+using Lumbeck.Running;
 using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -45,7 +46,7 @@ public sealed class LooksModel(Desk.Desk desk) : PageModel
     {
         if (file is null) return Said("Pick the pack to bring in");
         // A pack is read from its end, so it is laid aside first.
-        var aside = Path.Combine(Path.GetTempPath(), Path.GetRandomFileName());
+        var aside = Aside.FilePath();
         await using var s = new FileStream(aside, new FileStreamOptions
         {
             Mode = FileMode.CreateNew,

@@ -5,6 +5,7 @@ using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Pictures;
+using Lumbeck.Running;
 
 namespace Lumbeck.Press.Elsewhere.Carried;
 
@@ -40,7 +41,7 @@ internal sealed class PageForms(PdfWriter pdf, House house, PressKind kind, Face
             || file.Numbers(page, "MediaBox") is not [var left, var below, var right, var top] || right <= left
                 || top <= below)
             return null;
-        var aside = Directory.CreateTempSubdirectory("lumbeck-page-");
+        var aside = Aside.Folder();
         try
         {
             var condition = PressCondition.Of(house);

@@ -1,5 +1,5 @@
-using System.Diagnostics;
 using Lumbeck.Press.Elsewhere.Source;
+using Lumbeck.Running;
 using NetVips;
 
 namespace Lumbeck.Press.Elsewhere.Carried;
@@ -12,14 +12,11 @@ internal static class PageRaster
 {
     public const int PerInch = 400;
 
-    private static readonly Lazy<string?> Program = new(() => Find("pdftoppm")), Other = new(() => Find("pdftocairo"));
+    private static readonly Lazy<string?> Program = new(() => ForeignProgram.Find("pdftoppm")),
+        Other = new(() => ForeignProgram.Find("pdftocairo"));
 
-    private static string? Find(string name) => (Environment.GetEnvironmentVariable("PATH") ?? "").Split(':')
-        .Append("/usr/bin")
-        .Select(p => Path.Combine(p, name)).FirstOrDefault(File.Exists);
-
-    /// <summary>Seconds of work; memory in kilobytes.</summary>
-    private const int Work = 30, MostKilobytes = 1_500_000;
+    /// <summary>The file may be anybody's.</summary>
+    private static readonly Limits Bounded = new(Kilobytes: 1_500_000, Seconds: 30, TimeSpan.FromMinutes(2));
 
     public static bool IsHere => Program.Value is not null;
 
@@ -72,7 +69,7 @@ internal static class PageRaster
         string? within = null)
     {
         if (Program.Value is null) throw No(page);
-        var aside = within ?? Directory.CreateTempSubdirectory("lumbeck-look-").FullName;
+        var aside = within ?? Aside.Folder().FullName;
         try
         {
             var number = page.ToString(CultureInfo.InvariantCulture);
@@ -88,7 +85,7 @@ internal static class PageRaster
     public static IReadOnlyList<byte[]>? Small(string path, CancellationToken cancel)
     {
         if (Program.Value is null) return null;
-        var aside = Directory.CreateTempSubdirectory("lumbeck-look-").FullName;
+        var aside = Aside.Folder().FullName;
         try
         {
             if (!Ran(Program.Value, aside, ["-r", "40", "-cropbox", Path.GetFullPath(path), Path.Combine(aside,
@@ -111,19 +108,8 @@ internal static class PageRaster
         return read;
     }
 
-    private static bool Ran(string program, string within, string[] words, CancellationToken cancel)
-    {
-        var info = new ProcessStartInfo("/bin/sh") { WorkingDirectory = within };
-        // What it says is of no use here, and of some files it says gigabytes.
-        foreach (var word in (string[])["-c", $"ulimit -v {MostKilobytes} -t {Work}; exec \"$@\" 2>/dev/null >&2", "sh", program, .. words])
-            info.ArgumentList.Add(word);
-        using var run = Process.Start(info);
-        if (run is null) return false;
-        using var stop = cancel.Register(() => { try { run.Kill(); } catch (InvalidOperationException) { /* it has ended */ } });
-        run.WaitForExit();
-        cancel.ThrowIfCancellationRequested();
-        return run.ExitCode == 0;
-    }
+    private static bool Ran(string program, string within, string[] words, CancellationToken cancel) =>
+        ForeignProgram.Run(program, words, Bounded, within, cancel);
 
     private static Refusal No(int page) => new("page", $"page {page} can’t be carried over, and nothing here can " +
         $"draw it as pixels");
