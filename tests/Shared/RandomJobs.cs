@@ -50,6 +50,80 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         return Sketched(Patterned(Filled(job.WithPieces(), r, r.From(4, 30)), seed), seed);
     }
 
+    /// <summary>
+    /// A front of 100 × 140 mm where the kinds meet that are hard to print: a gradient ground with a calm paper, words
+    /// with every effect in finishing inks, and each of them mixed.
+    /// </summary>
+    public Job Thorny(int seed)
+    {
+        var (job, r) = (Small(seed), new Chance(seed + 11_000_000));
+        job = job with { Wraps = [.. job.Wraps.Select(w => w with { Takes = [w.Take with { Items = [] }] })] };
+        Paint finish() => new FinishPaint(r.Of([.. job.Ticket.House.FinishingInks]), r.One(2) ? 10_000 : 100 * r.From(20, 100));
+        Paint one() => r.From(0, 3) switch { 0 or 1 => finish(), 2 => Graded(r, job), _ => Plain(r, job) };
+        Pattern calm(Pattern paper) => paper with
+        {
+            Calm = [new CalmBox(r.From(0, 30), r.From(0, 60), r.From(20, 60), r.From(15, 50), r.From(20, 95))],
+            Fade = r.One(3) ? r.Of(Enum.GetValues<PaperFade>()) : PaperFade.None,
+            Mirrored = r.One(4),
+        };
+        Item mixed(Item item) => item with
+        {
+            Opacity = r.One(2) ? r.From(5, 95) : 100,
+            Blend = r.Of(Blend.Normal, Blend.Multiply, Blend.Screen),
+            Hidden = false,
+        };
+        job = new PaintGround(r.One(3) ? new InkPaint(Ink.Percent(r.From(0, 12), r.From(0, 12), 0, 0)) : Graded(r, job), 0).Apply(job);
+        if (r.One(2)) job = new LayPaper(calm(Paper(r, job)), 0).Apply(job);
+        for (var n = 0; n < r.From(1, 3); n++)
+        {
+            var hold = new Hold(Part.Front, HoldBox.Face, Anchor.TopLeft, Mm(r.From(0, 40)), Mm(r.From(0, 80)));
+            var words = Words(r, job, $"t{n}", hold, new(Mm(r.From(30, 60))), new(Mm(r.From(15, 50))));
+            Item item = r.From(0, 3) switch
+            {
+                0 or 1 => words with
+                {
+                    Style = words.Style with { Paint = one(), Size = Length.FromPoints(r.From(20, 60)) },
+                    Runs = [],
+                    Edge = r.One(2) ? new(r.One(2) ? finish() : Plain(r, job), Length.FromPoints(r.From(1, 12) / 4m)) : null,
+                    Shadow = r.One(2)
+                        ? new(r.One(2) ? finish() : Plain(r, job), Length.FromPoints(r.From(-6, 6)), Length.FromPoints(r.From(-6, 6)),
+                            Length.FromPoints(r.One(3) ? 0 : r.From(1, 12)), r.From(20, 100))
+                        : null,
+                    Backing = r.One(3) ? new(one(), Length.FromPoints(r.From(0, 10)), default) : null,
+                },
+                2 => new VistaItem
+                {
+                    Id = $"v{n}",
+                    Hold = hold,
+                    Width = new(Mm(r.From(40, 90))),
+                    Height = new(Mm(r.From(40, 90))),
+                    Vista = r.Of([.. VistaShelf.All]).First with { Seed = r.From(1, 99) },
+                },
+                _ => new RectItem
+                {
+                    Id = $"r{n}",
+                    Hold = hold,
+                    Width = new(Mm(r.From(30, 70))),
+                    Height = new(Mm(r.From(30, 70))),
+                    Fill = one(),
+                    Line = r.One(2) ? one() is GradientPaint ? finish() : Plain(r, job) : null,
+                    LineWidth = Length.FromPoints(3),
+                },
+            };
+            job = new AddItem(mixed(item), Wrap: 0).Apply(job);
+            if (item is RectItem && r.One(2)) job = new PatternShape(item.Id, calm(Paper(r, job))).Apply(job);
+        }
+        return job;
+    }
+
+    private static GradientPaint Graded(Chance r, Job job)
+    {
+        Paint stop() =>
+            r.One(2) ? new SwatchPaint(r.Of([.. job.Swatches]).Id, 100 * r.From(10, 100)) : new InkPaint(Mix(r));
+        return new(r.Of(Run.Straight, Run.Round), r.From(0, 359),
+            [new(stop(), 0), .. r.One(3) ? (Stop[])[new(stop(), 100 * r.From(20, 80))] : [], new(stop(), 10_000)]);
+    }
+
     /// <summary>In each fifth job every other shape is filled with a pattern.</summary>
     private static Job Patterned(Job job, int seed)
     {
@@ -341,11 +415,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
 
     private static Paint AnyPaint(Chance r, Job job)
     {
-        if (!r.One(4)) return Plain(r, job);
-        Paint stop() =>
-            r.One(2) ? new SwatchPaint(r.Of([.. job.Swatches]).Id, 100 * r.From(10, 100)) : new InkPaint(Mix(r));
-        return new GradientPaint(r.Of(Run.Straight, Run.Round), r.From(0, 359),
-            [new(stop(), 0), .. r.One(3) ? (Stop[])[new(stop(), 100 * r.From(20, 80))] : [], new(stop(), 10_000)]);
+        return r.One(4) ? Graded(r, job) : Plain(r, job);
     }
 
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);

@@ -84,7 +84,7 @@ public static class SceneBuilder
             // A paper is anchored on the front, so that the front stays as it is when the spine grows.
             var face = sheet.Panel(Part.Front)?.Face ?? sheet.Trim;
             var front = new Bounds(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points);
-            marks.AddRange(new LaidPaper(pattern, ground.Paint, job.Swatches, whole, front, drawings).Marks());
+            marks.AddRange(new LaidPaper(pattern, ground.Paint, job.Swatches, whole, front, whole, drawings).Marks());
         }
         return new(Piece.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);
     }

@@ -29,7 +29,8 @@ public static class ShapeDrawing
         {
             // From its own corner, so that it goes with the shape.
             foreach (var marks in PatternDrawing.ByFinish(
-                new LaidPaper(pattern, item.Fill.Paint, swatches, shape.Bounds, new(0, 0, w, h), drawings).Marks()))
+                new LaidPaper(pattern, item.Fill.Paint, swatches, shape.Bounds, new(0, 0, w, h), new(0, 0, w, h),
+                    drawings).Marks()))
                 yield return new DrawingMark(marks, shape) { Finish = marks[0].Finish };
         }
         if (item is PictureItem { Picture: { } picture } pictured && PicturePlacing.Of(pictured, w, h) is { } place)

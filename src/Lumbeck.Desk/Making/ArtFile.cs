@@ -75,7 +75,7 @@ public static class ArtFile
         var hold = new Hold(Part.Sheet, HoldBox.Face, Anchor.TopLeft, default, default);
         IEnumerable<Mark> marks = sketch switch
         {
-            Pattern p => new LaidPaper(p, null, [], whole, whole, Edges).Marks(),
+            Pattern p => new LaidPaper(p, null, [], whole, whole, whole, Edges).Marks(),
             Ornament o => SketchDrawing.Draw(new OrnamentItem { Id = "art", Hold = hold, Ornament = o }, [], stage, Edges),
             Vista v => SketchDrawing.Draw(new VistaItem { Id = "art", Hold = hold, Vista = v }, [], stage, Edges),
             _ => [],

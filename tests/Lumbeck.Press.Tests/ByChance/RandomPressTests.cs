@@ -169,6 +169,24 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     [MemberData(nameof(Once))]
     public void Large_jobs_that_once_failed_print_as_they_are_seen(int seed) => Prints(seed).ShouldBeEmpty();
 
+    /// <summary>Finishing inks, mixes, effects, calm papers and gradients, each with each.</summary>
+    [Theory]
+    [InlineData(1)]
+    [InlineData(16)]
+    [InlineData(31)]
+    [InlineData(46)]
+    public void Thorny_jobs_print_as_they_are_seen(int first)
+    {
+        var wrong = new List<string>();
+        foreach (var seed in Enumerable.Range(first, All ? 250 : 15).Where(s => All || s % 3 != 0))
+        {
+            var on = random.On(random.Jobs.Thorny(seed));
+            foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
+                wrong.AddRange(random.Differs(on, new(kind) { Marks = false }).Select(d => $"seed {seed}: {d}"));
+        }
+        wrong.ShouldBeEmpty();
+    }
+
     private List<string> Prints(int seed)
     {
         var on = random.On(random.Jobs.Any(seed));

@@ -11,11 +11,17 @@ public static class PaintedMarks
     /// A shape filled with any paint; a gradient runs over a box of this width and height, in points.
     /// </summary>
     public static Mark Filled(Outline shape, Paint paint, IReadOnlyList<Swatch> swatches, double w,
-        double h) => paint switch
-        {
-            GradientPaint g => new ShadeMark(shape, Shaded(g, swatches, w, h)),
-            _ => new FillMark(shape, paint.Resolve(swatches)) { Finish = Plate(paint) },
-        };
+        double h) => Filled(shape, paint, swatches, new Bounds(0, 0, w, h));
+
+    /// <summary>The same; a gradient runs over a box, in points, and is its last ink where that box is none.</summary>
+    public static Mark Filled(Outline shape, Paint paint, IReadOnlyList<Swatch> swatches, Bounds run)
+    {
+        if (paint is not GradientPaint g) return new FillMark(shape, paint.Resolve(swatches)) { Finish = Plate(paint) };
+        var shade = Shaded(g, swatches, run);
+        // A gradient without a length paints nothing in print (ISO 32000-1, 8.7.4.5.3).
+        return shade.X0 == shade.X1 && shade.Y0 == shade.Y1
+            ? new FillMark(shape, shade.Stops[^1].Ink) : new ShadeMark(shape, shade);
+    }
 
     /// <summary>A line of any paint but a gradient, so many points wide.</summary>
     public static LineMark Lined(Outline shape, double weight, Paint paint, IReadOnlyList<Swatch> swatches) =>

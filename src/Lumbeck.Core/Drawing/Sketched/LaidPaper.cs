@@ -10,9 +10,10 @@ namespace Lumbeck.Core.Drawing.Sketched;
 /// <param name="swatches">The job's.</param>
 /// <param name="whole">All that it covers, in points: the sheet, or a shape.</param>
 /// <param name="origin">The front's face, or the shape's own bounds, in points.</param>
+/// <param name="run">What a gradient that it lies on runs over, in points: the sheet, the page, or a shape's own box.</param>
 /// <param name="drawings">Keeps what was drawn of late.</param>
 public sealed class LaidPaper(Pattern paper, Paint? under, IReadOnlyList<Swatch> swatches, Bounds whole, Bounds origin,
-    IDrawings? drawings)
+    Bounds run, IDrawings? drawings)
 {
     /// <summary>Steps of a fade over all that is covered, and of a calm box's edge.</summary>
     private const int Steps = 12, Rings = 6;
@@ -79,7 +80,8 @@ public sealed class LaidPaper(Pattern paper, Paint? under, IReadOnlyList<Swatch>
             // Where it has faded already it is no livelier.
             var share = 1 - ((1 - (calm.Share / 100.0 * ring / Rings)) * (1 - Faded(box)));
             var marks = Mirrored(box, share);
-            var ground = PaintedMarks.Filled(shape, under ?? new InkPaint(Ink.White), swatches, 0, 0);
+            // What it lies on goes on under the calm as it is beside it.
+            var ground = PaintedMarks.Filled(shape, under ?? new InkPaint(Ink.White), swatches, run);
             foreach (var mark in Clipped(marks.Prepend(ground), shape)) yield return mark;
         }
     }
