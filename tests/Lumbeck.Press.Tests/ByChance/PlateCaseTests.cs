@@ -247,4 +247,37 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
                 drawn.Getpoint(x, y)[band].ShouldBe(seen.Getpoint(x, y)[band], 7, $"{mm} mm along");
             }
     }
+
+    /// <summary>Words with an edge and a shadow, of which any may be in a finishing ink, mixed with a light ground.</summary>
+    [Fact]
+    public void Words_with_every_effect_leave_the_ground_about_them_as_it_is()
+    {
+        var wrong = new List<string>();
+        Paint[] paints = [new FinishPaint("foil"), Inked(80, 20, 0, 0), new FinishPaint("varnish", 4000), new InkPaint(Ink.White)];
+        var n = 0;
+        foreach (var blend in (Blend[])[Blend.Multiply, Blend.Screen, Blend.Normal])
+            foreach (var letters in paints)
+                foreach (var edge in (Paint?[])[null, .. paints])
+                    foreach (var shadow in paints)
+                        foreach (var soft in (int[])[0, 3])
+                        {
+                            if (!Sweep.IsLong && n++ % 23 != 0) continue;
+                            var job = Begun(Inked(0, 7, 0, 0), Letter("t", 5, 5, letters, 60) with
+                            {
+                                Words = "II",
+                                Width = new(Mm(60)),
+                                Height = new(Mm(40)),
+                                Blend = blend,
+                                Opacity = blend == Blend.Normal ? 60 : 100,
+                                Edge = edge is null ? null : new(edge, Length.FromPoints(1.5m)),
+                                Shadow = new(shadow, Length.FromPoints(3), Length.FromPoints(3), Length.FromPoints(soft), 80),
+                            });
+                            job = job with { Ticket = job.Ticket with { House = job.Ticket.House with { FinishingInks = ["foil", "varnish"] } } };
+                            var on = random.On(job);
+                            foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
+                                wrong.AddRange(random.Differs(on, new(kind) { Marks = false })
+                                    .Select(d => $"{blend}, letters {letters}, edge {edge}, shadow {shadow}, {soft}: {d}"));
+                        }
+        wrong.ShouldBeEmpty();
+    }
 }
