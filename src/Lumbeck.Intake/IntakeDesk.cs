@@ -1,6 +1,7 @@
 using System.Globalization;
 using Lumbeck.Intake.Judging;
 using Lumbeck.Intake.Opening;
+using Lumbeck.Running;
 using UglyToad.PdfPig;
 using UglyToad.PdfPig.Exceptions;
 using UglyToad.PdfPig.Tokens;
@@ -34,7 +35,7 @@ public static class IntakeDesk
         // Findings of a reader that went astray are not waited for.
         var reader = new Thread(() =>
         {
-            var own = new OwnTime();
+            var own = new ThreadCpuTime();
             Read(path, expected, found, () => own.Spent > Patience);
             done = true;
         }, Stack)
@@ -73,8 +74,10 @@ public static class IntakeDesk
                 found.Stop("file.readable", bytes == 0 ? "empty" : "no PDF", "a PDF", "This is no PDF.");
                 return;
             }
+            if (!BoundedStream.EndsAsPdf(file)) { CutOff(found); return; }
             var filters = new RationedFilters();
-            using var document = PdfDocument.Open(new Rationed(file, Patience),
+            using var bounded = new BoundedStream(file, BoundedStream.Opening);
+            using var document = PdfDocument.Open(bounded,
                 new ParsingOptions
                 {
                     UseLenientParsing = true,
@@ -82,6 +85,7 @@ public static class IntakeDesk
                     FilterProvider = filters,
                     MaxStackDepth = 100,
                 });
+            bounded.Allow(Patience);
             if (document.IsEncrypted)
             {
                 found.Stop("file.encrypted", "encrypted", "open", "An encrypted file can’t be printed.");
@@ -109,6 +113,9 @@ public static class IntakeDesk
                 "The file is damaged and can’t be read: export it again.");
         }
     }
+
+    private static void CutOff(Findings found) => found.Stop("file.readable", "its end is missing", "a whole PDF",
+        "The file was cut off: its end, which says where its parts are, is missing. Export it again, or send it again.");
 
     private static void Examine(Pdf pdf, RationedFilters filters, string path, Expected expected, Findings found,
         Func<bool> late)
@@ -155,7 +162,7 @@ public static class IntakeDesk
             InkCheck.Look(drawings, i + 1, pdf, use, expected.House, found);
             MarkChecks.Look(use, shape, sheet, expected.House, found);
             ForbiddenObjects.OnPage(pdf, page, shape, use, found);
-            EdgeCheck.Look(drawings, i + 1, shape, found);
+            EdgeCheck.Look(drawings, i + 1, shape, sheet, expected.House, found);
             BarcodeCheck.Look(drawings, i + 1, shape, sheet, expected, found);
         }
     }

@@ -30,3 +30,45 @@ public sealed class IntakeTests(Pressed pressed) : IClassFixture<Pressed>
             .Message.ShouldStartWith("this can’t be read as a PDF");
     }
 }
+
+/// <summary>What was cut off, or is noise behind a head, is known by its end: nothing of it is searched through.</summary>
+public sealed class CutOffTests(Pressed pressed) : IClassFixture<Pressed>
+{
+    private sealed class Counted(byte[] file) : MemoryStream(file)
+    {
+        public long Bytes { get; private set; }
+        public override int Read(byte[] buffer, int offset, int count)
+        {
+            var n = base.Read(buffer, offset, count);
+            Bytes += n;
+            return n;
+        }
+
+        public override int ReadByte()
+        {
+            Bytes++;
+            return base.ReadByte();
+        }
+    }
+
+    private byte[] Made(string how)
+    {
+        var noise = new byte[3_000_000];
+        new Random(7).NextBytes(noise);
+        return how == "noise" ? [.. "%PDF-1.6\n"u8, .. noise] : [.. File.ReadAllBytes(pressed.File)[..^2000], .. noise];
+    }
+
+    [Theory, InlineData("noise"), InlineData("cut off")]
+    public void It_is_refused_at_every_door_and_hardly_read(string how)
+    {
+        using var folder = new Folder();
+        var path = folder["spoilt.pdf"];
+        File.WriteAllBytes(path, Made(how));
+        using var counted = new Counted(File.ReadAllBytes(path));
+        Should.Throw<Refusal>(() => Intake.Opening.InsideReading.Of(counted, "spoilt.pdf"))
+            .Message.ShouldBe("spoilt.pdf was cut off, and its end is missing: export it again");
+        counted.Bytes.ShouldBeLessThan(200_000);
+        Intake.IntakeDesk.Judge(path, new(HouseFile.Shipped["tern"], [], null)).Findings.ShouldHaveSingleItem()
+            .Measured.ShouldBe("its end is missing");
+    }
+}

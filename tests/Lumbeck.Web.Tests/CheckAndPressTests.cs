@@ -119,7 +119,7 @@ public sealed class CheckAndPressTests(Browser browser)
             (Dictionary<string, object?>)forgets!);
         var row = browser.Driver.FindElements(By.CssSelector("#register li"))
             .First(l => l.Text.Contains("Plover Street", StringComparison.Ordinal)).Text;
-        row.ShouldContain("Accepted by reception");
+        row.ShouldContain("accepted by reception");
         row.ShouldContain("up to date");
         browser.Text("#press-body").ShouldContain("PDF/X-1a:2003 in PDF 1.4");
         Desk.Jobs.Apply("lighthouse",

@@ -26,6 +26,28 @@ public static class PressedFile
         _ => "the file is out of date",
     };
 
+    /// <summary>
+    /// One verdict on a pressed file, of reception and of Check at press resolution together: whether it can go to the
+    /// printer (null where it was not taken to reception), and why, as a sentence.
+    /// </summary>
+    public static (bool? Ready, string Says, string Why) Verdict(this PressingRow row)
+    {
+        var check = new Readiness((int)row.Stops, (int)row.Cautions, 0, (int)row.Todos).Say()
+            + (row.Waived.Length > 0 ? $", without {row.Waived}" : "");
+        var said = row.Verdict.Replace("rejected: ", "", StringComparison.Ordinal)
+            .Replace("accepted", "", StringComparison.Ordinal).Trim();
+        return (row.Accepted, row.Stops) switch
+        {
+            (false, 0) => (false, "Not for the printer", $"rejected by reception: {said}; Check finds {check}"),
+            (false, _) => (false, "Not for the printer", $"rejected by reception: {said}; and Check finds {check}"),
+            (true, 0) => (true, "Ready for the printer", $"accepted by reception{(said.Length > 0 ? $" ({said})" : "")}; Check finds {check}"),
+            (true, _) => (false, "Not for the printer",
+                $"Check finds {check}; as a file it is sound{(said.Length > 0 ? $" ({said})" : "")}"),
+            (null, 0) => (null, "Not taken to reception", $"Check finds {check}"),
+            _ => (false, "Not for the printer", $"Check finds {check}; not taken to reception"),
+        };
+    }
+
     /// <summary>“333 kB”.</summary>
     public static string Weight(this PressingRow row) =>
         $"{(row.Bytes / 1000.0).ToString("0", CultureInfo.InvariantCulture)} kB";

@@ -26,12 +26,21 @@ public static class Reception
             ? on.Job.Wraps[0].Take.Items.OfType<BarcodeItem>().FirstOrDefault(b => !b.Hidden)
             : null;
         return new(t.House,
-            [.. sheets.Select(s => new ExpectedSheet(s.Sheet.Size, s.Sheet.Trim, room(s), s.Sheet.Folds))],
+            [.. sheets.Select(s => new ExpectedSheet(s.Sheet.Size, s.Sheet.Trim, room(s), s.Sheet.Folds)
+            { Finished = Finished(s.Sheet) })],
             code is null ? null : BarcodeDrawing.Reads(code, t))
         {
             Finishes = [.. on.Composed.Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks)
                 .Select(m => m.Finish?.Name).OfType<string>().Distinct()],
         };
+    }
+
+    /// <summary>The faces of all panels together.</summary>
+    private static Box Finished(Surface sheet)
+    {
+        if (sheet.Panels is not { Length: > 0 } panels) return sheet.Trim;
+        var (x, y) = (panels.Min(p => p.Face.X), panels.Min(p => p.Face.Y));
+        return new(x, y, panels.Max(p => p.Face.Right) - x, panels.Max(p => p.Face.Bottom) - y);
     }
 
     /// <summary>What reception is told of a job's pages, made here or elsewhere.</summary>

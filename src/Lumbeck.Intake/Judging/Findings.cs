@@ -19,6 +19,7 @@ internal sealed class Findings
         Add(new(id, Severity.Stop, measured, limit, why));
     public void Caution(string id, string measured, string limit, string why) =>
         Add(new(id, Severity.Caution, measured, limit, why));
+    public bool Has(string id) => _all.Any(f => f.Id == id);
     public void NotExamined(string what) => _not.Add(what);
 
     private void Add(IntakeFinding finding)

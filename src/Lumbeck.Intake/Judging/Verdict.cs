@@ -11,7 +11,11 @@ namespace Lumbeck.Intake.Judging;
 /// <param name="Trim">The cut.</param>
 /// <param name="Barcode">Where the barcode is looked for; null where there is none.</param>
 /// <param name="Folds">Across the sheet.</param>
-public sealed record ExpectedSheet(Size Size, Box Trim, Box? Barcode, IReadOnlyList<Length> Folds);
+public sealed record ExpectedSheet(Size Size, Box Trim, Box? Barcode, IReadOnlyList<Length> Folds)
+{
+    /// <summary>What is seen of it in the end: cut to the trim, or within what is turned in round a case's boards.</summary>
+    public Box Finished { get; init; } = Trim;
+}
 
 /// <summary>What reception knows of an inside.</summary>
 /// <param name="Count">Its pages as printed.</param>

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Lumbeck.Running;
 using UglyToad.PdfPig;
 using UglyToad.PdfPig.Core;
 using UglyToad.PdfPig.Exceptions;
@@ -36,17 +37,20 @@ public static class InsideReading
     {
         if (file.Length == 0) throw No($"{name} is empty: export it again");
         if (!StartsAsPdf(file)) throw No($"{name} is no PDF: drop the inside as your layout program exports it");
+        if (!BoundedStream.EndsAsPdf(file)) throw No($"{name} was cut off, and its end is missing: export it again");
         try
         {
-            var (patience, own) = (most ?? Patience, new OwnTime());
+            var (patience, own) = (most ?? Patience, new ThreadCpuTime());
             void goOn()
             {
                 cancel.ThrowIfCancellationRequested();
                 if (own.Spent > patience) throw new TimeoutException();
             }
             var filters = new RationedFilters(MostUnpacked, cancel);
-            using var pdf = PdfDocument.Open(new Rationed(file, patience, cancel),
+            var bounded = new BoundedStream(file, patience < BoundedStream.Opening ? patience : BoundedStream.Opening, cancel);
+            using var pdf = PdfDocument.Open(bounded,
                 new ParsingOptions { FilterProvider = filters, SkipMissingFonts = true, MaxStackDepth = 100 });
+            bounded.Allow(patience);
             if (pdf.IsEncrypted)
                 throw No($"{name} is encrypted: export it without a password, since printers refuse such files too");
             var pages = Pages(pdf, goOn).Take(MostPages + 1).ToList();

@@ -26,13 +26,21 @@ internal sealed record DrawnInks(byte[] Inks, int Wide, int High)
     }
 }
 
+/// <summary>How far each pixel of a page is painted, 255 for all of it.</summary>
+internal sealed record DrawnCover(byte[] Cover, int Wide, int High)
+{
+    /// <summary>Beside the page, what lies at its edge.</summary>
+    public byte At(int x, int y) => Cover[(Math.Clamp(y, 0, High - 1) * Wide) + Math.Clamp(x, 0, Wide - 1)];
+}
+
 /// <summary>
 /// Draws pages with poppler's <c>pdftoppm</c> where it is installed, with a bound on memory and on time: the file may
 /// be anybody's.
 /// </summary>
 internal static class PageDrawing
 {
-    private static readonly Lazy<string?> Program = new(() => ForeignProgram.Find("pdftoppm"));
+    private static readonly Lazy<string?> Program = new(() => ForeignProgram.Find("pdftoppm")),
+        Cairo = new(() => ForeignProgram.Find("pdftocairo"));
 
     private static readonly Limits Bounded = new(Kilobytes: 900_000, Seconds: 6, TimeSpan.FromSeconds(60));
 
@@ -58,6 +66,29 @@ internal static class PageDrawing
             if (!ForeignProgram.Run(Program.Value!, [.. words, Path.GetFullPath(path), stem], Bounded, folder.FullName)) return null;
             using var image = NetVips.Image.NewFromFile(stem + ".tif");
             return image.Bands == 4 ? new(image.WriteToMemory<byte>(), image.Width, image.Height) : null;
+        }
+        catch (NetVips.VipsException) { return null; }
+        finally { folder.Delete(recursive: true); }
+    }
+
+    /// <summary>
+    /// What of a page is painted, white art too: 255 where it is, 0 where nothing was laid; null where it could not be
+    /// drawn.
+    /// </summary>
+    public static DrawnCover? Cover(string path, int page, double perInch)
+    {
+        if (Cairo.Value is not { } program) return null;
+        var folder = Aside.Folder();
+        try
+        {
+            var stem = Path.Combine(folder.FullName, "page");
+            string[] words = ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-png", "-transp", "-singlefile",
+                "-f", Figure(page), "-l", Figure(page), Path.GetFullPath(path), stem];
+            if (!ForeignProgram.Run(program, words, Bounded, folder.FullName)) return null;
+            using var image = NetVips.Image.NewFromFile(stem + ".png");
+            if (image.Bands != 4) return null;
+            using var alpha = image.ExtractBand(3);
+            return new(alpha.WriteToMemory<byte>(), image.Width, image.Height);
         }
         catch (NetVips.VipsException) { return null; }
         finally { folder.Delete(recursive: true); }

@@ -23,6 +23,17 @@ internal sealed class PageDrawings(string path)
     public DrawnInks? Inks(int page, double perInch, (int X, int Y, int Wide, int High)? part = null) =>
         Drawing(page, perInch, part).GetAwaiter().GetResult();
 
+    /// <summary>What of a page is painted; null where it could not be drawn.</summary>
+    public DrawnCover? Cover(int page, double perInch) => Covering(page, perInch).GetAwaiter().GetResult();
+
+    /// <summary>Begins to look at what of a page is painted.</summary>
+    public void BeginCover(int page, double perInch) { if (IsHere) _ = Covering(page, perInch); }
+
+    private readonly ConcurrentDictionary<(int Page, double PerInch), Lazy<Task<DrawnCover?>>> _covers = [];
+
+    private Task<DrawnCover?> Covering(int page, double perInch) =>
+        _covers.GetOrAdd((page, perInch), _ => new(() => Task.Run(() => PageDrawing.Cover(path, page, perInch)))).Value;
+
     private Task<DrawnInks?> Drawing(int page, double perInch, (int X, int Y, int Wide, int High)? part) =>
         _drawn.GetOrAdd((page, perInch, part),
             _ => new(() => Task.Run(() => PageDrawing.Inks(path, page, perInch, part)))).Value;

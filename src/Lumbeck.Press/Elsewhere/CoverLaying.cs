@@ -14,8 +14,17 @@ internal sealed class CoverLaying(MendPlan plan, List<MendLine> lines) : Laying(
 
     private Bounds Whole => new(0, 0, _wide, _high);
 
-    /// <summary>How far art runs past the cut where it is whole: the bleed, or what is turned in.</summary>
-    private double Past => Math.Max(Math.Max(_trim.Left, _trim.Top), Math.Max(_wide - _trim.Right, _high - _trim.Bottom));
+    /// <summary>
+    /// How far art runs past the finished cover where it is whole: the bleed, or what is turned in round a case's boards.
+    /// </summary>
+    private double Past
+    {
+        get
+        {
+            var b = Plan.Panels.IsEmpty ? _trim : Plan.Panels.Select(p => Face(p.Face)).Aggregate((a, c) => a.Union(c));
+            return Math.Max(Math.Max(b.Left, b.Top), Math.Max(_wide - b.Right, _high - b.Bottom));
+        }
+    }
 
     /// <summary>What the hand did: scaled about the sheet's middle, then shifted.</summary>
     private Affine Hand
@@ -70,8 +79,23 @@ internal sealed class CoverLaying(MendPlan plan, List<MendLine> lines) : Laying(
     {
         var place = upright.Then(Hand);
         var art = place.Of(Painted(page));
-        return Grown(new(n, page.Upright.Then(place), clip), art, Past, missing =>
+        // Once mirrored it is as large again, and no larger.
+        var most = Plan.Choices.Bleed ? Math.Min(Wide(art), High(art)) : Past;
+        Bare(art, clip, most);
+        return Grown(new(n, page.Upright.Then(place), clip), art, most, missing =>
             $"The art ends {Say(missing)} short of the sheet’s edge: it goes on as its own mirror image.");
+    }
+
+    /// <summary>What stays bare, side by side, since the art ends further from the edge than it is grown by itself.</summary>
+    private void Bare(Bounds art, Bounds clip, double most)
+    {
+        (string Side, double Missing)[] sides = [("left", art.Left - clip.Left), ("right", clip.Right - art.Right),
+            ("head", clip.Bottom - art.Bottom), ("foot", art.Top - clip.Top)];
+        if (sides.Max(s => s.Missing) is var worst && (worst <= Near || worst <= most + Near)) return;
+        var bare = sides.Where(s => s.Missing > Near).GroupBy(s => Say(s.Missing))
+            .Select(g => $"{g.Key} at the {string.Join(", ", g.Select(s => s.Side))}");
+        Tell("bleed.bare", MendState.Left, 1, $"Bare: the art ends short of the sheet’s edge, by {string.Join(", by ", bare)}. " +
+            "Paper shows there and is folded round: let the art grow to the edge, or be scaled to the sheet.");
     }
 
     private IEnumerable<PlacedPart> Wrap(CamePage page)

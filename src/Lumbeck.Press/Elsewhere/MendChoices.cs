@@ -21,7 +21,10 @@ public sealed record MendChoices
     /// <summary>A cover’s size about the sheet’s middle, in percent of how it was laid.</summary>
     public decimal Percent { get; init; } = 100;
 
-    /// <summary>An inside’s pages that end at the cut go on past it as their own mirror image.</summary>
+    /// <summary>
+    /// An inside’s pages that end at the cut, and a cover’s art that ends further from the sheet’s edge than its bleed or
+    /// turn-in, go on past it as their own mirror image.
+    /// </summary>
     public bool Bleed { get; init; }
 
     /// <summary>How far an inside’s pages are shifted away from the spine.</summary>

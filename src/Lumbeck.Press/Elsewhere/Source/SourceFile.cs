@@ -1,3 +1,4 @@
+using Lumbeck.Running;
 using UglyToad.PdfPig;
 using UglyToad.PdfPig.Core;
 using UglyToad.PdfPig.Exceptions;
@@ -50,16 +51,24 @@ internal sealed class SourceFile : IDisposable
             Span<byte> first = stackalloc byte[1024];
             var read = head.ReadAtLeast(first, first.Length, throwOnEndOfStream: false);
             if (first[..read].IndexOf("%PDF-"u8) < 0) throw new Refusal("file", "this is no PDF: export it as one");
+            if (!BoundedStream.EndsAsPdf(head))
+                throw new Refusal("file", "this file was cut off, and its end is missing: export it again, or send it again");
         }
         try
         {
-            return new(() => PdfDocument.Open(File.OpenRead(path), new ParsingOptions
+            return new(() =>
             {
-                UseLenientParsing = true,
-                SkipMissingFonts = true,
-                MaxStackDepth = 100,
-                Password = password,
-            }), new(cancel));
+                var bounded = new BoundedStream(File.OpenRead(path), BoundedStream.Opening, cancel);
+                var document = PdfDocument.Open(bounded, new ParsingOptions
+                {
+                    UseLenientParsing = true,
+                    SkipMissingFonts = true,
+                    MaxStackDepth = 100,
+                    Password = password,
+                });
+                bounded.Allow(TimeSpan.MaxValue);
+                return document;
+            }, new(cancel));
         }
         catch (PdfDocumentEncryptedException)
         {

@@ -1,14 +1,13 @@
 using System.Diagnostics;
 using System.Runtime.InteropServices;
 
-namespace Lumbeck.Intake.Opening;
+namespace Lumbeck.Running;
 
 /// <summary>
-/// The time that this thread has worked since it was made. What else the machine is doing does not count: a file that
-/// is read in a second on an idle machine
-/// is not too slow on a busy one.
+/// The processor time of the thread that made it, since then (POSIX, clock_gettime). What else the machine is doing does
+/// not count: a file that is read in a second on an idle machine is not too slow on a busy one.
 /// </summary>
-internal sealed partial class OwnTime
+public sealed partial class ThreadCpuTime
 {
     private readonly TimeSpan _from = Worked();
     private readonly long _wall = Stopwatch.GetTimestamp();
