@@ -154,6 +154,16 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
                 s.With("ExtGState", "Over", "<< /OP true /op true /OPM 1 >>")
                     .Painting("q /Over gs 0 0 0 0 k 100 100 20 20 re f Q"),
             "ink.overprint"),
+        ["white that overprints, set in its space"] = (true,
+            s =>
+                s.With("ExtGState", "Over", "<< /OP true /op true /OPM 1 >>")
+                    .Painting("q /Over gs /DeviceCMYK cs 0 0 0 0 scn 100 100 20 20 re f Q"),
+            "ink.overprint"),
+        ["gray white that overprints, set in its space"] = (true,
+            s =>
+                s.With("ExtGState", "Over", "<< /OP true /op true /OPM 1 >>")
+                    .Painting("q /Over gs /DeviceGray cs 1 sc 100 100 20 20 re f Q"),
+            "ink.overprint"),
         ["art that stops at the cut"] = (true, s => s.Painting("0 0 0 0 k 0 0 42 700 re f 34 34 1000 8.4 re f"),
             "bleed.bare"),
         ["a covered barcode"] = (true, s => s.Painting("0 0 0 0 k 40 40 140 120 re f"), "barcode"),

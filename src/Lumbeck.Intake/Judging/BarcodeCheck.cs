@@ -49,8 +49,22 @@ internal static class BarcodeCheck
 
     private static string? Read(DrawnInks drawn)
     {
-        var light = new PlanarYUVLuminanceSource(drawn.InRedLight(), drawn.Wide, drawn.High, 0, 0, drawn.Wide,
+        var red = drawn.InRedLight();
+        LuminanceSource lit(byte[] seen) => new PlanarYUVLuminanceSource(seen, drawn.Wide, drawn.High, 0, 0, drawn.Wide,
             drawn.High, false);
+        var (dark, bright) = ((int)red.Min(), (int)red.Max());
+        // As it is; then, as over a picture, at one level between its darkest and its brightest after the other.
+        foreach (var share in (double[])[0, 0.12, 0.2, 0.3, 0.4, 0.5, 0.65])
+        {
+            var level = dark + (share * (bright - dark));
+            var light = lit(share == 0 ? red : [.. red.Select(v => v > level ? (byte)255 : (byte)0)]);
+            if (Decoded(light) is { } read) return read;
+        }
+        return null;
+    }
+
+    private static string? Decoded(LuminanceSource light)
+    {
         foreach (var source in (LuminanceSource[])[light, light.rotateCounterClockwise()])
         {
             var reader = new MultiFormatReader

@@ -139,12 +139,27 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                     if (name(o.Count - 1) is { } pattern
                         && pdf.Get(pdf.Dictionary(resources, "Pattern"), pattern) is { } p)
                         Pattern(p, resources, state, depth);
+                    // A device's space is painted in alike, however its inks are set (8.6.8).
                     else if (state.Fill == "DeviceCMYK")
-                        state = state with { FillInk = (n(0) + n(1) + n(2) + n(3)) * 100 };
+                        state = state with
+                        {
+                            FillInk = (n(0) + n(1) + n(2) + n(3)) * 100,
+                            FillAll = n(0) > 0.99 && n(1) > 0.99 && n(2) > 0.99 && n(3) > 0.99,
+                            FillNone = n(0) + n(1) + n(2) + n(3) <= 0,
+                        };
+                    else if (state.Fill == "DeviceGray")
+                        state = state with { FillInk = (1 - n(0)) * 100, FillNone = n(0) >= 0.9999 };
                     break;
                 case "SC" or "SCN":
                     if (name(o.Count - 1) is { } lined && pdf.Get(pdf.Dictionary(resources, "Pattern"), lined) is { } q)
                         Pattern(q, resources, state, depth);
+                    else if (state.Stroke == "DeviceCMYK")
+                        state = state with
+                        {
+                            StrokeInk = (n(0) + n(1) + n(2) + n(3)) * 100,
+                            StrokeAll = n(0) > 0.99 && n(1) > 0.99 && n(2) > 0.99 && n(3) > 0.99,
+                        };
+                    else if (state.Stroke == "DeviceGray") state = state with { StrokeInk = (1 - n(0)) * 100 };
                     break;
                 case "m": path.Add(('m', n(0), n(1))); break;
                 case "l": path.Add(('l', n(0), n(1))); break;

@@ -6,6 +6,7 @@ using Lumbeck.Press.Elsewhere.Source;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
+using NetVips;
 using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Press.Elsewhere;
@@ -17,6 +18,8 @@ internal sealed class MendWriting
     private readonly string _path, _aside;
     private readonly PdfWriter _pdf;
     private readonly MendPlan _plan;
+    private readonly FaceShelf _shelf;
+    private readonly PressNote _note;
     private readonly List<MendLine> _lines;
     private readonly CancellationToken _cancel;
     private readonly PressInks _inks;
@@ -33,6 +36,7 @@ internal sealed class MendWriting
         List<MendLine> lines, string? from, CancellationToken cancel)
     {
         (_file, _path, _pdf, _plan, _aside, _lines, _cancel) = (file, path, pdf, plan, aside, lines, cancel);
+        (_shelf, _note) = (shelf, note);
         if (plan.Sheet is { } sheet && PageBoxes.Of(sheet, new(plan.Kind), plan.House) is { Marked: true } boxes)
             _marks = (boxes.Margin, Marked(boxes, shelf, note));
         var condition = PressCondition.Of(plan.House);
@@ -115,6 +119,7 @@ internal sealed class MendWriting
     {
         if (_came.TryGetValue(n, out var known)) return known;
         _has.Report.Transparent = false;
+        var coloured = _has.Report.Colours + _has.Pictures.Converted;
         var alone = PageRaster.IsHere
             ? new DrawnAlone(_file, n + 1, _pdf, _inks, _plan.Kind.KeepsTransparency, _aside) : null;
         try
@@ -128,8 +133,15 @@ internal sealed class MendWriting
                 _lines.AddRange(told.Distinct().Select(t => new MendLine("object.pixels", MendState.Left, n + 1, t)));
                 _has.Report.Transparent |= _plan.Kind.KeepsTransparency;
             }
-            if (!_has.Report.Transparent || _plan.Kind.KeepsTransparency) return Keep(new(content, used,
-                _has.Report.Transparent));
+            if (!_has.Report.Transparent || _plan.Kind.KeepsTransparency)
+            {
+                if (_has.Report.Transparent && _has.Report.Colours + _has.Pictures.Converted > coloured)
+                    _lines.Add(new("transparency.light", MendState.Left, n + 1,
+                        $"Something on page {n + 1} lets through what lies under it and was made in a screen’s colours: it was " +
+                        "mixed in light there and is mixed in inks now, which can look quite otherwise. Look at the page before " +
+                        "and after; flattened by the program it was made in, it stays as it was."));
+                return Keep(new(content, used, _has.Report.Transparent));
+            }
             _lines.Add(new("page.pixels", MendState.Left, n + 1,
                 $"Something on page {n + 1} lets through what lies under it, which " +
                 $"{_plan.Kind.Title} can’t hold: the page is drawn at {PageRaster.PerInch} pixels an inch, its words too."));
@@ -158,9 +170,37 @@ internal sealed class MendWriting
                 $"{mm(drawn.At.Bottom - drawn.At.Top)}.";
     }
 
+    /// <summary>
+    /// A page whose marks can be read and let through what lies under them, drawn with these marks in the house's inks,
+    /// mixed there: what is in inks already keeps its numbers. Null where its marks can't be read.
+    /// </summary>
+    private Image? Mixed(int n)
+    {
+        var path = Path.Combine(_aside, $"mixed-{n + 1}.pdf");
+        using (var output = File.Create(path))
+        {
+            using var pdf = new PdfWriter(output, PressKind.X4.Version);
+            var plan = _plan with { Kind = PressKind.X4, Sheet = null };
+            var writing = new MendWriting(_file, _path, pdf, plan, _shelf, _note, _aside, [], _inks.From, _cancel);
+            if (writing.Read(n) is not { Content: { } content } came) return null;
+            var page = _file.Pages[n];
+            string copied(string name) => _file.Numbers(page, name) is { } box ? $"/{name} [{PdfText.Figures(box)}] " : "";
+            var turned = _file.Number(page, "Rotate") is { } by ? $"/Rotate {by.ToString("0", CultureInfo.InvariantCulture)} " : "";
+            var stream = pdf.Stream("", s => s.Write(content));
+            OnePage.Finish(pdf, $"{copied("MediaBox")}{copied("CropBox")}{turned}/Group << /S /Transparency /CS /DeviceCMYK >> " +
+                $"/Resources {came.Used} /Contents {stream} 0 R");
+        }
+        using var drawn = PageRaster.Drawn(path, 1, PageRaster.PerInch, inks: true, _cancel, _aside);
+        File.Delete(path);
+        if (drawn.Bands != 4) return null;
+        if (!_plan.Black) return drawn.CopyMemory();
+        using var key = drawn.ExtractBand(3);
+        return (255 - key).Cast(Enums.BandFormat.Uchar).CopyMemory();
+    }
+
     private int Drawn(int n)
     {
-        using var image = PageRaster.Of(_path, n + 1, _inks, _aside, _cancel);
+        using var image = Mixed(n) ?? PageRaster.Of(_path, n + 1, _inks, _aside, _cancel);
         var picture = _pdf.Stream($"/Type /XObject /Subtype /Image /Width {image.Width} /Height {image.Height} /ColorSpace " +
             $"{(image.Bands == 1 ? "/DeviceGray" : "/DeviceCMYK")} /BitsPerComponent 8", s =>
                 s.Write(image.WriteToMemory<byte>()));

@@ -92,7 +92,7 @@ internal sealed class ElsewhereResources
     public string Said(Space space, double[] at, bool fill, UsedResources used)
     {
         if (space is SpotSpace { IsSpot: true } met && !Light) Met(met);
-        if (space is SpotSpace { IsSpot: true } spot && How.Spots.Contains(spot.Names[0]) && !Light)
+        if (space is SpotSpace spot && (spot.IsNothing || (spot.IsSpot && How.Spots.Contains(spot.Names[0]) && !Light)))
             return $"/{used.Spot(this, spot)} {(fill ? "cs" : "CS")} {PdfText.Figure(at.FirstOrDefault())} " +
                 $"{(fill ? "scn" : "SCN")}\n";
         if (!space.IsInk && space is not PatternSpace) Report.Colours++;

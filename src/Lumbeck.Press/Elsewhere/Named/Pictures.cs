@@ -15,6 +15,9 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
 {
     private const long MostPixels = 120_000_000;
 
+    /// <summary>In place of a picture on no plate.</summary>
+    private const string Nothing = "/Type /XObject /Subtype /Form /BBox [0 0 1 1] /Resources << >>";
+
     /// <summary>Pictures whose colours were brought to the house's.</summary>
     public int Converted { get; private set; }
 
@@ -38,13 +41,15 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
             : null;
         var bits = (int)(file.Number(d, "BitsPerComponent", "BPC") ?? 8);
         var seen = Seen(d, named) + Key(d);
-        if (coding != "JPXDecode" && space is GraySpace)
+        // Nothing is printed in more than eight bits, and PDF 1.4, which PDF/X-1a is, knows no more (ISO 32000-1, 8.9.5.1).
+        if (coding != "JPXDecode" && space is GraySpace && bits <= 8)
             return As(image, size + $"/ColorSpace /DeviceGray /BitsPerComponent {bits} {decoded}{seen}");
-        if (coding != "JPXDecode" && space is CmykSpace && !inks.BlackAlone && inks.From is null && !light)
+        if (coding != "JPXDecode" && space is CmykSpace && !inks.BlackAlone && inks.From is null && !light && bits <= 8)
             return As(image, size + $"/ColorSpace /DeviceCMYK /BitsPerComponent {bits} {decoded}{seen}");
-        if (coding != "JPXDecode" && space is IndexedSpace or SpotSpace { Components: 1 } && bits <= 8)
+        if (coding != "JPXDecode" && space is IndexedSpace or SpotSpace { Components: 1, IsNothing: false } && bits <= 8)
             return As(image, size + $"/ColorSpace {Table(space, bits, decode, light)} /BitsPerComponent {bits} {seen}");
-        Converted++;
+        if (space is SpotSpace { IsNothing: true }) return pdf.Stream(Nothing, _ => { });
+        if (space is not { IsInk: true }) Converted++;
         using var pixels = Pixels(data, coding, space, wide, high, bits, decode);
         // What hides by its colour is told before that changes.
         if (Numbers(d) is { } key && coding is null && space is not null)

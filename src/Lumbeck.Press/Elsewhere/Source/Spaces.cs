@@ -99,6 +99,9 @@ internal sealed record SpotSpace(IReadOnlyList<string> Names, Space Alternate, F
     /// <summary>Names of the process are no spots; nor is what stands for every plate, or for none.</summary>
     public bool IsSpot => Names.Count == 1 && !Process.Contains(Names[0]) && Names[0] is not ("All" or "None");
 
+    /// <summary>Paints on no plate at all (ISO 32000-1, 8.6.6.4).</summary>
+    public bool IsNothing => Names.All(n => n == "None");
+
     public override bool IsInk => Names.All(n => Process.Contains(n));
 
     public override Inks Of(PressInks inks, double[] c, bool alone = true)
