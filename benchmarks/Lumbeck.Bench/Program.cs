@@ -31,6 +31,7 @@ try
     if (wanted("art")) ArtBench.Run(folder);
     if (wanted("flat")) FlatBench.Run(folder);
     if (wanted("mend")) MendBench.Run(folder);
+    if (wanted("evening")) await EveningBench.Run(folder);
     if (wanted("liveries")) await LiveryBench.Run(folder);
 }
 finally { Directory.Delete(folder, recursive: true); }

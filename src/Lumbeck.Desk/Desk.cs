@@ -14,9 +14,10 @@ public sealed class Desk : IDisposable
     /// <param name="clock">Gives revisions their time.</param>
     /// <param name="begin">Lays something on the bench of an empty store.</param>
     /// <param name="told">Is told what is strange in the store and read all the same.</param>
+    /// <param name="worker">The program that it does long work for, where that is another.</param>
     /// <param name="log">Is told what an owner needs: what begins, ends and fails, never words of books.</param>
     public Desk(string folder, TimeProvider clock, Action<Desk>? begin = null, Action<string>? told = null,
-        ILoggerFactory? log = null)
+        ILoggerFactory? log = null, string? worker = null)
     {
         told ??= _ => { };
         DataFolder.Prepare(folder, told);
@@ -31,7 +32,7 @@ public sealed class Desk : IDisposable
         Houses = new(Jobs);
         Starters = new(Jobs);
         Liveries = new(Jobs);
-        Pressing = new(Jobs, Houses, Checks, files, new Works(new WorkStore(store.Folder, clock, told), log?.CreateLogger<Works>()));
+        Pressing = new(Jobs, Houses, Checks, files, new Works(new WorkStore(store.Folder, clock, told), log?.CreateLogger<Works>(), worker));
         Bench.Finished.Judged = (on, row) => Pressing.Judged(on, row);
         if (begin is null) return;
         store.Alone(() =>

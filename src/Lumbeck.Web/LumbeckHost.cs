@@ -121,7 +121,11 @@ public static class LumbeckHost
         app.Lifetime.ApplicationStarted.Register(() => log.Began(
             typeof(LumbeckHost).Assembly.GetName().Version!.ToString(3), options.Data, app.Urls.First()));
         app.Lifetime.ApplicationStopping.Register(log.Ends);
-        app.Services.GetRequiredService<Desk.Desk>().Pressing.StartWorks();
+        var press = app.Services.GetRequiredService<Desk.Desk>().Pressing;
+        // Where this program runs, and not a test of it.
+        if (System.Reflection.Assembly.GetEntryAssembly() == typeof(LumbeckHost).Assembly)
+            press.Works.Apart = (id, worker) => new("--order", id, worker, "--data", Path.GetFullPath(options.Data));
+        press.StartWorks();
         return app;
     }
 

@@ -1,3 +1,5 @@
+using Lumbeck.Desk.Orders;
+using Lumbeck.Running;
 using Lumbeck.Web;
 
 var options = StartOptions.Read(args);
@@ -5,6 +7,15 @@ if (options.Problem is { } problem)
 {
     await Console.Error.WriteLineAsync(problem);
     return 2;
+}
+
+Memory.Sparingly();
+if (options.Order is var (order, worker))
+{
+    OwnWorker.EndWithParent();
+    using var desk = new Lumbeck.Desk.Desk(options.Data, TimeProvider.System, worker: worker);
+    desk.Pressing.DoOnce(order);
+    return 0;
 }
 
 WebApplication app;

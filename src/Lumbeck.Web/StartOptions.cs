@@ -4,7 +4,7 @@ namespace Lumbeck.Web;
 /// How the server is started: <c>--port N</c>, <c>--data DIR</c>, <c>--empty</c>, <c>--log json</c>.
 /// </summary>
 public sealed record StartOptions(int Port = 5080, string Data = "data", bool Demo = true, string? Problem = null,
-    bool JsonLog = false)
+    bool JsonLog = false, (string Id, string Worker)? Order = null)
 {
     public static StartOptions Read(string[] args)
     {
@@ -18,6 +18,8 @@ public sealed record StartOptions(int Port = 5080, string Data = "data", bool De
                     && port <= 65535:
                     o = o with { Port = port }; i++; break;
                 case "--data" when i + 1 < args.Length: o = o with { Data = args[++i] }; break;
+                // How the program starts itself for one order.
+                case "--order" when i + 2 < args.Length: o = o with { Order = (args[++i], args[++i]) }; break;
                 case "--log" when i + 1 < args.Length && args[i + 1] is "json" or "lines":
                     o = o with { JsonLog = args[++i] == "json" }; break;
                 case "--log": return o with { Problem = "--log takes json or lines." };

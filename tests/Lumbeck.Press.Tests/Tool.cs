@@ -20,6 +20,17 @@ internal static class Tool
         return output;
     }
 
+    /// <summary>What a program says, whether it ends well or not.</summary>
+    public static string Try(string program, params string[] arguments)
+    {
+        var start = new ProcessStartInfo(program) { RedirectStandardOutput = true };
+        foreach (var a in arguments) start.ArgumentList.Add(a);
+        using var process = Process.Start(start)!;
+        var output = process.StandardOutput.ReadToEnd();
+        process.WaitForExit();
+        return output;
+    }
+
     /// <summary>
     /// Chromium's picture of a page of a folder: <c>NAME.html</c> becomes <c>NAME.png</c>, a pixel for each of the
     /// page's own.

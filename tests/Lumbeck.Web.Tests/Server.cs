@@ -32,6 +32,9 @@ public sealed partial class Server : IDisposable
 
     private readonly List<string> _errors = [];
 
+    /// <summary>All that it said since it was open.</summary>
+    public IReadOnlyList<string> Said { get { lock (_errors) return [.. _errors]; } }
+
     /// <summary>What went wrong within, each with the first line of ours that it went through.</summary>
     public IReadOnlyList<string> Errors
     {

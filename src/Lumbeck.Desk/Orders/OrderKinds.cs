@@ -11,6 +11,9 @@ public static class OrderKinds
     /// <summary>Begins to do the orders of a folder.</summary>
     public static void StartWorks(this PressDesk press) => press.Works.Start(Of(press));
 
+    /// <summary>Does one order that another program took, as that program.</summary>
+    public static void DoOnce(this PressDesk press, string id) => press.Works.Once(id, Of(press));
+
     /// <summary>What can be done of what waits in the queue.</summary>
     internal static IReadOnlyList<WorkKind> Of(PressDesk press) =>
     [
@@ -21,7 +24,7 @@ public static class OrderKinds
             k.Keep(press, made);
             return made.Write();
         })),
-        new(Order.Mend, (piece, told, cancel) => MendOrders.Do(press, piece, told, cancel)),
+        new(Order.Mend, (piece, told, cancel) => MendOrders.Do(press, piece, told, cancel), Apart: true),
     ];
 
     /// <summary>Does an order with what it brings; nothing of it is kept but the file.</summary>

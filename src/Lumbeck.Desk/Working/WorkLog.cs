@@ -22,4 +22,10 @@ internal sealed partial class WorkLog(ILogger log)
 
     [LoggerMessage(6, LogLevel.Error, "The hand for {Hand} orders failed and begins again in {Seconds} s: {Cause}")]
     public partial void HandFailed(string hand, double seconds, string cause);
+
+    [LoggerMessage(7, LogLevel.Information, "Order {Kind} {Id} begun in process {Process}")]
+    public partial void Apart(string kind, string id, int process);
+
+    [LoggerMessage(8, LogLevel.Information, "Order {Kind} {Id} took {Megabytes} MB in its process")]
+    public partial void Memory(string kind, string id, long megabytes);
 }

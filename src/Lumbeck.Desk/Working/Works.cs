@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Diagnostics;
+using Lumbeck.Running;
 using Lumbeck.Store;
 using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.Logging;
@@ -11,7 +12,8 @@ namespace Lumbeck.Desk.Working;
 /// <param name="Kind">Its word.</param>
 /// <param name="Do">Does a piece of it, telling the share that is done, and gives what it came to; a
 /// <see cref="Refusal"/> is told to people.</param>
-public sealed record WorkKind(string Kind, Func<WorkRow, Action<double>, CancellationToken, string> Do);
+/// <param name="Apart">Whether it takes so much memory that it is done in a process of its own, where there is one.</param>
+public sealed record WorkKind(string Kind, Func<WorkRow, Action<double>, CancellationToken, string> Do, bool Apart = false);
 
 /// <summary>
 /// Long work done beside everything else: queued in a file, told of as it goes on, left when nobody wants it, and begun
@@ -22,8 +24,20 @@ public sealed record WorkKind(string Kind, Func<WorkRow, Action<double>, Cancell
 /// </summary>
 /// <param name="store">The queue.</param>
 /// <param name="log">Is told what begins, ends and fails.</param>
-public sealed class Works(WorkStore store, ILogger<Works>? log = null) : IDisposable
+/// <param name="me">The program’s name, where it works for another that took the piece.</param>
+public sealed class Works(WorkStore store, ILogger<Works>? log = null, string? me = null) : IDisposable
 {
+    /// <summary>Starts a process that does a piece for a program of this name and ends; null where there is none.</summary>
+    public Func<string, string, OwnWorker>? Apart { get; set; }
+
+    /// <summary>Does one piece that another program took, as that program, and ends.</summary>
+    /// <param name="id">The piece.</param>
+    /// <param name="kinds">What can be done.</param>
+    public void Once(string id, IReadOnlyList<WorkKind> kinds)
+    {
+        if (store.Find(id) is { } piece) Do(piece, [.. kinds.Select(k => k with { Apart = false })]);
+    }
+
     private readonly WorkLog _log = new(log ?? NullLogger<Works>.Instance);
 
     private const int AtOnce = 2;
@@ -90,7 +104,7 @@ public sealed class Works(WorkStore store, ILogger<Works>? log = null) : IDispos
     }
 
     /// <summary>This program, as no other is called.</summary>
-    private readonly string _me = Worker.Me;
+    private readonly string _me = me ?? Worker.Me;
 
     /// <summary>What another program queued, left or ended is seen so often.</summary>
     private static readonly TimeSpan Look = TimeSpan.FromSeconds(5), LookAtEnd = TimeSpan.FromSeconds(0.5);
@@ -182,9 +196,10 @@ public sealed class Works(WorkStore store, ILogger<Works>? log = null) : IDispos
         {
             // It may have been left after it was taken and before it could be told so.
             if (!Surely(piece.Id, () => store.Renew(piece.Id, _me))) return;
-            _log.Begun(piece.Kind, piece.Id, piece.Attempts);
             var kind = kinds.FirstOrDefault(k => k.Kind == piece.Kind)
                 ?? throw new Refusal("work", $"this version knows no work called `{piece.Kind}`");
+            if (kind.Apart && Apart is { } apart) { Beside(piece, apart, cancel.Token); return; }
+            _log.Begun(piece.Kind, piece.Id, piece.Attempts);
             var made = kind.Do(piece, share =>
             {
                 cancel.Token.ThrowIfCancellationRequested();
@@ -214,8 +229,26 @@ public sealed class Works(WorkStore store, ILogger<Works>? log = null) : IDispos
         finally
         {
             _running.TryRemove(piece.Id, out _);
+            Memory.GiveBack();
             if (_awaited.TryRemove(piece.Id, out var ended)) ended.TrySetResult();
         }
+    }
+
+    /// <summary>
+    /// Has a process of its own do a piece: it writes its share and its end into the queue as this program. One that ends
+    /// without that has failed.
+    /// </summary>
+    private void Beside(WorkRow piece, Func<string, string, OwnWorker> apart, CancellationToken cancel)
+    {
+        using var worker = apart(piece.Id, _me);
+        _log.Apart(piece.Kind, piece.Id, worker.Process);
+        worker.Wait(cancel);
+        cancel.ThrowIfCancellationRequested();
+        _log.Memory(piece.Kind, piece.Id, worker.MostMegabytes);
+        if (!Surely(piece.Id, () => store.IsOpen(piece.Id))) return;
+        throw worker.TookTooMuch
+            ? new Refusal("work", $"it takes more than the {OwnWorker.Most / 1_000_000} MB that it is given: make the file smaller")
+            : new InvalidOperationException($"its process ended with {worker.ExitCode}");
     }
 
     /// <summary>Why a piece failed, as it is told to people.</summary>

@@ -280,4 +280,36 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
                         }
         wrong.ShouldBeEmpty();
     }
+
+    /// <summary>A barcode without a plate, over a picture: what a reader reads reception does not refuse.</summary>
+    [Fact]
+    public void Reception_reads_the_barcodes_that_others_read()
+    {
+        var (read, wrong) = (0, new List<string>());
+        foreach (var vista in Sweep.Spread(VistaShelf.All.Select(v => v.First), 4))
+            foreach (var percent in (int[])[100, 120])
+            {
+                var job = Begun(Inked(0, 7, 0, 0), new VistaItem
+                {
+                    Id = "vista",
+                    Hold = new(Part.Sheet, HoldBox.Edge, Anchor.TopLeft, default, default),
+                    Width = Span.Full,
+                    Height = Span.Full,
+                    Vista = vista,
+                }, new BarcodeItem { Id = "code", Hold = At(30, percent == 100 ? 20 : 90), Percent = percent, Plate = false });
+                job = new SetIsbn("9780000000002").Apply(job);
+                var on = random.On(job);
+                var file = random.Made(on, new(PressKind.X1a) { Marks = false });
+                Tool.Run("pdftoppm", "-r", "300", "-png", "-singlefile", file, file);
+                var others = Tool.Try("zbarimg", "-q", "--raw", "-Sdisable", "-Sean13.enable", file + ".png");
+                var house = on.Job.Ticket.House with { Kinds = [PressKind.X1a] };
+                var refused = Intake.IntakeDesk.Judge(file, random.Desk.Pressing.Expects(on) with { House = house }).Findings
+                    .Any(f => f.Id == "barcode");
+                if (!others.Contains("9780000000002", StringComparison.Ordinal)) continue;
+                read++;
+                if (refused) wrong.Add($"{vista.GetType().Name}, {percent} %");
+            }
+        wrong.ShouldBeEmpty();
+        read.ShouldBeGreaterThan(0);
+    }
 }
