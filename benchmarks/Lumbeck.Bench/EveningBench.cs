@@ -56,14 +56,14 @@ internal static class EveningBench
             var big = Big(folder);
             await Part(server, "a picture of 100 megapixels mended", async () =>
             {
-                var since = await Now(client, "calder");
+                var since = await Now(client, "orrin");
                 using var form = new MultipartFormDataContent
                 {
                     { new StringContent(token), "__RequestVerificationToken" }, { new StringContent("false"), "inside" },
                     { new StreamContent(File.OpenRead(big)), "file", "big.jpg" },
                 };
-                (await client.PostAsync("/jobs/calder/press?handler=Mend", form)).EnsureSuccessStatusCode();
-                await Ended(client, "calder", since, mayFail: false);
+                (await client.PostAsync("/jobs/orrin/press?handler=Mend", form)).EnsureSuccessStatusCode();
+                await Ended(client, "orrin", since, mayFail: false);
             });
             await Part(server, "20,000 askings for news", async () =>
             {
