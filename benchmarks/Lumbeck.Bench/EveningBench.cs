@@ -59,7 +59,8 @@ internal static class EveningBench
                 var since = await Now(client, "orrin");
                 using var form = new MultipartFormDataContent
                 {
-                    { new StringContent(token), "__RequestVerificationToken" }, { new StringContent("false"), "inside" },
+                    { new StringContent(token), "__RequestVerificationToken" }, { new StringContent("false"),
+                        "inside" },
                     { new StreamContent(File.OpenRead(big)), "file", "big.jpg" },
                 };
                 (await client.PostAsync("/jobs/orrin/press?handler=Mend", form)).EnsureSuccessStatusCode();
@@ -81,7 +82,9 @@ internal static class EveningBench
         }
     }
 
-    /// <summary>Reads what the server logs, so that it never waits to be heard; tells what its own processes took.</summary>
+    /// <summary>
+    /// Reads what the server logs, so that it never waits to be heard; tells what its own processes took.
+    /// </summary>
     private static async Task Heard(Process server)
     {
         while (await server.StandardOutput.ReadLineAsync() is { } line)
@@ -93,7 +96,8 @@ internal static class EveningBench
     {
         var from = Stopwatch.GetTimestamp();
         await work();
-        Console.WriteLine($"{name,-46} {$"{Stopwatch.GetElapsedTime(from).TotalSeconds.ToString("0.0", CultureInfo.InvariantCulture)} s",12}" +
+        var took = Stopwatch.GetElapsedTime(from).TotalSeconds.ToString("0.0", CultureInfo.InvariantCulture);
+        Console.WriteLine($"{name,-46} {$"{took} s",12}" +
             $"   most memory so far {PictureBench.Memory(server)} MB, now {Held(server)} MB");
     }
 
@@ -108,7 +112,8 @@ internal static class EveningBench
         for (var n = 0; n < times; n++)
             foreach (var slug in Slugs)
             {
-                foreach (var page in (string[])["ticket", "wrap", "check", "press", "colours", "steps", "takes", "inside"])
+                foreach (var page in (string[])["ticket", "wrap", "check", "press", "colours", "steps", "takes",
+                    "inside"])
                     await client.GetStringAsync($"/jobs/{slug}/{page}");
                 await client.GetByteArrayAsync($"/jobs/{slug}/wrap.jpg?wide=1200");
             }
@@ -124,7 +129,8 @@ internal static class EveningBench
             ask,
         })).EnsureSuccessStatusCode();
 
-    private static async Task Press(HttpClient client, string slug, string token, List<KeyValuePair<string, string>> form,
+    private static async Task Press(HttpClient client, string slug, string token, List<KeyValuePair<string,
+        string>> form,
         bool mayFail = false)
     {
         var since = await Now(client, slug);
@@ -148,7 +154,8 @@ internal static class EveningBench
             // What Check stops is not begun.
             if (works.Count == 0 && mayFail && Stopwatch.GetElapsedTime(from) > TimeSpan.FromSeconds(3)) return;
             if (works.Count == 0 || works.Any(w => w.GetProperty("state").GetString() is "waiting" or "running")) continue;
-            if (!mayFail && works.FirstOrDefault(w => w.GetProperty("state").GetString() == "failed") is { ValueKind: JsonValueKind.Object } no)
+            var failed = works.FirstOrDefault(w => w.GetProperty("state").GetString() == "failed");
+            if (!mayFail && failed is { ValueKind: JsonValueKind.Object } no)
                 throw new InvalidOperationException(no.GetProperty("problem").GetString());
             return;
         }

@@ -103,7 +103,8 @@ internal static class InsideVerbs
                 },
                 Inside = inside,
             };
-            var on = desk.Bench.Begin(job.Ticket.Title, job, "command line", then: _ => new BeginInside(inside.Runs, "runs"));
+            var on = desk.Bench.Begin(job.Ticket.Title, job, "command line", then: _ => new BeginInside(inside.Runs,
+                "runs"));
             Told(p, desk, on);
             if (p.GetValue(Kind) is not { } kind) return 0;
             var target = Say.Target(p.GetValue(Out) ?? throw new Refusal("--out", "--out: name the file to write"));

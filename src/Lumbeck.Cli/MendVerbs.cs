@@ -28,7 +28,10 @@ internal static class MendVerbs
     };
     private static readonly Option<string?> Right = new("--right") { Description = "a cover shifted to the right, such as 2mm" };
     private static readonly Option<string?> Down = new("--down") { Description = "a cover shifted down" };
-    private static readonly Option<bool> Bleed = new("--grow-bleed") { Description = "an inside's missing bleed is grown, and a cover's art that ends far from the edge" };
+    private static readonly Option<bool> Bleed = new("--grow-bleed")
+    {
+        Description = "an inside's missing bleed is grown, and a cover's art that ends far from the edge",
+    };
     private static readonly Option<string?> Gutter = new("--gutter")
     {
         Description = "an inside's pages shifted away " +

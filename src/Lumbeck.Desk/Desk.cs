@@ -32,7 +32,8 @@ public sealed class Desk : IDisposable
         Houses = new(Jobs);
         Starters = new(Jobs);
         Liveries = new(Jobs);
-        Pressing = new(Jobs, Houses, Checks, files, new Works(new WorkStore(store.Folder, clock, told), log?.CreateLogger<Works>(), worker));
+        Pressing = new(Jobs, Houses, Checks, files, new Works(new WorkStore(store.Folder, clock, told),
+            log?.CreateLogger<Works>(), worker));
         Bench.Finished.Judged = (on, row) => Pressing.Judged(on, row);
         if (begin is null) return;
         store.Alone(() =>

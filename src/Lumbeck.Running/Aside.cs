@@ -35,7 +35,8 @@ public static class Aside
             {
                 if (left is DirectoryInfo folder) folder.Delete(recursive: true); else left.Delete();
             }
-            catch (Exception e) when (e is IOException or UnauthorizedAccessException) { /* somebody else's, or gone */ }
+            catch (Exception e) when (e is IOException or UnauthorizedAccessException) { /* somebody else's,
+                or gone */ }
         }
     }
 

@@ -15,7 +15,9 @@ public sealed class BoundedStream(Stream file, TimeSpan most, CancellationToken 
     private readonly ThreadCpuTime _own = new();
     private int _reads;
 
-    /// <summary>Most time to find out where the parts of a file are; a sound file of 500 MB takes a fraction of it.</summary>
+    /// <summary>
+    /// Most time to find out where the parts of a file are; a sound file of 500 MB takes a fraction of it.
+    /// </summary>
     public static readonly TimeSpan Opening = TimeSpan.FromSeconds(2);
 
     /// <summary>Once its parts are found: it may be read for so long in all.</summary>

@@ -57,7 +57,8 @@ public static class ForeignProgram
     {
         var start = new ProcessStartInfo("setsid") { RedirectStandardInput = true, WorkingDirectory = within };
         // Files are bounded in blocks of 512 bytes (POSIX, ulimit).
-        foreach (var word in (string[])["/bin/sh", "-c", Watched, "sh", Figure(bounds.Kilobytes), Figure(bounds.Seconds),
+        foreach (var word in (string[])["/bin/sh", "-c", Watched, "sh", Figure(bounds.Kilobytes),
+            Figure(bounds.Seconds),
             Figure(bounds.FileMegabytes * 2000), program, .. words])
             start.ArgumentList.Add(word);
         Process run;

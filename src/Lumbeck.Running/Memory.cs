@@ -18,7 +18,8 @@ public static partial class Memory
     public static void GiveBack()
     {
         var (now, last) = (Environment.TickCount64, Interlocked.Read(ref _last));
-        if (now - last < 5000 || Environment.WorkingSet < Enough || Interlocked.CompareExchange(ref _last, now, last) != last) return;
+        if (now - last < 5000 || Environment.WorkingSet < Enough || Interlocked.CompareExchange(ref _last, now,
+            last) != last) return;
         GCSettings.LargeObjectHeapCompactionMode = GCLargeObjectHeapCompactionMode.CompactOnce;
         GC.Collect(2, GCCollectionMode.Aggressive, blocking: true, compacting: true);
         if (OperatingSystem.IsLinux())

@@ -62,7 +62,9 @@ public sealed class OwnWorker : IDisposable
         catch (InvalidOperationException) { return 0; }
     }
 
-    /// <summary>In the process itself: ends it when the other end of its pipe is closed, which its parent never does before.</summary>
+    /// <summary>
+    /// In the process itself: ends it when the other end of its pipe is closed, which its parent never does before.
+    /// </summary>
     public static void EndWithParent() => new Thread(() =>
     {
         using var pipe = Console.OpenStandardInput();

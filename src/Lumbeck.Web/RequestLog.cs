@@ -26,18 +26,21 @@ public sealed partial class RequestLog(ILogger<RequestLog> log)
         catch (Exception e) when (!http.Response.HasStarted)
         {
             var (status, says) = Known(e);
-            if (e is not (Refusal or BadHttpRequestException)) Failed(http.Request.Method, Route(http), ErrorCause.Of(e));
+            if (e is not (Refusal or BadHttpRequestException)) Failed(http.Request.Method, Route(http),
+                ErrorCause.Of(e));
             http.Response.Clear();
             http.Response.StatusCode = status;
             // A browser gets a page, which is made of this status and sentence.
             http.Items[Sentence] = says;
-            if (http.Request.Headers.ContainsKey("X-Lumbeck-Token") || http.Request.Method == "POST" && !http.Request.HasFormContentType)
+            if (http.Request.Headers.ContainsKey("X-Lumbeck-Token") || http.Request.Method == "POST"
+                && !http.Request.HasFormContentType)
                 await Answers.Say("", says, status).ExecuteAsync(http);
         }
         finally
         {
             var took = Stopwatch.GetElapsedTime(since);
-            if (took > Slow) Took(http.Request.Method, Route(http), http.Response.StatusCode, (long)took.TotalMilliseconds);
+            if (took > Slow) Took(http.Request.Method, Route(http), http.Response.StatusCode,
+                (long)took.TotalMilliseconds);
         }
     }
 

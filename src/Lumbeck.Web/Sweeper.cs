@@ -3,7 +3,8 @@ using Lumbeck.Running;
 namespace Lumbeck.Web;
 
 /// <summary>
-/// Sweeps the data folder, and what programs that are gone left among the temporary files, when the program has begun, and every hour it goes on.
+/// Sweeps the data folder, and what programs that are gone left among the temporary files, when the program has begun,
+/// and every hour it goes on.
 /// </summary>
 internal sealed class Sweeper(Desk.Desk desk) : BackgroundService
 {
@@ -12,7 +13,8 @@ internal sealed class Sweeper(Desk.Desk desk) : BackgroundService
         using var hours = new PeriodicTimer(TimeSpan.FromHours(1));
         try
         {
-            do await Task.Run(() => { Store.DataFolder.Sweep(desk.Folder, DateTimeOffset.UtcNow); Aside.Sweep(); }, stoppingToken);
+            do await Task.Run(() => { Store.DataFolder.Sweep(desk.Folder, DateTimeOffset.UtcNow); Aside.Sweep(); },
+                stoppingToken);
             while (await hours.WaitForNextTickAsync(stoppingToken));
         }
         catch (OperationCanceledException) { /* the program ends */ }

@@ -219,7 +219,8 @@ public sealed class SettingTests
     {
         static TextItem spine(string id, string words, TextRole role) =>
             Sample.Text(id, words, role, Part.Spine, anchor: Anchor.Left) with { Composed = true };
-        var job = EditPipeline.Settle(Sample.Job(spine("st", "Salt", TextRole.Title), spine("sa", "Vane", TextRole.Author),
+        var job = EditPipeline.Settle(Sample.Job(spine("st", "Salt", TextRole.Title), spine("sa", "Vane",
+            TextRole.Author),
             spine("si", "S&V", TextRole.Imprint)),
             Type);
         TextItem at(Job j, string id) => (TextItem)j.Item(id)!;

@@ -29,14 +29,13 @@ public sealed class LeftBehindTests : IDisposable
     public async Task It_ends_with_the_program_that_began_it_however_that_ends(string signal)
     {
         // A program that draws and never ends, found before the true one.
-        foreach (var name in (string[])["pdftoppm", "pdftocairo"])
-        {
-            File.WriteAllText(At(name), "#!/bin/sh\necho $$ > $HERE/drawing\nexec sleep 600\n");
-            File.SetUnixFileMode(At(name), (UnixFileMode)0b111_101_101);
-        }
+        // Written by another process: a file that this one has open, or a child that begins at the same moment, can't be run.
+        using (var written = Process.Start("/bin/sh", ["-c", $"for name in pdftoppm pdftocairo; do printf '#!/bin/sh\\necho $$ > " +
+            $"$HERE/drawing\\nexec sleep 600\\n' > {_folder}/$name; chmod 755 {_folder}/$name; done"])) await written.WaitForExitAsync();
         var start = new ProcessStartInfo(Path.Combine(AppContext.BaseDirectory, "lumbeck"))
         { RedirectStandardError = true, RedirectStandardOutput = true };
-        foreach (var a in (string[])["mend", At("given.pdf"), "--house", "tern", "--binding", "paperback", "--trim", "5x8in", "--pages", "100",
+        foreach (var a in (string[])["mend", At("given.pdf"), "--house", "tern", "--binding", "paperback", "--trim",
+            "5x8in", "--pages", "100",
             "--out", At("out.pdf")])
             start.ArgumentList.Add(a);
         start.Environment["PATH"] = _folder + ":" + Environment.GetEnvironmentVariable("PATH");

@@ -53,7 +53,8 @@ public sealed class LiveryTests : IDisposable
         EditPipeline.Settle(Wearing.Again(job, _desk.Drawer.Shelf).Apply(job), _desk.Drawer.Shelf);
 
     private Job Worn(Job job, string livery, string id) =>
-        EditPipeline.Settle(Wearing.Of(job, livery, 1, null, id, _desk.Drawer.Shelf).Edit.Apply(job), _desk.Drawer.Shelf);
+        EditPipeline.Settle(Wearing.Of(job, livery, 1, null, id, _desk.Drawer.Shelf).Edit.Apply(job),
+            _desk.Drawer.Shelf);
 
     private async Task<Picture> Kept(int wide, int high)
     {
@@ -108,7 +109,8 @@ public sealed class LiveryTests : IDisposable
         var desk = new Desk(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
         var hive = new SetFact(TicketFact.Blurb, "").Apply(desk.Jobs.Job("hive").Job);
         var n = 0;
-        Job worn(Job job) => EditPipeline.Settle(desk.Liveries.Wear(job, "ledger", 1, null, $"worn-{++n}").Edit.Apply(job),
+        Job worn(Job job) => EditPipeline.Settle(desk.Liveries.Wear(job, "ledger", 1, null,
+            $"worn-{++n}").Edit.Apply(job),
             desk.Drawer.Shelf);
         var laid = worn(hive);
         var pages = laid.Take.Items.OfType<PictureItem>().Where(p => p.Laid!.Part.StartsWith("page-",

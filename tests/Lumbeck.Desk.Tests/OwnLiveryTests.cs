@@ -36,7 +36,8 @@ public sealed class OwnLiveryTests : IDisposable
         }, [], [Wrap.First(Job.Cover, new Fill(new InkPaint(Ink.White)))]).WithPieces();
 
     private Job Wear(Job job, string livery, Ink? colour = null) =>
-        EditPipeline.Settle(_desk.Liveries.Wear(job, livery, 1, null, "worn", colour).Edit.Apply(job), _desk.Drawer.Shelf);
+        EditPipeline.Settle(_desk.Liveries.Wear(job, livery, 1, null, "worn", colour).Edit.Apply(job),
+            _desk.Drawer.Shelf);
 
     [Fact]
     public void A_series_of_three_is_one_family_and_stands_in_one_line_on_a_shelf()

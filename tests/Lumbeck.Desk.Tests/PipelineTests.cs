@@ -8,7 +8,8 @@ public sealed class PipelineTests : IDisposable
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly Desk _desk;
 
-    public PipelineTests() => _desk = new(DemoData.In(Path.Combine(_folder, "one")), TimeProvider.System, DemoBench.Load);
+    public PipelineTests() => _desk = new(DemoData.In(Path.Combine(_folder, "one")), TimeProvider.System,
+        DemoBench.Load);
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
@@ -28,7 +29,8 @@ public sealed class PipelineTests : IDisposable
         Json(made.Would!.Job).ShouldBe(Json(tried.Would.Job), what);
         made.Would.Geometry.Sheet.Size.ShouldBe(tried.Would.Geometry.Sheet.Size, what);
         // What is kept is kept so for good: nothing is left to be put right by the next edit.
-        Json(EditPipeline.Settle(made.Would.Job, _desk.Drawer.Shelf, _desk.Drawer.Tables)).ShouldBe(Json(made.Would.Job), what);
+        Json(EditPipeline.Settle(made.Would.Job, _desk.Drawer.Shelf,
+            _desk.Drawer.Tables)).ShouldBe(Json(made.Would.Job), what);
         return true;
     }
 
@@ -47,7 +49,8 @@ public sealed class PipelineTests : IDisposable
         return _desk.Bench.Begin("Long", job, "test", then: _ => new BeginInside([run], "runs")).Slug;
     }
 
-    [Theory, InlineData("ticket/trim", "6 x 9 in"), InlineData("ticket/trim", "4.25 x 7 in"), InlineData("ticket/reading", "rtl"),
+    [Theory, InlineData("ticket/trim", "6 x 9 in"), InlineData("ticket/trim", "4.25 x 7 in"),
+        InlineData("ticket/reading", "rtl"),
         InlineData("ticket/language", "de")]
     public void Pages_and_spine_are_tried_as_they_are_saved(string fact, string text)
     {
@@ -74,7 +77,8 @@ public sealed class PipelineTests : IDisposable
             var r = new Chance(of.Length);
             // Composed spines and boxes that grow follow whatever the edits do.
             var edits = new List<Edit>();
-            new RandomEdits(pictures).Walk(_desk.Jobs.Job(slug).Job, r, Sweep.IsLong ? 400 : 90, (edit, _, _) => edits.Add(edit));
+            new RandomEdits(pictures).Walk(_desk.Jobs.Job(slug).Job, r, Sweep.IsLong ? 400 : 90, (edit, _,
+                _) => edits.Add(edit));
             foreach (var (n, edit) in edits.Index())
             {
                 note(edit);
@@ -96,9 +100,11 @@ public sealed class PipelineTests : IDisposable
         var root = new DirectoryInfo(AppContext.BaseDirectory);
         while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
         foreach (var project in (string[])["Lumbeck.Web", "Lumbeck.Cli"])
-            foreach (var file in Directory.GetFiles(Path.Combine(root.FullName, "src", project), "*.cs", SearchOption.AllDirectories)
+            foreach (var file in Directory.GetFiles(Path.Combine(root.FullName, "src", project), "*.cs",
+                SearchOption.AllDirectories)
                 .Where(f => !f.Contains("/obj/", StringComparison.Ordinal)))
                 System.Text.RegularExpressions.Regex.Matches(File.ReadAllText(file), @"(\w+)\.Apply\(")
-                    .Select(m => m.Groups[1].Value).ShouldAllBe(on => on == "Jobs" || on == "Houses", Path.GetFileName(file));
+                    .Select(m => m.Groups[1].Value).ShouldAllBe(on => on == "Jobs" || on == "Houses",
+                        Path.GetFileName(file));
     }
 }

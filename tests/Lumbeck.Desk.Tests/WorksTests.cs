@@ -206,8 +206,11 @@ public sealed class WorksTests : IDisposable
         command.ExecuteNonQuery();
     }
 
-    /// <summary>From when on the store takes no more of what is written, by the words of the update that fails first.</summary>
-    [Theory, InlineData("state = 'running'"), InlineData("lease"), InlineData("share"), InlineData("state IN ('done', 'failed')")]
+    /// <summary>
+    /// From when on the store takes no more of what is written, by the words of the update that fails first.
+    /// </summary>
+    [Theory, InlineData("state = 'running'"), InlineData("lease"), InlineData("share"),
+        InlineData("state IN ('done', 'failed')")]
     public void A_store_that_fails_for_a_while_stops_nothing_for_good(string first)
     {
         var fails = first switch
@@ -253,7 +256,8 @@ public sealed class WorksTests : IDisposable
         using var works = Begun();
         _go.Set();
         string[] ids = [works.Add("wait", "a-secret-title", "0", "A secret title"),
-            works.Add("break", "a-secret-title", "0", "A secret title"), works.Add("fail", "a-secret-title", "0", "A secret title")];
+            works.Add("break", "a-secret-title", "0", "A secret title"), works.Add("fail", "a-secret-title", "0",
+                "A secret title")];
         Until(() => ids.All(id => works.Find(id)!.State is "done" or "failed"));
         var told = string.Join('\n', _log.Told);
         told.ShouldContain($"Order wait {ids[0]} begun");

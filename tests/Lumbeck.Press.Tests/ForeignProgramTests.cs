@@ -3,7 +3,9 @@ using Lumbeck.Running;
 
 namespace Lumbeck.Press.Tests;
 
-/// <summary>Programs of others: bounded, in a session of their own, gone with whoever asked. Read from the program itself.</summary>
+/// <summary>
+/// Programs of others: bounded, in a session of their own, gone with whoever asked. Read from the program itself.
+/// </summary>
 public sealed class ForeignProgramTests : IDisposable
 {
     private readonly string _folder = Aside.Folder().FullName;
@@ -27,7 +29,8 @@ public sealed class ForeignProgramTests : IDisposable
     [Fact]
     public void Its_bounds_stand_in_the_program_that_was_started()
     {
-        ForeignProgram.Run("/bin/sh", ["-c", "cat /proc/self/limits > limits; cut -d' ' -f4-6 /proc/self/stat > group; echo $PPID > parent"],
+        ForeignProgram.Run("/bin/sh", ["-c",
+            "cat /proc/self/limits > limits; cut -d' ' -f4-6 /proc/self/stat > group; echo $PPID > parent"],
             new(500_000, 7, TimeSpan.FromMinutes(1), FileMegabytes: 3), _folder).ShouldBeTrue();
         var limits = File.ReadAllLines(At("limits"));
         string[] of(string what) => limits.Single(l => l.StartsWith(what, StringComparison.Ordinal))[what.Length..]
@@ -50,7 +53,8 @@ public sealed class ForeignProgramTests : IDisposable
     [InlineData("exit 3")]
     public void What_goes_over_a_bound_has_not_ended_well(string does)
     {
-        var clock = does.StartsWith("sleep", StringComparison.Ordinal) ? TimeSpan.FromSeconds(0.5) : TimeSpan.FromMinutes(2);
+        var clock = does.StartsWith("sleep",
+            StringComparison.Ordinal) ? TimeSpan.FromSeconds(0.5) : TimeSpan.FromMinutes(2);
         ForeignProgram.Run("/bin/sh", ["-c", $"echo $$ > pid; {does}"], new(300_000, 1, clock, FileMegabytes: 2), _folder)
             .ShouldBeFalse();
         Until(() => !IsThere(Read("pid")));
@@ -60,7 +64,8 @@ public sealed class ForeignProgramTests : IDisposable
     public async Task Whoever_asked_and_has_gone_takes_it_along_and_what_it_began()
     {
         using var cancel = new CancellationTokenSource();
-        var run = Task.Run(() => ForeignProgram.Run("/bin/sh", ["-c", "sleep 600 & echo $! > second; echo $$ > first; wait"],
+        var run = Task.Run(() => ForeignProgram.Run("/bin/sh", ["-c",
+            "sleep 600 & echo $! > second; echo $$ > first; wait"],
             new(500_000, 60, TimeSpan.FromMinutes(9)), _folder, cancel.Token));
         string[] pids = [Read("first"), Read("second")];
         cancel.Cancel();

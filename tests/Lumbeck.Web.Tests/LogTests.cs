@@ -30,7 +30,8 @@ public sealed class LogTests : IDisposable
         var damaged = await new HttpClient { BaseAddress = server.Address }.GetAsync("/jobs/calder/wrap");
         ((int)damaged.StatusCode).ShouldBe(422);
         (await damaged.Content.ReadAsStringAsync()).ShouldContain("bring it back from a pack");
-        SpinWait.SpinUntil(() => server.Said.Any(l => l.Contains("done in", StringComparison.Ordinal)), TimeSpan.FromMinutes(3)).ShouldBeTrue();
+        SpinWait.SpinUntil(() => server.Said.Any(l => l.Contains("done in", StringComparison.Ordinal)),
+            TimeSpan.FromMinutes(3)).ShouldBeTrue();
         var lines = server.Said.ToList();
         var told = lines.ConvertAll(l => JsonDocument.Parse(l).RootElement);
         told.ShouldAllBe(l => l.GetProperty("Category").GetString()!.StartsWith("Lumbeck.", StringComparison.Ordinal));

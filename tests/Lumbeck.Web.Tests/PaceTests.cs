@@ -10,10 +10,11 @@ namespace Lumbeck.Web.Tests;
 [Collection("another browser")]
 public sealed class PaceTests(Browser browser)
 {
-    private const string Words = "Of quiet mornings";
+    private const string Words = "Of quiet days";
 
     private static readonly (int Pace, int Late)[] Pairs =
-        [.. from late in (int[])[0, 60, 200, 800] from pace in (int[])[0, 40, 80, 120, 180, 250, 400] select (pace, late)];
+        [.. from late in (int[])[0, 60, 200, 800] from pace in (int[])[0, 40, 80, 120, 180, 250, 400] select (pace,
+            late)];
 
     /// <summary>A spread of them where not all are asked for: fast and slow, early and late.</summary>
     private static readonly (int Pace, int Late)[] Few = [(120, 200), (80, 800), (180, 60), (40, 0), (120, 60)];
@@ -117,14 +118,15 @@ public sealed class PaceTests(Browser browser)
                 """)!).Cast<string>().ToArray();
             fields.Length.ShouldBeGreaterThan(1);
             var turn = screen.Length;
-            foreach (var id in Sweep.Spread(fields, Math.Max(1, fields.Length / 4), 1))
+            foreach (var id in Sweep.Spread(fields, Math.Max(1, fields.Length / 3), 1))
                 foreach (var (pace, late) in Sweep.IsLong ? Sweep.Spread(Pairs, 5, turn) : [Few[turn % 5]])
                     Stored(slug, id, (Way)(turn++ % 5), pace, late);
         }
         finally
         {
             Late(0);
-            browser.Driver.ExecuteCdpCommand("Page.removeScriptToEvaluateOnNewDocument", new() { ["identifier"] = patch });
+            browser.Driver.ExecuteCdpCommand("Page.removeScriptToEvaluateOnNewDocument",
+                new() { ["identifier"] = patch });
         }
     }
 
@@ -184,7 +186,8 @@ public sealed class PaceTests(Browser browser)
         finally
         {
             Late(0);
-            browser.Driver.ExecuteCdpCommand("Page.removeScriptToEvaluateOnNewDocument", new() { ["identifier"] = patch });
+            browser.Driver.ExecuteCdpCommand("Page.removeScriptToEvaluateOnNewDocument",
+                new() { ["identifier"] = patch });
         }
     }
 }

@@ -30,7 +30,8 @@ public sealed class RouteTests : IAsyncLifetime
         _client = new(new HttpClientHandler { AllowAutoRedirect = false, CookieContainer = new() })
         { BaseAddress = new(_app.Urls.First()) };
         var html = await _client.GetStringAsync("/jobs/tidewatcher/ticket");
-        _token = System.Text.RegularExpressions.Regex.Match(html, "lumbeck-token\" content=\"([^\"]+)\"").Groups[1].Value;
+        _token = System.Text.RegularExpressions.Regex.Match(html,
+            "lumbeck-token\" content=\"([^\"]+)\"").Groups[1].Value;
     }
 
     private string _token = "";
@@ -59,7 +60,8 @@ public sealed class RouteTests : IAsyncLifetime
             {
                 var model = typeof(LumbeckHost).Assembly.GetTypes().FirstOrDefault(t => typeof(PageModel).IsAssignableFrom(t)
                     && !t.IsAbstract && t.Name == Path.GetFileName(page.ViewEnginePath) + "Model");
-                foreach (var handler in (model?.GetMethods() ?? []).Where(m => m.Name.StartsWith("On", StringComparison.Ordinal)))
+                foreach (var handler in (model?.GetMethods() ?? []).Where(m => m.Name.StartsWith("On",
+                    StringComparison.Ordinal)))
                 {
                     var name = handler.Name.Replace("Async", "", StringComparison.Ordinal);
                     var (method, called) = name.StartsWith("OnGet", StringComparison.Ordinal) ? ("GET", name[5..])
@@ -95,11 +97,13 @@ public sealed class RouteTests : IAsyncLifetime
             used.Add(m.Groups[1].Value);
             var value = m.Groups[1].Value == "slug" && slugs ? "tidewatcher"
                 : m.Groups[2].Value is ":int" or ":long" ? _chance.Of("1", "0", "77", "-3") : Odds(m.Groups[1].Value);
-            return Uri.EscapeDataString(value.Length == 0 || value.Contains('/', StringComparison.Ordinal) ? "x" : value);
+            return Uri.EscapeDataString(value.Length == 0 || value.Contains('/',
+                StringComparison.Ordinal) ? "x" : value);
         });
         var query = door.Takes.Where(t => !used.Contains(t) && _chance.One(2))
             .Select(t => $"{t}={Uri.EscapeDataString(very ?? Odds(t))}").ToList();
-        return query.Count == 0 ? path : path + (path.Contains('?', StringComparison.Ordinal) ? "&" : "?") + string.Join('&', query);
+        return query.Count == 0 ? path : path + (path.Contains('?',
+            StringComparison.Ordinal) ? "&" : "?") + string.Join('&', query);
     }
 
     private async Task<string> Ask(HttpRequestMessage request, string what)
@@ -143,7 +147,8 @@ public sealed class RouteTests : IAsyncLifetime
                         { new StringContent(""), "slug" } },
                     _ => new ByteArrayContent(Encoding.UTF8.GetBytes(_chance.Of(Odd))),
                 };
-                await Ask(new(HttpMethod.Post, address) { Content = body }, $"POST {address}, {body.GetType().Name}, {n}");
+                await Ask(new(HttpMethod.Post, address) { Content = body },
+                    $"POST {address}, {body.GetType().Name}, {n}");
             }
         _wrong.ShouldBeEmpty();
     }
@@ -157,12 +162,15 @@ public sealed class RouteTests : IAsyncLifetime
                 Encoding.UTF8, new MediaTypeHeaderValue("application/json"));
             (await Ask(new(HttpMethod.Post, $"/jobs/tidewatcher/{what}") { Content = asked }, what)).ShouldNotBeEmpty();
         }
-        var form = new FormUrlEncodedContent(new Dictionary<string, string> { ["kind"] = "x4", ["for"] = new('a', 70_000) });
+        var form = new FormUrlEncodedContent(new Dictionary<string, string> { ["kind"] = "x4", ["for"] = new('a',
+            70_000) });
         await Ask(new(HttpMethod.Post, "/jobs/tidewatcher/press") { Content = form }, "a very long house");
-        foreach (var form2 in (Dictionary<string, string>[])[new() { ["slug"] = "" }, new() { ["slug"] = "é", ["hash"] = "ééééééééééééé" },
+        foreach (var form2 in (Dictionary<string, string>[])[new() { ["slug"] = "" }, new() { ["slug"] = "é",
+            ["hash"] = "ééééééééééééé" },
             new() { ["hash"] = "ééééééééééééééé" }])
             foreach (var at in (string[])["/jobs/tidewatcher/press", "/jobs/tidewatcher/takes?handler=New",
-                "/jobs/tidewatcher/steps?handler=Bring", "/drawer?handler=SayFace", "/drawer?handler=Say", "/drawer?handler=Remove", "/jobs/tidewatcher/press?handler=Unmend"])
+                "/jobs/tidewatcher/steps?handler=Bring", "/drawer?handler=SayFace", "/drawer?handler=Say",
+                    "/drawer?handler=Remove", "/jobs/tidewatcher/press?handler=Unmend"])
                 await Ask(new(HttpMethod.Post, at) { Content = new FormUrlEncodedContent(form2) }, at);
         _wrong.ShouldBeEmpty();
     }
@@ -203,7 +211,8 @@ public sealed class RouteTests : IAsyncLifetime
         }
         spoil("damaged", [0, 255, 0, 255]);
         using var later = new MemoryStream();
-        using (var deflated = new System.IO.Compression.DeflateStream(later, System.IO.Compression.CompressionLevel.Fastest, true))
+        using (var deflated = new System.IO.Compression.DeflateStream(later,
+            System.IO.Compression.CompressionLevel.Fastest, true))
             deflated.Write("{\"form\":99}"u8);
         spoil("later", later.ToArray());
         return states;
@@ -225,8 +234,10 @@ public sealed class RouteTests : IAsyncLifetime
             {
                 var address = door.Route.Replace("{slug}", slug, StringComparison.Ordinal);
                 address = System.Text.RegularExpressions.Regex.Replace(address, @"\{(\w+)(:[^}]*)?\??\}",
-                    m => m.Groups[2].Value is ":int" or ":long" ? "1" : m.Groups[1].Value switch { "kind" => "pdf", _ => "1" });
-                if (address.Contains("news", StringComparison.Ordinal) || address.Contains("plated", StringComparison.Ordinal))
+                    m => m.Groups[2].Value is ":int" or ":long" ? "1" : m.Groups[1].Value switch { "kind" => "pdf",
+                        _ => "1" });
+                if (address.Contains("news", StringComparison.Ordinal) || address.Contains("plated",
+                    StringComparison.Ordinal))
                     address += (address.Contains('?', StringComparison.Ordinal) ? "&" : "?") + "seen=1&place=Wrap";
                 await Ask(new(HttpMethod.Get, address), $"{state}: GET {address}");
             }

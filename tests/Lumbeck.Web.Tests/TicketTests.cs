@@ -252,7 +252,7 @@ public sealed class TicketTests(Browser browser)
         var torn = Path.Combine(browser.Downloads, "torn.pdf");
         File.WriteAllText(torn, "%PDF-1.4\nnothing follows");
         browser.Find("#inside-file").SendKeys(torn);
-        browser.Until(() => browser.Text("#notice").Contains("torn.pdf is damaged", StringComparison.Ordinal));
+        browser.Until(() => browser.Text("#notice").Contains("torn.pdf was cut off", StringComparison.Ordinal));
 
         browser.Go("/");
         browser.Script("document.querySelector('[data-inside] [name=house]').value = 'tern'");

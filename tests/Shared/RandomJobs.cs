@@ -58,7 +58,8 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
     {
         var (job, r) = (Small(seed), new Chance(seed + 11_000_000));
         job = job with { Wraps = [.. job.Wraps.Select(w => w with { Takes = [w.Take with { Items = [] }] })] };
-        Paint finish() => new FinishPaint(r.Of([.. job.Ticket.House.FinishingInks]), r.One(2) ? 10_000 : 100 * r.From(20, 100));
+        Paint finish() => new FinishPaint(r.Of([.. job.Ticket.House.FinishingInks]),
+            r.One(2) ? 10_000 : 100 * r.From(20, 100));
         Paint one() => r.From(0, 3) switch { 0 or 1 => finish(), 2 => Graded(r, job), _ => Plain(r, job) };
         Pattern calm(Pattern paper) => paper with
         {
@@ -72,7 +73,8 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
             Blend = r.Of(Blend.Normal, Blend.Multiply, Blend.Screen),
             Hidden = false,
         };
-        job = new PaintGround(r.One(3) ? new InkPaint(Ink.Percent(r.From(0, 12), r.From(0, 12), 0, 0)) : Graded(r, job), 0).Apply(job);
+        job = new PaintGround(r.One(3) ? new InkPaint(Ink.Percent(r.From(0, 12), r.From(0, 12), 0, 0)) : Graded(r,
+            job), 0).Apply(job);
         if (r.One(2)) job = new LayPaper(calm(Paper(r, job)), 0).Apply(job);
         for (var n = 0; n < r.From(1, 3); n++)
         {
@@ -84,9 +86,11 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
                 {
                     Style = words.Style with { Paint = one(), Size = Length.FromPoints(r.From(20, 60)) },
                     Runs = [],
-                    Edge = r.One(2) ? new(r.One(2) ? finish() : Plain(r, job), Length.FromPoints(r.From(1, 12) / 4m)) : null,
+                    Edge = r.One(2) ? new(r.One(2) ? finish() : Plain(r, job), Length.FromPoints(r.From(1,
+                        12) / 4m)) : null,
                     Shadow = r.One(2)
-                        ? new(r.One(2) ? finish() : Plain(r, job), Length.FromPoints(r.From(-6, 6)), Length.FromPoints(r.From(-6, 6)),
+                        ? new(r.One(2) ? finish() : Plain(r, job), Length.FromPoints(r.From(-6, 6)),
+                            Length.FromPoints(r.From(-6, 6)),
                             Length.FromPoints(r.One(3) ? 0 : r.From(1, 12)), r.From(20, 100))
                         : null,
                     Backing = r.One(3) ? new(one(), Length.FromPoints(r.From(0, 10)), default) : null,

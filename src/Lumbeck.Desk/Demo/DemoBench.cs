@@ -26,8 +26,10 @@ public static class DemoBench
     {
         foreach (var (slug, house, title, edits) in Jobs)
         {
-            var made = Told(edits(desk.Drawer).Aggregate(Starters.Job(HouseFile.Shipped[house], title), desk.Jobs.After));
-            if (slug == Worn) made = desk.Jobs.After(made, Wearing.Of(made, Pass.Livery, 1, null, "worn", desk.Drawer.Shelf).Edit);
+            var made = Told(edits(desk.Drawer).Aggregate(Starters.Job(HouseFile.Shipped[house], title),
+                desk.Jobs.After));
+            if (slug == Worn) made = desk.Jobs.After(made, Wearing.Of(made, Pass.Livery, 1, null, "worn",
+                desk.Drawer.Shelf).Edit);
             desk.Bench.Begin(title, made, Session, slug);
         }
     }

@@ -54,7 +54,8 @@ public static class TracingDesk
                 "a page of a PDF can be traced where poppler is installed (`pdftoppm`), which it is not here: save the page as a PNG");
         // No side over 4,000 pixels, so that a page of any size is drawn in bounded time and memory.
         string[] words = ["-png", "-singlefile", "-scale-to", "4000", "-f", $"{page}", "-l", $"{page}", pdf, pdf];
-        var drawn = await Task.Run(() => ForeignProgram.Run(program, words, Bounded, Path.GetDirectoryName(pdf)!, cancel), cancel);
+        var drawn = await Task.Run(() => ForeignProgram.Run(program, words, Bounded, Path.GetDirectoryName(pdf)!,
+            cancel), cancel);
         return drawn && File.Exists(pdf + ".png")
             ? pdf + ".png"
             : throw new Refusal("tracing", $"page {page} of {name} can’t be drawn: it is damaged, locked, has no such page, " +

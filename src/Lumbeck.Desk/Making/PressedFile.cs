@@ -32,7 +32,8 @@ public static class PressedFile
     /// </summary>
     public static (bool? Ready, string Says, string Why) Verdict(this PressingRow row)
     {
-        var check = new Readiness((int)row.Stops, (int)row.Cautions, 0, (int)row.Todos).Say()
+        var found = new Readiness((int)row.Stops, (int)row.Cautions, 0, (int)row.Todos);
+        var check = (found is { Stops: 0, Cautions: 0, Todos: 0 } ? "nothing" : found.Say())
             + (row.Waived.Length > 0 ? $", without {row.Waived}" : "");
         var said = row.Verdict.Replace("rejected: ", "", StringComparison.Ordinal)
             .Replace("accepted", "", StringComparison.Ordinal).Trim();
@@ -40,7 +41,8 @@ public static class PressedFile
         {
             (false, 0) => (false, "Not for the printer", $"rejected by reception: {said}; Check finds {check}"),
             (false, _) => (false, "Not for the printer", $"rejected by reception: {said}; and Check finds {check}"),
-            (true, 0) => (true, "Ready for the printer", $"accepted by reception{(said.Length > 0 ? $" ({said})" : "")}; Check finds {check}"),
+            (true, 0) => (true, "Ready for the printer",
+                $"accepted by reception{(said.Length > 0 ? $" ({said})" : "")}; Check finds {check}"),
             (true, _) => (false, "Not for the printer",
                 $"Check finds {check}; as a file it is sound{(said.Length > 0 ? $" ({said})" : "")}"),
             (null, 0) => (null, "Not taken to reception", $"Check finds {check}"),

@@ -13,7 +13,8 @@ namespace Lumbeck.Desk.Working;
 /// <param name="Do">Does a piece of it, telling the share that is done, and gives what it came to; a
 /// <see cref="Refusal"/> is told to people.</param>
 /// <param name="Apart">Whether it takes so much memory that it is done in a process of its own, where there is one.</param>
-public sealed record WorkKind(string Kind, Func<WorkRow, Action<double>, CancellationToken, string> Do, bool Apart = false);
+public sealed record WorkKind(string Kind, Func<WorkRow, Action<double>, CancellationToken, string> Do,
+    bool Apart = false);
 
 /// <summary>
 /// Long work done beside everything else: queued in a file, told of as it goes on, left when nobody wants it, and begun
@@ -66,7 +67,9 @@ public sealed class Works(WorkStore store, ILogger<Works>? log = null, string? m
         catch (SqliteException e) { _log.Unwritten("the queue", ErrorCause.Of(e)); }
     }
 
-    /// <summary>Does something until the program ends; where it fails it is begun again, a little later each time.</summary>
+    /// <summary>
+    /// Does something until the program ends; where it fails it is begun again, a little later each time.
+    /// </summary>
     private void Hand(string name, Func<Task> work) => _hands.Add(Task.Run(async () =>
     {
         for (var rest = FirstRest; !_ending.IsCancellationRequested; rest = Longer(rest))

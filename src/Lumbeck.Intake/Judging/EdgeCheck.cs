@@ -31,7 +31,8 @@ internal static class EdgeCheck
     /// <summary>How far within the finished edge it is looked where art begins that does not run out, in points.</summary>
     private const double Deep = 60 * 72 / 25.4;
 
-    public static void Look(PageDrawings drawings, int page, PageShape shape, ExpectedSheet sheet, House house, Findings found)
+    public static void Look(PageDrawings drawings, int page, PageShape shape, ExpectedSheet sheet, House house,
+        Findings found)
     {
         if (shape.Trim is not { } trim || shape.Bleed is not { } bleed) return;
         Unpainted(drawings, page, shape, sheet, house, found);
@@ -73,8 +74,10 @@ internal static class EdgeCheck
         double x(double at) => pixels(at - shape.Media.L);
         double y(double at) => pixels(shape.Media.T - at);
         // The finished edges on this page, wherever it lies: as far from its own trim as on the sheet.
-        var (l, r) = (trim.L + (sheet.Finished.X - sheet.Trim.X).Points, trim.R - (sheet.Trim.Right - sheet.Finished.Right).Points);
-        var (t, b) = (trim.T - (sheet.Finished.Y - sheet.Trim.Y).Points, trim.B + (sheet.Trim.Bottom - sheet.Finished.Bottom).Points);
+        var (l, r) = (trim.L + (sheet.Finished.X - sheet.Trim.X).Points,
+            trim.R - (sheet.Trim.Right - sheet.Finished.Right).Points);
+        var (t, b) = (trim.T - (sheet.Finished.Y - sheet.Trim.Y).Points,
+            trim.B + (sheet.Trim.Bottom - sheet.Finished.Bottom).Points);
         (string Side, double Past, Func<int, int, byte> At, double From, double To)[] sides =
         [
             ("left", l - edge.L, (n, by) => drawn.At((int)x(edge.L) + by, n), y(t), y(b)),

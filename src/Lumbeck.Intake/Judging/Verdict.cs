@@ -13,7 +13,9 @@ namespace Lumbeck.Intake.Judging;
 /// <param name="Folds">Across the sheet.</param>
 public sealed record ExpectedSheet(Size Size, Box Trim, Box? Barcode, IReadOnlyList<Length> Folds)
 {
-    /// <summary>What is seen of it in the end: cut to the trim, or within what is turned in round a case's boards.</summary>
+    /// <summary>
+    /// What is seen of it in the end: cut to the trim, or within what is turned in round a case's boards.
+    /// </summary>
     public Box Finished { get; init; } = Trim;
 }
 

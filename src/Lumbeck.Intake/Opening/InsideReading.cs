@@ -47,7 +47,8 @@ public static class InsideReading
                 if (own.Spent > patience) throw new TimeoutException();
             }
             var filters = new RationedFilters(MostUnpacked, cancel);
-            var bounded = new BoundedStream(file, patience < BoundedStream.Opening ? patience : BoundedStream.Opening, cancel);
+            var bounded = new BoundedStream(file, patience < BoundedStream.Opening ? patience : BoundedStream.Opening,
+                cancel);
             using var pdf = PdfDocument.Open(bounded,
                 new ParsingOptions { FilterProvider = filters, SkipMissingFonts = true, MaxStackDepth = 100 });
             bounded.Allow(patience);

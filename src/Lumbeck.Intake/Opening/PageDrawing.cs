@@ -63,7 +63,8 @@ internal static class PageDrawing
             if (part is { } p)
                 words.AddRange(["-x", Figure(Math.Max(0, p.X)), "-y", Figure(Math.Max(0, p.Y)), "-W", Figure(p.Wide),
                     "-H", Figure(p.High)]);
-            if (!ForeignProgram.Run(Program.Value!, [.. words, Path.GetFullPath(path), stem], Bounded, folder.FullName)) return null;
+            if (!ForeignProgram.Run(Program.Value!, [.. words, Path.GetFullPath(path), stem], Bounded,
+                folder.FullName)) return null;
             using var image = NetVips.Image.NewFromFile(stem + ".tif");
             return image.Bands == 4 ? new(image.WriteToMemory<byte>(), image.Width, image.Height) : null;
         }
@@ -82,7 +83,8 @@ internal static class PageDrawing
         try
         {
             var stem = Path.Combine(folder.FullName, "page");
-            string[] words = ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-png", "-transp", "-singlefile",
+            string[] words = ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-png", "-transp",
+                "-singlefile",
                 "-f", Figure(page), "-l", Figure(page), Path.GetFullPath(path), stem];
             if (!ForeignProgram.Run(program, words, Bounded, folder.FullName)) return null;
             using var image = NetVips.Image.NewFromFile(stem + ".png");

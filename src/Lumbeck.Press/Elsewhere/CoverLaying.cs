@@ -86,7 +86,9 @@ internal sealed class CoverLaying(MendPlan plan, List<MendLine> lines) : Laying(
             $"The art ends {Say(missing)} short of the sheet’s edge: it goes on as its own mirror image.");
     }
 
-    /// <summary>What stays bare, side by side, since the art ends further from the edge than it is grown by itself.</summary>
+    /// <summary>
+    /// What stays bare, side by side, since the art ends further from the edge than it is grown by itself.
+    /// </summary>
     private void Bare(Bounds art, Bounds clip, double most)
     {
         (string Side, double Missing)[] sides = [("left", art.Left - clip.Left), ("right", clip.Right - art.Right),
@@ -95,7 +97,7 @@ internal sealed class CoverLaying(MendPlan plan, List<MendLine> lines) : Laying(
         var bare = sides.Where(s => s.Missing > Near).GroupBy(s => Say(s.Missing))
             .Select(g => $"{g.Key} at the {string.Join(", ", g.Select(s => s.Side))}");
         Tell("bleed.bare", MendState.Left, 1, $"Bare: the art ends short of the sheet’s edge, by {string.Join(", by ", bare)}. " +
-            "Paper shows there and is folded round: let the art grow to the edge, or be scaled to the sheet.");
+            "Paper shows there: let the art grow to the edge, or be scaled to the sheet.");
     }
 
     private IEnumerable<PlacedPart> Wrap(CamePage page)

@@ -119,7 +119,7 @@ internal sealed class MendWriting
     {
         if (_came.TryGetValue(n, out var known)) return known;
         _has.Report.Transparent = false;
-        var coloured = _has.Report.Colours + _has.Pictures.Converted;
+        var coloured = _has.Report.ByLight + _has.Pictures.Converted;
         var alone = PageRaster.IsHere
             ? new DrawnAlone(_file, n + 1, _pdf, _inks, _plan.Kind.KeepsTransparency, _aside) : null;
         try
@@ -135,7 +135,7 @@ internal sealed class MendWriting
             }
             if (!_has.Report.Transparent || _plan.Kind.KeepsTransparency)
             {
-                if (_has.Report.Transparent && _has.Report.Colours + _has.Pictures.Converted > coloured)
+                if (_has.Report.Transparent && _has.Report.ByLight + _has.Pictures.Converted > coloured)
                     _lines.Add(new("transparency.light", MendState.Left, n + 1,
                         $"Something on page {n + 1} lets through what lies under it and was made in a screen’s colours: it was " +
                         "mixed in light there and is mixed in inks now, which can look quite otherwise. Look at the page before " +

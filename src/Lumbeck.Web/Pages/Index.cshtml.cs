@@ -82,7 +82,8 @@ public sealed class IndexModel(Desk.Desk desk) : PageModel
                 throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
             var first = Lumbeck.Desk.Jobs.Starters.Job(desk.Houses.Get(Typed.House).House, Typed.Title, trim, pages, binding);
             var on = desk.Bench.Begin(Typed.Title, first, "bench",
-                then: Typed.Look.Length > 0 ? job => desk.Liveries.Wear(job, Typed.Look, 1, null, "first-look").Edit : null);
+                then: Typed.Look.Length > 0 ? job => desk.Liveries.Wear(job, Typed.Look, 1, null,
+                    "first-look").Edit : null);
             return Redirect($"/jobs/{on.Slug}/{(cover is null ? "ticket" : await Finished(on, cover))}");
         }
         catch (Refusal r) { Problem = r.Message.Capital() + "."; }

@@ -248,12 +248,15 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
             }
     }
 
-    /// <summary>Words with an edge and a shadow, of which any may be in a finishing ink, mixed with a light ground.</summary>
+    /// <summary>
+    /// Words with an edge and a shadow, of which any may be in a finishing ink, mixed with a light ground.
+    /// </summary>
     [Fact]
     public void Words_with_every_effect_leave_the_ground_about_them_as_it_is()
     {
         var wrong = new List<string>();
-        Paint[] paints = [new FinishPaint("foil"), Inked(80, 20, 0, 0), new FinishPaint("varnish", 4000), new InkPaint(Ink.White)];
+        Paint[] paints = [new FinishPaint("foil"), Inked(80, 20, 0, 0), new FinishPaint("varnish", 4000),
+            new InkPaint(Ink.White)];
         var n = 0;
         foreach (var blend in (Blend[])[Blend.Multiply, Blend.Screen, Blend.Normal])
             foreach (var letters in paints)
@@ -261,7 +264,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
                     foreach (var shadow in paints)
                         foreach (var soft in (int[])[0, 3])
                         {
-                            if (!Sweep.IsLong && n++ % 23 != 0) continue;
+                            if (!Sweep.IsLong && n++ % 47 != 0) continue;
                             var job = Begun(Inked(0, 7, 0, 0), Letter("t", 5, 5, letters, 60) with
                             {
                                 Words = "II",
@@ -270,9 +273,11 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
                                 Blend = blend,
                                 Opacity = blend == Blend.Normal ? 60 : 100,
                                 Edge = edge is null ? null : new(edge, Length.FromPoints(1.5m)),
-                                Shadow = new(shadow, Length.FromPoints(3), Length.FromPoints(3), Length.FromPoints(soft), 80),
+                                Shadow = new(shadow, Length.FromPoints(3), Length.FromPoints(3),
+                                    Length.FromPoints(soft), 80),
                             });
-                            job = job with { Ticket = job.Ticket with { House = job.Ticket.House with { FinishingInks = ["foil", "varnish"] } } };
+                            var house = job.Ticket.House with { FinishingInks = ["foil", "varnish"] };
+                            job = job with { Ticket = job.Ticket with { House = house } };
                             var on = random.On(job);
                             foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
                                 wrong.AddRange(random.Differs(on, new(kind) { Marks = false })
@@ -296,14 +301,16 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
                     Width = Span.Full,
                     Height = Span.Full,
                     Vista = vista,
-                }, new BarcodeItem { Id = "code", Hold = At(30, percent == 100 ? 20 : 90), Percent = percent, Plate = false });
+                }, new BarcodeItem { Id = "code", Hold = At(30, percent == 100 ? 20 : 90), Percent = percent,
+                    Plate = false });
                 job = new SetIsbn("9780000000002").Apply(job);
                 var on = random.On(job);
                 var file = random.Made(on, new(PressKind.X1a) { Marks = false });
                 Tool.Run("pdftoppm", "-r", "300", "-png", "-singlefile", file, file);
                 var others = Tool.Try("zbarimg", "-q", "--raw", "-Sdisable", "-Sean13.enable", file + ".png");
                 var house = on.Job.Ticket.House with { Kinds = [PressKind.X1a] };
-                var refused = Intake.IntakeDesk.Judge(file, random.Desk.Pressing.Expects(on) with { House = house }).Findings
+                var refused = Intake.IntakeDesk.Judge(file,
+                    random.Desk.Pressing.Expects(on) with { House = house }).Findings
                     .Any(f => f.Id == "barcode");
                 if (!others.Contains("9780000000002", StringComparison.Ordinal)) continue;
                 read++;

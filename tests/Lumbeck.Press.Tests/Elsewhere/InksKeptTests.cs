@@ -14,11 +14,14 @@ public sealed class InksKeptTests
         File.WriteAllBytes(folder["came.pdf"], came);
         using var s = File.Create(folder["left.pdf"]);
         var size = new Size(Length.FromDrawing(300), Length.FromDrawing(400));
-        return Mending.Mend(folder["came.pdf"], s, new(HouseFile.Shipped[house].ForPages(), size, new(default, default, size.Width, size.Height))
+        return Mending.Mend(folder["came.pdf"], s, new(HouseFile.Shipped[house].ForPages(), size, new(default,
+            default, size.Width, size.Height))
         { Inside = true, Black = black }, Shelf, new("A", "B", "inside", DateTimeOffset.UnixEpoch, "j", 1));
     }
 
-    /// <summary>Percent of cyan, magenta, yellow and black at a point of the page that left, in points from its foot.</summary>
+    /// <summary>
+    /// Percent of cyan, magenta, yellow and black at a point of the page that left, in points from its foot.
+    /// </summary>
     private static int[] At(Folder folder, double x, double y)
     {
         var plates = PlateJudge.Ghostscript(folder["left.pdf"], 1)[0];
@@ -61,8 +64,10 @@ public sealed class InksKeptTests
         const string none = "/ColorSpace << /No [/Separation /None /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] " +
             "/C1 [0.2 0.8 0.4 0.1] >>] >> /XObject << /Pic 4 0 R >>";
         Mend(folder, new HandMade().With("/Type /XObject /Subtype /Image /Width 1 /Height 1 /BitsPerComponent 8 /ColorSpace " +
-            "[/Separation /None /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [1 1 1 1] >>]", [(byte)255])
-            .Page("0.3 0.1 0 0 k 0 0 300 400 re f /No cs 1 scn 20 300 80 80 re f q 80 0 0 80 120 300 cm /Pic Do Q", none), house);
+            "[/Separation /None /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [1 1 1 1] >>]",
+                [(byte)255])
+            .Page("0.3 0.1 0 0 k 0 0 300 400 re f /No cs 1 scn 20 300 80 80 re f q 80 0 0 80 120 300 cm /Pic Do Q",
+                none), house);
         At(folder, 60, 340).ShouldBe([30, 10, 0, 0]);
         At(folder, 160, 340).ShouldBe([30, 10, 0, 0]);
     }
@@ -72,7 +77,8 @@ public sealed class InksKeptTests
     {
         using var folder = new Folder();
         Mend(folder, new HandMade().With("/Type /XObject /Subtype /Image /Width 2 /Height 1 /BitsPerComponent 16 /ColorSpace " +
-            "/DeviceGray", [0x80, 0x00, 0xff, 0xff]).Page("q 200 0 0 100 50 50 cm /P Do Q", "/XObject << /P 4 0 R >>"), "plover");
+            "/DeviceGray", [0x80, 0x00, 0xff, 0xff]).Page("q 200 0 0 100 50 50 cm /P Do Q",
+                "/XObject << /P 4 0 R >>"), "plover");
         Tool.Run("pdfimages", "-list", folder["left.pdf"]).Split('\n')[2].ShouldContain(" gray    1   8 ");
         At(folder, 80, 100)[3].ShouldBeInRange(49, 51);
         At(folder, 220, 100).ShouldBe([0, 0, 0, 0]);
@@ -82,9 +88,11 @@ public sealed class InksKeptTests
     public void What_lets_through_in_a_screen_s_colours_is_told()
     {
         using var folder = new Folder();
-        Mend(folder, new HandMade().Page("1 0 0 rg 20 20 200 200 re f /Half gs 0 0 1 rg 100 100 150 150 re f", SeenThrough), "aldwater")
+        Mend(folder, new HandMade().Page("1 0 0 rg 20 20 200 200 re f /Half gs 0 0 1 rg 100 100 150 150 re f",
+            SeenThrough), "aldwater")
             .Lines.Single(l => l.Id == "transparency.light").State.ShouldBe(MendState.Left);
-        Mend(folder, new HandMade().Page("1 0 0 0 k 20 20 200 200 re f /Half gs 0 0 1 0 k 100 100 150 150 re f", SeenThrough), "aldwater")
+        Mend(folder, new HandMade().Page("1 0 0 0 k 20 20 200 200 re f /Half gs 0 0 1 0 k 100 100 150 150 re f",
+            SeenThrough), "aldwater")
             .Lines.ShouldNotContain(l => l.Id == "transparency.light");
     }
 }

@@ -81,7 +81,8 @@ public sealed class LayingTests
     [InlineData("aldwater", BindingKind.Case, 0, 50)]
     [InlineData("tern", BindingKind.Paperback, 12, 12)]
     [InlineData("tern", BindingKind.Jacket, 30, 0)]
-    public void A_cover_that_is_too_short_is_bare_and_grows_where_it_is_wished(string house, BindingKind kind, double wide, double high)
+    public void A_cover_that_is_too_short_is_bare_and_grows_where_it_is_wished(string house, BindingKind kind,
+        double wide, double high)
     {
         var ticket = new Ticket
         {
@@ -104,18 +105,20 @@ public sealed class LayingTests
             { Finished = new(faces.Min(f => f.X), faces.Min(f => f.Y), faces.Max(f => f.Right) - faces.Min(f => f.X),
                 faces.Max(f => f.Bottom) - faces.Min(f => f.Y)) }], null);
         using var folder = new Folder();
-        foreach (var art in (string[])["0.9 0.8 0.6", "1 1 1", "0.1 0.1 0.2"])
+        foreach (var art in Sweep.Spread(["0.9 0.8 0.6", "1 1 1", "0.1 0.1 0.2"], 3, (int)(wide + high) / 4))
         {
             var (w, h) = (sheet.Size.Width.Points - (wide * Mm), sheet.Size.Height.Points - (high * Mm));
             var came = Sized(w, h).Page(System.FormattableString.Invariant($"{art} rg 0 0 {w:0.###} {h:0.###} re f"), "");
             var report = Mend(folder, came, plan(false));
             var said = report.Lines.Single(l => l.Id == "bleed.bare");
             said.State.ShouldBe(MendState.Left);
-            var (x, y) = (Length.FromDrawing(wide * Mm / 2).Show(ticket.House.Unit), Length.FromDrawing(high * Mm / 2).Show(ticket.House.Unit));
+            var (x, y) = (Length.FromDrawing(wide * Mm / 2).Show(ticket.House.Unit),
+                Length.FromDrawing(high * Mm / 2).Show(ticket.House.Unit));
             if (wide > 0) said.Says.ShouldContain($"{x} at the left, right");
             if (high > 0) said.Says.ShouldContain($"{y} at the ");
             var no = IntakeDesk.Judge(folder["left.pdf"], expected).Findings.Single(f => f.Id == "bleed.bare");
-            (no.Severity, no.Measured.Contains(" at the left", StringComparison.Ordinal), no.Measured.Contains(" at the head", StringComparison.Ordinal))
+            (no.Severity, no.Measured.Contains(" at the left", StringComparison.Ordinal),
+                no.Measured.Contains(" at the head", StringComparison.Ordinal))
                 .ShouldBe((Severity.Stop, wide > 0, high > 0), art);
             Mend(folder, came, plan(true)).Lines.ShouldContain(l => l.Id == "bleed.grown" && l.State == MendState.Done);
             IntakeDesk.Judge(folder["left.pdf"], expected).Findings.ShouldNotContain(f => f.Id == "bleed.bare", art);

@@ -178,7 +178,8 @@ public static class PageScene
             marks.Add(Inked(PaintedMarks.Filled(shape, paint, art.Swatches, b.Right, b.Bottom), art));
         if (fill.Pattern is { } pattern)
             foreach (var stretch in PatternDrawing.ByFinish(
-                new LaidPaper(pattern, fill.Paint, art.Swatches, b, b, new(0, 0, b.Right, b.Bottom), art.Drawings).Marks()
+                new LaidPaper(pattern, fill.Paint, art.Swatches, b, b, new(0, 0, b.Right, b.Bottom),
+                    art.Drawings).Marks()
                     .Select(m => Inked(m, art))))
                 marks.Add(new DrawingMark(stretch, shape) { Finish = stretch[0].Finish });
         return new(name, Part.Page, Affine.Identity, marks.ToImmutable(), b, b, Clipped: true);

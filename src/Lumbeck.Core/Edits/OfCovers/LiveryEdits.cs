@@ -10,7 +10,9 @@ public sealed record LayTakes(ImmutableList<Take> Takes, ImmutableList<Swatch> S
 {
     public override string Says(Job before) => $"livery “{Name}”";
 
-    /// <summary>The job with the one design that shows, for a look: a wrap that can hold no more takes is no hindrance.</summary>
+    /// <summary>
+    /// The job with the one design that shows, for a look: a wrap that can hold no more takes is no hindrance.
+    /// </summary>
     public static Job Alone(Job job) => job with { Wraps = [.. job.Wraps.Select(w => w with { Takes = [w.Take] })] };
 
     protected override Job On(Job job)

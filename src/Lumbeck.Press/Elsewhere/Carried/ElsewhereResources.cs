@@ -96,6 +96,7 @@ internal sealed class ElsewhereResources
             return $"/{used.Spot(this, spot)} {(fill ? "cs" : "CS")} {PdfText.Figure(at.FirstOrDefault())} " +
                 $"{(fill ? "scn" : "SCN")}\n";
         if (!space.IsInk && space is not PatternSpace) Report.Colours++;
+        if (space is RgbSpace or LabSpace) Report.ByLight++;
         if (space is SpotSpace { IsSpot: true } lost) Report.LostSpots.Add(lost.Names[0]);
         var key = $"{space} {string.Join(' ', at)} {fill}";
         return _said.TryGetValue(key, out var known) ? known : _said[key] = Operator(space, at, fill);

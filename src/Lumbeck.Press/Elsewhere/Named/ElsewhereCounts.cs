@@ -5,6 +5,9 @@ internal sealed class ElsewhereCounts
 {
     /// <summary>Colours of a screen, or of another space, brought to inks.</summary>
     public int Colours { get; set; }
+
+    /// <summary>How many of these were a screen’s: red, green and blue, or by light.</summary>
+    public int ByLight { get; set; }
     public int ThinLines { get; set; }
 
     /// <summary>Lines thinner than the house prints, though of some width.</summary>

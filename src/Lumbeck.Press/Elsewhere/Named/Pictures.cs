@@ -46,7 +46,8 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
             return As(image, size + $"/ColorSpace /DeviceGray /BitsPerComponent {bits} {decoded}{seen}");
         if (coding != "JPXDecode" && space is CmykSpace && !inks.BlackAlone && inks.From is null && !light && bits <= 8)
             return As(image, size + $"/ColorSpace /DeviceCMYK /BitsPerComponent {bits} {decoded}{seen}");
-        if (coding != "JPXDecode" && space is IndexedSpace or SpotSpace { Components: 1, IsNothing: false } && bits <= 8)
+        if (coding != "JPXDecode" && space is IndexedSpace or SpotSpace { Components: 1,
+            IsNothing: false } && bits <= 8)
             return As(image, size + $"/ColorSpace {Table(space, bits, decode, light)} /BitsPerComponent {bits} {seen}");
         if (space is SpotSpace { IsNothing: true }) return pdf.Stream(Nothing, _ => { });
         if (space is not { IsInk: true }) Converted++;

@@ -52,7 +52,8 @@ internal sealed class SourceFile : IDisposable
             var read = head.ReadAtLeast(first, first.Length, throwOnEndOfStream: false);
             if (first[..read].IndexOf("%PDF-"u8) < 0) throw new Refusal("file", "this is no PDF: export it as one");
             if (!BoundedStream.EndsAsPdf(head))
-                throw new Refusal("file", "this file was cut off, and its end is missing: export it again, or send it again");
+                throw new Refusal("file",
+                    "this file was cut off, and its end is missing: export it again, or send it again");
         }
         try
         {
