@@ -28,7 +28,7 @@ public static class ForeignProgram
         ulimit -t "$2" || exit 126
         ulimit -f "$3" || exit 126
         shift 3
-        exec 3<&0
+        exec 3<&0 2>/dev/null
         "$@" </dev/null >/dev/null 2>&1 3<&- &
         child=$!
         ( read -r _ <&3; kill -KILL -$$ ) >/dev/null 2>&1 &
