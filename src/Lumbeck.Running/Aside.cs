@@ -12,7 +12,7 @@ public static class Aside
     private const string Prefix = "lumbeck-of-";
 
     private static string Mine { get; } = string.Create(CultureInfo.InvariantCulture,
-        $"{Prefix}{Environment.ProcessId}-{Started(Process.GetCurrentProcess())}-");
+        $"{Prefix}{Environment.ProcessId}-{RunningProcess.Started(Process.GetCurrentProcess())}-");
 
     /// <summary>An empty folder, its owner's alone.</summary>
     public static DirectoryInfo Folder() => Directory.CreateTempSubdirectory(Mine);
@@ -29,27 +29,16 @@ public static class Aside
             if (left.Name[Prefix.Length..].Split('-') is not [var id, var started, ..]
                 || !int.TryParse(id, NumberStyles.None, CultureInfo.InvariantCulture, out var process)
                 || !long.TryParse(started, NumberStyles.None, CultureInfo.InvariantCulture, out var then)
-                || IsThere(process, then))
+                || RunningProcess.IsThere(process, then))
                 continue;
             try
             {
                 if (left is DirectoryInfo folder) folder.Delete(recursive: true); else left.Delete();
             }
-            catch (Exception e) when (e is IOException or UnauthorizedAccessException) { /* somebody else's,
-                or gone */ }
+            catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+            {
+                // Somebody else's, or gone.
+            }
         }
     }
-
-    private static bool IsThere(int process, long then)
-    {
-        try
-        {
-            using var p = Process.GetProcessById(process);
-            // What the system tells of a process is a second off now and then.
-            return Math.Abs(Started(p) - then) <= 2;
-        }
-        catch (Exception e) when (e is ArgumentException or InvalidOperationException) { return false; }
-    }
-
-    private static long Started(Process p) => new DateTimeOffset(p.StartTime.ToUniversalTime()).ToUnixTimeSeconds();
 }

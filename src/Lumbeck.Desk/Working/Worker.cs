@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using Lumbeck.Running;
 
 namespace Lumbeck.Desk.Working;
 
@@ -12,7 +13,9 @@ internal static class Worker
 
     /// <summary>A name for this program; another each time it is asked for.</summary>
     public static string Me => string.Create(CultureInfo.InvariantCulture,
-        $"{Environment.MachineName}/{Environment.ProcessId}/{Started(Process.GetCurrentProcess())}/{Interlocked.Increment(ref _count)}");
+        $"{Environment.MachineName}/{Environment.ProcessId}/{Began}/{Interlocked.Increment(ref _count)}");
+
+    private static long Began { get; } = RunningProcess.Started(Process.GetCurrentProcess());
 
     /// <summary>Whether a program is known to be gone; of another machine's nothing is known.</summary>
     public static bool IsGone(string worker)
@@ -21,16 +24,7 @@ internal static class Worker
         if (machine != Environment.MachineName
             || !int.TryParse(id, NumberStyles.None, CultureInfo.InvariantCulture, out var process))
             return false;
-        try
-        {
-            using var p = Process.GetProcessById(process);
-            // What the system tells of a process is a second off now and then.
-            return !long.TryParse(started, NumberStyles.None, CultureInfo.InvariantCulture, out var then)
-                || Math.Abs(Started(p) - then) > 2;
-        }
-        catch (ArgumentException) { return true; }
-        catch (InvalidOperationException) { return true; }
+        return !long.TryParse(started, NumberStyles.None, CultureInfo.InvariantCulture, out var then)
+            || !RunningProcess.IsThere(process, then);
     }
-
-    private static long Started(Process p) => new DateTimeOffset(p.StartTime.ToUniversalTime()).ToUnixTimeSeconds();
 }
