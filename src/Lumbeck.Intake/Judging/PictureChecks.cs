@@ -41,7 +41,7 @@ internal static class PictureChecks
     public static double? MostInk(Pdf pdf, PageUse use)
     {
         var most = 0.0;
-        foreach (var image in use.Images.Where(i => i.Space == "DeviceCMYK" && i.Bits == 8 && !i.Mask)
+        foreach (var image in use.Images.Where(i => i.Bits == 8 && !i.Mask && Plates(pdf, i) >= 4)
             .OrderByDescending(i => (long)i.Wide * i.High).Take(8))
         {
             if (Ink(pdf, image) is not { } own) return null;
@@ -49,6 +49,11 @@ internal static class PictureChecks
         }
         return most;
     }
+
+    /// <summary>The plates of a picture in the four inks, or in them and others after them; 0 in any other space.</summary>
+    private static int Plates(Pdf pdf, PlacedImage image) => image.Space == "DeviceCMYK" ? 4
+        : image.Space == "DeviceN" && ColourSpaces.Named(pdf, pdf.Get(image.Entries, "ColorSpace")) is
+            ["Cyan", "Magenta", "Yellow", "Black", ..] names ? names.Count : 0;
 
     /// <summary>
     /// The most ink on about a square millimetre of a picture, in percent; null where its packing can't be opened here.
@@ -68,12 +73,13 @@ internal static class PictureChecks
                 return Most(cells.WriteToMemory<byte>());
             }
             if (image.Filters.All(f => f is "FlateDecode" or "Fl") && pdf.Get(image.Entries, "DecodeParms") is null
-                && (long)image.Wide * image.High * 4 < RationedFilters.Most / 2)
+                && (long)image.Wide * image.High * Plates(pdf, image) < RationedFilters.Most / 2)
             {
                 var samples = pdf.Unpacked(image.Stream);
-                if (samples.Length < image.Wide * image.High * 4) return null;
-                using var raw = Image.NewFromMemoryCopy(samples.ToArray(), image.Wide, image.High, 4,
+                if (samples.Length < image.Wide * image.High * Plates(pdf, image)) return null;
+                using var plates = Image.NewFromMemoryCopy(samples.ToArray(), image.Wide, image.High, Plates(pdf, image),
                     Enums.BandFormat.Uchar);
+                using var raw = plates.ExtractBand(0, n: 4);
                 using var cells = perMm > 1.5 ? raw.Shrink(perMm, perMm) : raw.Copy();
                 return Most(cells.WriteToMemory<byte>());
             }

@@ -29,10 +29,7 @@ internal sealed class ColourSpaces(Pdf pdf, PageUse use)
                 switch (kind.Data)
                 {
                     case "Separation" or "DeviceN":
-                        foreach (var plate in pdf.Solid(a.Data.ElementAtOrDefault(1)) is ArrayToken names
-                            ? names.Data.Select(pdf.Solid).OfType<NameToken>()
-                            : pdf.Solid(a.Data.ElementAtOrDefault(1)) is NameToken one ? [one] : [])
-                            use.Plates.Add(plate.Data);
+                        use.Plates.UnionWith(Named(pdf, a));
                         var alternate = Of(a.Data.ElementAtOrDefault(2), depth + 1).Space;
                         // What stands in on a screen is not printed; but a calibrated one is no part of PDF/X-1a.
                         if (alternate is not ("DeviceCMYK" or "DeviceGray")) use.Spaces.Add(alternate);
@@ -49,6 +46,22 @@ internal sealed class ColourSpaces(Pdf pdf, PageUse use)
             default: return ("unknown", false);
         }
     }
+
+    /// <summary>The plates that a Separation or DeviceN space names, in its order; none for other spaces.</summary>
+    public static IReadOnlyList<string> Named(Pdf pdf, IToken? space) =>
+        pdf.Solid(space) is not ArrayToken { Data.Count: > 1 } a
+            || pdf.Solid(a.Data[0]) is not NameToken { Data: "Separation" or "DeviceN" } ? []
+            : pdf.Solid(a.Data[1]) switch
+            {
+                ArrayToken names => [.. names.Data.Select(pdf.Solid).OfType<NameToken>().Select(n => n.Data)],
+                NameToken one => [one.Data],
+                _ => [],
+            };
+
+    /// <summary>The shares among a space's operands that are the four inks', by their places.</summary>
+    public IReadOnlyList<int> Process(string? name, DictionaryToken? resources) => name is null ? []
+        : [.. Named(pdf, pdf.Get(pdf.Dictionary(resources, "ColorSpace"), name)).Index()
+            .Where(n => n.Item is "Cyan" or "Magenta" or "Yellow" or "Black").Select(n => n.Index)];
 
     /// <summary>Inline images may say their colour space in short (8.9.7).</summary>
     public static string Full(string name) => name switch

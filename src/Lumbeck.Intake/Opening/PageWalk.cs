@@ -20,6 +20,8 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         public bool StrokeAll { get; init; }
         public bool FillNone { get; init; }
         public double FillInk { get; init; } = 100;
+        /// <summary>Which of the fill's shares are the four inks', where it names plates.</summary>
+        public IReadOnlyList<int> FillProcess { get; init; } = [];
         public double StrokeInk { get; init; } = 100;
         public double Weight { get; init; } = 1;
         public bool Overprint { get; init; }
@@ -128,7 +130,14 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                 case "cs":
                     {
                         var (space, all) = _spaces.Of(name(0), resources);
-                        state = state with { Fill = space, FillInk = 0, FillAll = all, FillNone = false }; break;
+                        state = state with
+                        {
+                            Fill = space,
+                            FillInk = 0,
+                            FillAll = all,
+                            FillNone = false,
+                            FillProcess = _spaces.Process(name(0), resources),
+                        }; break;
                     }
                 case "CS":
                     {
@@ -147,6 +156,8 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                             FillAll = n(0) > 0.99 && n(1) > 0.99 && n(2) > 0.99 && n(3) > 0.99,
                             FillNone = n(0) + n(1) + n(2) + n(3) <= 0,
                         };
+                    else if (state.FillProcess.Count > 0)
+                        state = state with { FillInk = state.FillProcess.Sum(n) * 100 };
                     else if (state.Fill == "DeviceGray")
                         state = state with { FillInk = (1 - n(0)) * 100, FillNone = n(0) >= 0.9999 };
                     break;

@@ -1,4 +1,5 @@
 using System.IO.Compression;
+using System.Text;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Plates;
 
@@ -8,14 +9,14 @@ namespace Lumbeck.Press.Pdf;
 /// <param name="Place">In points of the sheet.</param>
 /// <param name="Image">Its image; null where it is one ink.</param>
 /// <param name="Ink">That ink.</param>
-/// <param name="Finishes">The same of each finishing ink that may lie there: its image, or its one tint in hundredths
-/// of a percent.</param>
-internal sealed record FlatDrawn(Bounds Place, int? Image, Ink Ink,
-    ImmutableArray<(string Name, int? Image, int Tint)> Finishes);
+/// <param name="Space">The object of the space in which it has finishing inks too; null where it has none.</param>
+/// <param name="Tints">Those inks' tints in hundredths of a percent, in the space's order.</param>
+internal sealed record FlatDrawn(Bounds Place, int? Image, Ink Ink, int? Space, ImmutableArray<int> Tints);
 
 /// <summary>
-/// The flattened parts of a page, written before its content: process inks in their plates' own numbers, finishing inks
-/// on plates of their own (ISO 32000-1, 8.6.6.4).
+/// The flattened parts of a page, written before its content: process inks in their plates' own numbers, and finishing
+/// inks in one DeviceN space with them (ISO 32000-1, 8.6.6.5), so that what a viewer shows of them does not hang on
+/// whether it heeds overprinting.
 /// </summary>
 /// <param name="pdf">The file.</param>
 /// <param name="house">Whose profile shows them on a screen.</param>
@@ -23,6 +24,7 @@ internal sealed record FlatDrawn(Bounds Place, int? Image, Ink Ink,
 internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
 {
     private readonly Dictionary<FlatPart, List<FlatDrawn>> _drawn = [];
+    private readonly Dictionary<string, int> _spaces = new(StringComparer.Ordinal);
 
     public IReadOnlyList<FlatDrawn> Of(FlatPart part) => _drawn.GetValueOrDefault(part) ?? (IReadOnlyList<FlatDrawn>)[];
 
@@ -31,11 +33,12 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
         foreach (var (part, tile) in painter.Tiles())
         {
             if (!_drawn.TryGetValue(part, out var drawn)) _drawn[part] = drawn = [];
+            ImmutableArray<(string Name, byte[] Tints)> laid =
+                [.. tile.Finishes.Where(f => f.Tints.AsSpan().ContainsAnyExcept((byte)0))];
+            var space = laid.IsEmpty ? (int?)null : Space([.. laid.Select(f => f.Name)]);
             drawn.Add(tile.IsEven
-                ? new(tile.Place, null, Even(tile.Inks),
-                    [.. tile.Finishes.Select(f => (f.Name, (int?)null, Hundredths(f.Tints[0])))])
-                : new(tile.Place, rgb ? Screen(tile) : Samples(tile, "/DeviceCMYK", tile.Inks), Ink.White,
-                    [.. tile.Finishes.Select(f => Finish(tile, f.Name, f.Tints))]));
+                ? new(tile.Place, null, Even(tile.Inks), space, [.. laid.Select(f => Hundredths(f.Tints[0]))])
+                : new(tile.Place, rgb ? Screen(tile) : Samples(tile, space, laid), Ink.White, space, []));
         }
     }
 
@@ -44,14 +47,58 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
 
     private static int Hundredths(byte level) => (int)Math.Round(level * 10_000 / 255.0);
 
-    private (string, int?, int) Finish(FlatTile tile, string name, byte[] tints) =>
-        // Where there is none of it, it is not drawn (8.9.6.4).
-        tints.AsSpan().ContainsAnyExcept(tints[0])
-            ? (name, Samples(tile, $"{PageResources.Plate(name)} /Mask [0 0]", tints), 0)
-            : (name, null, Hundredths(tints[0]));
+    private int Samples(FlatTile tile, int? space, ImmutableArray<(string Name, byte[] Tints)> laid)
+    {
+        if (space is null)
+            return pdf.Stream($"{Head(tile)} /ColorSpace /DeviceCMYK", s => s.Write(tile.Inks),
+                level: CompressionLevel.Fastest);
+        var bands = 4 + laid.Length;
+        var samples = new byte[tile.Wide * tile.High * bands];
+        for (var pixel = 0; pixel < tile.Wide * tile.High; pixel++)
+        {
+            tile.Inks.AsSpan(pixel * 4, 4).CopyTo(samples.AsSpan(pixel * bands));
+            for (var f = 0; f < laid.Length; f++) samples[(pixel * bands) + 4 + f] = laid[f].Tints[pixel];
+        }
+        return pdf.Stream($"{Head(tile)} /ColorSpace {space} 0 R", s => s.Write(samples),
+            level: CompressionLevel.Fastest);
+    }
 
-    private int Samples(FlatTile tile, string space, byte[] samples) =>
-        pdf.Stream($"{Head(tile)} /ColorSpace {space}", s => s.Write(samples), level: CompressionLevel.Fastest);
+    /// <summary>The four inks and some finishing inks as one colour space.</summary>
+    private int Space(ImmutableArray<string> finishes)
+    {
+        var names = string.Concat(finishes.Select(f => " /" + PdfText.Name(f)));
+        if (_spaces.TryGetValue(names, out var known)) return known;
+        var shares = string.Concat(Enumerable.Repeat("0 1 ", 4 + finishes.Length));
+        var tint = pdf.Stream($"/FunctionType 4 /Domain [{shares}] /Range [0 1 0 1 0 1 0 1]",
+            s => s.Write(Encoding.ASCII.GetBytes(Shown(finishes))));
+        var plates = string.Concat(finishes.Select(f => $"/{PdfText.Name(f)} {PageResources.Plate(f)} "));
+        return _spaces[names] = pdf.Object($"[/DeviceN [/Cyan /Magenta /Yellow /Black{names}] /DeviceCMYK {tint} 0 R " +
+            $"<< /Colorants << {plates}>> >>]");
+    }
+
+    /// <summary>
+    /// What a screen shows of them (a calculator function, 7.10.5): the process inks with each finishing ink's likeness
+    /// printed over them, which never takes any of them away.
+    /// </summary>
+    private static string Shown(ImmutableArray<string> finishes)
+    {
+        var s = new StringBuilder("{ ");
+        // The last of them lies on top; the four lie under all that are left, black uppermost.
+        for (var left = finishes.Length; left > 0; left--)
+        {
+            var likeness = Finishes.Likeness(finishes[left - 1]);
+            foreach (var (i, share) in new[] { likeness.K, likeness.Y, likeness.M, likeness.C }.Index())
+            {
+                if (share == 0) continue;
+                var all = left + i + 1;
+                s.Append(CultureInfo.InvariantCulture, $"{all} -1 roll dup 1 exch sub 2 index ")
+                    .Append(PdfText.Figure(share / 10_000.0))
+                    .Append(CultureInfo.InvariantCulture, $" mul mul add {all} 1 roll ");
+            }
+            s.Append("pop ");
+        }
+        return s.Append('}').ToString();
+    }
 
     private int Screen(FlatTile tile)
     {

@@ -36,6 +36,9 @@ internal interface IPageResources
     /// <summary>A finishing ink's plate (8.6.6.4).</summary>
     string Finish(string name);
 
+    /// <summary>A space of several plates that is in the file already.</summary>
+    string Space(int space);
+
     /// <summary>A flattened part's rectangles, in the order they are drawn in.</summary>
     IReadOnlyList<FlatDrawn> Flat(Plates.FlatPart part);
 
@@ -239,6 +242,13 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         if (_plates.TryGetValue(name, out var known)) return known[..known.IndexOf(' ', StringComparison.Ordinal)];
         var id = string.Create(CultureInfo.InvariantCulture, $"P{_plates.Count + 1}");
         _plates[name] = $"{id} {Plate(name)}";
+        return id;
+    }
+
+    public string Space(int space)
+    {
+        var id = string.Create(CultureInfo.InvariantCulture, $"N{space}");
+        _plates[id] = $"{id} {space} 0 R";
         return id;
     }
 

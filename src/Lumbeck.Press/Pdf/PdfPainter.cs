@@ -304,30 +304,25 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         }
     }
 
-    /// <summary>
-    /// A rectangle of it: the process inks take off whatever is under them, and then each finishing ink is laid on its
-    /// own plate, where there is some. So it is also what
-    /// a program shows that knows nothing of overprints.
-    /// </summary>
+    /// <summary>A rectangle of it, which takes off whatever is under it on every plate.</summary>
     private void Flat(FlatDrawn part)
     {
         var b = part.Place;
         var place = new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top).Then(page);
-        void lay(int? image, Func<string> even)
-        {
-            if (image is { } number) { _s.Append("q "); Image(has.Named(number), place); _s.Append("Q\n"); return; }
-            _s.Append(even()).Append('\n');
-            Shape(Outline.Rectangle(0, 0, 1, 1), place);
-            _s.Append("f\n");
-        }
         _s.Append("/Gk gs\n");
-        lay(part.Image, () => ink.Filled(part.Ink));
-        List<(string Name, int? Image, int Tint)> laid = [.. part.Finishes.Where(f =>
-            f.Image is not null || f.Tint > 0)];
-        if (laid.Count == 0) return;
-        _s.Append("/Go gs\n");
-        foreach (var (name, image, tint) in laid)
-            lay(image, () => $"/{has.Finish(name)} cs {PdfText.Figure(tint / 10_000.0)} scn");
+        if (part.Image is { } image)
+        {
+            _s.Append("q ");
+            Image(has.Named(image), place);
+            _s.Append("Q\n");
+            return;
+        }
+        _s.Append(part.Space is { } space
+            ? $"/{has.Space(space)} cs {PdfText.Inks(part.Ink)} " +
+                $"{PdfText.Figures([.. part.Tints.Select(t => t / 10_000.0)])} scn\n"
+            : ink.Filled(part.Ink) + "\n");
+        Shape(Outline.Rectangle(0, 0, 1, 1), place);
+        _s.Append("f\n");
     }
 
     private static double Wide(Affine m) => Math.Sqrt((m.A * m.A) + (m.B * m.B));

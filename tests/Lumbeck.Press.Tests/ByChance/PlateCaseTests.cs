@@ -286,6 +286,51 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
         wrong.ShouldBeEmpty();
     }
 
+    /// <summary>
+    /// What has only the four inks to show, and heeds no overprinting of others, takes nothing of them away either.
+    /// </summary>
+    [Fact]
+    public void Finishing_inks_that_are_mixed_take_no_ink_off_where_there_is_no_plate_for_them()
+    {
+        var wrong = new List<string>();
+        foreach (var (letters, edge, shadow) in ((Paint, Paint, Paint)[])
+            [
+                (new FinishPaint("varnish", 4000), new FinishPaint("varnish", 4000), new FinishPaint("varnish", 4000)),
+                (new FinishPaint("foil"), Inked(80, 20, 0, 0), new FinishPaint("foil")),
+                (new FinishPaint("varnish", 4000), Inked(80, 20, 0, 0), new FinishPaint("foil")),
+                (new FinishPaint("foil"), new FinishPaint("white"), Inked(80, 20, 0, 0)),
+            ])
+        {
+            var job = Begun(Inked(0, 7, 0, 0), Letter("t", 5, 5, letters, 70) with
+            {
+                Words = "Salt",
+                Width = new(Mm(90)),
+                Height = new(Mm(50)),
+                Blend = Blend.Multiply,
+                Edge = new(edge, Length.FromPoints(1.5m)),
+                Shadow = new(shadow, Length.FromPoints(3), Length.FromPoints(3), Length.FromPoints(5), 80),
+            });
+            var house = job.Ticket.House with { FinishingInks = ["foil", "varnish", "white"] };
+            var on = random.On(job with { Ticket = job.Ticket with { House = house } });
+            foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
+            {
+                var least = LeastMagenta(random.Made(on, new(kind) { Marks = false }));
+                if (least < 15) wrong.Add($"{letters}, {edge}, {shadow}: {kind.Word} has {least} of 255 magenta on 18");
+            }
+        }
+        wrong.ShouldBeEmpty();
+    }
+
+    /// <summary>The least magenta of a page in its four inks alone, of 255.</summary>
+    private static int LeastMagenta(string file)
+    {
+        Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-dSAFER", "-sDEVICE=tiff32nc", "-sCompression=none", "-r72",
+            $"-sOutputFile={file}.tif", file);
+        using var page = NetVips.Image.NewFromFile(file + ".tif");
+        using var magenta = page.ExtractBand(1);
+        return (int)magenta.Min();
+    }
+
     /// <summary>A barcode without a plate, over a picture: what a reader reads reception does not refuse.</summary>
     [Fact]
     public void Reception_reads_the_barcodes_that_others_read()
