@@ -155,6 +155,7 @@ public static class IntakeDesk
             var use = new PageUse();
             new PageWalk(pdf, use, shape.Bleed ?? shape.Media, late)
                 .Page(page, pdf.Inherited(page, "Resources") as DictionaryToken);
+            SecondEye.Begin(drawings, i + 1, use);
             ColourChecks.Look(use, expected, found);
             TransparencyChecks.Look(use, expected.House, found);
             FaceChecks.Look(pdf, use, expected.House, found);
@@ -164,6 +165,7 @@ public static class IntakeDesk
             ForbiddenObjects.OnPage(pdf, page, shape, use, found);
             EdgeCheck.Look(drawings, i + 1, shape, sheet, expected.House, found);
             BarcodeCheck.Look(drawings, i + 1, shape, sheet, expected, found);
+            SecondEye.Look(drawings, i + 1, use, found);
         }
     }
 }

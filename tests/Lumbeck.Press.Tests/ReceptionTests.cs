@@ -164,6 +164,14 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
                 s.With("ExtGState", "Over", "<< /OP true /op true /OPM 1 >>")
                     .Painting("q /Over gs /DeviceGray cs 1 sc 100 100 20 20 re f Q"),
             "ink.overprint"),
+        ["a run that overprints, which programs draw in two ways"] = (true,
+            s =>
+                s.With("ExtGState", "Over", "<< /OP true /op true /OPM 1 >>")
+                    .With("Shading", "Sh",
+                    "<< /ShadingType 2 /ColorSpace /DeviceCMYK /Coords [100 0 300 0] /Function << /FunctionType 2 " +
+                        "/Domain [0 1] /N 1 /C0 [0 0 0.3 0] /C1 [0 0 0.6 0] >> >>")
+                    .Painting("0.5 0.3 0 0 k 90 90 220 220 re f q /Over gs 100 100 200 200 re W n /Sh sh Q"),
+            "ink.differs"),
         ["art that stops at the cut"] = (true, s => s.Painting("0 0 0 0 k 0 0 42 700 re f 34 34 1000 8.4 re f"),
             "bleed.bare"),
         ["a covered barcode"] = (true, s => s.Painting("0 0 0 0 k 40 40 140 120 re f"), "barcode"),

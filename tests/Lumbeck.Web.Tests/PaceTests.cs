@@ -101,27 +101,11 @@ public sealed class PaceTests(Browser browser)
     private string Value(string css) =>
         (string)browser.Script("return document.querySelector(arguments[0])?.value ?? '(gone)'", css)!;
 
-    [Theory, MemberData(nameof(Screens))]
-    public void What_is_typed_is_stored(string of, string screen)
+    /// <summary>Does something in a browser to which answers come late.</summary>
+    private void Lately(Action what)
     {
-        var slug = $"{of}-{Guid.NewGuid():n}"[..20];
-        browser.Desk.Bench.Begin(of, Saved(of).Job, "tests", slug);
         var patch = ComeLate();
-        try
-        {
-            browser.Go($"/jobs/{slug}/{screen}");
-            browser.Script("document.querySelectorAll('details').forEach(d => { if (!d.dataset.picks) d.open = true; })");
-            var fields = ((IReadOnlyList<object>)browser.Script("""
-                return [...document.querySelectorAll('input[data-fact],textarea[data-fact]')]
-                  .filter(f => f.id && f.checkVisibility() && !f.readOnly && !['file', 'color', 'range', 'checkbox'].includes(f.type))
-                  .map(f => f.id);
-                """)!).Cast<string>().ToArray();
-            fields.Length.ShouldBeGreaterThan(1);
-            var turn = screen.Length;
-            foreach (var id in Sweep.Spread(fields, Math.Max(1, fields.Length / 3), 1))
-                foreach (var (pace, late) in Sweep.IsLong ? Sweep.Spread(Pairs, 5, turn) : [Few[turn % 5]])
-                    Stored(slug, id, (Way)(turn++ % 5), pace, late);
-        }
+        try { what(); }
         finally
         {
             Late(0);
@@ -130,17 +114,95 @@ public sealed class PaceTests(Browser browser)
         }
     }
 
-    private void Stored(string slug, string id, Way way, int pace, int late)
+    /// <summary>Some of the fields that a screen has, by their ids, with everything unfolded.</summary>
+    private IEnumerable<string> Fields()
+    {
+        browser.Script("document.querySelectorAll('details').forEach(d => { if (!d.dataset.picks) d.open = true; })");
+        var fields = ((IReadOnlyList<object>)browser.Script("""
+            return [...document.querySelectorAll('input[data-fact],textarea[data-fact]')]
+              .filter(f => f.id && f.checkVisibility() && !f.readOnly && !['file', 'color', 'range', 'checkbox'].includes(f.type))
+              .map(f => f.id);
+            """)!).Cast<string>().ToArray();
+        fields.Length.ShouldBeGreaterThan(1);
+        return Sweep.Spread(fields, Math.Max(1, fields.Length / 3), 1);
+    }
+
+    [Theory, MemberData(nameof(Screens))]
+    public void What_is_typed_is_stored(string of, string screen)
+    {
+        var slug = $"{of}-{Guid.NewGuid():n}"[..20];
+        browser.Desk.Bench.Begin(of, Saved(of).Job, "tests", slug);
+        Lately(() =>
+        {
+            browser.Go($"/jobs/{slug}/{screen}");
+            var turn = screen.Length;
+            foreach (var id in Fields())
+                foreach (var (pace, late) in Sweep.IsLong ? Sweep.Spread(Pairs, 5, turn) : [Few[turn % 5]])
+                {
+                    if (Facts.Find(Saved(slug).Job, Path(id)) is not { } fact) continue;
+                    // A figure is typed as it stands, words are others.
+                    Stored(id, Sentences(Path(id)) ? Words : null, (Way)(turn++ % 5), pace, late,
+                        () => fact.Read(Saved(slug).Job));
+                }
+        });
+    }
+
+    [Fact]
+    public void What_is_typed_of_a_house_is_stored()
+    {
+        var house = browser.Desk.Houses.Copy("plover").House.Id;
+        Lately(() =>
+        {
+            browser.Go($"/houses/{house}");
+            var turn = 0;
+            foreach (var id in Fields())
+                foreach (var (pace, late) in Sweep.IsLong ? Sweep.Spread(Pairs, 5, turn) : [Few[turn % 5]])
+                {
+                    var key = HouseKeys.All.Single(k => k.Name == Path(id)["house/".Length..]);
+                    Stored(id, key.Kind == KeyKind.Text && key.Name is "name" or "source" ? $"{Words} {turn}" : null,
+                        (Way)(turn++ % 5), pace, late,
+                        () => HouseText.Show(key, browser.Desk.Houses.Get(house).House));
+                }
+            turn.ShouldBeGreaterThan(2);
+        });
+    }
+
+    [Fact]
+    public void Why_a_job_goes_without_a_rule_is_kept_as_it_was_typed()
+    {
+        var slug = $"why-{Guid.NewGuid():n}"[..20];
+        browser.Desk.Bench.Begin("Why", Saved("salt-road").Job, "tests", slug);
+        Lately(() =>
+        {
+            foreach (var (pace, late) in Sweep.IsLong ? Pairs : [Few[0], Few[1]])
+            {
+                browser.Go($"/jobs/{slug}/check");
+                browser.Script("document.querySelector('[data-waive]').closest('details').open = true");
+                var rule = (string)browser.Script("return document.querySelector('[data-waive]').dataset.waive")!;
+                browser.Find("[data-waive] input").Click();
+                Late(late);
+                // The plates are looked at meanwhile, and what they show comes into the page.
+                Press(Words + "xy" + Keys.Backspace + Keys.Backspace, pace);
+                Value("[data-waive] input").ShouldBe(Words, $"{pace} ms a key, answers after {late} ms");
+                browser.Driver.SwitchTo().ActiveElement().SendKeys(Keys.Enter);
+                browser.Until(() => Saved(slug).Job.Waivers.Any(w => w.Rule == rule));
+                Saved(slug).Job.Waivers.Single(w => w.Rule == rule).Reason.ShouldBe(Words);
+                UntilAnswered();
+                browser.Desk.Jobs.StepBack(slug, "tests");
+            }
+        });
+    }
+
+    private string Path(string id) =>
+        (string)browser.Script("return document.getElementById(arguments[0])?.dataset.fact ?? ''", id)!;
+
+    /// <summary>Types a text in place of what a field holds, and looks at what is kept.</summary>
+    private void Stored(string id, string? words, Way way, int pace, int late, Func<string> kept)
     {
         var css = "#" + id;
         var what = $"{id}, {way}, {pace} ms a key, answers after {late} ms";
-        var path = (string)browser.Script("return document.querySelector(arguments[0])?.dataset.fact ?? ''", css)!;
-        if (Facts.Find(Saved(slug).Job, path) is not { } fact) return;
-        var was = fact.Read(Saved(slug).Job);
-        // A figure is typed as it stands, words are others.
-        var words = Sentences(path);
-        var text = words ? Words : was;
-        if (text.Length == 0) return;
+        var text = words ?? kept();
+        if (text.Length == 0 || text.Contains('\n', StringComparison.Ordinal)) return;
         Late(late);
         browser.Script("""
             const field = document.querySelector(arguments[0]);
@@ -148,12 +210,12 @@ public sealed class PaceTests(Browser browser)
             field.scrollIntoView({ block: 'center' });
             field.focus();
             """, css);
-        Type(words ? way : Way.Keys, text, pace);
+        Type(words is null ? Way.Keys : way, text, pace);
         Value(css).ShouldBe(text, what);
         browser.Driver.SwitchTo().ActiveElement().SendKeys(Keys.Tab);
         UntilAnswered();
         Value(css).ShouldBe(text, what);
-        fact.Read(Saved(slug).Job).ShouldBe(text, what);
+        kept().ShouldBe(text, what);
     }
 
     private static bool Sentences(string path) =>
@@ -165,8 +227,7 @@ public sealed class PaceTests(Browser browser)
     {
         var slug = $"pace-{Guid.NewGuid():n}"[..20];
         browser.Desk.Bench.Begin("Pace", Saved("tidewatcher").Job, "tests", slug);
-        var patch = ComeLate();
-        try
+        Lately(() =>
         {
             foreach (var (pace, late) in Sweep.IsLong ? Pairs : [Few[0], Few[1]])
                 foreach (var id in (string[])["title", "praise"])
@@ -182,12 +243,6 @@ public sealed class PaceTests(Browser browser)
                     var words = ((TextItem)Saved(slug).Job.Item(id)!).Words;
                     words.ShouldBe(Words, $"{id}, {pace} ms a key, answers after {late} ms");
                 }
-        }
-        finally
-        {
-            Late(0);
-            browser.Driver.ExecuteCdpCommand("Page.removeScriptToEvaluateOnNewDocument",
-                new() { ["identifier"] = patch });
-        }
+        });
     }
 }

@@ -29,7 +29,17 @@ internal sealed class PageDrawings(string path)
     /// <summary>Begins to look at what of a page is painted.</summary>
     public void BeginCover(int page, double perInch) { if (IsHere) _ = Covering(page, perInch); }
 
+    /// <summary>A page's plates by a second program; null where it could not be drawn.</summary>
+    public DrawnPlates? Plates(int page, int perInch) => Separating(page, perInch).GetAwaiter().GetResult();
+
+    /// <summary>Begins to draw those.</summary>
+    public void BeginPlates(int page, int perInch) { if (PlateDrawing.IsHere) _ = Separating(page, perInch); }
+
     private readonly ConcurrentDictionary<(int Page, double PerInch), Lazy<Task<DrawnCover?>>> _covers = [];
+    private readonly ConcurrentDictionary<(int Page, int PerInch), Lazy<Task<DrawnPlates?>>> _plates = [];
+
+    private Task<DrawnPlates?> Separating(int page, int perInch) =>
+        _plates.GetOrAdd((page, perInch), _ => new(() => Task.Run(() => PlateDrawing.Of(path, page, perInch)))).Value;
 
     private Task<DrawnCover?> Covering(int page, double perInch) =>
         _covers.GetOrAdd((page, perInch), _ => new(() => Task.Run(() => PageDrawing.Cover(path, page, perInch)))).Value;

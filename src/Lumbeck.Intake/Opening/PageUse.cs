@@ -31,6 +31,8 @@ internal sealed class PageUse
     public bool WhiteOverprints { get; set; }
     /// <summary>Whether anything is set to overprint.</summary>
     public bool Overprints { get; set; }
+    /// <summary>Whether anything is painted by a shading.</summary>
+    public bool Shades { get; set; }
     /// <summary>Whether an ink but black is filled or lined with.</summary>
     public bool Coloured { get; set; }
     /// <summary>Whether anything is painted at all.</summary>

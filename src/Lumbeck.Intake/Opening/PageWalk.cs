@@ -322,6 +322,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
 
     private void Shading(IToken? token, DictionaryToken? resources)
     {
+        use.Shades = true;
         var d = token switch { DictionaryToken own => own, StreamToken s => s.StreamDictionary, _ => null };
         if (d is not null)
             use.Spaces.Add(pdf.Get(d, "ColorSpace") is NameToken { Data: var name } ? _spaces.Of(name, resources).Space

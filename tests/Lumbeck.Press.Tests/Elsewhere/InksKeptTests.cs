@@ -57,19 +57,24 @@ public sealed class InksKeptTests
         At(folder, 150, 70)[3].ShouldBeInRange(49, 51);
     }
 
+    private const string Run = "<< /ShadingType 2 /ColorSpace [/Separation /None /DeviceCMYK << /FunctionType 2 " +
+        "/Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [0 1 1 0] >>] /Coords [0 0 300 400] /Extend [true true] " +
+        "/Function << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0.3] /C1 [1] >> >>";
+
     [Theory, InlineData("plover"), InlineData("aldwater")]
     public void What_paints_on_no_plate_stays_on_none(string house)
     {
         using var folder = new Folder();
         const string none = "/ColorSpace << /No [/Separation /None /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] " +
-            "/C1 [0.2 0.8 0.4 0.1] >>] >> /XObject << /Pic 4 0 R >>";
+            "/C1 [0.2 0.8 0.4 0.1] >>] >> /XObject << /Pic 4 0 R >> /Shading << /Run " + Run + " >> " +
+            "/Pattern << /Lay << /PatternType 2 /Shading " + Run + " >> >>";
         Mend(folder, new HandMade().With("/Type /XObject /Subtype /Image /Width 1 /Height 1 /BitsPerComponent 8 /ColorSpace " +
             "[/Separation /None /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] /C1 [1 1 1 1] >>]",
                 [(byte)255])
-            .Page("0.3 0.1 0 0 k 0 0 300 400 re f /No cs 1 scn 20 300 80 80 re f q 80 0 0 80 120 300 cm /Pic Do Q",
-                none), house);
-        At(folder, 60, 340).ShouldBe([30, 10, 0, 0]);
-        At(folder, 160, 340).ShouldBe([30, 10, 0, 0]);
+            .Page("0.3 0.1 0 0 k 0 0 300 400 re f /No cs 1 scn 20 300 80 80 re f q 80 0 0 80 120 300 cm /Pic Do Q " +
+                "q 20 100 80 80 re W n /Run sh Q /Pattern cs /Lay scn 120 100 80 80 re f", none), house);
+        foreach (var (x, y) in ((int, int)[])[(60, 340), (160, 340), (60, 140), (160, 140)])
+            At(folder, x, y).ShouldBe([30, 10, 0, 0], $"at {x}, {y}");
     }
 
     [Fact]

@@ -23,6 +23,7 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
         var solid = file.Solid(token);
         var d = SourceFile.Dictionary(solid) ?? throw No();
         var space = spaces.Read(SourceFile.Raw(d, "ColorSpace"), named);
+        if (space is SpotSpace { IsNothing: true }) return pdf.Object(Nothing);
         var kind = (int)(file.Number(d, "ShadingType") ?? 0);
         var background = file.Numbers(d, "Background") is { } b ? $"/Background [{inks(space, [b], true)[0]}] " : "";
         string common(string entries) => $"/ShadingType {kind} /ColorSpace /DeviceCMYK {background}{entries}" +
@@ -46,6 +47,10 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
                 throw No();
         }
     }
+
+    /// <summary>What begins where it ends paints nothing (8.7.4.5.3): so does what is on no plate.</summary>
+    private const string Nothing = "<< /ShadingType 2 /ColorSpace /DeviceGray /Coords [0 0 0 0] " +
+        "/Function << /FunctionType 2 /Domain [0 1] /N 1 /C0 [1] /C1 [1] >> >>";
 
     private static Refusal No() => new("file", "it holds a shading that can’t be read");
 
