@@ -171,7 +171,7 @@ public sealed class PaceTests(Browser browser)
     public void Why_a_job_goes_without_a_rule_is_kept_as_it_was_typed()
     {
         var slug = $"why-{Guid.NewGuid():n}"[..20];
-        browser.Desk.Bench.Begin("Why", Saved("salt-road").Job, "tests", slug);
+        browser.Desk.Bench.Begin("Why", Saved("trouble").Job, "tests", slug);
         Lately(() =>
         {
             foreach (var (pace, late) in Sweep.IsLong ? Pairs : [Few[0], Few[1]])
