@@ -15,13 +15,13 @@ internal static class ArtBench
 {
     public static void Run(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "art"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(Path.Combine(folder, "art"), TimeProvider.System, DemoBench.Load);
         var on = desk.Jobs.Job("tidewatcher");
         var sheet = on.Composed.Sheets[0].Sheet;
         var (wide, high) = ((double)sheet.Size.Width.Millimetres, (double)sheet.Size.Height.Millimetres);
         var window = new Bounds(0, 0, wide, high);
         (string Word, int Points) densest = ("", 0);
-        foreach (var (word, first) in Papers.All)
+        foreach (var (word, first) in PatternShelf.All)
         {
             var (usual, points) = Timed(() => first.Over(window));
             var (dense, many) = Timed(() => (first with { Scale = Pattern.ScaleLeast }).Over(window));
@@ -37,7 +37,7 @@ internal static class ArtBench
             var (dense, many) = Timed(() => (first with { Density = 200 }).Draw(stage).Select(d => d.Drawn));
             Told("  at its densest", dense, many, new(120, "ms"));
         }
-        var paper = Papers.All.First(p => p.Word == densest.Word).First with { Scale = Pattern.ScaleLeast };
+        var paper = PatternShelf.All.First(p => p.Word == densest.Word).First with { Scale = Pattern.ScaleLeast };
         // Its jacket holds a large picture: what the paper adds is what is meant.
         var file = Path.Combine(folder, "densest.pdf");
         desk.Jobs.Apply("calder", new("art-bench-1", "bench", _ => new LayPaper(null)));
@@ -57,7 +57,7 @@ internal static class ArtBench
             new Aim(3, "s").Says(drawn.TotalSeconds));
     }
 
-    private static (double Milliseconds, long Bytes) Pressed(Desk.Desk desk, string file)
+    private static (double Milliseconds, long Bytes) Pressed(Desk.AppServices desk, string file)
     {
         var from = Stopwatch.GetTimestamp();
         using (var s = File.Create(file)) desk.Pressing.WritePress(desk.Jobs.Job("calder"), new(PressKind.X4), s);

@@ -37,7 +37,7 @@ internal static partial class Benches
     /// <summary>The demo novel's scene and checks, with type already shaped, beside its arithmetic alone.</summary>
     public static void Compose(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "compose"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(Path.Combine(folder, "compose"), TimeProvider.System, DemoBench.Load);
         var on = desk.Jobs.Job("tidewatcher");
         Time("scene and checks, warm", 200, 1, () => Composed.Of(on.Revision, on.Job, desk.Drawer.Shelf));
         Time("  peer: its geometry alone", 200, 1, () => on.Job.Geometry());
@@ -46,7 +46,7 @@ internal static partial class Benches
     /// <summary>The demo novel's press file, beside writing that many bytes.</summary>
     public static void Press(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "press"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(Path.Combine(folder, "press"), TimeProvider.System, DemoBench.Load);
         var on = desk.Jobs.Job("tidewatcher");
         var file = Path.Combine(folder, "cover.pdf");
         Time("press file, PDF/X-4", 30, 1, () =>

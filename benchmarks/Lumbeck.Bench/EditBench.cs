@@ -9,7 +9,7 @@ internal static class EditBench
     public static async Task Run(string folder)
     {
         var data = Path.Combine(folder, "edits");
-        var desk = new Desk.Desk(data, TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(data, TimeProvider.System, DemoBench.Load);
         var first = desk.Jobs.Job("tidewatcher").Job;
         foreach (var n in (int[])[60, 500])
             desk.Bench.Begin($"Items {n}", With(first, n), "bench", $"items-{n}");
@@ -89,7 +89,7 @@ internal static class EditBench
     /// <summary>The densest paper on the ground, and another over the whole sheet.</summary>
     private static Job Papered(Job job)
     {
-        var dense = Papers.Kinds.Where(k => k is Guilloche or Scales)
+        var dense = PatternShelf.Kinds.Where(k => k is Guilloche or Scales)
             .Select(k => k.In(job.Swatches) with { Scale = Pattern.ScaleLeast }).ToList();
         return new AddItem(new RectItem
         {

@@ -40,14 +40,14 @@ internal static class FlatBench
     /// <summary>What a process of its own does.</summary>
     public static void Do(string kind, string folder, string slug)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "flat"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(Path.Combine(folder, "flat"), TimeProvider.System, DemoBench.Load);
         Pressed(desk, slug, kind == "flat" ? PressKind.X1a : PressKind.X4);
     }
 
-    private static Desk.Desk With(string folder) =>
+    private static Desk.AppServices With(string folder) =>
         new(Path.Combine(folder, "flat"), TimeProvider.System, DemoBench.Load);
 
-    private static string Begun(Desk.Desk desk, RandomJobs jobs, int seed)
+    private static string Begun(Desk.AppServices desk, RandomJobs jobs, int seed)
     {
         var job = jobs.Any(seed);
         var kinds = job.Ticket.House.Kinds.Contains(PressKind.X1a) ? job.Ticket.House.Kinds : [PressKind.X1a, PressKind.X4];
@@ -56,7 +56,7 @@ internal static class FlatBench
         return $"by-chance-{seed}";
     }
 
-    private static double Pressed(Desk.Desk desk, string slug, PressKind? kind = null)
+    private static double Pressed(Desk.AppServices desk, string slug, PressKind? kind = null)
     {
         var on = desk.Jobs.Job(slug);
         var from = Stopwatch.GetTimestamp();
@@ -65,7 +65,7 @@ internal static class FlatBench
     }
 
     /// <summary>One picture in RGB, one in gray, one that shows through: smooth, as a photograph’s sky is.</summary>
-    private static IReadOnlyList<Picture> Pictures(Desk.Desk desk)
+    private static IReadOnlyList<Picture> Pictures(Desk.AppServices desk)
     {
         using var seen = Image.Xyz(900, 600);
         using var wave = ((seen[0] / 90).Math(Enums.OperationMath.Sin) * 60) + ((seen[1] / 70).Math(Enums.OperationMath.Cos)

@@ -17,7 +17,7 @@ internal static class HandBench
     public static async Task Run(string folder)
     {
         var data = Path.Combine(folder, "hand");
-        var desk = new Desk.Desk(data, TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(data, TimeProvider.System, DemoBench.Load);
         var have = desk.Jobs.Job(Slug).Job.Take.Items.Count;
         desk.Jobs.Apply(Slug,
             new(Guid.NewGuid().ToString(), "bench",

@@ -14,7 +14,7 @@ internal static class HistoryBench
 
     public static void Run(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "history"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(Path.Combine(folder, "history"), TimeProvider.System, DemoBench.Load);
         var (n, whole) = (0, 0L);
         OnBench edit()
         {

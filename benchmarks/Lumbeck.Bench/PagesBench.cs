@@ -16,7 +16,7 @@ internal static class PagesBench
     public static async Task Run(string folder)
     {
         var data = Path.Combine(folder, "pages");
-        var desk = new Desk.Desk(data, TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(data, TimeProvider.System, DemoBench.Load);
         desk.Bench.Begin("Long", Job([.. ReadyInsides.Of("recipe book", 2027).Select(r =>
             r.Id == "recipes" ? r with { Count = 150 } : r),
             .. DesignShelf.All.Where(d => d.Group is "lines" or "grids")
@@ -63,7 +63,7 @@ internal static class PagesBench
             .Apply(began with { Ticket = began.Ticket with { Trim = Size.FromMillimetres(148, 210) } });
     }
 
-    private static void Press(Desk.Desk desk, string folder)
+    private static void Press(Desk.AppServices desk, string folder)
     {
         var on = desk.Jobs.Job("ruled");
         var file = Path.Combine(folder, "ruled.pdf");

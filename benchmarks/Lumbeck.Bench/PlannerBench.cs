@@ -39,7 +39,7 @@ internal static class PlannerBench
                 }
                 return;
         }
-        var desk = new Desk.Desk(Path.Combine(folder, what), TimeProvider.System);
+        var desk = new Desk.AppServices(Path.Combine(folder, what), TimeProvider.System);
         var began = Starters.Job(HouseFile.Shipped["plover"], "Planner");
         var job = new BeginInside(what == "ruled"
             ? [new PageRun { Id = "ruled", Designs = [DesignShelf.Of("ruled")], Count = 400 }]

@@ -9,7 +9,7 @@ internal static class PlateBench
 {
     public static void Run(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "plates"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(Path.Combine(folder, "plates"), TimeProvider.System, DemoBench.Load);
         foreach (var slug in (string[])["tidewatcher", "calder"])
         {
             var c = desk.Jobs.Job(slug).Composed;

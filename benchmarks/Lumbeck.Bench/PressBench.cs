@@ -46,7 +46,7 @@ internal static class PressBench
 
     private static void Prepare(string folder, List<string> files)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System);
+        var desk = new Desk.AppServices(Path.Combine(folder, "cover"), TimeProvider.System);
         var house = HouseFile.Shipped["tern"] with
         {
             PictureMost = 300,
@@ -83,7 +83,7 @@ internal static class PressBench
     /// <summary>What a process of its own does.</summary>
     public static void Do(string kind, string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System);
+        var desk = new Desk.AppServices(Path.Combine(folder, "cover"), TimeProvider.System);
         using var s = File.Create(Path.Combine(folder, kind + ".pdf"));
         desk.Pressing.WritePress(desk.Jobs.Job(Slug), PressPlan.Read(kind), s);
     }
@@ -121,7 +121,7 @@ internal static class PressBench
     /// <summary>Sixty items: words, shapes, lines and a barcode over the demo novel's ground.</summary>
     private static void Rules(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "rules"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(Path.Combine(folder, "rules"), TimeProvider.System, DemoBench.Load);
         var on = desk.Jobs.Job("tidewatcher");
         var job = on.Job;
         for (var n = job.Items.Count(); n < 60; n++)
@@ -148,7 +148,7 @@ internal static class PressBench
                 .Apply(job);
         }
         var composed = desk.Jobs.Worked(0, job);
-        var looks = composed.Sheets.Select(s => new Look(job, s.On, s.Scene)).ToList();
+        var looks = composed.Sheets.Select(s => new CheckContext(job, s.On, s.Scene)).ToList();
         Benches.Time("rules of geometry and scene, 60 items", 200, 1, () => Core.Checks.RuleBook.Rules.Check(looks),
             new Aim(10, "ms"));
         Benches.Time("  peer: composing those sheets", 100, 1, () => desk.Jobs.Worked(0, job));
@@ -172,7 +172,7 @@ internal static class PressBench
     /// </summary>
     private static void Reception(string folder)
     {
-        var desk = new Desk.Desk(Path.Combine(folder, "rules"), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(Path.Combine(folder, "rules"), TimeProvider.System, DemoBench.Load);
         var on = desk.Jobs.Job("calder");
         var file = Path.Combine(folder, "calder.pdf");
         using (var s = File.Create(file)) desk.Pressing.WritePress(on, new(PressKind.X4), s);
@@ -190,7 +190,7 @@ internal static class PressBench
             p.WaitForExit();
             return p.ExitCode;
         });
-        var cover = new Desk.Desk(Path.Combine(folder, "cover"), TimeProvider.System);
+        var cover = new Desk.AppServices(Path.Combine(folder, "cover"), TimeProvider.System);
         var three = cover.Pressing.Expects(cover.Jobs.Job(Slug));
         Benches.Time("  of the three photographs", 3, 1,
             () => IntakeDesk.Judge(Path.Combine(folder, "x4.pdf"), three).Findings.Length);

@@ -81,7 +81,7 @@ internal static class InsideVerbs
         var folder = Aside.Folder().FullName;
         try
         {
-            var desk = new Desk.Desk(folder, TimeProvider.System);
+            var desk = new Desk.AppServices(folder, TimeProvider.System);
             var inside = RunsFile.Read(File.ReadAllText(path), name =>
             {
                 var table = Path.Combine(Path.GetDirectoryName(path)!, Path.GetFileName(name));
@@ -133,7 +133,7 @@ internal static class InsideVerbs
                 $"--stock: {house.Name} has {string.Join(", ", house.Papers.Select(x => x.Name))}");
     }
 
-    private static void Told(ParseResult p, Desk.Desk desk, OnBench on)
+    private static void Told(ParseResult p, Desk.AppServices desk, OnBench on)
     {
         var plan = on.Composed.Pages ?? throw new Refusal("JOB", "this job has no pages that are made here");
         if (p.GetValue(AsJson)) { Say.Json(InsideJson.Of(plan, desk.Drawer.PageArtOf(on.Job))); return; }

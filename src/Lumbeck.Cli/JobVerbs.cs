@@ -251,7 +251,7 @@ internal static class JobVerbs
         return c;
     }
 
-    private static OnBench ForHouse(Desk.Desk desk, OnBench on, string? house) =>
+    private static OnBench ForHouse(Desk.AppServices desk, OnBench on, string? house) =>
         house is null ? on : on with { Composed = desk.Pressing.ForHouse(on, desk.Houses.Get(house).House) };
 
     public static Command Pack()
@@ -286,9 +286,9 @@ internal static class JobVerbs
         return c;
     }
 
-    private static Desk.Desk Open(ParseResult p) => Open(p, Data);
+    private static Desk.AppServices Open(ParseResult p) => Open(p, Data);
 
-    internal static Desk.Desk Open(ParseResult p, Option<string> data)
+    internal static Desk.AppServices Open(ParseResult p, Option<string> data)
     {
         var folder = p.GetValue(data) ?? Environment.GetEnvironmentVariable("LUMBECK_DATA") ?? "data";
         return new(folder, TimeProvider.System, DemoBench.Load, told: Console.Error.WriteLine);

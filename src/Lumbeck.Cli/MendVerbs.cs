@@ -117,7 +117,7 @@ internal static class MendVerbs
         {
             var house = WrapVerbs.HouseOf(p.GetValue(House) ?? throw new Refusal("--job",
                 "--job names the job, or --house the printer"));
-            var desk = new Desk.Desk(folder.FullName, TimeProvider.System);
+            var desk = new Desk.AppServices(folder.FullName, TimeProvider.System);
             var title = Path.GetFileNameWithoutExtension(from);
             var on = desk.Bench.Begin("book", Starters.Job(house, title, p.GetValue(Trim), p.GetValue(Pages), p.GetValue(Bound)), "mend");
             return Mended(p, desk, on, from, to, cancel);
@@ -125,7 +125,7 @@ internal static class MendVerbs
         finally { folder.Delete(recursive: true); }
     }
 
-    private static int Mended(ParseResult p, Desk.Desk desk, OnBench on, string from, string to, CancellationToken cancel)
+    private static int Mended(ParseResult p, Desk.AppServices desk, OnBench on, string from, string to, CancellationToken cancel)
     {
         var came = new CameFile(from, Path.GetFileName(from), p.GetValue(Inside), Choices(p, desk, on))
         {
@@ -179,7 +179,7 @@ internal static class MendVerbs
     }
 
     /// <summary>What is decided here; what is left open is as it was decided for the version before.</summary>
-    private static MendChoices Choices(ParseResult p, Desk.Desk desk, OnBench on)
+    private static MendChoices Choices(ParseResult p, Desk.AppServices desk, OnBench on)
     {
         var before = desk.Pressing.Decided(on, p.GetValue(Inside));
         bool said(Option o) => p.GetResult(o) is { Implicit: false };

@@ -8,7 +8,7 @@ namespace Lumbeck.Cli;
 internal static class OrderVerbs
 {
     /// <summary>Writes an order.</summary>
-    public static int Write(Desk.Desk desk, Order order, string typed)
+    public static int Write(Desk.AppServices desk, Order order, string typed)
     {
         var file = Say.Target(typed);
         Say.Written(file, s => desk.Pressing.WriteOrder(order, s));
@@ -37,7 +37,7 @@ internal static class OrderVerbs
             var folder = Aside.Folder().FullName;
             try
             {
-                var press = new Desk.Desk(folder, TimeProvider.System).Pressing;
+                var press = new Desk.AppServices(folder, TimeProvider.System).Pressing;
                 await using var input = File.OpenRead(file);
                 var order = await press.ReadOrder(input);
                 var made = OrderKinds.Do(press, order, _ => cancel.ThrowIfCancellationRequested(), cancel);

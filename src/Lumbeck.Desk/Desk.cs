@@ -6,7 +6,7 @@ namespace Lumbeck.Desk;
 /// <summary>
 /// What the web pages and the command line both do, by subject. One desk a process; safe for several threads.
 /// </summary>
-public sealed class Desk : IDisposable
+public sealed class AppServices : IDisposable
 {
     private readonly TimeProvider _clock;
 
@@ -16,7 +16,7 @@ public sealed class Desk : IDisposable
     /// <param name="told">Is told what is strange in the store and read all the same.</param>
     /// <param name="worker">The program that it does long work for, where that is another.</param>
     /// <param name="log">Is told what an owner needs: what begins, ends and fails, never words of books.</param>
-    public Desk(string folder, TimeProvider clock, Action<Desk>? begin = null, Action<string>? told = null,
+    public AppServices(string folder, TimeProvider clock, Action<AppServices>? begin = null, Action<string>? told = null,
         ILoggerFactory? log = null, string? worker = null)
     {
         told ??= _ => { };
@@ -32,8 +32,8 @@ public sealed class Desk : IDisposable
         Houses = new(Jobs);
         Starters = new(Jobs);
         Liveries = new(Jobs);
-        Pressing = new(Jobs, Houses, Checks, files, new Works(new WorkStore(store.Folder, clock, told),
-            log?.CreateLogger<Works>(), worker));
+        Pressing = new(Jobs, Houses, Checks, files, new WorkQueue(new WorkStore(store.Folder, clock, told),
+            log?.CreateLogger<WorkQueue>(), worker));
         Bench.Finished.Judged = (on, row) => Pressing.Judged(on, row);
         if (begin is null) return;
         store.Alone(() =>

@@ -75,7 +75,7 @@ public static class IntakeDesk
                 return;
             }
             if (!BoundedStream.EndsAsPdf(file)) { CutOff(found); return; }
-            var filters = new RationedFilters();
+            var filters = new BoundedFilters();
             using var bounded = new BoundedStream(file, BoundedStream.Opening);
             using var document = PdfDocument.Open(bounded,
                 new ParsingOptions
@@ -117,7 +117,7 @@ public static class IntakeDesk
     private static void CutOff(Findings found) => found.Stop("file.readable", "its end is missing", "a whole PDF",
         "The file was cut off: its end, which says where its parts are, is missing. Export it again, or send it again.");
 
-    private static void Examine(Pdf pdf, RationedFilters filters, string path, Expected expected, Findings found,
+    private static void Examine(Pdf pdf, BoundedFilters filters, string path, Expected expected, Findings found,
         Func<bool> late)
     {
         FileChecks.Look(pdf, expected, found);
@@ -153,7 +153,7 @@ public static class IntakeDesk
             filters.Allow((shape.Media.R - shape.Media.L) * (shape.Media.T - shape.Media.B) / (72 * 72));
             BoxChecks.Look(shape, sheet, expected.House, found);
             var use = new PageUse();
-            new PageWalk(pdf, use, shape.Bleed ?? shape.Media, late)
+            new ContentInterpreter(pdf, use, shape.Bleed ?? shape.Media, late)
                 .Page(page, pdf.Inherited(page, "Resources") as DictionaryToken);
             SecondEye.Begin(drawings, i + 1, use);
             ColourChecks.Look(use, expected, found);

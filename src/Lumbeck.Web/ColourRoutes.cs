@@ -9,7 +9,7 @@ public static class ColourRoutes
 {
     public static void Map(WebApplication app)
     {
-        app.MapGet("/jobs/{slug}/swatches.gpl", (string slug, Desk.Desk desk) =>
+        app.MapGet("/jobs/{slug}/swatches.gpl", (string slug, Desk.AppServices desk) =>
         {
             try
             {
@@ -18,7 +18,7 @@ public static class ColourRoutes
             }
             catch (Refusal) { return Results.NotFound(); }
         });
-        app.MapPost("/jobs/{slug}/swatches", async (string slug, Desk.Desk desk, IAntiforgery antiforgery,
+        app.MapPost("/jobs/{slug}/swatches", async (string slug, Desk.AppServices desk, IAntiforgery antiforgery,
             HttpContext http) =>
         {
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
@@ -37,7 +37,7 @@ public static class ColourRoutes
             }
             catch (Refusal r) { return Answers.Refused(r); }
         });
-        app.MapPost("/profiles", async (string? name, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http) =>
+        app.MapPost("/profiles", async (string? name, Desk.AppServices desk, IAntiforgery antiforgery, HttpContext http) =>
         {
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
             try

@@ -21,7 +21,7 @@ public static class EditRoutes
         app.MapGet("/jobs/{slug}/blank.{kind}", BlankSheet);
     }
 
-    private static async Task<IResult> Edit(string slug, Sent sent, Desk.Desk desk, ScreenMaker screens,
+    private static async Task<IResult> Edit(string slug, Sent sent, Desk.AppServices desk, ScreenMaker screens,
         IAntiforgery antiforgery, HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
@@ -51,7 +51,7 @@ public static class EditRoutes
     }
 
     /// <summary>What an edit would do to the ticket's sheet; nothing is kept.</summary>
-    private static async Task<IResult> Try(string slug, Sent sent, Desk.Desk desk, ScreenMaker screens,
+    private static async Task<IResult> Try(string slug, Sent sent, Desk.AppServices desk, ScreenMaker screens,
         IAntiforgery antiforgery, HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
@@ -68,7 +68,7 @@ public static class EditRoutes
 
     /// <summary>What changed since a tick, or with another item picked; 204 where nothing did.</summary>
     private static async Task<IResult> News(string slug, long seen, Place place, string? sheet, string? open,
-        string? was, bool? tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)
+        string? was, bool? tried, Desk.AppServices desk, ScreenMaker screens, HttpContext http)
     {
         try
         {
@@ -81,7 +81,7 @@ public static class EditRoutes
 
     /// <summary>What the plates show, once they were looked at: the parts of the screen that tell findings.</summary>
     private static async Task<IResult> Plated(string slug, long seen, Place place, string? sheet, string? open,
-        Desk.Desk desk, ScreenMaker screens, HttpContext http)
+        Desk.AppServices desk, ScreenMaker screens, HttpContext http)
     {
         try
         {
@@ -101,7 +101,7 @@ public static class EditRoutes
     }
 
     private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, string? sheet,
-        string? open, string? was, bool tried, Desk.Desk desk, ScreenMaker screens, HttpContext http)
+        string? open, string? was, bool tried, Desk.AppServices desk, ScreenMaker screens, HttpContext http)
     {
         var before = on with { Tick = seen, Composed = desk.Jobs.At(slug, seen) };
         var now = await screens.Now(on, place, sheet, open);
@@ -111,7 +111,7 @@ public static class EditRoutes
         return Results.Content(now.Since(then, tried ? ScreenMaker.TriedParts : []), "text/html; charset=utf-8");
     }
 
-    private static IResult Words(string slug, string? sheet, Desk.Desk desk)
+    private static IResult Words(string slug, string? sheet, Desk.AppServices desk)
     {
         try
         {
@@ -122,7 +122,7 @@ public static class EditRoutes
     }
 
     /// <summary>The job with all it needs, made aside so that no half file leaves.</summary>
-    private static IResult Packed(string slug, Desk.Desk desk)
+    private static IResult Packed(string slug, Desk.AppServices desk)
     {
         try
         {
@@ -142,7 +142,7 @@ public static class EditRoutes
     }
 
     /// <summary>The named items as text for the clipboard.</summary>
-    private static async Task<IResult> Copied(string slug, Copying sent, Desk.Desk desk, IAntiforgery antiforgery,
+    private static async Task<IResult> Copied(string slug, Copying sent, Desk.AppServices desk, IAntiforgery antiforgery,
         HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
@@ -150,7 +150,7 @@ public static class EditRoutes
         catch (Refusal r) { return Answers.Refused(r); }
     }
 
-    private static IResult File(string slug, long id, Desk.Desk desk)
+    private static IResult File(string slug, long id, Desk.AppServices desk)
     {
         try
         {
@@ -167,7 +167,7 @@ public static class EditRoutes
         catch (Exception e) when (e is Refusal or FileNotFoundException) { return Results.NotFound(); }
     }
 
-    private static IResult BlankSheet(string slug, string kind, string? sheet, string? panel, Desk.Desk desk)
+    private static IResult BlankSheet(string slug, string kind, string? sheet, string? panel, Desk.AppServices desk)
     {
         try
         {

@@ -17,7 +17,7 @@ public static class FaceRoutes
         app.MapPost("/faces", TakeIn);
     }
 
-    private static async Task<IResult> List(string slug, string item, string? range, Desk.Desk desk,
+    private static async Task<IResult> List(string slug, string item, string? range, Desk.AppServices desk,
         PartialRenderer partials, HttpContext http)
     {
         try
@@ -33,7 +33,7 @@ public static class FaceRoutes
     }
 
     /// <summary>Words on one line in a face; those that it lacks are drawn in the face that stands in for it.</summary>
-    private static IResult Sample(string family, string face, string? words, string? language, Desk.Desk desk,
+    private static IResult Sample(string family, string face, string? words, string? language, Desk.AppServices desk,
         HttpContext http)
     {
         if (!FaceId.TryParse($"{family}/{face}", out var id) || !desk.Drawer.Shelf.Holds(id)) return Results.NotFound();
@@ -67,7 +67,7 @@ public static class FaceRoutes
         return Results.Text(svg.ToString(), "image/svg+xml");
     }
 
-    private static async Task<IResult> TakeIn(string? name, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> TakeIn(string? name, Desk.AppServices desk, IAntiforgery antiforgery, HttpContext http)
     {
         if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
             size.MaxRequestBodySize = FaceReading.MostBytes + 1_000_000;

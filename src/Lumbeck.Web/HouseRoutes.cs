@@ -11,13 +11,13 @@ public static class HouseRoutes
     {
         app.MapPost("/houses/{id}/edit", Edit);
         app.MapGet("/houses/{id}/news", News);
-        app.MapGet("/houses/{id}.json", (string id, Desk.Desk desk) => desk.Houses.Find(id) is { } k
+        app.MapGet("/houses/{id}.json", (string id, Desk.AppServices desk) => desk.Houses.Find(id) is { } k
             ? Results.File(System.Text.Encoding.UTF8.GetBytes(HouseFile.Write(k.House)), "application/json",
                 k.House.Id + ".json")
                 : Results.NotFound());
     }
 
-    private static async Task<IResult> Edit(string id, Sent sent, Desk.Desk desk, HouseScreens screens,
+    private static async Task<IResult> Edit(string id, Sent sent, Desk.AppServices desk, HouseScreens screens,
         IAntiforgery antiforgery, HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
@@ -40,7 +40,7 @@ public static class HouseRoutes
         }
     }
 
-    private static async Task<IResult> News(string id, long seen, string? open, string? was, Desk.Desk desk,
+    private static async Task<IResult> News(string id, long seen, string? open, string? was, Desk.AppServices desk,
         HouseScreens screens, HttpContext http)
     {
         if (desk.Houses.Find(id) is not { } now) return Answers.Say("", "This house was put away.", 404);
@@ -49,7 +49,7 @@ public static class HouseRoutes
             : await Difference(now, seen, open, was, desk, screens, http);
     }
 
-    private static async Task<IResult> Difference(KnownHouse now, long seen, string? open, string? was, Desk.Desk desk,
+    private static async Task<IResult> Difference(KnownHouse now, long seen, string? open, string? was, Desk.AppServices desk,
         HouseScreens screens, HttpContext http)
     {
         http.Response.Headers["X-Tick"] = now.Tick.ToString(CultureInfo.InvariantCulture);

@@ -10,7 +10,7 @@ public static class InsideRoutes
 {
     public static void Map(WebApplication app)
     {
-        app.MapPost("/jobs/{slug}/inside", (string slug, string? name, Desk.Desk desk, IAntiforgery antiforgery,
+        app.MapPost("/jobs/{slug}/inside", (string slug, string? name, Desk.AppServices desk, IAntiforgery antiforgery,
             HttpContext http) => Taken(http, antiforgery, async () =>
         {
             _ = desk.Jobs.Job(slug);
@@ -18,7 +18,7 @@ public static class InsideRoutes
             desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "inside", _ => new LayInside(inside)));
             return Results.NoContent();
         }));
-        app.MapPost("/begin/inside", (string? name, string? house, string? title, Desk.Desk desk,
+        app.MapPost("/begin/inside", (string? name, string? house, string? title, Desk.AppServices desk,
             IAntiforgery antiforgery, HttpContext http) => Taken(http, antiforgery, async () =>
         {
             var printer = desk.Houses.Get(house ?? "").House;

@@ -20,12 +20,12 @@ public static class LiveryRoutes
     public static void Map(WebApplication app)
     {
         app.MapGet("/jobs/{slug}/worn.jpg", Worn);
-        app.MapGet("/looks/liveries/{id}.json", (string id, Desk.Desk desk) =>
+        app.MapGet("/looks/liveries/{id}.json", (string id, Desk.AppServices desk) =>
         {
             try { return Results.File(desk.Liveries.Export(id), "application/json", $"{id}.json"); }
             catch (Refusal) { return Results.NotFound(); }
         });
-        app.MapGet("/looks/starters/{id}.zip", (string id, Desk.Desk desk) =>
+        app.MapGet("/looks/starters/{id}.zip", (string id, Desk.AppServices desk) =>
         {
             var file = new FileStream(Aside.FilePath(), new FileStreamOptions
             {
@@ -48,7 +48,7 @@ public static class LiveryRoutes
     /// <param name="sheet">Which sheet.</param>
     /// <param name="wide">In pixels.</param>
     private static IResult Worn(string slug, string livery, int? way, string? seed, long? tick, string? sheet, int? wide,
-        Desk.Desk desk, HttpContext http)
+        Desk.AppServices desk, HttpContext http)
     {
         try
         {

@@ -45,7 +45,7 @@ public static class LumbeckHost
         builder.Logging.AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
         builder.Logging.AddFilter("Microsoft.AspNetCore.Antiforgery", LogLevel.Error);
         builder.Services.Configure<HostFilteringOptions>(h => h.AllowedHosts = ["127.0.0.1", "localhost"]);
-        builder.Services.AddSingleton(s => new Desk.Desk(options.Data, TimeProvider.System,
+        builder.Services.AddSingleton(s => new Desk.AppServices(options.Data, TimeProvider.System,
             options.Demo ? DemoBench.Load : null, Console.Error.WriteLine, s.GetRequiredService<ILoggerFactory>()));
         builder.Services.AddSingleton<RequestLog>();
         builder.Services.AddDataProtection().SetApplicationName("Lumbeck")
@@ -121,7 +121,7 @@ public static class LumbeckHost
         app.Lifetime.ApplicationStarted.Register(() => log.Began(
             typeof(LumbeckHost).Assembly.GetName().Version!.ToString(3), options.Data, app.Urls.First()));
         app.Lifetime.ApplicationStopping.Register(log.Ends);
-        var press = app.Services.GetRequiredService<Desk.Desk>().Pressing;
+        var press = app.Services.GetRequiredService<Desk.AppServices>().Pressing;
         // Where this program runs, and not a test of it.
         if (System.Reflection.Assembly.GetEntryAssembly() == typeof(LumbeckHost).Assembly)
             press.Works.Apart = (id, worker) => new("--order", id, worker, "--data", Path.GetFullPath(options.Data));

@@ -16,7 +16,7 @@ public static class MendRoutes
         app.MapGet("/jobs/{slug}/mended/{id}/page.jpg", Page);
     }
 
-    private static IResult File(string slug, string id, string which, Desk.Desk desk)
+    private static IResult File(string slug, string id, string which, Desk.AppServices desk)
     {
         try
         {
@@ -34,7 +34,7 @@ public static class MendRoutes
     /// <param name="id">The mended file.</param>
     /// <param name="which">“came”, “left” or “apart”.</param>
     /// <param name="n">Which page, from 1.</param>
-    private static IResult Page(string slug, string id, string? which, int? n, Desk.Desk desk, HttpContext http)
+    private static IResult Page(string slug, string id, string? which, int? n, Desk.AppServices desk, HttpContext http)
     {
         try
         {

@@ -11,12 +11,12 @@ public static class PageRoutes
     {
         app.MapGet("/jobs/{slug}/page.svg", Page);
         app.MapGet("/jobs/{slug}/opening", Opening);
-        app.MapGet("/jobs/{slug}/inside.txt", (string slug, Desk.Desk desk) =>
+        app.MapGet("/jobs/{slug}/inside.txt", (string slug, Desk.AppServices desk) =>
         {
             try { return Results.Text(InsideInWords.Say(desk.Jobs.Job(slug).Composed.Pages)); }
             catch (Refusal) { return Results.NotFound(); }
         });
-        app.MapGet("/jobs/{slug}/page.pdf", (string slug, int n, Desk.Desk desk) =>
+        app.MapGet("/jobs/{slug}/page.pdf", (string slug, int n, Desk.AppServices desk) =>
         {
             try
             {
@@ -31,7 +31,7 @@ public static class PageRoutes
     }
 
     /// <summary>A page as it is drawn, by itself; of a revision it never changes.</summary>
-    private static IResult Page(string slug, int n, long? r, Desk.Desk desk, Drawings drawings, HttpContext http)
+    private static IResult Page(string slug, int n, long? r, Desk.AppServices desk, Drawings drawings, HttpContext http)
     {
         try
         {
@@ -50,7 +50,7 @@ public static class PageRoutes
     /// <summary>
     /// Sees to it that the puzzles of an inside are made, and says how far they are: “12 of 100”; nothing where they are.
     /// </summary>
-    private static IResult Making(string slug, Desk.Desk desk, HttpContext http)
+    private static IResult Making(string slug, Desk.AppServices desk, HttpContext http)
     {
         try
         {
@@ -65,7 +65,7 @@ public static class PageRoutes
     }
 
     /// <summary>The opening of a page, to leaf to.</summary>
-    private static async Task<IResult> Opening(string slug, int page, string? open, Desk.Desk desk, ScreenMaker screens,
+    private static async Task<IResult> Opening(string slug, int page, string? open, Desk.AppServices desk, ScreenMaker screens,
         HttpContext http)
     {
         try
@@ -77,7 +77,7 @@ public static class PageRoutes
     }
 
     /// <summary>A table dropped on the inside; it is kept, and the run that is picked is made of its rows.</summary>
-    private static async Task<IResult> Table(string slug, string? name, Desk.Desk desk, IAntiforgery antiforgery,
+    private static async Task<IResult> Table(string slug, string? name, Desk.AppServices desk, IAntiforgery antiforgery,
         HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();

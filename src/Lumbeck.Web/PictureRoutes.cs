@@ -13,7 +13,7 @@ public static class PictureRoutes
     {
         app.MapPost("/jobs/{slug}/picture", TakeIn);
         app.MapPost("/jobs/{slug}/ticket-picture", OfTicket);
-        app.MapGet("/jobs/{slug}/credits.txt", (string slug, Desk.Desk desk) =>
+        app.MapGet("/jobs/{slug}/credits.txt", (string slug, Desk.AppServices desk) =>
         {
             try { return Results.Text(desk.Drawer.Pictures.Credits(desk.Jobs.Job(slug).Job)); }
             catch (Refusal) { return Results.NotFound(); }
@@ -36,7 +36,7 @@ public static class PictureRoutes
             parts.Length > 2);
     }
 
-    private static Task<IResult> TakeIn(string slug, [AsParameters] Dropped at, Desk.Desk desk, IAntiforgery antiforgery,
+    private static Task<IResult> TakeIn(string slug, [AsParameters] Dropped at, Desk.AppServices desk, IAntiforgery antiforgery,
         HttpContext http) => Sent(slug, desk, antiforgery, http, async () =>
     {
         var picture = await desk.Drawer.Pictures.TakeIn(http.Request.Body, at.Name ?? "", http.RequestAborted);
@@ -47,7 +47,7 @@ public static class PictureRoutes
     });
 
     /// <summary>Takes a picture in that is a fact of the ticket.</summary>
-    private static Task<IResult> OfTicket(string slug, string? name, string? which, Desk.Desk desk, IAntiforgery antiforgery,
+    private static Task<IResult> OfTicket(string slug, string? name, string? which, Desk.AppServices desk, IAntiforgery antiforgery,
         HttpContext http) => Sent(slug, desk, antiforgery, http, async () =>
     {
         var fact = PutTicketPicture.Named(which ?? "");
@@ -57,7 +57,7 @@ public static class PictureRoutes
     });
 
     /// <summary>Takes a picture, or a page of a PDF, in and lays it under a wrap to be traced.</summary>
-    private static Task<IResult> Trace(string slug, string? name, string? sheet, int? page, Desk.Desk desk,
+    private static Task<IResult> Trace(string slug, string? name, string? sheet, int? page, Desk.AppServices desk,
         IAntiforgery antiforgery, HttpContext http) => Sent(slug, desk, antiforgery, http, async () =>
     {
         var picture = await desk.Drawer.TakeInTracing(http.Request.Body, name ?? "", page ?? 1, http.RequestAborted);
@@ -67,7 +67,7 @@ public static class PictureRoutes
     });
 
     /// <summary>A file sent to a job: bounds first, then what is made of it; what is refused is said.</summary>
-    private static async Task<IResult> Sent(string slug, Desk.Desk desk, IAntiforgery antiforgery, HttpContext http,
+    private static async Task<IResult> Sent(string slug, Desk.AppServices desk, IAntiforgery antiforgery, HttpContext http,
         Func<Task<IResult>> make)
     {
         if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
@@ -86,7 +86,7 @@ public static class PictureRoutes
         catch (OperationCanceledException) { return Results.Empty; }
     }
 
-    private static IResult Preview(string hash, int wide, string condition, Desk.Desk desk,
+    private static IResult Preview(string hash, int wide, string condition, Desk.AppServices desk,
         HttpContext http) => Made(http, () =>
     {
         var (on, convert) = Read(condition);
@@ -96,10 +96,10 @@ public static class PictureRoutes
     });
 
     /// <summary>Where an RGB picture has colours that the press can't show.</summary>
-    private static IResult Gamut(string hash, string condition, Desk.Desk desk, HttpContext http) =>
+    private static IResult Gamut(string hash, string condition, Desk.AppServices desk, HttpContext http) =>
         Made(http, () => (desk.Drawer.Pictures.Gamut(hash, Read(condition).Condition).Where, "image/webp"));
 
-    private static IResult Grown(string recipe, int wide, string condition, Desk.Desk desk,
+    private static IResult Grown(string recipe, int wide, string condition, Desk.AppServices desk,
         HttpContext http) => Made(http, () =>
     {
         var (on, convert) = Read(condition);

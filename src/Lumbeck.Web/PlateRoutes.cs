@@ -30,7 +30,7 @@ public static class PlateRoutes
         });
     }
 
-    private static IResult Part(string slug, string key, int? ppi, Desk.Desk desk, PlatedPieces plated,
+    private static IResult Part(string slug, string key, int? ppi, Desk.AppServices desk, PlatedPieces plated,
         HttpContext http)
     {
         try
@@ -45,7 +45,7 @@ public static class PlateRoutes
     /// <summary>
     /// A small picture that a paper is chosen by; its address says what it is of, so it never changes.
     /// </summary>
-    private static IResult Paper(string slug, string kind, string? seed, string? item, int? sheet, int? wide, Desk.Desk desk,
+    private static IResult Paper(string slug, string kind, string? seed, string? item, int? sheet, int? wide, Desk.AppServices desk,
         HttpContext http)
     {
         try
@@ -53,7 +53,7 @@ public static class PlateRoutes
             var on = desk.Jobs.Job(slug);
             var shown = on.Composed.Sheets[Math.Clamp(sheet ?? 0, 0, on.Composed.Sheets.Length - 1)];
             var there = on.Job.Wraps[shown.On.Wrap].Take.Ground.Pattern;
-            var asked = Papers.All.FirstOrDefault(p => p.Word == kind).First;
+            var asked = PatternShelf.All.FirstOrDefault(p => p.Word == kind).First;
             var with = there is null ? null : Companions.Of(there, kind);
             if ((with ?? asked) is null) return Results.NotFound();
             var pixels = Math.Clamp(wide ?? 120, 40, 400);
@@ -68,14 +68,14 @@ public static class PlateRoutes
     }
 
     /// <summary>The same of an ornament or a vista, as another kind or from another seed.</summary>
-    private static IResult Art(string slug, string item, string? kind, string? seed, string? of, int? wide, Desk.Desk desk,
+    private static IResult Art(string slug, string item, string? kind, string? seed, string? of, int? wide, Desk.AppServices desk,
         HttpContext http)
     {
         try
         {
             var on = desk.Jobs.Job(slug);
             if (on.Job.Item(item) is not SketchedItem there) return Results.NotFound();
-            var sheet = on.Composed.Sheets.FirstOrDefault(s => s.Scene.Piece(item) is not null)
+            var sheet = on.Composed.Sheets.FirstOrDefault(s => s.Scene.Item(item) is not null)
                 ?? on.Composed.Sheets[0];
             var (pixels, other) = (Math.Clamp(wide ?? 160, 40, 400),
                 string.IsNullOrWhiteSpace(seed) ? (Seed?)null : Seed.Of(seed));
@@ -94,7 +94,7 @@ public static class PlateRoutes
     /// wrap, or one panel of it; so many pixels wide.
     /// </summary>
     private static IResult Whole(string slug, long? r, long? at, string? sheet, string? take, int? wide, string? panel,
-        Desk.Desk desk, HttpContext http)
+        Desk.AppServices desk, HttpContext http)
     {
         try
         {

@@ -13,7 +13,7 @@ Memory.Sparingly();
 if (options.Order is var (order, worker))
 {
     OwnWorker.EndWithParent();
-    using var desk = new Lumbeck.Desk.Desk(options.Data, TimeProvider.System, worker: worker);
+    using var desk = new Lumbeck.Desk.AppServices(options.Data, TimeProvider.System, worker: worker);
     desk.Pressing.DoOnce(order);
     return 0;
 }

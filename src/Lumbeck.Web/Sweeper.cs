@@ -6,7 +6,7 @@ namespace Lumbeck.Web;
 /// Sweeps the data folder, and what programs that are gone left among the temporary files, when the program has begun,
 /// and every hour it goes on.
 /// </summary>
-internal sealed class Sweeper(Desk.Desk desk) : BackgroundService
+internal sealed class Sweeper(Desk.AppServices desk) : BackgroundService
 {
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {

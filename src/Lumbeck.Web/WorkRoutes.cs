@@ -9,14 +9,14 @@ public static class WorkRoutes
 {
     public static void Map(WebApplication app)
     {
-        app.MapGet("/jobs/{slug}/works", (string slug, string? since, Desk.Desk desk, HttpContext http) =>
+        app.MapGet("/jobs/{slug}/works", (string slug, string? since, Desk.AppServices desk, HttpContext http) =>
         {
             http.Response.Headers.CacheControl = "no-store";
             var now = desk.Pressing.Works.Now();
             return Results.Json(new WorkList(now,
                 [.. desk.Pressing.Works.Of(slug, since is { Length: > 0 and < 40 } ? since : now).Select(Told)]));
         });
-        app.MapPost("/works/{id}/leave", async (string id, Desk.Desk desk, IAntiforgery antiforgery,
+        app.MapPost("/works/{id}/leave", async (string id, Desk.AppServices desk, IAntiforgery antiforgery,
             HttpContext http) =>
         {
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();

@@ -292,7 +292,7 @@ public sealed class ArrangeTests
         ((GradientPaint)copy.Fill!.Paint!).Angle.ShouldBe(160);
         // What it covers of the back is what the other covers of the front, seen in a mirror on the spine.
         var (front, back) = (job.Geometry().Sheet.Panel(Part.Front)!.Face, job.Geometry().Sheet.Panel(Part.Back)!.Face);
-        var (a, b) = (Sample.Scene(job).Piece("p")!.Frame, Sample.Scene(job).Piece("q")!.Frame);
+        var (a, b) = (Sample.Scene(job).Item("p")!.Frame, Sample.Scene(job).Item("q")!.Frame);
         (a.Left - front.X.Points).ShouldBe(back.Right.Points - b.Right, 1e-6);
         // Twice mirrored it is as it was.
         copy.Mirrored().Mirrored().ShouldBe(copy);
@@ -304,7 +304,7 @@ public sealed class ArrangeTests
         var job = Tiles();
         string[] ids = [.. job.Take.Items.Where(i => i is RectItem && i.Hold.Panel == Part.Front).Take(2)
             .Select(i => i.Id)];
-        Box box(Job j, string id) => Sample.Scene(j).Piece(id)!.Frame.ToBox();
+        Box box(Job j, string id) => Sample.Scene(j).Item(id)!.Frame.ToBox();
         var after = new CentreGroup([.. ids], DownToo: true).Apply(job);
         var face = job.Geometry().Sheet.Panel(Part.Front)!.Face;
         var all = new[] { box(after, ids[0]), box(after, ids[1]) };

@@ -181,7 +181,7 @@ public sealed class CheckTests
         var found = Sample.Check(job).Single(f => f.Id == "text.ticket");
         (found.Severity, found.Item, found.Measured, found.Limit)
             .ShouldBe((Severity.Caution, "title", "“Brine”", "“Salt”"));
-        Sample.Check(found.By!.Apply(job)).ShouldNotContain(f => f.Id == "text.ticket");
+        Sample.Check(found.Fix!.Apply(job)).ShouldNotContain(f => f.Id == "text.ticket");
         // However it is set, broken or shortened, it is the same.
         foreach (var words in (string[])["SALT", "Sa\nlt", "Salt: a novel", "S.A.L.T."])
             Sample.Check(new SetWords("title", words).Apply(job)).ShouldNotContain(f => f.Id == "text.ticket", words);

@@ -64,7 +64,7 @@ public sealed class CodeTests
         var job = new SetPrice(new(12.99m, "USD")).Apply(Sample.Job(Code() with { AddOn = "51499" }));
         var found = Of(job, "barcode.price").ShouldHaveSingleItem();
         found.Limit.ShouldBe("51299 for 12.99 USD");
-        Of(found.By!.Apply(job), "barcode.price").ShouldBeEmpty();
+        Of(found.Fix!.Apply(job), "barcode.price").ShouldBeEmpty();
         Of(new SetPrice(new(12.99m, "EUR")).Apply(Sample.Job(Code() with { AddOn = "" })), "barcode.price")
             .ShouldHaveSingleItem().Why.ShouldContain("none is drawn");
         var printed = new SetPrice(new(12.99m, "USD"))
@@ -80,12 +80,12 @@ public sealed class CodeTests
         Of(Sample.Job(), "barcode.who").ShouldHaveSingleItem().Severity.ShouldBe(Severity.Note);
         var crowded = Sample.Job(Sample.Text("t", "in the way", panel: Part.Back, box: HoldBox.Room, wide: 1));
         var stop = Of(crowded, "barcode.who").Single(f => f.Severity == Severity.Stop);
-        Of(stop.By!.Apply(crowded), "barcode.who").ShouldAllBe(f => f.Severity == Severity.Note);
+        Of(stop.Fix!.Apply(crowded), "barcode.who").ShouldAllBe(f => f.Severity == Severity.Note);
         var maker = Sample.Job();
         maker = new SetHouse(maker.Ticket.House with { BarcodeBy = BarcodeBy.Maker }).Apply(maker);
         var missing = Of(maker, "barcode.who").ShouldHaveSingleItem();
         missing.Severity.ShouldBe(Severity.Todo);
-        Of(missing.By!.Apply(maker), "barcode.who").ShouldBeEmpty();
+        Of(missing.Fix!.Apply(maker), "barcode.who").ShouldBeEmpty();
     }
 
     [Fact]
@@ -176,7 +176,7 @@ public sealed class CodeItemTests
     [Fact]
     public void A_code_without_its_squares_is_a_plate_and_says_in_words_where_it_leads()
     {
-        Sample.Scene(Both).Piece("qr")!.Marks.ShouldHaveSingleItem();
+        Sample.Scene(Both).Item("qr")!.Marks.ShouldHaveSingleItem();
         InWords.Say(Both, Both.Sheets()[0]).ShouldContain("https://example.org");
         var squares = new bool[21, 21];
         squares[0, 0] = squares[0, 1] = squares[20, 20] = true;
@@ -185,7 +185,7 @@ public sealed class CodeItemTests
         // Four quiet squares all round; two that touch are one shape.
         drawn.Shape.Bounds.Left.ShouldBe(4 * module, 1e-6);
         drawn.Shape.Bounds.Right.ShouldBe(25 * module, 1e-6);
-        drawn.Shape.Strokes.Count(s => s == Stroke.Move).ShouldBe(2);
+        drawn.Shape.Strokes.Count(s => s == PathVerb.Move).ShouldBe(2);
     }
 
     [Fact]

@@ -52,7 +52,7 @@ public sealed class ColourTests
             Height = new(Length.FromPoints(100)),
         };
         var job = Facts.Write(Sample.Job(rect), "item/r/fill", "Sea to black, 90°").Apply(Sample.Job(rect));
-        var shade = Sample.Scene(job).Piece("r")!.Marks.OfType<ShadeMark>().Single().Shade;
+        var shade = Sample.Scene(job).Item("r")!.Marks.OfType<GradientMark>().Single().Gradient;
         (shade.X0, shade.Y0, shade.X1, shade.Y1)
             .ShouldSatisfyAllConditions(s => s.X0.ShouldBe(100, 1e-9), s => s.Y0.ShouldBe(0, 1e-9),
                 s => s.X1.ShouldBe(100, 1e-9), s => s.Y1.ShouldBe(100, 1e-9));
@@ -62,7 +62,7 @@ public sealed class ColourTests
         shade.At(-1).C.ShouldBe(8000);
         shade.At(2).K.ShouldBe(10_000);
         // A swatch that changes changes the gradients it is in.
-        ((ShadeMark)Sample.Scene(new SetSwatch("sea", Ink: Ink.White).Apply(job)).Piece("r")!.Marks[0]).Shade.Stops[0]
+        ((GradientMark)Sample.Scene(new SetSwatch("sea", Ink: Ink.White).Apply(job)).Item("r")!.Marks[0]).Gradient.Stops[0]
             .Ink
             .ShouldBe(Ink.White);
         foreach (var path in (string[])["item/r/line", "item/title/edge"])
@@ -89,8 +89,8 @@ public sealed class ColourTests
         after.Take.Ground.Paint.ShouldBe(new InkPaint(Ink.Percent(80, 40, 20, 10)));
         ((GradientPaint)((RectItem)after.Item("r")!).Fill!.Paint!).Stops[0]
             .Paint.ShouldBe(new InkPaint(Ink.Percent(40, 20, 10, 5)));
-        Sample.Scene(after).Pieces[0].Marks
-            .ShouldBe(Sample.Scene(job).Pieces[0].Marks, ignoreOrder: false,
+        Sample.Scene(after).Items[0].Marks
+            .ShouldBe(Sample.Scene(job).Items[0].Marks, ignoreOrder: false,
                 comparer: EqualityComparer<Mark>.Create((a, b) =>
                     a is FillMark x && b is FillMark y && x.Ink == y.Ink));
     }
@@ -182,13 +182,13 @@ public sealed class ColourTests
     {
         var job = Sample.Job();
         var scene = Sample.Scene(job);
-        var title = scene.Pieces.Select((p, i) => (p, i)).Single(x => x.p.Item == "title");
-        Under.Plain(scene, title.i).ShouldBe(Ink.Percent(80, 40, 20, 10));
+        var title = scene.Items.Select((p, i) => (p, i)).Single(x => x.p.Item == "title");
+        Occlusion.Plain(scene, title.i).ShouldBe(Ink.Percent(80, 40, 20, 10));
         var black = title.p with
         {
             Marks = [.. title.p.Marks.OfType<GlyphMark>().Select(g => g with { Ink = Ink.Black, Overprint = true })],
         };
-        ((GlyphMark)Under.Over(black, Ink.Percent(80, 40, 20, 10)).Marks[0]).Ink.ShouldBe(Ink.Percent(80, 40, 20, 100));
+        ((GlyphMark)Occlusion.Over(black, Ink.Percent(80, 40, 20, 10)).Marks[0]).Ink.ShouldBe(Ink.Percent(80, 40, 20, 100));
         // Under an ellipse, or where a second paint reaches in, nobody can say.
         var over = Sample.Scene(Sample.Job() is var j
             ? new OrderItem("e", -9)
@@ -202,6 +202,6 @@ public sealed class ColourTests
                 })
                     .Apply(j))
             : j);
-        Under.Plain(over, over.Pieces.Select((p, i) => (p, i)).Single(x => x.p.Item == "title").i).ShouldBeNull();
+        Occlusion.Plain(over, over.Items.Select((p, i) => (p, i)).Single(x => x.p.Item == "title").i).ShouldBeNull();
     }
 }

@@ -18,7 +18,7 @@ public sealed class DrawnRulesTests
             .ShouldBeEmpty("dark on paper it is no reversed line");
         var thin = Found(On(Dark, paper), "paper.line").ShouldHaveSingleItem();
         thin.Limit.ShouldBe("0.75 pt or more for a light line");
-        var mended = thin.By!.Apply(On(Dark, paper));
+        var mended = thin.Fix!.Apply(On(Dark, paper));
         mended.Take.Ground.Pattern!.Scale.ShouldBeGreaterThan(60);
         Found(mended, "paper.line").ShouldBeEmpty();
     }
@@ -63,7 +63,7 @@ public sealed class DrawnRulesTests
             new InkPaint(Ink.Percent(0, 0, 0, 40))],
             Scale = 40
         };
-        var all = Papers.Kinds.Where(k =>
+        var all = PatternShelf.Kinds.Where(k =>
             Found(On(null, k with { Scale = 40, Paints = [.. k.Paints.Select(_ => close.Paints[0])] }), "paper.beats")
                 .Count > 0)
             .ToList();
@@ -73,12 +73,12 @@ public sealed class DrawnRulesTests
             var job = On(null, kind with { Scale = 40, Paints = [.. kind.Paints.Select(_ => close.Paints[0])] });
             var finding = Found(job, "paper.beats")[0];
             finding.Severity.ShouldBe(Severity.Caution);
-            if (finding.By is { } by) Found(by.Apply(job), "paper.beats").ShouldBeEmpty(kind.Kind);
+            if (finding.Fix is { } by) Found(by.Apply(job), "paper.beats").ShouldBeEmpty(kind.Kind);
             Found(On(null, kind with { Scale = 40, Paints = [.. kind.Paints.Select(_ => new InkPaint(Ink.Black))] }),
                 "paper.beats")
                 .ShouldBeEmpty("solid ink has no screen");
         }
-        foreach (var kind in Papers.Kinds)
+        foreach (var kind in PatternShelf.Kinds)
             Found(On(null, kind), "paper.beats").ShouldBeEmpty($"{kind.Kind} as it is first laid");
     }
 
@@ -141,7 +141,7 @@ public sealed class DrawnRulesTests
     [InlineData(PaperStart.Middle, 2, 45)]
     public void A_paper_is_turned_and_scaled_about_the_front_s_middle(PaperStart start, double larger, double turned)
     {
-        var before = On(null, Papers.Kinds[2] with
+        var before = On(null, PatternShelf.Kinds[2] with
         {
             Start = start,
             Turn = 20,
@@ -187,7 +187,7 @@ public sealed class DrawnRulesTests
             Width = new(Length.FromMillimetres(12)),
             Height = new(Length.FromMillimetres(9)),
             Turned = turned,
-            Fill = new(null, Papers.Kinds[3] with { Scale = 100 }),
+            Fill = new(null, PatternShelf.Kinds[3] with { Scale = 100 }),
         }).Apply(On(null, null));
         static Pattern of(Job job) => ((ShapeItem)job.Item("e")!).Fill!.Pattern!;
         var after = new MovePaper(Length.FromMillimetres(5), Length.FromMillimetres(-3), Item: "e").Apply(before);
@@ -207,7 +207,7 @@ public sealed class DrawnRulesTests
     public void Companions_follow_from_the_seed_and_keep_to_the_paper_s_inks()
     {
         Paint[] inks = [Dark, Pale, new InkPaint(Ink.Percent(10, 90, 80, 0))];
-        foreach (var kind in Papers.Kinds)
+        foreach (var kind in PatternShelf.Kinds)
         {
             var paper = kind with { Seed = 11, Paints = [.. inks.Take(kind.Paints.Count)] };
             var (small, plain) = (Companions.SmallOf(paper), Companions.PlainOf(paper));
@@ -220,7 +220,7 @@ public sealed class DrawnRulesTests
         }
         var hold = new Hold(Part.Front, HoldBox.Safe, Anchor.Middle, default, default);
         var shape = new AddItem(new RectItem { Id = "r", Hold = hold, Fill = Dark }).Apply(On(null, null));
-        var job = new LayPaper(Papers.Kinds[4] with { Seed = 7 }).Apply(shape);
+        var job = new LayPaper(PatternShelf.Kinds[4] with { Seed = 7 }).Apply(shape);
         var filled = Facts.Write(job, "item/r/paper", Companions.Small).Apply(job);
         ((RectItem)filled.Item("r")!).Fill!.Pattern.ShouldBe(Companions.SmallOf(job.Take.Ground.Pattern!));
         Should.Throw<Refusal>(() => Facts.Write(shape, "item/r/paper", Companions.Small).Apply(shape))
@@ -252,7 +252,7 @@ public sealed class DrawnRulesTests
     public void A_motif_is_a_picture_of_its_job()
     {
         var gull = new Picture(new('a', 64), "gull.svg", 6000, 4000, false) { IsDrawing = true };
-        var paper = (OwnMotif)Papers.Kinds.First(k => k is OwnMotif);
+        var paper = (OwnMotif)PatternShelf.Kinds.First(k => k is OwnMotif);
         var job = On(null, paper with { Motif = gull });
         job.Pictures.ShouldBe([gull]);
         job.PicturesShown.ShouldBe([gull]);
@@ -276,7 +276,7 @@ public sealed class DrawnRulesTests
         Seed.Of("184467440737095516150").ShouldBe(Seed.Of("184467440737095516150"));
         Seed.Of("heron").ShouldNotBe(Seed.Of("herons"));
         Should.Throw<Refusal>(() => Seed.Of("  "));
-        var job = Facts.Write(On(null, Papers.Kinds[3]), "ground/paper-seed", "heron").Apply(On(null, Papers.Kinds[3]));
+        var job = Facts.Write(On(null, PatternShelf.Kinds[3]), "ground/paper-seed", "heron").Apply(On(null, PatternShelf.Kinds[3]));
         JobJson.Read(JobJson.Write(job)).Take.Ground.Pattern!.Seed.ShouldBe(Seed.Of("heron"));
         Facts.Read(job, "ground/paper-seed").ShouldBe(Seed.Of("heron").ToString());
     }

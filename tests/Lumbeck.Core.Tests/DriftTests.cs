@@ -121,7 +121,7 @@ public sealed class UnderTests
             Height = Span.Full,
             Fill = new InkPaint(Ink.Black),
         };
-        return Under.Hides(Sample.Scene(Sample.Job(change(rect))).Piece("r")!, Window);
+        return Occlusion.Hides(Sample.Scene(Sample.Job(change(rect))).Item("r")!, Window);
     }
 
     [Fact]
@@ -151,6 +151,6 @@ public sealed class UnderTests
             Fit = fit,
             Picture = new(new string('a', 64), "tall.jpg", 1000, 3000, opaque),
         };
-        Under.Hides(Sample.Scene(Sample.Job(picture)).Piece("p")!, Window).ShouldBe(hides);
+        Occlusion.Hides(Sample.Scene(Sample.Job(picture)).Item("p")!, Window).ShouldBe(hides);
     }
 }

@@ -141,7 +141,7 @@ public sealed class EditTests
         var after = Sample.Scene(new SetPages(340).Apply(job));
         after.Surface.Panel(Part.Spine)!.Face.Width.ShouldBe(Length.FromMillimetres(22.95m));
         var grown = (after.Surface.Panel(Part.Front)!.Face.X - before.Surface.Panel(Part.Front)!.Face.X).Points;
-        (after.Piece("title")!.Frame.Left - before.Piece("title")!.Frame.Left).ShouldBe(grown, 1e-6);
+        (after.Item("title")!.Frame.Left - before.Item("title")!.Frame.Left).ShouldBe(grown, 1e-6);
     }
 
     [Theory]
@@ -153,7 +153,7 @@ public sealed class EditTests
         var job = Sample.Job(Sample.Text("t", "Words", panel: panel, wide: 1, high: 0.3m, dx: 0.1m, dy: 0.05m));
         var moved = new HoldItem("t", Box: box, Anchor: anchor).Apply(job);
         moved.Item("t")!.Hold.ShouldNotBe(job.Item("t")!.Hold);
-        var (was, now) = (Sample.Scene(job).Piece("t")!.Frame, Sample.Scene(moved).Piece("t")!.Frame);
+        var (was, now) = (Sample.Scene(job).Item("t")!.Frame, Sample.Scene(moved).Item("t")!.Frame);
         now.Left.ShouldBe(was.Left, 1e-6);
         now.Top.ShouldBe(was.Top, 1e-6);
     }
@@ -164,7 +164,7 @@ public sealed class EditTests
         var job = Sample.Job(Sample.Text("s", "Salt", panel: Part.Spine, anchor: Anchor.TopLeft, wide: 2, high: 0.4m));
         var scene = Sample.Scene(job);
         var safe = scene.Surface.Panel(Part.Spine)!.Safe;
-        var frame = scene.Piece("s")!.Frame;
+        var frame = scene.Item("s")!.Frame;
         frame.Top.ShouldBe(safe.Y.Points, 1e-6);
         frame.Right.ShouldBe(safe.Right.Points, 1e-6);
         (frame.Bottom - frame.Top).ShouldBe(144, 1e-6);
@@ -348,7 +348,7 @@ public sealed class EditTests
                 new BarcodeItem { Id = "bars", Hold = hold },
             ])
             job = new AddItem(item).Apply(job);
-        foreach (var (word, paper) in Papers.All)
+        foreach (var (word, paper) in PatternShelf.All)
             job = new AddItem(new RectItem
             {
                 Id = word,

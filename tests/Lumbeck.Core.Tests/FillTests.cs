@@ -14,7 +14,7 @@ public sealed class FillTests
         Fill = fill,
     };
 
-    private static Piece Drawn(Job job) => Sample.Scene(job).Piece("r")!;
+    private static DrawnItem Drawn(Job job) => Sample.Scene(job).Item("r")!;
 
     [Fact]
     public void A_pattern_lies_over_the_fill_s_paint_within_the_shape_and_goes_with_it()
@@ -59,7 +59,7 @@ public sealed class FillTests
         {
             Version = 2,
             Seed = 12,
-            Paints = [new SwatchPaint("sea"), .. Papers.Kinds[0].In(job.Swatches).Paints.Skip(1)],
+            Paints = [new SwatchPaint("sea"), .. PatternShelf.Kinds[0].In(job.Swatches).Paints.Skip(1)],
         }));
         JobJson.Read(JobJson.Write(job)).Item("r").ShouldBe(job.Item("r"));
         ImportValidation.Job(job);

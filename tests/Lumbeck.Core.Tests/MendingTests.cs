@@ -10,13 +10,13 @@ public sealed class MendingTests
     private static Job Mended(Job job, string id)
     {
         var found = Found(job, id);
-        found.By.ShouldNotBeNull(id);
-        var after = EditPipeline.Settle(found.By.Apply(job), new PlainType());
+        found.Fix.ShouldNotBeNull(id);
+        var after = EditPipeline.Settle(found.Fix.Apply(job), new PlainType());
         Sample.Check(after).ShouldNotContain(f => f.Id == id && f.Severity == found.Severity && f.Item == found.Item);
         // As a step it has words, and it survives the store.
-        found.By.Says(job).ShouldNotBeNullOrWhiteSpace();
-        JobJson.Write(EditJson.Read(EditJson.Write(found.By)).Apply(job)).AsSpan()
-            .SequenceEqual(JobJson.Write(found.By.Apply(job)))
+        found.Fix.Says(job).ShouldNotBeNullOrWhiteSpace();
+        JobJson.Write(EditJson.Read(EditJson.Write(found.Fix)).Apply(job)).AsSpan()
+            .SequenceEqual(JobJson.Write(found.Fix.Apply(job)))
             .ShouldBeTrue(id);
         return after;
     }
@@ -41,7 +41,7 @@ public sealed class MendingTests
             wide: 1, dx: (decimal)dx, dy: (decimal)dy)),
             "zone.trim");
         var on = after.Sheets()[0];
-        var ink = Sample.Scene(after).Piece("t")!.Inked.ToBox();
+        var ink = Sample.Scene(after).Item("t")!.Inked.ToBox();
         var safe = on.Sheet.Safe;
         new[] { ink.X - safe.X, ink.Y - safe.Y, safe.Right - ink.Right, safe.Bottom - ink.Bottom }.Min()
             .ShouldBeLessThan(Length.FromMillimetres(0.2m));
@@ -123,6 +123,6 @@ public sealed class MendingTests
         var job = new LockItem("t", true)
             .Apply(Sample.Job(Sample.Text("t", "near", panel: Part.Back, box: HoldBox.Face, anchor: Anchor.TopLeft,
                 wide: 1)));
-        Found(job, "zone.trim").By.ShouldBeNull();
+        Found(job, "zone.trim").Fix.ShouldBeNull();
     }
 }

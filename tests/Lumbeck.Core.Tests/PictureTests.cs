@@ -134,7 +134,7 @@ public sealed class PictureLayingTests
         };
 
     private static GrownMark? Grown(Job job) =>
-        Sample.Scene(job).Piece("p")!.Marks.OfType<GrownMark>().SingleOrDefault();
+        Sample.Scene(job).Item("p")!.Marks.OfType<GrownMark>().SingleOrDefault();
 
     [Fact]
     public void A_picture_grows_by_what_it_lacks_on_each_side_and_no_more()
@@ -145,7 +145,7 @@ public sealed class PictureLayingTests
         var front = sheet.Panel(Part.Front)!;
         // The front of a left-to-right paperback bleeds at head, foot and fore-edge, and not at its spine.
         (mark.How.Left, mark.How.Top > 0, mark.How.Right > 0, mark.How.Bottom > 0).ShouldBe((0, true, true, true));
-        var covers = mark.Place.Then(Sample.Scene(job).Piece("p")!.Place).Of(new(0, 0, 1, 1));
+        var covers = mark.Place.Then(Sample.Scene(job).Item("p")!.Place).Of(new(0, 0, 1, 1));
         foreach (var (is_, was) in ((double, Length)[])[(covers.Left, front.Edge.X), (covers.Top, front.Edge.Y),
             (covers.Right, front.Edge.Right), (covers.Bottom, front.Edge.Bottom)])
             is_.ShouldBe(was.Points, 0.01);
@@ -167,7 +167,7 @@ public sealed class PictureLayingTests
     {
         var job = new GrowPicture("p", new(GrowWay.Mirror, GrowTo.Sheet))
             .Apply(Sample.Job(Over(HoldBox.Face, Part.Spine)));
-        var (mark, piece) = (Grown(job)!, Sample.Scene(job).Piece("p")!);
+        var (mark, piece) = (Grown(job)!, Sample.Scene(job).Item("p")!);
         var covers = mark.Place.Then(piece.Place).Of(new(0, 0, 1, 1));
         covers.Left.ShouldBe(0, 0.05);
         covers.Bottom.ShouldBe(job.Geometry().Sheet.Size.Height.Points, 0.05);
@@ -216,22 +216,22 @@ public sealed class PictureLayingTests
         var job = Facts.Write(Sample.Job(Over(HoldBox.Edge)), "item/p/tile", "brick")
             .Apply(Sample.Job(Over(HoldBox.Edge)));
         job = Facts.Write(job, "item/p/tile-wide", "2 in").Apply(job);
-        var tiles = Sample.Scene(job).Piece("p")!.Marks.OfType<TilesMark>().Single();
-        (tiles.Lay, tiles.Cell.A, tiles.Cell.D).ShouldBe((TileLay.Brick, 144, 108));
+        var tiles = Sample.Scene(job).Item("p")!.Marks.OfType<TilesMark>().Single();
+        (tiles.Tiling, tiles.PatternMatrix.A, tiles.PatternMatrix.D).ShouldBe((TilingMode.Brick, 144, 108));
         PicturePlacing.Resolution((PictureItem)job.Item("p")!, job.Geometry().Sheet)!.Value.ShouldBe(600, 1e-6);
         Coverage.Bare(job.Take with { Ground = new(null) }, job.Geometry().Sheet,
             job.Geometry().Sheet.Panel(Part.Front)!.Edge)
             .ShouldBeEmpty();
         Should.Throw<Refusal>(() => Facts.Write(job, "item/p/tile-wide", "1 mm").Apply(job))
             .Message.ShouldContain("from 2 mm to 2000 mm");
-        ShapeDrawing.TileFlip(TileLay.Mirrored, 1, 0).At(0, 0).ShouldBe((1, 0));
+        ShapeDrawing.TileFlip(TilingMode.Mirrored, 1, 0).At(0, 0).ShouldBe((1, 0));
     }
 
     [Fact]
     public void A_tracing_is_no_part_of_the_scene_and_its_picture_is_kept()
     {
         var job = new LayTracing(new(Wave)).Apply(Sample.Job());
-        Sample.Scene(job).Pieces.Select(p => p.Item).ShouldBe(Sample.Scene(Sample.Job()).Pieces.Select(p => p.Item));
+        Sample.Scene(job).Items.Select(p => p.Item).ShouldBe(Sample.Scene(Sample.Job()).Items.Select(p => p.Item));
         job.Pictures.ShouldBe([Wave]);
         job = Facts.Write(job, "ground/tracing-strength", "60 %").Apply(job);
         job.Wraps[0].Tracing!.Strength.ShouldBe(60);

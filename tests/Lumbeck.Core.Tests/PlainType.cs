@@ -76,5 +76,5 @@ internal static class Sample
     public static Scene Scene(Job job) => SceneBuilder.Build(job, job.Sheets()[0], new PlainType());
 
     public static ImmutableArray<Finding> Check(Job job) =>
-        Rules.Check(job.Sheets().Select(s => new Look(job, s, SceneBuilder.Build(job, s, new PlainType()))));
+        Rules.Check(job.Sheets().Select(s => new CheckContext(job, s, SceneBuilder.Build(job, s, new PlainType()))));
 }

@@ -7,7 +7,7 @@ public sealed class RulesTests
 {
     private sealed class Kept(string source = "a shop", string licence = "for any use", bool never = false,
         string? fault = null)
-        : IKept
+        : IAssetFacts
     {
         public (string Source, string Licence)? Stated(Picture picture) => (source, licence);
         public string? Fault(Picture picture) => fault;
@@ -18,16 +18,16 @@ public sealed class RulesTests
 
     private static readonly Picture Photo = new(new string('a', 64), "road.jpg", 3000, 2000, true);
 
-    private static ImmutableArray<Finding> Check(Job job, IKept? kept = null) =>
-        Rules.Check(job.Sheets().Select(s => new Look(job, s, SceneBuilder.Build(job, s, new PlainType()), kept)));
-    private static List<Finding> Of(Job job, string id, IKept? kept = null) =>
+    private static ImmutableArray<Finding> Check(Job job, IAssetFacts? kept = null) =>
+        Rules.Check(job.Sheets().Select(s => new CheckContext(job, s, SceneBuilder.Build(job, s, new PlainType()), kept)));
+    private static List<Finding> Of(Job job, string id, IAssetFacts? kept = null) =>
         [.. Check(job, kept).Where(f => f.Id == id)];
 
     /// <summary>The one finding of a rule, whose mend, where it has one, mends it.</summary>
-    private static Finding Only(Job job, string id, IKept? kept = null)
+    private static Finding Only(Job job, string id, IAssetFacts? kept = null)
     {
         var found = Of(job, id, kept).ShouldHaveSingleItem();
-        if (found.By is { } mend)
+        if (found.Fix is { } mend)
             Of(EditPipeline.Settle(mend.Apply(job), new PlainType()), id, kept).Where(f => f.Item == found.Item)
                 .ShouldBeEmpty();
         return found;
@@ -60,7 +60,7 @@ public sealed class RulesTests
             Thickness = Length.FromMillimetres(1.5m),
             Fill = Black,
         };
-        Only(Sample.Job(frame), "zone.edge").By.ShouldBeOfType<SetField>();
+        Only(Sample.Job(frame), "zone.edge").Fix.ShouldBeOfType<SetField>();
         Of(Sample.Job(frame with { Thickness = Length.FromMillimetres(6) }), "zone.edge").ShouldBeEmpty();
         var line = new LineItem
         {
@@ -181,7 +181,7 @@ public sealed class RulesTests
             Picture = Photo with { Wide = 900, High = 600 }
         });
         var found = Only(job, "picture.resolution");
-        var after = (LayItem)found.By!;
+        var after = (LayItem)found.Fix!;
         after.Width!.Value.Inches.ShouldBeLessThan(3m);
     }
 

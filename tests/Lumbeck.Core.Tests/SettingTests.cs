@@ -10,7 +10,7 @@ public sealed class SettingTests
 
     private static TextToSet Text(string words, decimal size = 10) => new(words, Sample.Style(size));
 
-    private static Setting Set(TextToSet text, double width, double height = 1000, bool stops = false) =>
+    private static TextLayout Set(TextToSet text, double width, double height = 1000, bool stops = false) =>
         Typesetter.Set(text, width, height, Type, stops);
 
     [Fact]
@@ -230,16 +230,16 @@ public sealed class SettingTests
         var band = scene.Surface.Zone(ZoneKind.SpineSafe, Part.Spine)!.Box;
         foreach (var id in (string[])["st", "sa", "si"])
         {
-            var ink = scene.Piece(id)!.Inked.ToBox();
+            var ink = scene.Item(id)!.Inked.ToBox();
             ink.IsEmpty.ShouldBeFalse();
             ink.Intersect(band).ShouldBe(ink);
         }
         // From the head down: title, author; the imprint at the foot.
-        scene.Piece("st")!.Inked.Bottom.ShouldBeLessThan(scene.Piece("sa")!.Inked.Top);
-        scene.Piece("sa")!.Inked.Bottom.ShouldBeLessThan(scene.Piece("si")!.Inked.Top);
-        scene.Piece("si")!.Inked.Bottom.ShouldBeGreaterThan(band.Bottom.Points - 12);
+        scene.Item("st")!.Inked.Bottom.ShouldBeLessThan(scene.Item("sa")!.Inked.Top);
+        scene.Item("sa")!.Inked.Bottom.ShouldBeLessThan(scene.Item("si")!.Inked.Top);
+        scene.Item("si")!.Inked.Bottom.ShouldBeGreaterThan(band.Bottom.Points - 12);
         // A tenth larger would touch.
-        (scene.Piece("st")!.Inked.ToBox().Width.Points * 1.1).ShouldBeGreaterThan(band.Width.Points);
+        (scene.Item("st")!.Inked.ToBox().Width.Points * 1.1).ShouldBeGreaterThan(band.Width.Points);
         var thinner = EditPipeline.Settle(new SetPages(140).Apply(job), Type);
         at(thinner, "st").Style.Size.ShouldBeLessThan(at(job, "st").Style.Size);
         Sample.Check(thinner).ShouldNotContain(f => f.Id == "zone.spine");
@@ -260,17 +260,17 @@ public sealed class SettingTests
             }), Type);
         german.Sheets()[0].Sheet.Panel(Part.Spine)!.Turn.ShouldBe(Turn.CounterClockwise);
         var up = Sample.Scene(german);
-        up.Piece("si")!.Inked.Top.ShouldBeGreaterThan(up.Piece("st")!.Inked.Bottom);
+        up.Item("si")!.Inked.Top.ShouldBeGreaterThan(up.Item("st")!.Inked.Bottom);
     }
 
     [Fact]
     public void Letters_are_spaced_so_that_words_span_two_marks()
     {
         var job = Sample.Job(Sample.Text("t", "abcde", anchor: Anchor.TopLeft, dx: 1, dy: 1));
-        var piece = Sample.Scene(job).Piece("t")!;
+        var piece = Sample.Scene(job).Item("t")!;
         var (left, top) = (piece.Inked.Left + 7, piece.Inked.Top);
         var after = Matching.Span(job, "t", ((left + 90, top), (left, top)), Type).Apply(job);
-        var ink = Sample.Scene(after).Piece("t")!.Inked;
+        var ink = Sample.Scene(after).Item("t")!.Inked;
         ink.Left.ShouldBe(left, 0.02);
         ink.Right.ShouldBe(left + 90, 0.02);
         Should.Throw<Refusal>(() => Matching.Span(job, "t", ((0, 0), (1, 50)), Type))
@@ -309,14 +309,14 @@ public sealed class SettingTests
             Shadow = new(new InkPaint(Ink.Black), Length.FromPoints(2), Length.FromPoints(2), Length.FromPoints(4), 50),
             Edge = new(new InkPaint(Ink.White), Length.FromPoints(1)),
         };
-        var piece = Sample.Scene(Sample.Job(text)).Piece("t")!;
+        var piece = Sample.Scene(Sample.Job(text)).Item("t")!;
         piece.Marks.Select(m => m.GetType().Name).ShouldBe(["FillMark", "SoftMark", "LineMark", "GlyphMark"]);
         piece.Softens.ShouldBeTrue();
         ((LineMark)piece.Marks[2]).Width.ShouldBe(2);
         // What the knife must not touch is the letters with their edge, not the plate.
         piece.Reach.Left.ShouldBeLessThan(piece.Inked.Left);
         var hard = Sample.Scene(Sample.Job(text with { Shadow = text.Shadow! with { Soft = Length.Zero } }))
-            .Piece("t")!;
+            .Item("t")!;
         hard.Marks[1].ShouldBeOfType<FillMark>()
             .Shape.Bounds.Left.ShouldBe(TextDrawing.Inked(hard.Marks, Type).Left + 2, 1e-6);
     }

@@ -8,9 +8,9 @@ public sealed class ShapeTests
     private static Span Mm(decimal mm) => new(Length.FromMillimetres(mm));
     private static readonly Paint Black = new InkPaint(Ink.Black);
 
-    private static Outline Shape(Item item, out Piece piece)
+    private static Outline Shape(Item item, out DrawnItem piece)
     {
-        piece = Sample.Scene(Sample.Job(item)).Piece(item.Id)!;
+        piece = Sample.Scene(Sample.Job(item)).Item(item.Id)!;
         return piece.Marks.OfType<FillMark>().First().Shape;
     }
 
@@ -25,9 +25,9 @@ public sealed class ShapeTests
         foreach (var stroke in o.Strokes)
             switch (stroke)
             {
-                case Stroke.Move: (x, y) = (sx, sy) = (o.Points[p], o.Points[p + 1]); p += 2; break;
-                case Stroke.Line: to(o.Points[p], o.Points[p + 1]); p += 2; break;
-                case Stroke.Close: to(sx, sy); break;
+                case PathVerb.Move: (x, y) = (sx, sy) = (o.Points[p], o.Points[p + 1]); p += 2; break;
+                case PathVerb.Line: to(o.Points[p], o.Points[p + 1]); p += 2; break;
+                case PathVerb.Close: to(sx, sy); break;
                 default:
                     var (x0, y0) = (x, y);
                     for (var i = 1; i <= 200; i++)
@@ -125,7 +125,7 @@ public sealed class ShapeTests
             * (front.Face.Height.Points - (12 * 72 / 25.4))),
             0.01);
         // It follows the sheet.
-        Sample.Scene(new SetTrim(Size.FromInches(6, 9)).Apply(Sample.Job(frame))).Piece("f")!.Frame.ToBox().Height
+        Sample.Scene(new SetTrim(Size.FromInches(6, 9)).Apply(Sample.Job(frame))).Item("f")!.Frame.ToBox().Height
             .ShouldBe(Length.FromInches(9.25m));
     }
 
@@ -155,12 +155,12 @@ public sealed class ShapeTests
                 Rules = 3,
             });
         var scene = Sample.Scene(job);
-        var line = scene.Piece("l")!;
+        var line = scene.Item("l")!;
         (line.Frame.Bottom - line.Frame.Top).ShouldBe(2, 1e-6);
         line.Marks.OfType<LineMark>().Single().Dash.ShouldBe([8, 6]);
         // Its edge, its inner line, three rules.
-        scene.Piece("p")!.Marks.OfType<LineMark>().Count().ShouldBe(5);
-        scene.Piece("p")!.Marks.OfType<FillMark>().Count().ShouldBe(1);
+        scene.Item("p")!.Marks.OfType<LineMark>().Count().ShouldBe(5);
+        scene.Item("p")!.Marks.OfType<FillMark>().Count().ShouldBe(1);
     }
 
     [Theory]

@@ -2,7 +2,7 @@ namespace Lumbeck.Core.Tests;
 
 public sealed class TypeTests
 {
-    private static Setting Set(string words, double width, double height = 1000, TextStyle? style = null) =>
+    private static TextLayout Set(string words, double width, double height = 1000, TextStyle? style = null) =>
         Typesetter.Set(words, style ?? Sample.Style(10), width, height, new PlainType());
 
     [Fact]

@@ -4,7 +4,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class BenchListTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
 
     public BenchListTests() => _desk = new(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
 
@@ -63,9 +63,9 @@ public sealed class BenchListTests : IDisposable
     {
         async Task Same(string when)
         {
-            foreach (var place in new Desk(_folder, TimeProvider.System).Bench.Places())
+            foreach (var place in new AppServices(_folder, TimeProvider.System).Bench.Places())
             {
-                var anew = new Desk(_folder, TimeProvider.System).Jobs.Job(place.Slug);
+                var anew = new AppServices(_folder, TimeProvider.System).Jobs.Job(place.Slug);
                 place.Revision.ShouldBe(anew.Revision, when);
                 var on = _desk.Jobs.Job(place.Slug);
                 var composed = place.Job!.Plated ? await _desk.Pressing.CheckBeside(on) : on.Composed;

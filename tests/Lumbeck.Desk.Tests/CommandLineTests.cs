@@ -247,7 +247,7 @@ public sealed class CommandLineTests : IDisposable
     [Fact]
     public void Jobs_check_and_press_share_a_store_with_a_desk_that_is_open()
     {
-        var desk = new Desk(DemoData.In(Path.Combine(_folder, "data")), TimeProvider.System, DemoBench.Load);
+        var desk = new AppServices(DemoData.In(Path.Combine(_folder, "data")), TimeProvider.System, DemoBench.Load);
         JsonDocument.Parse(CommandLine.Apart(_folder, "jobs", "--json").Out).RootElement[0].GetProperty("slug").GetString()
             .ShouldBe("tidewatcher");
 

@@ -15,7 +15,7 @@ public sealed class ComposingTests : IDisposable
     [InlineData("hive")]
     public void After_each_of_many_edits_the_sheets_are_those_of_a_job_that_is_opened_anew(string slug)
     {
-        var desk = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
+        var desk = new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         var on = desk.Jobs.Job(slug);
         var (made, kept, n) = (0, 0, 0);
         new RandomEdits([.. desk.Bench.All().SelectMany(j => j.Job.Pictures)]).Walk(on.Job, new(slug.Length), 40,
@@ -29,12 +29,12 @@ public sealed class ComposingTests : IDisposable
             for (var s = 0; s < anew.Sheets.Length; s++)
             {
                 var (now, fresh) = (on.Composed.Sheets[s].Scene, anew.Sheets[s].Scene);
-                now.Pieces.Length.ShouldBe(fresh.Pieces.Length);
-                for (var p = 0; p < now.Pieces.Length; p++)
+                now.Items.Length.ShouldBe(fresh.Items.Length);
+                for (var p = 0; p < now.Items.Length; p++)
                 {
-                    Said(desk, now.Pieces[p], on.Job).ShouldBe(Said(desk, fresh.Pieces[p], on.Job),
-                        $"edit {n}, {now.Pieces[p].Item}");
-                    if (before.Composed.Sheets.Any(b => b.Scene.Pieces.Any(x => ReferenceEquals(x, now.Pieces[p])))) kept++;
+                    Said(desk, now.Items[p], on.Job).ShouldBe(Said(desk, fresh.Items[p], on.Job),
+                        $"edit {n}, {now.Items[p].Item}");
+                    if (before.Composed.Sheets.Any(b => b.Scene.Items.Any(x => ReferenceEquals(x, now.Items[p])))) kept++;
                 }
             }
             on.Composed.Drawn.Select(f => f.Key).ShouldBe(anew.Drawn.Select(f => f.Key));
@@ -43,13 +43,13 @@ public sealed class ComposingTests : IDisposable
         kept.ShouldBeGreaterThan(made, "most pieces are those of before");
     }
 
-    private static string Said(Desk desk, Piece piece, Job job) =>
+    private static string Said(AppServices desk, DrawnItem piece, Job job) =>
         new Press.Svg.SvgPainter(desk.Drawer.Shelf, desk.Drawer.ColourOf(job.Ticket.House)).Piece(piece);
 
     [Fact]
     public async Task A_text_that_takes_long_to_set_holds_nobody_else_up()
     {
-        var desk = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
+        var desk = new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         using var begun = new ManualResetEventSlim();
         using var go = new ManualResetEventSlim();
         // An edit that waits while it is made stands for one that takes long.

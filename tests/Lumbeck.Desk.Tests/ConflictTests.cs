@@ -4,7 +4,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class ConflictTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
     private int _n;
 
     public ConflictTests()

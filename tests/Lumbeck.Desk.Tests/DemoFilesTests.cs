@@ -25,7 +25,7 @@ public sealed class DemoFilesTests : IDisposable
     [Fact]
     public void Every_file_of_the_demo_keeps_its_bytes()
     {
-        var desk = new Desk(_folder, new Still(), DemoBench.Load);
+        var desk = new AppServices(_folder, new Still(), DemoBench.Load);
         var made = new List<string>();
         foreach (var on in desk.Bench.All())
             foreach (var plan in Plans)

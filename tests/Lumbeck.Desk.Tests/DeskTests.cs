@@ -7,7 +7,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class DeskTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
     private int _n;
 
     public DeskTests()
@@ -145,7 +145,7 @@ public sealed class DeskTests : IDisposable
     [Fact]
     public async Task Two_desks_on_one_store_lose_nothing()
     {
-        var other = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
+        var other = new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         await Task.WhenAll(Enumerable.Range(0, 2).Select(d => Task.Run(() =>
         {
             for (var i = 0; i < 40; i++)
@@ -163,7 +163,7 @@ public sealed class DeskTests : IDisposable
     {
         var folder = Path.Combine(_folder, "new");
         var desks = await Task.WhenAll(Enumerable.Range(0, 4)
-            .Select(_ => Task.Run(() => new Desk(folder, TimeProvider.System, DemoBench.Load))));
+            .Select(_ => Task.Run(() => new AppServices(folder, TimeProvider.System, DemoBench.Load))));
         foreach (var desk in desks)
             desk.Bench.All().Select(j => j.Slug)
                 .ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble", "monday", "crossing", "pass"]);
@@ -172,7 +172,7 @@ public sealed class DeskTests : IDisposable
     [Fact]
     public void The_demo_cover_has_nothing_that_would_stop_it()
     {
-        var desk = new Desk(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
+        var desk = new AppServices(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
         var on = desk.Jobs.Job("tidewatcher");
         on.Composed.Findings.ShouldAllBe(f => f.Severity == Severity.Note);
         desk.Jobs.Steps(on).ShouldBe((false, false));
@@ -183,7 +183,7 @@ public sealed class DeskTests : IDisposable
     [Fact]
     public void A_pressed_file_is_kept_under_the_house_s_name_with_its_revision()
     {
-        var desk = new Desk(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
+        var desk = new AppServices(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
         var row = desk.Pressing.Press("tidewatcher", new PressPlan(PressKind.X4));
         row.Name.ShouldBe("The-Tidewatchers-Ledger_cover_312p_x4.pdf");
         row.Revision.ShouldBe(desk.Jobs.Job("tidewatcher").Revision);
@@ -243,7 +243,7 @@ public sealed class DeskTests : IDisposable
         // A step back has none; forward again it is there, also for another program on this store.
         _desk.Jobs.StepBack("salt", "one").Job.Looks.ShouldBeEmpty();
         _desk.Jobs.StepForward("salt", "one");
-        new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load).Jobs.Job("salt").Job.Looks.Count.ShouldBe(1);
+        new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load).Jobs.Job("salt").Job.Looks.Count.ShouldBe(1);
         Do(new Looked("spine-title")).Job.Looks.ShouldBeEmpty();
     }
 
@@ -252,7 +252,7 @@ public sealed class DeskTests : IDisposable
     public void A_motif_that_is_not_here_refuses_only_the_edit_that_lays_it()
     {
         var gone = new Picture(new('a', 64), "gull.svg", 6000, 4000, false) { IsDrawing = true };
-        var paper = (OwnMotif)Papers.Kinds.First(k => k is OwnMotif) with { Motif = gone };
+        var paper = (OwnMotif)PatternShelf.Kinds.First(k => k is OwnMotif) with { Motif = gone };
         Should.Throw<Refusal>(() => Do(new LayPaper(paper))).Message.ShouldContain("gull.svg is not in this drawer");
         var with = new LayPaper(paper).Apply(_desk.Jobs.Job("salt").Job);
         _desk.Bench.Begin("With a gull", with, "test", "gull");
@@ -281,8 +281,8 @@ public sealed class DeskTests : IDisposable
         var job = _desk.Jobs.Job("salt").Job;
         foreach (var kind in (string[])["title", "rectangle", "line", "plate", "code"])
             job = new AddItem(Starters.Item(job, kind, Part.Front, kind)).Apply(job);
-        job = new LayPaper(Papers.Kinds[0])
-            .Apply(new PatternShape("rectangle", Papers.Kinds[0]).Apply(job));
+        job = new LayPaper(PatternShelf.Kinds[0])
+            .Apply(new PatternShape("rectangle", PatternShelf.Kinds[0]).Apply(job));
         var paints = job.Items.SelectMany(ItemFacts.Of).Concat(GroundFacts.Of(job, 0)).Where(f => f.TakesColour)
             .Select(f => f.Path).ToList();
         foreach (var path in (string[])["item/title/ink", "item/title/edge", "item/title/shadow", "item/title/backing",

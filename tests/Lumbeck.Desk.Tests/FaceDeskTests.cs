@@ -8,7 +8,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class FaceDeskTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
 
     public FaceDeskTests() => _desk = new(DemoData.In(Path.Combine(_folder, "one")), TimeProvider.System, DemoBench.Load);
 
@@ -27,7 +27,7 @@ public sealed class FaceDeskTests : IDisposable
             }
     }
 
-    private static OnBench Edit(Desk desk, Func<Job, Edit> make) =>
+    private static OnBench Edit(AppServices desk, Func<Job, Edit> make) =>
         desk.Jobs.Apply("tidewatcher", new(Guid.NewGuid().ToString(), "test-session", make));
 
     [Fact]
@@ -40,16 +40,16 @@ public sealed class FaceDeskTests : IDisposable
         // It never takes the place of one that ships.
         face.Family.ShouldStartWith("own-zilla-slab-");
         var on = Edit(_desk, j => Facts.Write(j, "item/blurb/face@0-4", row.Id));
-        on.Composed.Sheets[0].Scene.Piece("blurb")!.Marks.OfType<GlyphMark>().Select(g => g.Face).ShouldContain(face);
+        on.Composed.Sheets[0].Scene.Item("blurb")!.Marks.OfType<GlyphMark>().Select(g => g.Face).ShouldContain(face);
         using var pack = new MemoryStream();
         _desk.Bench.WritePack(on, pack);
-        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
+        var other = new AppServices(Path.Combine(_folder, "two"), TimeProvider.System);
         pack.Position = 0;
         var there = await other.Bench.Unpack(pack, "test-session");
         other.Drawer.Faces.All().ShouldHaveSingleItem().Hash.ShouldBe(row.Hash);
-        there.Composed.Sheets[0].Scene.Piece("blurb")!.Marks.OfType<GlyphMark>().Select(g => g.Face)
+        there.Composed.Sheets[0].Scene.Item("blurb")!.Marks.OfType<GlyphMark>().Select(g => g.Face)
             .ShouldContain(face);
-        new Desk(Path.Combine(_folder, "two"), TimeProvider.System).Jobs.Job("tidewatcher").Composed.Findings
+        new AppServices(Path.Combine(_folder, "two"), TimeProvider.System).Jobs.Job("tidewatcher").Composed.Findings
             .ShouldNotContain(f => f.Severity == Severity.Stop);
         // A job that names a face which is not here is not taken in.
         Should.Throw<Refusal>(() =>
@@ -63,7 +63,7 @@ public sealed class FaceDeskTests : IDisposable
     {
         var row = _desk.Drawer.Faces.TakeIn(Face(2), "Borrowed.ttf");
         var on = Edit(_desk, j => Facts.Write(j, "item/title/face", row.Id));
-        on.Composed.Sheets[0].Scene.Piece("title")!.IsEmpty.ShouldBeFalse();
+        on.Composed.Sheets[0].Scene.Item("title")!.IsEmpty.ShouldBeFalse();
         Should.Throw<Refusal>(() => _desk.Pressing.Press("tidewatcher", new PressPlan(PressKind.X4))).Message
             .ShouldContain("Zilla Slab SemiBold");
         Should.Throw<Refusal>(() => _desk.Pressing.Press("tidewatcher", new(PressKind.X4) { Outlines = true }))
@@ -94,7 +94,7 @@ public sealed class FaceDeskTests : IDisposable
             {
                 var on = Edit(_desk,
                     _ => new Together([new FitText("blurb", fit), new SetWords("blurb", words)], what));
-                on.Composed.Sheets[0].Scene.Piece("blurb").ShouldNotBeNull();
+                on.Composed.Sheets[0].Scene.Item("blurb").ShouldNotBeNull();
                 _ = on.Composed.Findings;
             }
             catch (Refusal r)

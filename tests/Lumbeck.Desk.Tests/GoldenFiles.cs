@@ -19,7 +19,7 @@ public sealed class GoldenFiles : IDisposable
     public void A_data_folder_with_its_packs_and_house_files_can_be_kept_as_it_is_written_today()
     {
         var data = Path.Combine(_folder, "data");
-        var desk = new Desk(data, TimeProvider.System, d =>
+        var desk = new AppServices(data, TimeProvider.System, d =>
         {
             // The demo's pictures, and none of its jobs.
             DemoBench.Load(d);

@@ -25,7 +25,7 @@ public sealed class GoldenTests : IDisposable
         return folder;
     }
 
-    private static string Known(Desk desk, OnBench on)
+    private static string Known(AppServices desk, OnBench on)
     {
         var job = on.Job;
         var items = job.Wraps.Sum(w => w.Takes.Sum(t => t.Items.Count));
@@ -38,7 +38,7 @@ public sealed class GoldenTests : IDisposable
     public void A_data_folder_opens_with_its_jobs_steps_houses_and_files(int form)
     {
         var told = new List<string>();
-        var desk = new Desk(Data(form), TimeProvider.System, told: told.Add);
+        var desk = new AppServices(Data(form), TimeProvider.System, told: told.Add);
         desk.Bench.All().Select(j => Known(desk, j)).ShouldBe(File.ReadAllLines(Golden.Path($"form-{form}/known.txt")));
         desk.Houses.All().Single(h => !h.Ships).House
             .ShouldSatisfyAllConditions(h => h.Name.ShouldBe("Our own house"), h => h.Bleed.Inches.ShouldBe(4));
@@ -55,7 +55,7 @@ public sealed class GoldenTests : IDisposable
             while (desk.Jobs.Steps(on).Back) (on, back) = (desk.Jobs.StepBack(job, "s"), back + 1);
             back.ShouldBeGreaterThan(20);
             on = desk.Jobs.Apply(job, new($"new-{job}", "s", _ => new SetFact(TicketFact.Subtitle, "Opened again")));
-            JobJson.Write(new Desk(desk.Folder, TimeProvider.System).Jobs.Job(job).Job).AsSpan()
+            JobJson.Write(new AppServices(desk.Folder, TimeProvider.System).Jobs.Job(job).Job).AsSpan()
                 .SequenceEqual(JobJson.Write(on.Job))
                 .ShouldBeTrue();
         }
@@ -65,8 +65,8 @@ public sealed class GoldenTests : IDisposable
     [MemberData(nameof(Forms))]
     public async Task Packs_and_house_files_open(int form)
     {
-        var (old, desk) = (new Desk(Data(form), TimeProvider.System),
-            new Desk(Path.Combine(_folder, "new"), TimeProvider.System));
+        var (old, desk) = (new AppServices(Data(form), TimeProvider.System),
+            new AppServices(Path.Combine(_folder, "new"), TimeProvider.System));
         foreach (var pack in Directory.GetFiles(Golden.Path($"form-{form}"), "old-*.zip"))
         {
             await using var file = File.OpenRead(pack);
@@ -87,7 +87,7 @@ public sealed class GoldenTests : IDisposable
     [Fact]
     public async Task A_member_that_is_not_known_is_refused_at_the_door_and_told_in_the_store()
     {
-        var desk = new Desk(Path.Combine(_folder, "one"), TimeProvider.System);
+        var desk = new AppServices(Path.Combine(_folder, "one"), TimeProvider.System);
         var on = desk.Bench.Begin("Strange", Starters.Job(HouseFile.Shipped["tern"], "Strange"), "s", "strange");
         var json = Encoding.UTF8.GetString(JobJson.Write(on.Job))
             .Replace("\"swatches\":", "\"glitter\":3,\"swatches\":", StringComparison.Ordinal);

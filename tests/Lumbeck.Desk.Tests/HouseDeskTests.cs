@@ -6,7 +6,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class HouseDeskTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
     private int _edits;
 
     public HouseDeskTests() => _desk = new(_folder, TimeProvider.System);
@@ -29,7 +29,7 @@ public sealed class HouseDeskTests : IDisposable
         var once = _desk.Houses.Edit("tern-2", id, "pages_max", "600");
         _desk.Houses.Edit("tern-2", id, "pages_max", "700").Tick.ShouldBe(once.Tick);
 
-        var tomorrow = new Desk(_folder, TimeProvider.System);
+        var tomorrow = new AppServices(_folder, TimeProvider.System);
         tomorrow.Houses.Get("corner press").House.PagesMost.ShouldBe(600);
         tomorrow.Houses.Step("tern-2", forward: false).House.PagesMost.ShouldBe(900);
         tomorrow.Houses.Step("tern-2", forward: false).House.Name.ShouldBe("Tern & Tallow, own rules");
@@ -124,7 +124,7 @@ public sealed class HouseDeskTests : IDisposable
         var inside = new InsideFile("reed warbler.pdf", 88, [new(Size.FromMillimetres(126, 196), 88, 1)], false, false);
         var begun = Starters.Job(plover, "", inside).Ticket;
         (begun.Title, begun.Pages, begun.Trim.Show(Unit.Millimetre)).ShouldBe(("reed warbler", 88, "120 × 190 mm"));
-        var demo = new Desk(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
+        var demo = new AppServices(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
         var copy = Starters.Copy(demo.Jobs.Job("calder").Job);
         (copy.Ticket.Title, copy.Ticket.Isbn, copy.Wraps.Count).ShouldBe(("Winter over Calder Sound, copy", null, 2));
         demo.Bench.Begin(copy.Ticket.Title, copy, "tests").Slug.ShouldBe("winter-over-calder-sound-copy");

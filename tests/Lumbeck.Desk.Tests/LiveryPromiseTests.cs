@@ -9,7 +9,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class LiveryPromiseTests(ITestOutputHelper output) : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private Desk Desk => field ??= new(_folder, TimeProvider.System);
+    private AppServices Desk => field ??= new(_folder, TimeProvider.System);
 
     public void Dispose()
     {
@@ -140,7 +140,7 @@ public sealed class LiveryPromiseTests(ITestOutputHelper output) : IDisposable
     private static IEnumerable<string> Overlaps(Job job, ComposedSheet sheet)
     {
         var texts = job.Wraps[sheet.On.Wrap].Take.Items.OfType<TextItem>()
-            .Select(t => (t.Id, Box: sheet.Scene.Piece(t.Id)?.Inked)).Where(t => t.Box is { IsEmpty: false }).ToList();
+            .Select(t => (t.Id, Box: sheet.Scene.Item(t.Id)?.Inked)).Where(t => t.Box is { IsEmpty: false }).ToList();
         return texts.SelectMany((a, n) => texts.Skip(n + 1).Where(b =>
             Math.Min(a.Box!.Value.Right, b.Box!.Value.Right) - Math.Max(a.Box.Value.Left, b.Box.Value.Left) > 0.5
             && Math.Min(a.Box.Value.Bottom, b.Box.Value.Bottom) - Math.Max(a.Box.Value.Top, b.Box.Value.Top) > 0.5)
@@ -171,7 +171,7 @@ public sealed class LiveryPromiseTests(ITestOutputHelper output) : IDisposable
             // Where a paper lies nothing is empty; a field over it is, until something stands on it.
             if (drawn) mark(safe, true);
             foreach (var item in take.Items)
-                if (sheet.Scene.Piece(item.Id) is { Inked: { IsEmpty: false } inked })
+                if (sheet.Scene.Item(item.Id) is { Inked: { IsEmpty: false } inked })
                     mark(inked.ToBox(), item is not RectItem || inked.Bottom - inked.Top < 4);
             if (Largest(full, cells) is var bare && bare > 0.6) yield return $"{panel.Part} {bare:P0} empty";
         }

@@ -8,7 +8,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class LiveryTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
 
     public LiveryTests() => _desk = new(_folder, TimeProvider.System);
 
@@ -76,15 +76,15 @@ public sealed class LiveryTests : IDisposable
             [("spine-mark", Part.Spine, mark), ("portrait", Part.Back, portrait)], ignoreOrder: true);
         // Words on the spine end before the mark begins.
         var sheet = _desk.Jobs.Worked(0, worn).Sheets[0];
-        var foot = sheet.Scene.Piece("spine-mark")!.Inked;
+        var foot = sheet.Scene.Item("spine-mark")!.Inked;
         foreach (var words in worn.Take.Items.OfType<TextItem>().Where(t => t.Hold.Panel == Part.Spine))
-            sheet.Scene.Piece(words.Id)!.Inked.Bottom.ShouldBeLessThan(foot.Top);
+            sheet.Scene.Item(words.Id)!.Inked.Bottom.ShouldBeLessThan(foot.Top);
         // Off again, with what said it; packed, it is there again.
         using var pack = new MemoryStream();
         _desk.Bench.WritePack(_desk.Bench.Begin("Salt", worn, "test"), pack);
         pack.Position = 0;
         using var other = new Folder();
-        var there = new Desk(other.Path, TimeProvider.System);
+        var there = new AppServices(other.Path, TimeProvider.System);
         var unpacked = (await there.Bench.Unpack(pack, "test")).Job;
         unpacked.Ticket.Pictures.ShouldBe([mark, portrait]);
         unpacked.Ticket.Pictures.ShouldAllBe(p => there.Drawer.Pictures.Has(p.Hash));
@@ -106,7 +106,7 @@ public sealed class LiveryTests : IDisposable
     [Fact]
     public void The_back_of_a_notebook_shows_its_own_pages()
     {
-        var desk = new Desk(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
+        var desk = new AppServices(DemoData.In(Path.Combine(_folder, "demo")), TimeProvider.System, DemoBench.Load);
         var hive = new SetFact(TicketFact.Blurb, "").Apply(desk.Jobs.Job("hive").Job);
         var n = 0;
         Job worn(Job job) => EditPipeline.Settle(desk.Liveries.Wear(job, "ledger", 1, null,

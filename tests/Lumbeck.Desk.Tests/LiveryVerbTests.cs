@@ -21,7 +21,7 @@ public sealed class LiveryVerbTests : IDisposable
         Run("livery", "calder", "--livery", "folio", "--colourway", "2")
             .ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(0),
             r => r.Out.ShouldContain("Folio, mist"));
-        var desk = new Desk(Path.Combine(_folder, "data"), TimeProvider.System);
+        var desk = new AppServices(Path.Combine(_folder, "data"), TimeProvider.System);
         // A jacket and the case under it, each with its own.
         var wraps = desk.Jobs.Job("calder").Job.Wraps;
         wraps.Select(w => w.Take.Name).ShouldBe(["Folio", "Folio"]);
@@ -50,7 +50,7 @@ public sealed class LiveryVerbTests : IDisposable
         Run("ticket", "calder", "--set", "category=Poetry", "--set", "pages=many").ShouldSatisfyAllConditions(
             r => r.Exit.ShouldBe(2), r => r.Error.ShouldContain("many"));
         Run("ticket", "calder", "--set", "colour=red").Error.ShouldContain("is no fact and its text: take title");
-        var desk = new Desk(Path.Combine(_folder, "data"), TimeProvider.System);
+        var desk = new AppServices(Path.Combine(_folder, "data"), TimeProvider.System);
         desk.Jobs.Job("calder").Job.Ticket.Category.ShouldBe("Fiction / Islands");
         // One step back takes all of them.
         desk.Jobs.StepBack("calder", "test").Job.Ticket.ShouldSatisfyAllConditions(t => t.Category.ShouldBe(""),
@@ -61,7 +61,7 @@ public sealed class LiveryVerbTests : IDisposable
     public void What_a_livery_has_no_room_for_is_told_with_its_figure()
     {
         var data = Path.Combine(_folder, "data");
-        var desk = new Desk(DemoData.In(data), TimeProvider.System, DemoBench.Load);
+        var desk = new AppServices(DemoData.In(data), TimeProvider.System, DemoBench.Load);
         desk.Jobs.Apply("hive", new(Guid.NewGuid().ToString(), "test",
             _ => new SetFact(TicketFact.Title, new('W', 200))));
         Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();

@@ -37,7 +37,7 @@ public sealed class MendVerbTests : IDisposable
         Run("mend", came, "--job", "pass", "--keep", "--out", left).Out.ShouldSatisfyAllConditions(
             o => o.ShouldContain("By your hand: 102 %, 1 mm to the right"), o =>
                 o.ShouldContain("No page looks other than in the version"));
-        var desk = new Desk(Path.Combine(_folder, "data"), TimeProvider.System);
+        var desk = new AppServices(Path.Combine(_folder, "data"), TimeProvider.System);
         desk.Pressing.Mended(desk.Jobs.Job("pass")).Select(m => MendDesk.Decided(m.Row).Percent).ShouldBe([102m, 102m]);
         // As an inside it is one page of another size.
         Run("mend", came, "--job", "pass", "--inside", "--out", left).ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(1),

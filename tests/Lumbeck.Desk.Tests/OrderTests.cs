@@ -11,7 +11,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class OrderTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
 
     public OrderTests() => _desk = new(DemoData.In(Path.Combine(_folder, "desk")), TimeProvider.System, DemoBench.Load);
 
@@ -29,7 +29,7 @@ public sealed class OrderTests : IDisposable
     /// <summary>Does an order in a folder where nothing else is.</summary>
     private async Task<Made> DoneElsewhere(byte[] file)
     {
-        var there = new Desk(Path.Combine(_folder, Guid.NewGuid().ToString("n")), TimeProvider.System).Pressing;
+        var there = new AppServices(Path.Combine(_folder, Guid.NewGuid().ToString("n")), TimeProvider.System).Pressing;
         return OrderKinds.Do(there, await there.ReadOrder(new MemoryStream(file)), _ => { }, default);
     }
 
@@ -92,7 +92,7 @@ public sealed class OrderTests : IDisposable
         order.Job.ShouldBeNull();
         var made = await DoneElsewhere(File(order));
         made.Name.ShouldBe("salt-road.jpg-grown.jpg");
-        var mark = on.Composed.Sheets[0].Scene.Piece("road")!.Marks.OfType<GrownMark>().Single();
+        var mark = on.Composed.Sheets[0].Scene.Item("road")!.Marks.OfType<GrownMark>().Single();
         var here = _desk.Drawer.Pictures.Grown.Make(mark.How, mark.Wide, preview: false, null, default);
         System.IO.File.ReadAllBytes(made.Path!).ShouldBe(System.IO.File.ReadAllBytes(here));
     }

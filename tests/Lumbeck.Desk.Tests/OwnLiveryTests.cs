@@ -8,7 +8,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class OwnLiveryTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
 
     public OwnLiveryTests() => _desk = new(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
 
@@ -146,7 +146,7 @@ public sealed class OwnLiveryTests : IDisposable
         run("liveries", "--save", "estuary", "--out", file).Exit.ShouldBe(0);
         run("liveries", "--bring", file).Out.ShouldContain("Estuary 2");
         run("livery", "winter-bread", "--livery", "estuary", "--colour", "40 10 0 0").Exit.ShouldBe(0);
-        new Desk(Path.Combine(_folder, "data"), TimeProvider.System).Jobs.Job("winter-bread").Job.Take.Worn!.Livery
+        new AppServices(Path.Combine(_folder, "data"), TimeProvider.System).Jobs.Job("winter-bread").Job.Take.Worn!.Livery
             .ShouldBe("estuary");
         run("livery", "winter-bread", "--livery", "estuary", "--colour", "red").Exit.ShouldBe(2);
         run("starter", "list").Out.ShouldContain("Our paperback 2");

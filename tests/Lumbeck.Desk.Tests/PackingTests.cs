@@ -6,20 +6,20 @@ namespace Lumbeck.Desk.Tests;
 public sealed class PackingTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
 
     public PackingTests() => _desk = new(DemoData.In(Path.Combine(_folder, "one")), TimeProvider.System, DemoBench.Load);
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
-    private static byte[] Pack(Desk desk, string slug)
+    private static byte[] Pack(AppServices desk, string slug)
     {
         using var m = new MemoryStream();
         desk.Bench.WritePack(desk.Jobs.Job(slug), m);
         return m.ToArray();
     }
 
-    private static Task<OnBench> Unpack(Desk desk, byte[] pack) =>
+    private static Task<OnBench> Unpack(AppServices desk, byte[] pack) =>
         desk.Bench.Unpack(new MemoryStream(pack), "test-session");
 
     /// <summary>A table goes with the job whose pages are made of it.</summary>
@@ -33,7 +33,7 @@ public sealed class PackingTests : IDisposable
         var on = _desk.Jobs.Apply("hive", new(Guid.NewGuid().ToString(), "pack", _ => new LayTable("swarms", table)));
         on.Job.Ticket.Pages.ShouldBe(118);
         var pack = Pack(_desk, "hive");
-        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
+        var other = new AppServices(Path.Combine(_folder, "two"), TimeProvider.System);
         var there = await Unpack(other, pack);
         there.Job.Inside!.Run("swarms")!.Table.ShouldBe(table);
         other.Drawer.Tables.Rows(table.Hash)!.Value.Length.ShouldBe(2);
@@ -92,7 +92,7 @@ public sealed class PackingTests : IDisposable
     {
         _desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "pack", _ => new AddTake(0, "another", "another")));
         var pack = Pack(_desk, slug);
-        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
+        var other = new AppServices(Path.Combine(_folder, "two"), TimeProvider.System);
         var on = await Unpack(other, pack);
         on.Slug.ShouldBe(slug);
         JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Jobs.Job(slug).Job));
@@ -122,7 +122,7 @@ public sealed class PackingTests : IDisposable
                 [new(new SwatchPaint("stone"), 0), new(new SwatchPaint("shade", 4000), 10_000)])));
         edit(new FillShape("parapet", new FinishPaint("foil")));
         var pack = Pack(_desk, "orrin");
-        var other = new Desk(Path.Combine(_folder, "four"), TimeProvider.System);
+        var other = new AppServices(Path.Combine(_folder, "four"), TimeProvider.System);
         var on = await Unpack(other, pack);
         JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Jobs.Job("orrin").Job));
         Pack(other, "orrin").ShouldBe(pack);
@@ -210,7 +210,7 @@ public sealed class PackingTests : IDisposable
                 (Spoiled("\"pages\":286", "\"pages\":-3"), "pages"),
                 (Spoiled("\"swatch\":\"moon\"", "\"swatch\":\"gone\""), "out of all range"),
         ];
-        var other = new Desk(Path.Combine(_folder, "three"), TimeProvider.System);
+        var other = new AppServices(Path.Combine(_folder, "three"), TimeProvider.System);
         foreach (var (pack, says) in bad)
             (await Should.ThrowAsync<Refusal>(() => Unpack(other, pack), says)).Message.ShouldContain(says);
         other.Bench.All().ShouldBeEmpty();

@@ -6,7 +6,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class PipelineTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
 
     public PipelineTests() => _desk = new(DemoData.In(Path.Combine(_folder, "one")), TimeProvider.System,
         DemoBench.Load);

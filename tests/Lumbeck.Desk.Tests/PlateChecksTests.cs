@@ -4,7 +4,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class PlateChecksTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
 
     public PlateChecksTests() => _desk = new(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
 
@@ -67,9 +67,9 @@ public sealed class PlateChecksTests : IDisposable
         var heavy = Do("hive", new AddItem(Rect("heavy", Part.Back, Anchor.Middle, 20, Ink.Percent(90, 80, 80, 70))));
         var found = Exactly(heavy, "ink.total").ShouldHaveSingleItem();
         (found.Severity, found.Item).ShouldBe((Severity.Stop, "heavy"));
-        var box = heavy.Composed.Sheets[0].Scene.Piece("heavy")!.Frame.ToBox();
+        var box = heavy.Composed.Sheets[0].Scene.Item("heavy")!.Frame.ToBox();
         ((double)(found.Place!.Value.X - box.X).Millimetres).ShouldBe(0, 0.6);
-        var mended = Do("hive", found.By!);
+        var mended = Do("hive", found.Fix!);
         Exactly(mended, "ink.total").ShouldBeEmpty();
         ((InkPaint)((RectItem)mended.Job.Item("heavy")!).Fill!.Paint!).Ink.K.ShouldBe(7000);
         // Two lawful inks that are multiplied.
@@ -117,7 +117,7 @@ public sealed class PlateChecksTests : IDisposable
         on = Do("tidewatcher", new RemoveItem("smear"), BarcodeItem.PlateField.Set("barcode", false));
         var dark = Exactly(on, "barcode.ink").ShouldHaveSingleItem();
         dark.Severity.ShouldBe(Severity.Stop);
-        Exactly(Do("tidewatcher", dark.By!), "barcode.ink").ShouldBeEmpty();
+        Exactly(Do("tidewatcher", dark.Fix!), "barcode.ink").ShouldBeEmpty();
         // A QR code, with a price add-on beside the bars: both are read.
         on = Do("tidewatcher", new SetPrice(new(14.99m, "USD")),
             BarcodeItem.AddOnField.Set("barcode", ""), BarcodeItem.PercentField.Set("barcode", 90),

@@ -9,7 +9,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class RandomWalkTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
     private readonly IReadOnlyList<Picture> _pictures;
 
     public RandomWalkTests()
@@ -85,14 +85,14 @@ public sealed class RandomWalkTests : IDisposable
     public void Each_mend_removes_its_finding(int seed)
     {
         var job = new RandomJobs(_pictures).Small(seed);
-        foreach (var finding in _desk.Checks.Exactly(_desk.Jobs.Worked(0, job)).Where(f => f.By is not null))
+        foreach (var finding in _desk.Checks.Exactly(_desk.Jobs.Worked(0, job)).Where(f => f.Fix is not null))
         {
-            var after = _desk.Checks.Exactly(_desk.Jobs.Worked(0, finding.By!.Apply(job)));
+            var after = _desk.Checks.Exactly(_desk.Jobs.Worked(0, finding.Fix!.Apply(job)));
             after.ShouldNotContain(
                 f =>
                     f.Id == finding.Id && f.Item == finding.Item && f.Sheet == finding.Sheet
                         && f.Measured == finding.Measured,
-                $"seed {seed}, {finding.Key}: {finding.By}");
+                $"seed {seed}, {finding.Key}: {finding.Fix}");
         }
     }
 
@@ -172,14 +172,14 @@ public sealed class RandomWalkTests : IDisposable
         {
             FillMark f => [f.Ink],
             LineMark l => [l.Ink],
-            SoftMark s => [s.Ink],
-            GlyphMark { Shade: { } run } => run.Stops.Select(s => s.Ink),
+            BlurredMark s => [s.Ink],
+            GlyphMark { Gradient: { } run } => run.Stops.Select(s => s.Ink),
             GlyphMark g => [g.Ink],
-            ShadeMark s => s.Shade.Stops.Select(x => x.Ink),
+            GradientMark s => s.Gradient.Stops.Select(x => x.Ink),
             DrawingMark d => d.Marks.SelectMany(of),
             _ => [],
         };
-        return [.. _desk.Jobs.Worked(0, job).Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks)
+        return [.. _desk.Jobs.Worked(0, job).Sheets.SelectMany(s => s.Scene.Items).SelectMany(p => p.Marks)
             .SelectMany(of)];
     }
 
@@ -192,13 +192,13 @@ public sealed class RandomWalkTests : IDisposable
     {
         var job = new RandomEdits(_pictures).Walk(Begun(seed), new(seed), 80);
         var slug = _desk.Bench.Begin("By chance", job, "walk").Slug;
-        byte[] pack(Desk desk)
+        byte[] pack(AppServices desk)
         {
             using var m = new MemoryStream(); desk.Bench.WritePack(desk.Jobs.Job(slug), m);
             return m.ToArray();
         }
         var first = pack(_desk);
-        var other = new Desk(Path.Combine(_folder, "two"), TimeProvider.System);
+        var other = new AppServices(Path.Combine(_folder, "two"), TimeProvider.System);
         var on = await other.Bench.Unpack(new MemoryStream(first), "walk");
         JobJson.Write(on.Job).ShouldBe(JobJson.Write(_desk.Jobs.Job(slug).Job));
         pack(other).ShouldBe(first);

@@ -28,7 +28,7 @@ public sealed class SpoiltTests : IDisposable
     [Fact]
     public void A_job_or_a_house_whose_state_is_spoilt_says_so_and_all_others_are_there()
     {
-        var desk = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
+        var desk = new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         desk.Houses.Copy("tern");
         desk.Houses.Copy("plover");
         Sql("UPDATE revision SET state = x'0102', apart = 0 WHERE job = (SELECT id FROM job WHERE slug = 'hive')");
@@ -48,7 +48,7 @@ public sealed class SpoiltTests : IDisposable
     [Fact]
     public void A_face_whose_file_is_gone_keeps_no_other_job_away_and_brought_in_again_it_is_back()
     {
-        var desk = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
+        var desk = new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         var row = desk.Drawer.Faces.TakeIn(Face(), "Mine.ttf");
         desk.Jobs.Apply("tidewatcher", new("set-it-in-mine", "s", j => Facts.Write(j, "item/title/face", row.Id)));
         File.Delete(desk.Drawer.Faces.PathOf(row.Hash));
@@ -63,13 +63,13 @@ public sealed class SpoiltTests : IDisposable
     [Fact]
     public void What_one_program_brings_the_others_see_at_once()
     {
-        var (one, two) = (new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load),
-            new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load));
+        var (one, two) = (new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load),
+            new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load));
         var row = two.Drawer.Faces.TakeIn(Face(), "Mine.ttf");
         two.Jobs.Apply("tidewatcher", new("set-it-in-mine", "s", j => Facts.Write(j, "item/title/face", row.Id)));
         one.Bench.Places().ShouldAllBe(p => p.Job != null);
         FaceId.TryParse(row.Id, out var face).ShouldBeTrue();
-        one.Jobs.Job("tidewatcher").Composed.Sheets[0].Scene.Piece("title")!.Marks.OfType<GlyphMark>()
+        one.Jobs.Job("tidewatcher").Composed.Sheets[0].Scene.Item("title")!.Marks.OfType<GlyphMark>()
             .ShouldContain(g => g.Face == face);
     }
 
@@ -88,7 +88,7 @@ public sealed class SpoiltTests : IDisposable
     [InlineData(true)]
     public void A_queue_that_is_junk_is_put_aside_and_told_and_the_program_begins(bool within)
     {
-        _ = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
+        _ = new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         SqliteConnection.ClearAllPools();
         var work = Path.Combine(_folder, "work.db");
         foreach (var left in (string[])[work + "-wal", work + "-shm"]) File.Delete(left);
@@ -97,7 +97,7 @@ public sealed class SpoiltTests : IDisposable
             : "no database, but long enough to be one"u8.ToArray();
         File.WriteAllBytes(work, junk);
         var told = new List<string>();
-        var desk = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load, told: told.Add);
+        var desk = new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load, told: told.Add);
         told.ShouldHaveSingleItem().ShouldContain("work.db.damaged-1");
         File.ReadAllBytes(work + ".damaged-1").ShouldBe(junk);
         desk.Bench.All().Count.ShouldBe(9);
@@ -111,7 +111,7 @@ public sealed class SpoiltTests : IDisposable
         Put("keys/key-1.xml", "<!DOCTYPE key [<!ENTITY a 'b'>]><key>&a;</key>");
         var good = Put("keys/key-2.xml", "<key id=\"2\"/>");
         var told = new List<string>();
-        _ = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load, told: told.Add);
+        _ = new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load, told: told.Add);
         told.Count.ShouldBe(2);
         File.Exists(key).ShouldBeFalse();
         File.Exists(key + ".damaged-1").ShouldBeTrue();
@@ -122,11 +122,11 @@ public sealed class SpoiltTests : IDisposable
     public void A_database_that_is_missing_beside_a_full_folder_or_is_none_is_said_and_nothing_is_written()
     {
         Put("pictures/" + new string('a', 64));
-        var said = Should.Throw<Refusal>(() => new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load));
+        var said = Should.Throw<Refusal>(() => new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load));
         said.Message.ShouldContain("lumbeck.db is missing from it, and pictures in it are not empty");
         Directory.GetFiles(_folder).ShouldBeEmpty();
         var database = Put("lumbeck.db", "no database, but long enough to be one");
-        Should.Throw<Refusal>(() => new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load))
+        Should.Throw<Refusal>(() => new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load))
             .Message.ShouldContain("is damaged");
         File.ReadAllText(database).ShouldStartWith("no database");
     }
@@ -136,12 +136,12 @@ public sealed class SpoiltTests : IDisposable
     {
         Put("lumbeck.db", "");
         Put("work.db", "a queue");
-        Should.Throw<Refusal>(() => new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load))
+        Should.Throw<Refusal>(() => new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load))
             .Message.ShouldContain("lumbeck.db in it is empty (0 bytes), and nothing is begun anew over it: bring it back");
         new FileInfo(Path.Combine(_folder, "lumbeck.db")).Length.ShouldBe(0);
         // One that ended in its first moment left nothing that was kept.
         File.Delete(Path.Combine(_folder, "work.db"));
-        new Desk(_folder, TimeProvider.System, DemoBench.Load).Bench.All().Count.ShouldBe(9);
+        new AppServices(_folder, TimeProvider.System, DemoBench.Load).Bench.All().Count.ShouldBe(9);
     }
 
     [Fact]
@@ -149,7 +149,7 @@ public sealed class SpoiltTests : IDisposable
     public void The_folder_and_what_is_in_it_are_the_owner_s_alone()
     {
         File.SetUnixFileMode(_folder, (UnixFileMode)0b111_111_111);
-        _ = new Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
+        _ = new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         File.GetUnixFileMode(_folder).ShouldBe((UnixFileMode)0b111_000_000);
         File.GetUnixFileMode(Path.Combine(_folder, "keys")).ShouldBe((UnixFileMode)0b111_000_000);
         Directory.GetFiles(_folder).Where(f => !f.EndsWith(".lock", StringComparison.Ordinal))
@@ -194,7 +194,7 @@ public sealed class SpoiltTests : IDisposable
     [Fact]
     public void Houses_put_away_do_not_count()
     {
-        var desk = new Desk(_folder, TimeProvider.System);
+        var desk = new AppServices(_folder, TimeProvider.System);
         for (var n = 0; n < 210; n++) desk.Houses.PutAway(desk.Houses.Copy("tern").House.Id);
         desk.Houses.Copy("tern").House.Name.ShouldBe("Tern & Tallow, own rules");
         desk.Houses.Away().Count.ShouldBe(210);

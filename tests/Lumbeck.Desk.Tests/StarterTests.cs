@@ -4,7 +4,7 @@ namespace Lumbeck.Desk.Tests;
 public sealed class StarterTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-    private readonly Desk _desk;
+    private readonly AppServices _desk;
 
     public StarterTests() => _desk = new(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
 
@@ -77,7 +77,7 @@ public sealed class StarterTests : IDisposable
     private sealed class Elsewhere : IDisposable
     {
         private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
-        public Desk Desk => field ??= new(_folder, TimeProvider.System);
+        public AppServices Desk => field ??= new(_folder, TimeProvider.System);
         public void Dispose()
         {
             Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();

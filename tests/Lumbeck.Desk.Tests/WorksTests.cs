@@ -23,7 +23,7 @@ public sealed class WorksTests : IDisposable
     }
 
     /// <summary>What an owner is told.</summary>
-    private sealed class Heard : ILogger<Works>
+    private sealed class Heard : ILogger<WorkQueue>
     {
         public System.Collections.Concurrent.ConcurrentQueue<string> Told { get; } = new();
         public IDisposable? BeginScope<TState>(TState state) where TState : notnull => null;
@@ -34,9 +34,9 @@ public sealed class WorksTests : IDisposable
 
     private readonly Heard _log = new();
 
-    private Works Begun()
+    private WorkQueue Begun()
     {
-        var works = new Works(_store, _log);
+        var works = new WorkQueue(_store, _log);
         works.Start(
         [
             new("wait", (_, told, cancel) =>
@@ -277,11 +277,11 @@ public sealed class WorksTests : IDisposable
             new("count", (piece, _, _) => { done.Add(piece.Of); return ""; }),
             new("wait", (piece, _, cancel) => { _go.Wait(cancel); done.Add(piece.Of); return ""; }),
         ];
-        using var one = new Works(new WorkStore(_folder, TimeProvider.System));
+        using var one = new WorkQueue(new WorkStore(_folder, TimeProvider.System));
         one.Start(kinds);
         var held = one.Add("wait", "salt", "held", "Held");
         Until(() => one.Find(held)!.State == "running");
-        using var two = new Works(new WorkStore(_folder, TimeProvider.System));
+        using var two = new WorkQueue(new WorkStore(_folder, TimeProvider.System));
         two.Start(kinds);
         var ids = Enumerable.Range(0, 60).Select(n => (n % 2 == 0 ? one : two).Add("count", "salt", $"{n}", "Piece"))
             .ToList();
@@ -307,7 +307,7 @@ public sealed class WorksTests : IDisposable
     [Fact]
     public void A_press_run_left_in_the_midst_leaves_no_file_and_one_that_is_not_is_in_the_register()
     {
-        var desk = new Desk(DemoData.In(Path.Combine(_folder, "desk")), TimeProvider.System, DemoBench.Load);
+        var desk = new AppServices(DemoData.In(Path.Combine(_folder, "desk")), TimeProvider.System, DemoBench.Load);
         desk.Pressing.StartWorks();
         var on = desk.Jobs.Job("calder");
         // Left from within: the first that is told of it ends it.
@@ -326,7 +326,7 @@ public sealed class WorksTests : IDisposable
     [Fact]
     public void Grown_edges_are_made_beside_the_page_and_what_nobody_wants_any_more_is_left()
     {
-        var desk = new Desk(DemoData.In(Path.Combine(_folder, "desk")), TimeProvider.System, DemoBench.Load);
+        var desk = new AppServices(DemoData.In(Path.Combine(_folder, "desk")), TimeProvider.System, DemoBench.Load);
         OnBench apply(Edit e) => desk.Jobs.Apply("trouble", new(Guid.NewGuid().ToString(), "grow", _ => e));
         desk.Pressing.GrowBeside(apply(new GrowPicture("road", new(GrowWay.Synthesis))));
         var first = desk.Pressing.Works.Of("trouble", "").Single();
@@ -336,7 +336,7 @@ public sealed class WorksTests : IDisposable
         desk.Pressing.GrowBeside(on);
         desk.Pressing.Works.Find(first.Id)!.State.ShouldBe("left");
         desk.Pressing.StartWorks();
-        var mark = on.Composed.Sheets[0].Scene.Piece("road")!.Marks.OfType<GrownMark>().Single();
+        var mark = on.Composed.Sheets[0].Scene.Item("road")!.Marks.OfType<GrownMark>().Single();
         Until(() => desk.Drawer.Pictures.Grown.Has(mark));
         desk.Pressing.GrowBeside(on);
         Until(() => desk.Pressing.Works.Unfinished("trouble").Count == 0);
@@ -349,7 +349,7 @@ public sealed class WorksTests : IDisposable
     [Fact]
     public void The_job_in_trouble_has_each_of_its_troubles_found()
     {
-        var found = new Desk(DemoData.In(Path.Combine(_folder, "desk")), TimeProvider.System, DemoBench.Load)
+        var found = new AppServices(DemoData.In(Path.Combine(_folder, "desk")), TimeProvider.System, DemoBench.Load)
             .Jobs.Job("trouble")
             .Composed.Findings.Where(f => f.Severity == Severity.Stop).Select(f => (f.Id, f.Item)).ToList();
         foreach (var trouble in ((string, string?)[])[("ground.coverage", null), ("zone.fold", "line"),

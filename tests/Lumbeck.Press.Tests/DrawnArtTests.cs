@@ -75,7 +75,7 @@ public sealed class DrawnArtTests(RandomDesk random) : IClassFixture<RandomDesk>
                     }))));
             var on = random.On(job);
             var scene = on.Composed.Sheets[0].Scene;
-            var marks = scene.Pieces[1].Marks.Sum(Points);
+            var marks = scene.Items[1].Marks.Sum(Points);
             marks.ShouldBeInRange(100, 60_000, $"{word} on {binding}");
             foreach (var (part, from, to) in ((Part, double, double)[])[(Part.Front, 0.06, 0.3),
                 (Part.Back, 0.06, 0.4)])
@@ -161,7 +161,7 @@ public sealed class DrawnArtTests(RandomDesk random) : IClassFixture<RandomDesk>
     {
         FillMark f => f.Shape.Points.Length / 2,
         LineMark l => l.Shape.Points.Length / 2,
-        ShadeMark s => s.Shape.Points.Length / 2,
+        GradientMark s => s.Shape.Points.Length / 2,
         DrawingMark d => d.Marks.Sum(Points),
         RepeatedMark r => r.Symbol.Sum(Points),
         _ => 0,

@@ -39,10 +39,10 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
         red.Ink.ShouldBe(Ink.Percent(0, 100, 100, 0));
         red.Shape.Bounds.ShouldBe(new Bounds(400, 200, 1200, 600));
         ((LineMark)marks[1]).Width.ShouldBe(240, 0.01);
-        ((ShadeMark)marks[2]).Shade
-            .ShouldSatisfyAllConditions(s => s.Way.At(s.X0, s.Y0).X.ShouldBe(0),
-                s => s.Way.At(s.X1, s.Y1).X.ShouldBe(4000), s => s.Stops.Length.ShouldBe(2));
-        ((FillMark)marks[3]).Shape.Strokes.ShouldContain(Stroke.Quad);
+        ((GradientMark)marks[2]).Gradient
+            .ShouldSatisfyAllConditions(s => s.Transform.At(s.X0, s.Y0).X.ShouldBe(0),
+                s => s.Transform.At(s.X1, s.Y1).X.ShouldBe(4000), s => s.Stops.Length.ShouldBe(2));
+        ((FillMark)marks[3]).Shape.Strokes.ShouldContain(PathVerb.Quad);
         ((DrawingMark)marks[4]).Marks.Single().ShouldBeOfType<FillMark>().EvenOdd.ShouldBeTrue();
     }
 
@@ -148,13 +148,13 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
         };
         job = new AddItem(item).Apply(job);
         var composed = pressed.Desk.Jobs.Worked(0, job);
-        var mark = composed.Sheets[0].Scene.Piece("d")!.Marks.Single().ShouldBeOfType<DrawingMark>();
+        var mark = composed.Sheets[0].Scene.Item("d")!.Marks.Single().ShouldBeOfType<DrawingMark>();
         var disc = mark.Marks.Single().ShouldBeOfType<FillMark>();
         (disc.Shape.Bounds.Right - disc.Shape.Bounds.Left).ShouldBe(0.4 * 4 * 72, 0.5);
         composed.Findings.ShouldNotContain(f => f.Id == "picture.resolution");
         var tiled = pressed.Desk.Jobs.Worked(0,
-            new TilePicture("d", new(TileLay.Brick, Length.FromInches(1))).Apply(job))
-            .Sheets[0].Scene.Piece("d")!.Marks.Single()
+            new TilePicture("d", new(TilingMode.Brick, Length.FromInches(1))).Apply(job))
+            .Sheets[0].Scene.Item("d")!.Marks.Single()
             .ShouldBeOfType<DrawingMark>();
         tiled.Marks.Length.ShouldBeGreaterThan(15);
         var file = pressed.Press(job, "drawn.pdf");

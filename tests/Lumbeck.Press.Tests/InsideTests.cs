@@ -126,7 +126,7 @@ public sealed class InsideTests : IDisposable
     [Fact]
     public async Task An_inside_is_read_from_the_disk_and_not_kept_and_one_over_the_limit_is_refused()
     {
-        var desk = new Desk.Desk(DemoData.In(_folder["data"]), TimeProvider.System, DemoBench.Load);
+        var desk = new Desk.AppServices(DemoData.In(_folder["data"]), TimeProvider.System, DemoBench.Load);
         await using (var upload = File.OpenRead(Pdf("book.pdf",
             Enumerable.Repeat(("/MediaBox [0 0 378 576]", Ink), 10))))
             (await InsideDesk.ReadInside(desk.Drawer, upload, "../..\\C:\\books\\Bo\u0001ok.pdf", default))

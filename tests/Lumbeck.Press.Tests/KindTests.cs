@@ -55,7 +55,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         (media[2] > bleed[2] - bleed[0] + 1).ShouldBe(rules.Marks != Marks.None);
         // The barcode is read from the page's pixels.
         var picture = pressed.Folder[Path.GetFileNameWithoutExtension(file)];
-        var (code, margin) = (on.Composed.Sheets[0].Scene.Piece("barcode")!.Frame, bleed[0]);
+        var (code, margin) = (on.Composed.Sheets[0].Scene.Item("barcode")!.Frame, bleed[0]);
         string px(double points) => ((int)(points / 72 * 300)).ToString(CultureInfo.InvariantCulture);
         Tool.Run("pdftoppm", "-r", "300", "-f", "1", "-l", "1", "-gray", "-singlefile", "-x",
             px(margin + code.Left - 20), "-y", px(margin + code.Top - 20), "-W", px(code.Right - code.Left + 40), "-H",

@@ -43,7 +43,7 @@ public sealed class OutlineTests(RandomDesk random) : IClassFixture<RandomDesk>
         }
     }
 
-    private static bool IsClosed(Outline o) => o.Strokes[^1] == Stroke.Close;
+    private static bool IsClosed(Outline o) => o.Strokes[^1] == PathVerb.Close;
 
     private static int Lines(Core.Art.Sketches.Drawn d) => d switch
     {
@@ -76,11 +76,11 @@ public sealed class OutlineTests(RandomDesk random) : IClassFixture<RandomDesk>
         var pages = new List<Scene>();
         void page(Pattern paper) =>
             pages.Add(random.On(new LayPaper(paper).Apply(Bare())).Composed.Sheets[0].Scene);
-        var motif = (OwnMotif)Papers.Kinds.First(k => k is OwnMotif) with { Motif = gull, Lay = MotifLay.Thrown };
+        var motif = (OwnMotif)PatternShelf.Kinds.First(k => k is OwnMotif) with { Motif = gull, Lay = MotifLay.Thrown };
         page(motif);
-        pages[0].Pieces[0].Marks.OfType<RepeatedMark>().ShouldHaveSingleItem("a file holds it once");
+        pages[0].Items[0].Marks.OfType<RepeatedMark>().ShouldHaveSingleItem("a file holds it once");
         page(motif with { InPaints = true, Paints = Inks });
-        foreach (var (n, kind) in Papers.Kinds.Where(k => k is TossedLeaves or Scales or Hexagons or ContourLines).Index())
+        foreach (var (n, kind) in PatternShelf.Kinds.Where(k => k is TossedLeaves or Scales or Hexagons or ContourLines).Index())
             page(kind with
             {
                 Outlined = Length.FromPoints(1.25m),
@@ -107,7 +107,7 @@ public sealed class OutlineTests(RandomDesk random) : IClassFixture<RandomDesk>
     [InlineData(MotifLay.Thrown)]
     public void A_motif_lies_where_it_does_however_much_is_asked_for(MotifLay lay)
     {
-        var paper = (OwnMotif)Papers.Kinds.First(k => k is OwnMotif) with
+        var paper = (OwnMotif)PatternShelf.Kinds.First(k => k is OwnMotif) with
         {
             Lay = lay,
             Turn = 17,

@@ -55,8 +55,8 @@ public sealed class PainterTests(Pressed pressed) : IClassFixture<Pressed>
         var on = pressed.Desk.Jobs.Job("tidewatcher");
         var outlined = on.Composed.Sheets[0].Scene with
         {
-            Pieces = [.. on.Composed.Sheets[0]
-                .Scene.Pieces.Select(p => p with { Marks = [.. p.Marks.SelectMany(Outlined)] })],
+            Items = [.. on.Composed.Sheets[0]
+                .Scene.Items.Select(p => p with { Marks = [.. p.Marks.SelectMany(Outlined)] })],
         };
         var file = pressed.Folder["outlined.pdf"];
         using (var s = File.Create(file))

@@ -7,9 +7,9 @@ namespace Lumbeck.Press.Tests;
 public sealed class PaperTests(Pressed pressed) : IClassFixture<Pressed>
 {
     /// <summary>A maker's own motif draws what it is given, and is tried where one is.</summary>
-    public static TheoryData<string> Words() => [.. Papers.All.Where(p => p.First is not OwnMotif).Select(p => p.Word)];
+    public static TheoryData<string> Words() => [.. PatternShelf.All.Where(p => p.First is not OwnMotif).Select(p => p.Word)];
 
-    private static Pattern Of(string word) => Papers.All.First(p => p.Word == word).First;
+    private static Pattern Of(string word) => PatternShelf.All.First(p => p.Word == word).First;
 
     /// <summary>Random settings within their ranges.</summary>
     private static Pattern Random(Pattern kind, Chance r)
@@ -76,7 +76,7 @@ public sealed class PaperTests(Pressed pressed) : IClassFixture<Pressed>
         };
         var marks = PatternDrawing.Draw(paper, [], 0, 0, window).ToImmutableArray();
         var whole = new Bounds(0, 0, 100, 100);
-        var piece = new Piece("paper", Part.Sheet, Affine.Move(-x, -y), marks, whole, whole, Clipped: true);
+        var piece = new DrawnItem("paper", Part.Sheet, Affine.Move(-x, -y), marks, whole, whole, Clipped: true);
         var sheet = pressed.Desk.Jobs.Job("tidewatcher").Composed.Sheets[0].Sheet;
         return pressed.Desk.Drawer.PlatesOf(HouseFile.Shipped["tern"]).Paint(new Scene(sheet, [piece]), whole, 100)
             .Inks.Where((_, i) => i % 4 == 3).ToArray();
@@ -91,7 +91,7 @@ public sealed class PaperTests(Pressed pressed) : IClassFixture<Pressed>
         var job = new LayPaper(paper)
             .Apply(on.Job with { Wraps = [.. on.Job.Wraps.Select(w => w.With(w.Take with { Items = [] }))] });
         var composed = pressed.Desk.Jobs.Worked(on.Revision, job);
-        var points = composed.Sheets[0].Scene.Pieces[0].Marks.Sum(Points);
+        var points = composed.Sheets[0].Scene.Items[0].Marks.Sum(Points);
         points.ShouldBeLessThan(60_000, "points of paths on a sheet");
         var file = pressed.Folder[$"paper-{word}.pdf"];
         using (var s = File.Create(file))

@@ -19,7 +19,7 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
     private Task<Picture> TakeIn(byte[] file, string name) =>
         pressed.Desk.Drawer.Pictures.TakeIn(new MemoryStream(file), name, TestContext.Current.CancellationToken);
 
-    private static Job With(Desk.Desk desk, params PictureItem[] items) =>
+    private static Job With(Desk.AppServices desk, params PictureItem[] items) =>
         items.Aggregate(Starters.Job(desk.Jobs.Job("tidewatcher").Job.Ticket.House, "Pictures"),
             (j, i) => new AddItem(i).Apply(j));
 
@@ -201,7 +201,7 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         var painter = new Svg.SvgPainter(desk.Drawer.Shelf, desk.Drawer.ColourOf(job.Ticket.House), new Here(),
             new PictureData(desk.Drawer.Pictures, Colour.PressCondition.Of(job.Ticket.House)));
         var scene = SceneBuilder.Build(job, job.Sheets()[0], desk.Drawer.Shelf);
-        var piece = XElement.Parse(painter.Piece(scene.Piece("p")!));
+        var piece = XElement.Parse(painter.Piece(scene.Item("p")!));
         piece.Descendants("image").Single().Attribute("href")!.Value.ShouldBe("/here/" + picture.Hash);
         piece.Descendants("clipPath").Count().ShouldBe(1);
         var alone = XDocument.Parse(painter.Picture(scene)).Descendants().Single(e => e.Name.LocalName == "image")

@@ -184,10 +184,10 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
                 new GrowPicture("grown", new(GrowWay.Mirror)),
             new AddItem(at("turned", Part.Front, HoldBox.Face, Anchor.Top, 2, 1.5) with { Turned = 30,
                 Shape = Outlined.Ellipse, Flip = Flip.Across, Opacity = 60 }),
-            new AddItem(at("tiles", Part.Back, HoldBox.Face, Anchor.Top, 4, 2.4) with { Tiling = new(TileLay.Mirrored,
+            new AddItem(at("tiles", Part.Back, HoldBox.Face, Anchor.Top, 4, 2.4) with { Tiling = new(TilingMode.Mirrored,
                 Length.FromInches(0.9m), 20, 10) }),
             new AddItem(at("bricks", Part.Back, HoldBox.Face, Anchor.Middle, 4,
-                2.4) with { Tiling = new(TileLay.Brick, Length.FromInches(1.3m)) }),
+                2.4) with { Tiling = new(TilingMode.Brick, Length.FromInches(1.3m)) }),
         ];
         var job = edits.Aggregate(Begun(), (j, e) => e.Apply(j));
         Coverage.Bare(job.Take, job.Geometry().Sheet, job.Geometry().Sheet.Panel(Part.Front)!.Edge).ShouldBeEmpty();

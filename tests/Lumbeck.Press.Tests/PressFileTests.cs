@@ -72,7 +72,7 @@ public sealed partial class PressFileTests(Pressed pressed) : IClassFixture<Pres
     {
         var faces = Tool.Run("pdffonts", pressed.File).Split('\n', StringSplitOptions.RemoveEmptyEntries)[2..];
         faces.Length.ShouldBe(pressed.Desk.Jobs.Job("tidewatcher").Composed.Sheets[0]
-            .Scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct().Count());
+            .Scene.Items.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct().Count());
         faces.ShouldAllBe(f => Regex.IsMatch(f, @"^[A-Z]{6}\+\S+\s+CID TrueType\s+Identity-H\s+yes yes yes"));
     }
 

@@ -68,7 +68,7 @@ public sealed class PressSafeTests(RandomDesk random) : IClassFixture<RandomDesk
         }
         var finding = Found(job, "paper.line").ShouldNotBeNull();
         thinnest(job).ShouldBeLessThan(0.5);
-        var mended = finding.By!.Apply(job);
+        var mended = finding.Fix!.Apply(job);
         Found(mended, "paper.line").ShouldBeNull();
         thinnest(mended).ShouldBeGreaterThan(0.65);
     }
@@ -78,8 +78,8 @@ public sealed class PressSafeTests(RandomDesk random) : IClassFixture<RandomDesk
     public void Beating_lines_lie_as_close_on_the_plate_as_the_rule_says_until_they_are_mended()
     {
         var tint = new InkPaint(Ink.Percent(0, 0, 0, 40));
-        var close = Papers.Kinds.Select(k => k with { Scale = 40, Paints = [.. k.Paints.Select(_ => tint)] })
-            .First(k => k is not (OwnMotif or WoodGrain) && Found(Laid(null, k), "paper.beats") is { By: not null });
+        var close = PatternShelf.Kinds.Select(k => k with { Scale = 40, Paints = [.. k.Paints.Select(_ => tint)] })
+            .First(k => k is not (OwnMotif or WoodGrain) && Found(Laid(null, k), "paper.beats") is { Fix: not null });
         double nearest(Job j)
         {
             var (ink, wide) = Plate(j, 3, 30, Fine);
@@ -89,7 +89,7 @@ public sealed class PressSafeTests(RandomDesk random) : IClassFixture<RandomDesk
         }
         var job = Laid(null, close);
         var before = nearest(job);
-        var mended = Found(job, "paper.beats")!.By!.Apply(job);
+        var mended = Found(job, "paper.beats")!.Fix!.Apply(job);
         Found(mended, "paper.beats").ShouldBeNull();
         before.ShouldBeLessThan(0.6, close.Kind);
         nearest(mended).ShouldBeGreaterThan(before * 1.2, close.Kind);
@@ -133,7 +133,7 @@ public sealed class PressSafeTests(RandomDesk random) : IClassFixture<RandomDesk
             Width = Span.Full,
             Height = Span.Full,
             Picture = slope,
-            Tiling = new(TileLay.Straight, Length.FromMillimetres(20)),
+            Tiling = new(TilingMode.Straight, Length.FromMillimetres(20)),
         }).Apply(Laid(null, null));
         int jump(Job j)
         {
@@ -145,7 +145,7 @@ public sealed class PressSafeTests(RandomDesk random) : IClassFixture<RandomDesk
         }
         var finding = Seam(job).ShouldNotBeNull();
         jump(job).ShouldBeGreaterThan(60);
-        var mended = finding.By!.Apply(job);
+        var mended = finding.Fix!.Apply(job);
         jump(mended).ShouldBeLessThan(20);
         Seam(mended).ShouldBeNull();
     }

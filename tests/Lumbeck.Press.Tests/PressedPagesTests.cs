@@ -14,7 +14,7 @@ public sealed class PagesDesk : IDisposable
     public PagesDesk() => Desk = new(DemoData.In(Folder["data"]), TimeProvider.System, DemoBench.Load);
 
     public Folder Folder { get; } = new();
-    public Desk.Desk Desk { get; }
+    public Desk.AppServices Desk { get; }
 
     public string Write(OnBench on, PressPlan plan)
     {
@@ -171,7 +171,7 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
             var plan = on.Composed.Pages!;
             var page = plan.Page(1);
             var scene = PageScene.Of(plan, page, pages.Desk.Drawer.PageArtOf(on.Job));
-            var first = scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().MinBy(m => m.Y)!;
+            var first = scene.Items.SelectMany(p => p.Marks).OfType<GlyphMark>().MinBy(m => m.Y)!;
             first.X.ShouldBeGreaterThan(page.Surface.Size.Width.Points / 2, $"{language} {heading}");
         }
     }
@@ -194,7 +194,7 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
                     first => first with { Paints = [.. first.Paints.Select(_ => paint())] }) with
                 {
                     Behind = r.From(0, 2) == 0
-                        ? new(paint(), r.Of<Pattern?>(null, Papers.Kinds[r.From(0, Papers.Kinds.Length - 1)]))
+                        ? new(paint(), r.Of<Pattern?>(null, PatternShelf.Kinds[r.From(0, PatternShelf.Kinds.Length - 1)]))
                         : null,
                     Backs = r.Of<Backs>(Backs.Pages, Backs.Pages, Backs.Solid, Backs.Note),
                         BackNote = "Back of {title}", Tab = r.From(0, 2) == 0,

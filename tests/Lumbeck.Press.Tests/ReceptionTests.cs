@@ -21,7 +21,7 @@ public sealed class GoodFiles : IDisposable
     }
 
     public Folder Folder { get; } = new();
-    public Desk.Desk Desk { get; }
+    public Desk.AppServices Desk { get; }
     public OnBench Hive { get; }
     public OnBench Light { get; }
     public string X1a { get; }

@@ -130,7 +130,7 @@ public sealed class SymbolTests(RandomDesk random) : IClassFixture<RandomDesk>
     public void Every_paper_prints_as_it_is_seen()
     {
         var pages = new List<Scene>();
-        foreach (var (n, kind) in Sweep.Spread(Papers.Kinds.Index(), every: 3, from: 2))
+        foreach (var (n, kind) in Sweep.Spread(PatternShelf.Kinds.Index(), every: 3, from: 2))
         {
             Paint[] inks = [new InkPaint(Ink.Percent(0, 80, 60, 0)), new InkPaint(Ink.Percent(90, 20, 0, 10)),
                 new InkPaint(Ink.Black)];

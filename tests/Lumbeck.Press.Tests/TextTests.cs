@@ -183,7 +183,7 @@ public sealed partial class TextTests
         // As the browser places them: each use's own offset, then its group's, then the piece's.
         var svg = System.Xml.Linq.XElement.Parse(new Svg.SvgPainter(Shelf,
             new Colour.PressColour(Colour.PressCondition.Of(job.Ticket.House)))
-            .Piece(scene.Piece("t")!));
+            .Piece(scene.Item("t")!));
         var shown = new List<(string Id, double X, double Y)>();
         var piece = Transform(svg);
         foreach (var g in svg.Elements("g"))

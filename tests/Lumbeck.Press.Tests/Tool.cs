@@ -72,10 +72,10 @@ public sealed class Pressed : IDisposable
     }
 
     public Folder Folder { get; } = new();
-    public Desk.Desk Desk { get; }
+    public Desk.AppServices Desk { get; }
     public string File { get; }
 
-    public static void Write(Desk.Desk desk, OnBench on, string file)
+    public static void Write(Desk.AppServices desk, OnBench on, string file)
     {
         using var s = System.IO.File.Create(file);
         desk.Pressing.WritePress(on, new(PressKind.X4) { Marks = false }, s);

@@ -65,9 +65,9 @@ public sealed class Browser : IDisposable
     public Server Server { get; }
 
     /// <summary>The server's data, read beside it.</summary>
-    public Desk.Desk Desk => _desk ??= new(Data, TimeProvider.System);
+    public Desk.AppServices Desk => _desk ??= new(Data, TimeProvider.System);
 
-    private Desk.Desk? _desk;
+    private Desk.AppServices? _desk;
 
     public string Data { get; }
     public string Downloads { get; }

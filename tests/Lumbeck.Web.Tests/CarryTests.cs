@@ -42,7 +42,7 @@ public sealed class CarryTests(Browser browser)
         Value("title-rule-panel").ShouldBe("front");
         var rule = browser.Desk.Jobs.Job("tidewatcher");
         var face = rule.Composed.Geometry.Sheet.Panel(Part.Front)!.Face;
-        var frame = rule.Composed.Sheets[0].Scene.Piece("title-rule")!.Frame;
+        var frame = rule.Composed.Sheets[0].Scene.Item("title-rule")!.Frame;
         ((frame.Left + frame.Right) / 2).ShouldBe(face.X.Points + (face.Width.Points / 2), 0.01);
         browser.Count("#carried").ShouldBe(0);
         // The art lies where the server says, with nothing of the hand's left on it.

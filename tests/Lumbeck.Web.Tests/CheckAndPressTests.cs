@@ -11,7 +11,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("another browser")]
 public sealed class CheckAndPressTests(Browser browser)
 {
-    private Desk.Desk Desk => browser.Desk;
+    private Desk.AppServices Desk => browser.Desk;
 
     private void Back(int steps)
     {

@@ -14,7 +14,7 @@ public sealed class HandTests(Browser browser)
     private OnBench Saved(string slug = Slug) =>
         browser.Desk.Jobs.Job(slug);
 
-    private static Bounds Frame(OnBench on, string item) => on.Composed.SheetOf(item).Scene.Piece(item)!.Frame;
+    private static Bounds Frame(OnBench on, string item) => on.Composed.SheetOf(item).Scene.Item(item)!.Frame;
 
     private static double Mm(double points) => points * 25.4 / 72;
 

@@ -6,7 +6,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class InsideScreenTests(Browser browser)
 {
-    private Lumbeck.Desk.Desk Desk => browser.Desk;
+    private Lumbeck.Desk.AppServices Desk => browser.Desk;
 
     private Job Job(string slug) => Desk.Jobs.Job(slug).Job;
 
@@ -16,7 +16,7 @@ public sealed class InsideScreenTests(Browser browser)
         var folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
         try
         {
-            var job = new Lumbeck.Desk.Desk(DemoData.In(folder), TimeProvider.System, DemoBench.Load).Jobs.Job(of).Job;
+            var job = new Lumbeck.Desk.AppServices(DemoData.In(folder), TimeProvider.System, DemoBench.Load).Jobs.Job(of).Job;
             var slug = $"{of}-{Guid.NewGuid():n}"[..20];
             Desk.Bench.Begin(job.Ticket.Title, job, "test", slug);
             return slug;

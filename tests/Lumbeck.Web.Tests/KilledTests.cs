@@ -27,7 +27,7 @@ public sealed class KilledTests(OneServer one) : IClassFixture<OneServer>
 
         one.Again();
         using var after = await one.Server.Tab("/jobs/tidewatcher/wrap");
-        var store = new Lumbeck.Desk.Desk(DemoData.In(one.Data), TimeProvider.System, DemoBench.Load);
+        var store = new Lumbeck.Desk.AppServices(DemoData.In(one.Data), TimeProvider.System, DemoBench.Load);
         var kept = (store.Jobs.Job("tidewatcher").Job.Ticket.Pages - 100) / 2;
         // The last answered edit is there; one more may have been written before it could be answered.
         kept.ShouldBeOneOf(answered, answered + 1);

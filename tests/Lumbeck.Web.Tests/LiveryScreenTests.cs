@@ -6,7 +6,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("browser")]
 public sealed class LiveryScreenTests(Browser browser)
 {
-    private Lumbeck.Desk.Desk Desk => browser.Desk;
+    private Lumbeck.Desk.AppServices Desk => browser.Desk;
 
     [Fact]
     public void A_livery_is_laid_as_a_take_with_the_blurb_that_the_ticket_says()

@@ -49,7 +49,7 @@ public sealed class PictureTests(Browser browser)
         browser.Until(() => browser.Find($"#s-{id} image").GetDomAttribute("transform") != before);
         ((PictureItem)Saved().Job.Item(id)!).PanY.ShouldBe(-100);
         // By hand, with Ctrl held: the picture moves and the frame stays.
-        var frame = Saved().Composed.Sheets[0].Scene.Piece(id)!.Frame;
+        var frame = Saved().Composed.Sheets[0].Scene.Item(id)!.Frame;
         var r = (IReadOnlyList<object>)browser.Script("const r = document.querySelector('#hits [data-pick=' + " +
             "arguments[0] + ']').getBoundingClientRect(); return [Math.round(r.x + r.width / 2), Math.round(r.y + " +
             "r.height / 2)]",
@@ -61,7 +61,7 @@ public sealed class PictureTests(Browser browser)
                 .KeyDown(Keys.Control).MoveToLocation(x, y).ClickAndHold().MoveToLocation(x, y + 4)
                 .MoveToLocation(x, y + 8).Release().KeyUp(Keys.Control).Perform());
         ((PictureItem)Saved().Job.Item(id)!).PanY.ShouldBeGreaterThan(-100);
-        Saved().Composed.Sheets[0].Scene.Piece(id)!.Frame.ShouldBe(frame);
+        Saved().Composed.Sheets[0].Scene.Item(id)!.Frame.ShouldBe(frame);
         for (var n = 0; n < 6; n++) Back();
     }
 
@@ -140,7 +140,7 @@ public sealed class PictureTests(Browser browser)
         browser.Until(() => pictures().Count == 2);
         pictures().Select(p => p.Picture!.Name).ShouldBe(["one.jpg", "two.jpg"], ignoreOrder: true);
         var frames = pictures().OrderBy(p => p.Picture!.Name)
-            .Select(p => Saved().Composed.Sheets[0].Scene.Piece(p.Id)!.Frame).ToList();
+            .Select(p => Saved().Composed.Sheets[0].Scene.Item(p.Id)!.Frame).ToList();
         var aside = Length.FromMillimetres(8).Points;
         static double middle(double from, double to) => (from + to) / 2;
         (middle(frames[1].Left, frames[1].Right) - middle(frames[0].Left, frames[0].Right))

@@ -43,7 +43,7 @@ public sealed class PlatesTests(Browser browser)
         browser.Find("#s-road image.grown").GetDomAttribute("href").ShouldNotBe(mirrored);
         Fetched(browser.Find("#s-road image.grown").GetDomAttribute("href")!, "image/webp");
         // Press resolution follows beside the page; when it is there, nothing is under way any more.
-        var mark = Saved("trouble").Composed.Sheets[0].Scene.Piece("road")!.Marks.OfType<GrownMark>().Single();
+        var mark = Saved("trouble").Composed.Sheets[0].Scene.Item("road")!.Marks.OfType<GrownMark>().Single();
         var desk = browser.Desk;
         browser.Until(() => desk.Drawer.Pictures.Grown.Has(mark));
         browser.Until(() => browser.Count("#works") == 0);
@@ -115,7 +115,7 @@ public sealed class PlatesTests(Browser browser)
         image.GetDomAttribute("opacity").ShouldBe(".35");
         Fetched(image.GetDomAttribute("href")!, "image/webp");
         Saved("hive").Job.Wraps[0].Tracing!.Picture.Name.ShouldBe("earlier-cover, page 1");
-        Saved("hive").Composed.Sheets[0].Scene.Pieces.SelectMany(p => p.Marks).OfType<PictureMark>().ShouldBeEmpty();
+        Saved("hive").Composed.Sheets[0].Scene.Items.SelectMany(p => p.Marks).OfType<PictureMark>().ShouldBeEmpty();
         browser.Type("#f-ground-tracing-strength", "60 %");
         browser.Find("#tracing image").GetDomAttribute("opacity").ShouldBe(".6");
         browser.AndWait(() => browser.Find("#tracing-book [data-fact='ground/tracing']").Click());

@@ -45,7 +45,7 @@ public sealed class RouteTests : IAsyncLifetime
         Directory.Delete(_data, recursive: true);
     }
 
-    private Desk.Desk Desk => _app.Services.GetRequiredService<Desk.Desk>();
+    private Desk.AppServices Desk => _app.Services.GetRequiredService<Desk.AppServices>();
 
     private sealed record Door(string Route, string Method, IReadOnlyList<string> Takes);
 

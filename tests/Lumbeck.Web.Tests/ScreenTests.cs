@@ -47,7 +47,7 @@ public sealed class ScreenTests : IDisposable
     [Fact]
     public void Drawings_are_sound_for_every_kind_of_sheet()
     {
-        var desk = new Lumbeck.Desk.Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
+        var desk = new Lumbeck.Desk.AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         var drawings = new Drawings(desk);
         var job = desk.Jobs.Job("tidewatcher").Job;
         Edit[][] variants = [[], [new SetReading(Reading.RightToLeft)], [new SetFlaps(true)], [new SetPages(2)],
@@ -84,7 +84,7 @@ public sealed class ScreenTests : IDisposable
     [Fact]
     public void Zones_take_light_ink_on_dark_art_and_dark_ink_on_pale_art()
     {
-        var desk = new Lumbeck.Desk.Desk(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
+        var desk = new Lumbeck.Desk.AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         var drawings = new Drawings(desk);
         var job = desk.Jobs.Job("tidewatcher").Job;
         string zones(Composed c) => drawings.Zones(c.Sheets[0], c.Job.Ticket.House);

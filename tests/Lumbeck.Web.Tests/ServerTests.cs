@@ -92,7 +92,7 @@ public sealed class ServerTests(OneServer one) : IClassFixture<OneServer>
     public async Task An_answer_brings_what_changed_and_nothing_else()
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/wrap");
-        var tick = new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load)
+        var tick = new Lumbeck.Desk.AppServices(DemoData.In(_data), TimeProvider.System, DemoBench.Load)
             .Jobs.Job("tidewatcher").Tick;
         var answer = await tab.PostAsync("/jobs/tidewatcher/edit", Wire("item/line/words", "a novel ł", seen: tick));
         var html = await answer.Content.ReadAsStringAsync();
@@ -101,7 +101,7 @@ public sealed class ServerTests(OneServer one) : IClassFixture<OneServer>
         targets.ShouldBe(["docket", "glyphs", "right", "s-line"], ignoreOrder: true);
         // Of the outlines, only the one letter that was not there.
         System.Text.RegularExpressions.Regex.Count(html, "<path id=\"f").ShouldBe(1);
-        var now = new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Tick;
+        var now = new Lumbeck.Desk.AppServices(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Tick;
         now.ShouldBeGreaterThan(tick);
         answer.Headers.GetValues("X-Tick").Single().ShouldBe(now.ToString(CultureInfo.InvariantCulture));
         (await tab.GetAsync($"/jobs/tidewatcher/news?seen={now}&place=Wrap"))
@@ -118,7 +118,7 @@ public sealed class ServerTests(OneServer one) : IClassFixture<OneServer>
         (said.GetProperty("path").GetString(), said.GetProperty("detail").GetString())
             .ShouldBe(("ticket/trim", "`6x` needs a height: try `6 x 9 in`"));
 
-        var seen = new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load)
+        var seen = new Lumbeck.Desk.AppServices(DemoData.In(_data), TimeProvider.System, DemoBench.Load)
             .Jobs.Job("tidewatcher").Tick;
         (await Edit(tab, "ticket/pages", "340", "session-one", seen)).StatusCode.ShouldBe(HttpStatusCode.OK);
         var conflict = await Edit(tab, "ticket/pages", "320", "session-two", seen);
@@ -203,7 +203,7 @@ public sealed class ServerTests(OneServer one) : IClassFixture<OneServer>
     public async Task A_trial_shows_what_would_be_and_keeps_nothing()
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/ticket");
-        var before = new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher");
+        var before = new Lumbeck.Desk.AppServices(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher");
         var answer = await tab.PostAsync("/jobs/tidewatcher/try",
             new StringContent("""
                 {
@@ -216,7 +216,7 @@ public sealed class ServerTests(OneServer one) : IClassFixture<OneServer>
         System.Text.RegularExpressions.Regex.Matches(html, "hx-target=\"#([^\"]+)\"").Select(m => m.Groups[1].Value)
             .ShouldBe(["plan", "changes", "sums"], ignoreOrder: true);
         html.ShouldContain("0.904 in");
-        new Lumbeck.Desk.Desk(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher")
+        new Lumbeck.Desk.AppServices(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher")
             .Tick.ShouldBe(before.Tick);
         // Whoever showed a trial is brought what is saved, though nothing changed.
         var back = await (await tab.GetAsync($"/jobs/tidewatcher/news?seen={before.Tick}&place=Ticket&tried=true"))

@@ -12,7 +12,7 @@ namespace Lumbeck.Web.Tests;
 [Collection("another browser")]
 public sealed class TicketTests(Browser browser)
 {
-    private Desk.Desk Desk => browser.Desk;
+    private Desk.AppServices Desk => browser.Desk;
 
     /// <summary>A job of its own, so that no test finds another's.</summary>
     private string Begin(string house, string title, params Edit[] edits)

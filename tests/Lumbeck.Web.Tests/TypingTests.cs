@@ -60,7 +60,7 @@ public sealed class TypingTests(Browser browser)
         // The caret stands where the last glyph ends, in the browser as in the setting.
         var to = Caret();
         var on = Saved();
-        var line = on.Composed.Sheets[0].Scene.Piece("praise")!.Setting!.Lines[^1];
+        var line = on.Composed.Sheets[0].Scene.Item("praise")!.Setting!.Lines[^1];
         var was = browser.Script("const m = document.querySelector('#hits [data-pick=praise]').getScreenCTM(); " +
             "return m.a * arguments[0] + m.e",
             line.X + line.Width);
@@ -157,7 +157,7 @@ public sealed class TypingTests(Browser browser)
         new Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).MoveToLocation(left, y).Click().Perform();
         browser.AndWait(() =>
             new Actions(browser.Driver, TimeSpan.FromMilliseconds(20)).MoveToLocation(right, y).Click().Perform());
-        var ink = Saved().Composed.Sheets[0].Scene.Piece("author")!.Inked;
+        var ink = Saved().Composed.Sheets[0].Scene.Item("author")!.Inked;
         ink.Left.ShouldBe((left - n(1)) / n(0), 0.1);
         ink.Right.ShouldBe((right - n(1)) / n(0), 0.1);
         StepBackTo(before);

@@ -13,7 +13,7 @@ internal static class DemoData
         var folder = Path.Combine(Path.GetTempPath(), $"lumbeck-demo-{DateTime.Now:yyyy-MM-dd}-{build:n}");
         if (Directory.Exists(folder)) return folder;
         var aside = Directory.CreateTempSubdirectory("lumbeck-demo-").FullName;
-        _ = new Lumbeck.Desk.Desk(aside, TimeProvider.System, DemoBench.Load);
+        _ = new Lumbeck.Desk.AppServices(aside, TimeProvider.System, DemoBench.Load);
         try { Directory.Move(aside, folder); }
         // Another process of tests was quicker.
         catch (IOException) when (Directory.Exists(folder)) { Directory.Delete(aside, recursive: true); }
@@ -32,5 +32,5 @@ internal static class DemoData
     }
 
     /// <summary>A desk on a copy of the demo.</summary>
-    public static Lumbeck.Desk.Desk Desk(string folder) => new(In(folder), TimeProvider.System, DemoBench.Load);
+    public static Lumbeck.Desk.AppServices Desk(string folder) => new(In(folder), TimeProvider.System, DemoBench.Load);
 }

@@ -304,7 +304,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         3 => new FramePicture(id, r.Of(Enum.GetValues<Outlined>())),
         4 =>
             new TilePicture(id,
-                r.One(2) ? null : new(r.Of(Enum.GetValues<TileLay>()), Mm(r.From(10, 60)), r.From(-100, 100))),
+                r.One(2) ? null : new(r.Of(Enum.GetValues<TilingMode>()), Mm(r.From(10, 60)), r.From(-100, 100))),
         5 =>
             new GrowPicture(id,
                 r.One(2) ? null : new(r.Of(GrowWay.Mirror, GrowWay.Stretch), r.Of(Enum.GetValues<GrowTo>()))),
@@ -314,7 +314,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
     /// <summary>Any paper, in any paints.</summary>
     private static Pattern Paper(Chance r, Job job)
     {
-        var kind = r.Of([.. Papers.Kinds]);
+        var kind = r.Of([.. PatternShelf.Kinds]);
         return kind with
         {
             Seed = r.From(1, 99),

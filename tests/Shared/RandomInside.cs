@@ -34,7 +34,7 @@ public static class RandomInside
             Margins = r.One(4) ? new(Mm(r.From(8, 20)), null, Mm(r.From(8, 20))) : null,
             Behind = r.One(5)
                 ? new(new InkPaint(Ink.Percent(0, r.From(0, 40), r.From(0, 40), r.From(0, 30))),
-                    r.One(2) ? r.Of([.. Papers.Kinds]) : null)
+                    r.One(2) ? r.Of([.. PatternShelf.Kinds]) : null)
                 : null,
         };
     }

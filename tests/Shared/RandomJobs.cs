@@ -335,7 +335,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         Fill = r.One(3) ? AnyPaint(r, job) : null,
         Line = r.One(3) ? Plain(r, job) : null,
         LineWidth = Length.FromPoints(2),
-        Tiling = r.One(4) ? new(r.Of(Enum.GetValues<TileLay>()), Mm(r.From(12, 40))) : null,
+        Tiling = r.One(4) ? new(r.Of(Enum.GetValues<TilingMode>()), Mm(r.From(12, 40))) : null,
     };
 
     private static TextItem Words(Chance r, Job job, string id, Hold hold, Span wide, Span high)
@@ -395,7 +395,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
     /// <summary>Any paper, in any paints.</summary>
     private static Pattern Paper(Chance r, Job job)
     {
-        var kind = r.Of([.. Papers.Kinds]);
+        var kind = r.Of([.. PatternShelf.Kinds]);
         return kind with
         {
             Seed = r.From(1, 99),

@@ -23,7 +23,7 @@ public sealed record Finding(string Id, Severity Severity, string Whose, string?
 
     /// <summary>The edit that mends it, where one is certain: one press, one step of history.</summary>
     [JsonIgnore]
-    public Edit? By { get; init; }
+    public Edit? Fix { get; init; }
 
     /// <summary>Why this job goes without its rule; null where it does not.</summary>
     public string? Waived { get; init; }

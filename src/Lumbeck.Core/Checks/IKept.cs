@@ -9,7 +9,7 @@ public sealed record FaceRights(string Name, bool Never, bool WholeOnly);
 /// <summary>
 /// The port through which rules learn what is kept beside a job: whose its pictures are, and what its faces allow.
 /// </summary>
-public interface IKept
+public interface IAssetFacts
 {
     /// <summary>
     /// Where a picture is from and what it may be used for, as its maker stated; empty where nothing was. Null where it

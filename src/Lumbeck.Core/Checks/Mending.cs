@@ -30,7 +30,7 @@ internal static class Mending
     /// <summary>
     /// Paints a shape, text, what has one ink, or the ground with another ink; where a swatch gives the ink, the swatch.
     /// </summary>
-    public static Edit? Paint(Look look, Item? item, Func<Ink, Ink> change)
+    public static Edit? Paint(CheckContext look, Item? item, Func<Ink, Ink> change)
     {
         var paint = item switch
         {

@@ -5,7 +5,7 @@ namespace Lumbeck.Core.Checks;
 /// <param name="On">The sheet.</param>
 /// <param name="Scene">What is drawn on it.</param>
 /// <param name="Kept">What is known of pictures and faces; rules that ask find nothing where null.</param>
-public sealed record Look(Job Job, PrintedSheet On, Scene Scene, IKept? Kept = null)
+public sealed record CheckContext(Job Job, PrintedSheet On, Scene Scene, IAssetFacts? Kept = null)
 {
     public WrapGeometry Geometry => On.Geometry;
     public Take Take => Job.Wraps[On.Wrap].Take;
@@ -30,8 +30,8 @@ public sealed record Look(Job Job, PrintedSheet On, Scene Scene, IKept? Kept = n
             .Concat(Here().Where(i => !i.Hidden).SelectMany(i => i.Pictures.Select(p => ((Item?)i, p))));
 
     /// <summary>The items that print, with their pieces, lowest first.</summary>
-    public IEnumerable<(Item Item, Piece Piece)> Drawn() =>
-        Take.Items.Where(i => !i.Hidden).Select(i => (i, Scene.Piece(i.Id)!))
+    public IEnumerable<(Item Item, DrawnItem Piece)> Drawn() =>
+        Take.Items.Where(i => !i.Hidden).Select(i => (i, Scene.Item(i.Id)!))
             .Where(x => x.Item2 is { Inked.IsEmpty: false });
 }
 
@@ -47,19 +47,19 @@ public abstract class Rule
     /// <summary>What is so when it finds nothing, in words.</summary>
     public abstract string Proves { get; }
 
-    public abstract IEnumerable<Finding> Find(Look look);
+    public abstract IEnumerable<Finding> Find(CheckContext look);
 
     /// <summary>Whether it looks at the ticket alone, so that a job with several sheets is looked at once.</summary>
     public virtual bool OfTicket => false;
 
     /// <summary>A finding, weighed as the house weighs this rule where it says so.</summary>
-    protected Finding Found(Look look, Severity severity, string measured, string limit, string why,
+    protected Finding Found(CheckContext look, Severity severity, string measured, string limit, string why,
         string? mend = null, Item? item = null, Part? panel = null, Box? place = null, Edit? by = null)
     {
         var ours = look.House.Severities.TryGetValue(Id, out var said);
         return new(Id, ours ? said : severity, ours || Limited ? look.House.Name : "the trade", item?.Id,
             panel ?? item?.Hold.Panel, measured, limit, place, why, mend)
-        { Sheet = look.On.Number, By = by, Waived = look.Job.Waivers.FirstOrDefault(w => w.Rule == Id)?.Reason };
+        { Sheet = look.On.Number, Fix = by, Waived = look.Job.Waivers.FirstOrDefault(w => w.Rule == Id)?.Reason };
     }
 
     /// <summary>Whether the limit is one of the house's figures.</summary>
@@ -72,7 +72,7 @@ public abstract class Rule
 /// </summary>
 public abstract class PlateRule : Rule
 {
-    public sealed override IEnumerable<Finding> Find(Look look) => [];
+    public sealed override IEnumerable<Finding> Find(CheckContext look) => [];
 
-    public abstract IEnumerable<Finding> Find(Look look, PlateLook plates);
+    public abstract IEnumerable<Finding> Find(CheckContext look, PlateLook plates);
 }

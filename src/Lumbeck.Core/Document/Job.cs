@@ -235,7 +235,7 @@ public sealed record Take(string Id, string Name, Fill Ground, ImmutableList<Ite
     public ImmutableList<Item>? Unplaced { get; init; }
 
     /// <summary>The livery that laid it; null for a design by hand.</summary>
-    public Worn? Worn { get; init; }
+    public LiveryOrigin? Worn { get; init; }
 
     /// <summary>The kept pictures that it shows, hidden ones and those beside the sheet too.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
@@ -252,7 +252,7 @@ public sealed record Take(string Id, string Name, Fill Ground, ImmutableList<Ite
 /// <param name="Seed">Of what it draws by chance.</param>
 /// <param name="Parts">What it laid, by its own names.</param>
 /// <param name="Ground">The ground as it was laid, as a sum.</param>
-public sealed record Worn(string Livery, int Way, Seed Seed, ImmutableList<string> Parts, string Ground)
+public sealed record LiveryOrigin(string Livery, int Way, Seed Seed, ImmutableList<string> Parts, string Ground)
 {
     [System.Text.Json.Serialization.JsonIgnore]
     public bool IsSound => Livery is { Length: > 0 and <= 40 } && Way is > 0 and < 1000 && Parts is { Count: <= AddMost }

@@ -22,7 +22,7 @@ public static class JobJson
         TypeInfoResolver =
             new System.Text.Json.Serialization.Metadata.DefaultJsonTypeInfoResolver
             {
-                Modifiers = { Papers.Told, OrnamentShelf.Told, VistaShelf.Told, DesignShelf.Told },
+                Modifiers = { PatternShelf.Told, OrnamentShelf.Told, VistaShelf.Told, DesignShelf.Told },
             },
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new PressKindJson(), new SeedJson(),
             new CaliperJson(), new FaceJson(), new IsbnJson() },

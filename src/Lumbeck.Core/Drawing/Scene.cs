@@ -5,8 +5,8 @@ namespace Lumbeck.Core.Drawing;
 /// <paramref name="Frame"/> is its box and
 /// <paramref name="Inked"/> what it truly covers, both on the sheet.
 /// </summary>
-public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray<Mark> Marks, Bounds Frame,
-    Bounds Inked, Setting? Setting = null, bool Clipped = false)
+public sealed record DrawnItem(string Item, Part Panel, Affine Place, ImmutableArray<Mark> Marks, Bounds Frame,
+    Bounds Inked, TextLayout? Setting = null, bool Clipped = false)
 {
     /// <summary>From 0 for nothing to 1 for all of it.</summary>
     public double Opacity { get; init; } = 1;
@@ -24,7 +24,7 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
     public bool StandsAlone => Blend != Blend.Normal;
 
     /// <summary>Whether it lays something soft over what lies under it.</summary>
-    public bool Softens => Marks.Any(m => m is SoftMark);
+    public bool Softens => Marks.Any(m => m is BlurredMark);
 
     /// <summary>Whether it has a picture that something shows through.</summary>
     public bool SeesThrough =>
@@ -43,9 +43,9 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
             foreach (var mark in Marks)
                 if (mark switch
                 {
-                    SoftMark s => s.Bounds,
+                    BlurredMark s => s.Bounds,
                     FillMark f => f.Shape.Bounds,
-                    ShadeMark h => h.Shape.Bounds,
+                    GradientMark h => h.Shape.Bounds,
                     LineMark l => Grown(l.Shape.Bounds, l.Reach),
                     _ => Bounds.None
                 } is { IsEmpty: false } b)
@@ -67,26 +67,26 @@ public sealed record Piece(string Item, Part Panel, Affine Place, ImmutableArray
 /// revision;
 /// the screen, the file and the checks all read this one scene.
 /// </summary>
-public sealed record Scene(Surface Surface, ImmutableArray<Piece> Pieces)
+public sealed record Scene(Surface Surface, ImmutableArray<DrawnItem> Items)
 {
     public double Width => Surface.Size.Width.Points;
     public double Height => Surface.Size.Height.Points;
 
     /// <summary>The finishing inks that something on it is laid in, by name.</summary>
-    public ImmutableSortedSet<string> Finishes => [.. Pieces.SelectMany(p => p.Finishes)];
+    public ImmutableSortedSet<string> Finishes => [.. Items.SelectMany(p => p.Finishes)];
 
-    public Piece? Piece(string item) => _byItem.Of(Pieces, item);
+    public DrawnItem? Item(string item) => _byItem.Of(Items, item);
 
     private readonly PiecesByItem _byItem = new();
 
     /// <summary>Pieces by their items' ids, made when the first is asked for; nothing that tells two scenes apart.</summary>
     private sealed class PiecesByItem
     {
-        private sealed record Known(ImmutableArray<Piece> Pieces, Dictionary<string, Piece> ByItem);
+        private sealed record Known(ImmutableArray<DrawnItem> Pieces, Dictionary<string, DrawnItem> ByItem);
 
         private volatile Known? _known;
 
-        public Piece? Of(ImmutableArray<Piece> pieces, string item)
+        public DrawnItem? Of(ImmutableArray<DrawnItem> pieces, string item)
         {
             // A copy with other pieces shares this; it is asked for its own.
             if (_known is not { } known || known.Pieces != pieces)

@@ -13,9 +13,9 @@ public static class SceneBuilder
     {
         var (sheet, take) = (on.Sheet, job.Wraps[on.Wrap].Take);
         var known = before?.For(job, on);
-        var pieces = ImmutableArray.CreateBuilder<Piece>(take.Items.Count + 1);
+        var pieces = ImmutableArray.CreateBuilder<DrawnItem>(take.Items.Count + 1);
         pieces.Add(known is { } k && k.Take.Ground == take.Ground
-            ? k.Scene.Pieces[0]
+            ? k.Scene.Items[0]
             : Ground(job, take.Ground, sheet, drawings));
         foreach (var item in take.Items)
             pieces.Add(known?.PieceOf(item) ?? Item(job, item, sheet, type, drawings));
@@ -23,10 +23,10 @@ public static class SceneBuilder
     }
 
     /// <summary>One item's piece; empty where it is hidden or its panel is not on this sheet.</summary>
-    public static Piece Item(Job job, Item item, Surface sheet, IType type, IDrawings? drawings = null) =>
+    public static DrawnItem Item(Job job, Item item, Surface sheet, IType type, IDrawings? drawings = null) =>
         Drawn(job, item, sheet, type, drawings) with { Opacity = (double)item.Opacity / 100, Blend = item.Blend };
 
-    private static Piece Drawn(Job job, Item item, Surface sheet, IType type, IDrawings? drawings)
+    private static DrawnItem Drawn(Job job, Item item, Surface sheet, IType type, IDrawings? drawings)
     {
         var at = Placement.Of(item, sheet);
         if (at is null) return new(item.Id, item.Hold.Panel, Affine.Identity, [], Bounds.None, Bounds.None);
@@ -72,7 +72,7 @@ public static class SceneBuilder
         return new(whole, face(Part.Front) ?? whole, face(Part.Back));
     }
 
-    private static Piece Ground(Job job, Fill ground, Surface sheet, IDrawings? drawings)
+    private static DrawnItem Ground(Job job, Fill ground, Surface sheet, IDrawings? drawings)
     {
         var marks = ImmutableArray.CreateBuilder<Mark>();
         var whole = new Bounds(0, 0, sheet.Size.Width.Points, sheet.Size.Height.Points);
@@ -86,7 +86,7 @@ public static class SceneBuilder
             var front = new Bounds(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points);
             marks.AddRange(new LaidPaper(pattern, ground.Paint, job.Swatches, whole, front, whole, drawings).Marks());
         }
-        return new(Piece.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);
+        return new(DrawnItem.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);
     }
 
     private static Bounds Edged(Bounds b, TextEdge? edge) =>
@@ -118,19 +118,19 @@ public sealed record BuiltBefore(Job Job, IReadOnlyList<(PrintedSheet On, Scene 
     /// <summary>One sheet as it was.</summary>
     public sealed class Known
     {
-        private readonly Dictionary<Item, Piece> _pieces = new(ReferenceEqualityComparer.Instance);
+        private readonly Dictionary<Item, DrawnItem> _pieces = new(ReferenceEqualityComparer.Instance);
 
         internal Known(Take take, Scene scene)
         {
             (Take, Scene) = (take, scene);
             // The ground comes first, then a piece for each item.
-            for (var i = 0; i < take.Items.Count && i + 1 < scene.Pieces.Length; i++)
-                _pieces[take.Items[i]] = scene.Pieces[i + 1];
+            for (var i = 0; i < take.Items.Count && i + 1 < scene.Items.Length; i++)
+                _pieces[take.Items[i]] = scene.Items[i + 1];
         }
 
         public Take Take { get; }
         public Scene Scene { get; }
 
-        public Piece? PieceOf(Item item) => _pieces.GetValueOrDefault(item);
+        public DrawnItem? PieceOf(Item item) => _pieces.GetValueOrDefault(item);
     }
 }

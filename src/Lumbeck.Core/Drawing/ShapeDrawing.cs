@@ -81,7 +81,7 @@ public static class ShapeDrawing
             {
                 var tile = TileFlip(tiling.Lay, column, row)
                     .Then(new(place.A, 0, 0, place.D,
-                        place.E + ((column + (tiling.Lay == TileLay.Brick && (row & 1) == 1 ? 0.5 : 0)) * across),
+                        place.E + ((column + (tiling.Lay == TilingMode.Brick && (row & 1) == 1 ? 0.5 : 0)) * across),
                         place.F + (row * down)));
                 tiles.AddRange(Moving.All(marks,
                     new Affine(1.0 / picture.Wide, 0, 0, 1.0 / picture.High, 0, 0).Then(tile)));
@@ -93,7 +93,7 @@ public static class ShapeDrawing
     private const int MostTiles = 60;
 
     /// <summary>How a tile is mirrored within its own square.</summary>
-    public static Affine TileFlip(TileLay lay, int column, int row) => lay != TileLay.Mirrored
+    public static Affine TileFlip(TilingMode lay, int column, int row) => lay != TilingMode.Mirrored
         ? Affine.Identity
         : new((column & 1) == 1 ? -1 : 1, 0, 0, (row & 1) == 1 ? -1 : 1, column & 1, row & 1);
 

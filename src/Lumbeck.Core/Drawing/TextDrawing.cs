@@ -5,14 +5,14 @@ namespace Lumbeck.Core.Drawing;
 /// </summary>
 public static class TextDrawing
 {
-    public static ImmutableArray<Mark> Draw(TextItem item, Setting setting, Job job, IType type)
+    public static ImmutableArray<Mark> Draw(TextItem item, TextLayout setting, Job job, IType type)
     {
         var letters = Letters(setting, job).ToList();
         if (letters.Count == 0) return [];
         var inked = Inked(letters, type);
         letters = [.. letters.Select(g =>
             g.Paint is GradientPaint p && !inked.IsEmpty
-                ? g.Mark with { Shade = PaintedMarks.Shaded(p, job.Swatches, inked) }
+                ? g.Mark with { Gradient = PaintedMarks.Shaded(p, job.Swatches, inked) }
                 : g.Mark)
             .Zip(letters, (m, g) => (m, g.Paint))];
         var marks = ImmutableArray.CreateBuilder<Mark>();
@@ -33,7 +33,7 @@ public static class TextDrawing
         return marks.ToImmutable();
     }
 
-    private static IEnumerable<(GlyphMark Mark, Paint Paint)> Letters(Setting setting, Job job)
+    private static IEnumerable<(GlyphMark Mark, Paint Paint)> Letters(TextLayout setting, Job job)
     {
         foreach (var line in setting.Lines)
             foreach (var run in line.Runs)
@@ -48,7 +48,7 @@ public static class TextDrawing
     /// Plates as high as capitals and descenders with room round them; those of lines that touch run into one; none
     /// behind lines that are bent.
     /// </summary>
-    private static Mark? Backed(TextBacking backing, Setting setting, Job job)
+    private static Mark? Backed(TextBacking backing, TextLayout setting, Job job)
     {
         var pen = new Pen();
         var room = backing.Room.Points;

@@ -1,10 +1,10 @@
 namespace Lumbeck.Core.Drawing;
 
 /// <summary>What lies under a piece, where that is one plain ink.</summary>
-public static class Under
+public static class Occlusion
 {
     /// <summary>Whether a piece may reach into a window.</summary>
-    public static bool Touches(Piece piece, Bounds window)
+    public static bool Touches(DrawnItem piece, Bounds window)
     {
         if (piece.IsEmpty) return false;
         var b = piece.Reach;
@@ -15,7 +15,7 @@ public static class Under
     /// Whether a piece hides all that lies under it in a window: an upright rectangle of one ink, or a picture that
     /// nothing shows through.
     /// </summary>
-    public static bool Hides(Piece piece, Bounds window)
+    public static bool Hides(DrawnItem piece, Bounds window)
     {
         if (piece.IsEmpty || piece.Mixes || piece.Place.B * piece.Place.A != 0) return false;
         bool whole(Outline shape) =>
@@ -37,7 +37,7 @@ public static class Under
     /// </summary>
     private static bool IsRectangle(Outline shape)
     {
-        if (!shape.Strokes.SequenceEqual([Stroke.Move, Stroke.Line, Stroke.Line, Stroke.Line, Stroke.Close]))
+        if (!shape.Strokes.SequenceEqual([PathVerb.Move, PathVerb.Line, PathVerb.Line, PathVerb.Line, PathVerb.Close]))
             return false;
         var (b, p) = (shape.Bounds, shape.Points);
         bool corner(int i) =>
@@ -50,10 +50,10 @@ public static class Under
     /// <summary>The one ink that lies under all that a piece covers; null where more than one may.</summary>
     public static Ink? Plain(Scene scene, int piece)
     {
-        var window = scene.Pieces[piece].Reach;
+        var window = scene.Items[piece].Reach;
         for (var i = piece - 1; i >= 0; i--)
         {
-            var p = scene.Pieces[i];
+            var p = scene.Items[i];
             if (!Touches(p, window)) continue;
             // Only an upright rectangle of one ink that holds all of it is known to be plain.
             if (p.Mixes || p.Marks is not [FillMark { Overprint: false, Finish: null, Shape: var shape } fill]
@@ -82,14 +82,14 @@ public static class Under
     /// A piece as it shows over a plain ink: what overprints has that ink's share where it has none of its own (ISO
     /// 32000-1, 8.6.7, with overprint mode 1).
     /// </summary>
-    public static Piece Over(Piece piece, Ink under)
+    public static DrawnItem Over(DrawnItem piece, Ink under)
     {
         return piece with
         {
             Marks = [.. piece.Marks.Select(m => m switch
             {
                 FillMark { Overprint: true, Finish: null } f => f with { Ink = Both(f.Ink, under) },
-                GlyphMark { Overprint: true, Finish: null, Shade: null } g => g with { Ink = Both(g.Ink, under) },
+                GlyphMark { Overprint: true, Finish: null, Gradient: null } g => g with { Ink = Both(g.Ink, under) },
                 _ => m,
             })],
         };

@@ -6,7 +6,7 @@ public static class Free
     /// <summary>Whether an id is one: small letters, digits and hyphens, up to 40.</summary>
     public static bool CanBe(string id) =>
         id.Length is > 0 and <= 40 && id.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-')
-            && id is not Piece.Ground;
+            && id is not DrawnItem.Ground;
 
     /// <summary>“Take 2”: a word and the first number from <paramref name="from"/> on that make a free name.</summary>
     public static string Numbered(string word, Func<string, bool> taken, int from = 1)

@@ -43,7 +43,7 @@ internal static class LiveryType
     /// <summary>Sloping letters and swashes reach out of their own width: how far beyond the room, in points, is spared.</summary>
     private const double Spared = 2.5;
 
-    private static bool Reaches(Setting set, double wide, IType type)
+    private static bool Reaches(TextLayout set, double wide, IType type)
     {
         var inked = TextDrawing.Inked(set.Lines.SelectMany(l => l.Runs.Select(r =>
             (Mark)new GlyphMark(r.Face, r.Size, l.X, l.Baseline, r.Glyphs, r.Text, Ink.Black, false))), type);

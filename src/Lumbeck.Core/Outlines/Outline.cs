@@ -1,13 +1,13 @@
 namespace Lumbeck.Core.Outlines;
 
-public enum Stroke : byte { Move, Line, Quad, Cubic, Close }
+public enum PathVerb : byte { Move, Line, Quad, Cubic, Close }
 
 /// <summary>A path: strokes and their coordinates, in whatever units its owner says.</summary>
-public sealed class Outline(ImmutableArray<Stroke> strokes, ImmutableArray<double> points)
+public sealed class Outline(ImmutableArray<PathVerb> strokes, ImmutableArray<double> points)
 {
     public static Outline Empty { get; } = new([], []);
 
-    public ImmutableArray<Stroke> Strokes { get; } = strokes;
+    public ImmutableArray<PathVerb> Strokes { get; } = strokes;
     /// <summary>x, y pairs: one for a move or line, two for a quad, three for a cubic.</summary>
     public ImmutableArray<double> Points { get; } = points;
 
@@ -66,15 +66,15 @@ public sealed class Outline(ImmutableArray<Stroke> strokes, ImmutableArray<doubl
 /// <summary>Draws an <see cref="Outline"/>.</summary>
 public sealed class Pen
 {
-    private readonly ImmutableArray<Stroke>.Builder _strokes = ImmutableArray.CreateBuilder<Stroke>();
+    private readonly ImmutableArray<PathVerb>.Builder _strokes = ImmutableArray.CreateBuilder<PathVerb>();
     private readonly ImmutableArray<double>.Builder _points = ImmutableArray.CreateBuilder<double>();
 
-    public void Move(double x, double y) => Add(Stroke.Move, x, y);
-    public void Line(double x, double y) => Add(Stroke.Line, x, y);
-    public void Quad(double x1, double y1, double x, double y) => Add(Stroke.Quad, x1, y1, x, y);
+    public void Move(double x, double y) => Add(PathVerb.Move, x, y);
+    public void Line(double x, double y) => Add(PathVerb.Line, x, y);
+    public void Quad(double x1, double y1, double x, double y) => Add(PathVerb.Quad, x1, y1, x, y);
     public void Cubic(double x1, double y1, double x2, double y2, double x, double y) =>
-        Add(Stroke.Cubic, x1, y1, x2, y2, x, y);
-    public void Close() => _strokes.Add(Stroke.Close);
+        Add(PathVerb.Cubic, x1, y1, x2, y2, x, y);
+    public void Close() => _strokes.Add(PathVerb.Close);
     /// <summary>Another path after this one.</summary>
     public void Add(Outline other)
     {
@@ -84,7 +84,7 @@ public sealed class Pen
 
     public Outline Done() => new(_strokes.ToImmutable(), _points.ToImmutable());
 
-    private void Add(Stroke stroke, params ReadOnlySpan<double> points)
+    private void Add(PathVerb stroke, params ReadOnlySpan<double> points)
     {
         _strokes.Add(stroke);
         foreach (var p in points) _points.Add(p);

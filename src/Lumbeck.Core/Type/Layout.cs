@@ -4,7 +4,7 @@ namespace Lumbeck.Core.Type;
 internal sealed class Layout
 {
     internal sealed record Line(Paragraph Of, int From, int To, bool Hyphenated, double Width, double Spacing,
-        double Ascent, double Descent, double Pitch, List<(Stretch Stretch, ShapedRun Run, int From, int To)> Parts,
+        double Ascent, double Descent, double Pitch, List<(ItemizedRun Stretch, ShapedRun Run, int From, int To)> Parts,
         double Added)
     {
         public double Along { get; set; }
@@ -115,7 +115,7 @@ internal sealed class Layout
     private Line Make(Paragraph p, int from, LineEnd end, double wide, bool last)
     {
         var to = Math.Max(from, end.End);
-        var parts = new List<(Stretch, ShapedRun, int, int)>();
+        var parts = new List<(ItemizedRun, ShapedRun, int, int)>();
         var (width, spaces, ascent, descent, pitch, trailing) = (0.0, 0.0, 0.0, 0.0, 0.0, 0.0);
         void measures(FaceId face, TextStyle style)
         {
@@ -155,14 +155,14 @@ internal sealed class Layout
     }
 
     /// <summary>The lines with their glyphs where they stand in the box.</summary>
-    public Setting Done(double width, double height, bool stops)
+    public TextLayout Done(double width, double height, bool stops)
     {
-        var lines = ImmutableArray.CreateBuilder<SetLine>(Lines.Count);
+        var lines = ImmutableArray.CreateBuilder<LaidLine>(Lines.Count);
         var stopped = stops ? new List<CaretStop>() : null;
         var reach = Lines.Count > 0 ? Lines[0].Across : 0;
         foreach (var line in Lines)
         {
-            var put = new Putting(_text, line, lines.Count, _along, reach, width, height);
+            var put = new GlyphPlacement(_text, line, lines.Count, _along, reach, width, height);
             lines.Add(Done(line, put, stopped));
         }
         return new(lines.MoveToImmutable(), _text.Style.Size.Points * _scale, Overset, [])
@@ -173,10 +173,10 @@ internal sealed class Layout
         };
     }
 
-    private SetLine Done(Line line, Putting put, List<CaretStop>? stops)
+    private LaidLine Done(Line line, GlyphPlacement put, List<CaretStop>? stops)
     {
         var p = line.Of;
-        var runs = new SortedList<int, SetRun>();
+        var runs = new SortedList<int, LaidRun>();
         var at = 0.0;
         foreach (var (s, run, from, to) in Visual(line.Parts))
         {
@@ -220,7 +220,7 @@ internal sealed class Layout
     }
 
     /// <summary>After the last letter, and after the spaces that a paragraph ends in.</summary>
-    private void Ending(List<CaretStop> stops, Putting put, Line line, double at)
+    private void Ending(List<CaretStop> stops, GlyphPlacement put, Line line, double at)
     {
         var p = line.Of;
         var trailing = p.Shown.AsSpan(line.To).IsWhiteSpace() ? p.Shown.Length : line.To;
@@ -247,7 +247,7 @@ internal sealed class Layout
         return w;
     }
 
-    private static void Stop(List<CaretStop> stops, Putting put, Paragraph p, int from, int to, double at, double wide,
+    private static void Stop(List<CaretStop> stops, GlyphPlacement put, Paragraph p, int from, int to, double at, double wide,
         bool rightToLeft)
     {
         // Within a ligature the caret moves by equal steps.
@@ -266,11 +266,11 @@ internal sealed class Layout
     /// Parts of a line from left to right: from the deepest level up, each stretch of parts is turned about (UAX #9,
     /// L2).
     /// </summary>
-    private static List<(Stretch Stretch, ShapedRun Run, int From, int To)> Visual(
-        List<(Stretch Stretch, ShapedRun Run, int From, int To)> parts)
+    private static List<(ItemizedRun Stretch, ShapedRun Run, int From, int To)> Visual(
+        List<(ItemizedRun Stretch, ShapedRun Run, int From, int To)> parts)
     {
         if (parts.TrueForAll(p => p.Stretch.Level == 0)) return parts;
-        var order = new List<(Stretch Stretch, ShapedRun Run, int From, int To)>(parts);
+        var order = new List<(ItemizedRun Stretch, ShapedRun Run, int From, int To)>(parts);
         for (var level = parts.Max(p => p.Stretch.Level); level > 0; level--)
             for (var i = 0; i < order.Count; i++)
             {

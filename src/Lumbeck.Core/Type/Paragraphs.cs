@@ -3,7 +3,7 @@ using System.Text;
 namespace Lumbeck.Core.Type;
 
 /// <summary>A part of a paragraph in one face, style, script and direction, as shaped.</summary>
-internal sealed record Stretch(int From, int To, TextStyle Style, FaceId Face, byte Level, ShapeAs How, bool Sideways,
+internal sealed record ItemizedRun(int From, int To, TextStyle Style, FaceId Face, byte Level, ShapeAs How, bool Sideways,
     ShapedRun Run)
 {
     public bool RightToLeft => (Level & 1) == 1;
@@ -24,7 +24,7 @@ internal sealed class Paragraph
     public required int[] Source { get; init; }
     public required TextStyle Style { get; init; }
     public required bool RightToLeft { get; init; }
-    public required List<Stretch> Stretches { get; init; }
+    public required List<ItemizedRun> Stretches { get; init; }
     /// <summary>Widths up to each letter in points, letter spacing too; and of word spaces alone.</summary>
     public required double[] UpTo { get; init; }
     public required double[] Spaces { get; init; }
@@ -36,7 +36,7 @@ internal sealed class Paragraph
         var style = TextRuns.At(text.Style, text.Runs, start);
         var (shown, source, styles) = Show(text, start, end);
         var (points, at) = Letter.Points(shown);
-        var (levels, @base) = Levels.Of(points, null, (byte)(text.RightToLeft ? 1 : 0));
+        var (levels, @base) = BidiAlgorithm.Resolve(points, null, (byte)(text.RightToLeft ? 1 : 0));
         var stretches = Parts(text, shown, points, at, levels, styles, type, missing, instead);
         var upTo = new double[shown.Length + 1];
         var spaces = new double[shown.Length + 1];
@@ -68,7 +68,7 @@ internal sealed class Paragraph
     }
 
     /// <summary>Points for a font unit, and for the space after a letter.</summary>
-    public static (double Scale, double Tracking) Scales(Stretch s, IType type) =>
+    public static (double Scale, double Tracking) Scales(ItemizedRun s, IType type) =>
         (s.Style.Size.Points / type.Metrics(s.Face).UnitsPerEm,
             s.Joined ? 0 : (double)s.Style.Tracking * s.Style.Size.Points / 1000);
 
@@ -109,10 +109,10 @@ internal sealed class Paragraph
         return (shown.ToString(), [.. source], [.. each]);
     }
 
-    private static List<Stretch> Parts(TextToSet text, string shown, int[] points, int[] at, byte[] levels,
+    private static List<ItemizedRun> Parts(TextToSet text, string shown, int[] points, int[] at, byte[] levels,
         TextStyle[] styles, IType type, List<Rune> missing, List<(Rune, FaceId)> instead)
     {
-        var parts = new List<Stretch>();
+        var parts = new List<ItemizedRun>();
         var scripts = Scripts(points);
         (TextStyle Style, FaceId Face, byte Level, string Script, bool Sideways)? now = null;
         var from = 0;
@@ -137,7 +137,7 @@ internal sealed class Paragraph
             var with = (style, face, levels[k], scripts[k], text.Upright && !letter.Upright);
             if (now is not null && now == with) continue;
             // What marks a letter stays with it.
-            if (now is { } was && (letter.Break is Break.CM or Break.ZWJ) && was.Level == levels[k]
+            if (now is { } was && (letter.Break is LineBreakClass.CM or LineBreakClass.ZWJ) && was.Level == levels[k]
                 && ReferenceEquals(was.Style, style))
                 continue;
             close(at[k]);
@@ -151,9 +151,9 @@ internal sealed class Paragraph
         List<(Rune, FaceId)> instead)
     {
         // Spaces, joiners and the like need no drawing.
-        if (letter.Bidi is Bidi.BN or Bidi.LRE or Bidi.LRO or Bidi.RLE or Bidi.RLO or Bidi.PDF
-            or Bidi.LRI or Bidi.RLI or Bidi.FSI or Bidi.PDI
-            || letter.Break is Break.SP or Break.ZW or Break.BK or Break.CR or Break.LF or Break.WJ or Break.ZWJ
+        if (letter.BidiClass is BidiClass.BN or BidiClass.LRE or BidiClass.LRO or BidiClass.RLE or BidiClass.RLO or BidiClass.PDF
+            or BidiClass.LRI or BidiClass.RLI or BidiClass.FSI or BidiClass.PDI
+            || letter.Break is LineBreakClass.SP or LineBreakClass.ZW or LineBreakClass.BK or LineBreakClass.CR or LineBreakClass.LF or LineBreakClass.WJ or LineBreakClass.ZWJ
             || point is 0xAD or 0x200E or 0x200F or (>= 0xFE00 and <= 0xFE0F))
             return before;
         var rune = Rune.IsValid(point) ? new Rune(point) : Rune.ReplacementChar;
@@ -181,7 +181,7 @@ internal sealed class Paragraph
     }
 
     private static List<LineEnd> LineEnds(TextToSet text, string shown, int[] points, int[] at, TextStyle style,
-        List<Stretch> stretches, IType type)
+        List<ItemizedRun> stretches, IType type)
     {
         var ends = new List<LineEnd>();
         var breaks = LineBreaks.Of(points);
@@ -215,7 +215,7 @@ internal sealed class Paragraph
     }
 
     /// <summary>How wide the hyphen is of each end that shows one, and what letter space is left off.</summary>
-    private static void Measure(List<LineEnd> ends, List<Stretch> stretches, IType type)
+    private static void Measure(List<LineEnd> ends, List<ItemizedRun> stretches, IType type)
     {
         if (stretches.Count == 0) return;
         var (k, last, hyphen) = (0, -1, 0.0);
@@ -235,7 +235,7 @@ internal sealed class Paragraph
     }
 
     /// <summary>The hyphen that a line shows where a word is parted.</summary>
-    public static ShapedGlyph HyphenOf(Stretch s, IType type)
+    public static ShapedGlyph HyphenOf(ItemizedRun s, IType type)
     {
         var run = type.Shape(s.Face, type.Has(s.Face, new Rune('\u2010')) ? "\u2010" : "-", 0, 1,
             s.How with { RightToLeft = false, Vertical = false });

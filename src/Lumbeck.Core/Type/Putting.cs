@@ -5,13 +5,13 @@ namespace Lumbeck.Core.Type;
 /// straight line are told from the line's own beginning,
 /// all others from the box's corner.
 /// </summary>
-internal sealed class Putting
+internal sealed class GlyphPlacement
 {
     private readonly TextToSet _text;
     private readonly double _along, _across, _middle, _radius, _width, _height;
     private readonly bool _bent;
 
-    public Putting(TextToSet text, Layout.Line line, int number, double room, double reach, double width, double height)
+    public GlyphPlacement(TextToSet text, Layout.Line line, int number, double room, double reach, double width, double height)
     {
         (_text, Number, _along, _across, _width, _height) = (text, number, line.Along, line.Across, width, height);
         _bent = text.Bend != 0 && !text.Upright;
@@ -31,7 +31,7 @@ internal sealed class Putting
     public double Y { get; }
     private double Reach { get; }
 
-    public PlacedGlyph Glyph(ShapedGlyph g, string letters, double at, double scale, double raise, Stretch s,
+    public PlacedGlyph Glyph(ShapedGlyph g, string letters, double at, double scale, double raise, ItemizedRun s,
         IType type)
     {
         if (_text.Upright)

@@ -34,7 +34,7 @@ public sealed record TextToSet(string Words, TextStyle Style)
 /// <param name="Text">The letters they stand for, in reading order.</param>
 /// <param name="RightToLeft">Which way those run.</param>
 /// <param name="From">Where they begin in the words.</param>
-public sealed record SetRun(FaceId Face, double Size, Paint Paint, ImmutableArray<PlacedGlyph> Glyphs, string Text,
+public sealed record LaidRun(FaceId Face, double Size, Paint Paint, ImmutableArray<PlacedGlyph> Glyphs, string Text,
     bool RightToLeft, int From);
 
 /// <summary>
@@ -44,7 +44,7 @@ public sealed record SetRun(FaceId Face, double Size, Paint Paint, ImmutableArra
 /// <param name="Descent">And below it.</param>
 /// <param name="From">Where it begins in the words.</param>
 /// <param name="To">Where it ends in them.</param>
-public sealed record SetLine(double X, double Baseline, double Width, ImmutableArray<SetRun> Runs, string Text,
+public sealed record LaidLine(double X, double Baseline, double Width, ImmutableArray<LaidRun> Runs, string Text,
     double Ascent, double Descent, int From, int To)
 {
     /// <summary>Whether it ends in a hyphen that was not typed.</summary>
@@ -67,7 +67,7 @@ public readonly record struct CaretStop(int At, int Line, double X, double Y, do
 /// <param name="Overset">The words that do not fit, null where all do.</param>
 /// <param name="Missing">Characters that no face has, each once.</param>
 /// <param name="Size">Type size in points, of what has none of its own, after fitting.</param>
-public sealed record Setting(ImmutableArray<SetLine> Lines, double Size, string? Overset, ImmutableArray<Rune> Missing)
+public sealed record TextLayout(ImmutableArray<LaidLine> Lines, double Size, string? Overset, ImmutableArray<Rune> Missing)
 {
     /// <summary>Characters that the face they were to be set in lacks, with the face that stands in for it.</summary>
     public ImmutableArray<(Rune Letter, FaceId Face)> Instead { get; init; } = [];

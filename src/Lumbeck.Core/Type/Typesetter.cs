@@ -13,7 +13,7 @@ public static class Typesetter
     public const double Smallest = 0.2;
 
     /// <summary>Sets words in one style in a box of this width and height, in points.</summary>
-    public static Setting Set(string words, TextStyle style, double width, double height, IType type) =>
+    public static TextLayout Set(string words, TextStyle style, double width, double height, IType type) =>
         Set(new TextToSet(words, style), width, height, type);
 
     /// <summary>Sets a text in a box.</summary>
@@ -22,7 +22,7 @@ public static class Typesetter
     /// <param name="height">Its height; what grows is given as much as it takes.</param>
     /// <param name="type">Faces.</param>
     /// <param name="stops">Whether the places where a caret can stand are made.</param>
-    public static Setting Set(TextToSet text, double width, double height, IType type, bool stops = false)
+    public static TextLayout Set(TextToSet text, double width, double height, IType type, bool stops = false)
     {
         var missing = new List<Rune>();
         var instead = new List<(Rune, FaceId)>();

@@ -52,7 +52,7 @@ public sealed class Drawer
     public PuzzleDesk Puzzles { get; }
 
     /// <summary>What rules learn of pictures and faces.</summary>
-    internal IKept Kept { get; }
+    internal IAssetFacts Kept { get; }
 
     /// <summary>Screen colour through a house's own press profile.</summary>
     /// <exception cref="Refusal">The house names a profile that is not here.</exception>

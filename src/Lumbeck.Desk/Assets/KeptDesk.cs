@@ -6,7 +6,7 @@ using Lumbeck.Press.Pictures;
 namespace Lumbeck.Desk.Assets;
 
 /// <summary>What the drawer and the faces tell the rules.</summary>
-internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IKept
+internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IAssetFacts
 {
     private readonly ByteCache<(string, PressCondition), double> _gamut = new(1_000_000, _ => 200);
 

@@ -22,7 +22,7 @@ public static class DemoBench
     private const string Worn = "pass";
 
     /// <summary>Each job comes to the bench made: a maker's first step back never takes a piece of it away.</summary>
-    public static void Load(Desk desk)
+    public static void Load(AppServices desk)
     {
         foreach (var (slug, house, title, edits) in Jobs)
         {

@@ -38,11 +38,11 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
 
     /// <summary>The faces that words are set in on its sheets, in order.</summary>
     public IEnumerable<FaceId> Faces =>
-        Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face)
+        Sheets.SelectMany(s => s.Scene.Items).SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face)
             .Distinct().Order();
 
     /// <summary>What it takes in memory, about: marks and their points, whichever revisions share them.</summary>
-    public long Bytes => 4000 + Sheets.Sum(s => s.Scene.Pieces.Sum(p => 1000 + p.Marks.Sum(Weigh)));
+    public long Bytes => 4000 + Sheets.Sum(s => s.Scene.Items.Sum(p => 1000 + p.Marks.Sum(Weigh)));
 
     private static long Weigh(Mark mark) => mark switch
     {
@@ -65,7 +65,7 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
 
     /// <summary>The sheet that an item is printed on; the first where it is on none.</summary>
     public ComposedSheet SheetOf(string item) =>
-        Sheets.FirstOrDefault(s => s.Scene.Piece(item) is { Frame.IsEmpty: false })
+        Sheets.FirstOrDefault(s => s.Scene.Item(item) is { Frame.IsEmpty: false })
             ?? Sheets.FirstOrDefault(s => s.On.Wrap == Job.WrapOf(item))
             ?? Sheets[0];
 
@@ -99,7 +99,7 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
     /// <param name="tables">The drawer’s tables.</param>
     /// <param name="puzzles">Puzzles that take time to make.</param>
     /// <param name="before">The job before an edit: what the edit left alone is not drawn anew.</param>
-    public static Composed Of(long revision, Job job, IType type, IDrawings? drawings = null, IKept? kept = null,
+    public static Composed Of(long revision, Job job, IType type, IDrawings? drawings = null, IAssetFacts? kept = null,
         Composed? before = null, ITables? tables = null, IPuzzles? puzzles = null)
     {
         // What lacked a picture is drawn anew: the picture may be back.
@@ -114,7 +114,7 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
                 && ReferenceEquals(known.Job.Ticket, job.Ticket)
                 && ReferenceEquals(known.Job.Swatches, job.Swatches) ? known : new InsidePlan(job, tables, puzzles);
         return new(revision, job, sheets,
-            Rules.Check(sheets.Select(s => new Look(job, s.On, s.Scene, kept))))
+            Rules.Check(sheets.Select(s => new CheckContext(job, s.On, s.Scene, kept))))
         { Pages = pages };
     }
 }

@@ -31,7 +31,7 @@ internal static class DrawnStarters
             Hold = new(panel, HoldBox.Edge, Anchor.Middle, default, default),
             Width = Span.Full,
             Height = Span.Full,
-            Fill = new Fill(null, Papers.Kinds[1].In(job.Swatches)),
+            Fill = new Fill(null, PatternShelf.Kinds[1].In(job.Swatches)),
         },
         "vista" => new VistaItem
         {

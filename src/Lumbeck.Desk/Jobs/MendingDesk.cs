@@ -14,7 +14,7 @@ public static class MendingDesk
         if (key == "all") return jobs.MendAll(on);
         var finding = on.Composed.Findings.FirstOrDefault(f => f.Key == key)
             ?? throw new Refusal("mend", "this was mended in the meantime");
-        return finding.By ?? throw new Refusal("mend", $"no certain mend is known: {finding.Mend}");
+        return finding.Fix ?? throw new Refusal("mend", $"no certain mend is known: {finding.Mend}");
     }
 
     /// <summary>All that is certain as one step: each mend is made on what the one before it left.</summary>
@@ -25,12 +25,12 @@ public static class MendingDesk
         var tried = new HashSet<string>();
         while (edits.Count < Most
             && findings.FirstOrDefault(f =>
-                f is { By: not null, Waived: null, Severity: not Severity.Note } && tried.Add(f.Key)) is { } next)
+                f is { Fix: not null, Waived: null, Severity: not Severity.Note } && tried.Add(f.Key)) is { } next)
         {
             try
             {
-                job = jobs.After(job, next.By!);
-                edits.Add(next.By!);
+                job = jobs.After(job, next.Fix!);
+                edits.Add(next.Fix!);
             }
             // One mend may have taken away what another was for.
             catch (Refusal) { continue; }

@@ -55,7 +55,7 @@ public sealed class PlateChecks(JobDesk jobs)
         foreach (var sheet in composed.Sheets)
         {
             told?.Invoke();
-            var look = new Look(composed.Job, sheet.On, sheet.Scene, jobs.Drawer.Kept);
+            var look = new CheckContext(composed.Job, sheet.On, sheet.Scene, jobs.Drawer.Kept);
             found.AddRange(Rules.Check(look, painter.Look(sheet.Scene, look.Take, PressCondition.Of(house), perInch)));
         }
         return found.ToImmutable();

@@ -20,7 +20,7 @@ public static class ArtFile
     /// <summary>Every family: its word, what sort of art it is, and how it is at first.</summary>
     public static IReadOnlyList<(string Word, string Sort, Sketch First)> Families { get; } =
     [
-        .. Papers.All.Select(p => (p.Word, "paper", (Sketch)p.First)),
+        .. PatternShelf.All.Select(p => (p.Word, "paper", (Sketch)p.First)),
         .. VistaShelf.All.Select(v => (v.Word, "vista", (Sketch)v.First)),
         .. OrnamentShelf.All.Select(o => (o.Word, "ornament", (Sketch)o.First)),
     ];
@@ -81,7 +81,7 @@ public static class ArtFile
             _ => [],
         };
         return new(new Surface(size, box, box, [], [], [], []),
-            [new(Piece.Ground, Part.Sheet, Affine.Identity, [.. marks], whole, whole, Clipped: true)]);
+            [new(DrawnItem.Ground, Part.Sheet, Affine.Identity, [.. marks], whole, whole, Clipped: true)]);
     }
 
     /// <summary>Outlines are reckoned as covers' are; nothing is kept.</summary>

@@ -7,7 +7,7 @@ namespace Lumbeck.Desk.Making;
 /// <summary>Press files: made, kept in the register, judged; and the long work that makes them.</summary>
 public sealed class PressDesk
 {
-    internal PressDesk(JobDesk jobs, HouseDesk houses, PlateChecks checks, FileShelf files, Works works) =>
+    internal PressDesk(JobDesk jobs, HouseDesk houses, PlateChecks checks, FileShelf files, WorkQueue works) =>
         (Jobs, Houses, Checks, Files, Works) = (jobs, houses, checks, files, works);
 
     internal JobDesk Jobs { get; }
@@ -17,7 +17,7 @@ public sealed class PressDesk
     internal PlateChecks Checks { get; }
 
     /// <summary>Long work, done beside everything else.</summary>
-    public Works Works { get; }
+    public WorkQueue Works { get; }
 
     /// <summary>The files that were made, each under its hash.</summary>
     public FileShelf Files { get; }
@@ -42,8 +42,8 @@ public sealed class PressDesk
         // Each page and each picture is a part of the work; which are shared is not known beforehand, so the count is
         // the most there are.
         var parts = on.Composed.Sheets.Length + on.Composed.Sheets.Sum(s =>
-            s.Scene.Pieces.Sum(p =>
-                p.Marks.Count(m => m is PictureMark or GrownMark or TilesMark or SoftMark) + (p.Mixes ? 1 : 0)));
+            s.Scene.Items.Sum(p =>
+                p.Marks.Count(m => m is PictureMark or GrownMark or TilesMark or BlurredMark) + (p.Mixes ? 1 : 0)));
         var done = 0;
         var t = on.Job.Ticket;
         var g = on.Composed.Geometry;

@@ -20,7 +20,7 @@ public static class Reception
             .ToList();
         Box? room(ComposedSheet s) =>
             on.Job.Wraps[s.On.Wrap].Take.Items.OfType<BarcodeItem>().Where(b => !b.Hidden)
-                .Select(b => s.Scene.Piece(b.Id)).FirstOrDefault(p => p is { Frame.IsEmpty: false })?.Frame.ToBox();
+                .Select(b => s.Scene.Item(b.Id)).FirstOrDefault(p => p is { Frame.IsEmpty: false })?.Frame.ToBox();
         // A barcode on a panel that this sheet has not is on none.
         var code = sheets.Any(s => room(s) is not null)
             ? on.Job.Wraps[0].Take.Items.OfType<BarcodeItem>().FirstOrDefault(b => !b.Hidden)
@@ -30,7 +30,7 @@ public static class Reception
             { Finished = Finished(s.Sheet) })],
             code is null ? null : BarcodeDrawing.Reads(code, t))
         {
-            Finishes = [.. on.Composed.Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks)
+            Finishes = [.. on.Composed.Sheets.SelectMany(s => s.Scene.Items).SelectMany(p => p.Marks)
                 .Select(m => m.Finish?.Name).OfType<string>().Distinct()],
         };
     }

@@ -23,7 +23,7 @@ public static class GrowOrders
     /// </summary>
     public static void GrowBeside(this PressDesk press, OnBench on)
     {
-        var wanted = on.Composed.Sheets.SelectMany(s => s.Scene.Pieces).SelectMany(p => p.Marks).OfType<GrownMark>()
+        var wanted = on.Composed.Sheets.SelectMany(s => s.Scene.Items).SelectMany(p => p.Marks).OfType<GrownMark>()
             .ToList();
         if (wanted.Count == 0 && !press.Works.Has(on.Slug)) return;
         foreach (var old in press.Works.Unfinished(on.Slug))

@@ -29,7 +29,7 @@ public sealed record Made
     /// <summary>As it stands in the queue.</summary>
     public string Write() => JsonSerializer.Serialize(
         new Written(Pressed,
-            Found?.Select(f => new WrittenFinding(f, f.By is null ? null : EditJson.Write(f.By))).ToList()),
+            Found?.Select(f => new WrittenFinding(f, f.Fix is null ? null : EditJson.Write(f.Fix))).ToList()),
         JobJson.Options);
 
     /// <exception cref="Refusal">It can’t be read.</exception>
@@ -41,7 +41,7 @@ public sealed record Made
             return new()
             {
                 Pressed = read?.Pressed,
-                Found = read?.Found?.Select(f => f.Found with { By = f.By is null ? null : EditJson.Read(f.By) }).ToImmutableArray(),
+                Found = read?.Found?.Select(f => f.Found with { Fix = f.By is null ? null : EditJson.Read(f.By) }).ToImmutableArray(),
             };
         }
         catch (JsonException) { throw new Refusal("work", "what was made can’t be read: ask for it again"); }

@@ -26,7 +26,7 @@ public sealed record WorkKind(string Kind, Func<WorkRow, Action<double>, Cancell
 /// <param name="store">The queue.</param>
 /// <param name="log">Is told what begins, ends and fails.</param>
 /// <param name="me">The program’s name, where it works for another that took the piece.</param>
-public sealed class Works(WorkStore store, ILogger<Works>? log = null, string? me = null) : IDisposable
+public sealed class WorkQueue(WorkStore store, ILogger<WorkQueue>? log = null, string? me = null) : IDisposable
 {
     /// <summary>Starts a process that does a piece for a program of this name and ends; null where there is none.</summary>
     public Func<string, string, OwnWorker>? Apart { get; set; }
@@ -39,7 +39,7 @@ public sealed class Works(WorkStore store, ILogger<Works>? log = null, string? m
         if (store.Find(id) is { } piece) Do(piece, [.. kinds.Select(k => k with { Apart = false })]);
     }
 
-    private readonly WorkLog _log = new(log ?? NullLogger<Works>.Instance);
+    private readonly WorkLog _log = new(log ?? NullLogger<WorkQueue>.Instance);
 
     private const int AtOnce = 2;
     private readonly ConcurrentDictionary<string, CancellationTokenSource> _running = new();

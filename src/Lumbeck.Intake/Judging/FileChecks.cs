@@ -10,7 +10,7 @@ internal static class FileChecks
     public static void Look(Pdf pdf, Expected expected, Findings found)
     {
         var house = expected.House;
-        var info = pdf.Solid(pdf.Document.Structure.Trailer?.Info) as DictionaryToken;
+        var info = pdf.Resolve(pdf.Document.Structure.Trailer?.Info) as DictionaryToken;
         var claimed = pdf.Text(info, "GTS_PDFXVersion") ?? "";
         var xmp = Xmp(pdf);
         if (Between(xmp, "GTS_PDFXVersion") is { } said && claimed.Length == 0) claimed = said;
@@ -61,7 +61,7 @@ internal static class FileChecks
             found.Stop("intent", "no profile", "embedded", "PDF/X-4 carries the profile of its printing condition.");
         if (profile is null) return;
         // The colour space stands in an ICC profile's header, bytes 16 to 19 (ISO 15076-1, 7.2).
-        var header = pdf.Unpacked(profile).Span;
+        var header = pdf.Decode(profile).Span;
         var space = header.Length >= 40 ? Encoding.ASCII.GetString(header.Slice(16, 4)) : "";
         if (header.Length < 128 || Encoding.ASCII.GetString(header.Slice(36, 4)) != "acsp")
             found.Stop("intent", "a broken profile", "an ICC profile",
@@ -71,7 +71,7 @@ internal static class FileChecks
     }
 
     private static string Xmp(Pdf pdf) =>
-        pdf.Get(pdf.Catalog, "Metadata") is StreamToken s ? Encoding.UTF8.GetString(pdf.Unpacked(s).Span) : "";
+        pdf.Get(pdf.Catalog, "Metadata") is StreamToken s ? Encoding.UTF8.GetString(pdf.Decode(s).Span) : "";
 
     private static string? Between(string xmp, string key)
     {

@@ -16,7 +16,7 @@ internal static class InsideChecks
     /// <summary>Pages of a size are as near as 0.5 mm.</summary>
     private static readonly double Near = Length.FromMillimetres(0.5m).Points;
 
-    public static void Look(Pdf pdf, RationedFilters filters, ExpectedPages inside, Expected expected, Findings found,
+    public static void Look(Pdf pdf, BoundedFilters filters, ExpectedPages inside, Expected expected, Findings found,
         Func<bool> late)
     {
         var (house, count) = (expected.House, pdf.Document.NumberOfPages);
@@ -51,8 +51,8 @@ internal static class InsideChecks
             if (!known.TryGetValue(key, out var use))
             {
                 use = new();
-                new PageWalk(pdf, use, shape.Bleed ?? shape.Media, late)
-                    .Page(page, pdf.Solid(resources) as DictionaryToken);
+                new ContentInterpreter(pdf, use, shape.Bleed ?? shape.Media, late)
+                    .Page(page, pdf.Resolve(resources) as DictionaryToken);
                 ColourChecks.Look(use, expected, found);
                 TransparencyChecks.Look(use, house, found);
                 FaceChecks.Look(pdf, use, house, found);
@@ -115,7 +115,7 @@ internal static class InsideChecks
         {
             var token = open.Pop();
             if (token is IndirectReferenceToken r && !seen.Add(r.Data)) continue;
-            if (pdf.Solid(token) is not DictionaryToken node) continue;
+            if (pdf.Resolve(token) is not DictionaryToken node) continue;
             if (pdf.Get(node, "Kids") is not ArrayToken kids) { yield return node; continue; }
             for (var i = kids.Data.Count - 1; i >= 0; i--) open.Push(kids.Data[i]);
         }

@@ -52,7 +52,7 @@ internal static class PictureChecks
 
     /// <summary>The plates of a picture in the four inks, or in them and others after them; 0 in any other space.</summary>
     private static int Plates(Pdf pdf, PlacedImage image) => image.Space == "DeviceCMYK" ? 4
-        : image.Space == "DeviceN" && ColourSpaces.Named(pdf, pdf.Get(image.Entries, "ColorSpace")) is
+        : image.Space == "DeviceN" && ColorSpaces.Named(pdf, pdf.Get(image.Entries, "ColorSpace")) is
             ["Cyan", "Magenta", "Yellow", "Black", ..] names ? names.Count : 0;
 
     /// <summary>
@@ -73,9 +73,9 @@ internal static class PictureChecks
                 return Most(cells.WriteToMemory<byte>());
             }
             if (image.Filters.All(f => f is "FlateDecode" or "Fl") && pdf.Get(image.Entries, "DecodeParms") is null
-                && (long)image.Wide * image.High * Plates(pdf, image) < RationedFilters.Most / 2)
+                && (long)image.Wide * image.High * Plates(pdf, image) < BoundedFilters.Most / 2)
             {
-                var samples = pdf.Unpacked(image.Stream);
+                var samples = pdf.Decode(image.Stream);
                 if (samples.Length < image.Wide * image.High * Plates(pdf, image)) return null;
                 using var plates = Image.NewFromMemoryCopy(samples.ToArray(), image.Wide, image.High, Plates(pdf, image),
                     Enums.BandFormat.Uchar);

@@ -3,7 +3,7 @@ using UglyToad.PdfPig.Tokens;
 namespace Lumbeck.Intake.Opening;
 
 /// <summary>Colour spaces of a page's content (ISO 32000-1, 8.6): what they are called, and which plates they name.</summary>
-internal sealed class ColourSpaces(Pdf pdf, PageUse use)
+internal sealed class ColorSpaces(Pdf pdf, PageUse use)
 {
     /// <summary>A colour space by name or as it is written; and whether it is the colour of all plates.</summary>
     public (string Space, bool All) Of(string? name, DictionaryToken? resources)
@@ -21,11 +21,11 @@ internal sealed class ColourSpaces(Pdf pdf, PageUse use)
     public (string Space, bool All) Of(IToken? token, int depth = 0)
     {
         if (depth > 8) throw new TooMuchException();
-        switch (pdf.Solid(token))
+        switch (pdf.Resolve(token))
         {
             case NameToken n:
                 return (Full(n.Data), false);
-            case ArrayToken { Data.Count: > 0 } a when pdf.Solid(a.Data[0]) is NameToken kind:
+            case ArrayToken { Data.Count: > 0 } a when pdf.Resolve(a.Data[0]) is NameToken kind:
                 switch (kind.Data)
                 {
                     case "Separation" or "DeviceN":
@@ -33,13 +33,13 @@ internal sealed class ColourSpaces(Pdf pdf, PageUse use)
                         var alternate = Of(a.Data.ElementAtOrDefault(2), depth + 1).Space;
                         // What stands in on a screen is not printed; but a calibrated one is no part of PDF/X-1a.
                         if (alternate is not ("DeviceCMYK" or "DeviceGray")) use.Spaces.Add(alternate);
-                        return (kind.Data, pdf.Solid(a.Data.ElementAtOrDefault(1)) is NameToken { Data: "All" });
+                        return (kind.Data, pdf.Resolve(a.Data.ElementAtOrDefault(1)) is NameToken { Data: "All" });
                     case "Indexed" or "I":
                         return (Of(a.Data.ElementAtOrDefault(1), depth + 1).Space, false);
                     case "Pattern":
                         return a.Data.Count > 1 ? Of(a.Data[1], depth + 1) : ("Pattern", false);
                     case "ICCBased":
-                        var profile = (pdf.Solid(a.Data.ElementAtOrDefault(1)) as StreamToken)?.StreamDictionary;
+                        var profile = (pdf.Resolve(a.Data.ElementAtOrDefault(1)) as StreamToken)?.StreamDictionary;
                         return ($"ICCBased{(int)(pdf.Number(profile, "N") ?? 0)}", false);
                     default: return (kind.Data, false);
                 }
@@ -49,11 +49,11 @@ internal sealed class ColourSpaces(Pdf pdf, PageUse use)
 
     /// <summary>The plates that a Separation or DeviceN space names, in its order; none for other spaces.</summary>
     public static IReadOnlyList<string> Named(Pdf pdf, IToken? space) =>
-        pdf.Solid(space) is not ArrayToken { Data.Count: > 1 } a
-            || pdf.Solid(a.Data[0]) is not NameToken { Data: "Separation" or "DeviceN" } ? []
-            : pdf.Solid(a.Data[1]) switch
+        pdf.Resolve(space) is not ArrayToken { Data.Count: > 1 } a
+            || pdf.Resolve(a.Data[0]) is not NameToken { Data: "Separation" or "DeviceN" } ? []
+            : pdf.Resolve(a.Data[1]) switch
             {
-                ArrayToken names => [.. names.Data.Select(pdf.Solid).OfType<NameToken>().Select(n => n.Data)],
+                ArrayToken names => [.. names.Data.Select(pdf.Resolve).OfType<NameToken>().Select(n => n.Data)],
                 NameToken one => [one.Data],
                 _ => [],
             };

@@ -46,7 +46,7 @@ public static class InsideReading
                 cancel.ThrowIfCancellationRequested();
                 if (own.Spent > patience) throw new TimeoutException();
             }
-            var filters = new RationedFilters(MostUnpacked, cancel);
+            var filters = new BoundedFilters(MostUnpacked, cancel);
             var bounded = new BoundedStream(file, patience < BoundedStream.Opening ? patience : BoundedStream.Opening,
                 cancel);
             using var pdf = PdfDocument.Open(bounded,
@@ -142,7 +142,7 @@ public static class InsideReading
     /// <summary>
     /// Whether nothing is painted on a page; its content is read only if it is short, and no form in it is opened.
     /// </summary>
-    private static bool IsBlank(PdfDocument pdf, RationedFilters filters, Node page, Action goOn)
+    private static bool IsBlank(PdfDocument pdf, BoundedFilters filters, Node page, Action goOn)
     {
         var streams = Entry(pdf, page, "Contents") switch
         {

@@ -34,7 +34,7 @@ internal static class PageTree
         {
             var token = open.Pop();
             if (token is IndirectReferenceToken r && !seen.Add(r.Data)) continue;
-            if (pdf.Solid(token) is not DictionaryToken node) continue;
+            if (pdf.Resolve(token) is not DictionaryToken node) continue;
             if (pdf.Get(node, "Kids") is not ArrayToken kids) { if (--number == 0) return node; continue; }
             for (var i = kids.Data.Count - 1; i >= 0; i--) open.Push(kids.Data[i]);
         }

@@ -7,13 +7,13 @@ namespace Lumbeck.Intake.Opening;
 /// Walks through content with as much of the graphics state as reception asks about (ISO 32000-1, 8.4). Ends with an
 /// exception where there is more than it looks at.
 /// </summary>
-internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double R, double T) bleed, Func<bool> late)
+internal sealed class ContentInterpreter(Pdf pdf, PageUse use, (double L, double B, double R, double T) bleed, Func<bool> late)
 {
     private const int MostOperators = 1_500_000, MostForms = 24, MostContent = 40_000_000;
 
-    private sealed record State
+    private sealed record GraphicsState
     {
-        public TransformationMatrix At { get; init; } = TransformationMatrix.Identity;
+        public TransformationMatrix Ctm { get; init; } = TransformationMatrix.Identity;
         public string Fill { get; init; } = "DeviceGray";
         public string Stroke { get; init; } = "DeviceGray";
         public bool FillAll { get; init; }
@@ -26,14 +26,14 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         public double Weight { get; init; } = 1;
         public bool Overprint { get; init; }
         /// <summary>Whether inks of none leave what is under them where they overprint (8.6.7).</summary>
-        public bool LeavesZeros { get; init; }
-        public int Mode { get; init; }
+        public bool OverprintMode { get; init; }
+        public int TextRenderingMode { get; init; }
         public DictionaryToken? Face { get; init; }
         public (double L, double B, double R, double T)? Clip { get; init; }
     }
 
     private readonly HashSet<string> _seen = [];
-    private readonly ColourSpaces _spaces = new(pdf, use);
+    private readonly ColorSpaces _spaces = new(pdf, use);
 
     public void Page(DictionaryToken page, DictionaryToken? resources)
     {
@@ -41,11 +41,11 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         foreach (var part in pdf.Get(page, "Contents") switch
         {
             StreamToken s => [s],
-            ArrayToken a => a.Data.Select(pdf.Solid).OfType<StreamToken>(),
+            ArrayToken a => a.Data.Select(pdf.Resolve).OfType<StreamToken>(),
             _ => (IEnumerable<StreamToken>)[]
         })
         {
-            content.Write(pdf.Unpacked(part).Span);
+            content.Write(pdf.Decode(part).Span);
             content.WriteByte((byte)'\n');
             if (content.Length > MostContent) throw new TooMuchException();
         }
@@ -53,10 +53,10 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         Walk(content.GetBuffer().AsMemory(0, (int)content.Length), resources, new(), 0);
     }
 
-    private void Walk(ReadOnlyMemory<byte> content, DictionaryToken? resources, State state, int depth)
+    private void Walk(ReadOnlyMemory<byte> content, DictionaryToken? resources, GraphicsState state, int depth)
     {
         if (depth > MostForms) throw new TooMuchException();
-        var saved = new Stack<State>();
+        var saved = new Stack<GraphicsState>();
         var path = new List<(char Kind, double X, double Y)>();
         foreach (var (op, o) in new ContentTokens(content).All())
         {
@@ -82,7 +82,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                 case "cm":
                     state = state with
                     {
-                        At = TransformationMatrix.FromValues(n(0), n(1), n(2), n(3), n(4), n(5)).Multiply(state.At),
+                        Ctm = TransformationMatrix.FromValues(n(0), n(1), n(2), n(3), n(4), n(5)).Multiply(state.Ctm),
                     }; break;
                 case "w": state = state with { Weight = n(0) }; break;
                 case "gs":
@@ -190,11 +190,11 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                     {
                         Face = pdf.Dictionary(pdf.Dictionary(resources, "Font"), face),
                     }; break;
-                case "Tr": state = state with { Mode = (int)n(0) }; break;
+                case "Tr": state = state with { TextRenderingMode = (int)n(0) }; break;
                 case "Tj" or "TJ" or "'" or "\"":
                     use.Words = true;
                     if (state.Face is { } set) Face(set, state, depth);
-                    if (state.Mode is 3 or 7) break;
+                    if (state.TextRenderingMode is 3 or 7) break;
                     Painted(state.Fill, state.FillInk, state);
                     if (OverprintsWhite(state)) use.WhiteOverprints = true;
                     break;
@@ -208,7 +208,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     }
 
     /// <summary>An extended state (8.4.5).</summary>
-    private State Extended(DictionaryToken? gs, State state)
+    private GraphicsState Extended(DictionaryToken? gs, GraphicsState state)
     {
         if (gs is null) return state;
         foreach (var key in (string[])["ca", "CA"])
@@ -225,14 +225,14 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         if (pdf.Get(gs, "HT") is { } ht && ht is not NameToken { Data: "Default" }) use.States.Add("halftone");
         foreach (var key in (string[])["BG", "BG2", "UCR", "UCR2"])
             if (pdf.Get(gs, key) is { } k && k is not NameToken) use.States.Add("black generation");
-        if (pdf.Get(gs, "Font") is ArrayToken { Data.Count: > 0 } f && pdf.Solid(f.Data[0]) is DictionaryToken font)
+        if (pdf.Get(gs, "Font") is ArrayToken { Data.Count: > 0 } f && pdf.Resolve(f.Data[0]) is DictionaryToken font)
             state = state with { Face = font };
         if (pdf.Get(gs, "op", "OP") is BooleanToken over)
         {
             state = state with { Overprint = over.Data };
             use.Overprints |= over.Data;
         }
-        if (pdf.Number(gs, "OPM") is { } how) state = state with { LeavesZeros = how == 1 };
+        if (pdf.Number(gs, "OPM") is { } how) state = state with { OverprintMode = how == 1 };
         return pdf.Number(gs, "LW") is { } weight ? state with { Weight = weight } : state;
     }
 
@@ -240,16 +240,16 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     /// White that is set to overprint leaves nothing on the sheet; in overprint mode 0 it knocks out all the same, and
     /// only other plates are left.
     /// </summary>
-    private static bool OverprintsWhite(State state) =>
-        state is { Overprint: true, FillNone: true, LeavesZeros: true, Fill: "DeviceCMYK" or "DeviceGray" };
+    private static bool OverprintsWhite(GraphicsState state) =>
+        state is { Overprint: true, FillNone: true, OverprintMode: true, Fill: "DeviceCMYK" or "DeviceGray" };
 
-    private void Painted(string space, double ink, State state)
+    private void Painted(string space, double ink, GraphicsState state)
     {
         if (space != "Pattern") use.Spaces.Add(space);
         if (!state.FillAll) use.MostInk = Math.Max(use.MostInk, ink);
     }
 
-    private void Fill(List<(char, double X, double Y)> path, State state)
+    private void Fill(List<(char, double X, double Y)> path, GraphicsState state)
     {
         if (Box(path, state) is not { } box) return;
         if (Outside(box, state))
@@ -262,23 +262,23 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
         if (OverprintsWhite(state)) use.WhiteOverprints = true;
     }
 
-    private void Stroke(List<(char Kind, double X, double Y)> path, State state)
+    private void Stroke(List<(char Kind, double X, double Y)> path, GraphicsState state)
     {
         if (Box(path, state) is not { } box) return;
         use.Spaces.Add(state.Stroke == "Pattern" ? "DeviceCMYK" : state.Stroke);
         if (Outside(box, state)) use.PaintsOutside = true;
         else if (!state.StrokeAll) use.MostInk = Math.Max(use.MostInk, state.StrokeInk);
-        var scale = Math.Sqrt(Math.Abs((state.At.A * state.At.D) - (state.At.B * state.At.C)));
+        var scale = Math.Sqrt(Math.Abs((state.Ctm.A * state.Ctm.D) - (state.Ctm.B * state.Ctm.C)));
         for (var i = 1; i < path.Count && use.Strokes.Count < 200_000; i++)
             if (path[i].Kind == 'l')
             {
-                var (a, b) = (state.At.Transform(new PdfPoint(path[i - 1].X, path[i - 1].Y)),
-                    state.At.Transform(new PdfPoint(path[i].X, path[i].Y)));
+                var (a, b) = (state.Ctm.Transform(new PdfPoint(path[i - 1].X, path[i - 1].Y)),
+                    state.Ctm.Transform(new PdfPoint(path[i].X, path[i].Y)));
                 use.Strokes.Add(new(a.X, a.Y, b.X, b.Y, state.Weight * scale, state.StrokeAll));
             }
     }
 
-    private void Draw(StreamToken? x, DictionaryToken? resources, State state, int depth)
+    private void Draw(StreamToken? x, DictionaryToken? resources, GraphicsState state, int depth)
     {
         if (x is null) return;
         var d = x.StreamDictionary;
@@ -291,9 +291,9 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                 if (pdf.Name(d, "Subtype2") == "PS") use.PostScript = true;
                 Group(d, "form");
                 var at = pdf.Numbers(d, "Matrix") is [var a, var b, var c, var e, var f, var g]
-                    ? TransformationMatrix.FromValues(a, b, c, e, f, g).Multiply(state.At)
-                    : state.At;
-                Walk(pdf.Unpacked(x), pdf.Dictionary(d, "Resources") ?? resources, state with { At = at }, depth + 1);
+                    ? TransformationMatrix.FromValues(a, b, c, e, f, g).Multiply(state.Ctm)
+                    : state.Ctm;
+                Walk(pdf.Decode(x), pdf.Dictionary(d, "Resources") ?? resources, state with { Ctm = at }, depth + 1);
                 break;
         }
     }
@@ -305,12 +305,12 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
             use.Transparent.Add($"transparency group of a {what}");
     }
 
-    private void Pattern(IToken token, DictionaryToken? resources, State state, int depth)
+    private void Pattern(IToken token, DictionaryToken? resources, GraphicsState state, int depth)
     {
         if (token is StreamToken tiles)
         {
             if (_seen.Add($"{tiles.GetHashCode()}/{depth}"))
-                Walk(pdf.Unpacked(tiles), pdf.Dictionary(tiles.StreamDictionary, "Resources") ?? resources, state,
+                Walk(pdf.Decode(tiles), pdf.Dictionary(tiles.StreamDictionary, "Resources") ?? resources, state,
                     depth + 1);
         }
         else if (token is DictionaryToken d)
@@ -329,24 +329,24 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
                 : _spaces.Of(pdf.Get(d, "ColorSpace")).Space);
     }
 
-    private void Face(DictionaryToken font, State state, int depth)
+    private void Face(DictionaryToken font, GraphicsState state, int depth)
     {
         var name = pdf.Name(font, "BaseFont") ?? $"Type 3 {use.Faces.Count}";
         if (!use.Faces.TryAdd(name, font)) return;
         if (pdf.Name(font, "Subtype") != "Type3" || pdf.Dictionary(font, "CharProcs") is not { } procs) return;
-        foreach (var glyph in procs.Data.Values.Take(500).Select(pdf.Solid).OfType<StreamToken>())
-            Walk(pdf.Unpacked(glyph), pdf.Dictionary(font, "Resources"), state, depth + 1);
+        foreach (var glyph in procs.Data.Values.Take(500).Select(pdf.Resolve).OfType<StreamToken>())
+            Walk(pdf.Decode(glyph), pdf.Dictionary(font, "Resources"), state, depth + 1);
     }
 
-    private void Inline(InlineImage image, DictionaryToken? resources, State state)
+    private void Inline(InlineImage image, DictionaryToken? resources, GraphicsState state)
     {
         object? get(string a, string b) => image.Entries.GetValueOrDefault(a) ?? image.Entries.GetValueOrDefault(b);
         var mask = get("IM", "ImageMask") is true;
         var space = get("CS", "ColorSpace") switch
         {
-            PdfName own => _spaces.Of(ColourSpaces.Full(own.Value), resources).Space,
+            PdfName own => _spaces.Of(ColorSpaces.Full(own.Value), resources).Space,
             List<object?> many when many is [PdfName { Value: "I" or "Indexed" }, PdfName under,
-                ..] => ColourSpaces.Full(under.Value),
+                ..] => ColorSpaces.Full(under.Value),
             _ => "DeviceGray",
         };
         var (w, h) = (get("W", "Width") is double dw ? (int)dw : 1, get("H", "Height") is double dh ? (int)dh : 1);
@@ -354,7 +354,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
             null, null, state);
     }
 
-    private void Image(StreamToken stream, DictionaryToken d, DictionaryToken? resources, State state)
+    private void Image(StreamToken stream, DictionaryToken d, DictionaryToken? resources, GraphicsState state)
     {
         var mask = pdf.Get(d, "ImageMask") is BooleanToken { Data: true };
         use.Paints = true;
@@ -376,9 +376,9 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
     }
 
     private void Place(int wide, int high, string space, int bits, IReadOnlyList<string> filters, bool mask,
-        StreamToken? stream, DictionaryToken? d, State state)
+        StreamToken? stream, DictionaryToken? d, GraphicsState state)
     {
-        var m = state.At;
+        var m = state.Ctm;
         var (across, down) = (Math.Sqrt((m.A * m.A) + (m.B * m.B)), Math.Sqrt((m.C * m.C) + (m.D * m.D)));
         var perInch = Math.Min(across > 0 ? wide / across * 72 : 1e9, down > 0 ? high / down * 72 : 1e9);
         List<(char, double, double)> corners = [('m', 0, 0), ('l', 1, 0), ('l', 1, 1), ('l', 0, 1)];
@@ -389,13 +389,13 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
             use.Images.Add(new(wide, high, perInch, space, bits, filters, mask, stream, d, box));
     }
 
-    private static (double L, double B, double R, double T)? Box(List<(char, double X, double Y)> path, State state)
+    private static (double L, double B, double R, double T)? Box(List<(char, double X, double Y)> path, GraphicsState state)
     {
         if (path.Count == 0) return null;
         var (l, b, r, t) = (double.MaxValue, double.MaxValue, double.MinValue, double.MinValue);
         foreach (var (_, x, y) in path)
         {
-            var p = state.At.Transform(new PdfPoint(x, y));
+            var p = state.Ctm.Transform(new PdfPoint(x, y));
             (l, b, r, t) = (Math.Min(l, p.X), Math.Min(b, p.Y), Math.Max(r, p.X), Math.Max(t, p.Y));
         }
         return (l, b, r, t);
@@ -410,7 +410,7 @@ internal sealed class PageWalk(Pdf pdf, PageUse use, (double L, double B, double
             : (Math.Max(x.L, y.L), Math.Max(x.B, y.B), Math.Min(x.R, y.R), Math.Min(x.T, y.T));
 
     /// <summary>Whether any of what is painted is seen outside the bleed.</summary>
-    private bool Outside((double L, double B, double R, double T) box, State state)
+    private bool Outside((double L, double B, double R, double T) box, GraphicsState state)
     {
         if (state.Clip is { } c)
             box = (Math.Max(box.L, c.L), Math.Max(box.B, c.B), Math.Min(box.R, c.R), Math.Min(box.T, c.T));

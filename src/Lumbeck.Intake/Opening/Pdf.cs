@@ -5,7 +5,7 @@ using UglyToad.PdfPig.Tokens;
 namespace Lumbeck.Intake.Opening;
 
 /// <summary>A PDF's objects, looked up so that a loop of references comes to an end.</summary>
-internal sealed class Pdf(PdfDocument document, RationedFilters filters)
+internal sealed class Pdf(PdfDocument document, BoundedFilters filters)
 {
     public PdfDocument Document => document;
 
@@ -13,7 +13,7 @@ internal sealed class Pdf(PdfDocument document, RationedFilters filters)
 
     public IToken? Get(DictionaryToken? d, params ReadOnlySpan<string> keys)
     {
-        foreach (var key in keys) if (d is not null && d.TryGet(NameToken.Create(key), out var t)) return Solid(t);
+        foreach (var key in keys) if (d is not null && d.TryGet(NameToken.Create(key), out var t)) return Resolve(t);
         return null;
     }
 
@@ -38,12 +38,12 @@ internal sealed class Pdf(PdfDocument document, RationedFilters filters)
     };
 
     public double[]? Numbers(DictionaryToken? d, params ReadOnlySpan<string> keys) =>
-        Get(d, keys) is ArrayToken a ? [.. a.Data.Select(Solid).OfType<NumericToken>().Select(n => n.Double)] : null;
+        Get(d, keys) is ArrayToken a ? [.. a.Data.Select(Resolve).OfType<NumericToken>().Select(n => n.Double)] : null;
 
     public IEnumerable<IToken> Items(IToken? array) =>
-        Solid(array) is ArrayToken a ? a.Data.Select(Solid).OfType<IToken>() : [];
+        Resolve(array) is ArrayToken a ? a.Data.Select(Resolve).OfType<IToken>() : [];
 
-    public IToken? Solid(IToken? token)
+    public IToken? Resolve(IToken? token)
     {
         for (var i = 0; token is IndirectReferenceToken r && i < 20; i++)
         {
@@ -56,13 +56,13 @@ internal sealed class Pdf(PdfDocument document, RationedFilters filters)
         return token is NullToken ? null : token;
     }
 
-    public ReadOnlyMemory<byte> Unpacked(StreamToken stream) => UglyToad.PdfPig.PdfExtensions.Decode(stream, filters);
+    public ReadOnlyMemory<byte> Decode(StreamToken stream) => UglyToad.PdfPig.PdfExtensions.Decode(stream, filters);
 
     /// <summary>The names of a stream's filters.</summary>
     public IReadOnlyList<string> Filters(DictionaryToken d) => Get(d, "Filter", "F") switch
     {
         NameToken n => [n.Data],
-        ArrayToken a => [.. a.Data.Select(Solid).OfType<NameToken>().Select(n => n.Data)],
+        ArrayToken a => [.. a.Data.Select(Resolve).OfType<NameToken>().Select(n => n.Data)],
         _ => [],
     };
 
@@ -77,7 +77,7 @@ internal sealed class Pdf(PdfDocument document, RationedFilters filters)
             var (token, depth) = open.Pop();
             if (token is IndirectReferenceToken r)
             {
-                if (!seen.Add(r.Data) || Solid(token) is not { } solid) continue;
+                if (!seen.Add(r.Data) || Resolve(token) is not { } solid) continue;
                 token = solid;
                 depth = 0;
             }

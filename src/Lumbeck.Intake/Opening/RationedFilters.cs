@@ -9,7 +9,7 @@ namespace Lumbeck.Intake.Opening;
 /// </summary>
 /// <param name="most">All streams together, in bytes; reception's own measure where null.</param>
 /// <param name="cancel">Whoever asked has gone.</param>
-internal sealed class RationedFilters(long? most = null, CancellationToken cancel = default) : IFilterProvider
+internal sealed class BoundedFilters(long? most = null, CancellationToken cancel = default) : IFilterProvider
 {
     /// <summary>All streams together, in bytes, before it is known how large the pages are.</summary>
     public const long Most = 160_000_000;
@@ -34,7 +34,7 @@ internal sealed class RationedFilters(long? most = null, CancellationToken cance
 
     private List<IFilter> Rationed(IReadOnlyList<IFilter> filters) => [.. filters.Select(f => new One(f, this))];
 
-    private sealed class One(IFilter inner, RationedFilters ration) : IFilter
+    private sealed class One(IFilter inner, BoundedFilters ration) : IFilter
     {
         public bool IsSupported => inner.IsSupported;
 

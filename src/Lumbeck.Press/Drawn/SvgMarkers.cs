@@ -32,18 +32,18 @@ internal static class SvgMarkers
         foreach (var stroke in shape.Strokes)
             switch (stroke)
             {
-                case Stroke.Move:
+                case PathVerb.Move:
                     (x, y) = next();
                     (startX, startY, first) = (x, y, points.Count);
                     points.Add((x, y, 0, 0, 0, 0, false));
                     break;
-                case Stroke.Line: { var (nx, ny) = next(); out_(nx, ny); to(nx, ny, x, y); break; }
-                case Stroke.Quad:
+                case PathVerb.Line: { var (nx, ny) = next(); out_(nx, ny); to(nx, ny, x, y); break; }
+                case PathVerb.Quad:
                     {
                         var (cx, cy) = next(); var (nx, ny) = next(); out_(cx, cy); to(nx, ny, cx, cy);
                         break;
                     }
-                case Stroke.Cubic:
+                case PathVerb.Cubic:
                     var (a, b, n) = (next(), next(), next());
                     // A handle that lies on its own end says nothing of the way; the other one does.
                     var (away, into) = (a == (x, y) ? b : a, b == n ? a : b);

@@ -32,7 +32,7 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
         }
         return Graded(g, box, covered.Bounds, viewport) switch
         {
-            Shade shade => new ShadeMark(covered.Under(at), shade.Under(at)) { EvenOdd = evenOdd },
+            Gradient shade => new GradientMark(covered.Under(at), shade.Transformed(at)) { EvenOdd = evenOdd },
             Ink one => new FillMark(covered.Under(at), one) { EvenOdd = evenOdd },
             _ => null,
         };
@@ -86,7 +86,7 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
             user ? viewport.Across(says(name) ?? otherwise) : SvgUnits.Length(says(name) ?? otherwise, 0, 1);
         double down(string name, string otherwise) =>
             user ? viewport.Down(says(name) ?? otherwise) : SvgUnits.Length(says(name) ?? otherwise, 0, 1);
-        Shade shade;
+        Gradient shade;
         if (g.Name.LocalName == "linearGradient")
         {
             shade = new(false, across("x1", "0%"), down("y1", "0%"), across("x2", "100%"), down("y2", "0%"), stops);
@@ -105,7 +105,7 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
             shade = new(true, cx, cy, cx + r, cy, stops) { Focus = fx == cx && fy == cy ? null : (fx, fy) };
         }
         shade = Spread(shade, says("spreadMethod") ?? "pad", covered, way);
-        return shade.Under(way);
+        return shade.Transformed(way);
     }
 
     private ImmutableArray<(double At, Ink Ink)> Stops(List<XElement> chain)
@@ -137,7 +137,7 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
     /// A gradient that goes on past its ends, by its mirror image or again from its start (SVG 2, 14.2.4), as one run
     /// over all that is covered.
     /// </summary>
-    private static Shade Spread(Shade shade, string how, Bounds covered, Affine way)
+    private static Gradient Spread(Gradient shade, string how, Bounds covered, Affine way)
     {
         if (how is not ("reflect" or "repeat")) return shade;
         var back = way.Inverse();

@@ -103,7 +103,7 @@ public sealed class SvgReading
     private static Bounds Reach(Mark mark) => mark switch
     {
         FillMark f => f.Shape.Bounds,
-        ShadeMark s => s.Shape.Bounds,
+        GradientMark s => s.Shape.Bounds,
         LineMark l => l.Shape.Bounds is var b
             ? new(b.Left - l.Reach, b.Top - l.Reach, b.Right + l.Reach, b.Bottom + l.Reach)
             : b,

@@ -123,7 +123,7 @@ internal static class AsPage
         var box = new Box(default, default, size.Width, size.Height);
         var all = new Bounds(0, 0, wide, high);
         var scene = new Scene(new Surface(size, box, box, [], [], [], []),
-            [new Piece("drawing", Part.Sheet, new(scale, 0, 0, scale, 0, 0), drawing.Marks, all, all)]);
+            [new DrawnItem("drawing", Part.Sheet, new(scale, 0, 0, scale, 0, 0), drawing.Marks, all, all)]);
         PressFile.Write(output, [scene], new PressPlan(PressKind.X4) { Marks = false }, plan.House, new("", "", "",
             DateTimeOffset.UnixEpoch, "", 0), shelf);
     }

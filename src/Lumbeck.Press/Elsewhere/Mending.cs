@@ -28,7 +28,7 @@ public static class Mending
     public static MendReport Mend(string path, Stream output, MendPlan plan, FaceShelf shelf, PressNote note,
         Action<double>? told = null, CancellationToken cancel = default)
     {
-        try { return Deeply.Run(() => Run(path, output, plan, shelf, note, told, cancel)); }
+        try { return LargeStackThread.Run(() => Run(path, output, plan, shelf, note, told, cancel)); }
         catch (Exception e) when (e is not (Refusal or OperationCanceledException or IOException or OutOfMemoryException))
         {
             throw new Refusal("file", "this file is damaged and can’t be read: export it again");
@@ -37,7 +37,7 @@ public static class Mending
 
     /// <summary>Looks at a file as far as it takes to know whether it can be mended at all.</summary>
     /// <exception cref="Refusal">It can't be read, or can't be mended; the reason is named.</exception>
-    public static void Look(string path, MendPlan plan, FaceShelf shelf, CancellationToken cancel) => Deeply.Run(() =>
+    public static void Look(string path, MendPlan plan, FaceShelf shelf, CancellationToken cancel) => LargeStackThread.Run(() =>
     {
         var aside = Aside.Folder();
         try

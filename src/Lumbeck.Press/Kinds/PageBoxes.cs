@@ -48,7 +48,7 @@ internal sealed record PageBoxes(Surface Sheet, Box Window, Box Trim, double Mar
     public Scene Seen(Scene scene)
     {
         if (Window == Sheet.Whole) return scene;
-        return scene with { Pieces = [.. scene.Pieces.Where(p => Under.Touches(p, Sight))] };
+        return scene with { Items = [.. scene.Items.Where(p => Occlusion.Touches(p, Sight))] };
     }
 
     /// <summary>Content that is seen as far as the bleed.</summary>

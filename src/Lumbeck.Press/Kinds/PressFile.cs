@@ -163,7 +163,7 @@ public static class PressFile
     /// <exception cref="Refusal">The face, by name.</exception>
     public static void RefuseFaces(Scene scene, FaceShelf shelf)
     {
-        foreach (var face in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct())
+        foreach (var face in scene.Items.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face).Distinct())
             if (shelf.Facts(face).Embedding == Embedding.Never)
                 throw new Refusal("face",
                     $"the licence of {shelf.NameOf(face)} lets no file hold it: set its words in another face, or " +

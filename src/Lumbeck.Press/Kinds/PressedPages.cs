@@ -192,10 +192,10 @@ internal sealed class PageWriting
     {
         _before?.Invoke();
         var scene = _inside.Page(number);
-        if (scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Any(g => !_known.Contains(g.Face)))
+        if (scene.Items.SelectMany(p => p.Marks).OfType<GlyphMark>().Any(g => !_known.Contains(g.Face)))
         {
             PressFile.RefuseFaces(scene, _shelf);
-            _known.UnionWith(scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face));
+            _known.UnionWith(scene.Items.SelectMany(p => p.Marks).OfType<GlyphMark>().Select(g => g.Face));
         }
         var page = PageBoxes.Of(scene.Surface, _plan, _house);
         var flattened = _plan.Flat

@@ -23,7 +23,7 @@ internal static class ZonesOver
         var whole = new Bounds(0, 0, scene.Width, scene.Height);
         return scene with
         {
-            Pieces = scene.Pieces.Add(new("zones", Part.Sheet, Affine.Identity, [.. marks], whole, whole)),
+            Items = scene.Items.Add(new("zones", Part.Sheet, Affine.Identity, [.. marks], whole, whole)),
         };
     }
 

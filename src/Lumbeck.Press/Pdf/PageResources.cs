@@ -10,7 +10,7 @@ internal interface IPageResources
     /// <summary>
     /// Marks that are mixed as one, with what they are mixed by (11.6.6): the piece's blend, or its opacity alone.
     /// </summary>
-    string Mix(string marks, Piece piece, bool plainly);
+    string Mix(string marks, DrawnItem piece, bool plainly);
 
     /// <summary>A picture that is so many points wide; null where there are no pictures.</summary>
     string? Picture(PictureMark mark, double points);
@@ -22,16 +22,16 @@ internal interface IPageResources
     string? Tiles(TilesMark mark, Affine cell, double points);
 
     /// <summary>A shading in the page's own points (8.7.4.5).</summary>
-    string Shade(Shade shade);
+    string Shade(Gradient shade);
 
     /// <summary>The same as a pattern, for type to be filled with (8.7.4.1).</summary>
-    string ShadePattern(Shade shade);
+    string ShadePattern(Gradient shade);
 
     /// <summary>
     /// A state that lays what is filled only as far as a soft shape covers it, multiplied with what is there (11.6.4.3,
     /// 11.6.5.2).
     /// </summary>
-    string Soft(SoftMark mark, Affine toPage);
+    string Soft(BlurredMark mark, Affine toPage);
 
     /// <summary>A finishing ink's plate (8.6.6.4).</summary>
     string Finish(string name);
@@ -79,7 +79,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
 
     public EmbeddedFace Face(FaceId id) => faces(id);
 
-    public string Mix(string marks, Piece piece, bool plainly)
+    public string Mix(string marks, DrawnItem piece, bool plainly)
     {
         Mixes = true;
         var name = string.Create(CultureInfo.InvariantCulture, $"X{++_mixed}");
@@ -120,7 +120,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         if (images.Of(mark.Picture, points, mark.Convert) is not { } picture) return null;
         var number = OnPlate(mark, picture);
         Mixes |= !mark.Picture.Opaque || images.Lets(picture);
-        var (across, down, tiles) = TileCell.Of(mark.Lay);
+        var (across, down, tiles) = TileCell.Of(mark.Tiling);
         // A pattern's own space is the tile's unit square, y down; its matrix leads to the page (8.7.3.1).
         var content = string.Concat(tiles.Select(t => $"q {PdfPainter.Placed("I", t)}Q\n"));
         var matrix = string.Join(' ',
@@ -132,11 +132,11 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         return name;
     }
 
-    public string ShadePattern(Shade shade)
+    public string ShadePattern(Gradient shade)
     {
         var name = string.Create(CultureInfo.InvariantCulture, $"T{_patterns.Count + 1}");
         _patterns[name] = pdf.Object($"<< /Type /Pattern /PatternType 2 " +
-            $"{(shade.Way == Affine.Identity ? "" : $"/Matrix [{PdfText.Matrix(shade.Way)}] ")}/Shading " +
+            $"{(shade.Transform == Affine.Identity ? "" : $"/Matrix [{PdfText.Matrix(shade.Transform)}] ")}/Shading " +
             $"{_shades[Shade(shade)]} 0 R >>");
         return name;
     }
@@ -144,10 +144,10 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     public string Symbol(RepeatedMark mark, Func<string> content) => Named(symbols.Of(mark, content,
         mark.Finish is not { } finish ? "" : $"/{Finish(finish.Name)} {Plate(finish.Name)}"));
 
-    public string Soft(SoftMark mark, Affine toPage)
+    public string Soft(BlurredMark mark, Affine toPage)
     {
         Mixes = true;
-        var (wide, high, cover) = Plates.Softness.Of(mark, PerInchSoft);
+        var (wide, high, cover) = Plates.GaussianBlur.Of(mark, PerInchSoft);
         var b = mark.Bounds;
         var image =
             pdf.Stream($"/Type /XObject /Subtype /Image /Width {wide} /Height {high} /ColorSpace /DeviceGray " +
@@ -170,7 +170,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     private const double PerInchSoft = 300;
     private int _soft;
 
-    public string Shade(Shade shade)
+    public string Shade(Gradient shade)
     {
         // Before the first stop and after the last nothing changes.
         List<(double At, Ink Ink)> stops = [.. shade.Stops];
@@ -204,7 +204,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     /// <summary>Steps between two stops of a gradient in a screen's colours.</summary>
     private const int Steps = 32;
 
-    private static IEnumerable<(double At, Ink Ink)> Stepped(Shade shade, List<(double At, Ink Ink)> stops)
+    private static IEnumerable<(double At, Ink Ink)> Stepped(Gradient shade, List<(double At, Ink Ink)> stops)
     {
         yield return stops[0];
         foreach (var ((from, _), (to, last)) in stops.Zip(stops.Skip(1)))

@@ -27,9 +27,9 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
 
     public string Paint()
     {
-        if (ink.OnScreen) ink.Know([.. scene.Pieces.SelectMany(p => p.Marks).SelectMany(Inks).Distinct()]);
+        if (ink.OnScreen) ink.Know([.. scene.Items.SelectMany(p => p.Marks).SelectMany(Inks).Distinct()]);
         if (shapes is null)
-            foreach (var piece in scene.Pieces)
+            foreach (var piece in scene.Items)
             {
                 GlyphMark? before = null;
                 foreach (var g in piece.Marks.SelectMany(m =>
@@ -49,13 +49,13 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             }
         // A page begins as nothing, and what is mixed or overprinted with nothing is all there (11.4.5, 11.6.6,
         // 11.7.4.3): paper lies under it first.
-        if (scene.Pieces.Any(p => !p.IsEmpty && (p.Mixes || p.Softens || p.SeesThrough)))
+        if (scene.Items.Any(p => !p.IsEmpty && (p.Mixes || p.Softens || p.SeesThrough)))
         {
             _s.Append("/Gk gs ").Append(ink.Filled(Ink.White)).Append('\n');
             Shape(Outline.Rectangle(0, 0, scene.Width, scene.Height), page);
             _s.Append("f\n");
         }
-        foreach (var piece in scene.Pieces)
+        foreach (var piece in scene.Items)
         {
             if (piece.IsEmpty) continue;
             var toPage = piece.Place.Then(page);
@@ -76,7 +76,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         FillMark f => [f.Ink],
         LineMark l => [l.Ink],
         GlyphMark g => [g.Ink],
-        SoftMark s => [s.Ink],
+        BlurredMark s => [s.Ink],
         DrawingMark d => d.Marks.SelectMany(Inks),
         RepeatedMark r => r.Symbol.SelectMany(Inks),
         Plates.FlatMark f => has.Flat(f.Part).Select(p => p.Ink),
@@ -89,7 +89,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     /// are laid by themselves: a plate of their own has nothing to do with the process inks, and is never screened
     /// away.
     /// </summary>
-    private void Mixed(Piece piece, Affine toPage)
+    private void Mixed(DrawnItem piece, Affine toPage)
     {
         var finishes = piece.StandsAlone ? [.. piece.Finishes] : (string[])[];
         var screened = piece.Blend == Blend.Screen;
@@ -129,9 +129,9 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
         ? mark
         : mark switch
         {
-            FillMark { Overprint: true } or GlyphMark { Overprint: true, Shade: null } or SoftMark => null,
-            ShadeMark h => new FillMark(h.Shape, Ink.White) { EvenOdd = h.EvenOdd, Finish = (finish, tint) },
-            GlyphMark g => g with { Shade = null, Finish = (finish, tint) },
+            FillMark { Overprint: true } or GlyphMark { Overprint: true, Gradient: null } or BlurredMark => null,
+            GradientMark h => new FillMark(h.Shape, Ink.White) { EvenOdd = h.EvenOdd, Finish = (finish, tint) },
+            GlyphMark g => g with { Gradient = null, Finish = (finish, tint) },
             DrawingMark d => d with { Marks = [.. d.Marks.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()] },
             RepeatedMark r => r with
             {
@@ -141,7 +141,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             _ => mark with { Finish = (finish, tint) },
         };
 
-    private void Group(Piece piece, IEnumerable<Mark> group, Affine toPage, bool overprinted, bool plainly)
+    private void Group(DrawnItem piece, IEnumerable<Mark> group, Affine toPage, bool overprinted, bool plainly)
     {
         var (page, fill, overprinting, finishes) = (_s, _fill, _overprinting, _finishesOverprint);
         // A form begins with the state it is drawn in: that is set to what the group begins with.
@@ -168,10 +168,10 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                 Shape(f.Shape, toPage);
                 _s.Append(f.EvenOdd ? "f*\n" : "f\n");
                 break;
-            case ShadeMark h:
+            case GradientMark h:
                 // A shading paints all that the clip lets it (8.7.4.2).
                 Overprint(false);
-                Clipped(h.Shape, toPage, h.EvenOdd, () => Shading(h.Shade.Under(toPage)));
+                Clipped(h.Shape, toPage, h.EvenOdd, () => Shading(h.Gradient.Transformed(toPage)));
                 break;
             case LineMark l:
                 Overprint(l.Finish is not null && _finishesOverprint);
@@ -202,7 +202,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             case RepeatedMark r:
                 Repeated(r, toPage);
                 break;
-            case SoftMark o when !o.Bounds.IsEmpty:
+            case BlurredMark o when !o.Bounds.IsEmpty:
                 // What multiplies never overprints besides (11.7.4.5).
                 Overprint(false);
                 _s.Append("q /").Append(has.Soft(o, toPage)).Append(" gs ").Append(Filled(o, o.Ink));
@@ -214,11 +214,11 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                 Flat(f, toPage);
                 break;
             case GlyphMark g:
-                if (g.Shade is { } run)
+                if (g.Gradient is { } run)
                 {
                     Overprint(false);
                     _fill = null;
-                    _s.Append("/Pattern cs /").Append(has.ShadePattern(run.Under(toPage))).Append(" scn\n");
+                    _s.Append("/Pattern cs /").Append(has.ShadePattern(run.Transformed(toPage))).Append(" scn\n");
                 }
                 else Fill(g, g.Ink, g.Overprint);
                 if (shapes is null) Glyphs(g, toPage);
@@ -267,7 +267,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             });
             return;
         }
-        var cell = tiled.Cell.Then(toPage);
+        var cell = tiled.PatternMatrix.Then(toPage);
         if (has.Tiles(tiled, cell, Wide(cell)) is not { } pattern) return;
         _s.Append("/Pattern cs /").Append(pattern).Append(" scn\n");
         _fill = null;
@@ -328,9 +328,9 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     private static double Wide(Affine m) => Math.Sqrt((m.A * m.A) + (m.B * m.B));
 
     /// <summary>A shading in the page's points, or in its own under a placing of those (8.7.4.5.1).</summary>
-    private void Shading(Shade shade)
+    private void Shading(Gradient shade)
     {
-        if (shade.Way != Affine.Identity) _s.Append(PdfText.Matrix(shade.Way)).Append(" cm ");
+        if (shade.Transform != Affine.Identity) _s.Append(PdfText.Matrix(shade.Transform)).Append(" cm ");
         _s.Append('/').Append(has.Shade(shade)).Append(" sh\n");
     }
 

@@ -18,9 +18,9 @@ internal static class PdfPath
         foreach (var stroke in o.Strokes)
             switch (stroke)
             {
-                case Stroke.Move: (x, y) = Next(); Put(x, y); s.Append("m\n"); break;
-                case Stroke.Line: (x, y) = Next(); Put(x, y); s.Append("l\n"); break;
-                case Stroke.Quad:
+                case PathVerb.Move: (x, y) = Next(); Put(x, y); s.Append("m\n"); break;
+                case PathVerb.Line: (x, y) = Next(); Put(x, y); s.Append("l\n"); break;
+                case PathVerb.Quad:
                     // A quad is the cubic whose handles lie two thirds of the way to its own.
                     var (qx, qy) = Next();
                     var (ex, ey) = Next();
@@ -29,7 +29,7 @@ internal static class PdfPath
                     s.Append("c\n");
                     (x, y) = (ex, ey);
                     break;
-                case Stroke.Cubic:
+                case PathVerb.Cubic:
                     var (ax, ay) = Next();
                     var (bx, by) = Next();
                     (x, y) = Next();

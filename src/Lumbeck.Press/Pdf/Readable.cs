@@ -24,9 +24,9 @@ internal static class Readable
             // In reading order: from the right where the run is read so.
             var i = run.RightToLeft ? run.Glyphs.Length - 1 - k : k;
             if (run.Glyphs[i].Letters is not [var letter]) { leading &= run.Glyphs[i].Letters.Length == 0; continue; }
-            var bidi = Letter.Of(letter).Bidi;
-            leading &= bidi is Bidi.WS or Bidi.ON or Bidi.CS or Bidi.ES or Bidi.ET;
-            if (!leading && !(run.RightToLeft && (bidi is Bidi.CS or Bidi.ES or Bidi.ET))) continue;
+            var bidi = Letter.Of(letter).BidiClass;
+            leading &= bidi is BidiClass.WS or BidiClass.ON or BidiClass.CS or BidiClass.ES or BidiClass.ET;
+            if (!leading && !(run.RightToLeft && (bidi is BidiClass.CS or BidiClass.ES or BidiClass.ET))) continue;
             read ??= run.Glyphs.ToBuilder();
             read[i] = run.Glyphs[i] with { Letters = mark + letter + mark };
         }

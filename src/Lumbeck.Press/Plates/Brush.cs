@@ -73,15 +73,15 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
             case GlyphMark g:
                 using (var path = SkiaPath.Of(line => Glyphs(line, g))) mask.Fill(path, clip);
                 Letters?.Invoke(g);
-                if (g.Shade is { } run) Shade(run);
+                if (g.Gradient is { } run) Shade(run);
                 else Ink(g, g.Ink, g.Overprint);
                 break;
-            case SoftMark o:
+            case BlurredMark o:
                 Soft(o, clip);
                 break;
-            case ShadeMark h:
+            case GradientMark h:
                 using (var path = SkiaPath.Of(h.Shape, _place, h.EvenOdd)) mask.Fill(path, clip);
-                Shade(h.Shade);
+                Shade(h.Gradient);
                 break;
             case PictureMark p:
                 // A picture drawn smaller than its frame leaves the rest of that open.
@@ -97,8 +97,8 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
                 break;
             case TilesMark t:
                 using (var path = SkiaPath.Of(t.Clip, _place)) mask.Fill(path, clip);
-                Picture(t.Cell.Then(_place), m => pixels.Of(t.Picture, m, t.Convert, null),
-                    (u, v) => Tile(t.Lay, u, v));
+                Picture(t.PatternMatrix.Then(_place), m => pixels.Of(t.Picture, m, t.Convert, null),
+                    (u, v) => Tile(t.Tiling, u, v));
                 break;
             case RepeatedMark r:
                 foreach (var inner in r.Each()) Lay(inner, clip);
@@ -117,7 +117,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     }
 
     /// <summary>Multiplies a soft shape with what lies under it.</summary>
-    private void Soft(SoftMark mark, SKPath[] clip)
+    private void Soft(BlurredMark mark, SKPath[] clip)
     {
         var b = mark.Bounds;
         if (b.IsEmpty) return;
@@ -125,7 +125,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         using (var path = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), place)) mask.Fill(path, clip);
         if (mask.Touched.IsEmpty) return;
         Touch();
-        var (wide, high, cover) = Softness.Of(mark, _scale * 72);
+        var (wide, high, cover) = GaussianBlur.Of(mark, _scale * 72);
         var back = place.Inverse();
         var ink = Levels(mark.Ink);
         Each((pixel, a) =>
@@ -144,13 +144,13 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         });
     }
 
-    private static (double U, double V) Tile(TileLay lay, double u, double v)
+    private static (double U, double V) Tile(TilingMode lay, double u, double v)
     {
         var row = Math.Floor(v);
-        if (lay == TileLay.Brick && ((long)row & 1) != 0) u += 0.5;
+        if (lay == TilingMode.Brick && ((long)row & 1) != 0) u += 0.5;
         var column = Math.Floor(u);
         (u, v) = (u - column, v - row);
-        if (lay != TileLay.Mirrored) return (u, v);
+        if (lay != TilingMode.Mirrored) return (u, v);
         return (((long)column & 1) != 0 ? 1 - u : u, ((long)row & 1) != 0 ? 1 - v : v);
     }
 
@@ -201,7 +201,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     /// <summary>A run's inks at so many places along it.</summary>
     private const int Places = 2048;
 
-    private void Shade(Shade shade)
+    private void Shade(Gradient shade)
     {
         if (mask.Touched.IsEmpty) return;
         Touch();
@@ -212,7 +212,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
             inks[i] = PixelInk.Of((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255),
                 (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255)).Bytes;
         }
-        var back = shade.Way.Then(_place).Inverse();
+        var back = shade.Transform.Then(_place).Inverse();
         var slope = shade.Slope is var (right, down) ? (back.A * right) + (back.B * down) : (double?)null;
         Covered((left, row, cover, to) =>
         {

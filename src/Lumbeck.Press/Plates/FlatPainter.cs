@@ -84,7 +84,7 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
         var window = new Bounds(at.Left * side, at.Top * side, (at.Right * side) + lap, (at.Bottom * side) + lap);
         var stops = wanted.ToDictionary(w => (w.Key.Piece, w.Key.Mark), w => w.Key);
         var from = wanted.Min(w => w.Key.Piece);
-        while (from > 0 && !Under.Hides(scene.Pieces[from], window)) from--;
+        while (from > 0 && !Occlusion.Hides(scene.Items[from], window)) from--;
         painter.Paint(scene, window, perInch, new()
         {
             From = from,
@@ -103,7 +103,7 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
 
     /// <summary>Finishing inks that may lie under a part or in it.</summary>
     private ImmutableArray<string> Finishes(int piece) =>
-        [.. scene.Pieces.Take(piece + 1).SelectMany(p => p.Finishes).Distinct().Order(StringComparer.Ordinal)];
+        [.. scene.Items.Take(piece + 1).SelectMany(p => p.Finishes).Distinct().Order(StringComparer.Ordinal)];
 
     /// <summary>Cuts rectangles out of a band.</summary>
     private sealed class Cutting(FlatCells cells, double k, (int Left, int Top) at, Plates plates,

@@ -55,10 +55,10 @@ internal static class Flattening
     /// <param name="finishes">Finishing inks are shown by their likeness, and are flattened too.</param>
     public static Flattened Of(Scene scene, double perInch, bool finishes)
     {
-        var pieces = ImmutableArray.CreateBuilder<Piece>();
-        for (var i = 0; i < scene.Pieces.Length; i++)
+        var pieces = ImmutableArray.CreateBuilder<DrawnItem>();
+        for (var i = 0; i < scene.Items.Length; i++)
         {
-            var piece = scene.Pieces[i];
+            var piece = scene.Items[i];
             if (piece.IsEmpty) pieces.Add(piece);
             else if (piece.Mixes) pieces.Add(Mixed(scene, i, perInch));
             else if (!piece.Marks.Any(m => SeesThrough(m, finishes))) pieces.Add(piece);
@@ -71,7 +71,7 @@ internal static class Flattening
         ImmutableArray<FlatPart> parts = [.. pieces.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part)
             .Distinct()];
         Sharpen(parts, perInch);
-        return new(scene with { Pieces = pieces.ToImmutable() }, parts);
+        return new(scene with { Items = pieces.ToImmutable() }, parts);
     }
 
     /// <summary>
@@ -80,39 +80,39 @@ internal static class Flattening
     /// </summary>
     public static Flattened WhatMust(Scene scene, double perInch)
     {
-        ImmutableArray<Piece> pieces = [.. scene.Pieces.Select((p, i) => Must(p) ? Mixed(scene, i, perInch) : p)];
+        ImmutableArray<DrawnItem> pieces = [.. scene.Items.Select((p, i) => Must(p) ? Mixed(scene, i, perInch) : p)];
         ImmutableArray<FlatPart> parts = [.. pieces.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part)
             .Distinct()];
         Sharpen(parts, perInch);
-        return new(scene with { Pieces = pieces }, parts);
+        return new(scene with { Items = pieces }, parts);
     }
 
-    private static bool Must(Piece piece) =>
+    private static bool Must(DrawnItem piece) =>
         piece is { IsEmpty: false, Blend: Blend.Screen } && (piece.SeesThrough || piece.Softens)
             && piece.Finishes.Any();
 
     private static bool SeesThrough(Mark mark, bool finishes) =>
-        mark is SoftMark or PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false }
+        mark is BlurredMark or PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false }
             or GrownMark { Picture.Opaque: false }
         || (finishes && mark.Finish is not null);
 
     /// <summary>One mark of a piece, as pixels of what lies there up to it.</summary>
     private static FlatMark Flat(Scene scene, int at, int mark, double perInch)
     {
-        var piece = scene.Pieces[at];
+        var piece = scene.Items[at];
         var own = piece.Marks[mark];
         var clip = Clip(own);
         var reach = own switch
         {
-            SoftMark s => piece.Place.Of(s.Bounds),
+            BlurredMark s => piece.Place.Of(s.Bounds),
             LineMark l => piece.Place.Of(l.Shape.Bounds.Wider(l.Reach)),
             GlyphMark => piece.Inked.IsEmpty ? piece.Frame : piece.Inked,
             FillMark f => piece.Place.Of(f.Shape.Bounds),
-            ShadeMark h => piece.Place.Of(h.Shape.Bounds),
+            GradientMark h => piece.Place.Of(h.Shape.Bounds),
             _ => clip is null ? piece.Reach : piece.Place.Of(clip.Bounds),
         };
         // What has edges and no shape to be seen through is made finer.
-        var fine = clip is null && own is not SoftMark ? Edges : perInch;
+        var fine = clip is null && own is not BlurredMark ? Edges : perInch;
         var part = new FlatPart(at, mark, Within(scene, reach), clip?.Under(piece.Place),
             fine)
         { ByLetters = own is GlyphMark };
@@ -120,10 +120,10 @@ internal static class Flattening
     }
 
     /// <summary>A piece that is mixed as one: with its own parts first, then with what lies under it.</summary>
-    private static Piece Mixed(Scene scene, int at, double perInch)
+    private static DrawnItem Mixed(Scene scene, int at, double perInch)
     {
-        var piece = scene.Pieces[at];
-        if (Under.Plain(scene, at) is { } under && Solid(piece, under) is { } solid) return solid;
+        var piece = scene.Items[at];
+        if (Occlusion.Plain(scene, at) is { } under && Solid(piece, under) is { } solid) return solid;
         var window = Within(scene, piece.Reach);
         var plain = piece with { Opacity = 1, Blend = Blend.Normal };
         if (piece.Marks.All(m => m is GlyphMark))
@@ -144,10 +144,10 @@ internal static class Flattening
     /// every ink is mixed by itself;
     /// null where that is not so, since a mark overprints others of its own group.
     /// </summary>
-    private static Piece? Solid(Piece piece, Ink under)
+    private static DrawnItem? Solid(DrawnItem piece, Ink under)
     {
         if (!piece.Marks.All(m =>
-            m is FillMark { Finish: null } or LineMark { Finish: null } or GlyphMark { Finish: null, Shade: null }))
+            m is FillMark { Finish: null } or LineMark { Finish: null } or GlyphMark { Finish: null, Gradient: null }))
             return null;
         if (piece.Marks.Skip(1).Any(Overprints) && !piece.Marks.All(m => m is GlyphMark)) return null;
         Ink mixed(Ink ink)
@@ -165,7 +165,7 @@ internal static class Flattening
             return new(one(under.C, ink.C), one(under.M, ink.M), one(under.Y, ink.Y), one(under.K, ink.K));
         }
         // What overprints within a group keeps what is under it, unless the group stands by itself.
-        Ink over(Ink ink, bool overprint) => mixed(overprint && !piece.StandsAlone ? Under.Both(ink, under) : ink);
+        Ink over(Ink ink, bool overprint) => mixed(overprint && !piece.StandsAlone ? Occlusion.Both(ink, under) : ink);
         return piece with
         {
             Opacity = 1,
@@ -185,7 +185,7 @@ internal static class Flattening
     private static Outline? Clip(Mark mark) => mark switch
     {
         FillMark { EvenOdd: false } f => f.Shape,
-        ShadeMark { EvenOdd: false } h => h.Shape,
+        GradientMark { EvenOdd: false } h => h.Shape,
         PictureMark p => p.Clip,
         TilesMark t => t.Clip,
         GrownMark g => Outline.Rectangle(0, 0, 1, 1).Under(g.Place),

@@ -83,10 +83,10 @@ internal static class SkiaPath
         foreach (var stroke in outline.Strokes)
             switch (stroke)
             {
-                case Stroke.Move: path.MoveTo(Next()); break;
-                case Stroke.Line: path.LineTo(Next()); break;
-                case Stroke.Quad: { var a = Next(); path.QuadTo(a, Next()); break; }
-                case Stroke.Cubic: { var a = Next(); var b = Next(); path.CubicTo(a, b, Next()); break; }
+                case PathVerb.Move: path.MoveTo(Next()); break;
+                case PathVerb.Line: path.LineTo(Next()); break;
+                case PathVerb.Quad: { var a = Next(); path.QuadTo(a, Next()); break; }
+                case PathVerb.Cubic: { var a = Next(); var b = Next(); path.CubicTo(a, b, Next()); break; }
                 default: path.Close(); break;
             }
     }

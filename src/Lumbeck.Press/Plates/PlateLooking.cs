@@ -25,15 +25,15 @@ public static class PlateLooking
         var whole = new Bounds(0, 0, scene.Width, scene.Height);
         perInch = Math.Min(perInch, Math.Sqrt((PlatePainter.MostPixels - 200_000) / (scene.Width * scene.Height)) * 72);
         var letters = new Dictionary<string, IReadOnlyList<Behind>>();
-        void told(Piece piece, GlyphMark mark, Mask mask, Plates on)
+        void told(DrawnItem piece, GlyphMark mark, Mask mask, Plates on)
         {
             if (mark.Finish is not null || take.Items.FirstOrDefault(i => i.Id == piece.Item) is not TextItem) return;
             if (!letters.TryGetValue(piece.Item, out var runs)) letters[piece.Item] = runs = new List<Behind>();
-            var ink = mark.Shade is { } run
+            var ink = mark.Gradient is { } run
                 ? run.Stops.MinBy(s => s.Ink.C + s.Ink.M + s.Ink.Y + s.Ink.K).Ink
                 : mark.Ink;
             ((List<Behind>)runs)
-                .Add(new(ink, mark.Overprint && mark.Shade is null, mark.Size, mark.Face.Weight, Samples(mask, on)));
+                .Add(new(ink, mark.Overprint && mark.Gradient is null, mark.Size, mark.Face.Weight, Samples(mask, on)));
         }
         var plates = painter.Paint(scene, whole, perInch, new Painting { Letters = told });
         var table = ScreenTable.Of(condition.Profile);
@@ -92,9 +92,9 @@ public static class PlateLooking
         var seen = new Dictionary<string, IReadOnlyList<(double, double)>>();
         if (scene.Surface.Panel(Part.Front)?.Face is not { IsEmpty: false } front) return seen;
         var window = new Bounds(front.X.Points, front.Y.Points, front.Right.Points, front.Bottom.Points);
-        for (var i = 0; i < scene.Pieces.Length; i++)
+        for (var i = 0; i < scene.Items.Length; i++)
         {
-            if (scene.Pieces[i] is not { Inked.IsEmpty: false, Panel: Part.Front } piece
+            if (scene.Items[i] is not { Inked.IsEmpty: false, Panel: Part.Front } piece
                 || take.Items.FirstOrDefault(t => t.Id == piece.Item) is not TextItem { Role: TextRole.Title })
                 continue;
             var (with, without) = (painter.Paint(scene, window, 160 * 72 / (window.Bottom - window.Top), i + 1),

@@ -44,10 +44,10 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
         var toPixels = new Affine(k, 0, 0, k, -window.Left * k, -window.Top * k);
         using var edge = SkiaPath.Of(Outline.Rectangle(0, 0, scene.Width, scene.Height), toPixels);
         var sheet = Layer.Sheet(plates);
-        for (var i = asked.From; i < Math.Min(asked.To, scene.Pieces.Length); i++)
+        for (var i = asked.From; i < Math.Min(asked.To, scene.Items.Length); i++)
         {
-            var piece = scene.Pieces[i];
-            var seen = Under.Touches(piece, window);
+            var piece = scene.Items[i];
+            var seen = Occlusion.Touches(piece, window);
             var place = piece.Place.Then(toPixels);
             var at = i;
             var brush = new Brush(plates, mask, type, _pixels, asked.Likeness)
@@ -90,7 +90,7 @@ internal sealed record Painting
     /// <summary>
     /// Is told of each run of type just before it is laid: its piece, the run, how it covers, and what lies there.
     /// </summary>
-    public Action<Piece, GlyphMark, Mask, Plates>? Letters { get; init; }
+    public Action<DrawnItem, GlyphMark, Mask, Plates>? Letters { get; init; }
     /// <summary>
     /// Places in the order of pieces and their marks at which <see cref="Reached"/> is told what lies there so far.
     /// </summary>

@@ -3,18 +3,18 @@ using SkiaSharp;
 namespace Lumbeck.Press.Plates;
 
 /// <summary>Shapes whose edges fade, in pixels: how much of each a shape covers, under a Gaussian.</summary>
-public static class Softness
+public static class GaussianBlur
 {
     /// <summary>Most pixels a side; what is larger is made coarser.</summary>
     private const int Most = 6000;
 
     /// <summary>
     /// A soft mark's coverage over its whole reach, 0 to 255, in so many pixels; the picture's unit square lies over
-    /// <see cref="SoftMark.Bounds"/>.
+    /// <see cref="BlurredMark.Bounds"/>.
     /// </summary>
     /// <param name="mark">The mark.</param>
     /// <param name="perInch">Pixels an inch of its piece's points.</param>
-    public static (int Wide, int High, byte[] Cover) Of(SoftMark mark, double perInch)
+    public static (int Wide, int High, byte[] Cover) Of(BlurredMark mark, double perInch)
     {
         var b = mark.Bounds;
         var k = Math.Min(perInch / 72, Most / Math.Max(b.Right - b.Left, b.Bottom - b.Top));

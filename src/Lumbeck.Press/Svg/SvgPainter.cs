@@ -34,13 +34,13 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     /// <summary>
     /// One piece as a group with its own id; an empty piece is an empty group, so that it can be morphed later.
     /// </summary>
-    public string Piece(Piece piece) => Piece(piece, linked);
+    public string Piece(DrawnItem piece) => Piece(piece, linked);
 
     /// <summary>
     /// One piece with, over it, what the plates have where it lies: a picture of all that is under it and itself. What
     /// is carried by hand shows without it.
     /// </summary>
-    public string Plated(Piece piece, Bounds window, string picture)
+    public string Plated(DrawnItem piece, Bounds window, string picture)
     {
         var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append("\"><g class=\"by-browser")
             .Append(piece.Blend == Blend.Normal ? "" : piece.Blend == Blend.Multiply ? " mix-multiply" : " mix-screen")
@@ -56,20 +56,20 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     }
 
     /// <summary>One piece with its marks at an address of their own, over a window in the piece's own points.</summary>
-    public static string Elsewhere(Piece piece, Bounds window, string address) =>
+    public static string Elsewhere(DrawnItem piece, Bounds window, string address) =>
         Opened(piece).Append("<image preserveAspectRatio=\"none\" x=\"").Figure(window.Left, 3)
             .Append("\" y=\"").Figure(window.Top, 3).Append("\" width=\"").Figure(window.Right - window.Left, 3)
             .Append("\" height=\"").Figure(window.Bottom - window.Top, 3).Append("\" href=\"")
             .Append(SvgText.Escape(address)).Append("\"/></g>").ToString();
 
-    private string Piece(Piece piece, IPictureLinks? pictures)
+    private string Piece(DrawnItem piece, IPictureLinks? pictures)
     {
         var s = Opened(piece);
         Marks(s, piece, pictures);
         return s.Append("</g>").ToString();
     }
 
-    private static StringBuilder Opened(Piece piece)
+    private static StringBuilder Opened(DrawnItem piece)
     {
         var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append('"');
         if (piece.Clipped) s.Append(" clip-path=\"url(#sheet-edge)\"");
@@ -80,7 +80,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
         return s.Append('>');
     }
 
-    private void Marks(StringBuilder s, Piece piece, IPictureLinks? pictures)
+    private void Marks(StringBuilder s, DrawnItem piece, IPictureLinks? pictures)
     {
         var n = 0;
         foreach (var mark in piece.Marks) Mark(s, mark, piece.Item, ref n, pictures);
@@ -128,13 +128,13 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
                         .Matrix(place).Append("\"/>");
                 n++;
                 break;
-            case ShadeMark h:
+            case GradientMark h:
                 Shade(s, h, item, n++);
                 break;
-            case GlyphMark { Shade: { } run } g:
+            case GlyphMark { Gradient: { } run } g:
                 Shade(s, new(TextDrawing.Shape([g], type), run), item, n++);
                 break;
-            case SoftMark o:
+            case BlurredMark o:
                 var b = o.Bounds;
                 if (b.IsEmpty) break;
                 s.Append("<filter id=\"soft-").Append(item).Append('-').Append(n)
@@ -161,10 +161,10 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
 
     private static void Tiles(StringBuilder s, TilesMark mark, string item, int n, IPictureLinks pictures)
     {
-        var (across, down, tiles) = Pdf.TileCell.Of(mark.Lay);
+        var (across, down, tiles) = Pdf.TileCell.Of(mark.Tiling);
         s.Append("<pattern id=\"tiles-").Append(item).Append('-').Append(n)
             .Append("\" patternUnits=\"userSpaceOnUse\" width=\"").Append(across).Append("\" height=\"").Append(down)
-            .Append("\" patternTransform=\"").Matrix(mark.Cell).Append("\">");
+            .Append("\" patternTransform=\"").Matrix(mark.PatternMatrix).Append("\">");
         foreach (var tile in tiles)
             s.Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"")
                 .Append(SvgText.Escape(pictures.Of(mark.Picture, mark.Convert))).Append("\" transform=\"").Matrix(tile)
@@ -179,12 +179,12 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     /// </summary>
     private const int Steps = 12;
 
-    private void Shade(StringBuilder s, ShadeMark mark, string item, int n)
+    private void Shade(StringBuilder s, GradientMark mark, string item, int n)
     {
-        var h = mark.Shade;
+        var h = mark.Gradient;
         s.Append(h.Round ? "<radialGradient" : "<linearGradient").Append(" id=\"run-").Append(item).Append('-')
             .Append(n).Append("\" gradientUnits=\"userSpaceOnUse\"");
-        if (h.Way != Affine.Identity) s.Append(" gradientTransform=\"").Matrix(h.Way).Append('"');
+        if (h.Transform != Affine.Identity) s.Append(" gradientTransform=\"").Matrix(h.Transform).Append('"');
         if (h.Focus is { } focus)
             s.Append(" fx=\"").Figure(focus.X, 2).Append("\" fy=\"").Figure(focus.Y, 2).Append('"');
         if (h.Round)
@@ -300,7 +300,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     public IEnumerable<(string Id, string Path)> Glyphs(Scene scene)
     {
         var told = new HashSet<(FaceId, ushort)>();
-        foreach (var g in scene.Pieces.SelectMany(p => p.Marks).OfType<GlyphMark>().Where(g => g.Shade is null))
+        foreach (var g in scene.Items.SelectMany(p => p.Marks).OfType<GlyphMark>().Where(g => g.Gradient is null))
             foreach (var glyph in g.Glyphs)
             {
                 if (!told.Add((g.Face, glyph.Id)) || type.Glyph(g.Face, glyph.Id) is not { IsEmpty: false } outline)
@@ -338,8 +338,8 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
                 .Append("\"><defs>");
         foreach (var (_, path) in Glyphs(scene)) s.Append(path);
         s.Append(Edge(scene)).Append("</defs>");
-        if (scene.Pieces.Any(p => p.Mixes || p.Softens)) s.Append("<style>").Append(Mixing).Append("</style>");
-        foreach (var piece in scene.Pieces) s.Append(Piece(piece, within));
+        if (scene.Items.Any(p => p.Mixes || p.Softens)) s.Append("<style>").Append(Mixing).Append("</style>");
+        foreach (var piece in scene.Items) s.Append(Piece(piece, within));
         return s.Append("</svg>").ToString();
     }
 }

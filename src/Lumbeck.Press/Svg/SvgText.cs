@@ -25,29 +25,29 @@ public static class SvgText
         var p = 0;
         foreach (var stroke in o.Strokes)
         {
-            var count = stroke switch { Stroke.Close => 0, Stroke.Quad => 2, Stroke.Cubic => 3, _ => 1 };
+            var count = stroke switch { PathVerb.Close => 0, PathVerb.Quad => 2, PathVerb.Cubic => 3, _ => 1 };
             s.Append(stroke switch
             {
-                Stroke.Move => 'M',
-                Stroke.Line => 'l',
-                Stroke.Quad => 'q',
-                Stroke.Cubic => 'c',
+                PathVerb.Move => 'M',
+                PathVerb.Line => 'l',
+                PathVerb.Quad => 'q',
+                PathVerb.Cubic => 'c',
                 _ => 'z'
             });
-            if (stroke == Stroke.Close) { (x, y) = (startX, startY); continue; }
+            if (stroke == PathVerb.Close) { (x, y) = (startX, startY); continue; }
             double nx = x, ny = y;
             for (var i = 0; i < count; i++)
             {
                 nx = Math.Round(o.Points[p++], places);
                 ny = Math.Round(o.Points[p++] * scaleY, places);
-                var (fx, fy) = stroke == Stroke.Move ? (nx, ny) : (nx - x, ny - y);
+                var (fx, fy) = stroke == PathVerb.Move ? (nx, ny) : (nx - x, ny - y);
                 if (i > 0 && !Negative(fx)) s.Append(' ');
                 s.Figure(fx, places);
                 if (!Negative(fy)) s.Append(' ');
                 s.Figure(fy, places);
             }
             (x, y) = (nx, ny);
-            if (stroke == Stroke.Move) (startX, startY) = (x, y);
+            if (stroke == PathVerb.Move) (startX, startY) = (x, y);
         }
         return s;
         bool Negative(double v) => Math.Round(v, places) < 0;

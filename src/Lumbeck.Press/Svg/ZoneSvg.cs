@@ -98,12 +98,12 @@ public static class ZoneSvg
 
     private static Ink Under(Scene scene, double x, double y)
     {
-        for (var i = scene.Pieces.Length - 1; i >= 0; i--)
+        for (var i = scene.Items.Length - 1; i >= 0; i--)
         {
-            var f = scene.Pieces[i].Frame;
+            var f = scene.Items[i].Frame;
             if (x < f.Left || x > f.Right || y < f.Top || y > f.Bottom) continue;
-            if (scene.Pieces[i].Mixes) continue;
-            foreach (var mark in scene.Pieces[i].Marks) if (mark is FillMark fill) return fill.Ink;
+            if (scene.Items[i].Mixes) continue;
+            foreach (var mark in scene.Items[i].Marks) if (mark is FillMark fill) return fill.Ink;
         }
         return Ink.White;
     }

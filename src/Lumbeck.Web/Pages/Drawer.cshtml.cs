@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>All pictures, where each is from, and which covers use it.</summary>
-public sealed class DrawerModel(Desk.Desk desk) : PageModel
+public sealed class DrawerModel(Desk.AppServices desk) : PageModel
 {
     public IReadOnlyList<PictureRow> Pictures { get; private set; } = [];
     /// <summary>Titles of jobs by their address.</summary>

@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>Printers and their rules: those that ship to be read and copied, one's own to be changed.</summary>
-public sealed class HousesModel(Desk.Desk desk, HouseScreens screens) : PageModel
+public sealed class HousesModel(Desk.AppServices desk, HouseScreens screens) : PageModel
 {
     private const int MostBytes = 500_000;
 

@@ -11,7 +11,7 @@ public sealed record Beginning(string Title = "", string House = "", string Trim
 
 /// <summary>The bench: all jobs with small wraps and how ready each is, and four ways to begin another.</summary>
 [RequestSizeLimit(PressModel.MostBytes), RequestFormLimits(MultipartBodyLengthLimit = PressModel.MostBytes)]
-public sealed class IndexModel(Desk.Desk desk) : PageModel
+public sealed class IndexModel(Desk.AppServices desk) : PageModel
 {
     /// <summary>How many jobs lie on the bench.</summary>
     public int Count { get; private set; }

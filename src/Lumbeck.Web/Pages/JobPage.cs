@@ -8,7 +8,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>A page of one job: its screen, made of the same parts that edits answer with.</summary>
-public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) : PageModel
+public abstract class JobPage(Desk.AppServices desk, ScreenMaker screens, Place place) : PageModel
 {
     public OnBench On { get; private set; } = null!;
     public Screen Screen { get; private set; } = null!;
@@ -20,7 +20,7 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
     public string? Spot { get; private set; }
     public ComposedSheet Shown => On.Composed.Sheets[Sheet];
     public Place Place => place;
-    protected Desk.Desk Desk => desk;
+    protected Desk.AppServices Desk => desk;
 
     public virtual async Task<IActionResult> OnGetAsync(string slug, string? item, string? sheet)
     {
@@ -52,11 +52,11 @@ public abstract class JobPage(Desk.Desk desk, ScreenMaker screens, Place place) 
     }
 }
 
-public sealed class InsideModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Inside);
+public sealed class InsideModel(Desk.AppServices desk, ScreenMaker screens) : JobPage(desk, screens, Place.Inside);
 
-public sealed class TicketModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Ticket);
+public sealed class TicketModel(Desk.AppServices desk, ScreenMaker screens) : JobPage(desk, screens, Place.Ticket);
 
-public sealed class WrapModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Wrap)
+public sealed class WrapModel(Desk.AppServices desk, ScreenMaker screens) : JobPage(desk, screens, Place.Wrap)
 {
     public IReadOnlyList<LiveryToWear> Liveries => Desk.Liveries.All();
 
@@ -66,12 +66,12 @@ public sealed class WrapModel(Desk.Desk desk, ScreenMaker screens) : JobPage(des
     public bool IsBare => On.Job.Wraps.All(w => w.Takes is [{ Items.IsEmpty: true, Ground: { Pattern: null } }]);
 }
 
-public sealed class CheckModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Check);
+public sealed class CheckModel(Desk.AppServices desk, ScreenMaker screens) : JobPage(desk, screens, Place.Check);
 
-public sealed class ColoursModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Colours);
+public sealed class ColoursModel(Desk.AppServices desk, ScreenMaker screens) : JobPage(desk, screens, Place.Colours);
 
 [RequestSizeLimit(MostBytes), RequestFormLimits(MultipartBodyLengthLimit = MostBytes)]
-public sealed class PressModel(Desk.Desk desk, ScreenMaker screens) : JobPage(desk, screens, Place.Press)
+public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : JobPage(desk, screens, Place.Press)
 {
     /// <summary>Largest file from elsewhere, in bytes.</summary>
     public const long MostBytes = 1_010_000_000;

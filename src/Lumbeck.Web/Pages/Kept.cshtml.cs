@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>What the Drawer keeps, as small pictures to choose from: part of a panel's list and of the papers.</summary>
-public sealed class KeptModel(Desk.Desk desk) : PageModel
+public sealed class KeptModel(Desk.AppServices desk) : PageModel
 {
     /// <summary>No more are shown at once: a name finds the others.</summary>
     private const int Most = 48;

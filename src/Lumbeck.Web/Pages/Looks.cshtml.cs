@@ -7,7 +7,7 @@ namespace Lumbeck.Web.Pages;
 
 /// <summary>Starters and liveries: those that ship, those kept here, and their files.</summary>
 [RequestSizeLimit(MostBytes), RequestFormLimits(MultipartBodyLengthLimit = MostBytes)]
-public sealed class LooksModel(Desk.Desk desk) : PageModel
+public sealed class LooksModel(Desk.AppServices desk) : PageModel
 {
     /// <summary>Largest pack of a starter, in bytes.</summary>
     public const long MostBytes = 200_000_000;

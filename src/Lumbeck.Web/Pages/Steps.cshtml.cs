@@ -4,7 +4,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>A job's steps with small pictures; any can be named or brought back.</summary>
-public sealed class StepsModel(Desk.Desk desk) : PageModel
+public sealed class StepsModel(Desk.AppServices desk) : PageModel
 {
     public OnBench On { get; private set; } = null!;
     public IReadOnlyList<Step> Steps { get; private set; } = [];

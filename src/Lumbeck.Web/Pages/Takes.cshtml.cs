@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>The takes of one wrap side by side.</summary>
-public sealed class TakesModel(Desk.Desk desk) : PageModel
+public sealed class TakesModel(Desk.AppServices desk) : PageModel
 {
     public OnBench On { get; private set; } = null!;
     public int Wrap { get; private set; }

@@ -4,14 +4,14 @@ namespace Lumbeck.Web.Screens;
 /// <param name="Known">The house.</param>
 /// <param name="Open">The key whose figure is looked at.</param>
 /// <param name="Desk">For the other houses, and the jobs that follow this one.</param>
-public sealed record HouseView(KnownHouse Known, HouseKey Open, Desk.Desk Desk)
+public sealed record HouseView(KnownHouse Known, HouseKey Open, Desk.AppServices Desk)
 {
     public House House => Known.House;
     public bool Fixed => Known.Ships;
 }
 
 /// <summary>Makes the Houses screen out of its parts.</summary>
-public sealed class HouseScreens(Desk.Desk desk, PartialRenderer partials)
+public sealed class HouseScreens(Desk.AppServices desk, PartialRenderer partials)
 {
     public async Task<Screen> Of(KnownHouse known, string? open)
     {

@@ -11,7 +11,7 @@ namespace Lumbeck.Web.Screens;
 /// Plain
 /// values, each worked out where a view first asks for it.
 /// </summary>
-public sealed class Surroundings(Desk.Desk desk, OnBench on)
+public sealed class Surroundings(Desk.AppServices desk, OnBench on)
 {
     private readonly Lazy<PressColour> _colour = new(() => desk.Drawer.ColourOf(on.Job.Ticket.House));
 

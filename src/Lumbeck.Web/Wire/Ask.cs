@@ -7,14 +7,14 @@ namespace Lumbeck.Web.Wire;
 /// <param name="Desk">The desk.</param>
 /// <param name="Slug">The job's address.</param>
 /// <param name="Wrap">The wrap that is shown.</param>
-public sealed record Asking(Job Job, Desk.Desk Desk, string Slug, int Wrap)
+public sealed record Asking(Job Job, Desk.AppServices Desk, string Slug, int Wrap)
 {
     /// <param name="job">The job.</param>
     /// <param name="desk">The desk.</param>
     /// <param name="slug">The job's address.</param>
     /// <param name="sheet">The id of the sheet that is shown; the first where it is empty.</param>
     /// <exception cref="Refusal">The job has no such sheet, or no longer.</exception>
-    public static Asking Of(Job job, Desk.Desk desk, string slug, string? sheet) =>
+    public static Asking Of(Job job, Desk.AppServices desk, string slug, string? sheet) =>
         new(job, desk, slug, WrapOf(job, sheet));
 
     /// <summary>The wrap that a sheet carries.</summary>

@@ -25,7 +25,7 @@ public sealed record LayMotif(string Hash, string? Item = null) : Ask
             throw No($"{motif.Name} is made of pixels: a motif is a drawing in paths, such as an SVG");
         var shape = string.IsNullOrEmpty(Item) ? null : at.Job.Item(Item) as ShapeItem ?? throw Job.Gone(Item);
         var fill = shape is null ? at.Job.Wraps[at.Wrap].Take.Ground : shape.Fill;
-        var paper = (fill?.Pattern as OwnMotif ?? (OwnMotif)Papers.Kinds.First(k => k is OwnMotif).In(at.Job.Swatches))
+        var paper = (fill?.Pattern as OwnMotif ?? (OwnMotif)PatternShelf.Kinds.First(k => k is OwnMotif).In(at.Job.Swatches))
             with
         { Motif = motif };
         return shape is null ? new LayPaper(paper, at.Wrap) : new PatternShape(shape.Id, paper);

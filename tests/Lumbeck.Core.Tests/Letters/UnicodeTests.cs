@@ -18,7 +18,7 @@ public sealed class UnicodeTests
             if (line.Length == 0 || line[0] == '#') continue;
             lines++;
             var field = line.Split(';');
-            var (levels, level) = Levels.Of(Points(field[0]), field[1] switch { "0" => 0, "1" => 1, _ => null });
+            var (levels, level) = BidiAlgorithm.Resolve(Points(field[0]), field[1] switch { "0" => 0, "1" => 1, _ => null });
             var wanted = field[3].Split(' ');
             if (level != int.Parse(field[2], CultureInfo.InvariantCulture)
                 || wanted.Where((w, i) => w != "x" && w != levels[i].ToString(CultureInfo.InvariantCulture)).Any())

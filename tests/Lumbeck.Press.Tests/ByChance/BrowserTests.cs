@@ -82,7 +82,7 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
                 $"{wide / Scale} {high / Scale}\">{svg}</svg>");
     }
 
-    private sealed class Within(Desk.Desk desk, PressCondition condition) : IPictureLinks
+    private sealed class Within(Desk.AppServices desk, PressCondition condition) : IPictureLinks
     {
         public string Of(Picture picture, bool convert) => desk.Drawer.Pictures.Within(picture, condition, convert);
         public string Of(GrownMark mark) => "";
@@ -92,7 +92,7 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
     private static bool[] Mixed(Scene scene, int wide, int high)
     {
         var there = new bool[wide * high];
-        foreach (var piece in scene.Pieces.Where(p =>
+        foreach (var piece in scene.Items.Where(p =>
             p.Mixes || p.Softens || p.SeesThrough || p.Marks.Any(m => m.Finish is not null)))
         {
             var b = piece.Reach;

@@ -181,7 +181,7 @@ public sealed class OwnFilesTests(RandomDesk random) : IClassFixture<RandomDesk>
         }
         finally { File.WriteAllBytes(file, whole); }
         missing().ShouldBeNull();
-        random.Desk.Jobs.Job(slug).Composed.Sheets[0].Scene.Piece("d")!.Marks.ShouldNotBeEmpty();
+        random.Desk.Jobs.Job(slug).Composed.Sheets[0].Scene.Item("d")!.Marks.ShouldNotBeEmpty();
         random.Desk.Pressing.Press(slug, new(PressKind.X4)).Accepted.ShouldNotBeNull();
     }
 

@@ -168,7 +168,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     private (decimal X, decimal Y) Stem(Job job)
     {
         var sheet = random.On(job).Composed.Sheets[0];
-        var (face, inked) = (sheet.Sheet.Panel(Part.Front)!.Face, sheet.Scene.Piece("t")!.Inked);
+        var (face, inked) = (sheet.Sheet.Panel(Part.Front)!.Face, sheet.Scene.Item("t")!.Inked);
         return ((decimal)((inked.Left + inked.Right) / 2 / 72 * 25.4) - face.X.Millimetres,
             (decimal)((inked.Top + inked.Bottom) / 2 / 72 * 25.4) - face.Y.Millimetres);
     }

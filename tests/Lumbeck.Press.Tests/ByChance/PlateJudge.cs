@@ -74,11 +74,11 @@ public static class PlateJudge
     /// <summary>Letters under so many points are fine.</summary>
     private const double FineMost = 5;
 
-    private static bool[] Where(Scene scene, int wide, int high, Func<Piece, bool> which, Func<Piece, Bounds> at)
+    private static bool[] Where(Scene scene, int wide, int high, Func<DrawnItem, bool> which, Func<DrawnItem, Bounds> at)
     {
         var there = new bool[wide * high];
         var k = PerInch / 72.0;
-        foreach (var b in scene.Pieces.Where(which).Select(at))
+        foreach (var b in scene.Items.Where(which).Select(at))
             for (var y = Math.Max(0, (int)(b.Top * k) - 1); y < Math.Min(high, (int)(b.Bottom * k) + 2); y++)
                 for (var x = Math.Max(0, (int)(b.Left * k) - 1); x < Math.Min(wide, (int)(b.Right * k) + 2); x++)
                     there[(y * wide) + x] = true;

@@ -22,7 +22,7 @@ public sealed class RandomDesk : IDisposable
     }
 
     public Folder Folder { get; } = new();
-    public Desk.Desk Desk { get; }
+    public Desk.AppServices Desk { get; }
     public IReadOnlyList<Picture> Pictures { get; }
     public RandomJobs Jobs { get; }
 

@@ -17,14 +17,14 @@ public sealed class PageTakeTests(PageTakeTests.Bench bench) : IClassFixture<Pag
     public sealed class Bench : IDisposable
     {
         internal Folder Folder { get; } = new();
-        internal Desk.Desk Desk { get; }
+        internal Desk.AppServices Desk { get; }
         internal Dictionary<string, OnBench> Laid { get; } = [];
         public Bench() => Desk = new(DemoData.In(Folder["data"]), TimeProvider.System, DemoBench.Load);
         public void Dispose() => Folder.Dispose();
     }
 
     private readonly Folder _folder = bench.Folder;
-    private readonly Desk.Desk _desk = bench.Desk;
+    private readonly Desk.AppServices _desk = bench.Desk;
 
     /// <summary>A job's own cover in a screen's colours, mended and laid as its take.</summary>
     private async Task<OnBench> Laid(string slug)
@@ -114,7 +114,7 @@ public sealed class PageTakeTests(PageTakeTests.Bench bench) : IClassFixture<Pag
         _desk.Pressing.KeepMended(on, new(_folder["came.pdf"], "again.pdf", false, new() { Percent = 102 }));
         using var pack = new MemoryStream();
         _desk.Bench.WritePack(_desk.Jobs.Job("pass"), pack);
-        var other = new Desk.Desk(_folder["other"], TimeProvider.System);
+        var other = new Desk.AppServices(_folder["other"], TimeProvider.System);
         var there = await other.Bench.Unpack(pack, "test");
         var rows = other.Pressing.Mended(there);
         rows.Select(r => r.Row.Name).ShouldBe(["again.pdf", "came.pdf"]);
@@ -129,7 +129,7 @@ public sealed class PageTakeTests(PageTakeTests.Bench bench) : IClassFixture<Pag
         foreach (var entry in new[] { "mended.json", "mended/" + rows[0].Row.File, "pages/" + PageOf(pack) })
         {
             var spoilt = Spoilt(pack.ToArray(), entry);
-            var third = new Desk.Desk(_folder[$"third-{entry.Length}"], TimeProvider.System);
+            var third = new Desk.AppServices(_folder[$"third-{entry.Length}"], TimeProvider.System);
             (await Should.ThrowAsync<Refusal>(() => third.Bench.Unpack(spoilt, "test")))
                 .Message.Length.ShouldBeInRange(10, 300);
             third.Bench.Count.ShouldBe(0);

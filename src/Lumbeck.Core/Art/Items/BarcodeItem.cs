@@ -52,7 +52,7 @@ public sealed record BarcodeItem : Item
         }
     }
 
-    public override string Says(Told told) =>
+    public override string Says(ItemContext told) =>
         (Number ?? told.Isbn?.Digits) is { } n ? Isbn.Hyphenate(n) : "no number";
 
     // It grows whole; how high its bars are is said apart.

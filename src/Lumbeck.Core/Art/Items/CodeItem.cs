@@ -55,7 +55,7 @@ public sealed record CodeItem : Item
     [JsonIgnore]
     public override IReadOnlyList<Field> Fields => [LinkField, LevelField, SideField, InkField];
 
-    public override string Says(Told told) => Link.Length > 0 ? Link : "no link";
+    public override string Says(ItemContext told) => Link.Length > 0 ? Link : "no link";
 
     // It is square: the side that was changed leads.
     public override (Field Field, FieldValue Value)? Sized(Length? width, Length? height) =>

@@ -106,7 +106,7 @@ public abstract record Item
     public virtual IEnumerable<Picture> Pictures => [];
 
     /// <summary>What it says, on one line; nothing where it has nothing to say.</summary>
-    public virtual string Says(Told told) => "";
+    public virtual string Says(ItemContext told) => "";
 
     /// <summary>
     /// What a hand's sizing sets of an item of its own size: the field and its value; null where it has no such.
@@ -139,7 +139,7 @@ public abstract record Item
 /// <summary>What an item tells beside what is its own.</summary>
 /// <param name="Swatches">The job's swatches.</param>
 /// <param name="Isbn">The job's number.</param>
-public sealed record Told(IReadOnlyList<Swatch> Swatches, Isbn? Isbn);
+public sealed record ItemContext(IReadOnlyList<Swatch> Swatches, Isbn? Isbn);
 
 /// <summary>How an item's inks meet those under it (ISO 32000-1, 11.3.5).</summary>
 public enum Blend { Normal, Multiply, Screen }

@@ -36,7 +36,7 @@ public sealed record PictureItem : ShapeItem, ICornered
     [JsonIgnore]
     public override IEnumerable<Picture> Pictures => Picture is { } own ? base.Pictures.Prepend(own) : base.Pictures;
 
-    public override string Says(Told told) => Picture?.Name ?? base.Says(told);
+    public override string Says(ItemContext told) => Picture?.Name ?? base.Says(told);
 
     public override Item Mirrored() => (PictureItem)base.Mirrored() with
     {
@@ -77,13 +77,13 @@ public enum Outlined { Rectangle, Ellipse, Polygon }
 /// <summary>
 /// How tiles lie: in rows and columns, each second row by half a tile aside, or each beside its mirror image.
 /// </summary>
-public enum TileLay { Straight, Brick, Mirrored }
+public enum TilingMode { Straight, Brick, Mirrored }
 
 /// <summary>
 /// A picture as a pattern: how wide one tile is, and how far the first is pushed from the frame's corner, in percent of
 /// a tile.
 /// </summary>
-public sealed record Tiling(TileLay Lay, Length Wide, decimal OffsetX = 0, decimal OffsetY = 0)
+public sealed record Tiling(TilingMode Lay, Length Wide, decimal OffsetX = 0, decimal OffsetY = 0)
 {
     /// <summary>The narrowest and the widest tile.</summary>
     public static readonly Length Least = Length.FromMillimetres(2), Most = Length.FromMillimetres(2000);

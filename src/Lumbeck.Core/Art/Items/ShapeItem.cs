@@ -12,7 +12,7 @@ public abstract record ShapeItem : Item
     [JsonIgnore]
     public override IEnumerable<Picture> Pictures => Fill?.Pictures ?? [];
 
-    public override string Says(Told told) => Fill is { Paint: null, Pattern: { } paper }
+    public override string Says(ItemContext told) => Fill is { Paint: null, Pattern: { } paper }
         ? paper.Kind
         : (Fill?.Paint ?? Line).Show(told.Swatches);
 

@@ -28,7 +28,7 @@ public abstract record SketchedItem : Item
     [JsonIgnore]
     public virtual Paint? Under => null;
 
-    public override string Says(Told told) => $"seed {Sketch.Seed}";
+    public override string Says(ItemContext told) => $"seed {Sketch.Seed}";
 
     [JsonIgnore]
     public override IReadOnlyList<Field> Fields =>

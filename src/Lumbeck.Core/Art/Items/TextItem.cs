@@ -49,7 +49,7 @@ public sealed record TextItem : Item
     public bool AsTyped { get; init; }
     /// <summary>On a spine: placed and sized by the trade's order, and anew whenever the spine changes.</summary>
     public bool Composed { get; init; }
-    public override string Says(Told told) => Words.ReplaceLineEndings(" ");
+    public override string Says(ItemContext told) => Words.ReplaceLineEndings(" ");
     public override bool IsRead => true;
     public override string Kind => Role == TextRole.Free ? "Text" : Role.ToString();
 

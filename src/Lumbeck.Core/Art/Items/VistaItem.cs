@@ -44,6 +44,6 @@ public sealed record VistaItem : SketchedItem
     public override IEnumerable<Drawn> Draw(Stage stage) =>
         Vista.Draw(stage).Where(d => Vista.Layer == 0 || d.Layer == Vista.Layer).Select(d => d.Drawn);
 
-    public override string Says(Told told) =>
+    public override string Says(ItemContext told) =>
         Vista.Layer > 0 ? $"{Vista.Kind}: {Vista.Layers[Vista.Layer - 1]}" : $"{Vista.Kind}, {base.Says(told)}";
 }

@@ -74,5 +74,5 @@ public static class OrnamentShelf
         };
 
     /// <summary>Tells JSON the kinds by their words.</summary>
-    public static void Told(JsonTypeInfo type) => KindsTold.Tell(type, All);
+    public static void Told(JsonTypeInfo type) => KindRegistration.Tell(type, All);
 }

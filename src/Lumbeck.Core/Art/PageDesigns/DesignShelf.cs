@@ -95,5 +95,5 @@ public static class DesignShelf
     public static string WordOf(PageDesign design) => All.First(d => d.First.GetType() == design.GetType()).Word;
 
     /// <summary>Tells JSON the designs by their words.</summary>
-    public static void Told(JsonTypeInfo type) => KindsTold.Tell(type, All.Select(d => (d.Word, d.First)));
+    public static void Told(JsonTypeInfo type) => KindRegistration.Tell(type, All.Select(d => (d.Word, d.First)));
 }

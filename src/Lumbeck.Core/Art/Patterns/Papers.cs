@@ -5,7 +5,7 @@ namespace Lumbeck.Core.Art.Patterns;
 /// <summary>
 /// Every kind of pattern: the word it is stored by, and how it is first laid. A kind is added by its file and its line.
 /// </summary>
-public static class Papers
+public static class PatternShelf
 {
     private static ImmutableList<Paint> Grays(params decimal[] percent) =>
         [.. percent.Select(p => (Paint)new InkPaint(Ink.Percent(0, 0, 0, p)))];
@@ -67,5 +67,5 @@ public static class Papers
         Enumerable.Range(1, many).Select(sketch.Seed.Next);
 
     /// <summary>Tells JSON the kinds by their words.</summary>
-    public static void Told(JsonTypeInfo type) => KindsTold.Tell(type, All);
+    public static void Told(JsonTypeInfo type) => KindRegistration.Tell(type, All);
 }

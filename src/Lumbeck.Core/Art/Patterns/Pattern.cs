@@ -3,7 +3,7 @@ namespace Lumbeck.Core.Art.Patterns;
 /// <summary>
 /// An endless drawing: the same seed draws the same one for ever, and a wider window shows more of it. Which inks it is
 /// drawn in is said by its paints, one for each of its slots. A pattern is added by a file of its own and its line in
-/// <see cref="Papers"/>.
+/// <see cref="PatternShelf"/>.
 /// </summary>
 public abstract record Pattern : Sketch
 {

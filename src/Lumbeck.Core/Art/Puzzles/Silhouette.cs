@@ -169,20 +169,20 @@ internal static class Silhouette
         {
             switch (stroke)
             {
-                case Outlines.Stroke.Move:
+                case Outlines.PathVerb.Move:
                     if (ring.Count > 1) yield return ring;
                     at = next();
                     ring = [at];
                     break;
-                case Outlines.Stroke.Line:
+                case Outlines.PathVerb.Line:
                     ring.Add(at = next());
                     break;
-                case Outlines.Stroke.Quad:
+                case Outlines.PathVerb.Quad:
                     var (q, qe) = (next(), next());
                     for (var n = 1; n <= 12; n++) ring.Add(Bent(at, Mid(at, q, 2 / 3.0), Mid(qe, q, 2 / 3.0), qe, n / 12.0));
                     at = qe;
                     break;
-                case Outlines.Stroke.Cubic:
+                case Outlines.PathVerb.Cubic:
                     var (c1, c2, ce) = (next(), next(), next());
                     for (var n = 1; n <= 16; n++) ring.Add(Bent(at, c1, c2, ce, n / 16.0));
                     at = ce;

@@ -4,7 +4,7 @@ using System.Text.Json.Serialization.Metadata;
 namespace Lumbeck.Core.Art.Sketches;
 
 /// <summary>How JSON tells the kinds of one sort of art apart: by the word that its shelf has for each.</summary>
-internal static class KindsTold
+internal static class KindRegistration
 {
     /// <summary>Tells JSON the kinds of a sort by their words.</summary>
     /// <param name="type">The type that JSON asks of; any but the sort's own is left as it is.</param>

@@ -108,5 +108,5 @@ public static class VistaShelf
     private static double Lightness(Ink ink) => Seen.Lab(ink).L;
 
     /// <summary>Tells JSON the kinds by their words.</summary>
-    public static void Told(JsonTypeInfo type) => KindsTold.Tell(type, All);
+    public static void Told(JsonTypeInfo type) => KindRegistration.Tell(type, All);
 }

@@ -16,7 +16,7 @@ public sealed class BarcodeInk : PlateRule
     public override string Proves => "bars are dark on a light ground";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
     {
         foreach (var (item, piece) in look.Drawn())
         {

@@ -9,7 +9,7 @@ public sealed class BarcodeReadable : PlateRule
     public override string Proves => "a reader reads the barcode off the finished sheet";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
     {
         foreach (var (item, piece) in look.Drawn())
         {
@@ -41,8 +41,8 @@ public sealed class BarcodeReadable : PlateRule
     /// Whether nothing but its size can keep a barcode from being read: it lies upright on its plate, whole, and under
     /// nothing.
     /// </summary>
-    private static bool ItsSizeAlone(Look look, Item item, Piece piece) =>
+    private static bool ItsSizeAlone(CheckContext look, Item item, DrawnItem piece) =>
         item is BarcodeItem { Percent: < 100, Plate: true, Opacity: 100, Blend: Blend.Normal, Locked: false }
             && item.Turned % 90 == 0
-        && !look.Scene.Pieces.SkipWhile(p => p != piece).Skip(1).Any(p => Under.Touches(p, piece.Frame));
+        && !look.Scene.Items.SkipWhile(p => p != piece).Skip(1).Any(p => Occlusion.Touches(p, piece.Frame));
 }

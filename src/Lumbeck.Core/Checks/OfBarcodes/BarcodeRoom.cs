@@ -6,7 +6,7 @@ public sealed class BarcodeRoom : Rule
     public override string Id => "barcode.room";
     public override string Proves => "the barcode lies free in its room";
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         var drawn = look.Drawn().ToList();
         for (var n = 0; n < drawn.Count; n++)
@@ -22,7 +22,7 @@ public sealed class BarcodeRoom : Rule
                     by: item.Locked ? null : new OrderItem(item.Id, look.Take.Items.Count));
             if (item is CodeItem square)
             {
-                if (Square(square, piece) is { } module && module < LeastSquare - Look.Tolerance)
+                if (Square(square, piece) is { } module && module < LeastSquare - CheckContext.Tolerance)
                     yield return Found(look, module < 0.6m * LeastSquare ? Severity.Stop : Severity.Caution,
                         $"squares of {module.Show(look.Unit)}", $"{LeastSquare.Show(look.Unit)} or more",
                         "Squares this small run into each other.",
@@ -42,7 +42,7 @@ public sealed class BarcodeRoom : Rule
             {
                 var beyond = Length.Max(Length.Max(room.X - place.X, place.Right - room.Right),
                     Length.Max(room.Y - place.Y, place.Bottom - room.Bottom));
-                if (beyond > Look.Tolerance)
+                if (beyond > CheckContext.Tolerance)
                     yield return Found(look, Severity.Stop, $"{beyond.Show(look.Unit)} outside",
                         $"within {room.Size.Show(look.Unit)}",
                         $"{look.House.Name} keeps a room for the barcode, and looks for it there.",
@@ -68,14 +68,14 @@ public sealed class BarcodeRoom : Rule
     private static readonly Length LeastSquare = Length.FromMillimetres(0.4m), LeastHigh = Length.FromMillimetres(18);
 
     /// <summary>How large one square is, from the drawing: the narrowest of what is dark.</summary>
-    private static Length? Square(CodeItem code, Piece piece)
+    private static Length? Square(CodeItem code, DrawnItem piece)
     {
         // The first dark shape is the upper left finder's edge, seven squares wide.
         if (piece.Marks is not [_, FillMark { Shape.Points: { Length: >= 4 } p }]) return null;
         return Length.FromDrawing((p[2] - p[0]) / 7);
     }
 
-    private static Edit Home(BarcodeItem code, Box room, Look look)
+    private static Edit Home(BarcodeItem code, Box room, CheckContext look)
     {
         var home = new HoldItem(code.Id, Part.Back, HoldBox.Room, Anchor.Middle, Length.Zero, Length.Zero);
         var size = code.PlateSize;

@@ -5,14 +5,14 @@ namespace Lumbeck.Core.Checks.OfDrawn;
 /// <param name="Item">The item; null for the ground.</param>
 /// <param name="Piece">Its piece.</param>
 /// <param name="Under">What it lies on: its shape's own paint, or the ground's.</param>
-internal sealed record DrawnHere(Sketch Art, Item? Item, Piece Piece, Paint? Under)
+internal sealed record DrawnHere(Sketch Art, Item? Item, DrawnItem Piece, Paint? Under)
 {
     /// <summary>All drawn art of a sheet.</summary>
-    public static IEnumerable<DrawnHere> On(Look look)
+    public static IEnumerable<DrawnHere> On(CheckContext look)
     {
         var ground = look.Take.Ground;
-        if (ground.Pattern is { } paper && look.Scene.Pieces.Length > 0)
-            yield return new(paper, null, look.Scene.Pieces[0], ground.Paint);
+        if (ground.Pattern is { } paper && look.Scene.Items.Length > 0)
+            yield return new(paper, null, look.Scene.Items[0], ground.Paint);
         foreach (var (item, piece) in look.Drawn())
             switch (item)
             {
@@ -24,7 +24,7 @@ internal sealed record DrawnHere(Sketch Art, Item? Item, Piece Piece, Paint? Und
     }
 
     /// <summary>The edit that gives its scale another value; null where it has none or is locked.</summary>
-    public Edit? Scaled(Look look, decimal scale) => Art is not Pattern ? null
+    public Edit? Scaled(CheckContext look, decimal scale) => Art is not Pattern ? null
         : scale > Pattern.ScaleMost ? null
         : Item is null ? new SetGroundPattern("scale", new(Number: scale), look.On.Wrap)
         : Item.Locked ? null

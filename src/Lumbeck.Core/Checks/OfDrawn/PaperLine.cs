@@ -4,7 +4,7 @@ namespace Lumbeck.Core.Checks.OfDrawn;
 /// Lines of papers and other drawings too thin to print whole: at least the house's rule; light ones on a colour its
 /// reversed rule; reversed through two inks or more 0.75 pt, since the plates never fit to a hair.
 /// </summary>
-public sealed class PaperLine : Rule
+public sealed class PatternLine : Rule
 {
     /// <summary>Least width of a line that is left open in two inks or more.</summary>
     private static readonly Length Through = Length.FromPoints(0.75m);
@@ -15,7 +15,7 @@ public sealed class PaperLine : Rule
     public override string Id => "paper.line";
     public override string Proves => "lines of papers and ornaments are heavy enough to print";
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         foreach (var drawn in DrawnHere.On(look))
         {

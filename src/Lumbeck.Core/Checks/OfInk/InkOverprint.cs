@@ -9,7 +9,7 @@ public sealed class InkOverprint : Rule
     public override string Id => "ink.overprint";
     public override string Proves => "what overprints and what knocks out is right";
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {
@@ -54,7 +54,7 @@ public sealed class InkOverprint : Rule
         {
             FillMark { Finish: null } f => f.Ink,
             LineMark { Finish: null } l => l.Ink,
-            GlyphMark { Finish: null, Shade: null } g => g.Ink,
+            GlyphMark { Finish: null, Gradient: null } g => g.Ink,
             _ => null,
         };
 

@@ -20,16 +20,16 @@ public sealed class InkSteps : Rule
     public override string Proves => "gradients run without bands";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
-        if (look.Take.Ground.Paint is GradientPaint && Worst(look.Scene.Pieces[0].Marks) is { } apart)
-            yield return Of(look, apart, null, look.Scene.Pieces[0]);
+        if (look.Take.Ground.Paint is GradientPaint && Worst(look.Scene.Items[0].Marks) is { } apart)
+            yield return Of(look, apart, null, look.Scene.Items[0]);
         foreach (var (item, piece) in look.Drawn())
             // A vista's light goes out in rings of its own, which are as fine as its drawing needs.
             if (item is not VistaItem && Worst(piece.Marks) is { } apart2) yield return Of(look, apart2, item, piece);
     }
 
-    private Finding Of(Look look, double apart, Item? item, Piece piece) => Found(look, Severity.Note,
+    private Finding Of(CheckContext look, double apart, Item? item, DrawnItem piece) => Found(look, Severity.Note,
         $"ΔE {apart.ToString("0.00", CultureInfo.InvariantCulture)} from step to step", $"more of them, or alike",
         "So few steps over so long a way show as bands.",
             "Let it run between inks that differ more, or over a shorter way.",
@@ -38,9 +38,9 @@ public sealed class InkSteps : Rule
     private static double? Worst(IEnumerable<Mark> marks)
     {
         double? worst = null;
-        foreach (var mark in marks.OfType<ShadeMark>().Where(m => m.Finish is null))
+        foreach (var mark in marks.OfType<GradientMark>().Where(m => m.Finish is null))
         {
-            var s = mark.Shade;
+            var s = mark.Gradient;
             var way = Math.Sqrt(((s.X1 - s.X0) * (s.X1 - s.X0)) + ((s.Y1 - s.Y0) * (s.Y1 - s.Y0)));
             for (var n = 1; n < s.Stops.Length; n++)
             {

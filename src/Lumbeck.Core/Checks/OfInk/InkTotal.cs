@@ -13,7 +13,7 @@ public sealed class InkTotal : PlateRule
     public override string Id => "ink.total";
     public override string Proves => "no spot has more ink than dries";
 
-    public override IEnumerable<Finding> Find(Look look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
     {
         var limit = (double)look.House.InkLimit;
         foreach (var (place, most) in Spots(plates, limit).Take(MostSpots))
@@ -87,7 +87,7 @@ public sealed class InkTotal : PlateRule
     }
 
     /// <summary>The uppermost shape or picture that lies over the middle of a place; null for the ground.</summary>
-    private static Item? Topmost(Look look, Box place)
+    private static Item? Topmost(CheckContext look, Box place)
     {
         var (x, y) = (place.X.Points + (place.Width.Points / 2), place.Y.Points + (place.Height.Points / 2));
         return look.Drawn().Reverse()

@@ -14,7 +14,7 @@ public sealed class PageFacing : PageRule
             .Where(o => o.Here.Design is not null && o.There.Design is not null)
                 .DistinctBy(o => (o.Here.Body, o.There.Body));
         foreach (var (here, there) in openings)
-            if (Off(here, there) is { } off && off > Look.Tolerance.Points)
+            if (Off(here, there) is { } off && off > CheckContext.Tolerance.Points)
                 yield return Found(plan, Severity.Caution,
                     $"rows {Length.FromDrawing(off).Show(plan.Job.Ticket.Unit)} apart at the fold", "rows that meet",
                     "Rows of one pitch that don’t meet look like a slip.", "Give both pages the same foot margin.",

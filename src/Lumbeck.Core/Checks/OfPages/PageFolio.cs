@@ -8,10 +8,10 @@ public sealed class PageFolio : PageRule
 
     public override IEnumerable<Finding> Find(PageLook look)
     {
-        if (look.Scene.Pieces.FirstOrDefault(p => p.Item == PageScene.Folio) is not { Inked.IsEmpty: false } folio)
+        if (look.Scene.Items.FirstOrDefault(p => p.Item == PageScene.Folio) is not { Inked.IsEmpty: false } folio)
             yield break;
         var box = folio.Inked.ToBox();
-        var under = look.Scene.Pieces.FirstOrDefault(p => p.Item != PageScene.Folio && !p.Inked.IsEmpty
+        var under = look.Scene.Items.FirstOrDefault(p => p.Item != PageScene.Folio && !p.Inked.IsEmpty
             && !p.Inked.ToBox().Intersect(box).IsEmpty
             && (p.Item != PageScene.Behind || p.Marks.Any(m => m is DrawingMark)
                 || p.Marks.OfType<FillMark>().Any(f => f.Ink.Total > 3000)));

@@ -13,7 +13,7 @@ public sealed class PageLine : PageRule
     public override IEnumerable<Finding> Find(PageLook look)
     {
         var least = look.House.Inside.RuleLeast.Points;
-        foreach (var piece in look.Scene.Pieces.Where(p => p.Item is PageScene.Body))
+        foreach (var piece in look.Scene.Items.Where(p => p.Item is PageScene.Body))
         {
             List<LineMark> lines = [.. piece.Marks.SelectMany(m =>
                 m is RepeatedMark r ? r.Symbol.OfType<LineMark>() : m is LineMark l ? [l] : [])];

@@ -18,7 +18,7 @@ public sealed class PageMargin : PageRule
             var ink = Ways(piece).ToBox();
             var past = new[] { safe.X - ink.X, safe.Y - ink.Y, ink.Right - safe.Right,
                 ink.Bottom - safe.Bottom }.Max(l => l.Units);
-            if (past <= Look.Tolerance.Units) continue;
+            if (past <= CheckContext.Tolerance.Units) continue;
             yield return Found(look, Severity.Stop, $"{Length.FromUnits(past).Show(look.Unit)} past the margin", "within the margins",
                 "What reaches into the gutter is hidden in the fold, and what reaches the cut is cut.",
                     "Make the margins larger, or what lies on the page smaller.", ink);
@@ -31,7 +31,7 @@ public sealed class PageMargin : PageRule
             var strip = boundLeft
                 ? new Box(trim.X, trim.Y, glue, trim.Height)
                 : new Box(trim.Right - glue, trim.Y, glue, trim.Height);
-            if (look.Scene.Pieces.Any(p => !p.Inked.IsEmpty && !p.Inked.ToBox().Intersect(strip).IsEmpty))
+            if (look.Scene.Items.Any(p => !p.Inked.IsEmpty && !p.Inked.ToBox().Intersect(strip).IsEmpty))
                 yield return Found(look, Severity.Stop, $"ink within {glue.Show(look.Unit)} of the bound edge", "none there",
                     $"{look.House.Name} glues the cover to the first and the last page.",
                         "Give this page a wider gutter, or nothing that runs out to an edge.", strip);
@@ -40,7 +40,7 @@ public sealed class PageMargin : PageRule
 
     private const double Hair = 0.001;
 
-    private static Bounds Ways(Piece piece) => piece.Marks.SelectMany(m => m is RepeatedMark r ? r.Each() : [m])
+    private static Bounds Ways(DrawnItem piece) => piece.Marks.SelectMany(m => m is RepeatedMark r ? r.Each() : [m])
         .Aggregate(Bounds.None, (all, m) => all.Union(m switch
         {
             FillMark f => f.Shape.Bounds,

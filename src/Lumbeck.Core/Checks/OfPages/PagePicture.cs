@@ -12,7 +12,7 @@ public sealed class PagePicture : PageRule
             yield return Found(look, Severity.Caution, "no picture", "one hung on the page", "The page has room for " +
                 "a picture and shows none.",
                 "Hang one of the Drawer in the run’s settings, or take the run out.");
-        foreach (var mark in look.Scene.Pieces.SelectMany(p => p.Marks).OfType<PictureMark>())
+        foreach (var mark in look.Scene.Items.SelectMany(p => p.Marks).OfType<PictureMark>())
         {
             var perInch = mark.Picture.Wide / (Math.Abs(mark.Place.A) / 72);
             var (stop, caution) = (look.House.PictureStop, look.House.PictureCaution);

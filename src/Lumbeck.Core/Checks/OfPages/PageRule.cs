@@ -16,7 +16,7 @@ public sealed record PageLook(Scene Scene, int Number, House House, Unit Unit)
     public Surface Page => Scene.Surface;
 
     /// <summary>What is written on and with, without what lies behind, in the margins or out to an edge.</summary>
-    public IEnumerable<Piece> Written => Scene.Pieces.Where(p => p.Item is PageScene.Body or PageScene.Words
+    public IEnumerable<DrawnItem> Written => Scene.Items.Where(p => p.Item is PageScene.Body or PageScene.Words
         && !p.Marks.Any(m => m is PictureMark or DrawingMark));
 }
 

@@ -9,7 +9,7 @@ public sealed class PageTint : PageRule
     public override IEnumerable<Finding> Find(PageLook look)
     {
         var least = look.House.Inside.TintLeast;
-        foreach (var piece in look.Scene.Pieces)
+        foreach (var piece in look.Scene.Items)
         {
             var odd = piece.Marks.SelectMany(Fills).Where(f => f.Finish is null)
                 .SelectMany(f => (int[])[f.Ink.C, f.Ink.M, f.Ink.Y, f.Ink.K])
@@ -44,7 +44,7 @@ public sealed class PageInk : PageRule
     public override IEnumerable<Finding> Find(PageLook look)
     {
         var limit = look.House.Inside.InkLimit;
-        var most = look.Scene.Pieces.SelectMany(p => p.Marks).SelectMany(Inks).Select(i => i.Total).DefaultIfEmpty(0)
+        var most = look.Scene.Items.SelectMany(p => p.Marks).SelectMany(Inks).Select(i => i.Total).DefaultIfEmpty(0)
             .Max();
         if (most > limit)
             yield return Found(look, Severity.Stop, Typed.Show(most, " %"), $"{Typed.Show(limit, " %")} in all",
@@ -56,7 +56,7 @@ public sealed class PageInk : PageRule
         FillMark f => [f.Ink],
         LineMark l => [l.Ink],
         GlyphMark g => [g.Ink],
-        ShadeMark s => s.Shade.Stops.Select(t => t.Ink),
+        GradientMark s => s.Gradient.Stops.Select(t => t.Ink),
         DrawingMark d => d.Marks.SelectMany(Inks),
         RepeatedMark r => r.Symbol.SelectMany(Inks),
         _ => [],

@@ -8,7 +8,7 @@ public sealed class PageWords : PageRule
 
     public override IEnumerable<Finding> Find(PageLook look)
     {
-        foreach (var piece in look.Scene.Pieces)
+        foreach (var piece in look.Scene.Items)
         {
             if (piece.Setting is not { } set) continue;
             if (set.Overset is { } over)

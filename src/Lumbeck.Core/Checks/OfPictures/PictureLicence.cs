@@ -10,13 +10,13 @@ public sealed class PictureLicence : Rule
     public override string Proves => "pictures may be used on a cover";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, picture) in look.PicturesShown())
         {
             if (kept.Stated(picture) is not { } stated) continue;
-            var place = item is null ? null : look.Scene.Piece(item.Id)?.Frame.ToBox();
+            var place = item is null ? null : look.Scene.Item(item.Id)?.Frame.ToBox();
             if (stated.Source.Length == 0 || stated.Licence.Length == 0)
                 yield return Found(look, Severity.Caution,
                     stated.Source.Length == 0 ? "no source stated" : "no licence stated", "source and licence",

@@ -9,7 +9,7 @@ public sealed class PictureMissing : Rule
     public override string Proves => "every picture is here and whole";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, picture) in look.PicturesShown())
@@ -18,7 +18,7 @@ public sealed class PictureMissing : Rule
             yield return Found(
                 look, Severity.Stop, $"{picture.Name}: {fault}", "the file as it was taken in",
                 "Without it the file for the printer can’t be made.", "Put the picture in again, or remove the item.",
-                item, place: item is null ? null : look.Scene.Piece(item.Id)?.Frame.ToBox());
+                item, place: item is null ? null : look.Scene.Item(item.Id)?.Frame.ToBox());
         }
     }
 }

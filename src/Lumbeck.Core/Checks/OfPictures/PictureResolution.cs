@@ -6,7 +6,7 @@ public sealed class PictureResolution : Rule
     public override string Id => "picture.resolution";
     public override string Proves => "pictures have the pixels they need";
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {
@@ -31,7 +31,7 @@ public sealed class PictureResolution : Rule
     /// <summary>
     /// Its frame drawn in about its middle, to where it has the pixels it needs; what grows beyond it grows on.
     /// </summary>
-    private static LayItem? Smaller(PictureItem item, Look look, int least)
+    private static LayItem? Smaller(PictureItem item, CheckContext look, int least)
     {
         if (item.Locked || item.Turned != 0 || item.Tiling is not null
             || PicturePlacing.SharpUpTo(item, look.Sheet, least + 1) is not { } size

@@ -10,14 +10,14 @@ public sealed class PictureSeam : PlateRule
     public override string Proves => "tiles go on in one another";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, piece) in look.Drawn())
         {
             if (item is not PictureItem { Tiling: { } tiling, Picture: { IsDrawing: false } picture }
-                || tiling.Lay == TileLay.Mirrored
-                || kept.Seams(picture, tiling.Lay == TileLay.Brick) is not { } seams)
+                || tiling.Lay == TilingMode.Mirrored
+                || kept.Seams(picture, tiling.Lay == TilingMode.Brick) is not { } seams)
                 continue;
             var (across, down) = seams;
             if (Math.Max(across, down) <= Most) continue;
@@ -29,7 +29,7 @@ public sealed class PictureSeam : PlateRule
                 $"Its {which} don’t go on in the next tile: the joins show as a grid.",
                 "Lay each tile beside its mirror image, or take a picture made to repeat.", item,
                 place: piece.Frame.ToBox(),
-                by: item.Locked ? null : new TilePicture(item.Id, tiling with { Lay = TileLay.Mirrored }));
+                by: item.Locked ? null : new TilePicture(item.Id, tiling with { Lay = TilingMode.Mirrored }));
         }
     }
 }

@@ -14,7 +14,7 @@ public sealed class TextContrast : PlateRule
     public override string Proves => "words stand out from what lies behind them";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
     {
         foreach (var (item, piece) in look.Drawn())
         {

@@ -7,10 +7,10 @@ public sealed class TextOverset : Rule
     public override string Proves => "all words fit their boxes";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         foreach (var item in look.Take.Items.OfType<TextItem>().Where(t => !t.Hidden))
-            if (look.Scene.Piece(item.Id) is { Setting.Overset: { } words } piece)
+            if (look.Scene.Item(item.Id) is { Setting.Overset: { } words } piece)
                 yield return Found(look, Severity.Stop, $"from “{LengthText.Clip(words)}” on", "every word",
                     "These words do not fit their box and would not be printed as meant.",
                     "Make the box larger, or the type smaller.", item, place: piece.Frame.ToBox(),

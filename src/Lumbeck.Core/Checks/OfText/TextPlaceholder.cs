@@ -9,7 +9,7 @@ public sealed class TextPlaceholder : Rule
     public override string Proves => "title and author stand on the front";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         var texts = look.Here().OfType<TextItem>().Where(t => !t.Hidden).ToList();
         foreach (var item in texts)
@@ -18,7 +18,7 @@ public sealed class TextPlaceholder : Rule
             if (item.Starter)
                 yield return Found(look, Severity.Todo, $"“{LengthText.Clip(item.Words)}”", "your own words",
                     "These are the words it was added with.", "Type your own, or remove it.", item,
-                    place: look.Scene.Piece(item.Id)?.Frame.ToBox(),
+                    place: look.Scene.Item(item.Id)?.Frame.ToBox(),
                     by: item.Locked
                         ? null
                         : Known(look.Job.Ticket, item.Role) is { Length: > 0 } known
@@ -27,7 +27,7 @@ public sealed class TextPlaceholder : Rule
             else if (empty)
                 yield return Found(look, Severity.Note, "no words", "some",
                     $"This {item.Kind.ToLower(CultureInfo.InvariantCulture)} is empty.",
-                    "Type its words, or remove it.", item, place: look.Scene.Piece(item.Id)?.Frame.ToBox());
+                    "Type its words, or remove it.", item, place: look.Scene.Item(item.Id)?.Frame.ToBox());
         }
         // A case under a jacket may stay bare: the jacket names the book.
         if (look.On.Wrap > 0 || look.Sheet.Panel(Part.Front) is null) yield break;

@@ -9,7 +9,7 @@ public sealed class TextSize : Rule
     public override string Id => "text.size";
     public override string Proves => "type is large enough to print";
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {
@@ -23,7 +23,7 @@ public sealed class TextSize : Rule
             var least = reversed || spine
                 ? Length.Max(look.House.TextLeast, look.House.TextReversedLeast)
                 : look.House.TextLeast;
-            if (size >= least - Look.Tolerance) continue;
+            if (size >= least - CheckContext.Tolerance) continue;
             var stop = size < look.House.TextStop;
             yield return Found(look, stop ? Severity.Stop : Severity.Caution, size.ShowPoints(),
                 $"{least.ShowPoints()} or more{(spine ? " on a spine" : reversed ? " in light letters" : "")}",

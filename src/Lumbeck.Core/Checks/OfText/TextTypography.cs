@@ -10,7 +10,7 @@ public sealed class TextTypography : Rule
     public override string Proves => "words are set as a typesetter would";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {
@@ -49,7 +49,7 @@ public sealed class TextTypography : Rule
         }
     }
 
-    private static bool EndsParagraph(string words, SetLine line) =>
+    private static bool EndsParagraph(string words, LaidLine line) =>
         line.To >= words.Length || words[line.To] == '\n' || (line.To > 0 && words[line.To - 1] == '\n');
 
     private static string Single(string words)

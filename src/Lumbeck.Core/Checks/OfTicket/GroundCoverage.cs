@@ -9,7 +9,7 @@ public sealed class GroundCoverage : Rule
     public override string Proves => "the ground covers the whole sheet";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         var bare = Coverage.Bare(look.Take, look.Sheet, look.Sheet.Whole);
         if (bare.Count == 0) yield break;
@@ -32,7 +32,7 @@ public sealed class GroundCoverage : Rule
     /// Shapes that fill their panel's face run out to its edge, and pictures that do are grown; only where that leaves
     /// nothing bare.
     /// </summary>
-    private static Edit? Stretched(Look look)
+    private static Edit? Stretched(CheckContext look)
     {
         var edits = ImmutableList.CreateBuilder<Edit>();
         foreach (var item in look.Take.Items)

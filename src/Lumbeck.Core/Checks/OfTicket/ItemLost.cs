@@ -12,11 +12,11 @@ public sealed class ItemLost : Rule
     public override string Proves => "every item lies on the sheet";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         foreach (var item in look.Take.Items)
         {
-            if (look.Scene.Piece(item.Id) is not { } piece) continue;
+            if (look.Scene.Item(item.Id) is not { } piece) continue;
             var place = piece.Frame.ToBox();
             if (item.Hidden)
             {
@@ -50,12 +50,12 @@ public sealed class ItemLost : Rule
         }
     }
 
-    private static bool Lost(Look look, Item item) =>
+    private static bool Lost(CheckContext look, Item item) =>
         item.Hold.Panel != Part.Sheet
             && look.Job.Sheets().Where(s => s.Wrap == look.On.Wrap).All(s => s.Sheet.Panel(item.Hold.Panel) is null);
 
     /// <summary>Whether an item hides all of a place.</summary>
-    private static bool Covers(Look look, Item over, Box place) =>
+    private static bool Covers(CheckContext look, Item over, Box place) =>
         over is { Hidden: false, Opacity: 100, Blend: Blend.Normal } && over.Turned % 90 == 0 && Coverage.IsSolid(over)
             && Placement.Of(over, look.Sheet) is { } at && at.OnSheet(over).Contains(place);
 }

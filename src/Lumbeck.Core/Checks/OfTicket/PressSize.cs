@@ -11,9 +11,9 @@ public sealed class PressSize : Rule
     public override string Id => "press.size";
     public override string Proves => "the file is within the house’s limit";
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
-        var bytes = look.Scene.Pieces.SelectMany(p => p.Marks.OfType<PictureMark>().Select(m => Pixels(m, look.House)))
+        var bytes = look.Scene.Items.SelectMany(p => p.Marks.OfType<PictureMark>().Select(m => Pixels(m, look.House)))
             .Sum() * BytesAPixel;
         var mb = bytes / 1e6;
         if (mb > look.House.FileLimit)

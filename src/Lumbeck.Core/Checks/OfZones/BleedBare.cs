@@ -27,7 +27,7 @@ public sealed class BleedBare : PlateRule
     public override string Proves => "art runs out past every cut";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(Look look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
     {
         var (trim, whole) = (look.Sheet.Trim, look.Sheet.Whole);
         // A ground that leaves the sheet bare is told by its own rule.

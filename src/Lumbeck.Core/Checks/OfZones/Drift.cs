@@ -30,7 +30,7 @@ public static class Drift
         var (knife, fold) = (house.TrimDrift, house.FoldDrift);
         foreach (var item in take.Items)
         {
-            if (item.Hidden || scene.Piece(item.Id) is not { Inked.IsEmpty: false } piece) continue;
+            if (item.Hidden || scene.Item(item.Id) is not { Inked.IsEmpty: false } piece) continue;
             var ink = piece.Inked.ToBox();
             if (item.IsRead || item.Whole)
             {
@@ -59,24 +59,24 @@ public static class Drift
         Length left = trim.X + knife - ink.X, right = ink.Right - (trim.Right - knife), head = trim.Y + knife - ink.Y,
             foot = ink.Bottom - (trim.Bottom - knife);
         var into = Length.Max(Length.Max(left, right), Length.Max(head, foot));
-        if (into <= Look.Tolerance) return null;
+        if (into <= CheckContext.Tolerance) return null;
         Length away(Length before, Length after) =>
-            before > Look.Tolerance ? before : after > Look.Tolerance ? -after : default;
+            before > CheckContext.Tolerance ? before : after > CheckContext.Tolerance ? -after : default;
         return new(item, ink, true, into, away(left, right),
             away(head, foot))
-        { AsDrawn = into - knife > Look.Tolerance };
+        { AsDrawn = into - knife > CheckContext.Tolerance };
     }
 
     private static Harm? Folded(string item, Box ink, Length at, Length fold)
     {
         var (left, right) = (at + fold - ink.X, ink.Right - (at - fold));
-        if (left <= Look.Tolerance || right <= Look.Tolerance) return null;
+        if (left <= CheckContext.Tolerance || right <= CheckContext.Tolerance) return null;
         // An item that holds both ends of the drift lies across the fold as drawn.
         var into = Length.Min(left, right);
         return new(item, ink, false, into, left < right ? left : -right)
         {
-            AsDrawn = ink.X < at - Look.Tolerance
-            && ink.Right > at + Look.Tolerance
+            AsDrawn = ink.X < at - CheckContext.Tolerance
+            && ink.Right > at + CheckContext.Tolerance
         };
     }
 
@@ -87,7 +87,7 @@ public static class Drift
         take.Items.OfType<RectItem>()
             .Any(o =>
                 o.Id != item.Id && Equals(o.Fill, ((RectItem)item).Fill)
-                    && scene.Piece(o.Id) is { Frame.IsEmpty: false } p && p.Frame.ToBox() is var b
+                    && scene.Item(o.Id) is { Frame.IsEmpty: false } p && p.Frame.ToBox() is var b
                     && (Near(b.Right, box.X) || Near(b.X, box.Right)));
 
     private static string FoldName(Sheet sheet, Length at)

@@ -6,7 +6,7 @@ public sealed class ZoneEdge : Rule
     public override string Id => "zone.edge";
     public override string Proves => "no border runs too near a cut or fold";
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         var limit = look.House.EdgeRule;
         var trim = look.Sheet.Trim;
@@ -18,7 +18,7 @@ public sealed class ZoneEdge : Rule
             var box = piece.Frame.ToBox();
             if (item is FrameItem { Hold.Box: HoldBox.Edge } frame)
             {
-                if (frame.Thickness < limit - Look.Tolerance)
+                if (frame.Thickness < limit - CheckContext.Tolerance)
                     yield return Found(look, Severity.Caution, $"{frame.Thickness.Show(look.Unit)} wide at the cut",
                         $"{limit.Show(look.Unit)} or more",
                         "Where the knife wanders, a narrow border is seen to be wider on one side than on the other.",
@@ -29,7 +29,7 @@ public sealed class ZoneEdge : Rule
             var (upright, level) = Runs(item, box);
             var near = upright.SelectMany(x => across.Select(a => Length.Abs(x - a)))
                 .Concat(level.SelectMany(y => down.Select(d => Length.Abs(y - d))))
-                .Where(d => d < limit - Look.Tolerance).DefaultIfEmpty(limit).Min();
+                .Where(d => d < limit - CheckContext.Tolerance).DefaultIfEmpty(limit).Min();
             if (near < limit)
                 yield return Found(look, Severity.Caution, $"{near.Show(look.Unit)} from it",
                     $"{limit.Show(look.Unit)} or more",

@@ -8,7 +8,7 @@ public sealed class ZoneFold : Rule
     public override string Id => "zone.fold";
     public override string Proves => "words and barcode keep clear of folds";
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         var limit = look.House.FoldSafe;
         foreach (var (item, piece) in look.Drawn())
@@ -17,7 +17,7 @@ public sealed class ZoneFold : Rule
             var ink = piece.Inked.ToBox();
             var kind = item.Kind.ToLower(CultureInfo.InvariantCulture);
             var across =
-                look.Sheet.Folds.FirstOrDefault(f => ink.X < f - Look.Tolerance && ink.Right > f + Look.Tolerance,
+                look.Sheet.Folds.FirstOrDefault(f => ink.X < f - CheckContext.Tolerance && ink.Right > f + CheckContext.Tolerance,
                 Length.Zero);
             if (!across.IsZero)
             {
@@ -34,7 +34,7 @@ public sealed class ZoneFold : Rule
                 yield return Found(look, Severity.Stop, $"in the {band.Kind.Word()} band", "clear of it",
                     $"This {kind} lies where the cover is worked: {band.Reason}.", "Move it to the safe box.", item,
                     place: ink, by: Mending.Into(item, ink, Room(look, ink)));
-            else if (Nearest(look, ink) is { } near && near.Gap < near.Limit - Look.Tolerance)
+            else if (Nearest(look, ink) is { } near && near.Gap < near.Limit - CheckContext.Tolerance)
                 yield return Found(look, Severity.Stop,
                     $"{Length.Max(near.Gap, Length.Zero).Show(look.Unit)} from the fold",
                     $"{near.Limit.Show(look.Unit)} from it", $"A fold that wanders would catch this {kind}.",
@@ -47,7 +47,7 @@ public sealed class ZoneFold : Rule
     /// The fold whose inset an item comes nearest to breaking: its distance, and the distance wanted there (beside a
     /// case's spine the hinge is added).
     /// </summary>
-    private static (Length Gap, Length Limit)? Nearest(Look look, Box ink)
+    private static (Length Gap, Length Limit)? Nearest(CheckContext look, Box ink)
     {
         List<(Length Gap, Length Limit)> sides = [];
         var middle = ink.X + (0.5m * ink.Width);
@@ -60,12 +60,12 @@ public sealed class ZoneFold : Rule
         }
         else
             foreach (var fold in look.Sheet.Folds)
-                sides.Add((ink.X >= fold - Look.Tolerance ? ink.X - fold : fold - ink.Right, look.House.FoldSafe));
+                sides.Add((ink.X >= fold - CheckContext.Tolerance ? ink.X - fold : fold - ink.Right, look.House.FoldSafe));
         return sides.Count == 0 ? null : sides.MinBy(s => s.Gap - s.Limit);
     }
 
     /// <summary>The safe box of the panel that most of an item lies on.</summary>
-    private static Box Room(Look look, Box ink) =>
+    private static Box Room(CheckContext look, Box ink) =>
         look.Sheet.Panels.Where(p => p.CarriesText && p.Part != Part.Spine)
             .MaxBy(p => Length.Min(p.Face.Right, ink.Right) - Length.Max(p.Face.X, ink.X)) is { } panel
             ? (look.Sheet.Zone(ZoneKind.FoldSafe, panel.Part)?.Box is { } fold ? panel.Safe.Intersect(fold)

@@ -6,7 +6,7 @@ public sealed class ZoneSpine : Rule
     public override string Id => "zone.spine";
     public override string Proves => "spine words lie in their safe band";
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         if (look.Sheet.Panel(Part.Spine) is not { } spine) yield break;
         var whyNot = SpineText.WhyNot(look.House, look.Geometry.Spine.Pages, spine.Face.Width, look.Unit);
@@ -26,7 +26,7 @@ public sealed class ZoneSpine : Rule
                 continue;
             }
             var past = Length.Max(safe.X - ink.X, ink.Right - safe.Right);
-            if (past <= Look.Tolerance) continue;
+            if (past <= CheckContext.Tolerance) continue;
             yield return Found(look, Severity.Stop, $"{past.Show(look.Unit)} outside the safe band",
                 $"within {safe.Width.Show(look.Unit)}",
                 "Folds wander, and words on the spine would slip round its edge.",

@@ -6,7 +6,7 @@ public sealed class ZoneTrim : Rule
     public override string Id => "zone.trim";
     public override string Proves => "words and barcode keep clear of the knife";
 
-    public override IEnumerable<Finding> Find(Look look)
+    public override IEnumerable<Finding> Find(CheckContext look)
     {
         var limit = look.House.TrimSafe;
         var safe = look.Sheet.Safe;
@@ -16,7 +16,7 @@ public sealed class ZoneTrim : Rule
             var ink = piece.Inked.ToBox();
             var past = Length.Max(Length.Max(safe.X - ink.X, ink.Right - safe.Right),
                 Length.Max(safe.Y - ink.Y, ink.Bottom - safe.Bottom));
-            if (past <= Look.Tolerance) continue;
+            if (past <= CheckContext.Tolerance) continue;
             var left = limit - past;
             var measured = left.Units >= 0
                 ? $"{left.Show(look.Unit)} from the cut"

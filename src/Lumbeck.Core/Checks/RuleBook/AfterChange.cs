@@ -23,7 +23,7 @@ public static class AfterChange
         {
             var (before, after) = (Drawn(was.Scenes, item.Id), Drawn(now.Scenes, item.Id));
             if (before is not null && after is null && !item.Hidden
-                && !now.Scenes.Any(s => s.Piece(item.Id) is { Frame.IsEmpty: false }))
+                && !now.Scenes.Any(s => s.Item(item.Id) is { Frame.IsEmpty: false }))
                 looks.Add(new(item.Id, $"has no {item.Hold.Panel.Say()} to hang on any more", before.Inked.ToBox(),
                     default));
         }
@@ -36,19 +36,19 @@ public static class AfterChange
         {
             if (looks.Any(l => l.Item == id) || Drawn(was.Scenes, id) is not { } before) return;
             looks.Add(new(id, why, before.Inked.ToBox(),
-                (now.Scenes.Select(s => s.Piece(id)).FirstOrDefault(p => p is { Frame.IsEmpty: false }) is not { } after
+                (now.Scenes.Select(s => s.Item(id)).FirstOrDefault(p => p is { Frame.IsEmpty: false }) is not { } after
                     ? default : after.Inked.IsEmpty ? after.Frame : after.Inked)
                     .ToBox()));
         }
     }
 
-    private static Piece? Drawn(IReadOnlyList<Scene> scenes, string id) =>
-        scenes.Select(s => s.Piece(id)).FirstOrDefault(p => p is { Inked.IsEmpty: false });
+    private static DrawnItem? Drawn(IReadOnlyList<Scene> scenes, string id) =>
+        scenes.Select(s => s.Item(id)).FirstOrDefault(p => p is { Inked.IsEmpty: false });
 
     /// <summary>Pairs of words, a barcode’s too, whose ink meets; the lower first.</summary>
     private static IEnumerable<(string, string)> Overlaps(Scene scene)
     {
-        var said = scene.Pieces.Where(p => !p.Inked.IsEmpty && p.Marks.OfType<GlyphMark>().Any()).ToList();
+        var said = scene.Items.Where(p => !p.Inked.IsEmpty && p.Marks.OfType<GlyphMark>().Any()).ToList();
         for (var i = 0; i < said.Count; i++)
             for (var j = i + 1; j < said.Count; j++)
                 if (!said[i].Inked.ToBox().Intersect(said[j].Inked.ToBox()).IsEmpty)

@@ -8,7 +8,7 @@ public static class Rules
         new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(),
             new ZoneTrim(), new ZoneFold(), new ZoneEdge(), new ZoneSpine(), new ZoneDrift(),
         new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new TextTicket(), new TextSize(), new TextInks(),
-            new TextContrast(), new TextTypography(), new LineWeight(), new PaperLine(), new PaperBeats(),
+            new TextContrast(), new TextTypography(), new LineWeight(), new PatternLine(), new PaperBeats(),
         new PictureMissing(), new PictureResolution(), new PictureColour(), new PictureGamut(), new PictureSeam(),
             new PictureLicence(),
             new InkTotal(), new InkOverprint(), new InkBlack(), new InkFinish(), new InkSteps(),
@@ -27,13 +27,13 @@ public static class Rules
     }
 
     /// <summary>What can be found on all sheets of a job without its plates, stops first.</summary>
-    public static ImmutableArray<Finding> Check(IEnumerable<Look> sheets) =>
+    public static ImmutableArray<Finding> Check(IEnumerable<CheckContext> sheets) =>
         [.. sheets.SelectMany(look =>
             All.Where(r => r is not PlateRule && (!r.OfTicket || look.On.Number == 0)).SelectMany(r => r.Find(look)))
             .OrderBy(f => f.Severity)];
 
     /// <summary>What the plates of one sheet show.</summary>
-    public static ImmutableArray<Finding> Check(Look look, PlateLook plates) =>
+    public static ImmutableArray<Finding> Check(CheckContext look, PlateLook plates) =>
         [.. All.OfType<PlateRule>().SelectMany(r => r.Find(look, plates))];
 
     /// <summary>Findings of both kinds as they are listed.</summary>

@@ -9,14 +9,14 @@ public static class Blackened
     {
         FillMark f => f with { Ink = Black(f, f.Ink, black), Finish = null },
         LineMark l => l with { Ink = Black(l, l.Ink, black), Finish = null },
-        SoftMark s => s with { Ink = Black(s, s.Ink, black), Finish = null },
+        BlurredMark s => s with { Ink = Black(s, s.Ink, black), Finish = null },
         GlyphMark g => g with
         {
             Ink = Black(g, g.Ink, black),
             Finish = null,
-            Shade = g.Shade is { } run ? Shaded(run, black) : null,
+            Gradient = g.Gradient is { } run ? Shaded(run, black) : null,
         },
-        ShadeMark s => s with { Shade = Shaded(s.Shade, black) },
+        GradientMark s => s with { Gradient = Shaded(s.Gradient, black) },
         DrawingMark d => d with { Marks = [.. d.Marks.Select(m => Of(m, black))], Finish = null },
         RepeatedMark r => r with { Symbol = [.. r.Symbol.Select(m => Of(m, black))], Finish = null },
         _ => mark,
@@ -25,6 +25,6 @@ public static class Blackened
     private static Ink Black(Mark mark, Ink ink, Func<Ink, Ink> black) =>
         black(mark.Finish is { } finish ? Finishes.Likeness(finish.Name) : ink);
 
-    private static Shade Shaded(Shade shade, Func<Ink, Ink> black) =>
+    private static Gradient Shaded(Gradient shade, Func<Ink, Ink> black) =>
         shade with { Stops = [.. shade.Stops.Select(s => (s.At, black(s.Ink)))] };
 }

@@ -79,11 +79,11 @@ public static class Moving
                         Dash = [.. l.Dash.Select(d => d * scale)],
                         DashFrom = l.DashFrom * scale,
                     }; break;
-                case ShadeMark s:
+                case GradientMark s:
                     yield return s with
                     {
                         Shape = s.Shape.Under(place),
-                        Shade = s.Shade.Under(place),
+                        Gradient = s.Gradient.Transformed(place),
                     }; break;
                 case DrawingMark d:
                     yield return d with

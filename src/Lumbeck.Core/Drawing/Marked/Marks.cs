@@ -18,7 +18,7 @@ public sealed record FillMark(Outline Shape, Ink Ink, bool Overprint = false) : 
 }
 
 /// <summary>A shape filled with a run of inks.</summary>
-public sealed record ShadeMark(Outline Shape, Shade Shade) : Mark
+public sealed record GradientMark(Outline Shape, Gradient Gradient) : Mark
 {
     public bool EvenOdd { get; init; }
 }
@@ -28,11 +28,11 @@ public sealed record ShadeMark(Outline Shape, Shade Shade) : Mark
 /// end. Between stops each ink runs evenly;
 /// before the first and after the last nothing changes.
 /// </summary>
-public sealed record Shade(bool Round, double X0, double Y0, double X1, double Y1,
+public sealed record Gradient(bool Round, double X0, double Y0, double X1, double Y1,
     ImmutableArray<(double At, Ink Ink)> Stops)
 {
     /// <summary>From the run's own points to its piece's, where it is stretched or leans.</summary>
-    public Affine Way { get; init; } = Affine.Identity;
+    public Affine Transform { get; init; } = Affine.Identity;
 
     /// <summary>
     /// Where a round run begins, within its circle; its middle where null (SVG 2, 14.2.3; ISO 32000-1, 8.7.4.5.4).
@@ -40,12 +40,12 @@ public sealed record Shade(bool Round, double X0, double Y0, double X1, double Y
     public (double X, double Y)? Focus { get; init; }
 
     /// <summary>The same run carried elsewhere.</summary>
-    public Shade Under(Affine m)
+    public Gradient Transformed(Affine m)
     {
         // Carried without a stretch, a run stays what it is; else it keeps its own points.
-        var plain = Way == Affine.Identity && Math.Abs((m.A * m.C) + (m.B * m.D)) < 1e-9
+        var plain = Transform == Affine.Identity && Math.Abs((m.A * m.C) + (m.B * m.D)) < 1e-9
             && Math.Abs((m.A * m.A) + (m.B * m.B) - (m.C * m.C) - (m.D * m.D)) < 1e-9;
-        if (!plain) return this with { Way = Way.Then(m) };
+        if (!plain) return this with { Transform = Transform.Then(m) };
         var ((x0, y0), (x1, y1)) = (m.At(X0, Y0), m.At(X1, Y1));
         return this with { X0 = x0, Y0 = y0, X1 = x1, Y1 = y1, Focus = Focus is { } f ? m.At(f.X, f.Y) : null };
     }
@@ -136,7 +136,7 @@ public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, Imm
     : Mark
 {
     /// <summary>A run of inks over its letters, in points of its piece, in place of <see cref="Ink"/>.</summary>
-    public Shade? Shade { get; init; }
+    public Gradient? Gradient { get; init; }
     /// <summary>Which way its words are read.</summary>
     public bool RightToLeft { get; init; }
 
@@ -155,7 +155,7 @@ public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, Imm
 /// name="Strength"/> (0 to 1), multiplied with what lies under it.
 /// What of it can't be drawn by lines is made in pixels at press resolution.
 /// </summary>
-public sealed record SoftMark(Outline Shape, double Sigma, Ink Ink, double Strength) : Mark
+public sealed record BlurredMark(Outline Shape, double Sigma, Ink Ink, double Strength) : Mark
 {
     /// <summary>How far it reaches beyond its shape; there less than 0.3 % is left.</summary>
     public double Reach => 3 * Sigma;
@@ -177,9 +177,9 @@ public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : 
 }
 
 /// <summary>
-/// A picture laid again and again: <paramref name="Cell"/> carries one tile's unit square to the piece.
+/// A picture laid again and again: <paramref name="PatternMatrix"/> carries one tile's unit square to the piece.
 /// </summary>
-public sealed record TilesMark(Picture Picture, Affine Cell, TileLay Lay, Outline Clip) : Mark
+public sealed record TilesMark(Picture Picture, Affine PatternMatrix, TilingMode Tiling, Outline Clip) : Mark
 {
     public bool Convert { get; init; }
 }

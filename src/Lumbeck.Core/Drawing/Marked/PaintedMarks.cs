@@ -20,7 +20,7 @@ public static class PaintedMarks
         var shade = Shaded(g, swatches, run);
         // A gradient without a length paints nothing in print (ISO 32000-1, 8.7.4.5.3).
         return shade.X0 == shade.X1 && shade.Y0 == shade.Y1
-            ? new FillMark(shape, shade.Stops[^1].Ink) : new ShadeMark(shape, shade);
+            ? new FillMark(shape, shade.Stops[^1].Ink) : new GradientMark(shape, shade);
     }
 
     /// <summary>A line of any paint but a gradient, so many points wide.</summary>
@@ -33,7 +33,7 @@ public static class PaintedMarks
     /// <param name="strength">From 0 to 1.</param>
     /// <param name="paint">The paint.</param>
     /// <param name="swatches">The job's.</param>
-    public static SoftMark Soft(Outline shape, double sigma, double strength, Paint paint,
+    public static BlurredMark Soft(Outline shape, double sigma, double strength, Paint paint,
         IReadOnlyList<Swatch> swatches) =>
         new(shape, sigma, paint.Resolve(swatches), strength) { Finish = Plate(paint) };
 
@@ -41,7 +41,7 @@ public static class PaintedMarks
     /// A run of type in a paint; a gradient's inks are laid over all letters once they are known
     /// (<see cref="Shaded(GradientPaint, IReadOnlyList{Swatch}, Bounds)"/>).
     /// </summary>
-    public static GlyphMark Letters(SetLine line, SetRun run, IReadOnlyList<Swatch> swatches, Length blackOverprintUpTo)
+    public static GlyphMark Letters(LaidLine line, LaidRun run, IReadOnlyList<Swatch> swatches, Length blackOverprintUpTo)
     {
         var ink = run.Paint.Resolve(swatches);
         // Black text overprints up to the house's size, so that the other plates need not fit it (docs/press-files.md).
@@ -58,7 +58,7 @@ public static class PaintedMarks
     /// A gradient over a box in points: a straight run reaches from corner to corner as its angle has it, a round one
     /// from the middle to the corners.
     /// </summary>
-    public static Shade Shaded(GradientPaint g, IReadOnlyList<Swatch> swatches, double w, double h)
+    public static Gradient Shaded(GradientPaint g, IReadOnlyList<Swatch> swatches, double w, double h)
     {
         ImmutableArray<(double, Ink)> stops = [.. g.Stops.Select(s => (s.At / 10_000.0, s.Paint.Resolve(swatches)))];
         if (g.Run == Run.Round) return new(true, w / 2, h / 2, w, h, stops);
@@ -69,7 +69,7 @@ public static class PaintedMarks
     }
 
     /// <summary>A gradient over what letters cover.</summary>
-    public static Shade Shaded(GradientPaint paint, IReadOnlyList<Swatch> swatches, Bounds over)
+    public static Gradient Shaded(GradientPaint paint, IReadOnlyList<Swatch> swatches, Bounds over)
     {
         var s = Shaded(paint, swatches, over.Right - over.Left, over.Bottom - over.Top);
         return s with { X0 = s.X0 + over.Left, X1 = s.X1 + over.Left, Y0 = s.Y0 + over.Top, Y1 = s.Y1 + over.Top };

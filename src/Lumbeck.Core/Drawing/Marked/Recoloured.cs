@@ -22,7 +22,7 @@ public static class Recoloured
     {
         FillMark f => [f.Ink],
         LineMark l => [l.Ink],
-        ShadeMark s => s.Shade.Stops.Select(stop => stop.Ink),
+        GradientMark s => s.Gradient.Stops.Select(stop => stop.Ink),
         DrawingMark d => Inks(d.Marks),
         RepeatedMark r => Inks(r.Symbol),
         _ => (IEnumerable<Ink>)[],
@@ -32,11 +32,11 @@ public static class Recoloured
     {
         FillMark f => f with { Ink = map[f.Ink].Resolve(swatches) },
         LineMark l => l with { Ink = map[l.Ink].Resolve(swatches) },
-        ShadeMark s => s with
+        GradientMark s => s with
         {
-            Shade = s.Shade with
+            Gradient = s.Gradient with
             {
-                Stops = [.. s.Shade.Stops.Select(stop => (stop.At, map[stop.Ink].Resolve(swatches)))],
+                Stops = [.. s.Gradient.Stops.Select(stop => (stop.At, map[stop.Ink].Resolve(swatches)))],
             },
         },
         DrawingMark d => d with { Marks = [.. d.Marks.Select(m => Of(m, map, swatches))] },

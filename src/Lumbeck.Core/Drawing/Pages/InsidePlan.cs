@@ -188,7 +188,7 @@ public sealed class InsidePlan
 
     private bool IsColoured(PlannedPage page, PageArt art)
     {
-        try { return PageScene.Of(this, page, art).Pieces.SelectMany(p => p.Marks).Any(IsColoured); }
+        try { return PageScene.Of(this, page, art).Items.SelectMany(p => p.Marks).Any(IsColoured); }
         catch (Refusal) { return false; }
     }
 
@@ -198,7 +198,7 @@ public sealed class InsidePlan
         FillMark f => !f.Ink.IsBlack,
         LineMark l => !l.Ink.IsBlack,
         GlyphMark g => !g.Ink.IsBlack,
-        ShadeMark s => s.Shade.Stops.Any(t => !t.Ink.IsBlack),
+        GradientMark s => s.Gradient.Stops.Any(t => !t.Ink.IsBlack),
         DrawingMark d => d.Marks.Any(IsColoured),
         RepeatedMark r => r.Symbol.Any(IsColoured),
         PictureMark p => p.Picture.Space != PictureSpace.Gray,

@@ -24,7 +24,7 @@ public static class PageScene
     public static Scene Of(PageDesign design, Surface page, PageArt art, PageFacts? at = null)
     {
         List<Drawn> drawn = [.. design.Draw(page, at)];
-        List<Piece> pieces = [.. Pieces(Lines(drawn, design, art), drawn, design, page, art, new())];
+        List<DrawnItem> pieces = [.. Pieces(Lines(drawn, design, art), drawn, design, page, art, new())];
         if (design is TextPages text && art.Type is { } type)
             pieces.Add(Flowed(TextFlow.Of(text, at ?? PageFacts.None, page.Safe.Width.Points, page.Safe.Height.Points, new(), "en",
                 type), 0, false, page, art));
@@ -36,7 +36,7 @@ public static class PageScene
     public static Scene Of(InsidePlan plan, PlannedPage page, PageArt art)
     {
         var surface = page.Surface;
-        var pieces = ImmutableArray.CreateBuilder<Piece>();
+        var pieces = ImmutableArray.CreateBuilder<DrawnItem>();
         if (page.Run?.Behind is { } fill && page.Slot.Kind == SlotKind.Page)
             pieces.Add(Filled(Behind, fill, plan.Inside.Bleeds ? surface.Whole : surface.Safe, surface, art));
         if (page.Slot.Kind == SlotKind.Back) pieces.AddRange(Backed(plan, page, art));
@@ -52,7 +52,7 @@ public static class PageScene
         return new(surface, pieces.ToImmutable());
     }
 
-    private static IEnumerable<Piece> Pieces(ImmutableArray<Mark> body, List<Drawn> drawn, PageDesign design, Surface page,
+    private static IEnumerable<DrawnItem> Pieces(ImmutableArray<Mark> body, List<Drawn> drawn, PageDesign design, Surface page,
         PageArt art, Inside inside)
     {
         foreach (var sketched in drawn.OfType<ToColour>())
@@ -61,7 +61,7 @@ public static class PageScene
             if (Picture(hung, page, art) is { } picture) yield return picture;
         if (!body.IsEmpty) yield return Laid(Body, body, page);
         if (art.Type is not { } type) yield break;
-        List<(Written, Setting)> set = [.. drawn.OfType<Written>().Select(w => (w, Set(w, design, inside, type)))];
+        List<(Written, TextLayout)> set = [.. drawn.OfType<Written>().Select(w => (w, Set(w, design, inside, type)))];
         if (set.Count > 0) yield return Worded(Words, set, page, art);
     }
 
@@ -72,7 +72,7 @@ public static class PageScene
                 .SelectMany(m => m is RepeatedMark r ? r.Each() : [m]).Select(m => Inked(m, art)))
             .Select(marks => new RepeatedMark(marks, [Affine.Identity]) { Finish = marks[0].Finish })];
 
-    private static Setting Set(Written words, PageDesign design, Inside inside, IType type)
+    private static TextLayout Set(Written words, PageDesign design, Inside inside, IType type)
     {
         var style = new TextStyle
         {
@@ -87,7 +87,7 @@ public static class PageScene
             Math.Max(1, words.Box.Right - words.Box.Left), Math.Max(1, words.Box.Bottom - words.Box.Top), type);
     }
 
-    private static Piece Worded(string name, List<(Written Words, Setting Set)> set, Surface page, PageArt art)
+    private static DrawnItem Worded(string name, List<(Written Words, TextLayout Set)> set, Surface page, PageArt art)
     {
         ImmutableArray<Mark> marks = [.. from one in set
                                          from line in one.Set.Lines
@@ -102,7 +102,7 @@ public static class PageScene
     }
 
     /// <summary>A page of a text; where its run has no page for the rest, that is told.</summary>
-    private static Piece Flowed(ImmutableArray<ImmutableArray<FlowedLine>> flow, int n, bool last, Surface page, PageArt art)
+    private static DrawnItem Flowed(ImmutableArray<ImmutableArray<FlowedLine>> flow, int n, bool last, Surface page, PageArt art)
     {
         var lines = n < flow.Length ? flow[n] : [];
         var (x, y) = (page.Safe.X.Points, page.Safe.Y.Points);
@@ -113,11 +113,11 @@ public static class PageScene
                                          select Inked(mark with { X = mark.X + x + one.X, Y = y + one.Y }, art)];
         var over = last && n + 1 < flow.Length ? flow[n + 1].FirstOrDefault()?.Line.Text ?? "the rest" : null;
         return new(Words, Part.Page, Affine.Identity, marks, Whole(page), TextDrawing.Inked(marks, art.Type!),
-            over is null ? null : new Setting([.. lines.Select(l => l.Line)], 0, over, []), Clipped: true);
+            over is null ? null : new TextLayout([.. lines.Select(l => l.Line)], 0, over, []), Clipped: true);
     }
 
     /// <summary>Art as its visible edges, in a frame.</summary>
-    private static Piece Coloured(ToColour sketched, PageDesign design, PageArt art)
+    private static DrawnItem Coloured(ToColour sketched, PageDesign design, PageArt art)
     {
         var b = sketched.Box;
         var clip = Outline.Rectangle(b.Left, b.Top, b.Right - b.Left, b.Bottom - b.Top);
@@ -127,7 +127,7 @@ public static class PageScene
             .Select(s => (Mark)new DrawingMark(s, clip) { Finish = s[0].Finish })], b, b, Clipped: true);
     }
 
-    private static IEnumerable<Piece> Backed(InsidePlan plan, PlannedPage page, PageArt art)
+    private static IEnumerable<DrawnItem> Backed(InsidePlan plan, PlannedPage page, PageArt art)
     {
         var (surface, run) = (page.Surface, page.Run!);
         if (run.Backs == Backs.Solid)
@@ -140,7 +140,7 @@ public static class PageScene
         yield return Worded(Back, [(note, Set(note, new BlankPage { Paints = [] }, plan.Inside, art.Type))], surface, art);
     }
 
-    private static IEnumerable<Piece> Numbered(InsidePlan plan, PlannedPage page, PageArt art)
+    private static IEnumerable<DrawnItem> Numbered(InsidePlan plan, PlannedPage page, PageArt art)
     {
         var (surface, folio, size) = (page.Surface, plan.Inside.Folio, plan.Inside.Folio.Size.Points);
         var (trim, safe) = (surface.Trim, surface.Safe);
@@ -159,7 +159,7 @@ public static class PageScene
             plan.Inside, art.Type!)))], surface, art);
     }
 
-    private static Piece Tabbed(InsidePlan plan, PlannedPage page, (int Tab, int Of) tab, PageArt art)
+    private static DrawnItem Tabbed(InsidePlan plan, PlannedPage page, (int Tab, int Of) tab, PageArt art)
     {
         var (surface, index) = (page.Surface, plan.Inside.Tabs);
         var (top, bottom) = index.At(surface.Trim.Height, tab.Tab, tab.Of);
@@ -169,7 +169,7 @@ public static class PageScene
         return Filled(Tab, new(new InkPaint(Ink.Black)), box, surface, art);
     }
 
-    private static Piece Filled(string name, Fill fill, Box box, Surface page, PageArt art)
+    private static DrawnItem Filled(string name, Fill fill, Box box, Surface page, PageArt art)
     {
         var b = new Bounds(box.X.Points, box.Y.Points, box.Right.Points, box.Bottom.Points);
         var shape = Outline.Rectangle(b.Left, b.Top, b.Right - b.Left, b.Bottom - b.Top);
@@ -185,7 +185,7 @@ public static class PageScene
         return new(name, Part.Page, Affine.Identity, marks.ToImmutable(), b, b, Clipped: true);
     }
 
-    private static Piece? Picture(Hung hung, Surface page, PageArt art)
+    private static DrawnItem? Picture(Hung hung, Surface page, PageArt art)
     {
         var (p, b) = (hung.Picture, hung.Box);
         var (w, h) = (b.Right - b.Left, b.Bottom - b.Top);
@@ -202,7 +202,7 @@ public static class PageScene
             .Select(s => (Mark)new DrawingMark(s, clip) { Finish = s[0].Finish })], b, b, Clipped: true);
     }
 
-    private static Piece Laid(string name, ImmutableArray<Mark> marks, Surface page) =>
+    private static DrawnItem Laid(string name, ImmutableArray<Mark> marks, Surface page) =>
         new(name, Part.Page, Affine.Identity, marks, Whole(page), marks.OfType<RepeatedMark>()
             .Aggregate(Bounds.None, (all, m) => all.Union(m.Reach)), Clipped: true);
 

@@ -1,7 +1,7 @@
 namespace Lumbeck.Core.Drawing.Pages;
 
 /// <summary>A set line on a page, from the room’s upper left corner, in points.</summary>
-public sealed record FlowedLine(SetLine Line, double X, double Y);
+public sealed record FlowedLine(LaidLine Line, double X, double Y);
 
 /// <summary>
 /// Text broken into pages: lines of a paragraph stand at least two together at the foot of a page and at the head of the
@@ -70,8 +70,8 @@ internal static class TextFlow
         return [.. pages];
     }
 
-    private sealed record SetBlock(ImmutableArray<SetLine> Lines, double Pitch, double Size, double Above, double X, bool Heads,
-        SetLine? Mark, double MarkX);
+    private sealed record SetBlock(ImmutableArray<LaidLine> Lines, double Pitch, double Size, double Above, double X, bool Heads,
+        LaidLine? Mark, double MarkX);
 
     private static SetBlock Set(TextBlock block, TextPages design, double wide, Inside inside, string language, bool mirrored, IType type)
     {
@@ -89,14 +89,14 @@ internal static class TextFlow
             Align = heads || !design.Justified ? Align.Left : Align.Justified,
             Hyphenate = design.Hyphenate && !heads,
         };
-        Setting set(string words, TextStyle with, double room, ImmutableList<TextRun> runs) => Typesetter.Set(
+        TextLayout set(string words, TextStyle with, double room, ImmutableList<TextRun> runs) => Typesetter.Set(
             new TextToSet(words, with) { Runs = runs, Language = language, RightToLeft = mirrored, Fit = Fitting.Grow }, room, 1, type);
         // A family without an italic has its upright stand for it.
         var slanted = style.Face with { Italic = true } is var italic && type.Faces.Contains(italic)
             ? new RunStyle { Face = italic } : RunStyle.None;
         var lines = set(block.Words.Length == 0 ? " " : block.Words, style, wide - inset,
             heads ? [] : [.. block.Italics.Select(i => new TextRun(i.From, i.To, slanted))]).Lines;
-        SetLine? mark = null;
+        LaidLine? mark = null;
         if (listed)
             mark = set(block.Kind == BlockKind.Listed ? "•" : $"{block.Number}.", style with { Align = Align.Left }, inset, []).Lines
                 .FirstOrDefault();

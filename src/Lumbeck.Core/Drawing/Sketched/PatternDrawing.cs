@@ -46,7 +46,7 @@ public static class PatternDrawing
                 // A finishing ink has no runs of ink: the tone it begins with stands for all.
                 yield return from is FinishPaint || to is FinishPaint
                     ? PaintedMarks.Filled(g.Shape, from, swatches, 0, 0)
-                    : new ShadeMark(g.Shape, new(g.Round, g.X1, g.Y1, g.X2, g.Y2,
+                    : new GradientMark(g.Shape, new(g.Round, g.X1, g.Y1, g.X2, g.Y2,
                         [(0, from.Resolve(swatches)), (1, to.Resolve(swatches))]));
                 break;
             case Repeated r:

@@ -13,7 +13,7 @@ public static class SpineFit
         var title = take.Items.OfType<TextItem>()
             .FirstOrDefault(t => t.Hold.Panel == Part.Spine && t.Role == TextRole.Title && !t.Hidden);
         if (title is null
-            || scene.Piece(title.Id) is not
+            || scene.Item(title.Id) is not
             {
                 Inked.IsEmpty: false,
                 Setting: { Lines: [var line, ..], Size: var size }

@@ -20,7 +20,7 @@ public static class Template
             ?? throw new Refusal("panel",
                 $"this sheet has no {part.Say()}: take {string.Join(", ", on.Panels.Select(p => p.Part.Word()))} or the whole sheet");
         var sheet = Cut(on, part, window);
-        var pieces = ImmutableArray.CreateBuilder<Piece>();
+        var pieces = ImmutableArray.CreateBuilder<DrawnItem>();
         void put(string name, params IEnumerable<Mark> marks)
         {
             var all = marks.ToImmutableArray();

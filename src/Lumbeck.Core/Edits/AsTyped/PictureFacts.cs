@@ -8,8 +8,8 @@ internal static class PictureFacts
         ("both", Flip.Both)];
     private static readonly (string, Outlined)[] Shapes = [("rectangle", Outlined.Rectangle),
         ("ellipse", Outlined.Ellipse), ("polygon", Outlined.Polygon)];
-    private static readonly (string, TileLay?)[] Lays = [("once", null), ("straight", TileLay.Straight),
-        ("brick", TileLay.Brick), ("mirrored", TileLay.Mirrored)];
+    private static readonly (string, TilingMode?)[] Lays = [("once", null), ("straight", TilingMode.Straight),
+        ("brick", TilingMode.Brick), ("mirrored", TilingMode.Mirrored)];
     private static readonly (string, GrowWay?)[] Ways = [("no", null), ("mirror", GrowWay.Mirror),
         ("stretch", GrowWay.Stretch), ("soft", GrowWay.Soft), ("synthesis", GrowWay.Synthesis)];
     private static readonly (string, GrowTo)[] Reaches = [("edge", GrowTo.Edge), ("sheet", GrowTo.Sheet)];

@@ -105,11 +105,11 @@ public static class RunFacts
                 Behind = Fill.Of(r.Behind?.Paint, t.Trim() is "" or "none" ? null : Paper(j, t.Trim())),
             })
             with
-        { Choices = _ => [("none", "none"), .. Papers.All.Select(p => (p.First.Kind, p.First.Kind))] };
+        { Choices = _ => [("none", "none"), .. PatternShelf.All.Select(p => (p.First.Kind, p.First.Kind))] };
     }
 
     private static Pattern Paper(Job job, string kind) =>
-        Papers.Kinds.FirstOrDefault(p => p.Kind.Equals(kind, StringComparison.OrdinalIgnoreCase))?.In(job.Swatches)
+        PatternShelf.Kinds.FirstOrDefault(p => p.Kind.Equals(kind, StringComparison.OrdinalIgnoreCase))?.In(job.Swatches)
             ?? throw Typed.No($"`{LengthText.Clip(kind)}` is no paper: pick one of the list, or none");
 
     /// <summary>A run that goes on otherwise: what it needs for that it is given.</summary>

@@ -126,7 +126,7 @@ public static class EditJson
 
     private static readonly JsonSerializerOptions Options = new(JobJson.Options)
     {
-        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Named, Papers.Told, DesignShelf.Told } },
+        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Named, PatternShelf.Told, DesignShelf.Told } },
     };
 
     private static void Named(JsonTypeInfo type)

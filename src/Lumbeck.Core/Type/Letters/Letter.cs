@@ -1,12 +1,12 @@
 namespace Lumbeck.Core.Type.Letters;
 
 /// <summary>A character's class in the bidirectional algorithm (UAX #9, table 4).</summary>
-public enum Bidi
+public enum BidiClass
     : byte
 { L, R, AL, EN, ES, ET, AN, CS, NSM, BN, B, S, WS, ON, LRE, LRO, RLE, RLO, PDF, LRI, RLI, FSI, PDI }
 
 /// <summary>A character's class in line breaking (UAX #14, table 1), as its rule LB1 resolves it.</summary>
-public enum Break
+public enum LineBreakClass
     : byte
 {
     AL, BA, BB, B2, BK, CB, CL, CM, CP, CR, EB, EM, EX, GL, H2, H3, HL, HY, ID, IN, IS, JL, JT, JV, LF, NL, NS,
@@ -14,13 +14,13 @@ public enum Break
 }
 
 /// <summary>What of a character matters when it is set.</summary>
-/// <param name="Bidi">Its direction.</param>
+/// <param name="BidiClass">Its direction.</param>
 /// <param name="Break">How lines break at it.</param>
 /// <param name="Wide">A bracket as wide as an ideograph (UAX #14, LB30).</param>
 /// <param name="Pictograph">An unassigned pictograph (LB30b).</param>
 /// <param name="Script">Its script's four letters (ISO 15924).</param>
 /// <param name="Upright">Whether it stands upright in vertical text (UAX #50).</param>
-public sealed record Letter(Bidi Bidi, Break Break, bool Wide, bool Pictograph, string Script, bool Upright)
+public sealed record Letter(BidiClass BidiClass, LineBreakClass Break, bool Wide, bool Pictograph, string Script, bool Upright)
 {
     private static readonly (int[] Starts, Letter[] Letters) Table = Load();
     private static readonly Letter[] Latin = [.. Enumerable.Range(0, 0x250).Select(Search)];
@@ -70,7 +70,7 @@ public sealed record Letter(Bidi Bidi, Break Break, bool Wide, bool Pictograph, 
             if (!same.TryGetValue(rest, out var letter))
             {
                 var p = rest.Split(' ');
-                same[rest] = letter = new(Enum.Parse<Bidi>(p[0]), Enum.Parse<Break>(p[1].TrimEnd('w', 'x')),
+                same[rest] = letter = new(Enum.Parse<BidiClass>(p[0]), Enum.Parse<LineBreakClass>(p[1].TrimEnd('w', 'x')),
                     p[1].EndsWith('w'), p[1].EndsWith('x'), p[2], p[3] is "U" or "Tu");
             }
             starts.Add(Hex(line[..space]));

@@ -4,7 +4,7 @@ namespace Lumbeck.Core.Type.Letters;
 /// The bidirectional algorithm (UAX #9, revision 46): how deeply each character is embedded; odd levels run from right
 /// to left.
 /// </summary>
-public static class Levels
+public static class BidiAlgorithm
 {
     private const int Deepest = 125;
 
@@ -12,19 +12,19 @@ public static class Levels
     /// <param name="points">One paragraph.</param>
     /// <param name="base">0 or 1 for a direction that is given; null to find it (P2, P3).</param>
     /// <param name="otherwise">The level of a paragraph without a strong letter.</param>
-    public static (byte[] Levels, byte Base) Of(ReadOnlySpan<int> points, byte? @base = null, byte otherwise = 0)
+    public static (byte[] Levels, byte Base) Resolve(ReadOnlySpan<int> points, byte? @base = null, byte otherwise = 0)
     {
         var n = points.Length;
-        var own = new Bidi[n];
-        for (var i = 0; i < n; i++) own[i] = Letter.Of(points[i]).Bidi;
+        var own = new BidiClass[n];
+        for (var i = 0; i < n; i++) own[i] = Letter.Of(points[i]).BidiClass;
         var pairs = Isolates(own);
         var level = @base ?? First(own, pairs, 0, n) ?? otherwise;
         var levels = new byte[n];
         // A text of plain letters from left to right needs none of it.
         if (level == 0 && !Array.Exists(own,
-            b => b is not (Bidi.L or Bidi.EN or Bidi.ES or Bidi.ET or Bidi.CS or Bidi.NSM or Bidi.S or Bidi.WS or Bidi.ON or Bidi.B)))
+            b => b is not (BidiClass.L or BidiClass.EN or BidiClass.ES or BidiClass.ET or BidiClass.CS or BidiClass.NSM or BidiClass.S or BidiClass.WS or BidiClass.ON or BidiClass.B)))
             return (levels, 0);
-        var types = (Bidi[])own.Clone();
+        var types = (BidiClass[])own.Clone();
         Explicit(types, levels, own, pairs, level);
         var embedded = (byte[])levels.Clone();
         foreach (var run in Sequences(own, embedded, pairs))
@@ -35,16 +35,16 @@ public static class Levels
         return (levels, level);
     }
 
-    private static bool Removed(Bidi b) => b is Bidi.BN or Bidi.LRE or Bidi.LRO or Bidi.RLE or Bidi.RLO or Bidi.PDF;
-    private static bool Opens(Bidi b) => b is Bidi.LRI or Bidi.RLI or Bidi.FSI;
-    private static bool Neutral(Bidi b) =>
-        b is Bidi.B or Bidi.S or Bidi.WS or Bidi.ON or Bidi.LRI or Bidi.RLI or Bidi.FSI or Bidi.PDI;
-    private static Bidi Strong(int level) => (level & 1) == 0 ? Bidi.L : Bidi.R;
+    private static bool Removed(BidiClass b) => b is BidiClass.BN or BidiClass.LRE or BidiClass.LRO or BidiClass.RLE or BidiClass.RLO or BidiClass.PDF;
+    private static bool Opens(BidiClass b) => b is BidiClass.LRI or BidiClass.RLI or BidiClass.FSI;
+    private static bool Neutral(BidiClass b) =>
+        b is BidiClass.B or BidiClass.S or BidiClass.WS or BidiClass.ON or BidiClass.LRI or BidiClass.RLI or BidiClass.FSI or BidiClass.PDI;
+    private static BidiClass Strong(int level) => (level & 1) == 0 ? BidiClass.L : BidiClass.R;
 
     /// <summary>
     /// For each isolate's opening where it closes, and the other way round; −1 where it doesn't (BD9).
     /// </summary>
-    private static int[] Isolates(Bidi[] own)
+    private static int[] Isolates(BidiClass[] own)
     {
         var pairs = new int[own.Length];
         var open = new Stack<int>();
@@ -52,17 +52,17 @@ public static class Levels
         {
             pairs[i] = -1;
             if (Opens(own[i])) open.Push(i);
-            else if (own[i] == Bidi.PDI && open.TryPop(out var at)) (pairs[i], pairs[at]) = (at, i);
+            else if (own[i] == BidiClass.PDI && open.TryPop(out var at)) (pairs[i], pairs[at]) = (at, i);
         }
         return pairs;
     }
 
-    private static byte? First(Bidi[] own, int[] pairs, int from, int to)
+    private static byte? First(BidiClass[] own, int[] pairs, int from, int to)
     {
         for (var i = from; i < to; i++)
         {
-            if (own[i] == Bidi.L) return 0;
-            if (own[i] is Bidi.R or Bidi.AL) return 1;
+            if (own[i] == BidiClass.L) return 0;
+            if (own[i] is BidiClass.R or BidiClass.AL) return 1;
             if (!Opens(own[i])) continue;
             if (pairs[i] < 0) return null;
             i = pairs[i];
@@ -71,9 +71,9 @@ public static class Levels
     }
 
     /// <summary>X1 to X8: embeddings, overrides and isolates.</summary>
-    private static void Explicit(Bidi[] types, byte[] levels, Bidi[] own, int[] pairs, byte level)
+    private static void Explicit(BidiClass[] types, byte[] levels, BidiClass[] own, int[] pairs, byte level)
     {
-        var stack = new Stack<(byte Level, Bidi? Override, bool Isolate)>();
+        var stack = new Stack<(byte Level, BidiClass? Override, bool Isolate)>();
         stack.Push((level, null, false));
         var (overIsolates, overEmbeddings, isolates) = (0, 0, 0);
         for (var i = 0; i < own.Length; i++)
@@ -81,19 +81,19 @@ public static class Levels
             var (now, forced, _) = stack.Peek();
             switch (own[i])
             {
-                case Bidi.LRE or Bidi.LRO or Bidi.RLE or Bidi.RLO:
+                case BidiClass.LRE or BidiClass.LRO or BidiClass.RLE or BidiClass.RLO:
                     levels[i] = now;
-                    var deeper = own[i] is Bidi.RLE or Bidi.RLO ? (now + 1) | 1 : (now + 2) & ~1;
+                    var deeper = own[i] is BidiClass.RLE or BidiClass.RLO ? (now + 1) | 1 : (now + 2) & ~1;
                     if (deeper <= Deepest && overIsolates == 0 && overEmbeddings == 0)
-                        stack.Push(((byte)deeper, own[i] switch { Bidi.LRO => Bidi.L, Bidi.RLO => Bidi.R, _ => null },
+                        stack.Push(((byte)deeper, own[i] switch { BidiClass.LRO => BidiClass.L, BidiClass.RLO => BidiClass.R, _ => null },
                             false));
                     else if (overIsolates == 0) overEmbeddings++;
                     break;
-                case Bidi.LRI or Bidi.RLI or Bidi.FSI:
+                case BidiClass.LRI or BidiClass.RLI or BidiClass.FSI:
                     levels[i] = now;
                     if (forced is { } f) types[i] = f;
-                    var right = own[i] == Bidi.RLI
-                        || (own[i] == Bidi.FSI && First(own, pairs, i + 1, pairs[i] < 0 ? own.Length : pairs[i]) == 1);
+                    var right = own[i] == BidiClass.RLI
+                        || (own[i] == BidiClass.FSI && First(own, pairs, i + 1, pairs[i] < 0 ? own.Length : pairs[i]) == 1);
                     var inner = right ? (now + 1) | 1 : (now + 2) & ~1;
                     if (inner <= Deepest && overIsolates == 0 && overEmbeddings == 0)
                     {
@@ -102,7 +102,7 @@ public static class Levels
                     }
                     else overIsolates++;
                     break;
-                case Bidi.PDI:
+                case BidiClass.PDI:
                     if (overIsolates > 0) overIsolates--;
                     else if (isolates > 0)
                     {
@@ -114,25 +114,25 @@ public static class Levels
                     (levels[i], var after, _) = stack.Peek();
                     if (after is { } a) types[i] = a;
                     break;
-                case Bidi.PDF:
+                case BidiClass.PDF:
                     levels[i] = now;
                     if (overIsolates > 0) break;
                     if (overEmbeddings > 0) overEmbeddings--;
                     else if (!stack.Peek().Isolate && stack.Count > 1) stack.Pop();
                     break;
-                case Bidi.B:
+                case BidiClass.B:
                     levels[i] = level;
                     break;
                 default:
                     levels[i] = now;
-                    if (forced is { } g && own[i] != Bidi.BN) types[i] = g;
+                    if (forced is { } g && own[i] != BidiClass.BN) types[i] = g;
                     break;
             }
         }
     }
 
     /// <summary>X10, BD13: runs of one level, joined over the isolates between them.</summary>
-    private static List<List<int>> Sequences(Bidi[] own, byte[] levels, int[] pairs)
+    private static List<List<int>> Sequences(BidiClass[] own, byte[] levels, int[] pairs)
     {
         var runs = new List<List<int>>();
         var runOf = new int[own.Length];
@@ -148,7 +148,7 @@ public static class Levels
         var joined = new List<List<int>>();
         foreach (var run in runs)
         {
-            if (own[run[0]] == Bidi.PDI && pairs[run[0]] >= 0) continue;
+            if (own[run[0]] == BidiClass.PDI && pairs[run[0]] >= 0) continue;
             var all = new List<int>(run);
             while (Opens(own[all[^1]]) && pairs[all[^1]] is >= 0 and var close) all.AddRange(runs[runOf[close]]);
             joined.Add(all);
@@ -156,7 +156,7 @@ public static class Levels
         return joined;
     }
 
-    private static void Resolve(ReadOnlySpan<int> points, Bidi[] types, Bidi[] own, byte[] embedded, byte[] levels,
+    private static void Resolve(ReadOnlySpan<int> points, BidiClass[] types, BidiClass[] own, byte[] embedded, byte[] levels,
         List<int> run, int[] pairs, byte level)
     {
         var mine = embedded[run[0]];
@@ -172,67 +172,67 @@ public static class Levels
         Neutrals(types, run, before, after, Strong(mine));
         foreach (var i in run)
             levels[i] += (mine & 1) == 0
-                ? types[i] switch { Bidi.R => (byte)1, Bidi.AN or Bidi.EN => (byte)2, _ => (byte)0 }
-                : types[i] is Bidi.L or Bidi.EN or Bidi.AN
+                ? types[i] switch { BidiClass.R => (byte)1, BidiClass.AN or BidiClass.EN => (byte)2, _ => (byte)0 }
+                : types[i] is BidiClass.L or BidiClass.EN or BidiClass.AN
                 ? (byte)1
                 : (byte)0;
     }
 
     /// <summary>W1 to W7.</summary>
-    private static void Weak(Bidi[] types, Bidi[] own, List<int> run, Bidi before)
+    private static void Weak(BidiClass[] types, BidiClass[] own, List<int> run, BidiClass before)
     {
         var (last, strong) = (before, before);
         for (var k = 0; k < run.Count; k++)
         {
             var i = run[k];
-            if (types[i] == Bidi.NSM)
-                types[i] = k > 0 && (Opens(own[run[k - 1]]) || own[run[k - 1]] == Bidi.PDI) ? Bidi.ON : last;
+            if (types[i] == BidiClass.NSM)
+                types[i] = k > 0 && (Opens(own[run[k - 1]]) || own[run[k - 1]] == BidiClass.PDI) ? BidiClass.ON : last;
             last = types[i];
-            if (types[i] is Bidi.R or Bidi.L or Bidi.AL) strong = types[i];
-            else if (types[i] == Bidi.EN && strong == Bidi.AL) types[i] = Bidi.AN;
+            if (types[i] is BidiClass.R or BidiClass.L or BidiClass.AL) strong = types[i];
+            else if (types[i] == BidiClass.EN && strong == BidiClass.AL) types[i] = BidiClass.AN;
         }
-        foreach (var i in run) if (types[i] == Bidi.AL) types[i] = Bidi.R;
+        foreach (var i in run) if (types[i] == BidiClass.AL) types[i] = BidiClass.R;
         for (var k = 1; k + 1 < run.Count; k++)
         {
             var (a, b, c) = (types[run[k - 1]], types[run[k]], types[run[k + 1]]);
-            if (b == Bidi.ES && a == Bidi.EN && c == Bidi.EN) types[run[k]] = Bidi.EN;
-            else if (b == Bidi.CS && a == c && (a is Bidi.EN or Bidi.AN)) types[run[k]] = a;
+            if (b == BidiClass.ES && a == BidiClass.EN && c == BidiClass.EN) types[run[k]] = BidiClass.EN;
+            else if (b == BidiClass.CS && a == c && (a is BidiClass.EN or BidiClass.AN)) types[run[k]] = a;
         }
         for (var k = 0; k < run.Count; k++)
         {
-            if (types[run[k]] != Bidi.ET) continue;
+            if (types[run[k]] != BidiClass.ET) continue;
             var to = k;
-            while (to < run.Count && types[run[to]] == Bidi.ET) to++;
-            var beside = (k > 0 && types[run[k - 1]] == Bidi.EN) || (to < run.Count && types[run[to]] == Bidi.EN);
-            for (; k < to; k++) types[run[k]] = beside ? Bidi.EN : Bidi.ON;
+            while (to < run.Count && types[run[to]] == BidiClass.ET) to++;
+            var beside = (k > 0 && types[run[k - 1]] == BidiClass.EN) || (to < run.Count && types[run[to]] == BidiClass.EN);
+            for (; k < to; k++) types[run[k]] = beside ? BidiClass.EN : BidiClass.ON;
             k--;
         }
         strong = before;
         foreach (var i in run)
         {
-            if (types[i] is Bidi.ES or Bidi.ET or Bidi.CS) types[i] = Bidi.ON;
-            if (types[i] is Bidi.R or Bidi.L) strong = types[i];
-            else if (types[i] == Bidi.EN && strong == Bidi.L) types[i] = Bidi.L;
+            if (types[i] is BidiClass.ES or BidiClass.ET or BidiClass.CS) types[i] = BidiClass.ON;
+            if (types[i] is BidiClass.R or BidiClass.L) strong = types[i];
+            else if (types[i] == BidiClass.EN && strong == BidiClass.L) types[i] = BidiClass.L;
         }
     }
 
     /// <summary>N0: a pair of brackets goes with what it holds, or with what is before it.</summary>
-    private static void Bracketed(ReadOnlySpan<int> points, Bidi[] types, Bidi[] own, List<int> run, Bidi before,
-        Bidi mine)
+    private static void Bracketed(ReadOnlySpan<int> points, BidiClass[] types, BidiClass[] own, List<int> run, BidiClass before,
+        BidiClass mine)
     {
         static int same(int c) => c switch { 0x2329 => 0x3008, 0x232A => 0x3009, _ => c };
-        static Bidi strong(Bidi b) => b switch
+        static BidiClass strong(BidiClass b) => b switch
         {
-            Bidi.L => Bidi.L,
-            Bidi.R or Bidi.EN or Bidi.AN => Bidi.R,
-            _ => Bidi.ON,
+            BidiClass.L => BidiClass.L,
+            BidiClass.R or BidiClass.EN or BidiClass.AN => BidiClass.R,
+            _ => BidiClass.ON,
         };
         var found = new List<(int Open, int Close)>();
         var open = new List<(int Closing, int At)>();
         for (var k = 0; k < run.Count; k++)
         {
             var i = run[k];
-            if (types[i] != Bidi.ON) continue;
+            if (types[i] != BidiClass.ON) continue;
             if (Letter.Brackets.TryGetValue(points[i], out var closing))
             {
                 if (open.Count == 63) break;
@@ -249,33 +249,33 @@ public static class Levels
         foreach (var (from, to) in found)
         {
             var other = false;
-            Bidi? so = null;
+            BidiClass? so = null;
             for (var k = from + 1; k < to && so is null; k++)
             {
                 var s = strong(types[run[k]]);
                 if (s == mine) so = mine;
-                else if (s != Bidi.ON) other = true;
+                else if (s != BidiClass.ON) other = true;
             }
             if (so is null && other)
             {
                 var context = before;
                 for (var k = from - 1; k >= 0; k--)
-                    if (strong(types[run[k]]) is not Bidi.ON and var s) { context = s; break; }
+                    if (strong(types[run[k]]) is not BidiClass.ON and var s) { context = s; break; }
                 so = context != mine ? context : mine;
             }
             if (so is not { } set) continue;
             foreach (var end in (ReadOnlySpan<int>)[from, to])
             {
                 types[run[end]] = set;
-                for (var k = end + 1; k < run.Count && own[run[k]] == Bidi.NSM; k++) types[run[k]] = set;
+                for (var k = end + 1; k < run.Count && own[run[k]] == BidiClass.NSM; k++) types[run[k]] = set;
             }
         }
     }
 
     /// <summary>N1, N2.</summary>
-    private static void Neutrals(Bidi[] types, List<int> run, Bidi before, Bidi after, Bidi mine)
+    private static void Neutrals(BidiClass[] types, List<int> run, BidiClass before, BidiClass after, BidiClass mine)
     {
-        static Bidi side(Bidi b) => b == Bidi.L ? Bidi.L : Bidi.R;
+        static BidiClass side(BidiClass b) => b == BidiClass.L ? BidiClass.L : BidiClass.R;
         for (var k = 0; k < run.Count; k++)
         {
             if (!Neutral(types[run[k]])) continue;
@@ -289,13 +289,13 @@ public static class Levels
     }
 
     /// <summary>L1: spaces at the end, and before a tab, stand as the paragraph does.</summary>
-    private static void Trail(Bidi[] own, byte[] levels, byte level)
+    private static void Trail(BidiClass[] own, byte[] levels, byte level)
     {
         var trailing = true;
         for (var i = own.Length - 1; i >= 0; i--)
         {
-            if (own[i] is Bidi.S or Bidi.B) trailing = true;
-            else if (!(own[i] is Bidi.WS or Bidi.PDI || Opens(own[i]) || Removed(own[i]))) trailing = false;
+            if (own[i] is BidiClass.S or BidiClass.B) trailing = true;
+            else if (!(own[i] is BidiClass.WS or BidiClass.PDI || Opens(own[i]) || Removed(own[i]))) trailing = false;
             if (trailing) levels[i] = level;
         }
     }

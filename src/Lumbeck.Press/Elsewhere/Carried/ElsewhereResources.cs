@@ -34,10 +34,10 @@ internal sealed class ElsewhereResources
     /// <param name="standIns">Faces for those that the file has not.</param>
     public ElsewhereResources(SourceFile file, PdfWriter pdf, PressInks inks, string aside, Carriage how,
         StandIns standIns)
-        : this(file, pdf, inks, new SpaceReader(file, aside), how, standIns, new(file), new())
+        : this(file, pdf, inks, new ColorSpaceParser(file, aside), how, standIns, new(file), new())
     { }
 
-    private ElsewhereResources(SourceFile file, PdfWriter pdf, PressInks inks, SpaceReader spaces, Carriage how,
+    private ElsewhereResources(SourceFile file, PdfWriter pdf, PressInks inks, ColorSpaceParser spaces, Carriage how,
         StandIns standIns,
         Layers layers, ElsewhereCounts report, bool light = false)
     {
@@ -53,7 +53,7 @@ internal sealed class ElsewhereResources
     public SourceFile File { get; }
     public PressInks Inks { get; }
     public Carriage How { get; }
-    public SpaceReader Spaces { get; }
+    public ColorSpaceParser Spaces { get; }
     public ElsewherePictures Pictures { get; }
     public Shadings Shadings { get; }
     public ElsewhereCounts Report { get; }
@@ -89,15 +89,15 @@ internal sealed class ElsewhereResources
     }
 
     /// <summary>Inks as content sets them.</summary>
-    public string Said(Space space, double[] at, bool fill, UsedResources used)
+    public string Said(ColorSpace space, double[] at, bool fill, UsedResources used)
     {
-        if (space is SpotSpace { IsSpot: true } met && !Light) Met(met);
-        if (space is SpotSpace spot && (spot.IsNothing || (spot.IsSpot && How.Spots.Contains(spot.Names[0]) && !Light)))
+        if (space is SeparationOrDeviceN { IsSpot: true } met && !Light) Met(met);
+        if (space is SeparationOrDeviceN spot && (spot.IsNothing || (spot.IsSpot && How.Spots.Contains(spot.Names[0]) && !Light)))
             return $"/{used.Spot(this, spot)} {(fill ? "cs" : "CS")} {PdfText.Figure(at.FirstOrDefault())} " +
                 $"{(fill ? "scn" : "SCN")}\n";
-        if (!space.IsInk && space is not PatternSpace) Report.Colours++;
-        if (space is RgbSpace or LabSpace) Report.ByLight++;
-        if (space is SpotSpace { IsSpot: true } lost) Report.LostSpots.Add(lost.Names[0]);
+        if (!space.IsInk && space is not PatternColorSpace) Report.Colours++;
+        if (space is RgbColorSpace or LabColorSpace) Report.ByLight++;
+        if (space is SeparationOrDeviceN { IsSpot: true } lost) Report.LostSpots.Add(lost.Names[0]);
         var key = $"{space} {string.Join(' ', at)} {fill}";
         return _said.TryGetValue(key, out var known) ? known : _said[key] = Operator(space, at, fill);
     }
@@ -105,7 +105,7 @@ internal sealed class ElsewhereResources
     private readonly Dictionary<string, Inks> _met = [];
 
     /// <summary>Whether a name stands for one colour throughout.</summary>
-    private void Met(SpotSpace spot)
+    private void Met(SeparationOrDeviceN spot)
     {
         var full = spot.Of(Inks, [1], false);
         if (!_met.TryAdd(spot.Names[0], full) && _met[spot.Names[0]] != full) Report.SpotsTwice.Add(spot.Names[0]);
@@ -117,15 +117,15 @@ internal sealed class ElsewhereResources
 
     private readonly Dictionary<bool, int> _mixed = [];
 
-    private string Operator(Space space, double[] at, bool fill)
+    private string Operator(ColorSpace space, double[] at, bool fill)
     {
-        if (Light || Inks.BlackAlone || space is GraySpace)
+        if (Light || Inks.BlackAlone || space is GrayColorSpace)
             return $"{PdfText.Figure(Light ? Lightness(space, at) : 1 - space.Of(Inks, at).K)} {(fill ? "g" : "G")}\n";
         return $"{Limited(space.Of(Inks, at))} {(fill ? "k" : "K")}\n";
     }
 
     /// <summary>As figures before a pattern's name.</summary>
-    public string InInks(Space space, double[] at) => Light || Inks.BlackAlone
+    public string InInks(ColorSpace space, double[] at) => Light || Inks.BlackAlone
         ? PdfText.Figure(Light ? Lightness(space, at) : 1 - space.Of(Inks, at).K)
         : Limited(space.Of(Inks, at)).ToString();
 
@@ -142,10 +142,10 @@ internal sealed class ElsewhereResources
     private Inks Shown(Inks inks) => Light ? Source.Inks.Black(Math.Min(1, (0.3 * inks.C) + (0.59 * inks.M)
         + (0.11 * inks.Y) + inks.K)) : inks;
 
-    private double Lightness(Space space, double[] at) => space switch
+    private double Lightness(ColorSpace space, double[] at) => space switch
     {
-        RgbSpace when at.Length > 2 => (0.3 * at[0]) + (0.59 * at[1]) + (0.11 * at[2]),
-        GraySpace => at.FirstOrDefault(),
+        RgbColorSpace when at.Length > 2 => (0.3 * at[0]) + (0.59 * at[1]) + (0.11 * at[2]),
+        GrayColorSpace => at.FirstOrDefault(),
         _ => 1 - Shown(space.Of(Inks, at, false)).K,
     };
 
@@ -162,7 +162,7 @@ internal sealed class ElsewhereResources
     }
 
     /// <summary>A spot's space, with inks standing for it.</summary>
-    public int Spot(SpotSpace spot)
+    public int Spot(SeparationOrDeviceN spot)
     {
         if (_spotsWritten.TryGetValue(spot.Names[0], out var known)) return known;
         var samples = new byte[256 * 4];
@@ -189,7 +189,7 @@ internal sealed class ElsewhereResources
         if (depth > Deepest) throw new Refusal("file", "its parts lie deeper within each other than is read");
         var d = form.StreamDictionary;
         var used = new UsedResources();
-        var content = new PageContent(this, File.Unpacked(form), File.Dictionary(d, "Resources") ?? resources, used,
+        var content = new PageContent(this, File.Decode(form), File.Dictionary(d, "Resources") ?? resources, used,
             plain, depth + 1).Rewritten();
         var group = File.Dictionary(d, "Group") is { } g && File.Name(g, "S") == "Transparency" ? Group(g) : "";
         return _pdf.Stream($"/Type /XObject /Subtype /Form /BBox {Box(d, "BBox")} " +
@@ -213,7 +213,7 @@ internal sealed class ElsewhereResources
     public int Pattern(IToken? token, DictionaryToken? spaces, DictionaryToken? resources, int depth)
     {
         if (depth > Deepest) throw new Refusal("file", "its parts lie deeper within each other than is read");
-        var solid = File.Solid(token);
+        var solid = File.Resolve(token);
         var d = SourceFile.Dictionary(solid) ?? throw new Refusal("file", "it names a pattern that it has not");
         if (File.Number(d, "PatternType") == 2)
         {
@@ -222,7 +222,7 @@ internal sealed class ElsewhereResources
         }
         if (solid is not StreamToken stream) throw new Refusal("file", "it names a pattern that it has not");
         var (plain, used) = (File.Number(d, "PaintType") == 2, new UsedResources());
-        var content = new PageContent(this, File.Unpacked(stream), File.Dictionary(d, "Resources") ?? resources, used,
+        var content = new PageContent(this, File.Decode(stream), File.Dictionary(d, "Resources") ?? resources, used,
             plain, depth + 1).Rewritten();
         return _pdf.Stream($"/Type /Pattern /PatternType 1 /PaintType {(plain ? 2 : 1)} /TilingType " +
             $"{(int)(File.Number(d, "TilingType") ?? 1)} " +
@@ -242,7 +242,7 @@ internal sealed class ElsewhereResources
             var size]
             }) s.Append($"/Font [{Face(face, depth)} 0 R {_copier.Write(size)}] ");
         if (File.Number(d, "CA") is < 1 || File.Number(d, "ca") is < 1) Report.Transparent = true;
-        if ((File.Get(d, "BM") is ArrayToken { Data: [var first, ..] } ? File.Solid(first) : File.Get(d,
+        if ((File.Get(d, "BM") is ArrayToken { Data: [var first, ..] } ? File.Resolve(first) : File.Get(d,
             "BM")) is NameToken blend
             && blend.Data is not ("Normal" or "Compatible"))
             Report.Transparent = true;
@@ -272,7 +272,7 @@ internal sealed class ElsewhereResources
     /// <summary>A face with its programme; one that has none has a stand-in.</summary>
     public int Face(IToken? token, int depth) => Once(token, "face", () =>
     {
-        if (SourceFile.Dictionary(File.Solid(token)) is not { } d) throw new Refusal("file",
+        if (SourceFile.Dictionary(File.Resolve(token)) is not { } d) throw new Refusal("file",
             "it names a face that it has not");
         if (File.Name(d, "Subtype") == "Type3") return Drawn(d, depth);
         var bearer = File.Name(d, "Subtype") == "Type0" ? File.Items(File.Get(d, "DescendantFonts")) is [var own, ..]
@@ -290,8 +290,8 @@ internal sealed class ElsewhereResources
         var (used, letters) = (new UsedResources(), new StringBuilder());
         foreach (var (name, letter) in File.Dictionary(d, "CharProcs")?.Data ?? new Dictionary<string, IToken>())
         {
-            if (File.Solid(letter) is not StreamToken stream) continue;
-            var content = File.Unpacked(stream);
+            if (File.Resolve(letter) is not StreamToken stream) continue;
+            var content = File.Decode(stream);
             // One that says d1 first is painted in the colour of the words.
             var plain = content.AsSpan(0, Math.Min(200, content.Length)).IndexOf("d1"u8) >= 0;
             var made = new PageContent(this, content, File.Dictionary(d, "Resources"), used, plain, depth + 1).Rewritten();

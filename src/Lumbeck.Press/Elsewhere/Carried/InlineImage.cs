@@ -13,7 +13,7 @@ internal static class InlineImage
     public static StreamToken Read(ContentLexer lexer, ElsewhereResources has, DictionaryToken? spaces)
     {
         var entries = new Dictionary<NameToken, IToken>();
-        while (lexer.Next() is { Kind: Said.Name } key)
+        while (lexer.Next() is { Kind: TokenKind.Name } key)
             entries[NameToken.Create(Long(lexer.Name(key)))] = Value(lexer, lexer.Next());
         var d = new DictionaryToken(entries);
         int of(string key) => (int)(has.File.Number(d, key) ?? 0);
@@ -30,36 +30,36 @@ internal static class InlineImage
 
     private static IToken Value(ContentLexer lexer, Token token) => token.Kind switch
     {
-        Said.Number => new NumericToken(token.Number),
-        Said.Name => NameToken.Create(Short(lexer.Name(token))),
-        Said.Array => new ArrayToken([.. Parts(lexer.Raw(token)[1..^1].ToArray())]),
-        Said.Dictionary => Settings(lexer.Raw(token)[2..^2].ToArray()),
-        Said.Text when lexer.Raw(token) is [(byte)'<', .., (byte)'>'] hex =>
+        TokenKind.Number => new NumericToken(token.Number),
+        TokenKind.Name => NameToken.Create(Short(lexer.Name(token))),
+        TokenKind.Array => new ArrayToken([.. Parts(lexer.Raw(token)[1..^1].ToArray())]),
+        TokenKind.Dictionary => Settings(lexer.Raw(token)[2..^2].ToArray()),
+        TokenKind.String when lexer.Raw(token) is [(byte)'<', .., (byte)'>'] hex =>
             new HexToken(Encoding.Latin1.GetString(hex[1..^1]).ToCharArray()),
-        Said.Text => new StringToken(Encoding.Latin1.GetString(lexer.Raw(token)[1..^1])),
+        TokenKind.String => new StringToken(Encoding.Latin1.GetString(lexer.Raw(token)[1..^1])),
         _ => Encoding.Latin1.GetString(lexer.Raw(token)) == "true" ? BooleanToken.True : BooleanToken.False,
     };
 
     private static List<IToken> Parts(byte[] raw)
     {
         var (inner, all) = (new ContentLexer(raw), new List<IToken>());
-        for (var t = inner.Next(); t.Kind != Said.End; t = inner.Next())
-            if (t.Kind == Said.Number) all.Add(new NumericToken(t.Number));
-            else if (t.Kind == Said.Name) all.Add(NameToken.Create(Short(inner.Name(t))));
-            else if (t.Kind == Said.Text && inner.Raw(t) is [(byte)'<', .., (byte)'>'] hex)
+        for (var t = inner.Next(); t.Kind != TokenKind.End; t = inner.Next())
+            if (t.Kind == TokenKind.Number) all.Add(new NumericToken(t.Number));
+            else if (t.Kind == TokenKind.Name) all.Add(NameToken.Create(Short(inner.Name(t))));
+            else if (t.Kind == TokenKind.String && inner.Raw(t) is [(byte)'<', .., (byte)'>'] hex)
                 all.Add(new HexToken(Encoding.Latin1.GetString(hex[1..^1]).ToCharArray()));
-            else if (t.Kind == Said.Text) all.Add(new StringToken(Encoding.Latin1.GetString(inner.Raw(t)[1..^1])));
-            else if (t.Kind == Said.Dictionary) all.Add(Settings(inner.Raw(t)[2..^2].ToArray()));
+            else if (t.Kind == TokenKind.String) all.Add(new StringToken(Encoding.Latin1.GetString(inner.Raw(t)[1..^1])));
+            else if (t.Kind == TokenKind.Dictionary) all.Add(Settings(inner.Raw(t)[2..^2].ToArray()));
         return all;
     }
 
     private static DictionaryToken Settings(byte[] raw)
     {
         var (inner, all) = (new ContentLexer(raw), new Dictionary<NameToken, IToken>());
-        while (inner.Next() is { Kind: Said.Name } key)
+        while (inner.Next() is { Kind: TokenKind.Name } key)
         {
             var value = inner.Next();
-            all[NameToken.Create(inner.Name(key))] = value.Kind == Said.Number ? new NumericToken(value.Number)
+            all[NameToken.Create(inner.Name(key))] = value.Kind == TokenKind.Number ? new NumericToken(value.Number)
                 : inner.Raw(value).SequenceEqual("true"u8) ? BooleanToken.True : BooleanToken.False;
         }
         return new(all);

@@ -14,9 +14,9 @@ internal sealed class OnlyContent(byte[] content, HashSet<int> words)
         var (lexer, to, operands, word) = (new ContentLexer(content), new ArrayBufferWriter<byte>(), new List<Token>(), 0);
         var (mode, saved) = (0, new Stack<int>());
         void put(string text) => to.Write(Encoding.Latin1.GetBytes(text));
-        for (var token = lexer.Next(); token.Kind != Said.End; token = lexer.Next())
+        for (var token = lexer.Next(); token.Kind != TokenKind.End; token = lexer.Next())
         {
-            if (token.Kind != Said.Word) { operands.Add(token); continue; }
+            if (token.Kind != TokenKind.Operator) { operands.Add(token); continue; }
             var says = Encoding.Latin1.GetString(lexer.Raw(token));
             if (says is "true" or "false" or "null") { operands.Add(token); continue; }
             var stays = words.Contains(word++);
@@ -29,11 +29,11 @@ internal sealed class OnlyContent(byte[] content, HashSet<int> words)
             {
                 case "q": saved.Push(mode); same(); break;
                 case "Q": if (saved.TryPop(out var was)) mode = was; same(); break;
-                case "Tr": mode = (int)(operands.FirstOrDefault(o => o.Kind == Said.Number).Number); same(); break;
+                case "Tr": mode = (int)(operands.FirstOrDefault(o => o.Kind == TokenKind.Number).Number); same(); break;
                 case "f" or "F" or "f*" or "S" or "s" or "B" or "B*" or "b" or "b*": if (stays) same(); else put("n\n"); break;
                 case "Do" or "sh": if (stays) same(); break;
                 case "BI":
-                    while (lexer.Next() is { Kind: Said.Name }) lexer.Next();
+                    while (lexer.Next() is { Kind: TokenKind.Name }) lexer.Next();
                     lexer.Samples(null);
                     break;
                 // Where words end is where the next begin: they are set, and not seen.

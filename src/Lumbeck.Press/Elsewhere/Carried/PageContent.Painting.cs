@@ -6,17 +6,17 @@ namespace Lumbeck.Press.Elsewhere.Carried;
 /// <summary>What is painted, in which colours, and what overprints.</summary>
 internal sealed partial class PageContent
 {
-    private void Fill(Space space, double[]? at)
+    private void Fill(ColorSpace space, double[]? at)
     {
         _now = _now with { Fill = space, FillAt = at ?? space.Initial, Unread = _now.Unread with { Fill = null } };
-        if (!_plain && space is not PatternSpace) Put(_has.Said(space, _now.FillAt, fill: true, Used));
+        if (!_plain && space is not PatternColorSpace) Put(_has.Said(space, _now.FillAt, fill: true, Used));
         Settle(changed: true);
     }
 
-    private void Line(Space space, double[]? at)
+    private void Line(ColorSpace space, double[]? at)
     {
         _now = _now with { Line = space, LineAt = at ?? space.Initial, Unread = _now.Unread with { Line = null } };
-        if (!_plain && space is not PatternSpace) Put(_has.Said(space, _now.LineAt, fill: false, Used));
+        if (!_plain && space is not PatternColorSpace) Put(_has.Said(space, _now.LineAt, fill: false, Used));
         Settle(changed: true);
     }
 
@@ -28,23 +28,23 @@ internal sealed partial class PageContent
     {
         if (_plain) return;
         var multiplied = false;
-        bool over(bool on, Space space, double[] at)
+        bool over(bool on, ColorSpace space, double[] at)
         {
             if (!on) return false;
             // A spot that overprints is mixed with what lies under it: as process inks it would hide that.
-            if (space is SpotSpace { IsSpot: true } spot)
+            if (space is SeparationOrDeviceN { IsSpot: true } spot)
             {
                 if (_has.How.Spots.Contains(spot.Names[0])) return true;
                 multiplied |= !_now.Mixes.Own;
                 if (changed && !_now.Mixes.Own) { _has.Report.Multiplied++; return false; }
             }
-            if (!(space.IsInk || space is PatternSpace)
-                || (space is CmykSpace && _has.Inks.Changes(CmykSpace.Shares(at))))
+            if (!(space.IsInk || space is PatternColorSpace)
+                || (space is CmykColorSpace && _has.Inks.Changes(CmykColorSpace.Shares(at))))
             {
                 if (changed) _has.Report.Overprints++;
                 return false;
             }
-            if (!(space is CmykSpace && _now.Over.Nothing && at.All(v => v == 0))) return true;
+            if (!(space is CmykColorSpace && _now.Over.Nothing && at.All(v => v == 0))) return true;
             if (changed) _has.Report.WhiteOver++;
             return !_has.How.WhiteKnocks;
         }
@@ -122,7 +122,7 @@ internal sealed partial class PageContent
             return;
         }
         // Words in a black of several inks are hard to keep sharp: black alone is what was meant.
-        var rich = !_plain && _now.Mode is 0 or 2 or 4 or 6 && _now.Fill is CmykSpace && _has.IsRichBlack(_now.FillAt);
+        var rich = !_plain && _now.Mode is 0 or 2 or 4 or 6 && _now.Fill is CmykColorSpace && _has.IsRichBlack(_now.FillAt);
         if (rich) { Put("0 0 0 1 k\n"); _has.Report.RichWords++; }
         Same(word);
         if (rich) Put(_has.Said(_now.Fill, _now.FillAt, fill: true, Used));

@@ -27,10 +27,10 @@ internal sealed partial class PageContent
     private int _word;
     private bool _inText, _adrift;
     private string? _waiting;
-    private State _now = new(new GraySpace(), [0], new GraySpace(), [0]);
+    private State _now = new(new GrayColorSpace(), [0], new GrayColorSpace(), [0]);
 
     /// <summary>What is kept by <c>q</c> and brought back by <c>Q</c>, as far as colour asks for it.</summary>
-    private sealed record State(Space Fill, double[] FillAt, Space Line, double[] LineAt)
+    private sealed record State(ColorSpace Fill, double[] FillAt, ColorSpace Line, double[] LineAt)
     {
         /// <summary>What overprints as the file sets it: lines, fills, and whether inks of nothing leave what is
         /// there.</summary>
@@ -71,10 +71,10 @@ internal sealed partial class PageContent
         if (_depth == 0 && !_plain) Foresee();
         for (var n = 0; ; n++)
         {
-            if ((n & 0xfff) == 0) _has.File.Unpacking.Cancel.ThrowIfCancellationRequested();
+            if ((n & 0xfff) == 0) _has.File.Decoder.Cancel.ThrowIfCancellationRequested();
             var token = _lexer.Next();
-            if (token.Kind == Said.End) break;
-            if (token.Kind != Said.Word) { if (_operands.Count < 4096) _operands.Add(token); continue; }
+            if (token.Kind == TokenKind.End) break;
+            if (token.Kind != TokenKind.Operator) { if (_operands.Count < 4096) _operands.Add(token); continue; }
             var word = Encoding.Latin1.GetString(_lexer.Raw(token));
             if (word is "true" or "false" or "null") { _operands.Add(token); continue; }
             try { Do(word); }
@@ -95,14 +95,14 @@ internal sealed partial class PageContent
     {
         var (lexer, at, seen) = (new ContentLexer(_content), new double[3], new HashSet<(double, double, double)>());
         var count = 0;
-        for (var token = lexer.Next(); token.Kind != Said.End && seen.Count < MostForeseen; token = lexer.Next())
+        for (var token = lexer.Next(); token.Kind != TokenKind.End && seen.Count < MostForeseen; token = lexer.Next())
         {
-            if (token.Kind == Said.Number) { if (count < 3) at[count] = token.Number; count++; continue; }
-            if (token.Kind == Said.Word && count == 3 && lexer.Raw(token) is [(byte)'r', (byte)'g'] or [(byte)'R', (byte)'G']
+            if (token.Kind == TokenKind.Number) { if (count < 3) at[count] = token.Number; count++; continue; }
+            if (token.Kind == TokenKind.Operator && count == 3 && lexer.Raw(token) is [(byte)'r', (byte)'g'] or [(byte)'R', (byte)'G']
                 or [(byte)'s', (byte)'c', ..] or [(byte)'S', (byte)'C', ..])
                 seen.Add((at[0], at[1], at[2]));
             // Samples of pictures are no words.
-            if (token.Kind == Said.Word && lexer.Raw(token).SequenceEqual("ID"u8)) lexer.Samples(null);
+            if (token.Kind == TokenKind.Operator && lexer.Raw(token).SequenceEqual("ID"u8)) lexer.Samples(null);
             count = 0;
         }
         if (seen.Count < 4) return;
@@ -128,10 +128,10 @@ internal sealed partial class PageContent
     }
 
     private string Name(int from = 0) => _operands.Skip(from).FirstOrDefault(o =>
-        o.Kind == Said.Name) is { Kind: Said.Name } name
+        o.Kind == TokenKind.Name) is { Kind: TokenKind.Name } name
         ? _lexer.Name(name) : "";
 
-    private double[] Figures() => [.. _operands.Where(o => o.Kind == Said.Number).Select(o => o.Number)];
+    private double[] Figures() => [.. _operands.Where(o => o.Kind == TokenKind.Number).Select(o => o.Number)];
 
     private void Do(string word)
     {
@@ -188,7 +188,7 @@ internal sealed partial class PageContent
             case "Tj" or "TJ" or "'" or "\"": Words(word); break;
             case "BDC":
                 // What its letters mean is kept, so that they can be found and read aloud.
-                var means = _operands is [.., { Kind: Said.Dictionary } told] && _lexer.Raw(told)
+                var means = _operands is [.., { Kind: TokenKind.Dictionary } told] && _lexer.Raw(told)
                     .IndexOf("/ActualText"u8) >= 0;
                 _marked.Push((Name() == "OC" && _has.IsHidden(SourceFile.Raw(_has.File.Dictionary(_resources, "Properties"),
                     Name(1))), means));
@@ -215,7 +215,7 @@ internal sealed partial class PageContent
         }
     }
 
-    private Space Device(string word) => _has.Spaces.Read(NameToken.Create(word.ToLowerInvariant() switch
+    private ColorSpace Device(string word) => _has.Spaces.Read(NameToken.Create(word.ToLowerInvariant() switch
     {
         "g" => "DeviceGray",
         "rg" => "DeviceRGB",
@@ -225,7 +225,7 @@ internal sealed partial class PageContent
     private void Coloured(bool fill)
     {
         var space = fill ? _now.Fill : _now.Line;
-        if (space is not PatternSpace pattern)
+        if (space is not PatternColorSpace pattern)
         {
             var at = Figures();
             if (fill) Fill(space, at.Length > 0 ? at : space.Initial);
@@ -246,7 +246,7 @@ internal sealed partial class PageContent
     private void Object()
     {
         var token = SourceFile.Raw(_has.File.Dictionary(_resources, "XObject"), Name());
-        if (Hidden || _has.File.Solid(token) is not StreamToken stream
+        if (Hidden || _has.File.Resolve(token) is not StreamToken stream
             || _has.IsHidden(SourceFile.Raw(stream.StreamDictionary, "OC")))
             return;
         if (Used.Object(_has, token, stream, _spaces, _resources, _depth) is { } name) Put($"/{name} Do\n");
@@ -255,7 +255,7 @@ internal sealed partial class PageContent
     private void Graphics()
     {
         var token = SourceFile.Raw(_has.File.Dictionary(_resources, "ExtGState"), Name());
-        if (SourceFile.Dictionary(_has.File.Solid(token)) is not { } d) return;
+        if (SourceFile.Dictionary(_has.File.Resolve(token)) is not { } d) return;
         bool? flag(string key) => _has.File.Get(d, key) is BooleanToken b ? b.Data : null;
         var (line, was) = (flag("OP"), _now.Over);
         var over = (line ?? was.Line, flag("op") ?? line ?? was.Fill, _has.File.Number(d, "OPM") is { } m ? m == 1

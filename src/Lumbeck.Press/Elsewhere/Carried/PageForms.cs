@@ -27,7 +27,7 @@ internal sealed class PageForms(PdfWriter pdf, House house, PressKind kind, Face
     public (int Form, bool Lets)? Of(Picture picture)
     {
         if (files.PageOf(picture.Hash) is not { } path) return null;
-        try { return Deeply.Run(() => Form(path)); }
+        try { return LargeStackThread.Run(() => Form(path)); }
         // What can't be read is still there as pixels.
         catch (Exception e) when (e is not (OperationCanceledException or OutOfMemoryException)) { return null; }
     }

@@ -36,7 +36,7 @@ internal sealed class UsedResources
     public string PatternInInks(ElsewhereResources has) =>
         Add("ColorSpace", "InInks", has.Light || has.Inks.BlackAlone ? "[/Pattern /DeviceGray]" : "[/Pattern /DeviceCMYK]");
 
-    public string Spot(ElsewhereResources has, SpotSpace spot) => Add("ColorSpace", has.Spot(spot));
+    public string Spot(ElsewhereResources has, SeparationOrDeviceN spot) => Add("ColorSpace", has.Spot(spot));
 
     public string Over(ElsewhereResources has, bool line, bool fill) => Add("ExtGState", has.Over(line, fill));
 

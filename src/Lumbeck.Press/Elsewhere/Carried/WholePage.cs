@@ -29,11 +29,11 @@ internal static class WholePage
         foreach (var part in has.File.Get(page, "Contents") switch
         {
             StreamToken one => [one],
-            ArrayToken all => all.Data.Select(has.File.Solid).OfType<StreamToken>(),
+            ArrayToken all => all.Data.Select(has.File.Resolve).OfType<StreamToken>(),
             _ => Enumerable.Empty<StreamToken>(),
         })
         {
-            content.Write(has.File.Unpacked(part));
+            content.Write(has.File.Decode(part));
             content.WriteByte((byte)'\n');
         }
         return content.ToArray();
@@ -50,9 +50,9 @@ internal static class WholePage
                 || has.IsHidden(SourceFile.Raw(note, "OC")) || has.File.Numbers(note, "Rect") is not { Length: 4 } r)
                 continue;
             var look = SourceFile.Raw(has.File.Dictionary(note, "AP"), "N");
-            if (has.File.Solid(look) is DictionaryToken states) look = SourceFile.Raw(states, has.File.Name(note, "AS")
+            if (has.File.Resolve(look) is DictionaryToken states) look = SourceFile.Raw(states, has.File.Name(note, "AS")
                 ?? "");
-            if (has.File.Solid(look) is not StreamToken form || has.File.Numbers(form.StreamDictionary,
+            if (has.File.Resolve(look) is not StreamToken form || has.File.Numbers(form.StreamDictionary,
                 "BBox") is not { Length: 4 } b) continue;
             var m = has.File.Numbers(form.StreamDictionary, "Matrix") is [var a1, var b1, var c1, var d1, var e1, var f1]
                 ? new Affine(a1, b1, c1, d1, e1, f1) : Affine.Identity;

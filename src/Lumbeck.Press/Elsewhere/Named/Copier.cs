@@ -55,10 +55,10 @@ internal sealed class Copier(SourceFile file, PdfWriter pdf)
     private int Number(IndirectReferenceToken r, int depth)
     {
         if (_copied.TryGetValue(r.Data, out var known)) return known;
-        file.Unpacking.Cancel.ThrowIfCancellationRequested();
+        file.Decoder.Cancel.ThrowIfCancellationRequested();
         var number = _copied[r.Data] = pdf.Reserve();
-        if (file.Solid(r) is StreamToken s) return Stream(number, s, depth);
-        return pdf.Object(number, Write(file.Solid(r), depth + 1));
+        if (file.Resolve(r) is StreamToken s) return Stream(number, s, depth);
+        return pdf.Object(number, Write(file.Resolve(r), depth + 1));
     }
 
     private int Stream(int number, StreamToken s, int depth)
@@ -73,7 +73,7 @@ internal sealed class Copier(SourceFile file, PdfWriter pdf)
         var d = s.StreamDictionary;
         var filter = SourceFile.Raw(d, "Filter") ?? SourceFile.Raw(d, "F");
         var how = SourceFile.Raw(d, "DecodeParms") ?? SourceFile.Raw(d, "DP");
-        return (filter is null ? "" : $"/Filter {Write(file.Solid(filter))} ")
-            + (how is null || file.Solid(how) is null ? "" : $"/DecodeParms {Write(file.Solid(how))} ");
+        return (filter is null ? "" : $"/Filter {Write(file.Resolve(filter))} ")
+            + (how is null || file.Resolve(how) is null ? "" : $"/DecodeParms {Write(file.Resolve(how))} ");
     }
 }

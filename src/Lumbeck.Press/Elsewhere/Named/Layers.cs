@@ -13,11 +13,11 @@ internal sealed class Layers(SourceFile file)
     public bool IsHidden(IToken? layer)
     {
         if (layer is IndirectReferenceToken r && _off.Contains(r.Data)) return true;
-        if (SourceFile.Dictionary(file.Solid(layer)) is not { } d || file.Name(d, "Type") != "OCMD") return false;
+        if (SourceFile.Dictionary(file.Resolve(layer)) is not { } d || file.Name(d, "Type") != "OCMD") return false;
         List<bool> hidden = SourceFile.Raw(d, "OCGs") switch
         {
-            IndirectReferenceToken one when file.Solid(one) is not ArrayToken => [_off.Contains(one.Data)],
-            var many => [.. (file.Solid(many) is ArrayToken a ? a.Data : []).OfType<IndirectReferenceToken>()
+            IndirectReferenceToken one when file.Resolve(one) is not ArrayToken => [_off.Contains(one.Data)],
+            var many => [.. (file.Resolve(many) is ArrayToken a ? a.Data : []).OfType<IndirectReferenceToken>()
                 .Select(g => _off.Contains(g.Data))],
         };
         return hidden.Count > 0 && file.Name(d, "P") switch
@@ -40,7 +40,7 @@ internal sealed class Layers(SourceFile file)
         hidden.ExceptWith(listed(usual, "ON").Select(r => r.Data));
         hidden.UnionWith(listed(usual, "OFF").Select(r => r.Data));
         foreach (var layer in listed(layers, "OCGs"))
-            if (file.Name(file.Dictionary(file.Dictionary(SourceFile.Dictionary(file.Solid(layer)), "Usage"), "Print"),
+            if (file.Name(file.Dictionary(file.Dictionary(SourceFile.Dictionary(file.Resolve(layer)), "Usage"), "Print"),
                 "PrintState") is { } state)
                 if (state == "OFF") hidden.Add(layer.Data);
                 else hidden.Remove(layer.Data);

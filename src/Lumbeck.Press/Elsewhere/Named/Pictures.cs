@@ -11,7 +11,7 @@ namespace Lumbeck.Press.Elsewhere.Named;
 /// Pictures in a house's inks. What is in inks already, gray, or a mask keeps its bytes; a table of colours has inks in
 /// its place; the rest goes through profiles, and is packed again without loss where it was.
 /// </summary>
-internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier copier, SpaceReader spaces, PressInks inks)
+internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier copier, ColorSpaceParser spaces, PressInks inks)
 {
     private const long MostPixels = 120_000_000;
 
@@ -36,20 +36,20 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
         var decoded = decode is null ? "" : $"/Decode [{string.Join(' ', decode.Select(PdfText.Figure))}] ";
         if (file.Get(d, "ImageMask", "IM") is BooleanToken { Data: true })
             return As(image, size + "/ImageMask true /BitsPerComponent 1 " + decoded);
-        var (data, coding) = file.Unpacking.Until(file, image);
+        var (data, coding) = file.Decoder.DecodeUntilImage(file, image);
         var space = (SourceFile.Raw(d, "ColorSpace") ?? SourceFile.Raw(d, "CS")) is { } told ? spaces.Read(told, named)
             : null;
         var bits = (int)(file.Number(d, "BitsPerComponent", "BPC") ?? 8);
         var seen = Seen(d, named) + Key(d);
         // Nothing is printed in more than eight bits, and PDF 1.4, which PDF/X-1a is, knows no more (ISO 32000-1, 8.9.5.1).
-        if (coding != "JPXDecode" && space is GraySpace && bits <= 8)
+        if (coding != "JPXDecode" && space is GrayColorSpace && bits <= 8)
             return As(image, size + $"/ColorSpace /DeviceGray /BitsPerComponent {bits} {decoded}{seen}");
-        if (coding != "JPXDecode" && space is CmykSpace && !inks.BlackAlone && inks.From is null && !light && bits <= 8)
+        if (coding != "JPXDecode" && space is CmykColorSpace && !inks.BlackAlone && inks.From is null && !light && bits <= 8)
             return As(image, size + $"/ColorSpace /DeviceCMYK /BitsPerComponent {bits} {decoded}{seen}");
-        if (coding != "JPXDecode" && space is IndexedSpace or SpotSpace { Components: 1,
+        if (coding != "JPXDecode" && space is IndexedColorSpace or SeparationOrDeviceN { Components: 1,
             IsNothing: false } && bits <= 8)
             return As(image, size + $"/ColorSpace {Table(space, bits, decode, light)} /BitsPerComponent {bits} {seen}");
-        if (space is SpotSpace { IsNothing: true }) return pdf.Stream(Nothing, _ => { });
+        if (space is SeparationOrDeviceN { IsNothing: true }) return pdf.Stream(Nothing, _ => { });
         if (space is not { IsInk: true }) Converted++;
         using var pixels = Pixels(data, coding, space, wide, high, bits, decode);
         // What hides by its colour is told before that changes.
@@ -91,7 +91,7 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
     {
         var d = soft.StreamDictionary;
         var bits = (int)(file.Number(d, "BitsPerComponent") ?? 8);
-        var (data, coding) = file.Unpacking.Until(file, soft);
+        var (data, coding) = file.Decoder.DecodeUntilImage(file, soft);
         var size = $"/Type /XObject /Subtype /Image /Width {(int)(file.Number(d, "Width") ?? 1)} /Height " +
             $"{(int)(file.Number(d, "Height") ?? 1)} /ColorSpace /DeviceGray ";
         if (coding == "JPXDecode")
@@ -106,17 +106,17 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
         return As(soft, size + $"/BitsPerComponent {bits} {decoded}");
     }
 
-    private string Table(Space space, int bits, double[]? decode, bool light)
+    private string Table(ColorSpace space, int bits, double[]? decode, bool light)
     {
-        var most = space is IndexedSpace i ? Math.Min(i.Most, (1 << bits) - 1) : (1 << bits) - 1;
-        double[] at(int n) => space is IndexedSpace own ? own.Entry(Indexed(n)) : [Share(n)];
+        var most = space is IndexedColorSpace i ? Math.Min(i.Most, (1 << bits) - 1) : (1 << bits) - 1;
+        double[] at(int n) => space is IndexedColorSpace own ? own.Entry(Indexed(n)) : [Share(n)];
         int Indexed(int n) => decode is [var a, var b]
             ? (int)Math.Clamp(Math.Round(a + (n * (b - a) / ((1 << bits) - 1))), 0, 255) : n;
         double Share(int n) => (decode is [var a, var b] ? a : 0) + (n / (double)most * (decode is [var c, var e]
             ? e - c : 1));
-        var under = space is IndexedSpace table ? table.Base : space;
+        var under = space is IndexedColorSpace table ? table.Base : space;
         List<double[]> entries = [.. Enumerable.Range(0, most + 1).Select(at)];
-        var alone = under is RgbSpace && entries.All(c => c[0] == c[1] && c[1] == c[2]);
+        var alone = under is RgbColorSpace && entries.All(c => c[0] == c[1] && c[1] == c[2]);
         if (!under.IsInk) Converted++;
         var made = under.Many(inks, entries, alone);
         static byte level(double share) => (byte)Math.Round(Math.Clamp(share, 0, 1) * 255);
@@ -127,11 +127,11 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
             [.. made.SelectMany(k => (byte[])[level(k.C), level(k.M), level(k.Y), level(k.K)])])}>]";
     }
 
-    private Image InInks(Image pixels, Space? space) => pixels.Bands switch
+    private Image InInks(Image pixels, ColorSpace? space) => pixels.Bands switch
     {
         1 => pixels.Copy(),
         4 => inks.From is { } from && !inks.BlackAlone ? inks.Transform(pixels, from) : pixels.Copy(),
-        _ => inks.Transform(pixels, space is RgbSpace { Profile.Length: > 0 } own ? own.Profile : Profiles.PathOf("sRGB")),
+        _ => inks.Transform(pixels, space is RgbColorSpace { Profile.Length: > 0 } own ? own.Profile : Profiles.PathOf("sRGB")),
     };
 
     private static Image Lightness(Image pixels)
@@ -156,7 +156,7 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
     }
 
     /// <summary>A picture as pixels of eight bits: gray, red-green-blue or inks.</summary>
-    private Image Pixels(byte[] data, string? coding, Space? space, int wide, int high, int bits, double[]? decode)
+    private Image Pixels(byte[] data, string? coding, ColorSpace? space, int wide, int high, int bits, double[]? decode)
     {
         if (coding is not null)
         {
@@ -175,12 +175,12 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
                 _ => Enums.Interpretation.Srgb,
             });
         }
-        space ??= new GraySpace();
+        space ??= new GrayColorSpace();
         var n = space.Components;
         // One that says it is far larger than what is there is damaged, or means harm.
         if (bits is not (1 or 2 or 4 or 8 or 16) || (long)wide * high * n > int.MaxValue
             || (long)wide * high * n * bits / 8 > 8L * (data.Length + 4096)) throw No();
-        var samples = space is RgbSpace or CmykSpace or GraySpace ? Plain(data, wide, high, n, bits, decode)
+        var samples = space is RgbColorSpace or CmykColorSpace or GrayColorSpace ? Plain(data, wide, high, n, bits, decode)
             : Worked(data, space, wide, high, bits, decode, out n);
         using var raw = Image.NewFromMemory(samples, wide, high, n, Enums.BandFormat.Uchar);
         return raw.Copy(interpretation: n switch
@@ -213,14 +213,14 @@ internal sealed class ElsewherePictures(SourceFile file, PdfWriter pdf, Copier c
     }
 
     /// <summary>Samples of other spaces, worked out one by one and each once.</summary>
-    private byte[] Worked(byte[] data, Space space, int wide, int high, int bits, double[]? decode, out int bands)
+    private byte[] Worked(byte[] data, ColorSpace space, int wide, int high, int bits, double[]? decode, out int bands)
     {
         bands = 4;
         var (from, most, known) = (new Bits(data), Math.Pow(2, bits) - 1, new Dictionary<string, Inks>());
         var made = new byte[(long)wide * high * 4];
         for (var y = 0; y < high; y++, from.Align())
         {
-            file.Unpacking.Cancel.ThrowIfCancellationRequested();
+            file.Decoder.Cancel.ThrowIfCancellationRequested();
             for (var x = 0; x < wide; x++)
             {
                 var c = new double[space.Components];

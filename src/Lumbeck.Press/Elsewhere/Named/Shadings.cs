@@ -8,7 +8,7 @@ namespace Lumbeck.Press.Elsewhere.Named;
 /// Shadings of all seven types (ISO 32000-1, 8.7.4.5) in a house's inks: what says a colour by a function has one of
 /// inks, sampled finely; the corners of meshes have inks in place of colours.
 /// </summary>
-internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, SpaceReader spaces, Func<Space,
+internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, ColorSpaceParser spaces, Func<ColorSpace,
     IReadOnlyList<double[]>, bool, IReadOnlyList<Inks>> inks,
     bool keeps)
 {
@@ -20,10 +20,10 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
     /// <exception cref="Refusal">It can't be read.</exception>
     public int Write(IToken? token, DictionaryToken? named)
     {
-        var solid = file.Solid(token);
+        var solid = file.Resolve(token);
         var d = SourceFile.Dictionary(solid) ?? throw No();
         var space = spaces.Read(SourceFile.Raw(d, "ColorSpace"), named);
-        if (space is SpotSpace { IsNothing: true }) return pdf.Object(Nothing);
+        if (space is SeparationOrDeviceN { IsNothing: true }) return pdf.Object(Nothing);
         var kind = (int)(file.Number(d, "ShadingType") ?? 0);
         var background = file.Numbers(d, "Background") is { } b ? $"/Background [{inks(space, [b], true)[0]}] " : "";
         string common(string entries) => $"/ShadingType {kind} /ColorSpace /DeviceCMYK {background}{entries}" +
@@ -55,7 +55,7 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
     private static Refusal No() => new("file", "it holds a shading that can’t be read");
 
     /// <summary>A function whose figures are inks, by samples of sixteen bits.</summary>
-    private int Sampled(Function function, Space space, double[] domain, int fine)
+    private int Sampled(Function function, ColorSpace space, double[] domain, int fine)
     {
         var across = domain.Length / 2;
         var count = across == 1 ? fine : fine * fine;
@@ -65,7 +65,7 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
             return function.Of(across == 1 ? [at(0, n)] : [at(0, n % fine), at(1, n / fine)]);
         }).ToList();
         // From gray to gray it stays on the black plate.
-        var gray = space is RgbSpace && points.All(c => c.Length > 2 && c[0] == c[1] && c[1] == c[2]);
+        var gray = space is RgbColorSpace && points.All(c => c.Length > 2 && c[0] == c[1] && c[1] == c[2]);
         var samples = new byte[count * 8];
         foreach (var (n, ink) in inks(space, points, gray).Index()) Put(samples, 8 * n, ink);
         return pdf.Stream($"/FunctionType 0 /Domain [{PdfText.Figures(domain)}] /Range [0 1 0 1 0 1 0 1] /BitsPerSample 16 " +
@@ -81,7 +81,7 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
         }
     }
 
-    private int Mesh(StreamToken mesh, int kind, Space space, Function? function, Func<string, string> common)
+    private int Mesh(StreamToken mesh, int kind, ColorSpace space, Function? function, Func<string, string> common)
     {
         var d = mesh.StreamDictionary;
         int of(string key) => (int)(file.Number(d, key) ?? 0);
@@ -98,17 +98,17 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, Copier copier, Sp
                 + $"/BitsPerComponent {colour} /Decode [{PdfText.Figures(decode)}] /Function {by} 0 R " +
                 copier.Packing(mesh), s => s.Write(mesh.Data.Span), compress: false);
         }
-        if (keeps && space is CmykSpace)
+        if (keeps && space is CmykColorSpace)
             return pdf.Stream(pdf.Reserve(), common(places) + $"/BitsPerComponent {colour} /Decode [{PdfText.Figures(decode)}] " +
                 copier.Packing(mesh), s => s.Write(mesh.Data.Span), compress: false);
         return Triangles(mesh, new(kind, place, colour, flag, of("VerticesPerRow"), decode), space, common);
     }
 
     /// <summary>Triangles so fine that it makes no difference in which space a colour runs within them.</summary>
-    private int Triangles(StreamToken mesh, Meshes.Written written, Space space, Func<string, string> common)
+    private int Triangles(StreamToken mesh, Meshes.Written written, ColorSpace space, Func<string, string> common)
     {
         if (written.Kind == 5 && written.Row < 2) throw No();
-        var corners = Meshes.Fine(file.Unpacked(mesh), written, space.Components, file.Unpacking.Cancel);
+        var corners = Meshes.Fine(file.Decode(mesh), written, space.Components, file.Decoder.Cancel);
         var colours = inks(space, [.. corners.Select(c => c.C)], false);
         var d = written.Decode;
         var made = new byte[corners.Count * 17];

@@ -1,7 +1,7 @@
 namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>A function in the small stack language (ISO 32000-1, 7.10.5).</summary>
-internal sealed class Calculator : Function
+internal sealed class PostScriptFunction : Function
 {
     private const int MostSteps = 20_000, Deepest = 100;
 
@@ -9,7 +9,7 @@ internal sealed class Calculator : Function
     private readonly int _outputs;
 
     /// <exception cref="Refusal">It is not written in that language.</exception>
-    public Calculator(double[] domain, double[] range, string code) : base(domain, range)
+    public PostScriptFunction(double[] domain, double[] range, string code) : base(domain, range)
     {
         _outputs = range.Length / 2;
         var words = new Queue<string>(code.Replace("{", " { ", StringComparison.Ordinal).Replace("}", " } ", StringComparison.Ordinal)

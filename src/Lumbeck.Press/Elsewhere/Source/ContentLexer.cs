@@ -4,14 +4,14 @@ using System.Text;
 namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>What a piece of content is.</summary>
-internal enum Said { Number, Name, Text, Array, Dictionary, Word, End }
+internal enum TokenKind { Number, Name, String, Array, Dictionary, Operator, End }
 
 /// <summary>A piece of content as it stands there.</summary>
 /// <param name="Kind">What it is.</param>
 /// <param name="From">Where it begins, in bytes.</param>
 /// <param name="To">Where it ends.</param>
 /// <param name="Number">Its value, of a number.</param>
-internal readonly record struct Token(Said Kind, int From, int To, double Number = 0);
+internal readonly record struct Token(TokenKind Kind, int From, int To, double Number = 0);
 
 /// <summary>
 /// Content cut into its pieces (ISO 32000-1, 7.8.2), each by its place in the bytes: what is not changed is written as
@@ -43,24 +43,24 @@ internal sealed class ContentLexer(byte[] content)
     public Token Next(int depth = 0)
     {
         Skip();
-        if (_at >= content.Length) return new(Said.End, _at, _at);
+        if (_at >= content.Length) return new(TokenKind.End, _at, _at);
         var from = _at;
         switch (content[_at])
         {
             case (byte)'/':
                 for (_at++; _at < content.Length && !IsEnd(content[_at]);) _at++;
-                return new(Said.Name, from, _at);
+                return new(TokenKind.Name, from, _at);
             case (byte)'(':
                 Text();
-                return new(Said.Text, from, _at);
+                return new(TokenKind.String, from, _at);
             case (byte)'<' when _at + 1 < content.Length && content[_at + 1] == '<':
-                return Nested(Said.Dictionary, 2, depth);
+                return Nested(TokenKind.Dictionary, 2, depth);
             case (byte)'<':
                 while (_at < content.Length && content[_at] != '>') _at++;
                 _at = Math.Min(_at + 1, content.Length);
-                return new(Said.Text, from, _at);
+                return new(TokenKind.String, from, _at);
             case (byte)'[':
-                return Nested(Said.Array, 1, depth);
+                return Nested(TokenKind.Array, 1, depth);
             case (byte)']' or (byte)')' or (byte)'{' or (byte)'}' or (byte)'>':
                 _at++;
                 return Next(depth);
@@ -70,8 +70,8 @@ internal sealed class ContentLexer(byte[] content)
         var sign = word[0] is (byte)'+' or (byte)'-' ? 1 : 0;
         if (word.Length > sign && (word[sign] is >= (byte)'0' and <= (byte)'9' or (byte)'.' or (byte)'-')
             && Figure(word) is { } figure)
-            return new(Said.Number, from, _at, figure);
-        return new(Said.Word, from, _at);
+            return new(TokenKind.Number, from, _at, figure);
+        return new(TokenKind.Operator, from, _at);
     }
 
     /// <summary>A number as readers take it; what is written wrong, such as <c>--5</c> or <c>1.2.3</c>, as far as it goes.</summary>
@@ -85,7 +85,7 @@ internal sealed class ContentLexer(byte[] content)
         return null;
     }
 
-    private Token Nested(Said kind, int open, int depth)
+    private Token Nested(TokenKind kind, int open, int depth)
     {
         var from = _at;
         _at += open;
@@ -93,10 +93,10 @@ internal sealed class ContentLexer(byte[] content)
         {
             Skip();
             if (_at >= content.Length) break;
-            if (kind == Said.Array && content[_at] == ']') { _at++; break; }
-            if (kind == Said.Dictionary && content[_at] == '>') { _at = Math.Min(_at + 2, content.Length); break; }
+            if (kind == TokenKind.Array && content[_at] == ']') { _at++; break; }
+            if (kind == TokenKind.Dictionary && content[_at] == '>') { _at = Math.Min(_at + 2, content.Length); break; }
             if (depth > 30) { _at = content.Length; break; }
-            if (Next(depth + 1).Kind == Said.End) break;
+            if (Next(depth + 1).Kind == TokenKind.End) break;
         }
         return new(kind, from, _at);
     }

@@ -3,7 +3,7 @@ using System.Runtime.ExceptionServices;
 namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>What lies deep within itself is read on a stack of its own.</summary>
-internal static class Deeply
+internal static class LargeStackThread
 {
     private const int Stack = 64 << 20;
 

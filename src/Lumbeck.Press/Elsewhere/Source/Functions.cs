@@ -37,7 +37,7 @@ internal abstract class Function(double[] domain, double[]? range)
     /// <exception cref="Refusal">It is none that can be worked out.</exception>
     public static Function Read(SourceFile file, IToken? token, int depth = 0)
     {
-        token = file.Solid(token);
+        token = file.Resolve(token);
         // Several of one figure each are one of several.
         if (token is ArrayToken several)
         {
@@ -55,8 +55,8 @@ internal abstract class Function(double[] domain, double[]? range)
             3 when file.Items(file.Get(d, "Functions")) is { Count: > 0 and < 400 } parts => new Stitched(domain, range,
                 [.. parts.Select(p => Read(file, p, depth + 1))], file.Numbers(d, "Bounds") ?? [],
                 file.Numbers(d, "Encode") ?? []),
-            4 when token is StreamToken s && range is not null => new Calculator(domain, range,
-                Encoding.Latin1.GetString(file.Unpacked(s))),
+            4 when token is StreamToken s && range is not null => new PostScriptFunction(domain, range,
+                Encoding.Latin1.GetString(file.Decode(s))),
             _ => throw No(),
         };
     }
@@ -73,7 +73,7 @@ internal abstract class Function(double[] domain, double[]? range)
             || size.Aggregate(1.0, (a, b) => a * b) * outs > MostSamples || ins > 4)
             throw No();
         var count = size.Aggregate(1, (a, b) => a * b) * outs;
-        var reader = new Bits(file.Unpacked(s));
+        var reader = new Bits(file.Decode(s));
         var values = new float[count];
         var most = Math.Pow(2, bits) - 1;
         for (var n = 0; n < count; n++) values[n] = (float)(reader.Next(bits) / most);

@@ -26,13 +26,13 @@ internal sealed class SourceFile : IDisposable
     private PdfDocument _document;
     private long _held;
 
-    private SourceFile(Func<PdfDocument> open, Unpacking unpacking)
+    private SourceFile(Func<PdfDocument> open, StreamDecoder unpacking)
     {
-        (_open, _document, Unpacking) = (open, open(), unpacking);
+        (_open, _document, Decoder) = (open, open(), unpacking);
         Pages = Walk();
     }
 
-    public Unpacking Unpacking { get; }
+    public StreamDecoder Decoder { get; }
 
     /// <summary>Its pages in order, each with what it inherits.</summary>
     public IReadOnlyList<DictionaryToken> Pages { get; }
@@ -100,7 +100,7 @@ internal sealed class SourceFile : IDisposable
         get
         {
             if (Get(Intent, "DestOutputProfile") is not StreamToken s) return null;
-            var profile = Unpacked(s);
+            var profile = Decode(s);
             return profile.Length > 128 && profile.AsSpan(16, 4).SequenceEqual("CMYK"u8) && profile.AsSpan(36, 4)
                 .SequenceEqual("acsp"u8)
                 ? profile : null;
@@ -109,7 +109,7 @@ internal sealed class SourceFile : IDisposable
 
     private DictionaryToken? Intent => Items(Get(Catalog, "OutputIntents")) is [DictionaryToken intent, ..] ? intent : null;
 
-    public IToken? Solid(IToken? token)
+    public IToken? Resolve(IToken? token)
     {
         for (var n = 0; token is IndirectReferenceToken r && n < 20; n++)
         {
@@ -134,8 +134,8 @@ internal sealed class SourceFile : IDisposable
 
     public IToken? Get(DictionaryToken? of, string key, string? brief = null) =>
         of is null ? null
-        : of.TryGet(NameToken.Create(key), out var token) ? Solid(token)
-        : brief is not null && of.TryGet(NameToken.Create(brief), out token) ? Solid(token) : null;
+        : of.TryGet(NameToken.Create(key), out var token) ? Resolve(token)
+        : brief is not null && of.TryGet(NameToken.Create(brief), out token) ? Resolve(token) : null;
 
     /// <summary>An entry as it is written, a reference or what it is.</summary>
     public static IToken? Raw(DictionaryToken? of, string key) =>
@@ -157,12 +157,12 @@ internal sealed class SourceFile : IDisposable
 
     public double[]? Numbers(DictionaryToken? of, string key, string? brief = null) => Numbers(Get(of, key, brief));
 
-    public double[]? Numbers(IToken? token) => Solid(token) is ArrayToken a
-        ? [.. a.Data.Select(Solid).OfType<NumericToken>().Select(n => n.Double)] : null;
+    public double[]? Numbers(IToken? token) => Resolve(token) is ArrayToken a
+        ? [.. a.Data.Select(Resolve).OfType<NumericToken>().Select(n => n.Double)] : null;
 
-    public IReadOnlyList<IToken?> Items(IToken? token) => Solid(token) is ArrayToken a ? [.. a.Data.Select(Solid)] : [];
+    public IReadOnlyList<IToken?> Items(IToken? token) => Resolve(token) is ArrayToken a ? [.. a.Data.Select(Resolve)] : [];
 
-    public byte[] Unpacked(StreamToken stream) => Unpacking.All(this, stream);
+    public byte[] Decode(StreamToken stream) => Decoder.All(this, stream);
 
     /// <summary>
     /// The page numbers at the left and right of a page that holds two: words of figures alone, nearest to its head or
@@ -214,10 +214,10 @@ internal sealed class SourceFile : IDisposable
         var open = new Stack<(IToken? Token, Dictionary<string, IToken> From)>([(Raw(Catalog, "Pages"), [])]);
         while (open.Count > 0)
         {
-            Unpacking.Cancel.ThrowIfCancellationRequested();
+            Decoder.Cancel.ThrowIfCancellationRequested();
             var (token, from) = open.Pop();
             if (token is IndirectReferenceToken r && !seen.Add(r.Data)) continue;
-            if (Solid(token) is not DictionaryToken node) continue;
+            if (Resolve(token) is not DictionaryToken node) continue;
             var own = new Dictionary<string, IToken>(from);
             foreach (var key in inherited) if (Raw(node, key) is { } told) own[key] = told;
             if (Get(node, "Kids") is ArrayToken kids)

@@ -4,7 +4,7 @@ using UglyToad.PdfPig.Tokens;
 namespace Lumbeck.Press.Elsewhere.Source;
 
 /// <summary>A colour space (ISO 32000-1, 8.6): its figures, and what they are in a house's inks.</summary>
-internal abstract record Space(int Components)
+internal abstract record ColorSpace(int Components)
 {
     /// <summary>Figures as they stand when the space is chosen.</summary>
     public virtual double[] Initial => new double[Components];
@@ -27,14 +27,14 @@ internal abstract record Space(int Components)
     protected static double At(double[] c, int n) => n < c.Length ? c[n] : 0;
 }
 
-internal sealed record GraySpace() : Space(1)
+internal sealed record GrayColorSpace() : ColorSpace(1)
 {
     public override bool IsInk => true;
     public override Inks Of(PressInks inks, double[] c, bool alone = true) => PressInks.Gray(At(c, 0));
 }
 
 /// <summary>Red, green and blue through a profile's file; sRGB where it is empty.</summary>
-internal sealed record RgbSpace(string Profile = "") : Space(3)
+internal sealed record RgbColorSpace(string Profile = "") : ColorSpace(3)
 {
     public override Inks Of(PressInks inks, double[] c, bool alone = true) =>
         inks.Rgb(At(c, 0), At(c, 1), At(c, 2), Profile, alone);
@@ -43,7 +43,7 @@ internal sealed record RgbSpace(string Profile = "") : Space(3)
         inks.Rgb([.. all.Select(c => (At(c, 0), At(c, 1), At(c, 2)))], Profile, alone);
 }
 
-internal sealed record CmykSpace() : Space(4)
+internal sealed record CmykColorSpace() : ColorSpace(4)
 {
     public override bool IsInk => true;
     public override double[] Initial => [0, 0, 0, 1];
@@ -57,7 +57,7 @@ internal sealed record CmykSpace() : Space(4)
         new(Math.Clamp(At(c, 0), 0, 1), Math.Clamp(At(c, 1), 0, 1), Math.Clamp(At(c, 2), 0, 1), Math.Clamp(At(c, 3), 0, 1));
 }
 
-internal sealed record LabSpace(double[] Limits) : Space(3)
+internal sealed record LabColorSpace(double[] Limits) : ColorSpace(3)
 {
     public override (double Least, double Most) Range(int component, int bits) =>
         component == 0 ? (0, 100) : (At(Limits, 2 * (component - 1)), At(Limits, (2 * (component - 1)) + 1));
@@ -68,7 +68,7 @@ internal sealed record LabSpace(double[] Limits) : Space(3)
 }
 
 /// <summary>A picture's colours by number, from a table of them.</summary>
-internal sealed record IndexedSpace(Space Base, int Most, byte[] Table) : Space(1)
+internal sealed record IndexedColorSpace(ColorSpace Base, int Most, byte[] Table) : ColorSpace(1)
 {
     public override (double Least, double Most) Range(int component, int bits) => (0, (1 << bits) - 1);
 
@@ -90,7 +90,7 @@ internal sealed record IndexedSpace(Space Base, int Most, byte[] Table) : Space(
 /// <param name="Names">What they are called.</param>
 /// <param name="Alternate">The space that stands for them.</param>
 /// <param name="Tint">From their shares to that space's figures.</param>
-internal sealed record SpotSpace(IReadOnlyList<string> Names, Space Alternate, Function Tint) : Space(Names.Count)
+internal sealed record SeparationOrDeviceN(IReadOnlyList<string> Names, ColorSpace Alternate, Function Tint) : ColorSpace(Names.Count)
 {
     private static readonly string[] Process = ["Cyan", "Magenta", "Yellow", "Black"];
 
@@ -121,13 +121,13 @@ internal sealed record SpotSpace(IReadOnlyList<string> Names, Space Alternate, F
 }
 
 /// <summary>Patterns; those without colours of their own are painted in the space under them.</summary>
-internal sealed record PatternSpace(Space? Under) : Space(Under?.Components ?? 0)
+internal sealed record PatternColorSpace(ColorSpace? Under) : ColorSpace(Under?.Components ?? 0)
 {
     public override Inks Of(PressInks inks, double[] c, bool alone = true) => Under?.Of(inks, c, alone) ?? Inks.Black(1);
 }
 
 /// <summary>Reads colour spaces; profiles that a file carries are kept aside as files while it is mended.</summary>
-internal sealed class SpaceReader(SourceFile file, string aside)
+internal sealed class ColorSpaceParser(SourceFile file, string aside)
 {
     /// <summary>Profiles that the file carries, by what they are for.</summary>
     public Dictionary<string, int> Profiles { get; } = [];
@@ -136,17 +136,17 @@ internal sealed class SpaceReader(SourceFile file, string aside)
     /// <param name="named">The page's own spaces.</param>
     /// <param name="depth">How far within others.</param>
     /// <exception cref="Refusal">It is none that is known.</exception>
-    public Space Read(IToken? token, DictionaryToken? named, int depth = 0)
+    public ColorSpace Read(IToken? token, DictionaryToken? named, int depth = 0)
     {
         if (depth > 8) throw No();
-        token = file.Solid(token);
+        token = file.Resolve(token);
         if (token is NameToken name)
             return name.Data switch
             {
-                "DeviceGray" or "G" or "CalGray" => Usual(named, "DefaultGray", depth) ?? new GraySpace(),
-                "DeviceRGB" or "RGB" or "CalRGB" => Usual(named, "DefaultRGB", depth) ?? new RgbSpace(),
-                "DeviceCMYK" or "CMYK" => Usual(named, "DefaultCMYK", depth) ?? new CmykSpace(),
-                "Pattern" => new PatternSpace(null),
+                "DeviceGray" or "G" or "CalGray" => DefaultColorSpace(named, "DefaultGray", depth) ?? new GrayColorSpace(),
+                "DeviceRGB" or "RGB" or "CalRGB" => DefaultColorSpace(named, "DefaultRGB", depth) ?? new RgbColorSpace(),
+                "DeviceCMYK" or "CMYK" => DefaultColorSpace(named, "DefaultCMYK", depth) ?? new CmykColorSpace(),
+                "Pattern" => new PatternColorSpace(null),
                 var other when file.Get(named, other) is { } own && own != token => Read(own, named, depth + 1),
                 _ => throw No(),
             };
@@ -155,31 +155,31 @@ internal sealed class SpaceReader(SourceFile file, string aside)
         return kind.Data switch
         {
             "ICCBased" when parts.Count > 1 => Icc(parts[1] as StreamToken ?? throw No(), named, depth),
-            "CalRGB" => new RgbSpace(),
-            "CalGray" => new GraySpace(),
-            "Lab" => new LabSpace(file.Numbers(SourceFile.Dictionary(parts.ElementAtOrDefault(1)), "Range") is { Length: 4 } r
+            "CalRGB" => new RgbColorSpace(),
+            "CalGray" => new GrayColorSpace(),
+            "Lab" => new LabColorSpace(file.Numbers(SourceFile.Dictionary(parts.ElementAtOrDefault(1)), "Range") is { Length: 4 } r
                 ? r : [-100, 100, -100, 100]),
             "Indexed" or "I" when parts.Count > 3 => Indexed(parts, named, depth),
-            "Separation" when parts.Count > 3 && parts[1] is NameToken one => new SpotSpace([one.Data],
+            "Separation" when parts.Count > 3 && parts[1] is NameToken one => new SeparationOrDeviceN([one.Data],
                 Read(parts[2], named, depth + 1), Function.Read(file, parts[3])),
             "DeviceN" when parts.Count > 3 && parts[1] is ArrayToken several && several.Data.Count is > 0 and <= 32 =>
-                new SpotSpace(
-                [.. several.Data.Select(file.Solid).OfType<NameToken>().Select(n => n.Data)], Read(parts[2], named,
+                new SeparationOrDeviceN(
+                [.. several.Data.Select(file.Resolve).OfType<NameToken>().Select(n => n.Data)], Read(parts[2], named,
                     depth + 1),
                 Function.Read(file, parts[3])),
-            "Pattern" => new PatternSpace(parts.Count > 1 ? Read(parts[1], named, depth + 1) : null),
+            "Pattern" => new PatternColorSpace(parts.Count > 1 ? Read(parts[1], named, depth + 1) : null),
             _ => Read(kind, named, depth + 1),
         };
     }
 
     /// <summary>The spaces of red, green and blue that a page may paint in.</summary>
-    public IEnumerable<Space> OfRgb(DictionaryToken? resources)
+    public IEnumerable<ColorSpace> OfRgb(DictionaryToken? resources)
     {
         var named = file.Dictionary(resources, "ColorSpace");
-        var (all, counted) = (new List<RgbSpace>(), Profiles.ToList());
+        var (all, counted) = (new List<RgbColorSpace>(), Profiles.ToList());
         foreach (var token in (IToken[])[NameToken.Create("DeviceRGB"), .. named?.Data.Values.Take(20) ?? []])
         {
-            try { if (Read(token, named) is RgbSpace rgb && !all.Contains(rgb)) all.Add(rgb); }
+            try { if (Read(token, named) is RgbColorSpace rgb && !all.Contains(rgb)) all.Add(rgb); }
             catch (Refusal) { /* what can't be read is told where it is painted */ }
         }
         Profiles.Clear();
@@ -189,19 +189,19 @@ internal sealed class SpaceReader(SourceFile file, string aside)
 
     private static Refusal No() => new("file", "it holds a colour space that can’t be read");
 
-    private Space? Usual(DictionaryToken? named, string key, int depth) =>
+    private ColorSpace? DefaultColorSpace(DictionaryToken? named, string key, int depth) =>
         depth < 2 && file.Get(named, key) is ArrayToken own ? Read(own, null, depth + 2) : null;
 
-    private Space Icc(StreamToken profile, DictionaryToken? named, int depth)
+    private ColorSpace Icc(StreamToken profile, DictionaryToken? named, int depth)
     {
         var count = (int)(file.Number(profile.StreamDictionary, "N") ?? 3);
         switch (count)
         {
-            case 1: Count("gray"); return new GraySpace();
-            case 4: Count("CMYK"); return new CmykSpace();
+            case 1: Count("gray"); return new GrayColorSpace();
+            case 4: Count("CMYK"); return new CmykColorSpace();
             case 3 when file.Get(profile.StreamDictionary, "Alternate") is ArrayToken { Data: [NameToken { Data: "Lab" }, ..] } lab:
                 return Read(lab, named, depth + 1);
-            case 3: Count("RGB"); return new RgbSpace(Kept(file.Unpacked(profile)));
+            case 3: Count("RGB"); return new RgbColorSpace(Kept(file.Decode(profile)));
             default: throw No();
         }
     }
@@ -229,11 +229,11 @@ internal sealed class SpaceReader(SourceFile file, string aside)
         catch (NetVips.VipsException) { return ""; }
     }
 
-    private IndexedSpace Indexed(IReadOnlyList<IToken?> parts, DictionaryToken? named, int depth)
+    private IndexedColorSpace Indexed(IReadOnlyList<IToken?> parts, DictionaryToken? named, int depth)
     {
         var table = parts[3] switch
         {
-            StreamToken s => file.Unpacked(s),
+            StreamToken s => file.Decode(s),
             StringToken t => t.GetBytes(),
             HexToken h => h.Bytes.ToArray(),
             _ => throw No(),

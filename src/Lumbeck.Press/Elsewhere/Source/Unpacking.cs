@@ -8,7 +8,7 @@ namespace Lumbeck.Press.Elsewhere.Source;
 /// Streams unpacked (ISO 32000-1, 7.4) within bounds: a few kilobytes can say they are gigabytes. Flate is unpacked
 /// here, so that it ends in time; samples in a picture's own coding stay as they are.
 /// </summary>
-internal sealed class Unpacking(CancellationToken cancel)
+internal sealed class StreamDecoder(CancellationToken cancel)
 {
     /// <summary>Of one stream, in bytes: of a picture's samples, and of anything else.</summary>
     public const int Most = 256_000_000, MostWords = 64_000_000;
@@ -19,12 +19,12 @@ internal sealed class Unpacking(CancellationToken cancel)
     /// <exception cref="Refusal">It is more than is taken, or in a coding of pictures.</exception>
     public byte[] All(SourceFile file, StreamToken stream)
     {
-        var (bytes, left) = Until(file, stream, MostWords);
+        var (bytes, left) = DecodeUntilImage(file, stream, MostWords);
         return left is null ? bytes : throw new Refusal("file", $"a stream is packed as {left}, which is for pictures");
     }
 
     /// <summary>A stream unpacked as far as a picture's own coding; that coding, where there is one.</summary>
-    public (byte[] Bytes, string? Coding) Until(SourceFile file, StreamToken stream, int most = Most)
+    public (byte[] Bytes, string? Coding) DecodeUntilImage(SourceFile file, StreamToken stream, int most = Most)
     {
         var d = stream.StreamDictionary;
         List<string> filters = [.. Listed(file, d, "Filter", "F").OfType<NameToken>().Select(n => n.Data)];
@@ -56,7 +56,7 @@ internal sealed class Unpacking(CancellationToken cancel)
         file.Get(d, key, brief) switch
         {
             null => [],
-            ArrayToken a => a.Data.Select(file.Solid),
+            ArrayToken a => a.Data.Select(file.Resolve),
             var one => [one],
         };
 
@@ -145,7 +145,7 @@ internal sealed class Unpacking(CancellationToken cancel)
         // These grow by a bounded factor; what goes in is bounded, so that what comes out is.
         if (data.Length > Most / 8) throw TooMuch(Most);
         var solid = how is null ? null : new DictionaryToken(how.Data.ToDictionary(e => NameToken.Create(e.Key),
-            e => file.Solid(e.Value) ?? e.Value));
+            e => file.Resolve(e.Value) ?? e.Value));
         var d = new DictionaryToken(new Dictionary<NameToken, IToken> { [NameToken.Filter] = NameToken.Create(filter) });
         if (solid is not null) d = d.With(NameToken.DecodeParms, solid);
         try

@@ -9,7 +9,7 @@ namespace Lumbeck.Web.Screens;
 /// The drawings of the screens: the art, its zones, dimension chains, what can be picked, and the spine lens. Strings,
 /// built in one go.
 /// </summary>
-public sealed class Drawings(Desk.Desk desk)
+public sealed class Drawings(Desk.AppServices desk)
 {
     private readonly ConcurrentDictionary<PressCondition, SvgPainter> _painters = new();
 

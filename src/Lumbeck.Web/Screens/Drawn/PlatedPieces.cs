@@ -10,7 +10,7 @@ namespace Lumbeck.Web.Screens;
 /// For these the page is given a picture of what the plates
 /// have there; it changes its address only when what it shows changes.
 /// </summary>
-public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
+public sealed class PlatedPieces(Desk.AppServices desk, Drawings drawings)
 {
     /// <summary>Pixels an inch at first; the page asks for more when it is looked at more closely.</summary>
     public const int PerInch = 144, MostPerInch = 1200;
@@ -26,14 +26,14 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
     {
         var (painter, house, scene) = (drawings.Painter(c), c.Job.Ticket.House, sheet.Scene);
         var told = new List<Fragment>();
-        for (var i = 0; i < scene.Pieces.Length; i++)
+        for (var i = 0; i < scene.Items.Length; i++)
         {
-            var piece = scene.Pieces[i];
+            var piece = scene.Items[i];
             var html = Drawn(painter, piece, address);
             if (piece.Mixes || piece.Softens || Overprints(piece))
             {
-                var under = piece.Mixes || piece.Softens ? null : Under.Plain(scene, i);
-                if (under is { } ink) html = painter.Piece(Under.Over(piece, ink));
+                var under = piece.Mixes || piece.Softens ? null : Occlusion.Plain(scene, i);
+                if (under is { } ink) html = painter.Piece(Occlusion.Over(piece, ink));
                 else if (Window(scene, piece) is { } window)
                 {
                     var key = Key(told, scene, i, window, html, house);
@@ -51,7 +51,7 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
     /// A piece as the page holds it. Drawn art of many marks, a paper or a vista, has an address of its own, which says
     /// what it shows: the page stays small, and what did not change is neither drawn nor sent anew.
     /// </summary>
-    private string Drawn(SvgPainter painter, Piece piece, string address)
+    private string Drawn(SvgPainter painter, DrawnItem piece, string address)
     {
         if (piece.Mixes || piece.Softens || !IsArt(piece.Marks)) return painter.Piece(piece);
         var art = _art.GetValue(piece, p => OfArt(painter, p));
@@ -60,15 +60,15 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
             : SvgPainter.Elsewhere(piece, art.Window, $"{address}/drawn/{art.Key}.svg");
     }
 
-    private Art OfArt(SvgPainter painter, Piece piece)
+    private Art OfArt(SvgPainter painter, DrawnItem piece)
     {
         var window = piece.Place.Inverse().Of(piece.Frame);
         // Curls and leaves reach a little beyond their box; the ground ends with the sheet.
-        var room = piece.Item == Piece.Ground ? 0 : 0.25 * Math.Max(window.Right - window.Left, window.Bottom - window.Top);
+        var room = piece.Item == DrawnItem.Ground ? 0 : 0.25 * Math.Max(window.Right - window.Left, window.Bottom - window.Top);
         window = new(window.Left - room, window.Top - room, window.Right + room, window.Bottom + room);
         var svg = painter.Alone(piece.Marks, window);
         // A paper is never in the page, however little it draws.
-        var paper = piece.Item == Piece.Ground ? piece.Marks.Length > 1 : piece.Marks.Any(m => m is DrawingMark);
+        var paper = piece.Item == DrawnItem.Ground ? piece.Marks.Length > 1 : piece.Marks.Any(m => m is DrawingMark);
         if (!paper && svg.Length < Inline) return new("", window);
         var key = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(svg)))[..32];
         _svgs.Keep(key, svg);
@@ -81,7 +81,7 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
         if (_svgs.TryGet(key, out var svg)) return svg;
         var c = desk.Jobs.Job(slug).Composed;
         foreach (var sheet in c.Sheets)
-            foreach (var piece in sheet.Scene.Pieces.Where(p => !p.Mixes && !p.Softens && IsArt(p.Marks)))
+            foreach (var piece in sheet.Scene.Items.Where(p => !p.Mixes && !p.Softens && IsArt(p.Marks)))
             {
                 var window = OfArt(drawings.Painter(c), piece);
                 if (window.Key == key && _svgs.TryGet(key, out svg)) return svg;
@@ -92,7 +92,7 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
     /// <summary>Whether marks are shapes and lines alone, which need nothing of the page.</summary>
     private static bool IsArt(IReadOnlyList<Mark> marks) => marks.Count > 0 && marks.All(m => m switch
     {
-        FillMark or LineMark or ShadeMark => true,
+        FillMark or LineMark or GradientMark => true,
         RepeatedMark r => IsArt(r.Symbol),
         DrawingMark d => IsArt(d.Marks),
         _ => false,
@@ -103,7 +103,7 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
     /// <summary>What is shorter stays in the page.</summary>
     private const int Inline = 12_000;
 
-    private readonly System.Runtime.CompilerServices.ConditionalWeakTable<Piece, Art> _art = [];
+    private readonly System.Runtime.CompilerServices.ConditionalWeakTable<DrawnItem, Art> _art = [];
     private readonly ByteCache<string, string> _svgs = new(24_000_000, svg => 2 * svg.Length);
 
     /// <summary>The picture of a key, as JPEG; null where nothing that is on the bench has it.</summary>
@@ -125,16 +125,16 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
                     .ToJpeg(Press.Colour.PressCondition.Of(known.House), 92));
     }
 
-    private static bool Overprints(Piece piece) =>
+    private static bool Overprints(DrawnItem piece) =>
         piece.Marks.Any(m =>
             m is FillMark { Overprint: true, Finish: null } or GlyphMark
             {
                 Overprint: true, Finish: null,
-                Shade: null
+                Gradient: null
             });
 
     /// <summary>What a piece covers, in whole points within the sheet.</summary>
-    private static Bounds? Window(Scene scene, Piece piece)
+    private static Bounds? Window(Scene scene, DrawnItem piece)
     {
         var b = piece.Reach;
         if (b.IsEmpty) return null;
@@ -149,7 +149,7 @@ public sealed class PlatedPieces(Desk.Desk desk, Drawings drawings)
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
         hash.AppendData(Encoding.UTF8.GetBytes($"{house.Profile} {house.Intent} {window}"));
         for (var i = 0; i < piece; i++)
-            if (Under.Touches(scene.Pieces[i], window)) hash.AppendData(Encoding.UTF8.GetBytes(below[i].Html));
+            if (Occlusion.Touches(scene.Items[i], window)) hash.AppendData(Encoding.UTF8.GetBytes(below[i].Html));
         hash.AppendData(Encoding.UTF8.GetBytes(own));
         return Convert.ToHexStringLower(hash.GetHashAndReset())[..32];
     }

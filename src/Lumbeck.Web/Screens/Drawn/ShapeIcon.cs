@@ -16,7 +16,7 @@ public static class ShapeIcon
     /// </summary>
     public static (string Window, string Marks)? Of(Scene scene, ShapeItem item, Func<Paint, string> hex)
     {
-        if (scene.Piece(item.Id) is not { Frame.IsEmpty: false } piece) return null;
+        if (scene.Item(item.Id) is not { Frame.IsEmpty: false } piece) return null;
         var frame = piece.Frame;
         double wide = Math.Max(1, frame.Right - frame.Left), high = Math.Max(1, frame.Bottom - frame.Top);
         var side = Math.Max(wide, high);

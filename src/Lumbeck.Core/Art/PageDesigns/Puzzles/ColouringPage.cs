@@ -31,7 +31,7 @@ public sealed record ColouringPage : PageDesign
     /// <summary>Those whose regions can be coloured, by their words; the rest are lines, or too fine.</summary>
     public static ImmutableArray<(string Word, Sketch First)> Kinds { get; } =
     [
-        .. Papers.All.Where(p => Coloured.Contains(p.Word)).Select(p => (p.Word, (Sketch)p.First)),
+        .. PatternShelf.All.Where(p => Coloured.Contains(p.Word)).Select(p => (p.Word, (Sketch)p.First)),
         .. VistaShelf.All.Where(v => Scenes.Contains(v.Word)).Select(v => (v.Word, (Sketch)v.First)),
         .. OrnamentShelf.All.Where(o => o.First.Sort is OrnamentSort.Nature or OrnamentSort.Thing && o.Word != "feather")
             .Select(o => (o.Word, (Sketch)o.First)),
