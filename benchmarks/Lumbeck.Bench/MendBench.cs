@@ -1,7 +1,7 @@
 using System.Diagnostics;
 using System.Globalization;
 using System.Text;
-using Lumbeck.Press.Elsewhere;
+using Lumbeck.Press.Import;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
 

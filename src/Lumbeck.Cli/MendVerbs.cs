@@ -1,6 +1,6 @@
 using System.CommandLine;
 using Lumbeck.Desk.Jobs;
-using Lumbeck.Press.Elsewhere;
+using Lumbeck.Press.Import;
 using Lumbeck.Running;
 
 namespace Lumbeck.Cli;
@@ -125,7 +125,8 @@ internal static class MendVerbs
         finally { folder.Delete(recursive: true); }
     }
 
-    private static int Mended(ParseResult p, Desk.AppServices desk, OnBench on, string from, string to, CancellationToken cancel)
+    private static int Mended(ParseResult p, Desk.AppServices desk, OnBench on, string from, string to,
+        CancellationToken cancel)
     {
         var came = new CameFile(from, Path.GetFileName(from), p.GetValue(Inside), Choices(p, desk, on))
         {

@@ -97,7 +97,7 @@ public static class IntakeDesk
         {
             found.Stop("file.encrypted", "encrypted", "open", "An encrypted file can’t be printed.");
         }
-        catch (TooMuchException)
+        catch (BoundsExceededException)
         {
             found.Stop("file.readable", "more than is looked at", "a cover",
                 "The file unpacks to more, or nests deeper, than any cover does.");
@@ -132,7 +132,7 @@ public static class IntakeDesk
             return;
         }
         var pages = Enumerable.Range(1, count).Select(n => pdf.Document.GetPageDictionary(n, pdf)).ToList();
-        var shapes = pages.ConvertAll(p => PageShape.Of(pdf, p));
+        var shapes = pages.ConvertAll(p => PageBoxes.Of(pdf, p));
         // Drawn beside the reading, which takes about as long.
         var drawings = new PageDrawings(path);
         foreach (var (n, begun) in shapes.Index())

@@ -37,7 +37,8 @@ public static class ColourRoutes
             }
             catch (Refusal r) { return Answers.Refused(r); }
         });
-        app.MapPost("/profiles", async (string? name, Desk.AppServices desk, IAntiforgery antiforgery, HttpContext http) =>
+        app.MapPost("/profiles", async (string? name, Desk.AppServices desk, IAntiforgery antiforgery,
+            HttpContext http) =>
         {
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
             try

@@ -142,7 +142,8 @@ public static class EditRoutes
     }
 
     /// <summary>The named items as text for the clipboard.</summary>
-    private static async Task<IResult> Copied(string slug, Copying sent, Desk.AppServices desk, IAntiforgery antiforgery,
+    private static async Task<IResult> Copied(string slug, Copying sent, Desk.AppServices desk,
+        IAntiforgery antiforgery,
         HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();

@@ -67,7 +67,8 @@ public static class FaceRoutes
         return Results.Text(svg.ToString(), "image/svg+xml");
     }
 
-    private static async Task<IResult> TakeIn(string? name, Desk.AppServices desk, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<IResult> TakeIn(string? name, Desk.AppServices desk, IAntiforgery antiforgery,
+        HttpContext http)
     {
         if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)
             size.MaxRequestBodySize = FaceReading.MostBytes + 1_000_000;

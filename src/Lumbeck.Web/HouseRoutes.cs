@@ -49,7 +49,8 @@ public static class HouseRoutes
             : await Difference(now, seen, open, was, desk, screens, http);
     }
 
-    private static async Task<IResult> Difference(KnownHouse now, long seen, string? open, string? was, Desk.AppServices desk,
+    private static async Task<IResult> Difference(KnownHouse now, long seen, string? open, string? was,
+        Desk.AppServices desk,
         HouseScreens screens, HttpContext http)
     {
         http.Response.Headers["X-Tick"] = now.Tick.ToString(CultureInfo.InvariantCulture);

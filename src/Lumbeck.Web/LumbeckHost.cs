@@ -124,7 +124,7 @@ public static class LumbeckHost
         var press = app.Services.GetRequiredService<Desk.AppServices>().Pressing;
         // Where this program runs, and not a test of it.
         if (System.Reflection.Assembly.GetEntryAssembly() == typeof(LumbeckHost).Assembly)
-            press.Works.Apart = (id, worker) => new("--order", id, worker, "--data", Path.GetFullPath(options.Data));
+            press.Queue.Apart = (id, worker) => new("--order", id, worker, "--data", Path.GetFullPath(options.Data));
         press.StartWorks();
         return app;
     }

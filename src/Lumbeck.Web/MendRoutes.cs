@@ -1,7 +1,7 @@
 using Lumbeck.Caching;
 using Lumbeck.Desk.Making;
 using Lumbeck.Press.Colour;
-using Lumbeck.Press.Elsewhere;
+using Lumbeck.Press.Import;
 
 namespace Lumbeck.Web;
 

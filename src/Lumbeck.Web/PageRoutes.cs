@@ -65,7 +65,8 @@ public static class PageRoutes
     }
 
     /// <summary>The opening of a page, to leaf to.</summary>
-    private static async Task<IResult> Opening(string slug, int page, string? open, Desk.AppServices desk, ScreenMaker screens,
+    private static async Task<IResult> Opening(string slug, int page, string? open, Desk.AppServices desk,
+        ScreenMaker screens,
         HttpContext http)
     {
         try

@@ -36,7 +36,8 @@ public static class PictureRoutes
             parts.Length > 2);
     }
 
-    private static Task<IResult> TakeIn(string slug, [AsParameters] Dropped at, Desk.AppServices desk, IAntiforgery antiforgery,
+    private static Task<IResult> TakeIn(string slug, [AsParameters] Dropped at, Desk.AppServices desk,
+        IAntiforgery antiforgery,
         HttpContext http) => Sent(slug, desk, antiforgery, http, async () =>
     {
         var picture = await desk.Drawer.Pictures.TakeIn(http.Request.Body, at.Name ?? "", http.RequestAborted);
@@ -47,7 +48,8 @@ public static class PictureRoutes
     });
 
     /// <summary>Takes a picture in that is a fact of the ticket.</summary>
-    private static Task<IResult> OfTicket(string slug, string? name, string? which, Desk.AppServices desk, IAntiforgery antiforgery,
+    private static Task<IResult> OfTicket(string slug, string? name, string? which, Desk.AppServices desk,
+        IAntiforgery antiforgery,
         HttpContext http) => Sent(slug, desk, antiforgery, http, async () =>
     {
         var fact = PutTicketPicture.Named(which ?? "");
@@ -67,7 +69,8 @@ public static class PictureRoutes
     });
 
     /// <summary>A file sent to a job: bounds first, then what is made of it; what is refused is said.</summary>
-    private static async Task<IResult> Sent(string slug, Desk.AppServices desk, IAntiforgery antiforgery, HttpContext http,
+    private static async Task<IResult> Sent(string slug, Desk.AppServices desk, IAntiforgery antiforgery,
+        HttpContext http,
         Func<Task<IResult>> make)
     {
         if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } size)

@@ -45,7 +45,8 @@ public static class PlateRoutes
     /// <summary>
     /// A small picture that a paper is chosen by; its address says what it is of, so it never changes.
     /// </summary>
-    private static IResult Paper(string slug, string kind, string? seed, string? item, int? sheet, int? wide, Desk.AppServices desk,
+    private static IResult Paper(string slug, string kind, string? seed, string? item, int? sheet, int? wide,
+        Desk.AppServices desk,
         HttpContext http)
     {
         try
@@ -68,7 +69,8 @@ public static class PlateRoutes
     }
 
     /// <summary>The same of an ornament or a vista, as another kind or from another seed.</summary>
-    private static IResult Art(string slug, string item, string? kind, string? seed, string? of, int? wide, Desk.AppServices desk,
+    private static IResult Art(string slug, string item, string? kind, string? seed, string? of, int? wide,
+        Desk.AppServices desk,
         HttpContext http)
     {
         try

@@ -12,15 +12,15 @@ public static class WorkRoutes
         app.MapGet("/jobs/{slug}/works", (string slug, string? since, Desk.AppServices desk, HttpContext http) =>
         {
             http.Response.Headers.CacheControl = "no-store";
-            var now = desk.Pressing.Works.Now();
+            var now = desk.Pressing.Queue.Now();
             return Results.Json(new WorkList(now,
-                [.. desk.Pressing.Works.Of(slug, since is { Length: > 0 and < 40 } ? since : now).Select(Told)]));
+                [.. desk.Pressing.Queue.Of(slug, since is { Length: > 0 and < 40 } ? since : now).Select(Told)]));
         });
         app.MapPost("/works/{id}/leave", async (string id, Desk.AppServices desk, IAntiforgery antiforgery,
             HttpContext http) =>
         {
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-            desk.Pressing.Works.Leave(id);
+            desk.Pressing.Queue.Leave(id);
             return Results.NoContent();
         });
     }

@@ -266,7 +266,7 @@ public sealed class ArrangeTests
             .Single();
         (twice.Why, twice.Was.Width).ShouldBe(("two", Mm(1)));
         AfterChange.Merge(new RemoveItem("foot").Apply(marked), []).ShouldBeEmpty();
-        new Looked("foot").Apply(marked).Looks.ShouldBeEmpty();
+        new MarkReviewed("foot").Apply(marked).Looks.ShouldBeEmpty();
     }
 
     [Fact]

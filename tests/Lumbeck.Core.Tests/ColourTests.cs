@@ -62,7 +62,8 @@ public sealed class ColourTests
         shade.At(-1).C.ShouldBe(8000);
         shade.At(2).K.ShouldBe(10_000);
         // A swatch that changes changes the gradients it is in.
-        ((GradientMark)Sample.Scene(new SetSwatch("sea", Ink: Ink.White).Apply(job)).Item("r")!.Marks[0]).Gradient.Stops[0]
+        ((GradientMark)Sample.Scene(new SetSwatch("sea",
+            Ink: Ink.White).Apply(job)).Item("r")!.Marks[0]).Gradient.Stops[0]
             .Ink
             .ShouldBe(Ink.White);
         foreach (var path in (string[])["item/r/line", "item/title/edge"])
@@ -188,7 +189,8 @@ public sealed class ColourTests
         {
             Marks = [.. title.p.Marks.OfType<GlyphMark>().Select(g => g with { Ink = Ink.Black, Overprint = true })],
         };
-        ((GlyphMark)Occlusion.Over(black, Ink.Percent(80, 40, 20, 10)).Marks[0]).Ink.ShouldBe(Ink.Percent(80, 40, 20, 100));
+        ((GlyphMark)Occlusion.Over(black, Ink.Percent(80, 40, 20, 10)).Marks[0]).Ink.ShouldBe(Ink.Percent(80, 40, 20,
+            100));
         // Under an ellipse, or where a second paint reaches in, nobody can say.
         var over = Sample.Scene(Sample.Job() is var j
             ? new OrderItem("e", -9)

@@ -276,7 +276,8 @@ public sealed class DrawnRulesTests
         Seed.Of("184467440737095516150").ShouldBe(Seed.Of("184467440737095516150"));
         Seed.Of("heron").ShouldNotBe(Seed.Of("herons"));
         Should.Throw<Refusal>(() => Seed.Of("  "));
-        var job = Facts.Write(On(null, PatternShelf.Kinds[3]), "ground/paper-seed", "heron").Apply(On(null, PatternShelf.Kinds[3]));
+        var job = Facts.Write(On(null, PatternShelf.Kinds[3]), "ground/paper-seed", "heron").Apply(On(null,
+            PatternShelf.Kinds[3]));
         JobJson.Read(JobJson.Write(job)).Take.Ground.Pattern!.Seed.ShouldBe(Seed.Of("heron"));
         Facts.Read(job, "ground/paper-seed").ShouldBe(Seed.Of("heron").ToString());
     }

@@ -19,7 +19,8 @@ public sealed class RulesTests
     private static readonly Picture Photo = new(new string('a', 64), "road.jpg", 3000, 2000, true);
 
     private static ImmutableArray<Finding> Check(Job job, IAssetFacts? kept = null) =>
-        Rules.Check(job.Sheets().Select(s => new CheckContext(job, s, SceneBuilder.Build(job, s, new PlainType()), kept)));
+        Rules.Check(job.Sheets().Select(s => new CheckContext(job, s, SceneBuilder.Build(job, s, new PlainType()),
+            kept)));
     private static List<Finding> Of(Job job, string id, IAssetFacts? kept = null) =>
         [.. Check(job, kept).Where(f => f.Id == id)];
 
@@ -253,7 +254,7 @@ public sealed class RulesTests
         }
         lay(120, 60, 156, 96);
         lay(400, 300, 404, 304);
-        var plates = new PlateLook(wide, high, 300, inks) { Luminance = _ => 1, Decode = _ => [] };
+        var plates = new PlateContext(wide, high, 300, inks) { Luminance = _ => 1, Decode = _ => [] };
         var (place, most) = InkTotal.Spots(plates, 300).ShouldHaveSingleItem();
         most.ShouldBe(340, 2);
         ((double)place.X.Millimetres).ShouldBe(120 * 25.4 / 300, 0.1);

@@ -34,7 +34,8 @@ public sealed class ComposingTests : IDisposable
                 {
                     Said(desk, now.Items[p], on.Job).ShouldBe(Said(desk, fresh.Items[p], on.Job),
                         $"edit {n}, {now.Items[p].Item}");
-                    if (before.Composed.Sheets.Any(b => b.Scene.Items.Any(x => ReferenceEquals(x, now.Items[p])))) kept++;
+                    if (before.Composed.Sheets.Any(b => b.Scene.Items.Any(x => ReferenceEquals(x,
+                        now.Items[p])))) kept++;
                 }
             }
             on.Composed.Drawn.Select(f => f.Key).ShouldBe(anew.Drawn.Select(f => f.Key));

@@ -88,7 +88,7 @@ public sealed class OrderTests : IDisposable
     {
         var on = _desk.Jobs.Apply("trouble", new("grow-00000001", "maker", _ => new GrowPicture("road", new(GrowWay.Stretch))));
         Press.GrowBeside(on);
-        var order = Order.Read(Press.Works.Of("trouble", "").Single().With);
+        var order = Order.Read(Press.Queue.Of("trouble", "").Single().With);
         order.Job.ShouldBeNull();
         var made = await DoneElsewhere(File(order));
         made.Name.ShouldBe("salt-road.jpg-grown.jpg");
@@ -104,12 +104,12 @@ public sealed class OrderTests : IDisposable
         var id = Press.PressBeside(on, new(PressKind.X1a));
         _desk.Jobs.Apply("hive", new("after-00000001", "maker", job => Facts.Write(job, "ticket/title", "Another title")));
         Press.StartWorks();
-        SpinWait.SpinUntil(() => !Press.Works.Find(id)!.IsOpen(), TimeSpan.FromMinutes(3)).ShouldBeTrue();
-        Press.Works.Dispose();
+        SpinWait.SpinUntil(() => !Press.Queue.Find(id)!.IsOpen(), TimeSpan.FromMinutes(3)).ShouldBeTrue();
+        Press.Queue.Dispose();
         var row = Press.Pressings("hive").Single();
         (row.Revision, row.Accepted).ShouldBe((on.Revision, true));
         row.Name.ShouldNotContain("Another");
-        Made.Read(Press.Works.Find(id)!.Made).Pressed!.File.ShouldBe(row.File);
+        Made.Read(Press.Queue.Find(id)!.Made).Pressed!.File.ShouldBe(row.File);
     }
 
     [Fact]
@@ -128,7 +128,7 @@ public sealed class OrderTests : IDisposable
         ];
         Press.StartWorks();
         SpinWait.SpinUntil(() => ids.All(id => !store.Find(id)!.IsOpen()), TimeSpan.FromMinutes(3)).ShouldBeTrue();
-        Press.Works.Dispose();
+        Press.Queue.Dispose();
         ids.Select(id => store.Find(id)!.State).ShouldBe(["done", "done", "done", "failed"]);
         Press.Pressings("tidewatcher").Select(r => r.House).Order()
             .ShouldBe(["Plover Street Reprographics", "Plover as it was", "Tern & Tallow"]);

@@ -146,7 +146,8 @@ public sealed class OwnLiveryTests : IDisposable
         run("liveries", "--save", "estuary", "--out", file).Exit.ShouldBe(0);
         run("liveries", "--bring", file).Out.ShouldContain("Estuary 2");
         run("livery", "winter-bread", "--livery", "estuary", "--colour", "40 10 0 0").Exit.ShouldBe(0);
-        new AppServices(Path.Combine(_folder, "data"), TimeProvider.System).Jobs.Job("winter-bread").Job.Take.Worn!.Livery
+        new AppServices(Path.Combine(_folder, "data"),
+            TimeProvider.System).Jobs.Job("winter-bread").Job.Take.Worn!.Livery
             .ShouldBe("estuary");
         run("livery", "winter-bread", "--livery", "estuary", "--colour", "red").Exit.ShouldBe(2);
         run("starter", "list").Out.ShouldContain("Our paperback 2");

@@ -169,7 +169,7 @@ public sealed class PlateChecksTests : IDisposable
         _desk.Pressing.StartWorks();
         var ids = (string[])[_desk.Pressing.PressBeside(on, new(PressKind.X4)),
             _desk.Pressing.PressBeside(on, new(PressKind.X1a), "plover")];
-        SpinWait.SpinUntil(() => ids.All(id => _desk.Pressing.Works.Find(id)!.State is "done" or "failed"),
+        SpinWait.SpinUntil(() => ids.All(id => _desk.Pressing.Queue.Find(id)!.State is "done" or "failed"),
             TimeSpan.FromMinutes(3))
             .ShouldBeTrue();
         var rows = _desk.Pressing.Pressings("tidewatcher");
@@ -178,7 +178,7 @@ public sealed class PlateChecksTests : IDisposable
         rows.ShouldAllBe(r => r.Revision == on.Revision);
         // The job itself is as it was.
         _desk.Jobs.Job("tidewatcher").Revision.ShouldBe(on.Revision);
-        _desk.Pressing.Works.Dispose();
+        _desk.Pressing.Queue.Dispose();
     }
 
     [Fact]

@@ -101,7 +101,7 @@ public sealed class SpoiltTests : IDisposable
         told.ShouldHaveSingleItem().ShouldContain("work.db.damaged-1");
         File.ReadAllBytes(work + ".damaged-1").ShouldBe(junk);
         desk.Bench.All().Count.ShouldBe(9);
-        desk.Pressing.Works.ShouldNotBeNull();
+        desk.Pressing.Queue.ShouldNotBeNull();
     }
 
     [Fact]
@@ -122,7 +122,8 @@ public sealed class SpoiltTests : IDisposable
     public void A_database_that_is_missing_beside_a_full_folder_or_is_none_is_said_and_nothing_is_written()
     {
         Put("pictures/" + new string('a', 64));
-        var said = Should.Throw<Refusal>(() => new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load));
+        var said = Should.Throw<Refusal>(() => new AppServices(DemoData.In(_folder), TimeProvider.System,
+            DemoBench.Load));
         said.Message.ShouldContain("lumbeck.db is missing from it, and pictures in it are not empty");
         Directory.GetFiles(_folder).ShouldBeEmpty();
         var database = Put("lumbeck.db", "no database, but long enough to be one");

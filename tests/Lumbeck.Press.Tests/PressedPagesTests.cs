@@ -194,7 +194,8 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
                     first => first with { Paints = [.. first.Paints.Select(_ => paint())] }) with
                 {
                     Behind = r.From(0, 2) == 0
-                        ? new(paint(), r.Of<Pattern?>(null, PatternShelf.Kinds[r.From(0, PatternShelf.Kinds.Length - 1)]))
+                        ? new(paint(), r.Of<Pattern?>(null, PatternShelf.Kinds[r.From(0,
+                            PatternShelf.Kinds.Length - 1)]))
                         : null,
                     Backs = r.Of<Backs>(Backs.Pages, Backs.Pages, Backs.Solid, Backs.Note),
                         BackNote = "Back of {title}", Tab = r.From(0, 2) == 0,

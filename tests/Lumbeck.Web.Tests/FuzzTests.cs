@@ -107,7 +107,8 @@ public sealed class FuzzTests : IDisposable
     public async Task Askings_by_chance_are_answered_and_none_by_an_error_of_the_server()
     {
         using var tab = await _server.Tab("/jobs/hive/wrap");
-        var job = new Lumbeck.Desk.AppServices(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("hive").Job;
+        var job = new Lumbeck.Desk.AppServices(DemoData.In(_data), TimeProvider.System,
+            DemoBench.Load).Jobs.Job("hive").Job;
         _items = [.. job.Items.Select(i => i.Id)];
         _paths = [.. job.Items.SelectMany(i => ItemFacts.Of(i)).Concat(TicketFacts.All).Concat(GroundFacts.Of(job, 0))
             .Concat(job.Swatches.SelectMany(s => GroundFacts.OfSwatch(s.Id))).Select(f => f.Path)];

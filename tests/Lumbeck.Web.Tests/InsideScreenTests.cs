@@ -16,7 +16,8 @@ public sealed class InsideScreenTests(Browser browser)
         var folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
         try
         {
-            var job = new Lumbeck.Desk.AppServices(DemoData.In(folder), TimeProvider.System, DemoBench.Load).Jobs.Job(of).Job;
+            var job = new Lumbeck.Desk.AppServices(DemoData.In(folder), TimeProvider.System,
+                DemoBench.Load).Jobs.Job(of).Job;
             var slug = $"{of}-{Guid.NewGuid():n}"[..20];
             Desk.Bench.Begin(job.Ticket.Title, job, "test", slug);
             return slug;

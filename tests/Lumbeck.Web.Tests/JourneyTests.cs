@@ -213,7 +213,8 @@ public sealed class JourneyTests(Browser browser)
             browser.TypeOnly("#f-ticket-author", "Ines K.");
             browser.Until(() => browser.Text("#notice").Contains("kept here and sent again", StringComparison.Ordinal));
             browser.AndWait(() => browser.Script("window.fetch = window.realFetch"));
-            new Lumbeck.Desk.AppServices(DemoData.In(folder), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher")
+            new Lumbeck.Desk.AppServices(DemoData.In(folder), TimeProvider.System,
+                DemoBench.Load).Jobs.Job("tidewatcher")
                 .Job.Ticket.Author
                 .ShouldBe("Ines K.");
         }

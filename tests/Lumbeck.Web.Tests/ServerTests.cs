@@ -101,7 +101,8 @@ public sealed class ServerTests(OneServer one) : IClassFixture<OneServer>
         targets.ShouldBe(["docket", "glyphs", "right", "s-line"], ignoreOrder: true);
         // Of the outlines, only the one letter that was not there.
         System.Text.RegularExpressions.Regex.Count(html, "<path id=\"f").ShouldBe(1);
-        var now = new Lumbeck.Desk.AppServices(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher").Tick;
+        var now = new Lumbeck.Desk.AppServices(DemoData.In(_data), TimeProvider.System,
+            DemoBench.Load).Jobs.Job("tidewatcher").Tick;
         now.ShouldBeGreaterThan(tick);
         answer.Headers.GetValues("X-Tick").Single().ShouldBe(now.ToString(CultureInfo.InvariantCulture));
         (await tab.GetAsync($"/jobs/tidewatcher/news?seen={now}&place=Wrap"))
@@ -203,7 +204,8 @@ public sealed class ServerTests(OneServer one) : IClassFixture<OneServer>
     public async Task A_trial_shows_what_would_be_and_keeps_nothing()
     {
         using var tab = await _server.Tab("/jobs/tidewatcher/ticket");
-        var before = new Lumbeck.Desk.AppServices(DemoData.In(_data), TimeProvider.System, DemoBench.Load).Jobs.Job("tidewatcher");
+        var before = new Lumbeck.Desk.AppServices(DemoData.In(_data), TimeProvider.System,
+            DemoBench.Load).Jobs.Job("tidewatcher");
         var answer = await tab.PostAsync("/jobs/tidewatcher/try",
             new StringContent("""
                 {

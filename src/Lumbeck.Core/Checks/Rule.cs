@@ -29,7 +29,7 @@ public sealed record CheckContext(Job Job, PrintedSheet On, Scene Scene, IAssetF
         Take.Ground.Pictures.Select(p => ((Item?)null, p))
             .Concat(Here().Where(i => !i.Hidden).SelectMany(i => i.Pictures.Select(p => ((Item?)i, p))));
 
-    /// <summary>The items that print, with their pieces, lowest first.</summary>
+    /// <summary>The items that print, with their drawn items, lowest first.</summary>
     public IEnumerable<(Item Item, DrawnItem Piece)> Drawn() =>
         Take.Items.Where(i => !i.Hidden).Select(i => (i, Scene.Item(i.Id)!))
             .Where(x => x.Item2 is { Inked.IsEmpty: false });
@@ -47,7 +47,7 @@ public abstract class Rule
     /// <summary>What is so when it finds nothing, in words.</summary>
     public abstract string Proves { get; }
 
-    public abstract IEnumerable<Finding> Find(CheckContext look);
+    public abstract IEnumerable<Finding> Check(CheckContext look);
 
     /// <summary>Whether it looks at the ticket alone, so that a job with several sheets is looked at once.</summary>
     public virtual bool OfTicket => false;
@@ -72,7 +72,7 @@ public abstract class Rule
 /// </summary>
 public abstract class PlateRule : Rule
 {
-    public sealed override IEnumerable<Finding> Find(CheckContext look) => [];
+    public sealed override IEnumerable<Finding> Check(CheckContext look) => [];
 
-    public abstract IEnumerable<Finding> Find(CheckContext look, PlateLook plates);
+    public abstract IEnumerable<Finding> Find(CheckContext look, PlateContext plates);
 }

@@ -18,8 +18,8 @@ public readonly record struct Ink(int C, int M, int Y, int K)
             (int)Math.Round(k * 100));
     }
 
-    /// <summary>Whether black is its only ink, or it has none.</summary>
-    public bool IsBlack => C == 0 && M == 0 && Y == 0;
+    /// <summary>Whether it needs an ink besides black.</summary>
+    public bool IsColoured => C > 0 || M > 0 || Y > 0;
 
     /// <summary>All four inks together, in percent.</summary>
     public decimal Total => (C + M + Y + K) / 100m;

@@ -79,7 +79,9 @@ public sealed record Scene(Surface Surface, ImmutableArray<DrawnItem> Items)
 
     private readonly PiecesByItem _byItem = new();
 
-    /// <summary>Pieces by their items' ids, made when the first is asked for; nothing that tells two scenes apart.</summary>
+    /// <summary>
+    /// Drawn items by their items' ids, made when the first is asked for; nothing that tells two scenes apart.
+    /// </summary>
     private sealed class PiecesByItem
     {
         private sealed record Known(ImmutableArray<DrawnItem> Pieces, Dictionary<string, DrawnItem> ByItem);
@@ -88,7 +90,7 @@ public sealed record Scene(Surface Surface, ImmutableArray<DrawnItem> Items)
 
         public DrawnItem? Of(ImmutableArray<DrawnItem> pieces, string item)
         {
-            // A copy with other pieces shares this; it is asked for its own.
+            // A copy with other drawn items shares this; it is asked for its own.
             if (_known is not { } known || known.Pieces != pieces)
             {
                 known = new(pieces, new(pieces.Length));

@@ -7,7 +7,7 @@ public static class SceneBuilder
     /// <param name="on">The sheet.</param>
     /// <param name="type">Faces.</param>
     /// <param name="drawings">What drawn pictures hold; null where there are none.</param>
-    /// <param name="before">What was built before an edit: pieces that it left alone are those of then.</param>
+    /// <param name="before">What was built before an edit: drawn items that it left alone are those of then.</param>
     public static Scene Build(Job job, PrintedSheet on, IType type, IDrawings? drawings = null,
         BuiltBefore? before = null)
     {
@@ -22,7 +22,7 @@ public static class SceneBuilder
         return new(sheet, pieces.ToImmutable());
     }
 
-    /// <summary>One item's piece; empty where it is hidden or its panel is not on this sheet.</summary>
+    /// <summary>One item's drawn item; empty where it is hidden or its panel is not on this sheet.</summary>
     public static DrawnItem Item(Job job, Item item, Surface sheet, IType type, IDrawings? drawings = null) =>
         Drawn(job, item, sheet, type, drawings) with { Opacity = (double)item.Opacity / 100, Blend = item.Blend };
 
@@ -97,8 +97,8 @@ public static class SceneBuilder
 }
 
 /// <summary>
-/// A job's scenes as they were built before an edit. A piece follows from its item, the ticket, the swatches and its
-/// sheet; where all four are the very same, so is the piece.
+/// A job's scenes as they were built before an edit. A drawn item follows from its item, the ticket, the swatches and its
+/// sheet; where all four are the very same, so is the drawn item.
 /// </summary>
 /// <param name="Job">The job as it was.</param>
 /// <param name="Sheets">Its sheets and their scenes.</param>
@@ -123,7 +123,7 @@ public sealed record BuiltBefore(Job Job, IReadOnlyList<(PrintedSheet On, Scene 
         internal Known(Take take, Scene scene)
         {
             (Take, Scene) = (take, scene);
-            // The ground comes first, then a piece for each item.
+            // The ground comes first, then a drawn item for each item.
             for (var i = 0; i < take.Items.Count && i + 1 < scene.Items.Length; i++)
                 _pieces[take.Items[i]] = scene.Items[i + 1];
         }

@@ -247,7 +247,8 @@ internal sealed class Layout
         return w;
     }
 
-    private static void Stop(List<CaretStop> stops, GlyphPlacement put, Paragraph p, int from, int to, double at, double wide,
+    private static void Stop(List<CaretStop> stops, GlyphPlacement put, Paragraph p, int from, int to, double at,
+        double wide,
         bool rightToLeft)
     {
         // Within a ligature the caret moves by equal steps.

@@ -1,9 +1,11 @@
 using System.Text;
+using Class = Lumbeck.Core.Type.Letters.LineBreakClass;
 
 namespace Lumbeck.Core.Type;
 
 /// <summary>A part of a paragraph in one face, style, script and direction, as shaped.</summary>
-internal sealed record ItemizedRun(int From, int To, TextStyle Style, FaceId Face, byte Level, ShapeAs How, bool Sideways,
+internal sealed record ItemizedRun(int From, int To, TextStyle Style, FaceId Face, byte Level, ShapeAs How,
+    bool Sideways,
     ShapedRun Run)
 {
     public bool RightToLeft => (Level & 1) == 1;
@@ -35,7 +37,7 @@ internal sealed class Paragraph
     {
         var style = TextRuns.At(text.Style, text.Runs, start);
         var (shown, source, styles) = Show(text, start, end);
-        var (points, at) = Letter.Points(shown);
+        var (points, at) = CharacterProperties.Points(shown);
         var (levels, @base) = BidiAlgorithm.Resolve(points, null, (byte)(text.RightToLeft ? 1 : 0));
         var stretches = Parts(text, shown, points, at, levels, styles, type, missing, instead);
         var upTo = new double[shown.Length + 1];
@@ -130,14 +132,15 @@ internal sealed class Paragraph
         }
         for (var k = 0; k < points.Length; k++)
         {
-            var letter = Letter.Of(points[k]);
+            var letter = CharacterProperties.Of(points[k]);
             var style = styles[at[k]];
             var face = FaceOf(style.Face, now is { } n && n.Style == style ? n.Face : style.Face, points[k], letter,
                 type, missing, instead);
             var with = (style, face, levels[k], scripts[k], text.Upright && !letter.Upright);
             if (now is not null && now == with) continue;
             // What marks a letter stays with it.
-            if (now is { } was && (letter.Break is LineBreakClass.CM or LineBreakClass.ZWJ) && was.Level == levels[k]
+            if (now is { } was && (letter.LineBreakClass is LineBreakClass.CM or LineBreakClass.ZWJ)
+                && was.Level == levels[k]
                 && ReferenceEquals(was.Style, style))
                 continue;
             close(at[k]);
@@ -147,13 +150,15 @@ internal sealed class Paragraph
         return parts;
     }
 
-    private static FaceId FaceOf(FaceId wanted, FaceId before, int point, Letter letter, IType type, List<Rune> missing,
+    private static FaceId FaceOf(FaceId wanted, FaceId before, int point, CharacterProperties letter, IType type,
+        List<Rune> missing,
         List<(Rune, FaceId)> instead)
     {
         // Spaces, joiners and the like need no drawing.
         if (letter.BidiClass is BidiClass.BN or BidiClass.LRE or BidiClass.LRO or BidiClass.RLE or BidiClass.RLO or BidiClass.PDF
             or BidiClass.LRI or BidiClass.RLI or BidiClass.FSI or BidiClass.PDI
-            || letter.Break is LineBreakClass.SP or LineBreakClass.ZW or LineBreakClass.BK or LineBreakClass.CR or LineBreakClass.LF or LineBreakClass.WJ or LineBreakClass.ZWJ
+            || letter.LineBreakClass is Class.SP or Class.ZW or Class.BK or Class.CR or Class.LF
+                or Class.WJ or Class.ZWJ
             || point is 0xAD or 0x200E or 0x200F or (>= 0xFE00 and <= 0xFE0F))
             return before;
         var rune = Rune.IsValid(point) ? new Rune(point) : Rune.ReplacementChar;
@@ -171,7 +176,7 @@ internal sealed class Paragraph
         var last = "";
         for (var i = 0; i < points.Length; i++)
         {
-            var s = Letter.Of(points[i]).Script;
+            var s = CharacterProperties.Of(points[i]).Script;
             scripts[i] = s is "Zyyy" or "Zinh" or "Zzzz" ? last : last = s;
         }
         var next = "Latn";
@@ -184,7 +189,7 @@ internal sealed class Paragraph
         List<ItemizedRun> stretches, IType type)
     {
         var ends = new List<LineEnd>();
-        var breaks = LineBreaks.Of(points);
+        var breaks = LineBreakAlgorithm.Of(points);
         var hyphens = style.Hyphenate ? Hyphens.Of(text.Language) : null;
         void within(int from, int to)
         {
@@ -198,11 +203,11 @@ internal sealed class Paragraph
             var i = at[k];
             // A dash between words stays with the word before it.
             var dash = k > 0 && (points[k] is 0x2014 or 0x2013) && points[k - 1] is not (' ' or 0x2014);
-            if (breaks[k] != LineBreaks.At.None && !(dash && breaks[k] == LineBreaks.At.May))
+            if (breaks[k] != LineBreakAlgorithm.At.None && !(dash && breaks[k] == LineBreakAlgorithm.At.May))
             {
                 if (wordFrom >= 0) { within(wordFrom, i); wordFrom = -1; }
                 var soft = points[k - 1] == 0xAD;
-                ends.Add(new(i, Trimmed(shown, i), soft ? 1 : 0, 0, breaks[k] == LineBreaks.At.Must));
+                ends.Add(new(i, Trimmed(shown, i), soft ? 1 : 0, 0, breaks[k] == LineBreakAlgorithm.At.Must));
             }
             var letter = Rune.IsValid(points[k]) && Rune.IsLetter(new Rune(points[k]));
             if (letter && wordFrom < 0) wordFrom = i;

@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Lumbeck.Intake.Judging;
 using Lumbeck.Intake.Opening;
-using Lumbeck.Press.Elsewhere;
+using Lumbeck.Press.Import;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Running;
 using Lumbeck.Store;

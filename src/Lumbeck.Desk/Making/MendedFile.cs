@@ -1,5 +1,5 @@
 using Lumbeck.Intake.Judging;
-using Lumbeck.Press.Elsewhere;
+using Lumbeck.Press.Import;
 
 namespace Lumbeck.Desk.Making;
 

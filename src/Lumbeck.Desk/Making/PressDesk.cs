@@ -8,7 +8,7 @@ namespace Lumbeck.Desk.Making;
 public sealed class PressDesk
 {
     internal PressDesk(JobDesk jobs, HouseDesk houses, PlateChecks checks, FileShelf files, WorkQueue works) =>
-        (Jobs, Houses, Checks, Files, Works) = (jobs, houses, checks, files, works);
+        (Jobs, Houses, Checks, Files, Queue) = (jobs, houses, checks, files, works);
 
     internal JobDesk Jobs { get; }
 
@@ -17,7 +17,7 @@ public sealed class PressDesk
     internal PlateChecks Checks { get; }
 
     /// <summary>Long work, done beside everything else.</summary>
-    public WorkQueue Works { get; }
+    public WorkQueue Queue { get; }
 
     /// <summary>The files that were made, each under its hash.</summary>
     public FileShelf Files { get; }

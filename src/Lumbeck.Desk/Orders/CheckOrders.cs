@@ -9,7 +9,7 @@ public static class CheckOrders
     public static async Task<Composed> CheckBeside(this PressDesk press, OnBench on)
     {
         if (on.Composed.IsPlated) return on.Composed;
-        var row = await press.Works.Ended(Add(press, on), OrderKinds.Of(press));
+        var row = await press.Queue.Ended(Add(press, on), OrderKinds.Of(press));
         if (row.State == "failed") throw new Refusal("plates", row.Problem);
         if (press.Jobs.Known(on.Revision) is { IsPlated: true } known) return known;
         return row.State == "done" && Made.Read(row.Made).Found is { } found
@@ -40,6 +40,6 @@ public static class CheckOrders
     }
 
     private static string Add(PressDesk press, OnBench on) =>
-        press.Works.Add(Order.Check, on.Slug, on.Revision.ToString(CultureInfo.InvariantCulture), says: "",
+        press.Queue.Add(Order.Check, on.Slug, on.Revision.ToString(CultureInfo.InvariantCulture), says: "",
             Order.Of(Order.Check, on, "", "").Write());
 }

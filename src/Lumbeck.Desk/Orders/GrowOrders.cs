@@ -25,12 +25,12 @@ public static class GrowOrders
     {
         var wanted = on.Composed.Sheets.SelectMany(s => s.Scene.Items).SelectMany(p => p.Marks).OfType<GrownMark>()
             .ToList();
-        if (wanted.Count == 0 && !press.Works.Has(on.Slug)) return;
-        foreach (var old in press.Works.Unfinished(on.Slug))
-            if (old.Kind == Order.Grow && wanted.All(m => Plan(m) != old.Of)) press.Works.Leave(old.Id);
+        if (wanted.Count == 0 && !press.Queue.Has(on.Slug)) return;
+        foreach (var old in press.Queue.Unfinished(on.Slug))
+            if (old.Kind == Order.Grow && wanted.All(m => Plan(m) != old.Of)) press.Queue.Leave(old.Id);
         foreach (var mark in wanted)
             if (!press.Jobs.Drawer.Pictures.Grown.Has(mark))
-                press.Works.Add(Order.Grow, on.Slug, Plan(mark), $"Growing {mark.Picture.Name}",
+                press.Queue.Add(Order.Grow, on.Slug, Plan(mark), $"Growing {mark.Picture.Name}",
                     new Order { Kind = Order.Grow, Plan = Plan(mark), Picture = mark.Picture.Name }.Write());
     }
 }

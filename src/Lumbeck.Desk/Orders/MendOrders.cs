@@ -1,7 +1,7 @@
 using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
-using Lumbeck.Press.Elsewhere;
+using Lumbeck.Press.Import;
 using Lumbeck.Store;
 
 namespace Lumbeck.Desk.Orders;
@@ -26,7 +26,7 @@ public static class MendOrders
         var kept = press.Files.Keep(s => { using var f = File.OpenRead(came.Path); f.CopyTo(s); }).Name;
         var order = JsonSerializer.Serialize(new Asked(kept, came.Name, came.Inside, came.Choices, lay), MendDesk.Options);
         var sum = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(order)));
-        return press.Works.Add(Order.Mend, on.Slug,
+        return press.Queue.Add(Order.Mend, on.Slug,
             string.Create(CultureInfo.InvariantCulture, $"{on.Revision}/{sum[..16]}"),
             $"Mending {Plain.Line(came.Name)}", order);
     }

@@ -9,10 +9,10 @@ namespace Lumbeck.Desk.Orders;
 public static class OrderKinds
 {
     /// <summary>Begins to do the orders of a folder.</summary>
-    public static void StartWorks(this PressDesk press) => press.Works.Start(Of(press));
+    public static void StartWorks(this PressDesk press) => press.Queue.Start(Of(press));
 
     /// <summary>Does one order that another program took, as that program.</summary>
-    public static void DoOnce(this PressDesk press, string id) => press.Works.Once(id, Of(press));
+    public static void DoOnce(this PressDesk press, string id) => press.Queue.Once(id, Of(press));
 
     /// <summary>What can be done of what waits in the queue.</summary>
     internal static IReadOnlyList<WorkKind> Of(PressDesk press) =>
@@ -23,8 +23,9 @@ public static class OrderKinds
             var made = k.Do(press, order, told, cancel);
             k.Keep(press, made);
             return made.Write();
-        })),
-        new(Order.Mend, (piece, told, cancel) => MendOrders.Do(press, piece, told, cancel), Apart: true),
+        }, piece => k.Apart is { } apart && apart(press, Order.IsOne(piece.With) ? Order.Read(piece.With)
+            : OldOrders.Read(press, piece)))),
+        new(Order.Mend, (piece, told, cancel) => MendOrders.Do(press, piece, told, cancel), Apart: _ => true),
     ];
 
     /// <summary>Does an order with what it brings; nothing of it is kept but the file.</summary>
@@ -35,11 +36,19 @@ public static class OrderKinds
 
     private delegate Made Doing(PressDesk press, Order order, Action<double> told, CancellationToken cancel);
 
-    private sealed record OrderKind(string Kind, Doing Do, Action<PressDesk, Made> Keep);
+    private sealed record OrderKind(string Kind, Doing Do, Action<PressDesk, Made> Keep,
+        Func<PressDesk, Order, bool>? Apart = null);
+
+    /// <summary>Pixels of all its pictures from which on a job is pressed in a process of its own.</summary>
+    private const long ManyPixels = 8_000_000;
+
+    private static bool HasManyPixels(PressDesk press, Order order) =>
+        order.On(press.Jobs).Job.Pictures.Where(p => !p.IsDrawing).Distinct()
+            .Sum(p => (long)p.Wide * p.High) > ManyPixels;
 
     private static readonly OrderKind[] All =
     [
-        new(Order.Press, Pressed, (press, made) => press.Register(made.Pressed!)),
+        new(Order.Press, Pressed, (press, made) => press.Register(made.Pressed!), HasManyPixels),
         new(Order.Check, Checked, (press, made) =>
         {
             if (made.Of is { } of) press.Checks.Keep(of, made.Found!.Value);

@@ -14,7 +14,7 @@ public static class PressOrders
     public static string PressBeside(this PressDesk press, OnBench on, PressPlan plan, string? house = null)
     {
         var (order, there) = press.Ordered(on, plan, house);
-        return press.Works.Add(Order.Press, on.Slug,
+        return press.Queue.Add(Order.Press, on.Slug,
             string.Create(CultureInfo.InvariantCulture,
                 $"{order.Revision}/{order.Plan}{(order.House is null ? "" : "/" + order.House)}"),
             $"Pressing {PressedFile.FileName(there, plan)}", order.Write());

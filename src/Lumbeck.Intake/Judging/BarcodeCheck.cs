@@ -9,7 +9,7 @@ internal static class BarcodeCheck
 {
     private const int PerInch = 300;
 
-    public static void Look(PageDrawings drawings, int page, PageShape shape, ExpectedSheet sheet, Expected expected,
+    public static void Look(PageDrawings drawings, int page, PageBoxes shape, ExpectedSheet sheet, Expected expected,
         Findings found)
     {
         if (sheet.Barcode is not { } room || expected.Number is not { Length: > 0 } number) return;
@@ -27,14 +27,14 @@ internal static class BarcodeCheck
     }
 
     /// <summary>Begins to draw the barcode's room.</summary>
-    public static void Begin(PageDrawings drawings, int page, PageShape shape, ExpectedSheet sheet, Expected expected)
+    public static void Begin(PageDrawings drawings, int page, PageBoxes shape, ExpectedSheet sheet, Expected expected)
     {
         if (sheet.Barcode is { } room && expected.Number is { Length: > 0 })
             drawings.Begin(page, PerInch, Part(shape, room));
     }
 
     /// <summary>The room in pixels of the drawn page, with a little of what lies round it.</summary>
-    private static (int X, int Y, int Wide, int High) Part(PageShape shape, Box room)
+    private static (int X, int Y, int Wide, int High) Part(PageBoxes shape, Box room)
     {
         var (left, _, _, top) = shape.Bleed ?? shape.Media;
         static int px(double points) => (int)(points * PerInch / 72);

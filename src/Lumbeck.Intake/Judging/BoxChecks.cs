@@ -10,7 +10,7 @@ internal static class BoxChecks
 {
     private const double Tolerance = 0.29;
 
-    public static void Look(PageShape page, ExpectedSheet sheet, House house, Findings found)
+    public static void Look(PageBoxes page, ExpectedSheet sheet, House house, Findings found)
     {
         if (page.Turned % 180 != 0)
             found.Caution("box.media", $"turned by {page.Turned}°", "upright", "The page is shown turned.");

@@ -21,7 +21,7 @@ internal static class EdgeCheck
     private static readonly double[] Depths = [0.2, 0.35, 0.5, 0.65, 0.8];
 
     /// <summary>Begins to draw the page.</summary>
-    public static void Begin(PageDrawings drawings, int page, PageShape shape)
+    public static void Begin(PageDrawings drawings, int page, PageBoxes shape)
     {
         if (shape is not { Trim: not null, Bleed: not null }) return;
         drawings.Begin(page, PerInch);
@@ -31,7 +31,7 @@ internal static class EdgeCheck
     /// <summary>How far within the finished edge it is looked where art begins that does not run out, in points.</summary>
     private const double Deep = 60 * 72 / 25.4;
 
-    public static void Look(PageDrawings drawings, int page, PageShape shape, ExpectedSheet sheet, House house,
+    public static void Look(PageDrawings drawings, int page, PageBoxes shape, ExpectedSheet sheet, House house,
         Findings found)
     {
         if (shape.Trim is not { } trim || shape.Bleed is not { } bleed) return;
@@ -63,7 +63,7 @@ internal static class EdgeCheck
         }
     }
 
-    private static void Unpainted(PageDrawings drawings, int page, PageShape shape, ExpectedSheet sheet, House house,
+    private static void Unpainted(PageDrawings drawings, int page, PageBoxes shape, ExpectedSheet sheet, House house,
         Findings found)
     {
         if (drawings.Cover(page, PerInch) is not { } drawn) return;

@@ -62,7 +62,7 @@ internal static class ForbiddenObjects
     /// What lies on a page beside its content. Notes wholly outside the bleed print nothing there, and PDF/X allows
     /// them.
     /// </summary>
-    public static void OnPage(Pdf pdf, DictionaryToken page, PageShape shape, PageUse use, Findings found)
+    public static void OnPage(Pdf pdf, DictionaryToken page, PageBoxes shape, PageUse use, Findings found)
     {
         var (l, b, r, t) = shape.Bleed ?? shape.Media;
         foreach (var note in pdf.Items(pdf.Get(page, "Annots")).OfType<DictionaryToken>().Take(2000))

@@ -31,7 +31,7 @@ internal static class InsideChecks
         foreach (var (n, page) in pages.Index())
         {
             if (late()) throw new TimeoutException();
-            if (PageShape.Of(pdf, page) is not { } shape)
+            if (PageBoxes.Of(pdf, page) is not { } shape)
             {
                 found.Stop("box.media", $"page {n + 1} has none", "a MediaBox",
                     "A page without a size can’t be printed.");
@@ -77,7 +77,7 @@ internal static class InsideChecks
                 "A page is empty that should be printed on.");
     }
 
-    private static void Boxes(PageShape shape, double w, double h, ExpectedPages inside, House house, Findings found)
+    private static void Boxes(PageBoxes shape, double w, double h, ExpectedPages inside, House house, Findings found)
     {
         if (shape.Trim is null && (inside.Bleed.Units > 0 || found.Kind != "PDF"))
             found.Stop("box.trim", "no TrimBox", inside.Trim.Show(house.Unit),

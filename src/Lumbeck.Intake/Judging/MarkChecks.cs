@@ -9,7 +9,7 @@ internal static class MarkChecks
 {
     private const double Near = 0.35;
 
-    public static void Look(PageUse use, PageShape page, ExpectedSheet sheet, House house, Findings found)
+    public static void Look(PageUse use, PageBoxes page, ExpectedSheet sheet, House house, Findings found)
     {
         if (page.Trim is not { } trim) return;
         var bleed = page.Bleed ?? page.Media;
@@ -55,7 +55,7 @@ internal static class MarkChecks
     /// both its ends, or where every cut and fold has one.
     /// A line round one panel is a border.
     /// </summary>
-    private static bool HasGuides(IReadOnlyList<Stroked> fine, PageShape page,
+    private static bool HasGuides(IReadOnlyList<Stroked> fine, PageBoxes page,
         (double L, double B, double R, double T) trim, (double L, double B, double R, double T) bleed, double[] folds)
     {
         const double close = 0.2, share = 0.8;

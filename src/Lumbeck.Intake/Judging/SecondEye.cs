@@ -28,7 +28,7 @@ internal static class SecondEye
         s is "DeviceCMYK" or "DeviceGray" or "Separation" or "DeviceN" or "Pattern");
 
     private static bool Compares(PageUse use) =>
-        PlateDrawing.IsHere && PageDrawings.IsHere && IsAsked(use) && IsInInk(use);
+        GhostscriptPlates.IsHere && PageDrawings.IsHere && IsAsked(use) && IsInInk(use);
 
     /// <summary>Begins to draw the page's plates.</summary>
     public static void Begin(PageDrawings drawings, int page, PageUse use)

@@ -68,7 +68,7 @@ public static class InsideReading
         {
             throw No($"{name} is encrypted: export it without a password, since printers refuse such files too");
         }
-        catch (TooMuchException) { throw No($"{name} unpacks to more than any inside does: export it again"); }
+        catch (BoundsExceededException) { throw No($"{name} unpacks to more than any inside does: export it again"); }
         catch (Exception e) when (e is not (OutOfMemoryException or Refusal or IOException or OperationCanceledException))
         {
             throw No(
@@ -162,14 +162,14 @@ public static class InsideReading
             var content = streams.SelectMany(s =>
                 (IEnumerable<byte>)[.. UglyToad.PdfPig.PdfExtensions.Decode(s, filters).Span, (byte)'\n'])
                 .ToArray();
-            foreach (var (op, _) in new ContentTokens(content).All())
+            foreach (var (op, _) in new ContentTokenizer(content).All())
             {
                 goOn();
                 if (paints.Contains(op)) return false;
             }
             return true;
         }
-        catch (TooMuchException) { return false; }
+        catch (BoundsExceededException) { return false; }
     }
 
     private static Size? Box(PdfDocument pdf, Node page, string key) =>

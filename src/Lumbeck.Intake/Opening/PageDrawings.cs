@@ -11,7 +11,7 @@ internal sealed class PageDrawings(string path)
     private readonly ConcurrentDictionary<(int Page, double PerInch, (int, int, int, int)? Part), Lazy<Task<DrawnInks?>>>
         _drawn = [];
 
-    public static bool IsHere => PageDrawing.IsHere;
+    public static bool IsHere => PopplerRaster.IsHere;
 
     /// <summary>Begins to draw what will be asked for.</summary>
     public void Begin(int page, double perInch, (int X, int Y, int Wide, int High)? part = null)
@@ -33,18 +33,20 @@ internal sealed class PageDrawings(string path)
     public DrawnPlates? Plates(int page, int perInch) => Separating(page, perInch).GetAwaiter().GetResult();
 
     /// <summary>Begins to draw those.</summary>
-    public void BeginPlates(int page, int perInch) { if (PlateDrawing.IsHere) _ = Separating(page, perInch); }
+    public void BeginPlates(int page, int perInch) { if (GhostscriptPlates.IsHere) _ = Separating(page, perInch); }
 
     private readonly ConcurrentDictionary<(int Page, double PerInch), Lazy<Task<DrawnCover?>>> _covers = [];
     private readonly ConcurrentDictionary<(int Page, int PerInch), Lazy<Task<DrawnPlates?>>> _plates = [];
 
     private Task<DrawnPlates?> Separating(int page, int perInch) =>
-        _plates.GetOrAdd((page, perInch), _ => new(() => Task.Run(() => PlateDrawing.Of(path, page, perInch)))).Value;
+        _plates.GetOrAdd((page, perInch), _ => new(() => Task.Run(() => GhostscriptPlates.Of(path, page,
+            perInch)))).Value;
 
     private Task<DrawnCover?> Covering(int page, double perInch) =>
-        _covers.GetOrAdd((page, perInch), _ => new(() => Task.Run(() => PageDrawing.Cover(path, page, perInch)))).Value;
+        _covers.GetOrAdd((page, perInch), _ => new(() => Task.Run(() => PopplerRaster.Cover(path, page,
+            perInch)))).Value;
 
     private Task<DrawnInks?> Drawing(int page, double perInch, (int X, int Y, int Wide, int High)? part) =>
         _drawn.GetOrAdd((page, perInch, part),
-            _ => new(() => Task.Run(() => PageDrawing.Inks(path, page, perInch, part)))).Value;
+            _ => new(() => Task.Run(() => PopplerRaster.Inks(path, page, perInch, part)))).Value;
 }

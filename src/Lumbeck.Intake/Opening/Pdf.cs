@@ -48,7 +48,7 @@ internal sealed class Pdf(PdfDocument document, BoundedFilters filters)
         for (var i = 0; token is IndirectReferenceToken r && i < 20; i++)
         {
             try { token = PdfObjects.Solid(document, r); }
-            catch (Exception e) when (e is not (TooMuchException or TimeoutException or OutOfMemoryException))
+            catch (Exception e) when (e is not (BoundsExceededException or TimeoutException or OutOfMemoryException))
             {
                 return null;
             }

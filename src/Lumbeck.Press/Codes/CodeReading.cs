@@ -13,7 +13,7 @@ public static class CodeReading
     /// What is read in a part of a sheet: thirteen digits, with five more where an EAN-5 stands beside them; a QR
     /// code's text.
     /// </summary>
-    public static IReadOnlyList<string> Read(PlateLook plates, Box place)
+    public static IReadOnlyList<string> Read(PlateContext plates, Box place)
     {
         var (left, top, right, bottom) = plates.Pixels(place);
         var (wide, high) = (right - left, bottom - top);

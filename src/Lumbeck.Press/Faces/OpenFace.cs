@@ -86,7 +86,8 @@ internal sealed unsafe class OpenFace
         Span<int> letters = length <= 512 ? stackalloc int[length] : new int[length];
         for (var i = 0; i < length; i++)
             letters[i] = i > 0
-                && (char.IsLowSurrogate(text[from + i]) || Letter.Of(text[from + i]).Break is LineBreakClass.CM or LineBreakClass.ZWJ)
+                && (char.IsLowSurrogate(text[from + i])
+                    || CharacterProperties.Of(text[from + i]).LineBreakClass is LineBreakClass.CM or LineBreakClass.ZWJ)
                 ? letters[i - 1]
                 : from + i;
         for (var i = 0; i < infos.Length; i++)

@@ -32,7 +32,7 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
         var labels = Enumerable.Range(0, across * down).Select(n => Label(n, across, down)).ToList();
         foreach (var label in labels) foreach (var glyph in label.Glyphs) faces(Words).Use(glyph);
         var resources = has.Write(fonts());
-        var form = pdf.Stream($"/Type /XObject /Subtype /Form /BBox [0 0 {PdfText.Figure(w)} {PdfText.Figure(h)}] " +
+        var form = pdf.Stream($"/Type /XObject /Subtype /Form /BBox [0 0 {PdfSyntax.Figure(w)} {PdfSyntax.Figure(h)}] " +
             $"/Resources {resources} 0 R",
             s => s.Write(Encoding.ASCII.GetBytes(content)));
         for (var n = 0; n < across * down; n++)
@@ -79,8 +79,8 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
             Ruler(s, line);
             s.Append("Q\n").Append(Said(labels[n], LabelAt, Margin + (3 * Mm)));
             var stream = pdf.Stream("", o => o.Write(Encoding.ASCII.GetBytes(s.ToString())));
-            yield return pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 {PdfText.Figure(pw)} " +
-                $"{PdfText.Figure(ph)}] /Resources << /XObject << /Sheet {form} 0 R >> /Font << {fonts()}>> >> " +
+            yield return pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 {PdfSyntax.Figure(pw)} " +
+                $"{PdfSyntax.Figure(ph)}] /Resources << /XObject << /Sheet {form} 0 R >> /Font << {fonts()}>> >> " +
                 $"/Contents {stream} 0 R >>");
         }
     }
@@ -133,5 +133,5 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
         return s.Append("> Tj ET\n").ToString();
     }
 
-    private static string N(double value) => PdfText.Figure(value) + " ";
+    private static string N(double value) => PdfSyntax.Figure(value) + " ";
 }

@@ -53,17 +53,17 @@ internal sealed record PageBoxes(Surface Sheet, Box Window, Box Trim, double Mar
 
     /// <summary>Content that is seen as far as the bleed.</summary>
     public string WithinBleed(string content) =>
-        $"q {PdfText.Figure(Margin)} {PdfText.Figure(Margin)} {PdfText.Figure(Window.Width.Points)} " +
-            $"{PdfText.Figure(Window.Height.Points)} re W n\n{content}Q\n";
+        $"q {PdfSyntax.Figure(Margin)} {PdfSyntax.Figure(Margin)} {PdfSyntax.Figure(Window.Width.Points)} " +
+            $"{PdfSyntax.Figure(Window.Height.Points)} re W n\n{content}Q\n";
 
     public string Entries() =>
-        $"/MediaBox [0 0 {PdfText.Figure(Wide)} {PdfText.Figure(High)}] /BleedBox {Corners(Window)} /TrimBox " +
+        $"/MediaBox [0 0 {PdfSyntax.Figure(Wide)} {PdfSyntax.Figure(High)}] /BleedBox {Corners(Window)} /TrimBox " +
             $"{Corners(Trim)}";
 
     private string Corners(Box b)
     {
         var (x, foot) = (Margin - Window.X.Points, Window.Bottom.Points + Margin);
-        return $"[{PdfText.Figure(b.X.Points + x)} {PdfText.Figure(foot - b.Bottom.Points)} " +
-            $"{PdfText.Figure(b.Right.Points + x)} {PdfText.Figure(foot - b.Y.Points)}]";
+        return $"[{PdfSyntax.Figure(b.X.Points + x)} {PdfSyntax.Figure(foot - b.Bottom.Points)} " +
+            $"{PdfSyntax.Figure(b.Right.Points + x)} {PdfSyntax.Figure(foot - b.Y.Points)}]";
     }
 }

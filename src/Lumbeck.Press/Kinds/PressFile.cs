@@ -1,6 +1,6 @@
 using System.Text;
 using Lumbeck.Press.Colour;
-using Lumbeck.Press.Elsewhere.Carried;
+using Lumbeck.Press.Import.Rewriting;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Pictures;
@@ -53,15 +53,15 @@ public static class PressFile
                     pdf.Reserve());
 
         var condition = PressCondition.Of(house);
-        var ink = new InkText(plan.InRgb ? new PressColour(condition) : null);
-        var images = new PressImages(pdf, house, pictures)
+        var ink = new ColorOperators(plan.InRgb ? new PressColour(condition) : null);
+        var images = new ImageXObjects(pdf, house, pictures)
         {
             Before = before,
             Rgb = plan.InRgb,
             PerInch = plan.Kind.PicturesPerInch,
             Pages = pictures is null || plan.InRgb ? null : new PageForms(pdf, house, plan.Kind, shelf, pictures).Of,
         };
-        var symbols = new PressSymbols(pdf);
+        var symbols = new FormXObjects(pdf);
         var painter = new PlatePainter(shelf, pictures, condition);
         var outlines = plan.Outlines || (house.OutlinesOnly && plan.Kind.IsForPrinter);
         var kids = new List<int>();
@@ -121,13 +121,13 @@ public static class PressFile
         var meta = plan.Kind.Naming == Naming.Info
             ? ""
             : $"/Metadata {pdf.Stream("/Type /Metadata /Subtype /XML",
-                s => s.Write(Encoding.UTF8.GetBytes(Xmp.Of(note, plan.Kind))),
+                s => s.Write(Encoding.UTF8.GetBytes(XmpPacket.Of(note, plan.Kind))),
                 compress: false)} 0 R ";
         var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R {meta}{intents}" +
             $"{(rightToLeft ? "/ViewerPreferences << /Direction /R2L >> " : "")}>>");
-        var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Author {PdfText.String(note.Author)} " +
-            $"/Subject {PdfText.String(note.Subject)} /Creator ({Maker}) /Producer ({Maker}) /CreationDate " +
-            $"{PdfText.Date(note.At)} /ModDate {PdfText.Date(note.At)} /Trapped /False " +
+        var info = pdf.Object($"<< /Title {PdfSyntax.String(note.Title)} /Author {PdfSyntax.String(note.Author)} " +
+            $"/Subject {PdfSyntax.String(note.Subject)} /Creator ({Maker}) /Producer ({Maker}) /CreationDate " +
+            $"{PdfSyntax.Date(note.At)} /ModDate {PdfSyntax.Date(note.At)} /Trapped /False " +
             $"{(plan.Kind.Naming == Naming.Info ? $"/GTS_PDFXVersion ({plan.Kind.Title}) " : "")}>>");
         pdf.Finish(catalog, info);
     }
@@ -145,7 +145,7 @@ public static class PressFile
             var profile = Profiles.Bytes(house.Profile);
             icc = pdf.Stream("/N 4", s => s.Write(profile));
         }
-        var condition = PdfText.String(house.OutputCondition);
+        var condition = PdfSyntax.String(house.OutputCondition);
         return pdf.Object($"<< /Type /OutputIntent /S /GTS_PDFX /OutputConditionIdentifier {condition} " +
             $"{(IsRegistered(house.OutputCondition) ? "/RegistryName (http://www.color.org) " : "")}/Info " +
             $"{condition}{(icc is { } n ? $" /DestOutputProfile {n} 0 R" : "")} >>");

@@ -18,7 +18,7 @@ namespace Lumbeck.Press.Kinds;
 /// <param name="plan">What is asked.</param>
 /// <param name="shapes">The shape of a run of type, where type leaves as shapes: the slug line too.</param>
 internal sealed class PressMarks(PageBoxes page, House house, PressNote note, PageResources has, FaceShelf shelf,
-    InkText ink, PressPlan plan, Func<GlyphMark, Outline>? shapes = null)
+    ColorOperators ink, PressPlan plan, Func<GlyphMark, Outline>? shapes = null)
 {
     private const double Gap = 3, Long = 17, Weight = 0.25;
     private readonly StringBuilder _s = new();
@@ -34,7 +34,7 @@ internal sealed class PressMarks(PageBoxes page, House house, PressNote note, Pa
         var (tl, tf, tr, th) = Trim();
         _s.Append("q /Gk gs ");
         if (plan.InRgb) _s.Append("0 0 0 RG "); else _s.Append('/').Append(has.Registration()).Append(" CS 1 SCN ");
-        _s.Append(PdfText.Figure(Weight)).Append(" w\n");
+        _s.Append(PdfSyntax.Figure(Weight)).Append(" w\n");
         foreach (var x in (double[])[tl, tr])
         {
             Line(x, foot - Gap, x, foot - Gap - Long);
@@ -89,8 +89,8 @@ internal sealed class PressMarks(PageBoxes page, House house, PressNote note, Pa
         (X(page.Trim.X.Points), Y(page.Trim.Bottom.Points), X(page.Trim.Right.Points), Y(page.Trim.Y.Points));
 
     private void Line(double x1, double y1, double x2, double y2) =>
-        _s.Append(PdfText.Figure(x1)).Append(' ').Append(PdfText.Figure(y1)).Append(" m ").Append(PdfText.Figure(x2))
-            .Append(' ').Append(PdfText.Figure(y2)).Append(" l S\n");
+        _s.Append(PdfSyntax.Figure(x1)).Append(' ').Append(PdfSyntax.Figure(y1)).Append(" m ").Append(PdfSyntax.Figure(x2))
+            .Append(' ').Append(PdfSyntax.Figure(y2)).Append(" l S\n");
 
     /// <summary>Each ink whole and at half, and the three overprints of two.</summary>
     private void Bar(double x, double y)
@@ -101,8 +101,8 @@ internal sealed class PressMarks(PageBoxes page, House house, PressNote note, Pa
             new(10_000, 10_000, 0, 0), new(10_000, 0, 10_000, 0), new(0, 10_000, 10_000, 0)];
         foreach (var patch in patches)
         {
-            _s.Append(ink.Filled(patch)).Append(' ').Append(PdfText.Figure(x)).Append(' ').Append(PdfText.Figure(y))
-                .Append(' ').Append(PdfText.Figure(side)).Append(' ').Append(PdfText.Figure(side)).Append(" re f\n");
+            _s.Append(ink.Filled(patch)).Append(' ').Append(PdfSyntax.Figure(x)).Append(' ').Append(PdfSyntax.Figure(y))
+                .Append(' ').Append(PdfSyntax.Figure(side)).Append(' ').Append(PdfSyntax.Figure(side)).Append(" re f\n");
             x += side;
         }
     }

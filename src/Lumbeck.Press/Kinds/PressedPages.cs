@@ -78,9 +78,9 @@ internal sealed class PageWriting
     private readonly PressNote _note;
     private readonly FaceShelf _shelf;
     private readonly Action? _before;
-    private readonly InkText _ink;
-    private readonly PressImages _images;
-    private readonly PressSymbols _symbols;
+    private readonly ColorOperators _ink;
+    private readonly ImageXObjects _images;
+    private readonly FormXObjects _symbols;
     private readonly PlatePainter _painter;
     private readonly SortedDictionary<FaceId, EmbeddedFace> _faces = [];
     private readonly Dictionary<string, int> _contents = new(StringComparer.Ordinal);
@@ -127,11 +127,11 @@ internal sealed class PageWriting
             var (form, trim) = Form(number);
             var name = string.Create(CultureInfo.InvariantCulture, $"I{form}");
             names[name] = form;
-            s.Append("q ").Append(PdfText.Matrix(Affine.Move(-trim.Left, -trim.Top).Then(place))).Append(" cm /")
+            s.Append("q ").Append(PdfSyntax.Matrix(Affine.Move(-trim.Left, -trim.Top).Then(place))).Append(" cm /")
                 .Append(name).Append(" Do Q\n");
         }
-        return _pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 {PdfText.Figure(wide)} " +
-            $"{PdfText.Figure(high)}] " +
+        return _pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 {PdfSyntax.Figure(wide)} " +
+            $"{PdfSyntax.Figure(high)}] " +
             $"/Resources << /XObject << {string.Concat(names.Select(n => $"/{n.Key} {n.Value} 0 R "))}>> >> " +
                 $"/Contents {Content(s.ToString())} 0 R >>");
     }
@@ -179,7 +179,7 @@ internal sealed class PageWriting
         var t = page.Trim;
         var trim = new Bounds(page.Margin + t.X.Points, page.High - page.Margin - t.Bottom.Points,
             page.Margin + t.Right.Points, page.High - page.Margin - t.Y.Points);
-        var box = string.Join(' ', ((double[])[trim.Left, trim.Top, trim.Right, trim.Bottom]).Select(PdfText.Figure));
+        var box = string.Join(' ', ((double[])[trim.Left, trim.Top, trim.Right, trim.Bottom]).Select(PdfSyntax.Figure));
         var form = _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{box}] {Group(has)}/Resources {has.Number} 0 R",
             s => s.Write(Encoding.ASCII.GetBytes(content)));
         return _forms[number] = (form, trim);

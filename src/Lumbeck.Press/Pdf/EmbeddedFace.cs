@@ -38,15 +38,15 @@ internal sealed class EmbeddedFace(OpenFace face, string name, int number)
         var file = pdf.Stream(face.Cff ? "/Subtype /CIDFontType0C" : $"/Length1 {program.Length}",
             s => s.Write(program));
         var m = face.Metrics;
-        var box = string.Join(' ', face.Box.Select(v => PdfText.Figure(Math.Round(v * scale))));
+        var box = string.Join(' ', face.Box.Select(v => PdfSyntax.Figure(Math.Round(v * scale))));
         // Symbolic: glyphs are chosen by id, not through a standard encoding (9.8.2). Italic is bit 7.
         var flags = 4 | (face.Id.Italic ? 64 : 0);
         var descriptor = pdf.Object($"<< /Type /FontDescriptor /FontName /{tagged} /Flags {flags} /FontBBox [{box}] " +
-            $"/ItalicAngle {face.ItalicAngle} /Ascent {PdfText.Figure(Math.Round(m.Ascent * scale))} /Descent " +
-            $"{PdfText.Figure(-Math.Round(m.Descent * scale))} /CapHeight " +
-            $"{PdfText.Figure(Math.Round(m.CapHeight * scale))} /StemV {face.Id.Weight / 5} " +
+            $"/ItalicAngle {face.ItalicAngle} /Ascent {PdfSyntax.Figure(Math.Round(m.Ascent * scale))} /Descent " +
+            $"{PdfSyntax.Figure(-Math.Round(m.Descent * scale))} /CapHeight " +
+            $"{PdfSyntax.Figure(Math.Round(m.CapHeight * scale))} /StemV {face.Id.Weight / 5} " +
             $"/FontFile{(face.Cff ? 3 : 2)} {file} 0 R >>");
-        var widths = string.Join(' ', _letters.Keys.Select(g => $"{g} [{PdfText.Figure(face.Advance(g) * scale)}]"));
+        var widths = string.Join(' ', _letters.Keys.Select(g => $"{g} [{PdfSyntax.Figure(face.Advance(g) * scale)}]"));
         var descendant = pdf.Object($"<< /Type /Font /Subtype /CIDFontType{(face.Cff ? 0 : 2)} /BaseFont /{tagged} " +
             $"/CIDSystemInfo << /Registry (Adobe) /Ordering (Identity) /Supplement 0 >> /FontDescriptor {descriptor} " +
             $"0 R /DW 1000 /W [{widths}]{(face.Cff ? "" : " /CIDToGIDMap /Identity")} >>");
@@ -76,7 +76,7 @@ internal sealed class EmbeddedFace(OpenFace face, string name, int number)
         {
             s.Append(CultureInfo.InvariantCulture, $"{hundred.Length} beginbfchar\n");
             foreach (var (glyph, letters) in hundred)
-                s.Append(CultureInfo.InvariantCulture, $"<{glyph:X4}> <{PdfText.Utf16(letters)}>\n");
+                s.Append(CultureInfo.InvariantCulture, $"<{glyph:X4}> <{PdfSyntax.Utf16(letters)}>\n");
             s.Append("endbfchar\n");
         }
         return s.Append("endcmap\nCMapName currentdict /CMap defineresource pop\nend\nend\n").ToString();

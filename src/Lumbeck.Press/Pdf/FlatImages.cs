@@ -66,12 +66,12 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
     /// <summary>The four inks and some finishing inks as one colour space.</summary>
     private int Space(ImmutableArray<string> finishes)
     {
-        var names = string.Concat(finishes.Select(f => " /" + PdfText.Name(f)));
+        var names = string.Concat(finishes.Select(f => " /" + PdfSyntax.Name(f)));
         if (_spaces.TryGetValue(names, out var known)) return known;
         var shares = string.Concat(Enumerable.Repeat("0 1 ", 4 + finishes.Length));
         var tint = pdf.Stream($"/FunctionType 4 /Domain [{shares}] /Range [0 1 0 1 0 1 0 1]",
             s => s.Write(Encoding.ASCII.GetBytes(Shown(finishes))));
-        var plates = string.Concat(finishes.Select(f => $"/{PdfText.Name(f)} {PageResources.Plate(f)} "));
+        var plates = string.Concat(finishes.Select(f => $"/{PdfSyntax.Name(f)} {PageResources.Plate(f)} "));
         return _spaces[names] = pdf.Object($"[/DeviceN [/Cyan /Magenta /Yellow /Black{names}] /DeviceCMYK {tint} 0 R " +
             $"<< /Colorants << {plates}>> >>]");
     }
@@ -92,7 +92,7 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
                 if (share == 0) continue;
                 var all = left + i + 1;
                 s.Append(CultureInfo.InvariantCulture, $"{all} -1 roll dup 1 exch sub 2 index ")
-                    .Append(PdfText.Figure(share / 10_000.0))
+                    .Append(PdfSyntax.Figure(share / 10_000.0))
                     .Append(CultureInfo.InvariantCulture, $" mul mul add {all} 1 roll ");
             }
             s.Append("pop ");

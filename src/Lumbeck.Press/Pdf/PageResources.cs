@@ -8,7 +8,7 @@ internal interface IPageResources
     EmbeddedFace Face(FaceId id);
 
     /// <summary>
-    /// Marks that are mixed as one, with what they are mixed by (11.6.6): the piece's blend, or its opacity alone.
+    /// Marks that are mixed as one, with what they are mixed by (11.6.6): the drawn item's blend, or its opacity alone.
     /// </summary>
     string Mix(string marks, DrawnItem piece, bool plainly);
 
@@ -58,8 +58,8 @@ internal interface IPageResources
 /// <param name="symbols">What is repeated in it.</param>
 /// <param name="ink">How inks are written.</param>
 /// <param name="media">The page's whole, in its own points.</param>
-internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> faces, PressImages images,
-    PressSymbols symbols, InkText ink, Bounds media)
+internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> faces, ImageXObjects images,
+    FormXObjects symbols, ColorOperators ink, Bounds media)
     : IPageResources
 {
     /// <summary>States that knock out, and that overprint.</summary>
@@ -83,8 +83,8 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     {
         Mixes = true;
         var name = string.Create(CultureInfo.InvariantCulture, $"X{++_mixed}");
-        var box = $"[{PdfText.Figure(media.Left)} {PdfText.Figure(media.Top)} {PdfText.Figure(media.Right)} " +
-            $"{PdfText.Figure(media.Bottom)}]";
+        var box = $"[{PdfSyntax.Figure(media.Left)} {PdfSyntax.Figure(media.Top)} {PdfSyntax.Figure(media.Right)} " +
+            $"{PdfSyntax.Figure(media.Bottom)}]";
         // What multiplies or screens stands by itself until it is whole (11.4.5); what is laid plainly sees what lies
         // under it, so that it can overprint that.
         var alone = plainly ? "" : "/I true ";
@@ -92,8 +92,8 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
             $"/DeviceCMYK {alone}>> /Resources {_number} 0 R",
             s => s.Write(Encoding.ASCII.GetBytes(marks)));
         var blend = plainly ? Blend.Normal : piece.Blend;
-        _states.Append($" /{name}g << /Type /ExtGState /ca {PdfText.Figure(piece.Opacity)} /CA " +
-            $"{PdfText.Figure(piece.Opacity)} /BM /{blend} /AIS false >>");
+        _states.Append($" /{name}g << /Type /ExtGState /ca {PdfSyntax.Figure(piece.Opacity)} /CA " +
+            $"{PdfSyntax.Figure(piece.Opacity)} /BM /{blend} /AIS false >>");
         return name;
     }
 
@@ -120,11 +120,11 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         if (images.Of(mark.Picture, points, mark.Convert) is not { } picture) return null;
         var number = OnPlate(mark, picture);
         Mixes |= !mark.Picture.Opaque || images.Lets(picture);
-        var (across, down, tiles) = TileCell.Of(mark.Tiling);
+        var (across, down, tiles) = TilingPattern.Of(mark.Tiling);
         // A pattern's own space is the tile's unit square, y down; its matrix leads to the page (8.7.3.1).
         var content = string.Concat(tiles.Select(t => $"q {PdfPainter.Placed("I", t)}Q\n"));
         var matrix = string.Join(' ',
-            ((double[])[cell.A, cell.B, cell.C, cell.D, cell.E, cell.F]).Select(PdfText.Figure));
+            ((double[])[cell.A, cell.B, cell.C, cell.D, cell.E, cell.F]).Select(PdfSyntax.Figure));
         var name = string.Create(CultureInfo.InvariantCulture, $"T{_patterns.Count + 1}");
         _patterns[name] = pdf.Stream($"/Type /Pattern /PatternType 1 /PaintType 1 /TilingType 1 /BBox [0 0 {across} " +
             $"{down}] /XStep {across} /YStep {down} /Matrix [{matrix}] /Resources << /XObject << /I {number} 0 R >> >>",
@@ -136,7 +136,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     {
         var name = string.Create(CultureInfo.InvariantCulture, $"T{_patterns.Count + 1}");
         _patterns[name] = pdf.Object($"<< /Type /Pattern /PatternType 2 " +
-            $"{(shade.Transform == Affine.Identity ? "" : $"/Matrix [{PdfText.Matrix(shade.Transform)}] ")}/Shading " +
+            $"{(shade.Transform == Affine.Identity ? "" : $"/Matrix [{PdfSyntax.Matrix(shade.Transform)}] ")}/Shading " +
             $"{_shades[Shade(shade)]} 0 R >>");
         return name;
     }
@@ -155,13 +155,13 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
             s => s.Write(cover));
         var place = new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top).Then(toPage);
         var box = toPage.Of(b);
-        var corners = $"[{PdfText.Figure(box.Left)} {PdfText.Figure(box.Top)} {PdfText.Figure(box.Right)} " +
-            $"{PdfText.Figure(box.Bottom)}]";
+        var corners = $"[{PdfSyntax.Figure(box.Left)} {PdfSyntax.Figure(box.Top)} {PdfSyntax.Figure(box.Right)} " +
+            $"{PdfSyntax.Figure(box.Bottom)}]";
         var form = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {corners} /Group << /S /Transparency /CS " +
             $"/DeviceGray /I true >> /Resources << /XObject << /I {image} 0 R >> >>",
             s => s.Write(Encoding.ASCII.GetBytes(PdfPainter.Placed("I", place))));
         var name = string.Create(CultureInfo.InvariantCulture, $"Z{++_soft}");
-        _states.Append($" /{name} << /Type /ExtGState /BM /Multiply /ca {PdfText.Figure(mark.Strength)} /AIS false " +
+        _states.Append($" /{name} << /Type /ExtGState /BM /Multiply /ca {PdfSyntax.Figure(mark.Strength)} /AIS false " +
             $"/SMask << /Type /Mask /S /Luminosity /G {form} 0 R /BC [0] >> >>");
         return name;
     }
@@ -186,14 +186,14 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
             parts.Select(p =>
                 $"<< /FunctionType 2 /Domain [0 1] /N 1 /C0 {inks(p.First.Ink)} /C1 {inks(p.Second.Ink)} >>"));
         var function = pdf.Object($"<< /FunctionType 3 /Domain [0 1] /Functions [{functions}] /Bounds " +
-            $"[{string.Join(' ', parts.Skip(1).Select(p => PdfText.Figure(p.First.At)))}] /Encode " +
+            $"[{string.Join(' ', parts.Skip(1).Select(p => PdfSyntax.Figure(p.First.At)))}] /Encode " +
             $"[{string.Join(' ', parts.Select(_ => "0 1"))}] >>");
-        var (x0, y0, x1, y1) = (PdfText.Figure(shade.X0), PdfText.Figure(shade.Y0), PdfText.Figure(shade.X1),
-            PdfText.Figure(shade.Y1));
-        var (fx, fy) = shade.Focus is { } f ? (PdfText.Figure(f.X), PdfText.Figure(f.Y)) : (x0, y0);
+        var (x0, y0, x1, y1) = (PdfSyntax.Figure(shade.X0), PdfSyntax.Figure(shade.Y0), PdfSyntax.Figure(shade.X1),
+            PdfSyntax.Figure(shade.Y1));
+        var (fx, fy) = shade.Focus is { } f ? (PdfSyntax.Figure(f.X), PdfSyntax.Figure(f.Y)) : (x0, y0);
         var coords = shade.Round
             ? $"{fx} {fy} 0 {x0} {y0} " +
-                $"{PdfText.Figure(double.Hypot(shade.X1 - shade.X0, shade.Y1 - shade.Y0))}"
+                $"{PdfSyntax.Figure(double.Hypot(shade.X1 - shade.X0, shade.Y1 - shade.Y0))}"
             : $"{x0} {y0} {x1} {y1}";
         var name = string.Create(CultureInfo.InvariantCulture, $"S{_shades.Count + 1}");
         _shades[name] = pdf.Object($"<< /ShadingType {(shade.Round ? 3 : 2)} /ColorSpace {ink.Space} /Coords " +
@@ -256,8 +256,8 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     public static string Plate(string name)
     {
         var likeness = name == "All" ? Ink.Percent(100, 100, 100, 100) : Finishes.Likeness(name);
-        return $"[/Separation /{PdfText.Name(name)} /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] " +
-            $"/C1 [{PdfText.Inks(likeness)}] >>]";
+        return $"[/Separation /{PdfSyntax.Name(name)} /DeviceCMYK << /FunctionType 2 /Domain [0 1] /N 1 /C0 [0 0 0 0] " +
+            $"/C1 [{PdfSyntax.Inks(likeness)}] >>]";
     }
 
     /// <summary>Writes the dictionary under which page and groups find all of it.</summary>

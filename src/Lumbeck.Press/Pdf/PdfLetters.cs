@@ -13,7 +13,7 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
     ImmutableArray<PlacedGlyph>> read)
 {
     /// <param name="g">The run.</param>
-    /// <param name="toPage">Where its piece lies.</param>
+    /// <param name="toPage">Where its drawn item lies.</param>
     /// <param name="mode">0 filled, 3 not seen, 7 a clip (9.3.6).</param>
     public void Write(GlyphMark g, Affine toPage, int mode = 0)
     {
@@ -22,7 +22,7 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
         // Letters spaced so widely that they would be taken for words carry those themselves (14.9.4).
         var spelled = !g.RightToLeft && IsSpaced(g, face);
         if (spelled) Span(g.Text);
-        s.Append("BT /").Append(face.Name).Append(' ').Append(PdfText.Figure(g.Size))
+        s.Append("BT /").Append(face.Name).Append(' ').Append(PdfSyntax.Figure(g.Size))
             .Append(mode == 0 ? " Tf\n" : $" Tf {mode} Tr\n");
         for (var from = 0; from < glyphs.Length;)
         {
@@ -38,7 +38,7 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
     }
 
     private void Span(string letters) =>
-        s.Append("/Span << /ActualText ").Append(PdfText.String(letters)).Append(" >> BDC\n");
+        s.Append("/Span << /ActualText ").Append(PdfSyntax.String(letters)).Append(" >> BDC\n");
 
     /// <summary>
     /// Letters spaced so widely that readers would take every one for a word: from about a tenth of the size on they
@@ -60,9 +60,9 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
         var first = glyphs[from];
         var m = new Affine(1, 0, 0, -1, 0, 0).Then(Affine.Rotate(first.Turn))
             .Then(Affine.Move(g.X + first.X, g.Y + first.Y)).Then(toPage);
-        s.Append(PdfText.Figure(m.A)).Append(' ').Append(PdfText.Figure(m.B)).Append(' ').Append(PdfText.Figure(m.C))
-            .Append(' ').Append(PdfText.Figure(m.D)).Append(' ')
-            .Append(PdfText.Figure(m.E)).Append(' ').Append(PdfText.Figure(m.F)).Append(" Tm\n");
+        s.Append(PdfSyntax.Figure(m.A)).Append(' ').Append(PdfSyntax.Figure(m.B)).Append(' ').Append(PdfSyntax.Figure(m.C))
+            .Append(' ').Append(PdfSyntax.Figure(m.D)).Append(' ')
+            .Append(PdfSyntax.Figure(m.E)).Append(' ').Append(PdfSyntax.Figure(m.F)).Append(" Tm\n");
         var pen = first.X;
         var open = false;
         for (var i = from; i < to; i++)
@@ -78,7 +78,7 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
             var gap = Math.Round((glyph.X - pen) * 1000 / g.Size, 2);
             if (gap != 0)
             {
-                s.Append("> ").Append(PdfText.Figure(-gap)).Append(" <");
+                s.Append("> ").Append(PdfSyntax.Figure(-gap)).Append(" <");
                 pen += gap * g.Size / 1000;
             }
             s.Append(glyph.Id.ToString("X4", CultureInfo.InvariantCulture));

@@ -10,7 +10,7 @@ namespace Lumbeck.Press.Pdf;
 /// <param name="ink">How inks are written.</param>
 /// <param name="page">Where the sheet lies on its page: from its own points, y down, to the page's, y up.</param>
 /// <param name="shapes">The shape of a run of type, where type leaves as shapes; null where it stays type.</param>
-internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, Affine page,
+internal sealed class PdfPainter(Scene scene, IPageResources has, ColorOperators ink, Affine page,
     Func<GlyphMark, Outline>? shapes = null)
 {
     /// <summary>
@@ -41,7 +41,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                         _ => (IEnumerable<GlyphMark>)[],
                     }))
                 {
-                    var read = Readable.Of(g, before);
+                    var read = ReadingOrder.Of(g, before);
                     foreach (var glyph in read) has.Face(g.Face).Use(glyph);
                     if (read != g.Glyphs) _read[g] = read;
                     before = g;
@@ -62,8 +62,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             var overprinting = _overprinting;
             if (piece.Mixes) { Mixed(piece, toPage); continue; }
             if (piece.Clipped)
-                _s.Append("q ").Append(PdfText.Figure(page.E)).Append(' ').Append(PdfText.Figure(page.F - scene.Height))
-                    .Append(' ').Append(PdfText.Figure(scene.Width)).Append(' ').Append(PdfText.Figure(scene.Height))
+                _s.Append("q ").Append(PdfSyntax.Figure(page.E)).Append(' ').Append(PdfSyntax.Figure(page.F - scene.Height))
+                    .Append(' ').Append(PdfSyntax.Figure(scene.Width)).Append(' ').Append(PdfSyntax.Figure(scene.Height))
                     .Append(" re W n\n");
             foreach (var mark in piece.Marks) Mark(mark, toPage);
             if (piece.Clipped) { _s.Append("Q\n"); _fill = null; _overprinting = overprinting; }
@@ -84,7 +84,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     };
 
     /// <summary>
-    /// A piece that lets through what lies under it: its marks are laid down as one, so that they do not show through
+    /// A drawn item that lets through what lies under it: its marks are laid down as one, so that they do not show through
     /// each other. Finishing inks that multiply or screen
     /// are laid by themselves: a plate of their own has nothing to do with the process inks, and is never screened
     /// away.
@@ -177,7 +177,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
                 Overprint(l.Finish is not null && _finishesOverprint);
                 if (l.Finish is { } finish)
                     _s.Append('/').Append(has.Finish(finish.Name)).Append(" CS ")
-                        .Append(PdfText.Figure(finish.Tint / 10_000.0)).Append(" SCN ");
+                        .Append(PdfSyntax.Figure(finish.Tint / 10_000.0)).Append(" SCN ");
                 else _s.Append(ink.Lined(l.Ink)).Append(' ');
                 PdfPath.Line(_s, l, toPage);
                 break;
@@ -244,7 +244,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             return content;
         });
         foreach (var place in mark.Places)
-            _s.Append("q ").Append(PdfText.Matrix(place.Then(toPage))).Append(" cm /").Append(name).Append(" Do Q\n");
+            _s.Append("q ").Append(PdfSyntax.Matrix(place.Then(toPage))).Append(" cm /").Append(name).Append(" Do Q\n");
     }
 
     /// <summary>Most tiles that are drawn one by one.</summary>
@@ -252,7 +252,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
 
     private void Tiles(TilesMark tiled, Affine toPage)
     {
-        if (TileCell.Over(tiled, MostTiles) is { } few)
+        if (TilingPattern.Over(tiled, MostTiles) is { } few)
         {
             Clipped(tiled.Clip, toPage, false, () =>
             {
@@ -318,8 +318,8 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
             return;
         }
         _s.Append(part.Space is { } space
-            ? $"/{has.Space(space)} cs {PdfText.Inks(part.Ink)} " +
-                $"{PdfText.Figures([.. part.Tints.Select(t => t / 10_000.0)])} scn\n"
+            ? $"/{has.Space(space)} cs {PdfSyntax.Inks(part.Ink)} " +
+                $"{PdfSyntax.Figures([.. part.Tints.Select(t => t / 10_000.0)])} scn\n"
             : ink.Filled(part.Ink) + "\n");
         Shape(Outline.Rectangle(0, 0, 1, 1), place);
         _s.Append("f\n");
@@ -330,7 +330,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     /// <summary>A shading in the page's points, or in its own under a placing of those (8.7.4.5.1).</summary>
     private void Shading(Gradient shade)
     {
-        if (shade.Transform != Affine.Identity) _s.Append(PdfText.Matrix(shade.Transform)).Append(" cm ");
+        if (shade.Transform != Affine.Identity) _s.Append(PdfSyntax.Matrix(shade.Transform)).Append(" cm ");
         _s.Append('/').Append(has.Shade(shade)).Append(" sh\n");
     }
 
@@ -357,7 +357,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
     public static string Placed(string name, Affine place)
     {
         var m = new Affine(1, 0, 0, -1, 0, 1).Then(place);
-        return $"{string.Join(' ', ((double[])[m.A, m.B, m.C, m.D, m.E, m.F]).Select(PdfText.Figure))} cm /{name} Do\n";
+        return $"{string.Join(' ', ((double[])[m.A, m.B, m.C, m.D, m.E, m.F]).Select(PdfSyntax.Figure))} cm /{name} Do\n";
     }
 
     private void Fill(Mark mark, Ink own, bool overprint)
@@ -370,7 +370,7 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, InkText ink, A
 
     /// <summary>The colour that a mark is filled with: its inks, or a finishing ink's plate (8.6.8).</summary>
     private string Filled(Mark mark, Ink own) => mark.Finish is { } finish
-        ? $"/{has.Finish(finish.Name)} cs {PdfText.Figure(finish.Tint / 10_000.0)} scn\n"
+        ? $"/{has.Finish(finish.Name)} cs {PdfSyntax.Figure(finish.Tint / 10_000.0)} scn\n"
         : ink.Filled(own) + "\n";
 
     private void Overprint(bool on)

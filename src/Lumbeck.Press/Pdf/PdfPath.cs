@@ -13,7 +13,7 @@ internal static class PdfPath
         (double X, double Y) Next() => m.At(o.Points[p++], o.Points[p++]);
         void Put(params ReadOnlySpan<double> figures)
         {
-            foreach (var f in figures) s.Append(PdfText.Figure(f)).Append(' ');
+            foreach (var f in figures) s.Append(PdfSyntax.Figure(f)).Append(' ');
         }
         foreach (var stroke in o.Strokes)
             switch (stroke)
@@ -44,13 +44,14 @@ internal static class PdfPath
     public static void Line(StringBuilder s, LineMark l, Affine toPage)
     {
         var join = l.Join switch { LineJoin.Miter => 0, LineJoin.Round => 1, _ => 2 };
-        s.Append(PdfText.Figure(l.Width)).Append(" w ").Append(join).Append(" j");
-        if (l.Join == LineJoin.Miter) s.Append(' ').Append(PdfText.Figure(l.MiterLimit)).Append(" M");
+        s.Append(PdfSyntax.Figure(l.Width)).Append(" w ").Append(join).Append(" j");
+        if (l.Join == LineJoin.Miter) s.Append(' ').Append(PdfSyntax.Figure(l.MiterLimit)).Append(" M");
         if (l.Cap != LineCap.Butt) s.Append(l.Cap == LineCap.Round ? " 1 J" : " 2 J");
         s.Append('\n');
         var dashed = l.Dash.Length > 0;
         if (dashed)
-            s.Append('[').AppendJoin(' ', l.Dash.Select(PdfText.Figure)).Append("] ").Append(PdfText.Figure(l.DashFrom))
+            s.Append('[').AppendJoin(' ',
+                l.Dash.Select(PdfSyntax.Figure)).Append("] ").Append(PdfSyntax.Figure(l.DashFrom))
                 .Append(" d\n");
         Write(s, l.Shape, toPage);
         s.Append("S\n");

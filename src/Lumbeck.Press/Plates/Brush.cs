@@ -12,13 +12,13 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     /// <summary>Is told of each mark by its number once it is laid.</summary>
     public Action<int>? Laid { get; init; }
 
-    private Layer _on = null!;
+    private CompositeBuffer _on = null!;
     private Affine _place;
     private double _scale;
     private SKRectI _touched;
 
     /// <summary>Lays marks and gives the part that they touched.</summary>
-    public SKRectI On(Layer layer, Affine place, double scale, SKPath edge, IEnumerable<Mark> marks)
+    public SKRectI On(CompositeBuffer layer, Affine place, double scale, SKPath edge, IEnumerable<Mark> marks)
     {
         (_on, _place, _scale, _touched) = (layer, place, scale, SKRectI.Empty);
         LineMark? first = null;
@@ -242,7 +242,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
     private void Covered(RowOfInks make)
     {
         var t = mask.Touched;
-        Layer.Rows(t, row =>
+        CompositeBuffer.Rows(t, row =>
         {
             var (covers, inks) = (ArrayPool<byte>.Shared.Rent(t.Width), ArrayPool<uint>.Shared.Rent(t.Width));
             var cover = covers.AsSpan(0, t.Width);

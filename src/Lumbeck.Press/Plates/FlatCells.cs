@@ -2,8 +2,8 @@ namespace Lumbeck.Press.Plates;
 
 /// <summary>
 /// The cells of a page's grid in which parts of it show. A part is wanted only where it is seen: not where it covers
-/// nothing, nor where a later part or piece hides it,
-/// so that each place of a page is painted about once, however many see-through pieces lie over each other there.
+/// nothing, nor where a later part or drawn item hides it,
+/// so that each place of a page is painted about once, however many see-through drawn items lie over each other there.
 /// </summary>
 internal sealed class FlatCells
 {

@@ -1,10 +1,10 @@
 namespace Lumbeck.Press.Plates;
 
 /// <summary>
-/// What a sheet shows at one place in the order of its marks: all that lies there up to a mark of a piece, or up to the
+/// What a sheet shows at one place in the order of its marks: all that lies there up to a mark of a drawn item, or up to the
 /// whole of one.
 /// </summary>
-/// <param name="piece">The piece.</param>
+/// <param name="piece">The drawn item.</param>
 /// <param name="mark">The last mark of it, or <see cref="Painting.Whole"/>.</param>
 /// <param name="window">The part that is wanted, in points of the sheet, on whole points.</param>
 /// <param name="clip">The shape it is seen through, in points of the sheet; null for all of the window.</param>
@@ -24,7 +24,7 @@ internal sealed class FlatPart(int piece, int mark, Bounds window, Outline? clip
 /// A part of a sheet that was flattened: opaque pixels seen through a shape or through letters, which stay type.
 /// </summary>
 /// <param name="Part">What is shown.</param>
-/// <param name="Clip">The shape, in points of the piece; null for all of the part's window.</param>
+/// <param name="Clip">The shape, in points of the drawn item; null for all of the part's window.</param>
 internal sealed record FlatMark(FlatPart Part, Outline? Clip) : Mark
 {
     /// <summary>The letters it is seen through, in place of a shape.</summary>
@@ -96,7 +96,7 @@ internal static class Flattening
             or GrownMark { Picture.Opaque: false }
         || (finishes && mark.Finish is not null);
 
-    /// <summary>One mark of a piece, as pixels of what lies there up to it.</summary>
+    /// <summary>One mark of a drawn item, as pixels of what lies there up to it.</summary>
     private static FlatMark Flat(Scene scene, int at, int mark, double perInch)
     {
         var piece = scene.Items[at];
@@ -119,7 +119,7 @@ internal static class Flattening
         return new(part, clip) { Letters = own as GlyphMark };
     }
 
-    /// <summary>A piece that is mixed as one: with its own parts first, then with what lies under it.</summary>
+    /// <summary>A drawn item that is mixed as one: with its own parts first, then with what lies under it.</summary>
     private static DrawnItem Mixed(Scene scene, int at, double perInch)
     {
         var piece = scene.Items[at];
@@ -140,7 +140,7 @@ internal static class Flattening
     }
 
     /// <summary>
-    /// A piece over one plain ink: its own inks, mixed with that. Within a group each mark hides those under it, so
+    /// A drawn item over one plain ink: its own inks, mixed with that. Within a group each mark hides those under it, so
     /// every ink is mixed by itself;
     /// null where that is not so, since a mark overprints others of its own group.
     /// </summary>

@@ -19,7 +19,7 @@ public static class PlateLooking
     /// <param name="take">Its items.</param>
     /// <param name="condition">The house's.</param>
     /// <param name="perInch">Pixels an inch; as many as can be painted of a sheet too large for them.</param>
-    public static PlateLook Look(this PlatePainter painter, Scene scene, Take take, PressCondition condition,
+    public static PlateContext Look(this PlatePainter painter, Scene scene, Take take, PressCondition condition,
         double perInch)
     {
         var whole = new Bounds(0, 0, scene.Width, scene.Height);
@@ -38,8 +38,8 @@ public static class PlateLooking
         var plates = painter.Paint(scene, whole, perInch, new Painting { Letters = told });
         var table = ScreenTable.Of(condition.Profile);
         double luminance(uint inks) => Luminance(table, inks);
-        PlateLook look = null!;
-        look = new PlateLook(plates.Wide, plates.High, perInch, plates.Inks)
+        PlateContext look = null!;
+        look = new PlateContext(plates.Wide, plates.High, perInch, plates.Inks)
         {
             Letters = letters,
             Finishes = plates.Finishes,
@@ -51,7 +51,7 @@ public static class PlateLooking
     }
 
     /// <summary>What is read in a place, at press resolution.</summary>
-    private static IReadOnlyList<string> Read(PlatePainter painter, Scene scene, Box place, PlateLook look)
+    private static IReadOnlyList<string> Read(PlatePainter painter, Scene scene, Box place, PlateContext look)
     {
         if (look.PerInch >= Exact - 1) return CodeReading.Read(look, place);
         var plates = painter.Paint(scene, new(place.X.Points, place.Y.Points, place.Right.Points, place.Bottom.Points),

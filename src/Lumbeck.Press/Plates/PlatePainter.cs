@@ -18,7 +18,7 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
     private readonly PixelShelf _pixels = new(files, condition);
 
     /// <summary>
-    /// Paints a window of a scene: so many of its pieces, from the lowest, where that is said; finishing inks by their
+    /// Paints a window of a scene: so many of its drawn items, from the lowest, where that is said; finishing inks by their
     /// likeness besides where that is asked.
     /// </summary>
     /// <exception cref="ArgumentException">The window is empty, or has more pixels than can be painted.</exception>
@@ -43,7 +43,7 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
         using var mask = new Mask(wide, high);
         var toPixels = new Affine(k, 0, 0, k, -window.Left * k, -window.Top * k);
         using var edge = SkiaPath.Of(Outline.Rectangle(0, 0, scene.Width, scene.Height), toPixels);
-        var sheet = Layer.Sheet(plates);
+        var sheet = CompositeBuffer.Sheet(plates);
         for (var i = asked.From; i < Math.Min(asked.To, scene.Items.Length); i++)
         {
             var piece = scene.Items[i];
@@ -76,10 +76,10 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
 /// <summary>What of a scene is painted, and who is told of what meanwhile.</summary>
 internal sealed record Painting
 {
-    /// <summary>In place of a mark's number: all of a piece.</summary>
+    /// <summary>In place of a mark's number: all of a drawn item.</summary>
     public const int Whole = -1;
 
-    /// <summary>The first piece.</summary>
+    /// <summary>The first drawn item.</summary>
     public int From { get; init; }
     /// <summary>The one after the last.</summary>
     public int To { get; init; } = int.MaxValue;
@@ -88,11 +88,11 @@ internal sealed record Painting
     /// </summary>
     public bool Likeness { get; init; }
     /// <summary>
-    /// Is told of each run of type just before it is laid: its piece, the run, how it covers, and what lies there.
+    /// Is told of each run of type just before it is laid: its drawn item, the run, how it covers, and what lies there.
     /// </summary>
     public Action<DrawnItem, GlyphMark, Mask, Plates>? Letters { get; init; }
     /// <summary>
-    /// Places in the order of pieces and their marks at which <see cref="Reached"/> is told what lies there so far.
+    /// Places in the order of drawn items and their marks at which <see cref="Reached"/> is told what lies there so far.
     /// </summary>
     public IReadOnlySet<(int Piece, int Mark)>? Stops { get; init; }
     public Action<int, int, Plates>? Reached { get; init; }

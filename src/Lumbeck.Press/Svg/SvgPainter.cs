@@ -14,7 +14,7 @@ public interface IPictureLinks
 }
 
 /// <summary>
-/// A scene as SVG in points: one group a piece, flat, and every glyph outline once in the definitions.
+/// A scene as SVG in points: one group a drawn item, flat, and every glyph outline once in the definitions.
 /// The outlines and their places are those of the press file; nothing is left to a browser's own text.
 /// </summary>
 /// <param name="type">Faces.</param>
@@ -28,16 +28,16 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     private readonly ConditionalWeakTable<Outline, string> _paths = [];
     private static readonly System.Collections.Concurrent.ConcurrentDictionary<FaceId, string> Faces = new();
 
-    /// <summary>The id of a piece's group.</summary>
+    /// <summary>The id of a drawn item's group.</summary>
     public static string IdOf(string item) => "s-" + item;
 
     /// <summary>
-    /// One piece as a group with its own id; an empty piece is an empty group, so that it can be morphed later.
+    /// One drawn item as a group with its own id; an empty drawn item is an empty group, so that it can be morphed later.
     /// </summary>
     public string Piece(DrawnItem piece) => Piece(piece, linked);
 
     /// <summary>
-    /// One piece with, over it, what the plates have where it lies: a picture of all that is under it and itself. What
+    /// One drawn item with, over it, what the plates have where it lies: a picture of all that is under it and itself. What
     /// is carried by hand shows without it.
     /// </summary>
     public string Plated(DrawnItem piece, Bounds window, string picture)
@@ -55,7 +55,9 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
             .Append(SvgText.Escape(picture)).Append("\"/></g>").ToString();
     }
 
-    /// <summary>One piece with its marks at an address of their own, over a window in the piece's own points.</summary>
+    /// <summary>
+    /// One drawn item with its marks at an address of their own, over a window in the drawn item's own points.
+    /// </summary>
     public static string Elsewhere(DrawnItem piece, Bounds window, string address) =>
         Opened(piece).Append("<image preserveAspectRatio=\"none\" x=\"").Figure(window.Left, 3)
             .Append("\" y=\"").Figure(window.Top, 3).Append("\" width=\"").Figure(window.Right - window.Left, 3)
@@ -87,7 +89,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
     }
 
     /// <summary>
-    /// How pieces blend, for style sheets: browsers do it in screen colours, which comes near to the press but is not
+    /// How drawn items blend, for style sheets: browsers do it in screen colours, which comes near to the press but is not
     /// it.
     /// </summary>
     public const string Mixing = ".mix-multiply{mix-blend-mode:multiply}.mix-screen{mix-blend-mode:screen}";
@@ -161,7 +163,7 @@ public sealed class SvgPainter(IType type, IScreenColour colour, IPictureLinks? 
 
     private static void Tiles(StringBuilder s, TilesMark mark, string item, int n, IPictureLinks pictures)
     {
-        var (across, down, tiles) = Pdf.TileCell.Of(mark.Tiling);
+        var (across, down, tiles) = Pdf.TilingPattern.Of(mark.Tiling);
         s.Append("<pattern id=\"tiles-").Append(item).Append('-').Append(n)
             .Append("\" patternUnits=\"userSpaceOnUse\" width=\"").Append(across).Append("\" height=\"").Append(down)
             .Append("\" patternTransform=\"").Matrix(mark.PatternMatrix).Append("\">");

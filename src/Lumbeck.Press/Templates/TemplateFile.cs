@@ -27,7 +27,7 @@ public static class TemplateFile
                 ? f
                 : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture),
                     pdf.Reserve());
-        var ink = new InkText(null);
+        var ink = new ColorOperators(null);
         var has = new PageResources(pdf, Face, new(pdf, new(), null), new(pdf), ink,
             new(0, 0, scene.Width, scene.Height));
         var content = $"/OC /Zones BDC\n{new PdfPainter(scene, has, ink, PdfPainter.OnPage(scene)).Paint()}EMC\n";
@@ -38,8 +38,8 @@ public static class TemplateFile
             "<< /Type /OCG /Name (Zones, not printed) /Intent [/View /Design] /Usage << /View << /ViewState /ON >> " +
                 "/Print << /PrintState /OFF >> /Export << /ExportState /OFF >> >> >>");
         var page = pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox " +
-            $"{PdfText.Rectangle(scene.Surface.Whole, h)} /BleedBox {PdfText.Rectangle(scene.Surface.Whole, h)} " +
-            $"/TrimBox {PdfText.Rectangle(scene.Surface.Trim, h)} /Resources " +
+            $"{PdfSyntax.Rectangle(scene.Surface.Whole, h)} /BleedBox {PdfSyntax.Rectangle(scene.Surface.Whole, h)} " +
+            $"/TrimBox {PdfSyntax.Rectangle(scene.Surface.Trim, h)} /Resources " +
             $"{has.Write(used, $"/Properties << /Zones {layer} 0 R >> ")} 0 R /Contents {stream} 0 R >>");
         foreach (var face in faces.Values) face.Write(pdf);
         pdf.Object(tree, $"<< /Type /Pages /Count 1 /Kids [{page} 0 R] >>");
@@ -47,8 +47,8 @@ public static class TemplateFile
             .Select(e => $"<< /Event /{e} /Category [/{e}] /OCGs [{layer} 0 R] >> "));
         var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R /OCProperties << /OCGs [{layer} 0 R] /D << " +
             $"/Name (Zones) /BaseState /ON /ON [{layer} 0 R] /Order [{layer} 0 R] /AS [{uses}] >> >> >>");
-        var info = pdf.Object($"<< /Title {PdfText.String(note.Title)} /Subject {PdfText.String(note.Subject)} " +
-            $"/Producer (Lumbeck) /CreationDate {PdfText.Date(note.At)} /ModDate {PdfText.Date(note.At)} >>");
+        var info = pdf.Object($"<< /Title {PdfSyntax.String(note.Title)} /Subject {PdfSyntax.String(note.Subject)} " +
+            $"/Producer (Lumbeck) /CreationDate {PdfSyntax.Date(note.At)} /ModDate {PdfSyntax.Date(note.At)} >>");
         pdf.Finish(catalog, info);
     }
 

@@ -92,11 +92,11 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : Job
     public string Now { get; private set; } = "";
 
     /// <summary>What was decided of the last file of this kind.</summary>
-    public Press.Elsewhere.MendChoices Decided(bool inside) => Desk.Pressing.Decided(On, inside);
+    public Press.Import.MendChoices Decided(bool inside) => Desk.Pressing.Decided(On, inside);
 
     public override async Task<IActionResult> OnGetAsync(string slug, string? item, string? sheet)
     {
-        Now = Desk.Pressing.Works.Now();
+        Now = Desk.Pressing.Queue.Now();
         var result = await base.OnGetAsync(slug, item, sheet);
         if (result is NotFoundResult) return result;
         var t = On.Job.Ticket;
@@ -196,7 +196,7 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : Job
     /// <summary>The sheet that a mended cover lies on, and the room for marks about it in points; null for an inside.</summary>
     public static (Surface Sheet, double Room)? Over(OnBench on, Store.MendedRow row) =>
         !row.Inside && on.Composed.Sheets is [{ Sheet: var sheet }]
-            ? (sheet, Press.Elsewhere.PageSeen.Room(sheet, on.Job.Ticket.House)) : null;
+            ? (sheet, Press.Import.PageSeen.Room(sheet, on.Job.Ticket.House)) : null;
 
     /// <summary>One page of a mended file, before and after.</summary>
     public IActionResult OnGetLook(string slug, string? id, int n)

@@ -1,4 +1,4 @@
-using Lumbeck.Press.Elsewhere;
+using Lumbeck.Press.Import;
 
 namespace Lumbeck.Web.Screens;
 

@@ -142,7 +142,7 @@ public enum Beside { Inside, InsidePages, InsideTrim, NoInside, Rules }
 /// <summary>An item that was looked at since the sheet changed, or all of them.</summary>
 public sealed record LookAt(string? Item = null) : Ask
 {
-    public override Edit Make(Asking at) => new Looked(Item);
+    public override Edit Make(Asking at) => new MarkReviewed(Item);
 }
 
 /// <summary>Begins a take of the shown wrap; named by number where no name is given.</summary>

@@ -18,7 +18,8 @@ public sealed class UnicodeTests
             if (line.Length == 0 || line[0] == '#') continue;
             lines++;
             var field = line.Split(';');
-            var (levels, level) = BidiAlgorithm.Resolve(Points(field[0]), field[1] switch { "0" => 0, "1" => 1, _ => null });
+            var (levels, level) = BidiAlgorithm.Resolve(Points(field[0]), field[1] switch { "0" => 0, "1" => 1,
+                _ => null });
             var wanted = field[3].Split(' ');
             if (level != int.Parse(field[2], CultureInfo.InvariantCulture)
                 || wanted.Where((w, i) => w != "x" && w != levels[i].ToString(CultureInfo.InvariantCulture)).Any())
@@ -41,7 +42,7 @@ public sealed class UnicodeTests
             var points = Points(string.Join(' ', marks.Where(m => m is not ("×" or "÷"))));
             // Between each two characters stands whether a line may break there.
             var wanted = marks.Where(m => m is "×" or "÷").Skip(1).SkipLast(1).Select(m => m == "÷").ToList();
-            if (!LineBreaks.Of(points).Skip(1).Select(b => b != LineBreaks.At.None).SequenceEqual(wanted))
+            if (!LineBreakAlgorithm.Of(points).Skip(1).Select(b => b != LineBreakAlgorithm.At.None).SequenceEqual(wanted))
                 wrong.Add(line);
         }
         lines.ShouldBeGreaterThan(7_000);
@@ -69,10 +70,11 @@ public sealed class UnicodeTests
     [InlineData("ja", "\"はい\"", "「はい」")]
     public void What_is_typed_is_set_as_the_language_sets_it(string language, string typed, string set)
     {
-        Typing.Proper(typed, 0, typed.Length, language).ShouldBe(set);
+        SmartPunctuation.Proper(typed, 0, typed.Length, language).ShouldBe(set);
         // Key by key comes to the same.
         var text = "";
-        foreach (var c in typed) { var at = text.Length; text = Typing.Proper(text + c, at, at + 1, language); }
+        foreach (var c in typed) { var at = text.Length; text = SmartPunctuation.Proper(text + c, at, at + 1,
+            language); }
         // A digit that follows is not there yet when its apostrophe is typed.
         text.Replace("‘90", "’90", StringComparison.Ordinal).ShouldBe(set);
     }

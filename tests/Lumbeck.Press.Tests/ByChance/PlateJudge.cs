@@ -74,7 +74,8 @@ public static class PlateJudge
     /// <summary>Letters under so many points are fine.</summary>
     private const double FineMost = 5;
 
-    private static bool[] Where(Scene scene, int wide, int high, Func<DrawnItem, bool> which, Func<DrawnItem, Bounds> at)
+    private static bool[] Where(Scene scene, int wide, int high, Func<DrawnItem, bool> which, Func<DrawnItem,
+        Bounds> at)
     {
         var there = new bool[wide * high];
         var k = PerInch / 72.0;

@@ -25,7 +25,8 @@ public static class Companions
     /// <summary>The plain one: stripes, dots, checks or a weave, as the seed has it, in the same inks.</summary>
     public static Pattern PlainOf(Pattern paper)
     {
-        Pattern[] plain = [.. PatternShelf.Kinds.Where(k => k is Stripes or Dots or Gingham or Weave && k.Kind != paper.Kind)];
+        Pattern[] plain = [.. PatternShelf.Kinds.Where(k => k is Stripes or Dots or Gingham or Weave
+            && k.Kind != paper.Kind)];
         var kind = plain[(int)(paper.Seed.Next(2).Value % (ulong)plain.Length)];
         return kind with
         {

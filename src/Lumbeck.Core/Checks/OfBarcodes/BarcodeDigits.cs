@@ -7,7 +7,7 @@ public sealed class BarcodeDigits : Rule
     public override string Proves => "the barcode’s number is right";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {

@@ -16,7 +16,7 @@ public sealed class BarcodeInk : PlateRule
     public override string Proves => "bars are dark on a light ground";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
         foreach (var (item, piece) in look.Drawn())
         {
@@ -51,7 +51,7 @@ public sealed class BarcodeInk : PlateRule
     }
 
     /// <summary>How much red light comes back from each pixel, the least first.</summary>
-    private static List<double> Red(PlateLook plates, Box place)
+    private static List<double> Red(PlateContext plates, Box place)
     {
         var (left, top, right, bottom) = plates.Pixels(place);
         var step = Math.Max(1, (right - left) * (bottom - top) / 20_000);

@@ -8,7 +8,7 @@ public sealed class BarcodePrice : Rule
     public override string Id => "barcode.price";
     public override string Proves => "prices agree wherever they stand";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         var t = look.Job.Ticket;
         var told = t.Price is { } p ? Ean5.Of(p) : null;

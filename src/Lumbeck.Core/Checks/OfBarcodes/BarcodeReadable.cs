@@ -9,7 +9,7 @@ public sealed class BarcodeReadable : PlateRule
     public override string Proves => "a reader reads the barcode off the finished sheet";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
         foreach (var (item, piece) in look.Drawn())
         {

@@ -6,7 +6,7 @@ public sealed class BarcodeRoom : Rule
     public override string Id => "barcode.room";
     public override string Proves => "the barcode lies free in its room";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         var drawn = look.Drawn().ToList();
         for (var n = 0; n < drawn.Count; n++)

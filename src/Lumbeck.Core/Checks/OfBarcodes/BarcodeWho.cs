@@ -6,7 +6,7 @@ public sealed class BarcodeWho : Rule
     public override string Id => "barcode.who";
     public override string Proves => "it is settled who adds the barcode";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         // A case under a jacket stays bare, and a front alone has no back.
         if (look.On.Wrap > 0 || look.Sheet.Panel(Part.Back) is null

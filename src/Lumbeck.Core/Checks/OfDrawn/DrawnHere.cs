@@ -3,7 +3,7 @@ namespace Lumbeck.Core.Checks.OfDrawn;
 /// <summary>A drawing on a sheet: on the ground, in a shape, or a thing of its own.</summary>
 /// <param name="Art">What is drawn.</param>
 /// <param name="Item">The item; null for the ground.</param>
-/// <param name="Piece">Its piece.</param>
+/// <param name="Piece">Its drawn item.</param>
 /// <param name="Under">What it lies on: its shape's own paint, or the ground's.</param>
 internal sealed record DrawnHere(Sketch Art, Item? Item, DrawnItem Piece, Paint? Under)
 {

@@ -23,7 +23,7 @@ public sealed class PaperBeats : Rule
     public override string Proves => "fine lines of papers don't beat with the screen";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var drawn in DrawnHere.On(look))
         {
@@ -130,7 +130,8 @@ public sealed class PaperBeats : Rule
         var (i, x, y) = (0, 0.0, 0.0);
         foreach (var stroke in shape.Strokes)
         {
-            var take = stroke switch { PathVerb.Move or PathVerb.Line => 2, PathVerb.Quad => 4, PathVerb.Cubic => 6, _ => 0 };
+            var take = stroke switch { PathVerb.Move or PathVerb.Line => 2, PathVerb.Quad => 4, PathVerb.Cubic => 6,
+                _ => 0 };
             if (take == 0) continue;
             var (tx, ty) = (shape.Points[i + take - 2], shape.Points[i + take - 1]);
             if (stroke != PathVerb.Move)

@@ -16,7 +16,7 @@ public sealed class InkBlack : Rule
     public override string Proves => "blacks are mixed for what they paint";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
             if (item is TextItem text && IsRichAndSmall(text, look.Job.Swatches))
@@ -33,7 +33,7 @@ public sealed class InkBlack : Rule
     }
 
     /// <summary>
-    /// Whether a piece is filled with black alone over so much of the sheet that it would print fuller as a rich one.
+    /// Whether a drawn item is filled with black alone over so much of the sheet that it would print fuller as a rich one.
     /// </summary>
     public static bool IsPlainAndLarge(DrawnItem piece) =>
         piece.Marks.OfType<FillMark>()

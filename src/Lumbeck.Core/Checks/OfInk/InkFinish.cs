@@ -6,7 +6,7 @@ public sealed class InkFinish : Rule
     public override string Id => "ink.finish";
     public override string Proves => "finishing inks are ones the house offers";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
             foreach (var name in piece.Marks.Select(m => m.Finish?.Name).OfType<string>()

@@ -9,7 +9,7 @@ public sealed class InkOverprint : Rule
     public override string Id => "ink.overprint";
     public override string Proves => "what overprints and what knocks out is right";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {

@@ -20,7 +20,7 @@ public sealed class InkSteps : Rule
     public override string Proves => "gradients run without bands";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         if (look.Take.Ground.Paint is GradientPaint && Worst(look.Scene.Items[0].Marks) is { } apart)
             yield return Of(look, apart, null, look.Scene.Items[0]);

@@ -13,7 +13,7 @@ public sealed class InkTotal : PlateRule
     public override string Id => "ink.total";
     public override string Proves => "no spot has more ink than dries";
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
         var limit = (double)look.House.InkLimit;
         foreach (var (place, most) in Spots(plates, limit).Take(MostSpots))
@@ -30,7 +30,7 @@ public sealed class InkTotal : PlateRule
     }
 
     /// <summary>Places over a limit of percent, the largest first, each with the most ink on it.</summary>
-    public static IEnumerable<(Box Place, double Most)> Spots(PlateLook plates, double limit)
+    public static IEnumerable<(Box Place, double Most)> Spots(PlateContext plates, double limit)
     {
         var size = Math.Max(1, (int)Math.Round(CellMm / 25.4 * plates.PerInch));
         var (across, down) = ((plates.Wide + size - 1) / size, (plates.High + size - 1) / size);

@@ -6,7 +6,7 @@ public sealed class PictureColour : Rule
     public override string Id => "picture.colour";
     public override string Proves => "pictures’ inks are mixed for this press";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
             if (item is PictureItem

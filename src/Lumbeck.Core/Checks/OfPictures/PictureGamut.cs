@@ -9,7 +9,7 @@ public sealed class PictureGamut : PlateRule
     public override string Id => "picture.gamut";
     public override string Proves => "pictures keep their colours in print";
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, piece) in look.Drawn())

@@ -10,7 +10,7 @@ public sealed class PictureLicence : Rule
     public override string Proves => "pictures may be used on a cover";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, picture) in look.PicturesShown())

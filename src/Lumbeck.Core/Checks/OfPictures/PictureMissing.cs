@@ -9,7 +9,7 @@ public sealed class PictureMissing : Rule
     public override string Proves => "every picture is here and whole";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, picture) in look.PicturesShown())

@@ -6,7 +6,7 @@ public sealed class PictureResolution : Rule
     public override string Id => "picture.resolution";
     public override string Proves => "pictures have the pixels they need";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {

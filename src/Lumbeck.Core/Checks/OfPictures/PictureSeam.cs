@@ -10,7 +10,7 @@ public sealed class PictureSeam : PlateRule
     public override string Proves => "tiles go on in one another";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, piece) in look.Drawn())

@@ -7,7 +7,7 @@ public sealed class FaceEmbed : Rule
     public override string Proves => "faces may go into the file";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         if (look.Kept is not { } kept) yield break;
         var told = new HashSet<FaceId>();

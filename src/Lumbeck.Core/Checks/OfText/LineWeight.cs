@@ -6,7 +6,7 @@ public sealed class LineWeight : Rule
     public override string Id => "line.weight";
     public override string Proves => "lines are heavy enough to print";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {

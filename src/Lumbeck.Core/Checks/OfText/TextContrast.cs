@@ -14,7 +14,7 @@ public sealed class TextContrast : PlateRule
     public override string Proves => "words stand out from what lies behind them";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
         foreach (var (item, piece) in look.Drawn())
         {
@@ -37,7 +37,7 @@ public sealed class TextContrast : PlateRule
             else if (text.Role == TextRole.Title && item.Hold.Panel == Part.Front
                 && plates.InShops.TryGetValue(item.Id, out var small) && small.Count > 8)
             {
-                var seen = small.Select(p => PlateLook.Contrast(p.With, p.Without)).Order()
+                var seen = small.Select(p => PlateContext.Contrast(p.With, p.Without)).Order()
                     .ElementAt((int)(small.Count * 0.9));
                 if (seen < EnoughLarge)
                     yield return Found(look, Severity.Caution, $"{Said(seen)} at 160 pixels",
@@ -49,11 +49,11 @@ public sealed class TextContrast : PlateRule
     }
 
     /// <summary>The contrast that all but a small share of a run's letters have.</summary>
-    private static double? Least(Behind run, TextItem text, PlateLook plates)
+    private static double? Least(Behind run, TextItem text, PlateContext plates)
     {
         if (run.Under.Count == 0) return null;
         var contrasts = run.Under.Select(under =>
-            PlateLook.Contrast(plates.Luminance(Over(run, text, under)), plates.Luminance(under)))
+            PlateContext.Contrast(plates.Luminance(Over(run, text, under)), plates.Luminance(under)))
             .Order().ToList();
         return contrasts[(int)(contrasts.Count * Spared)];
     }

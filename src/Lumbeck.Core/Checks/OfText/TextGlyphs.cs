@@ -7,7 +7,7 @@ public sealed class TextGlyphs : Rule
     public override string Proves => "every character can be drawn";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var item in look.Take.Items.OfType<TextItem>().Where(t => !t.Hidden))
             if (look.Scene.Item(item.Id) is { Setting.Instead: { IsEmpty: false } instead } piece)

@@ -9,7 +9,7 @@ public sealed class TextInks : Rule
     public override string Proves => "small words are in few inks";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {

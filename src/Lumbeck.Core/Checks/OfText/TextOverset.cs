@@ -7,7 +7,7 @@ public sealed class TextOverset : Rule
     public override string Proves => "all words fit their boxes";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var item in look.Take.Items.OfType<TextItem>().Where(t => !t.Hidden))
             if (look.Scene.Item(item.Id) is { Setting.Overset: { } words } piece)

@@ -9,7 +9,7 @@ public sealed class TextPlaceholder : Rule
     public override string Proves => "title and author stand on the front";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         var texts = look.Here().OfType<TextItem>().Where(t => !t.Hidden).ToList();
         foreach (var item in texts)

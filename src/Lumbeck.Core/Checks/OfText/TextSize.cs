@@ -9,7 +9,7 @@ public sealed class TextSize : Rule
     public override string Id => "text.size";
     public override string Proves => "type is large enough to print";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {

@@ -9,7 +9,7 @@ public sealed class TextTicket : Rule
     public override string Proves => "the cover says what the ticket says";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {

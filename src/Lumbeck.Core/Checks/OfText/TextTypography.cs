@@ -10,7 +10,7 @@ public sealed class TextTypography : Rule
     public override string Proves => "words are set as a typesetter would";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var (item, piece) in look.Drawn())
         {
@@ -22,7 +22,8 @@ public sealed class TextTypography : Rule
                 yield return note("typewriter quotes", "the language’s own",
                     "Straight quotes are a typewriter’s; books have curved ones.",
                     "Let them be set as the language has them.",
-                    new SetWords(item.Id, Typing.Proper(text.Words, 0, text.Words.Length, look.Job.Ticket.Language)));
+                    new SetWords(item.Id, SmartPunctuation.Proper(text.Words, 0, text.Words.Length,
+                        look.Job.Ticket.Language)));
             if (text.Words.Contains("  ", StringComparison.Ordinal))
                 yield return note("two spaces side by side", "one", "Two spaces show as a hole in the line.",
                     "Leave one.", new SetWords(item.Id, Single(text.Words)));

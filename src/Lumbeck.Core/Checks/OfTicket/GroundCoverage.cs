@@ -9,7 +9,7 @@ public sealed class GroundCoverage : Rule
     public override string Proves => "the ground covers the whole sheet";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         var bare = Coverage.Bare(look.Take, look.Sheet, look.Sheet.Whole);
         if (bare.Count == 0) yield break;

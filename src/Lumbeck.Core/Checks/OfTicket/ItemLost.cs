@@ -12,7 +12,7 @@ public sealed class ItemLost : Rule
     public override string Proves => "every item lies on the sheet";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var item in look.Take.Items)
         {

@@ -11,7 +11,7 @@ public sealed class PressSize : Rule
     public override string Id => "press.size";
     public override string Proves => "the file is within the house’s limit";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         var bytes = look.Scene.Items.SelectMany(p => p.Marks.OfType<PictureMark>().Select(m => Pixels(m, look.House)))
             .Sum() * BytesAPixel;

@@ -6,7 +6,7 @@ public sealed class PressTransparency : Rule
     public override string Id => "press.transparency";
     public override string Proves => "nothing has to be flattened";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         if (look.House.Kinds.FirstOrDefault() is not { KeepsTransparency: false } kind) yield break;
         foreach (var (item, piece) in look.Drawn())

@@ -10,7 +10,7 @@ public sealed class TicketInside : Rule
     public override string Proves => "the inside’s pages are the ticket’s";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         var t = look.Job.Ticket;
         // A file that runs stand in place of is put by.

@@ -9,7 +9,7 @@ public sealed class TicketPages : Rule
     public override bool OfTicket => true;
     public override string Proves => "the page count can be bound";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         var (house, paper, spine) = (look.House, look.Job.Ticket.Paper, look.Geometry.Spine);
         var (least, most) = (look.Geometry.FewestPages, look.Geometry.MostPages);

@@ -10,7 +10,7 @@ public sealed class TicketSpinePinned : Rule
     public override string Proves => "a pinned spine is near the computed one";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         if (look.Geometry.Spine is not { Pinned: { } pinned, Computed: var computed }
             || Length.Abs(pinned - computed) <= Most)

@@ -10,7 +10,7 @@ public sealed class TicketTrim : Rule
     private static bool Near(Size a, Size b) =>
         Length.Abs(a.Width - b.Width) <= House.AtLimit && Length.Abs(a.Height - b.Height) <= House.AtLimit;
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         var (house, trim) = (look.House, look.Job.Ticket.Trim);
         var turned = new Size(trim.Height, trim.Width);

@@ -27,7 +27,7 @@ public sealed class BleedBare : PlateRule
     public override string Proves => "art runs out past every cut";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateLook plates)
+    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
         var (trim, whole) = (look.Sheet.Trim, look.Sheet.Whole);
         // A ground that leaves the sheet bare is told by its own rule.
@@ -63,7 +63,7 @@ public sealed class BleedBare : PlateRule
     }
 
     /// <summary>What is laid along a strip, pixel by pixel: the most or the least across it.</summary>
-    private static List<double> Laid(PlateLook plates, Box strip, bool upright, bool most)
+    private static List<double> Laid(PlateContext plates, Box strip, bool upright, bool most)
     {
         var (left, top, right, bottom) = plates.Pixels(strip);
         (right, bottom) = (Math.Clamp(right, left + 1, plates.Wide), Math.Clamp(bottom, top + 1, plates.High));

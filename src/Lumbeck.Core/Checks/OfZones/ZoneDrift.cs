@@ -9,7 +9,7 @@ public sealed class ZoneDrift : Rule
     public override string Id => "zone.drift";
     public override string Proves => "knife and folds may wander";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         foreach (var harm in Drift.Harms(look.On, look.Scene, look.Take, look.House))
         {

@@ -6,7 +6,7 @@ public sealed class ZoneEdge : Rule
     public override string Id => "zone.edge";
     public override string Proves => "no border runs too near a cut or fold";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         var limit = look.House.EdgeRule;
         var trim = look.Sheet.Trim;

@@ -8,7 +8,7 @@ public sealed class ZoneFold : Rule
     public override string Id => "zone.fold";
     public override string Proves => "words and barcode keep clear of folds";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         var limit = look.House.FoldSafe;
         foreach (var (item, piece) in look.Drawn())
@@ -17,7 +17,8 @@ public sealed class ZoneFold : Rule
             var ink = piece.Inked.ToBox();
             var kind = item.Kind.ToLower(CultureInfo.InvariantCulture);
             var across =
-                look.Sheet.Folds.FirstOrDefault(f => ink.X < f - CheckContext.Tolerance && ink.Right > f + CheckContext.Tolerance,
+                look.Sheet.Folds.FirstOrDefault(f => ink.X < f - CheckContext.Tolerance
+                    && ink.Right > f + CheckContext.Tolerance,
                 Length.Zero);
             if (!across.IsZero)
             {
@@ -60,7 +61,8 @@ public sealed class ZoneFold : Rule
         }
         else
             foreach (var fold in look.Sheet.Folds)
-                sides.Add((ink.X >= fold - CheckContext.Tolerance ? ink.X - fold : fold - ink.Right, look.House.FoldSafe));
+                sides.Add((ink.X >= fold - CheckContext.Tolerance ? ink.X - fold : fold - ink.Right,
+                    look.House.FoldSafe));
         return sides.Count == 0 ? null : sides.MinBy(s => s.Gap - s.Limit);
     }
 

@@ -6,7 +6,7 @@ public sealed class ZoneSpine : Rule
     public override string Id => "zone.spine";
     public override string Proves => "spine words lie in their safe band";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         if (look.Sheet.Panel(Part.Spine) is not { } spine) yield break;
         var whyNot = SpineText.WhyNot(look.House, look.Geometry.Spine.Pages, spine.Face.Width, look.Unit);

@@ -6,7 +6,7 @@ public sealed class ZoneTrim : Rule
     public override string Id => "zone.trim";
     public override string Proves => "words and barcode keep clear of the knife";
 
-    public override IEnumerable<Finding> Find(CheckContext look)
+    public override IEnumerable<Finding> Check(CheckContext look)
     {
         var limit = look.House.TrimSafe;
         var safe = look.Sheet.Safe;

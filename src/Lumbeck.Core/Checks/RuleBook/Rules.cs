@@ -29,11 +29,11 @@ public static class Rules
     /// <summary>What can be found on all sheets of a job without its plates, stops first.</summary>
     public static ImmutableArray<Finding> Check(IEnumerable<CheckContext> sheets) =>
         [.. sheets.SelectMany(look =>
-            All.Where(r => r is not PlateRule && (!r.OfTicket || look.On.Number == 0)).SelectMany(r => r.Find(look)))
+            All.Where(r => r is not PlateRule && (!r.OfTicket || look.On.Number == 0)).SelectMany(r => r.Check(look)))
             .OrderBy(f => f.Severity)];
 
     /// <summary>What the plates of one sheet show.</summary>
-    public static ImmutableArray<Finding> Check(CheckContext look, PlateLook plates) =>
+    public static ImmutableArray<Finding> Check(CheckContext look, PlateContext plates) =>
         [.. All.OfType<PlateRule>().SelectMany(r => r.Find(look, plates))];
 
     /// <summary>Findings of both kinds as they are listed.</summary>

@@ -1,6 +1,6 @@
 namespace Lumbeck.Core.Drawing.Marked;
 
-/// <summary>One stroke of drawing, in points within its piece.</summary>
+/// <summary>One stroke of drawing, in points within its drawn item.</summary>
 public abstract record Mark
 {
     /// <summary>
@@ -31,7 +31,7 @@ public sealed record GradientMark(Outline Shape, Gradient Gradient) : Mark
 public sealed record Gradient(bool Round, double X0, double Y0, double X1, double Y1,
     ImmutableArray<(double At, Ink Ink)> Stops)
 {
-    /// <summary>From the run's own points to its piece's, where it is stretched or leans.</summary>
+    /// <summary>From the run's own points to its drawn item's, where it is stretched or leans.</summary>
     public Affine Transform { get; init; } = Affine.Identity;
 
     /// <summary>
@@ -135,12 +135,12 @@ public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, Imm
     string Text, Ink Ink, bool Overprint)
     : Mark
 {
-    /// <summary>A run of inks over its letters, in points of its piece, in place of <see cref="Ink"/>.</summary>
+    /// <summary>A run of inks over its letters, in points of its drawn item, in place of <see cref="Ink"/>.</summary>
     public Gradient? Gradient { get; init; }
     /// <summary>Which way its words are read.</summary>
     public bool RightToLeft { get; init; }
 
-    /// <summary>A placed glyph's way from font units, y up, to the piece.</summary>
+    /// <summary>A placed glyph's way from font units, y up, to the drawn item.</summary>
     public Affine Place(PlacedGlyph glyph, double unitsPerEm)
     {
         var scale = Size / unitsPerEm;
@@ -165,7 +165,7 @@ public sealed record BlurredMark(Outline Shape, double Sigma, Ink Ink, double St
 }
 
 /// <summary>
-/// A picture: <paramref name="Place"/> carries its unit square to the piece, and only what lies within <paramref
+/// A picture: <paramref name="Place"/> carries its unit square to the drawn item, and only what lies within <paramref
 /// name="Clip"/> shows.
 /// </summary>
 public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : Mark
@@ -177,7 +177,7 @@ public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : 
 }
 
 /// <summary>
-/// A picture laid again and again: <paramref name="PatternMatrix"/> carries one tile's unit square to the piece.
+/// A picture laid again and again: <paramref name="PatternMatrix"/> carries one tile's unit square to the drawn item.
 /// </summary>
 public sealed record TilesMark(Picture Picture, Affine PatternMatrix, TilingMode Tiling, Outline Clip) : Mark
 {
@@ -186,7 +186,7 @@ public sealed record TilesMark(Picture Picture, Affine PatternMatrix, TilingMode
 
 /// <summary>
 /// What a picture grows beyond its edges, with the picture itself in its midst: <paramref name="Place"/> carries the
-/// whole as a unit square to the piece;
+/// whole as a unit square to the drawn item;
 /// <paramref name="Wide"/> is how many pixels it has across at press resolution.
 /// </summary>
 public sealed record GrownMark(Picture Picture, Grown How, Affine Place, int Wide) : Mark
@@ -196,7 +196,7 @@ public sealed record GrownMark(Picture Picture, Grown How, Affine Place, int Wid
 
 /// <summary>
 /// The same marks in several places, which a file holds once. Each of <paramref name="Places"/> carries them to the
-/// piece, without a stretch; none of them is
+/// drawn item, without a stretch; none of them is
 /// a text, a picture or repeated itself, and all are in its finishing ink or all in none.
 /// </summary>
 public sealed record RepeatedMark(ImmutableArray<Mark> Symbol, ImmutableArray<Affine> Places) : Mark

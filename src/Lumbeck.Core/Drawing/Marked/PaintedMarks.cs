@@ -41,7 +41,8 @@ public static class PaintedMarks
     /// A run of type in a paint; a gradient's inks are laid over all letters once they are known
     /// (<see cref="Shaded(GradientPaint, IReadOnlyList{Swatch}, Bounds)"/>).
     /// </summary>
-    public static GlyphMark Letters(LaidLine line, LaidRun run, IReadOnlyList<Swatch> swatches, Length blackOverprintUpTo)
+    public static GlyphMark Letters(LaidLine line, LaidRun run, IReadOnlyList<Swatch> swatches,
+        Length blackOverprintUpTo)
     {
         var ink = run.Paint.Resolve(swatches);
         // Black text overprints up to the house's size, so that the other plates need not fit it (docs/press-files.md).

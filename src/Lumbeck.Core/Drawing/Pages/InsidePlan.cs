@@ -195,10 +195,10 @@ public sealed class InsidePlan
     private static bool IsColoured(Mark mark) => mark switch
     {
         _ when mark.Finish is not null => true,
-        FillMark f => !f.Ink.IsBlack,
-        LineMark l => !l.Ink.IsBlack,
-        GlyphMark g => !g.Ink.IsBlack,
-        GradientMark s => s.Gradient.Stops.Any(t => !t.Ink.IsBlack),
+        FillMark f => f.Ink.IsColoured,
+        LineMark l => l.Ink.IsColoured,
+        GlyphMark g => g.Ink.IsColoured,
+        GradientMark s => s.Gradient.Stops.Any(t => t.Ink.IsColoured),
         DrawingMark d => d.Marks.Any(IsColoured),
         RepeatedMark r => r.Symbol.Any(IsColoured),
         PictureMark p => p.Picture.Space != PictureSpace.Gray,

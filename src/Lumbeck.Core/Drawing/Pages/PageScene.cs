@@ -52,7 +52,8 @@ public static class PageScene
         return new(surface, pieces.ToImmutable());
     }
 
-    private static IEnumerable<DrawnItem> Pieces(ImmutableArray<Mark> body, List<Drawn> drawn, PageDesign design, Surface page,
+    private static IEnumerable<DrawnItem> Pieces(ImmutableArray<Mark> body, List<Drawn> drawn, PageDesign design,
+        Surface page,
         PageArt art, Inside inside)
     {
         foreach (var sketched in drawn.OfType<ToColour>())
@@ -102,7 +103,8 @@ public static class PageScene
     }
 
     /// <summary>A page of a text; where its run has no page for the rest, that is told.</summary>
-    private static DrawnItem Flowed(ImmutableArray<ImmutableArray<FlowedLine>> flow, int n, bool last, Surface page, PageArt art)
+    private static DrawnItem Flowed(ImmutableArray<ImmutableArray<FlowedLine>> flow, int n, bool last, Surface page,
+        PageArt art)
     {
         var lines = n < flow.Length ? flow[n] : [];
         var (x, y) = (page.Safe.X.Points, page.Safe.Y.Points);

@@ -70,7 +70,8 @@ internal static class TextFlow
         return [.. pages];
     }
 
-    private sealed record SetBlock(ImmutableArray<LaidLine> Lines, double Pitch, double Size, double Above, double X, bool Heads,
+    private sealed record SetBlock(ImmutableArray<LaidLine> Lines, double Pitch, double Size, double Above, double X,
+        bool Heads,
         LaidLine? Mark, double MarkX);
 
     private static SetBlock Set(TextBlock block, TextPages design, double wide, Inside inside, string language, bool mirrored, IType type)

@@ -1,7 +1,7 @@
 namespace Lumbeck.Core.Drawing.Views;
 
 /// <summary>
-/// The blank sheet for work done elsewhere: its zones as drawing, one piece a kind of zone, for the whole sheet or one
+/// The blank sheet for work done elsewhere: its zones as drawing, one drawn item a kind of zone, for the whole sheet or one
 /// panel with the edge that belongs to it.
 /// Patterns first, so that it reads without colour: bleed a 45° hatch, folds dash-dot, safe limits dotted, worked bands
 /// cross-hatched, trim solid.

@@ -8,7 +8,8 @@ internal static class PatternFacts
     public static string Show(Pattern? pattern) => pattern?.Kind ?? "none";
 
     public static Func<Job, IReadOnlyList<(string, string)>> Choices { get; } =
-        Facts.Of([("none", "none"), .. PatternShelf.Kinds.Select(k => (k.Kind, k.Kind)), (Companions.Small, Companions.Small),
+        Facts.Of([("none", "none"), .. PatternShelf.Kinds.Select(k => (k.Kind, k.Kind)), (Companions.Small,
+            Companions.Small),
             (Companions.Plain, Companions.Plain)]);
 
     /// <summary>
@@ -25,7 +26,8 @@ internal static class PatternFacts
         if (said is Companions.Small or Companions.Plain)
             return Companions.Of(ground ?? there ?? throw Typed.No("no paper lies here that one could go with: pick one first"), said);
         if (said.Length == 0 || said.Equals("none", StringComparison.OrdinalIgnoreCase)) return null;
-        if (PatternShelf.Kinds.FirstOrDefault(k => k.Kind.Equals(said, StringComparison.OrdinalIgnoreCase)) is not { } kind)
+        if (PatternShelf.Kinds.FirstOrDefault(k => k.Kind.Equals(said,
+            StringComparison.OrdinalIgnoreCase)) is not { } kind)
             throw Typed.No($"`{LengthText.Clip(text)}` is no paper: pick one, such as `waves` or `dots`, or `none`");
         if (there?.Kind == kind.Kind) return there;
         var laid = kind.In(job.Swatches);

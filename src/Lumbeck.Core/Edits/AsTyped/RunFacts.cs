@@ -109,7 +109,8 @@ public static class RunFacts
     }
 
     private static Pattern Paper(Job job, string kind) =>
-        PatternShelf.Kinds.FirstOrDefault(p => p.Kind.Equals(kind, StringComparison.OrdinalIgnoreCase))?.In(job.Swatches)
+        PatternShelf.Kinds.FirstOrDefault(p => p.Kind.Equals(kind,
+            StringComparison.OrdinalIgnoreCase))?.In(job.Swatches)
             ?? throw Typed.No($"`{LengthText.Clip(kind)}` is no paper: pick one of the list, or none");
 
     /// <summary>A run that goes on otherwise: what it needs for that it is given.</summary>

@@ -88,7 +88,7 @@ public static class EditJson
         (typeof(NameTake), "name-take"),
         (typeof(RemoveTake), "remove-take"),
         (typeof(BringBack), "bring-back"),
-        (typeof(Looked), "looked"),
+        (typeof(MarkReviewed), "looked"),
         (typeof(SizeItem), "size-item"),
         (typeof(TurnItem), "turn-item"),
         (typeof(SetWords), "set-words"),
@@ -126,7 +126,8 @@ public static class EditJson
 
     private static readonly JsonSerializerOptions Options = new(JobJson.Options)
     {
-        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Named, PatternShelf.Told, DesignShelf.Told } },
+        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Named, PatternShelf.Told,
+            DesignShelf.Told } },
     };
 
     private static void Named(JsonTypeInfo type)

@@ -17,7 +17,7 @@ public sealed record SetWords(string Item, string Words, int? Caret = null) : It
         var text = item.AsText();
         var words = Plain.Text(Words);
         var (at, _, inserted) = Difference(text.Words, words, Caret);
-        if (!text.AsTyped) words = Typing.Proper(words, at, at + inserted, job.Ticket.Language);
+        if (!text.AsTyped) words = SmartPunctuation.Proper(words, at, at + inserted, job.Ticket.Language);
         return With(text, words, Caret) with { Starter = false };
     }
 

@@ -21,7 +21,7 @@ public sealed class Hyphens
     /// America.</param>
     public static Hyphens? Of(string language) => language.StartsWith("en", StringComparison.Ordinal)
         ? Shelf.GetOrAdd(language.Equals("en-us", StringComparison.OrdinalIgnoreCase) ? "hyphen-en-us" : "hyphen-en-gb",
-            name => new(() => new(Letter.Lines(name))))
+            name => new(() => new(CharacterProperties.Lines(name))))
             .Value
         : null;
 

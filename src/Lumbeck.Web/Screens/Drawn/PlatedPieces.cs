@@ -64,7 +64,8 @@ public sealed class PlatedPieces(Desk.AppServices desk, Drawings drawings)
     {
         var window = piece.Place.Inverse().Of(piece.Frame);
         // Curls and leaves reach a little beyond their box; the ground ends with the sheet.
-        var room = piece.Item == DrawnItem.Ground ? 0 : 0.25 * Math.Max(window.Right - window.Left, window.Bottom - window.Top);
+        var room = piece.Item == DrawnItem.Ground ? 0 : 0.25 * Math.Max(window.Right - window.Left,
+            window.Bottom - window.Top);
         window = new(window.Left - room, window.Top - room, window.Right + room, window.Bottom + room);
         var svg = painter.Alone(piece.Marks, window);
         // A paper is never in the page, however little it draws.

@@ -1,0 +1,45 @@
+namespace Lumbeck.Core.Checks.OfDrawn;
+
+/// <summary>
+/// Lines of papers and other drawings too thin to print whole: at least the house's rule; light ones on a colour its
+/// reversed rule; reversed through two inks or more 0.75 pt, since the plates never fit to a hair.
+/// </summary>
+public sealed class PatternLine : Rule
+{
+    /// <summary>Least width of a line that is left open in two inks or more.</summary>
+    private static readonly Length Through = Length.FromPoints(0.75m);
+
+    /// <summary>An ink counts as one from this tint on.</summary>
+    private const int Counts = 2000;
+
+    public override string Id => "paper.line";
+    public override string Proves => "lines of papers and ornaments are heavy enough to print";
+
+    public override IEnumerable<Finding> Check(CheckContext look)
+    {
+        foreach (var drawn in DrawnHere.On(look))
+        {
+            var under = drawn.Under?.Resolve(look.Job.Swatches) ?? Ink.White;
+            (double Width, Length Least, bool Reversed)? worst = null;
+            foreach (var line in drawn.OwnLines())
+            {
+                var reversed = TextSize.IsReversed(line.Ink) && !TextSize.IsReversed(under);
+                var least = !reversed
+                    ? look.House.RuleLeast
+                    : Length.Max(look.House.RuleReversedLeast, Inks(under) > 1 ? Through : default);
+                if (line.Width < least.Points - 0.005
+                    && (worst is null || line.Width / least.Points < worst.Value.Width / worst.Value.Least.Points))
+                    worst = (line.Width, least, reversed);
+            }
+            if (worst is not { } thin) continue;
+            var scale = drawn.Art is Pattern p ? Math.Ceiling(p.Scale * (decimal)(thin.Least.Points / thin.Width)) : 0;
+            yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(),
+                $"{thin.Least.ShowPoints()} or more{(thin.Reversed ? " for a light line" : "")}",
+                "Thinner than this its lines break up, or ink closes them.",
+                drawn.Art is Pattern ? "Draw it larger." : "Make it larger.", drawn.Item, Part.Sheet,
+                drawn.Piece.Frame.ToBox(), drawn.Scaled(look, scale));
+        }
+    }
+
+    private static int Inks(Ink ink) => new[] { ink.C, ink.M, ink.Y, ink.K }.Count(i => i >= Counts);
+}

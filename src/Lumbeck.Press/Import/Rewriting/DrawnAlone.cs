@@ -1,0 +1,137 @@
+using System.Text;
+using Lumbeck.Press.Import.Resources;
+using Lumbeck.Press.Import.Parsing;
+using Lumbeck.Press.Pdf;
+using NetVips;
+using UglyToad.PdfPig.Tokens;
+
+namespace Lumbeck.Press.Import.Rewriting;
+
+/// <summary>
+/// What of a page can't be read as marks, drawn by itself: the page with nothing else on it goes to another reader, and
+/// comes back as pixels that are seen only where it painted. All else on the page stays as it is.
+/// </summary>
+/// <param name="file">The file.</param>
+/// <param name="number">The page, from 1.</param>
+/// <param name="pdf">What is written.</param>
+/// <param name="inks">The house's.</param>
+/// <param name="letsThrough">Whether the file may hold a soft mask; else its edge is hard.</param>
+/// <param name="aside">A folder for what is kept meanwhile.</param>
+internal sealed class DrawnAlone(SourceFile file, int number, PdfWriter pdf, PressInks inks, bool letsThrough,
+    string aside)
+{
+    private const int Most = 24;
+
+    private readonly List<(int Object, HashSet<int> Words, string Why)> _runs = [];
+    private int _last = -2;
+
+    /// <summary>From the unit square to the page's own space.</summary>
+    public string Placed => PdfSyntax.Matrix(new Affine(_came.Size.Wide, 0, 0, _came.Size.High, 0, 0).Then(_came.Own));
+
+    private readonly ImportedPage _came = ImportedPage.Of(file, file.Pages[number - 1], number);
+
+    /// <summary>A setting that draws it as it is: what was set for it is in its pixels.</summary>
+    public int Plainly => _plainly ??= pdf.Object("<< /Type /ExtGState /OP false /op false" +
+        $"{(letsThrough ? " /ca 1 /CA 1 /BM /Normal /SMask /None" : "")} >>");
+
+    private int? _plainly;
+
+    /// <summary>Whether anything is drawn so.</summary>
+    public bool Any => _runs.Count > 0;
+
+    /// <summary>Notes what can't be read; returns the picture of it, or null where it is in the last one.</summary>
+    /// <param name="word">Which operator of the page's content paints it, from 0.</param>
+    /// <param name="why">Why it can't be read.</param>
+    /// <exception cref="Refusal">There is too much of it.</exception>
+    public int? Add(int word, string why)
+    {
+        // What follows at once is one picture.
+        var together = _runs.Count > 0 && _runs[^1].Why == why && word - _last < 12;
+        _last = word;
+        if (together) { _runs[^1].Words.Add(word); return null; }
+        if (_runs.Count == Most) throw new Refusal("file", why);
+        _runs.Add((pdf.Reserve(), [word], why));
+        return _runs[^1].Object;
+    }
+
+    /// <summary>Draws all of it, and tells of each with its place.</summary>
+    /// <exception cref="Refusal">Nothing here can draw it.</exception>
+    public void Write(DictionaryToken page, byte[] content, Func<(string Why, Bounds At), string> said,
+        List<string> told,
+        CancellationToken cancel)
+    {
+        foreach (var (picture, words, why) in _runs)
+        {
+            var path = Path.Combine(aside, $"alone-{number}-{picture}.pdf");
+            using (var output = File.Create(path)) Only(output, page, content, words);
+            using var drawn = PageRaster.Alone(path, number, cancel);
+            File.Delete(path);
+            using var alpha = drawn.ExtractBand(3);
+            var box = alpha.FindTrim(threshold: 1, background: [0]);
+            if (box is not [int left, int top, int wide, int high] || wide == 0 || high == 0)
+            {
+                pdf.Stream(picture, "/Type /XObject /Subtype /Form /BBox [0 0 1 1] /Resources << >>", _ => { });
+                continue;
+            }
+            using var part = drawn.ExtractArea(left, top, wide, high);
+            Write(picture, part, new(left / (double)drawn.Width, top / (double)drawn.Height, wide / (double)drawn.Width,
+                high / (double)drawn.Height));
+            told.Add(said((why, new(left * 72.0 / PageRaster.PerInch, top * 72.0 / PageRaster.PerInch,
+                (left + wide) * 72.0 / PageRaster.PerInch, (top + high) * 72.0 / PageRaster.PerInch))));
+        }
+    }
+
+    /// <summary>Nothing of it is wanted: all of the page is drawn.</summary>
+    public void GiveUp()
+    {
+        foreach (var (picture, _, _) in _runs) pdf.Object(picture, "null");
+    }
+
+    /// <summary>A form of the page's unit square with the picture on its part of it.</summary>
+    private void Write(int form, Image part, (double X, double Y, double Wide, double High) at)
+    {
+        using var rgb = part.ExtractBand(0, n: 3).Copy(interpretation: Enums.Interpretation.Srgb);
+        using var press = PageRaster.InInks(rgb, inks);
+        using var alpha = part.ExtractBand(3);
+        var size = $"/Type /XObject /Subtype /Image /Width {part.Width} /Height {part.Height} ";
+        string mask;
+        if (letsThrough)
+        {
+            var soft = pdf.Stream(size + "/ColorSpace /DeviceGray /BitsPerComponent 8",
+                s => s.Write(alpha.WriteToMemory<byte>()));
+            mask = $"/SMask {soft} 0 R";
+        }
+        else mask = $"/Mask {pdf.Stream(size + "/ImageMask true /BitsPerComponent 1", s => s.Write(Hard(alpha)))} 0 R";
+        var image = pdf.Stream($"{size}/ColorSpace {(press.Bands == 1 ? "/DeviceGray" : "/DeviceCMYK")} " +
+            $"/BitsPerComponent 8 {mask}",
+            s => s.Write(press.WriteToMemory<byte>()));
+        var place = string.Join(' ', ((double[])[at.Wide, 0, 0, at.High, at.X, 1 - at.Y - at.High])
+            .Select(v => v.ToString("0.##########", CultureInfo.InvariantCulture)));
+        pdf.Stream(form, $"/Type /XObject /Subtype /Form /BBox [0 0 1 1] /Resources << /XObject << /I {image} 0 R >> >>",
+            s => s.Write(Encoding.ASCII.GetBytes($"q {place} cm /I Do Q\n")));
+    }
+
+    /// <summary>A stencil whose ones hide, a bit a pixel (8.9.6.2).</summary>
+    private static byte[] Hard(Image alpha)
+    {
+        var (all, row) = (alpha.WriteToMemory<byte>(), (alpha.Width + 7) / 8);
+        var bits = new byte[row * alpha.Height];
+        for (var y = 0; y < alpha.Height; y++)
+            for (var x = 0; x < alpha.Width; x++)
+                if (all[(y * alpha.Width) + x] < 128) bits[(y * row) + (x >> 3)] |= (byte)(0x80 >> (x & 7));
+        return bits;
+    }
+
+    /// <summary>The page with nothing painted on it but some of its words.</summary>
+    private void Only(Stream output, DictionaryToken page, byte[] content, HashSet<int> words)
+    {
+        using var alone = new PdfWriter(output, "1.7");
+        var copier = new ObjectCopier(file, alone);
+        var left = new ContentFilter(content, words).Written();
+        var stream = alone.Stream("", s => s.Write(left));
+        var entries = copier.Entries(page, 0, "Parent", "Contents", "Annots", "Type", "StructParents", "B", "AA",
+            "Metadata", "Thumb",
+            "PieceInfo")[2..^2];
+        OnePage.Finish(alone, $"/Contents {stream} 0 R {entries}");
+    }
+}

@@ -1,0 +1,105 @@
+using Lumbeck.Press.Colour;
+using Lumbeck.Press.Pictures;
+
+namespace Lumbeck.Press.Pdf;
+
+/// <summary>A file's pictures, each written once at the resolution it is needed in.</summary>
+internal sealed class ImageXObjects(PdfWriter pdf, House house, IPictureFiles? files)
+{
+    private readonly Dictionary<(string What, int Wide, bool Convert), int> _written = [];
+    private readonly Dictionary<(int Picture, string Plate, int Tint), int> _onPlates = [];
+    private readonly Dictionary<int, int> _masks = [];
+    private readonly Dictionary<string, int?> _pages = [];
+    private readonly HashSet<int> _letting = [];
+
+    /// <summary>Pixels an inch at most; the house's where null.</summary>
+    public int? PerInch { get; init; }
+
+    /// <summary>Written as a screen shows them.</summary>
+    public bool Rgb { get; init; }
+
+    /// <summary>What makes them black alone; null where they keep their inks.</summary>
+    public Colour.BlackAlone? Black { get; init; }
+
+    /// <summary>Is told of each picture before it is made; may end the work by throwing.</summary>
+    public Action? Before { get; init; }
+
+    /// <summary>
+    /// The form of a page that a picture shows, and whether something on it lets through; null where it is pixels.
+    /// </summary>
+    public Func<Picture, (int Form, bool Lets)?>? Pages { get; init; }
+
+    /// <summary>Whether something lets through within a page that was asked for.</summary>
+    public bool Lets(int image) => _letting.Contains(image);
+
+    /// <summary>At no more than the house's highest useful resolution, and never more than there is.</summary>
+    public int? Of(Picture picture, double points,
+        bool convert) => files is null ? null : Page(picture) is { } page ? page
+        : Of(picture.Hash, Math.Clamp((int)Math.Ceiling(points / 72 * (PerInch ?? house.PictureMost)), 1, picture.Wide),
+            convert, () => files.PathOf(picture.Hash));
+
+    private int? Page(Picture picture)
+    {
+        if (Pages is null) return null;
+        if (_pages.TryGetValue(picture.Hash, out var known)) return known;
+        var page = Pages(picture);
+        if (page is (var form, true)) _letting.Add(form);
+        return _pages[picture.Hash] = page?.Form;
+    }
+
+    public int? Of(GrownMark mark) =>
+        files is null ? null : Of(mark.How.Recipe, mark.Wide, mark.Convert, () => files.GrownOf(mark, mark.Wide));
+
+    /// <summary>
+    /// A picture's coverage in one tint of a finishing ink's plate: a single sample, seen through the picture's own
+    /// soft mask.
+    /// </summary>
+    /// <param name="picture">One that is in the file.</param>
+    /// <param name="plate">The plate's colour space.</param>
+    /// <param name="tint">Of 10,000.</param>
+    public int OnPlate(int picture, string plate, int tint)
+    {
+        if (_onPlates.TryGetValue((picture, plate, tint), out var known)) return known;
+        var mask = _masks.TryGetValue(picture, out var m) ? $" /SMask {m} 0 R" : "";
+        return _onPlates[(picture, plate, tint)] = pdf.Stream(
+            $"/Type /XObject /Subtype /Image /Width 1 /Height 1 /ColorSpace {plate} /BitsPerComponent 8{mask}",
+            s => s.WriteByte((byte)(tint * 255 / 10_000)));
+    }
+
+    private int Of(string what, int wide, bool convert,
+        Func<string> file) => _written.TryGetValue((what, wide, convert), out var known)
+        ? known
+        : _written[(what, wide, convert)] = Make(file, wide, convert);
+
+    private int Make(Func<string> file, int wide, bool convert)
+    {
+        Before?.Invoke();
+        if (Black is { } black && !Rgb) return Write(PictureMaking.ForBlack(file(), wide, black));
+        return Rgb
+            ? Write(PictureMaking.ForProof(file(), wide, PressCondition.Of(house), convert))
+            : Write(PictureMaking.ForPress(file(), wide, PressCondition.Of(house), convert));
+    }
+
+    /// <summary>
+    /// An image with its samples as JPEG (7.4.8) and what shows through it as a soft mask (11.6.5.3).
+    /// </summary>
+    private int Write(PressPicture p)
+    {
+        var mask = p.Alpha is { } alpha
+            ? pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} /ColorSpace /DeviceGray " +
+                $"/BitsPerComponent 8",
+                s => s.Write(alpha))
+            : (int?)null;
+        // JPEG files of four inks hold them the other way round, as their readers expect.
+        var colour = Rgb
+            ? "/ColorSpace /DeviceRGB"
+            : p.Gray
+            ? "/ColorSpace /DeviceGray"
+            : "/ColorSpace /DeviceCMYK /Decode [1 0 1 0 1 0 1 0]";
+        var image = pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} {colour} " +
+            $"/BitsPerComponent 8 /Filter /DCTDecode{(mask is { } m ? $" /SMask {m} 0 R" : "")}",
+            p.Save, compress: false);
+        if (mask is { } own) _masks[image] = own;
+        return image;
+    }
+}
