@@ -2,7 +2,6 @@ using System.Collections.Concurrent;
 using Lumbeck.Caching;
 using System.Globalization;
 using Dapper;
-using DbUp;
 using Microsoft.Data.Sqlite;
 
 namespace Lumbeck.Store;
@@ -58,24 +57,7 @@ public sealed class JobStore
     /// <summary>
     /// Runs while no other program on this store does the same; for what must happen once in a store's life.
     /// </summary>
-    public void Alone(Action work)
-    {
-        for (; ; )
-            try
-            {
-                using var gate = new FileStream(Path.Combine(Folder, "store.lock"), FileMode.OpenOrCreate,
-                    FileAccess.ReadWrite, FileShare.None);
-                work();
-                return;
-            }
-            catch (IOException e) when (e is not (FileNotFoundException or DirectoryNotFoundException)
-                && e.HResult is not 0 && IsHeld(e))
-            {
-                // Another program has the gate; it has it for a moment only.
-                using var wait = new ManualResetEventSlim();
-                wait.Wait(20);
-            }
-    }
+    public void Alone(Action work) => StoreGate.Alone(Folder, work);
 
     private const string Row =
         "SELECT id, slug, made, away, (SELECT at FROM head WHERE job = job.id ORDER BY tick DESC LIMIT 1) AS changed " +
@@ -247,12 +229,6 @@ public sealed class JobStore
     private void Migrate()
     {
         using (Open()) { }
-        var result = DeployChanges.To.SqliteDatabase(_connection)
-            .WithScriptsEmbeddedInAssembly(typeof(JobStore).Assembly).WithTransactionPerScript().LogToNowhere().Build()
-            .PerformUpgrade();
-        if (!result.Successful) throw NoStore(result.Error.Message);
+        if (Schema.Upgrade(_connection, Schema.Jobs) is { } why) throw NoStore(why);
     }
-
-    // EWOULDBLOCK and EACCES as .NET reports a file that another program holds.
-    private static bool IsHeld(IOException e) => (e.HResult & 0xffff) is 11 or 13 or 32 or 35;
 }

@@ -61,6 +61,8 @@ public sealed record PressingRow
     public string File { get; init; } = "";
     public long Bytes { get; init; }
     public string At { get; init; } = "";
+    /// <summary>The order that it was made by; null where it was made at once.</summary>
+    public string? Ordered { get; init; }
     /// <summary>What Check found at press resolution before it left.</summary>
     public long Stops { get; init; }
     public long Cautions { get; init; }

@@ -55,52 +55,37 @@ public sealed class WorkStore
             DataSource = Path.Combine(folder, "work.db"),
             DefaultTimeout = 30,
         }.ToString();
-        try { Begin(); }
+        try { Begin(folder); }
         // SQLITE_CORRUPT and SQLITE_NOTADB.
         catch (SqliteException e) when (e.SqliteErrorCode is 11 or 26)
         {
             SqliteConnection.ClearAllPools();
             DataFolder.PutAsideWork(folder, tell ?? (_ => { }), damaged: true);
-            Begin();
+            Begin(folder);
         }
     }
 
-    private void Begin()
+    private void Begin(string folder) => StoreGate.Alone(folder, () =>
     {
-        Do(c => c.Execute(
-            """
-            CREATE TABLE IF NOT EXISTS work (
-              id      TEXT PRIMARY KEY,
-              kind    TEXT NOT NULL,
-              job     TEXT NOT NULL,
-              "of"    TEXT NOT NULL,
-              says    TEXT NOT NULL,
-              state   TEXT NOT NULL,
-              share   REAL NOT NULL DEFAULT 0,
-              problem TEXT NOT NULL DEFAULT '',
-              at      TEXT NOT NULL
-            );
-            CREATE INDEX IF NOT EXISTS work_job ON work (job, at);
-            """));
-        // What later versions added.
+        // A damaged file is known as such before anything else is said of it.
+        Do(c => c.Execute("PRAGMA schema_version"));
+        Earlier();
+        if (Schema.Upgrade(_connection, Schema.Work) is { } why)
+            throw new Refusal("data", $"work.db in the data folder can’t be used: {why}");
+    });
+
+    /// <summary>Brings a queue of before there were scripts, which grew by columns, to the first of them.</summary>
+    private void Earlier()
+    {
+        bool has(string what, string name) => Do(c =>
+            c.ExecuteScalar<int>($"SELECT count(*) FROM {what} WHERE name = @name", new { name })) > 0;
+        if (!has("sqlite_master", "work") || has("sqlite_master", "SchemaVersions")) return;
         foreach (var (column, type) in ((string, string)[])[("form", "INTEGER NOT NULL DEFAULT 1"),
-            ("\"with\"", "TEXT NOT NULL DEFAULT ''"), ("attempts", "INTEGER NOT NULL DEFAULT 0"),
+            ("with", "TEXT NOT NULL DEFAULT ''"), ("attempts", "INTEGER NOT NULL DEFAULT 0"),
             ("worker", "TEXT NOT NULL DEFAULT ''"), ("lease", "TEXT NOT NULL DEFAULT ''"),
             ("made", "TEXT NOT NULL DEFAULT ''")])
-            Add(column, type);
-    }
-
-    private void Add(string column, string type)
-    {
-        bool there() =>
-            Do(c => c.ExecuteScalar<int>("SELECT count(*) FROM pragma_table_info('work') WHERE name = @name",
-            new { name = column.Trim('"') })) > 0;
-        if (there()) return;
-        try { Do(c => c.Execute($"ALTER TABLE work ADD COLUMN {column} {type}")); }
-        catch (SqliteException) when (there())
-        {
-            // Another program that began at the same time added it.
-        }
+            if (!has("pragma_table_info('work')", column))
+                Do(c => c.Execute($"ALTER TABLE work ADD COLUMN \"{column}\" {type}"));
     }
 
     /// <summary>The form in which a piece says what it is of; a program takes up none of a later form.</summary>

@@ -103,10 +103,12 @@ public sealed class Writing
         _c.Execute("INSERT INTO milestone (job, revision, name, at) VALUES (@job, @revision, @name, @at)",
             new { job, revision, name, at = _store.Now() }, _tx);
 
+    /// <summary>Keeps a made file in the register; one of an order that is there already is not kept twice.</summary>
     public void AddPressing(PressingRow row) =>
         _c.Execute("INSERT INTO pressing (job, revision, kind, house, name, file, bytes, at, stops, cautions, " +
-            "todos, waived, accepted, verdict) VALUES (@Job, @Revision, @Kind, @House, @Name, @File, @Bytes, @At, @Stops, " +
-            "@Cautions, @Todos, @Waived, @Accepted, @Verdict)",
+            "todos, waived, accepted, verdict, ordered) VALUES (@Job, @Revision, @Kind, @House, @Name, @File, @Bytes, @At, " +
+            "@Stops, @Cautions, @Todos, @Waived, @Accepted, @Verdict, @Ordered) " +
+            "ON CONFLICT (ordered) WHERE ordered IS NOT NULL DO NOTHING",
             row with { At = _store.Now() }, _tx);
 
     private (long? Parent, string? Gesture) Of(long revision) =>

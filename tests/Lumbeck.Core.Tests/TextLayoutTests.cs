@@ -4,7 +4,7 @@ namespace Lumbeck.Core.Tests;
 /// Runs, paragraphs, both directions, fits and the rest, with type that can be reckoned in the head: every letter is
 /// half an em wide.
 /// </summary>
-public sealed class SettingTests
+public sealed class TextLayoutTests
 {
     private static readonly PlainType Type = new();
 
@@ -310,7 +310,7 @@ public sealed class SettingTests
             Edge = new(new InkPaint(Ink.White), Length.FromPoints(1)),
         };
         var piece = Sample.Scene(Sample.Job(text)).Item("t")!;
-        piece.Marks.Select(m => m.GetType().Name).ShouldBe(["FillMark", "SoftMark", "LineMark", "GlyphMark"]);
+        piece.Marks.Select(m => m.GetType().Name).ShouldBe(["FillMark", "BlurredMark", "LineMark", "GlyphMark"]);
         piece.Softens.ShouldBeTrue();
         ((LineMark)piece.Marks[2]).Width.ShouldBe(2);
         // What the knife must not touch is the letters with their edge, not the plate.

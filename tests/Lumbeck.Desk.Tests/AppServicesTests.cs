@@ -4,13 +4,13 @@ using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Desk.Tests;
 
-public sealed class DeskTests : IDisposable
+public sealed class AppServicesTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly AppServices _desk;
     private int _n;
 
-    public DeskTests()
+    public AppServicesTests()
     {
         _desk = new(_folder, TimeProvider.System);
         _desk.Bench.Begin("Salt", Starters.Job(HouseFile.Shipped["tern"], "Salt"), "test-session");

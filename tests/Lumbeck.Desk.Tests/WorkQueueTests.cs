@@ -7,14 +7,14 @@ using Microsoft.Extensions.Logging;
 namespace Lumbeck.Desk.Tests;
 
 /// <summary>Long work beside everything else: in order, two at a time, told of, left, and taken up again.</summary>
-public sealed class WorksTests : IDisposable
+public sealed class WorkQueueTests : IDisposable
 {
     private readonly string _folder = Directory.CreateTempSubdirectory("lumbeck-").FullName;
     private readonly WorkStore _store;
     private readonly ManualResetEventSlim _go = new(false);
     private int _running, _most, _looked;
 
-    public WorksTests() => _store = new(_folder, TimeProvider.System);
+    public WorkQueueTests() => _store = new(_folder, TimeProvider.System);
 
     public void Dispose()
     {
@@ -263,7 +263,7 @@ public sealed class WorksTests : IDisposable
         told.ShouldContain($"Order wait {ids[0]} begun");
         told.ShouldContain($"Order wait {ids[0]} done in ");
         told.ShouldContain($"Error Order break {ids[1]} failed: System.InvalidOperationException: 0x");
-        told.ShouldContain("at Lumbeck.Desk.Tests.WorksTests");
+        told.ShouldContain("at Lumbeck.Desk.Tests.WorkQueueTests");
         told.ShouldContain($"Order fail {ids[2]} failed: Lumbeck.Core.Refusal: refused at x");
         foreach (var word in (string[])["secret", "a bug", "the picture is gone"]) told.ShouldNotContain(word);
     }

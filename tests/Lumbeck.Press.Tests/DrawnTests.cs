@@ -34,7 +34,7 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
         var edge = d.Marks.ShouldHaveSingleItem().ShouldBeOfType<DrawingMark>();
         edge.Clip.Bounds.ShouldBe(new Bounds(0, 0, 4000, 2000));
         var marks = edge.Marks;
-        marks.Select(m => m.GetType().Name).ShouldBe(["FillMark", "LineMark", "ShadeMark", "FillMark", "DrawingMark"]);
+        marks.Select(m => m.GetType().Name).ShouldBe(["FillMark", "LineMark", "GradientMark", "FillMark", "DrawingMark"]);
         var red = (FillMark)marks[0];
         red.Ink.ShouldBe(Ink.Percent(0, 100, 100, 0));
         red.Shape.Bounds.ShouldBe(new Bounds(400, 200, 1200, 600));

@@ -90,7 +90,7 @@ public static class JobJson
         _ => { },
         // Form 4 had seeds as numbers to 999,999, which are read as they are, and no vistas or ornaments.
         _ => { },
-        // Form 5 knew nothing of pages: what their house asks of them is what the shipped house of that name does. A blurb
+        // Form 5 knew nothing of pages: what their house asks of them is what the shipped house of that name did. A blurb
         // was the words of its text alone.
         job => { PagesOfHouse(job["ticket"]?["house"] as JsonObject); BlurbOfTexts(job); },
     ];
@@ -102,8 +102,7 @@ public static class JobJson
     private static void PagesOfHouse(JsonObject? house)
     {
         if (house?["id"] is not JsonValue v || !v.TryGetValue(out string? id) || id is null) return;
-        if (HouseFile.Shipped.GetValueOrDefault(id) is { } shipped)
-            house["inside"] = JsonSerializer.SerializeToNode(shipped.Inside, Options);
+        if (EarlierInsides.InJob(id) is { } rules) house["inside"] = rules;
     }
 
     private static void BlurbOfTexts(JsonObject job)

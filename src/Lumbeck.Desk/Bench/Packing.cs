@@ -70,7 +70,7 @@ public static partial class Packing
         Put(zip, JobFile, s => s.Write(JobJson.Write(job)));
         if (job.Ticket.House.Profile is { } profile && profile.StartsWith("own-", StringComparison.Ordinal))
             Put(zip, ProfileFile, s => s.Write(Profiles.Bytes(profile)));
-        foreach (var face in job.Faces.Select(drawer.Faces.Own).OfType<Store.FaceRow>()
+        foreach (var face in job.Faces.Select(drawer.Faces.Own).OfType<Store.Shelves.FaceRow>()
             .OrderBy(f => f.Hash, StringComparer.Ordinal))
             Put(zip, "faces/" + face.Hash, s => s.Write(File.ReadAllBytes(drawer.Faces.PathOf(face.Hash))));
         foreach (var table in TablesOf(job))

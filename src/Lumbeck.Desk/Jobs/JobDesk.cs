@@ -90,20 +90,22 @@ public sealed class JobDesk
     public OnBench Apply(string slug, EditRequest request)
     {
         var row = Row(slug);
-        // Worked out beside all others' edits; only a head that has not moved meanwhile takes it.
-        for (var tries = 0; tries < MostTries; tries++)
-            if (Try(row, request, _store.Head(row.Id), write => _store.Write(write)) is { } on) return on;
-        // Where others keep coming first, they wait for this one.
-        return _store.Write(w => Try(row, request, w.Head(row.Id), write => write(w)))
-            ?? throw new InvalidOperationException("The head moved while it was held.");
+        // Edits of one job come one after another here; other programs' may come between, and then it is made anew of what
+        // lies there. Nothing is worked out while the store is held.
+        lock (_gates.GetOrAdd(row.Id, _ => new()))
+            for (var tries = 0; tries < MostTries; tries++)
+                if (Try(row, request, _store.Head(row.Id)) is { } on) return on;
+        throw new Refusal("job", $"another program changes {row.Slug} again and again: nothing was changed; try again");
     }
 
-    private const int MostTries = 5;
+    private readonly System.Collections.Concurrent.ConcurrentDictionary<string, Lock> _gates = new(StringComparer.Ordinal);
+
+    private const int MostTries = 40;
 
     /// <summary>
     /// Makes an edit of what is on the bench; null where something else lies there by the time it is made.
     /// </summary>
-    private OnBench? Try(JobRow row, EditRequest request, HeadRow head, Func<Func<Writing, HeadRow?>, HeadRow?> write)
+    private OnBench? Try(JobRow row, EditRequest request, HeadRow head)
     {
         OnBench at(HeadRow h, Composed composed) => new(row.Id, row.Slug, h.Tick, composed);
         if (_store.RevisionOf(request.Id) is not null) return at(head, Compose(head.Revision));
@@ -116,7 +118,7 @@ public sealed class JobDesk
         // Worked out before it is written.
         var composed = Worked(before, next, edit);
         var known = false;
-        var moved = write(w =>
+        var moved = _store.Write(w =>
         {
             if (w.RevisionOf(request.Id) is not null) { known = true; return w.Head(row.Id); }
             if (w.Head(row.Id).Tick != head.Tick) return null;

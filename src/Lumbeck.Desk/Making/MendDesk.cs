@@ -69,10 +69,11 @@ public static class MendDesk
     /// <param name="on">The job.</param>
     /// <param name="came">The file that came; its name is kept.</param>
     /// <param name="told">How far it has come.</param>
+    /// <param name="ordered">The order's id, where there is one: what it makes is kept once.</param>
     /// <param name="cancel">Ends the work.</param>
     /// <exception cref="Refusal">It can’t be read or mended.</exception>
     public static MendedRow KeepMended(this PressDesk press, OnBench on, CameFile came, Action<double>? told = null,
-        CancellationToken cancel = default)
+        string? ordered = null, CancellationToken cancel = default)
     {
         var to = Aside.FilePath();
         try
@@ -85,7 +86,7 @@ public static class MendDesk
             string kept(string file) => press.Files.Keep(s => { using var f = File.OpenRead(file); f.CopyTo(s); }).Name;
             var row = new MendedRow
             {
-                Id = Guid.NewGuid().ToString("n"),
+                Id = ordered ?? Guid.NewGuid().ToString("n"),
                 Job = on.JobId,
                 Name = Plain.Line(came.Name) is { Length: > 0 } named ? named[..Math.Min(80, named.Length)] : "a file",
                 Inside = came.Inside,
@@ -100,7 +101,7 @@ public static class MendDesk
             {
                 using var pages = File.OpenRead(to);
                 var read = InsideReading.Of(pages, row.Name, cancel: cancel);
-                press.Jobs.Apply(on.Slug, new(Guid.NewGuid().ToString(), "mended", _ => new LayInside(read)));
+                press.Jobs.Apply(on.Slug, new($"{row.Id}-inside", "mended", _ => new LayInside(read)));
             }
             return row;
         }

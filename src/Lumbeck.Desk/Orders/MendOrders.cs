@@ -39,10 +39,10 @@ public static class MendOrders
         try
         {
             var row = press.KeepMended(on, new(press.Files.PathOf(order.Came), order.Name, order.Inside,
-                order.Choices), told, cancel);
+                order.Choices), told, piece.Id, cancel);
             if (!order.Lay || !PageSeen.IsHere) return "";
             var laid = press.AsTake(on, row, $"take-{row.Id[..8]}", cancel).GetAwaiter().GetResult();
-            press.Jobs.Apply(on.Slug, new(Guid.NewGuid().ToString(), "mended", _ => laid));
+            press.Jobs.Apply(on.Slug, new($"{row.Id}-take", "mended", _ => laid));
             return "";
         }
         catch (Refusal)

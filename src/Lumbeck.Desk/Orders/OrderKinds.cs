@@ -21,7 +21,7 @@ public static class OrderKinds
         {
             var order = Order.IsOne(piece.With) ? Order.Read(piece.With) : OldOrders.Read(press, piece);
             var made = k.Do(press, order, told, cancel);
-            k.Keep(press, made);
+            k.Keep(press, piece, made);
             return made.Write();
         }, piece => k.Apart is { } apart && apart(press, Order.IsOne(piece.With) ? Order.Read(piece.With)
             : OldOrders.Read(press, piece)))),
@@ -36,7 +36,7 @@ public static class OrderKinds
 
     private delegate Made Doing(PressDesk press, Order order, Action<double> told, CancellationToken cancel);
 
-    private sealed record OrderKind(string Kind, Doing Do, Action<PressDesk, Made> Keep,
+    private sealed record OrderKind(string Kind, Doing Do, Action<PressDesk, WorkRow, Made> Keep,
         Func<PressDesk, Order, bool>? Apart = null);
 
     /// <summary>Pixels of all its pictures from which on a job is pressed in a process of its own.</summary>
@@ -48,12 +48,13 @@ public static class OrderKinds
 
     private static readonly OrderKind[] All =
     [
-        new(Order.Press, Pressed, (press, made) => press.Register(made.Pressed!), HasManyPixels),
-        new(Order.Check, Checked, (press, made) =>
+        new(Order.Press, Pressed, (press, piece, made) =>
+            press.Register(made.Pressed! with { Ordered = piece.Id }), HasManyPixels),
+        new(Order.Check, Checked, (press, _, made) =>
         {
             if (made.Of is { } of) press.Checks.Keep(of, made.Found!.Value);
         }),
-        new(Order.Grow, Grown, (_, _) => { }),
+        new(Order.Grow, Grown, (_, _, _) => { }),
     ];
 
     private static Made Pressed(PressDesk press, Order order, Action<double> told, CancellationToken cancel)

@@ -1,4 +1,4 @@
--- A job is its revisions and the moves of its head; nothing is ever deleted.
+-- A job is its revisions and the moves of its head. Only removing a job takes any of them away.
 CREATE TABLE job (
   id    TEXT PRIMARY KEY,
   slug  TEXT NOT NULL UNIQUE,

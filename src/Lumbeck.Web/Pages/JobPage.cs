@@ -86,7 +86,7 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : Job
     public Intake.Judging.Verdict? Verdict { get; private set; }
     public string Judged { get; private set; } = "";
     /// <summary>Files from elsewhere that were mended for this job.</summary>
-    public IReadOnlyList<(Store.MendedRow Row, MendedFile Said)> Mended { get; private set; } = [];
+    public IReadOnlyList<(Store.Shelves.MendedRow Row, MendedFile Said)> Mended { get; private set; } = [];
 
     /// <summary>When the page was written: what long work makes after it is not on it yet.</summary>
     public string Now { get; private set; } = "";
@@ -194,7 +194,7 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : Job
     }
 
     /// <summary>The sheet that a mended cover lies on, and the room for marks about it in points; null for an inside.</summary>
-    public static (Surface Sheet, double Room)? Over(OnBench on, Store.MendedRow row) =>
+    public static (Surface Sheet, double Room)? Over(OnBench on, Store.Shelves.MendedRow row) =>
         !row.Inside && on.Composed.Sheets is [{ Sheet: var sheet }]
             ? (sheet, Press.Import.PageSeen.Room(sheet, on.Job.Ticket.House)) : null;
 

@@ -31,11 +31,13 @@ public static class HouseFile
         }
     }
 
-    public static House Read(JsonElement root, Action<string>? unread = null)
+    public static House Read(JsonElement root, Action<string>? unread = null) => Read(root, unread, ships: false);
+
+    private static House Read(JsonElement root, Action<string>? unread, bool ships)
     {
         if (root.ValueKind != JsonValueKind.Object)
             throw new Refusal("", "a house file is one JSON object: put its keys between `{` and `}`");
-        var house = new House { Inside = Earlier(root) };
+        var house = new House { Inside = ships ? new() : Earlier(root) };
         // Every wrong key is told, not the first alone: a file is mended in one go.
         List<Refusal> wrong = [];
         foreach (var p in root.EnumerateObject())
@@ -66,7 +68,7 @@ public static class HouseFile
     }
 
     /// <summary>
-    /// What a file of a form before pages had keys says of them: what the house of that name that ships does.
+    /// What a file of a form before pages had keys says of them: what the house of that name that shipped did.
     /// </summary>
     private static InsideRules Earlier(JsonElement root)
     {
@@ -74,8 +76,8 @@ public static class HouseFile
             ? f.GetDouble()
             : 1;
         var id = root.TryGetProperty("id", out var i) && i.ValueKind == JsonValueKind.String ? i.GetString()! : "";
-        // While those that ship are read themselves there are none yet.
-        return form < 6 && Shipped is { } shipped && shipped.TryGetValue(id, out var known) ? known.Inside : new();
+        if (form >= 6 || EarlierInsides.InFile(id) is not { } keys) return new();
+        return keys.EnumerateObject().Aggregate(new House(), (h, k) => HouseKeys.Find(k.Name)!.Read(h, k.Value)).Inside;
     }
 
     /// <summary>Writes every key, defaults too, so that nothing is left to guess.</summary>
@@ -93,8 +95,8 @@ public static class HouseFile
         .Where(n => n.StartsWith("house/", StringComparison.Ordinal)).Order(StringComparer.Ordinal)
         .Select(n =>
         {
-            using var reader = new StreamReader(typeof(HouseFile).Assembly.GetManifestResourceStream(n)!);
-            return Read(reader.ReadToEnd());
+            using var file = JsonDocument.Parse(typeof(HouseFile).Assembly.GetManifestResourceStream(n)!);
+            return Read(file.RootElement, null, ships: true);
         }).ToDictionary(h => h.Id);
 
     private const int MostTold = 12;

@@ -1,6 +1,6 @@
 using Dapper;
 
-namespace Lumbeck.Store;
+namespace Lumbeck.Store.Shelves;
 
 /// <summary>A face that a maker brought.</summary>
 public sealed record FaceRow

@@ -1,6 +1,6 @@
 using Dapper;
 
-namespace Lumbeck.Store;
+namespace Lumbeck.Store.Shelves;
 
 /// <summary>A file from another program that was mended for a job.</summary>
 public sealed record MendedRow
@@ -34,8 +34,9 @@ public sealed class MendShelf(JobStore store)
     public MendedRow? Find(string job, string id) => store.Read(c =>
         c.QueryFirstOrDefault<MendedRow>("SELECT * FROM mended WHERE job = @job AND id = @id", new { job, id }));
 
+    /// <summary>Keeps a mended file; one of an id that is there already is not kept twice.</summary>
     public void Add(MendedRow row) => store.Write(w => w.Connection.Execute(
-        "INSERT INTO mended (id, job, at, name, inside, scale, choices, came, file, report) " +
+        "INSERT OR IGNORE INTO mended (id, job, at, name, inside, scale, choices, came, file, report) " +
             "VALUES (@Id, @Job, @At, @Name, @Inside, @Scale, @Choices, @Came, @File, @Report)",
         row with { At = row.At.Length > 0 ? row.At : store.Now() }, w.Transaction));
 

@@ -1,6 +1,6 @@
 using Dapper;
 
-namespace Lumbeck.Store;
+namespace Lumbeck.Store.Shelves;
 
 /// <summary>A starter or a livery that was kept from a cover.</summary>
 public sealed record LookRow

@@ -1,6 +1,6 @@
 using System.Security.Cryptography;
 
-namespace Lumbeck.Store;
+namespace Lumbeck.Store.Shelves;
 
 /// <summary>
 /// Files kept under the SHA-256 of what is in them: written aside, flushed to the disk, then named. A name is always

@@ -1,6 +1,6 @@
 using Dapper;
 
-namespace Lumbeck.Store;
+namespace Lumbeck.Store.Shelves;
 
 /// <summary>A house as it is now: its file, null where it was put away, and the tick at which it came so.</summary>
 public sealed record HouseRow(long Tick, string House, long Revision, string? State);

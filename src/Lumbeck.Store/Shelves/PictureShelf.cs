@@ -1,6 +1,6 @@
 using Dapper;
 
-namespace Lumbeck.Store;
+namespace Lumbeck.Store.Shelves;
 
 /// <summary>A picture of the drawer, with where it is from and what is allowed with it.</summary>
 public sealed record PictureRow

@@ -1,6 +1,6 @@
 using Dapper;
 
-namespace Lumbeck.Store;
+namespace Lumbeck.Store.Shelves;
 
 /// <summary>A table of the drawer: rows of a CSV file under its heads.</summary>
 public sealed record TableRow
