@@ -33,6 +33,7 @@ public sealed class AppServices : IDisposable
         Houses = new(Jobs);
         Starters = new(Jobs);
         Liveries = new(Jobs);
+        Jobs.Follows = Liveries.Follow;
         Pressing = new(Jobs, Houses, Checks, files, new WorkQueue(new WorkStore(store.Folder, clock, told),
             log?.CreateLogger<WorkQueue>(), worker));
         Bench.Finished.Judged = (on, row) => Pressing.Judged(on, row);

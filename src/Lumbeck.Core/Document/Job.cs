@@ -13,6 +13,16 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     [System.Text.Json.Serialization.JsonIgnore]
     public bool HasPages => Inside is { PutBy: false, Runs.Count: > 0 };
 
+    /// <summary>The id of the edition whose ticket is on the bench.</summary>
+    public string Edition { get; init; } = FirstEdition;
+
+    /// <summary>The tickets of the book's other editions, which share its words, pictures and takes.</summary>
+    public ImmutableList<Edition> Editions { get; init; } = [];
+
+    /// <summary>The id of the edition that a job begins with, and most editions of one book.</summary>
+    public const string FirstEdition = "first";
+    public const int MostEditions = 12;
+
     /// <summary>Rules this job goes without, each with its reason.</summary>
     public ImmutableList<Waiver> Waivers { get; init; } = [];
 
@@ -35,7 +45,8 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     public IEnumerable<Picture> Pictures =>
         Wraps.SelectMany(w =>
             w.Takes.SelectMany(t => t.Pictures).Concat(w.Tracing is { } t ? [t.Picture] : []))
-            .Concat(Ticket.Pictures).Concat(Inside?.Pictures ?? []).DistinctBy(p => p.Hash);
+            .Concat(Ticket.Pictures).Concat(Editions.SelectMany(e => e.Ticket.Pictures))
+            .Concat(Inside?.Pictures ?? []).DistinctBy(p => p.Hash);
 
     /// <summary>Every picture that is seen on its covers now.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
@@ -138,6 +149,12 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     public static Refusal Gone(string id) =>
         new($"item/{id}", "this item was removed in the meantime: step back to have it again");
 }
+
+/// <summary>Another making of the same book, with a ticket of its own: a case beside the paperback.</summary>
+/// <param name="Id">Its own among the book's.</param>
+/// <param name="Name">As people call it.</param>
+/// <param name="Ticket">What its printer asks for.</param>
+public sealed record Edition(string Id, string Name, Ticket Ticket);
 
 /// <summary>An item that wants a look since the sheet changed under it.</summary>
 /// <param name="Item">The item.</param>

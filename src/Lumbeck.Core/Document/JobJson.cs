@@ -25,7 +25,7 @@ public static class JobJson
                 Modifiers = { PatternShelf.Told, OrnamentShelf.Told, VistaShelf.Told, DesignShelf.Told },
             },
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new LengthJson(), new PressKindJson(), new SeedJson(),
-            new CaliperJson(), new FaceJson(), new IsbnJson() },
+            new CaliperJson(), new FaceJson(), new IsbnJson(), new OriginJson() },
     };
 
     /// <summary>For what comes from elsewhere: what is missing, or null where something must be, is refused.</summary>
@@ -93,6 +93,9 @@ public static class JobJson
         // Form 5 knew nothing of pages: what their house asks of them is what the shipped house of that name did. A blurb
         // was the words of its text alone.
         job => { PagesOfHouse(job["ticket"]?["house"] as JsonObject); BlurbOfTexts(job); },
+        // Form 6 knew of no origins: words that a livery laid, and that are still a fact of the ticket, come from there. A
+        // job had one ticket, which is that of its first edition.
+        OriginsOfWords,
     ];
 
     private static IEnumerable<JsonObject> Wraps(JsonObject job) => Objects(job["wraps"]);
@@ -113,6 +116,27 @@ public static class JobJson
         if (job["ticket"] is JsonObject ticket && word(blurb?["words"]) is { } said
             && Plain.Text(said).Trim() is { Length: > 0 and <= Document.Ticket.LongestBlurb } plain)
             ticket["blurb"] = plain;
+    }
+
+    /// <summary>The words of a ticket that form 7 has origins for: the member, and the origin.</summary>
+    private static readonly (string Member, string Origin)[] Origins =
+    [
+        ("title", "title"), ("subtitle", "subtitle"), ("author", "author"), ("imprint", "imprint"), ("series", "series"),
+        ("seriesNumber", "series-number"), ("edition", "edition"), ("category", "category"), ("blurb", "blurb"),
+        ("note", "note"),
+    ];
+
+    private static void OriginsOfWords(JsonObject job)
+    {
+        static string? word(JsonNode? node) => node is JsonValue v && v.TryGetValue(out string? text) ? text : null;
+        foreach (var item in Wraps(job).SelectMany(w => Objects(w["takes"])).SelectMany(t => Objects(t["items"])))
+        {
+            if (item["laid"] is not JsonObject || word(item["is"]) != "text" || item["composed"]?.ToJsonString() == "true"
+                || item["runs"] is JsonArray { Count: > 0 } || word(item["words"]) is not { Length: > 0 } words)
+                continue;
+            var fact = Origins.FirstOrDefault(o => word(job["ticket"]?[o.Member]) == words);
+            if (fact.Origin is not null) item["from"] = new JsonObject { ["words"] = "ticket/" + fact.Origin };
+        }
     }
 
     private static void FillTake(JsonObject take)
@@ -190,6 +214,16 @@ public static class JobJson
                 ? f
                 : throw new JsonException("A face is family/weight, such as eb-garamond/400i.");
         public override void Write(Utf8JsonWriter writer, FaceId value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.ToString());
+    }
+
+    private sealed class OriginJson : JsonConverter<Origin>
+    {
+        public override Origin Read(ref Utf8JsonReader reader, System.Type typeToConvert,
+            JsonSerializerOptions options) =>
+            Origin.TryParse(reader.GetString(), out var o) ? o
+                : throw new JsonException("An origin is a kind and which one, such as ticket/title.");
+        public override void Write(Utf8JsonWriter writer, Origin value, JsonSerializerOptions options) =>
             writer.WriteStringValue(value.ToString());
     }
 

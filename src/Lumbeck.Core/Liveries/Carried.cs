@@ -40,6 +40,7 @@ internal sealed record Carried(PictureItem? Picture, string? Title)
             {
                 Id = Free.Id(item.Id, id => laid.Items.Any(i => i.Id == id) || rest.Any(i => i.Id == id)),
                 Laid = null,
+                From = null,
             });
         return laid with { Unplaced = rest.Count > 0 ? rest.ToImmutable() : null };
     }

@@ -11,7 +11,7 @@ public static class Figures
 {
     public static string Of(Item item)
     {
-        var plain = item with { Id = "", Name = "", Group = "", Locked = false, Hidden = false, Laid = null };
+        var plain = item with { Id = "", Name = "", Group = "", Locked = false, Hidden = false, Laid = null, From = null };
         if (plain is TextItem t)
         {
             // What is composed on a spine is placed and sized anew whenever the spine changes.

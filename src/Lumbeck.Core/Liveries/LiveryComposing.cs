@@ -57,7 +57,7 @@ public static class LiveryComposing
                     ? paper with { Seed = seed, Paints = c.Paints(paper, livery.Tones) }
                     : null);
             takes.Add(Carried.Beside(Stamped(new(id, livery.Name, ground, [.. c.Items]), wrap.Key, livery.Id,
-                livery.Colourways.IndexOf(way) + 1, seed), now, job.Ticket));
+                livery.Colourways.IndexOf(way) + 1, seed, job.Ticket), now, job.Ticket));
             unfit.AddRange(c.Unfit);
         }
         return new(Apart(takes), [.. unfit.Distinct()]);
@@ -87,14 +87,14 @@ public static class LiveryComposing
     }
 
     /// <summary>A take whose parts say what laid them; what lies on two wraps of a job has a name of its own on each.</summary>
-    internal static Take Stamped(Take take, int wrap, string livery, int way, Seed seed) => take with
+    internal static Take Stamped(Take take, int wrap, string livery, int way, Seed seed, Ticket ticket) => take with
     {
         Items =
         [
-            .. take.Items.Select(i => (wrap == 0 ? i : i with { Id = $"{i.Id}-{wrap + 1}" }) with
+            .. take.Items.Select(i => Origins.Told((wrap == 0 ? i : i with { Id = $"{i.Id}-{wrap + 1}" }) with
             {
                 Laid = new(i.Id, Figures.Of(i), i is TextItem t ? Figures.OfWords(t.Words) : ""),
-            }),
+            }, ticket)),
         ],
         Worn = new(livery, way, seed, [.. take.Items.Select(i => i.Id)], Figures.Of(take.Ground)),
     };

@@ -95,7 +95,7 @@ public static class OwnComposing
                 } : null,
             };
             takes.Add(Carried.Beside(LiveryComposing.Stamped(new(id, own.Name, ground, [.. items]), wrap.Key, own.Id, 1,
-                seed ?? default), now, t));
+                seed ?? default, t), now, t));
         }
         return new(LiveryComposing.Apart(takes), []);
     }

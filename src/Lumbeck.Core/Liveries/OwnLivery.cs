@@ -69,7 +69,7 @@ public sealed record OwnLivery(string Id, string Name, ImmutableList<Swatch> Swa
         : picture.Hash == t.Portrait?.Hash ? Says.Portrait : Says.Itself;
 
     // A photograph is this book's own; a drawing, such as an imprint's mark, is the series'.
-    private static Item Kept(Item item) => item with { Laid = null, Locked = false } is var plain
+    private static Item Kept(Item item) => item with { Laid = null, From = null, Locked = false } is var plain
         && plain is PictureItem { Picture.IsDrawing: false } p ? p with { Picture = null } : plain;
 
     private static Fill Ground(Fill ground) => ground.Pictures.Any(p => !p.IsDrawing) ? new(ground.Paint) : ground;

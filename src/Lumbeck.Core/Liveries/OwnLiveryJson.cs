@@ -76,7 +76,7 @@ public static class OwnLiveryJson
     }
 
     private static readonly IReadOnlyList<Action<System.Text.Json.Nodes.JsonObject>> Steps =
-        [_ => { }, _ => { }, _ => { }, _ => { }, _ => { }];
+        [_ => { }, _ => { }, _ => { }, _ => { }, _ => { }, _ => { }];
 
     private static Refusal No(string key, string why) =>
         new("livery", $"this livery can’t be taken in: `{LengthText.Clip(key)}` {why}");

@@ -24,7 +24,7 @@ public static class SettingAgain
             // Words that a hand wrote, and the ticket does not know, stay said.
             if (item is TextItem was && again is TextItem text && Figures.OfWords(was.Words) != part.Words
                 && !said.Contains(Plain.Bare(was.Words), StringComparison.Ordinal))
-                again = text with { Words = was.Words, Runs = was.Runs };
+                again = text with { Words = was.Words, Runs = was.Runs, From = was.From };
             items.Add(again with { Id = item.Id, Name = item.Name, Group = item.Group, Hidden = item.Hidden });
         }
         // New parts lie over the part that they follow; what was removed by hand is not laid again.

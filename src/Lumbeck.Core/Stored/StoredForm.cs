@@ -12,7 +12,7 @@ namespace Lumbeck.Core.Stored;
 public static class StoredForm
 {
     /// <summary>The form that is written. The first had no number.</summary>
-    public const int Current = 6;
+    public const int Current = 7;
 
     /// <summary>The member that says it.</summary>
     public const string Member = "form";

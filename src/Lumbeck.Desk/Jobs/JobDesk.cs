@@ -31,7 +31,7 @@ public sealed class JobDesk
     /// <summary>What an edit would make of what is worked out; nothing is kept.</summary>
     /// <exception cref="Refusal">What was asked can’t be made.</exception>
     public Composed Preview(Composed before, Edit edit) =>
-        Worked(before, EditPipeline.Run(edit, before.Job, _drawer.Shelf, _drawer.Tables), edit);
+        Worked(before, Kept(edit, before.Job), edit);
 
     /// <summary>A job as it would look with designs laid on it, whether its wraps have room for more or not.</summary>
     /// <exception cref="Refusal">They are not of this job’s wraps.</exception>
@@ -41,7 +41,13 @@ public sealed class JobDesk
     internal Job Settled(Job job) => EditPipeline.Settle(job, _drawer.Shelf, _drawer.Tables);
 
     /// <summary>The job after an edit alone, before it is worked out.</summary>
-    internal Job After(Job job, Edit edit) => EditPipeline.Run(edit, job, _drawer.Shelf, _drawer.Tables);
+    internal Job After(Job job, Edit edit) => Kept(edit, job);
+
+    private Job Kept(Edit edit, Job job) =>
+        EditPipeline.Run(edit, job, _drawer.Shelf, _drawer.Tables, Follows);
+
+    /// <summary>Has a design follow what the ticket knows since: its livery is set again over it.</summary>
+    internal Func<Job, Job, Job>? Follows { get; set; }
 
     private Composed Worked(Composed before, Job next, Edit edit)
     {
@@ -113,7 +119,7 @@ public sealed class JobDesk
         var now = before.Job;
         var edit = request.Make(now);
         RefuseOvertaken(row.Id, head, now, edit, request);
-        var next = EditPipeline.Run(edit, now, _drawer.Shelf, _drawer.Tables);
+        var next = Kept(edit, now);
         if (JobJson.Written(next).AsSpan().SequenceEqual(JobJson.Written(now))) return at(head, before);
         // Worked out before it is written.
         var composed = Worked(before, next, edit);

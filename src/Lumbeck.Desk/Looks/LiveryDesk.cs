@@ -101,6 +101,18 @@ public sealed class LiveryDesk
         return (new(composed.Takes, OwnComposing.Swatches(own, colour), own.Name), composed.Unfit);
     }
 
+    /// <summary>
+    /// A job whose ticket knows more than before, its designs set again where a livery laid them: what the ticket
+    /// got has its place, but for what a hand has moved.
+    /// </summary>
+    internal Job Follow(Job before, Job after)
+    {
+        if (after.Take.Worn is null) return after;
+        // A livery that is here no more, or can't lay this, leaves the design as it is.
+        try { return Again(after).Apply(after); }
+        catch (Refusal) { return after; }
+    }
+
     /// <summary>The designs on the bench as their livery would set them now, but for what a hand has moved.</summary>
     /// <exception cref="Refusal">No livery laid them, or it is here no more.</exception>
     public SetAgain Again(Job job)

@@ -75,6 +75,19 @@ public abstract record Item
     public bool Whole { get; init; }
     /// <summary>The part of a livery that it was laid as; null for what a hand added.</summary>
     public LaidAs? Laid { get; init; }
+    /// <summary>Where its values come from, by their names (<c>words</c>); null where all are a hand's.</summary>
+    public ImmutableSortedDictionary<string, Origin>? From { get; init; }
+
+    /// <summary>Where one of its values comes from; null where that is a hand's.</summary>
+    public Origin? OriginOf(string value) => From?.TryGetValue(value, out var origin) == true ? origin : null;
+
+    /// <summary>The same item with another origin of a value, or none.</summary>
+    public Item WithOrigin(string value, Origin? origin)
+    {
+        var all = From ?? ImmutableSortedDictionary.Create<string, Origin>(StringComparer.Ordinal);
+        all = origin is { } own ? all.SetItem(value, own) : all.Remove(value);
+        return this with { From = all.IsEmpty ? null : all };
+    }
 
     /// <summary>What it is.</summary>
     [JsonIgnore]

@@ -41,6 +41,9 @@ public static class ImportValidation
         if (item.Laid is { } laid && (laid.Part is null or { Length: > 60 } || laid.Figures is null or { Length: > 64 }
             || laid.Words is null or { Length: > 64 }))
             throw No("what laid it");
+        if (item.From is { } from && (from.Count is 0 or > Origin.Most
+            || from.Any(o => o.Key.Length is 0 or > Origin.Longest || o.Value.Of is null or { Length: > Origin.Longest })))
+            throw No("where its values come from");
         if (item.Unsound is { } what) throw No(what);
         item = item with
         {
@@ -96,6 +99,13 @@ public static class ImportValidation
                         throw No($"the item {item.Id}");
             }
         }
+        if (job.Edition is null || job.Editions is null || job.Editions.Count > Core.Document.Job.MostEditions
+            || job.Editions.Any(e => e?.Id is null || e.Name is null or { Length: > NameItem.Most } || e.Ticket is null
+                || e.Id == job.Edition || !Free.CanBe(e.Id))
+            || !Free.CanBe(job.Edition) || job.Editions.DistinctBy(e => e.Id).Count() != job.Editions.Count)
+            throw No("its editions");
+        // Another edition's ticket is looked over as this one is: as a job that has it alone.
+        foreach (var edition in job.Editions) Job(job with { Ticket = edition.Ticket, Editions = [], Inside = null });
         if (job.Inside is { IsSound: false }) throw No("its pages");
         if (job.WithPagesCounted(job with { Inside = null }) is var counted && counted.Ticket.Pages != job.Ticket.Pages)
             throw No("its count of pages");

@@ -11,12 +11,7 @@ public enum TicketFact
 /// </summary>
 public sealed record SetFact(TicketFact Which, string Text) : TicketEdit
 {
-    protected override string Fact => Which switch
-    {
-        TicketFact.SeriesNumber => "series-number",
-        TicketFact.SpineTitle => "spine-title",
-        _ => Which.ToString().ToLower(CultureInfo.InvariantCulture),
-    };
+    protected override string Fact => Which.Word();
 
     protected override Ticket On(Ticket t)
     {
@@ -65,6 +60,18 @@ public sealed record SetFact(TicketFact Which, string Text) : TicketEdit
 
 public static class TicketWords
 {
+    /// <summary>A fact's word at its path: <c>series-number</c>.</summary>
+    public static string Word(this TicketFact which) => which switch
+    {
+        TicketFact.SeriesNumber => "series-number",
+        TicketFact.SpineTitle => "spine-title",
+        _ => which.ToString().ToLower(CultureInfo.InvariantCulture),
+    };
+
+    /// <summary>The fact of that word; null where there is none.</summary>
+    public static TicketFact? Find(string word) =>
+        Enum.GetValues<TicketFact>().Cast<TicketFact?>().FirstOrDefault(f => f!.Value.Word() == word);
+
     /// <summary>Most letters.</summary>
     public static int Most(this TicketFact which) => which switch
     {
