@@ -1,3 +1,4 @@
+using Lumbeck.Web.Routes;
 using Lumbeck.Running;
 using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.DataProtection;
@@ -74,6 +75,11 @@ public static class LumbeckHost
             o.Filters.Add<SoundRedirects>();
             // What is empty is empty, not missing.
             o.ModelMetadataDetailsProviders.Add(new EmptyIsEmpty());
+        }).AddRazorOptions(o =>
+        {
+            // Parts of pages lie in folders by subject, and are named without them.
+            foreach (var formats in (IList<string>[])[o.ViewLocationFormats, o.PageViewLocationFormats])
+                foreach (var folder in PartialRenderer.Folders) formats.Add($"/Pages/Shared/{folder}/{{0}}.cshtml");
         });
         builder.Services.AddSingleton<Drawings>();
         builder.Services.AddSingleton<PlatedPieces>();

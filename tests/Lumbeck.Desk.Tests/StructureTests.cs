@@ -149,13 +149,45 @@ public sealed class StructureTests
                 .ShouldBeFalse(Path.GetFileName(view));
     }
 
+    private static IEnumerable<string> Folders(params string[] path) =>
+        Directory.GetDirectories(Path.Combine([Root, .. path]), "*", SearchOption.AllDirectories)
+            .Append(Path.Combine([Root, .. path]))
+            .Where(f => !System.Text.RegularExpressions.Regex.IsMatch(f, "/(obj|bin|node_modules|wwwroot)(/|$)"));
+
     [Fact]
-    public void No_folder_of_Core_holds_more_than_can_be_seen_at_once()
+    public void No_folder_holds_more_than_can_be_seen_at_once()
     {
-        foreach (var folder in Directory.GetDirectories(Path.Combine(Root, "src", "Lumbeck.Core"), "*",
-            SearchOption.AllDirectories))
-            if (!folder.Contains("/obj", StringComparison.Ordinal)
-                && !folder.Contains("/bin", StringComparison.Ordinal))
-                Directory.GetFiles(folder, "*.cs").Length.ShouldBeLessThanOrEqualTo(15, folder);
+        foreach (var folder in Folders("src"))
+        {
+            Directory.GetFiles(folder, "*.cs").Length.ShouldBeLessThanOrEqualTo(16, folder);
+            Directory.GetFiles(folder, "*.ts").Length.ShouldBeLessThanOrEqualTo(13, folder);
+            if (!folder.EndsWith("/Pages", StringComparison.Ordinal))
+                Directory.GetFiles(folder, "*.cshtml").Length.ShouldBeLessThanOrEqualTo(12, folder);
+        }
+    }
+
+    /// <summary>Scripts import each other one way alone, and none is longer than can be read at once.</summary>
+    [Fact]
+    public void Scripts_import_each_other_in_no_circle()
+    {
+        var client = Path.Combine(Root, "src", "Lumbeck.Web", "Client");
+        var imports = Directory.GetFiles(client, "*.ts", SearchOption.AllDirectories).ToDictionary(f => f, f =>
+            System.Text.RegularExpressions.Regex.Matches(File.ReadAllText(f), @"(?:from|import) '(\.[^']+)'")
+                .Select(m => Path.GetFullPath(Path.Combine(Path.GetDirectoryName(f)!, m.Groups[1].Value + ".ts")))
+                .ToArray());
+        imports.Count.ShouldBeGreaterThan(30);
+        var done = new HashSet<string>();
+        void walk(string file, ImmutableList<string> way)
+        {
+            way.ShouldNotContain(file, $"a circle: {string.Join(" → ", way.Add(file).Select(Path.GetFileName))}");
+            if (done.Contains(file) || !imports.TryGetValue(file, out var on)) return;
+            foreach (var next in on) walk(next, way.Add(file));
+            done.Add(file);
+        }
+        foreach (var file in imports.Keys)
+        {
+            walk(file, []);
+            File.ReadLines(file).Count().ShouldBeLessThanOrEqualTo(300, Path.GetFileName(file));
+        }
     }
 }

@@ -1,31 +1,32 @@
 // What a hand does on a job's pages: picking, adding, nudging, stepping back. The rules are the server's.
-import './clip';
-import './colours';
-import { fitting } from './fitting';
-import './faces';
-import './type';
-import './checks';
-import './drift';
-import './fields';
-import './insides';
-import './offers';
-import './pictures';
-import './pages';
-import './plates';
-import './sums';
-import './works';
-import { book } from './book';
-import { reveal, toggled, withGroup } from './hand';
+import './assets/clip';
+import './assets/colours';
+import { fitting } from './sheet/fitting';
+import './assets/faces';
+import './sheet/type';
+import './screens/checks';
+import './sheet/drift';
+import './queue/fields';
+import './screens/insides';
+import './assets/offers';
+import './assets/pictures';
+import './screens/pages';
+import './screens/plates';
+import './screens/sums';
+import './screens/works';
+import { book } from './sheet/book';
+import { toggled, withGroup } from './sheet/hand';
+import { arrange, choose } from './sheet/picking';
 import { onWrap, pressed, words } from './keys';
-import { shop } from './matching';
-import { paperByHand } from './paper';
+import { shop } from './sheet/matching';
+import { paperByHand } from './sheet/paper';
 import { chosen, closed } from './walks';
-import { answered, pending, pick, picked, send, tryOut, untry, write } from './queue';
+import { answered, pending, picked, send, tryOut, untry, write } from './queue/queue';
 import { holds, keyOf } from './queue/holds';
-import { tour, leave as leaveTour } from './tour';
-import { lensNearer } from './sheet';
-import { alone, farther, fitItem, fitPanel, fitSheet, measureScreen, nearer, trueSize } from './view';
-import type { Beside } from './wire';
+import { tour, leave as leaveTour } from './sheet/tour';
+import { lensNearer } from './sheet/sheet';
+import { alone, farther, fitItem, fitPanel, fitSheet, measureScreen, nearer, trueSize } from './sheet/view';
+import type { Beside } from './queue/wire';
 
 const closest = (e: Event, selector: string) => (e.target instanceof Element ? e.target.closest<HTMLElement>(selector)
   : null);
@@ -98,23 +99,6 @@ document.addEventListener('click', e => {
   }
 });
 
-/** Presses that make items, which get an id of ours. */
-const MAKING = ['copy', 'other-cover', 'copy-to', 'four-corners', 'words-in', 'take-apart'];
-
-/** One press on what is picked; copies are picked in place of what they were made of. */
-export function arrange(how: string, panel?: string): void {
-  const items = picked();
-  if (how === 'swap-covers') return send({ is: 'swap-covers' });
-  if (!MAKING.includes(how)) return send({ is: 'arrange', items, how });
-  const made = `${items[0]!.replace(/-[0-9a-f]{8}(-\d+)?$/, '').slice(0, 24)}-${crypto.randomUUID().slice(0, 8)}`;
-  send({ is: 'arrange', items, how, new: made, panel: panel ?? null }, {
-    done: () => {
-      const ids = [...document.querySelectorAll<HTMLElement>(`[id^="row-${made}"]`)].map(r => r.id.slice(4));
-      if (ids.length > 0) choose(ids);
-    },
-  });
-}
-
 // A list that something is picked from closes when it is left.
 const PASSING = 'details[data-picks][open],#papers[open],details[data-book][open],#tracing-book[open],#swatch-book[open],#looks[open]';
 const leave = (e: Event): void => {
@@ -137,11 +121,6 @@ function focusRow(id: string): void {
     row.focus({ preventScroll: true });
   };
   document.addEventListener('lumbeck:settled', shown);
-}
-
-export function choose(ids: string[]): void {
-  pick(ids);
-  reveal();
 }
 
 // What a press would do to the sheet is shown while it is pointed at.

@@ -1,13 +1,13 @@
 // Keys of the Wrap screen, in the trade's words. The list behind ? is the server's, from the same letters.
-import { book } from './book';
-import { leave, tour, touring } from './tour';
+import { book } from './sheet/book';
+import { leave, tour, touring } from './sheet/tour';
 import { alone, farther, fitItem, fitPanel, fitSheet, holdZones, nearer, next, pointedAt, push,
-  trueSize } from './view';
-import { hits } from './sheet';
-import { picked, send } from './queue';
-import { arrange, choose } from './app';
-import { shop } from './matching';
-import { typeOn } from './type';
+  trueSize } from './sheet/view';
+import { hits } from './sheet/sheet';
+import { picked, send } from './queue/queue';
+import { arrange, choose } from './sheet/picking';
+import { shop } from './sheet/matching';
+import { typeOn } from './sheet/type';
 
 export const onWrap = document.body.dataset.place === 'Wrap';
 

@@ -1,6 +1,6 @@
 // What is chosen by looking: papers, vistas and ornaments as small pictures. Arrows walk from one to the next, Enter
 // takes it, space shows another twelve seeds, Escape puts back what lay there before the book was opened.
-import { send, write } from './queue';
+import { send, write } from './queue/queue';
 
 const BOOK = '#papers, details[data-book]';
 /** All that is taken while a book is open is one step. */
