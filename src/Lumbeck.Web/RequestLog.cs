@@ -1,3 +1,4 @@
+using Lumbeck.Web.Routes;
 using System.Diagnostics;
 using Lumbeck.Desk.Working;
 using Lumbeck.Web.Screens;
