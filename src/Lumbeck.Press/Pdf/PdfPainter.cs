@@ -10,7 +10,7 @@ namespace Lumbeck.Press.Pdf;
 /// <param name="ink">How inks are written.</param>
 /// <param name="page">Where the sheet lies on its page: from its own points, y down, to the page's, y up.</param>
 /// <param name="shapes">The shape of a run of type, where type leaves as shapes; null where it stays type.</param>
-internal sealed class PdfPainter(Scene scene, IPageResources has, ColorOperators ink, Affine page,
+internal sealed partial class PdfPainter(Scene scene, IPageResources has, ColorOperators ink, Affine page,
     Func<GlyphMark, Outline>? shapes = null)
 {
     /// <summary>
@@ -84,76 +84,6 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, ColorOperators
     };
 
     /// <summary>
-    /// A drawn item that lets through what lies under it: its marks are laid down as one, so that they do not show through
-    /// each other. Finishing inks that multiply or screen
-    /// are laid by themselves: a plate of their own has nothing to do with the process inks, and is never screened
-    /// away.
-    /// </summary>
-    private void Mixed(DrawnItem piece, Affine toPage)
-    {
-        var finishes = piece.StandsAlone ? [.. piece.Finishes] : (string[])[];
-        var screened = piece.Blend == Blend.Screen;
-        IEnumerable<Mark> inks = finishes.Length == 0 ? piece.Marks : piece.Marks.Where(m => m.Finish is null);
-        if (screened) inks = inks.SelectMany(m => Keeping(m, finishes));
-        if (inks.Any())
-            Group(piece, inks, toPage, overprinted: !piece.StandsAlone || screened, plainly: !piece.StandsAlone);
-        // What lies over a finishing ink and hides it takes it off its plate.
-        foreach (var name in finishes)
-        {
-            var over = piece.Marks.SkipWhile(m => !screened && m.Finish?.Name != name)
-                .Where(m => m.Finish is null || m.Finish.Value.Name == name);
-            Group(piece, over.Select(m => OnPlate(m, name)).OfType<Mark>(), toPage, overprinted: screened,
-                plainly: screened);
-        }
-    }
-
-    /// <summary>
-    /// A mark that is screened, and leaves some finishing inks' plates as they are: what is screened with all of an ink
-    /// is as it was (11.3.5.2), so it has all of those.
-    /// </summary>
-    private static IEnumerable<Mark> Keeping(Mark mark, string[] finishes) =>
-        [mark, .. finishes.Select(f => OnPlate(Covering(mark), f, 10_000)).OfType<Mark>()];
-
-    private static Mark Covering(Mark mark) => mark switch
-    {
-        FillMark f => f with { Overprint = false },
-        GlyphMark g => g with { Overprint = false },
-        _ => mark,
-    };
-
-    /// <summary>
-    /// A mark as it is on a finishing ink's plate: its tint, or none of it where it hides that (or so much of it); null
-    /// for what overprints and leaves it.
-    /// </summary>
-    private static Mark? OnPlate(Mark mark, string finish, int tint = 0) => mark.Finish is not null
-        ? mark
-        : mark switch
-        {
-            FillMark { Overprint: true } or GlyphMark { Overprint: true, Gradient: null } or BlurredMark => null,
-            GradientMark h => new FillMark(h.Shape, Ink.White) { EvenOdd = h.EvenOdd, Finish = (finish, tint) },
-            GlyphMark g => g with { Gradient = null, Finish = (finish, tint) },
-            DrawingMark d => d with { Marks = [.. d.Marks.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()] },
-            RepeatedMark r => r with
-            {
-                Symbol = [.. r.Symbol.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()],
-                Finish = (finish, tint),
-            },
-            _ => mark with { Finish = (finish, tint) },
-        };
-
-    private void Group(DrawnItem piece, IEnumerable<Mark> group, Affine toPage, bool overprinted, bool plainly)
-    {
-        var (page, fill, overprinting, finishes) = (_s, _fill, _overprinting, _finishesOverprint);
-        // A form begins with the state it is drawn in: that is set to what the group begins with.
-        (_s, _fill, _overprinting, _finishesOverprint) = (new(), null, false, overprinted);
-        foreach (var mark in group) Mark(mark, toPage);
-        var marks = _s.ToString();
-        (_s, _fill, _overprinting, _finishesOverprint) = (page, fill, overprinting, finishes);
-        var name = has.Mix(marks, piece, plainly);
-        _s.Append("q /Gk gs /").Append(name).Append("g gs /").Append(name).Append(" Do Q\n");
-    }
-
-    /// <summary>
     /// Whether finishing inks leave other plates as they are by overprinting; what multiplies leaves them anyhow, and
     /// must not overprint besides (11.7.4.3).
     /// </summary>
@@ -225,104 +155,6 @@ internal sealed class PdfPainter(Scene scene, IPageResources has, ColorOperators
                 else { Shape(shapes(g), toPage); _s.Append("f\n"); }
                 break;
         }
-    }
-
-    /// <summary>
-    /// The same marks in each of their places: a form of their own, in their own coordinates, and where it is drawn.
-    /// </summary>
-    private void Repeated(RepeatedMark mark, Affine toPage)
-    {
-        if (mark.Symbol.IsEmpty || mark.Places.IsEmpty) return;
-        var name = has.Symbol(mark, () =>
-        {
-            var (page, fill, overprinting) = (_s, _fill, _overprinting);
-            // A form begins with the state it is drawn in (8.10.1): it sets its own.
-            (_s, _fill, _overprinting) = (new("/Gk gs\n"), null, false);
-            foreach (var inner in mark.Symbol) Mark(inner, Affine.Identity);
-            var content = _s.ToString();
-            (_s, _fill, _overprinting) = (page, fill, overprinting);
-            return content;
-        });
-        foreach (var place in mark.Places)
-            _s.Append("q ").Append(PdfSyntax.Matrix(place.Then(toPage))).Append(" cm /").Append(name).Append(" Do Q\n");
-    }
-
-    /// <summary>Most tiles that are drawn one by one.</summary>
-    private const int MostTiles = 1000;
-
-    private void Tiles(TilesMark tiled, Affine toPage)
-    {
-        if (TilingPattern.Over(tiled, MostTiles) is { } few)
-        {
-            Clipped(tiled.Clip, toPage, false, () =>
-            {
-                foreach (var tile in few)
-                {
-                    var place = tile.Place.Then(toPage);
-                    if (has.Picture(tile, Wide(place)) is not { } picture) return;
-                    _s.Append("q ");
-                    Image(picture, place);
-                    _s.Append("Q\n");
-                }
-            });
-            return;
-        }
-        var cell = tiled.PatternMatrix.Then(toPage);
-        if (has.Tiles(tiled, cell, Wide(cell)) is not { } pattern) return;
-        _s.Append("/Pattern cs /").Append(pattern).Append(" scn\n");
-        _fill = null;
-        Shape(tiled.Clip, toPage);
-        _s.Append("f\n");
-    }
-
-    /// <summary>A flattened part seen through a shape, or through letters that clip as type does (9.3.6).</summary>
-    private void Flat(Plates.FlatMark flat, Affine toPage)
-    {
-        var parts = has.Flat(flat.Part);
-        if (parts.Count > 0 && flat.Clip is not { IsEmpty: true })
-        {
-            _s.Append("q\n");
-            if (flat.Letters is { } letters)
-            {
-                if (shapes is null) Glyphs(letters, toPage, 7);
-                else { Shape(shapes(letters), toPage); _s.Append("W n\n"); }
-            }
-            else if (flat.Clip is { } clip) { Shape(clip, toPage); _s.Append("W n\n"); }
-            foreach (var part in parts) Flat(part);
-            _s.Append("Q\n");
-        }
-        else if (flat.Letters is { } covered && shapes is null)
-        {
-            _s.Append("q\n"); Glyphs(covered, toPage, 3);
-            _s.Append("Q\n");
-        }
-        if (shapes is null) foreach (var hidden in flat.Hidden)
-        {
-            _s.Append("q\n");
-            Glyphs(hidden, toPage, 3);
-            _s.Append("Q\n");
-        }
-    }
-
-    /// <summary>A rectangle of it, which takes off whatever is under it on every plate.</summary>
-    private void Flat(FlatDrawn part)
-    {
-        var b = part.Place;
-        var place = new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top).Then(page);
-        _s.Append("/Gk gs\n");
-        if (part.Image is { } image)
-        {
-            _s.Append("q ");
-            Image(has.Named(image), place);
-            _s.Append("Q\n");
-            return;
-        }
-        _s.Append(part.Space is { } space
-            ? $"/{has.Space(space)} cs {PdfSyntax.Inks(part.Ink)} " +
-                $"{PdfSyntax.Figures([.. part.Tints.Select(t => t / 10_000.0)])} scn\n"
-            : ink.Filled(part.Ink) + "\n");
-        Shape(Outline.Rectangle(0, 0, 1, 1), place);
-        _s.Append("f\n");
     }
 
     private static double Wide(Affine m) => Math.Sqrt((m.A * m.A) + (m.B * m.B));

@@ -1,0 +1,77 @@
+using System.Text;
+
+namespace Lumbeck.Press.Pdf;
+
+// Drawn items that let through what lies under them, laid down as one.
+internal sealed partial class PdfPainter
+{
+    /// <summary>
+    /// A drawn item that lets through what lies under it: its marks are laid down as one, so that they do not show through
+    /// each other. Finishing inks that multiply or screen
+    /// are laid by themselves: a plate of their own has nothing to do with the process inks, and is never screened
+    /// away.
+    /// </summary>
+    private void Mixed(DrawnItem piece, Affine toPage)
+    {
+        var finishes = piece.StandsAlone ? [.. piece.Finishes] : (string[])[];
+        var screened = piece.Blend == Blend.Screen;
+        IEnumerable<Mark> inks = finishes.Length == 0 ? piece.Marks : piece.Marks.Where(m => m.Finish is null);
+        if (screened) inks = inks.SelectMany(m => Keeping(m, finishes));
+        if (inks.Any())
+            Group(piece, inks, toPage, overprinted: !piece.StandsAlone || screened, plainly: !piece.StandsAlone);
+        // What lies over a finishing ink and hides it takes it off its plate.
+        foreach (var name in finishes)
+        {
+            var over = piece.Marks.SkipWhile(m => !screened && m.Finish?.Name != name)
+                .Where(m => m.Finish is null || m.Finish.Value.Name == name);
+            Group(piece, over.Select(m => OnPlate(m, name)).OfType<Mark>(), toPage, overprinted: screened,
+                plainly: screened);
+        }
+    }
+
+    /// <summary>
+    /// A mark that is screened, and leaves some finishing inks' plates as they are: what is screened with all of an ink
+    /// is as it was (11.3.5.2), so it has all of those.
+    /// </summary>
+    private static IEnumerable<Mark> Keeping(Mark mark, string[] finishes) =>
+        [mark, .. finishes.Select(f => OnPlate(Covering(mark), f, 10_000)).OfType<Mark>()];
+
+    private static Mark Covering(Mark mark) => mark switch
+    {
+        FillMark f => f with { Overprint = false },
+        GlyphMark g => g with { Overprint = false },
+        _ => mark,
+    };
+
+    /// <summary>
+    /// A mark as it is on a finishing ink's plate: its tint, or none of it where it hides that (or so much of it); null
+    /// for what overprints and leaves it.
+    /// </summary>
+    private static Mark? OnPlate(Mark mark, string finish, int tint = 0) => mark.Finish is not null
+        ? mark
+        : mark switch
+        {
+            FillMark { Overprint: true } or GlyphMark { Overprint: true, Gradient: null } or BlurredMark => null,
+            GradientMark h => new FillMark(h.Shape, Ink.White) { EvenOdd = h.EvenOdd, Finish = (finish, tint) },
+            GlyphMark g => g with { Gradient = null, Finish = (finish, tint) },
+            DrawingMark d => d with { Marks = [.. d.Marks.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()] },
+            RepeatedMark r => r with
+            {
+                Symbol = [.. r.Symbol.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()],
+                Finish = (finish, tint),
+            },
+            _ => mark with { Finish = (finish, tint) },
+        };
+
+    private void Group(DrawnItem piece, IEnumerable<Mark> group, Affine toPage, bool overprinted, bool plainly)
+    {
+        var (page, fill, overprinting, finishes) = (_s, _fill, _overprinting, _finishesOverprint);
+        // A form begins with the state it is drawn in: that is set to what the group begins with.
+        (_s, _fill, _overprinting, _finishesOverprint) = (new(), null, false, overprinted);
+        foreach (var mark in group) Mark(mark, toPage);
+        var marks = _s.ToString();
+        (_s, _fill, _overprinting, _finishesOverprint) = (page, fill, overprinting, finishes);
+        var name = has.Mix(marks, piece, plainly);
+        _s.Append("q /Gk gs /").Append(name).Append("g gs /").Append(name).Append(" Do Q\n");
+    }
+}
