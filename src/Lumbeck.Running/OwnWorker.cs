@@ -30,7 +30,7 @@ public sealed class OwnWorker : IDisposable
         _process = System.Diagnostics.Process.Start(start) ?? throw new InvalidOperationException("no process");
     }
 
-    /// <summary>Its number.</summary>
+    /// <summary>The process id.</summary>
     public int Process => _process.Id;
 
     /// <summary>The most memory it was seen with.</summary>

@@ -42,7 +42,7 @@ public abstract record ItemsEdit(ImmutableArray<string> Items) : Edit
     }
 }
 
-/// <summary>Counts in words.</summary>
+/// <summary>Numbers of things as sentences have them.</summary>
 public static class Many
 {
     public static string Items(int count) => Of(count, "item");

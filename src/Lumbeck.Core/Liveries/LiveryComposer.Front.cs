@@ -1,6 +1,6 @@
 namespace Lumbeck.Core.Liveries;
 
-/// <summary>The front.</summary>
+/// <summary>What a livery lays on the front: title, author and the rest, by its form.</summary>
 internal sealed partial class LiveryComposer
 {
     public void Front()

@@ -1,9 +1,9 @@
 namespace Lumbeck.Core.Liveries;
 
-/// <summary>The spine.</summary>
+/// <summary>What a livery lays on the spine: its field, its rules, and the words that are composed there.</summary>
 internal sealed partial class LiveryComposer
 {
-    /// <summary>In points.</summary>
+    /// <summary>The smallest type on a spine, in points.</summary>
     private const double LeastOnSpine = 8;
 
     /// <summary>From here on the imprint stands at its foot too.</summary>

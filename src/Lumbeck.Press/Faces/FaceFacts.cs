@@ -3,7 +3,7 @@ namespace Lumbeck.Press.Faces;
 /// <summary>What a face's licence bits let a printer's file hold of it (OpenType, OS/2 fsType).</summary>
 public enum Embedding
 {
-    /// <summary>Anything.</summary>
+    /// <summary>It may be embedded for any use (OS/2 fsType 0: installable).</summary>
     Free,
     /// <summary>Files that are viewed and printed, which a press file is.</summary>
     ToPrint,

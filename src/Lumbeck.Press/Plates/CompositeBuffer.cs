@@ -5,7 +5,7 @@ namespace Lumbeck.Press.Plates;
 /// <summary>
 /// Where marks are laid down: the sheet itself, which is paper where nothing lies, or a group that is mixed as one (ISO
 /// 32000-1, 11.4).
-/// All in ink: 255 is all of it, and mixing works on what paper is left, as 11.7.4.3 has it for subtractive colour.
+/// All in ink: 255 is all of it, and mixing works on what paper is left, as 11.3.4 has it for subtractive spaces.
 /// </summary>
 /// <remarks>
 /// A group that is laid plainly sees what lies under it, so that what overprints in it leaves that as it is. One that
@@ -248,8 +248,8 @@ internal sealed class SpotBuffer(int wide, byte[] tints, byte[]? alpha, SpotBuff
     }
 
     /// <summary>
-    /// Lays this group's plate on the one under it. A plate that would be screened away is laid plainly (11.7.4.2: what
-    /// has no white to keep).
+    /// Lays this group's plate on the one under it. A plate that would be screened away is laid
+    /// plainly: a finishing ink over paper that has none of it would never be seen.
     /// </summary>
     public void Mix(int share, Blend blend, SkiaSharp.SKRectI within) => CompositeBuffer.Rows(within, row =>
     {

@@ -60,7 +60,7 @@ public static class Values
         mm => new(Number: mm),
         v => v.Number ?? 0);
 
-    /// <summary>A count.</summary>
+    /// <summary>A whole number of things.</summary>
     public static ValueKind<int> Counts(string example) => new(
         (n, _) => n.ToString(CultureInfo.InvariantCulture), (s, _) => Typed.Whole(s, example), n => new(Number: n),
         v => (int)Math.Clamp(v.Number ?? 0, int.MinValue, int.MaxValue));

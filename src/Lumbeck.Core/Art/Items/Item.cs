@@ -89,7 +89,7 @@ public abstract record Item
         return this with { From = all.IsEmpty ? null : all };
     }
 
-    /// <summary>What it is.</summary>
+    /// <summary>What kind of thing it is, in a word for people: “Text”, “Barcode”.</summary>
     [JsonIgnore]
     public abstract string Kind { get; }
 

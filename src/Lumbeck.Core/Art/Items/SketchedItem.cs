@@ -5,7 +5,7 @@ namespace Lumbeck.Core.Art.Items;
 /// <summary>An item that is drawn from a seed in its box. It is drawn, painted, listed and typed by what it says here.</summary>
 public abstract record SketchedItem : Item
 {
-    /// <summary>What is drawn.</summary>
+    /// <summary>The drawing that the item shows, made from its seed in paint slots.</summary>
     [JsonIgnore]
     public abstract Sketch Sketch { get; }
 

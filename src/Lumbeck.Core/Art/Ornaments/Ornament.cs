@@ -15,7 +15,7 @@ public abstract record Ornament : Sketch
     [System.Text.Json.Serialization.JsonIgnore]
     public virtual (double Wide, double High) First => (40, 40);
 
-    /// <summary>Draws it.</summary>
+    /// <summary>Draws it to fill a box, in millimetres, from its upper left corner, y down.</summary>
     /// <param name="wide">Its box, in millimetres.</param>
     /// <param name="high">Its box, in millimetres.</param>
     /// <returns>In millimetres from the box's corner, widths in points.</returns>

@@ -20,7 +20,7 @@ public abstract record Pattern : Sketch
     public decimal MovedRight { get; init; }
     public decimal MovedDown { get; init; }
 
-    /// <summary>Where it starts.</summary>
+    /// <summary>The point of the sheet or shape from which its drawing is reckoned.</summary>
     public PaperStart Start { get; init; }
 
     /// <summary>

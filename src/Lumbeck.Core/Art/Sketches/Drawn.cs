@@ -11,7 +11,7 @@ public abstract record Drawn
     public abstract Drawn Under(Affine place, double scale);
 }
 
-/// <summary>A filled shape.</summary>
+/// <summary>A shape of a drawing that is filled in one of its paint slots.</summary>
 /// <param name="Shape">Its outline, by the non-zero rule.</param>
 /// <param name="Slot">Its paint's place among the paints.</param>
 public sealed record Area(Outline Shape, int Slot = 0) : Drawn
@@ -22,7 +22,7 @@ public sealed record Area(Outline Shape, int Slot = 0) : Drawn
     public override Drawn Under(Affine place, double scale) => this with { Shape = Shape.Under(place) };
 }
 
-/// <summary>A line.</summary>
+/// <summary>A line of a drawing, in one of its paint slots.</summary>
 /// <param name="Shape">The line.</param>
 /// <param name="Width">In points.</param>
 /// <param name="Slot">Its paint's place among the paints.</param>

@@ -2,7 +2,7 @@ using System.Text.Json.Serialization;
 
 namespace Lumbeck.Core.Document.Insides;
 
-/// <summary>Where folios stand.</summary>
+/// <summary>Where a page's number stands: at the outer edge or in the middle, below or above the type.</summary>
 public enum FolioPlace { None, OuterFoot, MiddleFoot, OuterHead }
 
 /// <summary>How pages are numbered.</summary>
@@ -10,7 +10,7 @@ public enum FolioPlace { None, OuterFoot, MiddleFoot, OuterHead }
 /// <param name="First">The number of the first page.</param>
 public sealed record Folio(FolioPlace Place = FolioPlace.OuterFoot, int First = 1)
 {
-    /// <summary>Of the type.</summary>
+    /// <summary>How large the page's number is set.</summary>
     public Length Size { get; init; } = Length.FromPoints(8.5m);
 
     /// <summary>Words beside it, such as “{title}”; empty for none.</summary>

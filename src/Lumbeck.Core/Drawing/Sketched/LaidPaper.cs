@@ -21,7 +21,7 @@ public sealed class LaidPaper(Pattern paper, Paint? under, IReadOnlyList<Swatch>
     private static readonly double Mm = Length.FromMillimetres(1).Points;
     private static readonly double Overlap = 0.05 * Mm;
 
-    /// <summary>Its marks.</summary>
+    /// <summary>The pattern as marks, in points of what it is laid on, the lowest first.</summary>
     public IEnumerable<Mark> Marks()
     {
         foreach (var mark in Bands()) yield return mark;

@@ -5,7 +5,7 @@ public enum TicketPicture
 {
     /// <summary>The imprint's, as spines bear it.</summary>
     Mark,
-    /// <summary>The author.</summary>
+    /// <summary>The author's portrait, for the back or a flap.</summary>
     Portrait
 }
 

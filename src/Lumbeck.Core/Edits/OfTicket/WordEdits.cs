@@ -72,7 +72,7 @@ public static class TicketWords
     public static TicketFact? Find(string word) =>
         Enum.GetValues<TicketFact>().Cast<TicketFact?>().FirstOrDefault(f => f!.Value.Word() == word);
 
-    /// <summary>Most letters.</summary>
+    /// <summary>Most letters that the fact may have.</summary>
     public static int Most(this TicketFact which) => which switch
     {
         TicketFact.Blurb => Ticket.LongestBlurb,

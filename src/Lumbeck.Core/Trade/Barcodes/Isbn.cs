@@ -7,7 +7,7 @@ public readonly record struct Isbn
 {
     private Isbn(string digits) => Digits = digits;
 
-    /// <summary>Thirteen digits.</summary>
+    /// <summary>All thirteen digits without hyphens, the check digit last (ISO 2108).</summary>
     public string Digits { get; }
 
     /// <summary>
@@ -82,12 +82,13 @@ public readonly record struct Isbn
         return check == 10 ? 'X' : (char)('0' + check);
     }
 
-    // Longest group first, so that 978-600 is not taken for 978-6.
+    // Registration groups with their registrants' ranges (ISO 2108): no group's figures begin another's, so that the order
+    // in which they are asked decides nothing.
     private static readonly Lazy<List<(string Prefix, List<(string Low, string High)> Ranges)>> Groups = new(() =>
     {
         using var stream = typeof(Isbn).Assembly.GetManifestResourceStream("isbn/isbn-ranges")!;
         using var doc = JsonDocument.Parse(stream);
-        return ReadGroups(doc.RootElement).OrderByDescending(g => g.Item1.Length).ToList();
+        return ReadGroups(doc.RootElement).ToList();
     });
     private static IEnumerable<(string, List<(string, string)>)> ReadGroups(JsonElement root)
     {

@@ -23,7 +23,7 @@ public sealed record PageGrid(Size Trim, Reading Reading, Length Head, Length Fo
     /// </summary>
     public bool IsRight(int page) => page % 2 == 1 == (Reading == Reading.LeftToRight);
 
-    /// <summary>One page.</summary>
+    /// <summary>One page by its number: its trim, its bleed, and the box that its type keeps to.</summary>
     /// <param name="number">From 1.</param>
     /// <exception cref="Refusal">There is no such page, or its margins leave nothing to write on.</exception>
     public Surface Page(int number)

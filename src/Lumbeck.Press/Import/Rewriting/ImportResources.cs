@@ -58,7 +58,7 @@ internal sealed partial class ImportResources
     public Shadings Shadings { get; }
     public ImportCounts Report { get; }
 
-    /// <summary>Points.</summary>
+    /// <summary>The thinnest line that the house prints, in points.</summary>
     public double LeastLine { get; }
 
     /// <summary>Within a mask by lightness: only how light things are counts.</summary>

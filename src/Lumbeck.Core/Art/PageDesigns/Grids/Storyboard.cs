@@ -12,7 +12,7 @@ public sealed record Storyboard : PageDesign
     /// <summary>From one of those to the next.</summary>
     public Length Pitch { get; init; } = Length.FromMillimetres(6);
 
-    /// <summary>Between frames.</summary>
+    /// <summary>Between two frames, across and down.</summary>
     public Length Gap { get; init; } = Length.FromMillimetres(6);
 
     public Length Weight { get; init; } = Length.FromPoints(1);

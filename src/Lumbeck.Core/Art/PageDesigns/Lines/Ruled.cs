@@ -9,7 +9,7 @@ public sealed record Ruled : PageDesign
     /// <summary>From one rule to the next.</summary>
     public Length Pitch { get; init; } = Length.FromMillimetres(7);
 
-    /// <summary>Of a rule.</summary>
+    /// <summary>How thick each rule is.</summary>
     public Length Weight { get; init; } = Length.FromPoints(0.75m);
 
     /// <summary>From the outer margin to an upright rule; 0 for none.</summary>

@@ -5,7 +5,7 @@ public sealed record TwoColumns : PageDesign
 {
     public Length Pitch { get; init; } = Length.FromMillimetres(7);
 
-    /// <summary>Between the columns.</summary>
+    /// <summary>Between the two columns.</summary>
     public Length Gap { get; init; } = Length.FromMillimetres(8);
 
     /// <summary>The first column's share of what both have, in percent.</summary>

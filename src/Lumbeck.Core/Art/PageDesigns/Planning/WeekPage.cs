@@ -11,7 +11,7 @@ public sealed record WeekPage : PlanningPage
     /// <summary>Of the rows in each day; none are drawn where it is larger than a day.</summary>
     public Length Pitch { get; init; } = Length.FromMillimetres(6);
 
-    /// <summary>Between two days.</summary>
+    /// <summary>Between the boxes of two days.</summary>
     public Length Gap { get; init; } = Length.FromMillimetres(3);
 
     public override string Kind => "week";

@@ -8,7 +8,7 @@ public sealed record WeekSpread : PlanningPage
 {
     public Length Pitch { get; init; } = Length.FromMillimetres(6);
 
-    /// <summary>Between two days.</summary>
+    /// <summary>Between the boxes of two days.</summary>
     public Length Gap { get; init; } = Length.FromMillimetres(3);
 
     /// <summary>What the room beside the days is for; empty for none said.</summary>

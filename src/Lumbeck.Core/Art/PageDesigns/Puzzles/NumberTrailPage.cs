@@ -8,7 +8,7 @@ public sealed record NumberTrailPage : PuzzlePage
 
     public int Points { get; init; } = 40;
 
-    /// <summary>Of the figures.</summary>
+    /// <summary>How large the figures beside the points are set.</summary>
     public Length Size { get; init; } = Length.FromPoints(8);
 
     private const string InTurn = "each in turn";

@@ -9,7 +9,7 @@ public sealed record SolutionsPage : PageDesign
     /// <summary>What stands over each.</summary>
     public string Says { get; init; } = "{heading} · page {page}";
 
-    /// <summary>Between two.</summary>
+    /// <summary>Between two solutions, across and down.</summary>
     public Length Gap { get; init; } = Length.FromMillimetres(6);
 
     public override string Kind => "solutions";
