@@ -16,7 +16,7 @@ namespace Lumbeck.Bench;
 /// </summary>
 internal static class ConversionBench
 {
-    private static readonly PressCondition Coated = new("coated-fogra39-300");
+    private static readonly PrintingCondition Coated = new("coated-fogra39-300");
 
     public static void Run(string folder)
     {

@@ -14,7 +14,7 @@ internal static class PlateBench
         {
             var c = desk.Jobs.Job(slug).Composed;
             var (scene, house) = (c.Sheets[0].Scene, c.Job.Ticket.House);
-            var condition = PressCondition.Of(house);
+            var condition = PrintingCondition.Of(house);
             var bytes = 0;
             Benches.Time($"{slug}: a small picture of the plates", 40, 1,
                 () => bytes = desk.Drawer.PlatesOf(house)

@@ -152,18 +152,18 @@ internal static class PressBench
         Benches.Time("rules of geometry and scene, 60 items", 200, 1, () => Core.Checks.RuleBook.Rules.Check(looks),
             new Aim(10, "ms"));
         Benches.Time("  peer: composing those sheets", 100, 1, () => desk.Jobs.Worked(0, job));
-        var condition = PressCondition.Of(job.Ticket.House);
+        var condition = PrintingCondition.Of(job.Ticket.House);
         var painter = desk.Drawer.PlatesOf(job.Ticket.House);
         Benches.Time("rules of plates, 60 items", 15, 1,
             () => Core.Checks.RuleBook.Rules.Check(looks[0],
-                painter.Look(looks[0].Scene, looks[0].Take, condition, PlateLooking.Beside)),
+                painter.Look(looks[0].Scene, looks[0].Take, condition, PlateSampling.Beside)),
             new Aim(500, "ms"));
         Benches.Time("  the same at press resolution", 8, 1,
             () => Core.Checks.RuleBook.Rules.Check(looks[0],
-                painter.Look(looks[0].Scene, looks[0].Take, condition, PlateLooking.Exact)));
+                painter.Look(looks[0].Scene, looks[0].Take, condition, PlateSampling.Exact)));
         Benches.Time("  peer: painting them alone", 15, 1,
             () => painter.Paint(looks[0].Scene, new(0, 0, looks[0].Scene.Width, looks[0].Scene.Height),
-                PlateLooking.Beside));
+                PlateSampling.Beside));
     }
 
     /// <summary>

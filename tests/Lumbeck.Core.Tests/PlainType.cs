@@ -12,7 +12,7 @@ internal sealed class PlainType : IType
     public string NameOf(FaceId face) => "Plain";
     public FaceMetrics Metrics(FaceId face) => new(1000, 800, 200, 700);
 
-    public ShapedRun Shape(FaceId face, string text, int from, int length, ShapeAs how)
+    public ShapedRun Shape(FaceId face, string text, int from, int length, ShapingProperties how)
     {
         var ligatures = !how.Features.Contains("-liga", StringComparison.Ordinal);
         var glyphs = new List<ShapedGlyph>();

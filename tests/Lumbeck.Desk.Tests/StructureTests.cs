@@ -171,7 +171,8 @@ public sealed class StructureTests
     public void No_file_is_longer_than_can_be_read_at_once()
     {
         string[] tables = ["HouseKeys.cs"];
-        var files = Folders("src").SelectMany(f => Directory.GetFiles(f, "*.cs").Concat(Directory.GetFiles(f, "*.cshtml")))
+        var files = Folders("src").SelectMany(f => Directory.GetFiles(f, "*.cs").Concat(Directory.GetFiles(f,
+            "*.cshtml")))
             .Where(f => !tables.Contains(Path.GetFileName(f))).ToList();
         files.Count.ShouldBeGreaterThan(500);
         foreach (var file in files) File.ReadLines(file).Count().ShouldBeLessThanOrEqualTo(301, file);

@@ -102,7 +102,7 @@ public sealed class BlurbTests
             var longer = line.Length == 0 ? word : line + " " + word;
             if (wide(longer) <= width) { line = longer; rest.Dequeue(); continue; }
             var letters = word.TrimEnd('.', ',', ':', ';');
-            var part = Hyphens.Of("en")!.In(letters.All(char.IsLetter) ? letters : "")
+            var part = Hyphenation.Of("en")!.In(letters.All(char.IsLetter) ? letters : "")
                 .LastOrDefault(h => wide($"{line} {word[..h]}-") <= width, 0);
             var hyphenated = part > 0;
             if (hyphenated)

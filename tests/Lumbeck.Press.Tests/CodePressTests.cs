@@ -78,5 +78,5 @@ public sealed class CodePressTests(Pressed pressed) : IClassFixture<Pressed>
 
     [Fact]
     public void More_letters_than_any_code_holds_draw_none() =>
-        QrSquares.Of(new string('ä', 2000), CodeLevel.H).ShouldBeNull();
+        QrModules.Of(new string('ä', 2000), CodeLevel.H).ShouldBeNull();
 }

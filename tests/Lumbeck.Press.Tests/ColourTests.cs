@@ -10,7 +10,7 @@ namespace Lumbeck.Press.Tests;
 /// </summary>
 public sealed class ColourTests(Pressed pressed) : IClassFixture<Pressed>
 {
-    private static readonly PressCondition Coated = new("coated-fogra39-300");
+    private static readonly PrintingCondition Coated = new("coated-fogra39-300");
 
     [Fact]
     public void A_large_picture_comes_to_the_press_as_another_program_has_it_with_the_same_profile_and_intent()

@@ -54,7 +54,7 @@ public sealed class DrawnArtTests(RandomDesk random) : IClassFixture<RandomDesk>
     [MemberData(nameof(VistaWords))]
     public void A_vista_leaves_calm_where_words_stand_on_every_binding(string word)
     {
-        var painter = new PlatePainter(new FaceShelf(), null, new PressCondition("coated-fogra39-300"));
+        var painter = new PlatePainter(new FaceShelf(), null, new PrintingCondition("coated-fogra39-300"));
         var first = VistaShelf.All.First(v => v.Word == word).First;
         foreach (var (binding, trim, language) in ((BindingKind, Size, string)[])
             [(BindingKind.Paperback, Size.FromMillimetres(140, 210),

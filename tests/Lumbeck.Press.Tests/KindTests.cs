@@ -172,7 +172,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         using var drawn = NetVips.Image.NewFromFile(picture + ".png");
         var plates = pressed.Desk.Drawer.PlatesOf(on.Job.Ticket.House)
             .Paint(on.Composed.Sheets[0].Scene, new(20, 540, 60, 560), 72);
-        using var seen = plates.ToScreen(Colour.PressCondition.Of(on.Job.Ticket.House));
+        using var seen = plates.ToScreen(Colour.PrintingCondition.Of(on.Job.Ticket.House));
         // The rock is one flat ink.
         for (var band = 0; band < 3; band++) drawn.Getpoint(40, 550)[band].ShouldBe(seen.Getpoint(20, 10)[band], 4);
     }

@@ -199,7 +199,7 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         var desk = pressed.Desk;
         var job = With(desk, At("p", Anchor.Middle, picture));
         var painter = new Svg.SvgPainter(desk.Drawer.Shelf, desk.Drawer.ColourOf(job.Ticket.House), new Here(),
-            new PictureData(desk.Drawer.Pictures, Colour.PressCondition.Of(job.Ticket.House)));
+            new PictureData(desk.Drawer.Pictures, Colour.PrintingCondition.Of(job.Ticket.House)));
         var scene = SceneBuilder.Build(job, job.Sheets()[0], desk.Drawer.Shelf);
         var piece = XElement.Parse(painter.Piece(scene.Item("p")!));
         piece.Descendants("image").Single().Attribute("href")!.Value.ShouldBe("/here/" + picture.Hash);

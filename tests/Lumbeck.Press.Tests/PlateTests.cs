@@ -55,7 +55,7 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
         var house = job.Ticket.House;
         var scene = SceneBuilder.Build(job, job.Sheets()[0], pressed.Desk.Drawer.Shelf,
             pressed.Desk.Drawer.DrawingsOf(house));
-        return new PlatePainter(pressed.Desk.Drawer.Shelf, pressed.Desk.Drawer.Pictures, PressCondition.Of(house))
+        return new PlatePainter(pressed.Desk.Drawer.Shelf, pressed.Desk.Drawer.Pictures, PrintingCondition.Of(house))
             .Paint(scene, new(0, 0, scene.Width, scene.Height), PerInch);
     }
 
@@ -102,7 +102,7 @@ public sealed class PlateTests(Pressed pressed) : IClassFixture<Pressed>
 
         // The editor's picture is those inks through the profile: on the same pixels it is the plates' colour to within
         // a difference of 2.
-        var condition = PressCondition.Of(job.Ticket.House);
+        var condition = PrintingCondition.Of(job.Ticket.House);
         using var shown = ours.ToScreen(condition);
         using var raw = Image.NewFromMemory(theirs, wide, high, 4, Enums.BandFormat.Uchar);
         using var press = raw.Copy(interpretation: Enums.Interpretation.Cmyk);

@@ -26,7 +26,8 @@ public sealed class PressSafeTests(RandomDesk random) : IClassFixture<RandomDesk
     private (byte[] Ink, int Wide) Plate(Job job, int plate, double mm, int perInch)
     {
         var sheet = random.On(job).Composed.Sheets[0];
-        var painter = new PlatePainter(new FaceShelf(), random.Desk.Drawer.Pictures, new PressCondition("coated-fogra39-300"));
+        var painter = new PlatePainter(new FaceShelf(), random.Desk.Drawer.Pictures,
+            new PrintingCondition("coated-fogra39-300"));
         var side = mm * 72 / 25.4;
         var plates = painter.Paint(sheet.Scene, new(40, 40, 40 + side, 40 + side), perInch);
         return ([.. plates.Inks.Where((_, i) => i % 4 == plate)], plates.Wide);

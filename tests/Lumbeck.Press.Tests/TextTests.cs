@@ -182,7 +182,7 @@ public sealed partial class TextTests
         Press(folder, scene);
         // As the browser places them: each use's own offset, then its group's, then the piece's.
         var svg = System.Xml.Linq.XElement.Parse(new Svg.SvgPainter(Shelf,
-            new Colour.PressColour(Colour.PressCondition.Of(job.Ticket.House)))
+            new Colour.PressColour(Colour.PrintingCondition.Of(job.Ticket.House)))
             .Piece(scene.Item("t")!));
         var shown = new List<(string Id, double X, double Y)>();
         var piece = Transform(svg);
@@ -285,7 +285,7 @@ public sealed partial class TextTests
         Plain(Tool.Run("pdftotext", folder["t.pdf"], "-")).ShouldBe("HARBOUR");
         Tool.Run("gs", "-q", "-dNOPAUSE", "-dBATCH", "-sDEVICE=tiffsep", "-sCompression=none", "-r75", $"-sOutputFile={folder["p.tif"]}",
             folder["t.pdf"]);
-        var ours = new Plates.PlatePainter(Shelf, null, Colour.PressCondition.Of(HouseFile.Shipped["tern"]))
+        var ours = new Plates.PlatePainter(Shelf, null, Colour.PrintingCondition.Of(HouseFile.Shipped["tern"]))
             .Paint(scene, new(0, 0, scene.Width, scene.Height), 75);
         var inks = new[] { "Cyan", "Magenta", "Yellow", "Black" };
         for (var ink = 0; ink < 4; ink++)

@@ -60,7 +60,7 @@ public sealed class TypingTests(Browser browser)
         // The caret stands where the last glyph ends, in the browser as in the setting.
         var to = Caret();
         var on = Saved();
-        var line = on.Composed.Sheets[0].Scene.Item("praise")!.Setting!.Lines[^1];
+        var line = on.Composed.Sheets[0].Scene.Item("praise")!.Layout!.Lines[^1];
         var was = browser.Script("const m = document.querySelector('#hits [data-pick=praise]').getScreenCTM(); " +
             "return m.a * arguments[0] + m.e",
             line.X + line.Width);

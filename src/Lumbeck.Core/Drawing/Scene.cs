@@ -6,7 +6,7 @@ namespace Lumbeck.Core.Drawing;
 /// <paramref name="Inked"/> what it truly covers, both on the sheet.
 /// </summary>
 public sealed record DrawnItem(string Item, Part Panel, Affine Place, ImmutableArray<Mark> Marks, Bounds Frame,
-    Bounds Inked, TextLayout? Setting = null, bool Clipped = false)
+    Bounds Inked, TextLayout? Layout = null, bool Clipped = false)
 {
     /// <summary>From 0 for nothing to 1 for all of it.</summary>
     public double Opacity { get; init; } = 1;

@@ -25,7 +25,7 @@ public sealed record FaceMetrics(int UnitsPerEm, int Ascent, int Descent, int Ca
 /// <param name="Language">BCP 47.</param>
 /// <param name="Features">As <see cref="TextStyle.Features"/> has them.</param>
 /// <param name="Vertical">From the head down, with the shapes for vertical text.</param>
-public readonly record struct ShapeAs(bool RightToLeft, string Script, string Language, string Features,
+public readonly record struct ShapingProperties(bool RightToLeft, string Script, string Language, string Features,
     bool Vertical = false);
 
 /// <summary>The port through which type is set: what a face makes of a run of text. Font units, y up.</summary>
@@ -41,7 +41,7 @@ public interface IType
     /// Shapes a part of a text; what stands beside it is seen, as joined scripts want it. Clusters are places in the
     /// whole text.
     /// </summary>
-    ShapedRun Shape(FaceId face, string text, int from, int length, ShapeAs how);
+    ShapedRun Shape(FaceId face, string text, int from, int length, ShapingProperties how);
 
     FaceMetrics Metrics(FaceId face);
 

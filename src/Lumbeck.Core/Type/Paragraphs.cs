@@ -4,7 +4,7 @@ using Class = Lumbeck.Core.Type.Letters.LineBreakClass;
 namespace Lumbeck.Core.Type;
 
 /// <summary>A part of a paragraph in one face, style, script and direction, as shaped.</summary>
-internal sealed record ItemizedRun(int From, int To, TextStyle Style, FaceId Face, byte Level, ShapeAs How,
+internal sealed record ItemizedRun(int From, int To, TextStyle Style, FaceId Face, byte Level, ShapingProperties How,
     bool Sideways,
     ShapedRun Run)
 {
@@ -98,8 +98,8 @@ internal sealed class Paragraph
                 if (char.IsHighSurrogate(text.Words[i]) && i + 1 < edge) letters += text.Words[i + 1];
                 var cased = style.Case switch
                 {
-                    LetterCase.Upper => Casing.Upper(letters, text.Language),
-                    LetterCase.Lower => Casing.Lower(letters, text.Language),
+                    LetterCase.Upper => CaseMapping.Upper(letters, text.Language),
+                    LetterCase.Lower => CaseMapping.Lower(letters, text.Language),
                     _ => letters,
                 };
                 foreach (var c in cased) { shown.Append(c); source.Add(i); each.Add(style); }
@@ -126,7 +126,8 @@ internal sealed class Paragraph
                 : n.Style.Features;
             // Spaced letters stand alone.
             if (n.Style.Tracking != 0) features = ("-clig -liga " + features).Trim();
-            var how = new ShapeAs((n.Level & 1) == 1, n.Script, text.Language, features, text.Upright && !n.Sideways);
+            var how = new ShapingProperties((n.Level & 1) == 1, n.Script, text.Language, features,
+                text.Upright && !n.Sideways);
             parts.Add(new(from, to, n.Style, n.Face, n.Level, how, n.Sideways,
                 type.Shape(n.Face, shown, from, to - from, how)));
         }
@@ -190,7 +191,7 @@ internal sealed class Paragraph
     {
         var ends = new List<LineEnd>();
         var breaks = LineBreakAlgorithm.Of(points);
-        var hyphens = style.Hyphenate ? Hyphens.Of(text.Language) : null;
+        var hyphens = style.Hyphenate ? Hyphenation.Of(text.Language) : null;
         void within(int from, int to)
         {
             if (hyphens is null || to - from < 6) return;

@@ -14,10 +14,10 @@ public sealed class Drawer
     /// <summary>Printers whose colours, drawings and plates are kept at hand.</summary>
     private const int Most = 16;
 
-    private readonly ByteCache<PressCondition, PressColour> _colours = new(Most, _ => 1);
-    private readonly ByteCache<PressCondition, DrawingDesk> _drawings = new(Most, _ => 1);
-    private readonly ByteCache<PressCondition, BlackAlone> _blacks = new(Most, _ => 1);
-    private readonly ByteCache<PressCondition, PlatePainter> _plates = new(Most, _ => 1);
+    private readonly ByteCache<PrintingCondition, PressColour> _colours = new(Most, _ => 1);
+    private readonly ByteCache<PrintingCondition, DrawingDesk> _drawings = new(Most, _ => 1);
+    private readonly ByteCache<PrintingCondition, BlackAlone> _blacks = new(Most, _ => 1);
+    private readonly ByteCache<PrintingCondition, PlatePainter> _plates = new(Most, _ => 1);
 
     internal Drawer(JobStore store)
     {
@@ -79,7 +79,7 @@ public sealed class Drawer
 
     /// <summary>A drawn picture by itself, as SVG in press colours.</summary>
     /// <exception cref="FileNotFoundException">There is no such drawing.</exception>
-    public string Drawing(string hash, PressCondition condition)
+    public string Drawing(string hash, PrintingCondition condition)
     {
         var row = Pictures.Find(hash) ?? throw new FileNotFoundException("No such picture.");
         var picture = new Picture(hash, row.Name, (int)row.Wide, (int)row.High, false) { IsDrawing = true };
@@ -87,15 +87,15 @@ public sealed class Drawer
         return new Press.Svg.SvgPainter(Shelf, ColourOf(condition)).Alone(marks, row.Wide, row.High);
     }
 
-    private PressColour ColourOf(PressCondition condition) => _colours.GetOrAdd(condition, c => new(c));
+    private PressColour ColourOf(PrintingCondition condition) => _colours.GetOrAdd(condition, c => new(c));
 
-    private DrawingDesk DrawingsOf(PressCondition condition) =>
+    private DrawingDesk DrawingsOf(PrintingCondition condition) =>
         _drawings.GetOrAdd(condition, c => new(Pictures, ColourOf(c)));
 
     /// <summary>A house's condition; a profile that another program brought meanwhile is known from here on.</summary>
-    private PressCondition Condition(House house)
+    private PrintingCondition Condition(House house)
     {
         Profiles.Learn(house.Profile);
-        return PressCondition.Of(house);
+        return PrintingCondition.Of(house);
     }
 }

@@ -49,7 +49,7 @@ internal sealed class DrawingDesk(PictureDesk pictures, PressColour colour) : ID
 
     public bool[,]? Squares(string text, CodeLevel level)
     {
-        return _squares.GetOrAdd((text, level), code => Press.Codes.QrSquares.Of(code.Text, code.Level));
+        return _squares.GetOrAdd((text, level), code => Press.Codes.QrModules.Of(code.Text, code.Level));
     }
 
     private readonly ByteCache<(string Text, CodeLevel Level), bool[,]?> _squares = new(4_000_000, s => s?.Length ?? 1);

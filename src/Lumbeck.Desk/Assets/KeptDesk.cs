@@ -8,7 +8,7 @@ namespace Lumbeck.Desk.Assets;
 /// <summary>What the drawer and the faces tell the rules.</summary>
 internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IAssetFacts
 {
-    private readonly ByteCache<(string, PressCondition), double> _gamut = new(1_000_000, _ => 200);
+    private readonly ByteCache<(string, PrintingCondition), double> _gamut = new(1_000_000, _ => 200);
 
     public (string Source, string Licence)? Stated(Picture picture) =>
         pictures.Find(picture.Hash) is { } row ? (row.Source, row.Licence) : null;
@@ -17,7 +17,7 @@ internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IAssetFa
 
     public double? OutOfGamut(Picture picture, House house)
     {
-        var condition = PressCondition.Of(house);
+        var condition = PrintingCondition.Of(house);
         // What could not be found out is asked again.
         try { return _gamut.GetOrAdd((picture.Hash, condition), _ => pictures.Gamut(picture.Hash, condition).Share); }
         catch (Exception e) when (e is Refusal or IOException or NetVips.VipsException) { return null; }

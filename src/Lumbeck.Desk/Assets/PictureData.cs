@@ -4,7 +4,7 @@ using Lumbeck.Press.Svg;
 namespace Lumbeck.Desk.Assets;
 
 /// <summary>Pictures as data, for drawings that stand alone.</summary>
-public sealed class PictureData(PictureDesk pictures, PressCondition condition) : IPictureLinks
+public sealed class PictureData(PictureDesk pictures, PrintingCondition condition) : IPictureLinks
 {
     public string Of(Picture picture, bool convert) => pictures.Within(picture, condition, convert);
 

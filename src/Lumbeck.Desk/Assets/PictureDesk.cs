@@ -218,7 +218,7 @@ public sealed class PictureDesk : IPictureFiles
 
     /// <summary>A picture as the press shows it, at one of <see cref="Widths"/>; made once and kept.</summary>
     /// <exception cref="FileNotFoundException">There is no such picture.</exception>
-    public byte[] Preview(string hash, int wide, PressCondition condition, bool convert = false)
+    public byte[] Preview(string hash, int wide, PrintingCondition condition, bool convert = false)
     {
         var file = PathOf(hash);
         if (!Widths.Contains(wide) || !File.Exists(file)) throw new FileNotFoundException("No such picture.");
@@ -228,7 +228,7 @@ public sealed class PictureDesk : IPictureFiles
 
     /// <summary>A grown picture as the press shows it, at preview size; made once and kept.</summary>
     /// <exception cref="FileNotFoundException">There is no such picture.</exception>
-    public byte[] GrownPreview(Grown how, int wide, PressCondition condition, bool convert)
+    public byte[] GrownPreview(Grown how, int wide, PrintingCondition condition, bool convert)
     {
         if (!File.Exists(PathOf(how.Hash))) throw new FileNotFoundException("No such picture.");
         var through = $"{Path.GetFileName(condition.Profile)}-{condition.Intent}{(convert ? "-converted" : "")}";
@@ -238,7 +238,7 @@ public sealed class PictureDesk : IPictureFiles
     }
 
     /// <summary>How much of an RGB picture the house's press can't show, from 0 to 1, and where.</summary>
-    public (double Share, byte[] Where) Gamut(string hash, PressCondition condition)
+    public (double Share, byte[] Where) Gamut(string hash, PrintingCondition condition)
     {
         var name = $"gamut-{hash}-{Path.GetFileName(condition.Profile)}-{condition.Intent}-1";
         var figure = Path.Combine(_previews, name + ".txt");
@@ -254,7 +254,7 @@ public sealed class PictureDesk : IPictureFiles
 
     /// <summary>The colours a picture is made of.</summary>
     /// <exception cref="Refusal">There is no such picture, or it is drawn.</exception>
-    public IReadOnlyList<AskedRgb> Palette(string hash, PressCondition condition) => Find(hash) is { Drawn: false }
+    public IReadOnlyList<AskedRgb> Palette(string hash, PrintingCondition condition) => Find(hash) is { Drawn: false }
         ? PictureLooks.Palette(PathOf(hash), condition, 6)
         : throw new Refusal("picture", "colours can be taken from a picture of pixels that is in the drawer");
 
@@ -277,7 +277,7 @@ public sealed class PictureDesk : IPictureFiles
     }
 
     /// <summary>A small preview as data, for drawings that stand alone.</summary>
-    public string Within(Picture picture, PressCondition condition, bool convert)
+    public string Within(Picture picture, PrintingCondition condition, bool convert)
     {
         try
         {

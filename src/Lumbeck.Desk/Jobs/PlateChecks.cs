@@ -13,7 +13,7 @@ public sealed class PlateChecks(JobDesk jobs)
     /// <param name="composed">The revision.</param>
     /// <param name="told">Is told before each sheet; may end the work by throwing.</param>
     public ImmutableArray<Finding> Plates(Composed composed, Action? told = null) =>
-        [.. Look(composed, PlateLooking.Beside, told), .. OfPages(composed, told)];
+        [.. Look(composed, PlateSampling.Beside, told), .. OfPages(composed, told)];
 
     /// <summary>Has at hand what was found of a revision's plates.</summary>
     internal Composed Keep(Composed composed, ImmutableArray<Finding> found)
@@ -27,7 +27,7 @@ public sealed class PlateChecks(JobDesk jobs)
     /// <param name="composed">The revision.</param>
     /// <param name="told">Is told before each sheet; may end the work by throwing.</param>
     public ImmutableArray<Finding> Exactly(Composed composed, Action? told = null) =>
-        Rules.Merged(composed.Drawn, Look(composed, PlateLooking.Exact, told));
+        Rules.Merged(composed.Drawn, Look(composed, PlateSampling.Exact, told));
 
     /// <summary>The same, and all findings of its pages.</summary>
     public ImmutableArray<Finding> Whole(Composed composed, Action? told = null) =>
@@ -56,7 +56,8 @@ public sealed class PlateChecks(JobDesk jobs)
         {
             told?.Invoke();
             var look = new CheckContext(composed.Job, sheet.On, sheet.Scene, jobs.Drawer.Kept);
-            found.AddRange(Rules.Check(look, painter.Look(sheet.Scene, look.Take, PressCondition.Of(house), perInch)));
+            found.AddRange(Rules.Check(look, painter.Look(sheet.Scene, look.Take, PrintingCondition.Of(house),
+                perInch)));
         }
         return found.ToImmutable();
     }

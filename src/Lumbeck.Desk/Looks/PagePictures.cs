@@ -45,7 +45,7 @@ internal sealed class PagePictures(Drawer drawer)
             var painted = plates.Paint(scene, new(trim.X.Points, trim.Y.Points, trim.Right.Points, trim.Bottom.Points), PerInch,
                 likeness: true);
             return drawer.Pictures.Lay(job.Ticket.InsideColour == InsideColour.Black ? painted.ToBlackPng()
-                : painted.ToPng(PressCondition.Of(house)), $"page {number}.png", $"page {number} of this book");
+                : painted.ToPng(PrintingCondition.Of(house)), $"page {number}.png", $"page {number} of this book");
         }
         return new([.. runs.Select(r => picture(r.First)).OfType<Picture>()],
             [.. runs.Select(r => $"{plan.Inside.Runs[r.Run].Says}, {r.Pages} {(r.Pages == 1 ? "page" : "pages")}")]);

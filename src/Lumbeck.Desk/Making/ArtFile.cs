@@ -37,7 +37,7 @@ public static class ArtFile
     public static void Write(Stream output, string kind, Sketch sketch, Size size, FaceShelf shelf)
     {
         var scene = Scene(sketch, size);
-        var condition = new PressCondition("coated-fogra39-300");
+        var condition = new PrintingCondition("coated-fogra39-300");
         switch (kind)
         {
             case "svg":
@@ -46,7 +46,7 @@ public static class ArtFile
                 break;
             case "pdf":
                 var note =
-                    new PressNote($"{sketch.Kind}, seed {sketch.Seed}, version {sketch.Version}", "", "drawn art",
+                    new DocumentInfo($"{sketch.Kind}, seed {sketch.Seed}, version {sketch.Version}", "", "drawn art",
                     new DateTimeOffset(2000, 1, 1, 0, 0, 0, TimeSpan.Zero), "", 0);
                 var house = HouseFile.Shipped["aldwater"];
                 PressFile.Write(output, [scene], new(PressKind.X4) { Marks = false }, house, note, shelf);

@@ -18,7 +18,7 @@ public static class Blank
         var template = Template.Of(sheet, part, shelf);
         // Nothing of it changes with time, so it has no date of its own.
         var note =
-            new PressNote($"{title}{(title.Length > 0 ? ", " : "")}{(part == Part.Sheet ? "blank sheet" : part.Say())}",
+            new DocumentInfo($"{title}{(title.Length > 0 ? ", " : "")}{(part == Part.Sheet ? "blank sheet" : part.Say())}",
             "", Subject(geometry, sheet, part), new DateTimeOffset(2000, 1, 1, 0, 0, 0, TimeSpan.Zero), "", 0);
         switch (kind)
         {

@@ -281,7 +281,7 @@ public static class MendDesk
         return new(report, Intake.IntakeDesk.Judge(to, press.Expected(on, plan.Inside, report.Printed)));
     }
 
-    private static PressNote Note(PressDesk press, OnBench on, MendPlan plan)
+    private static DocumentInfo Note(PressDesk press, OnBench on, MendPlan plan)
     {
         var t = on.Job.Ticket;
         var at = DateTimeOffset.Parse(press.Jobs.Store.Revision(on.Revision).At, CultureInfo.InvariantCulture);

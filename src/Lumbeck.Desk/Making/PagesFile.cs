@@ -28,7 +28,7 @@ public static class PagesFile
         drawer.Puzzles.Make(pages, () => told?.Invoke(0));
         Scene page(int n) => PageScene.Of(pages, pages.Page(n), art);
         if (plan.Kind.MadeOf == MadeOf.PagePictures) { Pictures(drawer, house, plan, page, output, told); return; }
-        var note = new PressNote(t.Title, t.Author,
+        var note = new DocumentInfo(t.Title, t.Author,
             $"inside, {t.Trim.Show(t.Unit)}, {pages.Printed} pages, for {t.House.Name}", at, on.JobId, on.Revision)
         {
             Slug = $"{t.Title} · {t.House.Name} · {pages.Printed} pages of {t.Trim.Show(t.Unit)} · " +
@@ -78,7 +78,7 @@ public static class PagesFile
                 throw new Refusal("pixels", $"{plan.Pixels} pixels are more than can be made of a page");
             return drawer.PlatesOf(house)
                 .Paint(scene, new(trim.X.Points, trim.Y.Points, trim.Right.Points, trim.Bottom.Points), perInch,
-                likeness: true).ToPng(PressCondition.Of(house));
+                likeness: true).ToPng(PrintingCondition.Of(house));
         }
         var (first, last) = plan.Pages;
         if (first == last) { output.Write(png(first)); return; }

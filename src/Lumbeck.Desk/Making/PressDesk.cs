@@ -49,7 +49,7 @@ public sealed class PressDesk
         var g = on.Composed.Geometry;
         var subject = $"{t.Binding.Word()} cover, {t.Trim.Show(t.Unit)}, spine {g.Spine.Width.Show(t.Unit)}, " +
             $"{g.Spine.Pages} pages, for {t.House.Name}";
-        var note = new PressNote(t.Title, t.Author, subject, at, on.JobId, on.Revision)
+        var note = new DocumentInfo(t.Title, t.Author, subject, at, on.JobId, on.Revision)
         {
             Slug = $"{t.Title} · {t.House.Name} · sheet {g.Sheet.Size.Show(t.Unit)} · spine " +
                 $"{g.Spine.Width.Show(t.Unit)} · {at.UtcDateTime.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}",

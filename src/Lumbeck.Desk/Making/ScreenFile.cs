@@ -27,6 +27,7 @@ internal static class ScreenFile
         var plates = drawer.PlatesOf(house)
             .Paint(sheet.Scene, new(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points), perInch,
                 likeness: true);
-        output.Write(plan.Png ? plates.ToPng(PressCondition.Of(house)) : plates.ToJpeg(PressCondition.Of(house), 92));
+        output.Write(plan.Png ? plates.ToPng(PrintingCondition.Of(house)) : plates.ToJpeg(PrintingCondition.Of(house),
+            92));
     }
 }

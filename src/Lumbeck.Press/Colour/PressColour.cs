@@ -24,13 +24,13 @@ public interface IScreenColour
 /// </summary>
 /// <param name="condition">A profile by name, such as <c>coated-fogra39-300</c>, and how colours are brought into
 /// it.</param>
-public sealed class PressColour(PressCondition condition) : IScreenColour
+public sealed class PressColour(PrintingCondition condition) : IScreenColour
 {
     private readonly ConcurrentDictionary<Ink, string> _seen = new(), _onPaper = new();
     private readonly ConcurrentDictionary<Asked, Ink> _mixed = new();
     private readonly string _profile = Profiles.PathOf(condition.Profile);
 
-    public PressCondition Condition => condition;
+    public PrintingCondition Condition => condition;
 
     public string Hex(Ink ink) => _seen.GetOrAdd(ink, i => Shown(i, Enums.Intent.Relative));
 

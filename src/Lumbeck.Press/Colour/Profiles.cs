@@ -35,7 +35,7 @@ public static class Profiles
 /// <summary>
 /// How colour comes to the press: through which profile, and how what it can't show is brought into it.
 /// </summary>
-public sealed record PressCondition(string Profile, Intent Intent = Intent.Relative)
+public sealed record PrintingCondition(string Profile, Intent Intent = Intent.Relative)
 {
-    public static PressCondition Of(House house) => new(house.Profile, house.Intent);
+    public static PrintingCondition Of(House house) => new(house.Profile, house.Intent);
 }

@@ -149,7 +149,7 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
                 var t = shade.Along(px, py);
                 (least, most) = (Math.Min(least, t), Math.Max(most, t));
             }
-        var (from, to) = (shade.Round ? 0 : (int)Math.Floor(least - 1e-9), (int)Math.Ceiling(most + 1e-9));
+        var (from, to) = (shade.IsRadial ? 0 : (int)Math.Floor(least - 1e-9), (int)Math.Ceiling(most + 1e-9));
         if (to - from > MostRounds)
             throw SvgReading.No("a gradient of it is laid again more often than can be printed: make it longer");
         var stops = ImmutableArray.CreateBuilder<(double, Ink)>();
@@ -161,7 +161,7 @@ internal sealed class SvgPaints(SvgDocument document, SvgSheet sheet, Func<Asked
             if (mirrored) own = [.. own.AsEnumerable().Reverse().Select(s => (1 - s.At, s.Ink))];
             foreach (var (at, ink) in own) stops.Add(((round + at - from) / (to - from), ink));
         }
-        if (!shade.Round)
+        if (!shade.IsRadial)
         {
             var (dx, dy) = (shade.X1 - shade.X0, shade.Y1 - shade.Y0);
             return shade with

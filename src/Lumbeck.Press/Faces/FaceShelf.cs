@@ -13,7 +13,8 @@ public sealed class FaceShelf : IType
 {
     private readonly ConcurrentDictionary<FaceId, (string File, string? Name)> _files = new();
     private readonly ConcurrentDictionary<FaceId, Lazy<OpenFace>> _open = new();
-    private readonly ByteCache<(FaceId, string, ShapeAs), ShapedRun> _shaped = new(48_000_000, run => 300 + (40 * run.Glyphs.Length));
+    private readonly ByteCache<(FaceId, string, ShapingProperties), ShapedRun> _shaped = new(48_000_000,
+        run => 300 + (40 * run.Glyphs.Length));
     private readonly ConcurrentDictionary<(FaceId, ushort), Outline> _outlines = new();
     private readonly ConcurrentDictionary<(FaceId, Rune), FaceId?> _instead = new();
     private volatile FaceId[] _faces = [];
@@ -92,7 +93,7 @@ public sealed class FaceShelf : IType
     /// <summary>What a face is: its letters' proportions, scripts, features and rights.</summary>
     public FaceFacts Facts(FaceId face) => Open(face).Facts;
 
-    public ShapedRun Shape(FaceId face, string text, int from, int length, ShapeAs how)
+    public ShapedRun Shape(FaceId face, string text, int from, int length, ShapingProperties how)
     {
         if (length == 0) return new([], how.RightToLeft);
         // Lines and short texts come again and again; a long paragraph changes with every key and would only fill the

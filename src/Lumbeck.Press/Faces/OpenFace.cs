@@ -63,7 +63,7 @@ internal sealed unsafe class OpenFace
 
     public ReadOnlySpan<byte> Table(string tag) => Face.ReferenceTable(Tag.Parse(tag)).AsSpan();
 
-    public ShapedRun Shape(string text, int from, int length, ShapeAs how)
+    public ShapedRun Shape(string text, int from, int length, ShapingProperties how)
     {
         using var buffer = new Buffer();
         buffer.AddUtf16(text, from, length);

@@ -113,7 +113,7 @@ internal static class AsPage
     {
         if (new FileInfo(path).Length > SvgReading.MostBytes)
             throw new Refusal("file", $"this drawing is over {SvgReading.MostBytes / 1_000_000} MB: simplify it, or save it as a PDF");
-        var colour = new PressColour(PressCondition.Of(plan.House));
+        var colour = new PressColour(PrintingCondition.Of(plan.House));
         var black = new BlackAlone(colour);
         // What has no hue is black alone.
         Ink ink(AskedRgb c) => c.R == c.G && c.G == c.B

@@ -19,7 +19,7 @@ internal sealed class MendWriting
     private readonly PdfWriter _pdf;
     private readonly MendPlan _plan;
     private readonly FaceShelf _shelf;
-    private readonly PressNote _note;
+    private readonly DocumentInfo _note;
     private readonly List<MendLine> _lines;
     private readonly CancellationToken _cancel;
     private readonly PressInks _inks;
@@ -31,7 +31,7 @@ internal sealed class MendWriting
     /// <summary>A page that came, rewritten: what it says and names; null content where it is drawn as pixels.</summary>
     private sealed record Came(byte[]? Content, ResourceDictionary Used, bool Transparent);
 
-    public MendWriting(SourceFile file, string path, PdfWriter pdf, MendPlan plan, FaceShelf shelf, PressNote note,
+    public MendWriting(SourceFile file, string path, PdfWriter pdf, MendPlan plan, FaceShelf shelf, DocumentInfo note,
         string aside,
         List<MendLine> lines, string? from, CancellationToken cancel)
     {
@@ -39,7 +39,7 @@ internal sealed class MendWriting
         (_shelf, _note) = (shelf, note);
         if (plan.Sheet is { } sheet && PageBoxes.Of(sheet, new(plan.Kind), plan.House) is { Marked: true } boxes)
             _marks = (boxes.Margin, Marked(boxes, shelf, note));
-        var condition = PressCondition.Of(plan.House);
+        var condition = PrintingCondition.Of(plan.House);
         _inks = new(condition, new BlackAlone(new PressColour(condition)), plan.Black) { From = from };
         _has = new(file, pdf, _inks, aside, new(plan.House, plan.Spots)
         {
@@ -49,15 +49,15 @@ internal sealed class MendWriting
     }
 
     /// <summary>Printer's marks as a form of the whole page.</summary>
-    private int Marked(PageBoxes boxes, FaceShelf shelf, PressNote note)
+    private int Marked(PageBoxes boxes, FaceShelf shelf, DocumentInfo note)
     {
-        var faces = new SortedDictionary<FaceId, EmbeddedFace>();
-        EmbeddedFace face(FaceId id) => faces.TryGetValue(id, out var f) ? f
+        var faces = new SortedDictionary<FaceId, EmbeddedFont>();
+        EmbeddedFont face(FaceId id) => faces.TryGetValue(id, out var f) ? f
             : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture),
                 _pdf.Reserve());
         var ink = new ColorOperators(null);
         var has = new PageResources(_pdf, face, new(_pdf, _plan.House, null), new(_pdf), ink, boxes.Media);
-        var marks = new PressMarks(boxes, _plan.House, note, has, shelf, ink, new(_plan.Kind)).Draw();
+        var marks = new PrinterMarks(boxes, _plan.House, note, has, shelf, ink, new(_plan.Kind)).Draw();
         var fonts = string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
         var form = _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{PdfSyntax.Figures(0, 0, boxes.Wide, boxes.High)}] /Resources " +
             $"{has.Write(fonts)} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
@@ -123,7 +123,7 @@ internal sealed class MendWriting
         if (_came.TryGetValue(n, out var known)) return known;
         _has.Report.Transparent = false;
         var coloured = _has.Report.ByLight + _has.Pictures.Converted;
-        var alone = PageRaster.IsHere
+        var alone = PageRasterizer.IsHere
             ? new DrawnAlone(_file, n + 1, _pdf, _inks, _plan.Kind.KeepsTransparency, _aside) : null;
         try
         {
@@ -147,14 +147,14 @@ internal sealed class MendWriting
             }
             _lines.Add(new("page.pixels", MendState.Left, n + 1,
                 $"Something on page {n + 1} lets through what lies under it, which " +
-                $"{_plan.Kind.Title} can’t hold: the page is drawn at {PageRaster.PerInch} pixels an inch, its words too."));
+                $"{_plan.Kind.Title} can’t hold: the page is drawn at {PageRasterizer.PerInch} pixels an inch, its words too."));
         }
         catch (Refusal r)
         {
             alone?.GiveUp();
             _lines.Add(new("page.pixels", MendState.Left, n + 1,
                 $"On page {n + 1}: {r.Message}. The page is drawn at " +
-                $"{PageRaster.PerInch} pixels an inch, its words too."));
+                $"{PageRasterizer.PerInch} pixels an inch, its words too."));
         }
         return Keep(new(null, new(), false));
         Came Keep(Came came)
@@ -168,7 +168,7 @@ internal sealed class MendWriting
     private string Alone((string Why, Bounds At) drawn)
     {
         string mm(double points) => Length.FromDrawing(points).Show(_plan.House.Unit);
-        return $"{char.ToUpperInvariant(drawn.Why[0])}{drawn.Why[1..]}: that alone is drawn at {PageRaster.PerInch} " +
+        return $"{char.ToUpperInvariant(drawn.Why[0])}{drawn.Why[1..]}: that alone is drawn at {PageRasterizer.PerInch} " +
             $"pixels an inch, {mm(drawn.At.Left)} from the " +
             $"left and {mm(drawn.At.Top)} from the head, {mm(drawn.At.Right - drawn.At.Left)} × " +
                 $"{mm(drawn.At.Bottom - drawn.At.Top)}.";
@@ -194,7 +194,7 @@ internal sealed class MendWriting
             OnePage.Finish(pdf, $"{copied("MediaBox")}{copied("CropBox")}{turned}/Group << /S /Transparency /CS /DeviceCMYK >> " +
                 $"/Resources {came.Used} /Contents {stream} 0 R");
         }
-        using var drawn = PageRaster.Drawn(path, 1, PageRaster.PerInch, inks: true, _cancel, _aside);
+        using var drawn = PageRasterizer.Drawn(path, 1, PageRasterizer.PerInch, inks: true, _cancel, _aside);
         File.Delete(path);
         if (drawn.Bands != 4) return null;
         if (!_plan.Black) return drawn.CopyMemory();
@@ -204,7 +204,7 @@ internal sealed class MendWriting
 
     private int Drawn(int n)
     {
-        using var image = Mixed(n) ?? PageRaster.Of(_path, n + 1, _inks, _aside, _cancel);
+        using var image = Mixed(n) ?? PageRasterizer.Of(_path, n + 1, _inks, _aside, _cancel);
         var picture = _pdf.Stream($"/Type /XObject /Subtype /Image /Width {image.Width} /Height {image.Height} /ColorSpace " +
             $"{(image.Bands == 1 ? "/DeviceGray" : "/DeviceCMYK")} /BitsPerComponent 8", s =>
                 s.Write(image.WriteToMemory<byte>()));

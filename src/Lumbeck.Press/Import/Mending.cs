@@ -25,7 +25,7 @@ public static class Mending
     /// <param name="cancel">Ends the work.</param>
     /// <exception cref="Refusal">It can't be read, or can't be mended; the reason is named.</exception>
     /// <exception cref="OperationCanceledException">It was ended.</exception>
-    public static MendReport Mend(string path, Stream output, MendPlan plan, FaceShelf shelf, PressNote note,
+    public static MendReport Mend(string path, Stream output, MendPlan plan, FaceShelf shelf, DocumentInfo note,
         Action<double>? told = null, CancellationToken cancel = default)
     {
         try { return LargeStackThread.Run(() => Run(path, output, plan, shelf, note, told, cancel)); }
@@ -64,7 +64,7 @@ public static class Mending
             lines).Lay(came);
     }
 
-    private static MendReport Run(string path, Stream output, MendPlan plan, FaceShelf shelf, PressNote note,
+    private static MendReport Run(string path, Stream output, MendPlan plan, FaceShelf shelf, DocumentInfo note,
         Action<double>? told,
         CancellationToken cancel)
     {

@@ -15,13 +15,13 @@ namespace Lumbeck.Press.Import;
 public static class PageSeen
 {
     /// <summary>Pixels an inch of a cover that is to be printed from them.</summary>
-    public const int Sharp = PageRaster.PerInch;
+    public const int Sharp = PageRasterizer.PerInch;
 
     /// <summary>The room for marks about a mended cover's sheet, in points; none where the house wants no marks.</summary>
     public static double Room(Surface sheet, House house) => PageBoxes.Of(sheet, new(house.Kinds[0]), house).Margin;
 
     /// <summary>Whether pages can be drawn here.</summary>
-    public static bool IsHere => PageRaster.IsHere;
+    public static bool IsHere => PageRasterizer.IsHere;
 
     /// <exception cref="Refusal">It can’t be drawn.</exception>
     public static byte[] Came(string path, int page, double perInch, MendPlan plan, FaceShelf shelf,
@@ -39,22 +39,23 @@ public static class PageSeen
         try
         {
             var file = AsPage.Of(path, plan, shelf, aside.FullName) ?? path;
-            return PageRaster.Drawn(file, page, perInch, inks: false, cancel, aside.FullName);
+            return PageRasterizer.Drawn(file, page, perInch, inks: false, cancel, aside.FullName);
         }
         finally { aside.Delete(recursive: true); }
     }
 
     /// <exception cref="Refusal">It can’t be drawn.</exception>
-    public static byte[] Left(string path, int page, double perInch, PressCondition condition, CancellationToken cancel)
+    public static byte[] Left(string path, int page, double perInch, PrintingCondition condition,
+        CancellationToken cancel)
     {
         using var seen = InPrint(path, page, perInch, condition, cancel);
         return seen.JpegsaveBuffer(q: 85, keep: Enums.ForeignKeep.None);
     }
 
-    private static Image InPrint(string path, int page, double perInch, PressCondition condition,
+    private static Image InPrint(string path, int page, double perInch, PrintingCondition condition,
         CancellationToken cancel)
     {
-        using var inks = PageRaster.Drawn(path, page, perInch, inks: true, cancel);
+        using var inks = PageRasterizer.Drawn(path, page, perInch, inks: true, cancel);
         using var cmyk = inks.Copy(interpretation: Enums.Interpretation.Cmyk);
         return ScreenView.Of(cmyk, condition).CopyMemory();
     }
@@ -69,7 +70,7 @@ public static class PageSeen
     /// <exception cref="Refusal">It can’t be drawn.</exception>
     public static byte[] Sheet(string path, Size sheet, double perInch, CancellationToken cancel)
     {
-        using var drawn = PageRaster.Drawn(path, 1, perInch, inks: true, cancel);
+        using var drawn = PageRasterizer.Drawn(path, 1, perInch, inks: true, cancel);
         var (wide, high) = ((int)Math.Round(sheet.Width.Points * perInch / 72),
             (int)Math.Round(sheet.Height.Points * perInch / 72));
         (wide, high) = (Math.Min(wide, drawn.Width), Math.Min(high, drawn.Height));
@@ -83,7 +84,7 @@ public static class PageSeen
     /// <exception cref="Refusal">It can’t be drawn.</exception>
     public static string? Barcode(string path, CancellationToken cancel)
     {
-        using var drawn = PageRaster.Drawn(path, 1, 300, inks: true, cancel);
+        using var drawn = PageRasterizer.Drawn(path, 1, 300, inks: true, cancel);
         var inks = drawn.WriteToMemory<byte>();
         var seen = new byte[drawn.Width * drawn.Height];
         // A reader's light is red: cyan and black are dark in it.
@@ -96,7 +97,7 @@ public static class PageSeen
     /// <exception cref="Refusal">One of them can’t be drawn.</exception>
     public static byte[] Apart((string Path, int Page) came, (string Path, int Page) left, double perInch,
         MendPlan plan, FaceShelf shelf,
-        PressCondition condition,
+        PrintingCondition condition,
         CancellationToken cancel)
     {
         using var was = AsItCame(came.Path, came.Page, perInch, plan, shelf, cancel);
@@ -121,7 +122,7 @@ public static class PageSeen
     /// </summary>
     public static IReadOnlyList<int>? Changed(string before, string now, CancellationToken cancel)
     {
-        if (PageRaster.Small(before, cancel) is not { } was || PageRaster.Small(now,
+        if (PageRasterizer.Small(before, cancel) is not { } was || PageRasterizer.Small(now,
             cancel) is not { } seen) return null;
         return [.. Enumerable.Range(0, seen.Count).Where(n => n >= was.Count || !was[n].AsSpan().SequenceEqual(seen[n]))
             .Select(n => n + 1)];

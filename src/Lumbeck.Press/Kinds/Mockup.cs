@@ -8,7 +8,7 @@ namespace Lumbeck.Press.Kinds;
 /// The wrap at its own size over pages a home printer takes (docs/press-files.md): tiles that overlap by a glue tab,
 /// with lines to cut and fold by, and a ruler that proves the scale.
 /// </summary>
-internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan plan, Func<FaceId, EmbeddedFace> faces,
+internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan plan, Func<FaceId, EmbeddedFont> faces,
     FaceShelf shelf)
 {
     private static readonly FaceId Words = new("work-sans", 400, false);

@@ -12,7 +12,7 @@ namespace Lumbeck.Press.Kinds;
 /// What a press file says of itself. Date and id come from the job's revision, so that a file can be made again to the
 /// byte.
 /// </summary>
-public sealed record PressNote(string Title, string Author, string Subject, DateTimeOffset At, string JobId,
+public sealed record DocumentInfo(string Title, string Author, string Subject, DateTimeOffset At, string JobId,
     long Revision)
 {
     /// <summary>One line beside the marks: title, house, size, spine, date.</summary>
@@ -39,20 +39,20 @@ public static class PressFile
     /// <param name="before">Is told of each page and picture before it is made; may end the work by throwing.</param>
     /// <exception cref="Refusal">A face's licence forbids what was asked, or a sheet has no such panel; they are
     /// named.</exception>
-    public static void Write(Stream output, IEnumerable<Scene> pages, PressPlan plan, House house, PressNote note,
+    public static void Write(Stream output, IEnumerable<Scene> pages, PressPlan plan, House house, DocumentInfo note,
         FaceShelf shelf, IPictureFiles? pictures = null, Action? before = null)
     {
         using var pdf = new PdfWriter(output, plan.Kind.Version);
         var tree = pdf.Reserve();
-        var faces = new SortedDictionary<FaceId, EmbeddedFace>();
+        var faces = new SortedDictionary<FaceId, EmbeddedFont>();
         Outline Shaped(GlyphMark g) => TextDrawing.Shape([g], shelf);
-        EmbeddedFace Face(FaceId id) =>
+        EmbeddedFont Face(FaceId id) =>
             faces.TryGetValue(id, out var f)
                 ? f
                 : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture),
                     pdf.Reserve());
 
-        var condition = PressCondition.Of(house);
+        var condition = PrintingCondition.Of(house);
         var ink = new ColorOperators(plan.InRgb ? new PressColour(condition) : null);
         var images = new ImageXObjects(pdf, house, pictures)
         {
@@ -87,7 +87,7 @@ public static class PressFile
             var content = new PdfPainter(scene, has, ink, page.OnPage(scene), outlines ? Shaped : null).Paint();
             // What hangs over the sheet's edge ends at the bleed; beyond it are marks alone.
             if (page.Marked)
-                content = page.WithinBleed(content) + new PressMarks(page, house, note, has, shelf, ink, plan,
+                content = page.WithinBleed(content) + new PrinterMarks(page, house, note, has, shelf, ink, plan,
                     outlines ? Shaped : null)
                     .Draw();
             string used() =>
@@ -110,7 +110,8 @@ public static class PressFile
     }
 
     /// <summary>The tree of pages, the printing condition, and what the file says of itself.</summary>
-    internal static void Finish(PdfWriter pdf, int tree, IReadOnlyList<int> kids, PressPlan plan, House house, PressNote note,
+    internal static void Finish(PdfWriter pdf, int tree, IReadOnlyList<int> kids, PressPlan plan, House house,
+        DocumentInfo note,
         bool rightToLeft = false)
     {
         pdf.Object(tree,

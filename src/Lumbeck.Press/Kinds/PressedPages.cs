@@ -36,7 +36,8 @@ public static class PressedPages
     /// <param name="pictures">Where pictures' files are; null where there are none.</param>
     /// <param name="before">Is told of each page and picture before it is made; may end the work by throwing.</param>
     /// <exception cref="Refusal">A page can't be drawn, or a face's licence forbids what was asked.</exception>
-    public static void Write(Stream output, InsidePages inside, PressPlan plan, House house, PressNote note, FaceShelf shelf,
+    public static void Write(Stream output, InsidePages inside, PressPlan plan, House house, DocumentInfo note,
+        FaceShelf shelf,
         IPictureFiles? pictures = null, Action? before = null)
     {
         using var pdf = new PdfWriter(output, plan.Kind.Version);
@@ -75,25 +76,26 @@ internal sealed class PageWriting
     private readonly InsidePages _inside;
     private readonly PressPlan _plan;
     private readonly House _house;
-    private readonly PressNote _note;
+    private readonly DocumentInfo _note;
     private readonly FaceShelf _shelf;
     private readonly Action? _before;
     private readonly ColorOperators _ink;
     private readonly ImageXObjects _images;
     private readonly FormXObjects _symbols;
     private readonly PlatePainter _painter;
-    private readonly SortedDictionary<FaceId, EmbeddedFace> _faces = [];
+    private readonly SortedDictionary<FaceId, EmbeddedFont> _faces = [];
     private readonly Dictionary<string, int> _contents = new(StringComparer.Ordinal);
     private readonly Dictionary<int, (int Form, Bounds Trim)> _forms = [];
     private readonly List<PageResources> _open = [];
     private readonly HashSet<FaceId> _known = [];
     private PageResources? _shared;
 
-    public PageWriting(PdfWriter pdf, InsidePages inside, PressPlan plan, House house, PressNote note, FaceShelf shelf,
+    public PageWriting(PdfWriter pdf, InsidePages inside, PressPlan plan, House house, DocumentInfo note,
+        FaceShelf shelf,
         IPictureFiles? pictures, Action? before)
     {
         (_pdf, _inside, _plan, _house, _note, _shelf, _before) = (pdf, inside, plan, house, note, shelf, before);
-        var condition = PressCondition.Of(house);
+        var condition = PrintingCondition.Of(house);
         _ink = new(plan.InRgb ? new PressColour(condition) : null, inside.Black is not null);
         _images = new(pdf, house, pictures)
         {
@@ -111,7 +113,8 @@ internal sealed class PageWriting
     {
         var (page, content, has) = Drawn(number);
         if (page.Marked)
-            content = page.WithinBleed(content) + new PressMarks(page, _house, _note, has, _shelf, _ink, _plan, Shapes)
+            content = page.WithinBleed(content) + new PrinterMarks(page, _house, _note, has, _shelf, _ink, _plan,
+                Shapes)
                 .Draw();
         return _pdf.Object($"<< /Type /Page /Parent {tree} 0 R {page.Entries()} {Group(has)}/Resources " +
             $"{has.Number} 0 R " +
@@ -220,7 +223,7 @@ internal sealed class PageWriting
         return has;
     }
 
-    private EmbeddedFace Face(FaceId id) => _faces.TryGetValue(id, out var f) ? f
+    private EmbeddedFont Face(FaceId id) => _faces.TryGetValue(id, out var f) ? f
         : _faces[id] = new(_shelf.Open(id), "F" + (_faces.Count + 1).ToString(CultureInfo.InvariantCulture),
             _pdf.Reserve());
 }

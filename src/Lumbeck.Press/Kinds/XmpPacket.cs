@@ -15,7 +15,7 @@ internal static class XmpPacket
         "xmlns:pdfxid=\"http://www.npes.org/pdfx/ns/id/\"";
 
     /// <summary>XMP in step with the Info dictionary (ISO 15930-7, 6.4 and 6.17).</summary>
-    public static string Of(PressNote note, PressKind kind)
+    public static string Of(DocumentInfo note, PressKind kind)
     {
         static string E(string s) => System.Security.SecurityElement.Escape(s);
         var at = note.At.UtcDateTime.ToString("yyyy-MM-ddTHH:mm:ssZ", CultureInfo.InvariantCulture);

@@ -76,8 +76,8 @@ internal sealed class ImageXObjects(PdfWriter pdf, House house, IPictureFiles? f
         Before?.Invoke();
         if (Black is { } black && !Rgb) return Write(PictureMaking.ForBlack(file(), wide, black));
         return Rgb
-            ? Write(PictureMaking.ForProof(file(), wide, PressCondition.Of(house), convert))
-            : Write(PictureMaking.ForPress(file(), wide, PressCondition.Of(house), convert));
+            ? Write(PictureMaking.ForProof(file(), wide, PrintingCondition.Of(house), convert))
+            : Write(PictureMaking.ForPress(file(), wide, PrintingCondition.Of(house), convert));
     }
 
     /// <summary>

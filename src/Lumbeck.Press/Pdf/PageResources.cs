@@ -5,7 +5,7 @@ namespace Lumbeck.Press.Pdf;
 /// <summary>What a page's content asks for by name (ISO 32000-1, 7.8.3).</summary>
 internal interface IPageResources
 {
-    EmbeddedFace Face(FaceId id);
+    EmbeddedFont Face(FaceId id);
 
     /// <summary>
     /// Marks that are mixed as one, with what they are mixed by (11.6.6): the drawn item's blend, or its opacity alone.
@@ -58,7 +58,7 @@ internal interface IPageResources
 /// <param name="symbols">What is repeated in it.</param>
 /// <param name="ink">How inks are written.</param>
 /// <param name="media">The page's whole, in its own points.</param>
-internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> faces, ImageXObjects images,
+internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFont> faces, ImageXObjects images,
     FormXObjects symbols, ColorOperators ink, Bounds media)
     : IPageResources
 {
@@ -77,7 +77,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
     /// </summary>
     public bool Mixes { get; set; }
 
-    public EmbeddedFace Face(FaceId id) => faces(id);
+    public EmbeddedFont Face(FaceId id) => faces(id);
 
     public string Mix(string marks, DrawnItem piece, bool plainly)
     {
@@ -191,12 +191,12 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFace> fa
         var (x0, y0, x1, y1) = (PdfSyntax.Figure(shade.X0), PdfSyntax.Figure(shade.Y0), PdfSyntax.Figure(shade.X1),
             PdfSyntax.Figure(shade.Y1));
         var (fx, fy) = shade.Focus is { } f ? (PdfSyntax.Figure(f.X), PdfSyntax.Figure(f.Y)) : (x0, y0);
-        var coords = shade.Round
+        var coords = shade.IsRadial
             ? $"{fx} {fy} 0 {x0} {y0} " +
                 $"{PdfSyntax.Figure(double.Hypot(shade.X1 - shade.X0, shade.Y1 - shade.Y0))}"
             : $"{x0} {y0} {x1} {y1}";
         var name = string.Create(CultureInfo.InvariantCulture, $"S{_shades.Count + 1}");
-        _shades[name] = pdf.Object($"<< /ShadingType {(shade.Round ? 3 : 2)} /ColorSpace {ink.Space} /Coords " +
+        _shades[name] = pdf.Object($"<< /ShadingType {(shade.IsRadial ? 3 : 2)} /ColorSpace {ink.Space} /Coords " +
             $"[{coords}] /Function {function} 0 R /Extend [true true] >>");
         return name;
     }

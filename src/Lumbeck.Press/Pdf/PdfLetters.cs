@@ -44,7 +44,7 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
     /// Letters spaced so widely that readers would take every one for a word: from about a tenth of the size on they
     /// do.
     /// </summary>
-    private static bool IsSpaced(GlyphMark g, EmbeddedFace face)
+    private static bool IsSpaced(GlyphMark g, EmbeddedFont face)
     {
         for (var i = 1; i < g.Glyphs.Length; i++)
         {
@@ -54,7 +54,7 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
         return false;
     }
 
-    private void Run(GlyphMark g, ImmutableArray<PlacedGlyph> glyphs, int from, int to, EmbeddedFace face,
+    private void Run(GlyphMark g, ImmutableArray<PlacedGlyph> glyphs, int from, int to, EmbeddedFont face,
         Affine toPage, bool spelled)
     {
         var first = glyphs[from];

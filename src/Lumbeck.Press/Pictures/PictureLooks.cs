@@ -15,7 +15,7 @@ public static class PictureLooks
     /// The colours that a picture is made of, as the press shows them, the most frequent first: means of clusters in
     /// Lab, from fixed beginnings.
     /// </summary>
-    public static IReadOnlyList<AskedRgb> Palette(string path, PressCondition condition, int count)
+    public static IReadOnlyList<AskedRgb> Palette(string path, PrintingCondition condition, int count)
     {
         using var sized = Small(path, 96);
         using var flat = sized.HasAlpha() ? sized.Flatten(background: [255]) : sized.Copy();
@@ -100,7 +100,7 @@ public static class PictureLooks
     /// How much of an RGB picture the press can't show as asked, from 0 to 1; and a small picture of it with those
     /// parts in the findings' colour.
     /// </summary>
-    public static (double Share, byte[] Where) Gamut(string path, PressCondition condition)
+    public static (double Share, byte[] Where) Gamut(string path, PrintingCondition condition)
     {
         using var sized = Small(path, 420);
         using var flat = sized.HasAlpha() ? sized.Flatten(background: [255]) : sized.Copy();

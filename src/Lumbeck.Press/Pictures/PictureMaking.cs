@@ -32,7 +32,7 @@ public static class PictureMaking
     /// <param name="wide">Pixels across; never more than the file has.</param>
     /// <param name="condition">The house's.</param>
     /// <param name="convert">Whether CMYK with a profile of its own is brought to the house's.</param>
-    public static PressPicture ForPress(string path, int wide, PressCondition condition, bool convert = false)
+    public static PressPicture ForPress(string path, int wide, PrintingCondition condition, bool convert = false)
     {
         var sized = Sized(path, wide);
         var flat = Flat(sized);
@@ -60,7 +60,7 @@ public static class PictureMaking
     });
 
     /// <summary>For a proof: small and sharp, as the press would show it. What shows through is not kept.</summary>
-    public static PressPicture ForProof(string path, int wide, PressCondition condition, bool convert = false)
+    public static PressPicture ForProof(string path, int wide, PrintingCondition condition, bool convert = false)
     {
         var sized = Sized(path, wide);
         var flat = Flat(sized);
@@ -75,7 +75,7 @@ public static class PictureMaking
     /// <param name="condition">The house's.</param>
     /// <param name="convert">Whether CMYK with a profile of its own is brought to the house's.</param>
     /// <param name="part">The part of it that is wanted, in pixels; all where null.</param>
-    public static PressPixels Pixels(string path, int wide, PressCondition condition, bool convert = false,
+    public static PressPixels Pixels(string path, int wide, PrintingCondition condition, bool convert = false,
         (int Left, int Top, int Wide, int High)? part = null)
     {
         using var all = Sized(path, wide);
@@ -93,7 +93,7 @@ public static class PictureMaking
     }
 
     /// <summary>For the screen, as WebP: in the colours the press gives it.</summary>
-    public static byte[] ForScreen(string path, int wide, PressCondition condition, bool convert = false)
+    public static byte[] ForScreen(string path, int wide, PrintingCondition condition, bool convert = false)
     {
         using var sized = Sized(path, wide);
         using var flat = Flat(sized);
@@ -148,7 +148,7 @@ public static class PictureMaking
     /// docs/press-files.md, Colour: RGB through ICC, relative with black-point compensation or as the house has it;
     /// CMYK keeps its numbers; gray stays black alone.
     /// </summary>
-    internal static Image Press(Image image, PressCondition condition, bool convert) => image.Interpretation switch
+    internal static Image Press(Image image, PrintingCondition condition, bool convert) => image.Interpretation switch
     {
         Enums.Interpretation.Cmyk when convert && image.Contains("icc-profile-data") => ToPress(image, condition, null),
         Enums.Interpretation.Cmyk => Eight(image),
@@ -156,7 +156,7 @@ public static class PictureMaking
         _ => ToPress(image, condition, "sRGB"),
     };
 
-    private static Image ToPress(Image image, PressCondition condition, string? from) => image.IccTransform(
+    private static Image ToPress(Image image, PrintingCondition condition, string? from) => image.IccTransform(
         Profiles.PathOf(condition.Profile), inputProfile: from is null
             ? null
             : Profiles.PathOf(from), embedded: true, depth: 8,

@@ -4,7 +4,7 @@ using SkiaSharp;
 namespace Lumbeck.Press.Plates;
 
 /// <summary>Lays marks on a layer.</summary>
-internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pixels, bool likeness)
+internal sealed class Brush(Plates plates, CoverageMask mask, IType type, PixelShelf pixels, bool likeness)
 {
     /// <summary>Is told of each run of type before it is laid.</summary>
     public Action<GlyphMark>? Letters { get; init; }
@@ -164,7 +164,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
 
     private static int Level(int hundredths) => ((hundredths * 255) + 5000) / 10_000;
 
-    private static PixelInk Levels(Ink ink) => PixelInk.Of(Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
+    private static CmykPixel Levels(Ink ink) => CmykPixel.Of(Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K));
 
     private void Ink(Mark mark, Ink ink, bool overprint)
     {
@@ -209,7 +209,7 @@ internal sealed class Brush(Plates plates, Mask mask, IType type, PixelShelf pix
         for (var i = 0; i <= Places; i++)
         {
             var ink = shade.At((double)i / Places);
-            inks[i] = PixelInk.Of((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255),
+            inks[i] = CmykPixel.Of((int)Math.Round(ink.C * 0.0255), (int)Math.Round(ink.M * 0.0255),
                 (int)Math.Round(ink.Y * 0.0255), (int)Math.Round(ink.K * 0.0255)).Bytes;
         }
         var back = shade.Transform.Then(_place).Inverse();

@@ -62,7 +62,7 @@ internal sealed class CompositeBuffer
     /// Lays one ink along a row, from a pixel on, as far as it is covered; an overprinting ink leaves plates it has no
     /// share in as they are.
     /// </summary>
-    public void Row(int first, ReadOnlySpan<byte> cover, PixelInk ink, int strength, bool overprint)
+    public void Row(int first, ReadOnlySpan<byte> cover, CmykPixel ink, int strength, bool overprint)
     {
         var whole = !overprint && strength == 256;
         var pixels = Pixels(first, cover.Length);
@@ -112,19 +112,19 @@ internal sealed class CompositeBuffer
     /// Lays four inks on a pixel with a coverage from 0 to 255. What does not overprint takes finishing inks off where
     /// it lies, as it hides them.
     /// </summary>
-    public void Lay(int pixel, PixelInk ink, int coverage, bool overprint)
+    public void Lay(int pixel, CmykPixel ink, int coverage, bool overprint)
     {
         if (coverage == 0) return;
         if (!overprint) foreach (var plate in _plates) plate.Lay(pixel, 0, coverage);
         Put(pixel, ink, coverage, overprint);
     }
 
-    private void Put(int pixel, PixelInk ink, int coverage, bool overprint)
+    private void Put(int pixel, CmykPixel ink, int coverage, bool overprint)
     {
         ref var here = ref Pixels(pixel, 1)[0];
         int before = _alpha is null ? 255 : _alpha[pixel];
         if (!overprint && (coverage == 255 || before == 0)) here = ink.Bytes;
-        else if (before == 255) here = PixelInk.Over(here, ink.Bytes, coverage, overprint).Bytes;
+        else if (before == 255) here = CmykPixel.Over(here, ink.Bytes, coverage, overprint).Bytes;
         else Mixed(pixel * 4, ink, coverage, overprint, before);
         if (_alpha is not null) _alpha[pixel] = (byte)Union(before, coverage);
     }
@@ -135,7 +135,7 @@ internal sealed class CompositeBuffer
     /// Lays four inks multiplied with what is seen there (11.3.5.2); a plate of a finishing ink has only its paper to
     /// multiply with, where a group stands alone.
     /// </summary>
-    public void Multiply(int pixel, PixelInk ink, int coverage)
+    public void Multiply(int pixel, CmykPixel ink, int coverage)
     {
         if (coverage == 0) return;
         if (_alone) foreach (var plate in _plates) plate.Multiply(pixel, 0, coverage);
@@ -145,7 +145,7 @@ internal sealed class CompositeBuffer
             var b = _alpha is null ? Inks[at + i] : Seen(at + i, _alpha[pixel]);
             return b + s - Div(b * s);
         }
-        Put(pixel, PixelInk.Of(both(0, ink.C), both(1, ink.M), both(2, ink.Y), both(3, ink.K)), coverage, false);
+        Put(pixel, CmykPixel.Of(both(0, ink.C), both(1, ink.M), both(2, ink.Y), both(3, ink.K)), coverage, false);
     }
 
     /// <summary>
@@ -156,7 +156,7 @@ internal sealed class CompositeBuffer
         _alone ? Div(covered * Inks[at]) : Div((covered * Inks[at]) + ((255 - covered) * _under!.Inks[at]));
 
     /// <summary>Lays inks on what a group has here so far, which does not cover all of the pixel.</summary>
-    private void Mixed(int at, PixelInk ink, int coverage, bool overprint, int before)
+    private void Mixed(int at, CmykPixel ink, int coverage, bool overprint, int before)
     {
         var after = Union(before, coverage);
         for (var i = 0; i < 4; i++)
@@ -182,7 +182,7 @@ internal sealed class CompositeBuffer
             for (var i = 0; i < alpha.Length; i++)
             {
                 var a = alpha[i] * share >> 8;
-                if (a != 0) under[i] = PixelInk.Mix(under[i], own[i], a, blend).Bytes;
+                if (a != 0) under[i] = CmykPixel.Mix(under[i], own[i], a, blend).Bytes;
             }
             own.Clear();
             alpha.Clear();

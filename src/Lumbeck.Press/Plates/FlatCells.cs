@@ -64,7 +64,7 @@ internal sealed class FlatCells
         var (left, top, right, bottom) = Range(window);
         var k = Coarse / Points;
         var (wide, high) = ((right - left + 1) * Coarse, (bottom - top + 1) * Coarse);
-        using var mask = new Mask(wide, high);
+        using var mask = new CoverageMask(wide, high);
         using var path = SkiaPath.Of(part.Clip, new Affine(k, 0, 0, k, -left * (double)Coarse, -top * (double)Coarse));
         mask.Fill(path);
         var cover = new byte[wide * high];

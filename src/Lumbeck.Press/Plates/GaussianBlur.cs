@@ -22,7 +22,7 @@ public static class GaussianBlur
             Math.Max(1, (int)Math.Ceiling((b.Bottom - b.Top) * k)));
         var (kx, ky) = (wide / (b.Right - b.Left), high / (b.Bottom - b.Top));
         using var path = SkiaPath.Of(mark.Shape, new Affine(kx, 0, 0, ky, -b.Left * kx, -b.Top * ky));
-        using var mask = new Mask(wide, high);
+        using var mask = new CoverageMask(wide, high);
         mask.Fill(path);
         var cover = new byte[wide * high];
         for (var y = mask.Touched.Top; y < mask.Touched.Bottom; y++)

@@ -13,7 +13,7 @@ internal sealed class PixelPart(PressPixels pixels, int wide, int high, int left
     public long Bytes => pixels.Inks.Length + (pixels.Alpha?.Length ?? 0);
 
     /// <summary>The inks at a point, between its four neighbours, and how much of it is there, from 0 to 255.</summary>
-    public PixelInk At(double u, double v, out int alpha)
+    public CmykPixel At(double u, double v, out int alpha)
     {
         var (x, y) = ((u * wide) - 0.5 - left, (v * high) - 0.5 - top);
         var (x0, y0) = (Math.Clamp((int)Math.Floor(x), 0, pixels.Wide - 1),
@@ -24,7 +24,7 @@ internal sealed class PixelPart(PressPixels pixels, int wide, int high, int left
             (y1 * pixels.Wide) + x1);
         alpha = pixels.Alpha is { } see ? Between(see[a], see[b], see[c], see[d], fx, fy) : 255;
         var inks = MemoryMarshal.Cast<byte, uint>(pixels.Inks.AsSpan());
-        return PixelInk.Between(inks[a], inks[b], inks[c], inks[d], fx, fy);
+        return CmykPixel.Between(inks[a], inks[b], inks[c], inks[d], fx, fy);
     }
 
     private static int Between(int a, int b, int c, int d, int fx, int fy) =>
@@ -35,7 +35,7 @@ internal sealed class PixelPart(PressPixels pixels, int wide, int high, int left
 /// Pictures' pixels as they were last painted; one that is painted again with other things moved about it is not
 /// decoded again.
 /// </summary>
-internal sealed class PixelShelf(IPictureFiles? files, PressCondition condition)
+internal sealed class PixelShelf(IPictureFiles? files, PrintingCondition condition)
 {
     private const long MostBytes = 60_000_000;
     private readonly Lock _lock = new();

@@ -10,7 +10,7 @@ namespace Lumbeck.Press.Plates;
 /// <param name="type">Faces.</param>
 /// <param name="files">Where pictures are; none are painted where null.</param>
 /// <param name="condition">The house's.</param>
-public sealed class PlatePainter(IType type, IPictureFiles? files, PressCondition condition)
+public sealed class PlatePainter(IType type, IPictureFiles? files, PrintingCondition condition)
 {
     /// <summary>Most pixels of one painting.</summary>
     public const int MostPixels = 30_000_000;
@@ -40,7 +40,7 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PressConditio
             throw new ArgumentException($"A window of {wide} × {high} pixels can't be painted.", nameof(window));
         var plates = new Plates(wide, high);
         foreach (var finish in scene.Finishes) plates.Finishes[finish] = new byte[wide * high];
-        using var mask = new Mask(wide, high);
+        using var mask = new CoverageMask(wide, high);
         var toPixels = new Affine(k, 0, 0, k, -window.Left * k, -window.Top * k);
         using var edge = SkiaPath.Of(Outline.Rectangle(0, 0, scene.Width, scene.Height), toPixels);
         var sheet = CompositeBuffer.Sheet(plates);
@@ -90,7 +90,7 @@ internal sealed record Painting
     /// <summary>
     /// Is told of each run of type just before it is laid: its drawn item, the run, how it covers, and what lies there.
     /// </summary>
-    public Action<DrawnItem, GlyphMark, Mask, Plates>? Letters { get; init; }
+    public Action<DrawnItem, GlyphMark, CoverageMask, Plates>? Letters { get; init; }
     /// <summary>
     /// Places in the order of drawn items and their marks at which <see cref="Reached"/> is told what lies there so far.
     /// </summary>

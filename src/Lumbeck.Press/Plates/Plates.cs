@@ -23,7 +23,7 @@ public sealed class Plates
     public SortedDictionary<string, byte[]> Finishes { get; } = new(StringComparer.Ordinal);
 
     /// <summary>As the screen shows it, through the press profile.</summary>
-    public Image ToScreen(PressCondition condition)
+    public Image ToScreen(PrintingCondition condition)
     {
         using var raw = Image.NewFromMemory(ScreenTable.Of(condition.Profile).ToRgb(Inks), Wide, High, 3,
             Enums.BandFormat.Uchar);
@@ -31,7 +31,7 @@ public sealed class Plates
     }
 
     /// <summary>The same as a PNG file.</summary>
-    public byte[] ToPng(PressCondition condition)
+    public byte[] ToPng(PrintingCondition condition)
     {
         using var screen = ToScreen(condition);
         return screen.PngsaveBuffer(keep: Enums.ForeignKeep.None);
@@ -47,7 +47,7 @@ public sealed class Plates
     }
 
     /// <summary>The same as a JPEG file, its colours as sharp as its lightness.</summary>
-    public byte[] ToJpeg(PressCondition condition, int quality)
+    public byte[] ToJpeg(PrintingCondition condition, int quality)
     {
         using var screen = ToScreen(condition);
         return screen.JpegsaveBuffer(q: quality, keep: Enums.ForeignKeep.None,

@@ -184,12 +184,12 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
     private void Shade(StringBuilder s, GradientMark mark, string item, int n)
     {
         var h = mark.Gradient;
-        s.Append(h.Round ? "<radialGradient" : "<linearGradient").Append(" id=\"run-").Append(item).Append('-')
+        s.Append(h.IsRadial ? "<radialGradient" : "<linearGradient").Append(" id=\"run-").Append(item).Append('-')
             .Append(n).Append("\" gradientUnits=\"userSpaceOnUse\"");
         if (h.Transform != Affine.Identity) s.Append(" gradientTransform=\"").Matrix(h.Transform).Append('"');
         if (h.Focus is { } focus)
             s.Append(" fx=\"").Figure(focus.X, 2).Append("\" fy=\"").Figure(focus.Y, 2).Append('"');
-        if (h.Round)
+        if (h.IsRadial)
             s.Append(" cx=\"").Figure(h.X0, 2).Append("\" cy=\"").Figure(h.Y0, 2).Append("\" r=\"")
                 .Figure(Math.Sqrt(((h.X1 - h.X0) * (h.X1 - h.X0)) + ((h.Y1 - h.Y0) * (h.Y1 - h.Y0))), 2).Append("\">");
         else s.Append(" x1=\"").Figure(h.X0, 2).Append("\" y1=\"").Figure(h.Y0, 2).Append("\" x2=\"").Figure(h.X1, 2)
@@ -208,7 +208,7 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
         }
         foreach (var ((at, _), seen) in stops.Zip(colour.Hex([.. stops.Select(x => x.Ink)])))
             s.Append("<stop offset=\"").Figure(at, 4).Append("\" stop-color=\"").Append(seen).Append("\"/>");
-        s.Append(h.Round ? "</radialGradient>" : "</linearGradient>").Append("<path fill=\"url(#run-").Append(item)
+        s.Append(h.IsRadial ? "</radialGradient>" : "</linearGradient>").Append("<path fill=\"url(#run-").Append(item)
             .Append('-').Append(n).Append(")\"").Append(mark.EvenOdd ? " fill-rule=\"evenodd\"" : "").Append(" d=\"")
             .Path(mark.Shape, 2).Append("\"/>");
     }

@@ -17,12 +17,12 @@ public static class TemplateFile
     /// One page with its boxes set; all zones on one layer of optional content (ISO 32000-1, 8.11) that shows on screen
     /// and does not print.
     /// </summary>
-    public static void WritePdf(Stream output, Scene scene, PressNote note, FaceShelf shelf)
+    public static void WritePdf(Stream output, Scene scene, DocumentInfo note, FaceShelf shelf)
     {
         using var pdf = new PdfWriter(output, "1.6");
         var (tree, layer) = (pdf.Reserve(), pdf.Reserve());
-        var faces = new SortedDictionary<FaceId, EmbeddedFace>();
-        EmbeddedFace Face(FaceId id) =>
+        var faces = new SortedDictionary<FaceId, EmbeddedFont>();
+        EmbeddedFont Face(FaceId id) =>
             faces.TryGetValue(id, out var f)
                 ? f
                 : faces[id] = new(shelf.Open(id), "F" + (faces.Count + 1).ToString(CultureInfo.InvariantCulture),
@@ -53,7 +53,7 @@ public static class TemplateFile
     }
 
     /// <summary>In real millimetres: a user unit is one; each kind of zone a named group of rectangles.</summary>
-    public static string Svg(Scene scene, PressNote note)
+    public static string Svg(Scene scene, DocumentInfo note)
     {
         var sheet = scene.Surface;
         var s =

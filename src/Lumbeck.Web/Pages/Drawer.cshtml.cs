@@ -13,7 +13,7 @@ public sealed class DrawerModel(Desk.AppServices desk) : PageModel
     public string? Problem { get; private set; }
     /// <summary>How small pictures are shown: through the first house's profile.</summary>
     public string Condition =>
-        Screens.PictureLinks.Named(Press.Colour.PressCondition.Of(HouseFile.Shipped.Values.First()), false);
+        Screens.PictureLinks.Named(Press.Colour.PrintingCondition.Of(HouseFile.Shipped.Values.First()), false);
     /// <summary>Only what this job uses is listed, where it is one.</summary>
     public string? Job { get; private set; }
     /// <summary>Printers' own profiles.</summary>

@@ -28,7 +28,7 @@ public sealed class KeptModel(Desk.AppServices desk) : PageModel
         {
             var house = desk.Jobs.Job(slug).Job.Ticket.House;
             (Find, Panel, Item, Motifs) = (LengthText.Clip((find ?? "").Trim()), panel ?? "", item ?? "", motifs);
-            Condition = Screens.PictureLinks.Named(PressCondition.Of(house), false);
+            Condition = Screens.PictureLinks.Named(PrintingCondition.Of(house), false);
             Pictures = [.. desk.Drawer.Pictures.All()
                 .Where(p => !motifs || p.Drawn)
                 .Where(p => $"{p.Name} {p.Maker} {p.Source}".Contains(Find, StringComparison.OrdinalIgnoreCase))

@@ -64,7 +64,7 @@ public static class LiveryRoutes
                 var (house, plates) = (worn.Ticket.House, desk.Drawer.PlatesOf(worn.Ticket.House));
                 var scene = SceneBuilder.Build(worn, shown, desk.Drawer.Shelf, desk.Drawer.DrawingsOf(house));
                 return new Tried(plates.Paint(scene, new(0, 0, scene.Width, scene.Height), pixels / scene.Width * 72,
-                    likeness: true).ToJpeg(PressCondition.Of(house), 88), string.Join("; ", unfit));
+                    likeness: true).ToJpeg(PrintingCondition.Of(house), 88), string.Join("; ", unfit));
             });
             http.Response.Headers["X-Unfit"] = Uri.EscapeDataString(tried.Unfit);
             http.Response.Headers.CacheControl = tick == on.Tick ? "private, max-age=3600" : "no-store";

@@ -43,7 +43,7 @@ public static class MendRoutes
             const double perInch = 90;
             var page = Math.Clamp(n ?? 1, 1, 2000);
             var house = row.Inside ? on.Job.Ticket.House.ForPages() : on.Job.Ticket.House;
-            var (condition, files, cancel) = (PressCondition.Of(house), desk.Pressing.Files, http.RequestAborted);
+            var (condition, files, cancel) = (PrintingCondition.Of(house), desk.Pressing.Files, http.RequestAborted);
             var (plan, shelf) = (MendDesk.Wants(on, row.Inside), desk.Drawer.Shelf);
             var jpeg = Known.GetOrAdd((row.Id, which ?? "", page), _ => which switch
             {

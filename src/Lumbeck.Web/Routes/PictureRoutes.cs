@@ -26,7 +26,7 @@ public static class PictureRoutes
             (string slug) => Results.Redirect($"/drawer?job={Uri.EscapeDataString(slug)}"));
     }
 
-    private static (PressCondition Condition, bool Convert) Read(string condition)
+    private static (PrintingCondition Condition, bool Convert) Read(string condition)
     {
         var parts = condition.Split('~');
         return (new(parts[0],

@@ -120,7 +120,7 @@ public static class PlateRoutes
                     : new Bounds(0, 0, scene.Width, scene.Height);
                 return desk.Drawer.PlatesOf(house)
                     .Paint(scene, window, pixels / (window.Right - window.Left) * 72, likeness: true)
-                    .ToJpeg(PressCondition.Of(house), 82);
+                    .ToJpeg(PrintingCondition.Of(house), 82);
             }), "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }

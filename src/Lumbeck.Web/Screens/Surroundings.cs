@@ -52,7 +52,7 @@ public sealed class Surroundings(Desk.AppServices desk, OnBench on)
 
     /// <summary>The address of a small picture of what is kept.</summary>
     public string Preview(string hash) =>
-        PictureLinks.Address(hash, 320, PressCondition.Of(on.Job.Ticket.House), false);
+        PictureLinks.Address(hash, 320, PrintingCondition.Of(on.Job.Ticket.House), false);
 
     public string NameOf(FaceId face) => desk.Drawer.Shelf.NameOf(face);
 
@@ -74,7 +74,7 @@ public sealed class Surroundings(Desk.AppServices desk, OnBench on)
     /// <summary>
     /// The share of an RGB picture that loses colour in print, from 0 to 1; 0 where it can't be told.
     /// </summary>
-    public double Lost(Picture picture, PressCondition condition) =>
+    public double Lost(Picture picture, PrintingCondition condition) =>
         picture is { Space: PictureSpace.Rgb, IsDrawing: false } && desk.Drawer.Pictures.Has(picture.Hash)
             ? desk.Drawer.Pictures.Gamut(picture.Hash, condition).Share
             : 0;

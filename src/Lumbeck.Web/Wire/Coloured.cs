@@ -16,7 +16,8 @@ public sealed record TakePalette(string Item, string New) : Ask
         if (at.Job.Item(Item) is not PictureItem { Picture: { } picture })
             throw No("there is no picture to take colours from");
         var name = System.IO.Path.GetFileNameWithoutExtension(picture.Name);
-        var colours = at.Desk.Drawer.Pictures.Palette(picture.Hash, Press.Colour.PressCondition.Of(at.Job.Ticket.House))
+        var colours = at.Desk.Drawer.Pictures.Palette(picture.Hash,
+            Press.Colour.PrintingCondition.Of(at.Job.Ticket.House))
             .Select(c => (name, (Asked)c));
         return at.Desk.Drawer.AddColours(at.Job, colours, Begins(New), $"colours of {picture.Name}");
     }

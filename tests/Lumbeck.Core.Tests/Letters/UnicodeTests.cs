@@ -57,9 +57,9 @@ public sealed class UnicodeTests
     [InlineData("en", "water", "water")]
     public void Words_part_where_the_patterns_have_it(string language, string word, string parted)
     {
-        var hyphens = Hyphens.Of(language)!.In(word);
+        var hyphens = Hyphenation.Of(language)!.In(word);
         string.Concat(word.Select((c, i) => hyphens.Contains(i) ? $"-{c}" : c.ToString())).ShouldBe(parted);
-        Hyphens.Of("de").ShouldBeNull();
+        Hyphenation.Of("de").ShouldBeNull();
     }
 
     [Theory]

@@ -72,7 +72,7 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
 
     private string Drawn(Scene scene, House house, int wide, int high)
     {
-        var condition = PressCondition.Of(house);
+        var condition = PrintingCondition.Of(house);
         var svg = new SvgPainter(random.Desk.Drawer.Shelf, new PressColour(condition),
             within: new Within(random.Desk, condition))
             .Picture(scene);
@@ -82,7 +82,7 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
                 $"{wide / Scale} {high / Scale}\">{svg}</svg>");
     }
 
-    private sealed class Within(Desk.AppServices desk, PressCondition condition) : IPictureLinks
+    private sealed class Within(Desk.AppServices desk, PrintingCondition condition) : IPictureLinks
     {
         public string Of(Picture picture, bool convert) => desk.Drawer.Pictures.Within(picture, condition, convert);
         public string Of(GrownMark mark) => "";

@@ -238,7 +238,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
         using var drawn = NetVips.Image.NewFromFile(random.Folder["gradient.png"]);
         using var seen = random.Desk.Drawer.PlatesOf(job.Ticket.House)
             .Paint(on.Composed.Sheets[0].Scene, new(0, 0, drawn.Width, drawn.Height), 72)
-            .ToScreen(Colour.PressCondition.Of(job.Ticket.House));
+            .ToScreen(Colour.PrintingCondition.Of(job.Ticket.House));
         var face = on.Composed.Sheets[0].Sheet.Panel(Part.Front)!.Face;
         for (var mm = 4; mm < 97; mm += 3)
             for (var band = 0; band < 3; band++)

@@ -8,7 +8,8 @@ namespace Lumbeck.Press.Tests.Import;
 public sealed class MendTests(ITestOutputHelper output)
 {
     private static readonly FaceShelf Shelf = new();
-    private static readonly PressNote Note = new("A book", "A. Writer", "inside", DateTimeOffset.UnixEpoch, "job", 1);
+    private static readonly DocumentInfo Note = new("A book", "A. Writer", "inside", DateTimeOffset.UnixEpoch, "job",
+        1);
 
     private static MendPlan Plan(double wide = 300, double high = 400, string house = "aldwater", bool black = false) =>
         new(HouseFile.Shipped[house].ForPages(), new(Length.FromDrawing(wide), Length.FromDrawing(high)),

@@ -32,7 +32,7 @@ internal static class NeverWorse
     {
         Draw(file, "tiff24nc", page, folder["came.tif"]);
         using var seen = Image.NewFromFile(folder["came.tif"]).Copy(interpretation: Enums.Interpretation.Srgb);
-        var condition = PressCondition.Of(house);
+        var condition = PrintingCondition.Of(house);
         using var press = seen.IccTransform(Profiles.PathOf(condition.Profile), inputProfile: Profiles.PathOf("sRGB"),
             embedded: false,
             intent: condition.Intent == Intent.Perceptual ? Enums.Intent.Perceptual : Enums.Intent.Relative,
@@ -47,7 +47,7 @@ internal static class NeverWorse
     {
         Draw(file, "tiff32nc", page, folder["left.tif"]);
         using var inks = Image.NewFromFile(folder["left.tif"]);
-        return Seen(inks, PressCondition.Of(house));
+        return Seen(inks, PrintingCondition.Of(house));
     }
 
     private static void Draw(string file, string device, int page, string to) => Tool.Run("gs", "-q", "-dNOPAUSE",
@@ -56,7 +56,7 @@ internal static class NeverWorse
             $"-dLastPage={page}",
         $"-sOutputFile={to}", file);
 
-    private static Image Seen(Image inks, PressCondition condition)
+    private static Image Seen(Image inks, PrintingCondition condition)
     {
         using var cmyk = inks.Copy(interpretation: Enums.Interpretation.Cmyk);
         using var lab = cmyk.IccImport(pcs: Enums.PCS.Lab, intent: Enums.Intent.Relative,

@@ -10,7 +10,7 @@ public sealed class PageWords : PageRule
     {
         foreach (var piece in look.Scene.Items)
         {
-            if (piece.Setting is not { } set) continue;
+            if (piece.Layout is not { } set) continue;
             if (set.Overset is { } over)
                 yield return Found(look, Severity.Stop, $"“{LengthText.Clip(over)}” has no room", "all words within " +
                     "their box",

@@ -15,7 +15,7 @@ public sealed class TextInks : Rule
         {
             // A rich black has its own rule.
             if (item is not TextItem text || InkBlack.IsRichAndSmall(text, look.Job.Swatches)) continue;
-            foreach (var run in piece.Setting?.Lines.SelectMany(l => l.Runs).Where(r =>
+            foreach (var run in piece.Layout?.Lines.SelectMany(l => l.Runs).Where(r =>
                 r.Size < Small.Points && r.Glyphs.Length > 0 && r.Paint is not FinishPaint)
                 ?? [])
             {

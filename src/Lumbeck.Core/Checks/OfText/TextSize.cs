@@ -13,7 +13,7 @@ public sealed class TextSize : Rule
     {
         foreach (var (item, piece) in look.Drawn())
         {
-            if (item is not TextItem text || piece.Setting is not { Lines: [_, ..] lines }) continue;
+            if (item is not TextItem text || piece.Layout is not { Lines: [_, ..] lines }) continue;
             var runs = lines.SelectMany(l => l.Runs).Where(r => r.Glyphs.Length > 0).ToList();
             if (runs.Count == 0) continue;
             var smallest = runs.MinBy(r => r.Size)!;

@@ -14,7 +14,7 @@ public sealed class TextTypography : Rule
     {
         foreach (var (item, piece) in look.Drawn())
         {
-            if (item is not TextItem text || piece.Setting is not { } setting) continue;
+            if (item is not TextItem text || piece.Layout is not { } setting) continue;
             Finding note(string measured, string limit, string why, string mend, Edit? by = null) =>
                 Found(look, Severity.Note, measured, limit, why, mend, item, place: piece.Inked.ToBox(),
                     by: text.Locked ? null : by);

@@ -28,7 +28,7 @@ public sealed record GradientMark(Outline Shape, Gradient Gradient) : Mark
 /// end. Between stops each ink runs evenly;
 /// before the first and after the last nothing changes.
 /// </summary>
-public sealed record Gradient(bool Round, double X0, double Y0, double X1, double Y1,
+public sealed record Gradient(bool IsRadial, double X0, double Y0, double X1, double Y1,
     ImmutableArray<(double At, Ink Ink)> Stops)
 {
     /// <summary>From the run's own points to its drawn item's, where it is stretched or leans.</summary>
@@ -60,7 +60,7 @@ public sealed record Gradient(bool Round, double X0, double Y0, double X1, doubl
         {
             var (dx, dy) = (X1 - X0, Y1 - Y0);
             var square = (dx * dx) + (dy * dy);
-            return Round || Focus is not null || square <= 0 ? null : (dx / square, dy / square);
+            return IsRadial || Focus is not null || square <= 0 ? null : (dx / square, dy / square);
         }
     }
 
@@ -71,7 +71,7 @@ public sealed record Gradient(bool Round, double X0, double Y0, double X1, doubl
         var (dx, dy) = (X1 - X0, Y1 - Y0);
         var square = (dx * dx) + (dy * dy);
         if (square <= 0) return 0;
-        return Round
+        return IsRadial
             ? Math.Sqrt((((x - X0) * (x - X0)) + ((y - Y0) * (y - Y0))) / square)
             : (((x - X0) * dx) + ((y - Y0) * dy)) / square;
     }

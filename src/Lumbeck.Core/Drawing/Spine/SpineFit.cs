@@ -16,7 +16,7 @@ public static class SpineFit
             || scene.Item(title.Id) is not
             {
                 Inked.IsEmpty: false,
-                Setting: { Lines: [var line, ..], Size: var size }
+                Layout: { Lines: [var line, ..], Size: var size }
             } piece)
             return null;
         // On the sheet the spine's words run upright: their height is the ink's width there.

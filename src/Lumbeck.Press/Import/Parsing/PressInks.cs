@@ -23,7 +23,7 @@ internal readonly record struct Inks(double C, double M, double Y, double K)
 /// <param name="condition">The house's.</param>
 /// <param name="black">What makes colours black alone; only for grays where the inside has colour.</param>
 /// <param name="blackAlone">Whether black is the only ink.</param>
-internal sealed class PressInks(PressCondition condition, BlackAlone black, bool blackAlone)
+internal sealed class PressInks(PrintingCondition condition, BlackAlone black, bool blackAlone)
 {
     private readonly Dictionary<(string Profile, ulong Levels), Inks> _known = [];
     private readonly string _profile = Profiles.PathOf(condition.Profile);
@@ -52,7 +52,7 @@ internal sealed class PressInks(PressCondition condition, BlackAlone black, bool
 
     public BlackAlone Black => black;
 
-    public PressCondition Condition => condition;
+    public PrintingCondition Condition => condition;
 
     /// <summary>Gray as PDF has it: 0 is black.</summary>
     public static Inks Gray(double gray) => Inks.Black(1 - Math.Clamp(gray, 0, 1));

@@ -64,7 +64,7 @@ internal sealed class DrawnAlone(SourceFile file, int number, PdfWriter pdf, Pre
         {
             var path = Path.Combine(aside, $"alone-{number}-{picture}.pdf");
             using (var output = File.Create(path)) Only(output, page, content, words);
-            using var drawn = PageRaster.Alone(path, number, cancel);
+            using var drawn = PageRasterizer.Alone(path, number, cancel);
             File.Delete(path);
             using var alpha = drawn.ExtractBand(3);
             var box = alpha.FindTrim(threshold: 1, background: [0]);
@@ -76,8 +76,8 @@ internal sealed class DrawnAlone(SourceFile file, int number, PdfWriter pdf, Pre
             using var part = drawn.ExtractArea(left, top, wide, high);
             Write(picture, part, new(left / (double)drawn.Width, top / (double)drawn.Height, wide / (double)drawn.Width,
                 high / (double)drawn.Height));
-            told.Add(said((why, new(left * 72.0 / PageRaster.PerInch, top * 72.0 / PageRaster.PerInch,
-                (left + wide) * 72.0 / PageRaster.PerInch, (top + high) * 72.0 / PageRaster.PerInch))));
+            told.Add(said((why, new(left * 72.0 / PageRasterizer.PerInch, top * 72.0 / PageRasterizer.PerInch,
+                (left + wide) * 72.0 / PageRasterizer.PerInch, (top + high) * 72.0 / PageRasterizer.PerInch))));
         }
     }
 
@@ -91,7 +91,7 @@ internal sealed class DrawnAlone(SourceFile file, int number, PdfWriter pdf, Pre
     private void Write(int form, Image part, (double X, double Y, double Wide, double High) at)
     {
         using var rgb = part.ExtractBand(0, n: 3).Copy(interpretation: Enums.Interpretation.Srgb);
-        using var press = PageRaster.InInks(rgb, inks);
+        using var press = PageRasterizer.InInks(rgb, inks);
         using var alpha = part.ExtractBand(3);
         var size = $"/Type /XObject /Subtype /Image /Width {part.Width} /Height {part.Height} ";
         string mask;

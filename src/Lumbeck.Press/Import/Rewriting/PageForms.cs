@@ -44,7 +44,7 @@ internal sealed class PageForms(PdfWriter pdf, House house, PressKind kind, Face
         var aside = Aside.Folder();
         try
         {
-            var condition = PressCondition.Of(house);
+            var condition = PrintingCondition.Of(house);
             var has = new ImportResources(file, pdf, new(condition, new BlackAlone(new PressColour(condition)), false),
                 aside.FullName, new(house, [.. house.FinishingInks]), new FontSubstitution(shelf));
             var used = new ResourceDictionary();

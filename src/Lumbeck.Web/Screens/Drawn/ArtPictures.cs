@@ -38,7 +38,7 @@ public static class ArtPictures
         return drawer.PlatesOf(house)
             .Paint(scene, window, wide / Math.Max(window.Right - window.Left, window.Bottom - window.Top) * 72,
                 likeness: true)
-            .ToJpeg(PressCondition.Of(house), 85);
+            .ToJpeg(PrintingCondition.Of(house), 85);
     }
 
     private static Bounds Window(Bounds frame, Box? face)

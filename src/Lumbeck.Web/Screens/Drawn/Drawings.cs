@@ -11,11 +11,11 @@ namespace Lumbeck.Web.Screens;
 /// </summary>
 public sealed class Drawings(Desk.AppServices desk)
 {
-    private readonly ConcurrentDictionary<PressCondition, SvgPainter> _painters = new();
+    private readonly ConcurrentDictionary<PrintingCondition, SvgPainter> _painters = new();
 
     /// <summary>The painter in the colours of the job's own house.</summary>
     public SvgPainter Painter(Composed c) =>
-        _painters.GetOrAdd(PressCondition.Of(c.Job.Ticket.House),
+        _painters.GetOrAdd(PrintingCondition.Of(c.Job.Ticket.House),
             on =>
                 new(desk.Drawer.Shelf, desk.Drawer.ColourOf(c.Job.Ticket.House), new PictureLinks(on),
                     new PictureData(desk.Drawer.Pictures, on)));
@@ -26,7 +26,7 @@ public sealed class Drawings(Desk.AppServices desk)
         var (plan, house) = (c.Pages!, c.Job.Ticket.House.ForPages());
         var page = plan.Page(number);
         var painter =
-            _painters.GetOrAdd(PressCondition.Of(house), on => new(desk.Drawer.Shelf, desk.Drawer.ColourOf(house),
+            _painters.GetOrAdd(PrintingCondition.Of(house), on => new(desk.Drawer.Shelf, desk.Drawer.ColourOf(house),
             new PictureLinks(on), new PictureData(desk.Drawer.Pictures, on)));
         Scene scene;
         try { scene = PageScene.Of(plan, page, desk.Drawer.PageArtOf(c.Job)); }

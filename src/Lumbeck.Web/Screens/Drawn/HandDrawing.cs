@@ -18,7 +18,7 @@ public static class HandDrawing
         return new StringBuilder("<g id=\"tracing\" class=\"zones\"><image preserveAspectRatio=\"xMidYMid meet\" opacity=\"")
             .Figure((double)tracing.Strength / 100, 3).Append("\" href=\"")
             .Append(SvgText.Escape(PictureLinks.Address(tracing.Picture.Hash, PictureDesk.Widths[^1],
-                Press.Colour.PressCondition.Of(house), false)))
+                Press.Colour.PrintingCondition.Of(house), false)))
             .Append('"').Rect(box).Append("/></g>").ToString();
     }
 

@@ -49,7 +49,7 @@ public static class PaperPictures
         var face = Face(sheet);
         var window = new Bounds(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points);
         return drawer.PlatesOf(house).Paint(scene, window, wide / (window.Right - window.Left) * 72, likeness: true)
-            .ToJpeg(PressCondition.Of(house), 85);
+            .ToJpeg(PrintingCondition.Of(house), 85);
     }
 
     private static Box Face(ComposedSheet sheet) => (sheet.Sheet.Panel(Part.Front) ?? sheet.Sheet.Panels[0]).Face;

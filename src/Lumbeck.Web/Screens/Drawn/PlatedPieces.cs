@@ -123,7 +123,7 @@ public sealed class PlatedPieces(Desk.AppServices desk, Drawings drawings)
             _ =>
                 desk.Drawer.PlatesOf(known.House)
                     .Paint(known.Scene, known.Window, perInch, known.Pieces, likeness: true)
-                    .ToJpeg(Press.Colour.PressCondition.Of(known.House), 92));
+                    .ToJpeg(Press.Colour.PrintingCondition.Of(known.House), 92));
     }
 
     private static bool Overprints(DrawnItem piece) =>

@@ -4,7 +4,7 @@ namespace Lumbeck.Core.Type.Letters;
 /// Capitals and small letters where languages differ (Unicode, SpecialCasing): Turkish dots its i, German has SS for ß,
 /// Greek capitals carry no accents.
 /// </summary>
-public static class Casing
+public static class CaseMapping
 {
     public static string Upper(string letters, string language) => (letters, language) switch
     {

@@ -8,7 +8,7 @@ namespace Lumbeck.Press.Import.Rewriting;
 /// A page that can't be carried over as marks, as pixels: drawn by poppler's <c>pdftoppm</c> where it is installed, what
 /// has no hue kept on the black plate.
 /// </summary>
-internal static class PageRaster
+internal static class PageRasterizer
 {
     public const int PerInch = 400;
 

@@ -3,9 +3,9 @@ using System.Runtime.Intrinsics;
 namespace Lumbeck.Press.Plates;
 
 /// <summary>The four inks of a pixel, a byte each, cyan lowest: 255 is all of an ink.</summary>
-internal readonly record struct PixelInk(uint Bytes)
+internal readonly record struct CmykPixel(uint Bytes)
 {
-    public static PixelInk Of(int c, int m, int y, int k) => new((uint)(c | (m << 8) | (y << 16) | (k << 24)));
+    public static CmykPixel Of(int c, int m, int y, int k) => new((uint)(c | (m << 8) | (y << 16) | (k << 24)));
 
     public int C => this[0];
     public int M => this[1];
@@ -18,7 +18,7 @@ internal readonly record struct PixelInk(uint Bytes)
     /// An ink over what is there, as far as it covers, of 255. One that overprints leaves plates it has no share in as
     /// they are.
     /// </summary>
-    public static PixelInk Over(uint under, uint ink, int coverage, bool overprint)
+    public static CmykPixel Over(uint under, uint ink, int coverage, bool overprint)
     {
         var (b, s) = (Wide(under), Wide(ink));
         var mixed = Share(b, s, coverage);
@@ -28,7 +28,7 @@ internal readonly record struct PixelInk(uint Bytes)
     }
 
     /// <summary>A group's inks on what is under it (ISO 32000-1, 11.3.5), as far as they cover, of 255.</summary>
-    public static PixelInk Mix(uint under, uint own, int coverage, Blend blend)
+    public static CmykPixel Mix(uint under, uint own, int coverage, Blend blend)
     {
         var (b, s) = (Wide(under), Wide(own));
         return Packed(Share(b, blend switch
@@ -40,7 +40,7 @@ internal readonly record struct PixelInk(uint Bytes)
     }
 
     /// <summary>Between four pixels, by 256ths of the way across and down.</summary>
-    public static PixelInk Between(uint a, uint b, uint c, uint d, int across, int down)
+    public static CmykPixel Between(uint a, uint b, uint c, uint d, int across, int down)
     {
         var above = (Widest(a) * (256 - across)) + (Widest(b) * across);
         var below = (Widest(c) * (256 - across)) + (Widest(d) * across);
@@ -63,6 +63,6 @@ internal readonly record struct PixelInk(uint Bytes)
 
     private static Vector128<int> Widest(uint bytes) => Vector128.WidenLower(Wide(bytes)).AsInt32();
 
-    private static PixelInk Packed(Vector128<ushort> inks) =>
+    private static CmykPixel Packed(Vector128<ushort> inks) =>
         new(Vector128.NarrowWithSaturation(inks, inks).AsUInt32()[0]);
 }

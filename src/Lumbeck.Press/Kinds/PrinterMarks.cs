@@ -17,7 +17,7 @@ namespace Lumbeck.Press.Kinds;
 /// <param name="ink">How inks are written.</param>
 /// <param name="plan">What is asked.</param>
 /// <param name="shapes">The shape of a run of type, where type leaves as shapes: the slug line too.</param>
-internal sealed class PressMarks(PageBoxes page, House house, PressNote note, PageResources has, FaceShelf shelf,
+internal sealed class PrinterMarks(PageBoxes page, House house, DocumentInfo note, PageResources has, FaceShelf shelf,
     ColorOperators ink, PressPlan plan, Func<GlyphMark, Outline>? shapes = null)
 {
     private const double Gap = 3, Long = 17, Weight = 0.25;

@@ -8,7 +8,7 @@ namespace Lumbeck.Press.Pdf;
 /// One face of a file: gathers the glyphs in use, then writes them as a subset under their own ids
 /// (Type 0 over CIDFontType2 or 0 with identity mapping; ISO 32000-1, 9.7) with a ToUnicode map.
 /// </summary>
-internal sealed class EmbeddedFace(OpenFace face, string name, int number)
+internal sealed class EmbeddedFont(OpenFace face, string name, int number)
 {
     private readonly SortedDictionary<ushort, string> _letters = [];
 

@@ -6,11 +6,11 @@ namespace Lumbeck.Core.Type.Letters;
 /// Where words may be hyphenated, by patterns that say where not to, too (Liang, Word Hy-phen-a-tion by Com-put-er,
 /// 1983).
 /// </summary>
-public sealed class Hyphens
+public sealed class Hyphenation
 {
     private const int Before = 2, After = 3, Shortest = 6;
 
-    private static readonly ConcurrentDictionary<string, Lazy<Hyphens>> Shelf = new(StringComparer.Ordinal);
+    private static readonly ConcurrentDictionary<string, Lazy<Hyphenation>> Shelf = new(StringComparer.Ordinal);
 
     private readonly Dictionary<string, byte[]> _patterns = new(StringComparer.Ordinal);
     private readonly int _longest;
@@ -19,13 +19,13 @@ public sealed class Hyphens
     /// <summary>The patterns of a language; null where none ship.</summary>
     /// <param name="language">A BCP 47 code; plain <c>en</c> is hyphenated as in Britain, <c>en-us</c> as in
     /// America.</param>
-    public static Hyphens? Of(string language) => language.StartsWith("en", StringComparison.Ordinal)
+    public static Hyphenation? Of(string language) => language.StartsWith("en", StringComparison.Ordinal)
         ? Shelf.GetOrAdd(language.Equals("en-us", StringComparison.OrdinalIgnoreCase) ? "hyphen-en-us" : "hyphen-en-gb",
             name => new(() => new(CharacterProperties.Lines(name))))
             .Value
         : null;
 
-    private Hyphens(IEnumerable<string> lines)
+    private Hyphenation(IEnumerable<string> lines)
     {
         foreach (var line in lines)
         {

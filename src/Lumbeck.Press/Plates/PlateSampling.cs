@@ -4,7 +4,7 @@ using Lumbeck.Press.Colour;
 namespace Lumbeck.Press.Plates;
 
 /// <summary>Paints a sheet for the rules that look at plates.</summary>
-public static class PlateLooking
+public static class PlateSampling
 {
     /// <summary>Press resolution: a pixel is under 0.1 mm.</summary>
     public const double Exact = 300;
@@ -19,13 +19,13 @@ public static class PlateLooking
     /// <param name="take">Its items.</param>
     /// <param name="condition">The house's.</param>
     /// <param name="perInch">Pixels an inch; as many as can be painted of a sheet too large for them.</param>
-    public static PlateContext Look(this PlatePainter painter, Scene scene, Take take, PressCondition condition,
+    public static PlateContext Look(this PlatePainter painter, Scene scene, Take take, PrintingCondition condition,
         double perInch)
     {
         var whole = new Bounds(0, 0, scene.Width, scene.Height);
         perInch = Math.Min(perInch, Math.Sqrt((PlatePainter.MostPixels - 200_000) / (scene.Width * scene.Height)) * 72);
         var letters = new Dictionary<string, IReadOnlyList<Behind>>();
-        void told(DrawnItem piece, GlyphMark mark, Mask mask, Plates on)
+        void told(DrawnItem piece, GlyphMark mark, CoverageMask mask, Plates on)
         {
             if (mark.Finish is not null || take.Items.FirstOrDefault(i => i.Id == piece.Item) is not TextItem) return;
             if (!letters.TryGetValue(piece.Item, out var runs)) letters[piece.Item] = runs = new List<Behind>();
@@ -68,7 +68,7 @@ public static class PlateLooking
     }
 
     /// <summary>What lies under a mask, evenly spread over it.</summary>
-    private static List<uint> Samples(Mask mask, Plates on)
+    private static List<uint> Samples(CoverageMask mask, Plates on)
     {
         var under = new List<uint>();
         var pixels = System.Runtime.InteropServices.MemoryMarshal.Cast<byte, uint>(on.Inks.AsSpan());

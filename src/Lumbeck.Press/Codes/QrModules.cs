@@ -3,7 +3,7 @@ using ZXing.QrCode.Internal;
 namespace Lumbeck.Press.Codes;
 
 /// <summary>The squares of a QR code (ISO/IEC 18004), in UTF-8.</summary>
-public static class QrSquares
+public static class QrModules
 {
     /// <summary>Dark as true, row by row, without the quiet zone; null where no version holds so much.</summary>
     public static bool[,]? Of(string text, CodeLevel level)

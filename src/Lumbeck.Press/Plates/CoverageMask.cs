@@ -5,12 +5,12 @@ namespace Lumbeck.Press.Plates;
 /// <summary>
 /// How much of each pixel a shape covers, from 0 to 255, within the part of the window that it touches.
 /// </summary>
-internal sealed class Mask : IDisposable
+internal sealed class CoverageMask : IDisposable
 {
     private readonly SKBitmap _bitmap;
     private readonly SKCanvas _canvas;
 
-    public Mask(int wide, int high)
+    public CoverageMask(int wide, int high)
     {
         _bitmap = new SKBitmap(new SKImageInfo(wide, high, SKColorType.Alpha8, SKAlphaType.Premul));
         _canvas = new SKCanvas(_bitmap);
