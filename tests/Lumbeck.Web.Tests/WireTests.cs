@@ -85,5 +85,5 @@ public sealed class WireTests
     }
 
     private static string Source([CallerFilePath] string here = "") =>
-        Path.GetFullPath(Path.Combine(Path.GetDirectoryName(here)!, "../../src/Lumbeck.Web/Client/wire.ts"));
+        Path.GetFullPath(Path.Combine(Path.GetDirectoryName(here)!, "../../src/Lumbeck.Web/Client/queue/wire.ts"));
 }
