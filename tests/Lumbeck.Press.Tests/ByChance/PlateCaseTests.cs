@@ -264,7 +264,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
                     foreach (var shadow in paints)
                         foreach (var soft in (int[])[0, 3])
                         {
-                            if (!Sweep.IsLong && n++ % 47 != 0) continue;
+                            if (!Sweep.IsLong && n++ % 97 != 0) continue;
                             var job = Begun(Inked(0, 7, 0, 0), Letter("t", 5, 5, letters, 60) with
                             {
                                 Words = "II",
@@ -336,7 +336,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     public void Reception_reads_the_barcodes_that_others_read()
     {
         var (read, wrong) = (0, new List<string>());
-        foreach (var vista in Sweep.Spread(VistaShelf.All.Select(v => v.First), 4))
+        foreach (var vista in Sweep.Spread(VistaShelf.All.Select(v => v.First), 9))
             foreach (var percent in (int[])[100, 120])
             {
                 var job = Begun(Inked(0, 7, 0, 0), new VistaItem

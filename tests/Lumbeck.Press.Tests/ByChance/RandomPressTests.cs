@@ -176,7 +176,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     public void Thorny_jobs_print_as_they_are_seen()
     {
         var wrong = new List<string>();
-        foreach (var seed in All ? Enumerable.Range(1, 250) : [13, 14, 25, 31, 38, 47])
+        foreach (var seed in All ? Enumerable.Range(1, 250) : [13, 25, 38])
         {
             var on = random.On(random.Jobs.Thorny(seed));
             foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
