@@ -56,6 +56,16 @@ public sealed class OriginTests : IDisposable
     }
 
     [Fact]
+    public void Words_that_a_hand_writes_while_the_ticket_says_none_are_the_hand_s()
+    {
+        Do(new SetFact(TicketFact.Title, ""));
+        Do(new SetWords("title", "By hand"));
+        var job = Do(new SetFact(TicketFact.Title, "By the ticket"));
+        Text(job, "title").Words.ShouldBe("By hand");
+        Text(job, "title").From.ShouldBeNull();
+    }
+
+    [Fact]
     public void Facts_of_any_role_are_followed()
     {
         var job = Do(new SetFact(TicketFact.Series, "Coast Books"));

@@ -26,28 +26,31 @@ public static class Origins
     public static Job Follow(Job before, Job after)
     {
         if (ReferenceEquals(before.Wraps, after.Wraps) && ReferenceEquals(before.Ticket, after.Ticket)) return after;
-        Item followed(Item item)
+        Item followed(Item item, Item? earlier)
         {
             if (item is not TextItem text || item.OriginOf(Words) is not { Kind: OriginKind.Ticket } origin
                 || TicketWords.Find(origin.Of) is not { } fact)
                 return item;
-            var (was, says) = (before.Ticket.Words(fact), after.Ticket.Words(fact));
-            if (says.Length == 0 || text.Words == says) return item;
-            if (was != says && (was.Length == 0 || text.Words == was)) return SetWords.With(text, says);
-            return item.WithOrigin(Words, null);
+            var says = after.Ticket.Words(fact);
+            if (text.Words == says) return item;
+            // Words that this edit changed to others than the ticket's are a hand's, whether the ticket says any or none.
+            if (earlier is TextItem own && own.Words != text.Words) return item.WithOrigin(Words, null);
+            return says.Length == 0 || says == before.Ticket.Words(fact) ? item : SetWords.With(text, says);
         }
-        Take taken(Take take)
+        Take taken(Take take, Take? earlier)
         {
             var items = take.Items;
             foreach (var item in take.Items)
-                if (item.From is not null && followed(item) is var now && !ReferenceEquals(now, item))
+                if (item.From is not null && followed(item, earlier?.Items.Find(i => i.Id == item.Id)) is var now
+                    && !ReferenceEquals(now, item))
                     items = items.Replace(item, now);
             return ReferenceEquals(items, take.Items) ? take : take with { Items = items };
         }
         var wraps = after.Wraps;
         foreach (var wrap in after.Wraps)
         {
-            var takes = wrap.Takes.Select(taken).ToImmutableList();
+            var was = before.Wraps.Find(w => w.Name == wrap.Name);
+            var takes = wrap.Takes.Select(t => taken(t, was?.Find(t.Id))).ToImmutableList();
             if (takes.Where((t, n) => !ReferenceEquals(t, wrap.Takes[n])).Any())
                 wraps = wraps.Replace(wrap, wrap with { Takes = takes });
         }
