@@ -37,12 +37,13 @@ internal static class InsideVerbs
     private static readonly Option<string> Kind =
         new("--kind") { Description = "x1a, x4, pdf, spreads, booklet or pages" };
     private static readonly Option<string> Out = new("--out") { Description = "the file to write" };
+    private static readonly Option<bool> Anyway = new("--anyway") { Description = "writes it although Check stops it" };
 
     public static Command Inside()
     {
         var c = new Command("inside", "Says how an inside's pages come about, from a job or a runs file.")
         {
-            Job, AsJson, Data, Runs, HouseOption, BindingOption, Trim, Direction, Leaf, Stock, Colour, Kind, Out,
+            Job, AsJson, Data, Runs, HouseOption, BindingOption, Trim, Direction, Leaf, Stock, Colour, Kind, Out, Anyway,
         };
         c.SetAction(p =>
         {
@@ -109,6 +110,11 @@ internal static class InsideVerbs
             if (p.GetValue(Kind) is not { } kind) return 0;
             var target = Say.Target(p.GetValue(Out) ?? throw new Refusal("--out", "--out: name the file to write"));
             var plan = new PressPlan(PressKind.Of(kind)) { Inside = true }.Possible();
+            if (IsStopped(desk, on, plan) && !p.GetValue(Anyway))
+            {
+                Console.Error.WriteLine($"{target} is not written: mend what stops it, or say --anyway.");
+                return 1;
+            }
             Say.Written(target, s => desk.Pressing.WritePress(on, plan, s));
             if (!p.GetValue(AsJson))
                 Console.WriteLine($"{target}: {plan.Say()}, {new FileInfo(target).Length / 1000} kB.");
@@ -119,6 +125,21 @@ internal static class InsideVerbs
             Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
             Directory.Delete(folder, recursive: true);
         }
+    }
+
+    /// <summary>Says what Check finds of a file's pages, and whether any of it stops the press.</summary>
+    private static bool IsStopped(Desk.AppServices desk, OnBench on, PressPlan plan)
+    {
+        var house = on.Job.Ticket.House;
+        // There is no cover to a file of runs: of the sheet's rules those of the ticket alone.
+        var ticket = on.Composed.Drawn.Where(f => f.Id is "ticket.pages" or "ticket.trim");
+        List<Finding> found = [.. ticket, .. desk.Checks.OfPages(on.Composed)];
+        if (plan.Kind.IsForPrinter && !house.ForPages().Kinds.Contains(plan.Kind))
+            found.Insert(0, new("press.kind", Severity.Stop, house.Name, null, Part.Page, plan.Kind.Title,
+                string.Join(" or ", house.ForPages().Kinds.Select(k => k.Title)), null,
+                $"{house.Name} takes no pages as {plan.Kind.Title}.", "Take a kind that it takes."));
+        foreach (var f in found) Console.Error.WriteLine(Say.Finding(f));
+        return found.Any(f => f is { Severity: Severity.Stop or Severity.Todo, Waived: null });
     }
 
     private static Paper Paper(ParseResult p, House house, Paper first)

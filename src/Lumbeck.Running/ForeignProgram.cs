@@ -11,6 +11,20 @@ namespace Lumbeck.Running;
 /// <param name="FileMegabytes">The largest file it writes.</param>
 public sealed record Limits(int Kilobytes, int Seconds, TimeSpan Patience, int FileMegabytes = 1000);
 
+/// <summary>How a foreign program ended.</summary>
+/// <param name="Status">Its exit status, by a shell's count: 126 and 127 where it could not be run, over 128 by a signal;
+/// null where nothing was started.</param>
+/// <param name="IsLate">Whether it was ended for taking too long by the clock.</param>
+public readonly record struct Ending(int? Status, bool IsLate)
+{
+    /// <summary>It did what it was asked, within its bounds.</summary>
+    public bool IsWell => Status == 0 && !IsLate;
+
+    /// <summary>Why not, as the end of a sentence.</summary>
+    public string Says => IsLate ? "it took too long" : Status is { } status
+        ? string.Create(CultureInfo.InvariantCulture, $"it ended with status {status}") : "it could not be started";
+}
+
 /// <summary>
 /// The one place that starts programs of others. Each runs in a session of its own (setsid), with bounds on memory,
 /// processor, clock and files; it ends when whoever asked has gone, and with this program, however that ends.
@@ -50,12 +64,13 @@ public static class ForeignProgram
     /// <param name="bounds">What it may take.</param>
     /// <param name="within">The folder it works in.</param>
     /// <param name="cancel">Whoever asked has gone.</param>
-    /// <returns>Whether it ended well, within its bounds.</returns>
+    /// <returns>How it ended.</returns>
     /// <exception cref="OperationCanceledException">Whoever asked has gone; the program has ended.</exception>
-    public static bool Run(string program, IEnumerable<string> words, Limits bounds, string within,
+    public static Ending Run(string program, IEnumerable<string> words, Limits bounds, string within,
         CancellationToken cancel = default)
     {
-        var start = new ProcessStartInfo("setsid") { RedirectStandardInput = true, WorkingDirectory = within };
+        // By its path: looked for by name it is not found from a folder that has gone meanwhile.
+        var start = new ProcessStartInfo(Find("setsid") ?? "setsid") { RedirectStandardInput = true, WorkingDirectory = within };
         // Files are bounded in blocks of 512 bytes (POSIX, ulimit).
         foreach (var word in (string[])["/bin/sh", "-c", Watched, "sh", Figure(bounds.Kilobytes),
             Figure(bounds.Seconds),
@@ -63,7 +78,7 @@ public static class ForeignProgram
             start.ArgumentList.Add(word);
         Process run;
         try { run = Process.Start(start)!; }
-        catch (Exception e) when (e is Win32Exception or IOException) { return false; }
+        catch (Exception e) when (e is Win32Exception or IOException) { return new(null, false); }
         using (run)
         {
             // Closing its pipe ends the session, whatever of it is left.
@@ -77,7 +92,7 @@ public static class ForeignProgram
             using var ended = both.Token.Register(end);
             run.WaitForExit();
             cancel.ThrowIfCancellationRequested();
-            return run.ExitCode == 0 && !late.IsCancellationRequested;
+            return new(run.ExitCode, late.IsCancellationRequested);
         }
     }
 

@@ -82,7 +82,7 @@ public static class LumbeckHost
                 foreach (var folder in PartialRenderer.Folders) formats.Add($"/Pages/Shared/{folder}/{{0}}.cshtml");
         });
         builder.Services.AddSingleton<Drawings>();
-        builder.Services.AddSingleton<PlatedPieces>();
+        builder.Services.AddSingleton<PlatedItems>();
         builder.Services.AddSingleton<ScreenCache>();
         builder.Services.AddSingleton<Rows>();
         builder.Services.AddScoped<PartialRenderer>();

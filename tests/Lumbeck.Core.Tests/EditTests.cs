@@ -293,6 +293,10 @@ public sealed class EditTests
         (at(centred).X - front.Face.X, at(centred).Y).ShouldBe((front.Face.Right - at(centred).Right, at(job).Y));
         at(new CentreItem("plate", DownToo: true).Apply(job))
             .ShouldSatisfyAllConditions(b => (b.Y - front.Face.Y).ShouldBe(front.Face.Bottom - b.Bottom));
+        // It keeps the box it hangs by; what is drawn aside of its own box's middle is what is centred.
+        centred.Item("plate")!.Hold.Box.ShouldBe(HoldBox.Safe);
+        var aside = new CentreItem("plate") { Drawn = (Length.FromInches(-0.25m), default) }.Apply(job);
+        (at(aside).X - at(centred).X).ShouldBe(Length.FromInches(0.25m));
         at(new StretchItem("plate", Reach.Panel).Apply(job)).ShouldBe(front.Face);
         at(new StretchItem("plate", Reach.Bleed).Apply(job)).ShouldBe(front.Edge);
         var whole = new StretchItem("plate", Reach.Sheet).Apply(job);

@@ -281,6 +281,14 @@ public sealed class InsideTests
         finds("inside.count", found(sound with { Fixed = 100 }));
         finds("inside.count", found(sound with { Fixed = 200 }));
         finds("inside.gutter", found(new() { Runs = [Run("x", count: 96)] }, BindingKind.Booklet));
+        var unbled = Plover with { Inside = Plover.Inside with { Bleed = PageBleed.None } };
+        finds("inside.bleed", found(with(r => r) with { Bleeds = true }, house: unbled));
+        // Of 26 rows of letters a page has fewer: one page is too few, as long as it needs is not.
+        finds("inside.rows", found(new() { Runs = [Run("x", "letters-to-trace", count: 1)] }));
+        var needed = new Inside { Runs = [Run("x", "letters-to-trace", count: 1) with { Goes = RunKind.Needed }] };
+        var settled = EditPipeline.Settle(Book(needed), new PlainType());
+        settled.Inside!.Runs[0].Count.ShouldBeGreaterThan(2);
+        PageChecks.Of(new(settled), new PageArt([], new PlainType())).ShouldNotContain(f => f.Id == "inside.rows");
         finds("inside.tabs",
             found(new() { Runs = [.. Enumerable.Range(1, 30).Select(n => Run($"r{n}") with { Tab = true })] }));
         finds("inside.table",
@@ -317,6 +325,37 @@ public sealed class InsideTests
         var last = Plover with { Inside = Plover.Inside with { LastPageBlank = true } };
         finds("inside.count", found(with(r => r), house: last));
         told.ShouldBe(PageRule.All.Select(r => r.Id), ignoreOrder: true);
+    }
+
+    /// <summary>What a table says stays within its box, however long a word is, and that it is broken is told.</summary>
+    [Fact]
+    public void A_word_that_no_line_holds_is_broken_within_its_box()
+    {
+        var word = new string('m', 90);
+        var headed = DesignShelf.Of("ruled") with { Header = Mm(60), Heading = $"of {word} and more" };
+        var plan = new InsidePlan(Book(new() { Runs = [Run("x", count: 8) with { Designs = [headed] }] }));
+        var page = plan.Page(1);
+        var words = PageScene.Of(plan, page, new([], new PlainType())).Items.Single(i => i.Item == PageScene.Words);
+        var safe = page.Surface.Safe;
+        words.Inked.Left.ShouldBeGreaterThanOrEqualTo(safe.X.Points - 0.5);
+        words.Inked.Right.ShouldBeLessThanOrEqualTo(safe.Right.Points + 0.5);
+        words.Inked.Top.ShouldBeGreaterThanOrEqualTo(safe.Y.Points - 0.5);
+        var told = PageChecks.Of(plan, new([], new PlainType())).Where(f => f.Id == "page.words").ToList();
+        told.ShouldHaveSingleItem().ShouldSatisfyAllConditions(f => f.Severity.ShouldBe(Severity.Caution),
+            f => f.Measured.ShouldContain("is broken"));
+    }
+
+    /// <summary>A ready inside fills the pages of the ticket where a run takes the rest and the others leave it any.</summary>
+    [Fact]
+    public void Ready_runs_fill_the_ticket_s_count()
+    {
+        ImmutableList<PageRun> runs = [Run("a", "dots", count: 10), Run("b") with { Goes = RunKind.Rest }];
+        Job begun(int pages, bool fills) =>
+            new BeginInside(runs, "ready") { Fills = fills }.Apply(Book(new() { Runs = [Run("x")] }) with { Inside = null } is var job
+                ? job with { Ticket = job.Ticket with { Pages = pages } } : null!);
+        begun(200, fills: true).ShouldSatisfyAllConditions(j => j.Inside!.Fixed.ShouldBe(200), j => j.Ticket.Pages.ShouldBe(200));
+        begun(8, fills: true).Inside!.Fixed.ShouldBeNull();
+        begun(200, fills: false).Inside!.Fixed.ShouldBeNull();
     }
 
     [Fact]

@@ -167,8 +167,8 @@ public sealed class PictureLayingTests
     {
         var job = new GrowPicture("p", new(GrowWay.Mirror, GrowTo.Sheet))
             .Apply(Sample.Job(Over(HoldBox.Face, Part.Spine)));
-        var (mark, piece) = (Grown(job)!, Sample.Scene(job).Item("p")!);
-        var covers = mark.Place.Then(piece.Place).Of(new(0, 0, 1, 1));
+        var (mark, drawn) = (Grown(job)!, Sample.Scene(job).Item("p")!);
+        var covers = mark.Place.Then(drawn.Place).Of(new(0, 0, 1, 1));
         covers.Left.ShouldBe(0, 0.05);
         covers.Bottom.ShouldBe(job.Geometry().Sheet.Size.Height.Points, 0.05);
         var contained = new GrowPicture("p", new(GrowWay.Mirror))

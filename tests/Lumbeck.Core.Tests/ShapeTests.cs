@@ -8,10 +8,10 @@ public sealed class ShapeTests
     private static Span Mm(decimal mm) => new(Length.FromMillimetres(mm));
     private static readonly Paint Black = new InkPaint(Ink.Black);
 
-    private static Outline Shape(Item item, out DrawnItem piece)
+    private static Outline Shape(Item item, out DrawnItem drawnItem)
     {
-        piece = Sample.Scene(Sample.Job(item)).Item(item.Id)!;
-        return piece.Marks.OfType<FillMark>().First().Shape;
+        drawnItem = Sample.Scene(Sample.Job(item)).Item(item.Id)!;
+        return drawnItem.Marks.OfType<FillMark>().First().Shape;
     }
 
     /// <summary>
@@ -113,12 +113,12 @@ public sealed class ShapeTests
             Thickness = Length.FromMillimetres(6),
             Fill = Black,
         };
-        var shape = Shape(frame, out var piece);
+        var shape = Shape(frame, out var drawnItem);
         var front = Sample.Job().Geometry().Sheet.Panel(Part.Front)!;
-        piece.Frame.ToBox().ShouldBe(front.Edge);
+        drawnItem.Frame.ToBox().ShouldBe(front.Edge);
         var inner = new Bounds(double.MaxValue, double.MaxValue, double.MinValue, double.MinValue);
         for (var i = 8; i < shape.Points.Length; i += 2) inner = inner.With(shape.Points[i], shape.Points[i + 1]);
-        piece.Place.Of(inner).ToBox().ShouldBe(front.Face.Inset(Length.FromMillimetres(6)));
+        drawnItem.Place.Of(inner).ToBox().ShouldBe(front.Face.Inset(Length.FromMillimetres(6)));
         // Filled by either rule, the middle stays open.
         Area(shape).ShouldBe(((double)front.Edge.Width.Points * front.Edge.Height.Points)
             - ((front.Face.Width.Points - (12 * 72 / 25.4))

@@ -267,8 +267,8 @@ public sealed class TextLayoutTests
     public void Letters_are_spaced_so_that_words_span_two_marks()
     {
         var job = Sample.Job(Sample.Text("t", "abcde", anchor: Anchor.TopLeft, dx: 1, dy: 1));
-        var piece = Sample.Scene(job).Item("t")!;
-        var (left, top) = (piece.Inked.Left + 7, piece.Inked.Top);
+        var drawn = Sample.Scene(job).Item("t")!;
+        var (left, top) = (drawn.Inked.Left + 7, drawn.Inked.Top);
         var after = Matching.Span(job, "t", ((left + 90, top), (left, top)), Type).Apply(job);
         var ink = Sample.Scene(after).Item("t")!.Inked;
         ink.Left.ShouldBe(left, 0.02);
@@ -309,12 +309,12 @@ public sealed class TextLayoutTests
             Shadow = new(new InkPaint(Ink.Black), Length.FromPoints(2), Length.FromPoints(2), Length.FromPoints(4), 50),
             Edge = new(new InkPaint(Ink.White), Length.FromPoints(1)),
         };
-        var piece = Sample.Scene(Sample.Job(text)).Item("t")!;
-        piece.Marks.Select(m => m.GetType().Name).ShouldBe(["FillMark", "BlurredMark", "LineMark", "GlyphMark"]);
-        piece.Softens.ShouldBeTrue();
-        ((LineMark)piece.Marks[2]).Width.ShouldBe(2);
+        var drawn = Sample.Scene(Sample.Job(text)).Item("t")!;
+        drawn.Marks.Select(m => m.GetType().Name).ShouldBe(["FillMark", "BlurredMark", "LineMark", "GlyphMark"]);
+        drawn.Softens.ShouldBeTrue();
+        ((LineMark)drawn.Marks[2]).Width.ShouldBe(2);
         // What the knife must not touch is the letters with their edge, not the plate.
-        piece.Reach.Left.ShouldBeLessThan(piece.Inked.Left);
+        drawn.Reach.Left.ShouldBeLessThan(drawn.Inked.Left);
         var hard = Sample.Scene(Sample.Job(text with { Shadow = text.Shadow! with { Soft = Length.Zero } }))
             .Item("t")!;
         hard.Marks[1].ShouldBeOfType<FillMark>()

@@ -244,6 +244,25 @@ public sealed class CommandLineTests : IDisposable
             .ShouldContain("no house has a key `bleed`: did you mean `bleed_mm`?");
     }
 
+    /// <summary>Pages of a file are held to what a job's are: what stops them is told, and they are not written.</summary>
+    [Theory]
+    [InlineData("""{ "design": "ruled", "pages": 40, "settings": { "heading": "{nobody}", "header_mm": 12 } }""",
+        "tern", "x4", "page.fields")]
+    [InlineData("""{ "design": "ruled", "pages": 2 }""", "tern", "x4", "ticket.pages")]
+    [InlineData("""{ "design": "ruled", "pages": 40 }""", "tern", "x1a", "press.kind")]
+    [InlineData("""{ "design": "letters-to-trace", "pages": 1 }, { "design": "ruled", "pages": 60 }""", "tern", "x4", "inside.rows")]
+    public void Pages_of_a_file_that_Check_stops_are_written_only_where_it_is_said(string runs, string house, string kind, string rule)
+    {
+        File.WriteAllText(Path.Combine(_folder, "runs.json"), $$"""{ "pages": "free", "runs": [{{runs}}] }""");
+        string[] words = ["inside", "--runs", "runs.json", "--house", house, "--trim", "5x8in", "--kind", kind, "--out", "out.pdf"];
+        var (exit, _, error) = Run(words);
+        exit.ShouldBe(1);
+        error.ShouldContain(rule);
+        File.Exists(Path.Combine(_folder, "out.pdf")).ShouldBeFalse();
+        Run([.. words, "--anyway"]).Exit.ShouldBe(0);
+        File.Exists(Path.Combine(_folder, "out.pdf")).ShouldBeTrue();
+    }
+
     [Fact]
     public void Jobs_check_and_press_share_a_store_with_a_desk_that_is_open()
     {

@@ -41,11 +41,11 @@ public sealed class ComposingTests : IDisposable
             on.Composed.Drawn.Select(f => f.Key).ShouldBe(anew.Drawn.Select(f => f.Key));
         });
         made.ShouldBeGreaterThan(15);
-        kept.ShouldBeGreaterThan(made, "most pieces are those of before");
+        kept.ShouldBeGreaterThan(made, "most items are those of before");
     }
 
-    private static string Said(AppServices desk, DrawnItem piece, Job job) =>
-        new Press.Svg.SvgPainter(desk.Drawer.Shelf, desk.Drawer.ColourOf(job.Ticket.House)).Piece(piece);
+    private static string Said(AppServices desk, DrawnItem drawn, Job job) =>
+        new Press.Svg.SvgPainter(desk.Drawer.Shelf, desk.Drawer.ColourOf(job.Ticket.House)).Item(drawn);
 
     [Fact]
     public async Task A_text_that_takes_long_to_set_holds_nobody_else_up()

@@ -30,11 +30,21 @@ public sealed class LeftBehindTests : IDisposable
     {
         // A program that draws and never ends, found before the true one.
         // Written by another process: a file that this one has open, or a child that begins at the same moment, can't be run.
-        using (var written = Process.Start("/bin/sh", ["-c", $"for name in pdftoppm pdftocairo; do printf '#!/bin/sh\\necho $$ > " +
-            $"$HERE/drawing\\nexec sleep 600\\n' > {_folder}/$name; chmod 755 {_folder}/$name; done"])) await written.WaitForExitAsync();
-        var start = new ProcessStartInfo(Path.Combine(AppContext.BaseDirectory, "lumbeck"))
-        { RedirectStandardError = true, RedirectStandardOutput = true };
-        foreach (var a in (string[])["mend", At("given.pdf"), "--house", "tern", "--binding", "paperback", "--trim",
+        using (var written = Process.Start("/bin/sh", ["-ec", $"for name in pdftoppm pdftocairo; do printf '#!/bin/sh\\necho $$ > " +
+            $"$HERE/drawing\\nexec sleep 600\\n' > {_folder}/$name; chmod 755 {_folder}/$name; done"]))
+        {
+            await written.WaitForExitAsync();
+            written.ExitCode.ShouldBe(0);
+        }
+        // From a folder that goes while it works, as a shell's may.
+        var start = new ProcessStartInfo("/bin/sh")
+        {
+            RedirectStandardError = true,
+            RedirectStandardOutput = true,
+            WorkingDirectory = Directory.CreateDirectory(At("gone")).FullName,
+        };
+        foreach (var a in (string[])["-c", "rmdir \"$PWD\"; exec \"$0\" \"$@\"",
+            Path.Combine(AppContext.BaseDirectory, "lumbeck"), "mend", At("given.pdf"), "--house", "tern", "--binding", "paperback", "--trim",
             "5x8in", "--pages", "100",
             "--out", At("out.pdf")])
             start.ArgumentList.Add(a);

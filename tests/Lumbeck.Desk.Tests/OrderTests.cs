@@ -33,7 +33,7 @@ public sealed class OrderTests : IDisposable
         return OrderKinds.Do(there, await there.ReadOrder(new MemoryStream(file)), _ => { }, default);
     }
 
-    [Fact]
+    [Fact, Wide]
     public async Task A_file_is_the_same_to_the_byte_whoever_makes_it_and_so_is_what_is_said_of_it()
     {
         // A cover with a picture; pages; another house; the front for screens.
@@ -68,7 +68,7 @@ public sealed class OrderTests : IDisposable
     [Fact]
     public async Task What_is_found_is_the_same_whoever_looks_with_the_edits_that_mend_it()
     {
-        foreach (var place in Sweep.Spread(_desk.Bench.Places(), 6))
+        foreach (var place in Sweep.Spread(_desk.Bench.Places(), Sweep.IsWide ? 6 : 9))
         {
             var on = _desk.Jobs.Job(place.Slug);
             var glance = await DoneElsewhere(File(Order.Of(Order.Check, on, "", "")));

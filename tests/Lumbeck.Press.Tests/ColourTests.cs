@@ -12,7 +12,7 @@ public sealed class ColourTests(Pressed pressed) : IClassFixture<Pressed>
 {
     private static readonly PrintingCondition Coated = new("coated-fogra39-300");
 
-    [Fact]
+    [Fact, Wide]
     public void A_large_picture_comes_to_the_press_as_another_program_has_it_with_the_same_profile_and_intent()
     {
         using var folder = new Folder();

@@ -94,7 +94,7 @@ public sealed class DrawnArtTests(RandomDesk random) : IClassFixture<RandomDesk>
         }
     }
 
-    [Fact]
+    [Fact, Wide]
     public void Ornaments_and_vistas_print_as_they_are_seen()
     {
         var scenes = new List<Scene>();

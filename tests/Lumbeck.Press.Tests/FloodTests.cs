@@ -19,7 +19,7 @@ public sealed class FloodTests(PagesDesk pages) : IClassFixture<PagesDesk>
     public void Every_colouring_page_has_closed_regions_that_are_large_enough()
     {
         var kinds = Sweep.Spread(ColouringPage.Kinds.SelectMany(k => (ColouringWeight[])[ColouringWeight.Adults, ColouringWeight.Children],
-            (k, w) => (k.Word, k.First, Weight: w)), every: 3).ToList();
+            (k, w) => (k.Word, k.First, Weight: w)), every: Sweep.IsWide ? 3 : 7).ToList();
         var on = pages.Begin(new()
         {
             Folio = new() { Place = FolioPlace.None },

@@ -31,7 +31,7 @@ public sealed class ForeignProgramTests : IDisposable
     {
         ForeignProgram.Run("/bin/sh", ["-c",
             "cat /proc/self/limits > limits; cut -d' ' -f4-6 /proc/self/stat > group; echo $PPID > parent"],
-            new(500_000, 7, TimeSpan.FromMinutes(1), FileMegabytes: 3), _folder).ShouldBeTrue();
+            new(500_000, 7, TimeSpan.FromMinutes(1), FileMegabytes: 3), _folder).IsWell.ShouldBeTrue();
         var limits = File.ReadAllLines(At("limits"));
         string[] of(string what) => limits.Single(l => l.StartsWith(what, StringComparison.Ordinal))[what.Length..]
             .Split(' ', StringSplitOptions.RemoveEmptyEntries);
@@ -55,7 +55,7 @@ public sealed class ForeignProgramTests : IDisposable
     {
         var clock = does.StartsWith("sleep",
             StringComparison.Ordinal) ? TimeSpan.FromSeconds(0.5) : TimeSpan.FromMinutes(2);
-        ForeignProgram.Run("/bin/sh", ["-c", $"echo $$ > pid; {does}"], new(300_000, 1, clock, FileMegabytes: 2), _folder)
+        ForeignProgram.Run("/bin/sh", ["-c", $"echo $$ > pid; {does}"], new(300_000, 1, clock, FileMegabytes: 2), _folder).IsWell
             .ShouldBeFalse();
         Until(() => !IsThere(Read("pid")));
     }

@@ -18,7 +18,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
             ("lighthouse", BindingKind.Paperback)];
         var each = jobs.SelectMany(j => HouseFile.Shipped.Values.Where(h => h.Binds(j.Binding)).SelectMany(h =>
             h.Kinds.Select(k => (j.Slug, h.Id, Kind: k))));
-        foreach (var (slug, house, kind) in Sweep.Spread(each, every: 2)) all.Add(slug, house, kind);
+        foreach (var (slug, house, kind) in Sweep.Spread(each, every: Sweep.IsWide ? 2 : 4)) all.Add(slug, house, kind);
         return all;
     }
 

@@ -76,9 +76,9 @@ public sealed class PaperTests(Pressed pressed) : IClassFixture<Pressed>
         };
         var marks = PatternDrawing.Draw(paper, [], 0, 0, window).ToImmutableArray();
         var whole = new Bounds(0, 0, 100, 100);
-        var piece = new DrawnItem("paper", Part.Sheet, Affine.Move(-x, -y), marks, whole, whole, Clipped: true);
+        var drawnItem = new DrawnItem("paper", Part.Sheet, Affine.Move(-x, -y), marks, whole, whole, Clipped: true);
         var sheet = pressed.Desk.Jobs.Job("tidewatcher").Composed.Sheets[0].Sheet;
-        return pressed.Desk.Drawer.PlatesOf(HouseFile.Shipped["tern"]).Paint(new Scene(sheet, [piece]), whole, 100)
+        return pressed.Desk.Drawer.PlatesOf(HouseFile.Shipped["tern"]).Paint(new Scene(sheet, [drawnItem]), whole, 100)
             .Inks.Where((_, i) => i % 4 == 3).ToArray();
     }
 

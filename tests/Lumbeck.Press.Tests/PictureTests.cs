@@ -201,9 +201,9 @@ public sealed class PictureTests(Pressed pressed) : IClassFixture<Pressed>
         var painter = new Svg.SvgPainter(desk.Drawer.Shelf, desk.Drawer.ColourOf(job.Ticket.House), new Here(),
             new PictureData(desk.Drawer.Pictures, Colour.PrintingCondition.Of(job.Ticket.House)));
         var scene = SceneBuilder.Build(job, job.Sheets()[0], desk.Drawer.Shelf);
-        var piece = XElement.Parse(painter.Piece(scene.Item("p")!));
-        piece.Descendants("image").Single().Attribute("href")!.Value.ShouldBe("/here/" + picture.Hash);
-        piece.Descendants("clipPath").Count().ShouldBe(1);
+        var drawn = XElement.Parse(painter.Item(scene.Item("p")!));
+        drawn.Descendants("image").Single().Attribute("href")!.Value.ShouldBe("/here/" + picture.Hash);
+        drawn.Descendants("clipPath").Count().ShouldBe(1);
         var alone = XDocument.Parse(painter.Picture(scene)).Descendants().Single(e => e.Name.LocalName == "image")
             .Attribute("href")!.Value;
         alone.ShouldStartWith("data:image/webp;base64,");

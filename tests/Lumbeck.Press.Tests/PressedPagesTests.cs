@@ -176,10 +176,10 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
         }
     }
 
-    [Fact]
+    [Fact, Wide]
     public void Every_design_in_every_paint_prints_as_its_scene_in_every_kind()
     {
-        for (var seed = 1; seed <= (Sweep.IsLong ? 6 : 2); seed++)
+        for (var seed = 1; seed <= Sweep.Many(6, 2, 1); seed++)
         {
             var r = new Chance(seed);
             var black = seed % 2 == 1;

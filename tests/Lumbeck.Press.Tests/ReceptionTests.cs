@@ -15,7 +15,7 @@ public sealed class GoodFiles : IDisposable
     {
         Desk = new(DemoData.In(Folder["data"]), TimeProvider.System, DemoBench.Load);
         Hive = Desk.Jobs.Job("hive");
-        Light = Desk.Jobs.Job("lighthouse");
+        Light = Desk.Jobs.Job("tidewatcher");
         X1a = Made(Hive, PressKind.X1a, "x1a.pdf");
         X4 = Made(Light, PressKind.X4, "x4.pdf");
     }

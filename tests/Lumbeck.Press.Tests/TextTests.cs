@@ -180,19 +180,19 @@ public sealed partial class TextTests
         };
         var (job, scene) = Front(item, language);
         Press(folder, scene);
-        // As the browser places them: each use's own offset, then its group's, then the piece's.
+        // As the browser places them: each use's own offset, then its group's, then the item's.
         var svg = System.Xml.Linq.XElement.Parse(new Svg.SvgPainter(Shelf,
             new Colour.PressColour(Colour.PrintingCondition.Of(job.Ticket.House)))
-            .Piece(scene.Item("t")!));
+            .Item(scene.Item("t")!));
         var shown = new List<(string Id, double X, double Y)>();
-        var piece = Transform(svg);
+        var drawn = Transform(svg);
         foreach (var g in svg.Elements("g"))
             foreach (var use in g.Elements("use"))
             {
                 var own = use.Attribute("transform") is not null
                     ? Transform(use)
                     : Affine.Move(Number(use, "x"), Number(use, "y"));
-                var (x, y) = own.Then(Transform(g)).Then(piece).At(0, 0);
+                var (x, y) = own.Then(Transform(g)).Then(drawn).At(0, 0);
                 shown.Add((use.Attribute("href")!.Value.Split('-')[^1], x, scene.Height - y));
             }
         var file = InFile(folder).Where(f => shown.Any(s => s.Id == f.Id)).ToList();

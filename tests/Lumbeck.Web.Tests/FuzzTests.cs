@@ -20,7 +20,7 @@ public sealed class FuzzTests : IDisposable
     private readonly Chance _chance = new(2026);
 
     /// <summary>Twice as many in the long run.</summary>
-    private static readonly int Many = Sweep.IsLong ? 2000 : 600;
+    private static readonly int Many = Sweep.Many(2000, 600, 250);
     private IReadOnlyList<string> _items = [], _paths = [];
 
     public FuzzTests() => _server = new(_data);
@@ -103,7 +103,7 @@ public sealed class FuzzTests : IDisposable
         };
     }
 
-    [Fact]
+    [Fact, Wide]
     public async Task Askings_by_chance_are_answered_and_none_by_an_error_of_the_server()
     {
         using var tab = await _server.Tab("/jobs/hive/wrap");

@@ -232,7 +232,7 @@ public sealed class HandTests(Browser browser)
         JobJson.Write(Saved().Job).ShouldBe(JobJson.Write(start.Job));
     }
 
-    [Fact]
+    [Fact, Wide]
     public void Gestures_are_stepped_back_one_by_one_to_the_identical_start()
     {
         // A hundred in the long runs.

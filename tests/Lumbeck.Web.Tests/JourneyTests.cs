@@ -256,7 +256,7 @@ public sealed class JourneyTests(Browser browser)
                 .Contains("<use", StringComparison.Ordinal));
     }
 
-    [Fact]
+    [Fact, Wide]
     public void Jobs_are_found_ordered_put_away_taken_back_and_removed_for_good()
     {
         browser.Go("/");

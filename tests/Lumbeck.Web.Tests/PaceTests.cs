@@ -124,7 +124,7 @@ public sealed class PaceTests(Browser browser)
               .map(f => f.id);
             """)!).Cast<string>().ToArray();
         fields.Length.ShouldBeGreaterThan(1);
-        return Sweep.Spread(fields, Math.Max(1, fields.Length / 3), 1);
+        return Sweep.Spread(fields, Math.Max(1, fields.Length / (Sweep.IsWide ? 3 : 2)), 1);
     }
 
     [Theory, MemberData(nameof(Screens))]
@@ -147,7 +147,7 @@ public sealed class PaceTests(Browser browser)
         });
     }
 
-    [Fact]
+    [Fact, Wide]
     public void What_is_typed_of_a_house_is_stored()
     {
         var house = browser.Desk.Houses.Copy("plover").House.Id;
@@ -163,7 +163,7 @@ public sealed class PaceTests(Browser browser)
                         (Way)(turn++ % 5), pace, late,
                         () => HouseText.Show(key, browser.Desk.Houses.Get(house).House));
                 }
-            turn.ShouldBeGreaterThan(2);
+            turn.ShouldBeGreaterThan(1);
         });
     }
 
@@ -174,7 +174,7 @@ public sealed class PaceTests(Browser browser)
         browser.Desk.Bench.Begin("Why", Saved("trouble").Job, "tests", slug);
         Lately(() =>
         {
-            foreach (var (pace, late) in Sweep.IsLong ? Pairs : [Few[0], Few[1]])
+            foreach (var (pace, late) in Sweep.IsLong ? Pairs : Sweep.Few([Few[0], Few[1]], 2))
             {
                 browser.Go($"/jobs/{slug}/check");
                 browser.Script("document.querySelector('[data-waive]').closest('details').open = true");
@@ -229,7 +229,7 @@ public sealed class PaceTests(Browser browser)
         browser.Desk.Bench.Begin("Pace", Saved("tidewatcher").Job, "tests", slug);
         Lately(() =>
         {
-            foreach (var (pace, late) in Sweep.IsLong ? Pairs : [Few[0], Few[1]])
+            foreach (var (pace, late) in Sweep.IsLong ? Pairs : Sweep.Few([Few[0], Few[1]], 2))
                 foreach (var id in (string[])["title", "praise"])
                 {
                     browser.Go($"/jobs/{slug}/wrap?item={id}");

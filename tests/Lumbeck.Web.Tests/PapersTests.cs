@@ -70,7 +70,7 @@ public sealed class PapersTests(Browser browser)
         $"{{ key: '{key}', bubbles: true, cancelable: true }}))");
 
     /// <summary>An ornament, its words, its corners; a vista under all else, and its layers.</summary>
-    [Fact]
+    [Fact, Wide]
     public void Ornaments_and_vistas_are_added_chosen_by_looking_and_taken_apart()
     {
         browser.Go("/jobs/lighthouse/wrap");
@@ -108,7 +108,7 @@ public sealed class PapersTests(Browser browser)
     /// A drawing comes from the Drawer onto a panel, becomes the motif of the ground’s paper, and the paper is carried
     /// and turned by hand; a paper that goes with it fills a panel.
     /// </summary>
-    [Fact]
+    [Fact, Wide]
     public void A_drawing_of_the_Drawer_is_found_laid_as_a_motif_and_moved_by_hand()
     {
         var file = Path.Combine(browser.Downloads, "gull of the sound.svg");

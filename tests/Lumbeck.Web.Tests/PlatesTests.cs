@@ -76,7 +76,7 @@ public sealed class PlatesTests(Browser browser)
         Back(3);
     }
 
-    [Fact]
+    [Fact, Wide]
     public void Swatches_are_asked_for_in_any_colour_and_what_is_out_of_reach_is_said()
     {
         browser.Go("/jobs/hive/colours");
@@ -102,7 +102,7 @@ public sealed class PlatesTests(Browser browser)
         Back(4);
     }
 
-    [Fact]
+    [Fact, Wide]
     public void A_page_of_a_PDF_is_traced_faintly_and_is_no_part_of_the_cover()
     {
         var pdf = Path.Combine(browser.Downloads, "earlier-cover.pdf");

@@ -30,7 +30,7 @@ public sealed record CheckContext(Job Job, PrintedSheet On, Scene Scene, IAssetF
             .Concat(Here().Where(i => !i.Hidden).SelectMany(i => i.Pictures.Select(p => ((Item?)i, p))));
 
     /// <summary>The items that print, with their drawn items, lowest first.</summary>
-    public IEnumerable<(Item Item, DrawnItem Piece)> Drawn() =>
+    public IEnumerable<(Item Item, DrawnItem Drawn)> Drawn() =>
         Take.Items.Where(i => !i.Hidden).Select(i => (i, Scene.Item(i.Id)!))
             .Where(x => x.Item2 is { Inked.IsEmpty: false });
 }

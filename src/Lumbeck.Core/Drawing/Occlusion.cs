@@ -4,10 +4,10 @@ namespace Lumbeck.Core.Drawing;
 public static class Occlusion
 {
     /// <summary>Whether a drawn item may reach into a window.</summary>
-    public static bool Touches(DrawnItem piece, Bounds window)
+    public static bool Touches(DrawnItem drawn, Bounds window)
     {
-        if (piece.IsEmpty) return false;
-        var b = piece.Reach;
+        if (drawn.IsEmpty) return false;
+        var b = drawn.Reach;
         return b.Left < window.Right && b.Right > window.Left && b.Top < window.Bottom && b.Bottom > window.Top;
     }
 
@@ -15,13 +15,13 @@ public static class Occlusion
     /// Whether a drawn item hides all that lies under it in a window: an upright rectangle of one ink, or a picture that
     /// nothing shows through.
     /// </summary>
-    public static bool Hides(DrawnItem piece, Bounds window)
+    public static bool Hides(DrawnItem drawn, Bounds window)
     {
-        if (piece.IsEmpty || piece.Mixes || piece.Place.B * piece.Place.A != 0) return false;
+        if (drawn.IsEmpty || drawn.Mixes || drawn.Place.B * drawn.Place.A != 0) return false;
         bool whole(Outline shape) =>
-            IsRectangle(shape) && piece.Place.Of(shape.Bounds) is var box && box.Left <= window.Left
+            IsRectangle(shape) && drawn.Place.Of(shape.Bounds) is var box && box.Left <= window.Left
                 && box.Top <= window.Top && box.Right >= window.Right && box.Bottom >= window.Bottom;
-        return piece.Marks.Any(m => m switch
+        return drawn.Marks.Any(m => m switch
         {
             FillMark { Overprint: false, Finish: null } f => whole(f.Shape),
             PictureMark { Picture.Opaque: true } p when p.Place.B * p.Place.A == 0 => whole(p.Clip)
@@ -48,10 +48,10 @@ public static class Occlusion
     }
 
     /// <summary>The one ink that lies under all that a drawn item covers; null where more than one may.</summary>
-    public static Ink? Plain(Scene scene, int piece)
+    public static Ink? Plain(Scene scene, int at)
     {
-        var window = scene.Items[piece].Reach;
-        for (var i = piece - 1; i >= 0; i--)
+        var window = scene.Items[at].Reach;
+        for (var i = at - 1; i >= 0; i--)
         {
             var p = scene.Items[i];
             if (!Touches(p, window)) continue;
@@ -82,11 +82,11 @@ public static class Occlusion
     /// A drawn item as it shows over a plain ink: what overprints has that ink's share where it has none of its own (ISO
     /// 32000-1, 8.6.7, with overprint mode 1).
     /// </summary>
-    public static DrawnItem Over(DrawnItem piece, Ink under)
+    public static DrawnItem Over(DrawnItem drawn, Ink under)
     {
-        return piece with
+        return drawn with
         {
-            Marks = [.. piece.Marks.Select(m => m switch
+            Marks = [.. drawn.Marks.Select(m => m switch
             {
                 FillMark { Overprint: true, Finish: null } f => f with { Ink = Both(f.Ink, under) },
                 GlyphMark { Overprint: true, Finish: null, Gradient: null } g => g with { Ink = Both(g.Ink, under) },

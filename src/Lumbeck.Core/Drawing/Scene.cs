@@ -84,17 +84,17 @@ public sealed record Scene(Surface Surface, ImmutableArray<DrawnItem> Items)
     /// </summary>
     private sealed class PiecesByItem
     {
-        private sealed record Known(ImmutableArray<DrawnItem> Pieces, Dictionary<string, DrawnItem> ByItem);
+        private sealed record Known(ImmutableArray<DrawnItem> Items, Dictionary<string, DrawnItem> ByItem);
 
         private volatile Known? _known;
 
-        public DrawnItem? Of(ImmutableArray<DrawnItem> pieces, string item)
+        public DrawnItem? Of(ImmutableArray<DrawnItem> drawnItems, string item)
         {
             // A copy with other drawn items shares this; it is asked for its own.
-            if (_known is not { } known || known.Pieces != pieces)
+            if (_known is not { } known || known.Items != drawnItems)
             {
-                known = new(pieces, new(pieces.Length));
-                foreach (var piece in pieces) known.ByItem.TryAdd(piece.Item, piece);
+                known = new(drawnItems, new(drawnItems.Length));
+                foreach (var drawn in drawnItems) known.ByItem.TryAdd(drawn.Item, drawn);
                 _known = known;
             }
             return known.ByItem.GetValueOrDefault(item);

@@ -13,13 +13,13 @@ public static class SceneBuilder
     {
         var (sheet, take) = (on.Sheet, job.Wraps[on.Wrap].Take);
         var known = before?.For(job, on);
-        var pieces = ImmutableArray.CreateBuilder<DrawnItem>(take.Items.Count + 1);
-        pieces.Add(known is { } k && k.Take.Ground == take.Ground
+        var drawnItems = ImmutableArray.CreateBuilder<DrawnItem>(take.Items.Count + 1);
+        drawnItems.Add(known is { } k && k.Take.Ground == take.Ground
             ? k.Scene.Items[0]
             : Ground(job, take.Ground, sheet, drawings));
         foreach (var item in take.Items)
-            pieces.Add(known?.PieceOf(item) ?? Item(job, item, sheet, type, drawings));
-        return new(sheet, pieces.ToImmutable());
+            drawnItems.Add(known?.DrawnOf(item) ?? Item(job, item, sheet, type, drawings));
+        return new(sheet, drawnItems.ToImmutable());
     }
 
     /// <summary>One item's drawn item; empty where it is hidden or its panel is not on this sheet.</summary>
@@ -118,19 +118,19 @@ public sealed record BuiltBefore(Job Job, IReadOnlyList<(PrintedSheet On, Scene 
     /// <summary>One sheet as it was.</summary>
     public sealed class Known
     {
-        private readonly Dictionary<Item, DrawnItem> _pieces = new(ReferenceEqualityComparer.Instance);
+        private readonly Dictionary<Item, DrawnItem> _drawn = new(ReferenceEqualityComparer.Instance);
 
         internal Known(Take take, Scene scene)
         {
             (Take, Scene) = (take, scene);
             // The ground comes first, then a drawn item for each item.
             for (var i = 0; i < take.Items.Count && i + 1 < scene.Items.Length; i++)
-                _pieces[take.Items[i]] = scene.Items[i + 1];
+                _drawn[take.Items[i]] = scene.Items[i + 1];
         }
 
         public Take Take { get; }
         public Scene Scene { get; }
 
-        public DrawnItem? PieceOf(Item item) => _pieces.GetValueOrDefault(item);
+        public DrawnItem? DrawnOf(Item item) => _drawn.GetValueOrDefault(item);
     }
 }

@@ -72,6 +72,8 @@ public sealed record TextLayout(ImmutableArray<LaidLine> Lines, double Size, str
 {
     /// <summary>Characters that the face they were to be set in lacks, with the face that stands in for it.</summary>
     public ImmutableArray<(Rune Letter, FaceId Face)> Instead { get; init; } = [];
+    /// <summary>A word that was broken where its line ended, for no line holds it; null where none was.</summary>
+    public string? Forced { get; init; }
     /// <summary>How much of the asked size is left after fitting; 1 for all.</summary>
     public double Scale { get; init; } = 1;
     /// <summary>From the box's head to the foot of the last line.</summary>

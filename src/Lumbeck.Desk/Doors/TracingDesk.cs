@@ -56,7 +56,7 @@ public static class TracingDesk
         string[] words = ["-png", "-singlefile", "-scale-to", "4000", "-f", $"{page}", "-l", $"{page}", pdf, pdf];
         var drawn = await Task.Run(() => ForeignProgram.Run(program, words, Bounded, Path.GetDirectoryName(pdf)!,
             cancel), cancel);
-        return drawn && File.Exists(pdf + ".png")
+        return drawn.IsWell && File.Exists(pdf + ".png")
             ? pdf + ".png"
             : throw new Refusal("tracing", $"page {page} of {name} can’t be drawn: it is damaged, locked, has no such page, " +
                 $"or takes more than {Bounded.Seconds} s of work");

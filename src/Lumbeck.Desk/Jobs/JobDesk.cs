@@ -40,6 +40,10 @@ public sealed class JobDesk
     /// <summary>A job that did not come about by edits, as it is kept.</summary>
     internal Job Settled(Job job) => EditPipeline.Settle(job, _drawer.Shelf, _drawer.Tables);
 
+    /// <summary>How many pages a job would have after an edit of its inside.</summary>
+    /// <exception cref="Refusal">It can’t be made.</exception>
+    public int PagesAfter(Job job, InsideEdit edit) => EditPipeline.Run(edit, job, _drawer.Shelf, _drawer.Tables).Ticket.Pages;
+
     /// <summary>The job after an edit alone, before it is worked out.</summary>
     internal Job After(Job job, Edit edit) => Kept(edit, job);
 

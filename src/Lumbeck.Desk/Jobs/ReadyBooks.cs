@@ -10,7 +10,7 @@ internal static class ReadyBooks
         One("year", "The year", ((YearPage)DesignShelf.Of("year")) with { Year = year }),
         Stretch("months", "Months", "month", RunKind.Months, year),
         Stretch("weeks", "Weeks", "week-spread", RunKind.Weeks, year),
-        One("notes", "Notes", DesignShelf.Of("dots"), 6),
+        One("notes", "Notes", DesignShelf.Of("dots"), 6) with { Goes = RunKind.Rest },
     ];
 
     /// <summary>
@@ -51,7 +51,7 @@ internal static class ReadyBooks
         [
             ReadyInsides.Belongs(), of("scenes", "Scenes", ColouringPage.Vistas, 6),
             of("patterns", "Patterns", ColouringPage.PapersInTurn, 11),
-            of("ornaments", "Ornaments", ColouringPage.Ornaments, 8),
+            of("ornaments", "Ornaments", ColouringPage.Ornaments, 8) with { Goes = RunKind.Rest },
         ];
     }
 

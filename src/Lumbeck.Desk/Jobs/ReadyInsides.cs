@@ -38,6 +38,10 @@ public static class ReadyInsides
                 : 1);
     }
 
+    /// <summary>Lays one in place of what a job's inside is; it fills the ticket's page count where it can.</summary>
+    /// <exception cref="Refusal">There is none of that name.</exception>
+    public static BeginInside Begin(string name, int year) => new(Of(name, year), name) { Fills = true };
+
     /// <param name="name">One of <see cref="All"/>.</param>
     /// <param name="year">What a planner is for.</param>
     /// <exception cref="Refusal">There is none of that name.</exception>

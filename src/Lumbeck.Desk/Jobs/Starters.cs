@@ -3,14 +3,15 @@ namespace Lumbeck.Desk.Jobs;
 /// <summary>What a new job and a new item begin with.</summary>
 public static class Starters
 {
-    /// <summary>An empty cover for a house: its first paper and usual trim, bare ground in paper white.</summary>
+    /// <summary>An empty cover for a house: a paperback on its first paper in its usual trim, bare ground in paper white.</summary>
     public static Job Job(House house, string title) => new Job(
         new Ticket
         {
             Title = Plain.Line(title),
             House = house,
             Unit = house.Unit,
-            Binding = house.Bindings.FirstOrDefault(),
+            // What most books are, where the house binds it.
+            Binding = house.Bindings.Contains(BindingKind.Paperback) ? BindingKind.Paperback : house.Bindings.FirstOrDefault(),
             Trim = house.Trims.FirstOrDefault()?.Size ?? Size.FromMillimetres(148, 210),
             Paper = house.Papers.FirstOrDefault() ?? new Paper("0.1 mm", Caliper.FromMillimetres(0.1m)),
             Pages = 200,

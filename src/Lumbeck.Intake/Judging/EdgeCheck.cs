@@ -9,7 +9,7 @@ namespace Lumbeck.Intake.Judging;
 /// </summary>
 internal static class EdgeCheck
 {
-    private const double PerInch = 60;
+    public const double PerInch = 60;
 
     /// <summary>Up to 3 % of ink in all (255 for all of one) is paper; from 10 % on it is none.</summary>
     private const int Paper = 8, Inked = 26;

@@ -3,14 +3,14 @@ using Lumbeck.Intake.Opening;
 namespace Lumbeck.Intake.Judging;
 
 /// <summary>
-/// Total ink, as it shows: what another piece hides lays none. The page is drawn in its four inks by another program;
+/// Total ink, as it shows: what another item hides lays none. The page is drawn in its four inks by another program;
 /// where none is here, what is filled with
 /// and what pictures hold is all that is known.
 /// </summary>
 internal static class InkCheck
 {
-    /// <summary>Squares of half a millimetre.</summary>
-    private const double PerInch = 50.8;
+    /// <summary>Squares of less than half a millimetre, of the drawing that edges are looked at on.</summary>
+    private const double PerInch = EdgeCheck.PerInch;
 
     /// <summary>Rounding, and what packing pixels for the way costs.</summary>
     private const double Slack = 3;
@@ -39,7 +39,7 @@ internal static class InkCheck
         Over(shown, limit, found);
     }
 
-    /// <summary>The most ink on a square millimetre, in percent.</summary>
+    /// <summary>The most ink on a square of 0.85 mm, in percent.</summary>
     private static double Most(DrawnInks drawn)
     {
         var most = 0;

@@ -50,7 +50,7 @@ internal static class GhostscriptPlates
                 $"-dMaxSpots={Figure(MostOthers)}", $"-r{Figure(perInch * Finer)}", $"-dDownScaleFactor={Figure(Finer)}",
                 $"-dFirstPage={Figure(page)}", $"-dLastPage={Figure(page)}",
                 $"-sOutputFile={Path.Combine(folder.FullName, "page.tif")}", "-c", Fair, "-f", Path.GetFullPath(path)];
-            if (!ForeignProgram.Run(program, words, Bounded, folder.FullName)) return null;
+            if (!ForeignProgram.Run(program, words, Bounded, folder.FullName).IsWell) return null;
             string[] four = ["Cyan", "Magenta", "Yellow", "Black"];
             var plates = four.Select(ink => Plate(Path.Combine(folder.FullName, $"page({ink}).tif"))).ToList();
             var (wide, high) = (plates[0].Wide, plates[0].High);

@@ -58,13 +58,13 @@ internal static class PopplerRaster
         try
         {
             var stem = Path.Combine(folder.FullName, "page");
-            List<string> words = ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-tiff", "-overprint",
-                "-singlefile", "-f", Figure(page), "-l", Figure(page)];
+            List<string> words = ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-tiff",
+                "-tiffcompression", "none", "-overprint", "-singlefile", "-f", Figure(page), "-l", Figure(page)];
             if (part is { } p)
                 words.AddRange(["-x", Figure(Math.Max(0, p.X)), "-y", Figure(Math.Max(0, p.Y)), "-W", Figure(p.Wide),
                     "-H", Figure(p.High)]);
             if (!ForeignProgram.Run(Program.Value!, [.. words, Path.GetFullPath(path), stem], Bounded,
-                folder.FullName)) return null;
+                folder.FullName).IsWell) return null;
             using var image = NetVips.Image.NewFromFile(stem + ".tif");
             return image.Bands == 4 ? new(image.WriteToMemory<byte>(), image.Width, image.Height) : null;
         }
@@ -83,11 +83,12 @@ internal static class PopplerRaster
         try
         {
             var stem = Path.Combine(folder.FullName, "page");
-            string[] words = ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-png", "-transp",
-                "-singlefile",
-                "-f", Figure(page), "-l", Figure(page), Path.GetFullPath(path), stem];
-            if (!ForeignProgram.Run(program, words, Bounded, folder.FullName)) return null;
-            using var image = NetVips.Image.NewFromFile(stem + ".png");
+            // Packed as PNG, pixels of a photograph take four times as long as all else.
+            string[] words = ["-r", perInch.ToString("0.###", CultureInfo.InvariantCulture), "-tiff",
+                "-tiffcompression", "none", "-transp", "-singlefile", "-f", Figure(page), "-l", Figure(page),
+                Path.GetFullPath(path), stem];
+            if (!ForeignProgram.Run(program, words, Bounded, folder.FullName).IsWell) return null;
+            using var image = NetVips.Image.NewFromFile(stem + ".tif");
             if (image.Bands != 4) return null;
             using var alpha = image.ExtractBand(3);
             return new(alpha.WriteToMemory<byte>(), image.Width, image.Height);

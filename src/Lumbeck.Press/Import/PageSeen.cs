@@ -82,9 +82,13 @@ public static class PageSeen
 
     /// <summary>The number of a barcode anywhere on a mended cover; null where none is read.</summary>
     /// <exception cref="Refusal">It can’t be drawn.</exception>
-    public static string? Barcode(string path, CancellationToken cancel)
+    public static string? Barcode(string path, CancellationToken cancel) =>
+        // A module of 80 % is two pixels wide at first; what can't be read so is looked at more closely.
+        Barcode(path, 200, cancel) ?? Barcode(path, 300, cancel);
+
+    private static string? Barcode(string path, double perInch, CancellationToken cancel)
     {
-        using var drawn = PageRasterizer.Drawn(path, 1, 300, inks: true, cancel);
+        using var drawn = PageRasterizer.Drawn(path, 1, perInch, inks: true, cancel);
         var inks = drawn.WriteToMemory<byte>();
         var seen = new byte[drawn.Width * drawn.Height];
         // A reader's light is red: cyan and black are dark in it.

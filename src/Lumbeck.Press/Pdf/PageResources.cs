@@ -10,7 +10,7 @@ internal interface IPageResources
     /// <summary>
     /// Marks that are mixed as one, with what they are mixed by (11.6.6): the drawn item's blend, or its opacity alone.
     /// </summary>
-    string Mix(string marks, DrawnItem piece, bool plainly);
+    string Mix(string marks, DrawnItem drawn, bool plainly);
 
     /// <summary>A picture that is so many points wide; null where there are no pictures.</summary>
     string? Picture(PictureMark mark, double points);
@@ -79,7 +79,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFont> fa
 
     public EmbeddedFont Face(FaceId id) => faces(id);
 
-    public string Mix(string marks, DrawnItem piece, bool plainly)
+    public string Mix(string marks, DrawnItem drawn, bool plainly)
     {
         Mixes = true;
         var name = string.Create(CultureInfo.InvariantCulture, $"X{++_mixed}");
@@ -91,9 +91,9 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFont> fa
         _objects[name] = pdf.Stream($"/Type /XObject /Subtype /Form /BBox {box} /Group << /S /Transparency /CS " +
             $"/DeviceCMYK {alone}>> /Resources {_number} 0 R",
             s => s.Write(Encoding.ASCII.GetBytes(marks)));
-        var blend = plainly ? Blend.Normal : piece.Blend;
-        _states.Append($" /{name}g << /Type /ExtGState /ca {PdfSyntax.Figure(piece.Opacity)} /CA " +
-            $"{PdfSyntax.Figure(piece.Opacity)} /BM /{blend} /AIS false >>");
+        var blend = plainly ? Blend.Normal : drawn.Blend;
+        _states.Append($" /{name}g << /Type /ExtGState /ca {PdfSyntax.Figure(drawn.Opacity)} /CA " +
+            $"{PdfSyntax.Figure(drawn.Opacity)} /BM /{blend} /AIS false >>");
         return name;
     }
 

@@ -11,20 +11,20 @@ internal sealed partial class PdfPainter
     /// are laid by themselves: a plate of their own has nothing to do with the process inks, and is never screened
     /// away.
     /// </summary>
-    private void Mixed(DrawnItem piece, Affine toPage)
+    private void Mixed(DrawnItem drawn, Affine toPage)
     {
-        var finishes = piece.StandsAlone ? [.. piece.Finishes] : (string[])[];
-        var screened = piece.Blend == Blend.Screen;
-        IEnumerable<Mark> inks = finishes.Length == 0 ? piece.Marks : piece.Marks.Where(m => m.Finish is null);
+        var finishes = drawn.StandsAlone ? [.. drawn.Finishes] : (string[])[];
+        var screened = drawn.Blend == Blend.Screen;
+        IEnumerable<Mark> inks = finishes.Length == 0 ? drawn.Marks : drawn.Marks.Where(m => m.Finish is null);
         if (screened) inks = inks.SelectMany(m => Keeping(m, finishes));
         if (inks.Any())
-            Group(piece, inks, toPage, overprinted: !piece.StandsAlone || screened, plainly: !piece.StandsAlone);
+            Group(drawn, inks, toPage, overprinted: !drawn.StandsAlone || screened, plainly: !drawn.StandsAlone);
         // What lies over a finishing ink and hides it takes it off its plate.
         foreach (var name in finishes)
         {
-            var over = piece.Marks.SkipWhile(m => !screened && m.Finish?.Name != name)
+            var over = drawn.Marks.SkipWhile(m => !screened && m.Finish?.Name != name)
                 .Where(m => m.Finish is null || m.Finish.Value.Name == name);
-            Group(piece, over.Select(m => OnPlate(m, name)).OfType<Mark>(), toPage, overprinted: screened,
+            Group(drawn, over.Select(m => OnPlate(m, name)).OfType<Mark>(), toPage, overprinted: screened,
                 plainly: screened);
         }
     }
@@ -63,7 +63,7 @@ internal sealed partial class PdfPainter
             _ => mark with { Finish = (finish, tint) },
         };
 
-    private void Group(DrawnItem piece, IEnumerable<Mark> group, Affine toPage, bool overprinted, bool plainly)
+    private void Group(DrawnItem drawn, IEnumerable<Mark> group, Affine toPage, bool overprinted, bool plainly)
     {
         var (page, fill, overprinting, finishes) = (_s, _fill, _overprinting, _finishesOverprint);
         // A form begins with the state it is drawn in: that is set to what the group begins with.
@@ -71,7 +71,7 @@ internal sealed partial class PdfPainter
         foreach (var mark in group) Mark(mark, toPage);
         var marks = _s.ToString();
         (_s, _fill, _overprinting, _finishesOverprint) = (page, fill, overprinting, finishes);
-        var name = has.Mix(marks, piece, plainly);
+        var name = has.Mix(marks, drawn, plainly);
         _s.Append("q /Gk gs /").Append(name).Append("g gs /").Append(name).Append(" Do Q\n");
     }
 }

@@ -29,10 +29,10 @@ internal sealed partial class PdfPainter(Scene scene, IPageResources has, ColorO
     {
         if (ink.OnScreen) ink.Know([.. scene.Items.SelectMany(p => p.Marks).SelectMany(Inks).Distinct()]);
         if (shapes is null)
-            foreach (var piece in scene.Items)
+            foreach (var drawn in scene.Items)
             {
                 GlyphMark? before = null;
-                foreach (var g in piece.Marks.SelectMany(m =>
+                foreach (var g in drawn.Marks.SelectMany(m =>
                     m switch
                     {
                         GlyphMark own => [own],
@@ -55,18 +55,18 @@ internal sealed partial class PdfPainter(Scene scene, IPageResources has, ColorO
             Shape(Outline.Rectangle(0, 0, scene.Width, scene.Height), page);
             _s.Append("f\n");
         }
-        foreach (var piece in scene.Items)
+        foreach (var drawn in scene.Items)
         {
-            if (piece.IsEmpty) continue;
-            var toPage = piece.Place.Then(page);
+            if (drawn.IsEmpty) continue;
+            var toPage = drawn.Place.Then(page);
             var overprinting = _overprinting;
-            if (piece.Mixes) { Mixed(piece, toPage); continue; }
-            if (piece.Clipped)
+            if (drawn.Mixes) { Mixed(drawn, toPage); continue; }
+            if (drawn.Clipped)
                 _s.Append("q ").Append(PdfSyntax.Figure(page.E)).Append(' ').Append(PdfSyntax.Figure(page.F - scene.Height))
                     .Append(' ').Append(PdfSyntax.Figure(scene.Width)).Append(' ').Append(PdfSyntax.Figure(scene.Height))
                     .Append(" re W n\n");
-            foreach (var mark in piece.Marks) Mark(mark, toPage);
-            if (piece.Clipped) { _s.Append("Q\n"); _fill = null; _overprinting = overprinting; }
+            foreach (var mark in drawn.Marks) Mark(mark, toPage);
+            if (drawn.Clipped) { _s.Append("Q\n"); _fill = null; _overprinting = overprinting; }
         }
         return _s.ToString();
     }

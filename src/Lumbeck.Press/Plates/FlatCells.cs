@@ -26,7 +26,7 @@ internal sealed class FlatCells
         // From the uppermost down: what was found to be hidden stays so.
         foreach (var part in parts.Reverse())
         {
-            for (; above > part.Piece + 1; above--) Hide(scene.Items[above - 1], hidden, page);
+            for (; above > part.Item + 1; above--) Hide(scene.Items[above - 1], hidden, page);
             var (touched, whole) = Covered(part, page);
             if (part.PerInch == perInch) _wanted[part] = [.. touched.Where(c => !hidden.Contains(c))];
             hidden.UnionWith(whole);
@@ -39,11 +39,11 @@ internal sealed class FlatCells
     public IReadOnlyDictionary<FlatPart, HashSet<(int Column, int Row)>> Wanted => _wanted;
 
     /// <summary>Cells that an opaque upright rectangle hides.</summary>
-    private void Hide(DrawnItem piece, HashSet<(int, int)> hidden, Bounds page)
+    private void Hide(DrawnItem drawn, HashSet<(int, int)> hidden, Bounds page)
     {
-        if (piece.IsEmpty || piece.Mixes) return;
-        foreach (var cell in In(Seen(piece.Reach, page)))
-            if (!hidden.Contains(cell) && Occlusion.Hides(piece, Of(cell))) hidden.Add(cell);
+        if (drawn.IsEmpty || drawn.Mixes) return;
+        foreach (var cell in In(Seen(drawn.Reach, page)))
+            if (!hidden.Contains(cell) && Occlusion.Hides(drawn, Of(cell))) hidden.Add(cell);
     }
 
     private (List<(int, int)> Touched, List<(int, int)> Whole) Covered(FlatPart part, Bounds page)

@@ -82,19 +82,19 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
         var k = perInch / 72;
         var (side, lap) = (cells.Points, Lap / k);
         var window = new Bounds(at.Left * side, at.Top * side, (at.Right * side) + lap, (at.Bottom * side) + lap);
-        var stops = wanted.ToDictionary(w => (w.Key.Piece, w.Key.Mark), w => w.Key);
-        var from = wanted.Min(w => w.Key.Piece);
+        var stops = wanted.ToDictionary(w => (w.Key.Item, w.Key.Mark), w => w.Key);
+        var from = wanted.Min(w => w.Key.Item);
         while (from > 0 && !Occlusion.Hides(scene.Items[from], window)) from--;
         painter.Paint(scene, window, perInch, new()
         {
             From = from,
-            To = wanted.Max(w => w.Key.Piece) + 1,
+            To = wanted.Max(w => w.Key.Item) + 1,
             Likeness = Likeness,
             Stops = stops.Keys.ToHashSet(),
-            Reached = (piece, mark, plates) =>
+            Reached = (drawn, mark, plates) =>
             {
-                var part = stops[(piece, mark)];
-                var cutting = new Cutting(cells, k, (at.Left, at.Top), plates, Likeness ? [] : Finishes(piece));
+                var part = stops[(drawn, mark)];
+                var cutting = new Cutting(cells, k, (at.Left, at.Top), plates, Likeness ? [] : Finishes(drawn));
                 tiles.AddRange(cutting.Tiles([.. wanted[part]]).Select(tile => (part, tile)));
             },
         });
@@ -102,8 +102,8 @@ internal sealed class FlatPainter(PlatePainter painter, Scene scene, ImmutableAr
     }
 
     /// <summary>Finishing inks that may lie under a part or in it.</summary>
-    private ImmutableArray<string> Finishes(int piece) =>
-        [.. scene.Items.Take(piece + 1).SelectMany(p => p.Finishes).Distinct().Order(StringComparer.Ordinal)];
+    private ImmutableArray<string> Finishes(int drawn) =>
+        [.. scene.Items.Take(drawn + 1).SelectMany(p => p.Finishes).Distinct().Order(StringComparer.Ordinal)];
 
     /// <summary>Cuts rectangles out of a band.</summary>
     private sealed class Cutting(FlatCells cells, double k, (int Left, int Top) at, Plates plates,

@@ -4,14 +4,14 @@ namespace Lumbeck.Press.Plates;
 /// What a sheet shows at one place in the order of its marks: all that lies there up to a mark of a drawn item, or up to the
 /// whole of one.
 /// </summary>
-/// <param name="piece">The drawn item.</param>
+/// <param name="item">The drawn item.</param>
 /// <param name="mark">The last mark of it, or <see cref="Painting.Whole"/>.</param>
 /// <param name="window">The part that is wanted, in points of the sheet, on whole points.</param>
 /// <param name="clip">The shape it is seen through, in points of the sheet; null for all of the window.</param>
 /// <param name="perInch">Pixels an inch.</param>
-internal sealed class FlatPart(int piece, int mark, Bounds window, Outline? clip, double perInch)
+internal sealed class FlatPart(int item, int mark, Bounds window, Outline? clip, double perInch)
 {
-    public int Piece => piece;
+    public int Item => item;
     public int Mark => mark;
     public Bounds Window => window;
     public Outline? Clip => clip;
@@ -55,23 +55,23 @@ internal static class Flattening
     /// <param name="finishes">Finishing inks are shown by their likeness, and are flattened too.</param>
     public static Flattened Of(Scene scene, double perInch, bool finishes)
     {
-        var pieces = ImmutableArray.CreateBuilder<DrawnItem>();
+        var items = ImmutableArray.CreateBuilder<DrawnItem>();
         for (var i = 0; i < scene.Items.Length; i++)
         {
-            var piece = scene.Items[i];
-            if (piece.IsEmpty) pieces.Add(piece);
-            else if (piece.Mixes) pieces.Add(Mixed(scene, i, perInch));
-            else if (!piece.Marks.Any(m => SeesThrough(m, finishes))) pieces.Add(piece);
-            else pieces.Add(piece with
+            var drawn = scene.Items[i];
+            if (drawn.IsEmpty) items.Add(drawn);
+            else if (drawn.Mixes) items.Add(Mixed(scene, i, perInch));
+            else if (!drawn.Marks.Any(m => SeesThrough(m, finishes))) items.Add(drawn);
+            else items.Add(drawn with
             {
-                Marks = [.. piece.Marks.Select((m, n) =>
+                Marks = [.. drawn.Marks.Select((m, n) =>
                 SeesThrough(m, finishes) ? Flat(scene, i, n, perInch) : m)]
             });
         }
-        ImmutableArray<FlatPart> parts = [.. pieces.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part)
+        ImmutableArray<FlatPart> parts = [.. items.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part)
             .Distinct()];
         Sharpen(parts, perInch);
-        return new(scene with { Items = pieces.ToImmutable() }, parts);
+        return new(scene with { Items = items.ToImmutable() }, parts);
     }
 
     /// <summary>
@@ -80,16 +80,16 @@ internal static class Flattening
     /// </summary>
     public static Flattened WhatMust(Scene scene, double perInch)
     {
-        ImmutableArray<DrawnItem> pieces = [.. scene.Items.Select((p, i) => Must(p) ? Mixed(scene, i, perInch) : p)];
-        ImmutableArray<FlatPart> parts = [.. pieces.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part)
+        ImmutableArray<DrawnItem> items = [.. scene.Items.Select((p, i) => Must(p) ? Mixed(scene, i, perInch) : p)];
+        ImmutableArray<FlatPart> parts = [.. items.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part)
             .Distinct()];
         Sharpen(parts, perInch);
-        return new(scene with { Items = pieces }, parts);
+        return new(scene with { Items = items }, parts);
     }
 
-    private static bool Must(DrawnItem piece) =>
-        piece is { IsEmpty: false, Blend: Blend.Screen } && (piece.SeesThrough || piece.Softens)
-            && piece.Finishes.Any();
+    private static bool Must(DrawnItem drawn) =>
+        drawn is { IsEmpty: false, Blend: Blend.Screen } && (drawn.SeesThrough || drawn.Softens)
+            && drawn.Finishes.Any();
 
     private static bool SeesThrough(Mark mark, bool finishes) =>
         mark is BlurredMark or PictureMark { Picture.Opaque: false } or TilesMark { Picture.Opaque: false }
@@ -99,21 +99,21 @@ internal static class Flattening
     /// <summary>One mark of a drawn item, as pixels of what lies there up to it.</summary>
     private static FlatMark Flat(Scene scene, int at, int mark, double perInch)
     {
-        var piece = scene.Items[at];
-        var own = piece.Marks[mark];
+        var drawn = scene.Items[at];
+        var own = drawn.Marks[mark];
         var clip = Clip(own);
         var reach = own switch
         {
-            BlurredMark s => piece.Place.Of(s.Bounds),
-            LineMark l => piece.Place.Of(l.Shape.Bounds.Wider(l.Reach)),
-            GlyphMark => piece.Inked.IsEmpty ? piece.Frame : piece.Inked,
-            FillMark f => piece.Place.Of(f.Shape.Bounds),
-            GradientMark h => piece.Place.Of(h.Shape.Bounds),
-            _ => clip is null ? piece.Reach : piece.Place.Of(clip.Bounds),
+            BlurredMark s => drawn.Place.Of(s.Bounds),
+            LineMark l => drawn.Place.Of(l.Shape.Bounds.Wider(l.Reach)),
+            GlyphMark => drawn.Inked.IsEmpty ? drawn.Frame : drawn.Inked,
+            FillMark f => drawn.Place.Of(f.Shape.Bounds),
+            GradientMark h => drawn.Place.Of(h.Shape.Bounds),
+            _ => clip is null ? drawn.Reach : drawn.Place.Of(clip.Bounds),
         };
         // What has edges and no shape to be seen through is made finer.
         var fine = clip is null && own is not BlurredMark ? Edges : perInch;
-        var part = new FlatPart(at, mark, Within(scene, reach), clip?.Under(piece.Place),
+        var part = new FlatPart(at, mark, Within(scene, reach), clip?.Under(drawn.Place),
             fine)
         { ByLetters = own is GlyphMark };
         return new(part, clip) { Letters = own as GlyphMark };
@@ -122,21 +122,21 @@ internal static class Flattening
     /// <summary>A drawn item that is mixed as one: with its own parts first, then with what lies under it.</summary>
     private static DrawnItem Mixed(Scene scene, int at, double perInch)
     {
-        var piece = scene.Items[at];
-        if (Occlusion.Plain(scene, at) is { } under && Solid(piece, under) is { } solid) return solid;
-        var window = Within(scene, piece.Reach);
-        var plain = piece with { Opacity = 1, Blend = Blend.Normal };
-        if (piece.Marks.All(m => m is GlyphMark))
+        var drawn = scene.Items[at];
+        if (Occlusion.Plain(scene, at) is { } under && Solid(drawn, under) is { } solid) return solid;
+        var window = Within(scene, drawn.Reach);
+        var plain = drawn with { Opacity = 1, Blend = Blend.Normal };
+        if (drawn.Marks.All(m => m is GlyphMark))
         {
             var all = new FlatPart(at, Painting.Whole, window, null, perInch) { ByLetters = true };
             return plain with
             {
-                Marks = [.. piece.Marks.Select(m => new FlatMark(all, null) { Letters = (GlyphMark)m })],
+                Marks = [.. drawn.Marks.Select(m => new FlatMark(all, null) { Letters = (GlyphMark)m })],
             };
         }
-        var clip = piece.Marks is [var one] ? Clip(one) : null;
-        var part = new FlatPart(at, Painting.Whole, window, clip?.Under(piece.Place), clip is null ? Edges : perInch);
-        return plain with { Marks = [new FlatMark(part, clip) { Hidden = [.. piece.Marks.OfType<GlyphMark>()] }] };
+        var clip = drawn.Marks is [var one] ? Clip(one) : null;
+        var part = new FlatPart(at, Painting.Whole, window, clip?.Under(drawn.Place), clip is null ? Edges : perInch);
+        return plain with { Marks = [new FlatMark(part, clip) { Hidden = [.. drawn.Marks.OfType<GlyphMark>()] }] };
     }
 
     /// <summary>
@@ -144,33 +144,33 @@ internal static class Flattening
     /// every ink is mixed by itself;
     /// null where that is not so, since a mark overprints others of its own group.
     /// </summary>
-    private static DrawnItem? Solid(DrawnItem piece, Ink under)
+    private static DrawnItem? Solid(DrawnItem drawn, Ink under)
     {
-        if (!piece.Marks.All(m =>
+        if (!drawn.Marks.All(m =>
             m is FillMark { Finish: null } or LineMark { Finish: null } or GlyphMark { Finish: null, Gradient: null }))
             return null;
-        if (piece.Marks.Skip(1).Any(Overprints) && !piece.Marks.All(m => m is GlyphMark)) return null;
+        if (drawn.Marks.Skip(1).Any(Overprints) && !drawn.Marks.All(m => m is GlyphMark)) return null;
         Ink mixed(Ink ink)
         {
             int one(int b, int s)
             {
-                double full = piece.Blend switch
+                double full = drawn.Blend switch
                 {
                     Blend.Multiply => b + s - (b * (double)s / 10_000),
                     Blend.Screen => b * (double)s / 10_000,
                     _ => s,
                 };
-                return (int)Math.Round(b + ((full - b) * piece.Opacity));
+                return (int)Math.Round(b + ((full - b) * drawn.Opacity));
             }
             return new(one(under.C, ink.C), one(under.M, ink.M), one(under.Y, ink.Y), one(under.K, ink.K));
         }
         // What overprints within a group keeps what is under it, unless the group stands by itself.
-        Ink over(Ink ink, bool overprint) => mixed(overprint && !piece.StandsAlone ? Occlusion.Both(ink, under) : ink);
-        return piece with
+        Ink over(Ink ink, bool overprint) => mixed(overprint && !drawn.StandsAlone ? Occlusion.Both(ink, under) : ink);
+        return drawn with
         {
             Opacity = 1,
             Blend = Blend.Normal,
-            Marks = [.. piece.Marks.Select(m => m switch
+            Marks = [.. drawn.Marks.Select(m => m switch
             {
                 FillMark f => f with { Ink = over(f.Ink, f.Overprint), Overprint = false },
                 LineMark l => l with { Ink = mixed(l.Ink) },

@@ -22,8 +22,8 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PrintingCondi
     /// likeness besides where that is asked.
     /// </summary>
     /// <exception cref="ArgumentException">The window is empty, or has more pixels than can be painted.</exception>
-    public Plates Paint(Scene scene, Bounds window, double perInch, int? pieces = null, bool likeness = false) =>
-        Paint(scene, window, perInch, new() { To = pieces ?? int.MaxValue, Likeness = likeness });
+    public Plates Paint(Scene scene, Bounds window, double perInch, int? drawnItems = null, bool likeness = false) =>
+        Paint(scene, window, perInch, new() { To = drawnItems ?? int.MaxValue, Likeness = likeness });
 
     /// <summary>Paints a window of a scene.</summary>
     /// <param name="scene">The sheet.</param>
@@ -46,26 +46,26 @@ public sealed class PlatePainter(IType type, IPictureFiles? files, PrintingCondi
         var sheet = CompositeBuffer.Sheet(plates);
         for (var i = asked.From; i < Math.Min(asked.To, scene.Items.Length); i++)
         {
-            var piece = scene.Items[i];
-            var seen = Occlusion.Touches(piece, window);
-            var place = piece.Place.Then(toPixels);
+            var drawn = scene.Items[i];
+            var seen = Occlusion.Touches(drawn, window);
+            var place = drawn.Place.Then(toPixels);
             var at = i;
             var brush = new Brush(plates, mask, type, _pixels, asked.Likeness)
             {
-                Letters = asked.Letters is { } letters ? g => letters(piece, g, mask, plates) : null,
-                Laid = asked.Stops is { } stops && !piece.Mixes
+                Letters = asked.Letters is { } letters ? g => letters(drawn, g, mask, plates) : null,
+                Laid = asked.Stops is { } stops && !drawn.Mixes
                     ? n => { if (stops.Contains((at, n))) asked.Reached?.Invoke(at, n, plates); }
                 : null,
             };
-            if (!piece.Mixes)
+            if (!drawn.Mixes)
             {
-                if (seen || brush.Laid is not null) brush.On(sheet, place, k, edge, piece.Marks);
+                if (seen || brush.Laid is not null) brush.On(sheet, place, k, edge, drawn.Marks);
                 continue;
             }
             if (seen)
             {
-                var group = sheet.Group(piece.StandsAlone);
-                group.Mix(piece.Opacity, piece.Blend, brush.On(group, place, k, edge, piece.Marks));
+                var group = sheet.Group(drawn.StandsAlone);
+                group.Mix(drawn.Opacity, drawn.Blend, brush.On(group, place, k, edge, drawn.Marks));
             }
             if (asked.Stops?.Contains((i, Painting.Whole)) == true) asked.Reached?.Invoke(i, Painting.Whole, plates);
         }
@@ -94,6 +94,6 @@ internal sealed record Painting
     /// <summary>
     /// Places in the order of drawn items and their marks at which <see cref="Reached"/> is told what lies there so far.
     /// </summary>
-    public IReadOnlySet<(int Piece, int Mark)>? Stops { get; init; }
+    public IReadOnlySet<(int Item, int Mark)>? Stops { get; init; }
     public Action<int, int, Plates>? Reached { get; init; }
 }

@@ -25,10 +25,10 @@ public static class PlateSampling
         var whole = new Bounds(0, 0, scene.Width, scene.Height);
         perInch = Math.Min(perInch, Math.Sqrt((PlatePainter.MostPixels - 200_000) / (scene.Width * scene.Height)) * 72);
         var letters = new Dictionary<string, IReadOnlyList<Behind>>();
-        void told(DrawnItem piece, GlyphMark mark, CoverageMask mask, Plates on)
+        void told(DrawnItem drawn, GlyphMark mark, CoverageMask mask, Plates on)
         {
-            if (mark.Finish is not null || take.Items.FirstOrDefault(i => i.Id == piece.Item) is not TextItem) return;
-            if (!letters.TryGetValue(piece.Item, out var runs)) letters[piece.Item] = runs = new List<Behind>();
+            if (mark.Finish is not null || take.Items.FirstOrDefault(i => i.Id == drawn.Item) is not TextItem) return;
+            if (!letters.TryGetValue(drawn.Item, out var runs)) letters[drawn.Item] = runs = new List<Behind>();
             var ink = mark.Gradient is { } run
                 ? run.Stops.MinBy(s => s.Ink.C + s.Ink.M + s.Ink.Y + s.Ink.K).Ink
                 : mark.Ink;
@@ -94,8 +94,8 @@ public static class PlateSampling
         var window = new Bounds(front.X.Points, front.Y.Points, front.Right.Points, front.Bottom.Points);
         for (var i = 0; i < scene.Items.Length; i++)
         {
-            if (scene.Items[i] is not { Inked.IsEmpty: false, Panel: Part.Front } piece
-                || take.Items.FirstOrDefault(t => t.Id == piece.Item) is not TextItem { Role: TextRole.Title })
+            if (scene.Items[i] is not { Inked.IsEmpty: false, Panel: Part.Front } drawn
+                || take.Items.FirstOrDefault(t => t.Id == drawn.Item) is not TextItem { Role: TextRole.Title })
                 continue;
             var (with, without) = (painter.Paint(scene, window, 160 * 72 / (window.Bottom - window.Top), i + 1),
                 painter.Paint(scene, window, 160 * 72 / (window.Bottom - window.Top), i));
@@ -105,7 +105,7 @@ public static class PlateSampling
             for (var p = 0; p < a.Length; p++)
                 if (a[p] != b[p] && (luminance(a[p]), luminance(b[p])) is var (w, o) && Math.Abs(w - o) > 0.01)
                     differ.Add((w, o));
-            seen[piece.Item] = differ;
+            seen[drawn.Item] = differ;
         }
         return seen;
     }

@@ -34,21 +34,21 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
     /// <summary>
     /// One drawn item as a group with its own id; an empty drawn item is an empty group, so that it can be morphed later.
     /// </summary>
-    public string Piece(DrawnItem piece) => Piece(piece, linked);
+    public string Item(DrawnItem drawn) => Item(drawn, linked);
 
     /// <summary>
     /// One drawn item with, over it, what the plates have where it lies: a picture of all that is under it and itself. What
     /// is carried by hand shows without it.
     /// </summary>
-    public string Plated(DrawnItem piece, Bounds window, string picture)
+    public string Plated(DrawnItem drawn, Bounds window, string picture)
     {
-        var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append("\"><g class=\"by-browser")
-            .Append(piece.Blend == Blend.Normal ? "" : piece.Blend == Blend.Multiply ? " mix-multiply" : " mix-screen")
+        var s = new StringBuilder("<g id=\"").Append(IdOf(drawn.Item)).Append("\"><g class=\"by-browser")
+            .Append(drawn.Blend == Blend.Normal ? "" : drawn.Blend == Blend.Multiply ? " mix-multiply" : " mix-screen")
             .Append('"');
-        if (piece.Opacity < 1) s.Append(" opacity=\"").Figure(piece.Opacity, 4).Append('"');
-        if (piece.Place != Affine.Identity) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
+        if (drawn.Opacity < 1) s.Append(" opacity=\"").Figure(drawn.Opacity, 4).Append('"');
+        if (drawn.Place != Affine.Identity) s.Append(" transform=\"").Matrix(drawn.Place).Append('"');
         s.Append('>');
-        Marks(s, piece, linked);
+        Marks(s, drawn, linked);
         return s.Append("</g><image class=\"by-plates\" preserveAspectRatio=\"none\" x=\"").Figure(window.Left, 3)
             .Append("\" y=\"").Figure(window.Top, 3).Append("\" width=\"").Figure(window.Right - window.Left, 3)
             .Append("\" height=\"").Figure(window.Bottom - window.Top, 3).Append("\" href=\"")
@@ -58,34 +58,34 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
     /// <summary>
     /// One drawn item with its marks at an address of their own, over a window in the drawn item's own points.
     /// </summary>
-    public static string Elsewhere(DrawnItem piece, Bounds window, string address) =>
-        Opened(piece).Append("<image preserveAspectRatio=\"none\" x=\"").Figure(window.Left, 3)
+    public static string Elsewhere(DrawnItem drawn, Bounds window, string address) =>
+        Opened(drawn).Append("<image preserveAspectRatio=\"none\" x=\"").Figure(window.Left, 3)
             .Append("\" y=\"").Figure(window.Top, 3).Append("\" width=\"").Figure(window.Right - window.Left, 3)
             .Append("\" height=\"").Figure(window.Bottom - window.Top, 3).Append("\" href=\"")
             .Append(SvgText.Escape(address)).Append("\"/></g>").ToString();
 
-    private string Piece(DrawnItem piece, IPictureLinks? pictures)
+    private string Item(DrawnItem drawn, IPictureLinks? pictures)
     {
-        var s = Opened(piece);
-        Marks(s, piece, pictures);
+        var s = Opened(drawn);
+        Marks(s, drawn, pictures);
         return s.Append("</g>").ToString();
     }
 
-    private static StringBuilder Opened(DrawnItem piece)
+    private static StringBuilder Opened(DrawnItem drawn)
     {
-        var s = new StringBuilder("<g id=\"").Append(IdOf(piece.Item)).Append('"');
-        if (piece.Clipped) s.Append(" clip-path=\"url(#sheet-edge)\"");
-        if (piece.Opacity < 1) s.Append(" opacity=\"").Figure(piece.Opacity, 4).Append('"');
-        if (piece.Blend != Blend.Normal)
-            s.Append(" class=\"").Append(piece.Blend == Blend.Multiply ? "mix-multiply" : "mix-screen").Append('"');
-        if (piece.Place != Affine.Identity && !piece.IsEmpty) s.Append(" transform=\"").Matrix(piece.Place).Append('"');
+        var s = new StringBuilder("<g id=\"").Append(IdOf(drawn.Item)).Append('"');
+        if (drawn.Clipped) s.Append(" clip-path=\"url(#sheet-edge)\"");
+        if (drawn.Opacity < 1) s.Append(" opacity=\"").Figure(drawn.Opacity, 4).Append('"');
+        if (drawn.Blend != Blend.Normal)
+            s.Append(" class=\"").Append(drawn.Blend == Blend.Multiply ? "mix-multiply" : "mix-screen").Append('"');
+        if (drawn.Place != Affine.Identity && !drawn.IsEmpty) s.Append(" transform=\"").Matrix(drawn.Place).Append('"');
         return s.Append('>');
     }
 
-    private void Marks(StringBuilder s, DrawnItem piece, IPictureLinks? pictures)
+    private void Marks(StringBuilder s, DrawnItem drawn, IPictureLinks? pictures)
     {
         var n = 0;
-        foreach (var mark in piece.Marks) Mark(s, mark, piece.Item, ref n, pictures);
+        foreach (var mark in drawn.Marks) Mark(s, mark, drawn.Item, ref n, pictures);
     }
 
     /// <summary>
@@ -284,7 +284,7 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
         foreach (var (_, path) in Glyphs(scene)) s.Append(path);
         s.Append(Edge(scene)).Append("</defs>");
         if (scene.Items.Any(p => p.Mixes || p.Softens)) s.Append("<style>").Append(Mixing).Append("</style>");
-        foreach (var piece in scene.Items) s.Append(Piece(piece, within));
+        foreach (var drawn in scene.Items) s.Append(Item(drawn, within));
         return s.Append("</svg>").ToString();
     }
 }

@@ -33,6 +33,11 @@ public sealed class IndexModel(Desk.AppServices desk) : PageModel
     /// <summary>Jobs that a copy can be begun from: those begun last.</summary>
     public IReadOnlyList<BenchPlace> Copies { get; private set; } = [];
 
+    /// <summary>The printer that is offered first: the one that was typed, or that of the job begun last.</summary>
+    public string Printer => Typed.House.Length > 0 ? Typed.House : _last;
+
+    private string _last = "";
+
     /// <summary>Covers to begin from, and whole looks to begin with.</summary>
     public IReadOnlyList<StarterOffered> Starters => desk.Starters.All();
     public IReadOnlyList<LiveryToWear> Liveries => desk.Liveries.All();
@@ -53,6 +58,7 @@ public sealed class IndexModel(Desk.AppServices desk) : PageModel
         var all = Asked.Of(places);
         Listed = [.. all.Skip(from).Take(Most)];
         Copies = away ? [] : [.. places.Where(p => p.Job is not null).Reverse().Take(200)];
+        _last = places.LastOrDefault(p => p.Job is not null)?.Job!.HouseId ?? "";
         Next = from + Most < all.Count ? from + Most : null;
         Houses = desk.Houses.All();
         _rules = Houses.ToDictionary(k => k.House.Id, k => JobSummary.RulesOf(k.House));

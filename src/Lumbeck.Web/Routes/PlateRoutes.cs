@@ -18,7 +18,7 @@ public static class PlateRoutes
         app.MapGet("/jobs/{slug}/wrap.jpg", Whole);
         app.MapGet("/jobs/{slug}/paper.jpg", Paper);
         app.MapGet("/jobs/{slug}/art.jpg", Art);
-        app.MapGet("/jobs/{slug}/drawn/{key}.svg", (string slug, string key, PlatedPieces plated, HttpContext http) =>
+        app.MapGet("/jobs/{slug}/drawn/{key}.svg", (string slug, string key, PlatedItems plated, HttpContext http) =>
         {
             try
             {
@@ -30,12 +30,12 @@ public static class PlateRoutes
         });
     }
 
-    private static IResult Part(string slug, string key, int? ppi, Desk.AppServices desk, PlatedPieces plated,
+    private static IResult Part(string slug, string key, int? ppi, Desk.AppServices desk, PlatedItems plated,
         HttpContext http)
     {
         try
         {
-            if (plated.Picture(slug, key, ppi ?? PlatedPieces.PerInch) is not { } picture) return Results.NotFound();
+            if (plated.Picture(slug, key, ppi ?? PlatedItems.PerInch) is not { } picture) return Results.NotFound();
             http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
             return Results.File(picture, "image/jpeg");
         }

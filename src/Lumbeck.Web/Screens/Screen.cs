@@ -14,7 +14,7 @@ public sealed record Fragment(string Id, string Html, bool Svg = false)
 /// <summary>
 /// A screen as its parts. What the browser is sent after an edit is the difference of two screens: the parts that
 /// changed,
-/// the pieces of the art that changed, and the glyph outlines it has not seen.
+/// the drawn items that changed, and the glyph outlines it has not seen.
 /// </summary>
 public sealed record Screen(IReadOnlyList<Fragment> Parts, IReadOnlyList<Fragment> Art,
     IReadOnlyList<(string Id, string Path)> Glyphs)

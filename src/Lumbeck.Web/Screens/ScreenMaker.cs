@@ -103,7 +103,7 @@ public sealed class ScreenCache
 }
 
 /// <summary>Makes a job's screens out of their parts.</summary>
-public sealed class ScreenMaker(Desk.AppServices desk, Drawings drawings, PlatedPieces plated, PartialRenderer partials,
+public sealed class ScreenMaker(Desk.AppServices desk, Drawings drawings, PlatedItems plated, PartialRenderer partials,
     ScreenCache cache)
 {
     /// <summary>The screen of what is on the bench, with an item picked or none.</summary>

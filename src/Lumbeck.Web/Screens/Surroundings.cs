@@ -18,6 +18,16 @@ public sealed class Surroundings(Desk.AppServices desk, OnBench on)
     /// <summary>Colours on screen as the job's house prints them.</summary>
     public PressColour Colour => _colour.Value;
 
+    /// <summary>
+    /// Ready insides, those first that the ticket's words speak of, with what each makes of its page count where that
+    /// would change.
+    /// </summary>
+    public IEnumerable<(string Name, string Says, string Changes)> Ready => ReadyInsides.For(on.Job.Ticket).Select(r =>
+    {
+        var pages = desk.Jobs.PagesAfter(on.Job, ReadyInsides.Begin(r.Name, desk.PlanningYear));
+        return (r.Name, r.Says, pages == on.Job.Ticket.Pages ? "" : $"{on.Job.Ticket.Pages} → {pages} pages");
+    });
+
     /// <summary>Faces as they can be set.</summary>
     public IType Type => desk.Drawer.Shelf;
 

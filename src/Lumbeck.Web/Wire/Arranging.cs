@@ -26,25 +26,29 @@ public static class Arranging
     /// <param name="how">The word.</param>
     /// <param name="made">What ids of new items begin with.</param>
     /// <param name="panel">The panel of a copy.</param>
+    /// <param name="drawn">From the middle of an item's box to the middle of what is drawn in it.</param>
     /// <exception cref="Refusal">There is no such word, or it asks for more items.</exception>
-    public static Edit Of(Job job, string[] items, string how, string made, string? panel)
+    public static Edit Of(Job job, string[] items, string how, string made, string? panel,
+        Func<string, (Length Right, Length Down)>? drawn = null)
     {
+        CentreItem centre(string id, bool down = false, Part? over = null, bool safe = false) =>
+            new(id, down, over, safe) { Drawn = drawn?.Invoke(id) ?? default };
         Edit each(Func<string, Edit> edit) => Each(items, edit, job, how);
         return how switch
         {
-            "centre" => IsGroup(job, items) ? new CentreGroup([.. items]) : each(id => new CentreItem(id)),
+            "centre" => IsGroup(job, items) ? new CentreGroup([.. items]) : each(id => centre(id)),
             "middle" =>
                 IsGroup(job, items)
                     ? new CentreGroup([.. items], DownToo: true)
-                    : each(id => new CentreItem(id, DownToo: true)),
+                    : each(id => centre(id, down: true)),
             "safe" =>
                 IsGroup(job, items)
                     ? new CentreGroup([.. items], DownToo: true, Safe: true)
-                    : each(id => new CentreItem(id, DownToo: true, Safe: true)),
+                    : each(id => centre(id, down: true, safe: true)),
             "spine" =>
                 IsGroup(job, items)
                     ? new CentreGroup([.. items], DownToo: true, Over: Part.Spine)
-                    : each(id => new CentreItem(id, DownToo: true, Over: Part.Spine)),
+                    : each(id => centre(id, down: true, over: Part.Spine)),
             "panel" => each(id => new StretchItem(id, Reach.Panel)),
             "bleed" => each(id => new StretchItem(id, Reach.Bleed)),
             "sheet" => each(id => new StretchItem(id, Reach.Sheet)),

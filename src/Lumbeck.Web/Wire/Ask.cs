@@ -9,6 +9,18 @@ namespace Lumbeck.Web.Wire;
 /// <param name="Wrap">The wrap that is shown.</param>
 public sealed record Asking(Job Job, Desk.AppServices Desk, string Slug, int Wrap)
 {
+    /// <summary>From the middle of an item's box to the middle of what is drawn in it, as the sheet lies.</summary>
+    public (Length Right, Length Down) Drawn(string id)
+    {
+        // A drawing of another state of the job tells nothing of this one.
+        var on = Desk.Jobs.Job(Slug);
+        if (Job.Item(id) is not TextItem { Turned: 0 } item || !ReferenceEquals(on.Job.Item(id), item)) return default;
+        var drawn = on.Composed.Sheets.Select(s => s.Scene.Item(id)).FirstOrDefault(d => d is not null);
+        if (drawn is not { Inked: { IsEmpty: false } ink, Frame: var frame }) return default;
+        return (Length.FromDrawing((ink.Left + ink.Right - frame.Left - frame.Right) / 2),
+            Length.FromDrawing((ink.Top + ink.Bottom - frame.Top - frame.Bottom) / 2));
+    }
+
     /// <param name="job">The job.</param>
     /// <param name="desk">The desk.</param>
     /// <param name="slug">The job's address.</param>

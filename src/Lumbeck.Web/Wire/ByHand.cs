@@ -7,7 +7,7 @@ namespace Lumbeck.Web.Wire;
 /// <param name="Panel">The panel of a copy.</param>
 public sealed record Arrange(string[] Items, string How, string? New = null, string? Panel = null) : Ask
 {
-    public override Edit Make(Asking at) => Arranging.Of(at.Job, Some(Items), How, New ?? "", Panel);
+    public override Edit Make(Asking at) => Arranging.Of(at.Job, Some(Items), How, New ?? "", Panel, at.Drawn);
 }
 
 /// <summary>Changes what lies on the front for what lies on the back.</summary>

@@ -38,7 +38,7 @@ public sealed record PutDesign(string Run, int Place, string? Design = null) : A
 /// <summary>Begins with ready runs.</summary>
 public sealed record BeginReady(string Name) : Ask
 {
-    public override Edit Make(Asking at) => new BeginInside(ReadyInsides.Of(Name, at.Desk.PlanningYear), Name);
+    public override Edit Make(Asking at) => ReadyInsides.Begin(Name, at.Desk.PlanningYear);
 }
 
 /// <summary>Puts the runs by for the file, or takes them up again.</summary>

@@ -14,7 +14,7 @@ namespace Lumbeck.Press.Tests.ByChance;
 public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
 {
     private const int First = 1, Across = 7;
-    private static readonly int Count = Sweep.IsLong ? 14 : 10;
+    private static readonly int Count = Sweep.Many(14, 10, 5);
     private const double Scale = 1.5;
 
     [Fact]
@@ -41,12 +41,13 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
                 random.Desk.Drawer.Pictures);
         Tool.Run("pdftoppm", "-r", (72 * Scale).ToString(CultureInfo.InvariantCulture), "-png", file,
             random.Folder["screen"]);
+        string[] pages = [.. Directory.GetFiles(random.Folder.Path, "screen-*.png").Order(StringComparer.Ordinal)];
+        pages.Length.ShouldBe(Count);
         using var shot = Image.NewFromFile(random.Folder["page.png"]);
         using var plain = (shot.Bands > 3 ? shot.Flatten(background: [255, 255, 255]) : shot.Copy()).CopyMemory();
         for (var i = 0; i < scenes.Count; i++)
         {
-            using var drawn = Image.NewFromFile(Directory.GetFiles(random.Folder.Path, $"screen-*{i + 1:00}.png")
-                .Single());
+            using var drawn = Image.NewFromFile(pages[i]);
             var (w, h) = (Math.Min(wide, drawn.Width), Math.Min(high, drawn.Height));
             using var web = plain.Crop(i % Across * wide, i / Across * high, w, h).CopyMemory();
             using var paper = drawn.Crop(0, 0, w, h).CopyMemory();
@@ -92,10 +93,10 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
     private static bool[] Mixed(Scene scene, int wide, int high)
     {
         var there = new bool[wide * high];
-        foreach (var piece in scene.Items.Where(p =>
+        foreach (var drawnItem in scene.Items.Where(p =>
             p.Mixes || p.Softens || p.SeesThrough || p.Marks.Any(m => m.Finish is not null)))
         {
-            var b = piece.Reach;
+            var b = drawnItem.Reach;
             for (var y = Math.Max(0, (int)(b.Top * Scale) - 2); y < Math.Min(high, (int)(b.Bottom * Scale) + 3); y++)
                 for (var x = Math.Max(0, (int)(b.Left * Scale) - 2); x < Math.Min(wide, (int)(b.Right * Scale) + 3);
                     x++)

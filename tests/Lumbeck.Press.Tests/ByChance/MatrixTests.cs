@@ -84,7 +84,7 @@ public sealed class MatrixTests(RandomDesk random) : IClassFixture<RandomDesk>
                 Dash = Dash.Dashed,
             },
             "letters" => text() with { Style = text().Style with { Paint = paint } },
-            // Black letters of 22 pt overprint: what lies under them is their own piece's other mark.
+            // Black letters of 22 pt overprint: what lies under them is their own item's other mark.
             "edge" => text() with { Edge = new(paint, Length.FromPoints(3)) },
             "hard shadow" => text() with { Shadow = new(paint, Length.FromPoints(4), Length.FromPoints(3), default) },
             "soft shadow" => text() with
@@ -117,7 +117,7 @@ public sealed class MatrixTests(RandomDesk random) : IClassFixture<RandomDesk>
     private static readonly string[] Kinds = ["fill", "line", "fill and line", "dashes", "letters", "edge",
         "hard shadow", "soft shadow", "plate", "letters on a plate", "code", "picture"];
 
-    [Fact]
+    [Fact, Wide]
     public void Every_mark_in_every_paint_lies_on_the_same_plates_in_both_files()
     {
         var house = HouseFile.Shipped["tern"] with

@@ -123,7 +123,7 @@ public sealed class OwnFilesTests(RandomDesk random) : IClassFixture<RandomDesk>
         Judged(job, PressKind.X1a).Findings.Select(f => f.Id).ShouldContain("guides");
     }
 
-    [Fact]
+    [Fact, Wide]
     public void Flattened_parts_as_large_as_a_cover_are_read_in_time()
     {
         PictureItem over(string id, Part panel, decimal opacity, Blend blend) =>

@@ -65,7 +65,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     [Fact]
     public void A_see_through_piece_after_black_words_does_not_overprint()
     {
-        // The words set the page to overprint; the piece after them is mixed all the same.
+        // The words set the page to overprint; the item after them is mixed all the same.
         var job = Begun(Inked(60, 0, 0, 0), Letter("t", 5, 5, new InkPaint(Ink.Black), 12),
             Patch("w", 5, 40, new InkPaint(Ink.White)) with { Opacity = 85 },
             Patch("y", 40, 40, Inked(0, 0, 80, 0)) with { Opacity = 85 });
@@ -73,7 +73,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
         Has(job, 50, 50, 9, 0, 68, 0);
     }
 
-    [Fact]
+    [Fact, Wide]
     public void A_see_through_foil_is_on_its_own_plate_and_leaves_the_others()
     {
         var job = Begun(Inked(60, 0, 0, 0), Patch("f", 5, 5, new FinishPaint("foil")) with { Opacity = 50 },
@@ -264,7 +264,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
                     foreach (var shadow in paints)
                         foreach (var soft in (int[])[0, 3])
                         {
-                            if (!Sweep.IsLong && n++ % 97 != 0) continue;
+                            if (n++ % Sweep.Many(1, 97, 291) != 0) continue;
                             var job = Begun(Inked(0, 7, 0, 0), Letter("t", 5, 5, letters, 60) with
                             {
                                 Words = "II",
@@ -289,17 +289,17 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     /// <summary>
     /// What has only the four inks to show, and heeds no overprinting of others, takes nothing of them away either.
     /// </summary>
-    [Fact]
+    [Fact, Wide]
     public void Finishing_inks_that_are_mixed_take_no_ink_off_where_there_is_no_plate_for_them()
     {
         var wrong = new List<string>();
-        foreach (var (letters, edge, shadow) in ((Paint, Paint, Paint)[])
+        foreach (var (letters, edge, shadow) in Sweep.Few<(Paint, Paint, Paint)>(
             [
                 (new FinishPaint("varnish", 4000), new FinishPaint("varnish", 4000), new FinishPaint("varnish", 4000)),
                 (new FinishPaint("foil"), Inked(80, 20, 0, 0), new FinishPaint("foil")),
                 (new FinishPaint("varnish", 4000), Inked(80, 20, 0, 0), new FinishPaint("foil")),
                 (new FinishPaint("foil"), new FinishPaint("white"), Inked(80, 20, 0, 0)),
-            ])
+            ], every: 2, from: 1))
         {
             var job = Begun(Inked(0, 7, 0, 0), Letter("t", 5, 5, letters, 70) with
             {
@@ -332,11 +332,11 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
     }
 
     /// <summary>A barcode without a plate, over a picture: what a reader reads reception does not refuse.</summary>
-    [Fact]
+    [Fact, Wide]
     public void Reception_reads_the_barcodes_that_others_read()
     {
         var (read, wrong) = (0, new List<string>());
-        foreach (var vista in Sweep.Spread(VistaShelf.All.Select(v => v.First), 9))
+        foreach (var vista in Sweep.Spread(VistaShelf.All.Select(v => v.First), Sweep.IsWide ? 9 : 20))
             foreach (var percent in (int[])[100, 120])
             {
                 var job = Begun(Inked(0, 7, 0, 0), new VistaItem

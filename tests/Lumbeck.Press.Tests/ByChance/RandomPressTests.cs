@@ -152,7 +152,8 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     [InlineData(41)]
     public void Small_jobs_print_as_they_are_seen(int first)
     {
-        var jobs = Enumerable.Range(first, All ? 20 : 7).Select(seed => random.On(random.Jobs.Small(seed))).ToList();
+        var jobs = Enumerable.Range(first, Sweep.Many(20, 7,
+            3)).Select(seed => random.On(random.Jobs.Small(seed))).ToList();
         random.Differs(jobs[0].Job.Ticket.House, [.. jobs.Select(j => j.Composed.Sheets[0].Scene)])
             .ShouldBeEmpty($"seeds from {first}");
     }
@@ -165,7 +166,8 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     /// a soft shadow in another finishing ink (1202): large sheets, of which <see cref="PlateCaseTests"/> has the small
     /// likes.
     /// </summary>
-    public static TheoryData<int> Once() => All ? [17, 53, 8, 1345, 1095, 1202] : [17, 53, 8, 1345];
+    public static TheoryData<int> Once() => All ? [17, 53, 8, 1345, 1095, 1202] : Sweep.IsWide ? [17, 53, 8,
+        1345] : [53, 8];
 
     [Theory]
     [MemberData(nameof(Once))]
@@ -176,7 +178,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     public void Thorny_jobs_print_as_they_are_seen()
     {
         var wrong = new List<string>();
-        foreach (var seed in All ? Enumerable.Range(1, 250) : [13, 25, 38])
+        foreach (var seed in All ? Enumerable.Range(1, 250) : Sweep.Few([13, 25, 38], 3))
         {
             var on = random.On(random.Jobs.Thorny(seed));
             foreach (var kind in (PressKind[])[PressKind.X4, PressKind.X1a])
@@ -211,7 +213,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
     public void What_Check_calls_clean_reception_accepts_and_what_that_rejects_Check_names()
     {
         var (wrong, clean) = (new List<string>(), 0);
-        for (var seed = 1; seed <= (All ? 300 : 6); seed++)
+        for (var seed = 1; seed <= Sweep.Many(300, 6, 2); seed++)
         {
             // Once as chance has it, and once without what Check stops.
             foreach (var tidied in (bool[])[false, true])
@@ -233,7 +235,7 @@ public sealed class RandomPressTests(RandomDesk random) : IClassFixture<RandomDe
             }
         }
         wrong.ShouldBeEmpty();
-        clean.ShouldBeGreaterThan(6);
+        clean.ShouldBeGreaterThan(Sweep.Many(6, 6, 1));
     }
 
     /// <summary>A job without the items that Check stops, with what it misses.</summary>

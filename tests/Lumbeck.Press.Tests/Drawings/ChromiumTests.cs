@@ -54,11 +54,11 @@ public sealed class ChromiumTests(Chromium chromium, Pressed pressed) : IClassFi
             c => new((255 - c.R) * 10_000 / 255, (255 - c.G) * 10_000 / 255, (255 - c.B) * 10_000 / 255, 0));
         ((double)read.Wide / read.High).ShouldBe(4 / 3.0, 0.01);
         var place = new Affine((double)Chromium.Wide / read.Wide, 0, 0, (double)Chromium.High / read.High, 0, 0);
-        var piece = new DrawnItem("d", Part.Sheet, Affine.Identity, [.. Moving.All(read.Marks, place)],
+        var drawn = new DrawnItem("d", Part.Sheet, Affine.Identity, [.. Moving.All(read.Marks, place)],
             new(0, 0, Chromium.Wide, Chromium.High), new(0, 0, Chromium.Wide, Chromium.High));
         var on = pressed.Desk.Jobs.Job("tidewatcher");
         var painted = pressed.Desk.Drawer.PlatesOf(on.Job.Ticket.House)
-            .Paint(new(on.Composed.Sheets[0].Sheet, [piece]), new(0, 0, Chromium.Wide, Chromium.High), 72);
+            .Paint(new(on.Composed.Sheets[0].Sheet, [drawn]), new(0, 0, Chromium.Wide, Chromium.High), 72);
         var apart = new bool[Chromium.Wide * Chromium.High];
         for (var p = 0; p < apart.Length; p++)
         {

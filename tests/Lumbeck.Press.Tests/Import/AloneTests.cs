@@ -62,7 +62,7 @@ public sealed class AloneTests
         apart.ShouldSatisfyAllConditions(a => a.Mean.ShouldBeLessThan(1.5), a => a.Largest.ShouldBeLessThan(1));
     }
 
-    /// <summary>More than is drawn piece by piece: all of the page is, and the file is whole.</summary>
+    /// <summary>More than is drawn item by item: all of the page is, and the file is whole.</summary>
     [Fact]
     public void A_page_with_too_many_such_parts_is_drawn_as_a_whole()
     {

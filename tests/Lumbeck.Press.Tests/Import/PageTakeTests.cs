@@ -96,7 +96,7 @@ public sealed class PageTakeTests(PageTakeTests.Bench bench) : IClassFixture<Pag
         return seen.Colourspace(NetVips.Enums.Interpretation.Lab).CopyMemory();
     }
 
-    [Fact]
+    [Fact, Wide]
     public async Task Where_its_inks_are_not_the_house_s_its_pixels_are_pressed()
     {
         var on = await Laid("pass");
@@ -107,7 +107,7 @@ public sealed class PageTakeTests(PageTakeTests.Bench bench) : IClassFixture<Pag
         Widest(_folder["other.pdf"]).ShouldBeGreaterThan(2000);
     }
 
-    [Fact]
+    [Fact, Wide]
     public async Task Finished_files_their_pages_and_what_was_decided_go_with_the_pack()
     {
         var on = await Laid("pass");

@@ -115,6 +115,16 @@ public abstract record PageDesign
     /// <summary>Entries that a page of it lists; null where it lists none.</summary>
     public virtual int? Lists(Surface page) => null;
 
+    /// <summary>Rows of its own that the pages of its run print one after the other; null of a design without any.</summary>
+    [JsonIgnore]
+    public virtual int? RowsToPrint => null;
+
+    /// <summary>How many of its rows a page prints, 1 and more.</summary>
+    /// <exception cref="Refusal">It does not fit.</exception>
+    public int RowsOn(Surface page) => Math.Max(1, RowsIn(Below(page)));
+
+    protected virtual int RowsIn(Surface page) => 1;
+
     /// <summary>A page with the room that a heading leaves.</summary>
     protected Surface Room(Surface page) => Below(page);
 

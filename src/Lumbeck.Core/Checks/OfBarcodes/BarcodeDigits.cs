@@ -9,9 +9,9 @@ public sealed class BarcodeDigits : Rule
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
-            var place = piece.Frame.ToBox();
+            var place = drawn.Frame.ToBox();
             if (item is CodeItem { Link.Length: 0 })
                 yield return Found(look, Severity.Stop, "no link", "where it leads",
                     "A code without a link is an empty plate.", "Type its link, or remove it.", item, place: place);

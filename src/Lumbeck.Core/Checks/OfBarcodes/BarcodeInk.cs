@@ -18,12 +18,12 @@ public sealed class BarcodeInk : PlateRule
 
     public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             if (item is not (BarcodeItem or CodeItem { Link.Length: > 0 })
                 || (item is BarcodeItem bars && BarcodeDrawing.Number(bars, look.Job.Ticket) is null))
                 continue;
-            var place = piece.Frame.ToBox();
+            var place = drawn.Frame.ToBox();
             if (item is BarcodeItem { Plate: false } && item.Turned % 90 != 0)
                 yield return Found(look, Severity.Stop,
                     $"turned {item.Turned.ToString("0.#", CultureInfo.InvariantCulture)}° without a plate",

@@ -12,9 +12,9 @@ public sealed class BarcodePrice : Rule
     {
         var t = look.Job.Ticket;
         var told = t.Price is { } p ? Ean5.Of(p) : null;
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawnItem) in look.Drawn())
         {
-            var place = piece.Frame.ToBox();
+            var place = drawnItem.Frame.ToBox();
             if (item is BarcodeItem { AddOn: { } addOn } code)
             {
                 Edit? none = item.Locked ? null : BarcodeItem.AddOnField.Set(item.Id, null);

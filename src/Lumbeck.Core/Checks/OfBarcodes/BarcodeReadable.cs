@@ -11,7 +11,7 @@ public sealed class BarcodeReadable : PlateRule
 
     public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             var wanted = item switch
             {
@@ -22,7 +22,7 @@ public sealed class BarcodeReadable : PlateRule
             if (wanted is not { Length: > 0 }) continue;
             // A wrong number is another rule's to tell; no decoder reads one.
             if (item is BarcodeItem && Ean13.CheckDigit(wanted[..13]) != wanted[12]) continue;
-            var room = piece.Frame.ToBox().Inset(-Length.FromMillimetres(2)).Intersect(look.Sheet.Whole);
+            var room = drawn.Frame.ToBox().Inset(-Length.FromMillimetres(2)).Intersect(look.Sheet.Whole);
             var read = plates.Decode(room);
             // Some readers give an EAN-5 apart, or not at all.
             if (read.Any(r =>
@@ -32,8 +32,8 @@ public sealed class BarcodeReadable : PlateRule
                 $"reads {LengthText.Clip(read[0])}", LengthText.Clip(wanted),
                 "A reader held over the finished sheet does not get this.", item is CodeItem
                 ? "Make it larger, in a dark ink, and keep its ground clear."
-                : "Keep the plate clear and upright, at 100 %.", item, place: piece.Frame.ToBox(),
-                by: ItsSizeAlone(look, item, piece) ? BarcodeItem.PercentField.Set(item.Id, 100) : null);
+                : "Keep the plate clear and upright, at 100 %.", item, place: drawn.Frame.ToBox(),
+                by: ItsSizeAlone(look, item, drawn) ? BarcodeItem.PercentField.Set(item.Id, 100) : null);
         }
     }
 
@@ -41,8 +41,8 @@ public sealed class BarcodeReadable : PlateRule
     /// Whether nothing but its size can keep a barcode from being read: it lies upright on its plate, whole, and under
     /// nothing.
     /// </summary>
-    private static bool ItsSizeAlone(CheckContext look, Item item, DrawnItem piece) =>
+    private static bool ItsSizeAlone(CheckContext look, Item item, DrawnItem drawn) =>
         item is BarcodeItem { Percent: < 100, Plate: true, Opacity: 100, Blend: Blend.Normal, Locked: false }
             && item.Turned % 90 == 0
-        && !look.Scene.Items.SkipWhile(p => p != piece).Skip(1).Any(p => Occlusion.Touches(p, piece.Frame));
+        && !look.Scene.Items.SkipWhile(p => p != drawn).Skip(1).Any(p => Occlusion.Touches(p, drawn.Frame));
 }

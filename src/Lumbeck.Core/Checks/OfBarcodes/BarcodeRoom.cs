@@ -11,10 +11,10 @@ public sealed class BarcodeRoom : Rule
         var drawn = look.Drawn().ToList();
         for (var n = 0; n < drawn.Count; n++)
         {
-            var (item, piece) = drawn[n];
+            var (item, drawnItem) = drawn[n];
             if (item is not (BarcodeItem or CodeItem)) continue;
-            var place = piece.Frame.ToBox();
-            var over = drawn.Skip(n + 1).FirstOrDefault(o => !o.Piece.Inked.ToBox().Intersect(place).IsEmpty).Item;
+            var place = drawnItem.Frame.ToBox();
+            var over = drawn.Skip(n + 1).FirstOrDefault(o => !o.Drawn.Inked.ToBox().Intersect(place).IsEmpty).Item;
             if (over is not null)
                 yield return Found(look, Severity.Stop, $"under a {over.Kind.ToLower(CultureInfo.InvariantCulture)}",
                     "uncovered", "Whatever lies on the plate may keep it from being read.",
@@ -22,7 +22,7 @@ public sealed class BarcodeRoom : Rule
                     by: item.Locked ? null : new OrderItem(item.Id, look.Take.Items.Count));
             if (item is CodeItem square)
             {
-                if (Square(square, piece) is { } module && module < LeastSquare - CheckContext.Tolerance)
+                if (Square(square, drawnItem) is { } module && module < LeastSquare - CheckContext.Tolerance)
                     yield return Found(look, module < 0.6m * LeastSquare ? Severity.Stop : Severity.Caution,
                         $"squares of {module.Show(look.Unit)}", $"{LeastSquare.Show(look.Unit)} or more",
                         "Squares this small run into each other.",
@@ -68,10 +68,10 @@ public sealed class BarcodeRoom : Rule
     private static readonly Length LeastSquare = Length.FromMillimetres(0.4m), LeastHigh = Length.FromMillimetres(18);
 
     /// <summary>How large one square is, from the drawing: the narrowest of what is dark.</summary>
-    private static Length? Square(CodeItem code, DrawnItem piece)
+    private static Length? Square(CodeItem code, DrawnItem drawnItem)
     {
         // The first dark shape is the upper left finder's edge, seven squares wide.
-        if (piece.Marks is not [_, FillMark { Shape.Points: { Length: >= 4 } p }]) return null;
+        if (drawnItem.Marks is not [_, FillMark { Shape.Points: { Length: >= 4 } p }]) return null;
         return Length.FromDrawing((p[2] - p[0]) / 7);
     }
 

@@ -28,13 +28,13 @@ public sealed class BarcodeWho : Rule
             yield return Found(look, Severity.Note, "no barcode", $"room of {room.Size.Show(look.Unit)}",
                 $"{look.House.Name} adds its own there.", "Leave it to the house, or add one.", panel: Part.Back,
                 place: room);
-            foreach (var (item, piece) in look.Drawn())
-                if ((item.IsRead || item.Whole) && !piece.Inked.ToBox().Intersect(room).IsEmpty)
+            foreach (var (item, drawn) in look.Drawn())
+                if ((item.IsRead || item.Whole) && !drawn.Inked.ToBox().Intersect(room).IsEmpty)
                     yield return Found(look, Severity.Stop,
                         $"a {item.Kind.ToLower(CultureInfo.InvariantCulture)} in the barcode’s room",
                         "nothing but ground", $"{look.House.Name} would print its barcode over it.",
-                        "Move it out of the room.", item, place: piece.Inked.ToBox(),
-                        by: Above(item, piece.Inked.ToBox(), room));
+                        "Move it out of the room.", item, place: drawn.Inked.ToBox(),
+                        by: Above(item, drawn.Inked.ToBox(), room));
         }
     }
 

@@ -36,7 +36,7 @@ public sealed class PaperBeats : Rule
             yield return Found(look, Severity.Caution, Length.FromMillimetres((decimal)Math.Round(nearest, 2)).Show(Unit.Millimetre),
                 $"{Length.FromMillimetres((decimal)Apart).Show(Unit.Millimetre)} apart, or solid inks",
                 "Fine lines in a tint beat with the screen it is printed in: a second pattern shows.",
-                "Draw it larger.", drawn.Item, Part.Sheet, drawn.Piece.Frame.ToBox(),
+                "Draw it larger.", drawn.Item, Part.Sheet, drawn.Drawn.Frame.ToBox(),
                 Larger(paper, nearest, near) is { } scale ? drawn.Scaled(look, scale) : null);
         }
     }

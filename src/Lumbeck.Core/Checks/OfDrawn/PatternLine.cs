@@ -37,7 +37,7 @@ public sealed class PatternLine : Rule
                 $"{thin.Least.ShowPoints()} or more{(thin.Reversed ? " for a light line" : "")}",
                 "Thinner than this its lines break up, or ink closes them.",
                 drawn.Art is Pattern ? "Draw it larger." : "Make it larger.", drawn.Item, Part.Sheet,
-                drawn.Piece.Frame.ToBox(), drawn.Scaled(look, scale));
+                drawn.Drawn.Frame.ToBox(), drawn.Scaled(look, scale));
         }
     }
 

@@ -18,25 +18,25 @@ public sealed class InkBlack : Rule
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
             if (item is TextItem text && IsRichAndSmall(text, look.Job.Swatches))
                 yield return Found(look, Severity.Caution,
                     $"{text.Style.Paint.Resolve(look.Job.Swatches)} in {text.Style.Size.ShowPoints()}",
                     $"black alone under {Small.ShowPoints()}",
                     "Several plates never fit to a hair, and small words then show coloured edges.",
-                    "Set them in black alone.", item, place: piece.Inked.ToBox(),
+                    "Set them in black alone.", item, place: drawn.Inked.ToBox(),
                     by: Mending.Paint(look, text, _ => Ink.Black));
-            else if (item is ShapeItem && IsPlainAndLarge(piece))
+            else if (item is ShapeItem && IsPlainAndLarge(drawn))
                 yield return Found(look, Severity.Note, "black alone", look.House.RichBlack.ToString(),
                     "So large a black prints fuller with other inks under it.", "Fill it with the house’s rich black.",
-                    item, place: piece.Frame.ToBox(), by: Mending.Paint(look, item, _ => look.House.RichBlack));
+                    item, place: drawn.Frame.ToBox(), by: Mending.Paint(look, item, _ => look.House.RichBlack));
     }
 
     /// <summary>
     /// Whether a drawn item is filled with black alone over so much of the sheet that it would print fuller as a rich one.
     /// </summary>
-    public static bool IsPlainAndLarge(DrawnItem piece) =>
-        piece.Marks.OfType<FillMark>()
+    public static bool IsPlainAndLarge(DrawnItem drawn) =>
+        drawn.Marks.OfType<FillMark>()
             .Any(m => m is { Finish: null, Ink: { C: 0, M: 0, Y: 0, K: >= 9000 } } && Area(m.Shape.Bounds) > Large);
 
     /// <summary>Whether words are small and in a black of several inks.</summary>

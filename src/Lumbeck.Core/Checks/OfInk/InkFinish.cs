@@ -8,8 +8,8 @@ public sealed class InkFinish : Rule
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {
-        foreach (var (item, piece) in look.Drawn())
-            foreach (var name in piece.Marks.Select(m => m.Finish?.Name).OfType<string>()
+        foreach (var (item, drawn) in look.Drawn())
+            foreach (var name in drawn.Marks.Select(m => m.Finish?.Name).OfType<string>()
                 .Distinct(StringComparer.OrdinalIgnoreCase))
                 if (!look.House.FinishingInks.Contains(name, StringComparer.OrdinalIgnoreCase))
                     yield return Found(look, Severity.Stop, name,
@@ -17,6 +17,6 @@ public sealed class InkFinish : Rule
                             ? "no finishing inks"
                             : string.Join(", ", look.House.FinishingInks),
                         $"{look.House.Name} has no {name}: the file would hold a plate nobody prints.",
-                        "Take an ink or a swatch, or another printer.", item, place: piece.Frame.ToBox());
+                        "Take an ink or a swatch, or another printer.", item, place: drawn.Frame.ToBox());
     }
 }

@@ -11,9 +11,9 @@ public sealed class InkOverprint : Rule
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
-            var marks = All(piece.Marks).ToList();
+            var marks = All(drawn.Marks).ToList();
             if (marks.Any(m =>
                 m is FillMark
                 {
@@ -26,8 +26,8 @@ public sealed class InkOverprint : Rule
                 }))
                 yield return Found(look, Severity.Stop, "white that overprints", "white that knocks out",
                     "White set to overprint leaves nothing on the sheet.", "Give it an ink, or let it knock out.", item,
-                    place: piece.Inked.ToBox());
-            else if (item is TextItem && piece.Mixes
+                    place: drawn.Inked.ToBox());
+            else if (item is TextItem && drawn.Mixes
                 && marks.OfType<GlyphMark>()
                     .FirstOrDefault(g =>
                         g.Finish is null && g.Ink == Ink.Black
@@ -35,7 +35,7 @@ public sealed class InkOverprint : Rule
                 yield return Found(look, Severity.Caution, $"black at {Length.FromDrawing(black.Size).ShowPoints()}, " +
                     $"mixed", "black that overprints",
                     "Mixed with what lies under it, small black needs all plates to fit.",
-                    "Let it cover what lies under it.", item, place: piece.Inked.ToBox(),
+                    "Let it cover what lies under it.", item, place: drawn.Inked.ToBox(),
                     by: item.Locked
                         ? null
                         : new Together([new FadeItem(item.Id, 100), new BlendItem(item.Id, Blend.Normal)],
@@ -44,7 +44,7 @@ public sealed class InkOverprint : Rule
                 .FirstOrDefault(i => i is { C: >= 9500, M: >= 9500, Y: >= 9500, K: >= 9500 }) is { } all)
                 yield return Found(look, Severity.Caution, all.ToString(), "for marks alone",
                     "All inks at once never dry, and are the colour of printer’s marks.",
-                    "Take black, or the house’s rich black.", item, place: piece.Inked.ToBox(),
+                    "Take black, or the house’s rich black.", item, place: drawn.Inked.ToBox(),
                     by: Mending.Paint(look, item, _ => item is TextItem ? Ink.Black : look.House.RichBlack));
         }
     }

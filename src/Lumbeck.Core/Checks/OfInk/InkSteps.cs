@@ -24,16 +24,16 @@ public sealed class InkSteps : Rule
     {
         if (look.Take.Ground.Paint is GradientPaint && Worst(look.Scene.Items[0].Marks) is { } apart)
             yield return Of(look, apart, null, look.Scene.Items[0]);
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
             // A vista's light goes out in rings of its own, which are as fine as its drawing needs.
-            if (item is not VistaItem && Worst(piece.Marks) is { } apart2) yield return Of(look, apart2, item, piece);
+            if (item is not VistaItem && Worst(drawn.Marks) is { } apart2) yield return Of(look, apart2, item, drawn);
     }
 
-    private Finding Of(CheckContext look, double apart, Item? item, DrawnItem piece) => Found(look, Severity.Note,
+    private Finding Of(CheckContext look, double apart, Item? item, DrawnItem drawn) => Found(look, Severity.Note,
         $"ΔE {apart.ToString("0.00", CultureInfo.InvariantCulture)} from step to step", $"more of them, or alike",
         "So few steps over so long a way show as bands.",
             "Let it run between inks that differ more, or over a shorter way.",
-        item, item is null ? Part.Sheet : null, piece.Frame.ToBox());
+        item, item is null ? Part.Sheet : null, drawn.Frame.ToBox());
 
     private static double? Worst(IEnumerable<Mark> marks)
     {

@@ -91,7 +91,7 @@ public sealed class InkTotal : PlateRule
     {
         var (x, y) = (place.X.Points + (place.Width.Points / 2), place.Y.Points + (place.Height.Points / 2));
         return look.Drawn().Reverse()
-            .FirstOrDefault(d => d.Piece.Reach is var b && b.Left <= x && x <= b.Right && b.Top <= y && y <= b.Bottom)
+            .FirstOrDefault(d => d.Drawn.Reach is var b && b.Left <= x && x <= b.Right && b.Top <= y && y <= b.Bottom)
             .Item;
     }
 }

@@ -9,13 +9,14 @@ public sealed class PageEdge : PageRule
     public override IEnumerable<Finding> Find(PageLook look)
     {
         if (look.Plan is not { Bleed: PageBleed.None } plan) yield break;
-        foreach (var piece in look.Scene.Items.Where(p => !p.Inked.IsEmpty))
+        foreach (var drawn in look.Scene.Items.Where(p => !p.Inked.IsEmpty))
         {
-            var (ink, trim) = (piece.Inked.ToBox(), look.Page.Trim);
+            var (ink, trim) = (drawn.Inked.ToBox(), look.Page.Trim);
             var near = new[] { ink.X - trim.X, ink.Y - trim.Y, trim.Right - ink.Right,
                 trim.Bottom - ink.Bottom }.Min(l => l.Units);
             if (near > CheckContext.Tolerance.Units) continue;
-            yield return Found(look, Severity.Stop, piece.Item == PageScene.Tab ? "a thumb tab at the cut" : "art at the cut",
+            yield return Found(look, Severity.Stop,
+                drawn.Item == PageScene.Tab ? "a thumb tab at the cut" : "art at the cut",
                 $"bleed of {plan.Rules.BleedWidth.Show(look.Unit)}, or nothing at the edge",
                 "Where the knife wanders, white paper shows beside art that stops at the cut.",
                 plan.Rules.Bleed == PageBleed.None

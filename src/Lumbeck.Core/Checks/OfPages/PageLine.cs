@@ -13,16 +13,16 @@ public sealed class PageLine : PageRule
     public override IEnumerable<Finding> Find(PageLook look)
     {
         var least = look.House.Inside.RuleLeast.Points;
-        foreach (var piece in look.Scene.Items.Where(p => p.Item is PageScene.Body))
+        foreach (var drawn in look.Scene.Items.Where(p => p.Item is PageScene.Body))
         {
-            List<LineMark> lines = [.. piece.Marks.SelectMany(m =>
+            List<LineMark> lines = [.. drawn.Marks.SelectMany(m =>
                 m is RepeatedMark r ? r.Symbol.OfType<LineMark>() : m is LineMark l ? [l] : [])];
             var thin = lines.MinBy(l => l.Width);
             if (thin is not null && thin.Width < least - 0.005)
             {
                 yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(),
                     $"{look.House.Inside.RuleLeast.ShowPoints()} or more",
-                    "Thinner than this a line breaks up.", "Make the rules heavier.", piece.Frame.ToBox());
+                    "Thinner than this a line breaks up.", "Make the rules heavier.", drawn.Frame.ToBox());
                 continue;
             }
             var broken = lines.Where(l => l.Finish is null && l.Width < Least(l.Ink) - 0.005).MinBy(l => l.Width);
@@ -31,7 +31,7 @@ public sealed class PageLine : PageRule
                     $"tint of {Typed.Show(Tint(broken.Ink), " %")}",
                     $"{Least(broken.Ink).ToString("0.##", CultureInfo.InvariantCulture)} pt or more, or solid",
                     "A tint is a screen of dots, which breaks a thin line.", "Make the rules heavier, or solid.",
-                        piece.Frame.ToBox());
+                        drawn.Frame.ToBox());
         }
     }
 

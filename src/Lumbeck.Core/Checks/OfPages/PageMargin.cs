@@ -11,11 +11,11 @@ public sealed class PageMargin : PageRule
     public override IEnumerable<Finding> Find(PageLook look)
     {
         var safe = look.Page.Safe;
-        foreach (var piece in look.Written)
+        foreach (var drawn in look.Written)
         {
-            if (piece.Inked.IsEmpty) continue;
+            if (drawn.Inked.IsEmpty) continue;
             // Of a line along a margin half lies beyond it: what is looked at is the way that it is drawn along.
-            var ink = Ways(piece).ToBox();
+            var ink = Ways(drawn).ToBox();
             var past = new[] { safe.X - ink.X, safe.Y - ink.Y, ink.Right - safe.Right,
                 ink.Bottom - safe.Bottom }.Max(l => l.Units);
             if (past <= CheckContext.Tolerance.Units) continue;
@@ -40,13 +40,13 @@ public sealed class PageMargin : PageRule
 
     private const double Hair = 0.001;
 
-    private static Bounds Ways(DrawnItem piece) => piece.Marks.SelectMany(m => m is RepeatedMark r ? r.Each() : [m])
+    private static Bounds Ways(DrawnItem drawn) => drawn.Marks.SelectMany(m => m is RepeatedMark r ? r.Each() : [m])
         .Aggregate(Bounds.None, (all, m) => all.Union(m switch
         {
             FillMark f => f.Shape.Bounds,
             // A level line alone has no height, and would be no bounds.
             LineMark { Shape.Bounds: var b } => new(b.Left, b.Top - Hair, b.Right, b.Bottom + Hair),
-            GlyphMark => piece.Inked,
+            GlyphMark => drawn.Inked,
             _ => Bounds.None,
         }));
 }

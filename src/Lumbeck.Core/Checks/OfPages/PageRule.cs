@@ -27,8 +27,8 @@ public abstract class PageRule
 {
     public static ImmutableArray<PageRule> All { get; } =
     [
-        new InsideCount(), new InsideGutter(), new InsideTabs(), new InsideTable(), new InsideNotes(), new PageFit(), new PageWords(),
-            new PageFields(),
+        new InsideCount(), new InsideBleed(), new InsideGutter(), new InsideTabs(), new InsideTable(), new InsideRows(),
+        new InsideNotes(), new PageFit(), new PageWords(), new PageFields(),
         new PageMargin(), new PageEdge(), new PageFacing(), new PageFolio(), new PageLine(), new PageTint(),
             new PageInk(), new PagePicture(), new PagePuzzle(),
     ];

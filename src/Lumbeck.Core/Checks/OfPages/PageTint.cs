@@ -9,9 +9,9 @@ public sealed class PageTint : PageRule
     public override IEnumerable<Finding> Find(PageLook look)
     {
         var least = look.House.Inside.TintLeast;
-        foreach (var piece in look.Scene.Items)
+        foreach (var drawn in look.Scene.Items)
         {
-            var odd = piece.Marks.SelectMany(Fills).Where(f => f.Finish is null)
+            var odd = drawn.Marks.SelectMany(Fills).Where(f => f.Finish is null)
                 .SelectMany(f => (int[])[f.Ink.C, f.Ink.M, f.Ink.Y, f.Ink.K])
                 .Where(t => t > 0 && (t < least * 100 || t is > 9000 and < 10_000)).Distinct().ToList();
             if (odd.Count == 0) continue;
@@ -20,9 +20,9 @@ public sealed class PageTint : PageRule
                 ? Found(look, Severity.Caution, $"a tint of {Typed.Show(tint, " %")}", $"{Typed.Show(least, " %")} " +
                     $"or more",
                     "A lighter tint than this breaks off on its paper.", "Make it darker, or leave it white.",
-                        piece.Frame.ToBox())
+                        drawn.Frame.ToBox())
                 : Found(look, Severity.Note, $"a tint of {Typed.Show(tint, " %")}", "up to 90 %, or solid",
-                    "A tint this dark closes up to solid.", "Make it solid.", piece.Frame.ToBox());
+                    "A tint this dark closes up to solid.", "Make it solid.", drawn.Frame.ToBox());
         }
     }
 

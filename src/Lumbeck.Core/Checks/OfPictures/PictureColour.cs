@@ -8,7 +8,7 @@ public sealed class PictureColour : Rule
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
             if (item is PictureItem
                 {
                     Convert: false,
@@ -17,7 +17,7 @@ public sealed class PictureColour : Rule
                 && !profile.Contains(look.House.OutputCondition, StringComparison.OrdinalIgnoreCase))
                 yield return Found(look, Severity.Caution, profile, look.House.OutputCondition,
                     "Its inks were mixed for another press; kept as they are, they print otherwise than meant.",
-                    "Convert it in its settings, or ask the printer.", item, place: piece.Frame.ToBox(),
+                    "Convert it in its settings, or ask the printer.", item, place: drawn.Frame.ToBox(),
                     by: item.Locked ? null : new ConvertPicture(item.Id, true));
     }
 }

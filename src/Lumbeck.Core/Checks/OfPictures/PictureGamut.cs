@@ -12,7 +12,7 @@ public sealed class PictureGamut : PlateRule
     public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
         if (look.Kept is not { } kept) yield break;
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             if (item is not PictureItem { Picture: { Space: PictureSpace.Rgb, IsDrawing: false } picture }
                 || kept.OutOfGamut(picture, look.House) is not { } share || share < 0.005)
@@ -22,7 +22,7 @@ public sealed class PictureGamut : PlateRule
                 $"{(share * 100).ToString("0.#", CultureInfo.InvariantCulture)} % of it", $"up to {Much * 100:0} %",
                 "These colours are beyond what the press can print, and come out duller.",
                 "See where in its settings; tone it down, or accept it as the screen shows it.", item,
-                place: piece.Frame.ToBox());
+                place: drawn.Frame.ToBox());
         }
     }
 }

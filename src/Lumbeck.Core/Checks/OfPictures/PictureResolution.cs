@@ -8,12 +8,12 @@ public sealed class PictureResolution : Rule
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             if (item is not PictureItem pictured || PicturePlacing.Resolution(pictured, look.Sheet) is not { } exact)
                 continue;
             var perInch = (int)Math.Floor(exact + 0.0001);
-            var (least, place) = (look.House.PictureCaution, piece.Frame.ToBox());
+            var (least, place) = (look.House.PictureCaution, drawn.Frame.ToBox());
             if (perInch < least)
                 yield return Found(look, perInch < look.House.PictureStop ? Severity.Stop : Severity.Caution,
                     $"{perInch} pixels an inch", $"{least} or more",

@@ -13,7 +13,7 @@ public sealed class PictureSeam : PlateRule
     public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
         if (look.Kept is not { } kept) yield break;
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             if (item is not PictureItem { Tiling: { } tiling, Picture: { IsDrawing: false } picture }
                 || tiling.Lay == TilingMode.Mirrored
@@ -28,7 +28,7 @@ public sealed class PictureSeam : PlateRule
                 $"ΔE {Most:0} more than within it",
                 $"Its {which} don’t go on in the next tile: the joins show as a grid.",
                 "Lay each tile beside its mirror image, or take a picture made to repeat.", item,
-                place: piece.Frame.ToBox(),
+                place: drawn.Frame.ToBox(),
                 by: item.Locked ? null : new TilePicture(item.Id, tiling with { Lay = TilingMode.Mirrored }));
         }
     }

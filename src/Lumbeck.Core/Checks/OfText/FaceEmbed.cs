@@ -11,8 +11,8 @@ public sealed class FaceEmbed : Rule
     {
         if (look.Kept is not { } kept) yield break;
         var told = new HashSet<FaceId>();
-        foreach (var (item, piece) in look.Drawn())
-            foreach (var face in piece.Marks.OfType<GlyphMark>().Select(g => g.Face).Distinct())
+        foreach (var (item, drawn) in look.Drawn())
+            foreach (var face in drawn.Marks.OfType<GlyphMark>().Select(g => g.Face).Distinct())
             {
                 if (!told.Add(face)) continue;
                 var rights = kept.Rights(face);
@@ -20,11 +20,11 @@ public sealed class FaceEmbed : Rule
                     yield return Found(look, Severity.Stop, rights.Name, "a face that may be embedded",
                         "Its licence lets no file hold it, as type or as shapes.",
                         "Set the words in another face, or bring a version with embedding rights.", item,
-                        place: piece.Inked.ToBox());
+                        place: drawn.Inked.ToBox());
                 else if (rights.WholeOnly)
                     yield return Found(look, Severity.Note, $"{rights.Name}, whole", "a subset",
                         "Its licence asks for the whole face, which makes the file larger.", null, item,
-                        place: piece.Inked.ToBox());
+                        place: drawn.Inked.ToBox());
             }
     }
 }

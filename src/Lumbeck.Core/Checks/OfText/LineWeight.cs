@@ -8,7 +8,7 @@ public sealed class LineWeight : Rule
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawnItem) in look.Drawn())
         {
             (double Width, Ink Ink)? thinnest = null;
             void see(double width, Ink ink)
@@ -17,9 +17,9 @@ public sealed class LineWeight : Rule
             }
             // Papers and other drawn art have a rule of their own.
             if (item is SketchedItem) continue;
-            var drawn = item is ShapeItem { Fill.Pattern: not null } ? piece.Marks.OfType<LineMark>() : Lines(piece.Marks);
+            var drawn = item is ShapeItem { Fill.Pattern: not null } ? drawnItem.Marks.OfType<LineMark>() : Lines(drawnItem.Marks);
             foreach (var line in drawn) see(line.Width, line.Ink);
-            if (item is RectItem { Kind: "Rule", Fill.Paint: { } fill } && piece.Frame.ToBox() is var box)
+            if (item is RectItem { Kind: "Rule", Fill.Paint: { } fill } && drawnItem.Frame.ToBox() is var box)
                 see(Length.Min(box.Width, box.Height).Points, fill.Resolve(look.Job.Swatches));
             if (thinnest is not { } thin) continue;
             var reversed = TextSize.IsReversed(thin.Ink) && look.Take.Ground.Paint is { } under
@@ -31,7 +31,7 @@ public sealed class LineWeight : Rule
             yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(),
                 $"{least.ShowPoints()} or more{(reversed ? " for a light line" : "")}",
                 "Thinner than this a line breaks up, or ink closes it.", "Make the line heavier.", item,
-                place: piece.Frame.ToBox(),
+                place: drawnItem.Frame.ToBox(),
                 by: item.Locked ? null : item switch
                 {
                     PictureItem => null,

@@ -16,7 +16,7 @@ public sealed class TextContrast : PlateRule
 
     public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             if (item is not TextItem text || !plates.Letters.TryGetValue(item.Id, out var letters)) continue;
             (double Is, double Wanted)? worst = null;
@@ -33,7 +33,7 @@ public sealed class TextContrast : PlateRule
                 yield return Found(look, Severity.Caution, Said(w.Is), $"{Said(w.Wanted)} or more",
                     "These words stand out too little from what lies behind them.",
                     "Take a lighter or darker ink, or lay a plate or a shadow behind them.", item,
-                    place: piece.Inked.ToBox());
+                    place: drawn.Inked.ToBox());
             else if (text.Role == TextRole.Title && item.Hold.Panel == Part.Front
                 && plates.InShops.TryGetValue(item.Id, out var small) && small.Count > 8)
             {
@@ -43,7 +43,7 @@ public sealed class TextContrast : PlateRule
                     yield return Found(look, Severity.Caution, $"{Said(seen)} at 160 pixels",
                         $"{Said(EnoughLarge)} or more", "As small as shops show it, the title fades into the cover.",
                         "Set it larger or heavier, or take an ink that stands out more.", item,
-                        place: piece.Inked.ToBox());
+                        place: drawn.Inked.ToBox());
             }
         }
     }

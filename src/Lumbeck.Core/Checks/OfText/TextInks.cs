@@ -11,11 +11,11 @@ public sealed class TextInks : Rule
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             // A rich black has its own rule.
             if (item is not TextItem text || InkBlack.IsRichAndSmall(text, look.Job.Swatches)) continue;
-            foreach (var run in piece.Layout?.Lines.SelectMany(l => l.Runs).Where(r =>
+            foreach (var run in drawn.Layout?.Lines.SelectMany(l => l.Runs).Where(r =>
                 r.Size < Small.Points && r.Glyphs.Length > 0 && r.Paint is not FinishPaint)
                 ?? [])
             {
@@ -27,7 +27,7 @@ public sealed class TextInks : Rule
                     $"{Length.FromDrawing(run.Size).ShowPoints()}", $"two under {Small.ShowPoints()}",
                     "Plates never fit to a hair, and small words in several inks then show coloured edges.",
                     "Take an ink of two plates, black among them, or set them larger.", item,
-                    place: piece.Inked.ToBox(),
+                    place: drawn.Inked.ToBox(),
                     by: Mending.Paint(look, text, Fewer));
                 break;
             }

@@ -11,9 +11,9 @@ public sealed class TextSize : Rule
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
-            if (item is not TextItem text || piece.Layout is not { Lines: [_, ..] lines }) continue;
+            if (item is not TextItem text || drawn.Layout is not { Lines: [_, ..] lines }) continue;
             var runs = lines.SelectMany(l => l.Runs).Where(r => r.Glyphs.Length > 0).ToList();
             if (runs.Count == 0) continue;
             var smallest = runs.MinBy(r => r.Size)!;
@@ -32,7 +32,7 @@ public sealed class TextSize : Rule
                     : reversed
                     ? "Ink spreads into light letters, and thin strokes close."
                     : "Letters this small are hard to read in print.", "Set it larger.", item,
-                        place: piece.Inked.ToBox(),
+                        place: drawn.Inked.ToBox(),
                 by: text.Locked || text.Composed || !text.Runs.IsEmpty
                     || text.Fit is not (Fitting.AsSet or Fitting.Grow)
                     ? null

@@ -11,7 +11,7 @@ public sealed class TextTicket : Rule
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             if (item is not TextItem { Starter: false } text
                 || Fact(look.Job.Ticket, text.Role) is not ({ Length: > 0 } fact, var name))
@@ -28,7 +28,7 @@ public sealed class TextTicket : Rule
                     $"“{LengthText.Clip(fact)}”",
                 $"The {item.Hold.Panel.Say()} says another {name} than the ticket.",
                     $"Set the ticket’s {name}, or change the ticket.",
-                item, place: piece.Frame.ToBox(), by: item.Locked ? null : new SetWords(item.Id, fact));
+                item, place: drawn.Frame.ToBox(), by: item.Locked ? null : new SetWords(item.Id, fact));
         }
     }
 

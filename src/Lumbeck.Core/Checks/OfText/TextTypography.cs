@@ -12,11 +12,11 @@ public sealed class TextTypography : Rule
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
-            if (item is not TextItem text || piece.Layout is not { } setting) continue;
+            if (item is not TextItem text || drawn.Layout is not { } setting) continue;
             Finding note(string measured, string limit, string why, string mend, Edit? by = null) =>
-                Found(look, Severity.Note, measured, limit, why, mend, item, place: piece.Inked.ToBox(),
+                Found(look, Severity.Note, measured, limit, why, mend, item, place: drawn.Inked.ToBox(),
                     by: text.Locked ? null : by);
             if (!text.AsTyped && text.Words.AsSpan().IndexOfAny('"', '\'') >= 0)
                 yield return note("typewriter quotes", "the language’s own",

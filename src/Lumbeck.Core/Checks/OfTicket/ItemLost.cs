@@ -16,8 +16,8 @@ public sealed class ItemLost : Rule
     {
         foreach (var item in look.Take.Items)
         {
-            if (look.Scene.Item(item.Id) is not { } piece) continue;
-            var place = piece.Frame.ToBox();
+            if (look.Scene.Item(item.Id) is not { } drawn) continue;
+            var place = drawn.Frame.ToBox();
             if (item.Hidden)
             {
                 if (!place.IsEmpty)
@@ -29,7 +29,7 @@ public sealed class ItemLost : Rule
             if (!place.IsEmpty
                 && look.Take.Items.SkipWhile(i => i.Id != item.Id).Skip(1)
                     .FirstOrDefault(o =>
-                        Covers(look, o, piece.Inked.IsEmpty ? place : piece.Inked.ToBox())) is { } over)
+                        Covers(look, o, drawn.Inked.IsEmpty ? place : drawn.Inked.ToBox())) is { } over)
                 yield return Found(look, Severity.Note, $"wholly under {over.Said}", "seen",
                     $"The {item.Said} lies wholly covered and does not show.", "Bring it over, or remove it.", item,
                     place: place, by: item.Locked ? null : new OrderItem(item.Id, look.Take.Items.Count));

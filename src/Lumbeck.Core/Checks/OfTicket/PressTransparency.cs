@@ -9,16 +9,16 @@ public sealed class PressTransparency : Rule
     public override IEnumerable<Finding> Check(CheckContext look)
     {
         if (look.House.Kinds.FirstOrDefault() is not { KeepsTransparency: false } kind) yield break;
-        foreach (var (item, piece) in look.Drawn())
-            if (piece.Mixes || piece.Softens || piece.SeesThrough)
+        foreach (var (item, drawn) in look.Drawn())
+            if (drawn.Mixes || drawn.Softens || drawn.SeesThrough)
                 yield return Found(look, Severity.Note,
-                    piece.Mixes
+                    drawn.Mixes
                         ? "mixed with what lies under it"
-                        : piece.Softens
+                        : drawn.Softens
                         ? "a soft shadow"
                         : "see-through pixels",
                     "opaque",
                     $"{look.House.Name} takes {kind.Title}: this and what it lies on leave as pixels; words over it stay type.",
-                    null, item, place: piece.Reach.ToBox());
+                    null, item, place: drawn.Reach.ToBox());
     }
 }

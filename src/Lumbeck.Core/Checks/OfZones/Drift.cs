@@ -30,8 +30,8 @@ public static class Drift
         var (knife, fold) = (house.TrimDrift, house.FoldDrift);
         foreach (var item in take.Items)
         {
-            if (item.Hidden || scene.Item(item.Id) is not { Inked.IsEmpty: false } piece) continue;
-            var ink = piece.Inked.ToBox();
+            if (item.Hidden || scene.Item(item.Id) is not { Inked.IsEmpty: false } drawn) continue;
+            var ink = drawn.Inked.ToBox();
             if (item.IsRead || item.Whole)
             {
                 if (Cut(item.Id, ink, sheet.Trim, knife) is { } cut) yield return cut;
@@ -40,7 +40,7 @@ public static class Drift
                     yield return folded;
             }
             else if (item is RectItem { Fill: { Pattern: null, Paint: not GradientPaint } } && item.Turned % 90 == 0
-                && piece.Frame.ToBox() is var box
+                && drawn.Frame.ToBox() is var box
                 && sheet.Folds.FirstOrDefault(f => Near(box.X, f) || Near(box.Right, f)) is { IsZero: false } at
                 && box.Height > Length.FromMillimetres(10) && !Continues(take, scene, item, box))
                 yield return new(item.Id, box, false, default) { OnFold = FoldName(sheet, at) };

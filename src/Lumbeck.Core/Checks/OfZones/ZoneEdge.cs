@@ -12,10 +12,10 @@ public sealed class ZoneEdge : Rule
         var trim = look.Sheet.Trim;
         List<Length> across = [trim.X, trim.Right, .. look.Sheet.Folds],
             down = [trim.Y, trim.Bottom, .. look.Sheet.FoldsAcross];
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             if (item.Turned % 90 != 0) continue;
-            var box = piece.Frame.ToBox();
+            var box = drawn.Frame.ToBox();
             if (item is FrameItem { Hold.Box: HoldBox.Edge } frame)
             {
                 if (frame.Thickness < limit - CheckContext.Tolerance)

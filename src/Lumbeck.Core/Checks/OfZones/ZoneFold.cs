@@ -11,10 +11,10 @@ public sealed class ZoneFold : Rule
     public override IEnumerable<Finding> Check(CheckContext look)
     {
         var limit = look.House.FoldSafe;
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             if ((!item.IsRead && !item.Whole) || item.Hold.Panel == Part.Spine) continue;
-            var ink = piece.Inked.ToBox();
+            var ink = drawn.Inked.ToBox();
             var kind = item.Kind.ToLower(CultureInfo.InvariantCulture);
             var across =
                 look.Sheet.Folds.FirstOrDefault(f => ink.X < f - CheckContext.Tolerance

@@ -11,10 +11,10 @@ public sealed class ZoneSpine : Rule
         if (look.Sheet.Panel(Part.Spine) is not { } spine) yield break;
         var whyNot = SpineText.WhyNot(look.House, look.Geometry.Spine.Pages, spine.Face.Width, look.Unit);
         var band = look.Sheet.Zone(ZoneKind.SpineSafe, Part.Spine)?.Box;
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             if (item is not TextItem || item.Hold.Panel != Part.Spine) continue;
-            var ink = piece.Inked.ToBox();
+            var ink = drawn.Inked.ToBox();
             if (whyNot is not null || band is not { } safe)
             {
                 yield return Found(look, Severity.Stop,

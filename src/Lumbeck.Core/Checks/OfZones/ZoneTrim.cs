@@ -10,10 +10,10 @@ public sealed class ZoneTrim : Rule
     {
         var limit = look.House.TrimSafe;
         var safe = look.Sheet.Safe;
-        foreach (var (item, piece) in look.Drawn())
+        foreach (var (item, drawn) in look.Drawn())
         {
             if (!item.IsRead && !item.Whole) continue;
-            var ink = piece.Inked.ToBox();
+            var ink = drawn.Inked.ToBox();
             var past = Length.Max(Length.Max(safe.X - ink.X, ink.Right - safe.Right),
                 Length.Max(safe.Y - ink.Y, ink.Bottom - safe.Bottom));
             if (past <= CheckContext.Tolerance) continue;

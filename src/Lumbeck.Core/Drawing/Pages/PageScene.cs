@@ -16,7 +16,7 @@ public sealed record PageArt(IReadOnlyList<Swatch> Swatches, IType? Type = null,
 /// </summary>
 public static class PageScene
 {
-    /// <summary>Pieces' names.</summary>
+    /// <summary>Items' names.</summary>
     public const string Behind = "behind", Body = "page", Words = "words", Folio = "folio", Tab = "tab", Back = "back";
 
     /// <summary>A design alone, as it is looked at without a book.</summary>
@@ -24,11 +24,12 @@ public static class PageScene
     public static Scene Of(PageDesign design, Surface page, PageArt art, PageFacts? at = null)
     {
         List<Drawn> drawn = [.. design.Draw(page, at)];
-        List<DrawnItem> pieces = [.. Pieces(Lines(drawn, design, art), drawn, design, page, art, new())];
+        List<DrawnItem> items = [.. Items(Lines(drawn, design, art), drawn, design, page, art, new())];
         if (design is TextPages text && art.Type is { } type)
-            pieces.Add(Flowed(TextFlow.Of(text, at ?? PageFacts.None, page.Safe.Width.Points, page.Safe.Height.Points, new(), "en",
+            items.Add(Flowed(TextFlow.Of(text, at ?? PageFacts.None, page.Safe.Width.Points, page.Safe.Height.Points,
+                new(), "en",
                 type), 0, false, page, art));
-        return new(page, [.. pieces]);
+        return new(page, [.. items]);
     }
 
     /// <summary>A page of a plan.</summary>
@@ -36,23 +37,24 @@ public static class PageScene
     public static Scene Of(InsidePlan plan, PlannedPage page, PageArt art)
     {
         var surface = page.Surface;
-        var pieces = ImmutableArray.CreateBuilder<DrawnItem>();
+        var items = ImmutableArray.CreateBuilder<DrawnItem>();
         if (page.Run?.Behind is { } fill && page.Slot.Kind == SlotKind.Page)
-            pieces.Add(Filled(Behind, fill, plan.Inside.Bleeds ? surface.Whole : surface.Safe, surface, art));
-        if (page.Slot.Kind == SlotKind.Back) pieces.AddRange(Backed(plan, page, art));
+            items.Add(Filled(Behind, fill, plan.Inside.Bleeds ? surface.Whole : surface.Safe, surface, art));
+        if (page.Slot.Kind == SlotKind.Back) items.AddRange(Backed(plan, page, art));
         if (page.Design is { } design)
         {
             List<Drawn> drawn = [.. design.Draw(surface, page.Facts)];
-            pieces.AddRange(Pieces(plan.Body(page, () => Lines(drawn, design, art)), drawn, design, surface, art, plan.Inside));
+            items.AddRange(Items(plan.Body(page, () => Lines(drawn, design, art)), drawn, design, surface, art,
+                plan.Inside));
             if (design is TextPages && art.Type is { } type)
-                pieces.Add(Flowed(plan.Flow(page, type), InsidePlan.FlowedTo(page), plan.EndsFlow(page), surface, art));
+                items.Add(Flowed(plan.Flow(page, type), InsidePlan.FlowedTo(page), plan.EndsFlow(page), surface, art));
         }
-        if (page.PrintsFolio && art.Type is not null) pieces.AddRange(Numbered(plan, page, art));
-        if (page.Tab is { } tab) pieces.Add(Tabbed(plan, page, tab, art));
-        return new(surface, pieces.ToImmutable());
+        if (page.PrintsFolio && art.Type is not null) items.AddRange(Numbered(plan, page, art));
+        if (page.Tab is { } tab) items.Add(Tabbed(plan, page, tab, art));
+        return new(surface, items.ToImmutable());
     }
 
-    private static IEnumerable<DrawnItem> Pieces(ImmutableArray<Mark> body, List<Drawn> drawn, PageDesign design,
+    private static IEnumerable<DrawnItem> Items(ImmutableArray<Mark> body, List<Drawn> drawn, PageDesign design,
         Surface page,
         PageArt art, Inside inside)
     {
@@ -84,8 +86,24 @@ public static class PageScene
             Align = words.Align,
             Stand = words.Stand,
         };
-        return Typesetter.Set(new TextToSet(words.Words, style) { SidesOfBox = true },
-            Math.Max(1, words.Box.Right - words.Box.Left), Math.Max(1, words.Box.Bottom - words.Box.Top), type);
+        var (wide, high) = (Math.Max(1, words.Box.Right - words.Box.Left), Math.Max(1, words.Box.Bottom - words.Box.Top));
+        TextLayout set(string said) => Typesetter.Set(new TextToSet(said, style) { SidesOfBox = true }, wide, high, type);
+        var laid = set(words.Words);
+        if (laid.Overset is null || laid.Lines.All(l => l.Width <= wide + 0.01)) return laid;
+        // A word that no line holds is broken where the line ends: nothing leaves its box.
+        var forced = words.Words.Split(' ', '\n').Where(w => set(w).Lines.Any(l => l.Width > wide + 0.01)).ToList();
+        return set(forced.Aggregate(words.Words, (said, w) => said.Replace(w, Breakable(w), StringComparison.Ordinal))) with
+        {
+            Forced = forced.FirstOrDefault(),
+        };
+    }
+
+    /// <summary>A word that may be broken between any two of its characters (U+200B ZERO WIDTH SPACE, UAX #14).</summary>
+    private static string Breakable(string word)
+    {
+        var each = new List<string>();
+        for (var c = StringInfo.GetTextElementEnumerator(word); c.MoveNext();) each.Add(c.GetTextElement());
+        return string.Join('\u200b', each);
     }
 
     private static DrawnItem Worded(string name, List<(Written Words, TextLayout Set)> set, Surface page, PageArt art)
@@ -98,7 +116,8 @@ public static class PageScene
                                          select Inked(mark with { X = mark.X + one.Words.Box.Left, Y = mark.Y + one.Words.Box.Top }, art)];
         var inked = TextDrawing.Inked(marks, art.Type!);
         // What a box is too small for is told by its words; where its own size was asked for they are all there.
-        var over = set.FirstOrDefault(s => s.Set.Overset is not null || !s.Set.Missing.IsEmpty).Set;
+        var over = set.FirstOrDefault(s => s.Set.Overset is not null || !s.Set.Missing.IsEmpty).Set
+            ?? set.FirstOrDefault(s => s.Set.Forced is not null).Set;
         return new(name, Part.Page, Affine.Identity, marks, Whole(page), inked, over, Clipped: true);
     }
 

@@ -52,6 +52,7 @@ internal static class Pagination
                 TextPages => plan.Flow(page, type).Length,
                 ContentsPage or IndexPage => Listed(page,
                     page.Design is ContentsPage ? plan.Contents.Length : plan.Index.Length),
+                { RowsToPrint: { } rows } design => (rows + design.RowsOn(page.Surface) - 1) / design.RowsOn(page.Surface),
                 _ => 1,
             };
         }

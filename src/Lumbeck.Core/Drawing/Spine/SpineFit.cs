@@ -17,11 +17,11 @@ public static class SpineFit
             {
                 Inked.IsEmpty: false,
                 Layout: { Lines: [var line, ..], Size: var size }
-            } piece)
+            } drawn)
             return null;
         // On the sheet the spine's words run upright: their height is the ink's width there.
-        var tall = piece.Inked.Right - piece.Inked.Left;
-        var along = piece.Frame.Bottom - piece.Frame.Top;
+        var tall = drawn.Inked.Right - drawn.Inked.Left;
+        var along = drawn.Frame.Bottom - drawn.Frame.Top;
         var grow = Math.Min(band.Box.Width.Points / tall, along / line.Width);
         return Length.FromPoints((decimal)(Math.Floor(size * grow * 10) / 10));
     }

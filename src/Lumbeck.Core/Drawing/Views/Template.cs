@@ -20,12 +20,12 @@ public static class Template
             ?? throw new Refusal("panel",
                 $"this sheet has no {part.Say()}: take {string.Join(", ", on.Panels.Select(p => p.Part.Word()))} or the whole sheet");
         var sheet = Cut(on, part, window);
-        var pieces = ImmutableArray.CreateBuilder<DrawnItem>();
+        var items = ImmutableArray.CreateBuilder<DrawnItem>();
         void put(string name, params IEnumerable<Mark> marks)
         {
             var all = marks.ToImmutableArray();
             if (all.Length > 0)
-                pieces.Add(new(name, Part.Sheet, Affine.Identity, all, In(sheet.Whole), In(sheet.Whole),
+                items.Add(new(name, Part.Sheet, Affine.Identity, all, In(sheet.Whole), In(sheet.Whole),
                     Clipped: true));
         }
         IEnumerable<Zone> of(ZoneKind kind) => sheet.Zones.Where(z => z.Kind == kind);
@@ -40,7 +40,7 @@ public static class Template
         put("spine-safe", of(ZoneKind.SpineSafe).Select(z => Frame(z.Box, [1, 4])));
         put("barcode", of(ZoneKind.Barcode).Select(z => Frame(z.Box, [2, 3])));
         put("names", sheet.Panels.SelectMany(p => Name(p, type)));
-        return new(sheet, pieces.ToImmutable());
+        return new(sheet, items.ToImmutable());
     }
 
     /// <summary>A sheet seen through a window: moved to its corner, and cut at its edges.</summary>

@@ -15,10 +15,22 @@ public sealed record SetInside(Inside New, string What) : InsideEdit
 /// <summary>Begins the inside with ready runs in place of what is there.</summary>
 public sealed record BeginInside(ImmutableList<PageRun> Runs, string Name) : InsideEdit
 {
+    /// <summary>Whether a run that takes the rest fills the pages that the ticket says.</summary>
+    public bool Fills { get; init; }
+
     public override string Says(Job before) => $"inside of {Name}";
 
-    protected override Inside On(Inside inside, Job job) => inside with { Runs = Runs, PutBy = false } is { IsSound: true } next
-        ? next : throw new Refusal("inside", "these runs can’t be laid");
+    protected override Inside On(Inside inside, Job job)
+    {
+        var next = inside with { Runs = Runs, PutBy = false };
+        if (!next.IsSound) throw new Refusal("inside", "these runs can’t be laid");
+        if (!Fills) return next;
+        next = next with { Fixed = null };
+        // A run that takes the rest has all that the others leave it, where they leave any.
+        var filled = next with { Fixed = Math.Min(job.Ticket.Pages, Inside.MostPages) };
+        return Runs.Any(r => r.Goes == RunKind.Rest) && Counted.Of(filled, 1) is { } counted
+            && counted.Runs.All(r => r.Last <= filled.Fixed) ? filled : next;
+    }
 }
 
 /// <summary>Puts the pages by for a file from elsewhere, or takes them up again.</summary>

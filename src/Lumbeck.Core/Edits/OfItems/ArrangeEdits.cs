@@ -2,7 +2,7 @@ namespace Lumbeck.Core.Edits.OfItems;
 
 /// <summary>
 /// Centres an item across its panel's face as the panel is read, and down it too where asked; what hangs on the whole
-/// sheet, across that.
+/// sheet, across that. It keeps the box that it hangs by, and so its size.
 /// </summary>
 /// <param name="Item">The item.</param>
 /// <param name="DownToo">Down it too.</param>
@@ -13,13 +13,31 @@ public sealed record CentreItem(string Item, bool DownToo = false, Part? Over = 
 {
     protected override string Fact => "place";
 
+    /// <summary>
+    /// From the middle of its box to the middle of what is drawn in it, as the sheet lies: words set left in a wide box
+    /// are centred by themselves.
+    /// </summary>
+    public (Length Right, Length Down) Drawn { get; init; }
+
     protected override Item On(Item item, Job job)
     {
-        // By the middle of the face: with panel and size it follows whatever the sheet does.
+        // By the middle of its box: with panel and size it follows whatever the sheet does.
         var anchor = DownToo ? Anchor.Middle : (Anchor)(((int)item.Hold.Anchor / 3 * 3) + 1);
-        var hung = new HoldItem(Item, Panel: Over, Box: Safe ? HoldBox.Safe : HoldBox.Face, Anchor: anchor).Apply(job)
-            .Item(Item)!;
-        return hung with { Hold = hung.Hold with { Dx = default, Dy = DownToo ? default : hung.Hold.Dy } };
+        var box = Safe ? HoldBox.Safe : Over is { } over ? CopyItem.Over(item.Hold, over).Box : item.Hold.Box;
+        var held = new HoldItem(Item, Panel: Over, Box: box, Anchor: anchor).Apply(job);
+        var hung = held.Item(Item)!;
+        hung = hung with { Hold = hung.Hold with { Dx = default, Dy = DownToo ? default : hung.Hold.Dy } };
+        var place = Placement.Of(hung, held.SheetOf(hung, held.WrapOf(Item)))!;
+        var (room, at) = (Safe ? place.Panel.Safe : place.Panel.Face, place.OnSheet(hung with { Turned = 0 }));
+        var right = room.X + (0.5m * room.Width) - at.X - (0.5m * at.Width) - Drawn.Right;
+        var down = room.Y + (0.5m * room.Height) - at.Y - (0.5m * at.Height) - Drawn.Down;
+        var (x, y) = place.Panel.Turn switch
+        {
+            Turn.Clockwise => (down, -right),
+            Turn.CounterClockwise => (-down, right),
+            _ => (right, down),
+        };
+        return hung with { Hold = hung.Hold with { Dx = x, Dy = DownToo ? y : hung.Hold.Dy } };
     }
 }
 

@@ -3,10 +3,10 @@ using System.Text;
 
 namespace Lumbeck.Press.Import.Parsing;
 
-/// <summary>What a piece of content is.</summary>
+/// <summary>What a token of a content stream is (ISO 32000-1, 7.8.2).</summary>
 internal enum TokenKind { Number, Name, String, Array, Dictionary, Operator, End }
 
-/// <summary>A piece of content as it stands there.</summary>
+/// <summary>A token as it stands there.</summary>
 /// <param name="Kind">What it is.</param>
 /// <param name="From">Where it begins, in bytes.</param>
 /// <param name="To">Where it ends.</param>
@@ -14,7 +14,7 @@ internal enum TokenKind { Number, Name, String, Array, Dictionary, Operator, End
 internal readonly record struct ContentToken(TokenKind Kind, int From, int To, double Number = 0);
 
 /// <summary>
-/// Content cut into its pieces (ISO 32000-1, 7.8.2), each by its place in the bytes: what is not changed is written as
+/// Content cut into its tokens (ISO 32000-1, 7.8.2), each by its place in the bytes: what is not changed is written as
 /// it stood there.
 /// </summary>
 internal sealed class ContentLexer(byte[] content)

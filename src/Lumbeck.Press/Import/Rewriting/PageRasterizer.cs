@@ -73,11 +73,10 @@ internal static class PageRasterizer
         try
         {
             var number = page.ToString(CultureInfo.InvariantCulture);
-            return Made(Program.Value, page, Path.Combine(aside, $"page-{number}"), inks ? ".tif" : ".png", ["-r",
-                Figure(perInch),
-                "-cropbox", .. inks ? (string[])["-tiff", "-overprint"] : ["-png"], "-singlefile", "-f", number, "-l",
-                    number,
-                Path.GetFullPath(path)], cancel);
+            return Made(Program.Value, page, Path.Combine(aside, $"page-{number}"), ".tif",
+                ["-r", Figure(perInch), "-cropbox", "-tiff", "-tiffcompression", "none",
+                    .. inks ? (string[])["-overprint"] : [], "-singlefile", "-f", number, "-l", number,
+                    Path.GetFullPath(path)], cancel);
         }
         finally { if (within is null) Directory.Delete(aside, recursive: true); }
     }
@@ -90,7 +89,7 @@ internal static class PageRasterizer
         try
         {
             if (!Ran(Program.Value, aside, ["-r", "40", "-cropbox", Path.GetFullPath(path), Path.Combine(aside,
-                "page")], cancel)) return null;
+                "page")], cancel).IsWell) return null;
             return [.. Directory.GetFiles(aside).Order(StringComparer.Ordinal).Select(File.ReadAllBytes)];
         }
         finally { Directory.Delete(aside, recursive: true); }
@@ -102,15 +101,17 @@ internal static class PageRasterizer
         CancellationToken cancel)
     {
         if (program is null) throw No(page);
-        if (!Ran(program, Path.GetDirectoryName(stem)!, [.. words, stem], cancel) || !File.Exists(stem +
-            ending)) throw No(page);
+        var ran = Ran(program, Path.GetDirectoryName(stem)!, [.. words, stem], cancel);
+        if (!ran.IsWell) throw new Refusal("page", $"page {page} can’t be carried over, and {Path.GetFileName(program)}, " +
+            $"which draws it as pixels, did not: {ran.Says}");
+        if (!File.Exists(stem + ending)) throw No(page);
         using var image = Image.NewFromFile(stem + ending);
         var read = image.CopyMemory();
         File.Delete(stem + ending);
         return read;
     }
 
-    private static bool Ran(string program, string within, string[] words, CancellationToken cancel) =>
+    private static Ending Ran(string program, string within, string[] words, CancellationToken cancel) =>
         ForeignProgram.Run(program, words, Bounded, within, cancel);
 
     private static Refusal No(int page) => new("page", $"page {page} can’t be carried over, and nothing here can " +

@@ -32,9 +32,9 @@ public static class ArtPictures
         var (wrap, house) = (sheet.On.Wrap, job.Ticket.House);
         job = job.With(wrap, job.Wraps[wrap].Take with { Items = [item] });
         var scene = SceneBuilder.Build(job, sheet.On, drawer.Shelf, drawer.DrawingsOf(house));
-        if (scene.Item(item.Id) is not { Frame.IsEmpty: false } piece)
+        if (scene.Item(item.Id) is not { Frame.IsEmpty: false } drawnItem)
             throw new Refusal("item", "nothing of it is drawn");
-        var window = Window(piece.Frame, item.IsScene ? sheet.Sheet.Panel(Part.Front)?.Face : null);
+        var window = Window(drawnItem.Frame, item.IsScene ? sheet.Sheet.Panel(Part.Front)?.Face : null);
         return drawer.PlatesOf(house)
             .Paint(scene, window, wide / Math.Max(window.Right - window.Left, window.Bottom - window.Top) * 72,
                 likeness: true)

@@ -16,8 +16,8 @@ public static class ShapeIcon
     /// </summary>
     public static (string Window, string Marks)? Of(Scene scene, ShapeItem item, Func<Paint, string> hex)
     {
-        if (scene.Item(item.Id) is not { Frame.IsEmpty: false } piece) return null;
-        var frame = piece.Frame;
+        if (scene.Item(item.Id) is not { Frame.IsEmpty: false } drawn) return null;
+        var frame = drawn.Frame;
         double wide = Math.Max(1, frame.Right - frame.Left), high = Math.Max(1, frame.Bottom - frame.Top);
         var side = Math.Max(wide, high);
         var window = new StringBuilder()
@@ -26,9 +26,9 @@ public static class ShapeIcon
             .Figure(side * (1 + (2 * Room))).Append(' ').Figure(side * (1 + (2 * Room)));
         string paint(Paint? p) => p is null ? "none" : hex(p);
         var marks = new StringBuilder();
-        if (piece.Marks.OfType<FillMark>().FirstOrDefault() is { } fill)
+        if (drawn.Marks.OfType<FillMark>().FirstOrDefault() is { } fill)
         {
-            marks.Append("<path d=\"").Path(fill.Shape, 1).Append("\" transform=\"").Matrix(piece.Place)
+            marks.Append("<path d=\"").Path(fill.Shape, 1).Append("\" transform=\"").Matrix(drawn.Place)
                 .Append("\" fill=\"").Append(paint(item.Fill?.Paint)).Append("\"/>");
         }
         else

@@ -31,7 +31,7 @@ public sealed record HabitMonth : PlanningPage
 
     private string[] All => Habits.Split('\n');
 
-    private int RowsOn(Surface page) => Math.Max(All.Length, Fitted.Of(page.Safe.Height, Pitch, "row").Count - 1);
+    private int RowsShown(Surface page) => Math.Max(All.Length, Fitted.Of(page.Safe.Height, Pitch, "row").Count - 1);
 
     /// <exception cref="Refusal">They don’t fit.</exception>
     private (Length Column, Length Over) Fit(Surface page, int days)
@@ -48,12 +48,12 @@ public sealed record HabitMonth : PlanningPage
     }
 
     protected override (int? Rows, int? Columns, Length? Over) Fitting(Surface page) =>
-        Fit(page, 31) is var (_, over) ? (RowsOn(page), 31, over) : default;
+        Fit(page, 31) is var (_, over) ? (RowsShown(page), 31, over) : default;
 
     protected override string Sum(Surface page, Unit unit) =>
         $"{PageLines.Room(page, false, unit)}, − {Names.Show(unit)}, ÷ 31 days = " +
             $"{Fit(page, 31).Column.Show(unit)}; {PageLines.Room(page, true, unit)}, ÷ " +
-            $"{Pitch.Show(unit)} = {RowsOn(page)} habits under a row of days, {Fit(page, 31).Over.Show(unit)} over";
+            $"{Pitch.Show(unit)} = {RowsShown(page)} habits under a row of days, {Fit(page, 31).Over.Show(unit)} over";
 
     protected override IEnumerable<Drawn> Fill(Surface page, PageFacts at)
     {
@@ -61,7 +61,7 @@ public sealed record HabitMonth : PlanningPage
         var days = first is { } f ? BookCalendar.DaysOf(f.Year, f.Month) : 31;
         var (column, _) = Fit(page, days);
         var (safe, pitch, names, wide) = (page.Safe, Pitch.Points, Names.Points, column.Points);
-        var (left, top, rows) = (safe.X.Points, safe.Y.Points, RowsOn(page));
+        var (left, top, rows) = (safe.X.Points, safe.Y.Points, RowsShown(page));
         double x(int day) => at.Mirrored ? safe.Right.Points - names - (day * wide) : left + names + ((day - 1) * wide);
         yield return PageLines.Again(PageLines.Level(0, 0, safe.Width.Points), Weight, 0,
             Enumerable.Range(2, rows).Select(n => (left, top + (n * pitch))));

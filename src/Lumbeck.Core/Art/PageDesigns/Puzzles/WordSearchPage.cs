@@ -32,10 +32,15 @@ public sealed record WordSearchPage : PuzzlePage
         { Choices = [.. Kinds.Select(k => (k.Item1, k.Item1))] },
     ];
 
+    private string[] Groups =>
+        [.. Hidden.Split("\n\n", StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)];
+
+    public override int? RowsToPrint => Groups.Length;
+
     /// <summary>The words of a page.</summary>
     private string[] Of(int n, PageFacts at)
     {
-        string[] groups = [.. Hidden.Split("\n\n", StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)];
+        var groups = Groups;
         return groups.Length == 0 ? []
             : [.. at.Fill(groups[n % groups.Length]).Split(['\n', ','], StringSplitOptions.TrimEntries
                 | StringSplitOptions.RemoveEmptyEntries)];

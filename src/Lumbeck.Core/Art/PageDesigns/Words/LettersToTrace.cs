@@ -84,6 +84,13 @@ public sealed record LettersToTrace : PageDesign
             ? page with { Safe = page.Safe.Inset(Length.Zero, above, Length.Zero, below) } : page;
     }
 
+    private static List<string> RowsOf(string text) =>
+        [.. text.Split('\n').Select(r => r.TrimEnd()).Where(r => r.Length > 0)];
+
+    public override int? RowsToPrint => RowsOf(Text).Count;
+
+    protected override int RowsIn(Surface page) => Guides.Bases(Lined(page)).Count / (1 + Alone);
+
     protected override (int? Rows, int? Columns, Length? Over) Fitting(Surface page) => Guides.Fits(Lined(page));
 
     protected override string Sum(Surface page, Unit unit) => Guides.Says(Lined(page), unit);
@@ -92,9 +99,9 @@ public sealed record LettersToTrace : PageDesign
     {
         foreach (var line in Guides.Draw(Lined(page), at)) yield return line;
         var bases = Guides.Bases(Lined(page));
-        var rows = at.Fill(Text).Split('\n').Select(r => r.TrimEnd()).Where(r => r.Length > 0).ToList();
+        var rows = RowsOf(at.Fill(Text));
         if (rows.Count == 0) yield break;
-        var each = Math.Max(1, bases.Count / (1 + Alone));
+        var each = Math.Max(1, RowsIn(page));
         for (var n = 0; n < each && n * (1 + Alone) < bases.Count; n++)
             foreach (var drawn in Row(rows[(((at.Time - 1) * each) + n) % rows.Count], bases[n * (1 + Alone)], page,
                 at))

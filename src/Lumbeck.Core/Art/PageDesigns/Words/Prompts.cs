@@ -46,6 +46,10 @@ public sealed record Prompts : PageDesign
         return (fit.Count, Answers + more, fit.Over - (fit.Count * more * Pitch));
     }
 
+    public override int? RowsToPrint => Asked.Length;
+
+    protected override int RowsIn(Surface page) => Fit(page).Questions;
+
     protected override (int? Rows, int? Columns, Length? Over) Fitting(Surface page) =>
         Fit(page) is var fit ? (fit.Questions, 1, fit.Over) : default;
 

@@ -26,6 +26,8 @@ public sealed record Quotation : PageDesign
     private string[] All =>
         [.. Sayings.Split("\n\n", StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)];
 
+    public override int? RowsToPrint => All.Length;
+
     protected override string Sum(Surface page, Unit unit) =>
         $"{page.Safe.Size.Show(unit)} within the margins; {All.Length} saying{(All.Length == 1 ? "" : "s")} at " +
             $"{Size.ShowPoints()}";

@@ -24,6 +24,21 @@ public sealed class InsideGutter : PageRule
     }
 }
 
+/// <summary>Pages that run out to the cut at a house whose pages have no bleed.</summary>
+public sealed class InsideBleed : PageRule
+{
+    public override string Id => "inside.bleed";
+    public override string Proves => "the house trims pages that run out, where these do";
+
+    public override IEnumerable<Finding> Find(InsidePlan plan)
+    {
+        if (plan is { Inside.Bleeds: true, Rules.Bleed: PageBleed.None })
+            yield return Found(plan, Severity.Stop, "pages with bleed", "pages without",
+                $"{plan.Job.Ticket.House.Name} prints pages that keep clear of the cut: what runs out to it would end in white.",
+                "Let no page bleed, or take another printer.");
+    }
+}
+
 /// <summary>A thumb index too close to be told apart.</summary>
 public sealed class InsideTabs : PageRule
 {
