@@ -176,4 +176,33 @@ public sealed class CalendarTests
                 catch (Refusal r) { r.Message.ShouldContain("mm", customMessage: word); }
             }
     }
+
+    /// <summary>A year from July on has the months of both years and both in its heading.</summary>
+    [Fact]
+    public void A_year_begins_with_the_month_that_it_is_said_to()
+    {
+        string[] words(string begins) =>
+            [.. ((YearPage)DesignShelf.Of("year") with { Begins = begins, Header = Length.FromMillimetres(15) })
+                .Draw(Pages(), PageFacts.None).OfType<Written>().Where(w => w.Heads).Select(w => w.Words)];
+        words("2027").ShouldSatisfyAllConditions(w => w[0].ShouldBe("2027"), w => w[1].ShouldBe("January"));
+        words("2027-07").ShouldSatisfyAllConditions(w => w[0].ShouldBe("2027–2028"), w => w[1].ShouldBe("July"),
+            w => w[^1].ShouldBe("June"));
+    }
+
+    /// <summary>The first row of a month has its week's number, whatever day the month begins on.</summary>
+    [Fact]
+    public void Every_row_of_a_month_has_its_week_s_number()
+    {
+        // October 2027 begins on a Friday: of its first week four days are September's.
+        var month = (MonthPage)DesignShelf.Of("month") with { Begins = "2027-10", Around = false };
+        var small = month.Draw(Pages(), PageFacts.None).OfType<Written>().Select(w => w.Words).ToList();
+        foreach (var week in (string[])["39", "40", "41", "42", "43"]) small.ShouldContain(week);
+    }
+
+    private static Surface Pages()
+    {
+        var job = new BeginInside([new() { Id = "x", Designs = [DesignShelf.Of("year")], Count = 4 }], "pages")
+            .Apply(Sample.Job());
+        return new InsidePlan(job).Page(1).Surface;
+    }
 }

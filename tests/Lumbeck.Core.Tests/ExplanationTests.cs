@@ -182,4 +182,19 @@ public sealed class ExplanationTests
                             .ShouldBeNull();
                     }
     }
+
+    /// <summary>A spine is read with what people write about it, and so are leaves.</summary>
+    [Fact]
+    public void A_spine_is_read_in_words_and_a_slip_is_named_only_where_it_gives_the_figure()
+    {
+        foreach (var text in (string[])["spine 2 in", "Spine: 2 in", "the spine is 2 in", "2 in spine", "2 in"])
+            Stated.Read(text, Unit.Millimetre).Spine.ShouldBe(Length.FromInches(2), text);
+        // Twice the pages would give 1.65 in: 2 in is that only if it is read to half an inch.
+        Stated.Read("spine 2 in", Unit.Inch).Explain(Novel, Tern).Causes.ShouldNotContain(c => c.Id == "pages-for-leaves");
+        Stated.Read("156 leaves", Unit.Inch).Explain(Novel, Tern).Agrees.ShouldBeTrue();
+        var half = Stated.Read("78 leaves", Unit.Inch).Explain(Novel, Tern);
+        half.Agrees.ShouldBeFalse();
+        half.Causes.ShouldContain(c => c.Id == "leaves-for-pages");
+        Should.Throw<Refusal>(() => Stated.Read("many leaves", Unit.Inch)).Message.ShouldContain("many leaves");
+    }
 }

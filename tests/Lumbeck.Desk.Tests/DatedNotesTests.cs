@@ -29,11 +29,44 @@ public sealed class DatedNotesTests
         notes.On(new(2028, 1, 6)).ShouldBeEmpty();
     }
 
+    /// <summary>What goes over days stands on each; a time is one of the calendar's own zone.</summary>
+    [Fact]
+    public void Events_stand_on_all_their_days_in_their_zone_and_what_repeats_otherwise_is_told_with_all_others()
+    {
+        var file = Calendar(["X-WR-TIMEZONE:Asia/Tokyo", .. Event("20270301", "Fair", "DTEND;VALUE=DATE:20270304"),
+            "BEGIN:VEVENT", "UID:late", "DTSTART:20270310T200000Z", "SUMMARY:Late call", "END:VEVENT",
+            .. Event("20270101", "Choir", "RRULE:FREQ=WEEKLY"), .. Event("20250101", "Old choir", "RRULE:FREQ=WEEKLY;UNTIL=20251231")]);
+        var (table, rows) = TableDesk.Open(file, "days.ics");
+        var notes = DatedNotes.Of(table.Columns, rows);
+        notes.All.Select(n => $"{n.Show()} {n.Text}").ShouldBe(["2027-03-01 Fair", "2027-03-02 Fair", "2027-03-03 Fair",
+            "2027-03-11 Late call"]);
+        notes.Unread.ShouldSatisfyAllConditions(u => u.Length.ShouldBe(2), u => u[0].ShouldContain("Choir"),
+            u => u[1].ShouldEndWith("until 2025-12-31"));
+    }
+
+    [Theory]
+    [InlineData("de", "03.11.2027", "2027-11-03")]
+    [InlineData("de", "3.11.", "11-03")]
+    [InlineData("fr", "03/11/2027", "2027-11-03")]
+    [InlineData("hu", "2027. 11. 3.", "2027-11-03")]
+    [InlineData("hu", "11.3", "11-03")]
+    [InlineData("en", "25/12/2027", "2027-12-25")]
+    [InlineData("en", "12/25/2027", "2027-12-25")]
+    [InlineData("en", "04/04/2027", "2027-04-04")]
+    [InlineData("en", "03/11/2027", null)]
+    [InlineData("de", "31.02.2027", null)]
+    public void Dates_are_read_as_the_book_s_language_writes_them_and_two_readings_are_asked(string language, string typed, string? day)
+    {
+        var notes = DatedNotes.Of(["date", "text"], [[typed, "x"]], language);
+        notes.All.Select(n => n.Show()).ShouldBe(day is null ? [] : [day]);
+        notes.Unread.Length.ShouldBe(day is null ? 1 : 0);
+        if (typed == "03/11/2027" && day is null) notes.Unread[0].ShouldContain("day 3 of month 11, or day 11 of month 3?");
+    }
+
     [Fact]
     public void What_no_book_can_print_is_refused_by_name()
     {
         string why(byte[] file) => Should.Throw<Refusal>(() => TableDesk.Open(file, "days.ics")).Message;
-        why(Calendar(Event("20270101", "Choir", "RRULE:FREQ=WEEKLY"))).ShouldContain("Choir");
         why(Calendar()).ShouldContain("no day");
         why(Encoding.UTF8.GetBytes("BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nDTSTART:soon\r\n")).ShouldContain("days.ics");
         why([.. Encoding.ASCII.GetBytes("BEGIN:VCALENDAR\r\n"), 0xff, 0xfe]).ShouldContain("UTF-8");

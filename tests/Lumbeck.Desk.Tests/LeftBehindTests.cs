@@ -44,7 +44,8 @@ public sealed class LeftBehindTests : IDisposable
             WorkingDirectory = Directory.CreateDirectory(At("gone")).FullName,
         };
         foreach (var a in (string[])["-c", "rmdir \"$PWD\"; exec \"$0\" \"$@\"",
-            Path.Combine(AppContext.BaseDirectory, "lumbeck"), "mend", At("given.pdf"), "--house", "tern", "--binding", "paperback", "--trim",
+            Path.Combine(AppContext.BaseDirectory, "lumbeck"), "mend", At("given.pdf"), "--house", "tern", "--binding", "paperback",
+            "--trim",
             "5x8in", "--pages", "100",
             "--out", At("out.pdf")])
             start.ArgumentList.Add(a);

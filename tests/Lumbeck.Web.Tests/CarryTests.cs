@@ -90,7 +90,9 @@ public sealed class CarryTests(Browser browser)
     {
         browser.Go("/jobs/tidewatcher/wrap?item=back-rule");
         browser.AndWait(() => browser.Find("#row-back-rule [data-arrange=centre]").Click());
-        browser.Until(() => Value("back-rule-box") == "face" && Value("back-rule-x") == "0 in");
+        var on = browser.Desk.Jobs.Job("tidewatcher");
+        var (face, frame) = (on.Composed.Geometry.Sheet.Panel(Part.Back)!.Face, on.Composed.Sheets[0].Scene.Item("back-rule")!.Frame);
+        (frame.Left + frame.Right).ShouldBe((face.X + face.Right).Points, 0.01);
         // A copy is picked in place of what it was made of.
         browser.AndWait(() => browser.Script("document.activeElement.blur(); document.body.dispatchEvent(new " +
             "KeyboardEvent('keydown', { key: 'o', bubbles: true }))"));

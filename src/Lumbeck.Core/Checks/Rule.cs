@@ -20,6 +20,12 @@ public sealed record CheckContext(Job Job, PrintedSheet On, Scene Scene, IAssetF
     /// </summary>
     public static readonly Length Tolerance = Length.FromMillimetres(0.01m);
 
+    /// <summary>
+    /// How far letters may reach out of the box they are set in, by a side bearing below zero or a stroke that swings:
+    /// words whose box is where it should be are so themselves.
+    /// </summary>
+    public static readonly Length Overhang = Length.FromMillimetres(0.4m);
+
     /// <summary>The items that hang on this sheet, hidden ones too, lowest first.</summary>
     public IEnumerable<Item> Here() =>
         Take.Items.Where(i => i.Hold.Panel == Part.Sheet || Sheet.Panel(i.Hold.Panel) is not null);

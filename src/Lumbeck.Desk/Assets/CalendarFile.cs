@@ -7,7 +7,8 @@ namespace Lumbeck.Desk.Assets;
 
 /// <summary>
 /// A calendar file (.ics, RFC 5545) as the table that pages are made of: date, text, kind. What comes back every year is
-/// a month and a day; other repetitions are refused, since a book has its own stretch.
+/// a month and a day; what goes over several days stands on each of them. What repeats otherwise is a row without a
+/// date, which Check tells with all others of its kind.
 /// </summary>
 internal static class CalendarFile
 {
@@ -15,15 +16,18 @@ internal static class CalendarFile
         Encoding.UTF8.GetString(file[..Math.Min(file.Length, 40)]).TrimStart('\uFEFF').TrimStart()
             .StartsWith("BEGIN:VCALENDAR", StringComparison.OrdinalIgnoreCase);
 
-    /// <exception cref="Refusal">It can’t be read, holds no days, or an event repeats in another way.</exception>
+    /// <exception cref="Refusal">It can’t be read, or holds no days.</exception>
     public static byte[] AsTable(byte[] file, string name)
     {
         Refusal no(string why) => new("table", $"{name} {why}");
         List<CalendarEvent> events;
+        TimeZoneInfo zone;
         try
         {
             var text = new UTF8Encoding(false, throwOnInvalidBytes: true).GetString(file);
-            events = [.. CalendarCollection.Load(text).SelectMany(c => c.Events)];
+            var calendars = CalendarCollection.Load(text);
+            events = [.. calendars.SelectMany(c => c.Events)];
+            zone = Zone(calendars.Select(c => c.Properties["X-WR-TIMEZONE"]?.Value as string).FirstOrDefault(z => z is not null));
         }
         catch (DecoderFallbackException) { throw no("is no text in UTF-8"); }
         // What a parser of another hand throws on is no calendar, whatever it throws.
@@ -40,21 +44,44 @@ internal static class CalendarFile
         {
             if (e.Start is not { } start) continue;
             var says = Plain.Line(e.Summary ?? "");
-            var yearly = false;
+            var (yearly, cell) = (false, "");
             if (e.RecurrenceRule is { } rule)
             {
                 yearly = rule is { Frequency: FrequencyType.Yearly, Interval: 1, Count: null, Until: null }
                     && rule is { ByDay.Count: 0, ByYearDay.Count: 0, ByWeekNo.Count: 0, BySetPosition.Count: 0 };
-                if (!yearly) throw no($"says that “{LengthText.Clip(says)}” repeats in a way that no day of the year " +
-                    "has: write its days out, or let it come back every year");
+                if (!yearly)
+                    cell = $"“{LengthText.Clip(says)}”, which repeats in a way that no day of the year has" +
+                        (rule.Until is { } until ? string.Create(CultureInfo.InvariantCulture, $" until {until.Value:yyyy-MM-dd}") : "");
             }
-            table.Append(start.Date.ToString(yearly ? "MM-dd" : "yyyy-MM-dd", CultureInfo.InvariantCulture))
-                .Append(',').Append(Quoted(says)).Append(',')
-                .Append(Quoted(Plain.Line(string.Join(" ", e.Categories ?? [])))).Append('\n');
-            days++;
+            var (first, last) = Days(e, start, zone);
+            for (var day = first; day <= last; day = day.AddDays(1))
+            {
+                table.Append(Quoted(cell.Length > 0 ? cell : day.ToString(yearly ? "MM-dd" : "yyyy-MM-dd", CultureInfo.InvariantCulture)))
+                    .Append(',').Append(Quoted(says)).Append(',')
+                    .Append(Quoted(Plain.Line(string.Join(" ", e.Categories ?? [])))).Append('\n');
+                if (++days > TableDesk.MostRows) throw no($"has over {TableDesk.MostRows} days: part it");
+                if (cell.Length > 0) break;
+            }
         }
         return days > 0 ? Encoding.UTF8.GetBytes(table.ToString()) : throw no("holds no day that has a date");
     }
+
+    /// <summary>The first and the last day of an event. One of whole days ends before its end (RFC 5545, 3.6.1).</summary>
+    private static (DateOnly First, DateOnly Last) Days(CalendarEvent e, Ical.Net.DataTypes.CalDateTime start, TimeZoneInfo zone)
+    {
+        var first = DateOnly.FromDateTime(start is { HasTime: true, IsUtc: true }
+            ? TimeZoneInfo.ConvertTimeFromUtc(DateTime.SpecifyKind(start.Value, DateTimeKind.Utc), zone) : start.Value);
+        if (start.HasTime || e.End is not { HasTime: false } end) return (first, first);
+        var last = DateOnly.FromDateTime(end.Value).AddDays(-1);
+        return (first, last < first ? first : last > first.AddDays(MostDays) ? first.AddDays(MostDays) : last);
+    }
+
+    /// <summary>The most days of one event.</summary>
+    private const int MostDays = 400;
+
+    /// <summary>The zone that a calendar says it is kept in; this machine's where it says none that is known.</summary>
+    private static TimeZoneInfo Zone(string? named) =>
+        named is not null && TimeZoneInfo.TryFindSystemTimeZoneById(named.Trim(), out var zone) ? zone : TimeZoneInfo.Local;
 
     private static string Quoted(string cell) => $"\"{cell.Replace("\"", "\"\"", StringComparison.Ordinal)}\"";
 }

@@ -64,8 +64,12 @@ public static class PressedFile
         var g = on.Composed.Geometry;
         string mm(Length l) => Math.Round(l.Millimetres, 2).ToString("0.##", CultureInfo.InvariantCulture);
         var size = plan.Inside ? t.Trim : g.Sheet.Size;
-        var name = (plan.Inside ? t.House.Inside.FileName : t.House.FileName)
-            .Replace("{title}", t.Title, StringComparison.Ordinal)
+        var pattern = plan.Inside ? t.House.Inside.FileName : t.House.FileName;
+        // A file bears its book's title where the house would have a number that the book has not.
+        if (t.Isbn is null && !pattern.Contains("{title}", StringComparison.Ordinal))
+            pattern = pattern.Replace("{isbn}", "{title}", StringComparison.Ordinal);
+        var name = pattern
+            .Replace("{title}", t.Title.Length > 0 ? t.Title : "untitled", StringComparison.Ordinal)
                 .Replace("{author}", t.Author, StringComparison.Ordinal)
             .Replace("{isbn}", t.Isbn?.Digits ?? "no-isbn", StringComparison.Ordinal)
                 .Replace("{house}", t.House.Id, StringComparison.Ordinal)
@@ -74,6 +78,8 @@ public static class PressedFile
                 .Replace("{height}", mm(size.Height), StringComparison.Ordinal)
             .Replace("{spine}", mm(g.Spine.Width), StringComparison.Ordinal)
                 .Replace("{kind}", kind.Word, StringComparison.Ordinal);
+        // Of several takes each has a file of its own.
+        if (!plan.Inside && TakesOf(on.Job) is { } take) name = $"{Path.ChangeExtension(name, null)}_{take}.pdf";
         if (plan.Panel != Part.Sheet) name = Path.ChangeExtension(name, null) + "_" + plan.Panel.Word() + ".pdf";
         if (plan.Kind.MadeOf == MadeOf.PagePictures)
         {
@@ -81,6 +87,14 @@ public static class PressedFile
             name = $"{Path.ChangeExtension(name, null)}_{first}{(last > first ? $"-{last}" : "")}.png";
         }
         return Plain(Path.ChangeExtension(name, plan.Ending));
+    }
+
+    /// <summary>The takes that are chosen, by name, where a printed wrap has several; null where none has.</summary>
+    public static string? TakesOf(Job job)
+    {
+        string[] named = [.. job.Sheets().Select(s => s.Wrap).Distinct().Where(w => w < job.Wraps.Count)
+            .Select(w => job.Wraps[w]).Where(w => w.Takes.Count > 1).Select(w => w.Take.Name)];
+        return named.Length == 0 ? null : string.Join('_', named);
     }
 
     /// <summary>A file's name in letters every disk takes, its ending kept.</summary>

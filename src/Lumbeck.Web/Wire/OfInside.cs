@@ -1,14 +1,18 @@
 namespace Lumbeck.Web.Wire;
 
-/// <summary>Adds a run of a design, after another or at the end.</summary>
+/// <summary>Adds a run of a design, after another or at the end; what ends a book stays its end.</summary>
 public sealed record AddNewRun(string Run, string Design, string? After = null) : Ask
 {
     public override Edit Make(Asking at)
     {
         var runs = at.Job.Inside?.Runs ?? [];
         var place = After is null ? -1 : runs.FindIndex(r => r.Id == After);
-        return new AddRun(ReadyInsides.First(Run, Design), place < 0 ? null : place + 1);
+        var run = ReadyInsides.First(Run, Design);
+        var end = runs.FindLastIndex(r => !Ends(r)) + 1;
+        return new AddRun(run, Ends(run) ? runs.Count : place < 0 || place >= end ? end : place + 1);
     }
+
+    private static bool Ends(PageRun run) => run.Goes == RunKind.Rest || run.Designs.Any(d => d is SolutionsPage or IndexPage);
 }
 
 /// <summary>Takes a run out.</summary>

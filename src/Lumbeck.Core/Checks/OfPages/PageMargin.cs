@@ -18,7 +18,8 @@ public sealed class PageMargin : PageRule
             var ink = Ways(drawn).ToBox();
             var past = new[] { safe.X - ink.X, safe.Y - ink.Y, ink.Right - safe.Right,
                 ink.Bottom - safe.Bottom }.Max(l => l.Units);
-            if (past <= CheckContext.Tolerance.Units) continue;
+            var free = drawn.Item == PageScene.Words ? CheckContext.Overhang : CheckContext.Tolerance;
+            if (past <= free.Units) continue;
             yield return Found(look, Severity.Stop, $"{Length.FromUnits(past).Show(look.Unit)} past the margin", "within the margins",
                 "What reaches into the gutter is hidden in the fold, and what reaches the cut is cut.",
                     "Make the margins larger, or what lies on the page smaller.", ink);

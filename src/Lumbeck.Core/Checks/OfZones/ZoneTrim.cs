@@ -17,6 +17,7 @@ public sealed class ZoneTrim : Rule
             var past = Length.Max(Length.Max(safe.X - ink.X, ink.Right - safe.Right),
                 Length.Max(safe.Y - ink.Y, ink.Bottom - safe.Bottom));
             if (past <= CheckContext.Tolerance) continue;
+            if (item is TextItem && past <= CheckContext.Overhang && safe.Contains(drawn.Frame.ToBox())) continue;
             var left = limit - past;
             var measured = left.Units >= 0
                 ? $"{left.Show(look.Unit)} from the cut"

@@ -228,7 +228,7 @@ public sealed class InsidePlan
             First = said.First,
             Numbers = said.Numbers,
             Notes = said.Notes is { } notes && tables?.Rows(notes.Hash) is { } rows
-                ? DatedNotes.Of(notes.Columns, rows) : DatedNotes.None,
+                ? DatedNotes.Of(notes.Columns, rows, language) : DatedNotes.None,
         };
     }
 

@@ -157,7 +157,7 @@ internal static class Slips
         foreach (var paper in house.Papers.Where(p => p.Leaf != book.Paper.Leaf))
             if (Try(book with { Paper = paper }, house) is { } on)
                 yield return cause("other-paper", $"another paper is meant: {paper.Name}", on.Spine.Width,
-                    $"{on.Spine.Leaves} leaves × {paper.Leaf.Show()}");
+                    $"{PageCount.SayLeaves(on.Spine.Leaves)} × {paper.Leaf.Show()}");
     }
 
     private static WrapGeometry? Try(BookFacts book, House house)

@@ -70,7 +70,7 @@ internal static class Figures
         }
         var plates = g.Book.Plates is { } p ? $" and plates at {Figure(p.Paper.Grammage!.Value)} g/m²" : "";
         return new("weight", "Weight", $"{Figure(Math.Round(grams))} g",
-            $"{g.Spine.Leaves} leaves at {Figure(g.Book.Paper.Grammage!.Value)} g/m²{plates}: " +
+            $"{PageCount.SayLeaves(g.Spine.Leaves)} at {Figure(g.Book.Paper.Grammage!.Value)} g/m²{plates}: " +
                 $"{Figure(Math.Round(block))} g, + cover {Figure(Math.Round(grams) - Math.Round(block))} g = " +
                 $"{Figure(Math.Round(grams))} g");
     }

@@ -46,7 +46,7 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
         if (book.Dummy is { } measured)
             return (Caliper.FromLength(measured), $"measured on a dummy, {Caliper.FromLength(measured).Show()}");
         if (book.Plates is not { } plates)
-            return (book.Paper.Leaf * leaves, $"{leaves} leaves × {book.Paper.Leaf.Show()}");
+            return (book.Paper.Leaf * leaves, $"{PageCount.SayLeaves(leaves)} × {book.Paper.Leaf.Show()}");
         if (plates.Pages < 2 || plates.Pages % 2 != 0 || plates.Pages > pages)
             throw new Refusal("ticket/plates", plates.Pages > 0 && plates.Pages <= pages && plates.Pages % 2 != 0
                 ? $"{plates.Pages} pages of plates end within a leaf: type {plates.Pages + 1}"
@@ -56,7 +56,8 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
             throw new Refusal("ticket/plates-paper", "a leaf of plates needs a thickness: type one such as 0.119 mm");
         var own = plates.Pages / 2;
         return ((book.Paper.Leaf * (leaves - own)) + (plates.Paper.Leaf * own),
-            $"{leaves - own} leaves × {book.Paper.Leaf.Show()} + {own} leaves of plates × {plates.Paper.Leaf.Show()}");
+            $"{PageCount.SayLeaves(leaves - own)} × {book.Paper.Leaf.Show()} + " +
+                $"{PageCount.SayLeaves(own)} of plates × {plates.Paper.Leaf.Show()}");
     }
 
     /// <summary>Paperback: S = round(B + coverAllowance).</summary>
@@ -128,8 +129,8 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
     public IEnumerable<Sum> Steps(Unit unit)
     {
         yield return new("pages", "Pages", Pages == PagesAsked ? $"{Pages} pages" : $"{Pages} pages, raised", Pages == PagesAsked
-            ? $"{PagesAsked} pages = {Leaves} leaves"
-            : $"{PagesAsked} pages print as {Pages} (a multiple of {Multiple}) = {Leaves} leaves");
+            ? $"{PagesAsked} pages = {PageCount.SayLeaves(Leaves)}"
+            : $"{PagesAsked} pages print as {Pages} (a multiple of {Multiple}) = {PageCount.SayLeaves(Leaves)}");
         yield return new("block", "Block", Block.Show(),
             BlockWorking.EndsWith(Block.Show(), StringComparison.Ordinal)
                 ? BlockWorking

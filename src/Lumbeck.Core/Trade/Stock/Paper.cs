@@ -58,4 +58,7 @@ public static class PageCount
 
     /// <summary>A leaf is two pages.</summary>
     public static int Leaves(int raised) => raised / 2;
+
+    /// <summary>“1 leaf”, “160 leaves”.</summary>
+    public static string SayLeaves(int leaves) => leaves == 1 ? "1 leaf" : $"{leaves} leaves";
 }

@@ -104,7 +104,13 @@ public sealed record MonthPage : PlanningPage
             for (var n = 0; n < days; n++)
             {
                 var day = week.AddDays(from + n);
-                if (day.Month != month.Month && (!Around || split)) continue;
+                if (day.Month != month.Month && (!Around || split))
+                {
+                    // A row has its week's number too where it begins before the month.
+                    if (numbers && from + n == 0 && !split)
+                        yield return Number(new(Column(safe, 0, days, at), y, Column(safe, 0, days, at) + wide, y + high), week, at);
+                    continue;
+                }
                 var shares = Weeks == MonthRows.FiveSplit && weeks.Length == 6 && row >= 4
                     && (split || week.AddDays(from + n + 7).Month == month.Month);
                 var x = Column(safe, n, days, at);
@@ -118,6 +124,10 @@ public sealed record MonthPage : PlanningPage
             }
         }
     }
+
+    private Written Number(Bounds cell, DateOnly week, PageFacts at) =>
+        Word(at.Calendar.NumberOf(week).ToString(CultureInfo.InvariantCulture), Within(cell, 2.5),
+            0.55 * Math.Min(11, 0.5 * (cell.Bottom - cell.Top)), End(at));
 
     private IEnumerable<Drawn> Day(Bounds cell, DateOnly day, bool within, PageFacts at, int? week)
     {

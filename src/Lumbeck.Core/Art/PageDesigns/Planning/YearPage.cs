@@ -26,14 +26,16 @@ public sealed record YearPage : PlanningPage
         Measure<YearPage>("gap", "Between", 0, 30, d => d.Gap, (d, l) => d with { Gap = l }),
     ];
 
-    protected override DateOnly Start(DateOnly day, BookCalendar calendar) => new(day.Year, 1, 1);
+    // A year that is said to begin with another month goes on from there: July to June.
+    protected override DateOnly Start(DateOnly day, BookCalendar calendar) => new(day.Year, day.Day == 1 ? day.Month : 1, 1);
 
     protected override DateOnly Step(DateOnly start, int on) => start.AddYears(on);
 
     protected override DateOnly? Shows(PageFacts at) => Year > 0 ? new DateOnly(Year, 1, 1) : First(at);
 
-    protected override string Title(PageFacts at) => Shows(at) is { } year
-        ? year.Year.ToString(CultureInfo.InvariantCulture) : ToWrite(at.Calendar.Called.Year);
+    protected override string Title(PageFacts at) => Shows(at) is not { } year ? ToWrite(at.Calendar.Called.Year)
+        : year.Month == 1 ? year.Year.ToString(CultureInfo.InvariantCulture)
+        : string.Create(CultureInfo.InvariantCulture, $"{year.Year}–{year.Year + 1}");
 
     private (int Rows, Length Wide, Length High) Fit(Surface page, int months)
     {
@@ -70,7 +72,8 @@ public sealed record YearPage : PlanningPage
             var box = new Bounds(x, y, x + wide.Points, y + high.Points);
             if (Shows(at) is { } year)
             {
-                foreach (var drawn in MonthGrid.Draw(box, year.Year, first + n, at, InWords, 1, Weight.Points))
+                var month = year.AddMonths(first + n - 1);
+                foreach (var drawn in MonthGrid.Draw(box, month.Year, month.Month, at, InWords, 1, Weight.Points))
                     yield return drawn;
                 continue;
             }

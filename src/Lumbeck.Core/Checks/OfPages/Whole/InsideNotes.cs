@@ -16,10 +16,12 @@ public sealed class InsideNotes : PageRule
             yield break;
         }
         var notes = plan.Calendar.Notes;
-        if (!notes.Unread.IsEmpty)
-            yield return Found(plan, Severity.Caution, Named(notes.Unread), "dates such as 2027-03-15, or 03-15 for " +
-                "every year", "Notes whose date is none are printed nowhere.", $"Mend the dates in {table.Name}.");
         var shown = Shown(plan);
+        // What is over before the first page is no matter.
+        ImmutableArray<string> unread = [.. notes.Unread.Where(u => shown.Count == 0 || !IsOver(u, shown[0].From))];
+        if (!unread.IsEmpty)
+            yield return Found(plan, Severity.Caution, Named(unread), "dates such as 2027-03-15, or 03-15 for " +
+                "every year", "Notes whose date is none are printed nowhere.", $"Mend the dates in {table.Name}.");
         ImmutableArray<string> outside = [.. notes.All.Where(n => !shown.Any(s => Within(n, s))).Select(n => n.Show())];
         if (!outside.IsEmpty)
             yield return Found(plan, Severity.Note, Named(outside), shown.Count == 0
@@ -27,6 +29,11 @@ public sealed class InsideNotes : PageRule
                     $"{CalendarSpan.Show(shown[^1].Before.AddDays(-1))}",
                 "No page here has these days.", "Leave them, or let a run go over them.");
     }
+
+    /// <summary>Whether what a calendar file could not be read of says that it ends before a day.</summary>
+    private static bool IsOver(string unread, DateOnly from) => unread.LastIndexOf(" until ", StringComparison.Ordinal) is > 0 and var at
+        && DateOnly.TryParseExact(unread[(at + 7)..], "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var end)
+        && end < from;
 
     private static string Named(ImmutableArray<string> dates) =>
         $"{dates.Length} date{(dates.Length == 1 ? "" : "s")}: {string.Join(", ", dates.Take(6))}" +
