@@ -123,7 +123,7 @@ internal static class JobVerbs
         var rgbOption = new Option<bool>("--rgb") { Description = "a plain PDF in sRGB" };
         var zonesOption = new Option<bool>("--zones") { Description = "a proof with the sheet's zones" };
         var letterOption = new Option<bool>("--letter") { Description = "a mock-up on Letter instead of A4" };
-        var panelOption = new Option<string>("--panel") { Description = "one panel instead of the sheet" };
+        var panelOption = new Option<string>("--panel") { Description = "one panel instead of the sheet, or all, each a page" };
         var pixelsOption = new Option<int>("--pixels")
         {
             Description = "the longer side of the front for screens; PNG where --out ends so",
@@ -163,7 +163,8 @@ internal static class JobVerbs
                     $"--kind: take {string.Join(", ", PressKind.All.Select(k => k.Word))}, or inside");
             var kind = word is null or "inside" ? null : PressKind.Of(word);
             var panel = Part.Sheet;
-            if (p.GetValue(panelOption) is { } named && !Parts.TryParse(named, out panel))
+            var each = p.GetValue(panelOption) == PressPlan.AllPanels;
+            if (!each && p.GetValue(panelOption) is { } named && !Parts.TryParse(named, out panel))
                 throw new Refusal("--panel", $"--panel: a cover has no `{LengthText.Clip(named)}`");
             var file = Say.Target(p.GetValue(outOption)!);
             var desk = Open(p);
@@ -178,6 +179,7 @@ internal static class JobVerbs
                 Zones = p.GetValue(zonesOption),
                 Letter = p.GetValue(letterOption),
                 Panel = panel,
+                EachPanel = each,
                 Pixels = p.GetValue(pixelsOption),
                 Png = file.EndsWith(".png", StringComparison.OrdinalIgnoreCase),
             }.Possible();

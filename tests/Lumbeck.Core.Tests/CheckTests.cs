@@ -213,4 +213,19 @@ public sealed class CheckTests
         tour(Sample.Job()).ShouldAllBe(s => s.Says.StartsWith("covered", StringComparison.Ordinal));
         tour(new PaintGround(null).Apply(white)).ShouldAllBe(s => s.Says.StartsWith("bare", StringComparison.Ordinal));
     }
+
+    /// <summary>What the ticket knows and no word of the cover says is told, without a stop.</summary>
+    [Fact]
+    public void What_the_ticket_has_and_the_cover_has_not_is_told()
+    {
+        IEnumerable<string> told(Job job) => Sample.Check(job).Where(f => f.Id == "text.missing").Select(f => f.Measured);
+        var bare = new RemoveItem("author").Apply(Sample.Job());
+        bare = new SetFact(TicketFact.Author, "Mara Vane").Apply(bare);
+        told(bare).ShouldContain("no author on the cover");
+        Sample.Check(bare).Where(f => f.Id == "text.missing").ShouldAllBe(f => f.Severity == Severity.Note);
+        told(new SetWords("title", "by Mara Vane").Apply(bare)).ShouldNotContain("no author on the cover");
+        told(new SetFact(TicketFact.Blurb, "A lighthouse keeper finds a ledger.").Apply(bare)).ShouldContain("no blurb on the cover");
+        // A finished cover that lies there as a picture says what it says.
+        told(bare.With(0, bare.Take with { Items = [.. bare.Take.Items.Where(i => i is not TextItem)] })).ShouldBeEmpty();
+    }
 }

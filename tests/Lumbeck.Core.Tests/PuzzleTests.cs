@@ -41,6 +41,29 @@ public sealed class PuzzleTests
     private static readonly string[] Nautical = ["anchor", "buoy", "compass", "fender", "halyard", "keel", "lantern",
         "mooring", "rudder", "sextant", "tiller", "windlass", "Žluťoučký", "ebb tide"];
 
+    /// <summary>
+    /// Nothing of the list is read in any direction, short or in the plural, but what a hidden word has within itself:
+    /// letters that would make it easily are those of the words.
+    /// </summary>
+    [Fact]
+    public void Filler_spells_nothing_rude_in_any_language_of_the_list()
+    {
+        using var list = new StreamReader(typeof(WordSearch).Assembly.GetManifestResourceStream("letters/rude")!);
+        string[] rude = [.. list.ReadToEnd().Split('\n').Where(l => l.Length > 0 && l[0] != '#')];
+        rude.Length.ShouldBeGreaterThan(150);
+        string[][] books = [["fig", "tub", "asset", "cigar", "sextet", "tights"], ["fichte", "kuchen", "futter", "hotel", "schirm", "arzt"],
+            ["puits", "tante", "merle", "coude", "nuit"], ["хуторок", "сугроб", "пилот", "жираф"]];
+        for (var n = 0; n < 40; n++)
+        {
+            string[] words = [.. books[n % 4].Select(WordSearch.Bare)];
+            var search = WordSearch.Of(words, 13, 13, WordWays.Eight, 9, n);
+            var lines = Lines(search).SelectMany(l => (string[])[l, string.Concat(l.Reverse())]).ToList();
+            foreach (var word in rude)
+                lines.Sum(l => Times(l, word)).ShouldBe(words.Sum(w => Times(w, word) + Times(string.Concat(w.Reverse()), word)),
+                    $"{n} {word}");
+        }
+    }
+
     [Fact]
     public void Every_word_lies_once_in_the_grid_read_in_any_direction()
     {

@@ -68,4 +68,24 @@ public sealed class TypeTests
         Set("a\ud800 \u0301 b\udc00", 20).Lines.Length.ShouldBeGreaterThan(0);
         Set("\u200B\u200B  ", 20).Overset.ShouldBeNull();
     }
+
+    /// <summary>Words in the order that their language lists them in.</summary>
+    [Theory]
+    [InlineData("en", "Äpfel|apple|azure|école|eel|zebra")]
+    [InlineData("de", "Ärger|Arm|Ofen|Öl|Zoll")]
+    [InlineData("sv", "apa|zebra|åka|ärta|öga")]
+    [InlineData("da", "zebra|æble|øl|å")]
+    [InlineData("cs", "cesta|čaj|hora|chata|ruka|řeka")]
+    [InlineData("es", "nube|ñandú|oso")]
+    [InlineData("hu", "cukor|csak|dal")]
+    [InlineData("pl", "las|łaska|mak|żaba")]
+    [InlineData("tr", "cam|çam|ılık|ilik")]
+    [InlineData("uk", "гай|ґава|дім|еха|єдність|ивр|іва|їжа")]
+    [InlineData("en", "ice age|ice cream|iceberg|Iceberg")]
+    public void An_index_follows_the_alphabet_of_its_language(string language, string words)
+    {
+        var sorted = words.Split('|');
+        string[] mixed = [.. sorted.Reverse()];
+        mixed.Order(new AlphabeticalOrder(language)).ShouldBe(sorted);
+    }
 }

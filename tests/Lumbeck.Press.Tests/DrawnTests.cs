@@ -55,6 +55,8 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
     [InlineData("<use href='file:///etc/passwd'/>", "reaches outside")]
     [InlineData("<style>@import url(http://x)</style><rect width='1' height='1'/>", "style sheet reaches outside")]
     [InlineData("<text>words</text>", "turn that to paths first")]
+    [InlineData("<g id='Lettering'><text>Words <tspan>to read</tspan></text></g><rect width='5' height='5'/>",
+        "its group “Lettering” holds text, “Words to read”")]
     [InlineData("<rect width='5' height='5' fill-opacity='.5'/>", "see-through parts")]
     [InlineData("<rect width='5' height='5' fill='url(#none)'/>", "is not in it")]
     [InlineData("<g id='a'><use href='#a'/></g>", "refer to each other without end")]
@@ -80,6 +82,16 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
         Should.Throw<Refusal>(() => Read(Begin + within + "</svg>")).Message
             .ShouldSatisfyAllConditions(m => says.Split('|').Any(m.Contains).ShouldBeTrue(m),
                 m => m.ShouldStartWith("d.svg"));
+
+    /// <summary>Text that nobody sees is no matter: it is left out with the group that hides it.</summary>
+    [Theory]
+    [InlineData("<g display='none'><text>words</text></g>")]
+    [InlineData("<style>.off{display:none}</style><g class='off'><g><text>words</text></g></g>")]
+    [InlineData("<g visibility='hidden'><text>words</text></g>")]
+    [InlineData("<g opacity='0'><text>words</text></g>")]
+    [InlineData("<defs><text id='t'>words</text></defs>")]
+    public void Text_that_is_hidden_is_left_out(string hidden) =>
+        Read(Begin + hidden + "<rect width='5' height='5'/></svg>").Marks.ShouldHaveSingleItem().ShouldBeOfType<FillMark>();
 
     [Fact]
     public void Entities_that_would_grow_without_end_are_not_followed()

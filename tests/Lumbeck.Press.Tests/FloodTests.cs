@@ -15,7 +15,7 @@ public sealed class FloodTests(PagesDesk pages) : IClassFixture<PagesDesk>
     /// <summary>What such a page has within its margins, in mm².</summary>
     private const double Box = 126 * 184;
 
-    [Fact]
+    [Fact, Wide]
     public void Every_colouring_page_has_closed_regions_that_are_large_enough()
     {
         var kinds = Sweep.Spread(ColouringPage.Kinds.SelectMany(k => (ColouringWeight[])[ColouringWeight.Adults, ColouringWeight.Children],

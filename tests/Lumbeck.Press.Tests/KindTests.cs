@@ -150,6 +150,27 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     }
 
     [Fact]
+    public void Every_panel_is_a_page_of_its_own_with_its_bleed()
+    {
+        var (on, file) = Made("tidewatcher", "tern", new(PressKind.X4) { EachPanel = true });
+        Tool.Run("qpdf", "--check", file).ShouldContain("No syntax or stream encoding errors found");
+        var sheet = on.Composed.Sheets[0].Sheet;
+        Part[] parts = [Part.Back, Part.Spine, Part.Front];
+        var info = Tool.Run("pdfinfo", "-box", "-f", "1", "-l", "9", file);
+        info.ShouldContain($"Pages:           {parts.Length}");
+        foreach (var (n, part) in parts.Index())
+        {
+            var face = sheet.Panel(part)!.Face;
+            var trim = info.Split('\n').Single(l => l.StartsWith($"Page    {n + 1} TrimBox", StringComparison.Ordinal))
+                .Split(' ', StringSplitOptions.RemoveEmptyEntries)[3..].Select(f => double.Parse(f, CultureInfo.InvariantCulture)).ToList();
+            (trim[2] - trim[0]).ShouldBe(face.Width.Points, 0.02);
+            (trim[3] - trim[1]).ShouldBe(face.Height.Points, 0.02);
+            trim[0].ShouldBeGreaterThan(8, "art beside it is its bleed");
+        }
+        Tool.Run("pdftotext", "-f", "3", "-l", "3", file, "-").ShouldContain("Tidewatcher");
+    }
+
+    [Fact]
     public void A_panel_alone_has_its_own_boxes_and_only_its_own_words()
     {
         var file = Made("tidewatcher", "tern", new(PressKind.X4) { Panel = Part.Spine }).File;
@@ -178,6 +199,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
     }
 
     [Theory]
+    [InlineData("x4+panel=all", "PDF/X-4, each panel a page")]
     [InlineData("x4+outlines+panel=front", "PDF/X-4, front alone, type as outlines")]
     [InlineData("screen+pixels=1600", "front for screens, 1600 pixels")]
     [InlineData("screen+pixels=1600+png", "front for screens, 1600 pixels, PNG")]

@@ -87,6 +87,38 @@ public sealed class HandTests(Browser browser)
         for (var i = 0; i < 3; i++) Back();
     }
 
+    /// <summary>
+    /// Letters by themselves can be switched off, and act nowhere but where the sheet or a row of it has the focus (WCAG
+    /// 2.2, 2.1.4); arrows go on.
+    /// </summary>
+    [Fact]
+    public void Letters_by_themselves_are_switched_off_and_act_only_on_the_sheet()
+    {
+        Pick("lead");
+        var before = Frame(Saved(), "lead");
+        Key("?");
+        browser.Find("#letters-act").Click();
+        browser.Find("#keys button").Click();
+        // Where a letter did something, it would be answered before the arrow is.
+        Key("c");
+        browser.AndWait(() => Key("ArrowDown"));
+        var after = Frame(Saved(), "lead");
+        after.Left.ShouldBe(before.Left, 0.001);
+        after.Top.ShouldBeGreaterThan(before.Top);
+        Key("?");
+        browser.Find("#letters-act").Selected.ShouldBeFalse("what was chosen is kept");
+        browser.Find("#letters-act").Click();
+        browser.Find("#keys button").Click();
+        // From a control beside the sheet no letter acts.
+        browser.Script("document.querySelector('#papers summary').dispatchEvent(new KeyboardEvent('keydown', " +
+            "{ key: 'x', bubbles: true }))");
+        browser.AndWait(() => Key("ArrowDown"));
+        Saved().Job.Item("title")!.Hold.Panel.ShouldBe(Part.Front);
+        browser.AndWait(() => Key("c"));
+        Math.Abs(Frame(Saved(), "lead").Left - before.Left).ShouldBeGreaterThan(0.5);
+        for (var i = 0; i < 3; i++) Back();
+    }
+
     [Fact]
     public void A_marquee_picks_several_they_are_carried_as_one_and_lined_up()
     {
@@ -242,7 +274,7 @@ public sealed class HandTests(Browser browser)
         Pick("praise");
         var start = JobJson.Write(Saved().Job);
         var states = new List<long>();
-        string[] keys = ["c", "q", "m", "d", "k", "]", "[", "l", "l", "b", "h", "h"];
+        string[] keys = ["ArrowRight", "c", "q", "ArrowDown", "m", "d", "k", "]", "[", "l", "l", "b", "h", "h"];
         for (var n = 0; n < most; n++)
         {
             browser.AndWait(() => Key(keys[n % keys.Length]));

@@ -15,7 +15,7 @@ public sealed class PapersTests(Browser browser)
     private bool IsOpenAt(string book) =>
         (bool)browser.Script($"return document.querySelector('{book}')?.open === true")!;
 
-    [Fact]
+    [Fact, Wide]
     public void A_paper_is_picked_from_small_pictures_in_the_job_s_own_inks_and_its_settings_typed()
     {
         browser.Go("/jobs/lighthouse/wrap");

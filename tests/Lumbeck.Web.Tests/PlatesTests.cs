@@ -52,7 +52,7 @@ public sealed class PlatesTests(Browser browser)
         Back(5);
     }
 
-    [Fact]
+    [Fact, Wide]
     public void Blends_show_what_the_plates_have_and_keep_their_picture_until_it_changes()
     {
         browser.Go("/jobs/tidewatcher/wrap?item=title-rule");

@@ -80,7 +80,8 @@ public static class PressedFile
                 .Replace("{kind}", kind.Word, StringComparison.Ordinal);
         // Of several takes each has a file of its own.
         if (!plan.Inside && TakesOf(on.Job) is { } take) name = $"{Path.ChangeExtension(name, null)}_{take}.pdf";
-        if (plan.Panel != Part.Sheet) name = Path.ChangeExtension(name, null) + "_" + plan.Panel.Word() + ".pdf";
+        if (plan.EachPanel) name = Path.ChangeExtension(name, null) + "_panels.pdf";
+        else if (plan.Panel != Part.Sheet) name = Path.ChangeExtension(name, null) + "_" + plan.Panel.Word() + ".pdf";
         if (plan.Kind.MadeOf == MadeOf.PagePictures)
         {
             var (first, last) = plan.Pages;

@@ -71,7 +71,7 @@ public static class Reception
     /// <summary>A house's verdict on a finished file; of a panel alone none is given.</summary>
     public static Verdict? Judge(this PressDesk press, OnBench on, PressPlan plan, string hash) =>
         plan.Inside ? IntakeDesk.Judge(press.Files.PathOf(hash), press.ExpectsPages(on))
-        : plan.Panel != Part.Sheet ? null : IntakeDesk.Judge(press.Files.PathOf(hash), press.Expects(on, plan));
+        : plan.Panel != Part.Sheet || plan.EachPanel ? null : IntakeDesk.Judge(press.Files.PathOf(hash), press.Expects(on, plan));
 
     /// <summary>A house's verdict on any file, as if it were a job's.</summary>
     /// <param name="press">The press.</param>

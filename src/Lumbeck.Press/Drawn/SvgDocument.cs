@@ -100,8 +100,8 @@ internal sealed class SvgDocument
             var kind = e.Name.LocalName;
             if (kind is "script" or "foreignObject" or "iframe" or "object")
                 throw SvgReading.No("it holds a script, which no drawing for print needs");
-            if (kind is "text" or "textPath" or "tspan" or "tref")
-                throw SvgReading.No("it holds text: turn that to paths first, so that it needs no face");
+            // Whether it is seen is known where it is drawn.
+            if (kind is "text" or "textPath" or "tspan" or "tref") continue;
             if (!Read.Contains(kind)) throw SvgReading.No($"it holds a `{LengthText.Clip(kind)}`, which is not read: " +
                 $"save it as a PNG instead");
             if (e.Attributes()
@@ -113,6 +113,17 @@ internal sealed class SvgDocument
             if ((string?)e.Attribute("id") is { Length: > 0 } id) _named.TryAdd(id, e);
         }
         Css = css.ToString();
+    }
+
+    /// <summary>The refusal of text that is seen, by its group and its first words.</summary>
+    public static Refusal HasText(XElement text)
+    {
+        var group = text.Ancestors().Where(a => a.Name.LocalName == "g")
+            .Select(a => a.Attributes().FirstOrDefault(n => n.Name.LocalName == "label")?.Value ?? (string?)a.Attribute("id"))
+            .FirstOrDefault(n => n is { Length: > 0 });
+        var where = group is null ? "it holds text" : $"its group “{LengthText.Clip(group)}” holds text";
+        return SvgReading.No($"{where}, “{LengthText.Clip(Plain.Line(text.Value))}”: turn that to paths first, so that it needs " +
+            $"no face, or hide {(group is null ? "it" : "the group")} to leave it out");
     }
 
     private static bool Applies(string? type, string? media) =>

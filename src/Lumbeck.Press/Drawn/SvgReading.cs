@@ -132,6 +132,12 @@ public sealed partial class SvgReading
         if (NeverDrawn.Contains(kind) || (kind == "symbol" && asUsed is null)) return;
         var look = parent.Of(e, _sheet);
         if (look["display"] == "none") return;
+        if (kind is "text" or "textPath" or "tspan" or "tref")
+        {
+            var isSeen = look["visibility"] == "visible" && SvgUnits.Share(look.Said("opacity"), 1) > 0;
+            if (!isSeen || string.IsNullOrWhiteSpace(e.Value)) return;
+            throw SvgDocument.HasText(e);
+        }
         var at = SvgUnits.Placing(look.Said("transform")).Then(place);
         Styled(e, at, look, viewport, marks, into =>
         {

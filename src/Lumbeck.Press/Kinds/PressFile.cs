@@ -65,11 +65,14 @@ public static class PressFile
         var painter = new PlatePainter(shelf, pictures, condition);
         var outlines = plan.Outlines || (house.OutlinesOnly && plan.Kind.IsForPrinter);
         var kids = new List<int>();
-        foreach (var sheet in pages)
+        var seen = pages.SelectMany(sheet => plan.EachPanel
+            ? PressPlan.AsPages.Where(p => sheet.Surface.Panel(p) is not null).Select(p => (sheet, plan with { Panel = p }))
+            : [(sheet, plan)]);
+        foreach (var (sheet, of) in seen)
         {
             before?.Invoke();
             RefuseFaces(sheet, shelf);
-            var page = PageBoxes.Of(sheet.Surface, plan, house);
+            var page = PageBoxes.Of(sheet.Surface, of, house);
             var scene = page.Seen(plan.Zones && plan.Kind.Wishes.HasFlag(Wishes.Zones) ? ZonesOver.Of(sheet) : sheet);
             FlatImages? flats = null;
             var flattened = plan.Flat

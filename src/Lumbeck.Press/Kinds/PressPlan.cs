@@ -14,6 +14,14 @@ public sealed record PressPlan(PressKind Kind)
     public bool Rgb { get; init; }
     /// <summary>One panel with bleed all round instead of the sheet.</summary>
     public Part Panel { get; init; } = Part.Sheet;
+    /// <summary>Every panel as a page of its own, each with its bleed: back, spine, front, flaps.</summary>
+    public bool EachPanel { get; init; }
+    /// <summary>The word for every panel, in place of one's name.</summary>
+    public const string AllPanels = "all";
+
+    /// <summary>Panels that are pages of their own where each is asked for, in their order.</summary>
+    internal static IReadOnlyList<Part> AsPages { get; } = [Part.Back, Part.Spine, Part.Front, Part.BackFlap, Part.FrontFlap];
+
     /// <summary>Of a screen proof: with the sheet's zones drawn over it.</summary>
     public bool Zones { get; init; }
     /// <summary>Of a paper mock-up: on Letter instead of A4.</summary>
@@ -49,7 +57,7 @@ public sealed record PressPlan(PressKind Kind)
         ((Wishes Wish, string Word, bool Is)[])
         [
             (Wishes.Outlines, "outlines", Outlines), (Wishes.Marks, "marks", Marks is true), (Wishes.Rgb, "rgb", Rgb),
-            (Wishes.Panel, "panel", Panel != Part.Sheet), (Wishes.Zones, "zones", Zones),
+            (Wishes.Panel, "panel", Panel != Part.Sheet || EachPanel), (Wishes.Zones, "zones", Zones),
             (Wishes.Letter, "letter", Letter), (Wishes.Png, "png", Png),
         ];
 
@@ -61,7 +69,7 @@ public sealed record PressPlan(PressKind Kind)
         if (Inside && !Kind.OfInside && !Kind.IsForPrinter)
             throw new Refusal("kind", $"a {Kind.Title} is made of the cover: of the inside take " +
                 string.Join(", ", PressKind.All.Where(k => k.OfInside || k.IsForPrinter).Select(k => k.Word)));
-        if (Inside && Panel != Part.Sheet) throw new Refusal("panel", "pages of an inside have no panels");
+        if (Inside && (Panel != Part.Sheet || EachPanel)) throw new Refusal("panel", "pages of an inside have no panels");
         if (Kind.MadeOf == MadeOf.PagePictures
             && (Pages.First < 1 || Pages.Last < Pages.First || Pages.Last - Pages.First >= 64))
             throw new Refusal("pages",
@@ -89,7 +97,8 @@ public sealed record PressPlan(PressKind Kind)
         if (Rgb) words.Add("rgb");
         if (Zones) words.Add("zones");
         if (Letter) words.Add("letter");
-        if (Panel != Part.Sheet) words.Add("panel=" + Panel.Word());
+        if (EachPanel) words.Add("panel=" + AllPanels);
+        else if (Panel != Part.Sheet) words.Add("panel=" + Panel.Word());
         if (Can(Wishes.Pixels)) words.Add(string.Create(CultureInfo.InvariantCulture, $"pixels={Pixels}"));
         if (Png && Can(Wishes.Png)) words.Add("png");
         return string.Join('+', words);
@@ -102,7 +111,8 @@ public sealed record PressPlan(PressKind Kind)
         if (Inside && !Kind.OfInside) words.Add("inside");
         if (Kind.MadeOf == MadeOf.PagePictures)
             words.Add(Pages.First == Pages.Last ? $"page {Pages.First}" : $"pages {Pages.First} to {Pages.Last}");
-        if (Panel != Part.Sheet) words.Add($"{Panel.Say()} alone");
+        if (EachPanel) words.Add("each panel a page");
+        else if (Panel != Part.Sheet) words.Add($"{Panel.Say()} alone");
         if (Outlines) words.Add("type as outlines");
         if (Marks is true) words.Add("with marks");
         if (Rgb) words.Add("in sRGB");
@@ -134,6 +144,7 @@ public sealed record PressPlan(PressKind Kind)
                 ["zones"] => plan with { Zones = true },
                 ["png"] => plan with { Png = true },
                 ["letter"] => plan with { Letter = true },
+                ["panel", AllPanels] => plan with { EachPanel = true },
                 ["panel", var name] when Parts.TryParse(name, out var part) => plan with { Panel = part },
                 ["pixels", var n] when int.TryParse(n, CultureInfo.InvariantCulture, out var pixels)
                     && pixels is >= 100 and <= 10_000 => plan with { Pixels = pixels },

@@ -1,4 +1,5 @@
 // What a hand does on a job's pages: picking, adding, nudging, stepping back. The rules are the server's.
+import { isMute } from './letters';
 import './assets/clip';
 import './assets/colours';
 import { fitting } from './sheet/fitting';
@@ -154,7 +155,7 @@ document.addEventListener('keydown', e => {
   const book = document.querySelector<HTMLDetailsElement>(PASSING);
   if (e.key === 'Escape' && book) return closed(book, true);
   // From place to place, as they stand in the docket.
-  if (!typing && !select && !e.ctrlKey && !e.metaKey && !e.altKey && /^[1-9]$/.test(e.key)
+  if (!typing && !select && !e.ctrlKey && !e.metaKey && !e.altKey && /^[1-9]$/.test(e.key) && !isMute(e)
     && !document.querySelector('dialog[open]')) {
     const place = document.querySelectorAll<HTMLAnchorElement>('#docket nav a')[Number(e.key) - 1];
     if (place) return void (e.preventDefault(), place.click());

@@ -8,6 +8,7 @@ import { picked, send } from './queue/queue';
 import { arrange, choose } from './sheet/picking';
 import { shop } from './sheet/matching';
 import { typeOn } from './sheet/type';
+import { isMute, showSwitch } from './letters';
 
 export const onWrap = document.body.dataset.place === 'Wrap';
 
@@ -54,8 +55,8 @@ export function pressed(e: KeyboardEvent): boolean {
   const key = e.key.length === 1 ? e.key.toLowerCase() : e.key;
   const items = picked();
   if ((e.ctrlKey || e.metaKey) && key === 'a') { choose(hits().filter(h => !h.locked).map(h => h.id)); return true; }
-  if (e.ctrlKey || e.metaKey || e.altKey) return false;
-  if (key === '?') { (document.getElementById('keys') as HTMLDialogElement).showModal(); return true; }
+  if (e.ctrlKey || e.metaKey || e.altKey || isMute(e)) return false;
+  if (key === '?') { showSwitch(); (document.getElementById('keys') as HTMLDialogElement).showModal(); return true; }
   if (key === 'z') { holdZones(true); return true; }
   if (key === 'e') { tour(e.shiftKey ? -1 : 1); return true; }
   if (key === 'Escape') { if (touring()) leave(); else if (items.length > 0) choose([]); else return false; return true;

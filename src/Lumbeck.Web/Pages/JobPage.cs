@@ -125,6 +125,7 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : Job
                 Zones = zones,
                 Letter = letter,
                 Panel = Parts.TryParse(panel ?? "", out var part) ? part : Part.Sheet,
+                EachPanel = panel == PressPlan.AllPanels,
                 Png = png,
                 Pixels = pixels ?? 0,
                 Inside = inside,

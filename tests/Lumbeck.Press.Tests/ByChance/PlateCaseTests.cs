@@ -84,7 +84,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
         Has(job, 15, 50, 60, 0, 0, 0, 60);
     }
 
-    [Fact]
+    [Fact, Wide]
     public void What_lies_over_foil_hides_it_as_far_as_it_hides_anything()
     {
         var foil = Patch("f", 5, 5, new FinishPaint("foil"));
@@ -95,7 +95,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
             15, 60, 30, 0, 0, 100);
     }
 
-    [Fact]
+    [Fact, Wide]
     public void What_is_screened_over_foil_takes_it_off_once_and_its_own_foil_is_laid_plainly()
     {
         var foil = Patch("f", 5, 5, new FinishPaint("foil"));

@@ -201,18 +201,19 @@ public abstract record PageDesign
 
     /// <summary>A setting that is a line of words.</summary>
     protected static Field<T, string> Line<T>(string key, string label, Func<T, string> of, Func<T, string, T> to)
-        where T : PageDesign => new(key, label, Values.Line, of, to) { Fault = TooLong };
+        where T : PageDesign => new(key, label, Values.Line, of, to) { Fault = (words, _) => TooLong(words, MostWords) };
 
     /// <summary>A setting that is words on several lines.</summary>
-    protected static Field<T, string> Lines<T>(string key, string label, Func<T, string> of, Func<T, string, T> to)
+    protected static Field<T, string> Lines<T>(string key, string label, Func<T, string> of, Func<T, string, T> to,
+        int most = MostWords)
         where T : PageDesign =>
-        new(key, label, Values.Paragraphs, of, to) { Fault = TooLong, Wide = true, IsLong = true };
+        new(key, label, Values.Paragraphs, of, to) { Fault = (words, _) => TooLong(words, most), Wide = true, IsLong = true };
 
     /// <summary>Most letters of a setting.</summary>
     public const int MostWords = 20_000;
 
-    private static string? TooLong(string words, Unit unit) => words.Length > MostWords
-        ? $"{words.Length} letters are more than a setting takes: from 0 to {MostWords}"
+    private static string? TooLong(string words, int most) => words.Length > most
+        ? $"{words.Length} letters are more than a setting takes: from 0 to {most}"
         : null;
 
     public virtual bool Equals(PageDesign? other) =>

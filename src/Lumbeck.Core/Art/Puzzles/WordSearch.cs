@@ -37,14 +37,19 @@ public sealed record WordSearch(int Across, int Down, ImmutableArray<string> Let
         {
             var cells = new string[across * down];
             if (Laid(bare, cells, across, down, ways, dice) is not { } laid) continue;
-            // Filler that spells a word again, or another, is thrown anew.
             for (var filling = 0; filling < 40; filling++)
             {
                 var full = Filled(cells, bare, dice);
                 var search = new WordSearch(across, down, [.. full], laid);
-                if (bare.All(w => search.Count(w) == 1) && !Rude.Any(r => !bare.Any(w => w.Contains(r, StringComparison.Ordinal))
-                    && search.Count(r) > 0))
-                    return search;
+                // Filler that spells a word again, or another, is thrown anew: first the letters that do, then all of it.
+                for (var letter = 0; letter < MostLetters && search.Spoilt() is { } spoilt; letter++)
+                {
+                    var free = dice.Shuffled(spoilt.Where(c => cells[c] is null));
+                    if (free.Length == 0) break;
+                    full[free[0]] = Filler(bare, dice);
+                    search = search with { Letters = [.. full] };
+                }
+                if (search.Spoilt() is null) return search;
             }
         }
         throw new Refusal("words", $"{bare.Length} words of {bare.Sum(w => w.Length)} letters find no place in " +
@@ -104,27 +109,50 @@ public sealed record WordSearch(int Across, int Down, ImmutableArray<string> Let
         return true;
     }
 
-    private static string[] Filled(string[] cells, string[] words, Dice dice)
+    private static string[] Filled(string[] cells, string[] words, Dice dice) => [.. cells.Select(c => c ?? Filler(words, dice))];
+
+    private static string Filler(string[] words, Dice dice)
     {
         var letters = string.Concat(words);
-        return [.. cells.Select(c => c ?? letters[dice.Of(letters.Length)].ToString())];
+        return letters[dice.Of(letters.Length)].ToString();
+    }
+
+    private const int MostLetters = 300;
+
+    /// <summary>
+    /// The cells of the first run of letters that should not be there: a word of the list that lies within none that is
+    /// hidden, or a hidden word a second time. Null where there is none.
+    /// </summary>
+    private IReadOnlyList<int>? Spoilt()
+    {
+        foreach (var word in Words)
+            if (Runs(word.Word).FirstOrDefault(r => r[0] != (word.Y * Across) + word.X || r[1] != r[0] + (word.StepY * Across) + word.StepX)
+                is { } again) return again;
+        return Rude.SelectMany(Runs).FirstOrDefault(r => !Words.Any(w => Covers(w, r)));
+    }
+
+    private bool Covers(FoundWord w, int[] run) =>
+        run.All(c => Enumerable.Range(0, w.Word.Length).Any(k => ((w.Y + (k * w.StepY)) * Across) + w.X + (k * w.StepX) == c));
+
+    /// <summary>The places of a word in the grid, cell by cell, read in any direction.</summary>
+    private IEnumerable<int[]> Runs(string word)
+    {
+        for (var at = 0; at < Letters.Length; at++)
+        {
+            if (Letters[at][0] != word[0]) continue;
+            var (x, y) = (at % Across, at / Across);
+            foreach (var (stepX, stepY) in Ways)
+            {
+                if (!Ends(x, stepX, word.Length, Across) || !Ends(y, stepY, word.Length, Down)) continue;
+                var k = 1;
+                while (k < word.Length && At(x + (k * stepX), y + (k * stepY))[0] == word[k]) k++;
+                if (k == word.Length) yield return [.. Enumerable.Range(0, k).Select(n => at + (n * ((stepY * Across) + stepX)))];
+            }
+        }
     }
 
     /// <summary>How often a word lies in the grid, read in any direction.</summary>
-    public int Count(string word)
-    {
-        var count = 0;
-        foreach (var (stepX, stepY) in Ways)
-            for (var y = 0; y < Down; y++)
-                for (var x = 0; x < Across; x++)
-                {
-                    if (!Ends(x, stepX, word.Length, Across) || !Ends(y, stepY, word.Length, Down)) continue;
-                    var k = 0;
-                    while (k < word.Length && At(x + (k * stepX), y + (k * stepY))[0] == word[k]) k++;
-                    if (k == word.Length) count++;
-                }
-        return count;
-    }
+    public int Count(string word) => Runs(word).Count();
 
     private static ImmutableArray<string> Listed()
     {

@@ -254,7 +254,7 @@ public sealed class InsidePlan
             .Where(p => p.Run.Designs[0].Heading.Length > 0)
             .Select(p => new PageEntry((PageFacts.None with { Time = p.Item.Time, Fields = Fields(p.Run, p.Item) })
                 .Fill(p.Run.Designs[0].Heading), FolioOf(p.Number)))
-            .OrderBy(e => e.Words, StringComparer.InvariantCultureIgnoreCase);
+            .OrderBy(e => e.Words, new AlphabeticalOrder(Job.Ticket.Language));
         return ([.. contents], [.. index]);
     }
 }

@@ -60,7 +60,10 @@ internal sealed class PagePuzzles
     /// <summary>How many there are.</summary>
     public int Count => _pages.Value.Sum(p => ((PuzzlePage)Design(p.Slot)).OnPage is var (across, down) ? across * down : 0);
 
-    /// <summary>The folio of the page that solves a page’s first puzzle; null where the book solves none.</summary>
+    /// <summary>
+    /// The folio of the page that solves a page’s puzzles, or of both where they part: “71–72”; null where the book solves
+    /// none.
+    /// </summary>
     public string? SolvedOn(int number) => _solvedOn.Value.GetValueOrDefault(number);
 
     private Dictionary<int, string> SolvedOn()
@@ -78,8 +81,9 @@ internal sealed class PagePuzzles
         var at = 0;
         foreach (var (number, slot) in _pages.Value)
         {
-            if (at < places.Count && places[at].Length > 0) solved[number] = places[at];
             var (across, down) = ((PuzzlePage)Design(slot)).OnPage;
+            string[] on = [.. places.Skip(at).Take(across * down).Where(p => p.Length > 0).Distinct()];
+            if (on.Length > 0) solved[number] = on.Length == 1 ? on[0] : $"{on[0]}–{on[^1]}";
             at += across * down;
         }
         return solved;

@@ -1,4 +1,5 @@
 // The Inside screen: leafing through openings by hand and by keys, runs, tables. The rules are the server's.
+import { isMute } from '../letters';
 import { htmx } from '../queue/htmx';
 import { answered, pause, pick, picked, refresh, send, tell } from '../queue/queue';
 import { upload } from '../assets/upload';
@@ -227,7 +228,7 @@ function begin(): void {
     // Enter on a button is the button's.
     const own = e.target instanceof Element && e.target.closest('button:not([data-pick]),a,summary');
     if ((e.key === 'Enter' || e.key === ' ') && own) return;
-    if (keys(e)) e.preventDefault();
+    if (!isMute(e) && keys(e)) e.preventDefault();
   });
   // The hand runs along the block.
   let held = false;

@@ -11,6 +11,9 @@ public sealed record TextPages : PageDesign
 
     public Length Size { get; init; } = Length.FromPoints(10.5m);
 
+    /// <summary>A long novel in one run.</summary>
+    public const int MostLetters = 1_000_000;
+
     /// <summary>From baseline to baseline, as a multiple of the size.</summary>
     public decimal Leading { get; init; } = 1.35m;
 
@@ -25,7 +28,7 @@ public sealed record TextPages : PageDesign
 
     protected override IReadOnlyList<Field> OwnFields =>
     [
-        Lines<TextPages>("text", "Text", d => d.Text, (d, s) => d with { Text = s }),
+        Lines<TextPages>("text", "Text", d => d.Text, (d, s) => d with { Text = s }, MostLetters),
         Weighed<TextPages>("size", "Type", 5, 36, d => d.Size, (d, l) => d with { Size = l }),
         new Field<TextPages, decimal>("leading", "Leading", Values.Numbers(" ×", "leading", "1.35 ×"), d => d.Leading,
             (d, n) => d with { Leading = n })
