@@ -95,6 +95,7 @@ public sealed class HandTests(Browser browser)
     public void Letters_by_themselves_are_switched_off_and_act_only_on_the_sheet()
     {
         Pick("lead");
+        var start = JobJson.Write(Saved().Job);
         var before = Frame(Saved(), "lead");
         Key("?");
         browser.Find("#letters-act").Click();
@@ -116,7 +117,8 @@ public sealed class HandTests(Browser browser)
         Saved().Job.Item("title")!.Hold.Panel.ShouldBe(Part.Front);
         browser.AndWait(() => Key("c"));
         Math.Abs(Frame(Saved(), "lead").Left - before.Left).ShouldBeGreaterThan(0.5);
-        for (var i = 0; i < 3; i++) Back();
+        // Arrows pressed soon after each other are one step.
+        while (!JobJson.Write(Saved().Job).AsSpan().SequenceEqual(start)) Back();
     }
 
     [Fact]

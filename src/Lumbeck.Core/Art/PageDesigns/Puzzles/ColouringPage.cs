@@ -72,11 +72,14 @@ public sealed record ColouringPage : PageDesign
             _ => [.. Kinds.Where(k => k.Word == Of)],
         };
         var kind = all[(int)(((Seed.Value % 1000) + (ulong)n) % (ulong)all.Length)].First;
+        // A child's pages are drawn larger.
+        if (kind is Pattern pattern && Lines == ColouringWeight.Children)
+            kind = pattern with { Scale = Math.Min(Pattern.ScaleMost, 1.6m * pattern.Scale) };
         return kind with { Seed = Seed.Next(n), Outlined = Weight };
     }
 
     protected override string Sum(Surface page, Unit unit) =>
-        $"{page.Safe.Size.Show(unit)} within the margins; lines of {Weight.ShowPoints()}, regions of 9 mm² and more";
+        $"{page.Safe.Size.Show(unit)} within the margins; lines of {Weight.ShowPoints()}, regions of {(Lines == ColouringWeight.Children ? 25 : 9)} mm² and more";
 
     protected override IEnumerable<Drawn> Fill(Surface page, PageFacts at)
     {

@@ -171,8 +171,8 @@ public sealed record LettersToTrace : PageDesign
         var shown = new Line(stroke, pen, 3) { Round = true };
         switch (Style)
         {
-            // Dots as wide as the pen, two of them apart.
-            case TraceStyle.Dotted: yield return shown with { Width = 0.7 * pen, Dash = [0.01, 1.8 * pen] }; break;
+            // Dots as wide as the pen, their middles two of them apart.
+            case TraceStyle.Dotted: yield return shown with { Dash = [0.01, 2 * pen] }; break;
             case TraceStyle.Gray: yield return shown; break;
             default:
                 yield return shown with { Width = 2.6 * pen };
