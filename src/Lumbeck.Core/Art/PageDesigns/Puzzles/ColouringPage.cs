@@ -79,7 +79,8 @@ public sealed record ColouringPage : PageDesign
     }
 
     protected override string Sum(Surface page, Unit unit) =>
-        $"{page.Safe.Size.Show(unit)} within the margins; lines of {Weight.ShowPoints()}, regions of {(Lines == ColouringWeight.Children ? 25 : 9)} mm² and more";
+        $"{page.Safe.Size.Show(unit)} within the margins; lines of {Weight.ShowPoints()}, regions of " +
+            $"{(Lines == ColouringWeight.Children ? 25 : 9)} mm² and more";
 
     protected override IEnumerable<Drawn> Fill(Surface page, PageFacts at)
     {
