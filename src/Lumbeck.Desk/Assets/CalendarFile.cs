@@ -54,6 +54,8 @@ internal static class CalendarFile
                         (rule.Until is { } until ? string.Create(CultureInfo.InvariantCulture, $" until {until.Value:yyyy-MM-dd}") : "");
             }
             var (first, last) = Days(e, start, zone);
+            if (last.DayNumber - first.DayNumber >= MostDays)
+                cell = $"“{LengthText.Clip(says)}”, which goes over more than {MostDays} days";
             for (var day = first; day <= last; day = day.AddDays(1))
             {
                 table.Append(Quoted(cell.Length > 0 ? cell : day.ToString(yearly ? "MM-dd" : "yyyy-MM-dd", CultureInfo.InvariantCulture)))
@@ -73,10 +75,10 @@ internal static class CalendarFile
             ? TimeZoneInfo.ConvertTimeFromUtc(DateTime.SpecifyKind(start.Value, DateTimeKind.Utc), zone) : start.Value);
         if (start.HasTime || e.End is not { HasTime: false } end) return (first, first);
         var last = DateOnly.FromDateTime(end.Value).AddDays(-1);
-        return (first, last < first ? first : last > first.AddDays(MostDays) ? first.AddDays(MostDays) : last);
+        return (first, last < first ? first : last);
     }
 
-    /// <summary>The most days of one event.</summary>
+    /// <summary>The most days of one event; of a longer one it is told instead.</summary>
     private const int MostDays = 400;
 
     /// <summary>The zone that a calendar says it is kept in; this machine's where it says none that is known.</summary>

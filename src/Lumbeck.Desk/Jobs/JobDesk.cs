@@ -40,9 +40,12 @@ public sealed class JobDesk
     /// <summary>A job that did not come about by edits, as it is kept.</summary>
     internal Job Settled(Job job) => EditPipeline.Settle(job, _drawer.Shelf, _drawer.Tables);
 
-    /// <summary>How many pages a job would have after an edit of its inside.</summary>
-    /// <exception cref="Refusal">It can’t be made.</exception>
-    public int PagesAfter(Job job, InsideEdit edit) => EditPipeline.Run(edit, job, _drawer.Shelf, _drawer.Tables).Ticket.Pages;
+    /// <summary>How many pages a job would have after an edit of its inside; null where it can’t be made.</summary>
+    public int? PagesAfter(Job job, InsideEdit edit)
+    {
+        try { return EditPipeline.Run(edit, job, _drawer.Shelf, _drawer.Tables).Ticket.Pages; }
+        catch (Refusal) { return null; }
+    }
 
     /// <summary>The job after an edit alone, before it is worked out.</summary>
     internal Job After(Job job, Edit edit) => Kept(edit, job);

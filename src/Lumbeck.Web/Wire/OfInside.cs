@@ -8,11 +8,9 @@ public sealed record AddNewRun(string Run, string Design, string? After = null) 
         var runs = at.Job.Inside?.Runs ?? [];
         var place = After is null ? -1 : runs.FindIndex(r => r.Id == After);
         var run = ReadyInsides.First(Run, Design);
-        var end = runs.FindLastIndex(r => !Ends(r)) + 1;
-        return new AddRun(run, Ends(run) ? runs.Count : place < 0 || place >= end ? end : place + 1);
+        var end = runs.FindLastIndex(r => !r.EndsBook) + 1;
+        return new AddRun(run, run.EndsBook ? runs.Count : place < 0 || place >= end ? end : place + 1);
     }
-
-    private static bool Ends(PageRun run) => run.Goes == RunKind.Rest || run.Designs.Any(d => d is SolutionsPage or IndexPage);
 }
 
 /// <summary>Takes a run out.</summary>

@@ -121,6 +121,10 @@ public sealed record PageRun
         _ => Count,
     };
 
+    /// <summary>Whether it belongs at a book's end: solutions, an index, what takes the rest.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool EndsBook => Goes == RunKind.Rest || Designs.Any(d => d is SolutionsPage or IndexPage);
+
     /// <summary>Its pictures.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public IEnumerable<Picture> Pictures =>

@@ -6,11 +6,6 @@ internal static class Outlining
     /// <summary>A region that is large enough to be coloured, in mm².</summary>
     public const double Region = 9;
 
-    /// <summary>
-    /// The same for lines of a weight, in mm²: who is given lines as wide as a child's pen needs room for one.
-    /// </summary>
-    public static double RegionAt(Length weight) => weight >= Length.FromPoints(2) ? 25 : Region;
-
     /// <summary>A drawing of one size has its smallest regions by its size: all of it on a page, less on a label.</summary>
     private const double PageSide = 150;
 
@@ -50,7 +45,7 @@ internal static class Outlining
             return ornament.Draw(w, h).Select(d => d.Under(middle, 1));
         }
         var lines = drawings is null ? IDrawings.Plainly(draw())
-            : drawings.Regions(plain, draw, wide, high, weight.Points / mm, RegionAt(weight));
+            : drawings.Regions(plain, draw, wide, high, weight.Points / mm, ColouringPage.RegionAt(weight));
         if (lines.Count == 0) return [];
         var pen = new Pen();
         foreach (var line in lines) pen.Add(line);

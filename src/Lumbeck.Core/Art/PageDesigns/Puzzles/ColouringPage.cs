@@ -59,6 +59,11 @@ public sealed record ColouringPage : PageDesign
             (d, w) => d with { Lines = w }) { Choices = [.. Weights.Select(w => (w.Item1, w.Item1))] },
     ];
 
+    /// <summary>
+    /// A region that is large enough to be coloured, in mm²; who is given lines as wide as a child's pen needs room for one.
+    /// </summary>
+    public static double RegionAt(Length weight) => weight >= Length.FromPoints(2) ? 25 : 9;
+
     private Length Weight => Length.FromPoints(Lines == ColouringWeight.Adults ? 1.25m : 2.5m);
 
     /// <summary>What is on the so-manieth page of its run, from 0.</summary>
@@ -80,7 +85,7 @@ public sealed record ColouringPage : PageDesign
 
     protected override string Sum(Surface page, Unit unit) =>
         $"{page.Safe.Size.Show(unit)} within the margins; lines of {Weight.ShowPoints()}, regions of " +
-            $"{(Lines == ColouringWeight.Children ? 25 : 9)} mm² and more";
+            $"{RegionAt(Weight)} mm² and more";
 
     protected override IEnumerable<Drawn> Fill(Surface page, PageFacts at)
     {
