@@ -40,6 +40,8 @@ public sealed class DatedNotesTests
         var notes = DatedNotes.Of(table.Columns, rows);
         notes.All.Select(n => $"{n.Show()} {n.Text}").ShouldBe(["2027-03-01 Fair", "2027-03-02 Fair", "2027-03-03 Fair",
             "2027-03-11 Late call"]);
+        var endless = TableDesk.Open(Calendar(Event("20270101", "Era", "DTEND;VALUE=DATE:20990101")), "days.ics");
+        DatedNotes.Of(endless.Table.Columns, endless.Rows).Unread.ShouldHaveSingleItem().ShouldContain("over more than 400 days");
         notes.Unread.ShouldSatisfyAllConditions(u => u.Length.ShouldBe(2), u => u[0].ShouldContain("Choir"),
             u => u[1].ShouldEndWith("until 2025-12-31"));
     }

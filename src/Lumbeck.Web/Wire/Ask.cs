@@ -15,10 +15,7 @@ public sealed record Asking(Job Job, Desk.AppServices Desk, string Slug, int Wra
         // A drawing of another state of the job tells nothing of this one.
         var on = Desk.Jobs.Job(Slug);
         if (Job.Item(id) is not TextItem { Turned: 0 } item || !ReferenceEquals(on.Job.Item(id), item)) return default;
-        var drawn = on.Composed.Sheets.Select(s => s.Scene.Item(id)).FirstOrDefault(d => d is not null);
-        if (drawn is not { Inked: { IsEmpty: false } ink, Frame: var frame }) return default;
-        return (Length.FromDrawing((ink.Left + ink.Right - frame.Left - frame.Right) / 2),
-            Length.FromDrawing((ink.Top + ink.Bottom - frame.Top - frame.Bottom) / 2));
+        return on.Composed.Sheets.Select(s => s.Scene.Item(id)).FirstOrDefault(d => d is not null)?.OffMiddle ?? default;
     }
 
     /// <param name="job">The job.</param>
