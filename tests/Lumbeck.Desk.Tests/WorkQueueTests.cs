@@ -259,6 +259,9 @@ public sealed class WorkQueueTests : IDisposable
             works.Add("break", "a-secret-title", "0", "A secret title"), works.Add("fail", "a-secret-title", "0",
                 "A secret title")];
         Until(() => ids.All(id => works.Find(id)!.State is "done" or "failed"));
+        // An order's end is in the store before it is in the log.
+        Until(() => ids.All(id => _log.Told.Any(t => t.Contains($"{id} done in", StringComparison.Ordinal)
+            || t.Contains($"{id} failed", StringComparison.Ordinal))));
         var told = string.Join('\n', _log.Told);
         told.ShouldContain($"Order wait {ids[0]} begun");
         told.ShouldContain($"Order wait {ids[0]} done in ");
