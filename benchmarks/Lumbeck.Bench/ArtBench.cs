@@ -40,9 +40,9 @@ internal static class ArtBench
         var paper = PatternShelf.All.First(p => p.Word == densest.Word).First with { Scale = Pattern.ScaleLeast };
         // Its jacket holds a large picture: what the paper adds is what is meant.
         var file = Path.Combine(folder, "densest.pdf");
-        desk.Jobs.Apply("calder", new("art-bench-1", "bench", _ => new LayPaper(null)));
+        desk.Jobs.Apply("calder", new("art-bench-1", "bench", _ => new LayPattern(null)));
         var without = Pressed(desk, file).Bytes;
-        desk.Jobs.Apply("calder", new("art-bench-2", "bench", _ => new LayPaper(paper)));
+        desk.Jobs.Apply("calder", new("art-bench-2", "bench", _ => new LayPattern(paper)));
         var (milliseconds, bytes) = Pressed(desk, file);
         var kilobytes = (bytes - without) / 1000.0;
         Console.WriteLine($"{$"a jacket under {densest.Word}, PDF/X-4",-46} " +

@@ -98,7 +98,7 @@ internal static class EditBench
             Width = Span.Full,
             Height = Span.Full,
             Fill = new Fill(null, dense[1]),
-        }, 0).Apply(new LayPaper(dense[0]).Apply(job));
+        }, 0).Apply(new LayPattern(dense[0]).Apply(job));
     }
 
     private static async Task One(HttpClient client, string slug, string name, double? aim = null,

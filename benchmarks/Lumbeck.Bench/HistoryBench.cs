@@ -36,7 +36,7 @@ internal static class HistoryBench
             if (i % 50 == 0) whole += 50 * Weight(desk.Jobs.Job("tidewatcher").Job);
         }
         Benches.Time("an edit, the job's 5,000th", Timed - 40, 1, edit, new Aim(25, "ms"));
-        Benches.Time("a step back from there", 100, 1, () => desk.Jobs.StepBack("tidewatcher", "bench"),
+        Benches.Time("a step back from there", 100, 1, () => desk.Jobs.Undo("tidewatcher", "bench"),
             new Aim(25, "ms"));
         Benches.Time("its list of steps", 60, 1, () => desk.Jobs.StepList(desk.Jobs.Job("tidewatcher")).Count,
             new Aim(100, "ms"));

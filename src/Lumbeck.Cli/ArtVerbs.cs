@@ -41,7 +41,7 @@ internal static class ArtVerbs
 
     public static Command Art()
     {
-        var c = new Command("art", "Draws a paper, a vista or an ornament.")
+        var c = new Command("art", "Draws a pattern, a vista or an ornament.")
         {
             Family,
             List,

@@ -29,11 +29,11 @@ internal static class Help
               press <JOB>    Makes a file: for the printer, for screens, for a client, or to fold at home.
               work <FILE>    Does an order by itself: a file and a verdict.
               inside <JOB>   Says how an inside's pages come about, from a job or a runs file.
-              intake <FILE>  Takes a finished file to the house's reception.
+              intake <FILE>  Takes a finished file to the printer's reception.
               mend <FILE>    Makes a finished file from another program press-ready.
               pack <JOB>     Packs a job with all it needs into a ZIP file.
               unpack <FILE>  Begins a job from a packed one.
-              art <FAMILY>   Draws a paper, a vista or an ornament.
+              art <FAMILY>   Draws a pattern, a vista or an ornament.
               puzzle         Judges a puzzle of your own.
               liveries       Lists the liveries; keeps one from a cover; files out and in.
               livery <JOB>   Puts a livery on a job, as a take beside its others.

@@ -18,7 +18,7 @@ internal static class InsideVerbs
     private static readonly Option<string> Data = new("--data") { Description = "the data folder" };
     private static readonly Option<string> Runs = new("--runs") { Description = "a runs file in place of a job" };
     private static readonly Option<string> HouseOption =
-        new("--house") { Description = "a shipped house's name, or a house file" };
+        new("--house") { Description = "a shipped printer's name, or a house file" };
     private static readonly Option<string> BindingOption = new("--binding")
     {
         Description = "how the book is bound",
@@ -31,7 +31,7 @@ internal static class InsideVerbs
         DefaultValueFactory = _ => "ltr"
     };
     private static readonly Option<string> Leaf = new("--leaf") { Description = "thickness of a leaf, such as 0.1mm" };
-    private static readonly Option<string> Stock = new("--stock") { Description = "one of the house's papers" };
+    private static readonly Option<string> Stock = new("--stock") { Description = "one of the printer's papers" };
     private static readonly Option<bool> Colour =
         new("--colour") { Description = "printed in colour instead of black alone" };
     private static readonly Option<string> Kind =
@@ -64,7 +64,7 @@ internal static class InsideVerbs
         if (new FileInfo(path).Length > RunsFile.MostBytes)
             throw new Refusal("--runs", $"--runs: over {RunsFile.MostBytes / 1_000_000} MB is no runs file");
         var house = WrapVerbs.HouseOf(p.GetValue(HouseOption)
-            ?? throw new Refusal("--house", "--house: name the house that prints it"));
+            ?? throw new Refusal("--house", "--house: name the printer that prints it"));
         if (p.GetValue(Trim) is not { } size || !LengthText.TryParseSize(size, house.Unit, out var trim, out _))
             throw new Refusal("--trim", "--trim: the trim size, such as 148x210mm");
         var binding = BindingKinds.Words.FirstOrDefault(w => w.Word == p.GetValue(BindingOption));

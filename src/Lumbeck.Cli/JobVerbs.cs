@@ -13,7 +13,7 @@ internal static class JobVerbs
     private static readonly Option<string> Data = new("--data") { Description = "the data folder" };
     private static readonly Option<bool> AsJson = new("--json") { Description = "as JSON" };
     private static readonly Option<string> HouseOption =
-        new("--house") { Description = "another house than the job's own" };
+        new("--house") { Description = "another printer than the job's own" };
     private static readonly Argument<string> JobArgument = new("JOB") { Description = "a job's short name or id" };
 
     public static Command Jobs()
@@ -119,7 +119,7 @@ internal static class JobVerbs
         };
         var outOption = new Option<string>("--out") { Description = "the file to write", Required = true };
         var outlinesOption = new Option<bool>("--outlines") { Description = "type as shapes, which can't be searched" };
-        var marksOption = new Option<bool>("--marks") { Description = "printer's marks, whatever the house asks" };
+        var marksOption = new Option<bool>("--marks") { Description = "printer's marks, whatever the house file asks" };
         var rgbOption = new Option<bool>("--rgb") { Description = "a plain PDF in sRGB" };
         var zonesOption = new Option<bool>("--zones") { Description = "a proof with the sheet's zones" };
         var letterOption = new Option<bool>("--letter") { Description = "a mock-up on Letter instead of A4" };
@@ -223,7 +223,7 @@ internal static class JobVerbs
         var fileArgument = new Argument<string>("FILE") { Description = "a finished PDF, made here or elsewhere" };
         var jobOption = new Option<string>("--job") { Description = "the job it is for", Required = true };
         var c = new Command("intake",
-            "Takes a finished file to the house's reception.") { fileArgument, jobOption, insideOption, HouseOption,
+            "Takes a finished file to the printer's reception.") { fileArgument, jobOption, insideOption, HouseOption,
                 AsJson, Data };
         c.SetAction(p =>
         {

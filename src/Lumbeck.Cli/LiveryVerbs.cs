@@ -57,7 +57,7 @@ internal static class LiveryVerbs
                     Shelf = l.Shelves,
                     Colourways = l.Ways,
                     l.Own,
-                    Capacity = new { Title = LiveryShelf.LongestTitle, Quotations = 3 },
+                    Capacity = new { Title = LiveryShelf.LongestTitle, ReviewQuotes = 3 },
                 }));
             else
                 foreach (var l in all)

@@ -12,7 +12,7 @@ internal static class MendVerbs
     private static readonly Option<string?> Job = new("--job") { Description = "the job that it belongs to" };
     private static readonly Option<string?> House = new("--house")
     {
-        Description = "another house than the job's own; the book's, where there is no job",
+        Description = "another printer than the job's own; the book's, where there is no job",
     };
     private static readonly Option<string?> Bound = new("--binding") { Description = "without a job: how the book is bound" };
     private static readonly Option<string?> Trim = new("--trim") { Description = "without a job: its trim size" };

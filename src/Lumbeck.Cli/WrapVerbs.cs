@@ -10,7 +10,7 @@ internal static partial class WrapVerbs
     private static readonly Option<string> House =
         new("--house")
         {
-            Description = "a shipped house's name, or a house file",
+            Description = "a shipped printer's name, or a house file",
             Required = true
         };
     private static readonly Option<string> BindingOption = new("--binding")
@@ -28,7 +28,7 @@ internal static partial class WrapVerbs
         Description = "pages of the inside",
         Required = true
     };
-    private static readonly Option<string> Stock = new("--stock") { Description = "one of the house's papers" };
+    private static readonly Option<string> Stock = new("--stock") { Description = "one of the printer's papers" };
     private static readonly Option<string> Leaf =
         new("--leaf") { Description = "thickness of a leaf, such as 0.135mm" };
     private static readonly Option<string> Page =
@@ -51,7 +51,7 @@ internal static partial class WrapVerbs
     private static readonly Option<string> PlatePages =
         new("--plates") { Description = "pages of a plate section, counted within --pages" };
     private static readonly Option<string> PlateLeaf =
-        new("--plates-leaf") { Description = "thickness of a leaf of plates" };
+        new("--plates-leaf") { Description = "thickness of a leaf of the plate section" };
     private static readonly Option<string> Dummy = new("--dummy") { Description = "the block as measured on a dummy" };
     private static readonly Option<string> Endpapers =
         new("--endpapers") { Description = "what endpapers add to a case's block" };
@@ -194,7 +194,7 @@ internal static partial class WrapVerbs
                 $"`{LengthText.Clip(count)}` is no whole number: try `16`"),
                 given(PlateLeaf) is { } plateLeaf
                     ? new("", Caliper.FromLength(LengthOf(PlateLeaf, plateLeaf, Unit.Millimetre)))
-                    : throw No(PlateLeaf, "say how thick a leaf of plates is, such as 0.119mm"))
+                    : throw No(PlateLeaf, "say how thick a leaf of the plate section is, such as 0.119mm"))
             : null;
         var book = new BookFacts(kind.Value, reading, trim, pages, PaperOf(p, house, given), flaps is not null, flaps,
             pinned, round)
@@ -277,7 +277,7 @@ internal static partial class WrapVerbs
             return named;
         if (!text.EndsWith(".json", StringComparison.OrdinalIgnoreCase))
             throw No(House,
-                $"no house is called `{LengthText.Clip(text)}`: take {string.Join(", ", HouseFile.Shipped.Keys)}, or " +
+                $"no printer is called `{LengthText.Clip(text)}`: take {string.Join(", ", HouseFile.Shipped.Keys)}, or " +
                     $"a house file ending in .json");
         if (!File.Exists(text)) throw No(House, $"there is no file `{LengthText.Clip(text)}`");
         if (new FileInfo(text).Length > 1_000_000) throw No(House, "a house file is under 1 MB");

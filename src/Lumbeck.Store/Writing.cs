@@ -79,7 +79,7 @@ public sealed class Writing
     }
 
     /// <summary>Where one step back leads: before the whole gesture. Null at the beginning.</summary>
-    public long? StepBack(long revision)
+    public long? Undo(long revision)
     {
         var (parent, gesture) = Of(revision);
         while (parent is { } p && gesture is not null && Of(p) is var before && before.Gesture == gesture
@@ -91,7 +91,7 @@ public sealed class Writing
     /// <summary>
     /// Where one step forward leads: the end of the newest gesture that follows. Null where nothing does.
     /// </summary>
-    public long? StepForward(long revision)
+    public long? Redo(long revision)
     {
         if (NewestChild(revision) is not { } to) return null;
         var gesture = Of(to).Gesture;

@@ -253,7 +253,7 @@ public sealed class ArrangeTests
         // A shorter book: what hangs from the head meets what hangs from the foot.
         var shorter = After(job, new SetTrim(Size.FromInches(5.25m, 7.05m)).Apply(job));
         shorter.ShouldContain(l =>
-            (l.Item == "foot" || l.Item == "low") && l.Why.Contains("lies over the", StringComparison.Ordinal));
+            (l.Item == "foot" || l.Item == "low") && l.Why.Contains("lies in front of the", StringComparison.Ordinal));
         shorter.ShouldAllBe(l => !l.Was.IsEmpty && !l.Is.IsEmpty);
         After(job, new SetBinding(BindingKind.Front).Apply(job)).Select(l => (l.Item, l.Is.IsEmpty))
             .ShouldBe([("spine-title", true), ("blurb", true)]);
@@ -285,7 +285,7 @@ public sealed class ArrangeTests
             Fill = new GradientPaint(Run.Straight, 20,
                 [new(new InkPaint(Ink.White), 0), new(new InkPaint(Ink.Black), 10_000)]),
         };
-        var job = new CopyItem("p", "q", ToOtherCover: true).Apply(Sample.Job(picture));
+        var job = new DuplicateItem("p", "q", ToOtherCover: true).Apply(Sample.Job(picture));
         var copy = (PictureItem)job.Item("q")!;
         (copy.Hold.Panel, copy.Hold.Anchor, copy.Hold.Dx, copy.Turned, copy.PanX, copy.Flip)
             .ShouldBe((Part.Back, Anchor.TopRight, -Mm(5), 330m, -40m, Flip.Both));

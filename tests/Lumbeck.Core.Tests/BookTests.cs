@@ -45,10 +45,10 @@ public sealed class BookTests
         // 148 × 0.135 + 8 × 0.119.
         g.Spine.Block.ShouldBe(Caliper.FromMillimetres(20.932m));
         g.Sums(Unit.Millimetre).Single(s => s.Name == "block")
-            .Text.ShouldBe("148 leaves × 0.135 mm + 8 leaves of plates × 0.119 mm = 20.932 mm");
+            .Text.ShouldBe("148 leaves × 0.135 mm + 8 leaves of the plate section × 0.119 mm = 20.932 mm");
         g.BlockGrams!.Value.ShouldBe(((148 * 90) + (8 * 105)) * 0.13335m * 0.2032m, 0.01m);
         Should.Throw<Refusal>(() => Write(job, ("ticket/plates", "15")))
-            .Message.ShouldBe("15 pages of plates end within a leaf: type 16");
+            .Message.ShouldBe("15 pages of a plate section end within a leaf: type 16");
         Should.Throw<Refusal>(() => Write(job, ("ticket/plates", "400"))).Path.ShouldBe("ticket/plates");
         Read(Write(job, ("ticket/plates", "")), "ticket/plates-paper").ShouldBe("");
     }

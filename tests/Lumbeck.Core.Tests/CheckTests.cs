@@ -149,7 +149,7 @@ public sealed class CheckTests
         var home = code with { Hold = code.Hold with { Dx = default } };
         Only(Sample.Job(home with { Percent = 70 }), "barcode.room").Severity.ShouldBe(Severity.Caution);
         var over = Sample.Text("over", "covering", panel: Part.Back, box: HoldBox.Room, wide: 1);
-        Only(Sample.Job(home, over), "barcode.room").Measured.ShouldBe("under a text");
+        Only(Sample.Job(home, over), "barcode.room").Measured.ShouldBe("behind a text");
         Loud(Sample.Job(over, home)).ShouldBeEmpty();
     }
 

@@ -126,20 +126,20 @@ public sealed class DrawnRulesTests
             Ground = new(Pale, new Hexagons { Seed = 3, Paints = [.. Enumerable.Repeat(Dark, 3)] }),
         });
         job = Facts.Write(job, $"item/{title.Id}/ink", "black").Apply(job);
-        CalmPaper.IsStale(job, 0).ShouldBeFalse("it is calm nowhere");
-        var calm = new CalmPaper(true).Apply(job);
-        CalmPaper.IsStale(calm, 0).ShouldBeFalse();
+        CalmPattern.IsStale(job, 0).ShouldBeFalse("it is calm nowhere");
+        var calm = new CalmPattern(true).Apply(job);
+        CalmPattern.IsStale(calm, 0).ShouldBeFalse();
         var moved = new DropItem(title.Id, Length.FromMillimetres(9), Length.FromMillimetres(20)).Apply(calm);
-        CalmPaper.IsStale(moved, 0).ShouldBeTrue();
-        CalmPaper.IsStale(new CalmPaper(true).Apply(moved), 0).ShouldBeFalse();
+        CalmPattern.IsStale(moved, 0).ShouldBeTrue();
+        CalmPattern.IsStale(new CalmPattern(true).Apply(moved), 0).ShouldBeFalse();
     }
 
     /// <summary>What lies on the middle of the front stays there, however the paper is turned and scaled by hand.</summary>
     [Theory]
-    [InlineData(PaperStart.Fold, 1.6, 30)]
-    [InlineData(PaperStart.Fold, 0.5, -170)]
-    [InlineData(PaperStart.Middle, 2, 45)]
-    public void A_paper_is_turned_and_scaled_about_the_front_s_middle(PaperStart start, double larger, double turned)
+    [InlineData(PatternStart.Fold, 1.6, 30)]
+    [InlineData(PatternStart.Fold, 0.5, -170)]
+    [InlineData(PatternStart.Middle, 2, 45)]
+    public void A_paper_is_turned_and_scaled_about_the_front_s_middle(PatternStart start, double larger, double turned)
     {
         var before = On(null, PatternShelf.Kinds[2] with
         {
@@ -148,14 +148,14 @@ public sealed class DrawnRulesTests
             MovedRight = 12,
             MovedDown = -7,
         });
-        var after = new MovePaper(default, default, larger, turned).Apply(before).Take.Ground.Pattern!;
+        var after = new MovePattern(default, default, larger, turned).Apply(before).Take.Ground.Pattern!;
         after.Scale.ShouldBe((decimal)(100 * larger));
         var face = before.Sheets()[0].Sheet.Panel(Part.Front)!.Face;
         var (w, h) = ((double)face.Width.Millimetres, (double)face.Height.Millimetres);
         // The paper's own point that lies on the middle, before and after.
         (double X, double Y) under(Pattern p)
         {
-            var origin = start == PaperStart.Middle ? (X: w / 2, Y: h / 2) : (X: 0.0, Y: 0.0);
+            var origin = start == PatternStart.Middle ? (X: w / 2, Y: h / 2) : (X: 0.0, Y: 0.0);
             var (x, y) = Affine.Rotate(-(double)p.Turn)
                 .At((w / 2) - origin.X - (double)p.MovedRight, (h / 2) - origin.Y - (double)p.MovedDown);
             return (x * 100 / (double)p.Scale, y * 100 / (double)p.Scale);
@@ -163,13 +163,13 @@ public sealed class DrawnRulesTests
         var (a, b) = (under(before.Take.Ground.Pattern!), under(after));
         a.X.ShouldBe(b.X, 0.05);
         a.Y.ShouldBe(b.Y, 0.05);
-        var carried = new MovePaper(Length.FromMillimetres(5), Length.FromMillimetres(-3)).Apply(before).Take.Ground
+        var carried = new MovePattern(Length.FromMillimetres(5), Length.FromMillimetres(-3)).Apply(before).Take.Ground
             .Pattern!;
         (carried.MovedRight, carried.MovedDown).ShouldBe((17, -10));
-        new MovePaper(default, default, 50).Apply(before).Take.Ground.Pattern!.Scale.ShouldBe(Pattern.ScaleMost);
-        Should.Throw<Refusal>(() => new MovePaper(Length.FromMillimetres(3000), default).Apply(before))
+        new MovePattern(default, default, 50).Apply(before).Take.Ground.Pattern!.Scale.ShouldBe(Pattern.ScaleMost);
+        Should.Throw<Refusal>(() => new MovePattern(Length.FromMillimetres(3000), default).Apply(before))
             .Message.ShouldContain("2000 mm");
-        Should.Throw<Refusal>(() => new MovePaper(default, default).Apply(On(null, null)));
+        Should.Throw<Refusal>(() => new MovePattern(default, default).Apply(On(null, null)));
     }
 
     /// <summary>A paper in a shape goes with the hand on the sheet, however the shape and its panel are turned.</summary>
@@ -190,16 +190,17 @@ public sealed class DrawnRulesTests
             Fill = new(null, PatternShelf.Kinds[3] with { Scale = 100 }),
         }).Apply(On(null, null));
         static Pattern of(Job job) => ((ShapeItem)job.Item("e")!).Fill!.Pattern!;
-        var after = new MovePaper(Length.FromMillimetres(5), Length.FromMillimetres(-3), Item: "e").Apply(before);
+        var after = new MovePattern(Length.FromMillimetres(5), Length.FromMillimetres(-3), Item: "e").Apply(before);
         var at = Placement.Of(before.Item("e")!, before.SheetOf(before.Item("e")!, 0))!.ToSheet;
         var (dx, dy) = ((double)(of(after).MovedRight - of(before).MovedRight), (double)(of(after).MovedDown - of(before).MovedDown));
         ((at.A * dx) + (at.C * dy)).ShouldBe(5, 0.02);
         ((at.B * dx) + (at.D * dy)).ShouldBe(-3, 0.02);
-        of(new MovePaper(default, default, 2, 30, Item: "e").Apply(before)).ShouldSatisfyAllConditions(
+        of(new MovePattern(default, default, 2, 30, Item: "e").Apply(before)).ShouldSatisfyAllConditions(
             p => p.Scale.ShouldBe(200), p => p.Turn.ShouldBe(30));
-        Should.Throw<Refusal>(() => new MovePaper(default, default, Item: "nobody").Apply(before)).Message.ShouldContain("removed");
+        Should.Throw<Refusal>(() => new MovePattern(default, default, Item: "nobody").Apply(before)).Message.ShouldContain("removed");
         var plain = new PatternShape("e", null).Apply(before);
-        Should.Throw<Refusal>(() => new MovePaper(default, default, Item: "e").Apply(plain)).Message.ShouldContain("no paper fills this");
+        Should.Throw<Refusal>(() => new MovePattern(default, default, Item: "e").Apply(plain)).Message
+            .ShouldContain("no pattern fills this");
     }
 
     /// <summary>Every paper has two that go with it: its inks and no others, the same ones every time.</summary>
@@ -220,7 +221,7 @@ public sealed class DrawnRulesTests
         }
         var hold = new Hold(Part.Front, HoldBox.Safe, Anchor.Middle, default, default);
         var shape = new AddItem(new RectItem { Id = "r", Hold = hold, Fill = Dark }).Apply(On(null, null));
-        var job = new LayPaper(PatternShelf.Kinds[4] with { Seed = 7 }).Apply(shape);
+        var job = new LayPattern(PatternShelf.Kinds[4] with { Seed = 7 }).Apply(shape);
         var filled = Facts.Write(job, "item/r/paper", Companions.Small).Apply(job);
         ((RectItem)filled.Item("r")!).Fill!.Pattern.ShouldBe(Companions.SmallOf(job.Take.Ground.Pattern!));
         Should.Throw<Refusal>(() => Facts.Write(shape, "item/r/paper", Companions.Small).Apply(shape))

@@ -70,7 +70,7 @@ public sealed class EditTests
             Fill = new SwatchPaint("sea")
         },
             new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
-        job = new LayPaper(new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] }).Apply(job);
+        job = new LayPattern(new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] }).Apply(job);
         var edit = Facts.Write(job, path, text);
         var after = edit.Apply(job);
         Facts.Read(after, path).ShouldNotBe(Facts.Read(job, path));
@@ -125,7 +125,7 @@ public sealed class EditTests
                 new AddItem(Sample.Text("new", "Words")), new MoveItem("title", Length.FromPoints(1), default),
             new StyleText("title", Size: Length.FromPoints(20), Paint: new SwatchPaint("sea")),
                 new HoldItem("title", Anchor: Anchor.Bottom),
-                new LayPaper(new ContourLines { Seed = 4, Paints = [new InkPaint(Ink.Black)] }),
+                new LayPattern(new ContourLines { Seed = 4, Paints = [new InkPaint(Ink.Black)] }),
                 new AddSwatch(new("x", "X", Ink.Black)),
         ];
         foreach (var edit in edits)
@@ -304,21 +304,21 @@ public sealed class EditTests
         var thicker = new SetPages(400).Apply(whole);
         at(thicker).ShouldBe(thicker.Geometry().Sheet.Whole);
 
-        var mirrored = new CopyItem("plate", "plate-2", ToOtherCover: true).Apply(job);
+        var mirrored = new DuplicateItem("plate", "plate-2", ToOtherCover: true).Apply(job);
         var sheet = job.Geometry().Sheet;
         mirrored.Item("plate-2")!.Hold.Panel.ShouldBe(Part.Back);
         at(mirrored, "plate-2").X.ShouldBe(sheet.Size.Width - at(job).Right);
         at(mirrored, "plate-2").Y.ShouldBe(at(job).Y);
-        var doubled = new CopyItem("plate", "plate-3").Apply(job);
+        var doubled = new DuplicateItem("plate", "plate-3").Apply(job);
         doubled.Take.Items.Select(i => i.Id).TakeLast(2).ShouldBe(["plate", "plate-3"]);
-        Should.Throw<Refusal>(() => new CopyItem("plate", "plate").Apply(job)).Message.ShouldContain("already");
-        Should.Throw<Refusal>(() => new CopyItem("gone", "x").Apply(job));
-        Should.Throw<Refusal>(() => new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(whole)).Message
+        Should.Throw<Refusal>(() => new DuplicateItem("plate", "plate").Apply(job)).Message.ShouldContain("already");
+        Should.Throw<Refusal>(() => new DuplicateItem("gone", "x").Apply(job));
+        Should.Throw<Refusal>(() => new DuplicateItem("plate", "plate-4", ToOtherCover: true).Apply(whole)).Message
             .ShouldContain("has no other cover");
         Should.Throw<Refusal>(() =>
-            new CopyItem("plate", "plate-4", ToOtherCover: true).Apply(new SetBinding(BindingKind.Front).Apply(job)))
+            new DuplicateItem("plate", "plate-4", ToOtherCover: true).Apply(new SetBinding(BindingKind.Front).Apply(job)))
             .Message
-            .ShouldContain("no back to copy it to");
+            .ShouldContain("no back to duplicate it on");
     }
 
     [Fact]

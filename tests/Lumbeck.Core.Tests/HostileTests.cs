@@ -39,7 +39,7 @@ public sealed class HostileTests
             Fill = new SwatchPaint("sea")
         },
             new BarcodeItem { Id = "code", Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) });
-        job = new LayPaper(new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] }).Apply(job);
+        job = new LayPattern(new ContourLines { Seed = 3, Paints = [new InkPaint(Ink.Black)] }).Apply(job);
         var (made, refused) = (0, 0);
         foreach (var fact in TicketFacts.All.Concat(GroundFacts.Of(job, 0)).Concat(GroundFacts.OfSwatch("sea"))
             .Concat(job.Take.Items.SelectMany(ItemFacts.Of)).ToList())

@@ -83,7 +83,7 @@ public sealed class HouseTests
     }
 
     [Theory]
-    [InlineData("""{ "bleed": 3 }""", "bleed", "no house has a key `bleed`: did you mean `bleed_mm`?")]
+    [InlineData("""{ "bleed": 3 }""", "bleed", "no printer has a key `bleed`: did you mean `bleed_mm`?")]
     [InlineData("""{ "bleed_mm": -1 }""", "bleed_mm", "`bleed_mm` can't be `-1`: it takes from 0 to 500 mm")]
     [InlineData("""{ "bleed_mm": "3 mm" }""", "bleed_mm", "a number from 0 to 500 mm")]
     [InlineData("""{ "marks": "some" }""", "marks", "one of `none`, `crop`, `crop-and-bleed`")]

@@ -218,7 +218,7 @@ public sealed class RulesTests
         var under = Rect("under", At(Part.Front), 1, 1, Black);
         Only(Sample.Job(under with { Hidden = true }), "item.lost").Measured.ShouldBe("hidden");
         Only(Sample.Job(under, Rect("over", At(Part.Front), 2, 2, Black) with { Name = "Cloud" }), "item.lost")
-            .Measured.ShouldBe("wholly under “Cloud”");
+            .Measured.ShouldBe("wholly behind “Cloud”");
         Of(Sample.Job(under, Rect("over", At(Part.Front), 2, 2, Black) with { Opacity = 50 }), "item.lost")
             .ShouldBeEmpty();
     }

@@ -320,7 +320,7 @@ public sealed class ShapeTests
         var words = InWords.Say(job, job.Sheets()[0]);
         words.ShouldContain("From left to right: back, spine, front.");
         words.ShouldContain("Back, 5.25 × 8 in: nothing.");
-        words.ShouldContain("· Moon, filled with Sea, 1 × 1 in, 0 in from the left and 0 in from the head of a face " +
+        words.ShouldContain("· Moon, filled with Sea, 1 × 1 in, 0 in from the left and 0 in from the head of a panel " +
             "of 5.25 × 8 in, locked.");
         words.ShouldContain("· Title, “Salt”");
     }

@@ -54,15 +54,16 @@ public sealed class TicketWordsTests
     [Fact]
     public void What_was_said_of_it_is_read_as_it_is_shown()
     {
-        ImmutableList<Quoted> all = [new("What a book", "The Quayside Review"), new("I slept – at last", "A. Reader"), new("More", "")];
-        Quoted.TryParse(Quoted.Show(all), out var read, out _).ShouldBeTrue();
+        ImmutableList<ReviewQuote> all = [new("What a book", "The Quayside Review"),
+            new("I slept – at last", "A. Reader"), new("More", "")];
+        ReviewQuote.TryParse(ReviewQuote.Show(all), out var read, out _).ShouldBeTrue();
         read.ShouldBe(all);
-        Quoted.TryParse("“Marked.” — Somebody", out read, out _).ShouldBeTrue();
+        ReviewQuote.TryParse("“Marked.” — Somebody", out read, out _).ShouldBeTrue();
         read.ShouldHaveSingleItem().ShouldBe(new("Marked.", "Somebody"));
-        Quoted.TryParse(" — nobody", out _, out var why).ShouldBeTrue();
-        Quoted.TryParse(string.Join('\n', Enumerable.Repeat("More", 11)), out _, out why).ShouldBeFalse();
-        why.ShouldContain("11 quotations");
-        Quoted.TryParse(new string('a', 601), out _, out why).ShouldBeFalse();
+        ReviewQuote.TryParse(" — nobody", out _, out var why).ShouldBeTrue();
+        ReviewQuote.TryParse(string.Join('\n', Enumerable.Repeat("More", 11)), out _, out why).ShouldBeFalse();
+        why.ShouldContain("11 review quotes");
+        ReviewQuote.TryParse(new string('a', 601), out _, out why).ShouldBeFalse();
         why.ShouldContain("601 letters");
     }
 

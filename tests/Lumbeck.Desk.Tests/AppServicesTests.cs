@@ -28,9 +28,9 @@ public sealed class AppServicesTests : IDisposable
         var before = _desk.Jobs.Job("salt");
         var after = Do(new SetPages(340));
         after.Job.Ticket.Pages.ShouldBe(340);
-        _desk.Jobs.StepBack("salt", "one").Revision.ShouldBe(before.Revision);
-        _desk.Jobs.StepForward("salt", "one").Revision.ShouldBe(after.Revision);
-        _desk.Jobs.StepForward("salt", "one").Revision.ShouldBe(after.Revision);
+        _desk.Jobs.Undo("salt", "one").Revision.ShouldBe(before.Revision);
+        _desk.Jobs.Redo("salt", "one").Revision.ShouldBe(after.Revision);
+        _desk.Jobs.Redo("salt", "one").Revision.ShouldBe(after.Revision);
     }
 
     [Fact]
@@ -39,20 +39,20 @@ public sealed class AppServicesTests : IDisposable
         var start = Do(new SetPages(100));
         foreach (var pages in new[] { 3, 34, 340 }) Do(new SetPages(pages), gesture: "typing");
         Do(new SetPages(350), gesture: "again");
-        _desk.Jobs.StepBack("salt", "one").Job.Ticket.Pages.ShouldBe(340);
-        _desk.Jobs.StepBack("salt", "one").Revision.ShouldBe(start.Revision);
-        _desk.Jobs.StepForward("salt", "one").Job.Ticket.Pages.ShouldBe(340);
-        _desk.Jobs.StepForward("salt", "one").Job.Ticket.Pages.ShouldBe(350);
+        _desk.Jobs.Undo("salt", "one").Job.Ticket.Pages.ShouldBe(340);
+        _desk.Jobs.Undo("salt", "one").Revision.ShouldBe(start.Revision);
+        _desk.Jobs.Redo("salt", "one").Job.Ticket.Pages.ShouldBe(340);
+        _desk.Jobs.Redo("salt", "one").Job.Ticket.Pages.ShouldBe(350);
     }
 
     [Fact]
     public void An_edit_after_a_step_back_becomes_a_sibling_and_nothing_is_deleted()
     {
         var first = Do(new SetPages(100));
-        _desk.Jobs.StepBack("salt", "one");
+        _desk.Jobs.Undo("salt", "one");
         var second = Do(new SetPages(220));
-        _desk.Jobs.StepBack("salt", "one");
-        _desk.Jobs.StepForward("salt", "one").Revision.ShouldBe(second.Revision);
+        _desk.Jobs.Undo("salt", "one");
+        _desk.Jobs.Redo("salt", "one").Revision.ShouldBe(second.Revision);
         _desk.Jobs.Compose(first.Revision).Job.Ticket.Pages.ShouldBe(100);
     }
 
@@ -60,7 +60,7 @@ public sealed class AppServicesTests : IDisposable
     public void Stepping_back_at_the_beginning_stays_there()
     {
         var begun = _desk.Jobs.Job("salt");
-        _desk.Jobs.StepBack("salt", "one").Revision.ShouldBe(begun.Revision);
+        _desk.Jobs.Undo("salt", "one").Revision.ShouldBe(begun.Revision);
         _desk.Jobs.Steps(begun).ShouldBe((false, false));
     }
 
@@ -76,11 +76,11 @@ public sealed class AppServicesTests : IDisposable
     public void A_step_sent_twice_is_taken_once()
     {
         foreach (var pages in (int[])[320, 340, 360]) Do(new SetPages(pages));
-        _desk.Jobs.StepBack("salt", "one", "asked-once").Job.Ticket.Pages.ShouldBe(340);
-        _desk.Jobs.StepBack("salt", "one", "asked-once").Job.Ticket.Pages.ShouldBe(340);
-        _desk.Jobs.StepBack("salt", "one", "asked-again").Job.Ticket.Pages.ShouldBe(320);
-        _desk.Jobs.StepForward("salt", "one", "asked-forward").Job.Ticket.Pages.ShouldBe(340);
-        _desk.Jobs.StepForward("salt", "one", "asked-forward").Job.Ticket.Pages.ShouldBe(340);
+        _desk.Jobs.Undo("salt", "one", "asked-once").Job.Ticket.Pages.ShouldBe(340);
+        _desk.Jobs.Undo("salt", "one", "asked-once").Job.Ticket.Pages.ShouldBe(340);
+        _desk.Jobs.Undo("salt", "one", "asked-again").Job.Ticket.Pages.ShouldBe(320);
+        _desk.Jobs.Redo("salt", "one", "asked-forward").Job.Ticket.Pages.ShouldBe(340);
+        _desk.Jobs.Redo("salt", "one", "asked-forward").Job.Ticket.Pages.ShouldBe(340);
 
         var house = _desk.Houses.Copy("tern").House.Id;
         foreach (var name in (string[])["One", "Two", "Three"]) _desk.Houses.Edit(house, "edit-" + name, "name", name);
@@ -210,7 +210,7 @@ public sealed class AppServicesTests : IDisposable
         foreach (var pages in new[] { 120, 130, 140 }) Do(new SetPages(pages), gesture: "typing");
         var named = Do(new SetFact(TicketFact.Title, "Brine"));
         Do(new SetPages(300));
-        _desk.Jobs.StepBack("salt", "one");
+        _desk.Jobs.Undo("salt", "one");
         Do(new SetPages(310));
         var on = _desk.Jobs.Job("salt");
         var steps = _desk.Jobs.StepList(on);
@@ -227,7 +227,7 @@ public sealed class AppServicesTests : IDisposable
         var back = Do(_desk.Jobs.BringBack("salt", named.Revision));
         JobJson.Write(back.Job).ShouldBe(JobJson.Write(named.Job));
         back.Revision.ShouldNotBe(named.Revision);
-        _desk.Jobs.StepBack("salt", "one").Job.Ticket.Pages.ShouldBe(310);
+        _desk.Jobs.Undo("salt", "one").Job.Ticket.Pages.ShouldBe(310);
         _desk.Bench.Begin("Other", Starters.Job(HouseFile.Shipped["tern"], "Other"), "test-session");
         Should.Throw<Refusal>(() => _desk.Jobs.BringBack("other", named.Revision));
         Should.Throw<Refusal>(() => _desk.Jobs.NameStep("other", named.Revision, "x"));
@@ -242,8 +242,8 @@ public sealed class AppServicesTests : IDisposable
         Do(new StyleText("spine-title", Size: Length.FromPoints(44)));
         Do(new SetPages(180)).Job.Looks.Single().Item.ShouldBe("spine-title");
         // A step back has none; forward again it is there, also for another program on this store.
-        _desk.Jobs.StepBack("salt", "one").Job.Looks.ShouldBeEmpty();
-        _desk.Jobs.StepForward("salt", "one");
+        _desk.Jobs.Undo("salt", "one").Job.Looks.ShouldBeEmpty();
+        _desk.Jobs.Redo("salt", "one");
         new AppServices(DemoData.In(_folder), TimeProvider.System,
             DemoBench.Load).Jobs.Job("salt").Job.Looks.Count.ShouldBe(1);
         Do(new MarkReviewed("spine-title")).Job.Looks.ShouldBeEmpty();
@@ -255,8 +255,8 @@ public sealed class AppServicesTests : IDisposable
     {
         var gone = new Picture(new('a', 64), "gull.svg", 6000, 4000, false) { IsDrawing = true };
         var paper = (OwnMotif)PatternShelf.Kinds.First(k => k is OwnMotif) with { Motif = gone };
-        Should.Throw<Refusal>(() => Do(new LayPaper(paper))).Message.ShouldContain("gull.svg is not in this drawer");
-        var with = new LayPaper(paper).Apply(_desk.Jobs.Job("salt").Job);
+        Should.Throw<Refusal>(() => Do(new LayPattern(paper))).Message.ShouldContain("gull.svg is not in this drawer");
+        var with = new LayPattern(paper).Apply(_desk.Jobs.Job("salt").Job);
         _desk.Bench.Begin("With a gull", with, "test", "gull");
         _desk.Jobs.Apply("gull", new(Guid.NewGuid().ToString(), "test", _ => new SetPages(200)))
             .Job.Ticket.Pages.ShouldBe(200);
@@ -283,7 +283,7 @@ public sealed class AppServicesTests : IDisposable
         var job = _desk.Jobs.Job("salt").Job;
         foreach (var kind in (string[])["title", "rectangle", "line", "plate", "code"])
             job = new AddItem(Starters.Item(job, kind, Part.Front, kind)).Apply(job);
-        job = new LayPaper(PatternShelf.Kinds[0])
+        job = new LayPattern(PatternShelf.Kinds[0])
             .Apply(new PatternShape("rectangle", PatternShelf.Kinds[0]).Apply(job));
         var paints = job.Items.SelectMany(ItemFacts.Of).Concat(GroundFacts.Of(job, 0)).Where(f => f.TakesColour)
             .Select(f => f.Path).ToList();

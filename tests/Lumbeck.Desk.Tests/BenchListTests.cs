@@ -87,7 +87,7 @@ public sealed class BenchListTests : IDisposable
         _desk.Jobs.Apply("hive", new("edit-00000001", "maker", job => Facts.Write(job, "ticket/pages", "160")));
         _desk.Jobs.Apply("orrin", new("edit-00000002", "maker", job => Facts.Write(job, "ticket/author", "")));
         await Same("after edits");
-        _desk.Jobs.StepBack("hive", "maker");
+        _desk.Jobs.Undo("hive", "maker");
         await Same("after a step back");
         await _desk.Pressing.CheckBeside(_desk.Jobs.Job("calder"));
         _desk.Bench.Places().Single(p => p.Slug == "calder").Job!.Plated.ShouldBeTrue();

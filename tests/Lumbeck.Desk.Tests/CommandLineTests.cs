@@ -208,7 +208,7 @@ public sealed class CommandLineTests : IDisposable
     [InlineData("--flaps", "9in", "--flaps: a flap of 9 in must lie between")]
     [InlineData("--spine", "900mm", "--spine: a spine of")]
     [InlineData("--binding", "glue", "--binding: `glue` is no binding")]
-    [InlineData("--house", "nobody", "--house: no house is called `nobody`")]
+    [InlineData("--house", "nobody", "--house: no printer is called `nobody`")]
     [InlineData("--house", "missing.json", "there is no file `missing.json`")]
     [InlineData("--direction", "up", "--direction: `up`")]
     [InlineData("--leaf", "9 mm of card", "--leaf: `9 mm of card` is no length")]
@@ -241,7 +241,7 @@ public sealed class CommandLineTests : IDisposable
         Run("wrap", "--house", "bad.json", "--binding", "paperback", "--trim", "148x210", "--pages", "118", "--leaf",
             "0.104")
             .Error
-            .ShouldContain("no house has a key `bleed`: did you mean `bleed_mm`?");
+            .ShouldContain("no printer has a key `bleed`: did you mean `bleed_mm`?");
     }
 
     /// <summary>Pages of a file are held to what a job's are: what stops them is told, and they are not written.</summary>
@@ -280,7 +280,7 @@ public sealed class CommandLineTests : IDisposable
             .ShouldBe(("stop", "author", "front"));
         finding.GetProperty("place_mm").GetArrayLength().ShouldBe(4);
 
-        desk.Jobs.StepBack("tidewatcher", "desk");
+        desk.Jobs.Undo("tidewatcher", "desk");
         CommandLine.Apart(_folder, "press", "tidewatcher", "--kind", "x4", "--out", "cover.pdf").Exit.ShouldBe(0);
         using var expected = new MemoryStream();
         desk.Pressing.WritePress(desk.Jobs.Job("tidewatcher"), new(PressKind.X4), expected);

@@ -98,12 +98,12 @@ public sealed class ConflictTests : IDisposable
         var opened = Tick;
         Do(new SetPages(240), "two");
         var on = Do(new SetFact(TicketFact.Author, "A. Vane"), "one");
-        _desk.Jobs.StepBack("salt", "one", since: opened).Job.Ticket.Author.ShouldBe("");
+        _desk.Jobs.Undo("salt", "one", since: opened).Job.Ticket.Author.ShouldBe("");
         // Under it lies the other's, made since this page was opened.
-        Should.Throw<Conflict>(() => _desk.Jobs.StepBack("salt", "one", since: opened)).Label.ShouldBe("pages");
+        Should.Throw<Conflict>(() => _desk.Jobs.Undo("salt", "one", since: opened)).Label.ShouldBe("pages");
         _desk.Jobs.Job("salt").Job.Ticket.Pages.ShouldBe(240);
-        _desk.Jobs.StepBack("salt", "one").Job.Ticket.Pages.ShouldNotBe(240);
+        _desk.Jobs.Undo("salt", "one").Job.Ticket.Pages.ShouldNotBe(240);
         // What lay there when the page was opened was seen by whoever steps back.
-        _desk.Jobs.StepBack("salt", "three", since: Tick).Revision.ShouldBeLessThan(on.Revision);
+        _desk.Jobs.Undo("salt", "three", since: Tick).Revision.ShouldBeLessThan(on.Revision);
     }
 }

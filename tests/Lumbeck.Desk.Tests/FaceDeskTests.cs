@@ -103,7 +103,7 @@ public sealed class FaceDeskTests : IDisposable
                 _desk.Jobs.Job("tidewatcher").Revision.ShouldBe(before.Revision);
             }
         while (_desk.Jobs.Job("tidewatcher").Revision != before.Revision)
-            _desk.Jobs.StepBack("tidewatcher", "test-session");
+            _desk.Jobs.Undo("tidewatcher", "test-session");
         _desk.Jobs.Job("tidewatcher").Job.Item("blurb").ShouldBeOfType<TextItem>().Words
             .ShouldBe(((TextItem)before.Job.Item("blurb")!).Words);
     }

@@ -52,7 +52,7 @@ public sealed class GoldenTests : IDisposable
         {
             // Back to the beginning, an edit in the midst of it, and the new steps are kept beside the old.
             var (on, back) = (desk.Jobs.Job(job), 0);
-            while (desk.Jobs.Steps(on).Back) (on, back) = (desk.Jobs.StepBack(job, "s"), back + 1);
+            while (desk.Jobs.Steps(on).Back) (on, back) = (desk.Jobs.Undo(job, "s"), back + 1);
             back.ShouldBeGreaterThan(20);
             on = desk.Jobs.Apply(job, new($"new-{job}", "s", _ => new SetFact(TicketFact.Subtitle, "Opened again")));
             JobJson.Write(new AppServices(desk.Folder, TimeProvider.System).Jobs.Job(job).Job).AsSpan()

@@ -68,7 +68,7 @@ public sealed class HouseDeskTests : IDisposable
         var both = Should.Throw<Refusal>(() =>
             _desk.Houses.Import("{\"name\":\"X\",\"bleeds_mm\":3,\"marks\":\"some\",\"unit\":\"mm\"}"))
             .Message;
-        both.ShouldContain("no house has a key `bleeds_mm`: did you mean");
+        both.ShouldContain("no printer has a key `bleeds_mm`: did you mean");
         both.ShouldContain("`marks` can't be `\"some\"`: it takes one of `none`");
         _desk.Houses.All().Count.ShouldBe(4);
     }
@@ -90,7 +90,7 @@ public sealed class HouseDeskTests : IDisposable
             new(Id, "tests", j => new SetHouse(_desk.Houses.Get(j.Ticket.House.Id).House)));
         taken.Composed.Geometry.Sheet.Size.ShouldBe(news.Would.Geometry.Sheet.Size);
         _desk.Houses.HasNews(taken.Job).ShouldBeFalse();
-        _desk.Jobs.StepBack("salt", "tests").Composed.Geometry.Sheet.Size.ShouldBe(sheet);
+        _desk.Jobs.Undo("salt", "tests").Composed.Geometry.Sheet.Size.ShouldBe(sheet);
         // Rules that make no sheet of the job say so.
         _desk.Houses.Edit("tern-2", Id, "sheet_max_mm", "6 x 6 in");
         var refused = _desk.Houses.News(_desk.Jobs.Job("salt").Job)!;

@@ -70,8 +70,8 @@ public sealed class LiveryPromiseTests(ITestOutputHelper output) : IDisposable
             Reading = foreign is null ? Reading.LeftToRight : Language.Of(foreign.Value.Language).Reading,
             Blurb = r.One(4) ? "" : Said(r, r.One(3) ? r.From(1, 300) : r.From(120, 200)) + ".",
             Note = r.One(2) ? Said(r, r.From(1, 80)) + "." : "",
-            Quotations = [.. Enumerable.Range(0, r.From(0, 3))
-                .Select(_ => new Quoted(Said(r, r.From(3, 14)), "The Quayside Review"))],
+            ReviewQuotes = [.. Enumerable.Range(0, r.From(0, 3))
+                .Select(_ => new ReviewQuote(Said(r, r.From(3, 14)), "The Quayside Review"))],
             Isbn = r.One(2) && Isbn.TryParse("9780000000019", out var isbn, out _) ? isbn : null,
             Binding = r.Of(BindingKind.Paperback, BindingKind.Case, BindingKind.Jacket, BindingKind.Front,
                 BindingKind.Booklet, BindingKind.Loose),

@@ -27,7 +27,7 @@ public sealed class LiveryVerbTests : IDisposable
         wraps.Select(w => w.Take.Name).ShouldBe(["Folio", "Folio"]);
         wraps.ShouldAllBe(w => w.Takes.Count == 2);
         desk.Jobs.Job("calder").Composed.Findings.ShouldNotContain(f => f.Severity == Severity.Stop);
-        desk.Jobs.StepBack("calder", "test").Job.Wraps.ShouldAllBe(w => w.Takes.Count == 1);
+        desk.Jobs.Undo("calder", "test").Job.Wraps.ShouldAllBe(w => w.Takes.Count == 1);
         Run("livery", "calder", "--livery", "none").ShouldSatisfyAllConditions(r => r.Exit.ShouldBe(2),
             r => r.Error.ShouldContain("`none` is no livery: take quayside"));
         Run("livery", "calder", "--livery", "folio", "--colourway", "9").Error.ShouldContain("Folio has 3, from 1");
@@ -53,7 +53,7 @@ public sealed class LiveryVerbTests : IDisposable
         var desk = new AppServices(Path.Combine(_folder, "data"), TimeProvider.System);
         desk.Jobs.Job("calder").Job.Ticket.Category.ShouldBe("Fiction / Islands");
         // One step back takes all of them.
-        desk.Jobs.StepBack("calder", "test").Job.Ticket.ShouldSatisfyAllConditions(t => t.Category.ShouldBe(""),
+        desk.Jobs.Undo("calder", "test").Job.Ticket.ShouldSatisfyAllConditions(t => t.Category.ShouldBe(""),
             t => t.Portrait.ShouldBeNull());
     }
 

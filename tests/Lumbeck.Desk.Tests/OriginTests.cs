@@ -93,8 +93,8 @@ public sealed class OriginTests : IDisposable
         var again = Do(new SetFact(TicketFact.Blurb, blurb.Trim() + " And it ends."));
         again.Items.OfType<TextItem>().Single(t => t.Role == TextRole.Blurb).Words.ShouldEndWith("And it ends.");
         // One step back takes both away.
-        _desk.Jobs.StepBack("salt", "one");
-        _desk.Jobs.StepBack("salt", "one").Job.Items.OfType<TextItem>().ShouldNotContain(t => t.Role == TextRole.Blurb);
+        _desk.Jobs.Undo("salt", "one");
+        _desk.Jobs.Undo("salt", "one").Job.Items.OfType<TextItem>().ShouldNotContain(t => t.Role == TextRole.Blurb);
     }
 
     [Fact]

@@ -56,7 +56,7 @@ public sealed class PlateChecksTests : IDisposable
         var row = _desk.Pressing.Press("trouble", new(PressKind.X4));
         (row.Accepted, row.Verdict, row.Stops).ShouldBe((true, "accepted", 0));
         // One press, one step: back again all of it is there.
-        _desk.Jobs.StepBack("trouble", "plates").Composed.Readiness.Stops.ShouldBe(4);
+        _desk.Jobs.Undo("trouble", "plates").Composed.Readiness.Stops.ShouldBe(4);
         Should.Throw<Refusal>(() => _desk.Jobs.Mend("trouble", "nothing/0/x/y"))
             .Message.ShouldContain("in the meantime");
     }

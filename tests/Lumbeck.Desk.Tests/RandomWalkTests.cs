@@ -68,10 +68,10 @@ public sealed class RandomWalkTests : IDisposable
         for (; _desk.Jobs.Steps(_desk.Jobs.Job(slug)).Back && back < 25; back++)
         {
             states.Add(JobJson.Write(_desk.Jobs.Job(slug).Job));
-            _desk.Jobs.StepBack(slug, "walk");
+            _desk.Jobs.Undo(slug, "walk");
         }
         for (; back > 0; back--)
-            JobJson.Write(_desk.Jobs.StepForward(slug, "walk").Job).AsSpan().SequenceEqual(states[back - 1])
+            JobJson.Write(_desk.Jobs.Redo(slug, "walk").Job).AsSpan().SequenceEqual(states[back - 1])
                 .ShouldBeTrue($"seed {seed}, step {back}");
         JobJson.Write(_desk.Jobs.Job(slug).Job).AsSpan().SequenceEqual(end).ShouldBeTrue();
     }

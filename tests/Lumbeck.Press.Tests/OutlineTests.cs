@@ -75,7 +75,7 @@ public sealed class OutlineTests(RandomDesk random) : IClassFixture<RandomDesk>
         var gull = await random.Desk.Drawer.Pictures.TakeIn(svg, "gull.svg", TestContext.Current.CancellationToken);
         var pages = new List<Scene>();
         void page(Pattern paper) =>
-            pages.Add(random.On(new LayPaper(paper).Apply(Bare())).Composed.Sheets[0].Scene);
+            pages.Add(random.On(new LayPattern(paper).Apply(Bare())).Composed.Sheets[0].Scene);
         var motif = (OwnMotif)PatternShelf.Kinds.First(k => k is OwnMotif) with { Motif = gull, Lay = MotifLay.Thrown };
         page(motif);
         pages[0].Items[0].Marks.OfType<RepeatedMark>().ShouldHaveSingleItem("a file holds it once");

@@ -88,7 +88,7 @@ public sealed class PaperTests(Pressed pressed) : IClassFixture<Pressed>
     {
         var on = pressed.Desk.Jobs.Job("orrin");
         var paper = Of(word).In(on.Job.Swatches);
-        var job = new LayPaper(paper)
+        var job = new LayPattern(paper)
             .Apply(on.Job with { Wraps = [.. on.Job.Wraps.Select(w => w.With(w.Take with { Items = [] }))] });
         var composed = pressed.Desk.Jobs.Worked(on.Revision, job);
         var points = composed.Sheets[0].Scene.Items[0].Marks.Sum(Points);

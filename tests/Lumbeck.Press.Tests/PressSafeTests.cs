@@ -16,7 +16,7 @@ public sealed class PressSafeTests(RandomDesk random) : IClassFixture<RandomDesk
     {
         var job = Starters.Job(HouseFile.Shipped["tern"], "Safe");
         var ticket = job.Ticket with { Binding = BindingKind.Front, Trim = Size.FromMillimetres(100, 140) };
-        return new LayPaper(paper).Apply(new PaintGround(ground).Apply((job with { Ticket = ticket }).WithPieces()));
+        return new LayPattern(paper).Apply(new PaintGround(ground).Apply((job with { Ticket = ticket }).WithPieces()));
     }
 
     private Finding? Found(Job job, string rule) =>

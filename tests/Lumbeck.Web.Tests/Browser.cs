@@ -135,7 +135,7 @@ public sealed class Browser : IDisposable
     }
 
     /// <summary>Steps back; what was done elsewhere since the page was opened is asked about, and taken back.</summary>
-    public void StepBack() => AndWait(() =>
+    public void Undo() => AndWait(() =>
     {
         var before = Tick;
         Find("#docket [data-step=back]").Click();

@@ -47,7 +47,7 @@ public sealed class CarryTests(Browser browser)
         browser.Count("#carried").ShouldBe(0);
         // The art lies where the server says, with nothing of the hand's left on it.
         browser.Script("return document.getElementById('s-title-rule').getAttribute('transform').split('translate').length").ShouldBe(2L);
-        browser.StepBack();
+        browser.Undo();
         browser.Until(() => Hit("title-rule").GetDomAttribute("transform") == before);
     }
 
@@ -58,7 +58,7 @@ public sealed class CarryTests(Browser browser)
         browser.Find("#list-back #row-praise");
         browser.AndWait(() => Carry("praise", 420, 30).Release().Perform());
         browser.Find("#list-front #row-praise");
-        browser.StepBack();
+        browser.Undo();
         browser.Find("#list-back #row-praise");
 
         var tick = browser.Tick;
@@ -82,7 +82,7 @@ public sealed class CarryTests(Browser browser)
         browser.Until(() => browser.Text("body").Contains("locked: unlock it first", StringComparison.Ordinal));
         browser.Until(() =>
             (string)browser.Script("return document.getElementById('s-lead').outerHTML")! == (string)art!);
-        browser.StepBack();
+        browser.Undo();
     }
 
     [Fact]
@@ -98,7 +98,7 @@ public sealed class CarryTests(Browser browser)
             "KeyboardEvent('keydown', { key: 'o', bubbles: true }))"));
         var copy = browser.Find("#list-front [id^=row-back-rule-] [aria-expanded=true]");
         copy.Text.ShouldContain("Rule");
-        browser.StepBack();
-        browser.StepBack();
+        browser.Undo();
+        browser.Undo();
     }
 }

@@ -15,7 +15,7 @@ public sealed class CheckAndPressTests(Browser browser)
 
     private void Back(int steps)
     {
-        for (var i = 0; i < steps; i++) browser.StepBack();
+        for (var i = 0; i < steps; i++) browser.Undo();
     }
 
     private void Plated() =>
@@ -125,7 +125,7 @@ public sealed class CheckAndPressTests(Browser browser)
         Desk.Jobs.Apply("lighthouse",
             new("edit-elsewhere", "elsewhere", j => Facts.Write(j, "ticket/finish", "gloss")));
         browser.Until(() => browser.Text("#register").Contains("out of date", StringComparison.Ordinal));
-        Desk.Jobs.StepBack("lighthouse", "elsewhere");
+        Desk.Jobs.Undo("lighthouse", "elsewhere");
         // A panel, for a printer that wants it alone; and the front for screens.
         browser.Go("/jobs/lighthouse/press");
         browser.Driver.FindElements(By.CssSelector("form"))

@@ -60,7 +60,7 @@ public sealed class HandTests(Browser browser)
                 CultureInfo.InvariantCulture) > 0);
     }
 
-    private void Back() => browser.StepBack();
+    private void Back() => browser.Undo();
 
     [Fact]
     public void One_key_centres_a_title_on_the_front_and_another_mirrors_it_to_the_back()
@@ -363,7 +363,7 @@ public sealed class HandTests(Browser browser)
                 clientX: at.x + at.width / 2, clientY: at.y + at.height / 2 }));
             """;
         browser.Script(press);
-        browser.Until(() => browser.Text("#offers").Contains("copy to back", StringComparison.Ordinal));
+        browser.Until(() => browser.Text("#offers").Contains("duplicate on back", StringComparison.Ordinal));
         browser.Script("return document.activeElement.closest('#offers') !== null").ShouldBe(true);
         Key("Escape");
         browser.Until(() => browser.Count("#offers") == 0);

@@ -46,7 +46,7 @@ public sealed class HousesTests(Browser browser)
         browser.AndWait(() => browser.Find("#house-head [data-step=back]").Click());
         browser.Until(() => browser.Find("#f-house-bleed_mm").GetDomProperty("value") == "3 mm");
         browser.Go("/");
-        browser.Text("main").ShouldContain("its house’s rules have changed");
+        browser.Text("main").ShouldContain("its printer’s rules have changed");
         browser.Go("/houses/plover-2");
         browser.Find("form[action*='Away'] button").Click();
         browser.Until(() => browser.Count("form[action*='Out'] button") == 1);
@@ -61,7 +61,7 @@ public sealed class HousesTests(Browser browser)
         browser.Find("#import input").SendKeys(file);
         browser.Until(() =>
             browser.Text("#import-problem")
-                .Contains("no house has a key `bleed`: did you mean `bleed_mm`?", StringComparison.Ordinal));
+                .Contains("no printer has a key `bleed`: did you mean `bleed_mm`?", StringComparison.Ordinal));
         File.WriteAllText(file, "{ \"name\": \"Mill Lane\", \"bleed_mm\": 3 }");
         browser.Find("#import input").SendKeys(file);
         browser.Until(() => browser.Driver.Url.EndsWith("/houses/house", StringComparison.Ordinal));

@@ -78,8 +78,8 @@ public sealed class InsideScreenTests(Browser browser)
         Job(hive).Ticket.Pages.ShouldBe(126);
         browser.Until(() => browser.Text("#inside-bar").Contains("126, printed as 128"));
         browser.Until(() => browser.Text("#foot").Contains("126 pages print as 128; the spine is 7.3 mm"));
-        browser.StepBack();
-        browser.StepBack();
+        browser.Undo();
+        browser.Undo();
         Job(hive).Ticket.Pages.ShouldBe(118);
         // Double, move, take out, each a step.
         browser.Script("document.activeElement?.blur()");
@@ -91,7 +91,7 @@ public sealed class InsideScreenTests(Browser browser)
         Job(hive).Inside!.Runs[3].Id.ShouldBe("swarms");
         browser.AndWait(() => browser.Find("[data-run-settings='swarms'] [data-drop-run]").Click());
         Job(hive).Inside!.Run("swarms").ShouldBeNull();
-        for (var n = 0; n < 3; n++) browser.StepBack();
+        for (var n = 0; n < 3; n++) browser.Undo();
         Job(hive).Inside!.Runs.Select(r => r.Id).ShouldBe(["belongs", "openings", "swarms", "feeding", "honey"]);
         // Every figure at the opening leads to its sum.
         browser.Find("#page-sums [data-sum='gutter']").Click();
@@ -180,7 +180,7 @@ public sealed class InsideScreenTests(Browser browser)
         browser.Until(() => Job(tide).Inside!.Calendar.Notes is { Rows: 1 });
         // Puzzles stand on their pages once they are made, without anybody asking again.
         browser.AndWait(() => browser.Script("document.querySelector(`[data-ready='puzzle book']`).click()"));
-        browser.Until(() => browser.Text("#run-list").Contains("Sudokus, hard"));
+        browser.Until(() => browser.Text("#run-list").Contains("Sudoku, anodd"));
         browser.Script("document.querySelector('#row-hard [data-pick]').click()");
         browser.Until(() => browser.Text("#run-list").Contains("How hard"));
         browser.Until(() => browser.Find("#making").GetAttribute("hidden") is not null

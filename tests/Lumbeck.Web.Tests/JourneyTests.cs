@@ -39,7 +39,7 @@ public sealed class JourneyTests(Browser browser)
         var changed = Art("title");
         browser.Until(() =>
             browser.Text("#row-title button[data-pick]").Contains("The Ebb Ledger", StringComparison.Ordinal));
-        browser.StepBack();
+        browser.Undo();
         browser.Until(() => Art("title") == art);
         browser.Find("#f-item-title-words").GetDomProperty("value").ShouldBe("The\nTidewatcher’s\nLedger");
         browser.AndWait(() => browser.Find("#docket [data-step=forward]").Click());
@@ -69,7 +69,7 @@ public sealed class JourneyTests(Browser browser)
         page.Words.ShouldContain("The Ebb Ledger");
 
         // A later edit marks it out of date.
-        browser.StepBack();
+        browser.Undo();
         browser.Until(() => browser.Text("#press-body").Contains("out of date", StringComparison.Ordinal));
     }
 
@@ -86,7 +86,7 @@ public sealed class JourneyTests(Browser browser)
             "'ArrowRight', bubbles: true }))");
         browser.Until(() => browser.Find("#f-item-author-x").GetDomProperty("value") == "0.1 in");
         (Frame("author") - before).ShouldBe(7.2, 0.01);
-        browser.StepBack();
+        browser.Undo();
         browser.Until(() => browser.Find("#f-item-author-x").GetDomProperty("value") == x);
     }
 
@@ -107,7 +107,7 @@ public sealed class JourneyTests(Browser browser)
         browser.Until(() =>
             browser.Desk.Jobs.Job("tidewatcher")
                 .Job.Ticket.Imprint == "Skerry & Vane, Orrin");
-        browser.StepBack();
+        browser.Undo();
     }
 
     [Fact]
@@ -165,7 +165,7 @@ public sealed class JourneyTests(Browser browser)
         browser.AndWait(() => browser.Find($"#row-{id} [data-order='-1']").Click());
         browser.AndWait(() => browser.Find($"#row-{id} [data-remove]").Click());
         browser.Until(() => browser.Count("#row-" + id) == 0);
-        browser.StepBack();
+        browser.Undo();
         browser.Until(() => browser.Count("#s-" + id) == 1);
         ((string)browser.Script("return document.getElementById(arguments[0]).namespaceURI", "s-" + id)!)
             .ShouldBe("http://www.w3.org/2000/svg");
@@ -195,7 +195,7 @@ public sealed class JourneyTests(Browser browser)
         browser.Go("/jobs/tidewatcher/wrap");
         browser.Find("#left #list-front").Text.ShouldContain("INES KALLWEIT");
         browser.Find("#right #list-back").Text.ShouldContain("978-0-00-000000-2");
-        browser.StepBack();
+        browser.Undo();
         browser.Find("#left #list-back");
     }
 

@@ -18,7 +18,7 @@ public sealed class LiveryScreenTests(Browser browser)
         browser.Type("#f-ticket-author", "Jonas Fell");
         browser.Type("#f-ticket-blurb", "In the dry year the salt carriers stopped coming.");
         browser.Type("#f-ticket-quotations", "I slept at last. — A. Reader");
-        Desk.Jobs.Job(slug).Job.Ticket.Quotations.ShouldHaveSingleItem().Source.ShouldBe("A. Reader");
+        Desk.Jobs.Job(slug).Job.Ticket.ReviewQuotes.ShouldHaveSingleItem().Source.ShouldBe("A. Reader");
         browser.Go($"/jobs/{slug}/wrap");
         // An empty sheet offers them first; what is tried on leaves no step.
         browser.Until(() => browser.Find("#fitting").Displayed);
@@ -59,7 +59,7 @@ public sealed class LiveryScreenTests(Browser browser)
         var again = Desk.Jobs.Job(slug).Job;
         again.Item("author")!.Hold.ShouldBe(moved);
         ((TextItem)again.Item("title")!).Style.Size.ShouldBeLessThan(((TextItem)on.Job.Item("title")!).Style.Size);
-        browser.StepBack();
+        browser.Undo();
     }
 
     [Fact]
@@ -76,8 +76,8 @@ public sealed class LiveryScreenTests(Browser browser)
         browser.Text("#foot").ShouldContain("still to do");
 
         browser.Go("/looks");
-        browser.Script("document.querySelector('section[aria-label=Liveries] select').value = arguments[0]", slug);
-        browser.Find("section[aria-label=Liveries] input[name=name]").SendKeys("Low Water series" + Keys.Enter);
+        browser.Script("document.querySelector('select[name=slug]').value = arguments[0]", slug);
+        browser.Find("input[name=name]").SendKeys("Low Water series" + Keys.Enter);
         browser.Find("[id^=livery-low-water]");
         browser.Go("/");
         browser.Find("[name=title]").SendKeys("High Water");

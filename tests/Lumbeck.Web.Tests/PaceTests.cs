@@ -188,7 +188,7 @@ public sealed class PaceTests(Browser browser)
                 browser.Until(() => Saved(slug).Job.Waivers.Any(w => w.Rule == rule));
                 Saved(slug).Job.Waivers.Single(w => w.Rule == rule).Reason.ShouldBe(Words);
                 UntilAnswered();
-                browser.Desk.Jobs.StepBack(slug, "tests");
+                browser.Desk.Jobs.Undo(slug, "tests");
             }
         });
     }

@@ -12,7 +12,7 @@ public sealed class PageTests(Browser browser)
     public static TheoryData<string> Pages() =>
         ["/", "/jobs/tidewatcher/ticket", "/jobs/tidewatcher/wrap", "/jobs/tidewatcher/wrap?item=title",
             "/jobs/tidewatcher/wrap?item=spine-band", "/jobs/tidewatcher/wrap?item=barcode",
-            "/jobs/tidewatcher/wrap?item=title,line,author", "/jobs/hive/wrap?item=plate", "/jobs/tidewatcher/steps",
+            "/jobs/tidewatcher/wrap?item=title,line,author", "/jobs/hive/wrap?item=plate", "/jobs/tidewatcher/history",
             "/jobs/tidewatcher/takes", "/jobs/tidewatcher/check", "/jobs/tidewatcher/press", "/jobs/nowhere/wrap",
             "/jobs/calder/ticket", "/jobs/calder/wrap?sheet=case", "/jobs/lighthouse/wrap",
             "/jobs/trouble/wrap?item=road", "/jobs/calder/colours", "/drawer", "/houses",
@@ -84,7 +84,7 @@ public sealed class PageTests(Browser browser)
         asked.Count.ShouldBeGreaterThan(20);
         asked.Where(u => u.Scheme is not "data" && u.Authority != browser.Server.Address.Authority).ShouldBeEmpty();
         browser.Go("/jobs/tidewatcher/wrap");
-        browser.StepBack();
+        browser.Undo();
     }
 
     [Fact]

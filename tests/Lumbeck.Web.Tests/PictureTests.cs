@@ -20,7 +20,7 @@ public sealed class PictureTests(Browser browser)
         return path;
     }
 
-    private void Back() => browser.StepBack();
+    private void Back() => browser.Undo();
 
     [Fact]
     public void A_picture_is_put_in_a_frame_fitted_and_its_resolution_is_always_said()

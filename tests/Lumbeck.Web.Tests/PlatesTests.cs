@@ -17,7 +17,7 @@ public sealed class PlatesTests(Browser browser)
 
     private void Back(int steps)
     {
-        for (var n = 0; n < steps; n++) browser.StepBack();
+        for (var n = 0; n < steps; n++) browser.Undo();
     }
 
     /// <summary>Whether what a page links is there, as this type.</summary>

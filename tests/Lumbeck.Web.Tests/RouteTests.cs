@@ -169,7 +169,7 @@ public sealed class RouteTests : IAsyncLifetime
             ["hash"] = "ééééééééééééé" },
             new() { ["hash"] = "ééééééééééééééé" }])
             foreach (var at in (string[])["/jobs/tidewatcher/press", "/jobs/tidewatcher/takes?handler=New",
-                "/jobs/tidewatcher/steps?handler=Bring", "/drawer?handler=SayFace", "/drawer?handler=Say",
+                "/jobs/tidewatcher/history?handler=Bring", "/drawer?handler=SayFace", "/drawer?handler=Say",
                     "/drawer?handler=Remove", "/jobs/tidewatcher/press?handler=Unmend"])
                 await Ask(new(HttpMethod.Post, at) { Content = new FormUrlEncodedContent(form2) }, at);
         _wrong.ShouldBeEmpty();

@@ -23,7 +23,7 @@ public sealed class SeeingTests(Browser browser)
             "key: arguments[0], shiftKey: arguments[1], bubbles: true, cancelable: true }))",
             key, shift);
 
-    private void Back() => browser.StepBack();
+    private void Back() => browser.Undo();
 
     [Fact]
     public void The_wheel_rolls_and_with_Ctrl_comes_nearer_to_where_it_points()
@@ -215,7 +215,7 @@ public sealed class SeeingTests(Browser browser)
         browser.AndWait(() => Key("l"));
         browser.Until(() => browser.Text("#announced").Contains("locked of", StringComparison.Ordinal));
         Back();
-        browser.Until(() => browser.Text("#announced").StartsWith("Stepped back", StringComparison.Ordinal));
+        browser.Until(() => browser.Text("#announced").StartsWith("Undone", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -285,14 +285,14 @@ public sealed class SeeingTests(Browser browser)
         var start = Saved("calder");
         browser.AndWait(() => Key("ArrowDown"));
         browser.AndWait(() => Key("q"));
-        browser.Find("#docket a[href$='/steps']").Click();
+        browser.Find("#docket a[href$='/history']").Click();
         browser.Until(() => browser.Count("main li") >= 3);
         browser.Until(() =>
             (bool)browser.Script("return [...document.images].every(i => i.complete && i.naturalWidth > 0)")!);
         var first = $"#step-{start.Revision}";
         browser.Find(first + " input[name=name]").SendKeys("before the turn" + Keys.Enter);
         browser.Until(() => browser.Text(first).StartsWith("before the turn", StringComparison.Ordinal));
-        browser.Go("/jobs/calder/steps?named=true");
+        browser.Go("/jobs/calder/history?named=true");
         browser.Count("main li").ShouldBe(1);
         browser.Find(first + " form:first-of-type button").Click();
         browser.Until(() => browser.Driver.Url.EndsWith("/wrap", StringComparison.Ordinal));

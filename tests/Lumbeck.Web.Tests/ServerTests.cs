@@ -180,7 +180,7 @@ public sealed class ServerTests(OneServer one) : IClassFixture<OneServer>
             }
         foreach (var (route, says) in ((string, string)[])[("/jobs/tidewatcher/inside?name=x.pdf", "x.pdf is empty"),
             ("/jobs/nowhere/inside?name=x.pdf", "no job is called"),
-            ("/begin/inside?name=x.pdf&house=nobody", "no house is called"), ("/begin/inside", "no house is called")])
+            ("/begin/inside?name=x.pdf&house=nobody", "no printer is called"), ("/begin/inside", "no printer is called")])
         {
             var answer = await tab.PostAsync(route, new ByteArrayContent([]));
             ((int)answer.StatusCode).ShouldBeInRange(400, 422);

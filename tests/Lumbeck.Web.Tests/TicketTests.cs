@@ -246,7 +246,7 @@ public sealed class TicketTests(Browser browser)
         browser.Until(() => browser.Text("#inside").Contains("Agrees with the ticket", StringComparison.Ordinal));
         (Desk.Jobs.Job(slug).Job.Ticket.Pages, Desk.Jobs.Job(slug).Job.Ticket.Trim)
             .ShouldBe((318, Size.FromInches(6, 9)));
-        browser.StepBack();
+        browser.Undo();
         browser.Until(() => browser.Find("#f-ticket-pages").GetDomProperty("value") == "312");
 
         var torn = Path.Combine(browser.Downloads, "torn.pdf");

@@ -14,9 +14,9 @@ public sealed class TypingTests(Browser browser)
     private OnBench Saved() => browser.Desk.Jobs.Job(Slug);
     private TextItem Item(string id) => (TextItem)Saved().Job.Item(id)!;
 
-    private void StepBackTo(long revision)
+    private void UndoTo(long revision)
     {
-        for (var n = 0; Saved().Revision != revision && n < 60; n++) browser.StepBack();
+        for (var n = 0; Saved().Revision != revision && n < 60; n++) browser.Undo();
         Saved().Revision.ShouldBe(revision);
     }
 
@@ -71,7 +71,7 @@ public sealed class TypingTests(Browser browser)
         new Actions(browser.Driver).SendKeys(OpenQA.Selenium.Keys.Escape).Perform();
         browser.Until(() => browser.Count("#typed-in") == 0);
         browser.Count("#caret").ShouldBe(0);
-        StepBackTo(before);
+        UndoTo(before);
     }
 
     [Fact]
@@ -95,7 +95,7 @@ public sealed class TypingTests(Browser browser)
         var run = Item("lead").Runs.ShouldHaveSingleItem();
         (run.From, run.To, run.Style.Size).ShouldBe((0, range[1], Length.FromPoints(30)));
         Item("lead").Style.Size.ShouldBe(Length.FromPoints(21));
-        StepBackTo(before);
+        UndoTo(before);
     }
 
     [Fact]
@@ -137,7 +137,7 @@ public sealed class TypingTests(Browser browser)
             .ShouldBe(["bebas-neue/400", "cinzel/400", "cinzel/600", "im-fell-english-sc/400"], ignoreOrder: true);
         browser.AndWait(() => browser.Find(".face-row[data-face-id='cinzel/400']").Click());
         Item("author").Style.Face.ShouldBe(new("cinzel", 400, false));
-        StepBackTo(before);
+        UndoTo(before);
     }
 
     [Fact]
@@ -158,7 +158,7 @@ public sealed class TypingTests(Browser browser)
         var ink = Saved().Composed.Sheets[0].Scene.Item("author")!.Inked;
         ink.Left.ShouldBe((left - n(1)) / n(0), 0.1);
         ink.Right.ShouldBe((right - n(1)) / n(0), 0.1);
-        StepBackTo(before);
+        UndoTo(before);
     }
 
     [Fact]
@@ -186,7 +186,7 @@ public sealed class TypingTests(Browser browser)
         browser.Type("#f-ticket-pages", "200");
         Item("spine-title").Style.Size.ShouldBeLessThan(size);
         Saved().Composed.Findings.ShouldNotContain(f => f.Id == "zone.spine" || f.Id == "text.overset");
-        StepBackTo(before);
+        UndoTo(before);
     }
 
     [Fact]

@@ -46,7 +46,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
             new SetFact(r.Of(Enum.GetValues<TicketFact>()),
                 r.Of("By chance", "", "Tide and time", "Meer‮ rückwärts", " spaced \t out ")),
         1 => new SetIsbn(r.Of("9780000000002", "9780000000019", null)),
-        2 => new SetPeople([new("Jo March", "translator"), .. r.One(2) ? (Person[])[new("Ann Fell", "foreword")] : []]),
+        2 => new SetContributors([new("Jo March", "translator"), .. r.One(2) ? (Person[])[new("Ann Fell", "foreword")] : []]),
         3 => new SetPrice(r.One(3) ? null : new(r.From(1, 99) + 0.99m, r.Of("USD", "GBP", "EUR"))),
         4 => new SetLanguage(r.Of("en", "de", "he", "ja", "ar")),
         5 => new SetInsideColour(r.Of(Enum.GetValues<InsideColour>())),
@@ -64,7 +64,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         15 => new SetDummy(r.One(2) ? null : Mm(r.From(4, 30))),
         16 => new SetEndpapers(r.One(2) ? null : Mm(0.4m)),
         17 => new SetSecondPrice(r.One(3) ? null : new(r.From(1, 99), r.Of("USD", "EUR"))),
-        18 => new SetQuotations(r.One(3) ? [] : [new("What a book", "The Quayside Review"), new("More", "")]),
+        18 => new SetReviewQuotes(r.One(3) ? [] : [new("What a book", "The Quayside Review"), new("More", "")]),
         19 => new SetTicketPicture(r.Of(Enum.GetValues<TicketPicture>()),
             r.One(3) || pictures.Count == 0 ? null : r.Of([.. pictures])),
         _ => new SetFlaps(r.One(2), r.One(2) ? null : Mm(r.From(60, 90))),
@@ -78,7 +78,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
         {
             0 => new PaintGround(r.One(5) ? null : Any(r, job), wrap),
             1 =>
-                new LayPaper(r.One(3) ? null : Paper(r, job),
+                new LayPattern(r.One(3) ? null : Paper(r, job),
                     wrap),
             2 => new SetGroundPattern("seed", new(Number: r.From(1, 99)), wrap),
             3 => new SetGroundPattern("paint-1", new(Paint: Plain(r, job)), wrap),
@@ -182,7 +182,7 @@ public sealed class RandomEdits(IReadOnlyList<Picture> pictures)
                 new PasteItems(Clip.Read(Clip.Write(job, some)), $"p{++_made}", wrap,
                     r.One(2) ? null : r.Of(Part.Front, Part.Back, Part.Spine)),
             6 when r.One(3) => Drawn(job, r, any()),
-            6 => new CopyItem(any(), $"c{++_made}", r.One(3), r.One(2) ? r.Of(Part.Front, Part.Back) : null),
+            6 => new DuplicateItem(any(), $"c{++_made}", r.One(3), r.One(2) ? r.Of(Part.Front, Part.Back) : null),
             _ => new RemoveItem(any()),
         };
     }

@@ -49,7 +49,7 @@ public static class RandomInside
         {
             0 => new RemoveRun(run.Id),
             1 => new MoveRun(run.Id, r.From(-3, 3)),
-            2 => new CopyRun(run.Id, $"copy-{made}"),
+            2 => new DuplicateRun(run.Id, $"copy-{made}"),
             3 => new SetDesign(run.Id, r.From(0, run.Designs.Count), r.Of([.. DesignShelf.All]).First),
             4 => new SetDesign(run.Id, r.From(0, run.Designs.Count - 1)),
             5 => new PutInsideBy(r.One(2)),

@@ -64,7 +64,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         Pattern calm(Pattern paper) => paper with
         {
             Calm = [new CalmBox(r.From(0, 30), r.From(0, 60), r.From(20, 60), r.From(15, 50), r.From(20, 95))],
-            Fade = r.One(3) ? r.Of(Enum.GetValues<PaperFade>()) : PaperFade.None,
+            Fade = r.One(3) ? r.Of(Enum.GetValues<PatternFade>()) : PatternFade.None,
             Mirrored = r.One(4),
         };
         Item mixed(Item item) => item with
@@ -75,7 +75,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         };
         job = new PaintGround(r.One(3) ? new InkPaint(Ink.Percent(r.From(0, 12), r.From(0, 12), 0, 0)) : Graded(r,
             job), 0).Apply(job);
-        if (r.One(2)) job = new LayPaper(calm(Paper(r, job)), 0).Apply(job);
+        if (r.One(2)) job = new LayPattern(calm(Paper(r, job)), 0).Apply(job);
         for (var n = 0; n < r.From(1, 3); n++)
         {
             var hold = new Hold(Part.Front, HoldBox.Face, Anchor.TopLeft, Mm(r.From(0, 40)), Mm(r.From(0, 80)));
@@ -168,11 +168,11 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         }
         if (seed % 4 == 1) job = new AddItem(Dressed(Ornament(r, job, "ornament"), r)).Apply(job);
         if (seed % 6 == 3 && job.Take.Ground.Pattern is { } paper)
-            job = new LayPaper(paper with
+            job = new LayPattern(paper with
             {
                 Mirrored = r.One(2),
-                Fade = r.Of(Enum.GetValues<PaperFade>()),
-                Start = r.Of(PaperStart.Fold, PaperStart.Middle),
+                Fade = r.Of(Enum.GetValues<PatternFade>()),
+                Start = r.Of(PatternStart.Fold, PatternStart.Middle),
                 MovedRight = r.From(-9, 9),
                 Calm = r.One(2) ? [new CalmBox(r.From(0, 30), r.From(0, 40), 40, 30, r.From(20, 95))] : [],
             }).Apply(job);
@@ -206,7 +206,7 @@ public sealed class RandomJobs(IReadOnlyList<Picture> pictures)
         {
             job = new PaintGround(r.One(6) ? null : AnyPaint(r, job), wrap).Apply(job);
             if (r.One(3))
-                job = new LayPaper(Paper(r, job), wrap)
+                job = new LayPattern(Paper(r, job), wrap)
                     .Apply(job);
             var sheet = job.Sheets().First(s => s.Wrap == wrap).Sheet;
             for (var i = 0; i < items; i++)

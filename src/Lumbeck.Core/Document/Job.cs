@@ -147,7 +147,7 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     }
 
     public static Refusal Gone(string id) =>
-        new($"item/{id}", "this item was removed in the meantime: step back to have it again");
+        new($"item/{id}", "this item was removed in the meantime: undo to have it again");
 }
 
 /// <summary>Another making of the same book, with a ticket of its own: a case beside the paperback.</summary>

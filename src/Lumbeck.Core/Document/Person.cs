@@ -40,7 +40,7 @@ public sealed record Person(string Name, string Role)
             people = people.Add(new(name, known));
         }
         if (people.Count <= Most) return true;
-        why = $"{people.Count} people are more than a ticket lists: name up to {Most}";
+        why = $"{people.Count} contributors are more than a ticket lists: name up to {Most}";
         return false;
     }
 }

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace Lumbeck.Core.Document;
 
 /// <summary>How the inside is printed.</summary>
@@ -19,7 +21,8 @@ public sealed record Ticket
     /// <summary>As the cover names who wrote it.</summary>
     public string Author { get; init; } = "";
     /// <summary>Those who made it besides the author.</summary>
-    public ImmutableList<Person> People { get; init; } = [];
+    [JsonPropertyName("people")]
+    public ImmutableList<Person> Contributors { get; init; } = [];
     public string Imprint { get; init; } = "";
     public string Edition { get; init; } = "";
     public Isbn? Isbn { get; init; }
@@ -39,7 +42,8 @@ public sealed record Ticket
     /// <summary>The imprint's mark, as its spines bear it; null where there is none.</summary>
     public Picture? Mark { get; init; }
     /// <summary>What others said of it.</summary>
-    public ImmutableList<Quoted> Quotations { get; init; } = [];
+    [JsonPropertyName("quotations")]
+    public ImmutableList<ReviewQuote> ReviewQuotes { get; init; } = [];
     /// <summary>A code of <see cref="Language.All"/>.</summary>
     public string Language { get; init; } = "en";
     public InsideColour InsideColour { get; init; }

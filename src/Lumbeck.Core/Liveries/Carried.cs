@@ -53,5 +53,5 @@ internal sealed record Carried(PictureItem? Picture, string? Title)
 
     /// <summary>All that a ticket knows in words, bare.</summary>
     internal static string Said(Ticket ticket) => Plain.Bare(string.Join(' ', Enum.GetValues<TicketFact>().Select(ticket.Words)
-        .Append(Quoted.Show(ticket.Quotations)).Append(ticket.Price?.ToString()).Append(ticket.SecondPrice?.ToString())));
+        .Append(ReviewQuote.Show(ticket.ReviewQuotes)).Append(ticket.Price?.ToString()).Append(ticket.SecondPrice?.ToString())));
 }

@@ -17,7 +17,7 @@ internal sealed partial class LiveryComposer
         var flap = Panel(Part.FrontFlap) is not null && Panel(Part.BackFlap) is not null;
         List<(string Id, TextRole Role, string Words)> parts =
         [
-            .. _ticket.Quotations.Take(3).Select((q, n) => ($"quotation-{n + 1}", TextRole.Quotation, q.Printed)),
+            .. _ticket.ReviewQuotes.Take(3).Select((q, n) => ($"quotation-{n + 1}", TextRole.Quotation, q.Printed)),
             ("blurb", TextRole.Blurb, _ticket.Blurb),
             .. flap ? [] : (ReadOnlySpan<(string, TextRole, string)>)[("note", TextRole.Note, _ticket.Note)],
             ("contents", TextRole.Free, string.Join('\n', inside.Lines)),

@@ -137,7 +137,7 @@ public static class OwnComposing
         Says.Surname => t.Surname,
         Says.Blurb => t.Blurb,
         Says.Note => t.Note,
-        Says.Quotation => quotation < t.Quotations.Count ? t.Quotations[quotation++].Printed : "",
+        Says.Quotation => quotation < t.ReviewQuotes.Count ? t.ReviewQuotes[quotation++].Printed : "",
         Says.Imprint => t.Imprint,
         Says.Category => t.Category,
         Says.Series => t.Series,

@@ -94,6 +94,10 @@ public sealed class Pen
 /// <summary>An upright rectangle in drawing points.</summary>
 public readonly record struct Bounds(double Left, double Top, double Right, double Bottom)
 {
+    /// <summary>Whether another lies in it, to a hair.</summary>
+    public bool Holds(Bounds other) => other.Left >= Left - 0.01 && other.Top >= Top - 0.01
+        && other.Right <= Right + 0.01 && other.Bottom <= Bottom + 0.01;
+
     public static Bounds None =>
         new(double.PositiveInfinity, double.PositiveInfinity, double.NegativeInfinity, double.NegativeInfinity);
     public bool IsEmpty => !(Right > Left) || !(Bottom > Top);

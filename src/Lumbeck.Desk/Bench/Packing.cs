@@ -167,7 +167,7 @@ public static partial class Packing
             if (zip.GetEntry(ProfileFile) is not null
                 && ProfileDesk.NameOf(drawer.Profiles.TakeIn(Read(zip, ProfileFile), ProfileFile)
                     .Hash) != job.Ticket.House.Profile)
-                throw No("its colour profile is not the one its house means");
+                throw No("its colour profile is not the one its printer means");
             foreach (var face in zip.Entries.Where(e => FaceName().IsMatch(e.FullName)).ToList())
                 if (face.FullName != "faces/" + drawer.Faces.TakeIn(Read(zip, face.FullName), "a face of this pack")
                     .Hash)

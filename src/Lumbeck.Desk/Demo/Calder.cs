@@ -47,7 +47,7 @@ internal static class Calder
             .Copy().Run("Tamsin Oyelaran", new() { Case = LetterCase.SmallCaps, Tracking = 30 }),
         // The case under it: bare slate, its spine named and the moon alone on its front.
         new PaintGround(new SwatchPaint("slate"), 1),
-        new LayPaper(new NightSky
+        new LayPattern(new NightSky
         {
             Seed = 9,
             Scale = 130,

@@ -20,7 +20,7 @@ internal static class Crossing
                 28), ("sea", "Sea", 78, 40, 26, 6), ("foam", "Foam", 14, 2, 8, 0),
                 ("lamp", "Lamp", 2, 30, 86, 0)),
             new PaintGround(new SwatchPaint("deep")),
-            new LayPaper(new Waves
+            new LayPattern(new Waves
             {
                 Seed = 12,
                 Length = 44,
@@ -61,7 +61,7 @@ internal static class Crossing
                     leading: 1.4m)
                 .With(t => t with { Style = t.Style with { Align = Align.Left } }),
             Lay.Barcode("barcode"),
-            new CalmPaper(true),
+            new CalmPattern(true),
             new BeginInside(Pages(), "puzzles for a crossing"),
         ]);
         edits.Add(new GroupItems([.. edits.OfType<AddItem>().Select(a => a.New.Id)

@@ -21,12 +21,12 @@ internal static class Hive
                 ("wax", "Wax", 2, 12, 44, 0), ("smoke", "Smoke", 40, 46, 60, 66), ("comb", "Comb paper", 1, 3, 12, 0)),
             new PaintGround(new SwatchPaint("honey")),
             // Comb on the back, which fades toward the cells of the front.
-            new LayPaper(new Hexagons
+            new LayPattern(new Hexagons
             {
                 Seed = 4,
                 Scale = 140,
                 Filled = 14,
-                Fade = PaperFade.Right,
+                Fade = PatternFade.Right,
                 Paints = [new SwatchPaint("amber"), new SwatchPaint("amber"), new SwatchPaint("amber")],
             }),
         ];
@@ -69,7 +69,7 @@ internal static class Hive
                 leading: 1.5m)
                 .Copy().With(t => t with { Style = t.Style with { Align = Align.Left } }),
             Lay.Barcode("barcode"),
-            new CalmPaper(true),
+            new CalmPattern(true),
         ]);
         edits.Add(new GroupItems([.. edits.OfType<AddItem>().Select(a => a.New.Id)
             .Where(id => id.StartsWith("cell-", StringComparison.Ordinal))],

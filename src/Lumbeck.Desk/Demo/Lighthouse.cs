@@ -12,7 +12,7 @@ internal static class Lighthouse
             new SetLanguage("he"), new SetTrim(Size.FromInches(5, 8)), new SetPages(160),
                 new SetFact(TicketFact.Subtitle, "נובלה"), new SetFact(TicketFact.Author, "נועה אלמוג"),
                 new SetFact(TicketFact.Imprint, "Skerry & Vane"), new SetIsbn("9780000000033"),
-            new SetPeople([new("Idit Marom", "translator")]), new SetFact(TicketFact.Finish, "matt"),
+            new SetContributors([new("Idit Marom", "translator")]), new SetFact(TicketFact.Finish, "matt"),
             .. Lay.Swatches(("sea", "Evening sea", 74, 40, 30, 16), ("lamp", "Lamp", 2, 10, 52, 0),
                 ("lime", "Lime wash", 0, 1, 4, 0), ("dark", "Night rock", 68, 60, 56, 95),
                 ("brick", "Brick", 18, 82, 76, 8), ("rock", "Rock", 60, 54, 52, 44)),

@@ -16,7 +16,7 @@ internal static class Monday
         .. Lay.Swatches(("cream", "Cream", 2, 4, 12, 0), ("moss", "Moss", 58, 32, 62, 22),
             ("clay", "Clay", 14, 58, 62, 4), ("sand", "Sand", 8, 18, 36, 0), ("ink", "Ink", 64, 0, 0, 84)),
         new PaintGround(new SwatchPaint("sand")),
-        new LayPaper(new QuarterCircles
+        new LayPattern(new QuarterCircles
         {
             Seed = 27,
             Scale = 140,
@@ -46,7 +46,7 @@ internal static class Monday
             leading: 1.5m)
             .With(t => t with { Style = t.Style with { Align = Align.Left } }),
         Lay.Barcode("barcode"),
-        new CalmPaper(true),
+        new CalmPattern(true),
         new SetInside(new()
         {
             Bleeds = true,

@@ -17,6 +17,6 @@ internal static class Pass
             "There is one road over Ennor, and it is closed from October to May. Jory Hallam walked it nine times, twice " +
             "with a mule, once at night, and once the wrong way.\n\nA book about weather, boots, and the people who keep a " +
             "lamp lit for whoever comes down last."),
-        new SetQuotations([new("I read it in one sitting and then bought boots.", "The Quayside Review")]),
+        new SetReviewQuotes([new("I read it in one sitting and then bought boots.", "The Quayside Review")]),
     ];
 }

@@ -26,7 +26,7 @@ internal static class Tidewatcher
         yield return new AddSwatch(new("brass", "Brass", Ink.Percent(18, 36, 78, 4)));
         yield return new AddSwatch(new("shallows", "Shallows", Ink.Percent(72, 30, 48, 20)));
         yield return new PaintGround(new SwatchPaint("estuary"));
-        yield return new LayPaper(new ContourLines { Seed = 41, Paints = [new SwatchPaint("shallows")] });
+        yield return new LayPattern(new ContourLines { Seed = 41, Paints = [new SwatchPaint("shallows")] });
 
         yield return new AddItem(new RectItem
         {

@@ -60,7 +60,7 @@ public sealed class HouseDesk
     /// <exception cref="Refusal">There is no such house.</exception>
     public KnownHouse Get(string idOrName) => Find(idOrName)
         ?? throw new Refusal("ticket/house",
-            $"no house is called `{LengthText.Clip(idOrName)}`: pick {string.Join(", ", All().Select(k => k.House.Name))}");
+            $"no printer is called `{LengthText.Clip(idOrName)}`: pick {string.Join(", ", All().Select(k => k.House.Name))}");
 
     /// <summary>The house as it was at a tick.</summary>
     public KnownHouse At(KnownHouse now, long tick) =>
@@ -78,7 +78,7 @@ public sealed class HouseDesk
     public KnownHouse Import(string json)
     {
         var house = HouseFile.Read(json);
-        if (house.Name.Length == 0) throw new Refusal("name", "this house has no name: give its `name`");
+        if (house.Name.Length == 0) throw new Refusal("name", "this printer has no name: give its `name`");
         return Keep(house with { Name = FreeName(house.Name) }, "brought in");
     }
 
@@ -86,14 +86,14 @@ public sealed class HouseDesk
     /// <exception cref="Refusal">It can't be so, or the house is one that ships; the key is named.</exception>
     public KnownHouse Edit(string id, string editId, string keyName, string text)
     {
-        var key = HouseKeys.Find(keyName) ?? throw new Refusal(keyName, $"a house has no `{LengthText.Clip(keyName)}`");
+        var key = HouseKeys.Find(keyName) ?? throw new Refusal(keyName, $"a printer has no `{LengthText.Clip(keyName)}`");
         if (key.Name == "id" || Get(id).Ships)
             throw new Refusal(keyName,
                 $"{Get(id).House.Name} ships with Lumbeck and stays as it is: copy it, and change the copy");
         _rows.Change(id, editId, row =>
         {
             if (row?.State is null)
-                throw new Refusal("house", "this house was put away in the meantime: take it out again");
+                throw new Refusal("house", "this printer was put away in the meantime: take it out again");
             var now = HouseOf(row);
             var next = HouseText.Write(key, now, text);
             if (key.Name == "name") Named(next);
@@ -162,14 +162,14 @@ public sealed class HouseDesk
     private House HouseOf(HouseRow row) =>
         HouseFile.Read(row.State!,
             key =>
-                _jobs.Store.Tell($"house {row.House}: the key `{key}` is not known to this Lumbeck, and is left out"));
+                _jobs.Store.Tell($"printer {row.House}: the key `{key}` is not known to this Lumbeck, and is left out"));
 
     private KnownHouse Keep(House house, string says)
     {
         var taken = _rows.All().Select(r => r.House).Concat(HouseFile.Shipped.Keys).ToHashSet();
         // What is put away does not count.
         if (_rows.All().Count(r => r.State is not null) >= Most)
-            throw new Refusal("house", $"{Most} houses of your own are kept: put one away first");
+            throw new Refusal("house", $"{Most} printers of your own are kept: put one away first");
         var wanted = string.Concat(house.Id.ToLowerInvariant()
             .Where(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-'));
         wanted = wanted.Length == 0 ? "house" : wanted[..Math.Min(30, wanted.Length)];
@@ -189,9 +189,9 @@ public sealed class HouseDesk
 
     private void Named(House house)
     {
-        if (house.Name.Length is 0 or > 80) throw new Refusal("name", "a house needs a name of up to 80 letters");
+        if (house.Name.Length is 0 or > 80) throw new Refusal("name", "a printer needs a name of up to 80 letters");
         if (All()
             .Any(k => k.House.Id != house.Id && k.House.Name.Equals(house.Name, StringComparison.OrdinalIgnoreCase)))
-            throw new Refusal("name", $"there is a house `{house.Name}` already: take another name");
+            throw new Refusal("name", $"there is a printer `{house.Name}` already: take another name");
     }
 }

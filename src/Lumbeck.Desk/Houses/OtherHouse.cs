@@ -18,7 +18,7 @@ public static class OtherHouse
                     .Where(w => w.Length > 0));
         static string barcode(House h) => h.BarcodeBy switch
         {
-            BarcodeBy.House => "the house’s, where there is none",
+            BarcodeBy.House => "the printer’s, where there is none",
             BarcodeBy.Maker => "yours",
             _ => "either’s",
         };

@@ -27,7 +27,7 @@ public static class History
     public static Composed Revision(this JobDesk jobs, string slug, long revision) =>
         jobs.Store.JobOf(revision) == jobs.Row(slug).Id
             ? jobs.Compose(revision)
-            : throw new Refusal("steps", "this job has no such step");
+            : throw new Refusal("history", "this job has no such step");
 
     /// <summary>What the step that made this revision did, in words.</summary>
     public static string Says(this JobDesk jobs, OnBench on) => jobs.Store.Revision(on.Revision).Says;
@@ -56,10 +56,10 @@ public static class History
     public static void NameStep(this JobDesk jobs, string slug, long revision, string name)
     {
         var row = jobs.Row(slug);
-        if (jobs.Store.JobOf(revision) != row.Id) throw new Refusal("steps", "this job has no such step");
+        if (jobs.Store.JobOf(revision) != row.Id) throw new Refusal("history", "this job has no such step");
         var line = name.ReplaceLineEndings(" ").Trim();
         if (line.Length > NameItem.Most)
-            throw new Refusal("steps", $"a name of {line.Length} letters is too long: up to {NameItem.Most}");
+            throw new Refusal("history", $"a name of {line.Length} letters is too long: up to {NameItem.Most}");
         jobs.Store.Write(w => { w.Name(row.Id, revision, line); return 0; });
     }
 }

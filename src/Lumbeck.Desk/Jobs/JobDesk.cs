@@ -153,17 +153,17 @@ public sealed class JobDesk
     /// <param name="since">The tick from which on steps of others are not taken back unasked; null takes back whosever
     /// it is.</param>
     /// <exception cref="Conflict">The last step is another session's, made since then; nothing was changed.</exception>
-    public OnBench StepBack(string slug, Actor by, string? asked = null,
+    public OnBench Undo(string slug, Actor by, string? asked = null,
         long? since = null) => Step(slug, by, asked, (w, r) =>
     {
         if (since is { } tick && w.MadeBy(r) is var last && last.Session != by.Session && last.Tick > tick)
             throw new Conflict("step", _store.Revision(r).Says, "", "");
-        return w.StepBack(r);
+        return w.Undo(r);
     });
 
     /// <summary>Steps forward again, likewise.</summary>
-    public OnBench StepForward(string slug, Actor by, string? asked = null) =>
-        Step(slug, by, asked, (w, r) => w.StepForward(r));
+    public OnBench Redo(string slug, Actor by, string? asked = null) =>
+        Step(slug, by, asked, (w, r) => w.Redo(r));
 
     /// <summary>Keeps what a list shows of a revision.</summary>
     internal JobSummary Summarise(Composed composed)

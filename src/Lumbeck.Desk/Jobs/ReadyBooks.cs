@@ -1,3 +1,5 @@
+using System.Text.Json;
+
 namespace Lumbeck.Desk.Jobs;
 
 /// <summary>Ready insides whose pages are worked out: a planner, puzzles, colouring pages, letters to trace.</summary>
@@ -14,25 +16,28 @@ internal static class ReadyBooks
     ];
 
     /// <summary>
-    /// Three grades of sudokus, mazes of three kinds, word searches and trails, and what solves them.
+    /// Three grades of sudokus, mazes of three kinds, word searches and trails, and what solves them. In a language that
+    /// nothing is written in here there is no page on how they go, and no words are hidden.
     /// </summary>
-    public static ImmutableList<PageRun> Puzzles()
+    public static ImmutableList<PageRun> Puzzles(string language)
     {
         PageRun sudokus(string id, string name, Grade grade, int pages) =>
             Seeded(One(id, name, ((SudokuPage)DesignShelf.Of("sudoku")) with { Grade = grade }, pages));
         PageRun mazes(string id, string name, MazeShape shape, int pages) =>
             Seeded(One(id, name, ((MazePage)DesignShelf.Of("maze")) with { Shape = shape }, pages));
+        var words = InWords.GetValueOrDefault(language);
         return
         [
             One("title", "Title", DesignShelf.Of("title")) with { Begins = BeginsOn.Odd },
-            One("about", "Before you begin", ((TextPages)DesignShelf.Of("text")) with { Text = HowTo })
-                with { Goes = RunKind.Needed, Begins = BeginsOn.Odd },
+            .. words is null ? (ReadOnlySpan<PageRun>)[]
+                : [One("about", "Before you begin", ((TextPages)DesignShelf.Of("text")) with { Text = words.How })
+                    with { Goes = RunKind.Needed, Begins = BeginsOn.Odd }],
             sudokus("easy", "Sudokus, easy", Grade.Easy, 10),
             mazes("mazes", "Mazes", MazeShape.Square, 5),
             sudokus("medium", "Sudokus, medium", Grade.Medium, 10),
-            Seeded(One("words", "Word searches",
-                ((WordSearchPage)DesignShelf.Of("word-search")) with { Hidden = string.Join("\n\n", WordLists) },
-                WordLists.Length)),
+            .. words is null ? (ReadOnlySpan<PageRun>)[] : [Seeded(One("words", "Word searches",
+                ((WordSearchPage)DesignShelf.Of("word-search")) with { Hidden = string.Join("\n\n", words.Lists) },
+                words.Lists.Length))],
             sudokus("hard", "Sudokus, hard", Grade.Hard, 10),
             mazes("rounds", "Round mazes", MazeShape.Round, 5),
             Seeded(One("trails", "Trails", DesignShelf.Of("number-trail"), 6)),
@@ -50,48 +55,36 @@ internal static class ReadyBooks
         return
         [
             ReadyInsides.Belongs(), of("scenes", "Scenes", ColouringPage.Vistas, 6),
-            of("patterns", "Patterns", ColouringPage.PapersInTurn, 11),
+            of("patterns", "Patterns", ColouringPage.PatternsInTurn, 11),
             of("ornaments", "Ornaments", ColouringPage.Ornaments, 8) with { Goes = RunKind.Rest },
         ];
     }
 
-    /// <summary>Letters with their strokes' order, figures, then words.</summary>
-    public static ImmutableList<PageRun> Traced()
+    /// <summary>Letters with their strokes' order, figures, then words; none where a hand writes other strokes.</summary>
+    public static ImmutableList<PageRun> Traced(string language)
     {
-        PageRun of(string id, string name, string rows, int pages, bool arrows) => One(id, name,
-            ((LettersToTrace)DesignShelf.Of("letters-to-trace")) with { Text = rows, Arrows = arrows }, pages);
+        IEnumerable<PageRun> of(string id, string name, string rows, bool arrows) => PrintedWords.Say(rows, language).Length == 0
+            ? []
+            : [One(id, name, ((LettersToTrace)DesignShelf.Of("letters-to-trace")) with { Text = rows, Arrows = arrows })
+                with { Goes = RunKind.Needed }];
         return
         [
-            of("letters", "Letters", new LettersToTrace { Paints = [] }.Text, 7, true),
-            of("figures", "Figures", "0 1 2\n3 4 5\n6 7 8\n9 0 1", 1, true),
-            of("words", "Words", "one\ntwo\nthree\nfour\nfive\nsix\nseven\neight\nnine\nten", 4, false),
+            .. of("letters", "Letters", new LettersToTrace { Paints = [] }.Text, true),
+            .. of("figures", "Figures", "0 1 2\n3 4 5\n6 7 8\n9 0 1", true),
+            .. of("words", "Words", "one\ntwo\nthree\nfour\nfive\nsix\nseven\neight\nnine\nten", false),
         ];
     }
 
-    private const string HowTo = """
-        # Before you begin
+    /// <summary>How puzzles go, and words to hide, a list a page: written anew in each language that has them.</summary>
+    private sealed record PuzzleWords(string How, ImmutableArray<string> Lists);
 
-        *Sudokus.* Each row, each column and each box has every digit once. All of these are solved by looking: none
-        needs a guess.
+    private static readonly Dictionary<string, PuzzleWords> InWords = Load();
 
-        *Mazes.* From one opening to the other there is one way.
-
-        *Word searches.* Words run along, down and aslant, forwards and backwards. Each is there once.
-
-        *Trails.* Join the dots in their order, and the last to the first where a ring says so.
-
-        Under each puzzle stands the page that solves it.
-        """;
-
-    private static readonly string[] WordLists =
-    [
-        "anchor, buoy, compass, fender, halyard, keel, lantern, mooring, rudder, sextant, tiller, windlass",
-        "apricot, bramble, cherry, damson, elderberry, fig, gooseberry, medlar, mulberry, quince, raspberry",
-        "cloud, drizzle, fog, frost, hail, lightning, mist, rainbow, sleet, squall, sunshine, thunder",
-        "anvil, bellows, chisel, clamp, hammer, mallet, pincers, plane, rasp, spanner, vice",
-        "bassoon, cello, clarinet, cornet, fiddle, harp, mandolin, oboe, piccolo, trumpet, viola, zither",
-        "badger, curlew, dormouse, hedgehog, heron, kestrel, lapwing, marten, otter, squirrel, stoat, vole",
-    ];
+    private static Dictionary<string, PuzzleWords> Load()
+    {
+        using var data = typeof(ReadyBooks).Assembly.GetManifestResourceStream("jobs/puzzle-words")!;
+        return JsonSerializer.Deserialize<Dictionary<string, PuzzleWords>>(data, JsonSerializerOptions.Web)!;
+    }
 
     private static PageRun One(string id, string name, PageDesign design, int pages = 1) =>
         new() { Id = id, Name = name, Designs = [design], Count = pages };

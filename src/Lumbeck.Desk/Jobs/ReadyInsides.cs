@@ -40,12 +40,36 @@ public static class ReadyInsides
 
     /// <summary>Lays one in place of what a job's inside is; it fills the ticket's page count where it can.</summary>
     /// <exception cref="Refusal">There is none of that name.</exception>
-    public static BeginInside Begin(string name, int year) => new(Of(name, year), name) { Fills = true };
+    /// <param name="name">One of <see cref="All"/>.</param>
+    /// <param name="year">What a planner is for.</param>
+    /// <param name="job">Whose language its words are in, and whose trim its pages are laid for.</param>
+    public static BeginInside Begin(string name, int year, Job job)
+    {
+        var runs = Of(name, year, PrintedWords.Of(job));
+        var lies = job.Ticket.Trim.Width > job.Ticket.Trim.Height;
+        return new(lies ? [.. runs.Select(Lying)] : runs, name) { Fills = true };
+    }
+
+    /// <summary>On a page that is wider than high more stands side by side.</summary>
+    private static PageRun Lying(PageRun run) => run with
+    {
+        Designs = [.. run.Designs.Select(d => d switch
+        {
+            YearPage year => year with { Across = 4 },
+            Storyboard frames => frames with { Across = 3, Down = 2, Lines = 1 },
+            SolutionsPage solutions => solutions with { Across = 3, Down = 2 },
+            _ => d,
+        })],
+    };
 
     /// <param name="name">One of <see cref="All"/>.</param>
     /// <param name="year">What a planner is for.</param>
+    /// <param name="language">What its words are in; those that it has no words for are left out.</param>
     /// <exception cref="Refusal">There is none of that name.</exception>
-    public static ImmutableList<PageRun> Of(string name, int year) => name switch
+    public static ImmutableList<PageRun> Of(string name, int year, string language = "en") =>
+        [.. InEnglish(name, year, language).Select(r => PrintedWords.In(r, language))];
+
+    private static ImmutableList<PageRun> InEnglish(string name, int year, string language) => name switch
     {
         "lined" => [Belongs(), Rest("ruled")],
         "dotted" => [Belongs(), Rest("dots")],
@@ -61,8 +85,8 @@ public static class ReadyInsides
                     new("entry", Share: 4), new("seen", ColumnKind.Tick) { Wide = Length.FromMillimetres(14) }],
             })],
         "handwriting practice" =>
-            [Belongs(), .. ReadyBooks.Traced(), Rest("handwriting") with { Name = "On your own" }],
-        "puzzle book" => ReadyBooks.Puzzles(),
+            [Belongs(), .. ReadyBooks.Traced(language), Rest("handwriting") with { Name = "On your own" }],
+        "puzzle book" => ReadyBooks.Puzzles(language),
         "colouring book" => ReadyBooks.Colouring(),
         "sketchbook" => [Belongs(), Run("frames", "storyboard", d => d) with { Name = "Frames", Count = 12 },
             Rest("blank") with { Name = "Leaves" }],
@@ -84,11 +108,11 @@ public static class ReadyInsides
     /// A run of a design, as it is first laid; the last word is a ready table’s where that is its name.
     /// </summary>
     /// <exception cref="Refusal">There is no such design.</exception>
-    public static PageRun First(string id, string word)
+    public static PageRun First(string id, string word, string language = "en")
     {
         if (DesignShelf.ReadyTables.FirstOrDefault(t => t.Name == word).Design is { } ready)
-            return new() { Id = id, Designs = [ready], Count = 4 };
-        var design = DesignShelf.Of(word);
+            return new() { Id = id, Designs = [language == "en" ? ready : ((Table)ready).Bare()], Count = 4 };
+        var design = PrintedWords.In(DesignShelf.Of(word), language);
         return ReadyBooks.Seeded(new()
         {
             Id = id,

@@ -66,16 +66,16 @@ public static class Starters
             ("ellipse", "ellipse")],
         Part.Front =>
             [("title", "title"), ("subtitle", "subtitle"), ("author", "author"), ("picture", "picture"),
-                ("plate", "label plate"), ("text", "text"), .. Shapes, .. DrawnStarters.Offered],
+                ("plate", "label"), ("text", "text"), .. Shapes, .. DrawnStarters.Offered],
         Part.Back =>
             [("blurb", "blurb"), ("barcode", "barcode"), ("code", "QR code"), ("imprint", "imprint"),
                 ("picture", "picture"), ("text", "text"), .. Shapes, .. DrawnStarters.Offered],
         Part.Spine =>
             [("title", "title"), ("author", "author"), ("imprint", "imprint"), ("band", "band"), ("line", "line"),
-                ("rectangle", "rectangle"), ("ellipse", "ellipse"), ("paper", "paper")],
+                ("rectangle", "rectangle"), ("ellipse", "ellipse"), ("paper", "pattern")],
         Part.FrontFlap or Part.BackFlap => [("text", "text"), ("picture", "picture"), .. Shapes,
-            ("ornament", "ornament"), ("border", "border"), ("paper", "paper")],
-        _ => [("picture", "picture"), ("vista", "vista"), ("paper", "paper"), .. Shapes, ("text", "text")],
+            ("ornament", "ornament"), ("border", "border"), ("paper", "pattern")],
+        _ => [("picture", "picture"), ("vista", "vista"), ("paper", "pattern"), .. Shapes, ("text", "text")],
     };
 
     private static readonly (string, string)[] Shapes = [("rectangle", "rectangle"), ("ellipse", "ellipse"),
@@ -86,8 +86,8 @@ public static class Starters
     {
         TextRole.Title => "Title of the book",
         TextRole.Blurb => "What the book is about, in three short paragraphs.",
-        TextRole.Note => "A few words on the author.",
-        TextRole.Quotation => "What others said of it.",
+        TextRole.Note => "A few words about the author.",
+        TextRole.Quotation => "What others say about the book.",
         TextRole.Free => "Your words",
         _ => role.ToString(),
     };

@@ -48,6 +48,8 @@ internal sealed class PagePictures(Drawer drawer)
                 : painted.ToPng(PrintingCondition.Of(house)), $"page {number}.png", $"page {number} of this book");
         }
         return new([.. runs.Select(r => picture(r.First)).OfType<Picture>()],
-            [.. runs.Select(r => $"{plan.Inside.Runs[r.Run].Says}, {r.Pages} {(r.Pages == 1 ? "page" : "pages")}")]);
+            [.. runs.Select(r => (Says: plan.Inside.Runs[r.Run].Printed(PrintedWords.Of(job)), r.Pages))
+                .Where(r => r.Says.Length > 0)
+                .Select(r => PrintedWords.Of(job) == "en" ? $"{r.Says}, {Many.Of(r.Pages, "page")}" : r.Says)]);
     }
 }

@@ -20,7 +20,7 @@ public static class ArtFile
     /// <summary>Every family: its word, what sort of art it is, and how it is at first.</summary>
     public static IReadOnlyList<(string Word, string Sort, Sketch First)> Families { get; } =
     [
-        .. PatternShelf.All.Select(p => (p.Word, "paper", (Sketch)p.First)),
+        .. PatternShelf.All.Select(p => (p.Word, "pattern", (Sketch)p.First)),
         .. VistaShelf.All.Select(v => (v.Word, "vista", (Sketch)v.First)),
         .. OrnamentShelf.All.Select(o => (o.Word, "ornament", (Sketch)o.First)),
     ];
@@ -30,7 +30,7 @@ public static class ArtFile
     public static Sketch Of(string word) =>
         Families.FirstOrDefault(f => f.Word == word).First
             ?? throw new Refusal("family",
-                $"`{LengthText.Clip(word)}` is no paper, vista or ornament: see `lumbeck art --list`");
+                $"`{LengthText.Clip(word)}` is no pattern, vista or ornament: see `lumbeck art --list`");
 
     /// <summary>Writes a drawing of this size.</summary>
     /// <exception cref="Refusal">There is no such kind of file, or it would have too many pixels.</exception>

@@ -55,7 +55,7 @@ internal static class FileChecks
         var condition = pdf.Text(intent, "OutputConditionIdentifier") ?? pdf.Text(intent, "OutputCondition") ?? "";
         if (!condition.Contains(house.OutputCondition, StringComparison.OrdinalIgnoreCase))
             found.Stop("intent", condition.Length == 0 ? "no condition" : condition, house.OutputCondition,
-                "The file’s colours are for another printing condition than the house’s.");
+                "The file’s colours are for another printing condition than the printer’s.");
         var profile = pdf.Get(intent, "DestOutputProfile") as StreamToken;
         if (found.IsX4 && profile is null)
             found.Stop("intent", "no profile", "embedded", "PDF/X-4 carries the profile of its printing condition.");
@@ -67,7 +67,7 @@ internal static class FileChecks
             found.Stop("intent", "a broken profile", "an ICC profile",
                 "The profile of the printing condition can’t be read.");
         else if (space != "CMYK" && house.Colour == ColourWanted.Cmyk)
-            found.Stop("intent", $"a profile for {space.Trim()}", "CMYK", "The house prints in four inks.");
+            found.Stop("intent", $"a profile for {space.Trim()}", "CMYK", "The printer prints in four inks.");
     }
 
     private static string Xmp(Pdf pdf) =>

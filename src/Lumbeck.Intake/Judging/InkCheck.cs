@@ -56,6 +56,6 @@ internal static class InkCheck
         if (most <= limit + Slack) return;
         if (most >= limit + StopOver + Slack)
             found.Stop("ink.total", $"{most:0} %", $"{limit:0} %", "So much ink does not dry.");
-        else found.Caution("ink.total", $"{most:0} %", $"{limit:0} %", "A little more ink than the house likes.");
+        else found.Caution("ink.total", $"{most:0} %", $"{limit:0} %", "A little more ink than the printer likes.");
     }
 }

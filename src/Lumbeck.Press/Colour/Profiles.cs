@@ -26,7 +26,7 @@ public static class Profiles
         return File.Exists(file)
             ? file
             : throw new Refusal("profile",
-                $"no profile is called `{LengthText.Clip(name)}`: the house names one that is not here");
+                $"no profile is called `{LengthText.Clip(name)}`: the printer names one that is not here");
     }
 
     public static byte[] Bytes(string name) => File.ReadAllBytes(PathOf(name));

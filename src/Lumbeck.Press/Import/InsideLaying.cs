@@ -52,7 +52,7 @@ internal sealed class InsideLaying(MendPlan plan, List<MendLine> lines, Func<int
         for (var n = 0; n < blanks; n++)
             pages.Add(new(_w + (2 * bleed), _h + (2 * bleed), new(bleed, bleed, bleed + _w, bleed + _h), []));
         if (blanks > 0) Tell("pages.blank", MendState.Done, null,
-            $"{Many.Of(blanks, "blank page")} at the end: the house prints in multiples of {Plan.Multiple}.");
+            $"{Many.Of(blanks, "blank page")} at the end: the printer prints in multiples of {Plan.Multiple}.");
         return pages;
     }
 

@@ -20,7 +20,7 @@ import { toggled, withGroup } from './sheet/hand';
 import { arrange, choose } from './sheet/picking';
 import { onWrap, pressed, words } from './keys';
 import { shop } from './sheet/matching';
-import { paperByHand } from './sheet/paper';
+import { patternByHand } from './sheet/pattern';
 import { chosen, closed } from './walks';
 import { answered, pending, picked, send, tryOut, untry, write } from './queue/queue';
 import { holds, keyOf } from './queue/holds';
@@ -36,7 +36,7 @@ const onJob = document.body.dataset.base !== undefined;
 // What can be seen otherwise, by the button's word.
 const sees: Record<string, () => void> = {
   sheet: fitSheet, panel: fitPanel, item: fitItem, 'true': trueSize, measure: measureScreen, alone: () => alone(),
-  near: nearer, far: farther, lens: lensNearer, tour: () => tour(1), paper: () => paperByHand(), 'tour-back': () => tour(-1),
+  near: nearer, far: farther, lens: lensNearer, tour: () => tour(1), paper: () => patternByHand(), 'tour-back': () => tour(-1),
     'tour-leave': leaveTour, book, words, shop, fitting: () => fitting(),
   keys: () => (document.getElementById('keys') as HTMLDialogElement).showModal(),
 };

@@ -5,15 +5,25 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Lumbeck.Web.Pages;
 
-/// <summary>Starters and liveries: those that ship, those kept here, and their files.</summary>
+/// <summary>A look on the shelf: a livery or a starter.</summary>
+/// <param name="Kind">“livery” or “starter”.</param>
+/// <param name="File">Where its file is saved from; null where it ships and has none.</param>
+public sealed record LookOnShelf(string Kind, string Id, string Name, string Says, bool Own, string? File)
+{
+    public bool IsStarter => Kind == LooksModel.Starter;
+}
+
+/// <summary>One shelf of looks: those that ship, those kept here, and their files.</summary>
 [RequestSizeLimit(MostBytes), RequestFormLimits(MultipartBodyLengthLimit = MostBytes)]
 public sealed class LooksModel(Desk.AppServices desk) : PageModel
 {
     /// <summary>Largest pack of a starter, in bytes.</summary>
     public const long MostBytes = 200_000_000;
 
-    public IReadOnlyList<StarterOffered> Starters { get; private set; } = [];
-    public IReadOnlyList<LiveryToWear> Liveries { get; private set; } = [];
+    internal const string Livery = "livery", Starter = "starter";
+
+    /// <summary>One's own first, then by kind, as each shelf has them.</summary>
+    public IReadOnlyList<LookOnShelf> Looks { get; private set; } = [];
 
     /// <summary>The jobs on the bench, the newest first.</summary>
     public IReadOnlyList<(string Slug, string Title)> Jobs { get; private set; } = [];
@@ -21,20 +31,31 @@ public sealed class LooksModel(Desk.AppServices desk) : PageModel
 
     public void OnGet()
     {
-        (Starters, Liveries) = (desk.Starters.All(), desk.Liveries.All());
+        Looks =
+        [
+            .. desk.Liveries.All().Select(l => new LookOnShelf(Livery, l.Id, l.Name, string.Join(", ", l.Shelves)
+                + (l.Own ? "" : "; " + string.Join(", ", l.Ways)), l.Own, l.Own ? $"/looks/liveries/{l.Id}.json" : null))
+                .Concat(desk.Starters.All().Select(s =>
+                    new LookOnShelf(Starter, s.Id, s.Name, s.Says, s.Own, $"/looks/starters/{s.Id}.zip")))
+                .OrderByDescending(l => l.Own),
+        ];
         Jobs = [.. desk.Bench.Places().Where(p => p.Job is not null).Reverse().Take(200)
             .Select(p => (p.Slug, p.Job!.Title.Length == 0 ? "Untitled" : p.Job.Title))];
     }
 
-    public IActionResult OnPostKeepStarter(string? slug, string? name) =>
-        Do(() => "#starter-" + desk.Starters.Keep(desk.Jobs.Job(slug ?? "").Job, name ?? "").Id);
+    public IActionResult OnPostKeep(string? kind, string? slug, string? name) => Do(() =>
+    {
+        var job = desk.Jobs.Job(slug ?? "").Job;
+        return kind == Starter ? $"#{Starter}-{desk.Starters.Keep(job, name ?? "").Id}"
+            : $"#{Livery}-{desk.Liveries.Keep(job, name ?? "").Id}";
+    });
 
-    public IActionResult OnPostKeepLivery(string? slug, string? name) =>
-        Do(() => "#livery-" + desk.Liveries.Keep(desk.Jobs.Job(slug ?? "").Job, name ?? "").Id);
-
-    public IActionResult OnPostRemoveStarter(string? id) => Do(() => { desk.Starters.Remove(id ?? ""); return ""; });
-
-    public IActionResult OnPostRemoveLivery(string? id) => Do(() => { desk.Liveries.Remove(id ?? ""); return ""; });
+    public IActionResult OnPostRemove(string? kind, string? id) => Do(() =>
+    {
+        if (kind == Starter) desk.Starters.Remove(id ?? "");
+        else desk.Liveries.Remove(id ?? "");
+        return "";
+    });
 
     public IActionResult OnPostBegin(string? id)
     {
@@ -42,9 +63,10 @@ public sealed class LooksModel(Desk.AppServices desk) : PageModel
         catch (Refusal r) { return Said(r.Message); }
     }
 
-    public async Task<IActionResult> OnPostBringStarterAsync(IFormFile? file)
+    /// <summary>A starter's pack begins as every ZIP does (“PK”); all else is read as a livery's file.</summary>
+    public async Task<IActionResult> OnPostBringAsync(IFormFile? file)
     {
-        if (file is null) return Said("Pick the pack to bring in");
+        if (file is null) return Said("Pick the file to bring in");
         // A pack is read from its end, so it is laid aside first.
         var aside = Aside.FilePath();
         await using var s = new FileStream(aside, new FileStreamOptions
@@ -55,17 +77,17 @@ public sealed class LooksModel(Desk.AppServices desk) : PageModel
         });
         await file.CopyToAsync(s);
         s.Position = 0;
-        try { return Redirect("/looks#starter-" + (await desk.Starters.TakeIn(s)).Id); }
+        var pack = s.ReadByte() == 'P' && s.ReadByte() == 'K';
+        s.Position = 0;
+        try
+        {
+            if (pack) return Redirect($"/looks#{Starter}-{(await desk.Starters.TakeIn(s)).Id}");
+            if (s.Length > OwnLiveryJson.Most) return Said($"{file.FileName} is over {OwnLiveryJson.Most / 1_000_000} MB");
+            var bytes = new byte[s.Length];
+            await s.ReadExactlyAsync(bytes);
+            return Redirect($"/looks#{Livery}-{desk.Liveries.TakeIn(bytes).Id}");
+        }
         catch (Refusal r) { return Said(r.Message); }
-    }
-
-    public IActionResult OnPostBringLivery(IFormFile? file)
-    {
-        if (file is null) return Said("Pick the file to bring in");
-        if (file.Length > OwnLiveryJson.Most) return Said($"{file.FileName} is over {OwnLiveryJson.Most / 1_000_000} MB");
-        using var m = new MemoryStream();
-        file.CopyTo(m);
-        return Do(() => "#livery-" + desk.Liveries.TakeIn(m.ToArray()).Id);
     }
 
     private IActionResult Do(Func<string> act)

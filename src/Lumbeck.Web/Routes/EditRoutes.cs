@@ -31,10 +31,10 @@ public static class EditRoutes
         {
             var (on, stepped) = ask switch
             {
-                StepBy { Way: Way.Back } => (desk.Jobs.StepBack(slug, sent.Session, sent.Id,
+                UndoOrRedo { Way: Way.Back } => (desk.Jobs.Undo(slug, sent.Session, sent.Id,
                     sent.Base is null ? null : sent.Opened),
-                    "Stepped back: now after "),
-                StepBy => (desk.Jobs.StepForward(slug, sent.Session, sent.Id), "Stepped forward: "),
+                    "Undone: now after "),
+                UndoOrRedo => (desk.Jobs.Redo(slug, sent.Session, sent.Id), "Redone: "),
                 _ =>
                     (desk.Jobs.Apply(slug,
                         new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Wrap)), sent.Base,

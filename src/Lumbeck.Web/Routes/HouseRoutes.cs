@@ -26,10 +26,10 @@ public static class HouseRoutes
         {
             var now = sent.Ask switch
             {
-                StepBy step => desk.Houses.Step(id, forward: step.Way == Way.Forward, sent.Id),
+                UndoOrRedo step => desk.Houses.Step(id, forward: step.Way == Way.Forward, sent.Id),
                 WriteFact { Path: { } path, Text: { } text } => desk.Houses.Edit(id, sent.Id,
                     path.Replace("house/", "", StringComparison.Ordinal), text),
-                _ => throw new Refusal("edit", "nothing to change of a house was named"),
+                _ => throw new Refusal("edit", "nothing to change of a printer was named"),
             };
             return await Difference(now, sent.Seen, sent.Open, sent.Open, desk, screens, http);
         }
@@ -43,7 +43,7 @@ public static class HouseRoutes
     private static async Task<IResult> News(string id, long seen, string? open, string? was, Desk.AppServices desk,
         HouseScreens screens, HttpContext http)
     {
-        if (desk.Houses.Find(id) is not { } now) return Answers.Say("", "This house was put away.", 404);
+        if (desk.Houses.Find(id) is not { } now) return Answers.Say("", "This printer was put away.", 404);
         return open == was && now.Tick == seen
             ? Results.NoContent()
             : await Difference(now, seen, open, was, desk, screens, http);

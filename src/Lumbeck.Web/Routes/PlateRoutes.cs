@@ -60,10 +60,10 @@ public static class PlateRoutes
             var pixels = Math.Clamp(wide ?? 120, 40, 400);
             Seed? other = string.IsNullOrWhiteSpace(seed) ? null : Seed.Of(seed);
             var shape = on.Job.Item(item ?? "") as ShapeItem;
-            var key = $"{PaperPictures.Key(on.Job, shown, shape)} {kind} {other}";
+            var key = $"{PatternPictures.Key(on.Job, shown, shape)} {kind} {other}";
             http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
             return Results.File(Small.GetOrAdd((desk.Folder, 0, shown.On.Number, key, pixels, "paper"),
-                _ => PaperPictures.Of(on.Job, shown, shape, with, asked, other, pixels, desk.Drawer)), "image/jpeg");
+                _ => PatternPictures.Of(on.Job, shown, shape, with, asked, other, pixels, desk.Drawer)), "image/jpeg");
         }
         catch (Refusal) { return Results.NotFound(); }
     }

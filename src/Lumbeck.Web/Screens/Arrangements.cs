@@ -22,7 +22,7 @@ public static class Arrangements
         if (item.Hold.Panel != Part.Spine)
             yield return new("spine", "on spine", "Hang it in the middle of the spine (J)");
         yield return new("quarter", "quarter turn", "Turn it a quarter clockwise (Q)");
-        yield return new("copy", "double", "Lay a copy over it (D)");
+        yield return new("copy", "duplicate", "Duplicate it in place (D)");
         if (item is OrnamentItem { Ornament: { Sort: OrnamentSort.Corner } })
             yield return new("four-corners", "four corners", "One on each of the panel’s four corners");
         if (item is OrnamentItem { Ornament: var ornament } && ornament.Words(50, 50) is not null)
@@ -36,7 +36,7 @@ public static class Arrangements
                 yield return new($"at-{hour}", $"at {hour}", $"Paint it as at {hour}, in this job’s swatches");
         }
         if (item.Hold.Panel.Across() is not null)
-            yield return new("other-cover", "other cover", "Copy it mirrored to the other cover (O)");
+            yield return new("other-cover", "other cover", "Duplicate it mirrored on the other cover (O)");
     }
 
     /// <summary>What several items can be lined up by, spaced out, and made alike in.</summary>
@@ -56,7 +56,7 @@ public static class Arrangements
         ("All",
             [new("centre", "centre", "Centre each across its panel (C)"),
                 new("quarter", "quarter turn", "Turn each a quarter clockwise (Q)"),
-                new("copy", "double", "Lay copies over them (D)"),
-                new("other-cover", "other cover", "Copy them mirrored to the other cover (O)")]),
+                new("copy", "duplicate", "Duplicate them in place (D)"),
+                new("other-cover", "other cover", "Duplicate them mirrored on the other cover (O)")]),
     ];
 }

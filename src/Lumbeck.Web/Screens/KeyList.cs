@@ -21,8 +21,8 @@ public static class KeyList
                 ("J", "middle of the spine"), ("F", "fill the panel"), ("B", "out to the bleed"),
                 ("W", "the whole sheet"), ("Q", "a quarter turn")]),
         ("Items",
-            [("D", "double"), ("O", "mirrored to the other cover"), ("X", "swap front and back"),
-                ("G, U", "group, ungroup"), ("[ and ]", "one under, one over"), ("L, H", "lock, hide"),
+            [("D", "duplicate"), ("O", "mirrored to the other cover"), ("X", "swap front and back"),
+                ("G, U", "group, ungroup"), ("[ and ]", "one behind, one in front"), ("L, H", "lock, hide"),
                 ("R", "grow a picture’s edge: the next way"), ("Delete", "remove"),
                 ("Ctrl C, X, V", "copy, cut, paste on the panel pointed at")]),
         ("Seeing",
@@ -34,8 +34,8 @@ public static class KeyList
         ("Liveries, tried on",
             [("←, →", "the livery before, the next"), ("↑, ↓", "other colours"), ("S, Shift S", "another seed"),
                 ("Enter", "take it, as a take of its own"), ("Esc", "leave; nothing is kept")]),
-        ("Steps",
-            [("1 to 5", "ticket, inside, wrap, check, press"), (", (comma)", "the next take"), ("Ctrl Z", "step back"),
-                ("Ctrl Shift Z", "forward"), ("?", "this list")]),
+        ("History",
+            [("1 to 5", "ticket, inside, wrap, check, press"), (", (comma)", "the next take"), ("Ctrl Z", "undo"),
+                ("Ctrl Shift Z", "redo"), ("?", "this list")]),
     ];
 }

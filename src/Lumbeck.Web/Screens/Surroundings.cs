@@ -25,7 +25,8 @@ public sealed class Surroundings(Desk.AppServices desk, OnBench on)
     public IEnumerable<(string Name, string Says, string Changes)> Ready => ReadyInsides.For(on.Job.Ticket).Select(r =>
     {
         // What can't be laid on this book says so when it is asked for.
-        var pages = desk.Jobs.PagesAfter(on.Job, ReadyInsides.Begin(r.Name, desk.PlanningYear)) ?? on.Job.Ticket.Pages;
+        var laid = ReadyInsides.Begin(r.Name, desk.PlanningYear, on.Job);
+        var pages = desk.Jobs.PagesAfter(on.Job, laid) ?? on.Job.Ticket.Pages;
         return (r.Name, r.Says, pages == on.Job.Ticket.Pages ? "" : $"{on.Job.Ticket.Pages} → {pages} pages");
     });
 

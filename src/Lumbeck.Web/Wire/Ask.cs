@@ -51,7 +51,7 @@ public sealed record Asking(Job Job, Desk.AppServices Desk, string Slug, int Wra
 [JsonDerivedType(typeof(AddNew), "add")]
 [JsonDerivedType(typeof(AddKept), "add-kept")]
 [JsonDerivedType(typeof(LayMotif), "lay-motif")]
-[JsonDerivedType(typeof(MoveGroundPaper), "move-paper")]
+[JsonDerivedType(typeof(MoveGroundPattern), "move-paper")]
 [JsonDerivedType(typeof(CalmAgain), "calm-again")]
 [JsonDerivedType(typeof(WearLivery), "wear-livery")]
 [JsonDerivedType(typeof(PutTicketPicture), "put-ticket-picture")]
@@ -78,7 +78,7 @@ public sealed record Asking(Job Job, Desk.AppServices Desk, string Slug, int Wra
 [JsonDerivedType(typeof(AddNewRun), "add-run")]
 [JsonDerivedType(typeof(DropRun), "drop-run")]
 [JsonDerivedType(typeof(ShiftRun), "shift-run")]
-[JsonDerivedType(typeof(DoubleRun), "double-run")]
+[JsonDerivedType(typeof(DuplicateRunAsked), "double-run")]
 [JsonDerivedType(typeof(PutDesign), "put-design")]
 [JsonDerivedType(typeof(BeginReady), "begin-inside")]
 [JsonDerivedType(typeof(PutRunsBy), "put-runs-by")]
@@ -87,7 +87,7 @@ public sealed record Asking(Job Job, Desk.AppServices Desk, string Slug, int Wra
 [JsonDerivedType(typeof(LayNotes), "lay-notes")]
 [JsonDerivedType(typeof(Waive), "waive")]
 [JsonDerivedType(typeof(MendFinding), "mend")]
-[JsonDerivedType(typeof(StepBy), "step")]
+[JsonDerivedType(typeof(UndoOrRedo), "step")]
 public record Ask
 {
     /// <summary>The edit that is meant; an asking that does not say what it is means none.</summary>
@@ -115,7 +115,7 @@ public record Ask
 public enum Way { Back, Forward }
 
 /// <summary>Steps back or forward; no edit.</summary>
-public sealed record StepBy(Way Way) : Ask
+public sealed record UndoOrRedo(Way Way) : Ask
 {
     public override Edit Make(Asking at) => throw No("a step can’t be tried");
 }

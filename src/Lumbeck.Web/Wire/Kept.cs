@@ -28,6 +28,6 @@ public sealed record LayMotif(string Hash, string? Item = null) : Ask
         var paper = (fill?.Pattern as OwnMotif ?? (OwnMotif)PatternShelf.Kinds.First(k => k is OwnMotif).In(at.Job.Swatches))
             with
         { Motif = motif };
-        return shape is null ? new LayPaper(paper, at.Wrap) : new PatternShape(shape.Id, paper);
+        return shape is null ? new LayPattern(paper, at.Wrap) : new PatternShape(shape.Id, paper);
     }
 }

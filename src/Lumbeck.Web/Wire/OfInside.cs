@@ -7,7 +7,7 @@ public sealed record AddNewRun(string Run, string Design, string? After = null) 
     {
         var runs = at.Job.Inside?.Runs ?? [];
         var place = After is null ? -1 : runs.FindIndex(r => r.Id == After);
-        var run = ReadyInsides.First(Run, Design);
+        var run = ReadyInsides.First(Run, Design, PrintedWords.Of(at.Job));
         var end = runs.FindLastIndex(r => !r.EndsBook) + 1;
         return new AddRun(run, run.EndsBook ? runs.Count : place < 0 || place >= end ? end : place + 1);
     }
@@ -26,21 +26,22 @@ public sealed record ShiftRun(string Run, int By) : Ask
 }
 
 /// <summary>Doubles a run.</summary>
-public sealed record DoubleRun(string Run, string New) : Ask
+public sealed record DuplicateRunAsked(string Run, string New) : Ask
 {
-    public override Edit Make(Asking at) => new CopyRun(Run, New);
+    public override Edit Make(Asking at) => new DuplicateRun(Run, New);
 }
 
 /// <summary>Puts a design beside a run’s others; none takes the one of that place out.</summary>
 public sealed record PutDesign(string Run, int Place, string? Design = null) : Ask
 {
-    public override Edit Make(Asking at) => new SetDesign(Run, Place, Design is null ? null : DesignShelf.Of(Design));
+    public override Edit Make(Asking at) => new SetDesign(Run, Place, Design is null ? null
+        : PrintedWords.In(DesignShelf.Of(Design), PrintedWords.Of(at.Job)));
 }
 
 /// <summary>Begins with ready runs.</summary>
 public sealed record BeginReady(string Name) : Ask
 {
-    public override Edit Make(Asking at) => ReadyInsides.Begin(Name, at.Desk.PlanningYear);
+    public override Edit Make(Asking at) => ReadyInsides.Begin(Name, at.Desk.PlanningYear, at.Job);
 }
 
 /// <summary>Puts the runs by for the file, or takes them up again.</summary>

@@ -137,7 +137,7 @@ public sealed class MatrixTests(RandomDesk random) : IClassFixture<RandomDesk>
             };
             job = job.WithPieces();
             job = new PaintGround(new InkPaint(P(60, 0, 0, 0))).Apply(job);
-            job = new LayPaper(new ContourLines { Seed = 3, Paints = [new FinishPaint("foil", 7000)] }).Apply(job);
+            job = new LayPattern(new ContourLines { Seed = 3, Paints = [new FinishPaint("foil", 7000)] }).Apply(job);
             job = new AddItem(new RectItem
             {
                 Id = "band",

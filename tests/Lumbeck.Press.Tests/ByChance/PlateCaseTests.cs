@@ -182,7 +182,7 @@ public sealed class PlateCaseTests(RandomDesk random) : IClassFixture<RandomDesk
                 Shadow = new(new FinishPaint("foil"), Length.FromPoints(0), Length.FromPoints(0), Length.FromPoints(2),
                     100),
             });
-        job = new LayPaper(new ContourLines { Seed = 3, Paints = [new FinishPaint("foil")] }).Apply(job);
+        job = new LayPattern(new ContourLines { Seed = 3, Paints = [new FinishPaint("foil")] }).Apply(job);
         var plates = PlateJudge.Ghostscript(random.Made(random.On(job), new(PressKind.X1a) { Marks = false }), 1)[0];
         // No plate but the foil's has the lines or the shadow: cyan is as it was, or taken off under the white letter.
         plates["foil"].Ink.Count(v => v > 200).ShouldBeGreaterThan(500);

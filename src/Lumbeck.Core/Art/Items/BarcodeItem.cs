@@ -120,7 +120,7 @@ public sealed record BarcodeItem : Item
         };
 
     public static Field<BarcodeItem, bool> PlateField { get; } =
-        new("plate", "White plate under its quiet zones", Values.Switch, b => b.Plate, (b, plate) => b with { Plate = plate });
+        new("plate", "White backing under its quiet zones", Values.Switch, b => b.Plate, (b, plate) => b with { Plate = plate });
 
     [JsonIgnore]
     public override IReadOnlyList<Field> Fields => [NumberField, AddOnField, ForField, PercentField, BarsField, PlateField];

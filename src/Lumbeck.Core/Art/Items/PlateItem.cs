@@ -10,7 +10,7 @@ public sealed record PlateItem : ShapeItem, ICornered
     public Length Inner { get; init; }
     /// <summary>Rules to write on, spread over its lower half.</summary>
     public int Rules { get; init; }
-    public override string Kind => "Label plate";
+    public override string Kind => "Label";
 
     public static Field<PlateItem, Length> CornerField { get; } =
         CornerOf<PlateItem>((s, corner) => s with { Corner = corner });
@@ -18,7 +18,7 @@ public sealed record PlateItem : ShapeItem, ICornered
     public static Field<PlateItem, Length> InnerField { get; } =
         new("inner", "Inner line", Values.Lengths, p => p.Inner, (p, inner) => p with { Inner = inner })
         {
-            Fault = (i, _) => i < Length.Zero ? "an inner line can't lie outside the plate: type 0 for none" : null,
+            Fault = (i, _) => i < Length.Zero ? "an inner line can't lie outside the label: type 0 for none" : null,
         };
 
     public static Field<PlateItem, int> RulesField { get; } =

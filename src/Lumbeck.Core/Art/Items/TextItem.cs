@@ -91,7 +91,7 @@ public sealed record TextItem : Item
             if (Shadow is { IsSound: false }) return "its shadow";
             return Backing is { } backing
                 && (backing.Paint is null || backing.Room.Units < 0 || backing.Room > Far || backing.Corner.Units < 0)
-                ? "its plate"
+                ? "its backing"
                 : null;
         }
     }

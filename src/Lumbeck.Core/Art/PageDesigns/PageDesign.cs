@@ -145,9 +145,10 @@ public abstract record PageDesign
         var box = new Bounds(safe.X.Points, safe.Y.Points, safe.Right.Points, (safe.Y + Header).Points - (0.3 * size));
         var (start, end) = at.Mirrored ? (Align.Right, Align.Left) : (Align.Left, Align.Right);
         if (HeadingOf(at) is { Length: > 0 } heading)
-            yield return new Written(heading, box, size, InWords) { Align = start, Stand = Stand.Foot, Heads = true };
+            yield return new Written(heading, box, size, InWords)
+            { Align = start, Stand = Stand.Foot, Heads = true, Fits = true };
         if (BesideOf(at) is { Length: > 0 } beside)
-            yield return new Written(beside, box, 0.7 * size, InWords) { Align = end, Stand = Stand.Foot };
+            yield return new Written(beside, box, 0.7 * size, InWords) { Align = end, Stand = Stand.Foot, Fits = true };
     }
 
     /// <summary>What its heading says on a page.</summary>

@@ -110,6 +110,12 @@ public sealed record Written(string Words, Bounds Box, double Size, int Slot) : 
     /// <summary>In the face of headings instead of that of text.</summary>
     public bool Heads { get; init; }
 
+    /// <summary>Whether it is set smaller, to <see cref="Smallest"/> of its size, where its box is too small for it.</summary>
+    public bool Fits { get; init; }
+
+    /// <summary>How small words that fit their box become, as a share of their size.</summary>
+    public const double Smallest = 0.6;
+
     /// <summary>From baseline to baseline, as a multiple of the size.</summary>
     public decimal Leading { get; init; } = 1.2m;
 

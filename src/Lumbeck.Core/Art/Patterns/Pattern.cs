@@ -21,7 +21,7 @@ public abstract record Pattern : Sketch
     public decimal MovedDown { get; init; }
 
     /// <summary>The point of the sheet or shape from which its drawing is reckoned.</summary>
-    public PaperStart Start { get; init; }
+    public PatternStart Start { get; init; }
 
     /// <summary>
     /// Whether what is seen on the front is seen in a mirror beyond the spine's middle; in a shape, its own.
@@ -29,7 +29,7 @@ public abstract record Pattern : Sketch
     public bool Mirrored { get; init; }
 
     /// <summary>Where it fades into what it lies on.</summary>
-    public PaperFade Fade { get; init; }
+    public PatternFade Fade { get; init; }
 
     /// <summary>Where it is calm, so that words can be read there.</summary>
     public ImmutableList<CalmBox> Calm { get; init; } = [];
@@ -61,10 +61,10 @@ public abstract record Pattern : Sketch
     private static readonly Field<Pattern, decimal> DownField = Number<Pattern>("moved-down", "Moved down", " mm",
         -MostMoved, MostMoved, p => p.MovedDown, (p, mm) => p with { MovedDown = mm });
 
-    private static readonly (string, PaperStart)[] Starts =
-        [("at the fold", PaperStart.Fold), ("in the middle", PaperStart.Middle)];
+    private static readonly (string, PatternStart)[] Starts =
+        [("at the fold", PatternStart.Fold), ("in the middle", PatternStart.Middle)];
 
-    private static readonly Field<Pattern, PaperStart> StartField = OneOf("start", "Starts", Starts,
+    private static readonly Field<Pattern, PatternStart> StartField = OneOf("start", "Starts", Starts,
         p => p.Start, (p, start) => p with { Start = start });
 
     private static readonly Field<Pattern, bool> MirrorField =
@@ -73,13 +73,13 @@ public abstract record Pattern : Sketch
             Choices = [("no", "no"), ("yes", "yes")],
         };
 
-    private static readonly (string, PaperFade)[] Fades =
+    private static readonly (string, PatternFade)[] Fades =
     [
-        ("nowhere", PaperFade.None), ("to the left", PaperFade.Left), ("to the right", PaperFade.Right),
-        ("to the head", PaperFade.Head), ("to the foot", PaperFade.Foot),
+        ("nowhere", PatternFade.None), ("to the left", PatternFade.Left), ("to the right", PatternFade.Right),
+        ("to the head", PatternFade.Head), ("to the foot", PatternFade.Foot),
     ];
 
-    private static readonly Field<Pattern, PaperFade> FadeField = OneOf("fade", "Fades", Fades,
+    private static readonly Field<Pattern, PatternFade> FadeField = OneOf("fade", "Fades", Fades,
         p => p.Fade, (p, fade) => p with { Fade = fade });
 
     private static Field<Pattern, T> OneOf<T>(string key, string label, (string Word, T Value)[] all,
@@ -132,10 +132,10 @@ public abstract record Pattern : Sketch
 }
 
 /// <summary>Where a paper starts: at the front's fold and head, or in the middle of what it fills.</summary>
-public enum PaperStart { Fold, Middle }
+public enum PatternStart { Fold, Middle }
 
 /// <summary>The edge that a paper fades toward.</summary>
-public enum PaperFade { None, Left, Right, Head, Foot }
+public enum PatternFade { None, Left, Right, Head, Foot }
 
 /// <summary>
 /// A box in which a paper is calm, in millimetres from the front's fold and head or its shape's corner.

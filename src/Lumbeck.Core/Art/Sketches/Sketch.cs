@@ -3,7 +3,7 @@ using System.Text.Json.Serialization;
 namespace Lumbeck.Core.Art.Sketches;
 
 /// <summary>
-/// Art that is drawn from a seed, in paint slots: papers, vistas, ornaments. Which inks it is drawn in is said by its
+/// Art that is drawn from a seed, in paint slots: patterns, vistas, ornaments. Which inks it is drawn in is said by its
 /// paints, one for each of its slots; what else is given of it, by its fields.
 /// </summary>
 public abstract record Sketch

@@ -14,7 +14,7 @@ public sealed class BarcodeDigits : Rule
             var place = drawn.Frame.ToBox();
             if (item is CodeItem { Link.Length: 0 })
                 yield return Found(look, Severity.Stop, "no link", "where it leads",
-                    "A code without a link is an empty plate.", "Type its link, or remove it.", item, place: place);
+                    "A code without a link is an empty white field.", "Type its link, or remove it.", item, place: place);
             if (item is not BarcodeItem code) continue;
             if (BarcodeDrawing.Number(code, look.Job.Ticket) is not { } digits)
             {

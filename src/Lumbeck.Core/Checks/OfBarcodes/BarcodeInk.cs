@@ -26,10 +26,10 @@ public sealed class BarcodeInk : PlateRule
             var place = drawn.Frame.ToBox();
             if (item is BarcodeItem { Plate: false } && item.Turned % 90 != 0)
                 yield return Found(look, Severity.Stop,
-                    $"turned {item.Turned.ToString("0.#", CultureInfo.InvariantCulture)}° without a plate",
-                    "upright, or on a plate",
+                    $"turned {item.Turned.ToString("0.#", CultureInfo.InvariantCulture)}° without its backing",
+                    "upright, or on its backing",
                     "Turned on a coloured ground, bars are not told from what lies beside them.",
-                    "Put its white plate back.", item, place: place,
+                    "Put its white backing back.", item, place: place,
                     by: item.Locked ? null : BarcodeItem.PlateField.Set(item.Id, true));
             var seen = Red(plates, place);
             if (seen.Count < 100) continue;
@@ -40,13 +40,13 @@ public sealed class BarcodeInk : PlateRule
                 : item is BarcodeItem
                 ? new Together([BarcodeItem.PlateField.Set(item.Id, true), new FadeItem(item.Id, 100),
                     new BlendItem(item.Id, Blend.Normal)],
-                    "put the plate back")
+                    "put the backing back")
                 : new Together([CodeItem.InkField.Set(item.Id, new InkPaint(Ink.Black)), new FadeItem(item.Id, 100),
                     new BlendItem(item.Id, Blend.Normal)],
                     "make the code black");
             yield return Found(look, Severity.Stop, $"{(light - dark) * 100:0} % apart in red light",
                 $"{LeastContrast * 100:0} % or more", "A reader’s red light sees neither red bars nor a dark ground.",
-                "Take black bars on the white plate.", item, place: place, by: by);
+                "Take black bars on the white backing.", item, place: place, by: by);
         }
     }
 

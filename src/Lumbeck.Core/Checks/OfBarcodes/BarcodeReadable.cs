@@ -32,7 +32,7 @@ public sealed class BarcodeReadable : PlateRule
                 $"reads {LengthText.Clip(read[0])}", LengthText.Clip(wanted),
                 "A reader held over the finished sheet does not get this.", item is CodeItem
                 ? "Make it larger, in a dark ink, and keep its ground clear."
-                : "Keep the plate clear and upright, at 100 %.", item, place: drawn.Frame.ToBox(),
+                : "Keep its backing clear and upright, at 100 %.", item, place: drawn.Frame.ToBox(),
                 by: ItsSizeAlone(look, item, drawn) ? BarcodeItem.PercentField.Set(item.Id, 100) : null);
         }
     }

@@ -16,9 +16,9 @@ public sealed class BarcodeRoom : Rule
             var place = drawnItem.Frame.ToBox();
             var over = drawn.Skip(n + 1).FirstOrDefault(o => !o.Drawn.Inked.ToBox().Intersect(place).IsEmpty).Item;
             if (over is not null)
-                yield return Found(look, Severity.Stop, $"under a {over.Kind.ToLower(CultureInfo.InvariantCulture)}",
-                    "uncovered", "Whatever lies on the plate may keep it from being read.",
-                    "Move one of the two, or bring it to the front.", item, place: place,
+                yield return Found(look, Severity.Stop, $"behind a {over.Kind.ToLower(CultureInfo.InvariantCulture)}",
+                    "uncovered", "Whatever lies on the code may keep it from being read.",
+                    "Move one of the two, or bring the code in front.", item, place: place,
                     by: item.Locked ? null : new OrderItem(item.Id, look.Take.Items.Count));
             if (item is CodeItem square)
             {

@@ -26,7 +26,7 @@ public sealed class BarcodeWho : Rule
         else if (look.House.BarcodeBy == BarcodeBy.House)
         {
             yield return Found(look, Severity.Note, "no barcode", $"room of {room.Size.Show(look.Unit)}",
-                $"{look.House.Name} adds its own there.", "Leave it to the house, or add one.", panel: Part.Back,
+                $"{look.House.Name} adds its own there.", "Leave it to the printer, or add one.", panel: Part.Back,
                 place: room);
             foreach (var (item, drawn) in look.Drawn())
                 if ((item.IsRead || item.Whole) && !drawn.Inked.ToBox().Intersect(room).IsEmpty)

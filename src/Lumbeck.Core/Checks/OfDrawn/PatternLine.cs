@@ -13,7 +13,7 @@ public sealed class PatternLine : Rule
     private const int Counts = 2000;
 
     public override string Id => "paper.line";
-    public override string Proves => "lines of papers and ornaments are heavy enough to print";
+    public override string Proves => "lines of patterns and ornaments are heavy enough to print";
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {

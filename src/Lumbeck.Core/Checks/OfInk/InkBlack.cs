@@ -28,7 +28,7 @@ public sealed class InkBlack : Rule
                     by: Mending.Paint(look, text, _ => Ink.Black));
             else if (item is ShapeItem && IsPlainAndLarge(drawn))
                 yield return Found(look, Severity.Note, "black alone", look.House.RichBlack.ToString(),
-                    "So large a black prints fuller with other inks under it.", "Fill it with the house’s rich black.",
+                    "So large a black prints fuller with other inks under it.", "Fill it with the printer’s rich black.",
                     item, place: drawn.Frame.ToBox(), by: Mending.Paint(look, item, _ => look.House.RichBlack));
     }
 

@@ -4,7 +4,7 @@ namespace Lumbeck.Core.Checks.OfInk;
 public sealed class InkFinish : Rule
 {
     public override string Id => "ink.finish";
-    public override string Proves => "finishing inks are ones the house offers";
+    public override string Proves => "finishing inks are ones the printer offers";
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {

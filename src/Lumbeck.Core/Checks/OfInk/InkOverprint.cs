@@ -44,7 +44,7 @@ public sealed class InkOverprint : Rule
                 .FirstOrDefault(i => i is { C: >= 9500, M: >= 9500, Y: >= 9500, K: >= 9500 }) is { } all)
                 yield return Found(look, Severity.Caution, all.ToString(), "for marks alone",
                     "All inks at once never dry, and are the colour of printer’s marks.",
-                    "Take black, or the house’s rich black.", item, place: drawn.Inked.ToBox(),
+                    "Take black, or the printer’s rich black.", item, place: drawn.Inked.ToBox(),
                     by: Mending.Paint(look, item, _ => item is TextItem ? Ink.Black : look.House.RichBlack));
         }
     }

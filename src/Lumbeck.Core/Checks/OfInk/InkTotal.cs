@@ -21,7 +21,7 @@ public sealed class InkTotal : PlateRule
             var item = Topmost(look, place);
             yield return Found(look, most >= limit + StopOver ? Severity.Stop : Severity.Caution, $"{most:0} % ink", $"{limit:0} %",
                 "So much ink does not dry: it sets off on the next sheet and rubs.", item is PictureItem
-                ? "Convert the picture to the house’s inks, or lighten its darkest parts."
+                ? "Convert the picture to the printer’s inks, or lighten its darkest parts."
                 : "Take less of its colours; black may stay.", item, item is null
                 ? Part.Sheet
                 : null, place,

@@ -32,7 +32,7 @@ public sealed class TextContrast : PlateRule
             if (worst is { } w)
                 yield return Found(look, Severity.Caution, Said(w.Is), $"{Said(w.Wanted)} or more",
                     "These words stand out too little from what lies behind them.",
-                    "Take a lighter or darker ink, or lay a plate or a shadow behind them.", item,
+                    "Take a lighter or darker ink, or lay a backing or a shadow behind them.", item,
                     place: drawn.Inked.ToBox());
             else if (text.Role == TextRole.Title && item.Hold.Panel == Part.Front
                 && plates.InShops.TryGetValue(item.Id, out var small) && small.Count > 8)

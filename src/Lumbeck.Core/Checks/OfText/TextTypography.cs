@@ -43,7 +43,7 @@ public sealed class TextTypography : Rule
                 if (lines[i].Hyphenated && lines[i - 1].Hyphenated && lines[i - 2].Hyphenated)
                 {
                     yield return note("three hyphens in a row", "two at most",
-                        "Hyphens one under the other catch the eye.",
+                        "Hyphens at the ends of lines that follow each other catch the eye.",
                         "Make the box a little wider, or turn hyphens off.");
                     break;
                 }

@@ -30,8 +30,8 @@ public sealed class ItemLost : Rule
                 && look.Take.Items.SkipWhile(i => i.Id != item.Id).Skip(1)
                     .FirstOrDefault(o =>
                         Covers(look, o, drawn.Inked.IsEmpty ? place : drawn.Inked.ToBox())) is { } over)
-                yield return Found(look, Severity.Note, $"wholly under {over.Said}", "seen",
-                    $"The {item.Said} lies wholly covered and does not show.", "Bring it over, or remove it.", item,
+                yield return Found(look, Severity.Note, $"wholly behind {over.Said}", "seen",
+                    $"The {item.Said} lies wholly covered and does not show.", "Bring it in front, or remove it.", item,
                     place: place, by: item.Locked ? null : new OrderItem(item.Id, look.Take.Items.Count));
             if (look.On.Number == look.First && Lost(look, item))
                 yield return Found(look, Severity.Note, $"hangs on the {item.Hold.Panel.Say()}",

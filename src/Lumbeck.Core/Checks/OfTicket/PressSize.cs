@@ -9,7 +9,7 @@ public sealed class PressSize : Rule
     private const double BytesAPixel = 0.8;
 
     public override string Id => "press.size";
-    public override string Proves => "the file is within the house’s limit";
+    public override string Proves => "the file is within the printer’s limit";
 
     public override IEnumerable<Finding> Check(CheckContext look)
     {

@@ -5,7 +5,7 @@ public sealed class TicketTrim : Rule
 {
     public override string Id => "ticket.trim";
     public override bool OfTicket => true;
-    public override string Proves => "the house cuts this trim";
+    public override string Proves => "the printer cuts this trim";
 
     private static bool Near(Size a, Size b) =>
         Length.Abs(a.Width - b.Width) <= House.AtLimit && Length.Abs(a.Height - b.Height) <= House.AtLimit;

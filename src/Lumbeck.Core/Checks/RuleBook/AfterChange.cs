@@ -29,7 +29,7 @@ public static class AfterChange
         }
         var overlapsBefore = was.Scenes.SelectMany(Overlaps).ToHashSet();
         foreach (var (a, b) in now.Scenes.SelectMany(Overlaps).Where(o => !overlapsBefore.Contains(o)))
-            Add(b, $"lies over the {now.Job.Item(a)?.Said} now");
+            Add(b, $"lies in front of the {now.Job.Item(a)?.Said} now");
         return looks;
 
         void Add(string id, string why)

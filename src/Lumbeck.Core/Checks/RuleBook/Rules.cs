@@ -8,7 +8,7 @@ public static class Rules
         new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(),
             new ZoneTrim(), new ZoneFold(), new ZoneEdge(), new ZoneSpine(), new ZoneDrift(),
         new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new TextTicket(), new TextMissing(), new TextSize(),
-            new TextInks(), new TextContrast(), new TextTypography(), new LineWeight(), new PatternLine(), new PaperBeats(),
+            new TextInks(), new TextContrast(), new TextTypography(), new LineWeight(), new PatternLine(), new PatternBeats(),
         new PictureMissing(), new PictureResolution(), new PictureColour(), new PictureGamut(), new PictureSeam(),
             new PictureLicence(),
             new InkTotal(), new InkOverprint(), new InkBlack(), new InkFinish(), new InkSteps(),

@@ -82,6 +82,14 @@ public sealed record PageRun
         : Designs[0].Heading.Length > 0 && !Designs[0].Heading.Contains('{') ? Designs[0].Heading
         : char.ToUpperInvariant(Designs[0].Kind[0]) + Designs[0].Kind[1..];
 
+    /// <summary>
+    /// What a list of contents says of it: its name, or its pages' heading. A kind of page has no name but in English, so
+    /// that in another language nothing is said.
+    /// </summary>
+    /// <param name="language">The book's.</param>
+    public string Printed(string language) =>
+        language == "en" || Name.Length > 0 || Says == Designs[0].Heading ? Says : "";
+
     /// <summary>Most designs in turn.</summary>
     public const int MostDesigns = 32;
 
@@ -123,7 +131,8 @@ public sealed record PageRun
 
     /// <summary>Whether it belongs at a book's end: solutions, an index, what takes the rest.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public bool EndsBook => Goes == RunKind.Rest || Designs.Any(d => d is SolutionsPage or IndexPage);
+    public bool EndsBook => Goes == RunKind.Rest
+        || Designs.Any(d => d is SolutionsPage or IndexPage) || Designs is [BlankPage];
 
     /// <summary>Its pictures.</summary>
     [System.Text.Json.Serialization.JsonIgnore]

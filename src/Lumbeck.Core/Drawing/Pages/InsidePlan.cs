@@ -235,7 +235,7 @@ public sealed class InsidePlan
     private static ImmutableDictionary<string, string> Facts(Ticket t) =>
         PageFacts.None.Fields.SetItems(new (string Field, string Says)[]
         {
-            ("title", t.Title), ("subtitle", t.Subtitle), ("author", t.Author), ("people", Person.Show(t.People)),
+            ("title", t.Title), ("subtitle", t.Subtitle), ("author", t.Author), ("people", Person.Show(t.Contributors)),
             ("imprint", t.Imprint), ("edition", t.Edition), ("series", t.Series), ("number", t.SeriesNumber),
             ("isbn", t.Isbn?.ToString() ?? ""), ("house", t.House.Name),
         }.Select(f => KeyValuePair.Create(f.Field, f.Says)));
@@ -247,7 +247,8 @@ public sealed class InsidePlan
     {
         var contents = Counted.Runs.Where(r => r.Pages > 0 && !Inside.Runs[r.Run].Designs[0].IsDisplay
                 && Inside.Runs[r.Run].Designs[0] is not ContentsPage)
-            .Select(r => new PageEntry(Inside.Runs[r.Run].Says, FolioOf(r.First)));
+            .Select(r => new PageEntry(Inside.Runs[r.Run].Printed(PrintedWords.Of(Job)), FolioOf(r.First)))
+            .Where(e => e.Words.Length > 0);
         var index = Counted.Pages.Index()
             .Where(p => p.Item is { Kind: SlotKind.Page, Design: 0 } && Inside.Runs[p.Item.Run].Goes == RunKind.Rows)
             .Select(p => (Run: Inside.Runs[p.Item.Run], p.Item, Number: p.Index + 1))

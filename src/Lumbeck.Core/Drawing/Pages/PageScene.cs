@@ -77,6 +77,16 @@ public static class PageScene
 
     private static TextLayout Set(Written words, PageDesign design, Inside inside, IType type)
     {
+        var first = SetAt(words, design, inside, type);
+        if (!words.Fits || (first.Overset is null && first.Forced is null)) return first;
+        for (var share = 0.9; share > Written.Smallest - 0.01; share -= 0.1)
+            if (SetAt(words with { Size = share * words.Size }, design, inside, type) is { Overset: null, Forced: null } fits)
+                return fits;
+        return first;
+    }
+
+    private static TextLayout SetAt(Written words, PageDesign design, Inside inside, IType type)
+    {
         var style = new TextStyle
         {
             Face = words.Heads ? inside.Heads : inside.Text,
@@ -108,18 +118,37 @@ public static class PageScene
 
     private static DrawnItem Worded(string name, List<(Written Words, TextLayout Set)> set, Surface page, PageArt art)
     {
-        ImmutableArray<Mark> marks = [.. from one in set
-                                         from line in one.Set.Lines
-                                         from run in line.Runs
-                                         where run.Glyphs.Length > 0
-                                         let mark = PaintedMarks.Letters(line, run, art.Swatches, Length.FromPoints(1000))
-                                         select Inked(mark with { X = mark.X + one.Words.Box.Left, Y = mark.Y + one.Words.Box.Top }, art)];
+        IEnumerable<Mark> lettered((Written Words, TextLayout Set) one, double dx, double dy) =>
+            from line in one.Set.Lines
+            from run in line.Runs
+            where run.Glyphs.Length > 0
+            let mark = PaintedMarks.Letters(line, run, art.Swatches, Length.FromPoints(1000))
+            select Inked(mark with { X = mark.X + one.Words.Box.Left + dx, Y = mark.Y + one.Words.Box.Top + dy }, art);
+        ImmutableArray<Mark> marks = [.. set.SelectMany(one => lettered(one, 0, 0))];
         var inked = TextDrawing.Inked(marks, art.Type!);
+        var safe = new Bounds(page.Safe.X.Points, page.Safe.Y.Points, page.Safe.Right.Points, page.Safe.Bottom.Points);
+        if (!inked.IsEmpty && !safe.Holds(inked))
+        {
+            // Letters of some scripts reach farther from their line than a box of Latin ones allows for: words whose box
+            // lies within the margins are moved in with their ink.
+            marks = [.. set.SelectMany(one =>
+            {
+                if (!safe.Holds(one.Words.Box)) return lettered(one, 0, 0);
+                var own = TextDrawing.Inked([.. lettered(one, 0, 0)], art.Type!);
+                return own.IsEmpty ? [] : lettered(one, Into(own.Left, own.Right, safe.Left, safe.Right),
+                    Into(own.Top, own.Bottom, safe.Top, safe.Bottom));
+            })];
+            inked = TextDrawing.Inked(marks, art.Type!);
+        }
         // What a box is too small for is told by its words; where its own size was asked for they are all there.
         var over = set.FirstOrDefault(s => s.Set.Overset is not null || !s.Set.Missing.IsEmpty).Set
             ?? set.FirstOrDefault(s => s.Set.Forced is not null).Set;
         return new(name, Part.Page, Affine.Identity, marks, Whole(page), inked, over, Clipped: true);
     }
+
+    /// <summary>How far a stretch is moved to lie within another; 0 where it is longer.</summary>
+    private static double Into(double from, double to, double least, double most) => to - from > most - least ? 0
+        : from < least ? least - from : to > most ? most - to : 0;
 
     /// <summary>A page of a text; where its run has no page for the rest, that is told.</summary>
     private static DrawnItem Flowed(ImmutableArray<ImmutableArray<FlowedLine>> flow, int n, bool last, Surface page,

@@ -31,7 +31,7 @@ public sealed class LaidPaper(Pattern paper, Paint? under, IReadOnlyList<Swatch>
 
     private IEnumerable<Mark> Bands()
     {
-        if (paper.Fade == PaperFade.None) return Mirrored(whole, 0);
+        if (paper.Fade == PatternFade.None) return Mirrored(whole, 0);
         return Enumerable.Range(0, Steps).SelectMany(n =>
         {
             // The last step has gone all but out.
@@ -45,9 +45,9 @@ public sealed class LaidPaper(Pattern paper, Paint? under, IReadOnlyList<Swatch>
     private Bounds Band(int n)
     {
         var (from, to) = ((double)n / Steps, (n + 1.0) / Steps);
-        if (paper.Fade is PaperFade.Left or PaperFade.Head) (from, to) = (1 - to, 1 - from);
+        if (paper.Fade is PatternFade.Left or PatternFade.Head) (from, to) = (1 - to, 1 - from);
         var (w, h) = (whole.Right - whole.Left, whole.Bottom - whole.Top);
-        return paper.Fade is PaperFade.Left or PaperFade.Right
+        return paper.Fade is PatternFade.Left or PatternFade.Right
             ? new(whole.Left + (w * from), whole.Top, whole.Left + (w * to) + Overlap, whole.Bottom)
             : new(whole.Left, whole.Top + (h * from), whole.Right, whole.Top + (h * to) + Overlap);
     }
@@ -59,10 +59,10 @@ public sealed class LaidPaper(Pattern paper, Paint? under, IReadOnlyList<Swatch>
         var y = (((box.Top + box.Bottom) / 2) - whole.Top) / (whole.Bottom - whole.Top);
         return Math.Clamp(paper.Fade switch
         {
-            PaperFade.Left => 1 - x,
-            PaperFade.Right => x,
-            PaperFade.Head => 1 - y,
-            PaperFade.Foot => y,
+            PatternFade.Left => 1 - x,
+            PatternFade.Right => x,
+            PatternFade.Head => 1 - y,
+            PatternFade.Foot => y,
             _ => 0,
         }, 0, 1);
     }
@@ -112,7 +112,7 @@ public sealed class LaidPaper(Pattern paper, Paint? under, IReadOnlyList<Swatch>
 
     private IEnumerable<Mark> Laid(Bounds window, double share)
     {
-        var (x, y) = paper.Start == PaperStart.Middle
+        var (x, y) = paper.Start == PatternStart.Middle
             ? ((origin.Left + origin.Right) / 2, (origin.Top + origin.Bottom) / 2)
             : (origin.Left, origin.Top);
         var toned = share <= 0

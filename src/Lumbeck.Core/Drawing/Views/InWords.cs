@@ -60,7 +60,7 @@ public static class InWords
             };
             var box = at.Box;
             said.Add($"{box.Size.Show(unit)}, {(box.X + dx).Show(unit)} from the left and {(box.Y + dy).Show(unit)} " +
-                $"from the head of a face of {new Size(w, h).Show(unit)}");
+                $"from the head of a panel of {new Size(w, h).Show(unit)}");
         }
         if (item.Turned != 0) said.Add($"turned {item.Turned.ToString("0.##", CultureInfo.InvariantCulture)}°");
         if (item.Opacity != 100) said.Add($"opacity {item.Opacity.ToString("0.##", CultureInfo.InvariantCulture)} %");

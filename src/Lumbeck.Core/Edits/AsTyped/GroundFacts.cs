@@ -11,10 +11,10 @@ public static class GroundFacts
         [
             new(GroundPath.Of(wrap, "paint"), "Ground", j => G(j).Paint.Show(j.Swatches),
                 (j, t) => new PaintGround(Facts.MaybePaint(j, t), wrap)) { TakesColour = true },
-            new(GroundPath.Of(wrap, "paper"), "Paper", j => PatternFacts.Show(G(j).Pattern),
-                (j, t) => new LayPaper(PatternFacts.Read(j, t, G(j).Pattern, null), wrap)) { Choices = PatternFacts.Choices },
+            new(GroundPath.Of(wrap, "paper"), "Pattern", j => PatternFacts.Show(G(j).Pattern),
+                (j, t) => new LayPattern(PatternFacts.Read(j, t, G(j).Pattern, null), wrap)) { Choices = PatternFacts.Choices },
             new(GroundPath.Of(wrap, "calm"), "Calm", j => G(j).Pattern is { Calm.Count: > 0 } ? "under words" : "nowhere",
-                (_, t) => new CalmPaper(Typed.Choice(t, Calms), wrap)) { Choices =
+                (_, t) => new CalmPattern(Typed.Choice(t, Calms), wrap)) { Choices =
                     Facts.Of([.. Calms.Select(c => (c.Item1, c.Item1))]) },
             new(GroundPath.Of(wrap, "tracing"), "Tracing", j => j.Wraps[wrap].Tracing?.Picture.Name ?? "none",
                 (j, t) => new LayTracing(t.Trim() is "" or "none" ? null : T(j), wrap)),

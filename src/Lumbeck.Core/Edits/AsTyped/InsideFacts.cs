@@ -105,10 +105,10 @@ public static class InsideFacts
 
     private static Fact Margin(string key, string label, Func<PageMargins, Length?> of,
         Func<PageMargins, Length?, PageMargins> to) =>
-        new($"inside/{key}", label, j => of((j.Inside ?? new()).Margins)?.Show(j.Ticket.Unit) ?? "as the house’s",
+        new($"inside/{key}", label, j => of((j.Inside ?? new()).Margins)?.Show(j.Ticket.Unit) ?? "as the printer’s",
             (j, t) => Set(j, key, i => i with
             {
-                Margins = to(i.Margins, t.Trim() is "" or "as the house’s" ? null : Margin(Facts.Length(j, t), j)),
+                Margins = to(i.Margins, t.Trim() is "" or "as the printer’s" ? null : Margin(Facts.Length(j, t), j)),
             }));
 
     private static Fact Tab(string key, string label, Func<ThumbIndex, Length> of,

@@ -5,7 +5,7 @@ namespace Lumbeck.Core.Edits.AsTyped;
 /// <summary>An item's facts: those of its kind first, then where it hangs and how large it is.</summary>
 public static partial class ItemFacts
 {
-    private static readonly (string, HoldBox)[] Boxes = [("face", HoldBox.Face), ("safe box", HoldBox.Safe),
+    private static readonly (string, HoldBox)[] Boxes = [("panel", HoldBox.Face), ("safe box", HoldBox.Safe),
         ("edge", HoldBox.Edge), ("barcode room", HoldBox.Room)];
     private static readonly (string, Anchor)[] Anchors = [("top left", Anchor.TopLeft), ("top", Anchor.Top),
         ("top right", Anchor.TopRight), ("left", Anchor.Left), ("middle", Anchor.Middle), ("right", Anchor.Right),

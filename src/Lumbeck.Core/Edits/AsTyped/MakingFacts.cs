@@ -40,7 +40,7 @@ internal static class MakingFacts
                 : Number(Without(t, "g/m²", "g/m2", "gsm", "g"), "90 g/m²"))),
         View("bulk", "Bulk", p => p.Bulk is { } b ? $"{Places(b, 2)} cm³/g" : "",
             (p, t) => p.Bulking(Number(Without(t, "cm³/g", "cm3/g"), "1.5 cm³/g"))),
-        new("ticket/plates", "Plates", j => j.Ticket.Plates is { } p ? $"{p.Pages} pages" : "",
+        new("ticket/plates", "Plate section", j => j.Ticket.Plates is { } p ? $"{p.Pages} pages" : "",
             (j, t) => new SetPlates(t.Trim() is "" or "none" or "0" ? null
                 : new(Pages(t, "16"),
                     j.Ticket.Plates?.Paper
@@ -51,7 +51,7 @@ internal static class MakingFacts
                 ? new SetPlates(p with { Paper = t == p.Paper.Name ? p.Paper : Read(t, j.Ticket.House) })
                 : t.Trim().Length == 0
                 ? new SetPlates(null)
-                : throw Typed.No("this book has no plates: type how many pages they have first"))
+                : throw Typed.No("this book has no plate section: type how many pages they have first"))
             { Choices = j => [.. j.Ticket.House.Papers.Select(p => (p.Name, p.Leaf.Show()))] },
         new("ticket/endpapers", "Endpapers", j => j.Ticket.Endpapers?.Show(j.Ticket.Unit) ?? "",
             (j, t) => new SetEndpapers(t.Trim().Length == 0 ? null : Same(j, t, j.Ticket.Endpapers))),

@@ -14,21 +14,21 @@ internal static class PatternFacts
 
     /// <summary>
     /// A kind as its name was picked: the one that lies there, or in the job's swatches as it is at first, keeping
-    /// scale and turn of what lay there; or a paper that goes with one that lies there.
+    /// scale and turn of what lay there; or a pattern that goes with one that lies there.
     /// </summary>
     /// <param name="job">The job.</param>
     /// <param name="text">As it was picked.</param>
     /// <param name="there">What lies there.</param>
-    /// <param name="ground">The ground's paper, which companions of a shape go with; those of the ground with its own.</param>
+    /// <param name="ground">The ground's pattern, which companions of a shape go with; those of the ground with its own.</param>
     public static Pattern? Read(Job job, string text, Pattern? there, Pattern? ground)
     {
         var said = text.Trim();
         if (said is Companions.Small or Companions.Plain)
-            return Companions.Of(ground ?? there ?? throw Typed.No("no paper lies here that one could go with: pick one first"), said);
+            return Companions.Of(ground ?? there ?? throw Typed.No("no pattern lies here that one could go with: pick one first"), said);
         if (said.Length == 0 || said.Equals("none", StringComparison.OrdinalIgnoreCase)) return null;
         if (PatternShelf.Kinds.FirstOrDefault(k => k.Kind.Equals(said,
             StringComparison.OrdinalIgnoreCase)) is not { } kind)
-            throw Typed.No($"`{LengthText.Clip(text)}` is no paper: pick one, such as `waves` or `dots`, or `none`");
+            throw Typed.No($"`{LengthText.Clip(text)}` is no pattern: pick one, such as `waves` or `dots`, or `none`");
         if (there?.Kind == kind.Kind) return there;
         var laid = kind.In(job.Swatches);
         return there is null ? laid : laid with { Scale = there.Scale, Turn = there.Turn };

@@ -51,7 +51,7 @@ public static class RunFacts
             new($"run/{id}/{key}", label, j => j.Inside?.Run(id) is { } r ? read(r, j) : "",
                 (j, t) => new ChangeRun(write(j.Inside?.Run(id)
                     ?? throw new Refusal($"run/{id}",
-                        "this run was removed in the meantime: step back to have it again"),
+                        "this run was removed in the meantime: undo to have it again"),
                         t, j), label.ToLowerInvariant()));
         Fact choice<T>(string key, string label, (string Word, T Value)[] of, Func<PageRun, T> read,
             Func<PageRun, T, PageRun> write)
@@ -99,19 +99,19 @@ public static class RunFacts
             })
             with
         { TakesColour = true };
-        yield return fact("behind-paper", "Paper", (r, _) => r.Behind?.Pattern?.Kind ?? "none",
+        yield return fact("behind-paper", "Pattern", (r, _) => r.Behind?.Pattern?.Kind ?? "none",
             (r, t, j) => r with
             {
-                Behind = Fill.Of(r.Behind?.Paint, t.Trim() is "" or "none" ? null : Paper(j, t.Trim())),
+                Behind = Fill.Of(r.Behind?.Paint, t.Trim() is "" or "none" ? null : PatternOf(j, t.Trim())),
             })
             with
         { Choices = _ => [("none", "none"), .. PatternShelf.All.Select(p => (p.First.Kind, p.First.Kind))] };
     }
 
-    private static Pattern Paper(Job job, string kind) =>
+    private static Pattern PatternOf(Job job, string kind) =>
         PatternShelf.Kinds.FirstOrDefault(p => p.Kind.Equals(kind,
             StringComparison.OrdinalIgnoreCase))?.In(job.Swatches)
-            ?? throw Typed.No($"`{LengthText.Clip(kind)}` is no paper: pick one of the list, or none");
+            ?? throw Typed.No($"`{LengthText.Clip(kind)}` is no pattern: pick one of the list, or none");
 
     /// <summary>A run that goes on otherwise: what it needs for that it is given.</summary>
     private static PageRun Going(PageRun run, RunKind goes) =>

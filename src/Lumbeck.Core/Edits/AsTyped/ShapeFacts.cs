@@ -15,7 +15,7 @@ internal static class ShapeFacts
             yield return new($"item/{id}/fill", "Fill", j => (S(j).Fill?.Paint).Show(j.Swatches),
                 (j, t) => new FillShape(id, Facts.MaybePaint(j, t)))
             { TakesColour = true };
-            yield return new($"item/{id}/paper", "Paper", j => PatternFacts.Show(S(j).Fill?.Pattern),
+            yield return new($"item/{id}/paper", "Pattern", j => PatternFacts.Show(S(j).Fill?.Pattern),
                 (j, t) => new PatternShape(id, PatternFacts.Read(j, t, S(j).Fill?.Pattern, Ground(j, id))))
             { Choices = PatternFacts.Choices };
             foreach (var fact in PatternFacts.Of(item.Fill?.Pattern, key => $"item/{id}/{key}", j => S(j).Fill?.Pattern,

@@ -172,7 +172,7 @@ internal static class TextFacts
 
         Edit back(Job j, string t, Func<TextBacking, TextBacking> with) =>
             new BackText(id, bare(t) ? null : with(T(j, id).Backing ?? new(black, pt(4), Length.Zero)));
-        yield return fact("backing", "Plate", j => T(j, id).Backing?.Paint.Show(j.Swatches) ?? "none",
+        yield return fact("backing", "Backing", j => T(j, id).Backing?.Paint.Show(j.Swatches) ?? "none",
             (j, t) => back(j, t, b => b with { Paint = Facts.Paint(j, t) })) with
         { TakesColour = true };
         yield return fact("backing-room", "Room", j => T(j, id).Backing?.Room.ShowPoints() ?? "",

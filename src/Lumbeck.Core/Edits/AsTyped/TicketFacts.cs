@@ -15,8 +15,8 @@ public static class TicketFacts
         Word("series", "Series", TicketFact.Series),
         Word("series-number", "Number", TicketFact.SeriesNumber),
         Word("author", "Author", TicketFact.Author),
-        new("ticket/people", "People", j => Person.Show(j.Ticket.People),
-            (_, t) => new SetPeople(Person.TryParse(t, out var people, out var why) ? people : throw Typed.No(why))),
+        new("ticket/people", "Contributors", j => Person.Show(j.Ticket.Contributors),
+            (_, t) => new SetContributors(Person.TryParse(t, out var people, out var why) ? people : throw Typed.No(why))),
         Word("imprint", "Imprint", TicketFact.Imprint),
         Word("edition", "Edition", TicketFact.Edition),
         new("ticket/isbn", "ISBN", j => j.Ticket.Isbn?.ToString() ?? "",
@@ -30,11 +30,11 @@ public static class TicketFacts
         Word("spine-title", "On the spine", TicketFact.SpineTitle),
         Word("category", "Category", TicketFact.Category),
         Word("blurb", "Blurb", TicketFact.Blurb),
-        Word("note", "On the author", TicketFact.Note),
+        Word("note", "About the author", TicketFact.Note),
         Pictured("mark", "Imprint’s mark", TicketPicture.Mark, t => t.Mark),
         Pictured("portrait", "Author’s picture", TicketPicture.Portrait, t => t.Portrait),
-        new("ticket/quotations", "Said of it", j => Quoted.Show(j.Ticket.Quotations),
-            (_, t) => new SetQuotations(Quoted.TryParse(t, out var all, out var why) ? all : throw Typed.No(why))),
+        new("ticket/quotations", "Review quotes", j => ReviewQuote.Show(j.Ticket.ReviewQuotes),
+            (_, t) => new SetReviewQuotes(ReviewQuote.TryParse(t, out var all, out var why) ? all : throw Typed.No(why))),
         new("ticket/language", "Language", j => j.Ticket.Language,
             (_, t) => new SetLanguage(Language.All.FirstOrDefault(l =>
                 l.Name.Equals(t.Trim(), StringComparison.OrdinalIgnoreCase))?.Code
@@ -46,7 +46,7 @@ public static class TicketFacts
         new("ticket/house", "Printer", j => j.Ticket.House.Name,
             (j, t) => new SetHouse(t == j.Ticket.House.Name ? j.Ticket.House : HouseFile.Shipped.GetValueOrDefault(t)
                 ?? HouseFile.Shipped.Values.FirstOrDefault(h => h.Name == t)
-                ?? throw Typed.No($"no house is called `{LengthText.Clip(t)}`: pick " +
+                ?? throw Typed.No($"no printer is called `{LengthText.Clip(t)}`: pick " +
                     $"{string.Join(", ", HouseFile.Shipped.Values.Select(h => h.Name))}")))
             { Choices = _ => [.. HouseFile.Shipped.Values.Select(h => (h.Name, h.Name))] },
         .. MakingFacts.All,

@@ -77,11 +77,11 @@ public sealed record PasteItems(Clip Clip, string New, int Wrap = 0, Part? Over 
         var n = 0;
         foreach (var item in Clip.Items)
         {
-            var hold = Over is { } panel ? CopyItem.Over(item.Hold, panel) : item.Hold;
+            var hold = Over is { } panel ? DuplicateItem.Over(item.Hold, panel) : item.Hold;
             if (hold.Panel != Part.Sheet && sheets.All(s => s.Sheet.Panel(hold.Panel) is null))
-                hold = CopyItem.Over(hold, sheets[0].Sheet.Panels[^1].Part);
+                hold = DuplicateItem.Over(hold, sheets[0].Sheet.Panels[^1].Part);
             if (job.Wraps[Wrap].Take.Items.Any(i => i.Hold == hold))
-                hold = hold with { Dx = hold.Dx + CopyItem.Aside, Dy = hold.Dy + CopyItem.Aside };
+                hold = hold with { Dx = hold.Dx + DuplicateItem.Aside, Dy = hold.Dy + DuplicateItem.Aside };
             job = new AddItem(ImportValidation.Item(item, s => names.GetValueOrDefault(s)) with
             {
                 Id = $"{New}-{++n}",

@@ -64,8 +64,8 @@ public static class ImportValidation
         if (Enum.GetValues<TicketFact>()
             .Any(w => job.Ticket.Words(w) is not { } said || said.Length > w.Most() || w.Plainly(said) != said))
             throw No("a fact of its ticket");
-        if (job.Ticket.Quotations is not { } quotations || quotations.Any(q => q?.Words is null || q.Source is null)
-            || !Quoted.TryParse(Quoted.Show(quotations), out var read, out _) || !read.SequenceEqual(quotations))
+        if (job.Ticket.ReviewQuotes is not { } quotations || quotations.Any(q => q?.Words is null || q.Source is null)
+            || !ReviewQuote.TryParse(ReviewQuote.Show(quotations), out var read, out _) || !read.SequenceEqual(quotations))
             throw No("the words of its ticket");
         if (job.Ticket.Pictures.Any(p => !p.IsSound)) throw No("a picture of its ticket");
         if (job.Swatches.Count > 200
@@ -114,7 +114,7 @@ public static class ImportValidation
         // The house's figures are read as a house file's are, each within its range; the sheets are computed, and
         // refuse what makes none.
         if (job.Ticket.House is null || HouseFile.Read(HouseFile.Write(job.Ticket.House)) is null)
-            throw No("its house");
+            throw No("its printer’s rules");
         _ = job.Sheets();
         if (job.WithPieces().Wraps.Count != job.Wraps.Count) throw No("its wraps");
     }

@@ -22,11 +22,11 @@ public sealed record PaintGround(Paint? Paint, int Wrap = 0) : GroundEdit(Wrap)
     protected override Fill On(Fill ground) => ground with { Paint = Paint };
 }
 
-/// <summary>Lays a drawn paper over the ground, or takes it away.</summary>
-public sealed record LayPaper(Pattern? Paper, int Wrap = 0) : GroundEdit(Wrap)
+/// <summary>Lays a pattern over the ground, or takes it away.</summary>
+public sealed record LayPattern(Pattern? Pattern, int Wrap = 0) : GroundEdit(Wrap)
 {
     protected override string Fact => "paper";
-    protected override Fill On(Fill ground) => ground with { Pattern = Paper };
+    protected override Fill On(Fill ground) => ground with { Pattern = Pattern };
 }
 
 /// <summary>
@@ -37,12 +37,12 @@ public sealed record LayPaper(Pattern? Paper, int Wrap = 0) : GroundEdit(Wrap)
 /// <param name="Wrap">The wrap.</param>
 public sealed record SetGroundPattern(string Field, FieldValue Value, int Wrap = 0) : GroundEdit(Wrap)
 {
-    public override string Says(Job before) => $"{Field.Replace('-', ' ')} of the ground's paper";
+    public override string Says(Job before) => $"{Field.Replace('-', ' ')} of the ground's pattern";
     protected override string Fact => "paper-" + Field;
     protected override Fill On(Fill ground) => ground with
     {
         Pattern = (Pattern)(ground.Pattern
-            ?? throw new Refusal(GroundPath.Of(Wrap, Fact), "no paper lies on the ground: pick one first"))
+            ?? throw new Refusal(GroundPath.Of(Wrap, Fact), "no pattern lies on the ground: pick one first"))
             .With(Field, Value, GroundPath.Of(Wrap, Fact)),
     };
 }

@@ -87,5 +87,5 @@ public sealed record BringBack(long Revision) : Edit
     public Job? State { get; init; }
 
     public override string Says(Job before) => "brought back";
-    protected override Job On(Job job) => State ?? throw new Refusal("steps", "there is no such step");
+    protected override Job On(Job job) => State ?? throw new Refusal("history", "there is no such step");
 }

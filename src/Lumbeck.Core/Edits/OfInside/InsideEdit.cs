@@ -8,5 +8,5 @@ public abstract record InsideEdit : Edit
     protected override Job On(Job job) => job with { Inside = On(job.Inside ?? new(), job) };
 
     protected static Refusal Gone(string run) =>
-        new($"run/{run}", "this run was removed in the meantime: step back to have it again");
+        new($"run/{run}", "this run was removed in the meantime: undo to have it again");
 }

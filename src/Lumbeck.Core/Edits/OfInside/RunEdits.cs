@@ -63,16 +63,16 @@ public sealed record MoveRun(string Run, int By) : InsideEdit
     }
 }
 
-/// <summary>A copy of a run, after it.</summary>
-public sealed record CopyRun(string Run, string New) : InsideEdit
+/// <summary>A duplicate of a run, after it.</summary>
+public sealed record DuplicateRun(string Run, string New) : InsideEdit
 {
-    public override string Says(Job before) => $"copy of {before.Inside?.Run(Run)?.Says}";
+    public override string Says(Job before) => $"duplicate of {before.Inside?.Run(Run)?.Says}";
 
     protected override Inside On(Inside inside, Job job)
     {
         var run = inside.Run(Run) ?? throw Gone(Run);
         var copy = run with { Id = New, Goes = run.Goes == RunKind.Rest ? RunKind.Pages : run.Goes };
-        return !copy.IsSound || inside.Run(New) is not null ? throw new Refusal("run", "this run can’t be copied so")
+        return !copy.IsSound || inside.Run(New) is not null ? throw new Refusal("run", "this run can’t be duplicated so")
             : inside with { Runs = inside.Runs.Insert(inside.Runs.IndexOf(run) + 1, copy) };
     }
 }

@@ -15,6 +15,11 @@ public sealed record SetInside(Inside New, string What) : InsideEdit
 /// <summary>Begins the inside with ready runs in place of what is there.</summary>
 public sealed record BeginInside(ImmutableList<PageRun> Runs, string Name) : InsideEdit
 {
+    private static PageRun LeftBlank { get; } = new()
+    {
+        Id = "last", Name = "Left blank for the printer", Designs = [DesignShelf.Of("blank")], Folio = false,
+    };
+
     /// <summary>Whether a run that takes the rest fills the pages that the ticket says.</summary>
     public bool Fills { get; init; }
 
@@ -22,7 +27,9 @@ public sealed record BeginInside(ImmutableList<PageRun> Runs, string Name) : Ins
 
     protected override Inside On(Inside inside, Job job)
     {
-        var next = inside with { Runs = Runs, PutBy = false };
+        // Where the printer puts a mark of its own on the last page, that is left blank.
+        var left = Fills && job.Ticket.House.Inside.LastPageBlank && Runs.All(r => r.Id != "last");
+        var next = inside with { Runs = left ? Runs.Add(LeftBlank) : Runs, PutBy = false };
         if (!next.IsSound) throw new Refusal("inside", "these runs can’t be laid");
         if (!Fills) return next;
         next = next with { Fixed = null };

@@ -23,7 +23,7 @@ public sealed record CentreItem(string Item, bool DownToo = false, Part? Over = 
     {
         // By the middle of its box: with panel and size it follows whatever the sheet does.
         var anchor = DownToo ? Anchor.Middle : (Anchor)(((int)item.Hold.Anchor / 3 * 3) + 1);
-        var box = Safe ? HoldBox.Safe : Over is { } over ? CopyItem.Over(item.Hold, over).Box : item.Hold.Box;
+        var box = Safe ? HoldBox.Safe : Over is { } over ? DuplicateItem.Over(item.Hold, over).Box : item.Hold.Box;
         var held = new HoldItem(Item, Panel: Over, Box: box, Anchor: anchor).Apply(job);
         var hung = held.Item(Item)!;
         hung = hung with { Hold = hung.Hold with { Dx = default, Dy = DownToo ? default : hung.Hold.Dy } };
@@ -70,13 +70,13 @@ public sealed record StretchItem(string Item, Reach To) : ItemEdit(Item)
 /// <param name="ToOtherCover">Mirrored, as in a glass that stands on the spine.</param>
 /// <param name="To">The panel it is copied to; it hangs there as it hung.</param>
 /// <param name="Group">The group the copy belongs to.</param>
-public sealed record CopyItem(string Item, string New, bool ToOtherCover = false, Part? To = null, string Group = "")
+public sealed record DuplicateItem(string Item, string New, bool ToOtherCover = false, Part? To = null, string Group = "")
     : Edit
 {
     /// <summary>How far a copy lies aside, so that both are seen.</summary>
     internal static readonly Length Aside = Length.FromMillimetres(3);
 
-    public override string Says(Job before) => $"copy of {before.Item(Item)?.Said}";
+    public override string Says(Job before) => $"duplicate of {before.Item(Item)?.Said}";
 
     protected override Job On(Job job)
     {
@@ -90,7 +90,7 @@ public sealed record CopyItem(string Item, string New, bool ToOtherCover = false
             : item.Hold with { Dx = item.Hold.Dx + Aside, Dy = item.Hold.Dy + Aside };
         var copy = item with { Id = New, Hold = hold, Group = Group, Locked = false };
         if (Placement.Of(copy, job.SheetOf(copy, wrap)) is null)
-            throw new Refusal($"item/{Item}/panel", $"this binding has no {copy.Hold.Panel.Say()} to copy it to");
+            throw new Refusal($"item/{Item}/panel", $"this binding has no {copy.Hold.Panel.Say()} to duplicate it on");
         return new AddItem(copy,
             hold.Panel != job.Item(Item)!.Hold.Panel ? null : take.Items.FindIndex(i => i.Id == Item) + 1, wrap)
             .Apply(job);

@@ -35,7 +35,7 @@ public sealed record SetPattern(string Item, string Field, FieldValue Value) : S
     protected override ShapeItem On(ShapeItem shape)
     {
         var path = $"item/{Item}/{Fact}";
-        var pattern = shape.Fill?.Pattern ?? throw new Refusal(path, "no paper fills this: pick one first");
+        var pattern = shape.Fill?.Pattern ?? throw new Refusal(path, "no pattern fills this: pick one first");
         return shape with { Fill = shape.Fill with { Pattern = (Pattern)pattern.With(Field, Value, path) } };
     }
 }

@@ -65,7 +65,7 @@ public static class Origins
     {
         static IEnumerable<bool> known(Ticket t) => Enum.GetValues<TicketFact>().Select(f => t.Words(f).Length > 0)
             .Concat([t.Isbn is not null, t.Price is not null, t.SecondPrice is not null, t.Portrait is not null,
-                t.Mark is not null, t.Quotations.Count > 0]);
+                t.Mark is not null, t.ReviewQuotes.Count > 0]);
         return !ReferenceEquals(before, after) && known(before).Zip(known(after)).Any(k => !k.First && k.Second);
     }
 }

@@ -22,13 +22,13 @@ public sealed record SetIsbn(string? Digits) : TicketEdit
 }
 
 /// <summary>Those who made the book besides its author.</summary>
-public sealed record SetPeople(ImmutableList<Person> People) : TicketEdit
+public sealed record SetContributors(ImmutableList<Person> Contributors) : TicketEdit
 {
     protected override string Fact => "people";
     // Read as it is shown, so that whatever sent it, no unknown role comes in.
     protected override Ticket On(Ticket t) =>
-        Person.TryParse(Person.Show(People), out var people, out var why)
-            ? t with { People = people }
+        Person.TryParse(Person.Show(Contributors), out var people, out var why)
+            ? t with { Contributors = people }
             : throw new Refusal("ticket/people", why);
 }
 
@@ -50,12 +50,12 @@ public sealed record SetSecondPrice(Price? Price) : TicketEdit
 }
 
 /// <summary>What others said of the book.</summary>
-public sealed record SetQuotations(ImmutableList<Quoted> Quotations) : TicketEdit
+public sealed record SetReviewQuotes(ImmutableList<ReviewQuote> ReviewQuotes) : TicketEdit
 {
     protected override string Fact => "quotations";
     // Read as it is shown, as people are.
-    protected override Ticket On(Ticket t) => Quoted.TryParse(Quoted.Show(Quotations), out var all, out var why)
-        ? t with { Quotations = all } : throw new Refusal("ticket/quotations", why);
+    protected override Ticket On(Ticket t) => ReviewQuote.TryParse(ReviewQuote.Show(ReviewQuotes), out var all, out var why)
+        ? t with { ReviewQuotes = all } : throw new Refusal("ticket/quotations", why);
 }
 
 /// <summary>

@@ -152,7 +152,7 @@ internal static class Slips
                 $"the spine without {t(house.CoverAllowance)} for the cover");
         if (house.SpineRounding != Rounding.None
             && Try(book, house with { SpineRounding = Rounding.None }) is { } exact)
-            yield return cause("rounding", "the spine is not rounded as the house rounds it", exact.Spine.Width,
+            yield return cause("rounding", "the spine is not rounded as the printer rounds it", exact.Spine.Width,
                 "the spine unrounded");
         foreach (var paper in house.Papers.Where(p => p.Leaf != book.Paper.Leaf))
             if (Try(book with { Paper = paper }, house) is { } on)

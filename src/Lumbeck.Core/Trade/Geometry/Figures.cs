@@ -62,13 +62,13 @@ internal static class Figures
             var missing = g.Book.Paper.Grammage is null
                 ? "the paper’s grammage"
                 : g.Book.Plates is { Paper.Grammage: null }
-                ? "the plates’ grammage"
+                ? "the plate section’s grammage"
                 : g.House.CoverGrammage is null
                 ? $"the grammage of the cover, which {g.House.Name} does not state"
                 : $"the grammage of the boards, which {g.House.Name} does not state";
             return new("weight", "Weight", "not known", $"needs {missing}");
         }
-        var plates = g.Book.Plates is { } p ? $" and plates at {Figure(p.Paper.Grammage!.Value)} g/m²" : "";
+        var plates = g.Book.Plates is { } p ? $" and a plate section at {Figure(p.Paper.Grammage!.Value)} g/m²" : "";
         return new("weight", "Weight", $"{Figure(Math.Round(grams))} g",
             $"{PageCount.SayLeaves(g.Spine.Leaves)} at {Figure(g.Book.Paper.Grammage!.Value)} g/m²{plates}: " +
                 $"{Figure(Math.Round(block))} g, + cover {Figure(Math.Round(grams) - Math.Round(block))} g = " +
@@ -79,8 +79,8 @@ internal static class Figures
     {
         Length with(decimal factor) => g.Binding.Spine(g.Book.WithBulk(factor), g.House).Width;
         var (thinner, thicker) = (with(0.95m), with(1.05m));
-        return new("bulk", "Paper 5 % off", $"{thinner.Show(unit)} to {thicker.Show(unit)}",
-            $"paper 5 % thinner would make the spine {thinner.Show(unit)}, 5 % thicker {thicker.Show(unit)}");
+        return new("bulk", "If the paper is 5 % thinner or thicker", $"{thinner.Show(unit)} to {thicker.Show(unit)}",
+            $"paper 5 % thinner makes the spine {thinner.Show(unit)}, 5 % thicker {thicker.Show(unit)}");
     }
 
     private static string Whole(decimal d) => Math.Round(d).ToString(CultureInfo.InvariantCulture);

@@ -49,15 +49,15 @@ public sealed record SpineSum(int PagesAsked, int Pages, int Multiple, int Leave
             return (book.Paper.Leaf * leaves, $"{PageCount.SayLeaves(leaves)} × {book.Paper.Leaf.Show()}");
         if (plates.Pages < 2 || plates.Pages % 2 != 0 || plates.Pages > pages)
             throw new Refusal("ticket/plates", plates.Pages > 0 && plates.Pages <= pages && plates.Pages % 2 != 0
-                ? $"{plates.Pages} pages of plates end within a leaf: type {plates.Pages + 1}"
-                : $"{plates.Pages} pages of plates do not fit into {pages} pages: type an even count from 2 to " +
+                ? $"{plates.Pages} pages of a plate section end within a leaf: type {plates.Pages + 1}"
+                : $"{plates.Pages} pages of a plate section do not fit into {pages} pages: type an even count from 2 to " +
                     $"{pages}");
         if (!plates.Paper.Leaf.IsPositive)
-            throw new Refusal("ticket/plates-paper", "a leaf of plates needs a thickness: type one such as 0.119 mm");
+            throw new Refusal("ticket/plates-paper", "a leaf of the plate section needs a thickness: type one such as 0.119 mm");
         var own = plates.Pages / 2;
         return ((book.Paper.Leaf * (leaves - own)) + (plates.Paper.Leaf * own),
             $"{PageCount.SayLeaves(leaves - own)} × {book.Paper.Leaf.Show()} + " +
-                $"{PageCount.SayLeaves(own)} of plates × {plates.Paper.Leaf.Show()}");
+                $"{PageCount.SayLeaves(own)} of the plate section × {plates.Paper.Leaf.Show()}");
     }
 
     /// <summary>Paperback: S = round(B + coverAllowance).</summary>

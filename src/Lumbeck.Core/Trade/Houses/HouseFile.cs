@@ -56,7 +56,7 @@ public static class HouseFile
             try
             {
                 house = (HouseKeys.Find(p.Name)
-                    ?? throw new Refusal(p.Name, $"no house has a key `{p.Name}`{Nearest(p.Name)}"))
+                    ?? throw new Refusal(p.Name, $"no printer has a key `{p.Name}`{Nearest(p.Name)}"))
                     .Read(house, p.Value);
             }
             catch (Refusal r) { wrong.Add(r); }

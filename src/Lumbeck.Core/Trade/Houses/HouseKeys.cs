@@ -66,7 +66,7 @@ public static class HouseKeys
         }
         return heading switch
         {
-            "The house" or "What is bound" or "Pages and spine" => "the ticket reads it",
+            "The printer" or "What is bound" or "Pages and spine" => "the ticket reads it",
             "Ink" or "The file" => "it is read when the file is made",
             "Pages of the inside" => "it is read when pages are laid out and pressed",
             _ => "it is read when the cover is looked over",
@@ -75,7 +75,7 @@ public static class HouseKeys
 
     /// <summary>Keys under the headings people look for them by: the first key of each group.</summary>
     public static IReadOnlyList<(string Heading, string First)> Groups { get; } =
-        [("The house", "id"), ("What is bound", "bindings"), ("Pages and spine", "page_multiple"),
+        [("The printer", "id"), ("What is bound", "bindings"), ("Pages and spine", "page_multiple"),
             ("Edges", "bleed_mm"), ("Case and jacket", "case_bleed_mm"), ("Drift", "trim_drift_mm"),
             ("Barcode", "barcode_room_mm"), ("Ink", "output_condition"), ("Type, rules, pictures", "text_min_pt"),
             ("The file", "kinds"), ("Pages of the inside", "inside_bleed"), ("Rules weighed otherwise", "severities")];
@@ -83,25 +83,25 @@ public static class HouseKeys
     public static IReadOnlyList<HouseKey> All { get; } =
     [
         Text("id", "Short name used in addresses and on the command line.", h => h.Id, (h, v) => h with { Id = v }),
-        Text("name", "The house's name as makers know it.", h => h.Name, (h, v) => h with { Name = v }),
-        Text("about", "One sentence on what the house prints.", h => h.About, (h, v) => h with { About = v }),
-        Choice("unit", "The unit the house speaks: mm or in.", h => h.Unit, (h, v) => h with { Unit = v },
+        Text("name", "The printer's name as makers know it.", h => h.Name, (h, v) => h with { Name = v }),
+        Text("about", "One sentence on what the printer prints.", h => h.About, (h, v) => h with { About = v }),
+        Choice("unit", "The unit the printer speaks: mm or in.", h => h.Unit, (h, v) => h with { Unit = v },
             ("mm", Unit.Millimetre), ("in", Unit.Inch)),
 
-        List("bindings", "What the house binds.", h => h.Bindings.Select(b => b.Word()),
+        List("bindings", "What the printer binds.", h => h.Bindings.Select(b => b.Word()),
             (h, e) => h with { Bindings = [.. e.Select(x => HouseValue.Choice(x, "bindings", BindingKinds.Words))] }),
         List("papers",
             "Inside papers: name with leaf_mm, page_thickness_mm, ppi or gsm and bulk; gsm, pages_min and pages_max " +
                 "where known.",
             h => h.Papers.Select(HousePapers.Write), (h, e) => h with { Papers = [.. e.Select(HousePapers.Read)] },
             KeyKind.Papers),
-        List("trims", "The house's usual trim sizes: [width, height, name].",
+        List("trims", "The printer's usual trim sizes: [width, height, name].",
             h =>
                 h.Trims.Select(t =>
                     (object)new object[] { t.Size.Width.Millimetres, t.Size.Height.Millimetres, t.Name }),
             (h, e) => h with { Trims = [.. e.Select(HousePapers.ReadTrim)] }, KeyKind.Trims),
-        Pair("trim_min_mm", "Smallest trim the house cuts.", h => h.TrimLeast, (h, v) => h with { TrimLeast = v }),
-        Pair("trim_max_mm", "Largest trim the house cuts.", h => h.TrimMost, (h, v) => h with { TrimMost = v }),
+        Pair("trim_min_mm", "Smallest trim the printer cuts.", h => h.TrimLeast, (h, v) => h with { TrimLeast = v }),
+        Pair("trim_max_mm", "Largest trim the printer cuts.", h => h.TrimMost, (h, v) => h with { TrimMost = v }),
         new("sheet_max_mm", "Largest sheet the press takes, either way round.",
             (h, e) => h with { SheetMost = HouseValue.Pair(e, "sheet_max_mm", 3000) },
             h => new[] { h.SheetMost.Width.Millimetres, h.SheetMost.Height.Millimetres }, KeyKind.Size),
@@ -188,7 +188,7 @@ public static class HouseKeys
             h => h.BarcodeFromSide, (h, v) => h with { BarcodeFromSide = v }),
         MaybeLen("barcode_from_foot_mm", "The room's distance from the foot; the safe inset where left out.",
             h => h.BarcodeFromFoot, (h, v) => h with { BarcodeFromFoot = v }),
-        Choice("barcode_by", "Who puts the barcode on: house (adds its own where there is none), maker (must), either.",
+        Choice("barcode_by", "Who puts the barcode on: printer (adds its own where there is none), maker (must), either.",
             h => h.BarcodeBy, (h, v) => h with { BarcodeBy = v }, ("house", BarcodeBy.House),
             ("maker", BarcodeBy.Maker), ("either", BarcodeBy.Either)),
         Number("barcode_min_percent", "Smallest magnification read at the till.", 50, 200, h => h.BarcodeLeast,
@@ -267,7 +267,7 @@ public static class HouseKeys
             (h, v) => h with { FileLimit = v }),
         .. InsideKeys.All,
 
-        new("severities", "Rules this house weighs otherwise: a rule's id with stop, caution or note.",
+        new("severities", "Rules this printer weighs otherwise: a rule's id with stop, caution or note.",
             (h, e) => h with { Severities = HouseValue.Severities(e) },
             h => h.Severities.ToDictionary(s => s.Key, s => s.Value.Word()), KeyKind.Severities),
     ];

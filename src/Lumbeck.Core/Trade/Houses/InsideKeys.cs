@@ -42,7 +42,7 @@ internal static class InsideKeys
             With<Length>((i, v) => i with { RuleLeast = v })),
         HouseKeys.Number("inside_tint_min_percent", "Lightest tint that holds on a page.", 0, 40, h => h.Inside.TintLeast,
             With<decimal>((i, v) => i with { TintLeast = v })),
-        HouseKeys.Flag("inside_last_page_blank", "Whether the last page stays blank, for the house’s own mark.",
+        HouseKeys.Flag("inside_last_page_blank", "Whether the last page stays blank, for the printer’s own mark.",
             h => h.Inside.LastPageBlank, With<bool>((i, v) => i with { LastPageBlank = v })),
         HouseKeys.Choice("inside_marks", "Printer's marks wanted round pages: none, crop, or crop and bleed.", h => h.Inside.Marks,
             With<Marks>((i, v) => i with { Marks = v }),

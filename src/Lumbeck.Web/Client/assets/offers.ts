@@ -26,7 +26,7 @@ function show(x: number, y: number): void {
     offer.className = 'text-left px-2.5 py-0.5 min-h-[25px] cursor-pointer hover:bg-deep';
     offer.setAttribute('role', 'menuitem');
     offer.textContent = (press.textContent ?? '').toLowerCase();
-    if (press.dataset.arrange === 'copy-to') offer.textContent = `copy to ${press.textContent}`;
+    if (press.dataset.arrange === 'copy-to') offer.textContent = `duplicate on ${press.textContent}`;
     menu.append(offer);
   }
   document.body.append(menu);

@@ -39,7 +39,7 @@ public static class PlanDrawing
     public static string Of(Sheet sheet)
     {
         var s = new StringBuilder("<svg class=\"block w-full max-h-full opacity-60\" role=\"img\" aria-label=\"A " +
-            "sheet of this house\" viewBox=\"")
+            "sheet of this printer\" viewBox=\"")
             .Append(ViewBox(sheet, null, chains: false)).Append("\">");
         Sheet(s, sheet, "m");
         return s.Append("</svg>").ToString();

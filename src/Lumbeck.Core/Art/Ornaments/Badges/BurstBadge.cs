@@ -10,7 +10,7 @@ public sealed record BurstBadge : Ornament
 
     public override string Kind => "burst badge";
     public override OrnamentSort Sort => OrnamentSort.Badge;
-    public override ImmutableArray<string> Slots => ["Burst", "Plate", "Edge"];
+    public override ImmutableArray<string> Slots => ["Burst", "Label", "Edge"];
     public override (double Wide, double High) First => (45, 45);
 
     protected override IReadOnlyList<Field> OwnFields =>

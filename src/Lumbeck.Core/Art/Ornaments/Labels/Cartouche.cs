@@ -8,7 +8,7 @@ public sealed record Cartouche : Ornament
 
     public override string Kind => "cartouche";
     public override OrnamentSort Sort => OrnamentSort.Label;
-    public override ImmutableArray<string> Slots => ["Plate", "Frame", "Scrolls"];
+    public override ImmutableArray<string> Slots => ["Label", "Frame", "Scrolls"];
     public override (double Wide, double High) First => (90, 60);
 
     protected override IReadOnlyList<Field> OwnFields =>

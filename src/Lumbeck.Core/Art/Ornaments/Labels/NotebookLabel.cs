@@ -8,7 +8,7 @@ public sealed record NotebookLabel : Ornament
 
     public override string Kind => "notebook label";
     public override OrnamentSort Sort => OrnamentSort.Label;
-    public override ImmutableArray<string> Slots => ["Plate", "Edge", "Lines"];
+    public override ImmutableArray<string> Slots => ["Label", "Edge", "Lines"];
     public override (double Wide, double High) First => (90, 55);
 
     protected override IReadOnlyList<Field> OwnFields =>

@@ -8,7 +8,7 @@ public sealed record TicketLabel : Ornament
 
     public override string Kind => "ticket label";
     public override OrnamentSort Sort => OrnamentSort.Label;
-    public override ImmutableArray<string> Slots => ["Plate", "Edge", "Dots"];
+    public override ImmutableArray<string> Slots => ["Label", "Edge", "Dots"];
     public override (double Wide, double High) First => (80, 40);
 
     protected override IReadOnlyList<Field> OwnFields =>

@@ -23,7 +23,7 @@ public sealed record BelongsTo : PageDesign
     public int Wide { get; init; } = 88;
 
     public override string Kind => "this belongs to";
-    protected override ImmutableArray<string> OwnSlots => ["Plate", "Edge", "Rules"];
+    protected override ImmutableArray<string> OwnSlots => ["Label", "Edge", "Rules"];
     public override bool TakesHeading => false;
     public override bool IsDisplay => true;
     public override IEnumerable<string> Given => [Says, Asks];
@@ -35,11 +35,11 @@ public sealed record BelongsTo : PageDesign
     [
         Line<BelongsTo>("says", "Words", d => d.Says, (d, s) => d with { Says = s }),
         Lines<BelongsTo>("asks", "Asks besides", d => d.Asks, (d, s) => d with { Asks = s }),
-        new Field<BelongsTo, string>("plate", "Plate", Values.Line, d => d.Plate, (d, s) => d with { Plate = s })
+        new Field<BelongsTo, string>("plate", "Label", Values.Line, d => d.Plate, (d, s) => d with { Plate = s })
         {
             Choices = [(Covers, "the cover’s"), ("", "none"), .. Plates.Select(p => (p, p.Replace('-', ' ')))],
             Fault = (s, _) => s.Length == 0 || s == Covers || Plates.Contains(s) ? null
-                : $"`{LengthText.Clip(s)}` is no plate: take one from {Covers}, {string.Join(", ", Plates)}",
+                : $"`{LengthText.Clip(s)}` is no label: take one from {Covers}, {string.Join(", ", Plates)}",
         },
         Count<BelongsTo>("wide", "Wide, percent", 40, 100, d => d.Wide, (d, n) => d with { Wide = n }),
         Weighed<BelongsTo>("size", "Type", 6, 48, d => d.Size, (d, l) => d with { Size = l }),
@@ -56,7 +56,7 @@ public sealed record BelongsTo : PageDesign
         var wide = Wide / 100.0 * safe.Width.Points;
         var high = (6.4 * size) + ((1 + Asked.Length) * 2.6 * size);
         if (high > safe.Height.Points)
-            throw new Refusal("asks", $"a plate of {Length.FromDrawing(high).Show(Unit.Millimetre)} is higher " +
+            throw new Refusal("asks", $"a label of {Length.FromDrawing(high).Show(Unit.Millimetre)} is higher " +
                 $"than the " +
                 $"{safe.Height.Show(Unit.Millimetre)} within the margins: ask less, or take smaller type");
         var x = safe.X.Points + ((safe.Width.Points - wide) / 2);
@@ -89,7 +89,7 @@ public sealed record BelongsTo : PageDesign
         var y = box.Top + (1.3 * size);
         if (at.Fill(Says) is { Length: > 0 } says)
             yield return new Written(says, new(box.Left + inset, y, box.Right - inset, y + (2.1 * size)), size, InWords)
-            { Align = Align.Centre, Heads = true };
+            { Align = Align.Centre, Heads = true, Fits = true };
         y += 5 * size;
         yield return new Line(PageLines.Level(box.Left + inset, y, wide - (2 * inset)), 0.75, 2);
         foreach (var ask in Asked)

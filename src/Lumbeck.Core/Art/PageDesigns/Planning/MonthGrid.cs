@@ -20,7 +20,7 @@ internal static class MonthGrid
         }
         yield return new Written(CalendarNames.Capital(names.Months[month - 1]),
             new(box.Left, box.Top, box.Right, box.Top + (0.9 * high)), 1.25 * size, words)
-        { Align = Align.Centre, Heads = true };
+        { Align = Align.Centre, Heads = true, Fits = true };
         foreach (var (n, day) in calendar.Week.Index())
             yield return In(names.NarrowOf(day), cell(n + numbered, 1), 0.85 * size, words);
         foreach (var (row, week) in weeks.Index())

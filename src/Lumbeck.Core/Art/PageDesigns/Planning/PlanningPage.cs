@@ -82,7 +82,7 @@ public abstract record PlanningPage : PageDesign
     protected static Align End(PageFacts at) => at.Mirrored ? Align.Left : Align.Right;
 
     protected Written Word(string words, Bounds box, double size, Align align = Align.Left, Stand stand = Stand.Head,
-        bool heads = false) => new(words, box, size, InWords) { Align = align, Stand = stand, Heads = heads };
+        bool heads = false) => new(words, box, size, InWords) { Align = align, Stand = stand, Heads = heads, Fits = true };
 
     /// <summary>Rows to write on, from the foot up: as many as a pitch fits.</summary>
     protected IEnumerable<Drawn> Rows(Bounds box, Length pitch)

@@ -4,20 +4,23 @@ namespace Lumbeck.Core.Art.PageDesigns;
 public enum ColouringWeight { Adults, Children }
 
 /// <summary>
-/// A paper, a vista or an ornament as its visible edges, each region closed and large enough to colour: another seed, or
+/// A pattern, a vista or an ornament as its visible edges, each region closed and large enough to colour: another seed, or
 /// another of them, on every page.
 /// </summary>
 public sealed record ColouringPage : PageDesign
 {
     public Seed Seed { get; init; } = 1;
 
-    /// <summary>A paper’s, vista’s or ornament’s word, or a sort of them in turn.</summary>
+    /// <summary>A pattern’s, vista’s or ornament’s word, or a sort of them in turn.</summary>
     public string Of { get; init; } = Vistas;
 
     public ColouringWeight Lines { get; init; }
 
     /// <summary>All of a sort, one after the other.</summary>
-    public const string PapersInTurn = "papers in turn", Vistas = "vistas in turn", Ornaments = "ornaments in turn";
+    public const string PatternsInTurn = "patterns in turn", Vistas = "vistas in turn", Ornaments = "ornaments in turn";
+
+    /// <summary>What <see cref="PatternsInTurn"/> was stored as before.</summary>
+    private const string PapersInTurn = "papers in turn";
 
     public override string Kind => "colouring page";
     public override bool Varies => true;
@@ -49,10 +52,10 @@ public sealed record ColouringPage : PageDesign
         new Field<ColouringPage, Seed>("seed", "Seed", Values.Seeds, d => d.Seed, (d, s) => d with { Seed = s }),
         new Field<ColouringPage, string>("of", "Of", Values.Line, d => d.Of, (d, s) => d with { Of = s })
         {
-            Choices = [(Vistas, Vistas), (PapersInTurn, PapersInTurn), (Ornaments, Ornaments),
+            Choices = [(Vistas, Vistas), (PatternsInTurn, PatternsInTurn), (Ornaments, Ornaments),
                 .. Kinds.Select(k => (k.Word, k.First.Kind))],
-            Fault = (s, _) => s is Vistas or PapersInTurn or Ornaments || Kinds.Any(k => k.Word == s) ? null
-                : $"`{LengthText.Clip(s)}` can't be coloured: {Vistas}, {PapersInTurn}, {Ornaments}, or one of " +
+            Fault = (s, _) => s is Vistas or PatternsInTurn or PapersInTurn or Ornaments || Kinds.Any(k => k.Word == s) ? null
+                : $"`{LengthText.Clip(s)}` can't be coloured: {Vistas}, {PatternsInTurn}, {Ornaments}, or one of " +
                     string.Join(", ", Kinds.Select(k => k.Word)),
         },
         new Field<ColouringPage, ColouringWeight>("lines", "Lines", Values.OneOf(Weights), d => d.Lines,
@@ -72,7 +75,7 @@ public sealed record ColouringPage : PageDesign
         (string Word, Sketch First)[] all = Of switch
         {
             Vistas => [.. Kinds.Where(k => k.First is Vista)],
-            PapersInTurn => [.. Kinds.Where(k => k.First is Pattern)],
+            PatternsInTurn or PapersInTurn => [.. Kinds.Where(k => k.First is Pattern)],
             Ornaments => [.. Kinds.Where(k => k.First is Ornament)],
             _ => [.. Kinds.Where(k => k.Word == Of)],
         };

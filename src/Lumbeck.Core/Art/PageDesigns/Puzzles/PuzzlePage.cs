@@ -93,6 +93,6 @@ public abstract record PuzzlePage : PageDesign
         if (Told.Length > 0 && at.Fields.ContainsKey("solution"))
             yield return new Written(at.Fill(Told), new(page.Safe.X.Points, (page.Safe.Bottom - Under).Points + 3,
                 page.Safe.Right.Points, page.Safe.Bottom.Points), 7.5, InWords)
-            { Align = Align.Centre, Stand = Stand.Foot };
+            { Align = Align.Centre, Stand = Stand.Foot, Fits = true };
     }
 }

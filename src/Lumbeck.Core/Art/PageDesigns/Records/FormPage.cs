@@ -32,7 +32,8 @@ public sealed record FormPage : PageDesign
         Weighed<FormPage>("weight", "Weight", 0.25m, 4, d => d.Weight, (d, l) => d with { Weight = l }),
     ];
 
-    private string[] Asked => Asks.Split('\n');
+    // Empty rows at the end are room to write in: as many as the page has.
+    private string[] Asked => Asks.TrimEnd('\n').Split('\n');
 
     /// <summary>Rows of each form; what is more than it asks are rules more for the last.</summary>
     /// <exception cref="Refusal">It asks more than fits.</exception>

@@ -67,6 +67,7 @@ internal sealed record Rows(ImmutableArray<Column> Columns, Length Pitch, Length
                 Align = at.Mirrored ? Align.Right : Align.Left,
                 Stand = Stand.Foot,
                 Leading = 1.05m,
+                Fits = true,
             };
         }
     }

@@ -27,6 +27,9 @@ public sealed record Table : PageDesign
         Weighed<Table>("weight", "Weight", 0.25m, 4, d => d.Weight, (d, l) => d with { Weight = l }),
     ];
 
+    /// <summary>The same columns with nothing said over them, for a language that has no words here for it.</summary>
+    public Table Bare() => this with { Heading = "", Columns = [.. Columns.Select(c => c with { Head = "" })] };
+
     private Rows Laid => new(Columns, Pitch, Heads, Weight);
 
     protected override (int? Rows, int? Columns, Length? Over) Fitting(Surface page) =>

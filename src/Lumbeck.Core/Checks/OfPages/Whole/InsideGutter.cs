@@ -28,7 +28,7 @@ public sealed class InsideGutter : PageRule
 public sealed class InsideBleed : PageRule
 {
     public override string Id => "inside.bleed";
-    public override string Proves => "the house trims pages that run out, where these do";
+    public override string Proves => "the printer trims pages that run out, where these do";
 
     public override IEnumerable<Finding> Find(InsidePlan plan)
     {

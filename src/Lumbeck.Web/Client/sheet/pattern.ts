@@ -40,7 +40,7 @@ function ring(): void {
 }
 
 /** Turns “by hand” on or off, for the ground or a shape. */
-export function paperByHand(of: string | null = null): void {
+export function patternByHand(of: string | null = null): void {
   const same = shape === of;
   shape = of;
   on = !(on && same) && button() !== null;
@@ -70,7 +70,7 @@ function within(m: string, e: Element): string {
 
 document.addEventListener('click', e => {
   const at = e.target instanceof Element ? e.target.closest<HTMLElement>('[data-paper-hand]') : null;
-  if (at) paperByHand(at.dataset.paperHand!);
+  if (at) patternByHand(at.dataset.paperHand!);
 });
 
 if (sheet) {
@@ -98,12 +98,12 @@ if (sheet) {
       let turned = (Math.atan2(b.y, b.x) - Math.atan2(a.y, a.x)) * 180 / Math.PI;
       if (e.shiftKey) turned = Math.round(turned / 15) * 15;
       m = new DOMMatrix().translate(c.x, c.y).rotate(turned).scale(larger).translate(-c.x, -c.y).toString();
-      show(e, px, [`paper ${Math.round(larger * 100)} % as large, turned ${turned.toFixed(1)}°`], null, null);
+      show(e, px, [`pattern ${Math.round(larger * 100)} % as large, turned ${turned.toFixed(1)}°`], null, null);
       drag.send = () => send({ is: 'move-paper', right: 0, down: 0, larger, turned, item: shape });
     } else {
       const [dx, dy] = [p.x - drag.from.x, p.y - drag.from.y];
       m = new DOMMatrix().translate(dx, dy).toString();
-      show(e, px, [`paper ${figure(dx)} ${dx < 0 ? 'left' : 'right'}, ${figure(dy)} ${dy < 0 ? 'up' : 'down'}`], null, null);
+      show(e, px, [`pattern ${figure(dx)} ${dx < 0 ? 'left' : 'right'}, ${figure(dy)} ${dy < 0 ? 'up' : 'down'}`], null, null);
       drag.send = () => send({ is: 'move-paper', right: dx, down: dy, larger: 1, turned: 0, item: shape });
     }
     for (const a of drag.art) a.e.setAttribute('transform', `${within(m, a.e)} ${a.was}`);
@@ -121,7 +121,7 @@ if (sheet) {
   addEventListener('pointercancel', () => end(false), true);
   addEventListener('keydown', e => {
     if (e.key !== 'Escape' || !on) return;
-    if (drag) end(false); else paperByHand(shape);
+    if (drag) end(false); else patternByHand(shape);
     e.stopPropagation();
   }, true);
   document.addEventListener('lumbeck:settled', () => { if (on && !button()) on = false; ring(); });

@@ -8,7 +8,7 @@ namespace Lumbeck.Web.Screens;
 /// <summary>
 /// The small pictures that a paper is chosen by: the front with the paper over the ground, and nothing else.
 /// </summary>
-public static class PaperPictures
+public static class PatternPictures
 {
     /// <summary>
     /// A name for all that such a picture depends on beside its kind and seed: ground, swatches, printer, size.

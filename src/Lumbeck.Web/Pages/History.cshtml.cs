@@ -4,7 +4,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>A job's steps with small pictures; any can be named or brought back.</summary>
-public sealed class StepsModel(Desk.AppServices desk) : PageModel
+public sealed class HistoryModel(Desk.AppServices desk) : PageModel
 {
     public OnBench On { get; private set; } = null!;
     public IReadOnlyList<Step> Steps { get; private set; } = [];
@@ -25,10 +25,10 @@ public sealed class StepsModel(Desk.AppServices desk) : PageModel
         try
         {
             if (desk.Jobs.Tick(slug) != tick)
-                throw new Refusal("steps",
+                throw new Refusal("history",
                     "The cover was changed since this page was opened. What is there now is shown first below; bring " +
-                        "the step back again if you still want it.");
-            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "steps", _ => desk.Jobs.BringBack(slug, revision)));
+                        "it back again if you still want it.");
+            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "history", _ => desk.Jobs.BringBack(slug, revision)));
             return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/wrap");
         }
         catch (Refusal r) { Problem = r.Message; return Show(slug, null, false); }
@@ -39,7 +39,7 @@ public sealed class StepsModel(Desk.AppServices desk) : PageModel
         try
         {
             desk.Jobs.NameStep(slug, revision, name ?? "");
-            return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/steps{(named ? "?named=true" : "")}#step-{revision}");
+            return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/history{(named ? "?named=true" : "")}#step-{revision}");
         }
         catch (Refusal r) { Problem = r.Message; return Show(slug, null, false); }
     }

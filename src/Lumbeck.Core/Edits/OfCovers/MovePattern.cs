@@ -1,20 +1,20 @@
 namespace Lumbeck.Core.Edits.OfCovers;
 
 /// <summary>
-/// Moves a paper as a hand does: carried, then made larger or smaller and turned about the middle of the front, or of
+/// Moves a pattern as a hand does: carried, then made larger or smaller and turned about the middle of the front, or of
 /// the shape that it fills.
 /// </summary>
 /// <param name="Right">Carried so far right, on the sheet.</param>
 /// <param name="Down">Carried so far down.</param>
-/// <param name="Larger">How many times as large; 1 leaves it. It stays within a paper's least and greatest scale.</param>
+/// <param name="Larger">How many times as large; 1 leaves it. It stays within a pattern's least and greatest scale.</param>
 /// <param name="Turned">In degrees clockwise.</param>
 /// <param name="Wrap">The wrap.</param>
 /// <param name="Item">The shape it fills; null for the ground's.</param>
-public sealed record MovePaper(Length Right, Length Down, double Larger = 1, double Turned = 0, int Wrap = 0, string? Item = null)
+public sealed record MovePattern(Length Right, Length Down, double Larger = 1, double Turned = 0, int Wrap = 0, string? Item = null)
     : Edit
 {
     public override string Says(Job before) =>
-        $"the paper of {(Item is null ? "the ground" : before.Item(Item)?.Said ?? "a shape")} by hand";
+        $"the pattern of {(Item is null ? "the ground" : before.Item(Item)?.Said ?? "a shape")} by hand";
 
     protected override Job On(Job job)
     {
@@ -24,13 +24,13 @@ public sealed record MovePaper(Length Right, Length Down, double Larger = 1, dou
         if (Item is not null) return OfShape(job, path);
         if (Wrap < 0 || Wrap >= job.Wraps.Count) throw new Refusal(path, "this job has no such wrap");
         var take = job.Wraps[Wrap].Take;
-        if (take.Ground.Pattern is not { } paper)
-            throw new Refusal(path, "no paper lies on the ground: pick one first");
+        if (take.Ground.Pattern is not { } pattern)
+            throw new Refusal(path, "no pattern lies on the ground: pick one first");
         var sheet = job.Sheets().First(s => s.Wrap == Wrap).Sheet;
         var face = (sheet.Panel(Part.Front) ?? sheet.Panels[0]).Face;
         return job.With(Wrap, take with
         {
-            Ground = take.Ground with { Pattern = Moved(paper, face.Size, (Right.Points, Down.Points), path) },
+            Ground = take.Ground with { Pattern = Moved(pattern, face.Size, (Right.Points, Down.Points), path) },
         });
     }
 
@@ -38,32 +38,32 @@ public sealed record MovePaper(Length Right, Length Down, double Larger = 1, dou
     {
         var wrap = job.WrapOf(Item!);
         if (wrap < 0) throw Job.Gone(Item!);
-        if (job.Item(Item!) is not ShapeItem { Fill.Pattern: { } paper } shape)
-            throw new Refusal(path, "no paper fills this: pick one first");
+        if (job.Item(Item!) is not ShapeItem { Fill.Pattern: { } pattern } shape)
+            throw new Refusal(path, "no pattern fills this: pick one first");
         if (Placement.Of(shape, job.SheetOf(shape, wrap)) is not { } at) throw new Refusal(path, "it lies on no panel now");
-        // A hand moves on the sheet; a paper goes with its shape, however that is turned.
+        // A hand moves on the sheet; a pattern goes with its shape, however that is turned.
         var (back, own) = (at.ToSheet.Inverse(), at.Box);
         var by = (X: (back.A * Right.Points) + (back.C * Down.Points), Y: (back.B * Right.Points) + (back.D * Down.Points));
         return job.WithItem(Item!, i => (ShapeItem)i with
         {
-            Fill = shape.Fill with { Pattern = Moved(paper, own.Size, by, path) },
+            Fill = shape.Fill with { Pattern = Moved(pattern, own.Size, by, path) },
         });
     }
 
-    private Pattern Moved(Pattern paper, Size face, (double X, double Y) carried, string path)
+    private Pattern Moved(Pattern pattern, Size face, (double X, double Y) carried, string path)
     {
-        var scale = Math.Clamp(Math.Round(paper.Scale * (decimal)Math.Clamp(Larger, 0.01, 100), 1), Pattern.ScaleLeast,
+        var scale = Math.Clamp(Math.Round(pattern.Scale * (decimal)Math.Clamp(Larger, 0.01, 100), 1), Pattern.ScaleLeast,
             Pattern.ScaleMost);
-        var turn = Math.Round(Level(paper.Turn + (decimal)(Turned % 360)), 1);
+        var turn = Math.Round(Level(pattern.Turn + (decimal)(Turned % 360)), 1);
         // What was about the middle stays there.
-        var (x, y) = ((double)paper.MovedRight, (double)paper.MovedDown);
-        var middle = paper.Start == PaperStart.Middle
+        var (x, y) = ((double)pattern.MovedRight, (double)pattern.MovedDown);
+        var middle = pattern.Start == PatternStart.Middle
             ? (X: 0.0, Y: 0.0)
             : (X: (double)face.Width.Millimetres / 2, Y: (double)face.Height.Millimetres / 2);
-        var by = (double)(scale / paper.Scale);
-        var (dx, dy) = Affine.Rotate((double)(turn - paper.Turn)).At((x - middle.X) * by, (y - middle.Y) * by);
+        var by = (double)(scale / pattern.Scale);
+        var (dx, dy) = Affine.Rotate((double)(turn - pattern.Turn)).At((x - middle.X) * by, (y - middle.Y) * by);
         var mm = 25.4 / 72;
-        var moved = paper with
+        var moved = pattern with
         {
             Scale = scale,
             Turn = turn,

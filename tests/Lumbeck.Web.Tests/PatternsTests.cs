@@ -4,7 +4,7 @@ namespace Lumbeck.Web.Tests;
 
 /// <summary>Papers chosen by looking.</summary>
 [Collection("browser")]
-public sealed class PapersTests(Browser browser)
+public sealed class PatternsTests(Browser browser)
 {
     private Pattern? Paper => browser.Desk
         .Jobs.Job("lighthouse")
@@ -45,7 +45,7 @@ public sealed class PapersTests(Browser browser)
         browser.AndWait(() => browser.Find("#papers [data-text='none']").Click());
         Paper.ShouldBeNull();
         // What is taken one after the other, with nothing typed between, is one step.
-        browser.StepBack();
+        browser.Undo();
         Paper.ShouldBeOfType<Hexagons>().Scale.ShouldBe(150);
         IsOpen.ShouldBeFalse("it is left when something else is pressed");
         browser.Find("#papers summary").Click();
@@ -139,7 +139,7 @@ public sealed class PapersTests(Browser browser)
         browser.AndWait(() =>
             browser.Script("document.querySelector('#papers [data-text=\"plain companion\"]').click()"));
         Paper.ShouldNotBeOfType<OwnMotif>();
-        browser.StepBack();
+        browser.Undo();
 
         browser.Find("#see-paper").Click();
         ByHand("[data-knob]", 0, 60);
@@ -149,7 +149,7 @@ public sealed class PapersTests(Browser browser)
         ByHand("#sheet", 50, 0);
         Paper!.Turn.ShouldBe(turn);
         Paper.MovedRight.ShouldBeGreaterThan(moved + 3);
-        browser.StepBack();
+        browser.Undo();
         Paper.MovedRight.ShouldBe(moved);
         browser.Find("#see-paper").Click();
         browser.Until(() => browser.Count(".paper-ring") == 0);

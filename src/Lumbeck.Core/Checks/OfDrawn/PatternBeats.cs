@@ -7,7 +7,7 @@ namespace Lumbeck.Core.Checks.OfDrawn;
 /// or
 /// in solid inks, they don't.
 /// </summary>
-public sealed class PaperBeats : Rule
+public sealed class PatternBeats : Rule
 {
     /// <summary>
     /// Lines nearer to one another than this beat, in millimetres, and so do only lines that are finer.
@@ -20,7 +20,7 @@ public sealed class PaperBeats : Rule
     private const double Window = 36;
 
     public override string Id => "paper.beats";
-    public override string Proves => "fine lines of papers don't beat with the screen";
+    public override string Proves => "fine lines of patterns don't beat with the screen";
     protected override bool Limited => false;
 
     public override IEnumerable<Finding> Check(CheckContext look)

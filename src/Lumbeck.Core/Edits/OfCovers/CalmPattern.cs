@@ -1,12 +1,12 @@
 namespace Lumbeck.Core.Edits.OfCovers;
 
 /// <summary>
-/// Calms the ground's paper under the words that lie on it: its paints go toward the ground's there, so far that each
+/// Calms the ground's pattern under the words that lie on it: its paints go toward the ground's there, so far that each
 /// text can be read at 4.5 : 1; or lets it be as lively as everywhere again.
 /// </summary>
 /// <param name="Calm">Whether it is calm.</param>
 /// <param name="Wrap">The wrap.</param>
-public sealed record CalmPaper(bool Calm, int Wrap = 0) : Edit
+public sealed record CalmPattern(bool Calm, int Wrap = 0) : Edit
 {
     /// <summary>What words want (WCAG 2.2, 1.4.3), with something for inks that are but nearly known here.</summary>
     private const double Wanted = 4.5 * 1.1;
@@ -18,26 +18,26 @@ public sealed record CalmPaper(bool Calm, int Wrap = 0) : Edit
         if (Wrap < 0 || Wrap >= job.Wraps.Count)
             throw new Refusal(GroundPath.Of(Wrap, "calm"), "this job has no such wrap");
         var take = job.Wraps[Wrap].Take;
-        var paper = take.Ground.Pattern
-            ?? throw new Refusal(GroundPath.Of(Wrap, "calm"), "no paper lies on the ground: pick one first");
-        var boxes = Calm ? Boxes(job, take, paper).ToImmutableList() : [];
+        var pattern = take.Ground.Pattern
+            ?? throw new Refusal(GroundPath.Of(Wrap, "calm"), "no pattern lies on the ground: pick one first");
+        var boxes = Calm ? Boxes(job, take, pattern).ToImmutableList() : [];
         if (Calm && boxes.Count == 0)
-            throw new Refusal(GroundPath.Of(Wrap, "calm"), "no words need it: each can be read on this paper as it is");
-        return job.With(Wrap, take with { Ground = take.Ground with { Pattern = paper with { Calm = boxes } } });
+            throw new Refusal(GroundPath.Of(Wrap, "calm"), "no words need it: each can be read on this pattern as it is");
+        return job.With(Wrap, take with { Ground = take.Ground with { Pattern = pattern with { Calm = boxes } } });
     }
 
-    /// <summary>Whether a calm paper would be calm elsewhere as words lie now.</summary>
+    /// <summary>Whether a calm pattern would be calm elsewhere as words lie now.</summary>
     public static bool IsStale(Job job, int wrap)
     {
-        if (wrap >= job.Wraps.Count || job.Wraps[wrap].Take.Ground.Pattern is not { Calm.Count: > 0 } paper) return false;
-        var boxes = new CalmPaper(true, wrap).Boxes(job, job.Wraps[wrap].Take, paper).ToList();
-        return boxes.Count > 0 && !boxes.SequenceEqual(paper.Calm);
+        if (wrap >= job.Wraps.Count || job.Wraps[wrap].Take.Ground.Pattern is not { Calm.Count: > 0 } pattern) return false;
+        var boxes = new CalmPattern(true, wrap).Boxes(job, job.Wraps[wrap].Take, pattern).ToList();
+        return boxes.Count > 0 && !boxes.SequenceEqual(pattern.Calm);
     }
 
     /// <summary>Wider than any sheet, in points.</summary>
     private const double Far = 100_000;
 
-    private IEnumerable<CalmBox> Boxes(Job job, Take take, Pattern paper)
+    private IEnumerable<CalmBox> Boxes(Job job, Take take, Pattern pattern)
     {
         var found = 0;
         foreach (var text in take.Items.OfType<TextItem>()
@@ -46,7 +46,7 @@ public sealed record CalmPaper(bool Calm, int Wrap = 0) : Edit
             if (text.Style.Paint is FinishPaint or GradientPaint) continue;
             var sheet = job.SheetOf(text, Wrap);
             if (Placement.Of(text, sheet) is not { } at) continue;
-            var share = Share(text.Style.Paint.Resolve(job.Swatches), paper, take.Ground.Paint, job.Swatches);
+            var share = Share(text.Style.Paint.Resolve(job.Swatches), pattern, take.Ground.Paint, job.Swatches);
             if (share == 0 || found++ >= Pattern.MostCalm) continue;
             var box = at.ToSheet.Of(new(0, 0, at.Box.Width.Points, at.Box.Height.Points));
             // What lies off the sheet, or has no extent that can be told, is read nowhere.
@@ -62,9 +62,9 @@ public sealed record CalmPaper(bool Calm, int Wrap = 0) : Edit
     }
 
     /// <summary>How far the paints must go, in percent; 0 where words can be read as it is.</summary>
-    private static int Share(Ink words, Pattern paper, Paint? ground, IReadOnlyList<Swatch> swatches)
+    private static int Share(Ink words, Pattern pattern, Paint? ground, IReadOnlyList<Swatch> swatches)
     {
-        bool readable(int share) => paper.Paints.All(p =>
+        bool readable(int share) => pattern.Paints.All(p =>
             Seen.Contrast(words, Mixing.Toward(p, ground, share / 100.0, swatches).Resolve(swatches)) >= Wanted);
         for (var share = 0; share < 95; share += 5) if (readable(share)) return share;
         return 95;

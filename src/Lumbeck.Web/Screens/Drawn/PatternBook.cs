@@ -6,7 +6,7 @@ namespace Lumbeck.Web.Screens;
 /// <param name="Path">The path of the fact that picks a paper.</param>
 /// <param name="At">The address of its small pictures, without kind, seed and width.</param>
 /// <param name="Shape">The shape that is filled; null for the ground.</param>
-public sealed record PaperBook(JobView View, Pattern? Paper, string Path, string At, ShapeItem? Shape = null)
+public sealed record PatternBook(JobView View, Pattern? Paper, string Path, string At, ShapeItem? Shape = null)
 {
     public bool IsGround => Shape is null;
 
@@ -14,6 +14,6 @@ public sealed record PaperBook(JobView View, Pattern? Paper, string Path, string
     public Pattern? GoesWith => View.Take.Ground.Pattern;
 
     /// <summary>The book of a shape’s fill.</summary>
-    public static PaperBook Of(JobView view, ShapeItem shape) => new(view, shape.Fill?.Pattern, $"item/{shape.Id}/paper",
-        $"{view.Base}/paper.jpg?sheet={view.Number}&item={shape.Id}&of={PaperPictures.Key(view.Job, view.Shown, shape)}", shape);
+    public static PatternBook Of(JobView view, ShapeItem shape) => new(view, shape.Fill?.Pattern, $"item/{shape.Id}/paper",
+        $"{view.Base}/paper.jpg?sheet={view.Number}&item={shape.Id}&of={PatternPictures.Key(view.Job, view.Shown, shape)}", shape);
 }
