@@ -88,6 +88,30 @@ public sealed class BookTests
         _ = WrapGeometry.Of(book with { Binding = BindingKind.Front, Trim = Size.FromMillimetres(600, 900) }, Aldwater);
     }
 
+    /// <summary>
+    /// By hand: 16 leaves of 0.145 mm are 2.32; with endpapers 0.3 a block of 2.62; two boards of 2 and the cover's 0.3 make
+    /// 6.92, to the nearest quarter 7. Two panels of 213, the spine and two turn-ins of 15 are 463; 210 with two squares of 3
+    /// and two turn-ins are 246. The paperback: 12 leaves are 1.74, with the cover 2.04, so 2; 420 + 2 + two bleeds of 5 = 432.
+    /// </summary>
+    [Fact]
+    public void A_picture_press_binds_from_24_pages_with_words_on_narrow_spines()
+    {
+        var wren = HouseFile.Shipped["wren"];
+        WrapGeometry of(BindingKind binding, int pages) => WrapGeometry.Of(new BookFacts(binding, Reading.LeftToRight,
+            Size.FromMillimetres(210, 210), pages, wren.Papers[0]), wren);
+        var g = of(BindingKind.Case, 32);
+        (g.Spine.Width, g.Sheet.Size).ShouldBe((Length.FromMillimetres(7), Size.FromMillimetres(463, 246)));
+        (g.FewestPages, g.MostPages).ShouldBe((24, 200));
+        var soft = of(BindingKind.Paperback, 24);
+        (soft.Spine.Width, soft.Sheet.Size).ShouldBe((Length.FromMillimetres(2), Size.FromMillimetres(432, 220)));
+        SpineText.WhyNot(wren, 32, Length.FromMillimetres(3), Unit.Millimetre).ShouldBeNull();
+        SpineText.WhyNot(wren, 32, Length.FromMillimetres(2.75m), Unit.Millimetre).ShouldNotBeNull();
+        HouseFile.Shipped.Values.Where(h => h.Id != "wren")
+            .ShouldAllBe(h => SpineText.WhyNot(h, 32, Length.FromMillimetres(3), Unit.Millimetre) != null);
+        wren.Kinds.Select(k => k.Word).ShouldBe(["x4", "x1a"]);
+        wren.Marks.ShouldBe(Marks.OnWish);
+    }
+
     [Fact]
     public void Each_house_binds_what_is_its_own_and_a_front_alone_is_everyone_s()
     {
@@ -110,6 +134,18 @@ public sealed class BookTests
         var moved = new SetHouse(Aldwater).Apply(job).Ticket;
         (moved.Binding, moved.Finish, moved.PinnedSpine, moved.Paper.Name, moved.Paper.Leaf)
             .ShouldBe((BindingKind.Case, "", null, Paper.Own, Caliper.FromMillimetres(0.11m)));
+        // Going back brings back what the other printer had not; what a hand chose there stays chosen.
+        var back = new SetHouse(Tern).Apply(new SetHouse(Aldwater).Apply(job)).Ticket;
+        (back.Binding, back.Finish, back.PinnedSpine, back.Earlier)
+            .ShouldBe((BindingKind.Paperback, "matt", Length.FromMillimetres(20), null));
+        var jacketed = new SetBinding(BindingKind.Jacket).Apply(new SetHouse(Aldwater).Apply(job));
+        jacketed.Ticket.Earlier!.Binding.ShouldBeNull();
+        new SetHouse(Tern).Apply(jacketed).Ticket.ShouldSatisfyAllConditions(t => t.Finish.ShouldBe("matt"),
+            t => t.Earlier!.Binding.ShouldBe(BindingKind.Jacket));
+        JobJson.Read(JobJson.Write(jacketed)).Ticket.Earlier.ShouldBe(jacketed.Ticket.Earlier);
+        Should.Throw<Refusal>(() => Facts.Write(jacketed, "ticket/finish", "gloss").Apply(jacketed)).Message
+            .ShouldBe("Aldwater Bindery has no finish `gloss`: pick matt laminate, cloth-feel laminate, uncoated with seal; " +
+                "Plover Street Reprographics and Tern & Tallow and Wren Court Picture Press have it");
         // The same house with other rules keeps a pinned spine.
         new SetHouse(Tern with { Bleed = Length.FromMillimetres(4) }).Apply(job)
             .Ticket.PinnedSpine.ShouldBe(Length.FromMillimetres(20));

@@ -17,6 +17,10 @@ public sealed class CheckTests
         var job = Sample.Job();
         Only(new SetPages(12).Apply(job), "ticket.pages").Measured.ShouldBe("12 pages");
         Only(new SetPages(840).Apply(job), "ticket.pages").Limit.ShouldBe("828 pages");
+        // A paper of the same list that holds as many is the nearest way.
+        var picture = new SetPages(32).Apply(new SetHouse(HouseFile.Shipped["aldwater"]).Apply(job));
+        Only(picture, "ticket.pages").ShouldSatisfyAllConditions(f => f.Mend.ShouldStartWith("Take Silk 150, for pictures"),
+            f => f.Fix.ShouldBeOfType<SetPaper>());
         Only(new SetPages(201).Apply(job), "ticket.pages").Severity.ShouldBe(Severity.Note);
     }
 

@@ -331,7 +331,7 @@ public sealed class InsideTests
     [Fact]
     public void A_word_that_no_line_holds_is_broken_within_its_box()
     {
-        var word = new string('m', 90);
+        var word = new string('m', 240);
         var headed = DesignShelf.Of("ruled") with { Header = Mm(60), Heading = $"of {word} and more" };
         var plan = new InsidePlan(Book(new() { Runs = [Run("x", count: 8) with { Designs = [headed] }] }));
         var page = plan.Page(1);

@@ -273,6 +273,34 @@ public sealed class AppServicesTests : IDisposable
         on.Composed.Findings.Where(f => f.Id is "text.overset" or "zone.trim" or "zone.fold").ShouldBeEmpty();
     }
 
+    /// <summary>A new item lies over no other and not on the barcode's room, smaller where the room is small.</summary>
+    [Fact]
+    public void What_is_added_lands_where_its_panel_is_free()
+    {
+        var job = _desk.Jobs.Job("salt").Job;
+        job = new SetFact(TicketFact.Blurb, string.Join(' ', Enumerable.Repeat("tide", 90))).Apply(job);
+        foreach (var word in (string[])["blurb", "imprint"]) job = new AddItem(Starters.Item(job, word, Part.Back, word)).Apply(job);
+        var sheet = job.Sheets()[0].Sheet;
+        Bounds lies(Item i) => Placement.Of(i, sheet)!.ToSheet.Of(new Bounds(0, 0, Placement.Of(i, sheet)!.Box.Width.Points,
+            Placement.Of(i, sheet)!.Box.Height.Points));
+        bool meet(Bounds a, Bounds b) => a.Left < b.Right && b.Left < a.Right && a.Top < b.Bottom && b.Top < a.Bottom;
+        var room = sheet.Zone(ZoneKind.Barcode, Part.Back)!.Box;
+        foreach (var word in (string[])["ornament", "ellipse", "text"])
+        {
+            var item = FreePlace.Of(Starters.Item(job, word, Part.Back, word), job, 0);
+            job.Items.Any(i => meet(lies(i), lies(item))).ShouldBeFalse(word);
+            meet(lies(item), new(room.X.Points, room.Y.Points, room.Right.Points, room.Bottom.Points)).ShouldBeFalse(word);
+            job = new AddItem(item).Apply(job);
+        }
+        // Without room it is where it always was; what fills its panel is not moved.
+        var full = new AddItem(Starters.Item(job, "rectangle", Part.Front, "r") with { Width = new(default, 0.7m), Height = Span.Full })
+            .Apply(job);
+        var star = Starters.Item(full, "star", Part.Front, "s");
+        var band = Starters.Item(full, "band", Part.Front, "b");
+        FreePlace.Of(band, full, 0).Hold.ShouldBe(band.Hold);
+        FreePlace.Of(star, full, 0).Hold.ShouldBe(star.Hold);
+    }
+
     /// <summary>Whatever takes a paint takes a screen's colour and a Lab colour, brought to inks.</summary>
     [Theory]
     [InlineData("#2a6350")]

@@ -58,6 +58,27 @@ public sealed class BenchListTests : IDisposable
         Listed(one.Title + " nobodyofthatname", null).ShouldBeEmpty();
     }
 
+    /// <summary>A thousand jobs from elsewhere are listed at once by their tickets, and looked at meanwhile.</summary>
+    [Fact]
+    public void Jobs_that_nobody_has_looked_at_are_listed_at_once_and_looked_at_meanwhile()
+    {
+        for (var n = 0; n < 20; n++) _desk.Bench.Begin($"Copied {n}", Starters.Job(HouseFile.Shipped["tern"], $"Copied {n}"), "t");
+        using (var c = new Microsoft.Data.Sqlite.SqliteConnection($"Data Source={Path.Combine(_folder, "lumbeck.db")}"))
+        {
+            c.Open();
+            var forget = c.CreateCommand();
+            forget.CommandText = "DELETE FROM summary";
+            forget.ExecuteNonQuery();
+        }
+        var desk = new AppServices(_folder, TimeProvider.System);
+        var first = desk.Bench.Places(soon: true);
+        first.Count(p => p.Waits).ShouldBe(first.Count - 12);
+        first.ShouldAllBe(p => p.Job != null && p.Job.Title.Length > 0 && p.Problem.Length == 0);
+        first.Last(p => p.Waits).Job!.Ready.ShouldBe("being looked at");
+        SpinWait.SpinUntil(() => desk.Bench.Places(soon: true).All(p => !p.Waits), TimeSpan.FromMinutes(2)).ShouldBeTrue();
+        desk.Bench.Places().Select(p => p.Job!.Title).ShouldBe(first.Select(p => p.Job!.Title));
+    }
+
     [Fact]
     public async Task What_a_list_shows_is_what_the_job_says_after_edits_steps_and_looks_at_its_plates()
     {

@@ -70,7 +70,7 @@ public sealed class HouseDeskTests : IDisposable
             .Message;
         both.ShouldContain("no printer has a key `bleeds_mm`: did you mean");
         both.ShouldContain("`marks` can't be `\"some\"`: it takes one of `none`");
-        _desk.Houses.All().Count.ShouldBe(4);
+        _desk.Houses.All().Count.ShouldBe(5);
     }
 
     [Fact]

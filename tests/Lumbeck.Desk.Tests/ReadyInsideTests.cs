@@ -87,7 +87,8 @@ public sealed class ReadyInsideTests : IDisposable
         // Every first word of a design and of a ready inside is among them.
         var english = ReadyInsides.All.SelectMany(r => ReadyInsides.Of(r.Name, 2027)).SelectMany(r => r.Designs)
             .Concat(DesignShelf.All.Select(d => d.First)).SelectMany(d => d.Given).Distinct()
-            .Where(w => w.Any(char.IsLetter) && !(w[0] == '{' && w[^1] == '}' && w.Count(c => c == '{') == 1) && !w.StartsWith("# ", StringComparison.Ordinal)
+            .Where(w => w.Any(char.IsLetter) && !(w[0] == '{' && w[^1] == '}' && w.Count(c => c == '{') == 1)
+                && !w.StartsWith("# ", StringComparison.Ordinal)
                 && !w.Contains("anchor", StringComparison.Ordinal)).ToList();
         english.Count.ShouldBeGreaterThan(25);
         english.Where(w => !PrintedWords.All.Contains(w)).ShouldBeEmpty();

@@ -40,7 +40,7 @@ public sealed class SpoiltTests : IDisposable
         places.Single(p => p.Job is null)
             .ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("hive"), p => p.Problem.ShouldContain("is damaged"));
         desk.Bench.All().Count.ShouldBe(8);
-        desk.Houses.All().Select(h => h.House.Id).ShouldBe(["aldwater", "plover", "tern", "plover-2"]);
+        desk.Houses.All().Select(h => h.House.Id).ShouldBe(["aldwater", "plover", "tern", "wren", "plover-2"]);
         desk.Houses.Spoilt().ShouldHaveSingleItem()
             .ShouldSatisfyAllConditions(h => h.Id.ShouldBe("tern-2"), h => h.Problem.ShouldContain("bleed_mm"));
     }

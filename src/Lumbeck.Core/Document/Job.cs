@@ -13,6 +13,10 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     [System.Text.Json.Serialization.JsonIgnore]
     public bool HasPages => Inside is { PutBy: false, Runs.Count: > 0 };
 
+    /// <summary>The language that its pages speak: their calendars', or the book's.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string PagesLanguage => Inside?.Calendar.Language ?? Ticket.Language;
+
     /// <summary>The id of the edition whose ticket is on the bench.</summary>
     public string Edition { get; init; } = FirstEdition;
 

@@ -70,6 +70,9 @@ public sealed record Ticket
     public InsideFile? Inside { get; init; }
     public House House { get; init; } = new();
 
+    /// <summary>What waits for a printer that has it; null for nothing.</summary>
+    public EarlierChoices? Earlier { get; init; }
+
     /// <summary>The title as its spine says it.</summary>
     public string TitleOnSpine => SpineTitle.Length > 0 ? SpineTitle : Title;
 

@@ -26,20 +26,63 @@ public sealed class BenchDesk
     /// Every job's place on the bench. One that can't be shown says why, and keeps no other from being shown.
     /// </summary>
     /// <param name="away">Those that are put away in place of those on the bench.</param>
-    public IReadOnlyList<BenchPlace> Places(bool away = false) => [.. _store.Listed(JobSummary.Form, away).Select(row =>
+    /// <param name="soon">
+    /// Whether what nobody has looked at yet is told by its ticket alone, but for a few, and looked at meanwhile.
+    /// </param>
+    public IReadOnlyList<BenchPlace> Places(bool away = false, bool soon = false)
+    {
+        var (looked, wait) = (0, new List<long>());
+        BenchPlace[] all = [.. _store.Listed(JobSummary.Form, away).Select(row => Place(row, () =>
+        {
+            if (!soon || ++looked <= AtOnce) return true;
+            wait.Add(row.Revision);
+            return false;
+        }))];
+        if (wait.Count > 0) LookMeanwhile(wait);
+        return all;
+    }
+
+    /// <summary>How many jobs that nobody has looked at are looked at before a list is shown.</summary>
+    private const int AtOnce = 12;
+
+    private int _looking;
+
+    private void LookMeanwhile(List<long> revisions)
+    {
+        if (Interlocked.Exchange(ref _looking, 1) == 1) return;
+        _ = Task.Run(() =>
+        {
+            try
+            {
+                foreach (var revision in revisions)
+                {
+                    try { Jobs.Summarise(Jobs.Worked(revision, _store.Load(revision))); }
+                    // What can't be read is told where it is listed.
+                    catch (Exception e) when (e is not OutOfMemoryException) { }
+                }
+            }
+            finally { Volatile.Write(ref _looking, 0); }
+        });
+    }
+
+    private BenchPlace Place(ListedRow row, Func<bool> look)
     {
         BenchPlace shown(JobSummary? job, string problem = "") =>
             new(row.Id, row.Slug, row.Revision, job, problem) { Made = row.Made, Changed = row.Changed };
         if (row.Summary is { } text && JobSummary.Read(text) is { } known && IsAllHere(known)) return shown(known);
         // Worked out to be told in a line, and not kept: a list of a thousand would push out what is worked on.
-        try { return shown(Jobs.Summarise(Jobs.Worked(row.Revision, _store.Load(row.Revision)))); }
+        try
+        {
+            return look() ? shown(Jobs.Summarise(Jobs.Worked(row.Revision, _store.Load(row.Revision))))
+                : shown(JobSummary.Of(_store.Load(row.Revision))) with { Waits = true };
+        }
         catch (Refusal r) { return shown(null, r.Message); }
         catch (Exception e) when (e is not OutOfMemoryException && !Disk.IsFull(e))
         {
             _store.Tell($"{row.Slug} can’t be read: {e.Message}");
             return shown(null, DamagedState.Meaning);
         }
-    })];
+    }
 
     /// <summary>
     /// Whether what a job needs is here; where it is not, the job is looked at again, and says what is missing.
@@ -50,7 +93,7 @@ public sealed class BenchDesk
         && job.Pictures.All(h => File.Exists(Jobs.Drawer.Pictures.PathOf(h)));
 
     /// <summary>How many jobs on the bench are laid out by a house's rules.</summary>
-    public int CountAt(string house) => Places().Count(p => p.Job?.HouseId == house);
+    public int CountAt(string house) => Places(soon: true).Count(p => p.Job?.HouseId == house);
 
     /// <summary>How many jobs lie on the bench.</summary>
     public int Count => _store.Jobs().Count;

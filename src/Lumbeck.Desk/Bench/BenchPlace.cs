@@ -11,4 +11,7 @@ public sealed record BenchPlace(string Id, string Slug, long Revision, JobSummar
     /// <summary>When it was begun, and when what lies there came there; UTC.</summary>
     public string Made { get; init; } = "";
     public string Changed { get; init; } = "";
+
+    /// <summary>Whether nobody has looked at it yet, so that only its ticket is told.</summary>
+    public bool Waits { get; init; }
 }

@@ -13,7 +13,13 @@ public static class OtherHouse
         var unit = here.Job.Ticket.Unit;
         static string marks(House h) =>
             string.Join(", ",
-                ((string[])[h.Marks switch { Marks.None => "none", Marks.Crop => "crop", _ => "crop and bleed" },
+                ((string[])[h.Marks switch
+                    {
+                        Marks.None => "none",
+                        Marks.Crop => "crop",
+                        Marks.OnWish => "as you wish",
+                        _ => "crop and bleed",
+                    },
                     h.FoldMarks ? "folds" : "", h.InkBar ? "ink bar" : "", h.Slug ? "slug" : ""])
                     .Where(w => w.Length > 0));
         static string barcode(House h) => h.BarcodeBy switch

@@ -52,9 +52,24 @@ public sealed record JobSummary
     public required IReadOnlyList<string> Pictures { get; init; }
 
     /// <summary>What a list shows of a revision.</summary>
-    public static JobSummary Of(Composed composed)
+    public static JobSummary Of(Composed composed) =>
+        Of(composed.Job, composed.Geometry) with
+        {
+            Stops = composed.Readiness.Stops,
+            Cautions = composed.Readiness.Cautions,
+            Todos = composed.Readiness.Todos,
+            Notes = composed.Readiness.Notes,
+            Plated = composed.IsPlated,
+            Ready = composed.SaysReady,
+        };
+
+    /// <summary>What can be said of a job before anybody has looked at it.</summary>
+    /// <exception cref="Refusal">Its facts make no sheet.</exception>
+    public static JobSummary Of(Job job) => Of(job, WrapGeometry.Of(job.Ticket.Facts, job.Ticket.House));
+
+    private static JobSummary Of(Job job, WrapGeometry g)
     {
-        var (job, t, g) = (composed.Job, composed.Job.Ticket, composed.Geometry);
+        var t = job.Ticket;
         return new()
         {
             Title = t.Title,
@@ -73,16 +88,16 @@ public sealed record JobSummary
             Pages = t.Pages,
             Raised = g.Spine.Pages,
             Spine = g.Spine.Working.Length > 0 ? g.Spine.Width.Show(t.Unit) : "",
-            Sheets = composed.Sheets.Length,
+            Sheets = job.Sheets().Length,
             Sheet = g.Sheet.Size.Show(t.Unit),
             Items = job.Items.Count(),
             Missing = Readiness.Missing(t),
-            Stops = composed.Readiness.Stops,
-            Cautions = composed.Readiness.Cautions,
-            Todos = composed.Readiness.Todos,
-            Notes = composed.Readiness.Notes,
-            Plated = composed.IsPlated,
-            Ready = composed.SaysReady,
+            Stops = 0,
+            Cautions = 0,
+            Todos = 0,
+            Notes = 0,
+            Plated = false,
+            Ready = "being looked at",
             Faces = [.. job.Faces.Select(f => f.ToString())],
             Profile = t.House.Profile,
             Pictures = [.. job.Wraps.SelectMany(w => w.Take.Pictures).Select(p => p.Hash).Distinct()],

@@ -45,7 +45,7 @@ public static class ReadyInsides
     /// <param name="job">Whose language its words are in, and whose trim its pages are laid for.</param>
     public static BeginInside Begin(string name, int year, Job job)
     {
-        var runs = Of(name, year, PrintedWords.Of(job));
+        var runs = Of(name, year, job.PagesLanguage);
         var lies = job.Ticket.Trim.Width > job.Ticket.Trim.Height;
         return new(lies ? [.. runs.Select(Lying)] : runs, name) { Fills = true };
     }

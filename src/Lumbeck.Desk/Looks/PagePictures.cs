@@ -48,8 +48,8 @@ internal sealed class PagePictures(Drawer drawer)
                 : painted.ToPng(PrintingCondition.Of(house)), $"page {number}.png", $"page {number} of this book");
         }
         return new([.. runs.Select(r => picture(r.First)).OfType<Picture>()],
-            [.. runs.Select(r => (Says: plan.Inside.Runs[r.Run].Printed(PrintedWords.Of(job)), r.Pages))
+            [.. runs.Select(r => (Says: plan.Inside.Runs[r.Run].Printed(job.PagesLanguage), r.Pages))
                 .Where(r => r.Says.Length > 0)
-                .Select(r => PrintedWords.Of(job) == "en" ? $"{r.Says}, {Many.Of(r.Pages, "page")}" : r.Says)]);
+                .Select(r => job.PagesLanguage == "en" ? $"{r.Says}, {Many.Of(r.Pages, "page")}" : r.Says)]);
     }
 }

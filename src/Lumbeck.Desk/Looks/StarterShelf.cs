@@ -5,6 +5,9 @@ internal static class StarterShelf
 {
     internal sealed record Shipped(string Id, string Name, BindingKind Binding, Size Trim, int Pages, string Livery)
     {
+        /// <summary>The one printer it is for; null for the first that binds it.</summary>
+        public string? House { get; init; }
+
         public bool Flaps { get; init; }
         public Length? FlapWidth { get; init; }
     }
@@ -23,6 +26,7 @@ internal static class StarterShelf
             Flaps = true,
         },
         new("picture-8-10", "Picture book 8 × 10 in", BindingKind.Case, Inches(8, 10), 40, "lantern"),
+        new("picture-210", "Short picture book 210 × 210 mm", BindingKind.Case, Mm(210, 210), 32, "lantern") { House = "wren" },
         new("case-210", "Square case 210 × 210 mm", BindingKind.Case, Mm(210, 210), 120, "orchard"),
         new("jacket-5-7", "Jacket over a case 5 × 7 in", BindingKind.Jacket, Inches(5, 7), 200, "thicket")
         {
@@ -34,7 +38,8 @@ internal static class StarterShelf
 
     /// <summary>The first of the houses that binds it, as the printer's usual rules have it.</summary>
     public static House HouseOf(Shipped s, IReadOnlyList<House> houses) =>
-        houses.FirstOrDefault(h => h.Binds(s.Binding) && (!s.Flaps || h.Flaps)
+        houses.FirstOrDefault(h => h.Id == s.House)
+        ?? houses.FirstOrDefault(h => h.Binds(s.Binding) && (!s.Flaps || h.Flaps)
             && h.Trims.Any(t => t.Size == s.Trim))
         ?? houses.First(h => h.Binds(s.Binding) && (!s.Flaps || h.Flaps));
 }

@@ -32,6 +32,10 @@ internal static class MarkChecks
                 found.Stop("marks", "something outside the bleed", "nothing",
                     $"{house.Name} wants no printer’s marks.");
         }
+        else if (house.Marks == Marks.OnWish && beside.Count == 0)
+        {
+            // A file without marks is as good.
+        }
         else if (!crop(trim.L, true) || !crop(trim.R, true) || !crop(trim.B, false) || !crop(trim.T, false))
             found.Stop("marks", "no crop marks", "crop marks", $"{house.Name} wants crop marks at all four corners.");
         else if (house.FoldMarks

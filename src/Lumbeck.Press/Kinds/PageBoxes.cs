@@ -25,7 +25,7 @@ internal sealed record PageBoxes(Surface Sheet, Box Window, Box Trim, double Mar
     /// <exception cref="Refusal">The sheet has no such panel.</exception>
     public static PageBoxes Of(Surface sheet, PressPlan plan, House house)
     {
-        var marked = plan.Kind.IsForPrinter && (plan.Marks ?? house.Marks != Marks.None);
+        var marked = plan.Kind.IsForPrinter && (plan.Marks ?? house.Marks is Marks.Crop or Marks.CropAndBleed);
         // A proof says what it is beside the sheet.
         var margin = marked ? Room : plan.Kind.Beside;
         if (plan.Panel == Part.Sheet) return new(sheet, sheet.Whole, sheet.Trim, margin);

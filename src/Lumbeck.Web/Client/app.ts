@@ -13,6 +13,7 @@ import './assets/offers';
 import './assets/pictures';
 import './screens/pages';
 import './screens/plates';
+import './screens/skip';
 import './screens/sums';
 import './screens/works';
 import { book } from './sheet/book';

@@ -52,7 +52,7 @@ public sealed class IndexModel(Desk.AppServices desk) : PageModel
     private void Fill(string? find, string? sort, bool away, int from)
     {
         (Asked, Away) = (BenchList.Asked(find, sort), away);
-        var places = desk.Bench.Places(away);
+        var places = desk.Bench.Places(away, soon: true);
         Count = away ? desk.Bench.Count : places.Count;
         Spoilt = from > 0 ? [] : [.. places.Where(p => p.Job is null)];
         var all = Asked.Of(places);

@@ -7,7 +7,7 @@ public sealed record AddNewRun(string Run, string Design, string? After = null) 
     {
         var runs = at.Job.Inside?.Runs ?? [];
         var place = After is null ? -1 : runs.FindIndex(r => r.Id == After);
-        var run = ReadyInsides.First(Run, Design, PrintedWords.Of(at.Job));
+        var run = ReadyInsides.First(Run, Design, at.Job.PagesLanguage);
         var end = runs.FindLastIndex(r => !r.EndsBook) + 1;
         return new AddRun(run, run.EndsBook ? runs.Count : place < 0 || place >= end ? end : place + 1);
     }
@@ -35,7 +35,7 @@ public sealed record DuplicateRunAsked(string Run, string New) : Ask
 public sealed record PutDesign(string Run, int Place, string? Design = null) : Ask
 {
     public override Edit Make(Asking at) => new SetDesign(Run, Place, Design is null ? null
-        : PrintedWords.In(DesignShelf.Of(Design), PrintedWords.Of(at.Job)));
+        : PrintedWords.In(DesignShelf.Of(Design), at.Job.PagesLanguage));
 }
 
 /// <summary>Begins with ready runs.</summary>

@@ -78,5 +78,5 @@ public sealed record AddNew(string Item, string Kind, string Panel) : Ask
             && (item is SketchedItem { IsScene: true } || Kind == "paper")
             // What covers the sheet goes under all else.
             ? new AddItem(item, 0, at.Wrap)
-            : new AddItem(item, Wrap: at.Wrap);
+            : new AddItem(FreePlace.Of(item, at.Job, at.Wrap), Wrap: at.Wrap);
 }

@@ -35,13 +35,9 @@ public static class PrintedWords
     /// <summary>A design as it is first laid in a language.</summary>
     public static PageDesign In(PageDesign design, string code) => Turned(design, English, code);
 
-    /// <summary>The language that a job's pages speak: their calendars', or the book's.</summary>
-    public static string Of(Job job) => job.Inside?.Calendar.Language ?? job.Ticket.Language;
-
-    /// <summary>Where the language became another, the words that no hand has changed are said in it.</summary>
-    public static Job Follow(Job before, Job now) =>
-        now.Inside is { Runs.IsEmpty: false } inside && Of(before) is var from && Of(now) is var to && from != to
-            ? now with { Inside = inside with { Runs = [.. inside.Runs.Select(r => Turned(r, from, to))] } } : now;
+    /// <summary>What was said in one language and no hand has changed, said in another.</summary>
+    public static ImmutableList<PageRun> Turned(ImmutableList<PageRun> runs, string from, string to) =>
+        [.. runs.Select(r => Turned(r, from, to))];
 
     private static PageRun Turned(PageRun run, string from, string to)
     {

@@ -247,7 +247,7 @@ public sealed class InsidePlan
     {
         var contents = Counted.Runs.Where(r => r.Pages > 0 && !Inside.Runs[r.Run].Designs[0].IsDisplay
                 && Inside.Runs[r.Run].Designs[0] is not ContentsPage)
-            .Select(r => new PageEntry(Inside.Runs[r.Run].Printed(PrintedWords.Of(Job)), FolioOf(r.First)))
+            .Select(r => new PageEntry(Inside.Runs[r.Run].Printed(Job.PagesLanguage), FolioOf(r.First)))
             .Where(e => e.Words.Length > 0);
         var index = Counted.Pages.Index()
             .Where(p => p.Item is { Kind: SlotKind.Page, Design: 0 } && Inside.Runs[p.Item.Run].Goes == RunKind.Rows)

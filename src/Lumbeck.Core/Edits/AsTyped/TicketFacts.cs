@@ -53,7 +53,9 @@ public static class TicketFacts
         new("ticket/printer-says", "They say", j => j.Ticket.PrinterSays, (_, t) => new SetPrinterSays(t)),
         new("ticket/pinned", "Pinned spine", j => j.Ticket.PinnedSpine?.Show(j.Ticket.Unit) ?? "",
             (j, t) => new PinSpine(t.Trim().Length == 0 ? null : MakingFacts.Same(j, t, j.Ticket.PinnedSpine))),
-        new("ticket/finish", "Finish", j => j.Ticket.Finish, (_, t) => new SetFact(TicketFact.Finish, t.Trim()))
+        new("ticket/finish", "Finish", j => j.Ticket.Finish, (j, t) => new SetFact(TicketFact.Finish,
+            t.Trim().Length == 0 || j.Ticket.House.Finishes.Contains(t.Trim()) ? t.Trim()
+                : throw Typed.No(CoverFinishes.WhyNot(t.Trim(), j.Ticket.House))))
             { Choices = j => [("", "not chosen"), .. j.Ticket.House.Finishes.Select(f => (f, f))] },
         new("ticket/inside-colour", "Inside", j => Colours.First(c => c.Item2 == j.Ticket.InsideColour).Item1,
             (_, t) => new SetInsideColour(Typed.Choice(t, Colours)))

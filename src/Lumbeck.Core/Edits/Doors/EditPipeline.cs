@@ -19,7 +19,7 @@ public static class EditPipeline
         var next = Origins.Follow(job, edit.Apply(job));
         if (follows is not null && edit is not BringBack && Origins.KnowsMore(job.Ticket, next.Ticket))
             next = follows(job, next);
-        if (edit is not BringBack) next = PrintedWords.Follow(job, next);
+        if (edit is not BringBack) next = PagesLanguage.Follow(job, next);
         // Pages are counted anew where something was changed that they follow from.
         if (!ReferenceEquals(next.Inside, job.Inside) || !ReferenceEquals(next.Ticket, job.Ticket)
             || !ReferenceEquals(next.Swatches, job.Swatches))

@@ -64,6 +64,7 @@ public static class ImportValidation
         if (Enum.GetValues<TicketFact>()
             .Any(w => job.Ticket.Words(w) is not { } said || said.Length > w.Most() || w.Plainly(said) != said))
             throw No("a fact of its ticket");
+        if (job.Ticket.Earlier is { IsSound: false }) throw No("what its ticket had at an earlier printer");
         if (job.Ticket.ReviewQuotes is not { } quotations || quotations.Any(q => q?.Words is null || q.Source is null)
             || !ReviewQuote.TryParse(ReviewQuote.Show(quotations), out var read, out _) || !read.SequenceEqual(quotations))
             throw No("the words of its ticket");

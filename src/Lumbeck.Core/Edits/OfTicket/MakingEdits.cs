@@ -3,23 +3,13 @@ namespace Lumbeck.Core.Edits.OfTicket;
 // How the book is made: the facts that move the sheet.
 
 /// <summary>
-/// Takes a house and its rules as they are now; what the ticket had of the old house and the new one has not, follows.
+/// Takes a house and its rules as they are now; of what the ticket had of the old house, the new one has what it can, and the
+/// rest waits for one that has it.
 /// </summary>
 public sealed record SetHouse(House House) : TicketEdit
 {
     protected override string Fact => "house";
-    protected override Ticket On(Ticket t) => t with
-    {
-        House = House,
-        // A paper that was typed, not picked, stays.
-        Paper = House.Papers.FirstOrDefault(p => p.Name == t.Paper.Name)
-            ?? (t.House.Papers.All(p => p.Name != t.Paper.Name) ? t.Paper : House.Papers.FirstOrDefault() ?? t.Paper),
-        Binding = House.Binds(t.Binding) ? t.Binding : House.Bindings.FirstOrDefault(),
-        Flaps = t.Flaps && House.Flaps,
-        RoundBack = t.RoundBack && House.RoundBackFactor != 1,
-        Finish = House.Finishes.Contains(t.Finish) ? t.Finish : "",
-        PinnedSpine = House.Id == t.House.Id ? t.PinnedSpine : null,
-    };
+    protected override Ticket On(Ticket t) => EarlierChoices.Move(t, House);
 }
 
 public sealed record SetBinding(BindingKind Binding) : TicketEdit

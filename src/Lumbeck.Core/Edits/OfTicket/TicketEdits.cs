@@ -6,7 +6,9 @@ public abstract record TicketEdit : Edit
     protected abstract string Fact { get; }
     public override string Says(Job before) => Fact;
     protected abstract Ticket On(Ticket t);
-    protected override Job On(Job job) => job with { Ticket = On(job.Ticket) };
+    protected override Job On(Job job) =>
+        On(job.Ticket) is var next && this is SetHouse ? job with { Ticket = next }
+            : job with { Ticket = EarlierChoices.Answered(job.Ticket, next) };
 }
 
 public sealed record SetIsbn(string? Digits) : TicketEdit

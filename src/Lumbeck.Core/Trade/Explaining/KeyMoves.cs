@@ -51,7 +51,7 @@ public static class KeyMoves
         {
             case JsonValueKind.Number:
                 var n = now.GetDecimal();
-                foreach (var v in (decimal[])[n * 1.6m, n + 4, n * 2, n + 1, n + 0.1m, n * 4, n / 2])
+                foreach (var v in (decimal[])[n * 1.6m, n + 4, n * 2, n + 1, n + 0.1m, n * 4, n * 8, n / 2])
                     yield return key.Kind == KeyKind.Figure && decimal.IsInteger(n) && v > 2 ? Math.Round(v) : v;
                 break;
             case JsonValueKind.Null:

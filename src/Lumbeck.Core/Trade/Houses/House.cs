@@ -7,7 +7,9 @@ public enum BarcodeCorner { SpineFoot, ForeEdgeFoot, FootMiddle }
 /// </summary>
 public enum BarcodeBy { House, Maker, Either }
 public enum PriceAddOn { None, Allowed, Required }
-public enum Marks { None, Crop, CropAndBleed }
+/// <summary>Marks outside the bleed that a printer wants; on wish it takes a file with them as well as one without.</summary>
+public enum Marks { None, Crop, CropAndBleed, OnWish }
+
 public enum ColourWanted { Cmyk, Any, Rgb }
 public enum Intent { Relative, Perceptual, Absolute }
 

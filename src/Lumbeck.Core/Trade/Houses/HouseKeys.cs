@@ -249,9 +249,9 @@ public static class HouseKeys
         List("kinds", "Press files taken, the preferred first: x4, x1a, pdf.", h => h.Kinds.Select(k => k.Word),
             (h, e) => h with { Kinds = [.. e.Select(x =>
                 HouseValue.Choice(x, "kinds", [.. PressKind.ForPrinters.Select(k => (k.Word, k))]))] }),
-        Choice("marks", "Printer's marks wanted: none, crop, or crop and bleed.", h => h.Marks,
+        Choice("marks", "Printer's marks wanted: none, crop, crop and bleed, or on the maker's wish.", h => h.Marks,
             (h, v) => h with { Marks = v }, ("none", Marks.None), ("crop", Marks.Crop),
-            ("crop-and-bleed", Marks.CropAndBleed)),
+            ("crop-and-bleed", Marks.CropAndBleed), ("on-wish", Marks.OnWish)),
         Flag("fold_marks", "Whether folds are marked outside the bleed.", h => h.FoldMarks,
             (h, v) => h with { FoldMarks = v }),
         Flag("ink_bar", "Whether an ink bar is wanted outside the bleed.", h => h.InkBar,

@@ -44,9 +44,11 @@ internal static class InsideKeys
             With<decimal>((i, v) => i with { TintLeast = v })),
         HouseKeys.Flag("inside_last_page_blank", "Whether the last page stays blank, for the printer’s own mark.",
             h => h.Inside.LastPageBlank, With<bool>((i, v) => i with { LastPageBlank = v })),
-        HouseKeys.Choice("inside_marks", "Printer's marks wanted round pages: none, crop, or crop and bleed.", h => h.Inside.Marks,
+        HouseKeys.Choice("inside_marks", "Printer's marks wanted round pages: none, crop, crop and bleed, or on the maker's wish.",
+            h => h.Inside.Marks,
             With<Marks>((i, v) => i with { Marks = v }),
-            ("none", Marks.None), ("crop", Marks.Crop), ("crop-and-bleed", Marks.CropAndBleed)),
+            ("none", Marks.None), ("crop", Marks.Crop), ("crop-and-bleed", Marks.CropAndBleed),
+            ("on-wish", Marks.OnWish)),
         HouseKeys.Len("inside_glue_mm", "Without ink along the bound edge of the first and the last page, where the " +
             "cover is glued on.",
             h => h.Inside.Glue, With<Length>((i, v) => i with { Glue = v })),

@@ -1,0 +1,12 @@
+// The first thing that Tab meets on every page: past its head to where the work is (WCAG 2.4.1).
+const work = document.querySelector('main');
+if (work !== null) {
+  work.id ||= 'work';
+  work.tabIndex = -1;
+  const skip = document.createElement('a');
+  skip.href = '#' + work.id;
+  skip.id = 'skip';
+  skip.textContent = 'To the work';
+  skip.addEventListener('click', e => { e.preventDefault(); document.querySelector<HTMLElement>('main')?.focus(); });
+  document.body.prepend(skip);
+}
