@@ -7,7 +7,7 @@ internal static class DrawnStarters
 {
     /// <summary>What of it is offered on a cover's panels: (word, what the list says).</summary>
     public static IReadOnlyList<(string Word, string Says)> Offered { get; } =
-        [("ornament", "ornament"), ("corner", "corners"), ("border", "border"), ("label", "label"), ("paper", "pattern"),
+        [("ornament", "ornament"), ("corner", "corners"), ("border", "border"), ("label", "drawn label"), ("paper", "pattern"),
             ("vista", "vista")];
 
     /// <summary>The item of this word; null where it is none of drawn art.</summary>

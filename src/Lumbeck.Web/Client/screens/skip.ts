@@ -2,11 +2,16 @@
 const work = document.querySelector('main');
 if (work !== null) {
   work.id ||= 'work';
-  work.tabIndex = -1;
   const skip = document.createElement('a');
   skip.href = '#' + work.id;
   skip.id = 'skip';
   skip.textContent = 'To the work';
-  skip.addEventListener('click', e => { e.preventDefault(); document.querySelector<HTMLElement>('main')?.focus(); });
+  skip.addEventListener('click', e => {
+    const to = document.querySelector<HTMLElement>('main');
+    if (to === null) return;
+    e.preventDefault();
+    to.tabIndex = -1;
+    to.focus();
+  });
   document.body.prepend(skip);
 }
