@@ -118,6 +118,12 @@ public sealed class CalendarTests
                 DesignShelf.Of(word).Draw(Page(210, 297), new() { Day = day, Calendar = c }).OfType<Line>().Count();
             lines("year", calendar).ShouldBe(lines("year", In("de", first)) + 1);
             lines("habit-month", calendar).ShouldBe(lines("habit-month", In("de", first)) + 1);
+            // And its words stand beside the heading, with the day; nothing of another month or year.
+            string beside(string word, DateOnly on) => string.Join('\n', DesignShelf.Of(word).Draw(Page(210, 297),
+                new() { Day = on, Calendar = calendar }).OfType<Written>().Select(w => w.Words));
+            beside("habit-month", day).ShouldContain($"{day.Day} Flut");
+            beside("year", new(day.Year, 1, 1)).ShouldContain(calendar.Called.Say(day) + " Flut");
+            if (day.Year < 2099) beside("habit-month", day.AddMonths(1)).ShouldNotContain("Flut");
         }
     }
 

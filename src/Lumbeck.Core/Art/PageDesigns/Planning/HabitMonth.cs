@@ -29,6 +29,9 @@ public sealed record HabitMonth : PlanningPage
     protected override string Title(PageFacts at) => First(at) is { } first
         ? at.Calendar.Called.Say(first.Year, first.Month) : ToWrite(at.Calendar.Called.Month);
 
+    protected override string Side(PageFacts at) => First(at) is { } first
+        ? NotesFrom(at, first, first.AddMonths(1), d => d.Day.ToString(CultureInfo.InvariantCulture)) : "";
+
     private string[] All => Habits.Split('\n');
 
     private int RowsShown(Surface page) => Math.Max(All.Length, Fitted.Of(page.Safe.Height, Pitch, "row").Count - 1);

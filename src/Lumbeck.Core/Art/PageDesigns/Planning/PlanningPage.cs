@@ -76,6 +76,24 @@ public abstract record PlanningPage : PageDesign
     protected static double Column(Box room, int n, int of, PageFacts at) => room.X.Points
         + ((at.Mirrored ? of - 1 - n : n) * room.Width.Points / of);
 
+    /// <summary>Most letters of the notes beside a heading; what is more is told by an ellipsis, and marked at its day.</summary>
+    private const int MostBeside = 60;
+
+    /// <summary>What falls on a stretch of days, each with its day, in a line beside the heading.</summary>
+    protected static string NotesFrom(PageFacts at, DateOnly first, DateOnly until, Func<DateOnly, string> say)
+    {
+        if (at.Calendar.Notes.All.IsEmpty) return "";
+        var line = "";
+        for (var day = first; day < until; day = day.AddDays(1))
+        {
+            if (NotesOn(at, day) is not { Length: > 0 } notes) continue;
+            var next = line + (line.Length > 0 ? " · " : "") + $"{say(day)} {notes}";
+            if (next.Length > MostBeside) return line.Length > 0 ? line + " · …" : next[..(MostBeside - 1)] + "…";
+            line = next;
+        }
+        return line;
+    }
+
     /// <summary>The side that words begin on.</summary>
     protected static Align Start(PageFacts at) => at.Mirrored ? Align.Right : Align.Left;
 

@@ -37,6 +37,9 @@ public sealed record YearPage : PlanningPage
         : year.Month == 1 ? year.Year.ToString(CultureInfo.InvariantCulture)
         : string.Create(CultureInfo.InvariantCulture, $"{year.Year}–{year.Year + 1}");
 
+    protected override string Side(PageFacts at) => Shows(at) is { } year
+        ? NotesFrom(at, year, year.AddYears(1), at.Calendar.Called.Say) : "";
+
     private (int Rows, Length Wide, Length High) Fit(Surface page, int months)
     {
         var rows = (months + Across - 1) / Across;
