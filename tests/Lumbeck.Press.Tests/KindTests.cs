@@ -52,7 +52,7 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
                 .Split(' ', StringSplitOptions.RemoveEmptyEntries)
                 .Select(f => double.Parse(f, CultureInfo.InvariantCulture))];
         var (media, bleed) = (box("MediaBox:"), box("BleedBox:"));
-        (media[2] > bleed[2] - bleed[0] + 1).ShouldBe(rules.Marks != Marks.None);
+        (media[2] > bleed[2] - bleed[0] + 1).ShouldBe(rules.Marks is Marks.Crop or Marks.CropAndBleed);
         // The barcode is read from the page's pixels.
         var picture = pressed.Folder[Path.GetFileNameWithoutExtension(file)];
         var (code, margin) = (on.Composed.Sheets[0].Scene.Item("barcode")!.Frame, bleed[0]);

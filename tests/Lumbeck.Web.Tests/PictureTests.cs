@@ -39,7 +39,9 @@ public sealed class PictureTests(Browser browser)
             (bool)browser.Driver.ExecuteAsyncScript("const done = arguments[1]; fetch(arguments[0]).then(r => " +
                 "done(r.ok && r.headers.get('content-type') === 'image/webp'))",
                 image.GetDomAttribute("href")!)!);
-        // It is too large for its pixels, and says so where the eye is.
+        // Where it is too large for its pixels, it says so where the eye is.
+        browser.Type($"#f-item-{id}-width", "150 mm");
+        browser.Type($"#f-item-{id}-height", "100 mm");
         browser.Find($"#row-{id} .text-brick");
         browser.Type($"#f-item-{id}-width", "70 mm");
         browser.Type($"#f-item-{id}-height", "40 mm");
@@ -62,7 +64,7 @@ public sealed class PictureTests(Browser browser)
                 .MoveToLocation(x, y + 8).Release().KeyUp(Keys.Control).Perform());
         ((PictureItem)Saved().Job.Item(id)!).PanY.ShouldBeGreaterThan(-100);
         Saved().Composed.Sheets[0].Scene.Item(id)!.Frame.ShouldBe(frame);
-        for (var n = 0; n < 6; n++) Back();
+        for (var n = 0; n < 8; n++) Back();
     }
 
     [Fact]
