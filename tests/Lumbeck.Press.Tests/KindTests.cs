@@ -68,6 +68,19 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         verdict.Kind.ShouldBe(kind.Title);
     }
 
+    /// <summary>A printer of marks on wish takes a file with them as well as one without; one that wants none does not.</summary>
+    [Fact]
+    public void Marks_on_wish_are_taken_and_may_be_left_out()
+    {
+        foreach (var marks in (bool?[])[null, true])
+        {
+            var (on, file) = Made("hive", "wren", new(PressKind.X1a) { Marks = marks });
+            Intake.IntakeDesk.Judge(file, pressed.Desk.Pressing.Expects(on)).Findings.ShouldBeEmpty($"{marks}");
+        }
+        var (tern, wrong) = Made("tidewatcher", "tern", new(PressKind.X4) { Marks = true });
+        Intake.IntakeDesk.Judge(wrong, pressed.Desk.Pressing.Expects(tern)).Findings.ShouldContain(f => f.Id == "marks");
+    }
+
     [Fact]
     public void The_same_plan_gives_the_same_bytes()
     {

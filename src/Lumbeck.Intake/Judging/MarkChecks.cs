@@ -24,17 +24,18 @@ internal static class MarkChecks
                 && beside.Any(s => upright(s) && Math.Abs(s.X1 - x) < Near && Math.Max(s.Y1, s.Y2) < trim.B)
             : beside.Any(s => level(s) && Math.Abs(s.Y1 - x) < Near && Math.Min(s.X1, s.X2) > trim.R)
                 && beside.Any(s => level(s) && Math.Abs(s.Y1 - x) < Near && Math.Max(s.X1, s.X2) < trim.L);
+        var m = page.Media;
+        var room = bleed.L - m.L > 1 || bleed.B - m.B > 1 || m.R - bleed.R > 1 || m.T - bleed.T > 1;
         if (house.Marks == Marks.None)
         {
             // What lies beyond the page is never seen.
-            var m = page.Media;
-            if (use.PaintsOutside && (bleed.L - m.L > 1 || bleed.B - m.B > 1 || m.R - bleed.R > 1 || m.T - bleed.T > 1))
+            if (use.PaintsOutside && room)
                 found.Stop("marks", "something outside the bleed", "nothing",
                     $"{house.Name} wants no printer’s marks.");
         }
-        else if (house.Marks == Marks.OnWish && beside.Count == 0)
+        else if (house.Marks == Marks.OnWish && !room)
         {
-            // A file without marks is as good.
+            // A page that ends with its bleed is as good as one with marks round it.
         }
         else if (!crop(trim.L, true) || !crop(trim.R, true) || !crop(trim.B, false) || !crop(trim.T, false))
             found.Stop("marks", "no crop marks", "crop marks", $"{house.Name} wants crop marks at all four corners.");
