@@ -44,7 +44,7 @@ public sealed class ReadyInsideTests : IDisposable
             from ready in ReadyInsides.All
             select (house, trim, language, ready.Name);
         // A prime, so that a spread meets every language, trim and kind.
-        var found = Sweep.Spread(all, Sweep.IsWide ? 13 : 61).SelectMany(a => Found(Laid(a.Name, a.language, a.house, a.trim.Size))
+        var found = Sweep.Spread(all, Sweep.IsWide ? 13 : 173).SelectMany(a => Found(Laid(a.Name, a.language, a.house, a.trim.Size))
             .Select(f => $"{a.Name}, {a.language}, {a.house.Name}, {a.trim.Size.Show(Unit.Millimetre)}: {f}")).ToList();
         found.ShouldBeEmpty();
     }

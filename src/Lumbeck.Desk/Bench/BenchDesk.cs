@@ -34,7 +34,8 @@ public sealed class BenchDesk
         var (looked, wait) = (0, new List<long>());
         BenchPlace[] all = [.. _store.Listed(JobSummary.Form, away).Select(row => Place(row, () =>
         {
-            if (!soon || ++looked <= AtOnce) return true;
+            // What could not be looked at beside the page says why in its place.
+            if (!soon || _failed.ContainsKey(row.Revision) || ++looked <= AtOnce) return true;
             wait.Add(row.Revision);
             return false;
         }))];
@@ -46,6 +47,7 @@ public sealed class BenchDesk
     private const int AtOnce = 12;
 
     private int _looking;
+    private readonly System.Collections.Concurrent.ConcurrentDictionary<long, bool> _failed = [];
 
     private void LookMeanwhile(List<long> revisions)
     {
@@ -57,8 +59,7 @@ public sealed class BenchDesk
                 foreach (var revision in revisions)
                 {
                     try { Jobs.Summarise(Jobs.Worked(revision, _store.Load(revision))); }
-                    // What can't be read is told where it is listed.
-                    catch (Exception e) when (e is not OutOfMemoryException) { }
+                    catch (Exception e) when (e is not OutOfMemoryException) { _failed[revision] = true; }
                 }
             }
             finally { Volatile.Write(ref _looking, 0); }

@@ -14,13 +14,14 @@ public sealed class TicketPages : Rule
         var (house, paper, spine) = (look.House, look.Job.Ticket.Paper, look.Geometry.Spine);
         var (least, most) = (look.Geometry.FewestPages, look.Geometry.MostPages);
         // The nearest way is a paper of the same list that holds as many.
-        var other = spine.Pages < least || spine.Pages > most ? house.Papers.FirstOrDefault(p => p.Name != paper.Name
-            && Bound(look.Geometry, p) is var (fewest, greatest) && spine.Pages >= fewest && spine.Pages <= greatest) : null;
-        if (other is not null)
-            yield return Found(look, Severity.Stop, $"{spine.Pages} pages",
-                $"{(spine.Pages < least ? least : most)} pages",
+        bool holds(Paper p) => look.Geometry.PagesOn(p) is var on && spine.Pages >= on.Fewest && spine.Pages <= on.Most;
+        if (!holds(paper) && house.Papers.FirstOrDefault(holds) is { } other)
+        {
+            var (fewest, greatest) = look.Geometry.PagesOn(other);
+            yield return Found(look, Severity.Stop, $"{spine.Pages} pages", $"{(spine.Pages < least ? least : most)} pages",
                 $"{house.Name} binds {paper.Name} {(spine.Pages < least ? $"from {least}" : $"up to {most}")} pages.",
-                $"Take {other.Name}, which it binds {Range(look.Geometry, other)}, or another count.", by: new SetPaper(other));
+                $"Take {other.Name}, which it binds from {fewest} to {greatest} pages, or another count.", by: new SetPaper(other));
+        }
         else if (spine.Pages < least)
             yield return Found(look, Severity.Stop, $"{spine.Pages} pages", $"{least} pages",
                 $"{house.Name} binds {paper.Name} from {least} pages: fewer do not hold together.",
@@ -34,17 +35,4 @@ public sealed class TicketPages : Rule
                 $"{spine.PagesAsked} pages print as {spine.Pages}: the sheet is computed from {spine.Pages}.",
                 $"Leave it, or add {spine.Pages - spine.PagesAsked} of your own.", by: new SetPages(spine.Pages));
     }
-
-    private static (int Fewest, int Most)? Bound(WrapGeometry g, Paper paper)
-    {
-        try
-        {
-            var on = WrapGeometry.Of(g.Book with { Paper = paper }, g.House);
-            return (on.FewestPages, on.MostPages);
-        }
-        catch (Refusal) { return null; }
-    }
-
-    private static string Range(WrapGeometry g, Paper paper) =>
-        Bound(g, paper) is var (fewest, most) ? $"from {fewest} to {most} pages" : "";
 }

@@ -52,8 +52,9 @@ public static class PrintedWords
         var terms = new FieldTerms(Unit.Millimetre, [], []);
         foreach (var field in design.Fields.Where(f => f is { IsWords: true, TakesPaint: false }))
         {
-            var (said, is_) = (field.Show(design, terms), "");
-            if ((is_ = Turned(said, from, to)) != said) design = (PageDesign)field.With(design, new(Words: is_), Unit.Millimetre);
+            var was = field.Show(design, terms);
+            var becomes = Turned(was, from, to);
+            if (becomes != was) design = (PageDesign)field.With(design, new(Words: becomes), Unit.Millimetre);
         }
         ImmutableArray<Column> heads(ImmutableArray<Column> all) =>
             [.. all.Select(c => c with { Head = Turned(c.Head, from, to) })];

@@ -71,12 +71,13 @@ public sealed record WrapGeometry(BookFacts Book, House House, SpineSum Spine, I
     }
 
     /// <summary>Fewest and most pages this house can bind so on this paper.</summary>
-    public int FewestPages =>
-        Math.Max(Book.Binding == BindingKind.Booklet ? House.BookletPagesLeast : House.PagesLeast,
-            Book.Paper.PagesLeast ?? 0);
-    public int MostPages =>
-        Math.Min(Book.Binding == BindingKind.Booklet ? House.BookletPagesMost : House.PagesMost,
-            Book.Paper.PagesMost ?? int.MaxValue);
+    public int FewestPages => PagesOn(Book.Paper).Fewest;
+    public int MostPages => PagesOn(Book.Paper).Most;
+
+    /// <summary>Fewest and most pages this house can bind so on another paper.</summary>
+    public (int Fewest, int Most) PagesOn(Paper paper) => Book.Binding == BindingKind.Booklet
+        ? (Math.Max(House.BookletPagesLeast, paper.PagesLeast ?? 0), Math.Min(House.BookletPagesMost, paper.PagesMost ?? int.MaxValue))
+        : (Math.Max(House.PagesLeast, paper.PagesLeast ?? 0), Math.Min(House.PagesMost, paper.PagesMost ?? int.MaxValue));
 
     internal static decimal SquareMetres(Size s) => s.Width.Millimetres * s.Height.Millimetres / 1_000_000m;
 }

@@ -1,4 +1,4 @@
-namespace Lumbeck.Desk.Jobs;
+namespace Lumbeck.Core.Drawing;
 
 /// <summary>
 /// Where a new item lies over nothing: the free place that is nearest to the middle of its panel's safe box, smaller where
