@@ -14,6 +14,7 @@ public sealed class RulesTests
         public double? OutOfGamut(Picture picture, House house) => 0.08;
         public (double Across, double Down)? Seams(Picture picture, bool brick) => null;
         public FaceRights Rights(FaceId face) => new("Plain", never, WholeOnly: !never);
+        public IReadOnlyList<(string Asked, string Face)> FacesOf(Picture picture) => [("Helvetica", "Work Sans")];
     }
 
     private static readonly Picture Photo = new(new string('a', 64), "road.jpg", 3000, 2000, true);
@@ -150,6 +151,22 @@ public sealed class RulesTests
         Only(Sample.Job(line with { Line = new InkPaint(Ink.White), LineWidth = Pt(0.4m) }), "line.weight")
             .Limit.ShouldBe("0.5 pt or more for a light line");
         Of(Sample.Job(line with { LineWidth = Pt(0.5m) }), "line.weight").ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void A_drawing_s_words_in_another_face_are_told()
+    {
+        PictureItem hung = new()
+        {
+            Id = "p",
+            Hold = At(Part.Front),
+            Width = In(2),
+            Height = In(1.3m),
+            Picture = Photo with { IsDrawing = true },
+        };
+        var found = Only(Sample.Job(hung), "picture.face", new Kept());
+        (found.Measured, found.Limit).ShouldBe(("Work Sans", "Helvetica"));
+        Of(Sample.Job(hung with { Picture = Photo }), "picture.face", new Kept()).ShouldBeEmpty();
     }
 
     [Theory]

@@ -9,7 +9,9 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
         SvgReading.Read(System.Text.Encoding.UTF8.GetBytes(svg), "d.svg",
             rgb =>
                 Ink.Percent(Math.Round((255 - rgb.R) / 2.55m), Math.Round((255 - rgb.G) / 2.55m),
-                    Math.Round((255 - rgb.B) / 2.55m), 0));
+                    Math.Round((255 - rgb.B) / 2.55m), 0), Faces);
+
+    private static readonly Faces.FaceShelf Faces = new();
 
     private const string Begin =
         "<svg xmlns='http://www.w3.org/2000/svg' xmlns:xlink='http://www.w3.org/1999/xlink' viewBox='0 0 100 50'>";
@@ -54,9 +56,11 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
     [InlineData("<use href='other.svg#a'/>", "reaches outside its own file, for `other.svg#a`")]
     [InlineData("<use href='file:///etc/passwd'/>", "reaches outside")]
     [InlineData("<style>@import url(http://x)</style><rect width='1' height='1'/>", "style sheet reaches outside")]
-    [InlineData("<text>words</text>", "turn that to paths first")]
-    [InlineData("<g id='Lettering'><text>Words <tspan>to read</tspan></text></g><rect width='5' height='5'/>",
-        "its group “Lettering” holds text, “Words to read”")]
+    [InlineData("<text rotate='3'>words</text>", "turn that to paths first")]
+    [InlineData("<g id='Lettering'><text>Words <tspan text-decoration='underline'>to read</tspan></text></g>",
+        "its group “Lettering” holds text with `text-decoration: underline`, “Words to read”")]
+    [InlineData("<path id='p' d='M0 0h9'/><text><textPath href='#p'>round</textPath></text>", "holds text along a path")]
+    [InlineData("<text>\uE123</text>", "which no face here has")]
     [InlineData("<rect width='5' height='5' fill-opacity='.5'/>", "see-through parts")]
     [InlineData("<rect width='5' height='5' fill='url(#none)'/>", "is not in it")]
     [InlineData("<g id='a'><use href='#a'/></g>", "refer to each other without end")]
@@ -82,6 +86,16 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
         Should.Throw<Refusal>(() => Read(Begin + within + "</svg>")).Message
             .ShouldSatisfyAllConditions(m => says.Split('|').Any(m.Contains).ShouldBeTrue(m),
                 m => m.ShouldStartWith("d.svg"));
+
+    /// <summary>Words are set in faces that ship; what asks for another is told with what it got.</summary>
+    [Fact]
+    public void A_face_that_is_not_here_is_told()
+    {
+        var read = Read(Begin + "<text y='20' font-family='Nowhere Sans, sans-serif'>words</text>" +
+            "<text y='40' style='font:italic 12px EB Garamond'>more</text></svg>");
+        read.Faces.ShouldBe([("Nowhere Sans", new FaceId("work-sans", 400, false))]);
+        read.Marks.OfType<FillMark>().Count().ShouldBe(2);
+    }
 
     /// <summary>Text that nobody sees is no matter: it is left out with the group that hides it.</summary>
     [Theory]
@@ -138,7 +152,7 @@ public sealed class DrawnTests(Pressed pressed) : IClassFixture<Pressed>
         Should.Throw<OperationCanceledException>(() =>
             SvgReading.Read(System.Text.Encoding.UTF8.GetBytes(Begin + string.Concat(Enumerable.Repeat("<rect width='1' height='1'/>",
                 5000)) + "</svg>"),
-                "d.svg", _ => Ink.Black, gone.Token));
+                "d.svg", _ => Ink.Black, Faces, gone.Token));
     }
 
     [Fact]

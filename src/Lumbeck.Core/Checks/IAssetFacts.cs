@@ -35,4 +35,7 @@ public interface IAssetFacts
     (double Across, double Down)? Seams(Picture picture, bool brick);
 
     FaceRights Rights(FaceId face);
+
+    /// <summary>Families that a drawing's words ask for and do not get, each with the face they are set in.</summary>
+    IReadOnlyList<(string Asked, string Face)> FacesOf(Picture picture);
 }

@@ -22,7 +22,7 @@ public sealed class Drawer
     internal Drawer(JobStore store)
     {
         Folder = store.Folder;
-        Pictures = new(store);
+        Pictures = new(store, Shelf);
         Profiles = new(store);
         Faces = new(store, Shelf);
         Tables = new(store);
@@ -90,7 +90,7 @@ public sealed class Drawer
     private PressColour ColourOf(PrintingCondition condition) => _colours.GetOrAdd(condition, c => new(c));
 
     private DrawingDesk DrawingsOf(PrintingCondition condition) =>
-        _drawings.GetOrAdd(condition, c => new(Pictures, ColourOf(c)));
+        _drawings.GetOrAdd(condition, c => new(Pictures, ColourOf(c), Shelf));
 
     /// <summary>A house's condition; a profile that another program brought meanwhile is known from here on.</summary>
     private PrintingCondition Condition(House house)

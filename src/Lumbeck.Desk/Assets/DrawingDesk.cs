@@ -1,11 +1,12 @@
 using Lumbeck.Caching;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Drawn;
+using Lumbeck.Press.Faces;
 
 namespace Lumbeck.Desk.Assets;
 
 /// <summary>Drawn pictures as marks, in a house's press colours; each is read once.</summary>
-internal sealed class DrawingDesk(PictureDesk pictures, PressColour colour) : IDrawings
+internal sealed class DrawingDesk(PictureDesk pictures, PressColour colour, FaceShelf shelf) : IDrawings
 {
     /// <summary>What patterns draw is the same for every printer.</summary>
     private static readonly ByteCache<(Pattern, double, double, Bounds), IReadOnlyList<Drawn>> Patterns =
@@ -41,7 +42,7 @@ internal sealed class DrawingDesk(PictureDesk pictures, PressColour colour) : ID
         {
             return _read.GetOrAdd(picture.Hash,
                 hash =>
-                    SvgReading.Read(File.ReadAllBytes(pictures.PathOf(hash)), picture.Name, rgb => colour.Mix(rgb))
+                    SvgReading.Read(File.ReadAllBytes(pictures.PathOf(hash)), picture.Name, rgb => colour.Mix(rgb), shelf)
                         .Marks);
         }
         catch (Exception e) when (e is Refusal or IOException) { return null; }

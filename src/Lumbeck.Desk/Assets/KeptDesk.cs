@@ -34,6 +34,14 @@ internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IAssetFa
         catch (Exception e) when (e is Refusal or IOException or NetVips.VipsException) { return null; }
     }
 
+    private readonly ByteCache<string, IReadOnlyList<(string, string)>> _faces = new(1_000_000, _ => 400);
+
+    public IReadOnlyList<(string Asked, string Face)> FacesOf(Picture picture)
+    {
+        try { return _faces.GetOrAdd(picture.Hash, pictures.FacesOf); }
+        catch (Exception e) when (e is Refusal or IOException) { return []; }
+    }
+
     public FaceRights Rights(FaceId face)
     {
         var facts = shelf.Facts(face);

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Drawn;
+using Lumbeck.Press.Faces;
 using Lumbeck.Press.Growing;
 using Lumbeck.Press.Pictures;
 using Lumbeck.Store;
@@ -15,10 +16,12 @@ public sealed class PictureDesk : IPictureFiles
     private readonly PictureShelf _rows;
     private readonly FileShelf _files;
     private readonly string _previews;
+    private readonly FaceShelf _shelf;
     private readonly ConcurrentDictionary<string, Lazy<byte[]>> _making = new();
 
-    internal PictureDesk(JobStore store)
+    internal PictureDesk(JobStore store, FaceShelf shelf)
     {
+        _shelf = shelf;
         _rows = new(store);
         _files = new(Path.Combine(store.Folder, "pictures"));
         _previews = Directory.CreateDirectory(Path.Combine(store.Folder, "previews")).FullName;
@@ -203,7 +206,13 @@ public sealed class PictureDesk : IPictureFiles
         finally { File.Delete(aside); }
     }
 
-    private static Picture Look(string path, string called, CancellationToken cancel)
+    /// <summary>The faces that a drawing's words are set in, where it asks for others; none where it is not here.</summary>
+    public IReadOnlyList<(string Asked, string Face)> FacesOf(string hash) =>
+        Find(hash) is not { Drawn: true } row ? []
+            : [.. SvgReading.Read(File.ReadAllBytes(PathOf(hash)), row.Name, _ => Ink.Black, _shelf)
+                .Faces.Select(f => (f.Asked, _shelf.NameOf(f.Face)))];
+
+    private Picture Look(string path, string called, CancellationToken cancel)
     {
         var head = new byte[256];
         int read;
@@ -212,7 +221,7 @@ public sealed class PictureDesk : IPictureFiles
         if (new FileInfo(path).Length > SvgReading.MostBytes)
             throw new Refusal("picture",
                 $"{called} is over {SvgReading.MostBytes / 1_000_000} MB of drawing: simplify it, or save it as a PNG");
-        var drawing = SvgReading.Read(File.ReadAllBytes(path), called, _ => Ink.Black, cancel);
+        var drawing = SvgReading.Read(File.ReadAllBytes(path), called, _ => Ink.Black, _shelf, cancel);
         return new("", called, drawing.Wide, drawing.High, false) { IsDrawing = true };
     }
 

@@ -47,7 +47,7 @@ internal sealed class SvgClips(SvgDocument document, SvgSheet sheet)
         {
             var style = parent.Of(e, sheet);
             if (style["display"] == "none") return;
-            if (e.Name.LocalName == "text") throw SvgDocument.HasText(e);
+            if (e.Name.LocalName == "text") throw SvgDocument.HasText(e, "that clips");
             var placed = SvgUnits.Placing(style.Said("transform")).Then(place);
             if (e.Name.LocalName == "use")
             {

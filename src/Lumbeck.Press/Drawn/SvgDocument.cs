@@ -100,8 +100,8 @@ internal sealed class SvgDocument
             var kind = e.Name.LocalName;
             if (kind is "script" or "foreignObject" or "iframe" or "object")
                 throw SvgReading.No("it holds a script, which no drawing for print needs");
-            // Whether it is seen is known where it is drawn.
-            if (kind is "text" or "textPath" or "tspan" or "tref") continue;
+            // Whether it is seen, and can be set, is known where it is drawn.
+            if (SvgTexts.Kinds.Contains(kind)) continue;
             if (!Read.Contains(kind)) throw SvgReading.No($"it holds a `{LengthText.Clip(kind)}`, which is not read: " +
                 $"save it as a PNG instead");
             if (e.Attributes()
@@ -115,15 +115,16 @@ internal sealed class SvgDocument
         Css = css.ToString();
     }
 
-    /// <summary>The refusal of text that is seen, by its group and its first words.</summary>
-    public static Refusal HasText(XElement text)
+    /// <summary>The refusal of text that can't be set as it looks, by its group and its first words.</summary>
+    /// <param name="text">The element.</param>
+    /// <param name="how">What of it is not read, such as “along a path”.</param>
+    public static Refusal HasText(XElement text, string how)
     {
         var group = text.Ancestors().Where(a => a.Name.LocalName == "g")
             .Select(a => a.Attributes().FirstOrDefault(n => n.Name.LocalName == "label")?.Value ?? (string?)a.Attribute("id"))
             .FirstOrDefault(n => n is { Length: > 0 });
         var where = group is null ? "it holds text" : $"its group “{LengthText.Clip(group)}” holds text";
-        return SvgReading.No($"{where}, “{LengthText.Clip(Plain.Line(text.Value))}”: turn that to paths first, so that it needs " +
-            $"no face, or hide {(group is null ? "it" : "the group")} to leave it out");
+        return SvgReading.No($"{where} {how}, “{LengthText.Clip(Plain.Line(text.Value))}”: turn that to paths first, or hide {(group is null ? "it" : "the group")} to leave it out");
     }
 
     private static bool Applies(string? type, string? media) =>

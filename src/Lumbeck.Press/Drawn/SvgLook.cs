@@ -54,6 +54,7 @@ internal sealed class SvgLook
         // Sheets before the element's own style, and what is important after what is not.
         foreach (var important in (bool[])[false, true])
             foreach (var d in rules.Concat(inline).Where(d => d.Important == important)) say(d.Name, d.Value);
+        SvgFonts.Settle(own, _inherited);
         var inherited = _inherited;
         foreach (var (name, value) in own)
             if (Inherited.ContainsKey(name) && inherited[name] != value)
@@ -89,20 +90,34 @@ internal sealed class SvgLook
         ["marker-start"] = "none",
         ["marker-mid"] = "none",
         ["marker-end"] = "none",
+        ["font-family"] = "serif",
+        ["font-size"] = "16",
+        ["font-weight"] = "400",
+        ["font-style"] = "normal",
+        ["font-variant"] = "normal",
+        ["font-feature-settings"] = "normal",
+        ["font-variation-settings"] = "normal",
+        ["text-anchor"] = "start",
+        ["text-transform"] = "none",
+        ["letter-spacing"] = "normal",
+        ["word-spacing"] = "normal",
+        ["white-space"] = "normal",
+        ["writing-mode"] = "horizontal-tb",
+        ["direction"] = "ltr",
+        ["dominant-baseline"] = "auto",
     };
 
     private static readonly HashSet<string> Own =
     [
         "opacity", "display", "clip-path", "transform", "stop-color", "stop-opacity", "overflow",
-        "x", "y", "width", "height", "rx", "ry", "cx", "cy", "r",
+        "x", "y", "width", "height", "rx", "ry", "cx", "cy", "r", "font", "text-decoration", "baseline-shift",
     ];
 
     /// <summary>What has no say in how shapes are drawn here.</summary>
     private static readonly HashSet<string> Idle =
     [
-        "cursor", "pointer-events", "direction", "unicode-bidi", "writing-mode", "letter-spacing", "word-spacing",
-            "kerning", "line-height", "white-space", "inline-size",
-        "dominant-baseline", "alignment-baseline", "baseline-shift", "glyph-orientation-horizontal",
+        "cursor", "pointer-events", "unicode-bidi", "kerning", "line-height", "inline-size",
+        "alignment-baseline", "glyph-orientation-horizontal",
             "glyph-orientation-vertical",
         "shape-rendering", "image-rendering", "color-rendering", "color-interpolation-filters", "color-profile",
             "enable-background", "isolation", "user-select", "will-change",

@@ -1,4 +1,5 @@
 using System.Xml.Linq;
+using Lumbeck.Press.Faces;
 using SkiaSharp;
 
 namespace Lumbeck.Press.Drawn;
@@ -8,6 +9,8 @@ public sealed record ReadDrawing(int Wide, int High, ImmutableArray<Mark> Marks)
 {
     /// <summary>How wide it says that it is, in points; of a drawing that says nothing, a unit is a pixel of 96 an inch.</summary>
     public double Points { get; init; }
+    /// <summary>The face that each family its words ask for is set in, where that is another.</summary>
+    public ImmutableArray<(string Asked, FaceId Face)> Faces { get; init; } = [];
 }
 
 /// <summary>
@@ -25,13 +28,15 @@ public sealed partial class SvgReading
     private readonly SvgSheet _sheet;
     private readonly SvgPaints _paints;
     private readonly SvgClips _clips;
+    private readonly SvgTexts _texts;
     private readonly CancellationToken _cancel;
     private int _shapes, _visits, _markers;
 
-    private SvgReading(SvgDocument document, Func<AskedRgb, Ink> ink, CancellationToken cancel)
+    private SvgReading(SvgDocument document, Func<AskedRgb, Ink> ink, FaceShelf shelf, CancellationToken cancel)
     {
         (_document, _cancel, _sheet) = (document, cancel, SvgSheet.Read(document.Css));
         (_paints, _clips) = (new(document, _sheet, ink), new(document, _sheet));
+        _texts = new(_sheet, shelf);
     }
 
     internal static Refusal No(string why) => new("picture", why);
@@ -47,12 +52,13 @@ public sealed partial class SvgReading
     /// <param name="file">The file's bytes.</param>
     /// <param name="name">What it is called in sentences.</param>
     /// <param name="ink">The mix that a screen's colour becomes.</param>
+    /// <param name="shelf">What its words are set in: faces that ship, so that they are the same on every machine.</param>
     /// <param name="cancel">Ends the work.</param>
     /// <exception cref="Refusal">It is no drawing that can be read; what is in the way is named.</exception>
-    public static ReadDrawing Read(byte[] file, string name, Func<AskedRgb, Ink> ink,
+    public static ReadDrawing Read(byte[] file, string name, Func<AskedRgb, Ink> ink, FaceShelf shelf,
         CancellationToken cancel = default)
     {
-        try { return new SvgReading(SvgDocument.Load(file, name, cancel), ink, cancel).Root(); }
+        try { return new SvgReading(SvgDocument.Load(file, name, cancel), ink, shelf, cancel).Root(); }
         catch (Refusal r) when (!r.Message.StartsWith(name, StringComparison.Ordinal))
         {
             throw No($"{name}: {r.Message}");
@@ -97,7 +103,7 @@ public sealed partial class SvgReading
         // What lies outside its own edges does not show (SVG 2, 3.4.3).
         bool over(Bounds r) => r.Left < -1 || r.Top < -1 || r.Right > wide + 1 || r.Bottom > high + 1;
         if (marks.Any(m => over(Reach(m)))) marks = [new DrawingMark([.. marks], Outline.Rectangle(0, 0, wide, high))];
-        return new(wide, high, [.. marks]) { Points = w * 0.75 };
+        return new(wide, high, [.. marks]) { Points = w * 0.75, Faces = _texts.Faces };
     }
 
     private static Bounds Reach(Mark mark) => mark switch
@@ -132,12 +138,6 @@ public sealed partial class SvgReading
         if (NeverDrawn.Contains(kind) || (kind == "symbol" && asUsed is null)) return;
         var look = parent.Of(e, _sheet);
         if (look["display"] == "none") return;
-        if (kind is "text" or "textPath" or "tspan" or "tref")
-        {
-            var isSeen = look["visibility"] == "visible" && SvgUnits.Share(look.Said("opacity"), 1) > 0;
-            if (!isSeen || string.IsNullOrWhiteSpace(e.Value)) return;
-            throw SvgDocument.HasText(e);
-        }
         var at = SvgUnits.Placing(look.Said("transform")).Then(place);
         Styled(e, at, look, viewport, marks, into =>
         {
@@ -158,6 +158,10 @@ public sealed partial class SvgReading
                     if (depth > Deepest) throw No("it refers to itself");
                     var moved = Affine.Move(viewport.Across(look.Said("x")), viewport.Down(look.Said("y"))).Then(at);
                     One(used, moved, look, viewport, into, depth + 1, (look.Said("width"), look.Said("height")));
+                    break;
+                case "text":
+                    foreach (var (letters, style) in _texts.Set(e, look, viewport))
+                        Shape(letters, at, style, viewport, into, depth, marked: false);
                     break;
                 default:
                     if (viewport.Of(e, look) is { } shape)

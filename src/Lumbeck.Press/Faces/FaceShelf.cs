@@ -32,6 +32,9 @@ public sealed class FaceShelf : IType
 
     public IReadOnlyList<FaceId> Faces => _faces;
 
+    /// <summary>Those that are there on every machine.</summary>
+    public IEnumerable<FaceId> Shipped => _faces.Where(f => _files.TryGetValue(f, out var own) && own.Name is null);
+
     /// <summary>Asked for a face that is not on the shelf: another program may have brought it meanwhile.</summary>
     public Func<FaceId, (string Name, string File)?>? Elsewhere { get; set; }
 

@@ -118,7 +118,7 @@ internal static class AsPage
         // What has no hue is black alone.
         Ink ink(AskedRgb c) => c.R == c.G && c.G == c.B
             ? Ink.Percent(0, 0, 0, Math.Round((decimal)black.OfLightness(PressColour.Lab(c).L), 1)) : colour.Mix(c);
-        var drawing = SvgReading.Read(File.ReadAllBytes(path), "this drawing", ink);
+        var drawing = SvgReading.Read(File.ReadAllBytes(path), "this drawing", ink, shelf);
         var (own, ownHigh) = (drawing.Points, drawing.Points * drawing.High / drawing.Wide);
         var (wide, high) = Meant(plan, own, ownHigh) ?? (own, ownHigh);
         var scale = wide / drawing.Wide;

@@ -22,7 +22,10 @@ public sealed class Chromium : IDisposable
                 .Append(Convert.ToBase64String(Encoding.UTF8.GetBytes(svg))).Append("'>");
         File.WriteAllText(_folder["page.html"], page.ToString());
         var rows = (All.Of.Count + Across - 1) / Across;
-        Tool.Chromium(_folder, "page", Across * Wide, (rows * High) + 200);
+        // The browser is given our faces as those of its machine.
+        File.WriteAllText(_folder["fonts.conf"], $"<fontconfig><dir>{Path.Combine(AppContext.BaseDirectory, "faces")}</dir>" +
+            $"<cachedir>{_folder["fonts"]}</cachedir></fontconfig>");
+        Tool.Chromium(_folder, "page", Across * Wide, (rows * High) + 200, _folder["fonts.conf"]);
         using var shot = Image.NewFromFile(_folder["page.png"]);
         using var plain = shot.Bands > 3 ? shot.Flatten(background: [255, 255, 255]) : shot.Copy();
         (_pixels, _wide) = (plain.WriteToMemory<byte>(), plain.Width);
@@ -51,7 +54,7 @@ public sealed class ChromiumTests(Chromium chromium, Pressed pressed) : IClassFi
     {
         // Inks that are a screen's colours the other way round, so that both can be laid side by side.
         var read = SvgReading.Read(Encoding.UTF8.GetBytes(All.Of[number].Svg), "d.svg",
-            c => new((255 - c.R) * 10_000 / 255, (255 - c.G) * 10_000 / 255, (255 - c.B) * 10_000 / 255, 0));
+            c => new((255 - c.R) * 10_000 / 255, (255 - c.G) * 10_000 / 255, (255 - c.B) * 10_000 / 255, 0), pressed.Desk.Drawer.Shelf);
         ((double)read.Wide / read.High).ShouldBe(4 / 3.0, 0.01);
         var place = new Affine((double)Chromium.Wide / read.Wide, 0, 0, (double)Chromium.High / read.High, 0, 0);
         var drawn = new DrawnItem("d", Part.Sheet, Affine.Identity, [.. Moving.All(read.Marks, place)],

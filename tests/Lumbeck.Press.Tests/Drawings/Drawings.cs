@@ -209,11 +209,33 @@ internal static class All
             S("<g transform='translate(60,45)rotate(45)scale(.8)'><rect x='-40' y='-20' width='80' height='40' fill='#646'/></g>")),
         ("a turn about a point",
             S("<rect x='40' y='25' width='40' height='40' fill='#466' transform='rotate(30 60 45)'/>")),
+        ("words", W("<text x='10' y='50' font-family='Work Sans' font-size='24' fill='#235'>Quick Wa</text>")),
+        ("words about their middle",
+            W("<text x='60' y='40' text-anchor='middle' style='font:bold 20px &quot;EB Garamond&quot;'>Tidal</text>" +
+                "<text x='60' y='70' text-anchor='end' font-family='Oswald' font-size='14pt'>Road</text>")),
+        ("parts of words",
+            W("<text x='8' y='40' font-family='Zilla Slab' font-size='18'>one <tspan fill='crimson' font-weight='700'>" +
+                "two</tspan><tspan x='8' dy='1.5em'>three</tspan> <tspan font-size='150%'>4</tspan></text>")),
+        ("letters with places of their own",
+            W("<text x='10 30 55 80' y='40 50 60' font-family='Work Sans' font-size='20'>ABCDE</text>" +
+                "<text x='10' y='85' dx='0 4 4' font-family='Work Sans' font-size='14' letter-spacing='.1em'>spaced</text>")),
+        ("words with an edge",
+            W("<text transform='translate(5 10)' x='3' y='45' font-family='League Spartan' font-size='40' fill='gold' " +
+                "stroke='navy' stroke-width='5' paint-order='stroke'>Edged</text>")),
+        ("words from right to left",
+            W("<text x='110' y='50' direction='rtl' font-family='Frank Ruhl Libre' font-size='26'>ספר 12</text>")),
+        ("words hung by their middle",
+            W("<text x='10' y='45' dominant-baseline='central' font-family='EB Garamond' font-size='40' " +
+                "xml:space='preserve'>a  b</text>")),
         ("notes of other programs",
             "<svg xmlns='http://www.w3.org/2000/svg' xmlns:x='http://example.org/x' viewBox='0 0 120 90'><x:view " +
                 "a='1'><x:guide/></x:view><metadata><x:rdf/></metadata><title>t</title><rect x:label='r' x='20' " +
                 "y='20' width='80' height='50' fill='#642'/></svg>"),
     ];
+
+    /// <summary>Words, which browsers else move to whole pixels.</summary>
+    private static string W(string within) => S(within.Replace("<text ", "<text text-rendering='geometricPrecision' ",
+        StringComparison.Ordinal));
 
     private static string S(string within) => $"<svg xmlns='http://www.w3.org/2000/svg' " +
         $"xmlns:xlink='http://www.w3.org/1999/xlink' viewBox='0 0 120 90' width='120' height='90'>{within}</svg>";

@@ -10,7 +10,7 @@ public static class Rules
         new TextOverset(), new TextGlyphs(), new TextPlaceholder(), new TextTicket(), new TextMissing(), new TextSize(),
             new TextInks(), new TextContrast(), new TextTypography(), new LineWeight(), new PatternLine(), new PatternBeats(),
         new PictureMissing(), new PictureResolution(), new PictureColour(), new PictureGamut(), new PictureSeam(),
-            new PictureLicence(),
+            new PictureLicence(), new PictureFace(),
             new InkTotal(), new InkOverprint(), new InkBlack(), new InkFinish(), new InkSteps(),
         new BarcodeDigits(), new BarcodeRoom(), new BarcodeInk(), new BarcodeReadable(), new BarcodePrice(),
             new BarcodeWho(), new FaceEmbed(), new BleedBare(), new PressTransparency(), new PressSize(),
