@@ -310,6 +310,12 @@ public sealed class InsideTests
             found(new() { Runs = [Run("x", count: 2), Run("y", count: 2) with { Margins = new(Foot: Mm(17)) }] }));
         finds("page.folio",
             found(with(r => r with { Tab = true }) with { Tabs = new(Mm(2), Mm(1), Mm(1), Mm(40)), Bleeds = true }));
+        var behind = new Backdrop(new(new string('e', 64), "wood.jpg", 4000, 6000, true)) { Strength = 60 };
+        finds("page.folio", found(with(r => r with { Backdrop = behind }) with { Bleeds = true }));
+        found(with(r => r with { Backdrop = behind with { Strength = 20 } }) with { Bleeds = true })
+            .ShouldNotContain(f => f.Id == "page.folio");
+        finds("page.picture",
+            found(with(r => r with { Backdrop = new(new(new string('e', 64), "small.jpg", 400, 600, true)) })));
         finds("page.line",
             found(with(r =>
                 r with { Designs = [r.Designs[0].With("weight", new(Length: Length.FromPoints(0.3m)), "")] })));
@@ -370,6 +376,38 @@ public sealed class InsideTests
                     .Where(f => f.Id is not ("page.picture" or "inside.count" or "page.margin"));
                 found.Select(f => $"{house.Id} {word}: {f.Id} {f.Measured}").ShouldBeEmpty();
             }
+    }
+
+    /// <summary>A picture behind pages lies under what they print, as faint as asked, out to the cut where they bleed.</summary>
+    [Theory]
+    [InlineData("over the page", true, 20)]
+    [InlineData("within the margins", true, 20)]
+    [InlineData("along the head", false, 100)]
+    [InlineData("along the foot", true, 100)]
+    public void A_picture_lies_behind_written_pages(string place, bool bleeds, int strength)
+    {
+        var picture = new Picture(new string('e', 64), "wood.jpg", 4000, 6000, true);
+        var job = Book(new() { Runs = [Run("x", count: 8)], Bleeds = bleeds });
+        Should.Throw<Refusal>(() => Facts.Write(job, "run/x/behind-place", place)).Message.ShouldContain("no picture lies behind");
+        job = new LayBehind("x", picture).Apply(job);
+        job = Facts.Write(job, "run/x/behind-place", place).Apply(job);
+        Facts.Read(job, "run/x/behind-strength").ShouldBe($"{strength} %");
+        JobJson.Read(JobJson.Write(job)).Inside.ShouldBe(job.Inside);
+        job.Inside!.Pictures.ShouldContain(picture);
+        var plan = new InsidePlan(job);
+        var scene = PageScene.Of(plan, plan.Page(3), new([], new PlainType()));
+        var (surface, laid) = (plan.Page(3).Surface, scene.Items[0]);
+        (laid.Item, laid.Marks.ShouldHaveSingleItem().ShouldBeOfType<PictureMark>().Strength)
+            .ShouldBe((PageScene.Behind, strength / 100.0));
+        scene.Items[1].Item.ShouldBe(PageScene.Body);
+        var box = laid.Frame.ToBox();
+        if (place.EndsWith("page", StringComparison.Ordinal)) box.ShouldBe(surface.Whole);
+        if (place.EndsWith("margins", StringComparison.Ordinal)) box.ShouldBe(surface.Safe);
+        if (place.EndsWith("head", StringComparison.Ordinal))
+            (box.Y, box.Bottom.Show(Unit.Millimetre)).ShouldBe((surface.Safe.Y,
+                (surface.Trim.Y + ((1m / 3) * surface.Trim.Height)).Show(Unit.Millimetre)));
+        if (place.EndsWith("foot", StringComparison.Ordinal)) box.Bottom.ShouldBe(surface.Size.Height);
+        new LayBehind("x").Apply(job).Inside!.Runs[0].Backdrop.ShouldBeNull();
     }
 
     [Fact]

@@ -186,6 +186,8 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
             Paint paint() =>
                 r.Of<Paint>(new InkPaint(Ink.Percent(r.From(0, 100), r.From(0, 60), r.From(0, 60), r.From(0, 80))),
                     new SwatchPaint("s", 6000), new InkPaint(Ink.Black));
+            var photo = pages.Desk.Drawer.Pictures.All().Where(p => p is { Drawn: false, Opaque: true })
+                .Select(p => pages.Desk.Drawer.Pictures.Kept(p.Hash)!).OrderBy(p => p.Name, StringComparer.Ordinal).First();
             var designs = DesignShelf.All.Where((_, n) => n % 3 == seed % 3).ToList();
             var inside = new Inside
             {
@@ -197,6 +199,12 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
                         ? new(paint(), r.Of<Pattern?>(null, PatternShelf.Kinds[r.From(0,
                             PatternShelf.Kinds.Length - 1)]))
                         : null,
+                    // A file of one page by itself knows of no black that stands for a picture's colours.
+                    Backdrop = black || r.From(0, 2) > 0 ? null : new Backdrop(photo)
+                    {
+                        Place = r.Of(Enum.GetValues<BackdropPlace>()),
+                        Strength = r.Of(20, 60, 100),
+                    },
                     Backs = r.Of<Backs>(Backs.Pages, Backs.Pages, Backs.Solid, Backs.Note),
                         BackNote = "Back of {title}", Tab = r.From(0, 2) == 0,
                 })],
@@ -233,6 +241,30 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
                         .ShouldBeLessThanOrEqualTo(8, $"{seed} {kind} page {n + 1}");
             }
         }
+    }
+
+    /// <summary>A faint picture behind written pages is as faint in both kinds of file, and in a black book on one plate.</summary>
+    [Theory]
+    [InlineData(InsideColour.Black)]
+    [InlineData(InsideColour.Colour)]
+    public void A_picture_behind_pages_is_as_faint_in_every_kind(InsideColour colour)
+    {
+        var photo = pages.Desk.Drawer.Pictures.All().Where(p => p is { Drawn: false, Opaque: true })
+            .Select(p => pages.Desk.Drawer.Pictures.Kept(p.Hash)!).OrderBy(p => p.Name, StringComparer.Ordinal).First();
+        List<byte[]> seen(int strength, PressKind kind)
+        {
+            var on = pages.Begin(new Inside { Runs = [Run("ruled", 24) with { Backdrop = new(photo) { Strength = strength } }] },
+                t => t with { Trim = Size.FromMillimetres(110, 160), InsideColour = colour }, "aldwater");
+            var file = pages.Write(on, new(kind) { Inside = true, Marks = false });
+            if (colour == InsideColour.Black) Inks(file).Max(i => i[0] + i[1] + i[2]).ShouldBe(0);
+            else Inks(file).ShouldContain(i => i[0] + i[1] + i[2] > 0);
+            return Seen(file);
+        }
+        double dark(List<byte[]> all) => 255 - all[2].Average(b => b);
+        var (full, faint, flat) = (dark(seen(100, PressKind.X4)), dark(seen(20, PressKind.X4)), dark(seen(20, PressKind.X1a)));
+        full.ShouldBeGreaterThan(20);
+        faint.ShouldBeInRange(0.1 * full, 0.4 * full);
+        flat.ShouldBe(faint, 0.5);
     }
 
     /// <summary>Each page as poppler draws it, in gray.</summary>

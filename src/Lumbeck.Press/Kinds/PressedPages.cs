@@ -88,6 +88,7 @@ internal sealed class PageWriting
     private readonly Dictionary<int, (int Form, Bounds Trim)> _forms = [];
     private readonly List<PageResources> _open = [];
     private readonly HashSet<FaceId> _known = [];
+    private readonly Dictionary<string, int> _flats = new(StringComparer.Ordinal);
     private PageResources? _shared;
 
     public PageWriting(PdfWriter pdf, InsidePages inside, PressPlan plan, House house, DocumentInfo note,
@@ -207,7 +208,7 @@ internal sealed class PageWriting
         FlatImages? flats = null;
         if (!flattened.Parts.IsEmpty)
         {
-            flats = new(_pdf, _house, _plan.InRgb);
+            flats = new(_pdf, _house, _plan.InRgb) { Black = _inside.Black, Shared = _flats };
             flats.Write(new(_painter, scene, flattened.Parts, page.Sight) { Likeness = _plan.InRgb, Before = _before });
         }
         var has = flats is null ? _shared ??= Resources(page, null) : Resources(page, flats);

@@ -1,4 +1,5 @@
 using System.IO.Compression;
+using System.Security.Cryptography;
 using System.Text;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Plates;
@@ -26,12 +27,19 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
     private readonly Dictionary<FlatPart, List<FlatDrawn>> _drawn = [];
     private readonly Dictionary<string, int> _spaces = new(StringComparer.Ordinal);
 
+    /// <summary>What makes them black alone; null where they keep their inks.</summary>
+    public BlackAlone? Black { get; init; }
+
+    /// <summary>Images of the file's other pages by the SHA-256 of their samples: what repeats is in it once.</summary>
+    public Dictionary<string, int> Shared { get; init; } = [];
+
     public IReadOnlyList<FlatDrawn> Of(FlatPart part) => _drawn.GetValueOrDefault(part) ?? (IReadOnlyList<FlatDrawn>)[];
 
     public void Write(FlatPainter painter)
     {
-        foreach (var (part, tile) in painter.Tiles())
+        foreach (var (part, painted) in painter.Tiles())
         {
+            var tile = Black is null || rgb ? painted : painted with { Inks = Blackened(painted, Black) };
             if (!_drawn.TryGetValue(part, out var drawn)) _drawn[part] = drawn = [];
             ImmutableArray<(string Name, byte[] Tints)> laid =
                 [.. tile.Finishes.Where(f => f.Tints.AsSpan().ContainsAnyExcept((byte)0))];
@@ -42,6 +50,21 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
         }
     }
 
+    /// <summary>The same by their lightness; what is black alone keeps its tint.</summary>
+    private static byte[] Blackened(FlatTile tile, BlackAlone black)
+    {
+        var (wide, high) = tile.IsEven ? (1, 1) : (tile.Wide, tile.High);
+        using var inks = NetVips.Image.NewFromMemoryCopy(tile.Inks, wide, high, 4, NetVips.Enums.BandFormat.Uchar);
+        using var cmyk = inks.Copy(interpretation: NetVips.Enums.Interpretation.Cmyk);
+        using var gray = black.Of(cmyk);
+        var light = gray.WriteToMemory<byte>();
+        var done = new byte[tile.Inks.Length];
+        for (var p = 0; p < light.Length; p++)
+            done[(4 * p) + 3] = tile.Inks.AsSpan(4 * p, 3).ContainsAnyExcept((byte)0) ? (byte)(255 - light[p])
+                : tile.Inks[(4 * p) + 3];
+        return done;
+    }
+
     private static Ink Even(byte[] inks) =>
         new(Hundredths(inks[0]), Hundredths(inks[1]), Hundredths(inks[2]), Hundredths(inks[3]));
 
@@ -50,8 +73,12 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
     private int Samples(FlatTile tile, int? space, ImmutableArray<(string Name, byte[] Tints)> laid)
     {
         if (space is null)
-            return pdf.Stream($"{Head(tile)} /ColorSpace /DeviceCMYK", s => s.Write(tile.Inks),
+        {
+            var key = $"{tile.Wide} {Convert.ToHexString(SHA256.HashData(tile.Inks))}";
+            if (Shared.TryGetValue(key, out var known)) return known;
+            return Shared[key] = pdf.Stream($"{Head(tile)} /ColorSpace /DeviceCMYK", s => s.Write(tile.Inks),
                 level: CompressionLevel.Fastest);
+        }
         var bands = 4 + laid.Length;
         var samples = new byte[tile.Wide * tile.High * bands];
         for (var pixel = 0; pixel < tile.Wide * tile.High; pixel++)

@@ -6,7 +6,7 @@ namespace Lumbeck.Press.Pdf;
 /// <summary>A file's pictures, each written once at the resolution it is needed in.</summary>
 internal sealed class ImageXObjects(PdfWriter pdf, House house, IPictureFiles? files)
 {
-    private readonly Dictionary<(string What, int Wide, bool Convert), int> _written = [];
+    private readonly Dictionary<(string What, int Wide, bool Convert, double Strength), int> _written = [];
     private readonly Dictionary<(int Picture, string Plate, int Tint), int> _onPlates = [];
     private readonly Dictionary<int, int> _masks = [];
     private readonly Dictionary<string, int?> _pages = [];
@@ -32,11 +32,14 @@ internal sealed class ImageXObjects(PdfWriter pdf, House house, IPictureFiles? f
     /// <summary>Whether something lets through within a page that was asked for.</summary>
     public bool Lets(int image) => _letting.Contains(image);
 
-    /// <summary>At no more than the house's highest useful resolution, and never more than there is.</summary>
-    public int? Of(Picture picture, double points,
-        bool convert) => files is null ? null : Page(picture) is { } page ? page
+    /// <summary>
+    /// At no more than the house's highest useful resolution, and never more than there is. A page that is printed
+    /// fainter than it is comes as its pixels.
+    /// </summary>
+    public int? Of(Picture picture, double points, bool convert, double strength = 1) => files is null ? null
+        : strength == 1 && Page(picture) is { } page ? page
         : Of(picture.Hash, Math.Clamp((int)Math.Ceiling(points / 72 * (PerInch ?? house.PictureMost)), 1, picture.Wide),
-            convert, () => files.PathOf(picture.Hash));
+            convert, strength, () => files.PathOf(picture.Hash));
 
     private int? Page(Picture picture)
     {
@@ -48,7 +51,7 @@ internal sealed class ImageXObjects(PdfWriter pdf, House house, IPictureFiles? f
     }
 
     public int? Of(GrownMark mark) =>
-        files is null ? null : Of(mark.How.Recipe, mark.Wide, mark.Convert, () => files.GrownOf(mark, mark.Wide));
+        files is null ? null : Of(mark.How.Recipe, mark.Wide, mark.Convert, 1, () => files.GrownOf(mark, mark.Wide));
 
     /// <summary>
     /// A picture's coverage in one tint of a finishing ink's plate: a single sample, seen through the picture's own
@@ -66,24 +69,24 @@ internal sealed class ImageXObjects(PdfWriter pdf, House house, IPictureFiles? f
             s => s.WriteByte((byte)(tint * 255 / 10_000)));
     }
 
-    private int Of(string what, int wide, bool convert,
-        Func<string> file) => _written.TryGetValue((what, wide, convert), out var known)
-        ? known
-        : _written[(what, wide, convert)] = Make(file, wide, convert);
+    private int Of(string what, int wide, bool convert, double strength, Func<string> file) =>
+        _written.TryGetValue((what, wide, convert, strength), out var known) ? known
+        : _written[(what, wide, convert, strength)] = Make(file, wide, convert, strength);
 
-    private int Make(Func<string> file, int wide, bool convert)
+    private int Make(Func<string> file, int wide, bool convert, double strength)
     {
         Before?.Invoke();
-        if (Black is { } black && !Rgb) return Write(PictureMaking.ForBlack(file(), wide, black));
+        if (Black is { } black && !Rgb) return Write(PictureMaking.ForBlack(file(), wide, black), strength);
         return Rgb
-            ? Write(PictureMaking.ForProof(file(), wide, PrintingCondition.Of(house), convert))
-            : Write(PictureMaking.ForPress(file(), wide, PrintingCondition.Of(house), convert));
+            ? Write(PictureMaking.ForProof(file(), wide, PrintingCondition.Of(house), convert), strength)
+            : Write(PictureMaking.ForPress(file(), wide, PrintingCondition.Of(house), convert), strength);
     }
 
     /// <summary>
-    /// An image with its samples as JPEG (7.4.8) and what shows through it as a soft mask (11.6.5.3).
+    /// An image with its samples as JPEG (7.4.8) and what shows through it as a soft mask (11.6.5.3); a share of its
+    /// inks is said by its Decode array (8.9.5.2).
     /// </summary>
-    private int Write(PressPicture p)
+    private int Write(PressPicture p, double strength)
     {
         var mask = p.Alpha is { } alpha
             ? pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} /ColorSpace /DeviceGray " +
@@ -91,11 +94,13 @@ internal sealed class ImageXObjects(PdfWriter pdf, House house, IPictureFiles? f
                 s => s.Write(alpha))
             : (int?)null;
         // JPEG files of four inks hold them the other way round, as their readers expect.
-        var colour = Rgb
-            ? "/ColorSpace /DeviceRGB"
-            : p.Gray
-            ? "/ColorSpace /DeviceGray"
-            : "/ColorSpace /DeviceCMYK /Decode [1 0 1 0 1 0 1 0]";
+        var (space, bands, fullest, none) = Rgb ? ("RGB", 3, 0.0, 1.0) : p.Gray ? ("Gray", 1, 0, 1) : ("CMYK", 4, 1, 0);
+        var colour = $"/ColorSpace /Device{space}";
+        if (strength < 1 || bands == 4)
+        {
+            var pair = $"{PdfSyntax.Figure(none + ((fullest - none) * strength))} {PdfSyntax.Figure(none)} ";
+            colour += $" /Decode [{string.Concat(Enumerable.Repeat(pair, bands)).TrimEnd()}]";
+        }
         var image = pdf.Stream($"/Type /XObject /Subtype /Image /Width {p.Wide} /Height {p.High} {colour} " +
             $"/BitsPerComponent 8 /Filter /DCTDecode{(mask is { } m ? $" /SMask {m} 0 R" : "")}",
             p.Save, compress: false);

@@ -100,7 +100,7 @@ internal sealed class PageResources(PdfWriter pdf, Func<FaceId, EmbeddedFont> fa
     private int _mixed;
 
     public string? Picture(PictureMark mark, double points) =>
-        images.Of(mark.Picture, points, mark.Convert) is { } number ? Image(OnPlate(mark, number), mark.Picture) : null;
+        images.Of(mark.Picture, points, mark.Convert, mark.Strength) is { } number ? Image(OnPlate(mark, number), mark.Picture) : null;
 
     public string? Grown(GrownMark mark) =>
         images.Of(mark) is { } number ? Image(OnPlate(mark, number), mark.Picture) : null;

@@ -88,7 +88,8 @@ internal sealed class Brush(Plates plates, CoverageMask mask, IType type, PixelS
                 using (var path = SkiaPath.Of(p.Clip, _place))
                 using (var own = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), p.Place.Then(_place)))
                     mask.Fill(path, [.. clip, own]);
-                Picture(p.Place.Then(_place), m => pixels.Of(p.Picture, m, p.Convert, Window()));
+                Picture(p.Place.Then(_place), m => pixels.Of(p.Picture, m, p.Convert, Window()),
+                    strength: p.Strength);
                 break;
             case GrownMark w:
                 using (var path = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), w.Place.Then(_place)))
@@ -256,11 +257,12 @@ internal sealed class Brush(Plates plates, CoverageMask mask, IType type, PixelS
 
     /// <summary>Lays a picture's pixels, each read between its four neighbours.</summary>
     private void Picture(Affine place, Func<Affine, PixelPart?> part,
-        Func<double, double, (double, double)>? within = null)
+        Func<double, double, (double, double)>? within = null, double strength = 1)
     {
         if (mask.Touched.IsEmpty || part(place) is not { } p) return;
         Touch();
         var back = place.Inverse();
+        var share = (int)Math.Round(255 * strength);
         Covered((left, row, cover, to) =>
         {
             for (var i = 0; i < to.Length; i++)
@@ -268,7 +270,8 @@ internal sealed class Brush(Plates plates, CoverageMask mask, IType type, PixelS
                 if (cover[i] == 0) continue;
                 var (u, v) = back.At(left + i + 0.5, row + 0.5);
                 if (within is not null) (u, v) = within(u, v);
-                to[i] = p.At(u, v, out var alpha).Bytes;
+                var pixel = p.At(u, v, out var alpha).Bytes;
+                to[i] = share == 255 ? pixel : CmykPixel.Over(0, pixel, share, false).Bytes;
                 if (alpha != 255) cover[i] = (byte)(((cover[i] * alpha) + 127) / 255);
             }
         });

@@ -104,9 +104,13 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
         switch (mark)
         {
             case PictureMark p when pictures is not null:
-                Clip(s, p.Clip, item, n).Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"")
-                    .Append(SvgText.Escape(pictures.Of(p.Picture, p.Convert))).Append("\" transform=\"").Matrix(p.Place)
-                    .Append("\"/></g>");
+                Clip(s, p.Clip, item, n);
+                if (p.Strength < 1)
+                    s.Append("<path fill=\"").Append(colour.Hex(Ink.White)).Append("\" d=\"").Path(p.Clip, 2).Append("\"/>");
+                s.Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"")
+                    .Append(SvgText.Escape(pictures.Of(p.Picture, p.Convert))).Append("\" transform=\"").Matrix(p.Place);
+                if (p.Strength < 1) s.Append("\" opacity=\"").Figure(p.Strength, 2);
+                s.Append("\"/></g>");
                 n++;
                 break;
             case GrownMark w when pictures is not null:

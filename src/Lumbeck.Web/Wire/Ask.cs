@@ -83,6 +83,7 @@ public sealed record Asking(Job Job, Desk.AppServices Desk, string Slug, int Wra
 [JsonDerivedType(typeof(BeginReady), "begin-inside")]
 [JsonDerivedType(typeof(PutRunsBy), "put-runs-by")]
 [JsonDerivedType(typeof(HangPage), "hang-page")]
+[JsonDerivedType(typeof(BackPages), "back-pages")]
 [JsonDerivedType(typeof(LayRows), "lay-rows")]
 [JsonDerivedType(typeof(LayNotes), "lay-notes")]
 [JsonDerivedType(typeof(Waive), "waive")]

@@ -58,6 +58,14 @@ public sealed record HangPage(string Run, int Place, string? Hash = null) : Ask
             ?? throw new Refusal($"run/{Run}", "this picture is not in the drawer any more"));
 }
 
+/// <summary>Lays a picture of the Drawer behind a run’s pages; none takes it away.</summary>
+public sealed record BackPages(string Run, string? Hash = null) : Ask
+{
+    public override Edit Make(Asking at) => new LayBehind(Run, Hash is null ? null
+        : at.Desk.Drawer.Pictures.Kept(Hash)
+            ?? throw new Refusal($"run/{Run}", "this picture is not in the drawer any more"));
+}
+
 /// <summary>Prints a table’s dated notes in the calendars; none takes them off.</summary>
 public sealed record LayNotes(string? Hash = null) : Ask
 {

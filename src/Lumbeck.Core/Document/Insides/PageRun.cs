@@ -76,6 +76,9 @@ public sealed record PageRun
     /// <summary>What lies behind its pages: a tint, or a paper.</summary>
     public Fill? Behind { get; init; }
 
+    /// <summary>A picture over that, under all that its pages print.</summary>
+    public Backdrop? Backdrop { get; init; }
+
     /// <summary>What people call it.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public string Says => Name.Length > 0 ? Name
@@ -137,13 +140,15 @@ public sealed record PageRun
     /// <summary>Its pictures.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public IEnumerable<Picture> Pictures =>
-        Designs.Select(d => d.Shown).OfType<Picture>().Concat(Behind?.Pictures ?? []);
+        Designs.Select(d => d.Shown).OfType<Picture>()
+            .Concat(Behind?.Pictures ?? []).Concat(Backdrop is { } b ? [b.Picture] : []);
 
     /// <summary>Whether an edit could have made it so.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public bool IsSound => Id is { Length: > 0 and <= 60 } && Name is { Length: <= 200 }
         && BackNote is { Length: <= 400 }
         && Designs is { Count: > 0 and <= MostDesigns } && Designs.All(d => d is { IsSound: true })
+        && Backdrop is null or { IsSound: true }
         && (Goes != RunKind.Spreads || Designs.Count <= 2)
         && Count is > 0 and <= Inside.MostPages && Enum.IsDefined(Goes) && Enum.IsDefined(Begins)
             && Enum.IsDefined(Backs)
@@ -157,7 +162,8 @@ public sealed record PageRun
             == (other.Id, other.Name, other.Goes, other.Count, other.Begins, other.Backs)
         && (BackNote, Folio, Tab, Table, From, To, Weeks) ==
             (other.BackNote, other.Folio, other.Tab, other.Table, other.From, other.To, other.Weeks)
-        && Equals(Margins, other.Margins) && Equals(Behind, other.Behind) && Designs.SequenceEqual(other.Designs);
+        && Equals(Margins, other.Margins) && Equals(Behind, other.Behind) && Equals(Backdrop, other.Backdrop)
+        && Designs.SequenceEqual(other.Designs);
 
     public override int GetHashCode() => HashCode.Combine(Id, Name, Goes, Count, Designs.Count);
 }

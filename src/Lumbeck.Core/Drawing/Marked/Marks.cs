@@ -171,6 +171,12 @@ public sealed record BlurredMark(Outline Shape, double Sigma, Ink Ink, double St
 public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : Mark
 {
     /// <summary>
+    /// The share of each of its inks that is printed, from 0 to 1. It hides what lies under it all the same: a faint
+    /// picture is a tint, and lets nothing through.
+    /// </summary>
+    public double Strength { get; init; } = 1;
+
+    /// <summary>
     /// A CMYK picture made for another condition is brought to the house's instead of keeping its numbers.
     /// </summary>
     public bool Convert { get; init; }

@@ -40,6 +40,10 @@ public static class PageScene
         var items = ImmutableArray.CreateBuilder<DrawnItem>();
         if (page.Run?.Behind is { } fill && page.Slot.Kind == SlotKind.Page)
             items.Add(Filled(Behind, fill, plan.Inside.Bleeds ? surface.Whole : surface.Safe, surface, art));
+        if (page.Run?.Backdrop is { } drop && page.Slot.Kind == SlotKind.Page
+            && Picture(Behind, new(drop.Picture, Of(drop.On(surface, plan.Inside.Bleeds)), false), art,
+                drop.Strength / 100m) is { } laid)
+            items.Add(laid);
         if (page.Slot.Kind == SlotKind.Back) items.AddRange(Backed(plan, page, art));
         if (page.Design is { } design)
         {
@@ -61,7 +65,7 @@ public static class PageScene
         foreach (var sketched in drawn.OfType<ToColour>())
             yield return Coloured(sketched, design, art);
         foreach (var hung in drawn.OfType<Hung>())
-            if (Picture(hung, page, art) is { } picture) yield return picture;
+            if (Picture(Body, hung, art) is { } picture) yield return picture;
         if (!body.IsEmpty) yield return Laid(Body, body, page);
         if (art.Type is not { } type) yield break;
         List<(Written, TextLayout)> set = [.. drawn.OfType<Written>().Select(w => (w, Set(w, design, inside, type)))];
@@ -221,7 +225,7 @@ public static class PageScene
 
     private static DrawnItem Filled(string name, Fill fill, Box box, Surface page, PageArt art)
     {
-        var b = new Bounds(box.X.Points, box.Y.Points, box.Right.Points, box.Bottom.Points);
+        var b = Of(box);
         var shape = Outline.Rectangle(b.Left, b.Top, b.Right - b.Left, b.Bottom - b.Top);
         var marks = ImmutableArray.CreateBuilder<Mark>();
         if (fill.Paint is { } paint)
@@ -235,7 +239,7 @@ public static class PageScene
         return new(name, Part.Page, Affine.Identity, marks.ToImmutable(), b, b, Clipped: true);
     }
 
-    private static DrawnItem? Picture(Hung hung, Surface page, PageArt art)
+    private static DrawnItem? Picture(string name, Hung hung, PageArt art, decimal strength = 1)
     {
         var (p, b) = (hung.Picture, hung.Box);
         var (w, h) = (b.Right - b.Left, b.Bottom - b.Top);
@@ -245,16 +249,20 @@ public static class PageScene
             b.Left + ((w - (p.Wide * scale)) / 2), b.Top + ((h - (p.High * scale)) / 2));
         var clip = Outline.Rectangle(b.Left, b.Top, w, h);
         if (!p.IsDrawing)
-            return new(Body, Part.Page, Affine.Identity, [new PictureMark(p, place, clip) { Convert = true }], b, b, Clipped: true);
+            return new(name, Part.Page, Affine.Identity, [new PictureMark(p, place, clip)
+            { Convert = true, Strength = (double)strength }], b, b, Clipped: true);
         if (art.Drawings?.Of(p) is not { } marks) return null;
-        var laid = Moving.All(marks, new Affine(scale, 0, 0, scale, place.E, place.F)).Select(m => Inked(m, art));
-        return new(Body, Part.Page, Affine.Identity, [.. PatternDrawing.ByFinish(laid)
+        var laid = Moving.All(marks, new Affine(scale, 0, 0, scale, place.E, place.F)).Select(m => Inked(m, art))
+            .Select(m => strength == 1 ? m : Blackened.Of(m, ink => ink.Tint((int)(10_000 * strength))));
+        return new(name, Part.Page, Affine.Identity, [.. PatternDrawing.ByFinish(laid)
             .Select(s => (Mark)new DrawingMark(s, clip) { Finish = s[0].Finish })], b, b, Clipped: true);
     }
 
     private static DrawnItem Laid(string name, ImmutableArray<Mark> marks, Surface page) =>
         new(name, Part.Page, Affine.Identity, marks, Whole(page), marks.OfType<RepeatedMark>()
             .Aggregate(Bounds.None, (all, m) => all.Union(m.Reach)), Clipped: true);
+
+    private static Bounds Of(Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
 
     private static Bounds Whole(Surface page) => new(0, 0, page.Size.Width.Points, page.Size.Height.Points);
 

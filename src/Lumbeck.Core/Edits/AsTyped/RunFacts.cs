@@ -22,6 +22,10 @@ public static class RunFacts
         [("two sides", Backs.Pages), ("backs blank", Backs.Blank), ("backs black", Backs.Solid),
             ("backs with a note", Backs.Note)];
 
+    private static readonly (string Word, BackdropPlace Place)[] Places =
+        [("over the page", BackdropPlace.Page), ("within the margins", BackdropPlace.Margins),
+            ("along the head", BackdropPlace.Head), ("along the foot", BackdropPlace.Foot)];
+
     private static readonly (string, bool)[] YesNo = [("yes", true), ("no", false)];
 
     /// <summary>Every fact of a run.</summary>
@@ -106,6 +110,19 @@ public static class RunFacts
             })
             with
         { Choices = _ => [("none", "none"), .. PatternShelf.All.Select(p => (p.First.Kind, p.First.Kind))] };
+        Fact behind(string key, string label, Func<Backdrop, string> read, Func<Backdrop, string, Backdrop> write) =>
+            fact(key, label, (r, _) => r.Backdrop is { } b ? read(b) : "none", (r, t, _) => r.Backdrop is { } b
+                ? r with { Backdrop = t.Trim() == "none" ? null : write(b, t) }
+                : t.Trim() is "" or "none" ? r
+                : throw Typed.No("no picture lies behind its pages yet: pick one of the Drawer first"));
+        yield return behind("behind-place", "Picture behind", b => Places.First(p => p.Place == b.Place).Word,
+            (b, t) => b.At(Typed.Choice(t, Places)))
+            with
+        { Choices = Facts.Of([.. Places.Select(p => (p.Word, p.Word)), ("none", "none")]) };
+        yield return behind("behind-strength", "Its strength", b => $"{b.Strength} %", (b, t) => b with
+        {
+            Strength = InsideFacts.Within(Typed.Whole(t.TrimEnd('%', ' '), "20"), 5, 100),
+        });
     }
 
     private static Pattern PatternOf(Job job, string kind) =>

@@ -53,6 +53,7 @@ public static class EditJson
         (typeof(SetDesignField), "set-design-field"),
         (typeof(SetDesign), "set-design"),
         (typeof(HangOnPage), "hang-on-page"),
+        (typeof(LayBehind), "lay-behind"),
         (typeof(LayTable), "lay-table"),
         (typeof(SetInside), "set-inside"),
         (typeof(BeginInside), "begin-inside"),

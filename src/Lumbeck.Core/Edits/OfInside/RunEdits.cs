@@ -148,6 +148,18 @@ public sealed record HangOnPage(string Run, int Design, Picture? Picture = null)
     }
 }
 
+/// <summary>Lays a picture behind a run’s pages, or takes it away.</summary>
+public sealed record LayBehind(string Run, Picture? Picture = null) : RunEdit
+{
+    public override string Run { get; init; } = Run;
+    protected override string Fact => "picture behind the pages";
+
+    protected override PageRun On(PageRun run, Job job) => run with
+    {
+        Backdrop = Picture is null ? null : run.Backdrop is { } had ? had with { Picture = Picture } : new(Picture),
+    };
+}
+
 /// <summary>Makes a run’s pages of a table’s rows.</summary>
 public sealed record LayTable(string Run, TableRef Table) : RunEdit
 {

@@ -48,6 +48,7 @@ export type Ask =
   | { is: 'begin-inside'; name: string }
   | { is: 'put-runs-by'; by: boolean }
   | { is: 'hang-page'; run: string; place: number; hash?: string | null }
+  | { is: 'back-pages'; run: string; hash?: string | null }
   | { is: 'lay-rows'; run: string; hash: string }
   | { is: 'lay-notes'; hash?: string | null }
   | { is: 'waive'; rule: string; reason: string }

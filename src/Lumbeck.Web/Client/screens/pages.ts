@@ -199,6 +199,7 @@ function begin(): void {
     if ((b = at('[data-put-design]'))) return send({ is: 'put-design', run: open, place: Number(b.dataset.putDesign), design: 'ruled' });
     if ((b = at('[data-drop-design]'))) return send({ is: 'put-design', run: open, place: Number(b.dataset.dropDesign), design: null });
     if ((b = at('[data-hang]'))) return send({ is: 'hang-page', run: open, place: Number(b.dataset.placeOf), hash: b.dataset.hang! });
+    if ((b = at('[data-back-pages]'))) return send({ is: 'back-pages', run: open, hash: b.dataset.backPages || null });
     if ((b = at('[data-lay-rows]'))) return send({ is: 'lay-rows', run: open, hash: b.dataset.layRows! });
   });
   document.addEventListener('change', e => {
