@@ -28,6 +28,12 @@ public sealed class HousesTests(Browser browser)
         var slug = desk.Bench.Begin("Told", Starters.Job(desk.Houses.Get("plover-2").House, "Told", "148 x 210", "96"),
             "tests")
             .Slug;
+        // What is one or some of a few is picked, in words.
+        browser.Text("#row-kinds").ShouldContain("PDF/X-1a");
+        browser.AndWait(() => browser.Find("#f-house-kinds input[value=pdf]").Click());
+        browser.Until(() => desk.Houses.Get("plover-2").House.Kinds.Any(k => k.Word == "pdf"));
+        browser.AndWait(() => browser.Find("#f-house-kinds input[value=pdf]").Click());
+        browser.Until(() => desk.Houses.Get("plover-2").House.Kinds.All(k => k.Word != "pdf"));
         browser.Type("#f-house-bleed_mm", "4");
         browser.Find("#f-house-bleed_mm").GetDomProperty("value").ShouldBe("4 mm");
         browser.TypeOnly("#f-house-page_multiple", "1");

@@ -40,6 +40,84 @@ public sealed class PageTests(Browser browser)
             .ShouldBeEmpty();
     }
 
+    /// <summary>What is pressed is 24 px high and wide at least; the figures on a chain of measures reach beyond themselves.</summary>
+    [Theory]
+    [InlineData("/")]
+    [InlineData("/jobs/tidewatcher/ticket")]
+    [InlineData("/jobs/tidewatcher/wrap?item=title")]
+    [InlineData("/jobs/monday/inside")]
+    [InlineData("/jobs/tidewatcher/check")]
+    [InlineData("/jobs/tidewatcher/press")]
+    [InlineData("/drawer")]
+    [InlineData("/looks")]
+    [InlineData("/houses")]
+    public void Nothing_that_is_pressed_is_too_small(string page)
+    {
+        browser.Go(page);
+        var small = (string)browser.Script("return [...document.querySelectorAll('a[href],button,input,select,textarea,summary')]" +
+            ".filter(e => e.checkVisibility({ visibilityProperty: true }) && !e.closest('svg,.sr-only') && e.id !== 'skip' " +
+            "&& e.type !== 'hidden' && !e.matches('.sr-only')).map(e => { const r = (/checkbox|radio/.test(e.type) ? " +
+            "e.closest('label') ?? e : e).getBoundingClientRect(); return r.width < 23.5 || r.height < 23.5 ? " +
+            "`${e.outerHTML.slice(0, 90)} ${r.width}x${r.height}` : '' }).filter(s => s).join(' | ')")!;
+        small.ShouldBeEmpty(page);
+    }
+
+    /// <summary>At half a window, or enlarged to 200 %, nothing lies to the side of it (WCAG 1.4.10).</summary>
+    [Theory]
+    [InlineData("/")]
+    [InlineData("/jobs/tidewatcher/ticket")]
+    [InlineData("/jobs/tidewatcher/press")]
+    [InlineData("/drawer")]
+    [InlineData("/jobs/tidewatcher/check")]
+    [InlineData("/houses")]
+    public void A_narrow_window_shows_one_thing_under_the_other(string page)
+    {
+        browser.Go(page);
+        try
+        {
+            browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
+                new() { ["width"] = 640, ["height"] = 400, ["deviceScaleFactor"] = 2, ["mobile"] = false });
+            Convert.ToInt64(browser.Script("return document.documentElement.scrollWidth"), CultureInfo.InvariantCulture)
+                .ShouldBeLessThanOrEqualTo(640, page);
+        }
+        finally
+        {
+            browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
+                new() { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+        }
+    }
+
+    /// <summary>The focus goes on from where it was when what had it is gone, greyed out, or on a page asked for anew.</summary>
+    [Fact]
+    public void The_focus_never_falls_to_the_page_as_a_whole()
+    {
+        string here() => (string)browser.Script("return document.activeElement.tagName + ' ' + (document.activeElement.name ?? '')")!;
+        browser.Go("/");
+        browser.Script("document.querySelector('form[aria-label=\"From its facts\"] [name=pages]').value = 'many'");
+        browser.Find("form[aria-label=\"From its facts\"] button").SendKeys(Keys.Enter);
+        browser.Until(() => browser.Text("#new-problem").Length > 0);
+        here().ShouldBe("INPUT pages");
+        browser.Go("/jobs/tidewatcher/wrap?item=line");
+        browser.AndWait(() => browser.Find("[data-remove]").SendKeys(Keys.Enter));
+        browser.Until(() => !here().StartsWith("BODY", StringComparison.Ordinal));
+        browser.AndWait(() => browser.Find("[data-step=back]").SendKeys(Keys.Enter));
+        browser.Until(() => !here().StartsWith("BODY", StringComparison.Ordinal));
+    }
+
+    /// <summary>Who does not see the sheet hears what is picked and where it stands, and its new figures once it moves.</summary>
+    [Fact]
+    public void What_is_picked_and_moved_is_said_with_its_figures()
+    {
+        browser.Go("/jobs/tidewatcher/wrap");
+        browser.Script("document.querySelector('#row-title [data-row]').click()");
+        browser.Until(() => browser.Script("return document.getElementById('picked-says').textContent") is string s
+            && s.StartsWith("Title, on the front: ", StringComparison.Ordinal) && s.Contains(" in from its left edge, "));
+        var before = browser.Script("return document.getElementById('picked-says').textContent");
+        browser.AndWait(() => browser.Script("document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }))"));
+        browser.Until(() => !Equals(browser.Script("return document.getElementById('picked-says').textContent"), before));
+        browser.Undo();
+    }
+
     [Theory]
     [InlineData("?")]
     [InlineData("v")]

@@ -14,6 +14,7 @@ import './assets/pictures';
 import './screens/pages';
 import './screens/plates';
 import './screens/skip';
+import './screens/focus';
 import './screens/sums';
 import './screens/works';
 import { book } from './sheet/book';

@@ -17,6 +17,8 @@ public sealed class IndexModel(Desk.AppServices desk) : PageModel
     public int Count { get; private set; }
     public IReadOnlyList<KnownHouse> Houses { get; private set; } = [];
     public string? Problem { get; private set; }
+    /// <summary>The field it is about.</summary>
+    public string At { get; private set; } = "";
     public Beginning Typed { get; private set; } = new();
 
     /// <summary>Jobs that can't be shown, with why.</summary>
@@ -92,7 +94,7 @@ public sealed class IndexModel(Desk.AppServices desk) : PageModel
                     "first-look").Edit : null);
             return Redirect($"/jobs/{on.Slug}/{(cover is null ? "ticket" : await Finished(on, cover))}");
         }
-        catch (Refusal r) { Problem = r.Message.Capital() + "."; }
+        catch (Refusal r) { (Problem, At) = (r.Message.Capital() + ".", r.Path.Split('/')[^1]); }
         OnGet(null, null, false, 0);
         return Page();
     }

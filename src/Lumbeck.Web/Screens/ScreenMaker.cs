@@ -205,7 +205,7 @@ public sealed class ScreenMaker(Desk.AppServices desk, Drawings drawings, Plated
     {
         var parts = new List<Fragment>((await Parts(v, ("lens", "_Lens"), ("foot", "_Foot")))
             .Parts) { new("ground", await Listed("_Ground", v, v)),
-            new("spine-list", await Listed("_SpineList", v, v)) };
+            new("spine-list", await Listed("_SpineList", v, v)), PickedInWords.Part(v) };
         // The sheet's outermost panels first and last: what is left of the sheet, and what is right of it.
         var panels = v.Sheet.Panels.Where(p => p.Part is not (Part.Spine or Part.BackForeEdge or Part.FrontForeEdge))
             .Select(p => p.Part).ToList();

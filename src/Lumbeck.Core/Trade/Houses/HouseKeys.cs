@@ -11,8 +11,12 @@ public enum KeyKind { Text, Flag, Length, Figure, Size, Mix, Choice, Words, Pape
 public sealed record HouseKey(string Name, string Means, Func<House, JsonElement, House> Read,
     Func<House, object?> Write, KeyKind Kind, string Unit = "")
 {
-    /// <summary>What can be picked, where the key takes one of several words.</summary>
+    /// <summary>What can be picked, where the key takes one or some of several words.</summary>
     public IReadOnlyList<string> Choices { get; init; } = [];
+
+    /// <summary>A word of the file as people read it: “foot middle”, “PDF/X-4”.</summary>
+    public static string Said(string word) =>
+        PressKind.ForPrinters.FirstOrDefault(k => k.Word == word)?.Title ?? word.Replace('-', ' ');
 
     /// <summary>What people call it, where its name without the unit is another key’s.</summary>
     public string? Called { get; init; }
@@ -89,7 +93,9 @@ public static class HouseKeys
             ("mm", Unit.Millimetre), ("in", Unit.Inch)),
 
         List("bindings", "What the printer binds.", h => h.Bindings.Select(b => b.Word()),
-            (h, e) => h with { Bindings = [.. e.Select(x => HouseValue.Choice(x, "bindings", BindingKinds.Words))] }),
+            (h, e) => h with { Bindings = [.. e.Select(x => HouseValue.Choice(x, "bindings", BindingKinds.Words))] })
+            with
+        { Choices = [.. BindingKinds.Words.Select(w => w.Word)] },
         List("papers",
             "Inside papers: name with leaf_mm, page_thickness_mm, ppi or gsm and bulk; gsm, pages_min and pages_max " +
                 "where known.",
@@ -248,7 +254,9 @@ public static class HouseKeys
 
         List("kinds", "Press files taken, the preferred first: x4, x1a, pdf.", h => h.Kinds.Select(k => k.Word),
             (h, e) => h with { Kinds = [.. e.Select(x =>
-                HouseValue.Choice(x, "kinds", [.. PressKind.ForPrinters.Select(k => (k.Word, k))]))] }),
+                HouseValue.Choice(x, "kinds", [.. PressKind.ForPrinters.Select(k => (k.Word, k))]))] })
+            with
+        { Choices = [.. PressKind.ForPrinters.Select(k => k.Word)] },
         Choice("marks", "Printer's marks wanted: none, crop, crop and bleed, or on the maker's wish.", h => h.Marks,
             (h, v) => h with { Marks = v }, ("none", Marks.None), ("crop", Marks.Crop),
             ("crop-and-bleed", Marks.CropAndBleed), ("on-wish", Marks.OnWish)),

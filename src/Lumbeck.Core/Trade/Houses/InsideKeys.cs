@@ -31,7 +31,9 @@ internal static class InsideKeys
                     Kinds = [.. e.Select(x =>
                         HouseValue.Choice(x, "inside_kinds", [.. PressKind.ForPrinters.Select(k => (k.Word, k))]))],
                 },
-            }),
+            })
+            with
+        { Choices = [.. PressKind.ForPrinters.Select(k => k.Word)] },
         HouseKeys.Text("inside_condition", "The printing condition of pages, as registered.", h => h.Inside.Condition,
             With<string>((i, v) => i with { Condition = v })),
         HouseKeys.Text("inside_profile", "The press profile that pages in colour are converted to.", h => h.Inside.Profile,

@@ -61,6 +61,18 @@ document.addEventListener('change', e => {
   if (field) commit(field, false);
 });
 
+// Some of a list: what is ticked joins at its end, what is not leaves it.
+document.addEventListener('change', e => {
+  const box = e.target instanceof HTMLInputElement ? e.target : null;
+  const list = box?.closest<HTMLElement>('[data-some-of]');
+  if (!box || !list) return;
+  const others = (list.dataset.value ?? '').split(', ').filter(w => w && w !== box.value);
+  // One of them there is to be.
+  if (others.length === 0 && !box.checked) { box.checked = true; return; }
+  list.dataset.value = [...others, ...(box.checked ? [box.value] : [])].join(', ');
+  write(list.dataset.someOf!, list.dataset.value, { gesture: crypto.randomUUID(), quiet: false, field: list.dataset.someOf! });
+});
+
 // What was typed goes with whatever leaves the field, also where the browser tells of no change.
 const keep = (field: Field | null): void => { if (field && holds.unsent(keyOf(field))) commit(field, false); };
 document.addEventListener('focusout', e => {
