@@ -36,7 +36,8 @@ internal static class Tool
     /// page's own.
     /// </summary>
     public static void Chromium(Folder folder, string name, int wide, int high, string? fonts = null) => Run("env",
-        fonts is null ? "LANG=C" : $"FONTCONFIG_FILE={fonts}", "/usr/bin/chromium-headless-shell", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
+        fonts is null ? "LANG=C" : $"FONTCONFIG_FILE={fonts}", "/usr/bin/chromium-headless-shell",
+        "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
             "--disable-background-networking", "--disable-component-update",
         "--disable-sync", "--disable-dev-shm-usage", "--hide-scrollbars", "--force-device-scale-factor=1",
             "--force-color-profile=srgb",

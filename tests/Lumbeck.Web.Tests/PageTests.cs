@@ -40,7 +40,9 @@ public sealed class PageTests(Browser browser)
             .ShouldBeEmpty();
     }
 
-    /// <summary>What is pressed is 24 px high and wide at least; the figures on a chain of measures reach beyond themselves.</summary>
+    /// <summary>
+    /// What is pressed is 24 px high and wide at least; the figures on a chain of measures reach beyond themselves.
+    /// </summary>
     [Theory]
     [InlineData("/")]
     [InlineData("/jobs/tidewatcher/ticket")]
@@ -87,7 +89,9 @@ public sealed class PageTests(Browser browser)
         }
     }
 
-    /// <summary>The focus goes on from where it was when what had it is gone, greyed out, or on a page asked for anew.</summary>
+    /// <summary>
+    /// The focus goes on from where it was when what had it is gone, greyed out, or on a page asked for anew.
+    /// </summary>
     [Fact]
     public void The_focus_never_falls_to_the_page_as_a_whole()
     {
@@ -104,7 +108,9 @@ public sealed class PageTests(Browser browser)
         browser.Until(() => !here().StartsWith("BODY", StringComparison.Ordinal));
     }
 
-    /// <summary>Who does not see the sheet hears what is picked and where it stands, and its new figures once it moves.</summary>
+    /// <summary>
+    /// Who does not see the sheet hears what is picked and where it stands, and its new figures once it moves.
+    /// </summary>
     [Fact]
     public void What_is_picked_and_moved_is_said_with_its_figures()
     {
@@ -113,7 +119,8 @@ public sealed class PageTests(Browser browser)
         browser.Until(() => browser.Script("return document.getElementById('picked-says').textContent") is string s
             && s.StartsWith("Title, on the front: ", StringComparison.Ordinal) && s.Contains(" in from its left edge, "));
         var before = browser.Script("return document.getElementById('picked-says').textContent");
-        browser.AndWait(() => browser.Script("document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }))"));
+        browser.AndWait(() => browser.Script("document.body.dispatchEvent(new KeyboardEvent('keydown', " +
+            "{ key: 'ArrowDown', bubbles: true }))"));
         browser.Until(() => !Equals(browser.Script("return document.getElementById('picked-says').textContent"), before));
         browser.Undo();
     }

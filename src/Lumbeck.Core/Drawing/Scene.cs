@@ -8,7 +8,9 @@ namespace Lumbeck.Core.Drawing;
 public sealed record DrawnItem(string Item, Part Panel, Affine Place, ImmutableArray<Mark> Marks, Bounds Frame,
     Bounds Inked, TextLayout? Layout = null, bool Clipped = false)
 {
-    /// <summary>From the middle of its frame to the middle of what is drawn in it, right and down on the sheet.</summary>
+    /// <summary>
+    /// From the middle of its frame to the middle of what is drawn in it, right and down on the sheet.
+    /// </summary>
     public (Length Right, Length Down) OffMiddle => Inked.IsEmpty ? default
         : (Length.FromDrawing((Inked.Left + Inked.Right - Frame.Left - Frame.Right) / 2),
             Length.FromDrawing((Inked.Top + Inked.Bottom - Frame.Top - Frame.Bottom) / 2));

@@ -71,7 +71,9 @@ public sealed record Livery(string Id, string Name, ImmutableArray<string> Shelv
     public Vista? Vista { get; init; }
     public ImmutableArray<LiveryTone> VistaTones { get; init; } = [];
 
-    /// <summary>An ornament over the title, or under it where the front is open; and alone where a back is bare.</summary>
+    /// <summary>
+    /// An ornament over the title, or under it where the front is open; and alone where a back is bare.
+    /// </summary>
     public Ornament? Sign { get; init; }
     public ImmutableArray<LiveryTone> SignTones { get; init; } = [];
 

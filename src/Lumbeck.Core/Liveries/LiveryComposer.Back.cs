@@ -40,7 +40,9 @@ internal sealed partial class LiveryComposer
             });
     }
 
-    /// <summary>Where a shop puts it, its prices and whose it is: small, at the foot, clear of the barcode's room.</summary>
+    /// <summary>
+    /// Where a shop puts it, its prices and whose it is: small, at the foot, clear of the barcode's room.
+    /// </summary>
     private void Foot(Panel back, (double X, double Y, double W, double H) safe, Box? room)
     {
         string[] lines = [_ticket.Category,
@@ -89,7 +91,9 @@ internal sealed partial class LiveryComposer
         return y;
     }
 
-    /// <summary>Where the copy ends, with the author's picture so wide by the note; null where it has no room.</summary>
+    /// <summary>
+    /// Where the copy ends, with the author's picture so wide by the note; null where it has no room.
+    /// </summary>
     private double? Copied(Part panel, List<(string Id, TextRole Role, string Words)> parts, double x, double y, double w,
         double h, double inner, double pad, string id, double portrait, bool over)
     {

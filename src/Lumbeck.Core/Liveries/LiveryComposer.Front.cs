@@ -78,7 +78,9 @@ internal sealed partial class LiveryComposer
         author?.Lay(from, safe.Y + safe.H - pad - author.Tall);
     }
 
-    /// <summary>Words on the ground at the head of the front; under them a sign, or the picture, with room about it.</summary>
+    /// <summary>
+    /// Words on the ground at the head of the front; under them a sign, or the picture, with room about it.
+    /// </summary>
     private void Open(Panel front, (double X, double Y, double W, double H) safe, double pad)
     {
         if (livery.Border is not null || livery.Ruled)
@@ -108,7 +110,9 @@ internal sealed partial class LiveryComposer
         else Sign("sign", Part.Front, x + ((w - wide) / 2), at, wide);
     }
 
-    /// <summary>The maker's own picture over the whole front, out over the bleed, in place of what is drawn there.</summary>
+    /// <summary>
+    /// The maker's own picture over the whole front, out over the bleed, in place of what is drawn there.
+    /// </summary>
     private void Shown(Panel front, PictureItem picture)
     {
         var edge = front.Edge;

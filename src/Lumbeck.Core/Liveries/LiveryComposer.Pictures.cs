@@ -18,7 +18,9 @@ internal sealed partial class LiveryComposer
         Picture = picture,
     });
 
-    /// <summary>How wide the author's picture is beside a note, or over it where there is no room beside; in points.</summary>
+    /// <summary>
+    /// How wide the author's picture is beside a note, or over it where there is no room beside; in points.
+    /// </summary>
     private static (double Wide, bool Over) PortraitIn(double inner) =>
         inner < 230 ? (Math.Min(0.6 * inner, 120), true) : (Math.Min(0.28 * inner, 110), false);
 
@@ -41,7 +43,9 @@ internal sealed partial class LiveryComposer
         };
     }
 
-    /// <summary>Pages in a row, as large as their room carries them; false where that is too small to be of use.</summary>
+    /// <summary>
+    /// Pages in a row, as large as their room carries them; false where that is too small to be of use.
+    /// </summary>
     private bool Pages(double x, double y, double w, double h)
     {
         if (inside.Pages.IsEmpty) return false;

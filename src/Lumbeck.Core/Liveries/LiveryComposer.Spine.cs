@@ -59,7 +59,9 @@ internal sealed partial class LiveryComposer
         }
     }
 
-    /// <summary>The same with the title in two lines, broken where they are most alike; null where it is one word.</summary>
+    /// <summary>
+    /// The same with the title in two lines, broken where they are most alike; null where it is one word.
+    /// </summary>
     private static Item[]? Parted(Item[] said)
     {
         var title = (TextItem)said[0];

@@ -86,7 +86,9 @@ public static class LiveryComposing
         ];
     }
 
-    /// <summary>A take whose parts say what laid them; what lies on two wraps of a job has a name of its own on each.</summary>
+    /// <summary>
+    /// A take whose parts say what laid them; what lies on two wraps of a job has a name of its own on each.
+    /// </summary>
     internal static Take Stamped(Take take, int wrap, string livery, int way, Seed seed, Ticket ticket) => take with
     {
         Items =

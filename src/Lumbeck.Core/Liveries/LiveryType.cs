@@ -40,7 +40,9 @@ internal static class LiveryType
             : (set.Lines.Length, set.Height);
     }
 
-    /// <summary>Sloping letters and swashes reach out of their own width: how far beyond the room, in points, is spared.</summary>
+    /// <summary>
+    /// Sloping letters and swashes reach out of their own width: how far beyond the room, in points, is spared.
+    /// </summary>
     private const double Spared = 2.5;
 
     private static bool Reaches(TextLayout set, double wide, IType type)

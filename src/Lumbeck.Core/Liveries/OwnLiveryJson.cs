@@ -12,7 +12,9 @@ public static class OwnLiveryJson
     public static byte[] Write(OwnLivery own) =>
         StoredForm.Stamp(JsonSerializer.SerializeToUtf8Bytes(own, JobJson.Options));
 
-    /// <summary>As it leaves: without the drawings, which lie in this Drawer alone; they are places for others.</summary>
+    /// <summary>
+    /// As it leaves: without the drawings, which lie in this Drawer alone; they are places for others.
+    /// </summary>
     public static byte[] Export(OwnLivery own) => Write(own with
     {
         Wraps =

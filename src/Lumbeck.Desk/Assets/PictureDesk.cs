@@ -21,8 +21,7 @@ public sealed class PictureDesk : IPictureFiles
 
     internal PictureDesk(JobStore store, FaceShelf shelf)
     {
-        _shelf = shelf;
-        _rows = new(store);
+        (_shelf, _rows) = (shelf, new(store));
         _files = new(Path.Combine(store.Folder, "pictures"));
         _previews = Directory.CreateDirectory(Path.Combine(store.Folder, "previews")).FullName;
         Grown = new(this, Path.Combine(store.Folder, "grown"));
@@ -206,11 +205,10 @@ public sealed class PictureDesk : IPictureFiles
         finally { File.Delete(aside); }
     }
 
-    /// <summary>The faces that a drawing's words are set in, where it asks for others; none where it is not here.</summary>
+    /// <summary>The faces that a drawing's words are set in, where it asks for others.</summary>
     public IReadOnlyList<(string Asked, string Face)> FacesOf(string hash) =>
-        Find(hash) is not { Drawn: true } row ? []
-            : [.. SvgReading.Read(File.ReadAllBytes(PathOf(hash)), row.Name, _ => Ink.Black, _shelf)
-                .Faces.Select(f => (f.Asked, _shelf.NameOf(f.Face)))];
+        Find(hash) is not { Drawn: true } row ? [] : [.. SvgReading.Read(File.ReadAllBytes(PathOf(hash)), row.Name,
+            _ => Ink.Black, _shelf).Faces.Select(f => (f.Asked, _shelf.NameOf(f.Face)))];
 
     private Picture Look(string path, string called, CancellationToken cancel)
     {
@@ -218,9 +216,8 @@ public sealed class PictureDesk : IPictureFiles
         int read;
         using (var f = File.OpenRead(path)) read = f.ReadAtLeast(head, head.Length, throwOnEndOfStream: false);
         if (!SvgReading.Looks(head.AsSpan(0, read))) return PictureReading.Of(path, called, "");
-        if (new FileInfo(path).Length > SvgReading.MostBytes)
-            throw new Refusal("picture",
-                $"{called} is over {SvgReading.MostBytes / 1_000_000} MB of drawing: simplify it, or save it as a PNG");
+        if (new FileInfo(path).Length > SvgReading.MostBytes) throw new Refusal("picture",
+            $"{called} is over {SvgReading.MostBytes / 1_000_000} MB of drawing: simplify it, or save it as a PNG");
         var drawing = SvgReading.Read(File.ReadAllBytes(path), called, _ => Ink.Black, _shelf, cancel);
         return new("", called, drawing.Wide, drawing.High, false) { IsDrawing = true };
     }

@@ -124,7 +124,8 @@ internal sealed class SvgDocument
             .Select(a => a.Attributes().FirstOrDefault(n => n.Name.LocalName == "label")?.Value ?? (string?)a.Attribute("id"))
             .FirstOrDefault(n => n is { Length: > 0 });
         var where = group is null ? "it holds text" : $"its group “{LengthText.Clip(group)}” holds text";
-        return SvgReading.No($"{where} {how}, “{LengthText.Clip(Plain.Line(text.Value))}”: turn that to paths first, or hide {(group is null ? "it" : "the group")} to leave it out");
+        return SvgReading.No($"{where} {how}, “{LengthText.Clip(Plain.Line(text.Value))}”: turn that to paths first, " +
+            $"or hide {(group is null ? "it" : "the group")} to leave it out");
     }
 
     private static bool Applies(string? type, string? media) =>

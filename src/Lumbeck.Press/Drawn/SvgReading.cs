@@ -7,7 +7,9 @@ namespace Lumbeck.Press.Drawn;
 /// <summary>A drawing's marks in its own hundredths, and how large it is in them.</summary>
 public sealed record ReadDrawing(int Wide, int High, ImmutableArray<Mark> Marks)
 {
-    /// <summary>How wide it says that it is, in points; of a drawing that says nothing, a unit is a pixel of 96 an inch.</summary>
+    /// <summary>
+    /// How wide it says that it is, in points; of a drawing that says nothing, a unit is a pixel of 96 an inch.
+    /// </summary>
     public double Points { get; init; }
     /// <summary>The face that each family its words ask for is set in, where that is another.</summary>
     public ImmutableArray<(string Asked, FaceId Face)> Faces { get; init; } = [];

@@ -17,7 +17,9 @@ internal sealed class SvgTexts(SvgSheet sheet, FaceShelf shelf)
 
     /// <summary>Most letters of a drawing, and of a chunk.</summary>
     public const int MostLetters = 20_000, MostOfChunk = 2_000;
-    /// <summary>The size that a chunk's largest letters are set in, in points; a drawing's own may be out of range.</summary>
+    /// <summary>
+    /// The size that a chunk's largest letters are set in, in points; a drawing's own may be out of range.
+    /// </summary>
     private const double Set100 = 100;
 
     private readonly Dictionary<string, FaceId> _taken = [];
@@ -217,7 +219,9 @@ internal sealed class SvgTexts(SvgSheet sheet, FaceShelf shelf)
         return new(dx, dy, (line.Width + after) * scale, [.. drawn.Where(d => !d.Item1.IsEmpty)]);
     }
 
-    /// <summary>How far letters hang below where they are placed, as a share of their size (CSS Inline 3, 4.2).</summary>
+    /// <summary>
+    /// How far letters hang below where they are placed, as a share of their size (CSS Inline 3, 4.2).
+    /// </summary>
     private static double Hung(string baseline, FaceMetrics m) => baseline switch
     {
         "central" => (m.Ascent - m.Descent) / 2.0 / m.UnitsPerEm,
@@ -227,7 +231,9 @@ internal sealed class SvgTexts(SvgSheet sheet, FaceShelf shelf)
         _ => 0,
     };
 
-    /// <summary>The face that ships for what a drawing asks for; what is not here is noted with what stands in.</summary>
+    /// <summary>
+    /// The face that ships for what a drawing asks for; what is not here is noted with what stands in.
+    /// </summary>
     private FaceId FaceOf(SvgLook look)
     {
         var (weight, italic) = ((int)SvgUnits.Number(look["font-weight"]), look["font-style"] != "normal");

@@ -2,7 +2,9 @@ using Lumbeck.Press.Svg;
 
 namespace Lumbeck.Web.Screens;
 
-/// <summary>What is picked, said to who does not see the sheet: its name, its panel, where what is drawn stands, its size.</summary>
+/// <summary>
+/// What is picked, said to who does not see the sheet: its name, its panel, where what is drawn stands, its size.
+/// </summary>
 public static class PickedInWords
 {
     /// <summary>The live part of the screen that says it; it speaks whenever its words change.</summary>

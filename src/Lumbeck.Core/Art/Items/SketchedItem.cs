@@ -2,7 +2,9 @@ using System.Text.Json.Serialization;
 
 namespace Lumbeck.Core.Art.Items;
 
-/// <summary>An item that is drawn from a seed in its box. It is drawn, painted, listed and typed by what it says here.</summary>
+/// <summary>
+/// An item that is drawn from a seed in its box. It is drawn, painted, listed and typed by what it says here.
+/// </summary>
 public abstract record SketchedItem : Item
 {
     /// <summary>The drawing that the item shows, made from its seed in paint slots.</summary>
@@ -20,7 +22,9 @@ public abstract record SketchedItem : Item
     /// <param name="stage">Its box, and the panels as they lie in it.</param>
     public abstract IEnumerable<Drawn> Draw(Stage stage);
 
-    /// <summary>Whether it is a scene for a whole sheet, cut off at its box's edge, of which the front matters most.</summary>
+    /// <summary>
+    /// Whether it is a scene for a whole sheet, cut off at its box's edge, of which the front matters most.
+    /// </summary>
     [JsonIgnore]
     public virtual bool IsScene => false;
 

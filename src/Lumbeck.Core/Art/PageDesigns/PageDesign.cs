@@ -115,7 +115,9 @@ public abstract record PageDesign
     /// <summary>Entries that a page of it lists; null where it lists none.</summary>
     public virtual int? Lists(Surface page) => null;
 
-    /// <summary>Rows of its own that the pages of its run print one after the other; null of a design without any.</summary>
+    /// <summary>
+    /// Rows of its own that the pages of its run print one after the other; null of a design without any.
+    /// </summary>
     [JsonIgnore]
     public virtual int? RowsToPrint => null;
 

@@ -40,7 +40,9 @@ public sealed partial record PageFacts
     /// <summary>What a list of contents names, each with its folio.</summary>
     public ImmutableArray<PageEntry> Contents { get; init; } = [];
 
-    /// <summary>The puzzles of its run as they are written; default while they are being made, or where none are.</summary>
+    /// <summary>
+    /// The puzzles of its run as they are written; default while they are being made, or where none are.
+    /// </summary>
     public ImmutableArray<string> Made { get; init; }
 
     /// <summary>Where a puzzle stands on its own page, for pages that show it smaller.</summary>
@@ -110,7 +112,9 @@ public sealed record Written(string Words, Bounds Box, double Size, int Slot) : 
     /// <summary>In the face of headings instead of that of text.</summary>
     public bool Heads { get; init; }
 
-    /// <summary>Whether it is set smaller, to <see cref="Smallest"/> of its size, where its box is too small for it.</summary>
+    /// <summary>
+    /// Whether it is set smaller, to <see cref="Smallest"/> of its size, where its box is too small for it.
+    /// </summary>
     public bool Fits { get; init; }
 
     /// <summary>How small words that fit their box become, as a share of their size.</summary>

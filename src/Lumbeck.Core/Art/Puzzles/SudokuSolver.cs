@@ -2,7 +2,9 @@ using System.Numerics;
 
 namespace Lumbeck.Core.Art.Puzzles;
 
-/// <summary>Finds how many ways a sudoku can be filled, as far as two: by trying, so that it is the judge of all else.</summary>
+/// <summary>
+/// Finds how many ways a sudoku can be filled, as far as two: by trying, so that it is the judge of all else.
+/// </summary>
 public static class SudokuSolver
 {
     /// <param name="shape">Its size.</param>

@@ -13,7 +13,8 @@ public sealed class PageFolio : PageRule
         var box = folio.Inked.ToBox();
         var under = look.Scene.Items.FirstOrDefault(p => p.Item != PageScene.Folio && !p.Inked.IsEmpty
             && !p.Inked.ToBox().Intersect(box).IsEmpty
-            && (p.Item != PageScene.Behind || p.Marks.Any(m => m is DrawingMark || m is PictureMark { Strength: > Backdrop.Legible / 100.0 })
+            && (p.Item != PageScene.Behind || p.Marks.Any(m => m is DrawingMark
+                || m is PictureMark { Strength: > Backdrop.Legible / 100.0 })
                 || p.Marks.OfType<FillMark>().Any(f => f.Ink.Total > 3000)));
         if (under is not null)
             yield return Found(look, Severity.Caution, under.Item == PageScene.Tab ? "a thumb tab over the folio" : "art under the folio",

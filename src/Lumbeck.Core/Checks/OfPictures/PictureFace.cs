@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Checks.OfPictures;
 
-/// <summary>Drawings whose words ask for a face that does not ship: they are set in another, which may not be meant.</summary>
+/// <summary>
+/// Drawings whose words ask for a face that does not ship: they are set in another, which may not be meant.
+/// </summary>
 public sealed class PictureFace : Rule
 {
     public override string Id => "picture.face";

@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Document.Insides;
 
-/// <summary>Where a picture lies behind pages: over all of them, within the margins, or along the head or the foot.</summary>
+/// <summary>
+/// Where a picture lies behind pages: over all of them, within the margins, or along the head or the foot.
+/// </summary>
 public enum BackdropPlace { Page, Margins, Head, Foot }
 
 /// <summary>A picture behind a run's pages, on which one writes or reads.</summary>
@@ -27,7 +29,9 @@ public sealed record Backdrop(Picture Picture)
         Strength = place is BackdropPlace.Head or BackdropPlace.Foot ? 100 : Math.Min(Strength, Faint),
     };
 
-    /// <summary>What it fills of a page: to the cut and over it where the book bleeds, else within the margins.</summary>
+    /// <summary>
+    /// What it fills of a page: to the cut and over it where the book bleeds, else within the margins.
+    /// </summary>
     public Box On(Surface page, bool bleeds)
     {
         var all = bleeds && Place != BackdropPlace.Margins ? page.Whole : page.Safe;

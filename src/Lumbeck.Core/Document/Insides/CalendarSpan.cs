@@ -38,7 +38,9 @@ public static class CalendarSpan
         for (var day = run.From.AddDays(-back); day <= run.To; day = day.AddDays(7)) yield return day;
     }
 
-    /// <summary>The day that a set of pages is for, or the first of its week or month; null where its run has none.</summary>
+    /// <summary>
+    /// The day that a set of pages is for, or the first of its week or month; null where its run has none.
+    /// </summary>
     /// <param name="time">From 1.</param>
     public static DateOnly? Day(PageRun run, int time, DayOfWeek starts) => run.Goes switch
     {

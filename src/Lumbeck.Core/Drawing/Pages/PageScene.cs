@@ -112,7 +112,9 @@ public static class PageScene
         };
     }
 
-    /// <summary>A word that may be broken between any two of its characters (U+200B ZERO WIDTH SPACE, UAX #14).</summary>
+    /// <summary>
+    /// A word that may be broken between any two of its characters (U+200B ZERO WIDTH SPACE, UAX #14).
+    /// </summary>
     private static string Breakable(string word)
     {
         var each = new List<string>();

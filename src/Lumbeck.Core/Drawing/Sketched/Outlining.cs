@@ -6,7 +6,9 @@ internal static class Outlining
     /// <summary>A region that is large enough to be coloured, in mm².</summary>
     public const double Region = 9;
 
-    /// <summary>A drawing of one size has its smallest regions by its size: all of it on a page, less on a label.</summary>
+    /// <summary>
+    /// A drawing of one size has its smallest regions by its size: all of it on a page, less on a label.
+    /// </summary>
     private const double PageSide = 150;
 
     /// <summary>What stands for any paint where paints make no difference.</summary>
@@ -15,7 +17,9 @@ internal static class Outlining
     public static double LeastIn(double wide, double high) =>
         Region * Math.Min(1, Math.Pow(Math.Min(wide, high) / PageSide, 2));
 
-    /// <summary>Its edges as one line in the one of its paints that is seen best: a finishing ink, else the darkest.</summary>
+    /// <summary>
+    /// Its edges as one line in the one of its paints that is seen best: a finishing ink, else the darkest.
+    /// </summary>
     public static IEnumerable<Drawn> Of(Sketch sketch, Length weight, object of, Func<IEnumerable<Drawn>> draw,
         double least, IReadOnlyList<Swatch> swatches, IDrawings? drawings)
     {

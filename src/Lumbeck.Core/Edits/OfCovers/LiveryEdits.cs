@@ -51,7 +51,9 @@ public sealed record LayTakes(ImmutableList<Take> Takes, ImmutableList<Swatch> S
     }
 }
 
-/// <summary>Puts designs composed anew in place of those on the bench, one on each wrap, under the ids they have.</summary>
+/// <summary>
+/// Puts designs composed anew in place of those on the bench, one on each wrap, under the ids they have.
+/// </summary>
 /// <param name="Takes">By wrap.</param>
 /// <param name="Swatches">Those that they name; one of the same id is as it is now.</param>
 /// <param name="Name">Of the livery.</param>

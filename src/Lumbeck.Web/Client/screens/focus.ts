@@ -1,6 +1,7 @@
 // The focus never falls to the page as a whole where what had it is gone (WCAG 2.4.3): it goes to what stands in its
 // place, or to the nearest thing around that place that can have it.
-const CAN = 'a[href],button:not([disabled]),input:not([disabled]):not([type=hidden]),select:not([disabled]),textarea:not([disabled]),summary,[tabindex]';
+const CAN = 'a[href],button:not([disabled]),input:not([disabled]):not([type=hidden]),' +
+  'select:not([disabled]),textarea:not([disabled]),summary,[tabindex]';
 
 interface Place { id: string; around: string[]; nth: number }
 let had: { at: HTMLElement; place: Place; kept: Kept } | null = null;
@@ -17,7 +18,8 @@ function placeOf(at: HTMLElement): Place {
 }
 
 document.addEventListener('focusin', e => {
-  if (e.target instanceof HTMLElement && e.target !== document.body) had = { at: e.target, place: placeOf(e.target), kept: keptOf(e.target) };
+  if (e.target instanceof HTMLElement && e.target !== document.body)
+    had = { at: e.target, place: placeOf(e.target), kept: keptOf(e.target) };
 });
 // Who presses on what can't have the focus means to have it nowhere.
 document.addEventListener('pointerdown', e => {

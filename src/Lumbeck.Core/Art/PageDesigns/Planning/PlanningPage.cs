@@ -6,7 +6,9 @@ namespace Lumbeck.Core.Art.PageDesigns;
 /// </summary>
 public abstract record PlanningPage : PageDesign
 {
-    /// <summary>The day, month or year that its first page is for where its run has no stretch; empty for undated.</summary>
+    /// <summary>
+    /// The day, month or year that its first page is for where its run has no stretch; empty for undated.
+    /// </summary>
     public string Begins { get; init; } = "";
 
     public Length Weight { get; init; } = Length.FromPoints(0.75m);
@@ -76,7 +78,9 @@ public abstract record PlanningPage : PageDesign
     protected static double Column(Box room, int n, int of, PageFacts at) => room.X.Points
         + ((at.Mirrored ? of - 1 - n : n) * room.Width.Points / of);
 
-    /// <summary>Most letters of the notes beside a heading; what is more is told by an ellipsis, and marked at its day.</summary>
+    /// <summary>
+    /// Most letters of the notes beside a heading; what is more is told by an ellipsis, and marked at its day.
+    /// </summary>
     private const int MostBeside = 60;
 
     /// <summary>What falls on a stretch of days, each with its day, in a line beside the heading.</summary>

@@ -3,7 +3,9 @@ namespace Lumbeck.Core.Art.PageDesigns;
 /// <summary>How the days of a week stand on a page.</summary>
 public enum WeekLayout { Down, Across, TwoColumns }
 
-/// <summary>A week on a page: seven days under each other or beside each other, or in two columns with room for notes.</summary>
+/// <summary>
+/// A week on a page: seven days under each other or beside each other, or in two columns with room for notes.
+/// </summary>
 public sealed record WeekPage : PlanningPage
 {
     public WeekLayout Layout { get; init; }

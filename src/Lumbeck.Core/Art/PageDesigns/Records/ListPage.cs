@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Art.PageDesigns;
 
-/// <summary>A list of what stands in the book, each with the page it is found on, over as many pages as it needs.</summary>
+/// <summary>
+/// A list of what stands in the book, each with the page it is found on, over as many pages as it needs.
+/// </summary>
 public abstract record ListPage : PageDesign
 {
     public Length Pitch { get; init; }

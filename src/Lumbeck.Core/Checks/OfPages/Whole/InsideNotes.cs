@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Checks.OfPages;
 
-/// <summary>Dated notes that no calendar of the inside has a day for, dates that are none, and a table that is gone.</summary>
+/// <summary>
+/// Dated notes that no calendar of the inside has a day for, dates that are none, and a table that is gone.
+/// </summary>
 public sealed class InsideNotes : PageRule
 {
     public override string Id => "inside.notes";

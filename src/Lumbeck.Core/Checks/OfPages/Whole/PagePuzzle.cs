@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Checks.OfPages;
 
-/// <summary>Puzzles that come twice, a maker’s own with no solution or several, and those that are not made yet.</summary>
+/// <summary>
+/// Puzzles that come twice, a maker’s own with no solution or several, and those that are not made yet.
+/// </summary>
 public sealed class PagePuzzle : PageRule
 {
     public override string Id => "page.puzzle";
