@@ -322,6 +322,10 @@ public sealed class InsideTests
         finds("page.line",
             found(with(r =>
                 r with { Designs = [r.Designs[0].With("weight", new(Length: Length.FromPoints(0.6m)), "")] })));
+        var lightest = (int)Plover.Inside.TintLeast;
+        found(with(r => r with { Backdrop = behind with { Strength = lightest - 1 } }))
+            .First(f => f.Id == "page.tint").Measured.ShouldStartWith($"a picture at {lightest - 1} %");
+        found(with(r => r with { Backdrop = behind with { Strength = lightest } })).ShouldNotContain(f => f.Id == "page.tint");
         finds("page.tint", found(with(r => r with { Behind = new(new InkPaint(Ink.Percent(0, 0, 0, 3))) })));
         finds("page.ink", found(with(r => r with { Behind = new(new InkPaint(Ink.Percent(90, 90, 90, 90))) })));
         finds("page.picture", found(with(r => r, "picture")));

@@ -42,8 +42,7 @@ public static class FreePlace
         IEnumerable<Bounds> all = job.Wraps[wrap].Take.Items.Where(i => !i.Hidden && i is not FrameItem)
             .Select(i => Placement.Of(i, sheet)).OfType<Placement>()
             .Select(p => p.ToSheet.Of(new Bounds(0, 0, p.Box.Width.Points, p.Box.Height.Points)));
-        if (sheet.Zone(ZoneKind.Barcode, panel)?.Box is { } room) all = all.Append(new(room.X.Points, room.Y.Points,
-            room.Right.Points, room.Bottom.Points));
+        if (sheet.Zone(ZoneKind.Barcode, panel)?.Box is { } room) all = all.Append(Bounds.Of(room));
         var (x, y) = (safe.X.Points, safe.Y.Points);
         // What covers most of a panel is its ground.
         return [.. all.Select(b => new Bounds(b.Left - x - Gap, b.Top - y - Gap, b.Right - x + Gap, b.Bottom - y + Gap))

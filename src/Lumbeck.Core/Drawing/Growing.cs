@@ -53,6 +53,6 @@ public static class Growing
     private static Bounds Target(GrowTo to, Placement at, Surface sheet)
     {
         var box = TargetBox(to, at.Panel, sheet);
-        return new(box.X.Points, box.Y.Points, box.Right.Points, box.Bottom.Points);
+        return Bounds.Of(box);
     }
 }

@@ -66,7 +66,7 @@ public static class SceneBuilder
     {
         var toBox = at.ToSheet.Inverse();
         Bounds? face(Part part) => sheet.Panel(part)?.Face is { } f
-            ? SketchDrawing.InMillimetres(toBox.Of(new(f.X.Points, f.Y.Points, f.Right.Points, f.Bottom.Points)))
+            ? SketchDrawing.InMillimetres(toBox.Of(Bounds.Of(f)))
             : null;
         var whole = SketchDrawing.InMillimetres(new(0, 0, w, h));
         return new(whole, face(Part.Front) ?? whole, face(Part.Back));
@@ -83,7 +83,7 @@ public static class SceneBuilder
         {
             // A paper is anchored on the front, so that the front stays as it is when the spine grows.
             var face = sheet.Panel(Part.Front)?.Face ?? sheet.Trim;
-            var front = new Bounds(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points);
+            var front = Bounds.Of(face);
             marks.AddRange(new LaidPaper(pattern, ground.Paint, job.Swatches, whole, front, whole, drawings).Marks());
         }
         return new(DrawnItem.Ground, Part.Sheet, Affine.Identity, marks.ToImmutable(), whole, whole, Clipped: true);

@@ -98,6 +98,9 @@ public readonly record struct Bounds(double Left, double Top, double Right, doub
     public bool Holds(Bounds other) => other.Left >= Left - 0.01 && other.Top >= Top - 0.01
         && other.Right <= Right + 0.01 && other.Bottom <= Bottom + 0.01;
 
+    /// <summary>A box in points.</summary>
+    public static Bounds Of(Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
+
     public static Bounds None =>
         new(double.PositiveInfinity, double.PositiveInfinity, double.NegativeInfinity, double.NegativeInfinity);
     public bool IsEmpty => !(Right > Left) || !(Bottom > Top);

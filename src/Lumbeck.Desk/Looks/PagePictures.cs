@@ -42,7 +42,7 @@ internal sealed class PagePictures(Drawer drawer)
         {
             var scene = PageScene.Of(plan, plan.Page(number), art);
             var trim = scene.Surface.Trim;
-            var painted = plates.Paint(scene, new(trim.X.Points, trim.Y.Points, trim.Right.Points, trim.Bottom.Points), PerInch,
+            var painted = plates.Paint(scene, Bounds.Of(trim), PerInch,
                 likeness: true);
             return drawer.Pictures.Lay(job.Ticket.InsideColour == InsideColour.Black ? painted.ToBlackPng()
                 : painted.ToPng(PrintingCondition.Of(house)), $"page {number}.png", $"page {number} of this book");

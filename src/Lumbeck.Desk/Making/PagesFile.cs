@@ -77,7 +77,7 @@ public static class PagesFile
             if (trim.Width.Points * trim.Height.Points / (72 * 72) * perInch * perInch > PlatePainter.MostPixels)
                 throw new Refusal("pixels", $"{plan.Pixels} pixels are more than can be made of a page");
             return drawer.PlatesOf(house)
-                .Paint(scene, new(trim.X.Points, trim.Y.Points, trim.Right.Points, trim.Bottom.Points), perInch,
+                .Paint(scene, Bounds.Of(trim), perInch,
                 likeness: true).ToPng(PrintingCondition.Of(house));
         }
         var (first, last) = plan.Pages;

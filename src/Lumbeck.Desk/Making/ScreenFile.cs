@@ -25,7 +25,7 @@ internal static class ScreenFile
                     $"{(int)Math.Sqrt(PlatePainter.MostPixels * Math.Max(w, h) / Math.Min(w, h))}");
         var house = on.Job.Ticket.House;
         var plates = drawer.PlatesOf(house)
-            .Paint(sheet.Scene, new(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points), perInch,
+            .Paint(sheet.Scene, Bounds.Of(face), perInch,
                 likeness: true);
         output.Write(plan.Png ? plates.ToPng(PrintingCondition.Of(house)) : plates.ToJpeg(PrintingCondition.Of(house),
             92));

@@ -42,7 +42,7 @@ internal sealed record PageBoxes(Surface Sheet, Box Window, Box Trim, double Mar
     public Affine OnPage(Scene scene) => new(1, 0, 0, -1, Margin - Window.X.Points, Window.Bottom.Points + Margin);
 
     /// <summary>What of the sheet is on the page, in points.</summary>
-    public Bounds Sight => new(Window.X.Points, Window.Y.Points, Window.Right.Points, Window.Bottom.Points);
+    public Bounds Sight => Bounds.Of(Window);
 
     /// <summary>The scene with only what reaches into the page.</summary>
     public Scene Seen(Scene scene)

@@ -54,7 +54,7 @@ public static class PlateSampling
     private static IReadOnlyList<string> Read(PlatePainter painter, Scene scene, Box place, PlateContext look)
     {
         if (look.PerInch >= Exact - 1) return CodeReading.Read(look, place);
-        var plates = painter.Paint(scene, new(place.X.Points, place.Y.Points, place.Right.Points, place.Bottom.Points),
+        var plates = painter.Paint(scene, Bounds.Of(place),
             Exact);
         return CodeReading.Read(look with
         {
@@ -91,7 +91,7 @@ public static class PlateSampling
     {
         var seen = new Dictionary<string, IReadOnlyList<(double, double)>>();
         if (scene.Surface.Panel(Part.Front)?.Face is not { IsEmpty: false } front) return seen;
-        var window = new Bounds(front.X.Points, front.Y.Points, front.Right.Points, front.Bottom.Points);
+        var window = Bounds.Of(front);
         for (var i = 0; i < scene.Items.Length; i++)
         {
             if (scene.Items[i] is not { Inked.IsEmpty: false, Panel: Part.Front } drawn

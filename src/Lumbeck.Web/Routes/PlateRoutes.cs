@@ -116,7 +116,7 @@ public static class PlateRoutes
                 var scene = take is { } t ? desk.Jobs.OfTake(shown, printed.On, t) : printed.Scene;
                 var house = shown.Job.Ticket.House;
                 var window = face is { } f
-                    ? new Bounds(f.X.Points, f.Y.Points, f.Right.Points, f.Bottom.Points)
+                    ? Bounds.Of(f)
                     : new Bounds(0, 0, scene.Width, scene.Height);
                 return desk.Drawer.PlatesOf(house)
                     .Paint(scene, window, pixels / (window.Right - window.Left) * 72, likeness: true)

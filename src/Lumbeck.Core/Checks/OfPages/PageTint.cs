@@ -11,6 +11,10 @@ public sealed class PageTint : PageRule
         var least = look.House.Inside.TintLeast;
         foreach (var drawn in look.Scene.Items)
         {
+            if (drawn.Marks.OfType<PictureMark>().FirstOrDefault(p => p.Strength < 1 && (decimal)p.Strength * 100 < least) is { } faint)
+                yield return Found(look, Severity.Caution, $"a picture at {Typed.Show((decimal)faint.Strength * 100, " %")}",
+                    $"{Typed.Show(least, " %")} or more", "All of it is lighter than holds on its paper.",
+                    "Print it stronger, or take it away.", drawn.Frame.ToBox());
             var odd = drawn.Marks.SelectMany(Fills).Where(f => f.Finish is null)
                 .SelectMany(f => (int[])[f.Ink.C, f.Ink.M, f.Ink.Y, f.Ink.K])
                 .Where(t => t > 0 && (t < least * 100 || t is > 9000 and < 10_000)).Distinct().ToList();

@@ -41,7 +41,7 @@ public static class PageScene
         if (page.Run?.Behind is { } fill && page.Slot.Kind == SlotKind.Page)
             items.Add(Filled(Behind, fill, plan.Inside.Bleeds ? surface.Whole : surface.Safe, surface, art));
         if (page.Run?.Backdrop is { } drop && page.Slot.Kind == SlotKind.Page
-            && Picture(Behind, new(drop.Picture, Of(drop.On(surface, plan.Inside.Bleeds)), false), art,
+            && Picture(Behind, new(drop.Picture, Bounds.Of(drop.On(surface, plan.Inside.Bleeds)), false), art,
                 drop.Strength / 100m) is { } laid)
             items.Add(laid);
         if (page.Slot.Kind == SlotKind.Back) items.AddRange(Backed(plan, page, art));
@@ -132,7 +132,7 @@ public static class PageScene
             select Inked(mark with { X = mark.X + one.Words.Box.Left + dx, Y = mark.Y + one.Words.Box.Top + dy }, art);
         ImmutableArray<Mark> marks = [.. set.SelectMany(one => lettered(one, 0, 0))];
         var inked = TextDrawing.Inked(marks, art.Type!);
-        var safe = new Bounds(page.Safe.X.Points, page.Safe.Y.Points, page.Safe.Right.Points, page.Safe.Bottom.Points);
+        var safe = Bounds.Of(page.Safe);
         if (!inked.IsEmpty && !safe.Holds(inked))
         {
             // Letters of some scripts reach farther from their line than a box of Latin ones allows for: words whose box
@@ -191,7 +191,7 @@ public static class PageScene
         if (run.Backs != Backs.Note || art.Type is null || run.BackNote.Length == 0) yield break;
         var safe = surface.Safe;
         var note = new Written(page.Facts.Fill(run.BackNote),
-            new(safe.X.Points, safe.Y.Points, safe.Right.Points, safe.Bottom.Points), 8, 0)
+            Bounds.Of(safe), 8, 0)
         { Align = Align.Centre, Stand = Stand.Foot };
         yield return Worded(Back, [(note, Set(note, new BlankPage { Paints = [] }, plan.Inside, art.Type))], surface, art);
     }
@@ -227,7 +227,7 @@ public static class PageScene
 
     private static DrawnItem Filled(string name, Fill fill, Box box, Surface page, PageArt art)
     {
-        var b = Of(box);
+        var b = Bounds.Of(box);
         var shape = Outline.Rectangle(b.Left, b.Top, b.Right - b.Left, b.Bottom - b.Top);
         var marks = ImmutableArray.CreateBuilder<Mark>();
         if (fill.Paint is { } paint)
@@ -263,8 +263,6 @@ public static class PageScene
     private static DrawnItem Laid(string name, ImmutableArray<Mark> marks, Surface page) =>
         new(name, Part.Page, Affine.Identity, marks, Whole(page), marks.OfType<RepeatedMark>()
             .Aggregate(Bounds.None, (all, m) => all.Union(m.Reach)), Clipped: true);
-
-    private static Bounds Of(Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
 
     private static Bounds Whole(Surface page) => new(0, 0, page.Size.Width.Points, page.Size.Height.Points);
 

@@ -25,7 +25,7 @@ public static class Template
         {
             var all = marks.ToImmutableArray();
             if (all.Length > 0)
-                items.Add(new(name, Part.Sheet, Affine.Identity, all, In(sheet.Whole), In(sheet.Whole),
+                items.Add(new(name, Part.Sheet, Affine.Identity, all, Bounds.Of(sheet.Whole), Bounds.Of(sheet.Whole),
                     Clipped: true));
         }
         IEnumerable<Zone> of(ZoneKind kind) => sheet.Zones.Where(z => z.Kind == kind);
@@ -59,7 +59,6 @@ public static class Template
                 .Select(z => z with { Box = moved(z.Box) }).Where(z => !z.Box.IsEmpty)]);
     }
 
-    private static Bounds In(Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
 
     private static LineMark Frame(Box b, ImmutableArray<double> dash) =>
         new(Outline.Rectangle(b.X.Points, b.Y.Points, b.Width.Points, b.Height.Points), dash.Length > 0 ? 0.7 : 0.5,
@@ -76,7 +75,7 @@ public static class Template
     /// <summary>Lines at 45° across a box, each from edge to edge; crossed by others where asked.</summary>
     private static LineMark Hatch(Box box, double step, bool crossed)
     {
-        var b = In(box);
+        var b = Bounds.Of(box);
         var pen = new Pen();
         for (var c = Math.Ceiling((b.Left - b.Bottom) / step) * step; c <= b.Right - b.Top; c += step)
         {
@@ -96,7 +95,7 @@ public static class Template
     /// <summary>The panel's name and face, in its middle; left out on panels too narrow for them.</summary>
     private static IEnumerable<Mark> Name(Panel panel, IType type)
     {
-        var f = In(panel.Face);
+        var f = Bounds.Of(panel.Face);
         var (w, h) = (f.Right - f.Left, f.Bottom - f.Top);
         if (w < 60) yield break;
         var style = new TextStyle

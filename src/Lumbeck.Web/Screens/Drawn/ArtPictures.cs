@@ -43,7 +43,7 @@ public static class ArtPictures
 
     private static Bounds Window(Bounds frame, Box? face)
     {
-        if (face is { } f) return new(f.X.Points, f.Y.Points, f.Right.Points, f.Bottom.Points);
+        if (face is { } f) return Bounds.Of(f);
         var room = 0.06 * Math.Max(frame.Right - frame.Left, frame.Bottom - frame.Top);
         return new(frame.Left - room, frame.Top - room, frame.Right + room, frame.Bottom + room);
     }

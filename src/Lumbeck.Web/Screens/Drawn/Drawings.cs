@@ -170,7 +170,7 @@ public sealed class Drawings(Desk.AppServices desk)
         return s.Append("</svg>").ToString();
     }
 
-    private static Bounds In(Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
+    private static Bounds In(Box b) => Bounds.Of(b);
 }
 
 internal static class BoundsSvg

@@ -85,5 +85,5 @@ public static class FindingDrawing
         return $"{v.Base}/wrap?sheet={v.Composed.Sheets[f.Sheet].On.Id}{item}{spot}";
     }
 
-    private static Bounds In(Box b) => new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points);
+    private static Bounds In(Box b) => Bounds.Of(b);
 }

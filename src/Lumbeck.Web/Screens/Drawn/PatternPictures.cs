@@ -47,7 +47,7 @@ public static class PatternPictures
         job = job.With(wrap, take with { Ground = under with { Pattern = laid }, Items = [] });
         var scene = SceneBuilder.Build(job, sheet.On, drawer.Shelf, drawer.DrawingsOf(house));
         var face = Face(sheet);
-        var window = new Bounds(face.X.Points, face.Y.Points, face.Right.Points, face.Bottom.Points);
+        var window = Bounds.Of(face);
         return drawer.PlatesOf(house).Paint(scene, window, wide / (window.Right - window.Left) * 72, likeness: true)
             .ToJpeg(PrintingCondition.Of(house), 85);
     }

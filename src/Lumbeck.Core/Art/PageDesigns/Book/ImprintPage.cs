@@ -28,8 +28,7 @@ public sealed record ImprintPage : PageDesign
     {
         var lines = Says.Split('\n').Where(l => !at.Empty(l).Any()).Select(at.Fill);
         var safe = page.Safe;
-        yield return new Written(string.Join('\n', lines).Trim('\n'), new(safe.X.Points, safe.Y.Points,
-            safe.Right.Points, safe.Bottom.Points),
+        yield return new Written(string.Join('\n', lines).Trim('\n'), Bounds.Of(safe),
             Size.Points, InWords)
         { Stand = Stand.Foot, Leading = 1.4m, Align = at.Mirrored ? Align.Right : Align.Left };
     }

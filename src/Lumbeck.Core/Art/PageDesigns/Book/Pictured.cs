@@ -36,7 +36,7 @@ public sealed record PicturePage : PageDesign
     {
         if (Picture is null) yield break;
         var b = Box(page);
-        yield return new Hung(Picture, new(b.X.Points, b.Y.Points, b.Right.Points, b.Bottom.Points), Whole);
+        yield return new Hung(Picture, Bounds.Of(b), Whole);
     }
 }
 
