@@ -2,6 +2,21 @@ namespace Lumbeck.Core.Tests;
 
 public sealed class BarcodeTests
 {
+    /// <summary>
+    /// A barcode is laid as large as its house's room takes: at 100 % its plate is 37.29 by 29.83 mm, of which a room 28 mm
+    /// high takes 93 %.
+    /// </summary>
+    [Theory]
+    [InlineData(50, 32, 100)]
+    [InlineData(42, 28, 93)]
+    [InlineData(35, 32, 93)]
+    [InlineData(20, 20, 80)]
+    public void A_barcode_is_laid_as_large_as_its_room_takes(int wide, int high, int percent)
+    {
+        var house = HouseFile.Shipped["wren"] with { BarcodeRoom = Size.FromMillimetres(wide, high) };
+        BarcodeItem.In(house, "b").Percent.ShouldBe(percent);
+    }
+
     [Theory]
     [InlineData("978-0-00-000000-2", "978-0-00-000000-2")]
     [InlineData("ISBN 9780000000002", "978-0-00-000000-2")]

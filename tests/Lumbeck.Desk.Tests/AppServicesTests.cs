@@ -166,8 +166,7 @@ public sealed class AppServicesTests : IDisposable
             .Select(_ => Task.Run(() => new AppServices(folder, TimeProvider.System, DemoBench.Load))));
         foreach (var desk in desks)
             desk.Bench.All().Select(j => j.Slug)
-                .ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble", "monday", "crossing",
-                    "pass"]);
+                .ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble", "monday", "crossing", "pass", "lamp"]);
     }
 
     [Fact]
@@ -289,7 +288,7 @@ public sealed class AppServicesTests : IDisposable
         {
             var item = FreePlace.Of(Starters.Item(job, word, Part.Back, word), job, 0);
             job.Items.Any(i => meet(lies(i), lies(item))).ShouldBeFalse(word);
-            meet(lies(item), new(room.X.Points, room.Y.Points, room.Right.Points, room.Bottom.Points)).ShouldBeFalse(word);
+            meet(lies(item), Bounds.Of(room)).ShouldBeFalse(word);
         }
         // Without room it is where it always was; what fills its panel is not moved.
         var full = new AddItem(Starters.Item(job, "rectangle", Part.Front, "r") with { Width = new(default, 0.7m), Height = Span.Full })

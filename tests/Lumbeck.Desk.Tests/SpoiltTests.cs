@@ -36,10 +36,10 @@ public sealed class SpoiltTests : IDisposable
 
         desk = new(DemoData.In(_folder), TimeProvider.System, DemoBench.Load);
         var places = desk.Bench.Places();
-        places.Count.ShouldBe(9);
+        places.Count.ShouldBe(10);
         places.Single(p => p.Job is null)
             .ShouldSatisfyAllConditions(p => p.Slug.ShouldBe("hive"), p => p.Problem.ShouldContain("is damaged"));
-        desk.Bench.All().Count.ShouldBe(8);
+        desk.Bench.All().Count.ShouldBe(9);
         desk.Houses.All().Select(h => h.House.Id).ShouldBe(["aldwater", "plover", "tern", "wren", "plover-2"]);
         desk.Houses.Spoilt().ShouldHaveSingleItem()
             .ShouldSatisfyAllConditions(h => h.Id.ShouldBe("tern-2"), h => h.Problem.ShouldContain("bleed_mm"));
@@ -100,7 +100,7 @@ public sealed class SpoiltTests : IDisposable
         var desk = new AppServices(DemoData.In(_folder), TimeProvider.System, DemoBench.Load, told: told.Add);
         told.ShouldHaveSingleItem().ShouldContain("work.db.damaged-1");
         File.ReadAllBytes(work + ".damaged-1").ShouldBe(junk);
-        desk.Bench.All().Count.ShouldBe(9);
+        desk.Bench.All().Count.ShouldBe(10);
         desk.Pressing.Queue.ShouldNotBeNull();
     }
 
@@ -142,7 +142,7 @@ public sealed class SpoiltTests : IDisposable
         new FileInfo(Path.Combine(_folder, "lumbeck.db")).Length.ShouldBe(0);
         // One that ended in its first moment left nothing that was kept.
         File.Delete(Path.Combine(_folder, "work.db"));
-        new AppServices(_folder, TimeProvider.System, DemoBench.Load).Bench.All().Count.ShouldBe(9);
+        new AppServices(_folder, TimeProvider.System, DemoBench.Load).Bench.All().Count.ShouldBe(10);
     }
 
     [Fact]

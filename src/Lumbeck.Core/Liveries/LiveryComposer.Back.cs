@@ -33,11 +33,7 @@ internal sealed partial class LiveryComposer
             Sign("back-sign", Part.Back, safe.X + ((safe.W - wide) / 2), top + ((foot - top - (wide * SignShape)) / 2), wide);
         Foot(back, safe, room);
         if (_ticket.Isbn is not null)
-            Items.Add(new BarcodeItem
-            {
-                Id = "barcode",
-                Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default)
-            });
+            Items.Add(BarcodeItem.In(_ticket.House, "barcode"));
     }
 
     /// <summary>

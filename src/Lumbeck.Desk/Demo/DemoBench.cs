@@ -15,11 +15,12 @@ public static class DemoBench
         ("trouble", "tern", "The Salt Road", SaltRoad.Edits),
         ("monday", "aldwater", "Half Past Monday", Monday.Edits),
         ("crossing", "tern", "A Long Crossing", _ => Crossing.Edits()),
-        (Worn, "plover", "The Pass above Ennor", _ => Pass.Edits()),
+        ("pass", "plover", "The Pass above Ennor", _ => Pass.Edits()),
+        ("lamp", "wren", "The Lamp That Walked", _ => Lamp.Edits()),
     ];
 
-    /// <summary>The one that is nothing but a ticket and a livery.</summary>
-    private const string Worn = "pass";
+    /// <summary>Those that are nothing but a ticket and a livery.</summary>
+    private static readonly Dictionary<string, string> Worn = new() { ["pass"] = Pass.Livery, ["lamp"] = Lamp.Livery };
 
     /// <summary>Each job comes to the bench made: a maker's first step back never takes a piece of it away.</summary>
     public static void Load(AppServices desk)
@@ -28,7 +29,7 @@ public static class DemoBench
         {
             var made = Told(edits(desk.Drawer).Aggregate(Starters.Job(HouseFile.Shipped[house], title),
                 desk.Jobs.After));
-            if (slug == Worn) made = desk.Jobs.After(made, Wearing.Of(made, Pass.Livery, 1, null, "worn",
+            if (Worn.TryGetValue(slug, out var livery)) made = desk.Jobs.After(made, Wearing.Of(made, livery, 1, null, "worn",
                 desk.Drawer.Shelf).Edit);
             desk.Bench.Begin(title, made, Session, slug);
         }

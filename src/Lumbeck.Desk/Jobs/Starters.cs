@@ -224,11 +224,7 @@ public static class Starters
                 Width = new(default, 0.6m),
                 Height = new(default, 0.4m),
             },
-            "barcode" => new BarcodeItem
-            {
-                Id = id,
-                Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default),
-            },
+            "barcode" => BarcodeItem.In(job.Ticket.House, id),
             "code" => new CodeItem { Id = id, Hold = at(Anchor.Middle) },
             _ when DrawnStarters.Of(job, word, panel, id, ink, ground) is { } drawn => drawn,
             _ => throw new Refusal("item", $"nothing called `{LengthText.Clip(word)}` can be added here"),

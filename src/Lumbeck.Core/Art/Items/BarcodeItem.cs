@@ -52,6 +52,19 @@ public sealed record BarcodeItem : Item
         }
     }
 
+    /// <summary>
+    /// A book's barcode in the middle of the room that a house keeps for it: at 100 %, or as large as that room takes, but
+    /// no smaller than the house reads.
+    /// </summary>
+    public static BarcodeItem In(House house, string id)
+    {
+        var whole = new BarcodeItem { Id = id, Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default) };
+        decimal share(Length room, Length wanted) => Math.Floor(100m * room.Units / wanted.Units);
+        var fits = Math.Min(share(house.BarcodeRoom.Width, whole.PlateSize.Width),
+            share(house.BarcodeRoom.Height, whole.PlateSize.Height));
+        return whole with { Percent = Math.Max(Math.Min(100, fits), Math.Min(100, house.BarcodeLeast)) };
+    }
+
     public override string Says(ItemContext told) =>
         (Number ?? told.Isbn?.Digits) is { } n ? Isbn.Hyphenate(n) : "no number";
 

@@ -16,13 +16,8 @@ public sealed class BarcodeWho : Rule
         if (look.House.BarcodeBy == BarcodeBy.Maker)
             yield return Found(look, Severity.Todo, "no barcode", "yours", $"{look.House.Name} adds no barcode of its own: " +
                 $"without one no shop takes the book.", "Add the barcode to the back.", panel: Part.Back, place: room,
-                by: new AddItem(new BarcodeItem
-                {
-                    Id = Free.Numbered("barcode",
-                    n => look.Job.Item(n.Replace(' ', '-')) is not null).Replace(' ', '-'),
-                    Hold = new(Part.Back, HoldBox.Room, Anchor.Middle, default, default)
-                },
-                    Wrap: look.On.Wrap));
+                by: new AddItem(BarcodeItem.In(look.House, Free.Numbered("barcode",
+                    n => look.Job.Item(n.Replace(' ', '-')) is not null).Replace(' ', '-')), Wrap: look.On.Wrap));
         else if (look.House.BarcodeBy == BarcodeBy.House)
         {
             yield return Found(look, Severity.Note, "no barcode", $"room of {room.Size.Show(look.Unit)}",
