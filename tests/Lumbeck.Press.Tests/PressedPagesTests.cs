@@ -260,6 +260,12 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
             else Inks(file).ShouldContain(i => i[0] + i[1] + i[2] > 0);
             return Seen(file);
         }
+        // The screen shows it as it prints: of one hue, and that is none, where black is the only ink.
+        using var screen = NetVips.Image.NewFromBuffer(pages.Desk.Drawer.Pictures.Preview(photo.Hash, 320,
+            PrintingCondition.Of(HouseFile.Shipped["plover"]), true,
+            colour == InsideColour.Black ? pages.Desk.Drawer.BlackOf(HouseFile.Shipped["plover"]) : null));
+        using var spread = screen.ExtractBand(0) - screen.ExtractBand(2);
+        spread.Abs().Max().ShouldSatisfyAllConditions(m => (m <= 2).ShouldBe(colour == InsideColour.Black, $"{m}"));
         double dark(List<byte[]> all) => 255 - all[2].Average(b => b);
         var (full, faint, flat) = (dark(seen(100, PressKind.X4)), dark(seen(20, PressKind.X4)), dark(seen(20, PressKind.X1a)));
         full.ShouldBeGreaterThan(20);

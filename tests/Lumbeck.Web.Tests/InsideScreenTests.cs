@@ -100,6 +100,31 @@ public sealed class InsideScreenTests(Browser browser)
     }
 
     [Fact]
+    public void A_picture_is_laid_behind_a_run_made_stronger_moved_to_the_head_and_taken_away()
+    {
+        var hive = Begin("hive");
+        browser.Go($"/jobs/{hive}/inside");
+        browser.Until(() => browser.Count("#row-openings [data-pick]") == 1);
+        browser.Script("document.querySelector('#row-openings [data-pick]').click()");
+        browser.Until(() => browser.Count("#behind-openings") == 1);
+        Backdrop? laid() => Job(hive).Inside!.Run("openings")!.Backdrop;
+        void open() => browser.Script("document.getElementById('behind-openings').open = true");
+        open();
+        browser.AndWait(() => browser.Find("#behind-openings button[data-back-pages]").Click());
+        laid().ShouldNotBeNull().ShouldSatisfyAllConditions(b => b.Place.ShouldBe(BackdropPlace.Page),
+            b => b.Strength.ShouldBe(20));
+        open();
+        browser.Type("#behind-openings input[data-fact$='behind-strength']", "45");
+        laid()!.Strength.ShouldBe(45);
+        open();
+        browser.Pick("#behind-openings select[data-fact$='behind-place']", "along the head");
+        (laid()!.Place, laid()!.Strength).ShouldBe((BackdropPlace.Head, 100));
+        open();
+        browser.AndWait(() => browser.Find("#behind-openings button[data-back-pages='']").Click());
+        laid().ShouldBeNull();
+    }
+
+    [Fact]
     public void An_empty_inside_begins_from_a_ready_one_and_takes_runs_and_a_table()
     {
         var tide = Begin("tidewatcher");

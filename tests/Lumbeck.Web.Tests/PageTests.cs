@@ -97,6 +97,7 @@ public sealed class PageTests(Browser browser)
     {
         string here() => (string)browser.Script("return document.activeElement.tagName + ' ' + (document.activeElement.name ?? '')")!;
         browser.Go("/");
+        here().ShouldStartWith("BODY", customMessage: "a page begins at its beginning");
         browser.Script("document.querySelector('form[aria-label=\"From its facts\"] [name=pages]').value = 'many'");
         browser.Find("form[aria-label=\"From its facts\"] button").SendKeys(Keys.Enter);
         browser.Until(() => browser.Text("#new-problem").Length > 0);

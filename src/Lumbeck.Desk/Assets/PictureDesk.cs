@@ -222,14 +222,19 @@ public sealed class PictureDesk : IPictureFiles
         return new("", called, drawing.Wide, drawing.High, false) { IsDrawing = true };
     }
 
-    /// <summary>A picture as the press shows it, at one of <see cref="Widths"/>; made once and kept.</summary>
+    /// <summary>
+    /// A picture as the press shows it, at one of <see cref="Widths"/>, in black alone where that is all it prints; made
+    /// once and kept.
+    /// </summary>
     /// <exception cref="FileNotFoundException">There is no such picture.</exception>
-    public byte[] Preview(string hash, int wide, PrintingCondition condition, bool convert = false)
+    public byte[] Preview(string hash, int wide, PrintingCondition condition, bool convert = false,
+        BlackAlone? black = null)
     {
         var file = PathOf(hash);
         if (!Widths.Contains(wide) || !File.Exists(file)) throw new FileNotFoundException("No such picture.");
-        return Kept($"{hash}-{wide}-{Path.GetFileName(condition.Profile)}-{condition.Intent}{(convert ? "-converted" : "")}-2.webp",
-            () => PictureMaking.ForScreen(file, wide, condition, convert));
+        var through = $"{condition.Intent}{(convert ? "-converted" : "")}{(black is null ? "" : "-black")}";
+        return Kept($"{hash}-{wide}-{Path.GetFileName(condition.Profile)}-{through}-2.webp",
+            () => PictureMaking.ForScreen(file, wide, condition, convert, black));
     }
 
     /// <summary>A grown picture as the press shows it, at preview size; made once and kept.</summary>
@@ -280,17 +285,6 @@ public sealed class PictureDesk : IPictureFiles
             })).Value;
         }
         finally { _making.TryRemove(key, out _); }
-    }
-
-    /// <summary>A small preview as data, for drawings that stand alone.</summary>
-    public string Within(Picture picture, PrintingCondition condition, bool convert)
-    {
-        try
-        {
-            return "data:image/webp;base64," + Convert.ToBase64String(Preview(picture.Hash, Widths[0], condition,
-                convert));
-        }
-        catch (FileNotFoundException) { return ""; }
     }
 
     private static string Named(string name)

@@ -92,12 +92,15 @@ public static class PictureMaking
         return new(press.Width, press.Height, inks, Alpha(sized));
     }
 
-    /// <summary>For the screen, as WebP: in the colours the press gives it.</summary>
-    public static byte[] ForScreen(string path, int wide, PrintingCondition condition, bool convert = false)
+    /// <summary>
+    /// For the screen, as WebP: in the colours the press gives it, or in black alone where that is all it prints.
+    /// </summary>
+    public static byte[] ForScreen(string path, int wide, PrintingCondition condition, bool convert = false,
+        BlackAlone? black = null)
     {
         using var sized = Sized(path, wide);
         using var flat = Flat(sized);
-        using var press = Press(flat, condition, convert);
+        using var press = black is null ? Press(flat, condition, convert) : black.Of(flat);
         using var screen = press.Bands == 1
             ? press.Colourspace(Enums.Interpretation.Srgb)
             : ScreenView.Of(press, condition);

@@ -77,7 +77,7 @@ function regainAfter(text: string | null): void {
 }
 
 // A form that came back with a fault begins where that is.
-const fault = document.querySelector<HTMLElement>('[data-fault]');
+const fault = document.querySelector<HTMLElement>('[data-fault]:not([data-fault=""])');
 if (fault) {
   const field = fault.closest('form')?.querySelector<HTMLElement>(`[name="${CSS.escape(fault.dataset.fault ?? '')}"]`);
   field?.setAttribute('aria-invalid', 'true');

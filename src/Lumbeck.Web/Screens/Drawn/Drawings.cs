@@ -11,23 +11,23 @@ namespace Lumbeck.Web.Screens;
 /// </summary>
 public sealed class Drawings(Desk.AppServices desk)
 {
-    private readonly ConcurrentDictionary<PrintingCondition, SvgPainter> _painters = new();
+    private readonly ConcurrentDictionary<(PrintingCondition On, bool Black), SvgPainter> _painters = new();
 
     /// <summary>The painter in the colours of the job's own house.</summary>
     public SvgPainter Painter(Composed c) =>
-        _painters.GetOrAdd(PrintingCondition.Of(c.Job.Ticket.House),
-            on =>
-                new(desk.Drawer.Shelf, desk.Drawer.ColourOf(c.Job.Ticket.House), new PictureLinks(on),
-                    new PictureData(desk.Drawer.Pictures, on)));
+        Painter(c.Job.Ticket.House, black: false);
+
+    private SvgPainter Painter(House house, bool black) =>
+        _painters.GetOrAdd((PrintingCondition.Of(house), black), key => new(desk.Drawer.Shelf, desk.Drawer.ColourOf(house),
+            new PictureLinks(key.On), new PictureData(desk.Drawer.Pictures, key.On,
+                black ? desk.Drawer.BlackOf(house) : null)));
 
     /// <summary>One page of an inside as SVG by itself; what does not fit it says so on it.</summary>
     public string Page(Composed c, int number)
     {
         var (plan, house) = (c.Pages!, c.Job.Ticket.House.ForPages());
         var page = plan.Page(number);
-        var painter =
-            _painters.GetOrAdd(PrintingCondition.Of(house), on => new(desk.Drawer.Shelf, desk.Drawer.ColourOf(house),
-            new PictureLinks(on), new PictureData(desk.Drawer.Pictures, on)));
+        var painter = Painter(house, c.Job.Ticket.InsideColour == InsideColour.Black);
         Scene scene;
         try { scene = PageScene.Of(plan, page, desk.Drawer.PageArtOf(c.Job)); }
         catch (Refusal r)
