@@ -2,6 +2,7 @@ using System.IO.Compression;
 using System.Text.RegularExpressions;
 using Lumbeck.Desk;
 using Lumbeck.Intake.Judging;
+using Lumbeck.Press.Colour;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Tests.ByChance;
