@@ -20,7 +20,7 @@ internal sealed class SvgTexts(SvgSheet sheet, FaceShelf shelf)
     /// <summary>
     /// The size that a chunk's largest letters are set in, in points; a drawing's own may be out of range.
     /// </summary>
-    private const double Set100 = 100;
+    private const double SetAt = 100;
 
     private readonly Dictionary<string, FaceId> _taken = [];
     private int _letters;
@@ -163,7 +163,7 @@ internal sealed class SvgTexts(SvgSheet sheet, FaceShelf shelf)
         var (dx, dy) = (pieces[0].Dx, pieces[0].Dy);
         if (largest <= 0 || pieces.All(p => p.Letters.Length == 0)) return new(dx, dy, 0, []);
         var runs = ImmutableList.CreateBuilder<TextRun>();
-        var scale = largest / Set100;
+        var scale = largest / SetAt;
         for (var i = 0; i < pieces.Count; i++)
         {
             var p = pieces[i];
@@ -192,7 +192,7 @@ internal sealed class SvgTexts(SvgSheet sheet, FaceShelf shelf)
         // Spaces at the edges of a line are kept: what follows stands beside them.
         for (var i = 0; i < words.Length && words[i] == ' '; i++) words[i] = '\u00A0';
         for (var i = words.Length - 1; i >= 0 && words[i] == ' '; i--) words[i] = '\u00A0';
-        var text = new TextToSet(words.ToString(), new TextStyle { Size = Length.FromPoints((decimal)Set100) })
+        var text = new TextToSet(words.ToString(), new TextStyle { Size = Length.FromPoints((decimal)SetAt) })
         {
             Runs = runs.ToImmutable(),
             SidesOfBox = true,

@@ -44,7 +44,8 @@ function regain(): void {
   for (const [n, name] of around.entries()) {
     const place = document.getElementById(name);
     if (!place) continue;
-    const all = focusable(place);
+    // What shows what it would do as soon as it has the focus is not given it unasked.
+    const all = focusable(place).filter(e => e.dataset.try === undefined);
     return give(n === 0 ? all[Math.min(Math.max(nth, 0), all.length - 1)] ?? place : all[0] ?? place);
   }
   const work = document.querySelector<HTMLElement>('#desk') ?? document.querySelector('main');
