@@ -166,7 +166,8 @@ public sealed class AppServicesTests : IDisposable
             .Select(_ => Task.Run(() => new AppServices(folder, TimeProvider.System, DemoBench.Load))));
         foreach (var desk in desks)
             desk.Bench.All().Select(j => j.Slug)
-                .ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble", "monday", "crossing", "pass", "lamp"]);
+                .ShouldBe(["tidewatcher", "orrin", "hive", "calder", "lighthouse", "trouble", "monday", "crossing",
+                    "lamp", "pass"]);
     }
 
     [Fact]

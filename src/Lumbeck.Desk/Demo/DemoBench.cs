@@ -15,8 +15,8 @@ public static class DemoBench
         ("trouble", "tern", "The Salt Road", SaltRoad.Edits),
         ("monday", "aldwater", "Half Past Monday", Monday.Edits),
         ("crossing", "tern", "A Long Crossing", _ => Crossing.Edits()),
-        ("pass", "plover", "The Pass above Ennor", _ => Pass.Edits()),
         ("lamp", "wren", "The Lamp That Walked", _ => Lamp.Edits()),
+        ("pass", "plover", "The Pass above Ennor", _ => Pass.Edits()),
     ];
 
     /// <summary>Those that are nothing but a ticket and a livery.</summary>
