@@ -85,7 +85,7 @@ public sealed class BrowserTests(RandomDesk random) : IClassFixture<RandomDesk>
 
     private sealed class Within(Desk.AppServices desk, PrintingCondition condition) : IPictureLinks
     {
-        public string Of(Picture picture, bool convert) => 
+        public string Of(Picture picture, bool convert) =>
             new Desk.Assets.PictureData(desk.Drawer.Pictures, condition).Of(picture, convert);
         public string Of(GrownMark mark) => "";
     }
