@@ -66,14 +66,14 @@ public sealed class DrawerModel(Desk.AppServices desk) : PageModel
 
     private void Show()
     {
-        var jobs = desk.Bench.Places().Where(p => p.Job is not null).ToList();
+        var jobs = desk.Bench.Places(soon: true).Where(p => p.Job is not null).ToList();
         Pictures = desk.Drawer.Pictures.All();
         if (jobs.FirstOrDefault(j => j.Slug == Job) is { } only)
             Pictures = [.. Pictures.Where(p => only.Job!.Pictures.Contains(p.Hash))];
         else Job = null;
         Titles = jobs.ToDictionary(j => j.Slug, j => Named(j));
         // What is put away uses its pictures still.
-        All = Titles.Concat(desk.Bench.Places(away: true).ToDictionary(j => j.Slug, j => $"{Named(j)} (put away)"))
+        All = Titles.Concat(desk.Bench.Places(away: true, soon: true).ToDictionary(j => j.Slug, j => $"{Named(j)} (put away)"))
             .ToDictionary();
     }
 }

@@ -39,7 +39,7 @@ public sealed class LooksModel(Desk.AppServices desk) : PageModel
                     new LookOnShelf(Starter, s.Id, s.Name, s.Says, s.Own, $"/looks/starters/{s.Id}.zip")))
                 .OrderByDescending(l => l.Own),
         ];
-        Jobs = [.. desk.Bench.Places().Where(p => p.Job is not null).Reverse().Take(200)
+        Jobs = [.. desk.Bench.Places(soon: true).Where(p => p.Job is not null).Reverse().Take(200)
             .Select(p => (p.Slug, p.Job!.Title.Length == 0 ? "Untitled" : p.Job.Title))];
     }
 
