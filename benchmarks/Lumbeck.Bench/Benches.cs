@@ -4,7 +4,8 @@ using System.Net.Http.Json;
 using System.Text.RegularExpressions;
 using Lumbeck.Desk;
 using Lumbeck.Press.Kinds;
-using Lumbeck.Press.Pdf;
+using Lumbeck.Pdf.Objects;
+using Lumbeck.Pdf.Writing;
 
 namespace Lumbeck.Bench;
 
@@ -127,22 +128,32 @@ internal static partial class Benches
             Token().Match(await client.GetStringAsync("/jobs/tidewatcher/ticket")).Groups[1].Value);
         var file = Path.Combine(folder, "inside.pdf");
         using (var s = File.Create(file))
-        using (var pdf = new Press.Pdf.PdfWriter(s, "1.6"))
+        using (var pdf = new PdfWriter(s, "1.6"))
         {
             var noise = new byte[1_240_000];
             new Random(7).NextBytes(noise);
             var tree = pdf.Reserve();
             var kids = Enumerable.Range(0, 400).Select(_ =>
             {
-                var picture = pdf.Stream("/Type /XObject /Subtype /Image /Width 1000 /Height 413 /BitsPerComponent 8 " +
-                    "/ColorSpace /DeviceRGB",
-                    o => o.Write(noise), compress: false);
-                return pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 378 576] /Resources << /XObject " +
-                    $"<< /P {picture} 0 R >> >> >>");
+                var picture = pdf.Stream(pdf.Reserve(), new()
+                {
+                    ["Type"] = "XObject",
+                    ["Subtype"] = "Image",
+                    ["Width"] = 1000,
+                    ["Height"] = 413,
+                    ["BitsPerComponent"] = 8,
+                    ["ColorSpace"] = "DeviceRGB",
+                }, o => o.Write(noise), compress: false);
+                return pdf.Object(new PdfDict
+                {
+                    ["Type"] = "Page",
+                    ["Parent"] = tree,
+                    ["MediaBox"] = PdfArray.Of(0, 0, 378, 576),
+                    ["Resources"] = new PdfDict { ["XObject"] = new PdfDict { ["P"] = picture } },
+                });
             }).ToList();
-            pdf.Object(tree,
-                $"<< /Type /Pages /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
-            pdf.Finish(pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), pdf.Object("<< >>"));
+            pdf.Object(tree, new PdfDict { ["Type"] = "Pages", ["Count"] = kids.Count, ["Kids"] = PdfArray.From(kids) });
+            pdf.Finish(pdf.Object(new PdfDict { ["Type"] = "Catalog", ["Pages"] = tree }), pdf.Object(new PdfDict()));
         }
         long most() =>
             long.Parse(File.ReadLines($"/proc/{server.Id}/status").First(l =>

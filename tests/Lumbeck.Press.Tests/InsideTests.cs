@@ -17,30 +17,25 @@ public sealed class InsideTests : IDisposable
     /// <summary>A PDF of these pages: each with its page entries and its content.</summary>
     private string Pdf(string name, IEnumerable<(string Entries, string Content)> pages, string inherited = "")
     {
-        using var s = File.Create(_folder[name]);
-        using var pdf = new PdfWriter(s, "1.6");
-        var tree = pdf.Reserve();
+        static byte[] bytes(string text) => Encoding.Latin1.GetBytes(text);
+        List<byte[]> all = [bytes("<< /Type /Catalog /Pages 2 0 R >>"), []];
         // Two levels, as layout programs write them.
-        List<int> branches = [];
+        List<string> branches = [];
         foreach (var chunk in pages.Chunk(50))
         {
-            var branch = pdf.Reserve();
-            List<int> kids = [];
+            var (branch, kids) = (all.Count + 1, new List<string>());
+            all.Add([]);
             foreach (var (entries, content) in chunk)
             {
-                var stream = pdf.Stream("", o => o.Write(Encoding.ASCII.GetBytes(content)));
-                kids.Add(pdf.Object($"<< /Type /Page /Parent {branch} 0 R /Resources << >> /Contents {stream} 0 R " +
-                    $"{entries} >>"));
+                all.Add(bytes($"<< /Length {content.Length} >>\nstream\n{content}\nendstream"));
+                all.Add(bytes($"<< /Type /Page /Parent {branch} 0 R /Resources << >> /Contents {all.Count} 0 R {entries} >>"));
+                kids.Add($"{all.Count} 0 R");
             }
-            pdf.Object(branch,
-                $"<< /Type /Pages /Parent {tree} 0 R /Count {kids.Count} /Kids " +
-                    $"[{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
-            branches.Add(branch);
+            all[branch - 1] = bytes($"<< /Type /Pages /Parent 2 0 R /Count {kids.Count} /Kids [{string.Join(' ', kids)}] >>");
+            branches.Add($"{branch} 0 R");
         }
-        pdf.Object(tree,
-            $"<< /Type /Pages /Count {pages.Count()} /Kids [{string.Join(' ', branches.Select(k => $"{k} 0 R"))}] " +
-                $"{inherited} >>");
-        pdf.Finish(pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), pdf.Object("<< /Title (inside) >>"));
+        all[1] = bytes($"<< /Type /Pages /Count {pages.Count()} /Kids [{string.Join(' ', branches)}] {inherited} >>");
+        File.WriteAllBytes(_folder[name], Import.HandMade.File(all));
         return _folder[name];
     }
 

@@ -1,6 +1,8 @@
 using System.Text;
 using System.Text.RegularExpressions;
 using System.Xml.Linq;
+using Lumbeck.Pdf.Objects;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Svg;
@@ -30,11 +32,11 @@ public sealed class WriterTests(Pressed pressed) : IClassFixture<Pressed>
     {
         using var forgotten = new PdfWriter(Stream.Null, "1.6");
         forgotten.Reserve();
-        Should.Throw<InvalidOperationException>(() => forgotten.Finish(1, 1))
+        Should.Throw<InvalidOperationException>(() => forgotten.Finish(new(1), new(1)))
             .Message.ShouldContain("Object 1 was reserved");
         using var twice = new PdfWriter(Stream.Null, "1.6");
-        var n = twice.Object("null");
-        Should.Throw<InvalidOperationException>(() => twice.Object(n, "null")).Message.ShouldContain("written twice");
+        var n = twice.Object(PdfNull.Value);
+        Should.Throw<InvalidOperationException>(() => twice.Object(n, PdfNull.Value)).Message.ShouldContain("written twice");
     }
 
     [Fact]

@@ -1,6 +1,7 @@
 using Lumbeck.Desk;
 using Lumbeck.Press.Kinds;
-using Lumbeck.Press.Pdf;
+using Lumbeck.Pdf.Objects;
+using Lumbeck.Pdf.Writing;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Interactions;
 
@@ -230,9 +231,14 @@ public sealed class TicketTests(Browser browser)
         {
             var tree = pdf.Reserve();
             var page = Enumerable.Range(0, 318)
-                .Select(_ => pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 441 666] >>")).ToList();
-            pdf.Object(tree, $"<< /Type /Pages /Count 318 /Kids [{string.Join(' ', page.Select(k => $"{k} 0 R"))}] >>");
-            pdf.Finish(pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R >>"), pdf.Object("<< >>"));
+                .Select(_ => pdf.Object(new PdfDict
+                {
+                    ["Type"] = "Page",
+                    ["Parent"] = tree,
+                    ["MediaBox"] = PdfArray.Of(0, 0, 441, 666),
+                })).ToList();
+            pdf.Object(tree, new PdfDict { ["Type"] = "Pages", ["Count"] = 318, ["Kids"] = PdfArray.From(page) });
+            pdf.Finish(pdf.Object(new PdfDict { ["Type"] = "Catalog", ["Pages"] = tree }), pdf.Object(new PdfDict()));
         }
         var slug = Begin("tern", "Inside", new SetTrim(Size.FromInches(5.25m, 8)), new SetPages(312));
         browser.Go($"/jobs/{slug}/ticket");

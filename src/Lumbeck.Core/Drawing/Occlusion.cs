@@ -21,15 +21,11 @@ public static class Occlusion
         bool whole(Outline shape) =>
             IsRectangle(shape) && drawn.Place.Of(shape.Bounds) is var box && box.Left <= window.Left
                 && box.Top <= window.Top && box.Right >= window.Right && box.Bottom >= window.Bottom;
-        return drawn.Marks.Any(m => m switch
-        {
-            FillMark { Overprint: false, Finish: null } f => whole(f.Shape),
-            PictureMark { Picture.Opaque: true } p when p.Place.B * p.Place.A == 0 => whole(p.Clip)
+        return drawn.Marks.Any(m => m is FillMark { Overprint: false, Finish: null } f && whole(f.Shape)
+            || m is PictureMark { Picture.Opaque: true } p && p.Place.B * p.Place.A == 0 && whole(p.Clip)
                 && p.Place.Of(new(0, 0, 1, 1)) is var all && all.Left <= p.Clip.Bounds.Left + 0.01
                 && all.Top <= p.Clip.Bounds.Top + 0.01 && all.Right >= p.Clip.Bounds.Right - 0.01
-                && all.Bottom >= p.Clip.Bounds.Bottom - 0.01,
-            _ => false,
-        });
+                && all.Bottom >= p.Clip.Bounds.Bottom - 0.01);
     }
 
     /// <summary>
@@ -86,12 +82,8 @@ public static class Occlusion
     {
         return drawn with
         {
-            Marks = [.. drawn.Marks.Select(m => m switch
-            {
-                FillMark { Overprint: true, Finish: null } f => f with { Ink = Both(f.Ink, under) },
-                GlyphMark { Overprint: true, Finish: null, Gradient: null } g => g with { Ink = Both(g.Ink, under) },
-                _ => m,
-            })],
+            Marks = [.. drawn.Marks.Select(m => m is IPlainInk { Overprints: true, Plain: { } ink } plain
+                ? plain.With(Both(ink, under), overprint: true) : m)],
         };
     }
 }

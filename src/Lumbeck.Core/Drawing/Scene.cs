@@ -48,21 +48,10 @@ public sealed record DrawnItem(string Item, Part Panel, Affine Place, ImmutableA
         {
             var all = Inked.Union(Frame);
             foreach (var mark in Marks)
-                if (mark switch
-                {
-                    BlurredMark s => s.Bounds,
-                    FillMark f => f.Shape.Bounds,
-                    GradientMark h => h.Shape.Bounds,
-                    LineMark l => Grown(l.Shape.Bounds, l.Reach),
-                    _ => Bounds.None
-                } is { IsEmpty: false } b)
-                    all = all.Union(Place.Of(b));
+                if (MarkReach.Of(mark) is { IsEmpty: false } b) all = all.Union(Place.Of(b));
             return all;
         }
     }
-
-    private static Bounds Grown(Bounds b, double by) =>
-        b.Left > b.Right ? b : new(b.Left - by, b.Top - by, b.Right + by, b.Bottom + by);
 
     public const string Ground = "ground";
 

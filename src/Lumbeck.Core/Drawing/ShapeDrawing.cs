@@ -72,7 +72,7 @@ public static class ShapeDrawing
     {
         // A drawing's own points are hundredths of its unit, as its size is.
         var own = new Affine(1.0 / picture.Wide, 0, 0, 1.0 / picture.High, 0, 0).Then(place);
-        if (item.Tiling is not { } tiling) return new([.. Moving.All(marks, own)], shape);
+        if (item.Tiling is not { } tiling) return new([.. Moved.All(marks, own)], shape);
         var tiles = ImmutableArray.CreateBuilder<Mark>();
         var (across, down) = (Math.Max(place.A, w / MostTiles), Math.Max(place.D, h / MostTiles));
         var (firstX, firstY) = ((int)Math.Floor(-place.E / across) - 1, (int)Math.Floor(-place.F / down));
@@ -83,7 +83,7 @@ public static class ShapeDrawing
                     .Then(new(place.A, 0, 0, place.D,
                         place.E + ((column + (tiling.Lay == TilingMode.Brick && (row & 1) == 1 ? 0.5 : 0)) * across),
                         place.F + (row * down)));
-                tiles.AddRange(Moving.All(marks,
+                tiles.AddRange(Moved.All(marks,
                     new Affine(1.0 / picture.Wide, 0, 0, 1.0 / picture.High, 0, 0).Then(tile)));
             }
         return new(tiles.ToImmutable(), shape);

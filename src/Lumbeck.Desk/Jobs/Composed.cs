@@ -42,17 +42,7 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
             .Distinct().Order();
 
     /// <summary>What it takes in memory, about: marks and their points, whichever revisions share them.</summary>
-    public long Bytes => 4000 + Sheets.Sum(s => s.Scene.Items.Sum(p => 1000 + p.Marks.Sum(Weigh)));
-
-    private static long Weigh(Mark mark) => mark switch
-    {
-        FillMark f => 160 + (8 * f.Shape.Points.Length),
-        LineMark l => 200 + (8 * l.Shape.Points.Length),
-        GlyphMark => 160,
-        DrawingMark d => 200 + d.Marks.Sum(Weigh),
-        RepeatedMark r => 200 + r.Symbol.Sum(Weigh) + (48 * r.Places.Length),
-        _ => 300,
-    };
+    public long Bytes => 4000 + Sheets.Sum(s => s.Scene.Items.Sum(p => 1000 + p.Marks.Sum(MarkWeight.Of)));
 
     /// <summary>Whether this revision's own plates were looked at.</summary>
     public bool IsPlated => Plates?.Revision == Revision;

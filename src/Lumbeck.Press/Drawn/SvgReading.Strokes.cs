@@ -37,7 +37,7 @@ public sealed partial class SvgReading
             MiterLimit = Math.Max(1, SvgUnits.Number(look["stroke-miterlimit"])),
         };
         if (!Stretches(at) && _paints.Plain(look["stroke"], look) is { } plain)
-            return plain.Ink is { } ink ? Moving.All([like with { Ink = ink }], at).Single() : null;
+            return plain.Ink is { } ink ? Moved.All([like with { Ink = ink }], at).Single() : null;
         return _paints.Filled(look["stroke"], look, SvgShapes.Stroked(path, like), path.Bounds, at, false, viewport);
     }
 

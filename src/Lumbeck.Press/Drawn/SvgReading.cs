@@ -108,16 +108,7 @@ public sealed partial class SvgReading
         return new(wide, high, [.. marks]) { Points = w * 0.75, Faces = _texts.Faces };
     }
 
-    private static Bounds Reach(Mark mark) => mark switch
-    {
-        FillMark f => f.Shape.Bounds,
-        GradientMark s => s.Shape.Bounds,
-        LineMark l => l.Shape.Bounds is var b
-            ? new(b.Left - l.Reach, b.Top - l.Reach, b.Right + l.Reach, b.Bottom + l.Reach)
-            : b,
-        DrawingMark d => d.Clip.Bounds,
-        _ => new(0, 0, 0, 0),
-    };
+    private static Bounds Reach(Mark mark) => mark is DrawingMark d ? d.Clip.Bounds : MarkReach.Of(mark);
 
     private void Children(XElement of, Affine place, SvgLook look, SvgShapes viewport, List<Mark> marks, int depth)
     {

@@ -1,8 +1,9 @@
-using System.Text;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Drawn;
 using Lumbeck.Press.Faces;
+using Lumbeck.Press.Import.Rewriting;
 using Lumbeck.Press.Kinds;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Pictures;
 using NetVips;
@@ -75,13 +76,14 @@ internal static class AsPage
         using var pdf = new PdfWriter(output, "1.7");
         var profile = came.Contains("icc-profile-data") ? (byte[])came.Get("icc-profile-data") : null;
         var n = known.Space switch { PictureSpace.Gray => 1, PictureSpace.Cmyk => 4, _ => 3 };
-        var device = n switch { 1 => "/DeviceGray", 4 => "/DeviceCMYK", _ => "/DeviceRGB" };
-        var space = profile is null || n != 3 ? device : $"[/ICCBased {pdf.Stream("/N 3", s => s.Write(profile))} 0 R]";
-        var size = $"/Type /XObject /Subtype /Image /Width {known.Wide} /Height {known.High} /ColorSpace {space} /BitsPerComponent 8";
-        int picture;
+        PdfObject space = profile is not null && n == 3
+            ? PdfArray.Of("ICCBased", pdf.Stream(new() { ["N"] = 3 }, profile))
+            : n switch { 1 => "DeviceGray", 4 => "DeviceCMYK", _ => "DeviceRGB" };
+        var head = PressObjects.Image(known.Wide, known.High).Set("ColorSpace", space);
+        PdfRef picture;
         if (isPlainJpeg)
         {
-            picture = pdf.Stream(pdf.Reserve(), size + " /Filter /DCTDecode", s =>
+            picture = pdf.Stream(pdf.Reserve(), head.Set("Filter", "DCTDecode"), s =>
             {
                 using var f = File.OpenRead(path);
                 f.CopyTo(s);
@@ -93,20 +95,23 @@ internal static class AsPage
             using var eight = upright.Format == Enums.BandFormat.Uchar ? upright.Copy()
                 : (upright.Format == Enums.BandFormat.Ushort ? upright / 257 : upright).Cast(Enums.BandFormat.Uchar);
             using var whole = eight.CopyMemory();
-            var mask = "";
             if (whole.HasAlpha())
             {
                 using var alpha = whole.ExtractBand(whole.Bands - 1);
-                mask = $" /SMask {pdf.Stream($"/Type /XObject /Subtype /Image /Width {whole.Width} /Height {whole.Height} /ColorSpace " +
-                    "/DeviceGray /BitsPerComponent 8", s => s.Write(alpha.WriteToMemory<byte>()))} 0 R";
+                head.Set("SMask", pdf.Stream(PressObjects.Image(whole.Width, whole.Height).Set("ColorSpace", "DeviceGray"),
+                    alpha.WriteToMemory<byte>()));
             }
             using var colours = whole.ExtractBand(0, n: n);
-            picture = pdf.Stream(size + mask, s => s.Write(colours.WriteToMemory<byte>()));
+            picture = pdf.Stream(head, colours.WriteToMemory<byte>());
         }
-        string f(double v) => PdfSyntax.Figure(v);
-        var content = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes($"q {f(wide)} 0 0 {f(high)} 0 0 cm /P Do Q")));
-        OnePage.Finish(pdf, $"/MediaBox [0 0 {f(wide)} {f(high)}] /Contents {content} 0 R " +
-            $"/Resources << /XObject << /P {picture} 0 R >> >>");
+        var content = pdf.Stream(new(), new ContentWriter().Save().Concat(new(wide, 0, 0, high, 0, 0), places: 4)
+            .XObject("P").Restore().Written);
+        OnePage.Finish(pdf, new()
+        {
+            ["MediaBox"] = PdfArray.Of(0, 0, wide, high),
+            ["Contents"] = content,
+            ["Resources"] = PressObjects.Resource("XObject", "P", picture),
+        });
     }
 
     private static void Drawing(string path, MendPlan plan, FaceShelf shelf, Stream output)

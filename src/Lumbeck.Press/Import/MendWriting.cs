@@ -1,20 +1,21 @@
-using System.Text;
+using Lumbeck.Pdf.Content;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Import.Rewriting;
 using Lumbeck.Press.Import.Resources;
 using Lumbeck.Press.Import.Parsing;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
+using Lumbeck.Pdf.Reading;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Pdf;
 using NetVips;
-using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Press.Import;
 
 /// <summary>Pages while they are written.</summary>
 internal sealed class MendWriting
 {
-    private readonly SourceFile _file;
+    private readonly PdfFile _file;
     private readonly string _path, _aside;
     private readonly PdfWriter _pdf;
     private readonly MendPlan _plan;
@@ -24,14 +25,14 @@ internal sealed class MendWriting
     private readonly CancellationToken _cancel;
     private readonly PressInks _inks;
     private readonly ImportResources _has;
-    private readonly Dictionary<int, (int Form, bool Transparent)> _forms = [];
+    private readonly Dictionary<int, (PdfRef Form, bool Transparent)> _forms = [];
     private readonly Dictionary<int, Came> _came = [];
-    private readonly (double Margin, int Form)? _marks;
+    private readonly (double Margin, PdfRef Form)? _marks;
 
     /// <summary>A page that came, rewritten: what it says and names; null content where it is drawn as pixels.</summary>
-    private sealed record Came(byte[]? Content, ResourceDictionary Used, bool Transparent);
+    private sealed record Came(ReadOnlyMemory<byte>? Content, ResourceDictionary Used, bool Transparent);
 
-    public MendWriting(SourceFile file, string path, PdfWriter pdf, MendPlan plan, FaceShelf shelf, DocumentInfo note,
+    public MendWriting(PdfFile file, string path, PdfWriter pdf, MendPlan plan, FaceShelf shelf, DocumentInfo note,
         string aside,
         List<MendLine> lines, string? from, CancellationToken cancel)
     {
@@ -40,8 +41,8 @@ internal sealed class MendWriting
         if (plan.Sheet is { } sheet && PageBoxes.Of(sheet, new(plan.Kind), plan.House) is { Marked: true } boxes)
             _marks = (boxes.Margin, Marked(boxes, shelf, note));
         var condition = PrintingCondition.Of(plan.House);
-        _inks = new(condition, new BlackAlone(new PressColour(condition)), plan.Black) { From = from };
-        _has = new(file, pdf, _inks, aside, new(plan.House, plan.Spots)
+        _inks = new(condition, new BlackAlone(new PressColour(condition)), plan.Black) { From = from, Aside = aside };
+        _has = new(file, pdf, _inks, new(plan.House, plan.Spots)
         {
             WhiteKnocks = plan.Choices.White == Wish.Change,
             Thickens = plan.Choices.Thicken,
@@ -49,7 +50,7 @@ internal sealed class MendWriting
     }
 
     /// <summary>Printer's marks as a form of the whole page.</summary>
-    private int Marked(PageBoxes boxes, FaceShelf shelf, DocumentInfo note)
+    private PdfRef Marked(PageBoxes boxes, FaceShelf shelf, DocumentInfo note)
     {
         var faces = new SortedDictionary<FaceId, EmbeddedFont>();
         EmbeddedFont face(FaceId id) => faces.TryGetValue(id, out var f) ? f
@@ -58,64 +59,63 @@ internal sealed class MendWriting
         var ink = new ColorOperators(null);
         var has = new PageResources(_pdf, face, new(_pdf, _plan.House, null), new(_pdf), ink, boxes.Media);
         var marks = new PrinterMarks(boxes, _plan.House, note, has, shelf, ink, new(_plan.Kind)).Draw();
-        var fonts = string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
-        var form = _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{PdfSyntax.Figures(0, 0, boxes.Wide, boxes.High)}] /Resources " +
-            $"{has.Write(fonts)} 0 R", s => s.Write(Encoding.ASCII.GetBytes(marks)));
+        var form = _pdf.Stream(PressObjects.Form(PdfArray.Of(0, 0, boxes.Wide, boxes.High),
+            has.Write(PressFile.Fonts(faces.Values))), marks.Written);
         foreach (var one in faces.Values) one.Write(_pdf);
         return form;
     }
 
-    public int Page(int tree, LeavingPage page)
+    public PdfRef Page(PdfRef tree, LeavingPage page)
     {
-        var (content, used, transparent) = (new StringBuilder(), new ResourceDictionary(), false);
+        var (content, used, transparent) = (new ContentWriter(), new ResourceDictionary(), false);
         // A page that is as it should be keeps its own content.
         if (_marks is null && page.Parts is [{ } only] && IsAsItShouldBe(only.Place) && only.Clip == new Bounds(0,
             0, page.Wide, page.High)
             && Read(only.Page) is { Content: { } kept } own)
-            return Written(tree, page, _pdf.Stream("", s => s.Write(kept)), own.Used, own.Transparent);
+            return Written(tree, page, _pdf.Stream(new(), kept), own.Used, own.Transparent);
         if (_marks is var (margin, marks))
-            content.Append('/').Append(used.Add("XObject", marks)).Append(" Do q ")
-                .Append(PdfSyntax.Matrix(Affine.Move(margin, margin)))
-                .Append(" cm\n");
+            content.XObject(used.Add("XObject", marks)).Save().Concat(Affine.Move(margin, margin).AsMatrix()).Break();
         foreach (var part in page.Parts)
         {
             var (form, lets) = Form(part.Page);
             transparent |= lets;
             var c = part.Clip;
-            content.Append("q\n").Append(PdfSyntax.Figures(c.Left, c.Top, c.Right - c.Left,
-                c.Bottom - c.Top)).Append(" re\nW\nn\n")
-                .Append(PdfSyntax.Matrix(part.Place)).Append(" cm\n/").Append(used.Add("XObject",
-                    form)).Append(" Do\nQ\n");
+            content.Save().Break().Rectangle(c.Left, c.Top, c.Right - c.Left, c.Bottom - c.Top).Break()
+                .Op(Operator.Clip).Break().Op(Operator.EndPath).Break().Concat(part.Place.AsMatrix()).Break()
+                .XObject(used.Add("XObject", form)).Break().Restore().Break();
         }
-        if (_marks is not null) content.Append("Q\n");
-        return Written(tree, page, _pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content.ToString()))), used,
-            transparent);
+        if (_marks is not null) content.Restore().Break();
+        return Written(tree, page, _pdf.Stream(new(), content.Written), used, transparent);
     }
 
     /// <summary>Not moved by more than what writing a figure to four places rounds away.</summary>
     private static bool IsAsItShouldBe(Affine place) => place is { A: 1, B: 0, C: 0, D: 1 }
         && Math.Abs(place.E) < 0.002 && Math.Abs(place.F) < 0.002;
 
-    private int Written(int tree, LeavingPage page, int stream, ResourceDictionary used, bool transparent)
+    private PdfRef Written(PdfRef tree, LeavingPage page, PdfRef stream, ResourceDictionary used, bool transparent)
     {
         var (t, m) = (page.Trim, _marks?.Margin ?? 0);
-        return _pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox " +
-            $"[{PdfSyntax.Figures(0, 0, page.Wide + (2 * m), page.High + (2 * m))}] " +
-            $"/BleedBox [{PdfSyntax.Figures(m, m, m + page.Wide, m + page.High)}] /TrimBox " +
-            $"[{PdfSyntax.Figures(m + t.Left, m + t.Top, m + t.Right, m + t.Bottom)}] " +
-                $"{(transparent ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "")}" +
-            $"/Resources {used} /Contents {stream} 0 R >>");
+        return _pdf.Object(new PdfDict
+        {
+            ["Type"] = "Page",
+            ["Parent"] = tree,
+            ["MediaBox"] = PdfArray.Of(0, 0, page.Wide + (2 * m), page.High + (2 * m)),
+            ["BleedBox"] = PdfArray.Of(m, m, m + page.Wide, m + page.High),
+            ["TrimBox"] = PdfArray.Of(m + t.Left, m + t.Top, m + t.Right, m + t.Bottom),
+            ["Group"] = transparent ? PressObjects.InkGroup() : null,
+            ["Resources"] = used.Dict(),
+            ["Contents"] = stream,
+        });
     }
 
     /// <summary>A page that came, as a form of its own space, written once.</summary>
-    private (int Form, bool Transparent) Form(int n)
+    private (PdfRef Form, bool Transparent) Form(int n)
     {
         if (_forms.TryGetValue(n, out var known)) return known;
         var came = Read(n);
-        if (came.Content is null) return _forms[n] = (Drawn(n), false);
-        var media = _file.Numbers(_file.Pages[n], "MediaBox")!;
-        return _forms[n] = (_pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{PdfSyntax.Figures(media)}] /Resources {came.Used}",
-            s => s.Write(came.Content)), came.Transparent);
+        if (came.Content is not { } content) return _forms[n] = (Drawn(n), false);
+        var media = PdfArray.Of(_file.Numbers(_file.Pages[n], "MediaBox")!);
+        return _forms[n] = (_pdf.Stream(PressObjects.Form(media, came.Used.Dict()), content), came.Transparent);
     }
 
     private Came Read(int n)
@@ -149,7 +149,7 @@ internal sealed class MendWriting
                 $"Something on page {n + 1} lets through what lies under it, which " +
                 $"{_plan.Kind.Title} can’t hold: the page is drawn at {PageRasterizer.PerInch} pixels an inch, its words too."));
         }
-        catch (Refusal r)
+        catch (PdfReadException r)
         {
             alone?.GiveUp();
             _lines.Add(new("page.pixels", MendState.Left, n + 1,
@@ -188,11 +188,17 @@ internal sealed class MendWriting
             var writing = new MendWriting(_file, _path, pdf, plan, _shelf, _note, _aside, [], _inks.From, _cancel);
             if (writing.Read(n) is not { Content: { } content } came) return null;
             var page = _file.Pages[n];
-            string copied(string name) => _file.Numbers(page, name) is { } box ? $"/{name} [{PdfSyntax.Figures(box)}] " : "";
-            var turned = _file.Number(page, "Rotate") is { } by ? $"/Rotate {by.ToString("0", CultureInfo.InvariantCulture)} " : "";
-            var stream = pdf.Stream("", s => s.Write(content));
-            OnePage.Finish(pdf, $"{copied("MediaBox")}{copied("CropBox")}{turned}/Group << /S /Transparency /CS /DeviceCMYK >> " +
-                $"/Resources {came.Used} /Contents {stream} 0 R");
+            PdfArray? copied(string name) => _file.Numbers(page, name) is { } box ? PdfArray.Of(box) : null;
+            var stream = pdf.Stream(new(), content);
+            OnePage.Finish(pdf, new()
+            {
+                ["MediaBox"] = copied("MediaBox"),
+                ["CropBox"] = copied("CropBox"),
+                ["Rotate"] = _file.Number(page, "Rotate") is { } by ? new PdfNumber(by, 0) : null,
+                ["Group"] = PressObjects.InkGroup(),
+                ["Resources"] = came.Used.Dict(),
+                ["Contents"] = stream,
+            });
         }
         using var drawn = PageRasterizer.Drawn(path, 1, PageRasterizer.PerInch, inks: true, _cancel, _aside);
         File.Delete(path);
@@ -202,19 +208,17 @@ internal sealed class MendWriting
         return (255 - key).Cast(Enums.BandFormat.Uchar).CopyMemory();
     }
 
-    private int Drawn(int n)
+    private PdfRef Drawn(int n)
     {
         using var image = Mixed(n) ?? PageRasterizer.Of(_path, n + 1, _inks, _aside, _cancel);
-        var picture = _pdf.Stream($"/Type /XObject /Subtype /Image /Width {image.Width} /Height {image.Height} /ColorSpace " +
-            $"{(image.Bands == 1 ? "/DeviceGray" : "/DeviceCMYK")} /BitsPerComponent 8", s =>
-                s.Write(image.WriteToMemory<byte>()));
+        var picture = _pdf.Stream(PressObjects.Image(image.Width, image.Height)
+            .Set("ColorSpace", image.Bands == 1 ? "DeviceGray" : "DeviceCMYK"), image.WriteToMemory<byte>());
         var came = ImportedPage.Of(_file, _file.Pages[n], n + 1);
         // Drawn upright: laid back into the page's own space.
         var place = new Affine(came.Size.Wide, 0, 0, came.Size.High, 0, 0).Then(came.Own);
-        var media = _file.Numbers(_file.Pages[n], "MediaBox")!;
-        return _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{PdfSyntax.Figures(media)}] /Resources << /XObject << /P " +
-            $"{picture} 0 R >> >>",
-            s => s.Write(Encoding.ASCII.GetBytes($"q {PdfSyntax.Matrix(place)} cm /P Do Q\n")));
+        var media = PdfArray.Of(_file.Numbers(_file.Pages[n], "MediaBox")!);
+        return _pdf.Stream(PressObjects.Form(media, PressObjects.Resource("XObject", "P", picture)),
+            new ContentWriter().Save().Concat(place.AsMatrix()).XObject("P").Restore().Break().Written);
     }
 
     /// <summary>What was done throughout, in words.</summary>

@@ -2,6 +2,8 @@ using Lumbeck.Press.Import.Rewriting;
 using Lumbeck.Press.Import.Parsing;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
+using Lumbeck.Pdf.Reading;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Running;
 
@@ -28,17 +30,24 @@ public static class Mending
     public static MendReport Mend(string path, Stream output, MendPlan plan, FaceShelf shelf, DocumentInfo note,
         Action<double>? told = null, CancellationToken cancel = default)
     {
-        try { return LargeStackThread.Run(() => Run(path, output, plan, shelf, note, told, cancel)); }
+        try { return Readable(() => Run(path, output, plan, shelf, note, told, cancel)); }
         catch (Exception e) when (e is not (Refusal or OperationCanceledException or IOException or OutOfMemoryException))
         {
             throw new Refusal("file", "this file is damaged and can’t be read: export it again");
         }
     }
 
+    /// <summary>What can't be read in a file is refused as the maker's file.</summary>
+    private static T Readable<T>(Func<T> read)
+    {
+        try { return LargeStackThread.Run(read); }
+        catch (PdfReadException e) { throw new Refusal(e is PdfPasswordException ? "password" : "file", e.Message); }
+    }
+
     /// <summary>Looks at a file as far as it takes to know whether it can be mended at all.</summary>
     /// <exception cref="Refusal">It can't be read, or can't be mended; the reason is named.</exception>
     public static void Look(string path, MendPlan plan, FaceShelf shelf,
-        CancellationToken cancel) => LargeStackThread.Run(() =>
+        CancellationToken cancel) => Readable(() =>
     {
         var aside = Aside.Folder();
         try
@@ -49,15 +58,15 @@ public static class Mending
         finally { aside.Delete(recursive: true); }
     });
 
-    private static SourceFile Opened(string path, MendPlan plan, CancellationToken cancel)
+    private static PdfFile Opened(string path, MendPlan plan, CancellationToken cancel)
     {
-        var file = SourceFile.Open(path, cancel, plan.Password);
+        var file = PdfFile.Open(path, cancel, plan.Password);
         if (!file.IsEncrypted || plan.Choices.MayChange) return file;
         file.Dispose();
         throw new Refusal("rights", "this file is closed against changes: say that you may change it, and it is mended");
     }
 
-    private static IReadOnlyList<LeavingPage> Laid(SourceFile file, MendPlan plan, List<MendLine> lines)
+    private static IReadOnlyList<LeavingPage> Laid(PdfFile file, MendPlan plan, List<MendLine> lines)
     {
         List<ImportedPage> came = [.. file.Pages.Select((p, n) => ImportedPage.Of(file, p, n + 1))];
         return plan.Inside ? new InsideLaying(plan, lines, file.Folios).Lay(came) : new CoverLaying(plan,
@@ -82,7 +91,7 @@ public static class Mending
             var writing = new MendWriting(file, path, pdf, plan, shelf, note, aside.FullName, lines,
                 Condition(file, plan, aside.FullName, lines), cancel);
             var tree = pdf.Reserve();
-            var kids = new List<int>();
+            var kids = new List<PdfRef>();
             foreach (var (n, page) in pages.Index())
             {
                 cancel.ThrowIfCancellationRequested();
@@ -102,7 +111,7 @@ public static class Mending
     /// What the file's own inks were made for, where that is not what the house prints and their colours are to stay: the
     /// profile's file. Says what is to be decided.
     /// </summary>
-    private static string? Condition(SourceFile file, MendPlan plan, string aside, List<MendLine> lines)
+    private static string? Condition(PdfFile file, MendPlan plan, string aside, List<MendLine> lines)
     {
         if (file.Condition is not { Length: > 0 } own || file.ConditionProfile is not { } profile
             || own.Contains(plan.House.OutputCondition, StringComparison.OrdinalIgnoreCase)

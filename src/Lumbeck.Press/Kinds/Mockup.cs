@@ -1,4 +1,5 @@
-using System.Text;
+using Lumbeck.Pdf.Content;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Pdf;
 
@@ -8,7 +9,7 @@ namespace Lumbeck.Press.Kinds;
 /// The wrap at its own size over pages a home printer takes (docs/press-files.md): tiles that overlap by a glue tab,
 /// with lines to cut and fold by, and a ruler that proves the scale.
 /// </summary>
-internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan plan, Func<FaceId, EmbeddedFont> faces,
+internal sealed class Mockup(PdfWriter pdf, PdfRef tree, Sheet sheet, PressPlan plan, Func<FaceId, EmbeddedFont> faces,
     FaceShelf shelf)
 {
     private static readonly FaceId Words = new("work-sans", 400, false);
@@ -21,7 +22,7 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
     private readonly double _wide = plan.Letter ? 612 : 210 * Mm, _high = plan.Letter ? 792 : 297 * Mm;
 
     /// <summary>Pages whose tiles together are the sheet, from its upper left, row by row.</summary>
-    public IEnumerable<int> Pages(string content, PageResources has, Func<string> fonts)
+    public IEnumerable<PdfRef> Pages(ContentWriter content, PageResources has, Func<PdfDict> fonts)
     {
         var (w, h) = (sheet.Size.Width.Points, sheet.Size.Height.Points);
         // The paper is turned where that takes fewer.
@@ -32,23 +33,21 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
         var labels = Enumerable.Range(0, across * down).Select(n => Label(n, across, down)).ToList();
         foreach (var label in labels) foreach (var glyph in label.Glyphs) faces(Words).Use(glyph);
         var resources = has.Write(fonts());
-        var form = pdf.Stream($"/Type /XObject /Subtype /Form /BBox [0 0 {PdfSyntax.Figure(w)} {PdfSyntax.Figure(h)}] " +
-            $"/Resources {resources} 0 R",
-            s => s.Write(Encoding.ASCII.GetBytes(content)));
+        var form = pdf.Stream(PressObjects.Form(PdfArray.Of(0, 0, w, h), resources), content.Written);
         for (var n = 0; n < across * down; n++)
         {
             var (column, row) = (n % across, n / across);
             var (left, top) = (column * (tw - Overlap), row * (th - Overlap));
             var (sw, sh) = (Math.Min(tw, w - left), Math.Min(th, h - top));
             var (x, y) = (Margin, ph - Margin - sh);
-            var s = new StringBuilder("q ").Append(N(x)).Append(N(y)).Append(N(sw)).Append(N(sh))
-                .Append("re W n 1 0 0 1 ").Append(N(x - left)).Append(N(y - (h - top - sh))).Append("cm /Sheet Do Q\n");
+            var s = new ContentWriter().Save().Rectangle(x, y, sw, sh).ClipToPath()
+                .Concat(new(1, 0, 0, 1, x - left, y - (h - top - sh))).XObject("Sheet").Restore().Break();
             // From the sheet's points to this page's.
             double px(double at) => x + at - left;
             double py(double at) => y + sh - (at - top);
             void line(double x1, double y1, double x2, double y2) =>
-                s.Append(N(x1)).Append(N(y1)).Append("m ").Append(N(x2)).Append(N(y2)).Append("l S\n");
-            s.Append("q 0.6 w 0.1 0.1 0.1 RG\n");
+                s.Line(x1, y1, x2, y2).Break();
+            s.Save().Op(Operator.LineWidth, 0.6).Op(Operator.StrokeRgb, 0.1, 0.1, 0.1).Break();
             // Cut lines stand beside the art, fold lines dashed beside it too.
             foreach (var at in (double[])[sheet.Trim.X.Points, sheet.Trim.Right.Points])
                 if (at >= left && at <= left + sw)
@@ -62,7 +61,7 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
                     line(x - 2, py(at), x - Margin + 4, py(at));
                     line(x + sw + 2, py(at), x + sw + Margin - 4, py(at));
                 }
-            s.Append("[3 2] 0 d\n");
+            s.Dash([3, 2]).Break();
             foreach (var fold in sheet.Folds) if (fold.Points >= left && fold.Points <= left + sw)
             {
                 line(px(fold.Points), y + sh + 2, px(fold.Points), y + sh + Margin - 4);
@@ -73,15 +72,25 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
                 line(x - 2, py(fold.Points), x - Margin + 4, py(fold.Points));
                 line(x + sw + 2, py(fold.Points), x + sw + Margin - 4, py(fold.Points));
             }
-            s.Append("[] 0 d\n");
+            s.Dash([]).Break();
             if (column < across - 1) Tab(s, x + sw - Overlap, y, Overlap, sh);
             if (row < down - 1) Tab(s, x, y, sw, Overlap);
             Ruler(s, line);
-            s.Append("Q\n").Append(Said(labels[n], LabelAt, Margin + (3 * Mm)));
-            var stream = pdf.Stream("", o => o.Write(Encoding.ASCII.GetBytes(s.ToString())));
-            yield return pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 {PdfSyntax.Figure(pw)} " +
-                $"{PdfSyntax.Figure(ph)}] /Resources << /XObject << /Sheet {form} 0 R >> /Font << {fonts()}>> >> " +
-                $"/Contents {stream} 0 R >>");
+            s.Restore().Break();
+            Said(s, labels[n], LabelAt, Margin + (3 * Mm));
+            var stream = pdf.Stream(new(), s.Written);
+            yield return pdf.Object(new PdfDict
+            {
+                ["Type"] = "Page",
+                ["Parent"] = tree,
+                ["MediaBox"] = PdfArray.Of(0, 0, pw, ph),
+                ["Resources"] = new PdfDict
+                {
+                    ["XObject"] = new PdfDict { ["Sheet"] = form },
+                    ["Font"] = fonts(),
+                },
+                ["Contents"] = stream,
+            });
         }
     }
 
@@ -93,20 +102,19 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
     }
 
     /// <summary>Where the next tile is glued: hatched over what that tile shows again.</summary>
-    private static void Tab(StringBuilder s, double x, double y, double w, double h)
+    private static void Tab(ContentWriter s, double x, double y, double w, double h)
     {
-        s.Append("q ").Append(N(x)).Append(N(y)).Append(N(w)).Append(N(h)).Append("re W n 0.4 w 1 1 1 RG\n");
-        for (var at = -h; at < w; at += 6)
-            s.Append(N(x + at)).Append(N(y)).Append("m ").Append(N(x + at + h)).Append(N(y + h)).Append("l S\n");
-        s.Append("Q q 0.4 w 0.1 0.1 0.1 RG [1 1.5] 0 d ").Append(N(x)).Append(N(y)).Append(N(w)).Append(N(h))
-            .Append("re S Q\n");
+        s.Save().Rectangle(x, y, w, h).ClipToPath().Op(Operator.LineWidth, 0.4).Op(Operator.StrokeRgb, 1, 1, 1).Break();
+        for (var at = -h; at < w; at += 6) s.Line(x + at, y, x + at + h, y + h).Break();
+        s.Restore().Save().Op(Operator.LineWidth, 0.4).Op(Operator.StrokeRgb, 0.1, 0.1, 0.1).Dash([1, 1.5])
+            .Rectangle(x, y, w, h).Op(Operator.Stroke).Restore().Break();
     }
 
     /// <summary>50 mm above, 2 inches below: measured with a rule, both prove that the printer did not scale.</summary>
-    private static void Ruler(StringBuilder s, Action<double, double, double, double> line)
+    private static void Ruler(ContentWriter s, Action<double, double, double, double> line)
     {
         const double x = Margin, y = Margin + (3 * Mm);
-        s.Append("0 0 0 RG 0.5 w\n");
+        s.Op(Operator.StrokeRgb, 0, 0, 0).Op(Operator.LineWidth, 0.5).Break();
         line(x, y, x + (50 * Mm), y);
         for (var mm = 0; mm <= 50; mm++)
             line(x + (mm * Mm), y, x + (mm * Mm), y + (mm % 10 == 0 ? 8 : mm % 5 == 0 ? 6 : 3.5));
@@ -125,13 +133,12 @@ internal sealed class Mockup(PdfWriter pdf, int tree, Sheet sheet, PressPlan pla
     /// <summary>What is left beside the ruler on the narrower side of the paper.</summary>
     private double Room() => Math.Min(_wide, _high) - LabelAt - Margin;
 
-    private string Said(GlyphMark label, double x, double y)
+    private void Said(ContentWriter s, GlyphMark label, double x, double y)
     {
-        var s = new StringBuilder("BT /").Append(faces(Words).Name).Append(" 7 Tf 0 0 0 rg ").Append(N(x)).Append(N(y))
-            .Append("Td <");
-        foreach (var glyph in label.Glyphs) s.Append(glyph.Id.ToString("X4", CultureInfo.InvariantCulture));
-        return s.Append("> Tj ET\n").ToString();
+        var glyphs = new byte[2 * label.Glyphs.Length];
+        foreach (var (n, glyph) in label.Glyphs.Index())
+            System.Buffers.Binary.BinaryPrimitives.WriteUInt16BigEndian(glyphs.AsSpan(2 * n), glyph.Id);
+        s.Op(Operator.BeginText).Font(faces(Words).Name, 7).Op(Operator.FillRgb, 0, 0, 0).Op(Operator.MoveText, x, y)
+            .Object(PdfString.Hex(glyphs)).Op(Operator.ShowText).Op(Operator.EndText).Break();
     }
-
-    private static string N(double value) => PdfSyntax.Figure(value) + " ";
 }

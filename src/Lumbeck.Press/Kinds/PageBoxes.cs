@@ -1,3 +1,4 @@
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Kinds;
@@ -52,18 +53,24 @@ internal sealed record PageBoxes(Surface Sheet, Box Window, Box Trim, double Mar
     }
 
     /// <summary>Content that is seen as far as the bleed.</summary>
-    public string WithinBleed(string content) =>
-        $"q {PdfSyntax.Figure(Margin)} {PdfSyntax.Figure(Margin)} {PdfSyntax.Figure(Window.Width.Points)} " +
-            $"{PdfSyntax.Figure(Window.Height.Points)} re W n\n{content}Q\n";
+    public ContentWriter WithinBleed(ContentWriter content) =>
+        new ContentWriter(content.Written.Length + 64).Save()
+            .Rectangle(Margin, Margin, Window.Width.Points, Window.Height.Points).ClipToPath().Break()
+            .Append(content).Restore().Break();
 
-    public string Entries() =>
-        $"/MediaBox [0 0 {PdfSyntax.Figure(Wide)} {PdfSyntax.Figure(High)}] /BleedBox {Corners(Window)} /TrimBox " +
-            $"{Corners(Trim)}";
+    /// <summary>A page with its boxes; null for those that are all of the page, or that nothing reads.</summary>
+    public PdfDict Page(PdfRef tree) => new()
+    {
+        ["Type"] = "Page",
+        ["Parent"] = tree,
+        ["MediaBox"] = PdfArray.Of(0, 0, Wide, High),
+        ["BleedBox"] = Corners(Window),
+        ["TrimBox"] = Corners(Trim),
+    };
 
-    private string Corners(Box b)
+    private PdfArray Corners(Box b)
     {
         var (x, foot) = (Margin - Window.X.Points, Window.Bottom.Points + Margin);
-        return $"[{PdfSyntax.Figure(b.X.Points + x)} {PdfSyntax.Figure(foot - b.Bottom.Points)} " +
-            $"{PdfSyntax.Figure(b.Right.Points + x)} {PdfSyntax.Figure(foot - b.Y.Points)}]";
+        return PdfArray.Of(b.X.Points + x, foot - b.Bottom.Points, b.Right.Points + x, foot - b.Y.Points);
     }
 }

@@ -1,4 +1,5 @@
 using System.Text;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Import.Rewriting;
 using Lumbeck.Press.Faces;
@@ -64,7 +65,7 @@ public static class PressFile
         var symbols = new FormXObjects(pdf);
         var painter = new PlatePainter(shelf, pictures, condition);
         var outlines = plan.Outlines || (house.OutlinesOnly && plan.Kind.IsForPrinter);
-        var kids = new List<int>();
+        var kids = new List<PdfRef>();
         var seen = pages.SelectMany(sheet => plan.EachPanel
             ? PressPlan.AsPages.Where(p => sheet.Surface.Panel(p) is not null).Select(p => (sheet, plan with { Panel = p }))
             : [(sheet, plan)]);
@@ -85,16 +86,13 @@ public static class PressFile
                     page.Sight)
                 { Likeness = plan.InRgb, Before = before });
             }
-            scene = flattened.Scene;
             var has = new PageResources(pdf, Face, images, symbols, ink, page.Media) { Flats = flats };
-            var content = new PdfPainter(scene, has, ink, page.OnPage(scene), outlines ? Shaped : null).Paint();
+            var content = new PdfPainter(flattened, has, ink, page.OnPage(scene), outlines ? Shaped : null).Paint();
             // What hangs over the sheet's edge ends at the bleed; beyond it are marks alone.
             if (page.Marked)
-                content = page.WithinBleed(content) + new PrinterMarks(page, house, note, has, shelf, ink, plan,
-                    outlines ? Shaped : null)
-                    .Draw();
-            string used() =>
-                string.Concat(faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
+                content = page.WithinBleed(content).Append(new PrinterMarks(page, house, note, has, shelf, ink, plan,
+                    outlines ? Shaped : null).Draw());
+            PdfDict used() => Fonts(faces.Values);
             if (plan.Kind.MadeOf == MadeOf.Tiles)
             {
                 kids.AddRange(new Mockup(pdf, tree,
@@ -103,56 +101,74 @@ public static class PressFile
                     .Pages(content, has, used));
                 continue;
             }
-            var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
-            kids.Add(pdf.Object($"<< /Type /Page /Parent {tree} 0 R {page.Entries()} " +
-                $"{(has.Mixes ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "")}/Resources " +
-                $"{has.Write(used(), "")} 0 R /Contents {stream} 0 R >>"));
+            var stream = pdf.Stream(new(), content.Written);
+            kids.Add(pdf.Object(page.Page(tree).Set("Group", has.Mixes ? PressObjects.InkGroup() : null)
+                .Set("Resources", has.Write(used())).Set("Contents", stream)));
         }
         foreach (var face in faces.Values) face.Write(pdf);
         Finish(pdf, tree, kids, plan, house, note);
     }
 
     /// <summary>The tree of pages, the printing condition, and what the file says of itself.</summary>
-    internal static void Finish(PdfWriter pdf, int tree, IReadOnlyList<int> kids, PressPlan plan, House house,
+    internal static void Finish(PdfWriter pdf, PdfRef tree, IReadOnlyList<PdfRef> kids, PressPlan plan, House house,
         DocumentInfo note,
         bool rightToLeft = false)
     {
-        pdf.Object(tree,
-            $"<< /Type /Pages /Count {kids.Count} /Kids [{string.Join(' ', kids.Select(k => $"{k} 0 R"))}] >>");
+        pdf.Object(tree, PressObjects.Tree(kids));
 
         // A printing condition is said by what is in its inks; what is in a screen's colours is for eyes.
-        var intents = plan.InRgb ? "" : $"/OutputIntents [{Intent(pdf, plan, house)} 0 R] ";
-        var meta = plan.Kind.Naming == Naming.Info
-            ? ""
-            : $"/Metadata {pdf.Stream("/Type /Metadata /Subtype /XML",
-                s => s.Write(Encoding.UTF8.GetBytes(XmpPacket.Of(note, plan.Kind))),
-                compress: false)} 0 R ";
-        var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R {meta}{intents}" +
-            $"{(rightToLeft ? "/ViewerPreferences << /Direction /R2L >> " : "")}>>");
-        var info = pdf.Object($"<< /Title {PdfSyntax.String(note.Title)} /Author {PdfSyntax.String(note.Author)} " +
-            $"/Subject {PdfSyntax.String(note.Subject)} /Creator ({Maker}) /Producer ({Maker}) /CreationDate " +
-            $"{PdfSyntax.Date(note.At)} /ModDate {PdfSyntax.Date(note.At)} /Trapped /False " +
-            $"{(plan.Kind.Naming == Naming.Info ? $"/GTS_PDFXVersion ({plan.Kind.Title}) " : "")}>>");
-        pdf.Finish(catalog, info);
+        var intents = plan.InRgb ? null : PdfArray.Of(Intent(pdf, plan, house));
+        var meta = plan.Kind.Naming == Naming.Info ? null
+            : pdf.Stream(pdf.Reserve(), new() { ["Type"] = "Metadata", ["Subtype"] = "XML" },
+                s => s.Write(Encoding.UTF8.GetBytes(XmpPacket.Of(note, plan.Kind))), compress: false);
+        var catalog = pdf.Object(new PdfDict
+        {
+            ["Type"] = "Catalog",
+            ["Pages"] = tree,
+            ["Metadata"] = meta,
+            ["OutputIntents"] = intents,
+            ["ViewerPreferences"] = rightToLeft ? new PdfDict { ["Direction"] = "R2L" } : null,
+        });
+        pdf.Finish(catalog, pdf.Object(new PdfDict
+        {
+            ["Title"] = PdfString.Text(note.Title),
+            ["Author"] = PdfString.Text(note.Author),
+            ["Subject"] = PdfString.Text(note.Subject),
+            ["Creator"] = PdfString.Text(Maker),
+            ["Producer"] = PdfString.Text(Maker),
+            ["CreationDate"] = PdfString.Date(note.At),
+            ["ModDate"] = PdfString.Date(note.At),
+            ["Trapped"] = "False",
+            ["GTS_PDFXVersion"] = plan.Kind.Naming == Naming.Info ? PdfString.Text(plan.Kind.Title) : null,
+        }));
+    }
+
+    /// <summary>Faces under their names, in the order they were first used.</summary>
+    internal static PdfDict Fonts(IEnumerable<EmbeddedFont> faces)
+    {
+        var fonts = new PdfDict();
+        foreach (var face in faces.OrderBy(f => f.Reference.Number)) fonts.Set(face.Name, face.Reference);
+        return fonts;
     }
 
     /// <summary>
     /// The printing condition (ISO 32000-1, 14.11.5). PDF/X-4 carries its profile; PDF/X-1a may name a registered
     /// condition alone (ISO 15930-4, 6.5).
     /// </summary>
-    private static int Intent(PdfWriter pdf, PressPlan plan, House house)
+    private static PdfRef Intent(PdfWriter pdf, PressPlan plan, House house)
     {
-        var embedded = house.ProfileEmbedded || !plan.Kind.NamesCondition || !IsRegistered(house.OutputCondition);
-        int? icc = null;
-        if (embedded)
+        var registered = IsRegistered(house.OutputCondition);
+        var embedded = house.ProfileEmbedded || !plan.Kind.NamesCondition || !registered;
+        var profile = embedded ? pdf.Stream(new() { ["N"] = 4 }, Profiles.Bytes(house.Profile)) : null;
+        return pdf.Object(new PdfDict
         {
-            var profile = Profiles.Bytes(house.Profile);
-            icc = pdf.Stream("/N 4", s => s.Write(profile));
-        }
-        var condition = PdfSyntax.String(house.OutputCondition);
-        return pdf.Object($"<< /Type /OutputIntent /S /GTS_PDFX /OutputConditionIdentifier {condition} " +
-            $"{(IsRegistered(house.OutputCondition) ? "/RegistryName (http://www.color.org) " : "")}/Info " +
-            $"{condition}{(icc is { } n ? $" /DestOutputProfile {n} 0 R" : "")} >>");
+            ["Type"] = "OutputIntent",
+            ["S"] = "GTS_PDFX",
+            ["OutputConditionIdentifier"] = PdfString.Text(house.OutputCondition),
+            ["RegistryName"] = registered ? PdfString.Text("http://www.color.org") : null,
+            ["Info"] = PdfString.Text(house.OutputCondition),
+            ["DestOutputProfile"] = profile,
+        });
     }
 
     /// <summary>Conditions registered with the International Color Consortium are known by their name alone.</summary>

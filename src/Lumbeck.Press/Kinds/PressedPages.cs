@@ -1,4 +1,4 @@
-using System.Text;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Pdf;
@@ -43,7 +43,7 @@ public static class PressedPages
         using var pdf = new PdfWriter(output, plan.Kind.Version);
         var file = new PageWriting(pdf, inside, plan, house, note, shelf, pictures, before);
         var tree = pdf.Reserve();
-        List<int> kids = plan.Kind.MadeOf switch
+        List<PdfRef> kids = plan.Kind.MadeOf switch
         {
             MadeOf.Openings =>
                 [.. Openings(inside).Select(o => file.Placed(tree, o.Wide, inside.Trim.Height.Points, o.Pages))],
@@ -84,11 +84,11 @@ internal sealed class PageWriting
     private readonly FormXObjects _symbols;
     private readonly PlatePainter _painter;
     private readonly SortedDictionary<FaceId, EmbeddedFont> _faces = [];
-    private readonly Dictionary<string, int> _contents = new(StringComparer.Ordinal);
-    private readonly Dictionary<int, (int Form, Bounds Trim)> _forms = [];
+    private readonly Dictionary<string, PdfRef> _contents = new(StringComparer.Ordinal);
+    private readonly Dictionary<int, (PdfRef Form, Bounds Trim)> _forms = [];
     private readonly List<PageResources> _open = [];
     private readonly HashSet<FaceId> _known = [];
-    private readonly Dictionary<string, int> _flats = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, PdfRef> _flats = new(StringComparer.Ordinal);
     private PageResources? _shared;
 
     public PageWriting(PdfWriter pdf, InsidePages inside, PressPlan plan, House house, DocumentInfo note,
@@ -110,41 +110,42 @@ internal sealed class PageWriting
     }
 
     /// <summary>A page by itself, with its boxes.</summary>
-    public int Single(int tree, int number)
+    public PdfRef Single(PdfRef tree, int number)
     {
         var (page, content, has) = Drawn(number);
         if (page.Marked)
-            content = page.WithinBleed(content) + new PrinterMarks(page, _house, _note, has, _shelf, _ink, _plan,
-                Shapes)
-                .Draw();
-        return _pdf.Object($"<< /Type /Page /Parent {tree} 0 R {page.Entries()} {Group(has)}/Resources " +
-            $"{has.Number} 0 R " +
-            $"/Contents {Content(content)} 0 R >>");
+            content = page.WithinBleed(content).Append(new PrinterMarks(page, _house, _note, has, _shelf, _ink, _plan,
+                Shapes).Draw());
+        return _pdf.Object(page.Page(tree).Set("Group", Group(has)).Set("Resources", has.Reference)
+            .Set("Contents", Content(content)));
     }
 
     /// <summary>A page that shows others of the file, each cut to its trim.</summary>
-    public int Placed(int tree, double wide, double high, IEnumerable<(int Page, Affine Place)> pages)
+    public PdfRef Placed(PdfRef tree, double wide, double high, IEnumerable<(int Page, Affine Place)> pages)
     {
-        var (s, names) = (new StringBuilder(), new SortedDictionary<string, int>(StringComparer.Ordinal));
+        var (s, names) = (new ContentWriter(), new SortedDictionary<string, PdfObject>(StringComparer.Ordinal));
         foreach (var (number, place) in pages)
         {
             var (form, trim) = Form(number);
-            var name = string.Create(CultureInfo.InvariantCulture, $"I{form}");
+            var name = string.Create(CultureInfo.InvariantCulture, $"I{form.Number}");
             names[name] = form;
-            s.Append("q ").Append(PdfSyntax.Matrix(Affine.Move(-trim.Left, -trim.Top).Then(place))).Append(" cm /")
-                .Append(name).Append(" Do Q\n");
+            s.Save().Concat(Affine.Move(-trim.Left, -trim.Top).Then(place).AsMatrix()).XObject(name).Restore().Break();
         }
-        return _pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox [0 0 {PdfSyntax.Figure(wide)} " +
-            $"{PdfSyntax.Figure(high)}] " +
-            $"/Resources << /XObject << {string.Concat(names.Select(n => $"/{n.Key} {n.Value} 0 R "))}>> >> " +
-                $"/Contents {Content(s.ToString())} 0 R >>");
+        return _pdf.Object(new PdfDict
+        {
+            ["Type"] = "Page",
+            ["Parent"] = tree,
+            ["MediaBox"] = PdfArray.Of(0, 0, wide, high),
+            ["Resources"] = new PdfDict { ["XObject"] = new PdfDict(names) },
+            ["Contents"] = Content(s),
+        });
     }
 
     /// <summary>
     /// Sheets of paper with two pages on each side, the back turned over the short edge; smaller where the paper is too
     /// small.
     /// </summary>
-    public IEnumerable<int> Booklet(int tree)
+    public IEnumerable<PdfRef> Booklet(PdfRef tree)
     {
         const double mm = 72 / 25.4;
         var (wide, high) = _plan.Letter ? (792.0, 612.0) : (297 * mm, 210 * mm);
@@ -166,33 +167,36 @@ internal sealed class PageWriting
     /// <summary>Writes what pages asked for.</summary>
     public void Finish()
     {
-        var fonts = string.Concat(_faces.Values.OrderBy(f => f.Number).Select(f => $"/{f.Name} {f.Number} 0 R "));
+        var fonts = PressFile.Fonts(_faces.Values);
         foreach (var has in _open) has.Write(fonts);
         foreach (var face in _faces.Values) face.Write(_pdf);
     }
 
-    private static string Group(PageResources has) => has.Mixes ? "/Group << /S /Transparency /CS /DeviceCMYK >> " : "";
+    private static PdfDict? Group(PageResources has) => has.Mixes ? PressObjects.InkGroup() : null;
 
-    private int Content(string content) => _contents.TryGetValue(content, out var known) ? known
-        : _contents[content] = _pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
+    private PdfRef Content(ContentWriter content)
+    {
+        var key = content.Key();
+        return _contents.TryGetValue(key, out var known) ? known
+            : _contents[key] = _pdf.Stream(new(), content.Written);
+    }
 
-    private (int Form, Bounds Trim) Form(int number)
+    private (PdfRef Form, Bounds Trim) Form(int number)
     {
         if (_forms.TryGetValue(number, out var known)) return known;
         var (page, content, has) = Drawn(number);
         var t = page.Trim;
         var trim = new Bounds(page.Margin + t.X.Points, page.High - page.Margin - t.Bottom.Points,
             page.Margin + t.Right.Points, page.High - page.Margin - t.Y.Points);
-        var box = string.Join(' ', ((double[])[trim.Left, trim.Top, trim.Right, trim.Bottom]).Select(PdfSyntax.Figure));
-        var form = _pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{box}] {Group(has)}/Resources {has.Number} 0 R",
-            s => s.Write(Encoding.ASCII.GetBytes(content)));
+        var form = _pdf.Stream(PressObjects.Form(trim.AsRectangle(), has.Reference).Set("Group", Group(has)),
+            content.Written);
         return _forms[number] = (form, trim);
     }
 
     private Func<GlyphMark, Outline>? Shapes =>
         _plan.Outlines || (_house.OutlinesOnly && _plan.Kind.IsForPrinter) ? g => TextDrawing.Shape([g], _shelf) : null;
 
-    private (PageBoxes Page, string Content, PageResources Has) Drawn(int number)
+    private (PageBoxes Page, ContentWriter Content, PageResources Has) Drawn(int number)
     {
         _before?.Invoke();
         var scene = _inside.Page(number);
@@ -213,7 +217,7 @@ internal sealed class PageWriting
         }
         var has = flats is null ? _shared ??= Resources(page, null) : Resources(page, flats);
         has.Mixes = false;
-        var content = new PdfPainter(flattened.Scene, has, _ink, page.OnPage(flattened.Scene), Shapes).Paint();
+        var content = new PdfPainter(flattened, has, _ink, page.OnPage(flattened.Scene), Shapes).Paint();
         return (page, content, has);
     }
 

@@ -1,4 +1,5 @@
-using System.Text;
+using Lumbeck.Pdf.Content;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Pdf;
 
@@ -21,20 +22,21 @@ internal sealed class PrinterMarks(PageBoxes page, House house, DocumentInfo not
     ColorOperators ink, PressPlan plan, Func<GlyphMark, Outline>? shapes = null)
 {
     private const double Gap = 3, Long = 17, Weight = 0.25;
-    private readonly StringBuilder _s = new();
+    private readonly ContentWriter _s = new();
 
-    public string Draw()
+    public ContentWriter Draw()
     {
         if (plan.Kind.Beside > 0)
         {
             Slug(page.Margin, 5, page.Wide - (2 * page.Margin), $"Proof, not for printing · {note.Slug}");
-            return _s.ToString();
+            return _s;
         }
         var (left, foot, right, head) = (page.Margin, page.Margin, page.Wide - page.Margin, page.High - page.Margin);
         var (tl, tf, tr, th) = Trim();
-        _s.Append("q /Gk gs ");
-        if (plan.InRgb) _s.Append("0 0 0 RG "); else _s.Append('/').Append(has.Registration()).Append(" CS 1 SCN ");
-        _s.Append(PdfSyntax.Figure(Weight)).Append(" w\n");
+        _s.Save().State("Gk");
+        if (plan.InRgb) _s.Op(Operator.StrokeRgb, 0, 0, 0);
+        else _s.Tint(has.Registration(), stroke: true, 1);
+        _s.Op(Operator.LineWidth, Weight).Break();
         foreach (var x in (double[])[tl, tr])
         {
             Line(x, foot - Gap, x, foot - Gap - Long);
@@ -61,7 +63,7 @@ internal sealed class PrinterMarks(PageBoxes page, House house, DocumentInfo not
         }
         if (house.FoldMarks && page.Trim == page.Sheet.Trim)
         {
-            _s.Append("[2 1.5] 0 d\n");
+            _s.Dash([2, 1.5]).Break();
             foreach (var fold in page.Sheet.Folds)
             {
                 var x = X(fold.Points);
@@ -74,12 +76,12 @@ internal sealed class PrinterMarks(PageBoxes page, House house, DocumentInfo not
                 Line(left - Gap, y, left - Gap - Long, y);
                 Line(right + Gap, y, right + Gap + Long, y);
             }
-            _s.Append("[] 0 d\n");
+            _s.Dash([]).Break();
         }
         if (house.InkBar && !plan.InRgb) Bar(tl + 12, head + Gap + 5);
-        _s.Append("Q\n");
+        _s.Restore().Break();
         if (house.Slug && note.Slug.Length > 0) Slug(tl + 6, foot - Gap - Long - 6, tr - tl - 12, note.Slug);
-        return _s.ToString();
+        return _s;
     }
 
     private double X(double x) => x - page.Window.X.Points + page.Margin;
@@ -89,8 +91,7 @@ internal sealed class PrinterMarks(PageBoxes page, House house, DocumentInfo not
         (X(page.Trim.X.Points), Y(page.Trim.Bottom.Points), X(page.Trim.Right.Points), Y(page.Trim.Y.Points));
 
     private void Line(double x1, double y1, double x2, double y2) =>
-        _s.Append(PdfSyntax.Figure(x1)).Append(' ').Append(PdfSyntax.Figure(y1)).Append(" m ").Append(PdfSyntax.Figure(x2))
-            .Append(' ').Append(PdfSyntax.Figure(y2)).Append(" l S\n");
+        _s.Line(x1, y1, x2, y2).Break();
 
     /// <summary>Each ink whole and at half, and the three overprints of two.</summary>
     private void Bar(double x, double y)
@@ -101,8 +102,7 @@ internal sealed class PrinterMarks(PageBoxes page, House house, DocumentInfo not
             new(10_000, 10_000, 0, 0), new(10_000, 0, 10_000, 0), new(0, 10_000, 10_000, 0)];
         foreach (var patch in patches)
         {
-            _s.Append(ink.Filled(patch)).Append(' ').Append(PdfSyntax.Figure(x)).Append(' ').Append(PdfSyntax.Figure(y))
-                .Append(' ').Append(PdfSyntax.Figure(side)).Append(' ').Append(PdfSyntax.Figure(side)).Append(" re f\n");
+            ink.Fill(_s, patch).Rectangle(x, y, side, side).Fill().Break();
             x += side;
         }
     }
@@ -114,7 +114,8 @@ internal sealed class PrinterMarks(PageBoxes page, House house, DocumentInfo not
         var marks = SlugLine.Of(shelf, id, words, 7, wide);
         if (shapes is null) foreach (var glyph in marks.Glyphs) has.Face(id).Use(glyph);
         var line = new Scene(page.Sheet, [new("slug", Part.Sheet, Affine.Identity, [marks], Bounds.None, Bounds.None)]);
-        _s.Append("q\n").Append(new PdfPainter(line, has, ink, new(1, 0, 0, -1, x, y), shapes).Paint()).Append("Q\n");
+        _s.Save().Break().Append(new PdfPainter(Plates.Flattened.None(line), has, ink, new(1, 0, 0, -1, x, y), shapes).Paint())
+            .Restore().Break();
     }
 }
 

@@ -1,3 +1,6 @@
+using Lumbeck.Pdf.Content;
+using Lumbeck.Pdf.Writing;
+
 namespace Lumbeck.Press.Pdf;
 
 /// <summary>
@@ -13,20 +16,21 @@ internal sealed class ColorOperators(Colour.IScreenColour? screen, bool gray = f
 
     public bool OnScreen => screen is not null;
 
-    public string Space => screen is not null ? "/DeviceRGB" : Gray ? "/DeviceGray" : "/DeviceCMYK";
+    public string Space => screen is not null ? "DeviceRGB" : Gray ? "DeviceGray" : "DeviceCMYK";
 
-    public string Filled(Ink ink) => Numbers(ink) + (screen is not null ? " rg" : Gray ? " g" : " k");
+    public ContentWriter Fill(ContentWriter to, Ink ink) =>
+        to.Op(screen is not null ? Operator.FillRgb : Gray ? Operator.FillGray : Operator.FillCmyk, Numbers(ink));
 
-    public string Lined(Ink ink) => Numbers(ink) + (screen is not null ? " RG" : Gray ? " G" : " K");
+    public ContentWriter Stroke(ContentWriter to, Ink ink) =>
+        to.Op(screen is not null ? Operator.StrokeRgb : Gray ? Operator.StrokeGray : Operator.StrokeCmyk, Numbers(ink));
 
     /// <summary>Makes many inks known at once, before each is written.</summary>
     public void Know(IReadOnlyList<Ink> inks) => screen?.Hex(inks);
 
-    public string Numbers(Ink ink)
+    public double[] Numbers(Ink ink)
     {
-        if (Gray) return PdfSyntax.Figure((10_000 - ink.K) / 10_000.0);
-        if (screen is null) return PdfSyntax.Inks(ink);
-        var rgb = Convert.FromHexString(screen.Hex(ink)[1..]);
-        return string.Join(' ', rgb.Select(v => PdfSyntax.Figure(v / 255.0)));
+        if (Gray) return [(10_000 - ink.K) / 10_000.0];
+        if (screen is null) return PressObjects.Shares(ink);
+        return [.. Convert.FromHexString(screen.Hex(ink)[1..]).Select(v => v / 255.0)];
     }
 }

@@ -1,5 +1,6 @@
 using System.Security.Cryptography;
 using System.Text;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Faces;
 
 namespace Lumbeck.Press.Pdf;
@@ -8,13 +9,13 @@ namespace Lumbeck.Press.Pdf;
 /// One face of a file: gathers the glyphs in use, then writes them as a subset under their own ids
 /// (Type 0 over CIDFontType2 or 0 with identity mapping; ISO 32000-1, 9.7) with a ToUnicode map.
 /// </summary>
-internal sealed class EmbeddedFont(OpenFace face, string name, int number)
+internal sealed class EmbeddedFont(OpenFace face, string name, PdfRef reference)
 {
     private readonly SortedDictionary<ushort, string> _letters = [];
 
     /// <summary>The name under which page content selects it, such as <c>F1</c>.</summary>
     public string Name { get; } = name;
-    public int Number { get; } = number;
+    public PdfRef Reference { get; } = reference;
     public int UnitsPerEm => face.Metrics.UnitsPerEm;
     public int Advance(ushort glyph) => face.Advance(glyph);
 
@@ -35,25 +36,51 @@ internal sealed class EmbeddedFont(OpenFace face, string name, int number)
         var scale = 1000.0 / UnitsPerEm;
         // Outlines of cubic curves leave as a bare CFF table, whose glyphs are chosen by their number too (9.9, table
         // 126).
-        var file = pdf.Stream(face.Cff ? "/Subtype /CIDFontType0C" : $"/Length1 {program.Length}",
-            s => s.Write(program));
+        var file = pdf.Stream(face.Cff ? new PdfDict { ["Subtype"] = "CIDFontType0C" }
+            : new PdfDict { ["Length1"] = program.Length }, program);
         var m = face.Metrics;
-        var box = string.Join(' ', face.Box.Select(v => PdfSyntax.Figure(Math.Round(v * scale))));
-        // Symbolic: glyphs are chosen by id, not through a standard encoding (9.8.2). Italic is bit 7.
-        var flags = 4 | (face.Id.Italic ? 64 : 0);
-        var descriptor = pdf.Object($"<< /Type /FontDescriptor /FontName /{tagged} /Flags {flags} /FontBBox [{box}] " +
-            $"/ItalicAngle {face.ItalicAngle} /Ascent {PdfSyntax.Figure(Math.Round(m.Ascent * scale))} /Descent " +
-            $"{PdfSyntax.Figure(-Math.Round(m.Descent * scale))} /CapHeight " +
-            $"{PdfSyntax.Figure(Math.Round(m.CapHeight * scale))} /StemV {face.Id.Weight / 5} " +
-            $"/FontFile{(face.Cff ? 3 : 2)} {file} 0 R >>");
-        var widths = string.Join(' ', _letters.Keys.Select(g => $"{g} [{PdfSyntax.Figure(face.Advance(g) * scale)}]"));
-        var descendant = pdf.Object($"<< /Type /Font /Subtype /CIDFontType{(face.Cff ? 0 : 2)} /BaseFont /{tagged} " +
-            $"/CIDSystemInfo << /Registry (Adobe) /Ordering (Identity) /Supplement 0 >> /FontDescriptor {descriptor} " +
-            $"0 R /DW 1000 /W [{widths}]{(face.Cff ? "" : " /CIDToGIDMap /Identity")} >>");
-        var unicode = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(ToUnicode())));
-        pdf.Object(Number,
-            $"<< /Type /Font /Subtype /Type0 /BaseFont /{tagged} /Encoding /Identity-H /DescendantFonts " +
-                $"[{descendant} 0 R] /ToUnicode {unicode} 0 R >>");
+        double scaled(double units) => Math.Round(units * scale);
+        var descriptor = pdf.Object(new PdfDict
+        {
+            ["Type"] = "FontDescriptor",
+            ["FontName"] = tagged,
+            // Symbolic: glyphs are chosen by id, not through a standard encoding (9.8.2). Italic is bit 7.
+            ["Flags"] = 4 | (face.Id.Italic ? 64 : 0),
+            ["FontBBox"] = PdfArray.From(face.Box.Select(v => (PdfObject)scaled(v))),
+            ["ItalicAngle"] = new PdfNumber(face.ItalicAngle, 8),
+            ["Ascent"] = scaled(m.Ascent),
+            ["Descent"] = -scaled(m.Descent),
+            ["CapHeight"] = scaled(m.CapHeight),
+            ["StemV"] = face.Id.Weight / 5,
+            [face.Cff ? "FontFile3" : "FontFile2"] = file,
+        });
+        var descendant = pdf.Object(new PdfDict
+        {
+            ["Type"] = "Font",
+            ["Subtype"] = face.Cff ? "CIDFontType0" : "CIDFontType2",
+            ["BaseFont"] = tagged,
+            ["CIDSystemInfo"] = new PdfDict
+            {
+                ["Registry"] = PdfString.Text("Adobe"),
+                ["Ordering"] = PdfString.Text("Identity"),
+                ["Supplement"] = 0,
+            },
+            ["FontDescriptor"] = descriptor,
+            ["DW"] = 1000,
+            ["W"] = PdfArray.From(_letters.Keys.SelectMany(g =>
+                (PdfObject[])[g, PdfArray.Of(face.Advance(g) * scale)])),
+            ["CIDToGIDMap"] = face.Cff ? null : "Identity",
+        });
+        var unicode = pdf.Stream(new(), Encoding.ASCII.GetBytes(ToUnicode()));
+        pdf.Object(Reference, new PdfDict
+        {
+            ["Type"] = "Font",
+            ["Subtype"] = "Type0",
+            ["BaseFont"] = tagged,
+            ["Encoding"] = "Identity-H",
+            ["DescendantFonts"] = PdfArray.Of(descendant),
+            ["ToUnicode"] = unicode,
+        });
     }
 
     /// <summary>Six capitals that name this very subset (9.6.4).</summary>
@@ -76,7 +103,10 @@ internal sealed class EmbeddedFont(OpenFace face, string name, int number)
         {
             s.Append(CultureInfo.InvariantCulture, $"{hundred.Length} beginbfchar\n");
             foreach (var (glyph, letters) in hundred)
-                s.Append(CultureInfo.InvariantCulture, $"<{glyph:X4}> <{PdfSyntax.Utf16(letters)}>\n");
+            {
+                var utf16 = Convert.ToHexString(Encoding.BigEndianUnicode.GetBytes(letters));
+                s.Append(CultureInfo.InvariantCulture, $"<{glyph:X4}> <{utf16}>\n");
+            }
             s.Append("endbfchar\n");
         }
         return s.Append("endcmap\nCMapName currentdict /CMap defineresource pop\nend\nend\n").ToString();

@@ -1,6 +1,7 @@
 using System.IO.Compression;
 using System.Security.Cryptography;
 using System.Text;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Plates;
 
@@ -12,7 +13,7 @@ namespace Lumbeck.Press.Pdf;
 /// <param name="Ink">That ink.</param>
 /// <param name="Space">The object of the space in which it has finishing inks too; null where it has none.</param>
 /// <param name="Tints">Those inks' tints in hundredths of a percent, in the space's order.</param>
-internal sealed record FlatDrawn(Bounds Place, int? Image, Ink Ink, int? Space, ImmutableArray<int> Tints);
+internal sealed record FlatDrawn(Bounds Place, PdfRef? Image, Ink Ink, PdfRef? Space, ImmutableArray<int> Tints);
 
 /// <summary>
 /// The flattened parts of a page, written before its content: process inks in their plates' own numbers, and finishing
@@ -25,13 +26,13 @@ internal sealed record FlatDrawn(Bounds Place, int? Image, Ink Ink, int? Space, 
 internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
 {
     private readonly Dictionary<FlatPart, List<FlatDrawn>> _drawn = [];
-    private readonly Dictionary<string, int> _spaces = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, PdfRef> _spaces = new(StringComparer.Ordinal);
 
     /// <summary>What makes them black alone; null where they keep their inks.</summary>
     public BlackAlone? Black { get; init; }
 
     /// <summary>Images of the file's other pages by the SHA-256 of their samples: what repeats is in it once.</summary>
-    public Dictionary<string, int> Shared { get; init; } = [];
+    public Dictionary<string, PdfRef> Shared { get; init; } = [];
 
     public IReadOnlyList<FlatDrawn> Of(FlatPart part) => _drawn.GetValueOrDefault(part) ?? (IReadOnlyList<FlatDrawn>)[];
 
@@ -43,7 +44,7 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
             if (!_drawn.TryGetValue(part, out var drawn)) _drawn[part] = drawn = [];
             ImmutableArray<(string Name, byte[] Tints)> laid =
                 [.. tile.Finishes.Where(f => f.Tints.AsSpan().ContainsAnyExcept((byte)0))];
-            var space = laid.IsEmpty ? (int?)null : Space([.. laid.Select(f => f.Name)]);
+            var space = laid.IsEmpty ? null : Space([.. laid.Select(f => f.Name)]);
             drawn.Add(tile.IsEven
                 ? new(tile.Place, null, Even(tile.Inks), space, [.. laid.Select(f => Hundredths(f.Tints[0]))])
                 : new(tile.Place, rgb ? Screen(tile) : Samples(tile, space, laid), Ink.White, space, []));
@@ -70,14 +71,13 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
 
     private static int Hundredths(byte level) => (int)Math.Round(level * 10_000 / 255.0);
 
-    private int Samples(FlatTile tile, int? space, ImmutableArray<(string Name, byte[] Tints)> laid)
+    private PdfRef Samples(FlatTile tile, PdfRef? space, ImmutableArray<(string Name, byte[] Tints)> laid)
     {
         if (space is null)
         {
             var key = $"{tile.Wide} {Convert.ToHexString(SHA256.HashData(tile.Inks))}";
             if (Shared.TryGetValue(key, out var known)) return known;
-            return Shared[key] = pdf.Stream($"{Head(tile)} /ColorSpace /DeviceCMYK", s => s.Write(tile.Inks),
-                level: CompressionLevel.Fastest);
+            return Shared[key] = pdf.Stream(Head(tile, "DeviceCMYK"), tile.Inks, CompressionLevel.Fastest);
         }
         var bands = 4 + laid.Length;
         var samples = new byte[tile.Wide * tile.High * bands];
@@ -86,22 +86,32 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
             tile.Inks.AsSpan(pixel * 4, 4).CopyTo(samples.AsSpan(pixel * bands));
             for (var f = 0; f < laid.Length; f++) samples[(pixel * bands) + 4 + f] = laid[f].Tints[pixel];
         }
-        return pdf.Stream($"{Head(tile)} /ColorSpace {space} 0 R", s => s.Write(samples),
-            level: CompressionLevel.Fastest);
+        return pdf.Stream(Head(tile, space), samples, CompressionLevel.Fastest);
     }
 
     /// <summary>The four inks and some finishing inks as one colour space.</summary>
-    private int Space(ImmutableArray<string> finishes)
+    private PdfRef Space(ImmutableArray<string> finishes)
     {
-        var names = string.Concat(finishes.Select(f => " /" + PdfSyntax.Name(f)));
-        if (_spaces.TryGetValue(names, out var known)) return known;
-        var shares = string.Concat(Enumerable.Repeat("0 1 ", 4 + finishes.Length));
-        var tint = pdf.Stream($"/FunctionType 4 /Domain [{shares}] /Range [0 1 0 1 0 1 0 1]",
-            s => s.Write(Encoding.ASCII.GetBytes(Shown(finishes))));
-        var plates = string.Concat(finishes.Select(f => $"/{PdfSyntax.Name(f)} {PageResources.Plate(f)} "));
-        return _spaces[names] = pdf.Object($"[/DeviceN [/Cyan /Magenta /Yellow /Black{names}] /DeviceCMYK {tint} 0 R " +
-            $"<< /Colorants << {plates}>> >>]");
+        var key = string.Join('/', finishes);
+        if (_spaces.TryGetValue(key, out var known)) return known;
+        var tint = pdf.Stream(new()
+        {
+            ["FunctionType"] = 4,
+            ["Domain"] = Unit(4 + finishes.Length),
+            ["Range"] = Unit(4),
+        }, Encoding.ASCII.GetBytes(Shown(finishes)));
+        var plates = new PdfDict();
+        foreach (var name in finishes) plates.Set(name, PageResources.Plate(name));
+        return _spaces[key] = pdf.Object(PdfArray.Of("DeviceN",
+            PdfArray.From([.. Process, .. finishes.Select(f => (PdfObject)f)]), "DeviceCMYK", tint,
+            new PdfDict { ["Colorants"] = plates }));
     }
+
+    private static readonly PdfObject[] Process = ["Cyan", "Magenta", "Yellow", "Black"];
+
+    /// <summary>From 0 to 1, so often.</summary>
+    private static PdfArray Unit(int count) =>
+        PdfArray.From(Enumerable.Range(0, 2 * count).Select(n => (PdfObject)(n % 2)));
 
     /// <summary>
     /// What a screen shows of them (a calculator function, 7.10.5): the process inks with each finishing ink's likeness
@@ -119,7 +129,7 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
                 if (share == 0) continue;
                 var all = left + i + 1;
                 s.Append(CultureInfo.InvariantCulture, $"{all} -1 roll dup 1 exch sub 2 index ")
-                    .Append(PdfSyntax.Figure(share / 10_000.0))
+                    .Append((share / 10_000.0).ToString("0.####", CultureInfo.InvariantCulture))
                     .Append(CultureInfo.InvariantCulture, $" mul mul add {all} 1 roll ");
             }
             s.Append("pop ");
@@ -127,17 +137,16 @@ internal sealed class FlatImages(PdfWriter pdf, House house, bool rgb)
         return s.Append('}').ToString();
     }
 
-    private int Screen(FlatTile tile)
+    private PdfRef Screen(FlatTile tile)
     {
         using var all = NetVips.Image.NewFromMemory(ScreenTable.Of(house.Profile).ToRgb(tile.Inks), tile.Wide,
             tile.High, 3, NetVips.Enums.BandFormat.Uchar);
         using var screen = all.Copy(interpretation: NetVips.Enums.Interpretation.Srgb);
         var jpeg = screen.JpegsaveBuffer(q: 88, keep: NetVips.Enums.ForeignKeep.None,
             subsampleMode: NetVips.Enums.ForeignSubsample.Off);
-        return pdf.Stream($"{Head(tile)} /ColorSpace /DeviceRGB /Filter /DCTDecode", s => s.Write(jpeg),
-            compress: false);
+        return pdf.Stream(Head(tile, "DeviceRGB").Set("Filter", "DCTDecode"), s => s.Write(jpeg), compress: false);
     }
 
-    private static string Head(FlatTile tile) =>
-        $"/Type /XObject /Subtype /Image /Width {tile.Wide} /Height {tile.High} /BitsPerComponent 8";
+    private static PdfDict Head(FlatTile tile, PdfObject space) =>
+        PressObjects.Image(tile.Wide, tile.High).Set("ColorSpace", space);
 }

@@ -1,4 +1,4 @@
-using System.Text;
+using Lumbeck.Pdf.Writing;
 
 namespace Lumbeck.Press.Pdf;
 
@@ -8,16 +8,16 @@ namespace Lumbeck.Press.Pdf;
 /// <param name="pdf">The file.</param>
 internal sealed class FormXObjects(PdfWriter pdf)
 {
-    private readonly Dictionary<string, int> _forms = new(StringComparer.Ordinal);
+    private readonly Dictionary<(Bounds, string), PdfRef> _forms = [];
 
     // The very same marks are not drawn again to see that they are.
-    private readonly Dictionary<(ImmutableArray<Mark>, string?), int> _known = [];
+    private readonly Dictionary<(ImmutableArray<Mark>, string?), PdfRef> _known = [];
 
     /// <summary>The form of some marks.</summary>
     /// <param name="mark">The marks.</param>
     /// <param name="content">Draws them.</param>
     /// <param name="plates">The colour spaces they name, as resources.</param>
-    public int Of(RepeatedMark mark, Func<string> content, string plates)
+    public PdfRef Of(RepeatedMark mark, Func<ContentWriter> content, PdfDict? plates)
     {
         var key = (mark.Symbol, mark.Finish?.Name);
         return _known.TryGetValue(key, out var known) ? known : _known[key] = Of(content(), mark.Reach, plates);
@@ -27,14 +27,13 @@ internal sealed class FormXObjects(PdfWriter pdf)
     /// <param name="content">Its content, which sets all of the state that it needs.</param>
     /// <param name="reach">What it may paint on.</param>
     /// <param name="plates">The colour spaces it names, as resources.</param>
-    private int Of(string content, Bounds reach, string plates)
+    private PdfRef Of(ContentWriter content, Bounds reach, PdfDict? plates)
     {
-        var key = $"{PdfSyntax.Figure(reach.Left)} {PdfSyntax.Figure(reach.Top)} {PdfSyntax.Figure(reach.Right)} " +
-            $"{PdfSyntax.Figure(reach.Bottom)}\n{content}";
+        static double places(double v) => Math.Round(v, 4);
+        var key = (new Bounds(places(reach.Left), places(reach.Top), places(reach.Right), places(reach.Bottom)),
+            content.Key());
         if (_forms.TryGetValue(key, out var known)) return known;
-        var resources = $"<< /ExtGState << {PageResources.Overprinting} >> {(plates.Length > 0 ? $"/ColorSpace << {plates} >> " : "")}>>";
-        return _forms[key] = pdf.Stream($"/Type /XObject /Subtype /Form /BBox " +
-            $"[{key[..key.IndexOf('\n', StringComparison.Ordinal)]}] /Resources {resources}",
-            s => s.Write(Encoding.ASCII.GetBytes(content)));
+        var resources = new PdfDict { ["ExtGState"] = PageResources.Overprinting(), ["ColorSpace"] = plates };
+        return _forms[key] = pdf.Stream(PressObjects.Form(reach.AsRectangle(), resources), content.Written);
     }
 }

@@ -1,4 +1,5 @@
-using System.Text;
+using Lumbeck.Pdf.Content;
+using Lumbeck.Pdf.Writing;
 
 namespace Lumbeck.Press.Pdf;
 
@@ -9,7 +10,7 @@ namespace Lumbeck.Press.Pdf;
 /// <param name="s">What is written to.</param>
 /// <param name="has">Where faces are.</param>
 /// <param name="read">Runs whose glyphs carry other letters, so that words are read in their order.</param>
-internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyDictionary<GlyphMark,
+internal sealed class PdfLetters(ContentWriter s, IPageResources has, IReadOnlyDictionary<GlyphMark,
     ImmutableArray<PlacedGlyph>> read)
 {
     /// <param name="g">The run.</param>
@@ -21,9 +22,10 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
         var glyphs = read.TryGetValue(g, out var carried) ? carried : g.Glyphs;
         // Letters spaced so widely that they would be taken for words carry those themselves (14.9.4).
         var spelled = !g.RightToLeft && IsSpaced(g, face);
-        if (spelled) Span(g.Text);
-        s.Append("BT /").Append(face.Name).Append(' ').Append(PdfSyntax.Figure(g.Size))
-            .Append(mode == 0 ? " Tf\n" : $" Tf {mode} Tr\n");
+        if (spelled) s.BeginActualText(g.Text).Break();
+        s.Op(Operator.BeginText).Font(face.Name, g.Size);
+        if (mode != 0) s.Op(Operator.RenderingMode, mode);
+        s.Break();
         for (var from = 0; from < glyphs.Length;)
         {
             var to = from + 1;
@@ -33,12 +35,9 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
             Run(g, glyphs, from, to, face, toPage, spelled);
             from = to;
         }
-        s.Append("ET\n");
-        if (spelled) s.Append("EMC\n");
+        s.Op(Operator.EndText).Break();
+        if (spelled) s.EndMarked().Break();
     }
-
-    private void Span(string letters) =>
-        s.Append("/Span << /ActualText ").Append(PdfSyntax.String(letters)).Append(" >> BDC\n");
 
     /// <summary>
     /// Letters spaced so widely that readers would take every one for a word: from about a tenth of the size on they
@@ -60,31 +59,28 @@ internal sealed class PdfLetters(StringBuilder s, IPageResources has, IReadOnlyD
         var first = glyphs[from];
         var m = new Affine(1, 0, 0, -1, 0, 0).Then(Affine.Rotate(first.Turn))
             .Then(Affine.Move(g.X + first.X, g.Y + first.Y)).Then(toPage);
-        s.Append(PdfSyntax.Figure(m.A)).Append(' ').Append(PdfSyntax.Figure(m.B)).Append(' ').Append(PdfSyntax.Figure(m.C))
-            .Append(' ').Append(PdfSyntax.Figure(m.D)).Append(' ')
-            .Append(PdfSyntax.Figure(m.E)).Append(' ').Append(PdfSyntax.Figure(m.F)).Append(" Tm\n");
+        s.Op(Operator.TextMatrix, m.A, m.B, m.C, m.D, m.E, m.F).Break();
         var pen = first.X;
-        var open = false;
+        var run = new GlyphRun();
         for (var i = from; i < to; i++)
         {
             var glyph = glyphs[i];
             // Where the map would not give a glyph's letters back, it carries them itself (14.9.4).
             var told = spelled || face.Tells(glyph);
-            if (!told && open) { s.Append(">] TJ\n"); open = false; }
-            if (!told) Span(glyph.Letters);
-            if (!open) { s.Append("[<"); open = true; }
+            if (!told && !run.IsEmpty) { run.Show(s); s.Break(); }
+            if (!told) s.BeginActualText(glyph.Letters).Break();
             // What the face's own advance leaves short or over, in thousandths of the size; the pen keeps what rounding
             // drops.
             var gap = Math.Round((glyph.X - pen) * 1000 / g.Size, 2);
             if (gap != 0)
             {
-                s.Append("> ").Append(PdfSyntax.Figure(-gap)).Append(" <");
+                run.Adjust(-gap);
                 pen += gap * g.Size / 1000;
             }
-            s.Append(glyph.Id.ToString("X4", CultureInfo.InvariantCulture));
+            run.Add(glyph.Id);
             pen += face.Advance(glyph.Id) * g.Size / face.UnitsPerEm;
-            if (!told) { s.Append(">] TJ EMC\n"); open = false; }
+            if (!told) { run.Show(s); s.EndMarked().Break(); }
         }
-        if (open) s.Append(">] TJ\n");
+        if (!run.IsEmpty) { run.Show(s); s.Break(); }
     }
 }

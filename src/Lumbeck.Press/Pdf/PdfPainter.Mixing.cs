@@ -1,5 +1,3 @@
-using System.Text;
-
 namespace Lumbeck.Press.Pdf;
 
 // Drawn items that let through what lies under them, laid down as one.
@@ -36,32 +34,41 @@ internal sealed partial class PdfPainter
     private static IEnumerable<Mark> Keeping(Mark mark, string[] finishes) =>
         [mark, .. finishes.Select(f => OnPlate(Covering(mark), f, 10_000)).OfType<Mark>()];
 
-    private static Mark Covering(Mark mark) => mark switch
-    {
-        FillMark f => f with { Overprint = false },
-        GlyphMark g => g with { Overprint = false },
-        _ => mark,
-    };
+    private static Mark Covering(Mark mark) =>
+        mark is IPlainInk { Plain: { } ink } plain ? plain.With(ink, overprint: false) : mark;
 
     /// <summary>
     /// A mark as it is on a finishing ink's plate: its tint, or none of it where it hides that (or so much of it); null
     /// for what overprints and leaves it.
     /// </summary>
-    private static Mark? OnPlate(Mark mark, string finish, int tint = 0) => mark.Finish is not null
-        ? mark
-        : mark switch
-        {
-            FillMark { Overprint: true } or GlyphMark { Overprint: true, Gradient: null } or BlurredMark => null,
-            GradientMark h => new FillMark(h.Shape, Ink.White) { EvenOdd = h.EvenOdd, Finish = (finish, tint) },
-            GlyphMark g => g with { Gradient = null, Finish = (finish, tint) },
-            DrawingMark d => d with { Marks = [.. d.Marks.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()] },
-            RepeatedMark r => r with
-            {
-                Symbol = [.. r.Symbol.Select(m => OnPlate(m, finish, tint)).OfType<Mark>()],
-                Finish = (finish, tint),
-            },
-            _ => mark with { Finish = (finish, tint) },
-        };
+    private static Mark? OnPlate(Mark mark, string finish, int tint = 0) =>
+        mark.Finish is not null ? mark : mark.Accept(new Plating((finish, tint)));
+
+    private sealed class Plating((string Name, int Tint) finish) : IMarkVisitor<Mark?>
+    {
+        private Mark? Of(Mark mark) => OnPlate(mark, finish.Name, finish.Tint);
+
+        public Mark? Fill(FillMark mark) => mark.Overprint ? null : mark with { Finish = finish };
+
+        public Mark? Gradient(GradientMark mark) =>
+            new FillMark(mark.Shape, Ink.White) { EvenOdd = mark.EvenOdd, Finish = finish };
+
+        public Mark? Line(LineMark mark) => mark with { Finish = finish };
+
+        public Mark? Glyphs(GlyphMark mark) => mark is { Overprint: true, Gradient: null } ? null
+            : mark with { Gradient = null, Finish = finish };
+
+        public Mark? Blurred(BlurredMark mark) => null;
+        public Mark? Picture(PictureMark mark) => mark with { Finish = finish };
+        public Mark? Tiles(TilesMark mark) => mark with { Finish = finish };
+        public Mark? Grown(GrownMark mark) => mark with { Finish = finish };
+
+        public Mark? Repeated(RepeatedMark mark) =>
+            mark with { Symbol = [.. mark.Symbol.Select(Of).OfType<Mark>()], Finish = finish };
+
+        // What it holds is each on the plate by itself.
+        public Mark? Drawing(DrawingMark mark) => mark with { Marks = [.. mark.Marks.Select(Of).OfType<Mark>()] };
+    }
 
     private void Group(DrawnItem drawn, IEnumerable<Mark> group, Affine toPage, bool overprinted, bool plainly)
     {
@@ -69,9 +76,9 @@ internal sealed partial class PdfPainter
         // A form begins with the state it is drawn in: that is set to what the group begins with.
         (_s, _fill, _overprinting, _finishesOverprint) = (new(), null, false, overprinted);
         foreach (var mark in group) Mark(mark, toPage);
-        var marks = _s.ToString();
+        var marks = _s;
         (_s, _fill, _overprinting, _finishesOverprint) = (page, fill, overprinting, finishes);
         var name = has.Mix(marks, drawn, plainly);
-        _s.Append("q /Gk gs /").Append(name).Append("g gs /").Append(name).Append(" Do Q\n");
+        _s.Save().State("Gk").State(name + "g").XObject(name).Restore().Break();
     }
 }

@@ -1,4 +1,4 @@
-using System.Text;
+using Lumbeck.Pdf.Writing;
 
 namespace Lumbeck.Press.Pdf;
 
@@ -15,14 +15,14 @@ internal sealed partial class PdfPainter
         {
             var (page, fill, overprinting) = (_s, _fill, _overprinting);
             // A form begins with the state it is drawn in (8.10.1): it sets its own.
-            (_s, _fill, _overprinting) = (new("/Gk gs\n"), null, false);
+            (_s, _fill, _overprinting) = (new ContentWriter().State("Gk").Break(), null, false);
             foreach (var inner in mark.Symbol) Mark(inner, Affine.Identity);
-            var content = _s.ToString();
+            var content = _s;
             (_s, _fill, _overprinting) = (page, fill, overprinting);
             return content;
         });
         foreach (var place in mark.Places)
-            _s.Append("q ").Append(PdfSyntax.Matrix(place.Then(toPage))).Append(" cm /").Append(name).Append(" Do Q\n");
+            _s.Save().Concat(place.Then(toPage).AsMatrix()).XObject(name).Restore().Break();
     }
 
     /// <summary>Most tiles that are drawn one by one.</summary>
@@ -38,19 +38,19 @@ internal sealed partial class PdfPainter
                 {
                     var place = tile.Place.Then(toPage);
                     if (has.Picture(tile, Wide(place)) is not { } picture) return;
-                    _s.Append("q ");
+                    _s.Save();
                     Image(picture, place);
-                    _s.Append("Q\n");
+                    _s.Restore().Break();
                 }
             });
             return;
         }
         var cell = tiled.PatternMatrix.Then(toPage);
         if (has.Tiles(tiled, cell, Wide(cell)) is not { } pattern) return;
-        _s.Append("/Pattern cs /").Append(pattern).Append(" scn\n");
+        _s.Pattern(pattern).Break();
         _fill = null;
         Shape(tiled.Clip, toPage);
-        _s.Append("f\n");
+        _s.Fill().Break();
     }
 
     /// <summary>A flattened part seen through a shape, or through letters that clip as type does (9.3.6).</summary>
@@ -59,26 +59,26 @@ internal sealed partial class PdfPainter
         var parts = has.Flat(flat.Part);
         if (parts.Count > 0 && flat.Clip is not { IsEmpty: true })
         {
-            _s.Append("q\n");
+            _s.Save().Break();
             if (flat.Letters is { } letters)
             {
                 if (shapes is null) Glyphs(letters, toPage, 7);
-                else { Shape(shapes(letters), toPage); _s.Append("W n\n"); }
+                else { Shape(shapes(letters), toPage); _s.ClipToPath().Break(); }
             }
-            else if (flat.Clip is { } clip) { Shape(clip, toPage); _s.Append("W n\n"); }
+            else if (flat.Clip is { } clip) { Shape(clip, toPage); _s.ClipToPath().Break(); }
             foreach (var part in parts) Flat(part);
-            _s.Append("Q\n");
+            _s.Restore().Break();
         }
         else if (flat.Letters is { } covered && shapes is null)
         {
-            _s.Append("q\n"); Glyphs(covered, toPage, 3);
-            _s.Append("Q\n");
+            _s.Save().Break(); Glyphs(covered, toPage, 3);
+            _s.Restore().Break();
         }
         if (shapes is null) foreach (var hidden in flat.Hidden)
         {
-            _s.Append("q\n");
+            _s.Save().Break();
             Glyphs(hidden, toPage, 3);
-            _s.Append("Q\n");
+            _s.Restore().Break();
         }
     }
 
@@ -87,19 +87,19 @@ internal sealed partial class PdfPainter
     {
         var b = part.Place;
         var place = new Affine(b.Right - b.Left, 0, 0, b.Bottom - b.Top, b.Left, b.Top).Then(page);
-        _s.Append("/Gk gs\n");
+        _s.State("Gk").Break();
         if (part.Image is { } image)
         {
-            _s.Append("q ");
+            _s.Save();
             Image(has.Named(image), place);
-            _s.Append("Q\n");
+            _s.Restore().Break();
             return;
         }
-        _s.Append(part.Space is { } space
-            ? $"/{has.Space(space)} cs {PdfSyntax.Inks(part.Ink)} " +
-                $"{PdfSyntax.Figures([.. part.Tints.Select(t => t / 10_000.0)])} scn\n"
-            : ink.Filled(part.Ink) + "\n");
+        if (part.Space is { } space)
+            _s.Tint(has.Space(space), stroke: false,
+                [.. PressObjects.Shares(part.Ink), .. part.Tints.Select(t => t / 10_000.0)]).Break();
+        else ink.Fill(_s, part.Ink).Break();
         Shape(Outline.Rectangle(0, 0, 1, 1), place);
-        _s.Append("f\n");
+        _s.Fill().Break();
     }
 }

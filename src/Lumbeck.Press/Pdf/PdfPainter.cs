@@ -1,16 +1,18 @@
-using System.Text;
+using Lumbeck.Pdf.Content;
+using Lumbeck.Pdf.Writing;
+using Lumbeck.Press.Plates;
 
 namespace Lumbeck.Press.Pdf;
 
 /// <summary>
 /// A scene as a page's content (ISO 32000-1, 8 and 9): the same marks as the screen's, in the press's own colours.
 /// </summary>
-/// <param name="scene">The sheet.</param>
+/// <param name="sheet">The sheet, flattened or not.</param>
 /// <param name="has">What content names: faces, pictures, patterns, states.</param>
 /// <param name="ink">How inks are written.</param>
 /// <param name="page">Where the sheet lies on its page: from its own points, y down, to the page's, y up.</param>
 /// <param name="shapes">The shape of a run of type, where type leaves as shapes; null where it stays type.</param>
-internal sealed partial class PdfPainter(Scene scene, IPageResources has, ColorOperators ink, Affine page,
+internal sealed partial class PdfPainter(Flattened sheet, IPageResources has, ColorOperators ink, Affine page,
     Func<GlyphMark, Outline>? shapes = null)
 {
     /// <summary>
@@ -20,68 +22,63 @@ internal sealed partial class PdfPainter(Scene scene, IPageResources has, ColorO
     public static Affine OnPage(Scene scene, double left = 0, double below = 0) =>
         new(1, 0, 0, -1, left, scene.Height + below);
 
-    private StringBuilder _s = new();
+    private readonly Scene scene = sheet.Scene;
+    private ContentWriter _s = new(4096);
     private bool _overprinting;
     private Ink? _fill;
     private readonly Dictionary<GlyphMark, ImmutableArray<PlacedGlyph>> _read = new(ReferenceEqualityComparer.Instance);
 
-    public string Paint()
+    public ContentWriter Paint()
     {
-        if (ink.OnScreen) ink.Know([.. scene.Items.SelectMany(p => p.Marks).SelectMany(Inks).Distinct()]);
-        if (shapes is null)
-            foreach (var drawn in scene.Items)
-            {
-                GlyphMark? before = null;
-                foreach (var g in drawn.Marks.SelectMany(m =>
-                    m switch
-                    {
-                        GlyphMark own => [own],
-                        Plates.FlatMark { Letters: { } seen } => [seen],
-                        Plates.FlatMark f => f.Hidden,
-                        _ => (IEnumerable<GlyphMark>)[],
-                    }))
-                {
-                    var read = ReadingOrder.Of(g, before);
-                    foreach (var glyph in read) has.Face(g.Face).Use(glyph);
-                    if (read != g.Glyphs) _read[g] = read;
-                    before = g;
-                }
-            }
+        if (ink.OnScreen) ink.Know([.. sheet.Items.SelectMany(p => p.Marks).SelectMany(Inks).Distinct()]);
+        if (shapes is null) foreach (var drawn in sheet.Items) Read(drawn.Marks.SelectMany(Letters));
         // A page begins as nothing, and what is mixed or overprinted with nothing is all there (11.4.5, 11.6.6,
         // 11.7.4.3): paper lies under it first.
-        if (scene.Items.Any(p => !p.IsEmpty && (p.Mixes || p.Softens || p.SeesThrough)))
+        if (sheet.Items.Any(p => p.Of.Mixes || p.Of.Softens || p.Of.SeesThrough))
         {
-            _s.Append("/Gk gs ").Append(ink.Filled(Ink.White)).Append('\n');
+            ink.Fill(_s.State("Gk"), Ink.White).Break();
             Shape(Outline.Rectangle(0, 0, scene.Width, scene.Height), page);
-            _s.Append("f\n");
+            _s.Fill().Break();
         }
-        foreach (var drawn in scene.Items)
+        foreach (var (drawn, marks) in sheet.Items)
         {
-            if (drawn.IsEmpty) continue;
+            if (marks.IsEmpty) continue;
             var toPage = drawn.Place.Then(page);
             var overprinting = _overprinting;
             if (drawn.Mixes) { Mixed(drawn, toPage); continue; }
             if (drawn.Clipped)
-                _s.Append("q ").Append(PdfSyntax.Figure(page.E)).Append(' ').Append(PdfSyntax.Figure(page.F - scene.Height))
-                    .Append(' ').Append(PdfSyntax.Figure(scene.Width)).Append(' ').Append(PdfSyntax.Figure(scene.Height))
-                    .Append(" re W n\n");
-            foreach (var mark in drawn.Marks) Mark(mark, toPage);
-            if (drawn.Clipped) { _s.Append("Q\n"); _fill = null; _overprinting = overprinting; }
+                _s.Save().Rectangle(page.E, page.F - scene.Height, scene.Width, scene.Height).ClipToPath().Break();
+            foreach (var mark in marks)
+                if (mark is FlatMark flat) Flat(flat, toPage);
+                else if (mark is KeptMark kept) Mark(kept.Mark, toPage);
+            if (drawn.Clipped) { _s.Restore().Break(); _fill = null; _overprinting = overprinting; }
         }
-        return _s.ToString();
+        return _s;
     }
 
-    private IEnumerable<Ink> Inks(Mark mark) => mark switch
+    /// <summary>Runs of type in the order they are read, each glyph with the letters it carries.</summary>
+    private void Read(IEnumerable<GlyphMark> runs)
     {
-        FillMark f => [f.Ink],
-        LineMark l => [l.Ink],
-        GlyphMark g => [g.Ink],
-        BlurredMark s => [s.Ink],
-        DrawingMark d => d.Marks.SelectMany(Inks),
-        RepeatedMark r => r.Symbol.SelectMany(Inks),
-        Plates.FlatMark f => has.Flat(f.Part).Select(p => p.Ink),
+        GlyphMark? before = null;
+        foreach (var g in runs)
+        {
+            var read = ReadingOrder.Of(g, before);
+            foreach (var glyph in read) has.Face(g.Face).Use(glyph);
+            if (read != g.Glyphs) _read[g] = read;
+            before = g;
+        }
+    }
+
+    private static IEnumerable<GlyphMark> Letters(PressMark mark) => mark switch
+    {
+        KeptMark { Mark: GlyphMark own } => [own],
+        FlatMark { Letters: { } seen } => [seen],
+        FlatMark flat => flat.Hidden,
         _ => [],
     };
+
+    private IEnumerable<Ink> Inks(PressMark mark) => mark is FlatMark flat ? has.Flat(flat.Part).Select(p => p.Ink)
+        : MarkInks.Of(((KeptMark)mark).Mark);
 
     /// <summary>
     /// Whether finishing inks leave other plates as they are by overprinting; what multiplies leaves them anyhow, and
@@ -89,81 +86,15 @@ internal sealed partial class PdfPainter(Scene scene, IPageResources has, ColorO
     /// </summary>
     private bool _finishesOverprint = true;
 
-    private void Mark(Mark mark, Affine toPage)
-    {
-        switch (mark)
-        {
-            case FillMark f:
-                Fill(f, f.Ink, f.Overprint);
-                Shape(f.Shape, toPage);
-                _s.Append(f.EvenOdd ? "f*\n" : "f\n");
-                break;
-            case GradientMark h:
-                // A shading paints all that the clip lets it (8.7.4.2).
-                Overprint(false);
-                Clipped(h.Shape, toPage, h.EvenOdd, () => Shading(h.Gradient.Transformed(toPage)));
-                break;
-            case LineMark l:
-                Overprint(l.Finish is not null && _finishesOverprint);
-                if (l.Finish is { } finish)
-                    _s.Append('/').Append(has.Finish(finish.Name)).Append(" CS ")
-                        .Append(PdfSyntax.Figure(finish.Tint / 10_000.0)).Append(" SCN ");
-                else _s.Append(ink.Lined(l.Ink)).Append(' ');
-                PdfPath.Line(_s, l, toPage);
-                break;
-            case PictureMark p:
-                Overprint(p.Finish is not null && _finishesOverprint);
-                var placed = p.Place.Then(toPage);
-                if (has.Picture(p, Wide(placed)) is { } picture)
-                    Clipped(p.Clip, toPage, false, () => Image(picture, placed));
-                break;
-            case GrownMark w:
-                Overprint(w.Finish is not null && _finishesOverprint);
-                var whole = w.Place.Then(toPage);
-                if (has.Grown(w) is { } grown) { _s.Append("q\n"); Image(grown, whole); _s.Append("Q\n"); }
-                break;
-            case TilesMark t:
-                Overprint(t.Finish is not null && _finishesOverprint);
-                Tiles(t, toPage);
-                break;
-            case DrawingMark d:
-                Clipped(d.Clip, toPage, d.EvenOdd, () => { foreach (var inner in d.Marks) Mark(inner, toPage); });
-                break;
-            case RepeatedMark r:
-                Repeated(r, toPage);
-                break;
-            case BlurredMark o when !o.Bounds.IsEmpty:
-                // What multiplies never overprints besides (11.7.4.5).
-                Overprint(false);
-                _s.Append("q /").Append(has.Soft(o, toPage)).Append(" gs ").Append(Filled(o, o.Ink));
-                var b = o.Bounds;
-                Shape(Outline.Rectangle(b.Left, b.Top, b.Right - b.Left, b.Bottom - b.Top), toPage);
-                _s.Append("f Q\n");
-                break;
-            case Plates.FlatMark f:
-                Flat(f, toPage);
-                break;
-            case GlyphMark g:
-                if (g.Gradient is { } run)
-                {
-                    Overprint(false);
-                    _fill = null;
-                    _s.Append("/Pattern cs /").Append(has.ShadePattern(run.Transformed(toPage))).Append(" scn\n");
-                }
-                else Fill(g, g.Ink, g.Overprint);
-                if (shapes is null) Glyphs(g, toPage);
-                else { Shape(shapes(g), toPage); _s.Append("f\n"); }
-                break;
-        }
-    }
+    private void Mark(Mark mark, Affine toPage) => mark.Accept(new Painting(this, toPage));
 
     private static double Wide(Affine m) => Math.Sqrt((m.A * m.A) + (m.B * m.B));
 
     /// <summary>A shading in the page's points, or in its own under a placing of those (8.7.4.5.1).</summary>
     private void Shading(Gradient shade)
     {
-        if (shade.Transform != Affine.Identity) _s.Append(PdfSyntax.Matrix(shade.Transform)).Append(" cm ");
-        _s.Append('/').Append(has.Shade(shade)).Append(" sh\n");
+        if (shade.Transform != Affine.Identity) _s.Concat(shade.Transform.AsMatrix());
+        _s.Op(Operator.Shading, has.Shade(shade)).Break();
     }
 
     /// <summary>Draws within a shape; what is set meanwhile ends with it.</summary>
@@ -172,44 +103,40 @@ internal sealed partial class PdfPainter(Scene scene, IPageResources has, ColorO
         // A clip without a path clips nothing, where it should hide all.
         if (shape.IsEmpty) return;
         var (fill, overprinting) = (_fill, _overprinting);
-        _s.Append("q\n");
+        _s.Save().Break();
         Shape(shape, toPage);
-        _s.Append(evenOdd ? "W* n\n" : "W n\n");
+        _s.ClipToPath(evenOdd).Break();
         draw();
-        _s.Append("Q\n");
+        _s.Restore().Break();
         (_fill, _overprinting) = (fill, overprinting);
     }
 
     /// <summary>
     /// Images lie in a unit square whose y runs up (8.9.5.1); scenes' pictures in one whose y runs down.
     /// </summary>
-    private void Image(string name, Affine place) => _s.Append(Placed(name, place));
+    private void Image(string name, Affine place) => Placed(_s, name, place);
 
     /// <summary>An image's content under a placing of the scene's own unit square.</summary>
-    public static string Placed(string name, Affine place)
-    {
-        var m = new Affine(1, 0, 0, -1, 0, 1).Then(place);
-        return $"{string.Join(' ', ((double[])[m.A, m.B, m.C, m.D, m.E, m.F]).Select(PdfSyntax.Figure))} cm /{name} Do\n";
-    }
+    public static ContentWriter Placed(ContentWriter to, string name, Affine place) =>
+        to.Concat(new Affine(1, 0, 0, -1, 0, 1).Then(place).AsMatrix(), places: 4).XObject(name).Break();
 
     private void Fill(Mark mark, Ink own, bool overprint)
     {
         Overprint(mark.Finish is null ? overprint : _finishesOverprint);
         if (mark.Finish is null && _fill == own) return;
         _fill = mark.Finish is null ? own : null;
-        _s.Append(Filled(mark, own));
+        Filled(_s, mark, own).Break();
     }
 
     /// <summary>The colour that a mark is filled with: its inks, or a finishing ink's plate (8.6.8).</summary>
-    private string Filled(Mark mark, Ink own) => mark.Finish is { } finish
-        ? $"/{has.Finish(finish.Name)} cs {PdfSyntax.Figure(finish.Tint / 10_000.0)} scn\n"
-        : ink.Filled(own) + "\n";
+    private ContentWriter Filled(ContentWriter to, Mark mark, Ink own) => mark.Finish is { } finish
+        ? to.Tint(has.Finish(finish.Name), stroke: false, finish.Tint / 10_000.0) : ink.Fill(to, own);
 
     private void Overprint(bool on)
     {
         if (on == _overprinting) return;
         _overprinting = on;
-        _s.Append(on ? "/Go gs\n" : "/Gk gs\n");
+        _s.State(on ? "Go" : "Gk").Break();
     }
 
     /// <summary>A run of type; 0 filled, 3 not seen, 7 a clip (9.3.6).</summary>

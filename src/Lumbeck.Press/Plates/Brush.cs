@@ -4,7 +4,7 @@ using SkiaSharp;
 namespace Lumbeck.Press.Plates;
 
 /// <summary>Lays marks on a layer.</summary>
-internal sealed class Brush(Plates plates, CoverageMask mask, IType type, PixelShelf pixels, bool likeness)
+internal sealed partial class Brush(Plates plates, CoverageMask mask, IType type, PixelShelf pixels, bool likeness)
 {
     /// <summary>Is told of each run of type before it is laid.</summary>
     public Action<GlyphMark>? Letters { get; init; }
@@ -59,57 +59,11 @@ internal sealed class Brush(Plates plates, CoverageMask mask, IType type, PixelS
         Ink(like, like.Ink, false);
     }
 
-    private void Lay(Mark mark, SKPath[] clip)
-    {
-        switch (mark)
-        {
-            case FillMark f:
-                using (var path = SkiaPath.Of(f.Shape, _place, f.EvenOdd)) mask.Fill(path, clip);
-                Ink(f, f.Ink, f.Overprint);
-                break;
-            case LineMark l:
-                Lines(l, [l.Shape], clip);
-                break;
-            case GlyphMark g:
-                using (var path = SkiaPath.Of(line => Glyphs(line, g))) mask.Fill(path, clip);
-                Letters?.Invoke(g);
-                if (g.Gradient is { } run) Shade(run);
-                else Ink(g, g.Ink, g.Overprint);
-                break;
-            case BlurredMark o:
-                Soft(o, clip);
-                break;
-            case GradientMark h:
-                using (var path = SkiaPath.Of(h.Shape, _place, h.EvenOdd)) mask.Fill(path, clip);
-                Shade(h.Gradient);
-                break;
-            case PictureMark p:
-                // A picture drawn smaller than its frame leaves the rest of that open.
-                using (var path = SkiaPath.Of(p.Clip, _place))
-                using (var own = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), p.Place.Then(_place)))
-                    mask.Fill(path, [.. clip, own]);
-                Picture(p.Place.Then(_place), m => pixels.Of(p.Picture, m, p.Convert, Window()),
-                    strength: p.Strength);
-                break;
-            case GrownMark w:
-                using (var path = SkiaPath.Of(Outline.Rectangle(0, 0, 1, 1), w.Place.Then(_place)))
-                    mask.Fill(path, clip);
-                Picture(w.Place.Then(_place), m => pixels.Of(w, m));
-                break;
-            case TilesMark t:
-                using (var path = SkiaPath.Of(t.Clip, _place)) mask.Fill(path, clip);
-                Picture(t.PatternMatrix.Then(_place), m => pixels.Of(t.Picture, m, t.Convert, null),
-                    (u, v) => Tile(t.Tiling, u, v));
-                break;
-            case RepeatedMark r:
-                foreach (var inner in r.Each()) Lay(inner, clip);
-                break;
-            case DrawingMark d:
-                using (var own = SkiaPath.Of(d.Clip, _place, d.EvenOdd))
-                    foreach (var inner in d.Marks) Lay(inner, [.. clip, own]);
-                break;
-        }
-    }
+    private void Lay(Mark mark, SKPath[] clip) => mark.Accept(new Laying(this, clip));
+
+    private PixelShelf Pixels => pixels;
+
+    private void Cover(SKPath path, SKPath[] clip) => mask.Fill(path, clip);
 
     private void Glyphs(SKPathBuilder line, GlyphMark g)
     {

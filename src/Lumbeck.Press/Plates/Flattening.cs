@@ -25,7 +25,7 @@ internal sealed class FlatPart(int item, int mark, Bounds window, Outline? clip,
 /// </summary>
 /// <param name="Part">What is shown.</param>
 /// <param name="Clip">The shape, in points of the drawn item; null for all of the part's window.</param>
-internal sealed record FlatMark(FlatPart Part, Outline? Clip) : Mark
+internal sealed record FlatMark(FlatPart Part, Outline? Clip) : PressMark
 {
     /// <summary>The letters it is seen through, in place of a shape.</summary>
     public GlyphMark? Letters { get; init; }
@@ -35,8 +35,27 @@ internal sealed record FlatMark(FlatPart Part, Outline? Clip) : Mark
     public ImmutableArray<GlyphMark> Hidden { get; init; } = [];
 }
 
+/// <summary>What a press file lays down: a mark as the scene has it, or a part that was flattened.</summary>
+internal abstract record PressMark;
+
+/// <summary>A mark that stayed as it is.</summary>
+internal sealed record KeptMark(Mark Mark) : PressMark;
+
+/// <summary>A drawn item as a press file has it.</summary>
+/// <param name="Of">The drawn item, with those of its marks that stayed.</param>
+/// <param name="Marks">All that it lays down, in order.</param>
+internal sealed record PressItem(DrawnItem Of, ImmutableArray<PressMark> Marks)
+{
+    /// <summary>As it is, nothing of it flattened.</summary>
+    public static PressItem Whole(DrawnItem drawn) => new(drawn, [.. drawn.Marks.Select(m => new KeptMark(m))]);
+}
+
 /// <summary>A scene without transparency, and the parts of it that are to be painted.</summary>
-internal sealed record Flattened(Scene Scene, ImmutableArray<FlatPart> Parts);
+internal sealed record Flattened(Scene Scene, ImmutableArray<PressItem> Items, ImmutableArray<FlatPart> Parts)
+{
+    /// <summary>A scene of which nothing is flattened.</summary>
+    public static Flattened None(Scene scene) => new(scene, [.. scene.Items.Select(PressItem.Whole)], []);
+}
 
 /// <summary>
 /// Takes transparency out of a scene (docs/press-files.md): what lets through what lies under it becomes plain inks
@@ -55,23 +74,12 @@ internal static class Flattening
     /// <param name="finishes">Finishing inks are shown by their likeness, and are flattened too.</param>
     public static Flattened Of(Scene scene, double perInch, bool finishes)
     {
-        var items = ImmutableArray.CreateBuilder<DrawnItem>();
-        for (var i = 0; i < scene.Items.Length; i++)
-        {
-            var drawn = scene.Items[i];
-            if (drawn.IsEmpty) items.Add(drawn);
-            else if (drawn.Mixes) items.Add(Mixed(scene, i, perInch));
-            else if (!drawn.Marks.Any(m => SeesThrough(m, finishes))) items.Add(drawn);
-            else items.Add(drawn with
-            {
-                Marks = [.. drawn.Marks.Select((m, n) =>
-                SeesThrough(m, finishes) ? Flat(scene, i, n, perInch) : m)]
-            });
-        }
-        ImmutableArray<FlatPart> parts = [.. items.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part)
-            .Distinct()];
-        Sharpen(parts, perInch);
-        return new(scene with { Items = items.ToImmutable() }, parts);
+        return Sharpened(scene, perInch, [.. scene.Items.Select((drawn, i) => drawn.IsEmpty ? PressItem.Whole(drawn)
+            : drawn.Mixes ? Mixed(scene, i, perInch)
+            : !drawn.Marks.Any(m => SeesThrough(m, finishes)) ? PressItem.Whole(drawn)
+            : new(drawn with { Marks = [.. drawn.Marks.Where(m => !SeesThrough(m, finishes))] },
+                [.. drawn.Marks.Select((m, n) => SeesThrough(m, finishes) ? Flat(scene, i, n, perInch)
+                    : (PressMark)new KeptMark(m))]))]);
     }
 
     /// <summary>
@@ -80,11 +88,16 @@ internal static class Flattening
     /// </summary>
     public static Flattened WhatMust(Scene scene, double perInch)
     {
-        ImmutableArray<DrawnItem> items = [.. scene.Items.Select((p, i) => Must(p) ? Mixed(scene, i, perInch) : p)];
+        return Sharpened(scene, perInch,
+            [.. scene.Items.Select((p, i) => Must(p) ? Mixed(scene, i, perInch) : PressItem.Whole(p))]);
+    }
+
+    private static Flattened Sharpened(Scene scene, double perInch, ImmutableArray<PressItem> items)
+    {
         ImmutableArray<FlatPart> parts = [.. items.SelectMany(p => p.Marks).OfType<FlatMark>().Select(f => f.Part)
             .Distinct()];
         Sharpen(parts, perInch);
-        return new(scene with { Items = items }, parts);
+        return new(scene, items, parts);
     }
 
     private static bool Must(DrawnItem drawn) =>
@@ -101,16 +114,10 @@ internal static class Flattening
     {
         var drawn = scene.Items[at];
         var own = drawn.Marks[mark];
-        var clip = Clip(own);
-        var reach = own switch
-        {
-            BlurredMark s => drawn.Place.Of(s.Bounds),
-            LineMark l => drawn.Place.Of(l.Shape.Bounds.Wider(l.Reach)),
-            GlyphMark => drawn.Inked.IsEmpty ? drawn.Frame : drawn.Inked,
-            FillMark f => drawn.Place.Of(f.Shape.Bounds),
-            GradientMark h => drawn.Place.Of(h.Shape.Bounds),
-            _ => clip is null ? drawn.Reach : drawn.Place.Of(clip.Bounds),
-        };
+        var clip = MarkClip.Of(own);
+        var reach = own is GlyphMark ? drawn.Inked.IsEmpty ? drawn.Frame : drawn.Inked
+            : MarkReach.Of(own) is { IsEmpty: false } bounds || own is BlurredMark ? drawn.Place.Of(MarkReach.Of(own))
+            : clip is null ? drawn.Reach : drawn.Place.Of(clip.Bounds);
         // What has edges and no shape to be seen through is made finer.
         var fine = clip is null && own is not BlurredMark ? Edges : perInch;
         var part = new FlatPart(at, mark, Within(scene, reach), clip?.Under(drawn.Place),
@@ -120,23 +127,20 @@ internal static class Flattening
     }
 
     /// <summary>A drawn item that is mixed as one: with its own parts first, then with what lies under it.</summary>
-    private static DrawnItem Mixed(Scene scene, int at, double perInch)
+    private static PressItem Mixed(Scene scene, int at, double perInch)
     {
         var drawn = scene.Items[at];
-        if (Occlusion.Plain(scene, at) is { } under && Solid(drawn, under) is { } solid) return solid;
+        if (Occlusion.Plain(scene, at) is { } under && Solid(drawn, under) is { } solid) return PressItem.Whole(solid);
         var window = Within(scene, drawn.Reach);
-        var plain = drawn with { Opacity = 1, Blend = Blend.Normal };
+        var plain = drawn with { Opacity = 1, Blend = Blend.Normal, Marks = [] };
         if (drawn.Marks.All(m => m is GlyphMark))
         {
             var all = new FlatPart(at, Painting.Whole, window, null, perInch) { ByLetters = true };
-            return plain with
-            {
-                Marks = [.. drawn.Marks.Select(m => new FlatMark(all, null) { Letters = (GlyphMark)m })],
-            };
+            return new(plain, [.. drawn.Marks.OfType<GlyphMark>().Select(g => new FlatMark(all, null) { Letters = g })]);
         }
-        var clip = drawn.Marks is [var one] ? Clip(one) : null;
+        var clip = drawn.Marks is [var one] ? MarkClip.Of(one) : null;
         var part = new FlatPart(at, Painting.Whole, window, clip?.Under(drawn.Place), clip is null ? Edges : perInch);
-        return plain with { Marks = [new FlatMark(part, clip) { Hidden = [.. drawn.Marks.OfType<GlyphMark>()] }] };
+        return new(plain, [new FlatMark(part, clip) { Hidden = [.. drawn.Marks.OfType<GlyphMark>()] }]);
     }
 
     /// <summary>
@@ -146,10 +150,8 @@ internal static class Flattening
     /// </summary>
     private static DrawnItem? Solid(DrawnItem drawn, Ink under)
     {
-        if (!drawn.Marks.All(m =>
-            m is FillMark { Finish: null } or LineMark { Finish: null } or GlyphMark { Finish: null, Gradient: null }))
-            return null;
-        if (drawn.Marks.Skip(1).Any(Overprints) && !drawn.Marks.All(m => m is GlyphMark)) return null;
+        if (!drawn.Marks.All(m => m is IPlainInk { Plain: not null })) return null;
+        if (drawn.Marks.Skip(1).Any(m => m is IPlainInk { Overprints: true }) && !drawn.Marks.All(m => m is GlyphMark)) return null;
         Ink mixed(Ink ink)
         {
             int one(int b, int s)
@@ -170,28 +172,10 @@ internal static class Flattening
         {
             Opacity = 1,
             Blend = Blend.Normal,
-            Marks = [.. drawn.Marks.Select(m => m switch
-            {
-                FillMark f => f with { Ink = over(f.Ink, f.Overprint), Overprint = false },
-                LineMark l => l with { Ink = mixed(l.Ink) },
-                GlyphMark g => g with { Ink = over(g.Ink, g.Overprint), Overprint = false },
-                _ => m,
-            })],
+            Marks = [.. drawn.Marks.OfType<IPlainInk>().Select(m =>
+                m.With(over(m.Plain!.Value, m.Overprints), overprint: false))],
         };
     }
-
-    private static bool Overprints(Mark mark) => mark is FillMark { Overprint: true } or GlyphMark { Overprint: true };
-
-    private static Outline? Clip(Mark mark) => mark switch
-    {
-        FillMark { EvenOdd: false } f => f.Shape,
-        GradientMark { EvenOdd: false } h => h.Shape,
-        PictureMark p => p.Clip,
-        TilesMark t => t.Clip,
-        GrownMark g => Outline.Rectangle(0, 0, 1, 1).Under(g.Place),
-        DrawingMark { EvenOdd: false } d => d.Clip,
-        _ => null,
-    };
 
     /// <summary>
     /// Parts with edges within share what fine pixels a page has; where that leaves little more than pictures get, they

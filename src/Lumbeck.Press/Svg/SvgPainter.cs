@@ -84,8 +84,8 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
 
     private void Marks(StringBuilder s, DrawnItem drawn, IPictureLinks? pictures)
     {
-        var n = 0;
-        foreach (var mark in drawn.Marks) Mark(s, mark, drawn.Item, ref n, pictures);
+        var drawing = new Painting(this, s, drawn.Item, pictures);
+        foreach (var mark in drawn.Marks) mark.Accept(drawing);
     }
 
     /// <summary>
@@ -98,67 +98,6 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
     public static string Edge(Scene scene) =>
         new StringBuilder("<clipPath id=\"sheet-edge\"><path d=\"M0 0H").Figure(scene.Width).Append('V')
             .Figure(scene.Height).Append("H0z\"/></clipPath>").ToString();
-
-    private void Mark(StringBuilder s, Mark mark, string item, ref int n, IPictureLinks? pictures)
-    {
-        switch (mark)
-        {
-            case PictureMark p when pictures is not null:
-                Clip(s, p.Clip, item, n);
-                if (p.Strength < 1)
-                    s.Append("<path fill=\"").Append(colour.Hex(Ink.White)).Append("\" d=\"").Path(p.Clip, 2).Append("\"/>");
-                s.Append("<image width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"")
-                    .Append(SvgText.Escape(pictures.Of(p.Picture, p.Convert))).Append("\" transform=\"").Matrix(p.Place);
-                if (p.Strength < 1) s.Append("\" opacity=\"").Figure(p.Strength, 2);
-                s.Append("\"/></g>");
-                n++;
-                break;
-            case GrownMark w when pictures is not null:
-                s.Append("<image class=\"grown\" width=\"1\" height=\"1\" preserveAspectRatio=\"none\" href=\"")
-                    .Append(SvgText.Escape(pictures.Of(w))).Append("\" transform=\"").Matrix(w.Place).Append("\"/>");
-                break;
-            case TilesMark t when pictures is not null:
-                Tiles(s, t, item, n++, pictures);
-                break;
-            case DrawingMark d:
-                Clip(s, d.Clip, item, n++, d.EvenOdd);
-                foreach (var inner in d.Marks) Mark(s, inner, item, ref n, pictures);
-                s.Append("</g>");
-                break;
-            case RepeatedMark r:
-                s.Append("<defs><g id=\"symbol-").Append(item).Append('-').Append(n).Append("\">");
-                foreach (var inner in r.Symbol) Mark(s, inner);
-                s.Append("</g></defs>");
-                foreach (var place in r.Places)
-                    s.Append("<use href=\"#symbol-").Append(item).Append('-').Append(n).Append("\" transform=\"")
-                        .Matrix(place).Append("\"/>");
-                n++;
-                break;
-            case GradientMark h:
-                Shade(s, h, item, n++);
-                break;
-            case GlyphMark { Gradient: { } run } g:
-                Shade(s, new(TextDrawing.Shape([g], type), run), item, n++);
-                break;
-            case BlurredMark o:
-                var b = o.Bounds;
-                if (b.IsEmpty) break;
-                s.Append("<filter id=\"soft-").Append(item).Append('-').Append(n)
-                    .Append("\" filterUnits=\"userSpaceOnUse\" color-interpolation-filters=\"sRGB\" x=\"")
-                    .Figure(b.Left, 1).Append("\" y=\"").Figure(b.Top, 1).Append("\" width=\"")
-                    .Figure(b.Right - b.Left, 1).Append("\" height=\"").Figure(b.Bottom - b.Top, 1)
-                    .Append("\"><feGaussianBlur stdDeviation=\"").Figure(o.Sigma, 3)
-                        .Append("\"/></filter><path class=\"mix-multiply\" filter=\"url(#soft-").Append(item)
-                        .Append('-').Append(n++).Append(")\" fill=\"").Append(colour.Hex(o.Ink))
-                        .Append("\" fill-opacity=\"")
-                        .Figure(o.Strength * (o.Finish is { } f ? Finishes.Strength(f.Name) : 1), 3).Append("\" d=\"")
-                        .Path(o.Shape, 2).Append("\"/>");
-                break;
-            default:
-                Mark(s, mark);
-                break;
-        }
-    }
 
     private static StringBuilder Clip(StringBuilder s, Outline clip, string item, int n, bool evenOdd = false) =>
         s.Append("<clipPath id=\"clip-").Append(item).Append('-').Append(n)
@@ -224,29 +163,6 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
             s.Append(' ').Append(attribute).Append("=\"").Figure(strength, 2).Append('"');
     }
 
-    private void Mark(StringBuilder s, Mark mark)
-    {
-        switch (mark)
-        {
-            case FillMark f:
-                s.Append("<path fill=\"").Append(colour.Hex(f.Ink)).Append('"');
-                Likeness(s, f, "fill-opacity");
-                if (f.EvenOdd) s.Append(" fill-rule=\"evenodd\"");
-                s.Append(" d=\"").Path(f.Shape, 2).Append("\"/>");
-                break;
-            case LineMark l:
-                s.Append("<path fill=\"none\" stroke=\"").Append(colour.Hex(l.Ink)).Append("\" stroke-width=\"")
-                    .Figure(l.Width, 3).Append('"');
-                Drawn(s, l);
-                Likeness(s, l, "stroke-opacity");
-                s.Append(" d=\"").Append(Kept(l.Shape, 1, 1)).Append("\"/>");
-                break;
-            case GlyphMark g:
-                Glyphs(s, g);
-                break;
-        }
-    }
-
     /// <summary>A line's corners, ends and dashes; what SVG has by itself is not said.</summary>
     private static void Drawn(StringBuilder s, LineMark l)
     {
@@ -270,8 +186,8 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
         var s = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" preserveAspectRatio=\"none\" viewBox=\"")
             .Figure(window.Left, 3).Append(' ').Figure(window.Top, 3).Append(' ')
             .Figure(window.Right - window.Left, 3).Append(' ').Figure(window.Bottom - window.Top, 3).Append("\">");
-        var n = 0;
-        foreach (var mark in marks) Mark(s, mark, "own", ref n, null);
+        var painting = new Painting(this, s, "own", null);
+        foreach (var mark in marks) mark.Accept(painting);
         return s.Append("</svg>").ToString();
     }
 

@@ -1,4 +1,6 @@
 using System.Text;
+using Lumbeck.Pdf.Content;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
@@ -30,26 +32,65 @@ public static class TemplateFile
         var ink = new ColorOperators(null);
         var has = new PageResources(pdf, Face, new(pdf, new(), null), new(pdf), ink,
             new(0, 0, scene.Width, scene.Height));
-        var content = $"/OC /Zones BDC\n{new PdfPainter(scene, has, ink, PdfPainter.OnPage(scene)).Paint()}EMC\n";
-        var stream = pdf.Stream("", s => s.Write(Encoding.ASCII.GetBytes(content)));
+        var content = new ContentWriter().Name("OC").Name("Zones").Op(Operator.BeginMarkedProperties).Break()
+            .Append(new PdfPainter(Plates.Flattened.None(scene), has, ink, PdfPainter.OnPage(scene)).Paint()).EndMarked().Break();
+        var stream = pdf.Stream(new(), content.Written);
         var h = scene.Surface.Size.Height;
-        var used = string.Concat(faces.Values.Select(f => $"/{f.Name} {f.Number} 0 R "));
-        pdf.Object(layer,
-            "<< /Type /OCG /Name (Zones, not printed) /Intent [/View /Design] /Usage << /View << /ViewState /ON >> " +
-                "/Print << /PrintState /OFF >> /Export << /ExportState /OFF >> >> >>");
-        var page = pdf.Object($"<< /Type /Page /Parent {tree} 0 R /MediaBox " +
-            $"{PdfSyntax.Rectangle(scene.Surface.Whole, h)} /BleedBox {PdfSyntax.Rectangle(scene.Surface.Whole, h)} " +
-            $"/TrimBox {PdfSyntax.Rectangle(scene.Surface.Trim, h)} /Resources " +
-            $"{has.Write(used, $"/Properties << /Zones {layer} 0 R >> ")} 0 R /Contents {stream} 0 R >>");
+        pdf.Object(layer, new PdfDict
+        {
+            ["Type"] = "OCG",
+            ["Name"] = PdfString.Text("Zones, not printed"),
+            ["Intent"] = PdfArray.Of("View", "Design"),
+            ["Usage"] = new PdfDict
+            {
+                ["View"] = new PdfDict { ["ViewState"] = "ON" },
+                ["Print"] = new PdfDict { ["PrintState"] = "OFF" },
+                ["Export"] = new PdfDict { ["ExportState"] = "OFF" },
+            },
+        });
+        var page = pdf.Object(new PdfDict
+        {
+            ["Type"] = "Page",
+            ["Parent"] = tree,
+            ["MediaBox"] = PressObjects.Rectangle(scene.Surface.Whole, h),
+            ["BleedBox"] = PressObjects.Rectangle(scene.Surface.Whole, h),
+            ["TrimBox"] = PressObjects.Rectangle(scene.Surface.Trim, h),
+            ["Resources"] = has.Write(PressFile.Fonts(faces.Values), new() { ["Zones"] = layer }),
+            ["Contents"] = stream,
+        });
         foreach (var face in faces.Values) face.Write(pdf);
-        pdf.Object(tree, $"<< /Type /Pages /Count 1 /Kids [{page} 0 R] >>");
-        var uses = string.Concat(((string[])["View", "Print", "Export"])
-            .Select(e => $"<< /Event /{e} /Category [/{e}] /OCGs [{layer} 0 R] >> "));
-        var catalog = pdf.Object($"<< /Type /Catalog /Pages {tree} 0 R /OCProperties << /OCGs [{layer} 0 R] /D << " +
-            $"/Name (Zones) /BaseState /ON /ON [{layer} 0 R] /Order [{layer} 0 R] /AS [{uses}] >> >> >>");
-        var info = pdf.Object($"<< /Title {PdfSyntax.String(note.Title)} /Subject {PdfSyntax.String(note.Subject)} " +
-            $"/Producer (Lumbeck) /CreationDate {PdfSyntax.Date(note.At)} /ModDate {PdfSyntax.Date(note.At)} >>");
-        pdf.Finish(catalog, info);
+        pdf.Object(tree, PressObjects.Tree([page]));
+        var only = PdfArray.Of(layer);
+        var catalog = pdf.Object(new PdfDict
+        {
+            ["Type"] = "Catalog",
+            ["Pages"] = tree,
+            ["OCProperties"] = new PdfDict
+            {
+                ["OCGs"] = only,
+                ["D"] = new PdfDict
+                {
+                    ["Name"] = PdfString.Text("Zones"),
+                    ["BaseState"] = "ON",
+                    ["ON"] = only,
+                    ["Order"] = only,
+                    ["AS"] = PdfArray.From(((string[])["View", "Print", "Export"]).Select(e => new PdfDict
+                    {
+                        ["Event"] = e,
+                        ["Category"] = PdfArray.Of([(PdfObject)e]),
+                        ["OCGs"] = only,
+                    })),
+                },
+            },
+        });
+        pdf.Finish(catalog, pdf.Object(new PdfDict
+        {
+            ["Title"] = PdfString.Text(note.Title),
+            ["Subject"] = PdfString.Text(note.Subject),
+            ["Producer"] = PdfString.Text("Lumbeck"),
+            ["CreationDate"] = PdfString.Date(note.At),
+            ["ModDate"] = PdfString.Date(note.At),
+        }));
     }
 
     /// <summary>In real millimetres: a user unit is one; each kind of zone a named group of rectangles.</summary>

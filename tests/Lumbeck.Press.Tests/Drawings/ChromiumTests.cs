@@ -57,7 +57,7 @@ public sealed class ChromiumTests(Chromium chromium, Pressed pressed) : IClassFi
             c => new((255 - c.R) * 10_000 / 255, (255 - c.G) * 10_000 / 255, (255 - c.B) * 10_000 / 255, 0), pressed.Desk.Drawer.Shelf);
         ((double)read.Wide / read.High).ShouldBe(4 / 3.0, 0.01);
         var place = new Affine((double)Chromium.Wide / read.Wide, 0, 0, (double)Chromium.High / read.High, 0, 0);
-        var drawn = new DrawnItem("d", Part.Sheet, Affine.Identity, [.. Moving.All(read.Marks, place)],
+        var drawn = new DrawnItem("d", Part.Sheet, Affine.Identity, [.. Moved.All(read.Marks, place)],
             new(0, 0, Chromium.Wide, Chromium.High), new(0, 0, Chromium.Wide, Chromium.High));
         var on = pressed.Desk.Jobs.Job("tidewatcher");
         var painted = pressed.Desk.Drawer.PlatesOf(on.Job.Ticket.House)

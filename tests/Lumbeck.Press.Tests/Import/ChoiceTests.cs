@@ -87,6 +87,19 @@ public sealed class ChoiceTests : IDisposable
         Inks("left.pdf")[0].ShouldBeInRange(4.5, 6.5);
     }
 
+    [Fact]
+    public void Spots_that_become_process_inks_have_colours_of_their_own()
+    {
+        static string spot(string name, string inks) => $"[/Separation /{name} /DeviceCMYK << /FunctionType 2 /Domain " +
+            $"[0 1] /C0 [0 0 0 0] /C1 [{inks}] /N 1 >>]";
+        var came = Sized(120 * Mm, 180 * Mm).Page("/A cs 1 scn 0 0 170.0785 510.236 re f /B cs 1 scn 170.0785 0 170.0785 " +
+            "510.236 re f", $"/ColorSpace << /A {spot("Sea", "0.8 0 0 0")} /B {spot("Rust", "0 0.6 0 0")} >>");
+        Mend(came, Inside());
+        var inks = Inks("left.pdf");
+        inks[0].ShouldBe(40, 0.5);
+        inks[1].ShouldBe(30, 0.5);
+    }
+
     /// <summary>A picture or a drawing is a page as large as what it has the proportions of.</summary>
     [Theory]
     [InlineData(".jpg")]

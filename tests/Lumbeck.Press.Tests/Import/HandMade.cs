@@ -34,9 +34,6 @@ internal sealed class HandMade
     /// <summary>A page for each content, all with the same resources.</summary>
     public byte[] Pages(string resources, params ReadOnlySpan<string> contents)
     {
-        var (to, at) = (new MemoryStream(), new List<long>());
-        void put(string text) => to.Write(Encoding.Latin1.GetBytes(text));
-        put("%PDF-1.7\n%\u00e2\u00e3\u00cf\u00d3\n");
         var first = 4 + _objects.Count;
         List<string> kids = [];
         for (var n = 0; n < contents.Length; n++) kids.Add($"{first + (2 * n) + 1} 0 R");
@@ -50,6 +47,15 @@ internal sealed class HandMade
             all.Add(Encoding.Latin1.GetBytes($"<< /Type /Page /Parent 2 0 R {Entries} /Resources 3 0 R /Contents " +
                 $"{first + (2 * n)} 0 R >>"));
         }
+        return File(all);
+    }
+
+    /// <summary>A whole file of these objects, numbered from 1; the first is its catalog.</summary>
+    public static byte[] File(IReadOnlyList<byte[]> all)
+    {
+        var (to, at) = (new MemoryStream(), new List<long>());
+        void put(string text) => to.Write(Encoding.Latin1.GetBytes(text));
+        put("%PDF-1.7\n%\u00e2\u00e3\u00cf\u00d3\n");
         foreach (var (n, body) in all.Index())
         {
             at.Add(to.Position);

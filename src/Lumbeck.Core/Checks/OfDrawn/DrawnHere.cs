@@ -35,11 +35,5 @@ internal sealed record DrawnHere(Sketch Art, Item? Item, DrawnItem Drawn, Paint?
         Lines(Item is ShapeItem ? Drawn.Marks.OfType<DrawingMark>() : Drawn.Marks);
 
     /// <summary>Every line of marks, wherever it is nested.</summary>
-    public static IEnumerable<LineMark> Lines(IEnumerable<Mark> marks) => marks.SelectMany(m => m switch
-    {
-        LineMark l => [l],
-        DrawingMark d => Lines(d.Marks),
-        RepeatedMark r => Lines(r.Symbol),
-        _ => (IEnumerable<LineMark>)[],
-    });
+    public static IEnumerable<LineMark> Lines(IEnumerable<Mark> marks) => MarkLeaves.Of(marks).OfType<LineMark>();
 }

@@ -13,17 +13,8 @@ public sealed class InkOverprint : Rule
     {
         foreach (var (item, drawn) in look.Drawn())
         {
-            var marks = All(drawn.Marks).ToList();
-            if (marks.Any(m =>
-                m is FillMark
-                {
-                    Overprint: true, Finish: null,
-                    Ink: { C: 0, M: 0, Y: 0, K: 0 }
-                } or GlyphMark
-                {
-                    Overprint: true, Finish: null,
-                    Ink: { C: 0, M: 0, Y: 0, K: 0 }
-                }))
+            var marks = MarkLeaves.Of(drawn.Marks).ToList();
+            if (marks.Any(m => m is IPlainInk { Overprints: true, Plain: { C: 0, M: 0, Y: 0, K: 0 } }))
                 yield return Found(look, Severity.Stop, "white that overprints", "white that knocks out",
                     "White set to overprint leaves nothing on the sheet.", "Give it an ink, or let it knock out.", item,
                     place: drawn.Inked.ToBox());
@@ -40,7 +31,7 @@ public sealed class InkOverprint : Rule
                         ? null
                         : new Together([new FadeItem(item.Id, 100), new BlendItem(item.Id, Blend.Normal)],
                             $"let {item.Said} cover"));
-            if (marks.Select(InkOf)
+            if (marks.Select(m => (m as IPlainInk)?.Plain)
                 .FirstOrDefault(i => i is { C: >= 9500, M: >= 9500, Y: >= 9500, K: >= 9500 }) is { } all)
                 yield return Found(look, Severity.Caution, all.ToString(), "for marks alone",
                     "All inks at once never dry, and are the colour of printer’s marks.",
@@ -48,16 +39,4 @@ public sealed class InkOverprint : Rule
                     by: Mending.Paint(look, item, _ => item is TextItem ? Ink.Black : look.House.RichBlack));
         }
     }
-
-    private static Ink? InkOf(Mark mark) =>
-        mark switch
-        {
-            FillMark { Finish: null } f => f.Ink,
-            LineMark { Finish: null } l => l.Ink,
-            GlyphMark { Finish: null, Gradient: null } g => g.Ink,
-            _ => null,
-        };
-
-    private static IEnumerable<Mark> All(IEnumerable<Mark> marks) =>
-        marks.SelectMany(m => m switch { DrawingMark d => All(d.Marks), RepeatedMark r => All(r.Symbol), _ => [m] });
 }

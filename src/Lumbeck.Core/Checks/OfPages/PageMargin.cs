@@ -42,12 +42,24 @@ public sealed class PageMargin : PageRule
     private const double Hair = 0.001;
 
     private static Bounds Ways(DrawnItem drawn) => drawn.Marks.SelectMany(m => m is RepeatedMark r ? r.Each() : [m])
-        .Aggregate(Bounds.None, (all, m) => all.Union(m switch
-        {
-            FillMark f => f.Shape.Bounds,
-            // A level line alone has no height, and would be no bounds.
-            LineMark { Shape.Bounds: var b } => new(b.Left, b.Top - Hair, b.Right, b.Bottom + Hair),
-            GlyphMark => drawn.Inked,
-            _ => Bounds.None,
-        }));
+        .Aggregate(Bounds.None, (all, m) => all.Union(m.Accept(new Way(drawn))));
+
+    /// <summary>Where a mark is drawn along, without what its weight adds.</summary>
+    private sealed class Way(DrawnItem drawn) : IMarkVisitor<Bounds>
+    {
+        public Bounds Fill(FillMark mark) => mark.Shape.Bounds;
+        public Bounds Gradient(GradientMark mark) => Bounds.None;
+
+        // A level line alone has no height, and would be no bounds.
+        public Bounds Line(LineMark mark) =>
+            mark.Shape.Bounds is var b ? new(b.Left, b.Top - Hair, b.Right, b.Bottom + Hair) : b;
+
+        public Bounds Glyphs(GlyphMark mark) => drawn.Inked;
+        public Bounds Blurred(BlurredMark mark) => Bounds.None;
+        public Bounds Picture(PictureMark mark) => Bounds.None;
+        public Bounds Tiles(TilesMark mark) => Bounds.None;
+        public Bounds Grown(GrownMark mark) => Bounds.None;
+        public Bounds Repeated(RepeatedMark mark) => Bounds.None;
+        public Bounds Drawing(DrawingMark mark) => Bounds.None;
+    }
 }

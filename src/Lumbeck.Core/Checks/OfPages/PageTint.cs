@@ -15,7 +15,7 @@ public sealed class PageTint : PageRule
                 yield return Found(look, Severity.Caution, $"a picture at {Typed.Show((decimal)faint.Strength * 100, " %")}",
                     $"{Typed.Show(least, " %")} or more", "All of it is lighter than holds on its paper.",
                     "Print it stronger, or take it away.", drawn.Frame.ToBox());
-            var odd = drawn.Marks.SelectMany(Fills).Where(f => f.Finish is null)
+            var odd = MarkLeaves.Of(drawn.Marks).OfType<FillMark>().Where(f => f.Finish is null)
                 .SelectMany(f => (int[])[f.Ink.C, f.Ink.M, f.Ink.Y, f.Ink.K])
                 .Where(t => t > 0 && (t < least * 100 || t is > 9000 and < 10_000)).Distinct().ToList();
             if (odd.Count == 0) continue;
@@ -29,14 +29,6 @@ public sealed class PageTint : PageRule
                     "A tint this dark closes up to solid.", "Make it solid.", drawn.Frame.ToBox());
         }
     }
-
-    private static IEnumerable<FillMark> Fills(Mark mark) => mark switch
-    {
-        FillMark f => [f],
-        RepeatedMark r => r.Symbol.OfType<FillMark>(),
-        DrawingMark d => d.Marks.SelectMany(Fills),
-        _ => [],
-    };
 }
 
 /// <summary>More ink than the inside's paper takes.</summary>
@@ -48,21 +40,10 @@ public sealed class PageInk : PageRule
     public override IEnumerable<Finding> Find(PageLook look)
     {
         var limit = look.House.Inside.InkLimit;
-        var most = look.Scene.Items.SelectMany(p => p.Marks).SelectMany(Inks).Select(i => i.Total).DefaultIfEmpty(0)
+        var most = look.Scene.Items.SelectMany(p => p.Marks).SelectMany(MarkInks.Of).Select(i => i.Total).DefaultIfEmpty(0)
             .Max();
         if (most > limit)
             yield return Found(look, Severity.Stop, Typed.Show(most, " %"), $"{Typed.Show(limit, " %")} in all",
                 "So much ink does not dry, and prints off on the page that lies on it.", "Take a lighter mix.");
     }
-
-    private static IEnumerable<Ink> Inks(Mark mark) => mark switch
-    {
-        FillMark f => [f.Ink],
-        LineMark l => [l.Ink],
-        GlyphMark g => [g.Ink],
-        GradientMark s => s.Gradient.Stops.Select(t => t.Ink),
-        DrawingMark d => d.Marks.SelectMany(Inks),
-        RepeatedMark r => r.Symbol.SelectMany(Inks),
-        _ => [],
-    };
 }

@@ -17,7 +17,8 @@ public sealed class LineWeight : Rule
             }
             // Papers and other drawn art have a rule of their own.
             if (item is SketchedItem) continue;
-            var drawn = item is ShapeItem { Fill.Pattern: not null } ? drawnItem.Marks.OfType<LineMark>() : Lines(drawnItem.Marks);
+            var drawn = (item is ShapeItem { Fill.Pattern: not null } ? drawnItem.Marks : MarkLeaves.Of(drawnItem.Marks))
+                .OfType<LineMark>();
             foreach (var line in drawn) see(line.Width, line.Ink);
             if (item is RectItem { Kind: "Rule", Fill.Paint: { } fill } && drawnItem.Frame.ToBox() is var box)
                 see(Length.Min(box.Width, box.Height).Points, fill.Resolve(look.Job.Swatches));
@@ -41,14 +42,4 @@ public sealed class LineWeight : Rule
                 });
         }
     }
-
-    private static IEnumerable<LineMark> Lines(IEnumerable<Mark> marks) =>
-        marks.SelectMany(m =>
-            m switch
-            {
-                LineMark l => [l],
-                DrawingMark d => Lines(d.Marks),
-                RepeatedMark r => Lines(r.Symbol),
-                _ => (IEnumerable<LineMark>)[],
-            });
 }

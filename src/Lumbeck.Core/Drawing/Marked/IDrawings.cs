@@ -60,39 +60,3 @@ public interface IDrawings
         _ => (IEnumerable<Outline>)[],
     })];
 }
-
-/// <summary>Marks carried elsewhere: their paths under a placing, their lines and runs with it.</summary>
-public static class Moving
-{
-    public static IEnumerable<Mark> All(IEnumerable<Mark> marks, Affine place)
-    {
-        var scale = Math.Sqrt(Math.Abs((place.A * place.D) - (place.B * place.C)));
-        foreach (var mark in marks)
-            switch (mark)
-            {
-                case FillMark f: yield return f with { Shape = f.Shape.Under(place) }; break;
-                case LineMark l:
-                    yield return l with
-                    {
-                        Shape = l.Shape.Under(place),
-                        Width = l.Width * scale,
-                        Dash = [.. l.Dash.Select(d => d * scale)],
-                        DashFrom = l.DashFrom * scale,
-                    }; break;
-                case GradientMark s:
-                    yield return s with
-                    {
-                        Shape = s.Shape.Under(place),
-                        Gradient = s.Gradient.Transformed(place),
-                    }; break;
-                case DrawingMark d:
-                    yield return d with
-                    {
-                        Marks = [.. All(d.Marks, place)],
-                        Clip = d.Clip.Under(place),
-                    }; break;
-                case RepeatedMark r: yield return r with { Places = [.. r.Places.Select(p => p.Then(place))] }; break;
-                default: throw new NotSupportedException($"A {mark.GetType().Name} can’t be carried elsewhere.");
-            }
-    }
-}

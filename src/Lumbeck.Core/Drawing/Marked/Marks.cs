@@ -3,6 +3,11 @@ namespace Lumbeck.Core.Drawing.Marked;
 /// <summary>One stroke of drawing, in points within its drawn item.</summary>
 public abstract record Mark
 {
+    private protected Mark() { }
+
+    /// <summary>What a reader says of this kind of mark.</summary>
+    public abstract T Accept<T>(IMarkVisitor<T> visitor);
+
     /// <summary>
     /// The finishing ink it is laid in, with its tint in hundredths of a percent: a plate of its own that leaves all
     /// others as they are. Its process ink is then a likeness for screens alone.
@@ -11,8 +16,13 @@ public abstract record Mark
 }
 
 /// <summary>A filled shape. An overprinting ink leaves the other plates as they are.</summary>
-public sealed record FillMark(Outline Shape, Ink Ink, bool Overprint = false) : Mark
+public sealed record FillMark(Outline Shape, Ink Ink, bool Overprint = false) : Mark, IPlainInk
 {
+    public override T Accept<T>(IMarkVisitor<T> visitor) => visitor.Fill(this);
+    Ink? IPlainInk.Plain => Finish is null ? Ink : null;
+    bool IPlainInk.Overprints => Overprint;
+    Mark IPlainInk.With(Ink ink, bool overprint) => this with { Ink = ink, Overprint = overprint };
+
     /// <summary>Filled by the even-odd rule instead of the non-zero one.</summary>
     public bool EvenOdd { get; init; }
 }
@@ -20,6 +30,8 @@ public sealed record FillMark(Outline Shape, Ink Ink, bool Overprint = false) : 
 /// <summary>A shape filled with a run of inks.</summary>
 public sealed record GradientMark(Outline Shape, Gradient Gradient) : Mark
 {
+    public override T Accept<T>(IMarkVisitor<T> visitor) => visitor.Gradient(this);
+
     public bool EvenOdd { get; init; }
 }
 
@@ -108,8 +120,13 @@ public enum LineJoin { Miter, Round, Bevel }
 /// <summary>
 /// A stroked shape. The program's own lines have round joins and butt ends; drawings have what they say.
 /// </summary>
-public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark
+public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark, IPlainInk
 {
+    public override T Accept<T>(IMarkVisitor<T> visitor) => visitor.Line(this);
+    Ink? IPlainInk.Plain => Finish is null ? Ink : null;
+    bool IPlainInk.Overprints => false;
+    Mark IPlainInk.With(Ink ink, bool overprint) => this with { Ink = ink };
+
     /// <summary>Lengths of strokes and gaps in turn, in points; none for a whole line.</summary>
     public ImmutableArray<double> Dash { get; init; } = [];
     /// <summary>How far into the dashes the line begins, in points.</summary>
@@ -133,8 +150,13 @@ public sealed record LineMark(Outline Shape, double Width, Ink Ink) : Mark
 /// </summary>
 public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, ImmutableArray<PlacedGlyph> Glyphs,
     string Text, Ink Ink, bool Overprint)
-    : Mark
+    : Mark, IPlainInk
 {
+    public override T Accept<T>(IMarkVisitor<T> visitor) => visitor.Glyphs(this);
+    Ink? IPlainInk.Plain => Finish is null && Gradient is null ? Ink : null;
+    bool IPlainInk.Overprints => Overprint;
+    Mark IPlainInk.With(Ink ink, bool overprint) => this with { Ink = ink, Overprint = overprint };
+
     /// <summary>A run of inks over its letters, in points of its drawn item, in place of <see cref="Ink"/>.</summary>
     public Gradient? Gradient { get; init; }
     /// <summary>Which way its words are read.</summary>
@@ -157,6 +179,8 @@ public sealed record GlyphMark(FaceId Face, double Size, double X, double Y, Imm
 /// </summary>
 public sealed record BlurredMark(Outline Shape, double Sigma, Ink Ink, double Strength) : Mark
 {
+    public override T Accept<T>(IMarkVisitor<T> visitor) => visitor.Blurred(this);
+
     /// <summary>How far it reaches beyond its shape; there less than 0.3 % is left.</summary>
     public double Reach => 3 * Sigma;
 
@@ -170,6 +194,8 @@ public sealed record BlurredMark(Outline Shape, double Sigma, Ink Ink, double St
 /// </summary>
 public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : Mark
 {
+    public override T Accept<T>(IMarkVisitor<T> visitor) => visitor.Picture(this);
+
     /// <summary>
     /// The share of each of its inks that is printed, from 0 to 1. It hides what lies under it all the same: a faint
     /// picture is a tint, and lets nothing through.
@@ -187,6 +213,8 @@ public sealed record PictureMark(Picture Picture, Affine Place, Outline Clip) : 
 /// </summary>
 public sealed record TilesMark(Picture Picture, Affine PatternMatrix, TilingMode Tiling, Outline Clip) : Mark
 {
+    public override T Accept<T>(IMarkVisitor<T> visitor) => visitor.Tiles(this);
+
     public bool Convert { get; init; }
 }
 
@@ -197,6 +225,8 @@ public sealed record TilesMark(Picture Picture, Affine PatternMatrix, TilingMode
 /// </summary>
 public sealed record GrownMark(Picture Picture, Grown How, Affine Place, int Wide) : Mark
 {
+    public override T Accept<T>(IMarkVisitor<T> visitor) => visitor.Grown(this);
+
     public bool Convert { get; init; }
 }
 
@@ -207,17 +237,13 @@ public sealed record GrownMark(Picture Picture, Grown How, Affine Place, int Wid
 /// </summary>
 public sealed record RepeatedMark(ImmutableArray<Mark> Symbol, ImmutableArray<Affine> Places) : Mark
 {
+    public override T Accept<T>(IMarkVisitor<T> visitor) => visitor.Repeated(this);
+
     /// <summary>All that they may paint on, in their own coordinates.</summary>
-    public Bounds Reach => Symbol.Aggregate(Bounds.None, (all, m) => all.Union(m switch
-    {
-        FillMark f => f.Shape.Bounds,
-        LineMark { Shape.Bounds: { } b } l => new(b.Left - l.Reach, b.Top - l.Reach, b.Right + l.Reach,
-            b.Bottom + l.Reach),
-        _ => throw new NotSupportedException($"A {m.GetType().Name} is not repeated."),
-    }));
+    public Bounds Reach => Symbol.Aggregate(Bounds.None, (all, m) => all.Union(MarkReach.Of(m)));
 
     /// <summary>Each of them where it lies.</summary>
-    public IEnumerable<Mark> Each() => Places.SelectMany(at => Moving.All(Symbol, at));
+    public IEnumerable<Mark> Each() => Places.SelectMany(at => Moved.All(Symbol, at));
 }
 
 /// <summary>
@@ -225,5 +251,7 @@ public sealed record RepeatedMark(ImmutableArray<Mark> Symbol, ImmutableArray<Af
 /// </summary>
 public sealed record DrawingMark(ImmutableArray<Mark> Marks, Outline Clip) : Mark
 {
+    public override T Accept<T>(IMarkVisitor<T> visitor) => visitor.Drawing(this);
+
     public bool EvenOdd { get; init; }
 }

@@ -188,22 +188,9 @@ public sealed class InsidePlan
 
     private bool IsColoured(PlannedPage page, PageArt art)
     {
-        try { return PageScene.Of(this, page, art).Items.SelectMany(p => p.Marks).Any(IsColoured); }
+        try { return PageScene.Of(this, page, art).Items.SelectMany(p => p.Marks).Any(MarkHasColour.Of); }
         catch (Refusal) { return false; }
     }
-
-    private static bool IsColoured(Mark mark) => mark switch
-    {
-        _ when mark.Finish is not null => true,
-        FillMark f => f.Ink.IsColoured,
-        LineMark l => l.Ink.IsColoured,
-        GlyphMark g => g.Ink.IsColoured,
-        GradientMark s => s.Gradient.Stops.Any(t => t.Ink.IsColoured),
-        DrawingMark d => d.Marks.Any(IsColoured),
-        RepeatedMark r => r.Symbol.Any(IsColoured),
-        PictureMark p => p.Picture.Space != PictureSpace.Gray,
-        _ => true,
-    };
 
     private ImmutableDictionary<string, string> Fields(PageRun run, Slot slot)
     {

@@ -254,7 +254,7 @@ public static class PageScene
             return new(name, Part.Page, Affine.Identity, [new PictureMark(p, place, clip)
             { Convert = true, Strength = (double)strength }], b, b, Clipped: true);
         if (art.Drawings?.Of(p) is not { } marks) return null;
-        var laid = Moving.All(marks, new Affine(scale, 0, 0, scale, place.E, place.F)).Select(m => Inked(m, art))
+        var laid = Moved.All(marks, new Affine(scale, 0, 0, scale, place.E, place.F)).Select(m => Inked(m, art))
             .Select(m => strength == 1 ? m : Blackened.Of(m, ink => ink.Tint((int)(10_000 * strength))));
         return new(name, Part.Page, Affine.Identity, [.. PatternDrawing.ByFinish(laid)
             .Select(s => (Mark)new DrawingMark(s, clip) { Finish = s[0].Finish })], b, b, Clipped: true);

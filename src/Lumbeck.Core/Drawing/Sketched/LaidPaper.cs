@@ -105,7 +105,7 @@ public sealed class LaidPaper(Pattern paper, Paint? under, IReadOnlyList<Swatch>
 
     private IEnumerable<Mark> Side(Bounds window, double share, Affine place) =>
         window.Right <= window.Left ? []
-            : Clipped(Moving.All(Laid(window, share), place),
+            : Clipped(Moved.All(Laid(window, share), place),
                 Box(window).Under(place));
 
     private static Outline Box(Bounds b) => Outline.Rectangle(b.Left, b.Top, b.Right - b.Left, b.Bottom - b.Top);

@@ -12,11 +12,11 @@ internal static class MotifDrawing
             marks = Recoloured.By(marks, [.. paper.Paints.Where(p => p is not FinishPaint)], swatches);
         // As large as its square allows, about the square's middle.
         var scale = motifs.Side / Math.Max(motif.Wide, motif.High);
-        var symbol = Moving.All(marks, new Affine(scale, 0, 0, scale, -motif.Wide * scale / 2, -motif.High * scale / 2))
+        var symbol = Moved.All(marks, new Affine(scale, 0, 0, scale, -motif.Wide * scale / 2, -motif.High * scale / 2))
             .ToImmutableArray();
         // What is plainly filled and lined is held once; runs of ink and clips are laid one by one.
         return symbol.All(m => m is FillMark or LineMark)
             ? [new RepeatedMark(symbol, motifs.Places)]
-            : motifs.Places.SelectMany(place => Moving.All(symbol, place));
+            : motifs.Places.SelectMany(place => Moved.All(symbol, place));
     }
 }

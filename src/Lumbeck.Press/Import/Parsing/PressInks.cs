@@ -1,6 +1,6 @@
 using System.Runtime.InteropServices;
+using Lumbeck.Pdf.Colours;
 using Lumbeck.Press.Colour;
-using Lumbeck.Press.Pdf;
 using NetVips;
 using Intent = Lumbeck.Core.Trade.Houses.Intent;
 
@@ -11,9 +11,8 @@ internal readonly record struct Inks(double C, double M, double Y, double K)
 {
     public static Inks Black(double k) => new(0, 0, 0, k);
 
-    /// <summary>As content writes them.</summary>
-    public override string ToString() =>
-        $"{PdfSyntax.Figure(C)} {PdfSyntax.Figure(M)} {PdfSyntax.Figure(Y)} {PdfSyntax.Figure(K)}";
+    /// <summary>As content has them.</summary>
+    public double[] Numbers => [C, M, Y, K];
 }
 
 /// <summary>
@@ -51,6 +50,28 @@ internal sealed class PressInks(PrintingCondition condition, BlackAlone black, b
     }
 
     public BlackAlone Black => black;
+
+    /// <summary>A folder where profiles that the file carries are kept while it is mended.</summary>
+    public string Aside { get; init; } = "";
+
+    private readonly Dictionary<string, string> _profiles = new(StringComparer.Ordinal);
+
+    /// <summary>The file that a profile is kept in; empty for none, and for one that can’t be used.</summary>
+    public string PathOf(EmbeddedProfile? profile)
+    {
+        if (profile is null) return "";
+        if (_profiles.TryGetValue(profile.Hash, out var known)) return known;
+        var path = Path.Combine(Aside, profile.Hash + ".icc");
+        File.WriteAllBytes(path, profile.Bytes);
+        try
+        {
+            using var one = Image.Black(1, 1, 3).Copy(interpretation: Enums.Interpretation.Srgb);
+            using var lab = one.IccImport(pcs: Enums.PCS.Lab, inputProfile: path, embedded: false);
+            lab.Getpoint(0, 0);
+        }
+        catch (VipsException) { path = ""; }
+        return _profiles[profile.Hash] = path;
+    }
 
     public PrintingCondition Condition => condition;
 

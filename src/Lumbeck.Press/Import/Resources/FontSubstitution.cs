@@ -1,8 +1,8 @@
-using Lumbeck.Press.Import.Parsing;
 using Lumbeck.Press.Faces;
+using Lumbeck.Pdf.Reading;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Pdf;
 using UglyToad.PdfPig.Fonts.Standard14Fonts;
-using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Press.Import.Resources;
 
@@ -12,11 +12,11 @@ namespace Lumbeck.Press.Import.Resources;
 /// </summary>
 internal sealed class FontSubstitution(FaceShelf shelf)
 {
-    private readonly Dictionary<FaceId, int> _programmes = [];
+    private readonly Dictionary<FaceId, PdfRef> _programmes = [];
 
     /// <summary>Writes a face in another's place; returns its object.</summary>
-    /// <exception cref="Refusal">Its letters have no place here, as those of a face of signs.</exception>
-    public int Write(SourceFile file, PdfWriter pdf, ObjectCopier copier, DictionaryToken face, DictionaryToken? about,
+    /// <exception cref="PdfReadException">Its letters have no place here, as those of a face of signs.</exception>
+    public PdfRef Write(PdfFile file, PdfWriter pdf, ObjectCopier copier, PdfDict face, PdfDict? about,
         ImportCounts report)
     {
         var name = file.Name(face, "BaseFont") ?? "a face";
@@ -24,39 +24,57 @@ internal sealed class FontSubstitution(FaceShelf shelf)
         var flags = (int)(file.Number(about, "Flags") ?? 32);
         if (file.Name(face, "Subtype") is "Type0" || bare is "Symbol" or "ZapfDingbats" || (flags & 4) != 0
             && file.Get(face, "Encoding") is null && about is not null)
-            throw new Refusal("face", $"the face {LengthText.Clip(bare)} is not in the file, and nothing here stands " +
+            throw new PdfReadException($"the face {LengthText.Clip(bare)} is not in the file, and nothing here stands " +
                 $"for its letters");
         var stands = Of(bare, flags);
         report.StoodIn[bare] = shelf.NameOf(stands);
         if (!_programmes.TryGetValue(stands, out var programme))
         {
             var bytes = shelf.FileOf(stands);
-            programme = _programmes[stands] = pdf.Stream($"/Length1 {bytes.Length}", s => s.Write(bytes));
+            programme = _programmes[stands] = pdf.Stream(new() { ["Length1"] = bytes.Length }, bytes);
         }
         var m = ((IType)shelf).Metrics(stands);
         double k(double units) => Math.Round(units * 1000 / m.UnitsPerEm);
-        var descriptor = pdf.Object($"<< /Type /FontDescriptor /FontName /{PdfSyntax.Name(bare)} /Flags 32 /FontBBox " +
-            $"[-300 -300 1300 1100] " +
-            $"/ItalicAngle {(stands.Italic ? -12 : 0)} /Ascent {k(m.Ascent)} /Descent {k(m.Descent)} /CapHeight " +
-                $"{k(m.CapHeight)} /StemV 80 " +
-            $"/FontFile2 {programme} 0 R >>");
+        var descriptor = pdf.Object(new PdfDict
+        {
+            ["Type"] = "FontDescriptor",
+            ["FontName"] = bare,
+            ["Flags"] = 32,
+            ["FontBBox"] = PdfArray.Of(-300, -300, 1300, 1100),
+            ["ItalicAngle"] = stands.Italic ? -12 : 0,
+            ["Ascent"] = k(m.Ascent),
+            ["Descent"] = k(m.Descent),
+            ["CapHeight"] = k(m.CapHeight),
+            ["StemV"] = 80,
+            ["FontFile2"] = programme,
+        });
         var (first, widths) = file.Numbers(face, "Widths") is { Length: > 0 } told
             ? ((int)(file.Number(face, "FirstChar") ?? 0), told)
             : (0, Usual(bare, stands));
-        var encoding = file.Get(face, "Encoding") switch
+        PdfObject encoding = file.Get(face, "Encoding") switch
         {
-            NameToken { Data: "WinAnsiEncoding" or "MacRomanEncoding" } own => "/" + own.Data,
-            DictionaryToken own =>
-                $"<< /Type /Encoding /BaseEncoding " +
-                $"/{(file.Name(own, "BaseEncoding") is "MacRomanEncoding" ? "MacRomanEncoding" : "WinAnsiEncoding")} " +
-                $"{(file.Get(own, "Differences") is { } others ? $"/Differences {copier.Write(others)} " : "")}>>",
-            _ => "/WinAnsiEncoding",
+            PdfName { Value: "WinAnsiEncoding" or "MacRomanEncoding" } own => own,
+            PdfDict own => new PdfDict
+            {
+                ["Type"] = "Encoding",
+                ["BaseEncoding"] = file.Name(own, "BaseEncoding") is "MacRomanEncoding" and var mac ? mac : "WinAnsiEncoding",
+                ["Differences"] = file.Get(own, "Differences") is { } others ? copier.Copy(others) : null,
+            },
+            _ => "WinAnsiEncoding",
         };
-        var letters = file.Get(face, "ToUnicode") is StreamToken
-            ? $"/ToUnicode {copier.Write(SourceFile.Raw(face, "ToUnicode"))} " : "";
-        return pdf.Object($"<< /Type /Font /Subtype /TrueType /BaseFont /{PdfSyntax.Name(bare)} /FirstChar {first} /LastChar " +
-            $"{first + widths.Length - 1} /Widths [{string.Join(' ', widths.Select(PdfSyntax.Figure))}] /Encoding {encoding} " +
-            $"/FontDescriptor {descriptor} 0 R {letters}>>");
+        var letters = file.Get(face, "ToUnicode") is PdfStream ? copier.Copy(face["ToUnicode"]) : null;
+        return pdf.Object(new PdfDict
+        {
+            ["Type"] = "Font",
+            ["Subtype"] = "TrueType",
+            ["BaseFont"] = bare,
+            ["FirstChar"] = first,
+            ["LastChar"] = first + widths.Length - 1,
+            ["Widths"] = PdfArray.Of(widths),
+            ["Encoding"] = encoding,
+            ["FontDescriptor"] = descriptor,
+            ["ToUnicode"] = letters,
+        });
     }
 
     private FaceId Of(string name, int flags)

@@ -1,9 +1,11 @@
-using System.Text;
+using Lumbeck.Pdf.Colours;
+using Lumbeck.Pdf.Functions;
+using Lumbeck.Pdf.Reading;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Import.Parsing;
 using Lumbeck.Press.Pdf;
 using NetVips;
-using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Press.Import.Resources;
 
@@ -11,13 +13,13 @@ namespace Lumbeck.Press.Import.Resources;
 /// Pictures in a house's inks. What is in inks already, gray, or a mask keeps its bytes; a table of colours has inks in
 /// its place; the rest goes through profiles, and is packed again without loss where it was.
 /// </summary>
-internal sealed class ImportedImages(SourceFile file, PdfWriter pdf, ObjectCopier copier, ColorSpaceParser spaces,
+internal sealed class ImportedImages(PdfFile file, PdfWriter pdf, ObjectCopier copier, ColorSpaceParser spaces,
     PressInks inks)
 {
     private const long MostPixels = 120_000_000;
 
     /// <summary>In place of a picture on no plate.</summary>
-    private const string Nothing = "/Type /XObject /Subtype /Form /BBox [0 0 1 1] /Resources << >>";
+    private static PdfDict Nothing() => PressObjects.Form(PdfArray.Of(0, 0, 1, 1), new PdfDict());
 
     /// <summary>Pictures whose colours were brought to the house's.</summary>
     public int Converted { get; private set; }
@@ -26,89 +28,79 @@ internal sealed class ImportedImages(SourceFile file, PdfWriter pdf, ObjectCopie
     /// <param name="image">Its stream; an inline one has its short names read as the long ones.</param>
     /// <param name="named">The page's own spaces.</param>
     /// <param name="light">How light it is counts alone: it is a mask's.</param>
-    /// <exception cref="Refusal">It can't be read.</exception>
-    public int Write(StreamToken image, DictionaryToken? named, bool light = false)
+    /// <exception cref="PdfReadException">It can't be read.</exception>
+    public PdfRef Write(PdfStream image, PdfDict? named, bool light = false)
     {
-        var d = image.StreamDictionary;
+        var d = image.Dict;
         var (wide, high) = ((int)(file.Number(d, "Width", "W") ?? 0), (int)(file.Number(d, "Height", "H") ?? 0));
         if (wide < 1 || high < 1 || (long)wide * high > MostPixels) throw No();
-        var size = $"/Type /XObject /Subtype /Image /Width {wide} /Height {high} ";
         var decode = file.Numbers(d, "Decode", "D");
-        var decoded = decode is null ? "" : $"/Decode [{string.Join(' ', decode.Select(PdfSyntax.Figure))}] ";
-        if (file.Get(d, "ImageMask", "IM") is BooleanToken { Data: true })
-            return As(image, size + "/ImageMask true /BitsPerComponent 1 " + decoded);
+        var decoded = decode is null ? null : PdfArray.Of(decode);
+        if (file.Get(d, "ImageMask", "IM") is PdfBoolean { Value: true })
+            return copier.Packed(image, Head(wide, high, null, 1).Set("ImageMask", true).Set("Decode", decoded));
         var (data, coding) = file.Decoder.DecodeUntilImage(file, image);
-        var space = (SourceFile.Raw(d, "ColorSpace") ?? SourceFile.Raw(d, "CS")) is { } told ? spaces.Read(told, named)
+        var space = (d["ColorSpace"] ?? d["CS"]) is { } told ? spaces.Read(told, named)
             : null;
         var bits = (int)(file.Number(d, "BitsPerComponent", "BPC") ?? 8);
-        var seen = Seen(d, named) + Key(d);
+        var seen = Seen(d, named);
+        if (Numbers(d) is { } hidden) seen.Set("Mask", PdfArray.Of(hidden));
         // Nothing is printed in more than eight bits, and PDF 1.4, which PDF/X-1a is, knows no more (ISO 32000-1, 8.9.5.1).
         if (coding != "JPXDecode" && space is GrayColorSpace && bits <= 8)
-            return As(image, size + $"/ColorSpace /DeviceGray /BitsPerComponent {bits} {decoded}{seen}");
+            return copier.Packed(image, Head(wide, high, "DeviceGray", bits).Set("Decode", decoded).With(seen));
         if (coding != "JPXDecode" && space is CmykColorSpace && !inks.BlackAlone && inks.From is null && !light
             && bits <= 8)
-            return As(image, size + $"/ColorSpace /DeviceCMYK /BitsPerComponent {bits} {decoded}{seen}");
+            return copier.Packed(image, Head(wide, high, "DeviceCMYK", bits).Set("Decode", decoded).With(seen));
         if (coding != "JPXDecode" && space is IndexedColorSpace or SeparationOrDeviceN { Components: 1,
             IsNothing: false } && bits <= 8)
-            return As(image, size + $"/ColorSpace {Table(space, bits, decode, light)} /BitsPerComponent {bits} {seen}");
-        if (space is SeparationOrDeviceN { IsNothing: true }) return pdf.Stream(Nothing, _ => { });
-        if (space is not { IsInk: true }) Converted++;
+            return copier.Packed(image, Head(wide, high, Table(space, bits, decode, light), bits).With(seen));
+        if (space is SeparationOrDeviceN { IsNothing: true }) return pdf.Stream(Nothing(), _ => { });
+        if (space?.IsInk() != true) Converted++;
         using var pixels = Pixels(data, coding, space, wide, high, bits, decode);
         // What hides by its colour is told before that changes.
         if (Numbers(d) is { } key && coding is null && space is not null)
-            seen = Seen(d, named) + $"/Mask {Hidden(pixels, key, bits)} 0 R ";
+            seen = Seen(d, named).Set("Mask", Hidden(pixels, key, bits));
         using var press = light ? Lightness(pixels) : inks.BlackAlone ? inks.Black.Of(pixels) : InInks(pixels, space);
         var gray = press.Bands == 1;
-        size = $"/Type /XObject /Subtype /Image /Width {press.Width} /Height {press.Height} ";
+        var head = Head(press.Width, press.Height, gray ? "DeviceGray" : "DeviceCMYK", 8);
         if (coding is not null)
-            return pdf.Stream(pdf.Reserve(), size
-                + $"/ColorSpace {(gray ? "/DeviceGray" : "/DeviceCMYK /Decode [1 0 1 0 1 0 1 0]")} " +
-                $"/BitsPerComponent 8 /Filter /DCTDecode {seen}", s => press.JpegsaveStream(s, q: 95,
-                    keep: Enums.ForeignKeep.None,
-                    subsampleMode: Enums.ForeignSubsample.Off), compress: false);
-        return pdf.Stream(size + $"/ColorSpace {(gray ? "/DeviceGray" : "/DeviceCMYK")} /BitsPerComponent 8 {seen}",
-            s => s.Write(press.WriteToMemory<byte>()));
+            return pdf.Stream(pdf.Reserve(), head.Set("Decode", gray ? null : PdfArray.Of(1, 0, 1, 0, 1, 0, 1, 0))
+                .Set("Filter", "DCTDecode").With(seen), s => press.JpegsaveStream(s, q: 95,
+                    keep: Enums.ForeignKeep.None, subsampleMode: Enums.ForeignSubsample.Off), compress: false);
+        return pdf.Stream(head.With(seen), press.WriteToMemory<byte>());
     }
 
-    private static Refusal No() => new("file", "it holds a picture that can’t be read");
+    private static PdfReadException No() => new("it holds a picture that can’t be read");
 
-    private int As(StreamToken image, string entries) =>
-        pdf.Stream(pdf.Reserve(), entries + copier.Packing(image), s => s.Write(image.Data.Span), compress: false);
+    private static PdfDict Head(int wide, int high, PdfObject? space, int bits) =>
+        PressObjects.Image(wide, high, bits).Set("ColorSpace", space);
 
-    private double[]? Numbers(DictionaryToken d) => file.Get(d, "Mask") is ArrayToken a ? file.Numbers(a) : null;
-
-    /// <summary>Colours that are not seen, by the picture's own figures.</summary>
-    private string Key(DictionaryToken d) =>
-        Numbers(d) is { } key ? $"/Mask [{string.Join(' ', key.Select(PdfSyntax.Figure))}] " : "";
+    /// <summary>Colours that are not seen, by the picture's own figures (8.9.6.4).</summary>
+    private double[]? Numbers(PdfDict d) => file.Get(d, "Mask") is PdfArray a ? file.Numbers(a) : null;
 
     /// <summary>What of it is seen: its soft mask, or its stencil.</summary>
-    private string Seen(DictionaryToken d, DictionaryToken? named)
+    private PdfDict Seen(PdfDict d, PdfDict? named)
     {
-        if (file.Get(d, "SMask") is StreamToken soft)
-            return $"/SMask {Soft(soft)} 0 R ";
-        return file.Get(d, "Mask") is StreamToken hard ? $"/Mask {Write(hard, named)} 0 R " : "";
+        if (file.Get(d, "SMask") is PdfStream soft) return new() { ["SMask"] = Soft(soft) };
+        return file.Get(d, "Mask") is PdfStream hard ? new() { ["Mask"] = Write(hard, named) } : new();
     }
 
-    private int Soft(StreamToken soft)
+    private PdfRef Soft(PdfStream soft)
     {
-        var d = soft.StreamDictionary;
+        var d = soft.Dict;
         var bits = (int)(file.Number(d, "BitsPerComponent") ?? 8);
         var (data, coding) = file.Decoder.DecodeUntilImage(file, soft);
-        var size = $"/Type /XObject /Subtype /Image /Width {(int)(file.Number(d, "Width") ?? 1)} /Height " +
-            $"{(int)(file.Number(d, "Height") ?? 1)} /ColorSpace /DeviceGray ";
+        var head = Head((int)(file.Number(d, "Width") ?? 1), (int)(file.Number(d, "Height") ?? 1), "DeviceGray", 8);
         if (coding == "JPXDecode")
         {
             using var image = Coded(data, coding);
             using var one = image.ExtractBand(0);
-            return pdf.Stream(size + "/BitsPerComponent 8", s => s.Write(one.Cast(Enums.BandFormat.Uchar)
-                .WriteToMemory<byte>()));
+            return pdf.Stream(head, one.Cast(Enums.BandFormat.Uchar).WriteToMemory<byte>());
         }
-        var decoded = file.Numbers(d, "Decode") is { } decode
-            ? $"/Decode [{string.Join(' ', decode.Select(PdfSyntax.Figure))}] " : "";
-        return As(soft, size + $"/BitsPerComponent {bits} {decoded}");
+        return copier.Packed(soft, head.Set("BitsPerComponent", bits)
+            .Set("Decode", file.Numbers(d, "Decode") is { } decode ? PdfArray.Of(decode) : null));
     }
 
-    private string Table(ColorSpace space, int bits, double[]? decode, bool light)
+    private PdfArray Table(ColorSpace space, int bits, double[]? decode, bool light)
     {
         var most = space is IndexedColorSpace i ? Math.Min(i.Most, (1 << bits) - 1) : (1 << bits) - 1;
         double[] at(int n) => space is IndexedColorSpace own ? own.Entry(Indexed(n)) : [Share(n)];
@@ -119,21 +111,22 @@ internal sealed class ImportedImages(SourceFile file, PdfWriter pdf, ObjectCopie
         var under = space is IndexedColorSpace table ? table.Base : space;
         List<double[]> entries = [.. Enumerable.Range(0, most + 1).Select(at)];
         var alone = under is RgbColorSpace && entries.All(c => c[0] == c[1] && c[1] == c[2]);
-        if (!under.IsInk) Converted++;
-        var made = under.Many(inks, entries, alone);
+        if (!under.IsInk()) Converted++;
+        var made = inks.Many(under, entries, alone);
         static byte level(double share) => (byte)Math.Round(Math.Clamp(share, 0, 1) * 255);
         if (light || made.All(k => k is { C: 0, M: 0, Y: 0 }))
-            return $"[/Indexed /DeviceGray {most} <{Convert.ToHexString([.. made.Select(k =>
-                level(light ? 1 - Math.Min(1, (0.3 * k.C) + (0.59 * k.M) + (0.11 * k.Y) + k.K) : 1 - k.K))])}>]";
-        return $"[/Indexed /DeviceCMYK {most} <{Convert.ToHexString(
-            [.. made.SelectMany(k => (byte[])[level(k.C), level(k.M), level(k.Y), level(k.K)])])}>]";
+            return PdfArray.Of("Indexed", "DeviceGray", most, PdfString.Hex([.. made.Select(k =>
+                level(light ? 1 - Math.Min(1, (0.3 * k.C) + (0.59 * k.M) + (0.11 * k.Y) + k.K) : 1 - k.K))]));
+        return PdfArray.Of("Indexed", "DeviceCMYK", most, PdfString.Hex(
+            [.. made.SelectMany(k => (byte[])[level(k.C), level(k.M), level(k.Y), level(k.K)])]));
     }
 
     private Image InInks(Image pixels, ColorSpace? space) => pixels.Bands switch
     {
         1 => pixels.Copy(),
         4 => inks.From is { } from && !inks.BlackAlone ? inks.Transform(pixels, from) : pixels.Copy(),
-        _ => inks.Transform(pixels, space is RgbColorSpace { Profile.Length: > 0 } own ? own.Profile : Profiles.PathOf("sRGB")),
+        _ => inks.Transform(pixels, inks.PathOf((space as RgbColorSpace)?.Profile) is { Length: > 0 } own ? own
+            : Profiles.PathOf("sRGB")),
     };
 
     private static Image Lightness(Image pixels)
@@ -202,7 +195,7 @@ internal sealed class ImportedImages(SourceFile file, PdfWriter pdf, ObjectCopie
         if (bits == 8) data.AsSpan(0, Math.Min(count, data.Length)).CopyTo(plain);
         else
         {
-            var (from, most) = (new Bits(data), (1 << bits) - 1);
+            var (from, most) = (new BitReader(data), (1 << bits) - 1);
             for (var y = 0; y < high; y++, from.Align())
                 for (var x = 0; x < wide * n; x++) plain[(y * wide * n) + x] = (byte)(from.Next(bits) * 255L / most);
         }
@@ -220,7 +213,7 @@ internal sealed class ImportedImages(SourceFile file, PdfWriter pdf, ObjectCopie
     private byte[] Worked(byte[] data, ColorSpace space, int wide, int high, int bits, double[]? decode, out int bands)
     {
         bands = 4;
-        var (from, most, known) = (new Bits(data), Math.Pow(2, bits) - 1, new Dictionary<string, Inks>());
+        var (from, most, known) = (new BitReader(data), Math.Pow(2, bits) - 1, new Dictionary<string, Inks>());
         var made = new byte[(long)wide * high * 4];
         for (var y = 0; y < high; y++, from.Align())
         {
@@ -235,7 +228,7 @@ internal sealed class ImportedImages(SourceFile file, PdfWriter pdf, ObjectCopie
                     c[k] = a + (from.Next(bits) / most * (b - a));
                 }
                 var key = string.Join(' ', c);
-                if (!known.TryGetValue(key, out var ink)) known[key] = ink = space.Of(inks, c, false);
+                if (!known.TryGetValue(key, out var ink)) known[key] = ink = inks.Of(space, c, false);
                 var at = 4 * ((y * wide) + x);
                 (made[at], made[at + 1], made[at + 2], made[at + 3]) = ((byte)(ink.C * 255), (byte)(ink.M * 255),
                     (byte)(ink.Y * 255), (byte)(ink.K * 255));
@@ -244,7 +237,7 @@ internal sealed class ImportedImages(SourceFile file, PdfWriter pdf, ObjectCopie
         return made;
     }
 
-    private int Hidden(Image pixels, double[] key, int bits)
+    private PdfRef Hidden(Image pixels, double[] key, int bits)
     {
         var (data, n, most) = (pixels.WriteToMemory<byte>(), pixels.Bands, (1 << bits) - 1);
         var row = (pixels.Width + 7) / 8;
@@ -257,7 +250,6 @@ internal sealed class ImportedImages(SourceFile file, PdfWriter pdf, ObjectCopie
                     && data[(p * n) + k] <= key[(2 * k) + 1] * 255 / most;
             if (hides) mask[(p / pixels.Width * row) + (p % pixels.Width / 8)] |= (byte)(0x80 >> (p % pixels.Width % 8));
         }
-        return pdf.Stream($"/Type /XObject /Subtype /Image /Width {pixels.Width} /Height {pixels.Height} /ImageMask true " +
-            "/BitsPerComponent 1", s => s.Write(mask));
+        return pdf.Stream(Head(pixels.Width, pixels.Height, null, 1).Set("ImageMask", true), mask);
     }
 }

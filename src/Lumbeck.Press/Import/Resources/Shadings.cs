@@ -1,6 +1,9 @@
+using Lumbeck.Pdf.Colours;
+using Lumbeck.Pdf.Functions;
+using Lumbeck.Pdf.Reading;
+using Lumbeck.Pdf.Shadings;
 using Lumbeck.Press.Import.Parsing;
-using Lumbeck.Press.Pdf;
-using UglyToad.PdfPig.Tokens;
+using Lumbeck.Pdf.Writing;
 
 namespace Lumbeck.Press.Import.Resources;
 
@@ -8,7 +11,7 @@ namespace Lumbeck.Press.Import.Resources;
 /// Shadings of all seven types (ISO 32000-1, 8.7.4.5) in a house's inks: what says a colour by a function has one of
 /// inks, sampled finely; the corners of meshes have inks in place of colours.
 /// </summary>
-internal sealed class Shadings(SourceFile file, PdfWriter pdf, ObjectCopier copier, ColorSpaceParser spaces,
+internal sealed class Shadings(PdfFile file, PdfWriter pdf, ObjectCopier copier, ColorSpaceParser spaces,
     Func<ColorSpace,
     IReadOnlyList<double[]>, bool, IReadOnlyList<Inks>> inks,
     bool keeps)
@@ -18,31 +21,34 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, ObjectCopier copi
     /// <summary>Writes a shading; returns its object.</summary>
     /// <param name="token">As it is written.</param>
     /// <param name="named">The page's own spaces.</param>
-    /// <exception cref="Refusal">It can't be read.</exception>
-    public int Write(IToken? token, DictionaryToken? named)
+    /// <exception cref="PdfReadException">It can't be read.</exception>
+    public PdfRef Write(PdfObject? token, PdfDict? named)
     {
         var solid = file.Resolve(token);
-        var d = SourceFile.Dictionary(solid) ?? throw No();
-        var space = spaces.Read(SourceFile.Raw(d, "ColorSpace"), named);
-        if (space is SeparationOrDeviceN { IsNothing: true }) return pdf.Object(Nothing);
+        var d = PdfFile.Dict(solid) ?? throw No();
+        var space = spaces.Read(d["ColorSpace"], named);
+        if (space is SeparationOrDeviceN { IsNothing: true }) return pdf.Object(Nothing());
         var kind = (int)(file.Number(d, "ShadingType") ?? 0);
-        var background = file.Numbers(d, "Background") is { } b ? $"/Background [{inks(space, [b], true)[0]}] " : "";
-        string common(string entries) => $"/ShadingType {kind} /ColorSpace /DeviceCMYK {background}{entries}" +
-            string.Concat(((string[])["BBox", "AntiAlias", "Coords", "Extend", "Matrix"]).Where(k => file.Get(d,
-                k) is not null)
-                .Select(k => $"/{k} {copier.Write(file.Get(d, k))} "));
+        var common = new PdfDict
+        {
+            ["ShadingType"] = kind,
+            ["ColorSpace"] = "DeviceCMYK",
+            ["Background"] = file.Numbers(d, "Background") is { } b ? PdfArray.Of(inks(space, [b], true)[0].Numbers) : null,
+        };
+        foreach (var key in (string[])["BBox", "AntiAlias", "Coords", "Extend", "Matrix"])
+            if (file.Get(d, key) is { } own) common.Set(key, copier.Copy(own));
         var function = file.Get(d, "Function") is { } f ? Function.Read(file, f) : null;
         switch (kind)
         {
             case 1 when function is not null:
                 var plane = file.Numbers(d, "Domain") is { Length: 4 } four ? four : [0, 1, 0, 1];
-                return pdf.Object($"<< {common("")}/Domain [{PdfSyntax.Figures(plane)}] /Function " +
-                    $"{Sampled(function, space, plane, FineAcross)} 0 R >>");
+                return pdf.Object(common.Set("Domain", PdfArray.Of(plane))
+                    .Set("Function", Sampled(function, space, plane, FineAcross)));
             case 2 or 3 when function is not null:
                 var line = file.Numbers(d, "Domain") is { Length: 2 } two ? two : [0, 1];
-                return pdf.Object($"<< {common("")}/Domain [{PdfSyntax.Figures(line)}] /Function " +
-                    $"{Sampled(function, space, line, Fine)} 0 R >>");
-            case >= 4 and <= 7 when solid is StreamToken mesh:
+                return pdf.Object(common.Set("Domain", PdfArray.Of(line))
+                    .Set("Function", Sampled(function, space, line, Fine)));
+            case >= 4 and <= 7 when solid is PdfStream mesh:
                 return Mesh(mesh, kind, space, function, common);
             default:
                 throw No();
@@ -50,13 +56,18 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, ObjectCopier copi
     }
 
     /// <summary>What begins where it ends paints nothing (8.7.4.5.3): so does what is on no plate.</summary>
-    private const string Nothing = "<< /ShadingType 2 /ColorSpace /DeviceGray /Coords [0 0 0 0] " +
-        "/Function << /FunctionType 2 /Domain [0 1] /N 1 /C0 [1] /C1 [1] >> >>";
+    private static PdfDict Nothing() => new()
+    {
+        ["ShadingType"] = 2,
+        ["ColorSpace"] = "DeviceGray",
+        ["Coords"] = PdfArray.Of(0, 0, 0, 0),
+        ["Function"] = Press.Pdf.PressObjects.Ramp([1], [1]),
+    };
 
-    private static Refusal No() => new("file", "it holds a shading that can’t be read");
+    private static PdfReadException No() => new("it holds a shading that can’t be read");
 
     /// <summary>A function whose figures are inks, by samples of sixteen bits.</summary>
-    private int Sampled(Function function, ColorSpace space, double[] domain, int fine)
+    private PdfRef Sampled(Function function, ColorSpace space, double[] domain, int fine)
     {
         var across = domain.Length / 2;
         var count = across == 1 ? fine : fine * fine;
@@ -69,8 +80,14 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, ObjectCopier copi
         var gray = space is RgbColorSpace && points.All(c => c.Length > 2 && c[0] == c[1] && c[1] == c[2]);
         var samples = new byte[count * 8];
         foreach (var (n, ink) in inks(space, points, gray).Index()) Put(samples, 8 * n, ink);
-        return pdf.Stream($"/FunctionType 0 /Domain [{PdfSyntax.Figures(domain)}] /Range [0 1 0 1 0 1 0 1] /BitsPerSample 16 " +
-            $"/Size [{(across == 1 ? $"{fine}" : $"{fine} {fine}")}]", s => s.Write(samples));
+        return pdf.Stream(new()
+        {
+            ["FunctionType"] = 0,
+            ["Domain"] = PdfArray.Of(domain),
+            ["Range"] = PdfArray.Of(0, 1, 0, 1, 0, 1, 0, 1),
+            ["BitsPerSample"] = 16,
+            ["Size"] = across == 1 ? PdfArray.Of((double)fine) : PdfArray.Of(fine, fine),
+        }, samples);
     }
 
     private static void Put(byte[] to, int at, Inks i)
@@ -82,34 +99,29 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, ObjectCopier copi
         }
     }
 
-    private int Mesh(StreamToken mesh, int kind, ColorSpace space, Function? function, Func<string, string> common)
+    private PdfRef Mesh(PdfStream mesh, int kind, ColorSpace space, Function? function, PdfDict common)
     {
-        var d = mesh.StreamDictionary;
+        var d = mesh.Dict;
         int of(string key) => (int)(file.Number(d, key) ?? 0);
         var (place, colour, flag) = (of("BitsPerCoordinate"), of("BitsPerComponent"), of("BitsPerFlag"));
         if (place is < 1 or > 32 || colour is < 1 or > 16 || flag is < 0 or > 8
             || file.Numbers(d, "Decode") is not { Length: >= 6 } decode)
             throw No();
-        var row = kind == 5 ? $"/VerticesPerRow {of("VerticesPerRow")} " : $"/BitsPerFlag {flag} ";
-        var places = $"/BitsPerCoordinate {place} {row}";
+        var same = new PdfDict(common).Set("BitsPerCoordinate", place).Set("BitsPerComponent", colour)
+            .Set("Decode", PdfArray.Of(decode));
+        if (kind == 5) same.Set("VerticesPerRow", of("VerticesPerRow"));
+        else same.Set("BitsPerFlag", flag);
         if (function is not null)
-        {
-            var by = Sampled(function, space, [decode[4], decode[5]], Fine);
-            return pdf.Stream(pdf.Reserve(), common(places)
-                + $"/BitsPerComponent {colour} /Decode [{PdfSyntax.Figures(decode)}] /Function {by} 0 R " +
-                copier.Packing(mesh), s => s.Write(mesh.Data.Span), compress: false);
-        }
-        if (keeps && space is CmykColorSpace)
-            return pdf.Stream(pdf.Reserve(), common(places) + $"/BitsPerComponent {colour} /Decode [{PdfSyntax.Figures(decode)}] " +
-                copier.Packing(mesh), s => s.Write(mesh.Data.Span), compress: false);
+            return copier.Packed(mesh, same.Set("Function", Sampled(function, space, [decode[4], decode[5]], Fine)));
+        if (keeps && space is CmykColorSpace) return copier.Packed(mesh, same);
         return Triangles(mesh, new(kind, place, colour, flag, of("VerticesPerRow"), decode), space, common);
     }
 
     /// <summary>Triangles so fine that it makes no difference in which space a colour runs within them.</summary>
-    private int Triangles(StreamToken mesh, MeshShadings.Written written, ColorSpace space, Func<string, string> common)
+    private PdfRef Triangles(PdfStream mesh, MeshShading.Written written, ColorSpace space, PdfDict common)
     {
         if (written.Kind == 5 && written.Row < 2) throw No();
-        var corners = MeshShadings.Fine(file.Decode(mesh), written, space.Components, file.Decoder.Cancel);
+        var corners = MeshShading.Fine(file.Decode(mesh), written, space.Components, file.Decoder.Cancel);
         var colours = inks(space, [.. corners.Select(c => c.C)], false);
         var d = written.Decode;
         var made = new byte[corners.Count * 17];
@@ -124,8 +136,7 @@ internal sealed class Shadings(SourceFile file, PdfWriter pdf, ObjectCopier copi
             }
             Put(made, at + 8, colours[n]);
         }
-        return pdf.Stream(common("").Replace($"/ShadingType {written.Kind} ", "/ShadingType 4 ", StringComparison.Ordinal) +
-            $"/BitsPerCoordinate 32 /BitsPerFlag 8 /BitsPerComponent 16 /Decode [{PdfSyntax.Figures(d.AsSpan(..4))} 0 1 0 1 0 1 0 1]",
-                s => s.Write(made));
+        return pdf.Stream(new PdfDict(common).Set("ShadingType", 4).Set("BitsPerCoordinate", 32).Set("BitsPerFlag", 8)
+            .Set("BitsPerComponent", 16).Set("Decode", PdfArray.Of([.. d.AsSpan(..4), 0, 1, 0, 1, 0, 1, 0, 1])), made);
     }
 }

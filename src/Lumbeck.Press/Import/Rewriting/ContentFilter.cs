@@ -1,52 +1,56 @@
-using System.Buffers;
-using System.Text;
-using Lumbeck.Press.Import.Parsing;
+using Lumbeck.Pdf.Content;
+using Lumbeck.Pdf.Reading;
+using Lumbeck.Pdf.Writing;
 
 namespace Lumbeck.Press.Import.Rewriting;
 
 /// <summary>Content as it stands, but that only some of its operators paint.</summary>
-/// <param name="content">Unpacked.</param>
 /// <param name="words">Which operators paint, from 0.</param>
-internal sealed class ContentFilter(byte[] content, HashSet<int> words)
+internal sealed class ContentFilter(HashSet<int> words) : IContentReader
 {
-    public byte[] Written()
+    private readonly ContentWriter _to = new();
+
+    /// <param name="content">Unpacked.</param>
+    /// <param name="file">Where what it names is.</param>
+    public ReadOnlyMemory<byte> Written(byte[] content, PdfFile file)
     {
-        var (lexer, to, operands, word) = (new ContentLexer(content), new ArrayBufferWriter<byte>(),
-            new List<ContentToken>(), 0);
-        var (mode, saved) = (0, new Stack<int>());
-        void put(string text) => to.Write(Encoding.Latin1.GetBytes(text));
-        for (var token = lexer.Next(); token.Kind != TokenKind.End; token = lexer.Next())
+        new ContentInterpreter(content, file, null, null).Run(this);
+        return _to.Written;
+    }
+
+    public void Do(Operation o, GraphicsState before, GraphicsState now)
+    {
+        var stays = words.Contains(o.Index);
+        switch (o.Op)
         {
-            if (token.Kind != TokenKind.Operator) { operands.Add(token); continue; }
-            var says = Encoding.Latin1.GetString(lexer.Raw(token));
-            if (says is "true" or "false" or "null") { operands.Add(token); continue; }
-            var stays = words.Contains(word++);
-            void same()
-            {
-                foreach (var operand in operands) { to.Write(lexer.Raw(operand)); to.Write(" "u8); }
-                put(says + "\n");
-            }
-            switch (says)
-            {
-                case "q": saved.Push(mode); same(); break;
-                case "Q": if (saved.TryPop(out var was)) mode = was; same(); break;
-                case "Tr": mode = (int)(operands.FirstOrDefault(o => o.Kind == TokenKind.Number).Number); same(); break;
-                case "f" or "F" or "f*" or "S" or "s" or "B" or "B*" or "b" or "b*": if (stays) same(); else put("n\n"); break;
-                case "Do" or "sh": if (stays) same(); break;
-                case "BI":
-                    while (lexer.Next() is { Kind: TokenKind.Name }) lexer.Next();
-                    lexer.Samples(null);
-                    break;
-                // Where words end is where the next begin: they are set, and not seen.
-                case "Tj" or "TJ" or "'" or "\"":
-                    if (!stays) put("3 Tr\n");
-                    same();
-                    if (!stays) put(string.Create(CultureInfo.InvariantCulture, $"{mode} Tr\n"));
-                    break;
-                default: same(); break;
-            }
-            operands.Clear();
+            case var paint when paint.PaintsPath():
+                if (stays) _to.Same(o);
+                else _to.Op(Operator.EndPath).Break();
+                break;
+            case Operator.XObject or Operator.Shading:
+                if (stays) _to.Same(o);
+                break;
+            case Operator.BeginInlineImage:
+                break;
+            // Where words end is where the next begin: they are set, and not seen.
+            case var show when show.ShowsText():
+                if (!stays) _to.Op(Operator.RenderingMode, 3).Break();
+                _to.Same(o);
+                if (!stays) _to.Op(Operator.RenderingMode, now.Text.RenderingMode).Break();
+                break;
+            default:
+                _to.Same(o);
+                break;
         }
-        return to.WrittenSpan.ToArray();
+    }
+}
+
+internal static class SameContent
+{
+    /// <summary>An operator as it stood, on a line of its own.</summary>
+    public static void Same(this ContentWriter to, Operation o)
+    {
+        foreach (var operand in o.Operands) to.Raw(o.Lexer.Raw(operand));
+        to.Raw(o.Lexer.Raw(o.Token)).Break();
     }
 }

@@ -1,22 +1,26 @@
+using Lumbeck.Pdf.Colours;
+using Lumbeck.Pdf.Content;
+using Lumbeck.Pdf.Reading;
 using Lumbeck.Press.Import.Parsing;
-using Lumbeck.Press.Pdf;
 
 namespace Lumbeck.Press.Import.Rewriting;
 
 /// <summary>What is painted, in which colours, and what overprints.</summary>
 internal sealed partial class ContentRewriter
 {
-    private void Fill(ColorSpace space, double[]? at)
+    private void Fill()
     {
-        _now = _now with { Fill = space, FillAt = at ?? space.Initial, Unread = _now.Unread with { Fill = null } };
-        if (!_plain && space is not PatternColorSpace) Put(_has.Said(space, _now.FillAt, fill: true, Used));
+        _set = _set with { Unread = _set.Unread with { Fill = null } };
+        if (!_plain && _now.FillColorSpace is not PatternColorSpace)
+            _has.Colour(_to, _now.FillColorSpace, _now.FillColor, fill: true, Used);
         Settle(changed: true);
     }
 
-    private void Line(ColorSpace space, double[]? at)
+    private void Stroke()
     {
-        _now = _now with { Line = space, LineAt = at ?? space.Initial, Unread = _now.Unread with { Line = null } };
-        if (!_plain && space is not PatternColorSpace) Put(_has.Said(space, _now.LineAt, fill: false, Used));
+        _set = _set with { Unread = _set.Unread with { Stroke = null } };
+        if (!_plain && _now.StrokeColorSpace is not PatternColorSpace)
+            _has.Colour(_to, _now.StrokeColorSpace, _now.StrokeColor, fill: false, Used);
         Settle(changed: true);
     }
 
@@ -28,6 +32,8 @@ internal sealed partial class ContentRewriter
     {
         if (_plain) return;
         var multiplied = false;
+        // The file mixes what is painted by a rule of its own.
+        var mixes = _now.BlendMode is not ("Normal" or "Compatible");
         bool over(bool on, ColorSpace space, double[] at)
         {
             if (!on) return false;
@@ -35,97 +41,106 @@ internal sealed partial class ContentRewriter
             if (space is SeparationOrDeviceN { IsSpot: true } spot)
             {
                 if (_has.How.Spots.Contains(spot.Names[0])) return true;
-                multiplied |= !_now.Mixes.Own;
-                if (changed && !_now.Mixes.Own) { _has.Report.Multiplied++; return false; }
+                multiplied |= !mixes;
+                if (changed && !mixes) { _has.Report.Multiplied++; return false; }
             }
-            if (!(space.IsInk || space is PatternColorSpace)
-                || (space is CmykColorSpace && _has.Inks.Changes(CmykColorSpace.Shares(at))))
+            if (!(space.IsInk() || space is PatternColorSpace)
+                || (space is CmykColorSpace && _has.Inks.Changes(InkConversion.Shares(at))))
             {
                 if (changed) _has.Report.Overprints++;
                 return false;
             }
-            if (!(space is CmykColorSpace && _now.Over.Nothing && at.All(v => v == 0))) return true;
+            if (!(space is CmykColorSpace && _now.OverprintMode == 1 && at.All(v => v == 0))) return true;
             if (changed) _has.Report.WhiteOver++;
             return !_has.How.WhiteKnocks;
         }
-        var wanted = (over(_now.Over.Line, _now.Line, _now.LineAt), over(_now.Over.Fill, _now.Fill, _now.FillAt));
-        if (multiplied != _now.Mixes.Here)
+        var wanted = (over(_now.OverprintStroke, _now.StrokeColorSpace, _now.StrokeColor),
+            over(_now.OverprintFill, _now.FillColorSpace, _now.FillColor));
+        if (multiplied != _set.Multiplied)
         {
-            _now = _now with { Mixes = (_now.Mixes.Own, multiplied) };
-            Put($"/{Used.Mixed(_has, multiplied)} gs\n");
+            _set = _set with { Multiplied = multiplied };
+            _to.State(Used.Mixed(_has, multiplied)).Break();
             if (multiplied) _has.Report.Transparent = true;
         }
-        if (wanted == _now.Set) return;
-        _now = _now with { Set = wanted };
-        Put($"/{Used.Over(_has, wanted.Item1, wanted.Item2)} gs\n");
+        if (wanted == _set.Over) return;
+        _set = _set with { Over = wanted };
+        _to.State(Used.Over(_has, wanted.Item1, wanted.Item2)).Break();
     }
 
     /// <summary>A path filled, drawn or both.</summary>
-    private void Paint(string word)
+    private void Paint(Operation o)
     {
-        if (Hidden) { Put("n\n"); return; }
-        var (fills, lines) = (word is not ("S" or "s"), word is not ("f" or "F" or "f*"));
-        if ((_now.Unread.Settings ?? (fills ? _now.Unread.Fill : null) ?? (lines ? _now.Unread.Line : null)) is { } why)
+        if (Hidden) { _to.Op(Operator.EndPath).Break(); return; }
+        var unread = _set.Unread;
+        if ((unread.Settings ?? (o.Op.Fills() ? unread.Fill : null) ?? (o.Op.Strokes() ? unread.Stroke : null)) is { } why)
         {
-            Put("n\n");
-            Alone(why);
+            _to.Op(Operator.EndPath).Break();
+            Alone(o, why);
             return;
         }
-        var least = _has.LeastLine / Math.Sqrt(Math.Max(1e-12,
-            Math.Abs((_now.Place.A * _now.Place.D) - (_now.Place.B * _now.Place.C))));
-        var thin = lines && _now.Width < least * 0.99;
+        var least = _has.LeastLine / Math.Sqrt(Math.Max(1e-12, Math.Abs(_now.Ctm.Determinant)));
+        // What had no width was written as the least.
+        var width = _now.LineWidth == 0 ? _has.LeastLine : _now.LineWidth;
+        var thin = o.Op.Strokes() && width < least * 0.99;
         if (thin) _has.Report.Hairlines++;
         var raised = thin && _has.How.Thickens;
-        if (raised) Put($"{PdfSyntax.Figure(least)} w\n");
-        Same(word);
-        if (raised) Put($"{PdfSyntax.Figure(_now.Width)} w\n");
+        if (raised) _to.Op(Operator.LineWidth, least).Break();
+        _to.Same(o);
+        if (raised) _to.Op(Operator.LineWidth, width).Break();
     }
 
     /// <summary>What can't be read is painted by itself, where it is painted.</summary>
-    /// <exception cref="Refusal">It can't.</exception>
-    private void Unread(string word, string why)
+    public bool Unreadable(Operation o, GraphicsState now, string why)
     {
-        var u = _now.Unread;
-        switch (word)
+        if (_alone is null) return false;
+        _now = now;
+        var u = _set.Unread;
+        switch (o.Op)
         {
-            case "cs" or "sc" or "scn": _now = _now with { Unread = u with { Fill = why } }; break;
-            case "CS" or "SC" or "SCN": _now = _now with { Unread = u with { Line = why } }; break;
-            case "Tf": _now = _now with { Unread = u with { Face = why } }; break;
-            case "gs": _now = _now with { Unread = u with { Settings = why } }; break;
-            case "Do" or "sh" or "BI": if (!Hidden) Alone(why); break;
-            default: throw new Refusal("file", why);
+            case Operator.FillColorSpace or Operator.FillColor or Operator.FillColorN:
+                _set = _set with { Unread = u with { Fill = why } };
+                return true;
+            case Operator.StrokeColorSpace or Operator.StrokeColor or Operator.StrokeColorN:
+                _set = _set with { Unread = u with { Stroke = why } };
+                return true;
+            case Operator.Font: _set = _set with { Unread = u with { Face = why } }; return true;
+            case Operator.GraphicsStateParameters: _set = _set with { Unread = u with { Settings = why } }; return true;
+            case Operator.XObject or Operator.Shading or Operator.BeginInlineImage:
+                if (!Hidden) Alone(o, why);
+                return true;
+            default: return false;
         }
     }
 
-    private void Alone(string why)
+    /// <exception cref="PdfReadException">There is too much of it.</exception>
+    private void Alone(Operation o, string why)
     {
-        if (_alone is null || _alone.Add(_word, why) is not { } picture) return;
-        var drawn = $"q {PdfSyntax.Matrix(_now.Place.Inverse())} cm {_alone.Placed} cm " +
-            $"/{Used.Add("ExtGState", _alone.Plainly)} gs " +
-            $"/{Used.Add("XObject", picture)} Do Q\n";
-        if (_inText) _waiting += drawn;
-        else Put(drawn);
+        if (_alone is null || _alone.Add(o.Index, why) is not { } picture) return;
+        var to = _inText ? _waiting ??= new() : _to;
+        to.Save().Concat(Pdf.PressObjects.AsMatrix(Pdf.PressObjects.AsAffine(_now.Ctm).Inverse())).Concat(_alone.Placed)
+            .State(Used.Add("ExtGState", _alone.Plainly)).XObject(Used.Add("XObject", picture)).Restore().Break();
     }
 
-    private void Words(string word)
+    private void Words(Operation o)
     {
-        if (word is "'" or "\"") _adrift = false;
-        if (Hidden) { if (word is "'" or "\"") Put("T*\n"); return; }
-        var why = _now.Unread.Face ?? _now.Unread.Settings ?? _now.Unread.Fill;
+        var nextLine = o.Op is Operator.NextLineShowText or Operator.NextLineShowTextSpaced;
+        if (nextLine) _adrift = false;
+        if (Hidden) { if (nextLine) _to.Op(Operator.NextLine).Break(); return; }
+        var why = _set.Unread.Face ?? _set.Unread.Settings ?? _set.Unread.Fill;
         if (why is not null || _adrift)
         {
             // Where its letters end nobody knows: what follows them on the line is drawn with them.
-            if (_now.Mode > 3) throw new Refusal("file", why ?? "words that clip can’t be read");
-            if (word is "'" or "\"") Put("T*\n");
-            Alone(why ?? "it follows words that can’t be read");
+            if (_now.Text.Clips) throw new PdfReadException(why ?? "words that clip can’t be read");
+            if (nextLine) _to.Op(Operator.NextLine).Break();
+            Alone(o, why ?? "it follows words that can’t be read");
             _adrift = true;
             return;
         }
         // Words in a black of several inks are hard to keep sharp: black alone is what was meant.
-        var rich = !_plain && _now.Mode is 0 or 2 or 4 or 6 && _now.Fill is CmykColorSpace
-            && _has.IsRichBlack(_now.FillAt);
-        if (rich) { Put("0 0 0 1 k\n"); _has.Report.RichWords++; }
-        Same(word);
-        if (rich) Put(_has.Said(_now.Fill, _now.FillAt, fill: true, Used));
+        var rich = !_plain && _now.Text.Fills && _now.FillColorSpace is CmykColorSpace
+            && _has.Colours.IsRichBlack(_now.FillColor);
+        if (rich) { _to.Op(Operator.FillCmyk, 0, 0, 0, 1).Break(); _has.Report.RichWords++; }
+        _to.Same(o);
+        if (rich) _has.Colour(_to, _now.FillColorSpace, _now.FillColor, fill: true, Used);
     }
 }

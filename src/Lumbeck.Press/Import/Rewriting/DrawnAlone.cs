@@ -1,9 +1,9 @@
-using System.Text;
 using Lumbeck.Press.Import.Resources;
 using Lumbeck.Press.Import.Parsing;
+using Lumbeck.Pdf.Reading;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Pdf;
 using NetVips;
-using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Press.Import.Rewriting;
 
@@ -17,24 +17,32 @@ namespace Lumbeck.Press.Import.Rewriting;
 /// <param name="inks">The house's.</param>
 /// <param name="letsThrough">Whether the file may hold a soft mask; else its edge is hard.</param>
 /// <param name="aside">A folder for what is kept meanwhile.</param>
-internal sealed class DrawnAlone(SourceFile file, int number, PdfWriter pdf, PressInks inks, bool letsThrough,
+internal sealed class DrawnAlone(PdfFile file, int number, PdfWriter pdf, PressInks inks, bool letsThrough,
     string aside)
 {
     private const int Most = 24;
 
-    private readonly List<(int Object, HashSet<int> Words, string Why)> _runs = [];
+    private readonly List<(PdfRef Object, HashSet<int> Words, string Why)> _runs = [];
     private int _last = -2;
 
     /// <summary>From the unit square to the page's own space.</summary>
-    public string Placed => PdfSyntax.Matrix(new Affine(_came.Size.Wide, 0, 0, _came.Size.High, 0, 0).Then(_came.Own));
+    public PdfMatrix Placed => new Affine(_came.Size.Wide, 0, 0, _came.Size.High, 0, 0).Then(_came.Own).AsMatrix();
 
     private readonly ImportedPage _came = ImportedPage.Of(file, file.Pages[number - 1], number);
 
     /// <summary>A setting that draws it as it is: what was set for it is in its pixels.</summary>
-    public int Plainly => _plainly ??= pdf.Object("<< /Type /ExtGState /OP false /op false" +
-        $"{(letsThrough ? " /ca 1 /CA 1 /BM /Normal /SMask /None" : "")} >>");
+    public PdfRef Plainly => _plainly ??= pdf.Object(new PdfDict
+    {
+        ["Type"] = "ExtGState",
+        ["OP"] = false,
+        ["op"] = false,
+        ["ca"] = letsThrough ? 1 : null,
+        ["CA"] = letsThrough ? 1 : null,
+        ["BM"] = letsThrough ? "Normal" : null,
+        ["SMask"] = letsThrough ? "None" : null,
+    });
 
-    private int? _plainly;
+    private PdfRef? _plainly;
 
     /// <summary>Whether anything is drawn so.</summary>
     public bool Any => _runs.Count > 0;
@@ -43,26 +51,26 @@ internal sealed class DrawnAlone(SourceFile file, int number, PdfWriter pdf, Pre
     /// <param name="word">Which operator of the page's content paints it, from 0.</param>
     /// <param name="why">Why it can't be read.</param>
     /// <exception cref="Refusal">There is too much of it.</exception>
-    public int? Add(int word, string why)
+    public PdfRef? Add(int word, string why)
     {
         // What follows at once is one picture.
         var together = _runs.Count > 0 && _runs[^1].Why == why && word - _last < 12;
         _last = word;
         if (together) { _runs[^1].Words.Add(word); return null; }
-        if (_runs.Count == Most) throw new Refusal("file", why);
+        if (_runs.Count == Most) throw new PdfReadException(why);
         _runs.Add((pdf.Reserve(), [word], why));
         return _runs[^1].Object;
     }
 
     /// <summary>Draws all of it, and tells of each with its place.</summary>
     /// <exception cref="Refusal">Nothing here can draw it.</exception>
-    public void Write(DictionaryToken page, byte[] content, Func<(string Why, Bounds At), string> said,
+    public void Write(PdfDict page, byte[] content, Func<(string Why, Bounds At), string> said,
         List<string> told,
         CancellationToken cancel)
     {
         foreach (var (picture, words, why) in _runs)
         {
-            var path = Path.Combine(aside, $"alone-{number}-{picture}.pdf");
+            var path = Path.Combine(aside, $"alone-{number}-{picture.Number}.pdf");
             using (var output = File.Create(path)) Only(output, page, content, words);
             using var drawn = PageRasterizer.Alone(path, number, cancel);
             File.Delete(path);
@@ -70,7 +78,7 @@ internal sealed class DrawnAlone(SourceFile file, int number, PdfWriter pdf, Pre
             var box = alpha.FindTrim(threshold: 1, background: [0]);
             if (box is not [int left, int top, int wide, int high] || wide == 0 || high == 0)
             {
-                pdf.Stream(picture, "/Type /XObject /Subtype /Form /BBox [0 0 1 1] /Resources << >>", _ => { });
+                pdf.Stream(picture, PressObjects.Form(PdfArray.Of(0, 0, 1, 1), new PdfDict()), _ => { });
                 continue;
             }
             using var part = drawn.ExtractArea(left, top, wide, high);
@@ -84,31 +92,25 @@ internal sealed class DrawnAlone(SourceFile file, int number, PdfWriter pdf, Pre
     /// <summary>Nothing of it is wanted: all of the page is drawn.</summary>
     public void GiveUp()
     {
-        foreach (var (picture, _, _) in _runs) pdf.Object(picture, "null");
+        foreach (var (picture, _, _) in _runs) pdf.Object(picture, PdfNull.Value);
     }
 
     /// <summary>A form of the page's unit square with the picture on its part of it.</summary>
-    private void Write(int form, Image part, (double X, double Y, double Wide, double High) at)
+    private void Write(PdfRef form, Image part, (double X, double Y, double Wide, double High) at)
     {
         using var rgb = part.ExtractBand(0, n: 3).Copy(interpretation: Enums.Interpretation.Srgb);
         using var press = PageRasterizer.InInks(rgb, inks);
         using var alpha = part.ExtractBand(3);
-        var size = $"/Type /XObject /Subtype /Image /Width {part.Width} /Height {part.Height} ";
-        string mask;
-        if (letsThrough)
-        {
-            var soft = pdf.Stream(size + "/ColorSpace /DeviceGray /BitsPerComponent 8",
-                s => s.Write(alpha.WriteToMemory<byte>()));
-            mask = $"/SMask {soft} 0 R";
-        }
-        else mask = $"/Mask {pdf.Stream(size + "/ImageMask true /BitsPerComponent 1", s => s.Write(Hard(alpha)))} 0 R";
-        var image = pdf.Stream($"{size}/ColorSpace {(press.Bands == 1 ? "/DeviceGray" : "/DeviceCMYK")} " +
-            $"/BitsPerComponent 8 {mask}",
-            s => s.Write(press.WriteToMemory<byte>()));
-        var place = string.Join(' ', ((double[])[at.Wide, 0, 0, at.High, at.X, 1 - at.Y - at.High])
-            .Select(v => v.ToString("0.##########", CultureInfo.InvariantCulture)));
-        pdf.Stream(form, $"/Type /XObject /Subtype /Form /BBox [0 0 1 1] /Resources << /XObject << /I {image} 0 R >> >>",
-            s => s.Write(Encoding.ASCII.GetBytes($"q {place} cm /I Do Q\n")));
+        PdfDict head(PdfObject? space, int bits) =>
+            PressObjects.Image(part.Width, part.Height, bits).Set("ColorSpace", space);
+        var mask = letsThrough ? pdf.Stream(head("DeviceGray", 8), alpha.WriteToMemory<byte>())
+            : pdf.Stream(head(null, 1).Set("ImageMask", true), Hard(alpha));
+        var image = pdf.Stream(head(press.Bands == 1 ? "DeviceGray" : "DeviceCMYK", 8)
+            .Set(letsThrough ? "SMask" : "Mask", mask), press.WriteToMemory<byte>());
+        var content = new ContentWriter().Save().Concat(new(at.Wide, 0, 0, at.High, at.X, 1 - at.Y - at.High), places: 10)
+            .XObject("I").Restore().Break();
+        pdf.Stream(form, PressObjects.Form(PdfArray.Of(0, 0, 1, 1), PressObjects.Resource("XObject", "I", image)),
+            s => s.Write(content.Written.Span));
     }
 
     /// <summary>A stencil whose ones hide, a bit a pixel (8.9.6.2).</summary>
@@ -123,15 +125,13 @@ internal sealed class DrawnAlone(SourceFile file, int number, PdfWriter pdf, Pre
     }
 
     /// <summary>The page with nothing painted on it but some of its words.</summary>
-    private void Only(Stream output, DictionaryToken page, byte[] content, HashSet<int> words)
+    private void Only(Stream output, PdfDict page, byte[] content, HashSet<int> words)
     {
         using var alone = new PdfWriter(output, "1.7");
         var copier = new ObjectCopier(file, alone);
-        var left = new ContentFilter(content, words).Written();
-        var stream = alone.Stream("", s => s.Write(left));
-        var entries = copier.Entries(page, 0, "Parent", "Contents", "Annots", "Type", "StructParents", "B", "AA",
-            "Metadata", "Thumb",
-            "PieceInfo")[2..^2];
-        OnePage.Finish(alone, $"/Contents {stream} 0 R {entries}");
+        var left = new ContentFilter(words).Written(content, file);
+        var stream = alone.Stream(new(), left);
+        OnePage.Finish(alone, new PdfDict { ["Contents"] = stream }.With(copier.Dict(page, 0, "Parent", "Contents",
+            "Annots", "Type", "StructParents", "B", "AA", "Metadata", "Thumb", "PieceInfo")));
     }
 }

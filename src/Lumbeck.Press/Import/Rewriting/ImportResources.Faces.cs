@@ -1,9 +1,5 @@
-using System.Text;
-using Lumbeck.Press.Import.Resources;
-using Lumbeck.Press.Import.Parsing;
-using Lumbeck.Press.Pdf;
-using UglyToad.PdfPig.Core;
-using UglyToad.PdfPig.Tokens;
+using Lumbeck.Pdf.Reading;
+using Lumbeck.Pdf.Writing;
 
 namespace Lumbeck.Press.Import.Rewriting;
 
@@ -11,35 +7,34 @@ namespace Lumbeck.Press.Import.Rewriting;
 internal sealed partial class ImportResources
 {
     /// <summary>A face with its programme; one that has none has a stand-in.</summary>
-    public int Face(IToken? token, int depth) => Once(token, "face", () =>
+    public PdfRef Face(PdfObject? token, int depth) => Once(token, "face", () =>
     {
-        if (SourceFile.Dictionary(File.Resolve(token)) is not { } d) throw new Refusal("file",
+        if (PdfFile.Dict(File.Resolve(token)) is not { } d) throw new PdfReadException(
             "it names a face that it has not");
         if (File.Name(d, "Subtype") == "Type3") return Drawn(d, depth);
         var bearer = File.Name(d, "Subtype") == "Type0" ? File.Items(File.Get(d, "DescendantFonts")) is [var own, ..]
-            ? SourceFile.Dictionary(own) : null : d;
-        var about = File.Dictionary(bearer, "FontDescriptor");
-        if (((string[])["FontFile", "FontFile2", "FontFile3"]).Any(k => File.Get(about, k) is StreamToken))
-            return _pdf.Object(_copier.Entries(d));
+            ? PdfFile.Dict(own) : null : d;
+        var about = File.Dict(bearer, "FontDescriptor");
+        if (((string[])["FontFile", "FontFile2", "FontFile3"]).Any(k => File.Get(about, k) is PdfStream))
+            return _pdf.Object(_copier.Dict(d));
         return _standIns.Write(File, _pdf, _copier, d, about, Report);
     });
 
     /// <summary>A face whose letters are content.</summary>
-    private int Drawn(DictionaryToken d, int depth)
+    private PdfRef Drawn(PdfDict d, int depth)
     {
-        if (depth > Deepest) throw new Refusal("file", "its parts lie deeper within each other than is read");
-        var (used, letters) = (new ResourceDictionary(), new StringBuilder());
-        foreach (var (name, letter) in File.Dictionary(d, "CharProcs")?.Data ?? new Dictionary<string, IToken>())
+        NotDeeper(depth);
+        var (used, letters) = (new ResourceDictionary(), new PdfDict());
+        foreach (var (name, letter) in File.Dict(d, "CharProcs") ?? new PdfDict())
         {
-            if (File.Resolve(letter) is not StreamToken stream) continue;
+            if (File.Resolve(letter) is not PdfStream stream) continue;
             var content = File.Decode(stream);
             // One that says d1 first is painted in the colour of the words.
             var plain = content.AsSpan(0, Math.Min(200, content.Length)).IndexOf("d1"u8) >= 0;
-            var made = new ContentRewriter(this, content, File.Dictionary(d, "Resources"), used, plain,
-                depth + 1).Rewritten();
-            letters.Append($"/{PdfSyntax.Name(name)} {_pdf.Stream("", s => s.Write(made))} 0 R ");
+            var made = new ContentRewriter(this, content, File.Dict(d, "Resources"), used, plain, depth + 1).Rewritten();
+            letters.Set(name, _pdf.Stream(new(), made));
         }
-        var entries = _copier.Entries(d, 0, "CharProcs", "Resources");
-        return _pdf.Object($"{entries[..^2]}/CharProcs << {letters}>> /Resources {used} >>");
+        return _pdf.Object(_copier.Dict(d, 0, "CharProcs", "Resources").Set("CharProcs", letters)
+            .Set("Resources", used.Dict()));
     }
 }

@@ -1,5 +1,4 @@
-using Lumbeck.Press.Import.Parsing;
-using UglyToad.PdfPig.Tokens;
+using Lumbeck.Pdf.Reading;
 
 namespace Lumbeck.Press.Import.Rewriting;
 
@@ -12,7 +11,7 @@ namespace Lumbeck.Press.Import.Rewriting;
 internal sealed record ImportedPage(Affine Upright, (double Wide, double High) Size, Bounds? Trim, double Bleeds)
 {
     /// <exception cref="Refusal">It has no size.</exception>
-    public static ImportedPage Of(SourceFile file, DictionaryToken page, int number)
+    public static ImportedPage Of(PdfFile file, PdfDict page, int number)
     {
         Bounds? box(string key) => file.Numbers(page, key) is [var a, var b, var c, var d]
             && Math.Abs(c - a) is > 1 and < 20_000 && Math.Abs(d - b) is > 1 and < 20_000

@@ -1,8 +1,10 @@
-using System.Text;
+using Lumbeck.Pdf.Content;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Import.Resources;
 using Lumbeck.Press.Import.Parsing;
 using Lumbeck.Press.Faces;
+using Lumbeck.Pdf.Reading;
+using Lumbeck.Pdf.Writing;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Press.Pictures;
 using Lumbeck.Running;
@@ -24,7 +26,7 @@ internal sealed class PageForms(PdfWriter pdf, House house, PressKind kind, Face
     /// The form of a picture's page, in the unit square that pictures lie in (ISO 32000-1, 8.10), and whether something
     /// on it lets through what lies under it; null where the picture has none, or none for this house and kind.
     /// </summary>
-    public (int Form, bool Lets)? Of(Picture picture)
+    public (PdfRef Form, bool Lets)? Of(Picture picture)
     {
         if (files.PageOf(picture.Hash) is not { } path) return null;
         try { return LargeStackThread.Run(() => Form(path)); }
@@ -32,11 +34,11 @@ internal sealed class PageForms(PdfWriter pdf, House house, PressKind kind, Face
         catch (Exception e) when (e is not (OperationCanceledException or OutOfMemoryException)) { return null; }
     }
 
-    private (int, bool)? Form(string path)
+    private (PdfRef, bool)? Form(string path)
     {
-        using var file = SourceFile.Open(path, default);
+        using var file = PdfFile.Open(path, default);
         var page = file.Pages[0];
-        var lets = file.Dictionary(page, "Group") is not null;
+        var lets = file.Dict(page, "Group") is not null;
         if ((lets && !kind.KeepsTransparency) || file.Condition != house.OutputCondition
             || file.Numbers(page, "MediaBox") is not [var left, var below, var right, var top] || right <= left
                 || top <= below)
@@ -45,27 +47,27 @@ internal sealed class PageForms(PdfWriter pdf, House house, PressKind kind, Face
         try
         {
             var condition = PrintingCondition.Of(house);
-            var has = new ImportResources(file, pdf, new(condition, new BlackAlone(new PressColour(condition)), false),
-                aside.FullName, new(house, [.. house.FinishingInks]), new FontSubstitution(shelf));
+            var has = new ImportResources(file, pdf, new(condition, new BlackAlone(new PressColour(condition)), false)
+                { Aside = aside.FullName }, new(house, [.. house.FinishingInks]), new FontSubstitution(shelf));
             var used = new ResourceDictionary();
             var marks = WholePage.Marks(has, page, used);
             if (has.Report.Transparent && !lets) return null;
             // It begins as a page does, not as what was drawn before it, with paper under it.
-            var begins = $"/{used.Add("ExtGState", pdf.Object("<< /Type /ExtGState /OP false /op false /OPM 0 >>"))} " +
-                $"gs 0 g 0 G 1 w 0 J " +
-                $"0 j 10 M [] 0 d 0 Tc 0 Tw 100 Tz 0 TL 0 Tr 0 Ts\nq 0 0 0 0 k " +
-                    $"{PdfSyntax.Figures(left, below, right - left, top - below)} re f Q\n";
-            return (pdf.Stream($"/Type /XObject /Subtype /Form /BBox [{PdfSyntax.Figures(left, below, right, top)}] /Matrix " +
-                $"[{Fine(1 / (right - left))} 0 0 {Fine(1 / (top - below))} {Fine(-left / (right - left))} " +
-                    $"{Fine(-below / (top - below))}] " +
-                $"/Resources {used}", s =>
+            var state = pdf.Object(new PdfDict { ["Type"] = "ExtGState", ["OP"] = false, ["op"] = false, ["OPM"] = 0 });
+            var (wide, high) = (right - left, top - below);
+            var begins = new ContentWriter().State(used.Add("ExtGState", state)).Op(Operator.FillGray, 0)
+                .Op(Operator.StrokeGray, 0).Op(Operator.LineWidth, 1).Op(Operator.LineCap, 0).Op(Operator.LineJoin, 0)
+                .Op(Operator.MiterLimit, 10).Dash([]).Op(Operator.CharacterSpacing, 0).Op(Operator.WordSpacing, 0)
+                .Op(Operator.HorizontalScaling, 100).Op(Operator.Leading, 0).Op(Operator.RenderingMode, 0)
+                .Op(Operator.Rise, 0).Break().Save().Op(Operator.FillCmyk, 0, 0, 0, 0).Rectangle(left, below, wide, high)
+                .Fill().Restore().Break();
+            return (pdf.Stream(pdf.Reserve(), PressObjects.Form(PdfArray.Of(left, below, right, top), used.Dict())
+                .Set("Matrix", new PdfMatrix(1 / wide, 0, 0, 1 / high, -left / wide, -below / high).ToArray(12)), s =>
                 {
-                    s.Write(Encoding.ASCII.GetBytes(begins));
-                    s.Write(marks);
+                    s.Write(begins.Written.Span);
+                    s.Write(marks.Span);
                 }), lets);
         }
         finally { aside.Delete(recursive: true); }
     }
-
-    private static string Fine(double figure) => figure.ToString("0.############", CultureInfo.InvariantCulture);
 }

@@ -92,13 +92,8 @@ public sealed class PlatedItems(Desk.AppServices desk, Drawings drawings)
     }
 
     /// <summary>Whether marks are shapes and lines alone, which need nothing of the page.</summary>
-    private static bool IsArt(IReadOnlyList<Mark> marks) => marks.Count > 0 && marks.All(m => m switch
-    {
-        FillMark or LineMark or GradientMark => true,
-        RepeatedMark r => IsArt(r.Symbol),
-        DrawingMark d => IsArt(d.Marks),
-        _ => false,
-    });
+    private static bool IsArt(IReadOnlyList<Mark> marks) =>
+        marks.Count > 0 && MarkLeaves.Of(marks).All(m => m is FillMark or LineMark or GradientMark);
 
     private sealed record Art(string Key, Bounds Window);
 

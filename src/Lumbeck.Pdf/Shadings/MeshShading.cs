@@ -1,10 +1,13 @@
-namespace Lumbeck.Press.Import.Parsing;
+using Lumbeck.Pdf.Functions;
+using Lumbeck.Pdf.Reading;
+
+namespace Lumbeck.Pdf.Shadings;
 
 /// <summary>
 /// Shadings by triangles and patches (ISO 32000-1, 8.7.4.5.5 to 8) as fine triangles: between their corners a colour
 /// runs as it did in its own space, and only then comes to inks.
 /// </summary>
-internal static class MeshShadings
+public static class MeshShading
 {
     private readonly record struct Corner(double X, double Y, double[] C);
 
@@ -21,14 +24,14 @@ internal static class MeshShadings
     public sealed record Written(int Kind, int Place, int Colour, int Flag, int Row, double[] Decode);
 
     /// <summary>Its triangles, three corners each: places, and figures of its colour space.</summary>
-    /// <exception cref="Refusal">It has more than are made.</exception>
+    /// <exception cref="PdfReadException">It has more than are made.</exception>
     public static List<(double X, double Y, double[] C)> Fine(byte[] data, Written mesh, int figures,
         CancellationToken cancel)
     {
         var corners = new List<(double, double, double[])>();
         void triangle(Corner a, Corner b, Corner c)
         {
-            if (corners.Count >= 3 * Most) throw new Refusal("file", "it holds a shading of more pieces than are read");
+            if (corners.Count >= 3 * Most) throw new PdfReadException("it holds a shading of more pieces than are read");
             foreach (var k in (ReadOnlySpan<Corner>)[a, b, c]) corners.Add((k.X, k.Y, k.C));
         }
         void piece(Corner a, Corner b, Corner c, int fine)
@@ -73,7 +76,7 @@ internal static class MeshShadings
 
     private sealed class Reader(byte[] data, Written mesh, int figures)
     {
-        public Bits From { get; } = new(data);
+        public BitReader From { get; } = new(data);
 
         private double Next(int bits, int at) => mesh.Decode[2 * at]
             + (From.Next(bits) / (Math.Pow(2, bits) - 1) * (mesh.Decode[(2 * at) + 1] - mesh.Decode[2 * at]));

@@ -1,23 +1,23 @@
 using System.Buffers.Text;
 using System.Text;
 
-namespace Lumbeck.Press.Import.Parsing;
+namespace Lumbeck.Pdf.Content;
 
 /// <summary>What a token of a content stream is (ISO 32000-1, 7.8.2).</summary>
-internal enum TokenKind { Number, Name, String, Array, Dictionary, Operator, End }
+public enum TokenKind { Number, Name, String, Array, Dictionary, Operator, End }
 
 /// <summary>A token as it stands there.</summary>
 /// <param name="Kind">What it is.</param>
 /// <param name="From">Where it begins, in bytes.</param>
 /// <param name="To">Where it ends.</param>
 /// <param name="Number">Its value, of a number.</param>
-internal readonly record struct ContentToken(TokenKind Kind, int From, int To, double Number = 0);
+public readonly record struct ContentToken(TokenKind Kind, int From, int To, double Number = 0);
 
 /// <summary>
 /// Content cut into its tokens (ISO 32000-1, 7.8.2), each by its place in the bytes: what is not changed is written as
 /// it stood there.
 /// </summary>
-internal sealed class ContentLexer(byte[] content)
+public sealed class ContentLexer(byte[] content)
 {
     private int _at;
 

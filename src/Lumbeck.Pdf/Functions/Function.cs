@@ -1,10 +1,10 @@
 using System.Text;
-using UglyToad.PdfPig.Tokens;
+using Lumbeck.Pdf.Reading;
 
-namespace Lumbeck.Press.Import.Parsing;
+namespace Lumbeck.Pdf.Functions;
 
 /// <summary>A function of a PDF (ISO 32000-1, 7.10): figures in, figures out, each within its range.</summary>
-internal abstract class Function(double[] domain, double[]? range)
+public abstract class Function(double[] domain, double[]? range)
 {
     /// <summary>Most figures in or out, and most samples, of one.</summary>
     public const int MostFigures = 32, MostSamples = 4_000_000;
@@ -36,41 +36,41 @@ internal abstract class Function(double[] domain, double[]? range)
     protected static double Between(double x, double x0, double x1, double y0, double y1) =>
         x1 == x0 ? y0 : y0 + ((x - x0) * (y1 - y0) / (x1 - x0));
 
-    /// <exception cref="Refusal">It is none that can be worked out.</exception>
-    public static Function Read(SourceFile file, IToken? token, int depth = 0)
+    /// <exception cref="PdfReadException">It is none that can be worked out.</exception>
+    public static Function Read(PdfFile file, PdfObject? token, int depth = 0)
     {
         token = file.Resolve(token);
         // Several of one figure each are one of several.
-        if (token is ArrayToken several)
+        if (token is PdfArray several)
         {
-            Function[] each = [.. several.Data.Take(MostFigures).Select(t => Read(file, t, depth + 1))];
+            Function[] each = [.. several.Items.Take(MostFigures).Select(t => Read(file, t, depth + 1))];
             return each.Length == 0 ? throw No() : new Side(each);
         }
-        if (depth > 8 || SourceFile.Dictionary(token) is not { } d || file.Numbers(d,
+        if (depth > 8 || PdfFile.Dict(token) is not { } d || file.Numbers(d,
             "Domain") is not { Length: >= 2 } domain
             || domain.Length % 2 == 1 || domain.Length > 2 * MostFigures)
             throw No();
         var range = file.Numbers(d, "Range");
         return (int?)file.Number(d, "FunctionType") switch
         {
-            0 when token is StreamToken s && range is { Length: >= 2 } => Samples(file, s, domain, range),
+            0 when token is PdfStream s && range is { Length: >= 2 } => Samples(file, s, domain, range),
             2 => new ExponentialFunction(domain, range, file.Numbers(d, "C0") ?? [0], file.Numbers(d, "C1") ?? [1],
                 file.Number(d, "N") ?? 1),
             3 when file.Items(file.Get(d,
                 "Functions")) is { Count: > 0 and < 400 } parts => new StitchingFunction(domain, range,
                 [.. parts.Select(p => Read(file, p, depth + 1))], file.Numbers(d, "Bounds") ?? [],
                 file.Numbers(d, "Encode") ?? []),
-            4 when token is StreamToken s && range is not null => new PostScriptFunction(domain, range,
+            4 when token is PdfStream s && range is not null => new PostScriptFunction(domain, range,
                 Encoding.Latin1.GetString(file.Decode(s))),
             _ => throw No(),
         };
     }
 
-    private static Refusal No() => new("file", "it holds a function that can’t be worked out");
+    private static PdfReadException No() => new("it holds a function that can’t be worked out");
 
-    private static SampledFunction Samples(SourceFile file, StreamToken s, double[] domain, double[] range)
+    private static SampledFunction Samples(PdfFile file, PdfStream s, double[] domain, double[] range)
     {
-        var d = s.StreamDictionary;
+        var d = s.Dict;
         var (ins, outs) = (domain.Length / 2, range.Length / 2);
         int[] size = [.. (file.Numbers(d, "Size") ?? []).Select(v => (int)v)];
         var bits = (int)(file.Number(d, "BitsPerSample") ?? 8);
@@ -78,7 +78,7 @@ internal abstract class Function(double[] domain, double[]? range)
             || size.Aggregate(1.0, (a, b) => a * b) * outs > MostSamples || ins > 4)
             throw No();
         var count = size.Aggregate(1, (a, b) => a * b) * outs;
-        var reader = new Bits(file.Decode(s));
+        var reader = new BitReader(file.Decode(s));
         var values = new float[count];
         var most = Math.Pow(2, bits) - 1;
         for (var n = 0; n < count; n++) values[n] = (float)(reader.Next(bits) / most);
@@ -151,7 +151,7 @@ internal abstract class Function(double[] domain, double[]? range)
 }
 
 /// <summary>Samples of any number of bits, one after the other, the highest bit first.</summary>
-internal sealed class Bits(byte[] data)
+public sealed class BitReader(byte[] data)
 {
     private long _at;
 

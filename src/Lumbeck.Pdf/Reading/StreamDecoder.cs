@@ -2,13 +2,13 @@ using System.IO.Compression;
 using UglyToad.PdfPig.Filters;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Import.Parsing;
+namespace Lumbeck.Pdf.Reading;
 
 /// <summary>
 /// Streams unpacked (ISO 32000-1, 7.4) within bounds: a few kilobytes can say they are gigabytes. Flate is unpacked
 /// here, so that it ends in time; samples in a picture's own coding stay as they are.
 /// </summary>
-internal sealed class StreamDecoder(CancellationToken cancel)
+public sealed class StreamDecoder(CancellationToken cancel)
 {
     /// <summary>Of one stream, in bytes: of a picture's samples, and of anything else.</summary>
     public const int Most = 256_000_000, MostWords = 64_000_000;
@@ -16,19 +16,19 @@ internal sealed class StreamDecoder(CancellationToken cancel)
     public CancellationToken Cancel => cancel;
 
     /// <summary>All that a stream says, unpacked.</summary>
-    /// <exception cref="Refusal">It is more than is taken, or in a coding of pictures.</exception>
-    public byte[] All(SourceFile file, StreamToken stream)
+    /// <exception cref="PdfReadException">It is more than is taken, or in a coding of pictures.</exception>
+    public byte[] All(PdfFile file, PdfStream stream)
     {
         var (bytes, left) = DecodeUntilImage(file, stream, MostWords);
-        return left is null ? bytes : throw new Refusal("file", $"a stream is packed as {left}, which is for pictures");
+        return left is null ? bytes : throw new PdfReadException($"a stream is packed as {left}, which is for pictures");
     }
 
     /// <summary>A stream unpacked as far as a picture's own coding; that coding, where there is one.</summary>
-    public (byte[] Bytes, string? Coding) DecodeUntilImage(SourceFile file, StreamToken stream, int most = Most)
+    public (byte[] Bytes, string? Coding) DecodeUntilImage(PdfFile file, PdfStream stream, int most = Most)
     {
-        var d = stream.StreamDictionary;
-        List<string> filters = [.. Listed(file, d, "Filter", "F").OfType<NameToken>().Select(n => n.Data)];
-        var settings = Listed(file, d, "DecodeParms", "DP").Select(SourceFile.Dictionary).ToList();
+        var d = stream.Dict;
+        List<string> filters = [.. Listed(file, d, "Filter", "F").OfType<PdfName>().Select(n => n.Value)];
+        var settings = Listed(file, d, "DecodeParms", "DP").Select(PdfFile.Dict).ToList();
         var bytes = stream.Data.ToArray();
         foreach (var (n, filter) in filters.Index())
         {
@@ -52,11 +52,11 @@ internal sealed class StreamDecoder(CancellationToken cancel)
         return (bytes, null);
     }
 
-    private static IEnumerable<IToken?> Listed(SourceFile file, DictionaryToken d, string key, string brief) =>
+    private static IEnumerable<PdfObject?> Listed(PdfFile file, PdfDict d, string key, string brief) =>
         file.Get(d, key, brief) switch
         {
             null => [],
-            ArrayToken a => a.Data.Select(file.Resolve),
+            PdfArray a => a.Items.Select(file.Resolve),
             var one => [one],
         };
 
@@ -89,11 +89,11 @@ internal sealed class StreamDecoder(CancellationToken cancel)
         return made;
     }
 
-    private static Refusal TooMuch(int most) =>
-        new("file", $"a stream of it unpacks to more than {most / 1_000_000} MB, which no page needs");
+    private static PdfReadException TooMuch(int most) =>
+        new($"a stream of it unpacks to more than {most / 1_000_000} MB, which no page needs");
 
     /// <summary>Rows told by what differs from the row above or the sample before (7.4.4.4).</summary>
-    private static byte[] Predicted(SourceFile file, byte[] data, DictionaryToken? how)
+    private static byte[] Predicted(PdfFile file, byte[] data, PdfDict? how)
     {
         int of(string key, int usual) => (int)Math.Clamp(file.Number(how, key) ?? usual, 1, 1 << 20);
         var predictor = of("Predictor", 1);
@@ -140,12 +140,12 @@ internal sealed class StreamDecoder(CancellationToken cancel)
         return a <= b && a <= c ? left : b <= c ? up : corner;
     }
 
-    private static byte[] ByLibrary(SourceFile file, byte[] data, string filter, DictionaryToken? how)
+    private static byte[] ByLibrary(PdfFile file, byte[] data, string filter, PdfDict? how)
     {
         // These grow by a bounded factor; what goes in is bounded, so that what comes out is.
         if (data.Length > Most / 8) throw TooMuch(Most);
-        var solid = how is null ? null : new DictionaryToken(how.Data.ToDictionary(e => NameToken.Create(e.Key),
-            e => file.Resolve(e.Value) ?? e.Value));
+        var solid = how is null ? null : new DictionaryToken(how.ToDictionary(e => NameToken.Create(e.Key),
+            e => PdfPigObjects.Token(file.Resolve(e.Value) ?? e.Value)));
         var d = new DictionaryToken(new Dictionary<NameToken,
             IToken> { [NameToken.Filter] = NameToken.Create(filter) });
         if (solid is not null) d = d.With(NameToken.DecodeParms, solid);
@@ -157,7 +157,9 @@ internal sealed class StreamDecoder(CancellationToken cancel)
         }
         catch (Exception e) when (e is not (OutOfMemoryException or OperationCanceledException))
         {
-            throw new Refusal("file", $"a stream is packed as `{LengthText.Clip(filter)}`, which can’t be unpacked");
+            throw new PdfReadException($"a stream is packed as `{Clip(filter)}`, which can’t be unpacked");
         }
     }
+
+    private static string Clip(string name) => name.Length > 40 ? name[..40] + "…" : name;
 }

@@ -1,4 +1,6 @@
-namespace Lumbeck.Press.Import.Parsing;
+using Lumbeck.Pdf.Reading;
+
+namespace Lumbeck.Pdf.Functions;
 
 /// <summary>A function in the small stack language (ISO 32000-1, 7.10.5).</summary>
 internal sealed class PostScriptFunction : Function
@@ -8,7 +10,7 @@ internal sealed class PostScriptFunction : Function
     private readonly object[] _program;
     private readonly int _outputs;
 
-    /// <exception cref="Refusal">It is not written in that language.</exception>
+    /// <exception cref="PdfReadException">It is not written in that language.</exception>
     public PostScriptFunction(double[] domain, double[] range, string code) : base(domain, range)
     {
         _outputs = range.Length / 2;
@@ -19,7 +21,7 @@ internal sealed class PostScriptFunction : Function
         _program = Block(words, 0);
     }
 
-    private static Refusal No() => new("file", "it holds a function that can’t be worked out");
+    private static PdfReadException No() => new("it holds a function that can’t be worked out");
 
     private static object[] Block(Queue<string> words, int depth)
     {

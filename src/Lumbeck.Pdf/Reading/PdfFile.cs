@@ -1,16 +1,15 @@
 using Lumbeck.Running;
 using UglyToad.PdfPig;
-using UglyToad.PdfPig.Core;
 using UglyToad.PdfPig.Exceptions;
 using UglyToad.PdfPig.Tokens;
 
-namespace Lumbeck.Press.Import.Parsing;
+namespace Lumbeck.Pdf.Reading;
 
 /// <summary>
 /// A PDF made elsewhere, its objects looked up so that a loop of references comes to an end. Its structure is read by a
 /// library; what pages say is read here.
 /// </summary>
-internal sealed class SourceFile : IDisposable
+public sealed class PdfFile : IDisposable
 {
     /// <summary>Most pages, and most bytes.</summary>
     public const int MostPages = 2000;
@@ -26,7 +25,7 @@ internal sealed class SourceFile : IDisposable
     private PdfDocument _document;
     private long _held;
 
-    private SourceFile(Func<PdfDocument> open, StreamDecoder unpacking)
+    private PdfFile(Func<PdfDocument> open, StreamDecoder unpacking)
     {
         (_open, _document, Decoder) = (open, open(), unpacking);
         Pages = Walk();
@@ -35,24 +34,24 @@ internal sealed class SourceFile : IDisposable
     public StreamDecoder Decoder { get; }
 
     /// <summary>Its pages in order, each with what it inherits.</summary>
-    public IReadOnlyList<DictionaryToken> Pages { get; }
+    public IReadOnlyList<PdfDict> Pages { get; }
 
     /// <param name="path">The file.</param>
     /// <param name="cancel">Ends the work.</param>
     /// <param name="password">What opens it, where it is closed.</param>
-    /// <exception cref="Refusal">It is no PDF, is closed by a password, or can't be read.</exception>
-    public static SourceFile Open(string path, CancellationToken cancel, string password = "")
+    /// <exception cref="PdfReadException">It is no PDF, is closed by a password, or can't be read.</exception>
+    public static PdfFile Open(string path, CancellationToken cancel, string password = "")
     {
         var bytes = new FileInfo(path).Length;
         if (bytes > MostBytes)
-            throw new Refusal("file", $"{bytes / 1_000_000} MB are more than is taken: up to {MostBytes / 1_000_000} MB");
+            throw new PdfReadException($"{bytes / 1_000_000} MB are more than is taken: up to {MostBytes / 1_000_000} MB");
         using (var head = File.OpenRead(path))
         {
             Span<byte> first = stackalloc byte[1024];
             var read = head.ReadAtLeast(first, first.Length, throwOnEndOfStream: false);
-            if (first[..read].IndexOf("%PDF-"u8) < 0) throw new Refusal("file", "this is no PDF: export it as one");
+            if (first[..read].IndexOf("%PDF-"u8) < 0) throw new PdfReadException("this is no PDF: export it as one");
             if (!BoundedStream.EndsAsPdf(head))
-                throw new Refusal("file",
+                throw new PdfReadException(
                     "this file was cut off, and its end is missing: export it again, or send it again");
         }
         try
@@ -73,33 +72,31 @@ internal sealed class SourceFile : IDisposable
         }
         catch (PdfDocumentEncryptedException)
         {
-            throw new Refusal("password", password.Length > 0 ? "this password does not open the file"
+            throw new PdfPasswordException(password.Length > 0 ? "this password does not open the file"
                 : "this file is closed by a password: give it, or save the file without one");
         }
-        catch (Exception e) when (e is not (OutOfMemoryException or Refusal or OperationCanceledException))
+        catch (Exception e) when (e is not (OutOfMemoryException or PdfReadException or OperationCanceledException))
         {
-            throw new Refusal("file", "this file is damaged and can’t be read: export it again");
+            throw new PdfReadException("this file is damaged and can’t be read: export it again");
         }
     }
 
     public bool IsEncrypted => _document.IsEncrypted;
 
-    public DictionaryToken Catalog => _document.Structure.Catalog.CatalogDictionary;
+    public PdfDict Catalog => _catalog ??= PdfPigObjects.Dict(_document.Structure.Catalog.CatalogDictionary);
+
+    private PdfDict? _catalog;
 
     /// <summary>The printing condition that its inks were made for (14.11.5); null where it says none.</summary>
-    public string? Condition => Get(Intent, "OutputConditionIdentifier") switch
-    {
-        StringToken t => t.Data,
-        HexToken h => h.Data,
-        _ => null,
-    };
+    public string? Condition => Get(Intent, "OutputConditionIdentifier") is PdfString said
+        ? said.AsText() : null;
 
     /// <summary>The profile of that condition, of four inks; null where it carries none that can be read.</summary>
     public byte[]? ConditionProfile
     {
         get
         {
-            if (Get(Intent, "DestOutputProfile") is not StreamToken s) return null;
+            if (Get(Intent, "DestOutputProfile") is not PdfStream s) return null;
             var profile = Decode(s);
             return profile.Length > 128 && profile.AsSpan(16, 4).SequenceEqual("CMYK"u8) && profile.AsSpan(36, 4)
                 .SequenceEqual("acsp"u8)
@@ -107,64 +104,68 @@ internal sealed class SourceFile : IDisposable
         }
     }
 
-    private DictionaryToken? Intent => Items(Get(Catalog, "OutputIntents")) is [DictionaryToken intent,
+    private PdfDict? Intent => Items(Get(Catalog, "OutputIntents")) is [PdfDict intent,
         ..] ? intent : null;
 
-    public IToken? Resolve(IToken? token)
+    /// <summary>What a reference leads to; nothing where it leads nowhere.</summary>
+    public PdfObject? Resolve(PdfObject? o)
     {
-        for (var n = 0; token is IndirectReferenceToken r && n < 20; n++)
+        for (var n = 0; o is PdfRef r && n < 20; n++)
         {
+            if (_solid.TryGetValue(r, out var known)) { o = known; continue; }
             try
             {
-                token = _document.Structure.GetObject(r.Data)?.Data;
-                if (token is StreamToken { Data.Length: > 100_000 } large) Hold(large.Data.Length);
+                o = PdfPigObjects.Of(_document.Structure.GetObject(PdfPigObjects.Reference(r))?.Data);
+                if (o is PdfStream { Data.Length: > 100_000 } large) Hold(large.Data.Length);
+                else if (o is not PdfStream) _solid[r] = o;
             }
             catch (Exception e) when (e is not (OutOfMemoryException or OperationCanceledException)) { return null; }
         }
-        return token is NullToken or IndirectReferenceToken ? null : token;
+        return o is PdfNull or PdfRef ? null : o;
     }
+
+    // Streams are the library's to hold, and let go with it.
+    private readonly Dictionary<PdfRef, PdfObject> _solid = [];
 
     private void Hold(long bytes)
     {
         if ((_held += bytes) < MostHeld) return;
         _document.Dispose();
         (_document, _held) = (_open(), 0);
+        _solid.Clear();
         // Large arrays are let go of late where memory seems plenty; others on this machine want it, too.
         GC.Collect(GC.MaxGeneration, GCCollectionMode.Forced, blocking: true);
     }
 
-    public IToken? Get(DictionaryToken? of, string key, string? brief = null) =>
-        of is null ? null
-        : of.TryGet(NameToken.Create(key), out var token) ? Resolve(token)
-        : brief is not null && of.TryGet(NameToken.Create(brief), out token) ? Resolve(token) : null;
+    /// <summary>An entry, resolved; nothing where there is none.</summary>
+    /// <param name="of">The dictionary.</param>
+    /// <param name="key">Its key.</param>
+    /// <param name="brief">Another, short one, as inline images have them.</param>
+    public PdfObject? Get(PdfDict? of, string key, string? brief = null) =>
+        of?[key] is { } own ? Resolve(own) : brief is not null ? Resolve(of?[brief]) : null;
 
-    /// <summary>An entry as it is written, a reference or what it is.</summary>
-    public static IToken? Raw(DictionaryToken? of, string key) =>
-        of is not null && of.TryGet(NameToken.Create(key), out var token) ? token : null;
+    public PdfDict? Dict(PdfDict? of, string key) => Dict(Get(of, key));
 
-    public DictionaryToken? Dictionary(DictionaryToken? of, string key) => Dictionary(Get(of, key));
-
-    public static DictionaryToken? Dictionary(IToken? token) => token switch
+    /// <summary>A dictionary, or a stream's.</summary>
+    public static PdfDict? Dict(PdfObject? o) => o switch
     {
-        DictionaryToken own => own,
-        StreamToken s => s.StreamDictionary,
+        PdfDict own => own,
+        PdfStream s => s.Dict,
         _ => null,
     };
 
-    public string? Name(DictionaryToken? of, string key, string? brief = null) => (Get(of, key,
-        brief) as NameToken)?.Data;
+    public string? Name(PdfDict? of, string key, string? brief = null) => (Get(of, key, brief) as PdfName)?.Value;
 
-    public double? Number(DictionaryToken? of, string key, string? brief = null) =>
-        (Get(of, key, brief) as NumericToken)?.Double;
+    public double? Number(PdfDict? of, string key, string? brief = null) => (Get(of, key, brief) as PdfNumber)?.Value;
 
-    public double[]? Numbers(DictionaryToken? of, string key, string? brief = null) => Numbers(Get(of, key, brief));
+    public double[]? Numbers(PdfDict? of, string key, string? brief = null) => Numbers(Get(of, key, brief));
 
-    public double[]? Numbers(IToken? token) => Resolve(token) is ArrayToken a
-        ? [.. a.Data.Select(Resolve).OfType<NumericToken>().Select(n => n.Double)] : null;
+    public double[]? Numbers(PdfObject? o) => Resolve(o) is PdfArray a
+        ? [.. a.Items.Select(Resolve).OfType<PdfNumber>().Select(n => n.Value)] : null;
 
-    public IReadOnlyList<IToken?> Items(IToken? token) => Resolve(token) is ArrayToken a ? [.. a.Data.Select(Resolve)] : [];
+    public IReadOnlyList<PdfObject?> Items(PdfObject? o) => Resolve(o) is PdfArray a ? [.. a.Items.Select(Resolve)] : [];
 
-    public byte[] Decode(StreamToken stream) => Decoder.All(this, stream);
+    public byte[] Decode(PdfStream stream) => Decoder.All(this, stream);
 
     /// <summary>
     /// The page numbers at the left and right of a page that holds two: words of figures alone, nearest to its head or
@@ -212,31 +213,29 @@ internal sealed class SourceFile : IDisposable
     /// <summary>So many pages are looked through for words of a face.</summary>
     private const int MostLooked = 30;
 
-    private List<DictionaryToken> Walk()
+    private List<PdfDict> Walk()
     {
-        var (pages, seen) = (new List<DictionaryToken>(), new HashSet<IndirectReference>());
+        var (pages, seen) = (new List<PdfDict>(), new HashSet<PdfRef>());
         string[] inherited = ["Resources", "MediaBox", "CropBox", "Rotate"];
-        var open = new Stack<(IToken? Token, Dictionary<string, IToken> From)>([(Raw(Catalog, "Pages"), [])]);
+        var open = new Stack<(PdfObject? Token, Dictionary<string, PdfObject> From)>([(Catalog["Pages"], [])]);
         while (open.Count > 0)
         {
             Decoder.Cancel.ThrowIfCancellationRequested();
             var (token, from) = open.Pop();
-            if (token is IndirectReferenceToken r && !seen.Add(r.Data)) continue;
-            if (Resolve(token) is not DictionaryToken node) continue;
-            var own = new Dictionary<string, IToken>(from);
-            foreach (var key in inherited) if (Raw(node, key) is { } told) own[key] = told;
-            if (Get(node, "Kids") is ArrayToken kids)
+            if (token is PdfRef r && !seen.Add(r)) continue;
+            if (Resolve(token) is not PdfDict node) continue;
+            var own = new Dictionary<string, PdfObject>(from);
+            foreach (var key in inherited) if (node[key] is { } told) own[key] = told;
+            if (Get(node, "Kids") is PdfArray kids)
             {
-                for (var n = kids.Data.Count - 1; n >= 0; n--) open.Push((kids.Data[n], own));
+                for (var n = kids.Items.Count - 1; n >= 0; n--) open.Push((kids.Items[n], own));
                 continue;
             }
-            var page = node;
-            foreach (var (key, told) in own) page = page.With(NameToken.Create(key), told);
-            pages.Add(page);
+            pages.Add(node.With(own));
             if (pages.Count > MostPages)
-                throw new Refusal("file", $"it has more than {MostPages} pages, which is the most that is taken");
+                throw new PdfReadException($"it has more than {MostPages} pages, which is the most that is taken");
         }
-        return pages.Count > 0 ? pages : throw new Refusal("file", "this file has no pages");
+        return pages.Count > 0 ? pages : throw new PdfReadException("this file has no pages");
     }
 
     public void Dispose() => _document.Dispose();
