@@ -3,6 +3,9 @@ using System.Text.RegularExpressions;
 using Lumbeck.Desk;
 using Lumbeck.Intake.Judging;
 using Lumbeck.Press.Colour;
+using Lumbeck.Pdf.Content;
+using Lumbeck.Pdf.Objects;
+using Lumbeck.Pdf.Reading;
 using Lumbeck.Press.Kinds;
 using Lumbeck.Press.Pdf;
 using Lumbeck.Tests.ByChance;
@@ -105,6 +108,28 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
         File.ReadAllBytes(pages.Write(on, new(PressKind.X1a) { Inside = true })).ShouldBe(File.ReadAllBytes(file));
     }
 
+    /// <summary>Where each page of a file places what it draws, by the matrices of its content.</summary>
+    private static List<List<PdfMatrix>> Placed(string file)
+    {
+        using var pdf = PdfFile.Open(file, default);
+        return [.. pdf.Pages.Select(page =>
+        {
+            var seen = new Places();
+            new ContentInterpreter(pdf.Decode((PdfStream)pdf.Get(page, "Contents")!), pdf, null, null).Run(seen);
+            return seen.All;
+        })];
+    }
+
+    private sealed class Places : IContentReader
+    {
+        public List<PdfMatrix> All { get; } = [];
+
+        public void Do(Operation operation, GraphicsState before, GraphicsState now)
+        {
+            if (operation.Op == Operator.XObject) All.Add(now.Ctm);
+        }
+    }
+
     [Theory]
     [InlineData("ltr")]
     [InlineData("rtl")]
@@ -130,6 +155,11 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
                 if (page <= 22) half(x).ShouldContain($"page {page} of 22.");
                 else half(x).Trim().ShouldBeEmpty();
         }
+        // Inner sheets stick out by what lies round them: their pages are drawn together toward the fold.
+        var wide = on.Job.Ticket.Trim.Width.Points;
+        foreach (var (n, places) in Placed(booklet).Index().Where(p => p.Item.Count == 2))
+            (places[1].E - places[0].E).ShouldBe(wide - (2 * sheets[n / 2].Creep.Points), 0.001);
+        sheets[^1].Creep.ShouldBeGreaterThan(sheets[0].Creep);
         // On Letter two A5 pages are smaller: 94.4 %.
         (792 / (2 * 419.5276)).ShouldBe(0.944, 0.0005);
         var spreads = pages.Write(on, new(PressKind.Spreads) { Inside = true });
