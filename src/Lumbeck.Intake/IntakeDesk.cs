@@ -165,7 +165,7 @@ public static class IntakeDesk
             ForbiddenObjects.OnPage(pdf, page, shape, use, found);
             EdgeCheck.Look(drawings, i + 1, shape, sheet, expected.House, found);
             BarcodeCheck.Look(drawings, i + 1, shape, sheet, expected, found);
-            SecondEye.Look(drawings, i + 1, use, found);
+            SecondEye.Look(drawings, i + 1, use, expected.House, found);
         }
     }
 }

@@ -259,6 +259,29 @@ public sealed class ReceptionTests(GoodFiles good) : IClassFixture<GoodFiles>
         verdict.Say().ShouldStartWith("rejected: ");
     }
 
+    /// <summary>Where two programs part, reception says which ink and where on the page.</summary>
+    [Fact]
+    public void Where_two_programs_lay_different_ink_is_said()
+    {
+        var spoiler = good.X1aOpen.Copy();
+        Spoiled["a run that overprints, which programs draw in two ways"].Spoil(spoiler);
+        var file = spoiler.Write(good.Folder["parted.pdf"]);
+        var found = Judged(true, file).Findings.Where(f => f.Id == "ink.differs").ToList();
+        found.ShouldNotBeEmpty();
+        var high = double.Parse(Regex.Match(Tool.Run("pdfinfo", file), @"Page size: +[\d.]+ x ([\d.]+)").Groups[1].Value,
+            CultureInfo.InvariantCulture);
+        foreach (var f in found)
+        {
+            var at = Regex.Match(f.Measured, @"most ([\d.]+) (mm|in) from the left and ([\d.]+) \2 from the head of page 1");
+            at.Success.ShouldBeTrue(f.Measured);
+            double points(int group) => double.Parse(at.Groups[group].Value, CultureInfo.InvariantCulture)
+                * (at.Groups[2].Value == "mm" ? 72 / 25.4 : 72);
+            // The run lies from 100 to 300 points, counted from the lower left.
+            points(1).ShouldBeInRange(98, 302);
+            (high - points(3)).ShouldBeInRange(98, 302);
+        }
+    }
+
     private static readonly Dictionary<string, (bool X1a, Action<Spoiler> Do)> Odd = new()
     {
         ["a plate of several inks"] = (true,
