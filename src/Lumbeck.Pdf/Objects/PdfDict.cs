@@ -32,14 +32,6 @@ public sealed class PdfDict : PdfObject, IEnumerable<KeyValuePair<string, PdfObj
         return this;
     }
 
-    /// <summary>A copy without some entries.</summary>
-    public PdfDict Without(params ReadOnlySpan<string> keys)
-    {
-        var left = new PdfDict(this);
-        foreach (var key in keys) left._entries.Remove(key);
-        return left;
-    }
-
     /// <summary>A copy with other entries after its own, or in their place.</summary>
     public PdfDict With(IEnumerable<KeyValuePair<string, PdfObject>> others)
     {

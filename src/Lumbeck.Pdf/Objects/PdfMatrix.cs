@@ -16,8 +16,19 @@ public readonly record struct PdfMatrix(double A, double B, double C, double D, 
     /// <summary>By how much areas grow; negative where it mirrors.</summary>
     public double Determinant => (A * D) - (B * C);
 
+    /// <summary>What undoes it; of one that flattens everything, nothing sensible.</summary>
+    public PdfMatrix Inverse()
+    {
+        var d = Determinant;
+        return new(D / d, -B / d, -C / d, A / d, ((C * F) - (D * E)) / d, ((B * E) - (A * F)) / d);
+    }
+
     /// <summary>As an array, its shares to eight places: a small unit may be carried far.</summary>
-    public PdfArray ToArray(int places = 8) => PdfArray.Of(new PdfNumber(A, places), new PdfNumber(B, places),
-        new PdfNumber(C, places), new PdfNumber(D, places), new PdfNumber(E, Math.Max(4, places == 8 ? 4 : places)),
-        new PdfNumber(F, Math.Max(4, places == 8 ? 4 : places)));
+    public PdfArray ToArray(int places = 8)
+    {
+        // Where it leads to is in points, of which four places are enough; a smaller unit has as many as its shares.
+        var far = places > 8 ? places : 4;
+        return PdfArray.Of(new PdfNumber(A, places), new PdfNumber(B, places), new PdfNumber(C, places),
+            new PdfNumber(D, places), new PdfNumber(E, far), new PdfNumber(F, far));
+    }
 }

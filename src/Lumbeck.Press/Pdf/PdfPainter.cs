@@ -22,7 +22,7 @@ internal sealed partial class PdfPainter(Flattened sheet, IPageResources has, Co
     public static Affine OnPage(Scene scene, double left = 0, double below = 0) =>
         new(1, 0, 0, -1, left, scene.Height + below);
 
-    private readonly Scene scene = sheet.Scene;
+    private readonly Scene _scene = sheet.Scene;
     private ContentWriter _s = new(4096);
     private bool _overprinting;
     private Ink? _fill;
@@ -37,7 +37,7 @@ internal sealed partial class PdfPainter(Flattened sheet, IPageResources has, Co
         if (sheet.Items.Any(p => p.Of.Mixes || p.Of.Softens || p.Of.SeesThrough))
         {
             ink.Fill(_s.State("Gk"), Ink.White).Break();
-            Shape(Outline.Rectangle(0, 0, scene.Width, scene.Height), page);
+            Shape(Outline.Rectangle(0, 0, _scene.Width, _scene.Height), page);
             _s.Fill().Break();
         }
         foreach (var (drawn, marks) in sheet.Items)
@@ -47,7 +47,7 @@ internal sealed partial class PdfPainter(Flattened sheet, IPageResources has, Co
             var overprinting = _overprinting;
             if (drawn.Mixes) { Mixed(drawn, toPage); continue; }
             if (drawn.Clipped)
-                _s.Save().Rectangle(page.E, page.F - scene.Height, scene.Width, scene.Height).ClipToPath().Break();
+                _s.Save().Rectangle(page.E, page.F - _scene.Height, _scene.Width, _scene.Height).ClipToPath().Break();
             foreach (var mark in marks)
                 if (mark is FlatMark flat) Flat(flat, toPage);
                 else if (mark is KeptMark kept) Mark(kept.Mark, toPage);

@@ -5,8 +5,6 @@ internal static class PressObjects
 {
     public static PdfMatrix AsMatrix(this Affine m) => new(m.A, m.B, m.C, m.D, m.E, m.F);
 
-    public static Affine AsAffine(this PdfMatrix m) => new(m.A, m.B, m.C, m.D, m.E, m.F);
-
     /// <summary>A rectangle of two corners (ISO 32000-2, 7.9.5).</summary>
     public static PdfArray AsRectangle(this Bounds b) => PdfArray.Of(b.Left, b.Top, b.Right, b.Bottom);
 

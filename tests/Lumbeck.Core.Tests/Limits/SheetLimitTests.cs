@@ -81,7 +81,18 @@ public sealed class SheetLimitTests
         over(12, Ink.Black, 0).ShouldBeFalse();
         over(12, Ink.White, 24).ShouldBeFalse();
         over(12, Ink.Percent(0, 0, 0, 99), 24).ShouldBeFalse();
+    }
+
+    /// <summary>White is no black: it asks for no ink, overprints nothing, and makes no page one of colour.</summary>
+    [Fact]
+    public void White_is_neither_black_nor_a_colour()
+    {
         (Ink.White.IsColoured, Ink.Black.IsColoured, Ink.Percent(1, 0, 0, 0).IsColoured).ShouldBe((false, false, true));
+        (Ink.White == Ink.Black).ShouldBeFalse();
+        static GlyphMark only(Ink ink) => Sample.Scene(Sample.Job(Sample.Text("w", "word", high: 3) with
+        { Style = Sample.Style(12) with { Paint = new InkPaint(ink) } })).Item("w")!.Marks.OfType<GlyphMark>().Single();
+        (only(Ink.Black).Overprint, only(Ink.White).Overprint).ShouldBe((true, false));
+        MarkHasColour.Of(only(Ink.White)).ShouldBeFalse();
     }
 
     /// <summary>About 0.8 bytes a pixel, at no more pixels than the house takes.</summary>

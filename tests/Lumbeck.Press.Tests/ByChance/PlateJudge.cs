@@ -46,6 +46,28 @@ public static class PlateJudge
 
     private static int High(this Image image) => image.Height;
 
+    /// <summary>The four process plates of every page as MuPDF lays them, in as many pixels.</summary>
+    public static IReadOnlyList<Dictionary<string, Plate>> MuPdf(string file, int pages)
+    {
+        using var folder = new Folder();
+        Tool.Run("mutool", "draw", "-q", "-N", "-c", "cmyk", "-F", "pam", "-r", $"{PerInch}", "-o", folder["p%d.pam"], file);
+        return [.. Enumerable.Range(1, pages).Select(page => Pam(File.ReadAllBytes(folder[$"p{page}.pam"])))];
+    }
+
+    /// <summary>A picture of four bands: a head of lines, then samples.</summary>
+    private static Dictionary<string, Plate> Pam(byte[] file)
+    {
+        var end = file.AsSpan().IndexOf("ENDHDR\n"u8) + 7;
+        var head = System.Text.Encoding.ASCII.GetString(file, 0, end).Split('\n');
+        int of(string key) => int.Parse(head.Single(l => l.StartsWith(key, StringComparison.Ordinal))[(key.Length + 1)..],
+            CultureInfo.InvariantCulture);
+        of("DEPTH").ShouldBe(4);
+        var (wide, high) = (of("WIDTH"), of("HEIGHT"));
+        string[] names = ["Cyan", "Magenta", "Yellow", "Black"];
+        return names.Index().ToDictionary(n => n.Item, n => new Plate(wide, high,
+            [.. Enumerable.Range(0, wide * high).Select(p => file[end + (4 * p) + n.Index])]));
+    }
+
     /// <summary>The same from the plate painter, in so many pixels.</summary>
     public static Dictionary<string, Plate> Painted(Plates.PlatePainter painter, Scene scene, int wide, int high)
     {

@@ -93,7 +93,7 @@ public sealed class ObjectTests : IDisposable
         d.Count.ShouldBe(1);
         var more = d.With([new("A", 2), new("C", "X")]);
         Written(more).ShouldBe("<< /A 2 /C /X >>");
-        Written(more.Without("A")).ShouldBe("<< /C /X >>");
+        Written(new PdfDict(more).Set("A", null)).ShouldBe("<< /C /X >>");
         Written(d).ShouldBe("<< /A 1 >>");
     }
 

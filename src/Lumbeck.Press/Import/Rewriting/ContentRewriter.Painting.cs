@@ -117,7 +117,7 @@ internal sealed partial class ContentRewriter
     {
         if (_alone is null || _alone.Add(o.Index, why) is not { } picture) return;
         var to = _inText ? _waiting ??= new() : _to;
-        to.Save().Concat(Pdf.PressObjects.AsMatrix(Pdf.PressObjects.AsAffine(_now.Ctm).Inverse())).Concat(_alone.Placed)
+        to.Save().Concat(_now.Ctm.Inverse()).Concat(_alone.Placed)
             .State(Used.Add("ExtGState", _alone.Plainly)).XObject(Used.Add("XObject", picture)).Restore().Break();
     }
 
