@@ -29,6 +29,9 @@ internal sealed class MendWriting
     private readonly Dictionary<int, Came> _came = [];
     private readonly (double Margin, PdfRef Form)? _marks;
 
+    /// <summary>Writes one page to be drawn, and tells nothing.</summary>
+    private bool _alone;
+
     /// <summary>A page that came, rewritten: what it says and names; null content where it is drawn as pixels.</summary>
     private sealed record Came(ReadOnlyMemory<byte>? Content, ResourceDictionary Used, bool Transparent);
 
@@ -136,15 +139,12 @@ internal sealed class MendWriting
                 _lines.AddRange(told.Distinct().Select(t => new MendLine("object.pixels", MendState.Left, n + 1, t)));
                 _has.Report.Transparent |= _plan.Kind.KeepsTransparency;
             }
+            if (_has.Report.Transparent && _has.Report.ByLight + _has.Pictures.Converted > coloured && !_alone
+                && !MixedInLight.SaysInks(_file, _file.Pages[n], _has.Spaces))
+                _lines.Add(MixedInLight.Told(n + 1, PageRasterizer.IsHere ? OfPage(n, path =>
+                    MixedInLight.Of((_path, n + 1), path, _inks, _aside, _cancel)) : null));
             if (!_has.Report.Transparent || _plan.Kind.KeepsTransparency)
-            {
-                if (_has.Report.Transparent && _has.Report.ByLight + _has.Pictures.Converted > coloured)
-                    _lines.Add(new("transparency.light", MendState.Left, n + 1,
-                        $"Something on page {n + 1} lets through what lies under it and was made in a screen’s colours: it was " +
-                        "mixed in light there and is mixed in inks now, which can look quite otherwise. Look at the page before " +
-                        "and after; flattened by the program it was made in, it stays as it was."));
                 return Keep(new(content, used, _has.Report.Transparent));
-            }
             _lines.Add(new("page.pixels", MendState.Left, n + 1,
                 $"Something on page {n + 1} lets through what lies under it, which " +
                 $"{_plan.Kind.Title} can’t hold: the page is drawn at {PageRasterizer.PerInch} pixels an inch, its words too."));
@@ -175,17 +175,17 @@ internal sealed class MendWriting
     }
 
     /// <summary>
-    /// A page whose marks can be read and let through what lies under them, drawn with these marks in the house's inks,
-    /// mixed there: what is in inks already keeps its numbers. Null where its marks can't be read.
+    /// What is asked of a file of a page alone, its marks in the house's inks and mixed there: what is in inks already
+    /// keeps its numbers. Null where its marks can't be read.
     /// </summary>
-    private Image? Mixed(int n)
+    private T? OfPage<T>(int n, Func<string, T?> ask) where T : class
     {
         var path = Path.Combine(_aside, $"mixed-{n + 1}.pdf");
         using (var output = File.Create(path))
         {
             using var pdf = new PdfWriter(output, PressKind.X4.Version);
             var plan = _plan with { Kind = PressKind.X4, Sheet = null };
-            var writing = new MendWriting(_file, _path, pdf, plan, _shelf, _note, _aside, [], _inks.From, _cancel);
+            var writing = new MendWriting(_file, _path, pdf, plan, _shelf, _note, _aside, [], _inks.From, _cancel) { _alone = true };
             if (writing.Read(n) is not { Content: { } content } came) return null;
             var page = _file.Pages[n];
             PdfArray? copied(string name) => _file.Numbers(page, name) is { } box ? PdfArray.Of(box) : null;
@@ -200,13 +200,20 @@ internal sealed class MendWriting
                 ["Contents"] = stream,
             });
         }
-        using var drawn = PageRasterizer.Drawn(path, 1, PageRasterizer.PerInch, inks: true, _cancel, _aside);
+        var said = ask(path);
         File.Delete(path);
+        return said;
+    }
+
+    /// <summary>A page that lets through what lies under it, drawn in the house's inks; null where its marks can't be read.</summary>
+    private Image? Mixed(int n) => OfPage(n, path =>
+    {
+        using var drawn = PageRasterizer.Drawn(path, 1, PageRasterizer.PerInch, inks: true, _cancel, _aside);
         if (drawn.Bands != 4) return null;
         if (!_plan.Black) return drawn.CopyMemory();
         using var key = drawn.ExtractBand(3);
         return (255 - key).Cast(Enums.BandFormat.Uchar).CopyMemory();
-    }
+    });
 
     private PdfRef Drawn(int n)
     {

@@ -110,14 +110,19 @@ public static class PageSeen
         using var press = house.Transform(rgb, Profiles.PathOf("sRGB"));
         using var shown = ScreenView.Of(press, condition);
         using var now = InPrint(left.Path, left.Page, perInch, condition, cancel);
-        using var sized = now.Gravity(Enums.CompassDirection.Centre, shown.Width, shown.Height,
-            extend: Enums.Extend.White);
-        // Edges that fall on other pixels are no difference.
-        using var one = shown.Gaussblur(1.2);
-        using var other = sized.Gaussblur(1.2);
-        using var apart = one.Colourspace(Enums.Interpretation.Lab).DE76(other.Colourspace(Enums.Interpretation.Lab));
+        using var apart = DeltaE(shown, now);
         using var dark = (255 - (apart * 10.2)).Cast(Enums.BandFormat.Uchar);
         return dark.JpegsaveBuffer(q: 85, keep: Enums.ForeignKeep.None);
+    }
+
+    /// <summary>How far two pictures of a screen are apart at each place (ΔE*ab), the second laid on the first's middle.</summary>
+    internal static Image DeltaE(Image first, Image second)
+    {
+        using var sized = second.Gravity(Enums.CompassDirection.Centre, first.Width, first.Height, extend: Enums.Extend.White);
+        // Edges that fall on other pixels are no difference.
+        using var one = first.Gaussblur(1.2);
+        using var other = sized.Gaussblur(1.2);
+        return one.Colourspace(Enums.Interpretation.Lab).DE76(other.Colourspace(Enums.Interpretation.Lab)).CopyMemory();
     }
 
     /// <summary>

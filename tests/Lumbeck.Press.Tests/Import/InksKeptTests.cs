@@ -1,3 +1,4 @@
+using System.Text.RegularExpressions;
 using Lumbeck.Press.Import;
 using Lumbeck.Press.Faces;
 using Lumbeck.Press.Tests.ByChance;
@@ -93,9 +94,27 @@ public sealed class InksKeptTests
     public void What_lets_through_in_a_screen_s_colours_is_told()
     {
         using var folder = new Folder();
-        Mend(folder, new HandMade().Page("1 0 0 rg 20 20 200 200 re f /Half gs 0 0 1 rg 100 100 150 150 re f",
-            SeenThrough), "aldwater")
-            .Lines.Single(l => l.Id == "transparency.light").State.ShouldBe(MendState.Left);
+        const string mixed = "1 0 0 rg 20 20 200 200 re f /Half gs 0 0 1 rg 100 100 150 150 re f";
+        foreach (var house in (string[])["aldwater", "plover"])
+        {
+            var told = Mend(folder, new HandMade().Page(mixed, SeenThrough), house).Lines.Single(l => l.Id == "transparency.light");
+            told.State.ShouldBe(MendState.Left);
+            var figures = Regex.Match(told.Says, @"by ΔE (\d+) over ([\d.]+) cm², (\d+) at most");
+            figures.Success.ShouldBeTrue(told.Says);
+            double of(int group) => double.Parse(figures.Groups[group].Value, CultureInfo.InvariantCulture);
+            // A square of 150 points is 28 cm², and all of it lets through.
+            of(2).ShouldBeInRange(4, 29);
+            of(3).ShouldBeGreaterThanOrEqualTo(of(1));
+        }
+        // A page that says it is mixed in inks is, and nothing is told; one that says light is as one that says nothing.
+        HandMade says(string space) => new() { Entries = $"/MediaBox [0 0 300 400] /Group << /S /Transparency /CS /{space} >>" };
+        Mend(folder, says("DeviceCMYK").Page(mixed, SeenThrough), "aldwater").Lines
+            .ShouldNotContain(l => l.Id == "transparency.light");
+        Mend(folder, says("DeviceRGB").Page(mixed, SeenThrough), "aldwater").Lines
+            .ShouldContain(l => l.Id == "transparency.light");
+        // Gray over gray is the same in light and in black.
+        Mend(folder, new HandMade().Page("1 1 1 rg 20 20 200 200 re f /Half gs 1 1 1 rg 100 100 150 150 re f", SeenThrough),
+            "aldwater").Lines.Single(l => l.Id == "transparency.light").State.ShouldBe(MendState.Found);
         Mend(folder, new HandMade().Page("1 0 0 0 k 20 20 200 200 re f /Half gs 0 0 1 0 k 100 100 150 150 re f",
             SeenThrough), "aldwater")
             .Lines.ShouldNotContain(l => l.Id == "transparency.light");
