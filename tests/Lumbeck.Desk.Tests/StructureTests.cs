@@ -140,7 +140,9 @@ public sealed class StructureTests
         foreach (var folder in next.Select(g => g.Key)) walk(folder);
     }
 
-    /// <summary>What is asked of every kind of mark is asked by a visitor: a new kind does not build until it answers.</summary>
+    /// <summary>
+    /// What is asked of every kind of mark is asked by a visitor: a new kind does not build until it answers.
+    /// </summary>
     [Fact]
     public void Nothing_switches_on_the_kind_of_a_mark()
     {

@@ -186,7 +186,9 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
     /// in the
     /// file of pages what they see in one of its scenes by themselves; black alone is on one plate.
     /// </summary>
-    /// <summary>Where a page begins its words follows from the book, not from the way that they themselves run.</summary>
+    /// <summary>
+    /// Where a page begins its words follows from the book, not from the way that they themselves run.
+    /// </summary>
     [Fact]
     public void Headings_stand_at_the_beginning_of_a_right_to_left_page_in_every_script()
     {
@@ -274,7 +276,9 @@ public sealed partial class PressedPagesTests(PagesDesk pages) : IClassFixture<P
         }
     }
 
-    /// <summary>A faint picture behind written pages is as faint in both kinds of file, and in a black book on one plate.</summary>
+    /// <summary>
+    /// A faint picture behind written pages is as faint in both kinds of file, and in a black book on one plate.
+    /// </summary>
     [Theory]
     [InlineData(InsideColour.Black)]
     [InlineData(InsideColour.Colour)]

@@ -179,8 +179,8 @@ public sealed class TicketTests(Browser browser)
     private void PointAt(IWebElement element) =>
         new Actions(browser.Driver).MoveToElement(element).Perform();
 
-    /// <summary>The next answer to what the page asks of others waits until it is released; trials answered meanwhile are
-    /// counted.</summary>
+    /// <summary>The next answer to what the page asks of others waits until it is released; trials answered meanwhile
+    /// are counted.</summary>
     private void HoldNews() => browser.Script("""
         const ask = window.fetch.bind(window);
         delete window.release;

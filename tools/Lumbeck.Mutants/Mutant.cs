@@ -64,7 +64,9 @@ internal static class Figures
         }
     }
 
-    /// <summary>A place in a list, an attribute, or the number of a place after the point says nothing of the trade.</summary>
+    /// <summary>
+    /// A place in a list, an attribute, or the number of a place after the point says nothing of the trade.
+    /// </summary>
     private static bool IsPlace(SyntaxNode literal) => literal.Ancestors().Any(a => a is BracketedArgumentListSyntax
         or AttributeSyntax or RangeExpressionSyntax or InterpolationFormatClauseSyntax
         or ElementBindingExpressionSyntax);

@@ -60,7 +60,9 @@ internal sealed class Bench(string root, string own)
         return null;
     }
 
-    /// <summary>A folder of the tests, of links to what was built; what is replaced becomes a file of its own.</summary>
+    /// <summary>
+    /// A folder of the tests, of links to what was built; what is replaced becomes a file of its own.
+    /// </summary>
     private string Folder(string project)
     {
         var folder = Path.Combine(own, project);

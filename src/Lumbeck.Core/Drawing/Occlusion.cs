@@ -12,8 +12,8 @@ public static class Occlusion
     }
 
     /// <summary>
-    /// Whether a drawn item hides all that lies under it in a window: an upright rectangle of one ink, or a picture that
-    /// nothing shows through.
+    /// Whether a drawn item hides all that lies under it in a window: an upright rectangle of one ink, or a picture
+    /// that nothing shows through.
     /// </summary>
     public static bool Hides(DrawnItem drawn, Bounds window)
     {
@@ -75,8 +75,8 @@ public static class Occlusion
     }
 
     /// <summary>
-    /// A drawn item as it shows over a plain ink: what overprints has that ink's share where it has none of its own (ISO
-    /// 32000-1, 8.6.7, with overprint mode 1).
+    /// A drawn item as it shows over a plain ink: what overprints has that ink's share where it has none of its own
+    /// (ISO 32000-1, 8.6.7, with overprint mode 1).
     /// </summary>
     public static DrawnItem Over(DrawnItem drawn, Ink under)
     {

@@ -4,7 +4,8 @@ namespace Lumbeck.Intake.Judging;
 
 /// <summary>
 /// Whether two programs lay the same ink: where a page mixes, overprints, shades or has pictures, poppler's plates are
-/// compared with Ghostscript's, if that is installed. Of a file on which they part nobody can say what a press will print.
+/// compared with Ghostscript's, if that is installed. Of a file on which they part nobody can say what a press will
+/// print.
 /// </summary>
 internal static class SecondEye
 {

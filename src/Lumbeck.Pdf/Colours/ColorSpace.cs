@@ -3,7 +3,9 @@ using Lumbeck.Pdf.Functions;
 
 namespace Lumbeck.Pdf.Colours;
 
-/// <summary>A colour space (ISO 32000-2, 8.6): how many components its colours have, and where each lies between.</summary>
+/// <summary>
+/// A colour space (ISO 32000-2, 8.6): how many components its colours have, and where each lies between.
+/// </summary>
 public abstract record ColorSpace
 {
     private protected ColorSpace(int components) => Components = components;
@@ -85,7 +87,9 @@ public sealed record SeparationOrDeviceN(IReadOnlyList<string> Names, ColorSpace
 /// <summary>Patterns (8.6.6.2); those without colours of their own are painted in the space under them.</summary>
 public sealed record PatternColorSpace(ColorSpace? Under) : ColorSpace(Under?.Components ?? 0);
 
-/// <summary>An ICC profile of three components that a file carries (8.6.5.5), known by the SHA-256 of its bytes.</summary>
+/// <summary>
+/// An ICC profile of three components that a file carries (8.6.5.5), known by the SHA-256 of its bytes.
+/// </summary>
 public sealed class EmbeddedProfile(byte[] bytes) : IEquatable<EmbeddedProfile>
 {
     public byte[] Bytes => bytes;

@@ -38,8 +38,8 @@ public interface IContentReader
 }
 
 /// <summary>
-/// Reads content (ISO 32000-2, 7.8.2) and keeps its graphics state, within bounds: on operands, and on how deep states lie
-/// within each other.
+/// Reads content (ISO 32000-2, 7.8.2) and keeps its graphics state, within bounds: on operands, and on how deep
+/// states lie within each other.
 /// </summary>
 /// <param name="content">Unpacked.</param>
 /// <param name="file">Where what it names is.</param>

@@ -3,8 +3,8 @@ using Lumbeck.Pdf.Colours;
 namespace Lumbeck.Pdf.Content;
 
 /// <summary>
-/// The graphics state (ISO 32000-2, 8.4.1, tables 51 and 52): what <c>q</c> keeps and <c>Q</c> brings back. Colour spaces
-/// are nothing where content is read without its resources.
+/// The graphics state (ISO 32000-2, 8.4.1, tables 51 and 52): what <c>q</c> keeps and <c>Q</c> brings back. Colour
+/// spaces are nothing where content is read without its resources.
 /// </summary>
 public sealed record GraphicsState
 {

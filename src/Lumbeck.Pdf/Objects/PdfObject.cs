@@ -4,8 +4,8 @@ using System.Text;
 namespace Lumbeck.Pdf.Objects;
 
 /// <summary>
-/// An object of a PDF (ISO 32000-2, 7.3). A name stands where a string does: nearly every word of a dictionary is one; a
-/// text is made by <see cref="PdfString"/>.
+/// An object of a PDF (ISO 32000-2, 7.3). A name stands where a string does: nearly every word of a dictionary is
+/// one; a text is made by <see cref="PdfString"/>.
 /// </summary>
 public abstract class PdfObject
 {

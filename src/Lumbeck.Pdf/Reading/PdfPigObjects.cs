@@ -3,7 +3,9 @@ using UglyToad.PdfPig.Tokens;
 
 namespace Lumbeck.Pdf.Reading;
 
-/// <summary>What the library that reads files' structure calls its tokens, as objects; nothing else here names them.</summary>
+/// <summary>
+/// What the library that reads files' structure calls its tokens, as objects; nothing else here names them.
+/// </summary>
 internal static class PdfPigObjects
 {
     /// <summary>Nothing that is sound lies deeper within itself.</summary>

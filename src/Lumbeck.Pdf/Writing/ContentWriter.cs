@@ -6,8 +6,8 @@ using Lumbeck.Pdf.Content;
 namespace Lumbeck.Pdf.Writing;
 
 /// <summary>
-/// Content, operator by operator (ISO 32000-2, 7.8.2): operands, then what is done with them. Operators follow each other
-/// on a line until <see cref="Break"/> ends it.
+/// Content, operator by operator (ISO 32000-2, 7.8.2): operands, then what is done with them. Operators follow each
+/// other on a line until <see cref="Break"/> ends it.
 /// </summary>
 public sealed class ContentWriter
 {

@@ -6,9 +6,9 @@ using System.Text;
 namespace Lumbeck.Pdf.Writing;
 
 /// <summary>
-/// Writes a PDF's objects as they come, then its cross-reference table (ISO 32000-2, 7.5). Nothing is kept but offsets: a
-/// stream's length follows it as an object of its own. The file's ID is the MD5 of all that precedes the table, so the
-/// same objects give the same bytes.
+/// Writes a PDF's objects as they come, then its cross-reference table (ISO 32000-2, 7.5). Nothing is kept but
+/// offsets: a stream's length follows it as an object of its own. The file's ID is the MD5 of all that precedes the
+/// table, so the same objects give the same bytes.
 /// </summary>
 public sealed class PdfWriter : IDisposable
 {

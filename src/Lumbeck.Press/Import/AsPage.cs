@@ -13,8 +13,8 @@ using Size = Lumbeck.Core.Measures.Size;
 namespace Lumbeck.Press.Import;
 
 /// <summary>
-/// A picture or a drawing as a file of one page, to be mended as any other: as large as it says, else as what it has the
-/// proportions of.
+/// A picture or a drawing as a file of one page, to be mended as any other: as large as it says, else as what it has
+/// the proportions of.
 /// </summary>
 internal static class AsPage
 {

@@ -32,7 +32,9 @@ internal sealed class MendWriting
     /// <summary>Writes one page to be drawn, and tells nothing.</summary>
     private bool _alone;
 
-    /// <summary>A page that came, rewritten: what it says and names; null content where it is drawn as pixels.</summary>
+    /// <summary>
+    /// A page that came, rewritten: what it says and names; null content where it is drawn as pixels.
+    /// </summary>
     private sealed record Came(ReadOnlyMemory<byte>? Content, ResourceDictionary Used, bool Transparent);
 
     public MendWriting(PdfFile file, string path, PdfWriter pdf, MendPlan plan, FaceShelf shelf, DocumentInfo note,
@@ -205,7 +207,9 @@ internal sealed class MendWriting
         return said;
     }
 
-    /// <summary>A page that lets through what lies under it, drawn in the house's inks; null where its marks can't be read.</summary>
+    /// <summary>
+    /// A page that lets through what lies under it, drawn in the house's inks; null where its marks can't be read.
+    /// </summary>
     private Image? Mixed(int n) => OfPage(n, path =>
     {
         using var drawn = PageRasterizer.Drawn(path, 1, PageRasterizer.PerInch, inks: true, _cancel, _aside);

@@ -108,8 +108,8 @@ public static class Mending
     }
 
     /// <summary>
-    /// What the file's own inks were made for, where that is not what the house prints and their colours are to stay: the
-    /// profile's file. Says what is to be decided.
+    /// What the file's own inks were made for, where that is not what the house prints and their colours are to stay:
+    /// the profile's file. Says what is to be decided.
     /// </summary>
     private static string? Condition(PdfFile file, MendPlan plan, string aside, List<MendLine> lines)
     {

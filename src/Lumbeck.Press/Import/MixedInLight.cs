@@ -28,8 +28,8 @@ internal static class MixedInLight
     }
 
     /// <summary>
-    /// Whether a page says that it is mixed in inks: by its group's colour space (ISO 32000-2, 11.6.6 and table 145). One
-    /// that says nothing was seen mixed on its maker's screen.
+    /// Whether a page says that it is mixed in inks: by its group's colour space (ISO 32000-2, 11.6.6 and table 145).
+    /// One that says nothing was seen mixed on its maker's screen.
     /// </summary>
     public static bool SaysInks(PdfFile file, PdfDict page, ColorSpaceParser spaces)
     {
@@ -38,7 +38,9 @@ internal static class MixedInLight
         catch (PdfReadException) { return false; }
     }
 
-    /// <summary>How far a page that leaves looks from what it was, both in the house's inks; null where none can be drawn.</summary>
+    /// <summary>
+    /// How far a page that leaves looks from what it was, both in the house's inks; null where none can be drawn.
+    /// </summary>
     /// <param name="came">The file that came, and the page, from 1.</param>
     /// <param name="left">A file of that page alone, in inks.</param>
     /// <param name="inks">The house's.</param>
@@ -79,7 +81,8 @@ internal static class MixedInLight
         }
         using var key = 255 - own;
         using var none = key * 0;
-        using var four = none.Bandjoin(none, none, key).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Cmyk);
+        using var four = none.Bandjoin(none, none, key).Cast(Enums.BandFormat.Uchar)
+            .Copy(interpretation: Enums.Interpretation.Cmyk);
         return ScreenView.Of(four, inks.Condition);
     }
 
@@ -89,14 +92,15 @@ internal static class MixedInLight
     public static MendLine Told(int page, Difference? difference)
     {
         static string figure(double v, string form) => v.ToString(form, CultureInfo.InvariantCulture);
-        var what = $"Something on page {page} lets through what lies under it and was made in a screen’s colours: it was mixed in " +
-            "light there and is mixed in inks now";
+        var what = $"Something on page {page} lets through what lies under it and was made in a screen’s colours: it was " +
+            "mixed in light there and is mixed in inks now";
         if (difference is { IsSeen: false } alike)
-            return new("transparency.light", MendState.Found, page, $"{what}, which looks the same (ΔE {figure(alike.Most, "0.0")} at most).");
+            return new("transparency.light", MendState.Found, page,
+                $"{what}, which looks the same (ΔE {figure(alike.Most, "0.0")} at most).");
         var how = difference is null ? "which can look quite otherwise"
-            : $"which looks otherwise by ΔE {figure(difference.Mean, "0")} over {figure(difference.SquareCentimetres, "0.#")} cm², " +
-                $"{figure(difference.Most, "0")} at most";
-        return new("transparency.light", MendState.Left, page, $"{what}, {how}. Look at the page before and after; flattened by the " +
-            "program it was made in, it stays as it was.");
+            : $"which looks otherwise by ΔE {figure(difference.Mean, "0")} over " +
+                $"{figure(difference.SquareCentimetres, "0.#")} cm², {figure(difference.Most, "0")} at most";
+        return new("transparency.light", MendState.Left, page, $"{what}, {how}. Look at the page before and after; " +
+            "flattened by the program it was made in, it stays as it was.");
     }
 }

@@ -17,7 +17,9 @@ public static class PageSeen
     /// <summary>Pixels an inch of a cover that is to be printed from them.</summary>
     public const int Sharp = PageRasterizer.PerInch;
 
-    /// <summary>The room for marks about a mended cover's sheet, in points; none where the house wants no marks.</summary>
+    /// <summary>
+    /// The room for marks about a mended cover's sheet, in points; none where the house wants no marks.
+    /// </summary>
     public static double Room(Surface sheet, House house) => PageBoxes.Of(sheet, new(house.Kinds[0]), house).Margin;
 
     /// <summary>Whether pages can be drawn here.</summary>
@@ -115,7 +117,9 @@ public static class PageSeen
         return dark.JpegsaveBuffer(q: 85, keep: Enums.ForeignKeep.None);
     }
 
-    /// <summary>How far two pictures of a screen are apart at each place (ΔE*ab), the second laid on the first's middle.</summary>
+    /// <summary>
+    /// How far two pictures of a screen are apart at each place (ΔE*ab), the second laid on the first's middle.
+    /// </summary>
     internal static Image DeltaE(Image first, Image second)
     {
         using var sized = second.Gravity(Enums.CompassDirection.Centre, first.Width, first.Height, extend: Enums.Extend.White);

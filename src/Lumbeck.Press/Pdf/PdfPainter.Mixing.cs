@@ -4,10 +4,9 @@ namespace Lumbeck.Press.Pdf;
 internal sealed partial class PdfPainter
 {
     /// <summary>
-    /// A drawn item that lets through what lies under it: its marks are laid down as one, so that they do not show through
-    /// each other. Finishing inks that multiply or screen
-    /// are laid by themselves: a plate of their own has nothing to do with the process inks, and is never screened
-    /// away.
+    /// A drawn item that lets through what lies under it: its marks are laid down as one, so that they do not show
+    /// through each other. Finishing inks that multiply or screen are laid by themselves: a plate of their own has
+    /// nothing to do with the process inks, and is never screened away.
     /// </summary>
     private void Mixed(DrawnItem drawn, Affine toPage)
     {

@@ -1,8 +1,8 @@
 namespace Lumbeck.Press.Plates;
 
 /// <summary>
-/// What a sheet shows at one place in the order of its marks: all that lies there up to a mark of a drawn item, or up to the
-/// whole of one.
+/// What a sheet shows at one place in the order of its marks: all that lies there up to a mark of a drawn item, or up
+/// to the whole of one.
 /// </summary>
 /// <param name="item">The drawn item.</param>
 /// <param name="mark">The last mark of it, or <see cref="Painting.Whole"/>.</param>
@@ -144,9 +144,8 @@ internal static class Flattening
     }
 
     /// <summary>
-    /// A drawn item over one plain ink: its own inks, mixed with that. Within a group each mark hides those under it, so
-    /// every ink is mixed by itself;
-    /// null where that is not so, since a mark overprints others of its own group.
+    /// A drawn item over one plain ink: its own inks, mixed with that. Within a group each mark hides those under it,
+    /// so every ink is mixed by itself; null where that is not so, since a mark overprints others of its own group.
     /// </summary>
     private static DrawnItem? Solid(DrawnItem drawn, Ink under)
     {

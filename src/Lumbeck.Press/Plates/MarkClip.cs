@@ -1,8 +1,8 @@
 namespace Lumbeck.Press.Plates;
 
 /// <summary>
-/// The shape that a mark is all of, in points of its drawn item: pixels of it are seen through that, so that its edge stays
-/// sharp. Null for what is no one shape.
+/// The shape that a mark is all of, in points of its drawn item: pixels of it are seen through that, so that its edge
+/// stays sharp. Null for what is no one shape.
 /// </summary>
 internal sealed class MarkClip : IMarkVisitor<Outline?>
 {

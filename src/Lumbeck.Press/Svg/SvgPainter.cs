@@ -32,13 +32,14 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
     public static string IdOf(string item) => "s-" + item;
 
     /// <summary>
-    /// One drawn item as a group with its own id; an empty drawn item is an empty group, so that it can be morphed later.
+    /// One drawn item as a group with its own id; an empty drawn item is an empty group, so that it can be morphed
+    /// later.
     /// </summary>
     public string Item(DrawnItem drawn) => Item(drawn, linked);
 
     /// <summary>
-    /// One drawn item with, over it, what the plates have where it lies: a picture of all that is under it and itself. What
-    /// is carried by hand shows without it.
+    /// One drawn item with, over it, what the plates have where it lies: a picture of all that is under it and
+    /// itself. What is carried by hand shows without it.
     /// </summary>
     public string Plated(DrawnItem drawn, Bounds window, string picture)
     {
@@ -89,8 +90,8 @@ public sealed partial class SvgPainter(IType type, IScreenColour colour, IPictur
     }
 
     /// <summary>
-    /// How drawn items blend, for style sheets: browsers do it in screen colours, which comes near to the press but is not
-    /// it.
+    /// How drawn items blend, for style sheets: browsers do it in screen colours, which comes near to the press but
+    /// is not it.
     /// </summary>
     public const string Mixing = ".mix-multiply{mix-blend-mode:multiply}.mix-screen{mix-blend-mode:screen}";
 

@@ -1,6 +1,8 @@
 namespace Lumbeck.Core.Tests.Limits;
 
-/// <summary>Rules of the sheet on either side of their limits: just within they are quiet, just past they speak.</summary>
+/// <summary>
+/// Rules of the sheet on either side of their limits: just within they are quiet, just past they speak.
+/// </summary>
 public sealed class SheetLimitTests
 {
     private static ImmutableArray<Finding> Of(Job job, string id) => [.. Sample.Check(job).Where(f => f.Id == id)];
@@ -13,7 +15,9 @@ public sealed class SheetLimitTests
 
     private static Length Pt(decimal pt) => Length.FromPoints(pt);
 
-    /// <summary>What a house asks beside the spine or the cut counts no less than what keeps words safe there.</summary>
+    /// <summary>
+    /// What a house asks beside the spine or the cut counts no less than what keeps words safe there.
+    /// </summary>
     [Fact]
     public void A_barcode_s_room_never_reaches_out_of_the_safe_box()
     {

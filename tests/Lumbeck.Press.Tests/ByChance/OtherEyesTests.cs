@@ -3,8 +3,8 @@ using Lumbeck.Press.Kinds;
 namespace Lumbeck.Press.Tests.ByChance;
 
 /// <summary>
-/// The program's files as MuPDF draws them, a third reader that shares no code with Ghostscript or poppler: it lays on each
-/// process plate what the plate painter has there.
+/// The program's files as MuPDF draws them, a third reader that shares no code with Ghostscript or poppler: it lays
+/// on each process plate what the plate painter has there.
 /// </summary>
 public sealed class OtherEyesTests(RandomDesk random) : IClassFixture<RandomDesk>
 {

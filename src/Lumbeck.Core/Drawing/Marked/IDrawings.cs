@@ -38,8 +38,8 @@ public interface IDrawings
     IReadOnlyList<Outline> Edges(object of, Func<IEnumerable<Drawn>> draw, double least) => Plainly(draw());
 
     /// <summary>
-    /// The lines of a colouring page: between regions that are closed, large enough and nowhere too narrow; each shape's
-    /// own where nobody here can tell what is hidden.
+    /// The lines of a colouring page: between regions that are closed, large enough and nowhere too narrow; each
+    /// shape's own where nobody here can tell what is hidden.
     /// </summary>
     /// <param name="of">What the drawing follows from, by which it is kept.</param>
     /// <param name="draw">Draws it, the lowest first, in millimetres.</param>

@@ -98,7 +98,9 @@ internal sealed class FontSubstitution(FaceShelf shelf)
             .MinBy(f => (f.Italic == italic ? 0 : 1000) + Math.Abs(f.Weight - (bold ? 700 : 400)))!;
     }
 
-    /// <summary>Of the fourteen that every reader has, the widths that they have there; else the stand-in's own.</summary>
+    /// <summary>
+    /// Of the fourteen that every reader has, the widths that they have there; else the stand-in's own.
+    /// </summary>
     private double[] Usual(string name, FaceId stands)
     {
         try
