@@ -88,8 +88,8 @@ internal static class ArtVerbs
             var field = sketch.Fields.FirstOrDefault(f => f.Key == key)
                 ?? throw new Refusal("--set", $"--set: {sketch.Kind} have no `{LengthText.Clip(key)}`: take " +
                     string.Join(", ", sketch.Fields.Select(f => f.Key)));
-            try { sketch = sketch.With(key, field.Read(text, Terms), ""); }
-            catch (Refusal r) { throw new Refusal("--set", $"--set {key}: {r.Message}"); }
+            sketch = Attempt.Telling(r => new("--set", $"--set {key}: {r.Message}"),
+                () => sketch.With(key, field.Read(text, Terms), ""));
         }
         return sketch;
     }

@@ -40,16 +40,15 @@ internal static class InsideJson
     public static string Sum(InsidePlan plan, CountedRun counted, Unit unit)
     {
         var design = plan.Inside.Runs[counted.Run].Designs[0];
-        try { return design.Working(plan.Page(Math.Max(1, counted.First)).Surface, unit); }
-        catch (Refusal r) { return $"does not fit: {r.Message}"; }
+        return Attempt.Or(() => design.Working(plan.Page(Math.Max(1, counted.First)).Surface, unit),
+            r => $"does not fit: {r.Message}");
     }
 
     private static object Run(InsidePlan plan, CountedRun counted)
     {
         var run = plan.Inside.Runs[counted.Run];
-        (int? Rows, int? Columns, Length? Over) fits = default;
-        try { fits = run.Designs[0].Fits(plan.Page(Math.Max(1, counted.First)).Surface); }
-        catch (Refusal) { /* the sum says why */ }
+        // Where it does not, the sum says why.
+        var fits = Attempt.OrNull(() => run.Designs[0].Fits(plan.Page(Math.Max(1, counted.First)).Surface));
         return new
         {
             name = run.Says,

@@ -135,9 +135,17 @@ internal static class InsideVerbs
         var ticket = on.Composed.Drawn.Where(f => f.Id is "ticket.pages" or "ticket.trim");
         List<Finding> found = [.. ticket, .. desk.Checks.OfPages(on.Composed)];
         if (plan.Kind.IsForPrinter && !house.ForPages().Kinds.Contains(plan.Kind))
-            found.Insert(0, new("press.kind", Severity.Stop, house.Name, null, Part.Page, plan.Kind.Title,
-                string.Join(" or ", house.ForPages().Kinds.Select(k => k.Title)), null,
-                $"{house.Name} takes no pages as {plan.Kind.Title}.", "Take a kind that it takes."));
+            found.Insert(0, new()
+            {
+                Id = "press.kind",
+                Severity = Severity.Stop,
+                Whose = house.Name,
+                Panel = Part.Page,
+                Measured = plan.Kind.Title,
+                Limit = string.Join(" or ", house.ForPages().Kinds.Select(k => k.Title)),
+                Why = $"{house.Name} takes no pages as {plan.Kind.Title}.",
+                Mend = "Take a kind that it takes.",
+            });
         foreach (var f in found) Console.Error.WriteLine(Say.Finding(f));
         return found.Any(f => f is { Severity: Severity.Stop or Severity.Todo, Waived: null });
     }

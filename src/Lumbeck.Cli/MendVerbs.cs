@@ -76,17 +76,13 @@ internal static class MendVerbs
             var worst = 0;
             foreach (var each in Directory.GetFiles(from).Where(IsTaken).Order(StringComparer.Ordinal))
             {
-                try
-                {
-                    worst = Math.Max(worst, One(p, each, Path.Combine(to, Path.GetFileNameWithoutExtension(each) +
-                    ".pdf"), cancel));
-                }
                 // One that can't be mended keeps no other from it.
-                catch (Refusal r)
+                worst = Math.Max(worst, Attempt.Or(() => One(p, each, Path.Combine(to,
+                    Path.GetFileNameWithoutExtension(each) + ".pdf"), cancel), r =>
                 {
                     Console.Error.WriteLine($"{Path.GetFileName(each)}: {Say.Sentence(r.Message)}");
-                    worst = 2;
-                }
+                    return 2;
+                }));
             }
             return Task.FromResult(worst);
         });

@@ -219,27 +219,19 @@ internal static partial class WrapVerbs
     }
 
     /// <summary>What a fact of a ticket is called on the command line.</summary>
-    private static WrapGeometry Named(Func<WrapGeometry> make)
+    private static WrapGeometry Named(Func<WrapGeometry> make) => Attempt.Telling(r => r.Path switch
     {
-        try { return make(); }
-        catch (Refusal r)
-        {
-            var option = r.Path switch
-            {
-                "ticket/pages" => Pages,
-                "ticket/trim" => Trim,
-                "ticket/paper" => Leaf,
-                "ticket/flaps" => Flaps,
-                "ticket/pinned" => Spine,
-                "ticket/dummy" => Dummy,
-                "ticket/endpapers" => Endpapers,
-                "ticket/plates" => PlatePages,
-                "ticket/plates-paper" => PlateLeaf,
-                _ => null,
-            };
-            throw option is null ? r : No(option, r.Message);
-        }
-    }
+        "ticket/pages" => No(Pages, r.Message),
+        "ticket/trim" => No(Trim, r.Message),
+        "ticket/paper" => No(Leaf, r.Message),
+        "ticket/flaps" => No(Flaps, r.Message),
+        "ticket/pinned" => No(Spine, r.Message),
+        "ticket/dummy" => No(Dummy, r.Message),
+        "ticket/endpapers" => No(Endpapers, r.Message),
+        "ticket/plates" => No(PlatePages, r.Message),
+        "ticket/plates-paper" => No(PlateLeaf, r.Message),
+        _ => r,
+    }, make);
 
     private static Paper PaperOf(ParseResult p, House house, Func<Option<string>, string?> given)
     {
@@ -255,11 +247,8 @@ internal static partial class WrapVerbs
             return house.Papers.FirstOrDefault(x => x.Name.Equals(name, StringComparison.OrdinalIgnoreCase))
                 ?? throw No(Stock,
                     $"{house.Name} has no paper `{LengthText.Clip(name)}`: pick {string.Join(", ", house.Papers.Select(x => x.Name))}");
-        Paper of(Option<string> o, Func<Paper, Paper> make)
-        {
-            try { return make(new("", Caliper.Zero)) with { Name = "" }; }
-            catch (Refusal r) when (r.Path.Length == 0) { throw No(o, r.Message); }
-        }
+        Paper of(Option<string> o, Func<Paper, Paper> make) => Attempt.Telling(
+            r => r.Path.Length == 0 ? No(o, r.Message) : r, () => make(new("", Caliper.Zero)) with { Name = "" });
         if (given(Leaf) is { } leaf) return of(Leaf, x => x.Thick(Thick(Leaf, leaf)));
         if (given(Page) is { } page) return of(Page, x => x.Thick(Caliper.FromPageThickness(Thick(Page, page))));
         if (given(Ppi) is { } ppi) return of(Ppi, x => x.Thick(Caliper.FromPagesPerInch(Number(Ppi, ppi))));

@@ -73,6 +73,7 @@ public static class LumbeckHost
             o.ValueProviderFactories.Remove(route);
             o.ValueProviderFactories.Insert(0, route);
             o.Filters.Add<SoundRedirects>();
+            o.Filters.Add<RefusalsTold>();
             // What is empty is empty, not missing.
             o.ModelMetadataDetailsProviders.Add(new EmptyIsEmpty());
         }).AddRazorOptions(o =>

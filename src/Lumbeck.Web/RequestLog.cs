@@ -16,8 +16,8 @@ public sealed partial class RequestLog(ILogger<RequestLog> log)
     public static readonly TimeSpan Slow = TimeSpan.FromSeconds(1);
 
     /// <summary>
-    /// Answers what can be expected to go wrong at any door: a full disk and a store that does not answer, to a page's
-    /// own askings in words, to a browser by a page.
+    /// Answers what can be expected to go wrong at any door: what is refused or was overtaken, a full disk and a store
+    /// that does not answer; to a page's own askings in words, to a browser by a page.
     /// </summary>
     public async Task Run(HttpContext http, RequestDelegate next)
     {
@@ -26,8 +26,8 @@ public sealed partial class RequestLog(ILogger<RequestLog> log)
         catch (Exception) when (http.RequestAborted.IsCancellationRequested) { /* nobody waits for it any more */ }
         catch (Exception e) when (!http.Response.HasStarted)
         {
-            var (status, says) = Known(e);
-            if (e is not (Refusal or BadHttpRequestException)) Failed(http.Request.Method, Route(http),
+            var (status, says) = Known(e, HttpMethods.IsGet(http.Request.Method));
+            if (e is not (Refusal or Conflict or BadHttpRequestException)) Failed(http.Request.Method, Route(http),
                 ErrorCause.Of(e));
             http.Response.Clear();
             http.Response.StatusCode = status;
@@ -35,7 +35,12 @@ public sealed partial class RequestLog(ILogger<RequestLog> log)
             http.Items[Sentence] = says;
             if (http.Request.Headers.ContainsKey("X-Lumbeck-Token") || http.Request.Method == "POST"
                 && !http.Request.HasFormContentType)
-                await Answers.Say("", says, status).ExecuteAsync(http);
+                await (e switch
+                {
+                    Refusal r => Answers.Say(r.Path == "job" ? "" : r.Path, r.Message, status),
+                    Conflict c => Answers.Overtaken(c),
+                    _ => Answers.Say("", says, status),
+                }).ExecuteAsync(http);
         }
         finally
         {
@@ -48,10 +53,16 @@ public sealed partial class RequestLog(ILogger<RequestLog> log)
     /// <summary>Under what a page that says what is wrong finds the sentence.</summary>
     public const string Sentence = "lumbeck-sentence";
 
-    private static (int Status, string Says) Known(Exception e) => e switch
+    /// <param name="e">What went wrong.</param>
+    /// <param name="isRead">Whether something was asked for that is not here, and nothing to be done.</param>
+    private static (int Status, string Says) Known(Exception e, bool isRead) => e switch
     {
+        Refusal { Path: "starter" or "livery" or "file" } r when isRead =>
+            (StatusCodes.Status404NotFound, r.Message.Capital() + "."),
         Refusal { Path: "job" } r => (StatusCodes.Status404NotFound, r.Message.Capital() + "."),
         Refusal r => (StatusCodes.Status422UnprocessableEntity, r.Message.Capital() + "."),
+        FileNotFoundException when isRead => (StatusCodes.Status404NotFound, "What was asked for is not here."),
+        Conflict c => (StatusCodes.Status409Conflict, c.Message),
         Store.DamagedState d => (StatusCodes.Status422UnprocessableEntity, d.Message),
         BadHttpRequestException b => (b.StatusCode, "This can’t be read: load the page again."),
         _ when Store.Disk.IsFull(e) => (StatusCodes.Status507InsufficientStorage, Store.Disk.Full),

@@ -13,6 +13,7 @@ public sealed class RulesTests
         public string? Fault(Picture picture) => fault;
         public double? OutOfGamut(Picture picture, House house) => 0.08;
         public (double Across, double Down)? Seams(Picture picture, bool brick) => null;
+        public IReadOnlyList<double> Gaps(Pattern pattern) => Lumbeck.Core.Checks.OfDrawn.PatternBeats.Gaps(pattern);
         public FaceRights Rights(FaceId face) => new("Plain", never, WholeOnly: !never);
         public IReadOnlyList<(string Asked, string Face)> FacesOf(Picture picture) => [("Helvetica", "Work Sans")];
     }
@@ -285,8 +286,8 @@ public sealed class RulesTests
         var root = new DirectoryInfo(AppContext.BaseDirectory);
         while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
         var page = Path.Combine(root.FullName, "docs", "checks.md");
-        static string row(Rule r) =>
-            $"| `{r.Id}` | {r.Proves} | {(r is PlateRule ? "plates" : r.OfTicket ? "ticket" : "scene")} |";
+        static string row(CheckRule r) =>
+            $"| `{r.Id}` | {r.Proves} | {(r is PlateRule ? "plates" : r is Rule { OfTicket: true } ? "ticket" : "scene")} |";
         var text = $"""
             # What Check looks at
 

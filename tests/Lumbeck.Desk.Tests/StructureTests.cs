@@ -155,6 +155,24 @@ public sealed class StructureTests
         foreach (var file in Sources()) arm.Matches(File.ReadAllText(file)).Select(m => m.Value).ShouldBeEmpty(file);
     }
 
+    /// <summary>
+    /// Each door turns a refusal into an answer in one place, and where a refusal is an answer it is tried by
+    /// <c>Attempt</c>: what is caught beside these undoes what was begun.
+    /// </summary>
+    [Fact]
+    public void Refusals_are_caught_in_few_places()
+    {
+        var caught = new System.Text.RegularExpressions.Regex(
+            @"catch \(((?:Lumbeck\.Core\.)?Refusal|Exception \w+\) when \(\w+ is (?!not )[^)]*\bRefusal\b)");
+        caught.IsMatch("catch (Refusal) { }").ShouldBeTrue();
+        caught.IsMatch("catch (Exception e) when (e is IOException or Refusal) { }").ShouldBeTrue();
+        var files = Directory.GetFiles(Path.Combine(Root, "src"), "*.cshtml", SearchOption.AllDirectories)
+            .Concat(Sources()).ToList();
+        files.SelectMany(f => caught.Matches(File.ReadAllText(f)).Select(m => $"{Path.GetFileName(f)}: {m.Value}"))
+            .ToList().Count.ShouldBeInRange(5, 12);
+        foreach (var file in files) File.ReadAllText(file).ShouldNotContain("catch (NullReferenceException", Case.Sensitive, file);
+    }
+
     private static IEnumerable<string> Sources() => Directory.GetFiles(Path.Combine(Root, "src"), "*.cs",
         SearchOption.AllDirectories).Where(f => !f.Contains("/obj/", StringComparison.Ordinal));
 

@@ -10,6 +10,9 @@ internal sealed class Rebuilt
     public static readonly CSharpParseOptions Parsing = new(LanguageVersion.CSharp14, preprocessorSymbols: ["NET", "NET10_0"]);
 
     private readonly CSharpCompilation _whole;
+
+    /// <summary>The project as it is.</summary>
+    public CSharpCompilation Whole => _whole;
     private readonly Dictionary<string, SyntaxTree> _trees;
     private readonly (string Name, byte[] Data)[] _resources;
     private readonly string _root;
@@ -77,11 +80,15 @@ internal sealed class Rebuilt
     public string? Write(Mutant? mutant, string path)
     {
         var whole = _whole;
-        if (mutant is { Group: not "houses" })
+        if (mutant is not null)
             whole = whole.ReplaceSyntaxTree(_trees[mutant.Path], CSharpSyntaxTree.ParseText(mutant.Changed(), Parsing, mutant.Path));
-        var house = mutant is { Group: "houses" } ? "house/" + Path.GetFileNameWithoutExtension(mutant.Path) : null;
-        var resources = _resources.Select(r => new ResourceDescription(r.Name, () => new MemoryStream(r.Name == house
-            ? System.Text.Encoding.UTF8.GetBytes(mutant!.Changed()) : r.Data), isPublic: true));
+        return Write(whole, path);
+    }
+
+    /// <summary>Writes the project's assembly; says why where it does not compile.</summary>
+    public string? Write(CSharpCompilation whole, string path)
+    {
+        var resources = _resources.Select(r => new ResourceDescription(r.Name, () => new MemoryStream(r.Data), isPublic: true));
         File.Delete(path);
         using var to = File.Create(path);
         var made = whole.Emit(to, manifestResources: resources);

@@ -2,68 +2,68 @@ using System.Diagnostics;
 
 namespace Lumbeck.Mutants;
 
-/// <summary>Tests that are asked of a mutant: a project of tests, and which of its classes.</summary>
-/// <param name="Project">Such as <c>Core</c>.</param>
-/// <param name="Classes">Those asked, and after a <c>-</c> those not asked; all where empty.</param>
-internal sealed record Suite(string Project, params string[] Classes)
-{
-    /// <summary>What has none of these figures in it and takes half of the time.</summary>
-    private static readonly Suite Core = new("Core", "-*HostileTests", "-*SudokuTests", "-*CalendarTests", "-*PuzzleBookTests",
-        "-*PuzzleTests", "-*PageDesignTests", "-*UnicodeTests");
-
-    /// <summary>The likeliest to tell first, then the others, then what is slower.</summary>
-    public static IReadOnlyList<Suite> Of(string group) => group switch
-    {
-        "checks" =>
-        [
-            new("Core", "*Limit*", "*RulesTests", "*CheckTests", "*DrawnRulesTests", "*MendingTests", "*PictureTests"), Core,
-            new("Desk", "*PlateChecksTests"),
-        ],
-        "geometry" =>
-        [
-            new("Core", "*GeometryTests", "*BookTests", "*ExplanationTests", "*HouseTests", "*SheetLimitTests"), Core,
-            new("Press", "*TemplateTests"), new("Desk", "*DemoFilesTests"),
-        ],
-        "kinds" =>
-        [
-            new("Desk", "*DemoFilesTests"), new("Press", "*KindTests", "*PressedPagesTests", "*TemplateTests", "*PressFileTests"),
-        ],
-        _ =>
-        [
-            new("Core", "*HouseTests", "*GeometryTests", "*BookTests", "*ExplanationTests"), Core,
-            new("Desk", "*DemoFilesTests"),
-        ],
-    };
-
-    public override string ToString() => Classes.Length == 0 || Classes[0][0] == '-' ? Project : $"{Project} {string.Join(' ', Classes)}";
-}
+/// <summary>A class of tests, how long it takes and which figures it asks for.</summary>
+internal sealed record TestClass(string Project, string Name, TimeSpan Takes, IReadOnlySet<int> Sees);
 
 /// <summary>Copies of the tests' folders, in which one assembly is a mutant.</summary>
 internal sealed class Bench(string root, string own)
 {
     private static readonly TimeSpan Most = TimeSpan.FromMinutes(6);
 
-    /// <summary>The suite that tells a mutant from the program; null where none does.</summary>
-    /// <param name="assembly">The mutant's file name.</param>
-    /// <param name="made">Where it was written.</param>
-    /// <param name="suites">In the order they are asked.</param>
-    public string? Killer(string assembly, string made, IEnumerable<Suite> suites)
+    /// <summary>So long classes are asked together; the others one by one, the quickest first.</summary>
+    private static readonly TimeSpan Together = TimeSpan.FromSeconds(12);
+
+    /// <summary>The class of tests, or the first of several, that tells a mutant from the program; null where none does.</summary>
+    public string? Killer(IEnumerable<TestClass> classes, IReadOnlyDictionary<string, string>? environment = null)
     {
-        foreach (var suite in suites)
+        foreach (var project in classes.GroupBy(c => c.Project).OrderBy(p => p.Min(c => c.Takes)))
         {
-            var folder = Folder(suite.Project);
-            var place = Path.Combine(folder, assembly);
-            File.Delete(place);
-            File.Copy(made, place);
-            if (!Passes(folder, suite)) return suite.ToString();
+            var open = project.OrderBy(c => c.Takes).ToList();
+            while (open.Count > 0)
+            {
+                var sum = TimeSpan.Zero;
+                var now = open.TakeWhile((c, n) => n == 0 || (sum += c.Takes) < Together).ToList();
+                open.RemoveRange(0, now.Count);
+                if (!Passes(project.Key, now.Select(c => c.Name), environment)) return $"{project.Key} {now[0].Name.Split('.')[^1]} …";
+            }
         }
         return null;
+    }
+
+    /// <summary>Lays an assembly in a project's tests.</summary>
+    public void Lay(string project, string assembly, string made)
+    {
+        var place = Path.Combine(Folder(project), assembly);
+        File.Delete(place);
+        File.Copy(made, place);
+    }
+
+    /// <summary>The names of a project's classes.</summary>
+    public IReadOnlyList<string> Classes(string project)
+    {
+        using var run = Start(project, ["-list", "classes"], null);
+        var all = run.StandardOutput.ReadToEnd().Split('\n').Select(l => l.Trim())
+            .Where(l => l.StartsWith($"Lumbeck.{project}.Tests.", StringComparison.Ordinal)).ToList();
+        run.WaitForExit();
+        return all;
+    }
+
+    /// <summary>Asks one class of the program as it is: how long it takes, and what it asks for. Null where it fails.</summary>
+    public TestClass? Look(string project, string name)
+    {
+        var told = Path.Combine(own, "seen.txt");
+        File.Delete(told);
+        var since = Stopwatch.GetTimestamp();
+        if (!Passes(project, [name], new Dictionary<string, string> { [Switched.Seen] = told })) return null;
+        var seen = File.Exists(told) ? File.ReadAllText(told).Split(' ', StringSplitOptions.RemoveEmptyEntries)
+            .Select(n => int.Parse(n, System.Globalization.CultureInfo.InvariantCulture)).ToHashSet() : [];
+        return new(project, name, Stopwatch.GetElapsedTime(since), seen);
     }
 
     /// <summary>
     /// A folder of the tests, of links to what was built; what is replaced becomes a file of its own.
     /// </summary>
-    private string Folder(string project)
+    public string Folder(string project)
     {
         var folder = Path.Combine(own, project);
         if (Directory.Exists(folder)) return folder;
@@ -73,14 +73,21 @@ internal sealed class Bench(string root, string own)
         return folder;
     }
 
-    private static bool Passes(string folder, Suite suite)
+    private Process Start(string project, IEnumerable<string> words, IReadOnlyDictionary<string, string>? environment)
     {
+        var folder = Folder(project);
         var start = new ProcessStartInfo("dotnet") { WorkingDirectory = folder, RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var word in (string[])[Path.Combine(folder, $"Lumbeck.{suite.Project}.Tests.dll"), "-stopOnFail", "-noLogo", "-trait-",
-            "width=wide", .. suite.Classes.SelectMany(c => c[0] == '-' ? (string[])["-class-", c[1..]] : ["-class", c])]) start.ArgumentList.Add(word);
+        foreach (var word in words.Prepend(Path.Combine(folder, $"Lumbeck.{project}.Tests.dll"))) start.ArgumentList.Add(word);
         start.Environment["DOTNET_TieredPGO"] = "0";
         start.Environment["DOTNET_gcConcurrent"] = "0";
-        using var run = Process.Start(start)!;
+        foreach (var (name, value) in environment ?? new Dictionary<string, string>()) start.Environment[name] = value;
+        return Process.Start(start)!;
+    }
+
+    private bool Passes(string project, IEnumerable<string> classes, IReadOnlyDictionary<string, string>? environment)
+    {
+        using var run = Start(project, ["-stopOnFail", "-noLogo", "-trait-", "width=wide", .. classes.SelectMany(c => (string[])["-class", c])],
+            environment);
         run.OutputDataReceived += (_, _) => { };
         run.ErrorDataReceived += (_, _) => { };
         run.BeginOutputReadLine();

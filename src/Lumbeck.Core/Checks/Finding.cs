@@ -2,14 +2,36 @@ using System.Text.Json.Serialization;
 
 namespace Lumbeck.Core.Checks;
 
-/// <summary>
-/// One thing Check found. <paramref name="Measured"/> and <paramref name="Limit"/> are written in the job's unit;
-/// <paramref name="Place"/> is on the sheet, null where a finding has none; <paramref name="Mend"/> says in words what
-/// would do.
-/// </summary>
-public sealed record Finding(string Id, Severity Severity, string Whose, string? Item, Part? Panel, string Measured,
-    string Limit, Box? Place, string Why, string? Mend)
+/// <summary>One thing Check found.</summary>
+public sealed record Finding
 {
+    /// <summary>The rule that found it.</summary>
+    public string Id { get; init; } = "";
+
+    public required Severity Severity { get; init; }
+
+    /// <summary>Whose limit it is: the house's name, or “the trade”.</summary>
+    public string Whose { get; init; } = "";
+
+    /// <summary>The id of the item it is about; null where it is about none.</summary>
+    public string? Item { get; init; }
+
+    public Part? Panel { get; init; }
+
+    /// <summary>What is so, in the job's unit.</summary>
+    public required string Measured { get; init; }
+
+    /// <summary>What it is to be, in the job's unit.</summary>
+    public required string Limit { get; init; }
+
+    /// <summary>Where it is on the sheet; null where it has no place.</summary>
+    public Box? Place { get; init; }
+
+    public required string Why { get; init; }
+
+    /// <summary>What would do, in words.</summary>
+    public string? Mend { get; init; }
+
     /// <summary>The number of the printed sheet it was found on.</summary>
     public int Sheet { get; init; }
 
@@ -32,4 +54,11 @@ public sealed record Finding(string Id, Severity Severity, string Whose, string?
     public string Key =>
         string.Create(CultureInfo.InvariantCulture,
             $"{Id}/{(Page > 0 ? $"p{Page}" : Sheet)}/{Item ?? Panel?.ToString() ?? "-"}/{Measured}");
+
+    /// <summary>The item it is about, on its panel.</summary>
+    [JsonIgnore]
+    public Item? Of
+    {
+        init => (Item, Panel) = (value?.Id, value?.Hold.Panel);
+    }
 }

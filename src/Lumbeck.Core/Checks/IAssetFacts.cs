@@ -34,6 +34,11 @@ public interface IAssetFacts
     /// <param name="brick">Whether each second row lies half a tile aside.</param>
     (double Across, double Down)? Seams(Picture picture, bool brick);
 
+    /// <summary>
+    /// What <see cref="OfDrawn.PatternBeats.Gaps"/> says of a pattern: it takes long, and is asked again at every edit.
+    /// </summary>
+    IReadOnlyList<double> Gaps(Pattern pattern);
+
     FaceRights Rights(FaceId face);
 
     /// <summary>Families that a drawing's words ask for and do not get, each with the face they are set in.</summary>

@@ -1,51 +1,11 @@
 namespace Lumbeck.Core.Checks;
 
-/// <summary>What a rule looks at: one sheet of one revision of a job, with its arithmetic and its scene.</summary>
-/// <param name="Job">The job.</param>
-/// <param name="On">The sheet.</param>
-/// <param name="Scene">What is drawn on it.</param>
-/// <param name="Kept">What is known of pictures and faces; rules that ask find nothing where null.</param>
-public sealed record CheckContext(Job Job, PrintedSheet On, Scene Scene, IAssetFacts? Kept = null)
-{
-    public WrapGeometry Geometry => On.Geometry;
-    public Take Take => Job.Wraps[On.Wrap].Take;
-    public House House => Job.Ticket.House;
-    public Unit Unit => Job.Ticket.Unit;
-    public Sheet Sheet => On.Sheet;
-    /// <summary>The number of the first sheet that carries this wrap.</summary>
-    public int First => On.Number - On.Geometry.Sheets.IndexOf(On.Sheet);
-
-    /// <summary>
-    /// A shape's edge counts as past a line from here on; under it lie only rounding and antialiasing.
-    /// </summary>
-    public static readonly Length Tolerance = Length.FromMillimetres(0.01m);
-
-    /// <summary>
-    /// How far letters may reach out of the box they are set in, by a side bearing below zero or a stroke that swings:
-    /// words whose box is where it should be are so themselves.
-    /// </summary>
-    public static readonly Length Overhang = Length.FromMillimetres(0.4m);
-
-    /// <summary>The items that hang on this sheet, hidden ones too, lowest first.</summary>
-    public IEnumerable<Item> Here() =>
-        Take.Items.Where(i => i.Hold.Panel == Part.Sheet || Sheet.Panel(i.Hold.Panel) is not null);
-
-    /// <summary>The pictures that print on this sheet, each with its item; with none on the ground.</summary>
-    public IEnumerable<(Item? Item, Picture Picture)> PicturesShown() =>
-        Take.Ground.Pictures.Select(p => ((Item?)null, p))
-            .Concat(Here().Where(i => !i.Hidden).SelectMany(i => i.Pictures.Select(p => ((Item?)i, p))));
-
-    /// <summary>The items that print, with their drawn items, lowest first.</summary>
-    public IEnumerable<(Item Item, DrawnItem Drawn)> Drawn() =>
-        Take.Items.Where(i => !i.Hidden).Select(i => (i, Scene.Item(i.Id)!))
-            .Where(x => x.Item2 is { Inked.IsEmpty: false });
-}
-
 /// <summary>
-/// One thing that Check looks for (docs/checks.md). A rule is added by adding its file and naming it in
-/// <see cref="Rules"/>.
+/// One thing that Check looks for (docs/checks.md): on a sheet as it is drawn (<see cref="Rule"/>), on the inks as they
+/// lie on the press (<see cref="PlateRule"/>), or on the pages of an inside (<see cref="OfPages.PageRule"/>). A rule is
+/// added by adding its file and naming it where its kind is listed.
 /// </summary>
-public abstract class Rule
+public abstract class CheckRule
 {
     /// <summary>The rule's id, such as <c>zone.trim</c>.</summary>
     public abstract string Id { get; }
@@ -53,32 +13,49 @@ public abstract class Rule
     /// <summary>What is so when it finds nothing, in words.</summary>
     public abstract string Proves { get; }
 
-    public abstract IEnumerable<Finding> Check(CheckContext look);
+    /// <summary>Whether the limit is one of the house's figures.</summary>
+    protected virtual bool Limited => true;
 
+    /// <summary>What was found, of this rule and as the house weighs it where it says so.</summary>
+    private protected Finding Weighed(Finding found, House house)
+    {
+        var ours = house.Severities.TryGetValue(Id, out var said);
+        return found with
+        {
+            Id = Id,
+            Severity = ours ? said : found.Severity,
+            Whose = ours || Limited ? house.Name : "the trade",
+        };
+    }
+
+    private protected Finding Weighed(Finding found, CheckContext look) => Weighed(found, look.House) with
+    {
+        Sheet = look.On.Number,
+        Waived = look.Job.Waivers.FirstOrDefault(w => w.Rule == Id)?.Reason,
+    };
+}
+
+/// <summary>A rule that looks at a sheet as it is drawn.</summary>
+public abstract class Rule : CheckRule
+{
     /// <summary>Whether it looks at the ticket alone, so that a job with several sheets is looked at once.</summary>
     public virtual bool OfTicket => false;
 
-    /// <summary>A finding, weighed as the house weighs this rule where it says so.</summary>
-    protected Finding Found(CheckContext look, Severity severity, string measured, string limit, string why,
-        string? mend = null, Item? item = null, Part? panel = null, Box? place = null, Edit? by = null)
-    {
-        var ours = look.House.Severities.TryGetValue(Id, out var said);
-        return new(Id, ours ? said : severity, ours || Limited ? look.House.Name : "the trade", item?.Id,
-            panel ?? item?.Hold.Panel, measured, limit, place, why, mend)
-        { Sheet = look.On.Number, Fix = by, Waived = look.Job.Waivers.FirstOrDefault(w => w.Rule == Id)?.Reason };
-    }
+    public IEnumerable<Finding> Check(CheckContext look) => Look(look).Select(f => Weighed(f, look));
 
-    /// <summary>Whether the limit is one of the house's figures.</summary>
-    protected virtual bool Limited => true;
+    /// <summary>What is so, its limit, where and why; whose limit it is and how much it weighs is the rule's.</summary>
+    protected abstract IEnumerable<Finding> Look(CheckContext look);
 }
 
 /// <summary>
 /// A rule that looks at the inks as they lie on the press: it is asked later than the others, and again at press
 /// resolution before a file leaves.
 /// </summary>
-public abstract class PlateRule : Rule
+public abstract class PlateRule : CheckRule
 {
-    public sealed override IEnumerable<Finding> Check(CheckContext look) => [];
+    public IEnumerable<Finding> Find(CheckContext look, PlateContext plates) =>
+        Look(look, plates).Select(f => Weighed(f, look));
 
-    public abstract IEnumerable<Finding> Find(CheckContext look, PlateContext plates);
+    /// <summary>What is so, as a <see cref="Rule"/> says it.</summary>
+    protected abstract IEnumerable<Finding> Look(CheckContext look, PlateContext plates);
 }

@@ -74,11 +74,7 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
 
     /// <summary>What is printed: each sheet of each wrap, the one that carries the front first.</summary>
     /// <exception cref="Refusal">The facts make no sheet.</exception>
-    public ImmutableArray<PrintedSheet> Sheets() => _made.Of(Ticket, [.. Wraps.Select(w => w.Name)], Make);
-
-    private readonly MadeSheets _made = new();
-
-    private ImmutableArray<PrintedSheet> Make()
+    public ImmutableArray<PrintedSheet> Sheets()
     {
         var pieces = Binding.Of(Ticket.Binding).Pieces;
         var sheets = ImmutableArray.CreateBuilder<PrintedSheet>();
@@ -104,9 +100,9 @@ public sealed record Job(Ticket Ticket, ImmutableList<Swatch> Swatches, Immutabl
     /// <summary>The sheet that an item is printed on: the one that has its panel, or the first of its wrap.</summary>
     public Sheet SheetOf(Item item, int wrap)
     {
-        var own = Sheets().Where(s => s.Wrap == wrap).ToList();
-        return (own.FirstOrDefault(s => s.Sheet.Panel(item.Hold.Panel) is not null) ?? own.FirstOrDefault()
-            ?? Sheets()[0])
+        var all = Sheets();
+        var own = all.Where(s => s.Wrap == wrap).ToList();
+        return (own.FirstOrDefault(s => s.Sheet.Panel(item.Hold.Panel) is not null) ?? own.FirstOrDefault() ?? all[0])
             .Sheet;
     }
 
@@ -166,34 +162,6 @@ public sealed record Edition(string Id, string Name, Ticket Ticket);
 /// <param name="Was">What it covered before, on the sheet as that was.</param>
 /// <param name="Is">What it covers now.</param>
 public sealed record ToLookAt(string Item, string Why, Box Was, Box Is);
-
-/// <summary>
-/// A job's sheets as they were made last. They follow from its ticket and the names of its wraps, so a job that was
-/// changed otherwise has them at hand; they are nothing that tells two jobs apart.
-/// </summary>
-internal sealed class MadeSheets
-{
-    private sealed record Made(Ticket Ticket, ImmutableArray<string> Wraps, ImmutableArray<PrintedSheet> Sheets);
-
-    /// <summary>An edit and what is tried beside it have a ticket each.</summary>
-    private const int Most = 4;
-
-    private ImmutableList<Made> _last = [];
-
-    public ImmutableArray<PrintedSheet> Of(Ticket ticket, ImmutableArray<string> wraps,
-        Func<ImmutableArray<PrintedSheet>> make)
-    {
-        foreach (var last in _last)
-            if (ReferenceEquals(last.Ticket, ticket) && last.Wraps.SequenceEqual(wraps)) return last.Sheets;
-        var made = new Made(ticket, wraps, make());
-        ImmutableInterlocked.Update(ref _last,
-            kept => (kept.Count < Most ? kept : kept.RemoveAt(Most - 1)).Insert(0, made));
-        return made.Sheets;
-    }
-
-    public override bool Equals(object? obj) => obj is MadeSheets;
-    public override int GetHashCode() => 0;
-}
 
 /// <summary>One sheet that is printed for a job.</summary>
 /// <param name="Number">Its place among the job's sheets, from 0.</param>

@@ -71,32 +71,10 @@ public sealed record Scene(Surface Surface, ImmutableArray<DrawnItem> Items)
     /// <summary>The finishing inks that something on it is laid in, by name.</summary>
     public ImmutableSortedSet<string> Finishes => [.. Items.SelectMany(p => p.Finishes)];
 
-    public DrawnItem? Item(string item) => _byItem.Of(Items, item);
-
-    private readonly PiecesByItem _byItem = new();
-
-    /// <summary>
-    /// Drawn items by their items' ids, made when the first is asked for; nothing that tells two scenes apart.
-    /// </summary>
-    private sealed class PiecesByItem
+    /// <summary>What is drawn of an item; null where it is not on this sheet.</summary>
+    public DrawnItem? Item(string item)
     {
-        private sealed record Known(ImmutableArray<DrawnItem> Items, Dictionary<string, DrawnItem> ByItem);
-
-        private volatile Known? _known;
-
-        public DrawnItem? Of(ImmutableArray<DrawnItem> drawnItems, string item)
-        {
-            // A copy with other drawn items shares this; it is asked for its own.
-            if (_known is not { } known || known.Items != drawnItems)
-            {
-                known = new(drawnItems, new(drawnItems.Length));
-                foreach (var drawn in drawnItems) known.ByItem.TryAdd(drawn.Item, drawn);
-                _known = known;
-            }
-            return known.ByItem.GetValueOrDefault(item);
-        }
-
-        public override bool Equals(object? obj) => obj is PiecesByItem;
-        public override int GetHashCode() => 0;
+        foreach (var drawn in Items) if (drawn.Item == item) return drawn;
+        return null;
     }
 }

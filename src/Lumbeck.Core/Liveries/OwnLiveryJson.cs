@@ -68,8 +68,8 @@ public static class OwnLiveryJson
             {
                 var at = $"wraps/{n}/parts/{k}";
                 if (!Enum.IsDefined(part.Says) || !Free.CanBe(part.Item.Id)) throw No(at, "is none");
-                try { _ = ImportValidation.Item(part.Item, s => own.Swatches.Any(h => h.Id == s) ? s : null); }
-                catch (Refusal r) { throw No(at, r.Message.Split(" can’t be taken in")[0] + " is out of all range"); }
+                _ = Attempt.Telling(r => No(at, r.Message.Split(" can’t be taken in")[0] + " is out of all range"),
+                    () => ImportValidation.Item(part.Item, s => own.Swatches.Any(h => h.Id == s) ? s : null));
                 if (part.Item is TextItem text && !has(text.Style.Face))
                     throw No($"{at}/item/style/face", $"`{text.Style.Face}` is no face here: take it into the Drawer first");
             }

@@ -33,11 +33,7 @@ public static class Colours
         })];
     }
 
-    private static Asked? Of(Swatch s)
-    {
-        try { return Asked.Read(s.Asked); }
-        catch (Refusal) { return null; }
-    }
+    private static Asked? Of(Swatch s) => Attempt.OrNull(() => Asked.Read(s.Asked));
 
     /// <summary>
     /// A text as the job's facts read it: a colour of a screen or in Lab becomes the mix that comes nearest on this
@@ -47,8 +43,8 @@ public static class Colours
     public static string InInks(this Drawer drawer, Job job, string path, string text)
     {
         if (Facts.Find(job, path) is not { TakesColour: true }) return text;
-        try { return Asked.Read(text) is { } asked ? drawer.ColourOf(job.Ticket.House).Mix(asked).ToString() : text; }
-        catch (Refusal r) { throw r.At(path); }
+        return Attempt.Telling(r => r.At(path), () =>
+            Asked.Read(text) is { } asked ? drawer.ColourOf(job.Ticket.House).Mix(asked).ToString() : text);
     }
 
     /// <summary>
@@ -58,13 +54,9 @@ public static class Colours
     public static Edit Mixed(this Drawer drawer, Job job, string id, string text)
     {
         var path = $"swatch/{id}/mix";
-        try
-        {
-            return Asked.Read(text) is { } asked
-                ? new SetSwatch(id, Ink: drawer.ColourOf(job.Ticket.House).Mix(asked), Asked: asked.Text)
-                : Facts.Write(job, path, text);
-        }
-        catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
+        return Attempt.At(path, () => Asked.Read(text) is { } asked
+            ? new SetSwatch(id, Ink: drawer.ColourOf(job.Ticket.House).Mix(asked), Asked: asked.Text)
+            : Facts.Write(job, path, text));
     }
 
     /// <summary>What goes with a swatch: a name, the mix, and how it looks.</summary>

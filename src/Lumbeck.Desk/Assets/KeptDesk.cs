@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Lumbeck.Caching;
 using Lumbeck.Press.Colour;
 using Lumbeck.Press.Faces;
@@ -41,6 +42,10 @@ internal sealed class KeptDesk(PictureDesk pictures, FaceShelf shelf) : IAssetFa
         try { return _faces.GetOrAdd(picture.Hash, pictures.FacesOf); }
         catch (Exception e) when (e is Refusal or IOException) { return []; }
     }
+
+    private readonly ConditionalWeakTable<Pattern, double[]> _gaps = [];
+
+    public IReadOnlyList<double> Gaps(Pattern pattern) => _gaps.GetValue(pattern, Core.Checks.OfDrawn.PatternBeats.Gaps);
 
     public FaceRights Rights(FaceId face)
     {

@@ -33,8 +33,10 @@ public sealed class PuzzleDesk : IPuzzles
         if (_making.TryAdd(ask.Key, (0, ask.Count)))
             _ = Task.Run(() =>
             {
-                try { Make(ask); }
-                catch (Refusal r) { _refused[ask.Key] = r; }
+                try
+                {
+                    if (Attempt.Of(() => Make(ask)) is { } no) _refused[ask.Key] = no;
+                }
                 finally { _making.TryRemove(ask.Key, out _); }
             });
         return null;

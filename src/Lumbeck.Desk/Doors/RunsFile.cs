@@ -92,8 +92,7 @@ public static class RunsFile
     private static PageRun Run(JsonElement e, int number, Func<string, TableRef> table)
     {
         if (e.ValueKind != JsonValueKind.Object) throw No("runs", $"run {number} is no object");
-        try { return Run(e, $"run-{number}", table); }
-        catch (Refusal r) { throw new Refusal("--runs", $"run {number}: {r.Message}"); }
+        return Attempt.Telling(r => new("--runs", $"run {number}: {r.Message}"), () => Run(e, $"run-{number}", table));
     }
 
     private static PageRun Run(JsonElement e, string id, Func<string, TableRef> table)

@@ -32,21 +32,14 @@ public sealed class HouseDesk
     /// <summary>Houses of which what is stored can't be read, by id, with why.</summary>
     public IReadOnlyList<(string Id, string Problem)> Spoilt() =>
     [
-        .. _rows.All().Where(r => r.State is not null).SelectMany(row =>
-        {
-            try { HouseOf(row); return ((string, string)[])[]; }
-            catch (Refusal r) { return [(row.House, r.Message)]; }
-        }),
+        .. _rows.All().Where(r => r.State is not null).Select(r => (r.House, Attempt.Of(() => HouseOf(r)).Why))
+            .Where(h => h.Why is not null).Select(h => (h.House, h.Why!.Message)),
     ];
 
     /// <summary>
     /// A house of the maker's own; null where it can't be read, which keeps no other from being shown.
     /// </summary>
-    private KnownHouse? Sound(HouseRow row)
-    {
-        try { return Known(row); }
-        catch (Refusal) { return null; }
-    }
+    private KnownHouse? Sound(HouseRow row) => Attempt.OrNull(() => Known(row));
 
     /// <summary>Houses put away, by id and name.</summary>
     public IReadOnlyList<string> Away() =>
@@ -139,8 +132,8 @@ public sealed class HouseDesk
         var now = Get(old.Id).House;
         var keys = HouseKeys.All.Where(k => HouseText.Show(k, old) != HouseText.Show(k, now))
             .Select(k => (k.Label, HouseText.Show(k, old), HouseText.Show(k, now))).ToList();
-        try { return new(now, keys, _jobs.Worked(0, _jobs.After(job, new SetHouse(now))), null); }
-        catch (Refusal r) { return new(now, keys, null, r.Message); }
+        var (would, no) = Attempt.Of(() => _jobs.Worked(0, _jobs.After(job, new SetHouse(now))));
+        return new(now, keys, would, no?.Message);
     }
 
     /// <summary>Whether a job's house has changed since the job took its rules.</summary>

@@ -96,7 +96,12 @@ public sealed record Composed(long Revision, Job Job, ImmutableArray<ComposedShe
         var built = before is null || before.Drawn.Any(f => f.Id == PictureMissing.Named)
             ? null
             : new BuiltBefore(before.Job, [.. before.Sheets.Select(s => (s.On, s.Scene))]);
-        var sheets = job.Sheets()
+        // Sheets follow from the ticket and the names of wraps: an edit of neither leaves them as they were made.
+        var printed = before is not null && ReferenceEquals(before.Job.Ticket, job.Ticket)
+            && before.Job.Wraps.Select(w => w.Name).SequenceEqual(job.Wraps.Select(w => w.Name))
+            ? [.. before.Sheets.Select(s => s.On)]
+            : job.Sheets();
+        var sheets = printed
             .Select(on => new ComposedSheet(on, SceneBuilder.Build(job, on, type, drawings, built))).ToImmutableArray();
         Scenes.Add(sheets.Length);
         var pages = !job.HasPages ? null

@@ -41,11 +41,8 @@ public sealed class JobDesk
     internal Job Settled(Job job) => EditPipeline.Settle(job, _drawer.Shelf, _drawer.Tables);
 
     /// <summary>How many pages a job would have after an edit of its inside; null where it can’t be made.</summary>
-    public int? PagesAfter(Job job, InsideEdit edit)
-    {
-        try { return EditPipeline.Run(edit, job, _drawer.Shelf, _drawer.Tables).Ticket.Pages; }
-        catch (Refusal) { return null; }
-    }
+    public int? PagesAfter(Job job, InsideEdit edit) =>
+        Attempt.OrNull(() => EditPipeline.Run(edit, job, _drawer.Shelf, _drawer.Tables))?.Ticket.Pages;
 
     /// <summary>The job after an edit alone, before it is worked out.</summary>
     internal Job After(Job job, Edit edit) => Kept(edit, job);
@@ -207,11 +204,7 @@ public sealed class JobDesk
             throw new Conflict(both.Path, both.Label, both.Theirs, both.Yours);
     }
 
-    private static Job? Made(Edit edit, Job job)
-    {
-        try { return edit.Apply(job); }
-        catch (Refusal) { return null; }
-    }
+    private static Job? Made(Edit edit, Job job) => Attempt.OrNull(() => edit.Apply(job));
 
     private void RefuseMissing(Job now, Job next)
     {

@@ -27,13 +27,10 @@ public static class MendingDesk
             && findings.FirstOrDefault(f =>
                 f is { Fix: not null, Waived: null, Severity: not Severity.Note } && tried.Add(f.Key)) is { } next)
         {
-            try
-            {
-                job = jobs.After(job, next.Fix!);
-                edits.Add(next.Fix!);
-            }
             // One mend may have taken away what another was for.
-            catch (Refusal) { continue; }
+            if (Attempt.OrNull(() => jobs.After(job, next.Fix!)) is not { } mended) continue;
+            job = mended;
+            edits.Add(next.Fix!);
             findings = [.. jobs.Worked(0, job).Findings,
                 .. findings.Where(f => Rules.All.First(r => r.Id == f.Id) is PlateRule)];
         }

@@ -42,8 +42,7 @@ public sealed class PlateChecks(JobDesk jobs)
     /// <summary>Pages with all their puzzles; what can’t be made is found on its page.</summary>
     private static InsidePlan WithPuzzles(InsidePlan pages, JobDesk jobs, Action? told)
     {
-        try { jobs.Drawer.Puzzles.Make(pages, told); }
-        catch (Refusal) { return pages; }
+        _ = Attempt.Of(() => jobs.Drawer.Puzzles.Make(pages, told));
         return pages;
     }
 

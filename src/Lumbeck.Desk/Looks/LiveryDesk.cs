@@ -109,8 +109,7 @@ public sealed class LiveryDesk
     {
         if (after.Take.Worn is null) return after;
         // A livery that is here no more, or can't lay this, leaves the design as it is.
-        try { return Again(after).Apply(after); }
-        catch (Refusal) { return after; }
+        return Attempt.Or(() => Again(after).Apply(after), _ => after);
     }
 
     /// <summary>The designs on the bench as their livery would set them now, but for what a hand has moved.</summary>

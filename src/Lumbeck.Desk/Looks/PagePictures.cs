@@ -20,16 +20,15 @@ internal sealed class PagePictures(Drawer drawer)
     {
         if (!job.HasPages) return InsideShown.None;
         if (_known.TryGetValue(job, out var known)) return known;
-        try
+        // Pages that can't be made are told of where pages are made.
+        return Attempt.Or(() =>
         {
             var plan = new InsidePlan(job, drawer.Tables, drawer.Puzzles);
             var shown = Of(job, plan);
             // Puzzles are still being made: next time their pages are full.
             if (drawer.Puzzles.Progress(plan) is null) _known.AddOrUpdate(job, shown);
             return shown;
-        }
-        // Pages that can't be made are told of where pages are made.
-        catch (Refusal) { return InsideShown.None; }
+        }, _ => InsideShown.None);
     }
 
     private InsideShown Of(Job job, InsidePlan plan)

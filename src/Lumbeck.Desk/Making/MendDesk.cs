@@ -209,9 +209,12 @@ public static class MendDesk
                     Mending.Mend(press.Files.PathOf(file), output, plan, press.Jobs.Drawer.Shelf, Note(press, on,
                         plan), cancel: cancel);
                 }
-                try { mend(row.Came, bare); }
                 // What a password closes is laid as it left.
-                catch (Refusal r) when (r.Path == "password") { mend(row.File, bare with { Choices = new() }); }
+                if (Attempt.Of(() => mend(row.Came, bare)) is { } no)
+                {
+                    if (no.Path != "password") throw no;
+                    mend(row.File, bare with { Choices = new() });
+                }
                 return PageSeen.Sheet(page, sheet.Sheet.Size, PageSeen.Sharp, cancel);
             }, cancel);
             using var s = new MemoryStream(jpeg);

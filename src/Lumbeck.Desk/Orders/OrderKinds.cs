@@ -68,11 +68,11 @@ public static class OrderKinds
         var of = order.On(press.Jobs).Composed;
         try
         {
-            return order.Plan == Order.Exact
-                ? new() { Found = press.Checks.Whole(of, () => told(0)) }
-                : new() { Of = of, Found = press.Checks.Plates(of, () => told(0)) };
+            return Attempt.Telling(r => new("plates", $"the inks can’t be looked at: {r.Message}"), () =>
+                order.Plan == Order.Exact
+                    ? new Made { Found = press.Checks.Whole(of, () => told(0)) }
+                    : new() { Of = of, Found = press.Checks.Plates(of, () => told(0)) });
         }
-        catch (Refusal r) { throw new Refusal("plates", $"the inks can’t be looked at: {r.Message}"); }
         catch (Exception e) when (e is IOException or NetVips.VipsException)
         {
             throw new Refusal("plates", "the inks can’t be looked at: a picture of this cover can’t be read");

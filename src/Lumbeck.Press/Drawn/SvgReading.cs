@@ -58,14 +58,9 @@ public sealed partial class SvgReading
     /// <param name="cancel">Ends the work.</param>
     /// <exception cref="Refusal">It is no drawing that can be read; what is in the way is named.</exception>
     public static ReadDrawing Read(byte[] file, string name, Func<AskedRgb, Ink> ink, FaceShelf shelf,
-        CancellationToken cancel = default)
-    {
-        try { return new SvgReading(SvgDocument.Load(file, name, cancel), ink, shelf, cancel).Root(); }
-        catch (Refusal r) when (!r.Message.StartsWith(name, StringComparison.Ordinal))
-        {
-            throw No($"{name}: {r.Message}");
-        }
-    }
+        CancellationToken cancel = default) => Attempt.Telling(
+            r => r.Message.StartsWith(name, StringComparison.Ordinal) ? r : No($"{name}: {r.Message}"),
+            () => new SvgReading(SvgDocument.Load(file, name, cancel), ink, shelf, cancel).Root());
 
     private ReadDrawing Root()
     {

@@ -47,12 +47,8 @@ internal static class MixedInLight
     /// <param name="aside">A folder for what is kept meanwhile.</param>
     /// <param name="cancel">Ends the work.</param>
     public static Difference? Of((string Path, int Page) came, string left, PressInks inks, string aside,
-        CancellationToken cancel)
-    {
-        try { return Measured(came, left, inks, aside, cancel); }
         // What can't be drawn is told without a figure.
-        catch (Refusal) { return null; }
-    }
+        CancellationToken cancel) => Attempt.OrNull(() => Measured(came, left, inks, aside, cancel));
 
     private static Difference? Measured((string Path, int Page) came, string left, PressInks inks, string aside,
         CancellationToken cancel)

@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>All pictures, where each is from, and which covers use it.</summary>
-public sealed class DrawerModel(Desk.AppServices desk) : PageModel
+public sealed class DrawerModel(Desk.AppServices desk) : PageModel, ITellsRefusals
 {
     public IReadOnlyList<PictureRow> Pictures { get; private set; } = [];
     /// <summary>Titles of jobs by their address.</summary>
@@ -51,9 +51,15 @@ public sealed class DrawerModel(Desk.AppServices desk) : PageModel
     private IActionResult Do(Action act, string? hash)
     {
         try { act(); }
-        catch (Refusal r) { Problem = r.Message; Show(); return Page(); }
         catch (FileNotFoundException) { return NotFound(); }
         return Redirect("/drawer" + (hash is { Length: > 12 } ? "#picture-" + hash[..12] : ""));
+    }
+
+    public Task<IActionResult?> Tell(Refusal refusal, string handler)
+    {
+        Problem = refusal.Message;
+        Show();
+        return Task.FromResult<IActionResult?>(Page());
     }
 
     /// <summary>Titles of all jobs by their address, those that are put away among them.</summary>

@@ -4,7 +4,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>A job's steps with small pictures; any can be named or brought back.</summary>
-public sealed class HistoryModel(Desk.AppServices desk) : PageModel
+public sealed class HistoryModel(Desk.AppServices desk) : PageModel, ITellsRefusals
 {
     public OnBench On { get; private set; } = null!;
     public IReadOnlyList<Step> Steps { get; private set; } = [];
@@ -22,26 +22,24 @@ public sealed class HistoryModel(Desk.AppServices desk) : PageModel
 
     public IActionResult OnPostBring(string slug, long revision, long tick)
     {
-        try
-        {
-            if (desk.Jobs.Tick(slug) != tick)
-                throw new Refusal("history",
-                    "The cover was changed since this page was opened. What is there now is shown first below; bring " +
-                        "it back again if you still want it.");
-            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "history", _ => desk.Jobs.BringBack(slug, revision)));
-            return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/wrap");
-        }
-        catch (Refusal r) { Problem = r.Message; return Show(slug, null, false); }
+        if (desk.Jobs.Tick(slug) != tick)
+            throw new Refusal("history",
+                "The cover was changed since this page was opened. What is there now is shown first below; bring " +
+                    "it back again if you still want it.");
+        desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "history", _ => desk.Jobs.BringBack(slug, revision)));
+        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/wrap");
     }
 
     public IActionResult OnPostName(string slug, long revision, string? name, bool named)
     {
-        try
-        {
-            desk.Jobs.NameStep(slug, revision, name ?? "");
-            return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/history{(named ? "?named=true" : "")}#step-{revision}");
-        }
-        catch (Refusal r) { Problem = r.Message; return Show(slug, null, false); }
+        desk.Jobs.NameStep(slug, revision, name ?? "");
+        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/history{(named ? "?named=true" : "")}#step-{revision}");
+    }
+
+    public Task<IActionResult?> Tell(Refusal refusal, string handler)
+    {
+        Problem = refusal.Message;
+        return Task.FromResult<IActionResult?>(Show((string)RouteData.Values["slug"]!, null, false));
     }
 
     private IActionResult Show(string slug, long? before, bool named)

@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>Printers and their rules: those that ship to be read and copied, one's own to be changed.</summary>
-public sealed class HousesModel(Desk.AppServices desk, HouseScreens screens) : PageModel
+public sealed class HousesModel(Desk.AppServices desk, HouseScreens screens) : PageModel, ITellsRefusals
 {
     private const int MostBytes = 500_000;
 
@@ -25,14 +25,19 @@ public sealed class HousesModel(Desk.AppServices desk, HouseScreens screens) : P
 
     public Task<IActionResult> OnGetAsync(string? id, string? key) => Show(id, key, null);
 
-    public Task<IActionResult> OnPostCopyAsync(string? id) =>
-        Act(id, () => $"/houses/{desk.Houses.Copy(id ?? "").House.Id}?key=name");
+    public IActionResult OnPostCopy(string? id) => Redirect($"/houses/{desk.Houses.Copy(id ?? "").House.Id}?key=name");
 
-    public Task<IActionResult> OnPostAwayAsync(string? id) =>
-        Act(id, () => { desk.Houses.PutAway(id ?? ""); return "/houses"; });
+    public IActionResult OnPostAway(string? id)
+    {
+        desk.Houses.PutAway(id ?? "");
+        return Redirect("/houses");
+    }
 
-    public Task<IActionResult> OnPostOutAsync(string? id) =>
-        Act(null, () => { desk.Houses.TakeOut(id ?? ""); return $"/houses/{Uri.EscapeDataString(id ?? "")}"; });
+    public IActionResult OnPostOut(string? id)
+    {
+        desk.Houses.TakeOut(id ?? "");
+        return Redirect($"/houses/{Uri.EscapeDataString(id ?? "")}");
+    }
 
     public async Task<IActionResult> OnPostImportAsync(string? id, IFormFile? file)
     {
@@ -42,16 +47,13 @@ public sealed class HousesModel(Desk.AppServices desk, HouseScreens screens) : P
                 $"A house file is under {MostBytes / 1000} kB; this one has {file.Length / 1000} kB.");
         using var reader = new StreamReader(file.OpenReadStream());
         var text = await reader.ReadToEndAsync();
-        try { return Redirect($"/houses/{desk.Houses.Import(text).House.Id}"); }
-        catch (Refusal r) { return await Show(id, null, $"Not brought in: {r.Message}."); }
+        return Redirect($"/houses/{desk.Houses.Import(text).House.Id}");
     }
 
-    /// <summary>Does it and goes there; what can't be done is said on the house's page.</summary>
-    private async Task<IActionResult> Act(string? id, Func<string> act)
-    {
-        try { return Redirect(act()); }
-        catch (Refusal r) { return await Show(id, null, r.Message.Capital() + "."); }
-    }
+    /// <summary>What can't be done is said on the house's page; of one that was put away, on the first's.</summary>
+    public async Task<IActionResult?> Tell(Refusal refusal, string handler) => await Show(
+        handler == "Out" ? null : ModelState["id"]?.AttemptedValue, null,
+        handler == "Import" ? $"Not brought in: {refusal.Message}." : refusal.Message.Capital() + ".");
 
     private async Task<IActionResult> Show(string? id, string? key, string? problem)
     {

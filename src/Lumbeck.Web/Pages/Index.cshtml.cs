@@ -11,7 +11,7 @@ public sealed record Beginning(string Title = "", string House = "", string Trim
 
 /// <summary>The bench: all jobs with small wraps and how ready each is, and four ways to begin another.</summary>
 [RequestSizeLimit(PressModel.MostBytes), RequestFormLimits(MultipartBodyLengthLimit = PressModel.MostBytes)]
-public sealed class IndexModel(Desk.AppServices desk) : PageModel
+public sealed class IndexModel(Desk.AppServices desk) : PageModel, ITellsRefusals
 {
     /// <summary>How many jobs lie on the bench.</summary>
     public int Count { get; private set; }
@@ -84,19 +84,23 @@ public sealed class IndexModel(Desk.AppServices desk) : PageModel
         string? look, IFormFile? cover)
     {
         Typed = new((title ?? "").Trim(), house ?? "", trim ?? "", pages ?? "", binding ?? "", look ?? "");
-        try
-        {
-            if (Typed.Title.Length > 300)
-                throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
-            var first = Lumbeck.Desk.Jobs.Starters.Job(desk.Houses.Get(Typed.House).House, Typed.Title, trim, pages, binding);
-            var on = desk.Bench.Begin(Typed.Title, first, "bench",
-                then: Typed.Look.Length > 0 ? job => desk.Liveries.Wear(job, Typed.Look, 1, null,
-                    "first-look").Edit : null);
-            return Redirect($"/jobs/{on.Slug}/{(cover is null ? "ticket" : await Finished(on, cover))}");
-        }
-        catch (Refusal r) { (Problem, At) = (r.Message.Capital() + ".", r.Path.Split('/')[^1]); }
+        if (Typed.Title.Length > 300)
+            throw new Refusal("ticket/title", "a title has up to 300 letters: shorten it");
+        var first = Lumbeck.Desk.Jobs.Starters.Job(desk.Houses.Get(Typed.House).House, Typed.Title, trim, pages, binding);
+        var on = desk.Bench.Begin(Typed.Title, first, "bench",
+            then: Typed.Look.Length > 0 ? job => desk.Liveries.Wear(job, Typed.Look, 1, null,
+                "first-look").Edit : null);
+        return Redirect($"/jobs/{on.Slug}/{(cover is null ? "ticket" : await Finished(on, cover))}");
+    }
+
+    /// <summary>What a new job can't be made of is said where it was typed.</summary>
+    public Task<IActionResult?> Tell(Refusal refusal, string handler)
+    {
+        if (handler == "Copy") return Task.FromResult<IActionResult?>(NotFound());
+        if (handler.Length > 0) return Task.FromResult<IActionResult?>(null);
+        (Problem, At) = (refusal.Message.Capital() + ".", refusal.Path.Split('/')[^1]);
         OnGet(null, null, false, 0);
-        return Page();
+        return Task.FromResult<IActionResult?>(Page());
     }
 
     /// <summary>A cover from elsewhere, to be mended and laid as a take; where to go on.</summary>
@@ -108,24 +112,23 @@ public sealed class IndexModel(Desk.AppServices desk) : PageModel
             await using (var s = new FileStream(aside, FileMode.CreateNew)) await cover.CopyToAsync(s,
                 HttpContext.RequestAborted);
             var name = Path.GetFileName(cover.FileName.Replace('\\', '/'));
-            await Task.Run(() => desk.Pressing.MendBeside(on, new(aside, name, false, new()), lay: true));
+            // The job is begun all the same: what is wrong with the file is told where files are.
+            if (await Task.Run(() => Attempt.Of(() =>
+                {
+                    desk.Pressing.MendBeside(on, new(aside, name, false, new()), lay: true);
+                })) is { } no)
+                TempData["unmended"] = $"{cover.FileName}: {no.Message}.";
         }
-        // The job is begun all the same: what is wrong with the file is told where files are.
-        catch (Refusal r) { TempData["unmended"] = $"{cover.FileName}: {r.Message}."; }
         finally { System.IO.File.Delete(aside); }
         return "press";
     }
 
     public IActionResult OnPostCopy(string? slug)
     {
-        try
-        {
-            if (slug?.StartsWith("starter:", StringComparison.Ordinal) == true)
-                return Redirect($"/jobs/{desk.Bench.Begin("", desk.Starters.Begun(slug[8..], ""), "bench").Slug}/ticket");
-            var copy = Lumbeck.Desk.Jobs.Starters.Copy(desk.Jobs.Job(slug ?? "").Job);
-            return Redirect($"/jobs/{desk.Bench.Begin(copy.Ticket.Title, copy, "bench").Slug}/ticket");
-        }
-        catch (Refusal) { return NotFound(); }
+        if (slug?.StartsWith("starter:", StringComparison.Ordinal) == true)
+            return Redirect($"/jobs/{desk.Bench.Begin("", desk.Starters.Begun(slug[8..], ""), "bench").Slug}/ticket");
+        var copy = Lumbeck.Desk.Jobs.Starters.Copy(desk.Jobs.Job(slug ?? "").Job);
+        return Redirect($"/jobs/{desk.Bench.Begin(copy.Ticket.Title, copy, "bench").Slug}/ticket");
     }
 
     public IActionResult OnPostAway(string? slug) => Act(() => desk.Bench.PutAway(slug ?? ""), "/");
@@ -136,8 +139,7 @@ public sealed class IndexModel(Desk.AppServices desk) : PageModel
 
     private IActionResult Act(Action act, string to)
     {
-        try { act(); }
-        catch (Refusal r) when (r.Path == "job") { return NotFound(); }
+        act();
         return Redirect(to);
     }
 

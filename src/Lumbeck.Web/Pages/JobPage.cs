@@ -71,7 +71,8 @@ public sealed class CheckModel(Desk.AppServices desk, ScreenMaker screens) : Job
 public sealed class ColoursModel(Desk.AppServices desk, ScreenMaker screens) : JobPage(desk, screens, Place.Colours);
 
 [RequestSizeLimit(MostBytes), RequestFormLimits(MultipartBodyLengthLimit = MostBytes)]
-public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : JobPage(desk, screens, Place.Press)
+public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens)
+    : JobPage(desk, screens, Place.Press), ITellsRefusals
 {
     /// <summary>Largest file from elsewhere, in bytes.</summary>
     public const long MostBytes = 1_010_000_000;
@@ -107,8 +108,8 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : Job
             h.Id == (Request.HasFormContentType ? Request.Form["for"].ToString() : Request.Query["for"].ToString()))
             ?? t.House;
         if (For.Id == t.House.Id) return result;
-        try { There = Desk.Pressing.ForHouse(On, For); }
-        catch (Refusal r) { (TempData["problem"], For) = ($"{For.Name}: {r.Message}", t.House); }
+        (There, var no) = Attempt.Of(() => Desk.Pressing.ForHouse(On, For));
+        if (no is not null) (TempData["problem"], For) = ($"{For.Name}: {no.Message}", t.House);
         return result;
     }
 
@@ -116,29 +117,41 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : Job
         [Microsoft.AspNetCore.Mvc.FromForm(Name = "for")] string? house, bool outlines, bool rgb, bool zones,
         bool letter, string? panel, int? pixels, bool png, bool inside, string? pages)
     {
-        try
+        var plan = PressPlan.Read(kind ?? "") with
         {
-            var plan = PressPlan.Read(kind ?? "") with
-            {
-                Outlines = outlines,
-                Rgb = rgb,
-                Zones = zones,
-                Letter = letter,
-                Panel = Parts.TryParse(panel ?? "", out var part) ? part : Part.Sheet,
-                EachPanel = panel == PressPlan.AllPanels,
-                Png = png,
-                Pixels = pixels ?? 0,
-                Inside = inside,
-                Pages = Range(pages),
-            };
-            // The wish for sRGB stands beside every kind a house takes, and is for a plain PDF alone.
-            if (!plan.Kind.Wishes.HasFlag(Wishes.Rgb)) plan = plan with { Rgb = false };
-            Desk.Pressing.PressBeside(Desk.Jobs.Job(slug), plan.Possible(), string.IsNullOrEmpty(house) ? null : house);
+            Outlines = outlines,
+            Rgb = rgb,
+            Zones = zones,
+            Letter = letter,
+            Panel = Parts.TryParse(panel ?? "", out var part) ? part : Part.Sheet,
+            EachPanel = panel == PressPlan.AllPanels,
+            Png = png,
+            Pixels = pixels ?? 0,
+            Inside = inside,
+            Pages = Range(pages),
+        };
+        // The wish for sRGB stands beside every kind a house takes, and is for a plain PDF alone.
+        if (!plan.Kind.Wishes.HasFlag(Wishes.Rgb)) plan = plan with { Rgb = false };
+        Desk.Pressing.PressBeside(Desk.Jobs.Job(slug), plan.Possible(), string.IsNullOrEmpty(house) ? null : house);
+        return Pressed(slug, house);
+    }
+
+    private RedirectResult Pressed(string slug, string? house) => Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press" +
+        $"{(string.IsNullOrEmpty(house) ? "" : "?for=" + Uri.EscapeDataString(house))}");
+
+    /// <summary>What can't be pressed is said beside what can, what can't be mended where files from elsewhere are.</summary>
+    public Task<IActionResult?> Tell(Refusal refusal, string handler)
+    {
+        if (refusal.Path == "job" || handler == "Intake") return Task.FromResult<IActionResult?>(null);
+        var slug = (string)RouteData.Values["slug"]!;
+        if (handler.Length == 0)
+        {
+            TempData["problem"] = refusal.Message.Capital() + ".";
+            return Task.FromResult<IActionResult?>(Pressed(slug, ModelState["for"]?.AttemptedValue));
         }
-        catch (Refusal r) when (r.Path == "job") { return NotFound(); }
-        catch (Refusal r) { TempData["problem"] = r.Message.Capital() + "."; }
-        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press" +
-            $"{(string.IsNullOrEmpty(house) ? "" : "?for=" + Uri.EscapeDataString(house))}");
+        TempData["unmended"] = handler == "Mend" ? $"{Request.Form.Files[0].FileName}: {refusal.Message}."
+            : refusal.Message.Capital() + ".";
+        return Task.FromResult<IActionResult?>(Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press#mended"));
     }
 
     /// <summary>Pages as they are typed: “2–5”, or one alone.</summary>
@@ -171,9 +184,6 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : Job
                 await Task.Run(() => Desk.Pressing.KeepMended(on, came, cancel: HttpContext.RequestAborted));
             else await Task.Run(() => Desk.Pressing.MendBeside(on, came));
         }
-        catch (Refusal r) when (r.Path == "job") { return NotFound(); }
-        catch (Refusal r) { TempData["unmended"] = $"{file.FileName}: {r.Message}."; }
-        catch (OperationCanceledException) { return new EmptyResult(); }
         finally { System.IO.File.Delete(aside); }
         return Redirect(there + "#mended");
     }
@@ -181,16 +191,11 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : Job
     /// <summary>A file that came is mended again, as its maker decided now.</summary>
     public async Task<IActionResult> OnPostAgainAsync(string slug, string? id, MendTyped typed)
     {
-        try
-        {
-            var on = Desk.Jobs.Job(slug);
-            if (Desk.Pressing.FindMended(on, id ?? "") is not { } row) return NotFound();
-            var came = new CameFile(Desk.Pressing.Files.PathOf(row.Came), row.Name, row.Inside,
-                typed.Choices(on.Job.Ticket.Unit));
-            await Task.Run(() => Desk.Pressing.MendBeside(on, came));
-        }
-        catch (Refusal r) when (r.Path == "job") { return NotFound(); }
-        catch (Refusal r) { TempData["unmended"] = r.Message.Capital() + "."; }
+        var on = Desk.Jobs.Job(slug);
+        if (Desk.Pressing.FindMended(on, id ?? "") is not { } row) return NotFound();
+        var came = new CameFile(Desk.Pressing.Files.PathOf(row.Came), row.Name, row.Inside,
+            typed.Choices(on.Job.Ticket.Unit));
+        await Task.Run(() => Desk.Pressing.MendBeside(on, came));
         return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press#mended");
     }
 
@@ -202,40 +207,25 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens) : Job
     /// <summary>One page of a mended file, before and after.</summary>
     public IActionResult OnGetLook(string slug, string? id, int n)
     {
-        try
-        {
-            var on = Desk.Jobs.Job(slug);
-            return Desk.Pressing.Mended(on).FirstOrDefault(m => m.Row.Id == id) is { Row: not null } mended
-                ? Partial("_MendLook", (slug, mended.Row, mended.Said, n, Over(on, mended.Row))) : NotFound();
-        }
-        catch (Refusal) { return NotFound(); }
+        var on = Desk.Jobs.Job(slug);
+        return Desk.Pressing.Mended(on).FirstOrDefault(m => m.Row.Id == id) is { Row: not null } mended
+            ? Partial("_MendLook", (slug, mended.Row, mended.Said, n, Over(on, mended.Row))) : NotFound();
     }
 
     /// <summary>Lays a mended cover as a take to work on.</summary>
     public async Task<IActionResult> OnPostLayAsync(string slug, string? id)
     {
-        try
-        {
-            var on = Desk.Jobs.Job(slug);
-            if (Desk.Pressing.FindMended(on, id ?? "") is not { } row) return NotFound();
-            var laid = await Desk.Pressing.AsTake(on, row, $"take-{Guid.NewGuid():n}"[..13], HttpContext.RequestAborted);
-            Desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "mended", _ => laid));
-        }
-        catch (Refusal r) when (r.Path == "job") { return NotFound(); }
-        catch (Refusal r)
-        {
-            TempData["unmended"] = r.Message.Capital() + ".";
-            return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press");
-        }
-        catch (OperationCanceledException) { return new EmptyResult(); }
+        var on = Desk.Jobs.Job(slug);
+        if (Desk.Pressing.FindMended(on, id ?? "") is not { } row) return NotFound();
+        var laid = await Desk.Pressing.AsTake(on, row, $"take-{Guid.NewGuid():n}"[..13], HttpContext.RequestAborted);
+        Desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "mended", _ => laid));
         return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/wrap");
     }
 
     /// <summary>Lets a mended file go.</summary>
     public IActionResult OnPostUnmend(string slug, string? id)
     {
-        try { Desk.Pressing.RemoveMended(Desk.Jobs.Job(slug), id ?? ""); }
-        catch (Refusal) { return NotFound(); }
+        Desk.Pressing.RemoveMended(Desk.Jobs.Job(slug), id ?? "");
         return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press");
     }
 

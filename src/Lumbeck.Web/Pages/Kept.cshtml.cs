@@ -24,18 +24,14 @@ public sealed class KeptModel(Desk.AppServices desk) : PageModel
 
     public IActionResult OnGet(string slug, string? find, string? panel, string? item, bool motifs = false)
     {
-        try
-        {
-            var house = desk.Jobs.Job(slug).Job.Ticket.House;
-            (Find, Panel, Item, Motifs) = (LengthText.Clip((find ?? "").Trim()), panel ?? "", item ?? "", motifs);
-            Condition = Screens.PictureLinks.Named(PrintingCondition.Of(house), false);
-            Pictures = [.. desk.Drawer.Pictures.All()
-                .Where(p => !motifs || p.Drawn)
-                .Where(p => $"{p.Name} {p.Maker} {p.Source}".Contains(Find, StringComparison.OrdinalIgnoreCase))
-                .Take(Most)];
-            Response.Headers.CacheControl = "no-store";
-            return Page();
-        }
-        catch (Refusal) { return NotFound(); }
+        var house = desk.Jobs.Job(slug).Job.Ticket.House;
+        (Find, Panel, Item, Motifs) = (LengthText.Clip((find ?? "").Trim()), panel ?? "", item ?? "", motifs);
+        Condition = Screens.PictureLinks.Named(PrintingCondition.Of(house), false);
+        Pictures = [.. desk.Drawer.Pictures.All()
+            .Where(p => !motifs || p.Drawn)
+            .Where(p => $"{p.Name} {p.Maker} {p.Source}".Contains(Find, StringComparison.OrdinalIgnoreCase))
+            .Take(Most)];
+        Response.Headers.CacheControl = "no-store";
+        return Page();
     }
 }

@@ -15,7 +15,7 @@ public sealed record LookOnShelf(string Kind, string Id, string Name, string Say
 
 /// <summary>One shelf of looks: those that ship, those kept here, and their files.</summary>
 [RequestSizeLimit(MostBytes), RequestFormLimits(MultipartBodyLengthLimit = MostBytes)]
-public sealed class LooksModel(Desk.AppServices desk) : PageModel
+public sealed class LooksModel(Desk.AppServices desk) : PageModel, ITellsRefusals
 {
     /// <summary>Largest pack of a starter, in bytes.</summary>
     public const long MostBytes = 200_000_000;
@@ -43,25 +43,22 @@ public sealed class LooksModel(Desk.AppServices desk) : PageModel
             .Select(p => (p.Slug, p.Job!.Title.Length == 0 ? "Untitled" : p.Job.Title))];
     }
 
-    public IActionResult OnPostKeep(string? kind, string? slug, string? name) => Do(() =>
+    public IActionResult OnPostKeep(string? kind, string? slug, string? name)
     {
         var job = desk.Jobs.Job(slug ?? "").Job;
-        return kind == Starter ? $"#{Starter}-{desk.Starters.Keep(job, name ?? "").Id}"
-            : $"#{Livery}-{desk.Liveries.Keep(job, name ?? "").Id}";
-    });
+        return Redirect(kind == Starter ? $"/looks#{Starter}-{desk.Starters.Keep(job, name ?? "").Id}"
+            : $"/looks#{Livery}-{desk.Liveries.Keep(job, name ?? "").Id}");
+    }
 
-    public IActionResult OnPostRemove(string? kind, string? id) => Do(() =>
+    public IActionResult OnPostRemove(string? kind, string? id)
     {
         if (kind == Starter) desk.Starters.Remove(id ?? "");
         else desk.Liveries.Remove(id ?? "");
-        return "";
-    });
-
-    public IActionResult OnPostBegin(string? id)
-    {
-        try { return Redirect($"/jobs/{desk.Bench.Begin("", desk.Starters.Begun(id ?? "", ""), "bench").Slug}/ticket"); }
-        catch (Refusal r) { return Said(r.Message); }
+        return Redirect("/looks");
     }
+
+    public IActionResult OnPostBegin(string? id) =>
+        Redirect($"/jobs/{desk.Bench.Begin("", desk.Starters.Begun(id ?? "", ""), "bench").Slug}/ticket");
 
     /// <summary>A starter's pack begins as every ZIP does (“PK”); all else is read as a livery's file.</summary>
     public async Task<IActionResult> OnPostBringAsync(IFormFile? file)
@@ -79,22 +76,15 @@ public sealed class LooksModel(Desk.AppServices desk) : PageModel
         s.Position = 0;
         var pack = s.ReadByte() == 'P' && s.ReadByte() == 'K';
         s.Position = 0;
-        try
-        {
-            if (pack) return Redirect($"/looks#{Starter}-{(await desk.Starters.TakeIn(s)).Id}");
-            if (s.Length > OwnLiveryJson.Most) return Said($"{file.FileName} is over {OwnLiveryJson.Most / 1_000_000} MB");
-            var bytes = new byte[s.Length];
-            await s.ReadExactlyAsync(bytes);
-            return Redirect($"/looks#{Livery}-{desk.Liveries.TakeIn(bytes).Id}");
-        }
-        catch (Refusal r) { return Said(r.Message); }
+        if (pack) return Redirect($"/looks#{Starter}-{(await desk.Starters.TakeIn(s)).Id}");
+        if (s.Length > OwnLiveryJson.Most) return Said($"{file.FileName} is over {OwnLiveryJson.Most / 1_000_000} MB");
+        var bytes = new byte[s.Length];
+        await s.ReadExactlyAsync(bytes);
+        return Redirect($"/looks#{Livery}-{desk.Liveries.TakeIn(bytes).Id}");
     }
 
-    private IActionResult Do(Func<string> act)
-    {
-        try { return Redirect("/looks" + act()); }
-        catch (Refusal r) { return Said(r.Message); }
-    }
+    public Task<IActionResult?> Tell(Refusal refusal, string handler) =>
+        Task.FromResult<IActionResult?>(Said(refusal.Message));
 
     private PageResult Said(string problem)
     {

@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Lumbeck.Web.Pages;
 
 /// <summary>The takes of one wrap side by side.</summary>
-public sealed class TakesModel(Desk.AppServices desk) : PageModel
+public sealed class TakesModel(Desk.AppServices desk) : PageModel, ITellsRefusals
 {
     public OnBench On { get; private set; } = null!;
     public int Wrap { get; private set; }
@@ -29,12 +29,15 @@ public sealed class TakesModel(Desk.AppServices desk) : PageModel
 
     private IActionResult Do(string slug, int wrap, Func<Job, Edit> edit)
     {
-        try
-        {
-            desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "takes", edit));
-            return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/takes?wrap={wrap}");
-        }
-        catch (Refusal r) { Problem = r.Message; return Show(slug, wrap); }
+        desk.Jobs.Apply(slug, new(Guid.NewGuid().ToString(), "takes", edit));
+        return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/takes?wrap={wrap}");
+    }
+
+    public Task<IActionResult?> Tell(Refusal refusal, string handler)
+    {
+        Problem = refusal.Message;
+        return Task.FromResult<IActionResult?>(Show((string)RouteData.Values["slug"]!,
+            int.TryParse(ModelState["wrap"]?.AttemptedValue, CultureInfo.InvariantCulture, out var wrap) ? wrap : 0));
     }
 
     private IActionResult Show(string slug, int wrap)

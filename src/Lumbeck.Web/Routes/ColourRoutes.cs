@@ -11,42 +11,30 @@ public static class ColourRoutes
     {
         app.MapGet("/jobs/{slug}/swatches.gpl", (string slug, Desk.AppServices desk) =>
         {
-            try
-            {
-                return Results.File(System.Text.Encoding.UTF8.GetBytes(desk.Drawer.WritePalette(desk.Jobs.Job(slug).Job)),
-                    "text/plain; charset=utf-8", slug + ".gpl");
-            }
-            catch (Refusal) { return Results.NotFound(); }
+            return Results.File(System.Text.Encoding.UTF8.GetBytes(desk.Drawer.WritePalette(desk.Jobs.Job(slug).Job)),
+                "text/plain; charset=utf-8", slug + ".gpl");
         });
         app.MapPost("/jobs/{slug}/swatches", async (string slug, Desk.AppServices desk, IAntiforgery antiforgery,
             HttpContext http) =>
         {
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-            try
-            {
-                _ = desk.Jobs.Job(slug);
-                var text = System.Text.Encoding.UTF8.GetString(await Body(http, GimpPalette.Longest));
-                var read = GimpPalette.Read(text);
-                var made = "swatch-" + Guid.NewGuid().ToString("n")[..8];
-                desk.Jobs.Apply(slug,
-                    new(Guid.NewGuid().ToString(), "palette",
-                        job =>
-                            desk.Drawer.AddColours(job, read.Select(c => (c.Name, (Asked)c.Colour)), made,
-                                $"{read.Count} swatches brought in")));
-                return Results.Json(new { count = read.Count });
-            }
-            catch (Refusal r) { return Answers.Refused(r); }
+            _ = desk.Jobs.Job(slug);
+            var text = System.Text.Encoding.UTF8.GetString(await Body(http, GimpPalette.Longest));
+            var read = GimpPalette.Read(text);
+            var made = "swatch-" + Guid.NewGuid().ToString("n")[..8];
+            desk.Jobs.Apply(slug,
+                new(Guid.NewGuid().ToString(), "palette",
+                    job =>
+                        desk.Drawer.AddColours(job, read.Select(c => (c.Name, (Asked)c.Colour)), made,
+                            $"{read.Count} swatches brought in")));
+            return Results.Json(new { count = read.Count });
         });
         app.MapPost("/profiles", async (string? name, Desk.AppServices desk, IAntiforgery antiforgery,
             HttpContext http) =>
         {
             if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-            try
-            {
-                var row = desk.Drawer.Profiles.TakeIn(await Body(http, IccProfile.MostBytes), name ?? "the profile");
-                return Results.Json(new { name = ProfileDesk.NameOf(row.Hash), says = row.Says });
-            }
-            catch (Refusal r) { return Answers.Refused(r); }
+            var row = desk.Drawer.Profiles.TakeIn(await Body(http, IccProfile.MostBytes), name ?? "the profile");
+            return Results.Json(new { name = ProfileDesk.NameOf(row.Hash), says = row.Says });
         });
     }
 

@@ -27,27 +27,22 @@ public static class EditRoutes
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
         if (sent.Id.Length is < 8 or > 64 || sent.Session.Length is < 8 or > 64) return Results.BadRequest();
         if (sent.Ask is not { } ask) return Answers.Say("edit", "Nothing to change was named.", 422);
-        try
+        var (on, stepped) = ask switch
         {
-            var (on, stepped) = ask switch
-            {
-                UndoOrRedo { Way: Way.Back } => (desk.Jobs.Undo(slug, sent.Session, sent.Id,
-                    sent.Base is null ? null : sent.Opened),
-                    "Undone: now after "),
-                UndoOrRedo => (desk.Jobs.Redo(slug, sent.Session, sent.Id), "Redone: "),
-                _ =>
-                    (desk.Jobs.Apply(slug,
-                        new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Wrap)), sent.Base,
-                            sent.Gesture)),
-                        ""),
-            };
-            desk.Pressing.GrowBeside(on);
-            http.Response.Headers["X-Says"] = Uri.EscapeDataString(stepped + desk.Jobs.Says(on));
-            return await Difference(slug, on, sent.Seen, sent.Place, sent.Sheet, sent.Open, sent.Open, sent.Tried, desk,
-                screens, http);
-        }
-        catch (Refusal r) { return Answers.Refused(r); }
-        catch (Conflict c) { return Answers.Overtaken(c); }
+            UndoOrRedo { Way: Way.Back } => (desk.Jobs.Undo(slug, sent.Session, sent.Id,
+                sent.Base is null ? null : sent.Opened),
+                "Undone: now after "),
+            UndoOrRedo => (desk.Jobs.Redo(slug, sent.Session, sent.Id), "Redone: "),
+            _ =>
+                (desk.Jobs.Apply(slug,
+                    new(sent.Id, sent.Session, job => ask.Make(Asking.Of(job, desk, slug, sent.Wrap)), sent.Base,
+                        sent.Gesture)),
+                    ""),
+        };
+        desk.Pressing.GrowBeside(on);
+        http.Response.Headers["X-Says"] = Uri.EscapeDataString(stepped + desk.Jobs.Says(on));
+        return await Difference(slug, on, sent.Seen, sent.Place, sent.Sheet, sent.Open, sent.Open, sent.Tried, desk,
+            screens, http);
     }
 
     /// <summary>What an edit would do to the ticket's sheet; nothing is kept.</summary>
@@ -56,48 +51,36 @@ public static class EditRoutes
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
         if (sent.Ask is not { } ask) return Answers.Say("edit", "Nothing to try was named.", 422);
-        try
-        {
-            var on = desk.Jobs.Job(slug);
-            var would = desk.Jobs.Preview(on.Composed, ask.Make(Asking.Of(on.Job, desk, slug, sent.Wrap)));
-            http.Response.Headers.CacheControl = "no-store";
-            return Results.Content(await screens.Tried(on, would, sent.Sheet), "text/html; charset=utf-8");
-        }
-        catch (Refusal r) { return Answers.Refused(r); }
+        var on = desk.Jobs.Job(slug);
+        var would = desk.Jobs.Preview(on.Composed, ask.Make(Asking.Of(on.Job, desk, slug, sent.Wrap)));
+        http.Response.Headers.CacheControl = "no-store";
+        return Results.Content(await screens.Tried(on, would, sent.Sheet), "text/html; charset=utf-8");
     }
 
     /// <summary>What changed since a tick, or with another item picked; 204 where nothing did.</summary>
     private static async Task<IResult> News(string slug, long seen, Place place, string? sheet, string? open,
         string? was, bool? tried, Desk.AppServices desk, ScreenMaker screens, HttpContext http)
     {
-        try
-        {
-            if (open == was && tried != true && desk.Jobs.Tick(slug) == seen) return Results.NoContent();
-            return await Difference(slug, desk.Jobs.Job(slug), seen, place, sheet, open, was, tried == true, desk,
-                screens, http);
-        }
-        catch (Refusal r) { return Answers.Refused(r); }
+        if (open == was && tried != true && desk.Jobs.Tick(slug) == seen) return Results.NoContent();
+        return await Difference(slug, desk.Jobs.Job(slug), seen, place, sheet, open, was, tried == true, desk,
+            screens, http);
     }
 
     /// <summary>What the plates show, once they were looked at: the parts of the screen that tell findings.</summary>
     private static async Task<IResult> Plated(string slug, long seen, Place place, string? sheet, string? open,
         Desk.AppServices desk, ScreenMaker screens, HttpContext http)
     {
-        try
-        {
-            var on = desk.Jobs.Job(slug);
-            if (on.Tick != seen) return Results.NoContent();
-            var plated = on with { Composed = await desk.Pressing.CheckBeside(on) };
-            // Another edit took its place, and the page will ask for that.
-            if (!plated.Composed.IsPlated) return Results.NoContent();
-            var now = await screens.Now(plated, place, sheet, open);
-            var then = await screens.Shown(on with { Composed = on.Composed with { Plates = null } }, place, sheet,
-                open);
-            http.Response.Headers["X-Tick"] = on.Tick.ToString(CultureInfo.InvariantCulture);
-            http.Response.Headers.CacheControl = "no-store";
-            return Results.Content(now.Since(then, ["findings", "foot", "finds"]), "text/html; charset=utf-8");
-        }
-        catch (Refusal r) { return Answers.Refused(r); }
+        var on = desk.Jobs.Job(slug);
+        if (on.Tick != seen) return Results.NoContent();
+        var plated = on with { Composed = await desk.Pressing.CheckBeside(on) };
+        // Another edit took its place, and the page will ask for that.
+        if (!plated.Composed.IsPlated) return Results.NoContent();
+        var now = await screens.Now(plated, place, sheet, open);
+        var then = await screens.Shown(on with { Composed = on.Composed with { Plates = null } }, place, sheet,
+            open);
+        http.Response.Headers["X-Tick"] = on.Tick.ToString(CultureInfo.InvariantCulture);
+        http.Response.Headers.CacheControl = "no-store";
+        return Results.Content(now.Since(then, ["findings", "foot", "finds"]), "text/html; charset=utf-8");
     }
 
     private static async Task<IResult> Difference(string slug, OnBench on, long seen, Place place, string? sheet,
@@ -113,32 +96,15 @@ public static class EditRoutes
 
     private static IResult Words(string slug, string? sheet, Desk.AppServices desk)
     {
-        try
-        {
-            var shown = desk.Jobs.Job(slug).Composed;
-            return Results.Text(InWords.Say(shown.Job, shown.Named(sheet).On));
-        }
-        catch (Refusal) { return Results.NotFound(); }
+        var shown = desk.Jobs.Job(slug).Composed;
+        return Results.Text(InWords.Say(shown.Job, shown.Named(sheet).On));
     }
 
-    /// <summary>The job with all it needs, made aside so that no half file leaves.</summary>
+    /// <summary>The job with all it needs.</summary>
     private static IResult Packed(string slug, Desk.AppServices desk)
     {
-        try
-        {
-            var on = desk.Jobs.Job(slug);
-            var file = new FileStream(Aside.FilePath(),
-                new FileStreamOptions
-                {
-                    Mode = FileMode.CreateNew,
-                    Access = FileAccess.ReadWrite,
-                    Options = FileOptions.DeleteOnClose,
-                });
-            desk.Bench.WritePack(on, file);
-            file.Position = 0;
-            return Results.File(file, "application/zip", $"{on.Slug}.zip");
-        }
-        catch (Refusal r) { return Answers.Refused(r); }
+        var on = desk.Jobs.Job(slug);
+        return Answers.Pack($"{on.Slug}.zip", file => desk.Bench.WritePack(on, file));
     }
 
     /// <summary>The named items as text for the clipboard.</summary>
@@ -147,50 +113,40 @@ public static class EditRoutes
         HttpContext http)
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
-        try { return Results.Text(Clip.Write(desk.Jobs.Job(slug).Job, sent.Items ?? [])); }
-        catch (Refusal r) { return Answers.Refused(r); }
+        return Results.Text(Clip.Write(desk.Jobs.Job(slug).Job, sent.Items ?? []));
     }
 
     private static IResult File(string slug, long id, Desk.AppServices desk)
     {
-        try
-        {
-            var (row, file) = desk.Pressing.Pressed(slug, id);
-            return Results.File(file,
-                Path.GetExtension(row.Name) switch
-                {
-                    ".png" => "image/png",
-                    ".jpg" => "image/jpeg",
-                    _ => "application/pdf",
-                },
-                row.Name);
-        }
-        catch (Exception e) when (e is Refusal or FileNotFoundException) { return Results.NotFound(); }
+        var (row, file) = desk.Pressing.Pressed(slug, id);
+        return Results.File(file,
+            Path.GetExtension(row.Name) switch
+            {
+                ".png" => "image/png",
+                ".jpg" => "image/jpeg",
+                _ => "application/pdf",
+            },
+            row.Name);
     }
 
     private static IResult BlankSheet(string slug, string kind, string? sheet, string? panel, Desk.AppServices desk)
     {
-        try
-        {
-            var on = desk.Jobs.Job(slug);
-            if (!Blank.Kinds.Contains(kind) || !Parts.TryParse(panel ?? "sheet", out var part))
-                return Results.NotFound();
-            var shown = on.Composed.Named(sheet);
-            var file = new MemoryStream();
-            Blank.Write(file, kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title, desk.Drawer.Shelf);
-            return Results.File(file.ToArray(),
-                kind switch { "pdf" => "application/pdf", "svg" => "image/svg+xml", _ => "image/png" },
-                Blank.FileName(kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title));
-        }
-        catch (Refusal) { return Results.NotFound(); }
+        var on = desk.Jobs.Job(slug);
+        if (!Blank.Kinds.Contains(kind) || !Parts.TryParse(panel ?? "sheet", out var part))
+            return Results.NotFound();
+        var shown = on.Composed.Named(sheet);
+        if (part != Part.Sheet && shown.Sheet.Panel(part) is null) return Results.NotFound();
+        var file = new MemoryStream();
+        Blank.Write(file, kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title, desk.Drawer.Shelf);
+        return Results.File(file.ToArray(),
+            kind switch { "pdf" => "application/pdf", "svg" => "image/svg+xml", _ => "image/png" },
+            Blank.FileName(kind, shown.Geometry, shown.Sheet, part, on.Job.Ticket.Title));
     }
 }
 
 /// <summary>Answers that say what is wrong, as problem details (RFC 9457) with the path of the fact at fault.</summary>
 internal static class Answers
 {
-    public static IResult Refused(Refusal r) => r.Path == "job" ? Say("", r.Message, 404) : Say(r.Path, r.Message, 422);
-
     public static IResult Overtaken(Conflict c) => Results.Problem(
         c.Message, statusCode: 409, extensions: new Dictionary<string, object?>
         {
@@ -199,6 +155,26 @@ internal static class Answers
             ["theirs"] = c.Theirs,
             ["yours"] = c.Yours,
         });
+
+    /// <summary>A pack, made aside so that no half file leaves.</summary>
+    public static IResult Pack(string name, Action<Stream> write)
+    {
+        var file = new FileStream(Aside.FilePath(), new FileStreamOptions
+        {
+            Mode = FileMode.CreateNew,
+            Access = FileAccess.ReadWrite,
+            Options = FileOptions.DeleteOnClose,
+        });
+        var whole = false;
+        try
+        {
+            write(file);
+            whole = true;
+        }
+        finally { if (!whole) file.Dispose(); }
+        file.Position = 0;
+        return Results.File(file, "application/zip", name);
+    }
 
     public static IResult Stale() =>
         Say("", "This page is from before the server was set up anew: load it again.", 400);

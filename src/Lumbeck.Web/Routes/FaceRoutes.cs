@@ -20,16 +20,12 @@ public static class FaceRoutes
     private static async Task<IResult> List(string slug, string item, string? range, Desk.AppServices desk,
         PartialRenderer partials, HttpContext http)
     {
-        try
-        {
-            var on = desk.Jobs.Job(slug);
-            if (on.Job.Item(item) is not TextItem text) return Results.NotFound();
-            http.Response.Headers.CacheControl = "no-store";
-            return Results.Content(await partials.Render("_Faces",
-                new FacesView(on.Job, text, range is { Length: > 0 } ? "@" + range : "", desk.Drawer.Shelf)),
-                "text/html; charset=utf-8");
-        }
-        catch (Refusal) { return Results.NotFound(); }
+        var on = desk.Jobs.Job(slug);
+        if (on.Job.Item(item) is not TextItem text) return Results.NotFound();
+        http.Response.Headers.CacheControl = "no-store";
+        return Results.Content(await partials.Render("_Faces",
+            new FacesView(on.Job, text, range is { Length: > 0 } ? "@" + range : "", desk.Drawer.Shelf)),
+            "text/html; charset=utf-8");
     }
 
     /// <summary>Words on one line in a face; those that it lacks are drawn in the face that stands in for it.</summary>
@@ -76,15 +72,10 @@ public static class FaceRoutes
         if (http.Request.ContentLength > FaceReading.MostBytes)
             return Answers.Say("face",
                 $"This file is over {FaceReading.MostBytes / 1_000_000} MB: bring a face of one script.", 413);
-        try
-        {
-            using var file = new MemoryStream();
-            await http.Request.Body.CopyToAsync(file, http.RequestAborted);
-            var row = desk.Drawer.Faces.TakeIn(file.ToArray(), name ?? "");
-            return Results.Json(new { id = row.Id, name = row.Name });
-        }
-        catch (Refusal r) { return Answers.Refused(r); }
-        catch (OperationCanceledException) { return Results.Empty; }
+        using var file = new MemoryStream();
+        await http.Request.Body.CopyToAsync(file, http.RequestAborted);
+        var row = desk.Drawer.Faces.TakeIn(file.ToArray(), name ?? "");
+        return Results.Json(new { id = row.Id, name = row.Name });
     }
 }
 

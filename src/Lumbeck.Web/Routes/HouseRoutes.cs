@@ -22,22 +22,16 @@ public static class HouseRoutes
     {
         if (!await antiforgery.IsRequestValidAsync(http)) return Answers.Stale();
         if (sent.Id is not { Length: >= 8 and <= 64 }) return Results.BadRequest();
-        try
-        {
-            var now = sent.Ask switch
+        // A key's refusal is told at its field.
+        var now = Attempt.Telling(r => HouseKeys.Find(r.Path.Split('.')[0]) is { } key ? r.At("house/" + key.Name) : r,
+            () => sent.Ask switch
             {
                 UndoOrRedo step => desk.Houses.Step(id, forward: step.Way == Way.Forward, sent.Id),
                 WriteFact { Path: { } path, Text: { } text } => desk.Houses.Edit(id, sent.Id,
                     path.Replace("house/", "", StringComparison.Ordinal), text),
                 _ => throw new Refusal("edit", "nothing to change of a printer was named"),
-            };
-            return await Difference(now, sent.Seen, sent.Open, sent.Open, desk, screens, http);
-        }
-        // A key's refusal is told at its field.
-        catch (Refusal r)
-        {
-            return Answers.Refused(HouseKeys.Find(r.Path.Split('.')[0]) is { } key ? r.At("house/" + key.Name) : r);
-        }
+            });
+        return await Difference(now, sent.Seen, sent.Open, sent.Open, desk, screens, http);
     }
 
     private static async Task<IResult> News(string id, long seen, string? open, string? was, Desk.AppServices desk,

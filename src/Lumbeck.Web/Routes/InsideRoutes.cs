@@ -38,8 +38,6 @@ public static class InsideRoutes
                 $"This file is over {InsideDesk.Most / 1_000_000} MB: export it with pictures at 300 per inch, or " +
                     $"type its pages and size.",
                 413);
-        try { return await take(); }
-        catch (Refusal r) { return Answers.Refused(r); }
-        catch (OperationCanceledException) { return Results.Empty; }
+        return await take();
     }
 }

@@ -21,23 +21,9 @@ public static class LiveryRoutes
     {
         app.MapGet("/jobs/{slug}/worn.jpg", Worn);
         app.MapGet("/looks/liveries/{id}.json", (string id, Desk.AppServices desk) =>
-        {
-            try { return Results.File(desk.Liveries.Export(id), "application/json", $"{id}.json"); }
-            catch (Refusal) { return Results.NotFound(); }
-        });
+            Results.File(desk.Liveries.Export(id), "application/json", $"{id}.json"));
         app.MapGet("/looks/starters/{id}.zip", (string id, Desk.AppServices desk) =>
-        {
-            var file = new FileStream(Aside.FilePath(), new FileStreamOptions
-            {
-                Mode = FileMode.CreateNew,
-                Access = FileAccess.ReadWrite,
-                Options = FileOptions.DeleteOnClose,
-            });
-            try { desk.Starters.Export(id, file); }
-            catch (Refusal r) { file.Dispose(); return r.Path == "starter" ? Results.NotFound() : Answers.Refused(r); }
-            file.Position = 0;
-            return Results.File(file, "application/zip", $"{id}.zip");
-        });
+            Answers.Pack($"{id}.zip", file => desk.Starters.Export(id, file)));
     }
 
     /// <param name="slug">The job.</param>
@@ -50,26 +36,22 @@ public static class LiveryRoutes
     private static IResult Worn(string slug, string livery, int? way, string? seed, long? tick, string? sheet, int? wide,
         Desk.AppServices desk, HttpContext http)
     {
-        try
+        var on = desk.Jobs.Job(slug);
+        var shown = on.Composed.Named(sheet).On;
+        var pixels = Math.Clamp(wide ?? 160, 40, 2000);
+        var tried = Known.GetOrAdd(new(desk.Folder, on.Revision, shown.Number, livery, way ?? 1, seed ?? "", pixels,
+            desk.Liveries.KeptAt(livery)), _ =>
         {
-            var on = desk.Jobs.Job(slug);
-            var shown = on.Composed.Named(sheet).On;
-            var pixels = Math.Clamp(wide ?? 160, 40, 2000);
-            var tried = Known.GetOrAdd(new(desk.Folder, on.Revision, shown.Number, livery, way ?? 1, seed ?? "", pixels,
-                desk.Liveries.KeptAt(livery)), _ =>
-            {
-                var (edit, unfit) = desk.Liveries.Wear(on.Job, livery, way ?? 1,
-                    string.IsNullOrWhiteSpace(seed) ? null : seed, "tried-on");
-                var worn = desk.Jobs.TriedOn(on.Job, edit);
-                var (house, plates) = (worn.Ticket.House, desk.Drawer.PlatesOf(worn.Ticket.House));
-                var scene = SceneBuilder.Build(worn, shown, desk.Drawer.Shelf, desk.Drawer.DrawingsOf(house));
-                return new Tried(plates.Paint(scene, new(0, 0, scene.Width, scene.Height), pixels / scene.Width * 72,
-                    likeness: true).ToJpeg(PrintingCondition.Of(house), 88), string.Join("; ", unfit));
-            });
-            http.Response.Headers["X-Unfit"] = Uri.EscapeDataString(tried.Unfit);
-            http.Response.Headers.CacheControl = tick == on.Tick ? "private, max-age=3600" : "no-store";
-            return Results.File(tried.Jpeg, "image/jpeg");
-        }
-        catch (Refusal) { return Results.NotFound(); }
+            var (edit, unfit) = desk.Liveries.Wear(on.Job, livery, way ?? 1,
+                string.IsNullOrWhiteSpace(seed) ? null : seed, "tried-on");
+            var worn = desk.Jobs.TriedOn(on.Job, edit);
+            var (house, plates) = (worn.Ticket.House, desk.Drawer.PlatesOf(worn.Ticket.House));
+            var scene = SceneBuilder.Build(worn, shown, desk.Drawer.Shelf, desk.Drawer.DrawingsOf(house));
+            return new Tried(plates.Paint(scene, new(0, 0, scene.Width, scene.Height), pixels / scene.Width * 72,
+                likeness: true).ToJpeg(PrintingCondition.Of(house), 88), string.Join("; ", unfit));
+        });
+        http.Response.Headers["X-Unfit"] = Uri.EscapeDataString(tried.Unfit);
+        http.Response.Headers.CacheControl = tick == on.Tick ? "private, max-age=3600" : "no-store";
+        return Results.File(tried.Jpeg, "image/jpeg");
     }
 }

@@ -18,16 +18,12 @@ public static class MendRoutes
 
     private static IResult File(string slug, string id, string which, Desk.AppServices desk)
     {
-        try
-        {
-            if (which is not ("file" or "came") || desk.Pressing.FindMended(desk.Jobs.Job(slug), id) is not { } row)
-                return Results.NotFound();
-            var stem = Path.GetFileNameWithoutExtension(row.Name);
-            var isPdf = which == "file" || row.Name.EndsWith(".pdf", StringComparison.OrdinalIgnoreCase);
-            return Results.File(desk.Pressing.Files.PathOf(which == "file" ? row.File : row.Came),
-                isPdf ? "application/pdf" : "application/octet-stream", which == "file" ? $"{stem}-mended.pdf" : row.Name);
-        }
-        catch (Refusal) { return Results.NotFound(); }
+        if (which is not ("file" or "came") || desk.Pressing.FindMended(desk.Jobs.Job(slug), id) is not { } row)
+            return Results.NotFound();
+        var stem = Path.GetFileNameWithoutExtension(row.Name);
+        var isPdf = which == "file" || row.Name.EndsWith(".pdf", StringComparison.OrdinalIgnoreCase);
+        return Results.File(desk.Pressing.Files.PathOf(which == "file" ? row.File : row.Came),
+            isPdf ? "application/pdf" : "application/octet-stream", which == "file" ? $"{stem}-mended.pdf" : row.Name);
     }
 
     /// <param name="slug">The job.</param>
@@ -36,26 +32,21 @@ public static class MendRoutes
     /// <param name="n">Which page, from 1.</param>
     private static IResult Page(string slug, string id, string? which, int? n, Desk.AppServices desk, HttpContext http)
     {
-        try
+        var on = desk.Jobs.Job(slug);
+        if (desk.Pressing.FindMended(on, id) is not { } row) return Results.NotFound();
+        const double perInch = 90;
+        var page = Math.Clamp(n ?? 1, 1, 2000);
+        var house = row.Inside ? on.Job.Ticket.House.ForPages() : on.Job.Ticket.House;
+        var (condition, files, cancel) = (PrintingCondition.Of(house), desk.Pressing.Files, http.RequestAborted);
+        var (plan, shelf) = (MendDesk.Wants(on, row.Inside), desk.Drawer.Shelf);
+        var jpeg = Known.GetOrAdd((row.Id, which ?? "", page), _ => which switch
         {
-            var on = desk.Jobs.Job(slug);
-            if (desk.Pressing.FindMended(on, id) is not { } row) return Results.NotFound();
-            const double perInch = 90;
-            var page = Math.Clamp(n ?? 1, 1, 2000);
-            var house = row.Inside ? on.Job.Ticket.House.ForPages() : on.Job.Ticket.House;
-            var (condition, files, cancel) = (PrintingCondition.Of(house), desk.Pressing.Files, http.RequestAborted);
-            var (plan, shelf) = (MendDesk.Wants(on, row.Inside), desk.Drawer.Shelf);
-            var jpeg = Known.GetOrAdd((row.Id, which ?? "", page), _ => which switch
-            {
-                "came" => PageSeen.Came(files.PathOf(row.Came), page, perInch, plan, shelf, cancel),
-                "left" => PageSeen.Left(files.PathOf(row.File), page, perInch, condition, cancel),
-                _ => PageSeen.Apart((files.PathOf(row.Came), page), (files.PathOf(row.File), page), perInch, plan, shelf,
-                    condition, cancel),
-            });
-            http.Response.Headers.CacheControl = "private, max-age=86400";
-            return Results.File(jpeg, "image/jpeg");
-        }
-        catch (Refusal) { return Results.NotFound(); }
-        catch (OperationCanceledException) { return Results.Empty; }
+            "came" => PageSeen.Came(files.PathOf(row.Came), page, perInch, plan, shelf, cancel),
+            "left" => PageSeen.Left(files.PathOf(row.File), page, perInch, condition, cancel),
+            _ => PageSeen.Apart((files.PathOf(row.Came), page), (files.PathOf(row.File), page), perInch, plan, shelf,
+                condition, cancel),
+        });
+        http.Response.Headers.CacheControl = "private, max-age=86400";
+        return Results.File(jpeg, "image/jpeg");
     }
 }

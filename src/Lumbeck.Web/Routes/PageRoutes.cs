@@ -12,19 +12,12 @@ public static class PageRoutes
         app.MapGet("/jobs/{slug}/page.svg", Page);
         app.MapGet("/jobs/{slug}/opening", Opening);
         app.MapGet("/jobs/{slug}/inside.txt", (string slug, Desk.AppServices desk) =>
-        {
-            try { return Results.Text(InsideInWords.Say(desk.Jobs.Job(slug).Composed.Pages)); }
-            catch (Refusal) { return Results.NotFound(); }
-        });
+            Results.Text(InsideInWords.Say(desk.Jobs.Job(slug).Composed.Pages)));
         app.MapGet("/jobs/{slug}/page.pdf", (string slug, int n, Desk.AppServices desk) =>
         {
-            try
-            {
-                var file = new MemoryStream();
-                desk.Pressing.WriteOnePage(desk.Jobs.Job(slug), n, file);
-                return Results.File(file.ToArray(), "application/pdf", $"{slug}-page-{n}.pdf");
-            }
-            catch (Refusal r) { return Answers.Refused(r); }
+            var file = new MemoryStream();
+            desk.Pressing.WriteOnePage(desk.Jobs.Job(slug), n, file);
+            return Results.File(file.ToArray(), "application/pdf", $"{slug}-page-{n}.pdf");
         });
         app.MapGet("/jobs/{slug}/making", Making);
         app.MapPost("/jobs/{slug}/table", Table);
@@ -33,18 +26,14 @@ public static class PageRoutes
     /// <summary>A page as it is drawn, by itself; of a revision it never changes.</summary>
     private static IResult Page(string slug, int n, long? r, Desk.AppServices desk, Drawings drawings, HttpContext http)
     {
-        try
-        {
-            var on = desk.Jobs.Job(slug);
-            var composed = on.Composed;
-            if (composed.Pages is not { } plan || n < 1 || n > plan.Printed) return Results.NotFound();
-            // While puzzles are being made a page is not yet what it will be.
-            http.Response.Headers.CacheControl = r != on.Revision || desk.Drawer.Puzzles.Progress(plan) is not null
-                ? "no-store"
-                : "private, max-age=31536000, immutable";
-            return Results.Text(drawings.Page(composed, n), "image/svg+xml", Encoding.UTF8);
-        }
-        catch (Refusal) { return Results.NotFound(); }
+        var on = desk.Jobs.Job(slug);
+        var composed = on.Composed;
+        if (composed.Pages is not { } plan || n < 1 || n > plan.Printed) return Results.NotFound();
+        // While puzzles are being made a page is not yet what it will be.
+        http.Response.Headers.CacheControl = r != on.Revision || desk.Drawer.Puzzles.Progress(plan) is not null
+            ? "no-store"
+            : "private, max-age=31536000, immutable";
+        return Results.Text(drawings.Page(composed, n), "image/svg+xml", Encoding.UTF8);
     }
 
     /// <summary>
@@ -52,16 +41,12 @@ public static class PageRoutes
     /// </summary>
     private static IResult Making(string slug, Desk.AppServices desk, HttpContext http)
     {
-        try
-        {
-            http.Response.Headers.CacheControl = "no-store";
-            if (desk.Jobs.Job(slug).Composed.Pages is not { } plan) return Results.NoContent();
-            desk.Drawer.Puzzles.Begin(plan);
-            if (desk.Drawer.Puzzles.Progress(plan) is var (made, of)) return Results.Text($"{made} of {of}");
-            http.Response.Headers["X-Made"] = desk.Drawer.Puzzles.Finished.ToString(CultureInfo.InvariantCulture);
-            return Results.NoContent();
-        }
-        catch (Refusal r) { return Answers.Refused(r); }
+        http.Response.Headers.CacheControl = "no-store";
+        if (desk.Jobs.Job(slug).Composed.Pages is not { } plan) return Results.NoContent();
+        desk.Drawer.Puzzles.Begin(plan);
+        if (desk.Drawer.Puzzles.Progress(plan) is var (made, of)) return Results.Text($"{made} of {of}");
+        http.Response.Headers["X-Made"] = desk.Drawer.Puzzles.Finished.ToString(CultureInfo.InvariantCulture);
+        return Results.NoContent();
     }
 
     /// <summary>The opening of a page, to leaf to.</summary>
@@ -69,12 +54,8 @@ public static class PageRoutes
         ScreenMaker screens,
         HttpContext http)
     {
-        try
-        {
-            http.Response.Headers.CacheControl = "no-store";
-            return Results.Content(await screens.Leafed(desk.Jobs.Job(slug), page, open), "text/html; charset=utf-8");
-        }
-        catch (Refusal r) { return Answers.Refused(r); }
+        http.Response.Headers.CacheControl = "no-store";
+        return Results.Content(await screens.Leafed(desk.Jobs.Job(slug), page, open), "text/html; charset=utf-8");
     }
 
     /// <summary>A table dropped on the inside; it is kept, and the run that is picked is made of its rows.</summary>
@@ -85,21 +66,16 @@ public static class PageRoutes
         if (http.Request.ContentLength > TableDesk.MostBytes)
             return Answers.Say("table",
                 $"This table is over {TableDesk.MostBytes / 1_000_000} MB: leave out what no page says.", 413);
-        try
+        _ = desk.Jobs.Job(slug);
+        using var all = new MemoryStream();
+        var buffer = new byte[1 << 16];
+        for (int read; (read = await http.Request.Body.ReadAsync(buffer, http.RequestAborted)) > 0;)
         {
-            _ = desk.Jobs.Job(slug);
-            using var all = new MemoryStream();
-            var buffer = new byte[1 << 16];
-            for (int read; (read = await http.Request.Body.ReadAsync(buffer, http.RequestAborted)) > 0;)
-            {
-                all.Write(buffer, 0, read);
-                if (all.Length > TableDesk.MostBytes) break;
-            }
-            all.Position = 0;
-            var table = desk.Drawer.Tables.TakeIn(all, name ?? "");
-            return Results.Json(new { hash = table.Hash, says = $"{table.Name}: {table.Rows} rows" });
+            all.Write(buffer, 0, read);
+            if (all.Length > TableDesk.MostBytes) break;
         }
-        catch (Refusal r) { return Answers.Refused(r); }
-        catch (OperationCanceledException) { return Results.Empty; }
+        all.Position = 0;
+        var table = desk.Drawer.Tables.TakeIn(all, name ?? "");
+        return Results.Json(new { hash = table.Hash, says = $"{table.Name}: {table.Rows} rows" });
     }
 }

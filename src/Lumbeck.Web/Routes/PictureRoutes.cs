@@ -14,10 +14,7 @@ public static class PictureRoutes
         app.MapPost("/jobs/{slug}/picture", TakeIn);
         app.MapPost("/jobs/{slug}/ticket-picture", OfTicket);
         app.MapGet("/jobs/{slug}/credits.txt", (string slug, Desk.AppServices desk) =>
-        {
-            try { return Results.Text(desk.Drawer.Pictures.Credits(desk.Jobs.Job(slug).Job)); }
-            catch (Refusal) { return Results.NotFound(); }
-        });
+            Results.Text(desk.Drawer.Pictures.Credits(desk.Jobs.Job(slug).Job)));
         app.MapGet("/pictures/{hash}/{wide:int}/{condition}", Preview);
         app.MapGet("/pictures/{hash}/gamut/{condition}", Gamut);
         app.MapGet("/grown/{recipe}/{wide:int}/{condition}", Grown);
@@ -79,14 +76,8 @@ public static class PictureRoutes
         if (http.Request.ContentLength > PictureReading.MostBytes)
             return Answers.Say("picture",
                 $"This file is over {PictureReading.MostBytes / 1_000_000} MB: save it smaller.", 413);
-        try
-        {
-            _ = desk.Jobs.Job(slug);
-            return await make();
-        }
-        catch (Refusal r) { return Answers.Refused(r); }
-        catch (Conflict c) { return Answers.Overtaken(c); }
-        catch (OperationCanceledException) { return Results.Empty; }
+        _ = desk.Jobs.Job(slug);
+        return await make();
     }
 
     private static IResult Preview(string hash, int wide, string condition, Desk.AppServices desk,
@@ -119,6 +110,6 @@ public static class PictureRoutes
             http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
             return Results.File(file, type);
         }
-        catch (Exception e) when (e is Refusal or IOException) { return Results.NotFound(); }
+        catch (IOException) { return Results.NotFound(); }
     }
 }

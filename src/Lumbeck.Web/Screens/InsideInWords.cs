@@ -21,12 +21,9 @@ public static class InsideInWords
                 $"{run.Says}: {(counted.Pages == 0 ? "no pages" : $"pages {counted.First} to {counted.Last}")}, " +
                     $"{run.Designs[0].Kind}.\n");
             foreach (var design in run.Designs)
-                try
-                {
-                    s.Append("  ").Append(design.Working(plan.Page(Math.Max(1, counted.First)).Surface, t.Unit))
-                        .Append('\n');
-                }
-                catch (Refusal r) { s.Append("  Does not fit: ").Append(r.Message).Append('\n'); }
+                s.Append("  ").Append(Attempt.Or(
+                    () => design.Working(plan.Page(Math.Max(1, counted.First)).Surface, t.Unit),
+                    r => $"Does not fit: {r.Message}")).Append('\n');
         }
         return s.ToString();
     }

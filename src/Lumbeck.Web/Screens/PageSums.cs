@@ -32,8 +32,8 @@ public static class PageSums
                 $"{grid.ForeEdge.Show(unit)} = {page.Surface.Safe.Width.Show(unit)}"),
         ];
         if (page.Design is { } design)
-            try { sums.Insert(0, new("page", "Page", "", design.Working(page.Surface, unit))); }
-            catch (Refusal r) { sums.Insert(0, new("page", "Page", "", $"does not fit: {r.Message}")); }
+            sums.Insert(0, new("page", "Page", "", Attempt.Or(() => design.Working(page.Surface, unit),
+                r => $"does not fit: {r.Message}")));
         if (inside.Bleeds)
             sums.Add(new("bleed", "Bleed", rules.BleedWidth.Show(unit),
                 $"{InsideFacts.Bleeding(t)}, as {t.House.Name} takes it"));

@@ -165,8 +165,7 @@ public abstract record PageDesign
     {
         var given = Fields.FirstOrDefault(f => f.Key == field)
             ?? throw new Refusal(path, $"{Kind} has no setting `{LengthText.Clip(field)}`");
-        try { return (PageDesign)given.With(this, value, Unit.Millimetre); }
-        catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
+        return Attempt.At(path, () => (PageDesign)given.With(this, value, Unit.Millimetre));
     }
 
     private static Field PaintField(string slot, int n) => new Field<PageDesign, Paint>(

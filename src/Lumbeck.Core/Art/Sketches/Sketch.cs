@@ -95,8 +95,7 @@ public abstract record Sketch
     {
         var given = Fields.FirstOrDefault(f => f.Key == field)
             ?? throw new Refusal(path, $"{Kind} have no such setting");
-        try { return (Sketch)given.With(this, value, Unit.Millimetre); }
-        catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
+        return Attempt.At(path, () => (Sketch)given.With(this, value, Unit.Millimetre));
     }
 
     /// <summary>Whether an edit could have made it so.</summary>

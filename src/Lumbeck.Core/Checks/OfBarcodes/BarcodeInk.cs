@@ -16,7 +16,7 @@ public sealed class BarcodeInk : PlateRule
     public override string Proves => "bars are dark on a light ground";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
+    protected override IEnumerable<Finding> Look(CheckContext look, PlateContext plates)
     {
         foreach (var (item, drawn) in look.Drawn())
         {
@@ -25,12 +25,17 @@ public sealed class BarcodeInk : PlateRule
                 continue;
             var place = drawn.Frame.ToBox();
             if (item is BarcodeItem { Plate: false } && item.Turned % 90 != 0)
-                yield return Found(look, Severity.Stop,
-                    $"turned {item.Turned.ToString("0.#", CultureInfo.InvariantCulture)}° without its backing",
-                    "upright, or on its backing",
-                    "Turned on a coloured ground, bars are not told from what lies beside them.",
-                    "Put its white backing back.", item, place: place,
-                    by: item.Locked ? null : BarcodeItem.PlateField.Set(item.Id, true));
+                yield return new()
+                {
+                    Severity = Severity.Stop,
+                    Measured = $"turned {item.Turned.ToString("0.#", CultureInfo.InvariantCulture)}° without its backing",
+                    Limit = "upright, or on its backing",
+                    Why = "Turned on a coloured ground, bars are not told from what lies beside them.",
+                    Mend = "Put its white backing back.",
+                    Of = item,
+                    Place = place,
+                    Fix = item.Locked ? null : BarcodeItem.PlateField.Set(item.Id, true),
+                };
             var seen = Red(plates, place);
             if (seen.Count < 100) continue;
             var (dark, light) = (seen[seen.Count / 20], seen[seen.Count * 9 / 10]);
@@ -44,9 +49,17 @@ public sealed class BarcodeInk : PlateRule
                 : new Together([CodeItem.InkField.Set(item.Id, new InkPaint(Ink.Black)), new FadeItem(item.Id, 100),
                     new BlendItem(item.Id, Blend.Normal)],
                     "make the code black");
-            yield return Found(look, Severity.Stop, $"{(light - dark) * 100:0} % apart in red light",
-                $"{LeastContrast * 100:0} % or more", "A reader’s red light sees neither red bars nor a dark ground.",
-                "Take black bars on the white backing.", item, place: place, by: by);
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"{(light - dark) * 100:0} % apart in red light",
+                Limit = $"{LeastContrast * 100:0} % or more",
+                Why = "A reader’s red light sees neither red bars nor a dark ground.",
+                Mend = "Take black bars on the white backing.",
+                Of = item,
+                Place = place,
+                Fix = by,
+            };
         }
     }
 

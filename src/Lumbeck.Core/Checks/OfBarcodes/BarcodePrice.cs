@@ -8,7 +8,7 @@ public sealed class BarcodePrice : Rule
     public override string Id => "barcode.price";
     public override string Proves => "prices agree wherever they stand";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         var t = look.Job.Ticket;
         var told = t.Price is { } p ? Ean5.Of(p) : null;
@@ -19,30 +19,68 @@ public sealed class BarcodePrice : Rule
             {
                 Edit? none = item.Locked ? null : BarcodeItem.AddOnField.Set(item.Id, null);
                 if (look.House.BarcodePrice == PriceAddOn.None)
-                    yield return Found(look, Severity.Stop, "a price add-on", "none",
-                        $"{look.House.Name} prints no price beside the bars.", "Leave the add-on away.", item,
-                        place: place, by: none);
+                    yield return new()
+                    {
+                        Severity = Severity.Stop,
+                        Measured = "a price add-on",
+                        Limit = "none",
+                        Why = $"{look.House.Name} prints no price beside the bars.",
+                        Mend = "Leave the add-on away.",
+                        Of = item,
+                        Place = place,
+                        Fix = none,
+                    };
                 else if (addOn.Length == 0 && told is null)
-                    yield return Found(look, Severity.Stop,
-                        t.Price is { } odd ? odd.ToString() : "no price on the ticket",
-                        $"a price under 100 in {string.Join(", ", Ean5.Currencies.Select(c => c.Currency))}",
-                        "No add-on can tell this price, so none is drawn.",
-                        "Give the ticket a price, or leave the add-on away.", item, place: place, by: none);
+                    yield return new()
+                    {
+                        Severity = Severity.Stop,
+                        Measured = t.Price is { } odd ? odd.ToString() : "no price on the ticket",
+                        Limit = $"a price under 100 in {string.Join(", ", Ean5.Currencies.Select(c => c.Currency))}",
+                        Why = "No add-on can tell this price, so none is drawn.",
+                        Mend = "Give the ticket a price, or leave the add-on away.",
+                        Of = item,
+                        Place = place,
+                        Fix = none,
+                    };
                 else if (addOn.Length > 0 && told is not null && addOn != told)
-                    yield return Found(look, Severity.Stop, $"{addOn} beside the bars", $"{told} for {t.Price}",
-                        "The till would ask for another price than the ticket’s.", "Take the ticket’s price.", item,
-                        place: place, by: item.Locked ? null : BarcodeItem.AddOnField.Set(item.Id, ""));
+                    yield return new()
+                    {
+                        Severity = Severity.Stop,
+                        Measured = $"{addOn} beside the bars",
+                        Limit = $"{told} for {t.Price}",
+                        Why = "The till would ask for another price than the ticket’s.",
+                        Mend = "Take the ticket’s price.",
+                        Of = item,
+                        Place = place,
+                        Fix = item.Locked ? null : BarcodeItem.AddOnField.Set(item.Id, ""),
+                    };
             }
             else if (item is BarcodeItem && look.House.BarcodePrice == PriceAddOn.Required)
-                yield return Found(look, Severity.Stop, "no price add-on", "one",
-                    $"{look.House.Name} wants the price beside the bars.", "Add the ticket’s price to the barcode.",
-                    item, place: place, by: item.Locked ? null : BarcodeItem.AddOnField.Set(item.Id, ""));
+                yield return new()
+                {
+                    Severity = Severity.Stop,
+                    Measured = "no price add-on",
+                    Limit = "one",
+                    Why = $"{look.House.Name} wants the price beside the bars.",
+                    Mend = "Add the ticket’s price to the barcode.",
+                    Of = item,
+                    Place = place,
+                    Fix = item.Locked ? null : BarcodeItem.AddOnField.Set(item.Id, ""),
+                };
             // A line that is a price and nothing else.
             else if (item is TextItem { Words.Length: < 40 } text && t.Price is { } asked
                 && Price.TryParse(text.Words, out var said, out _) && said != asked)
-                yield return Found(look, Severity.Stop, said.ToString(), asked.ToString(),
-                    "The cover and the ticket name two prices.", "Say the same in both.", item, place: place,
-                    by: text.Locked ? null : new SetWords(item.Id, asked.ToString()));
+                yield return new()
+                {
+                    Severity = Severity.Stop,
+                    Measured = said.ToString(),
+                    Limit = asked.ToString(),
+                    Why = "The cover and the ticket name two prices.",
+                    Mend = "Say the same in both.",
+                    Of = item,
+                    Place = place,
+                    Fix = text.Locked ? null : new SetWords(item.Id, asked.ToString()),
+                };
         }
     }
 }

@@ -9,7 +9,7 @@ public sealed class BarcodeReadable : PlateRule
     public override string Proves => "a reader reads the barcode off the finished sheet";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
+    protected override IEnumerable<Finding> Look(CheckContext look, PlateContext plates)
     {
         foreach (var (item, drawn) in look.Drawn())
         {
@@ -28,12 +28,20 @@ public sealed class BarcodeReadable : PlateRule
             if (read.Any(r =>
                 r == wanted || (item is BarcodeItem && wanted[..13] is var main && (r == main || r == main[1..]))))
                 continue;
-            yield return Found(look, Severity.Stop, read.Count == 0 ? "nothing read" :
-                $"reads {LengthText.Clip(read[0])}", LengthText.Clip(wanted),
-                "A reader held over the finished sheet does not get this.", item is CodeItem
-                ? "Make it larger, in a dark ink, and keep its ground clear."
-                : "Keep its backing clear and upright, at 100 %.", item, place: drawn.Frame.ToBox(),
-                by: ItsSizeAlone(look, item, drawn) ? BarcodeItem.PercentField.Set(item.Id, 100) : null);
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = read.Count == 0 ? "nothing read" :
+                    $"reads {LengthText.Clip(read[0])}",
+                Limit = LengthText.Clip(wanted),
+                Why = "A reader held over the finished sheet does not get this.",
+                Mend = item is CodeItem
+                    ? "Make it larger, in a dark ink, and keep its ground clear."
+                    : "Keep its backing clear and upright, at 100 %.",
+                Of = item,
+                Place = drawn.Frame.ToBox(),
+                Fix = ItsSizeAlone(look, item, drawn) ? BarcodeItem.PercentField.Set(item.Id, 100) : null,
+            };
         }
     }
 

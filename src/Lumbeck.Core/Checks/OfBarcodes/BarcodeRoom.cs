@@ -6,7 +6,7 @@ public sealed class BarcodeRoom : Rule
     public override string Id => "barcode.room";
     public override string Proves => "the barcode lies free in its room";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         var drawn = look.Drawn().ToList();
         for (var n = 0; n < drawn.Count; n++)
@@ -16,49 +16,80 @@ public sealed class BarcodeRoom : Rule
             var place = drawnItem.Frame.ToBox();
             var over = drawn.Skip(n + 1).FirstOrDefault(o => !o.Drawn.Inked.ToBox().Intersect(place).IsEmpty).Item;
             if (over is not null)
-                yield return Found(look, Severity.Stop, $"behind a {over.Kind.ToLower(CultureInfo.InvariantCulture)}",
-                    "uncovered", "Whatever lies on the code may keep it from being read.",
-                    "Move one of the two, or bring the code in front.", item, place: place,
-                    by: item.Locked ? null : new OrderItem(item.Id, look.Take.Items.Count));
+                yield return new()
+                {
+                    Severity = Severity.Stop,
+                    Measured = $"behind a {over.Kind.ToLower(CultureInfo.InvariantCulture)}",
+                    Limit = "uncovered",
+                    Why = "Whatever lies on the code may keep it from being read.",
+                    Mend = "Move one of the two, or bring the code in front.",
+                    Of = item,
+                    Place = place,
+                    Fix = item.Locked ? null : new OrderItem(item.Id, look.Take.Items.Count),
+                };
             if (item is CodeItem square)
             {
                 if (Square(square, drawnItem) is { } module && module < LeastSquare - CheckContext.Tolerance)
-                    yield return Found(look, module < 0.6m * LeastSquare ? Severity.Stop : Severity.Caution,
-                        $"squares of {module.Show(look.Unit)}", $"{LeastSquare.Show(look.Unit)} or more",
-                        "Squares this small run into each other.",
-                        "Make the code larger, its link shorter, or take a lower level.", item, place: place,
-                        by: item.Locked ? null : CodeItem.SideField.Set(item.Id,
-                            (decimal)LeastSquare.Units / Math.Max(1, module.Units) * square.Side));
+                    yield return new()
+                    {
+                        Severity = module < 0.6m * LeastSquare ? Severity.Stop : Severity.Caution,
+                        Measured = $"squares of {module.Show(look.Unit)}",
+                        Limit = $"{LeastSquare.Show(look.Unit)} or more",
+                        Why = "Squares this small run into each other.",
+                        Mend = "Make the code larger, its link shorter, or take a lower level.",
+                        Of = item,
+                        Place = place,
+                        Fix = item.Locked ? null : CodeItem.SideField.Set(item.Id,
+                            (decimal)LeastSquare.Units / Math.Max(1, module.Units) * square.Side),
+                    };
                 continue;
             }
             var code = (BarcodeItem)item;
             if (code.Bars is not null && code.BarHeight < LeastHigh)
-                yield return Found(look, Severity.Caution, $"bars {code.BarHeight.Show(look.Unit)} high",
-                    $"{LeastHigh.Show(look.Unit)} or more",
-                    "Bars cut so low are read only when the reader is held just so.",
-                    "Leave the bars their whole height.", item, place: place,
-                    by: item.Locked ? null : BarcodeItem.BarsField.Set(item.Id, null));
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = $"bars {code.BarHeight.Show(look.Unit)} high",
+                    Limit = $"{LeastHigh.Show(look.Unit)} or more",
+                    Why = "Bars cut so low are read only when the reader is held just so.",
+                    Mend = "Leave the bars their whole height.",
+                    Of = item,
+                    Place = place,
+                    Fix = item.Locked ? null : BarcodeItem.BarsField.Set(item.Id, null),
+                };
             if (look.Sheet.Zone(ZoneKind.Barcode, Part.Back)?.Box is { } room)
             {
                 var beyond = Length.Max(Length.Max(room.X - place.X, place.Right - room.Right),
                     Length.Max(room.Y - place.Y, place.Bottom - room.Bottom));
                 if (beyond > CheckContext.Tolerance)
-                    yield return Found(look, Severity.Stop, $"{beyond.Show(look.Unit)} outside",
-                        $"within {room.Size.Show(look.Unit)}",
-                        $"{look.House.Name} keeps a room for the barcode, and looks for it there.",
-                        "Hang it on the back by its barcode room.", item, place: place,
-                        by: item.Locked ? null : Home(code, room, look));
+                    yield return new()
+                    {
+                        Severity = Severity.Stop,
+                        Measured = $"{beyond.Show(look.Unit)} outside",
+                        Limit = $"within {room.Size.Show(look.Unit)}",
+                        Why = $"{look.House.Name} keeps a room for the barcode, and looks for it there.",
+                        Mend = "Hang it on the back by its barcode room.",
+                        Of = item,
+                        Place = place,
+                        Fix = item.Locked ? null : Home(code, room, look),
+                    };
             }
             if (code.Percent < look.House.BarcodeLeast || code.Percent > look.House.BarcodeMost)
-                yield return Found(look, Severity.Caution,
-                    $"{code.Percent.ToString("0.##", CultureInfo.InvariantCulture)} %",
-                    $"{look.House.BarcodeLeast.ToString("0.##", CultureInfo.InvariantCulture)} to " +
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = $"{code.Percent.ToString("0.##", CultureInfo.InvariantCulture)} %",
+                    Limit = $"{look.House.BarcodeLeast.ToString("0.##", CultureInfo.InvariantCulture)} to " +
                         $"{look.House.BarcodeMost.ToString("0.##", CultureInfo.InvariantCulture)} %",
-                    "Outside this range tills and warehouses read it badly.", "Set it to 100 %.", item, place: place,
-                    by: item.Locked
+                    Why = "Outside this range tills and warehouses read it badly.",
+                    Mend = "Set it to 100 %.",
+                    Of = item,
+                    Place = place,
+                    Fix = item.Locked
                         ? null
                         : BarcodeItem.PercentField.Set(item.Id,
-                            Math.Clamp(100, look.House.BarcodeLeast, look.House.BarcodeMost)));
+                            Math.Clamp(100, look.House.BarcodeLeast, look.House.BarcodeMost)),
+                };
         }
     }
 

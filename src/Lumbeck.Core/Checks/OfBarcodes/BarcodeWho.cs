@@ -6,7 +6,7 @@ public sealed class BarcodeWho : Rule
     public override string Id => "barcode.who";
     public override string Proves => "it is settled who adds the barcode";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         // A case under a jacket stays bare, and a front alone has no back.
         if (look.On.Wrap > 0 || look.Sheet.Panel(Part.Back) is null
@@ -14,22 +14,44 @@ public sealed class BarcodeWho : Rule
             yield break;
         if (look.Drawn().Any(d => d.Item is BarcodeItem)) yield break;
         if (look.House.BarcodeBy == BarcodeBy.Maker)
-            yield return Found(look, Severity.Todo, "no barcode", "yours", $"{look.House.Name} adds no barcode of its own: " +
-                $"without one no shop takes the book.", "Add the barcode to the back.", panel: Part.Back, place: room,
-                by: new AddItem(BarcodeItem.In(look.House, Free.Numbered("barcode",
-                    n => look.Job.Item(n.Replace(' ', '-')) is not null).Replace(' ', '-')), Wrap: look.On.Wrap));
+            yield return new()
+            {
+                Severity = Severity.Todo,
+                Measured = "no barcode",
+                Limit = "yours",
+                Why = $"{look.House.Name} adds no barcode of its own: " +
+                    $"without one no shop takes the book.",
+                Mend = "Add the barcode to the back.",
+                Panel = Part.Back,
+                Place = room,
+                Fix = new AddItem(BarcodeItem.In(look.House, Free.Numbered("barcode",
+                    n => look.Job.Item(n.Replace(' ', '-')) is not null).Replace(' ', '-')), Wrap: look.On.Wrap),
+            };
         else if (look.House.BarcodeBy == BarcodeBy.House)
         {
-            yield return Found(look, Severity.Note, "no barcode", $"room of {room.Size.Show(look.Unit)}",
-                $"{look.House.Name} adds its own there.", "Leave it to the printer, or add one.", panel: Part.Back,
-                place: room);
+            yield return new()
+            {
+                Severity = Severity.Note,
+                Measured = "no barcode",
+                Limit = $"room of {room.Size.Show(look.Unit)}",
+                Why = $"{look.House.Name} adds its own there.",
+                Mend = "Leave it to the printer, or add one.",
+                Panel = Part.Back,
+                Place = room,
+            };
             foreach (var (item, drawn) in look.Drawn())
                 if ((item.IsRead || item.Whole) && !drawn.Inked.ToBox().Intersect(room).IsEmpty)
-                    yield return Found(look, Severity.Stop,
-                        $"a {item.Kind.ToLower(CultureInfo.InvariantCulture)} in the barcode’s room",
-                        "nothing but ground", $"{look.House.Name} would print its barcode over it.",
-                        "Move it out of the room.", item, place: drawn.Inked.ToBox(),
-                        by: Above(item, drawn.Inked.ToBox(), room));
+                    yield return new()
+                    {
+                        Severity = Severity.Stop,
+                        Measured = $"a {item.Kind.ToLower(CultureInfo.InvariantCulture)} in the barcode’s room",
+                        Limit = "nothing but ground",
+                        Why = $"{look.House.Name} would print its barcode over it.",
+                        Mend = "Move it out of the room.",
+                        Of = item,
+                        Place = drawn.Inked.ToBox(),
+                        Fix = Above(item, drawn.Inked.ToBox(), room),
+                    };
         }
     }
 

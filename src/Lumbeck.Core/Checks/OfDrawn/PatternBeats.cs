@@ -1,5 +1,3 @@
-using System.Runtime.CompilerServices;
-
 namespace Lumbeck.Core.Checks.OfDrawn;
 
 /// <summary>
@@ -23,21 +21,28 @@ public sealed class PatternBeats : Rule
     public override string Proves => "fine lines of patterns don't beat with the screen";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var drawn in DrawnHere.On(look))
         {
             if (drawn.Art is not Pattern paper) continue;
             var tinted = paper.Paints.Select(p => IsTint(p, look.Job.Swatches)).ToList();
             if (!tinted.Contains(true)) continue;
-            double near(Pattern p) => Gaps(p).Where((_, slot) => slot < tinted.Count && tinted[slot]).Min();
+            double near(Pattern p) => (look.Kept?.Gaps(p) ?? Gaps(p)).Where((_, slot) => slot < tinted.Count && tinted[slot]).Min();
             var nearest = near(paper);
             if (nearest >= Apart) continue;
-            yield return Found(look, Severity.Caution, Length.FromMillimetres((decimal)Math.Round(nearest, 2)).Show(Unit.Millimetre),
-                $"{Length.FromMillimetres((decimal)Apart).Show(Unit.Millimetre)} apart, or solid inks",
-                "Fine lines in a tint beat with the screen it is printed in: a second pattern shows.",
-                "Draw it larger.", drawn.Item, Part.Sheet, drawn.Drawn.Frame.ToBox(),
-                Larger(paper, nearest, near) is { } scale ? drawn.Scaled(look, scale) : null);
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = Length.FromMillimetres((decimal)Math.Round(nearest, 2)).Show(Unit.Millimetre),
+                Limit = $"{Length.FromMillimetres((decimal)Apart).Show(Unit.Millimetre)} apart, or solid inks",
+                Why = "Fine lines in a tint beat with the screen it is printed in: a second pattern shows.",
+                Mend = "Draw it larger.",
+                Of = drawn.Item,
+                Panel = Part.Sheet,
+                Place = drawn.Drawn.Frame.ToBox(),
+                Fix = Larger(paper, nearest, near) is { } scale ? drawn.Scaled(look, scale) : null,
+            };
         }
     }
 
@@ -61,21 +66,18 @@ public sealed class PatternBeats : Rule
         return new[] { ink.C, ink.M, ink.Y, ink.K }.Any(i => i is > 300 and < 9_700);
     }
 
-    // A paper is looked at once, however often a job of it is checked.
-    private static readonly ConditionalWeakTable<Pattern, double[]> Known = [];
-
     /// <summary>
     /// For each slot the distance that the nearest tenth of its fine lines have from another, in millimetres.
     /// </summary>
-    private static double[] Gaps(Pattern paper) => Known.GetValue(paper, static p =>
+    public static double[] Gaps(Pattern pattern)
     {
-        var gaps = p.Paints.Select(_ => double.MaxValue).ToArray();
-        var lines = p.Bare() with { Paints = p.Paints };
+        var gaps = pattern.Paints.Select(_ => double.MaxValue).ToArray();
+        var lines = pattern.Bare() with { Paints = pattern.Paints };
         var drawn = Flat(lines.Over(new(0, 0, Window, Window))).Where(l => l.Width * 25.4 / 72 < Apart)
             .GroupBy(l => l.Slot);
         foreach (var slot in drawn) if (slot.Key < gaps.Length) gaps[slot.Key] = Nearest([.. slot.Take(400)]);
         return gaps;
-    });
+    }
 
     private static IEnumerable<Art.Sketches.Line> Flat(IEnumerable<Drawn> drawn) => drawn.SelectMany(d => d switch
     {

@@ -15,7 +15,7 @@ public sealed class PatternLine : Rule
     public override string Id => "paper.line";
     public override string Proves => "lines of patterns and ornaments are heavy enough to print";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var drawn in DrawnHere.On(look))
         {
@@ -33,11 +33,18 @@ public sealed class PatternLine : Rule
             }
             if (worst is not { } thin) continue;
             var scale = drawn.Art is Pattern p ? Math.Ceiling(p.Scale * (decimal)(thin.Least.Points / thin.Width)) : 0;
-            yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(),
-                $"{thin.Least.ShowPoints()} or more{(thin.Reversed ? " for a light line" : "")}",
-                "Thinner than this its lines break up, or ink closes them.",
-                drawn.Art is Pattern ? "Draw it larger." : "Make it larger.", drawn.Item, Part.Sheet,
-                drawn.Drawn.Frame.ToBox(), drawn.Scaled(look, scale));
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = Length.FromDrawing(thin.Width).ShowPoints(),
+                Limit = $"{thin.Least.ShowPoints()} or more{(thin.Reversed ? " for a light line" : "")}",
+                Why = "Thinner than this its lines break up, or ink closes them.",
+                Mend = drawn.Art is Pattern ? "Draw it larger." : "Make it larger.",
+                Of = drawn.Item,
+                Panel = Part.Sheet,
+                Place = drawn.Drawn.Frame.ToBox(),
+                Fix = drawn.Scaled(look, scale),
+            };
         }
     }
 

@@ -16,20 +16,33 @@ public sealed class InkBlack : Rule
     public override string Proves => "blacks are mixed for what they paint";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var (item, drawn) in look.Drawn())
             if (item is TextItem text && IsRichAndSmall(text, look.Job.Swatches))
-                yield return Found(look, Severity.Caution,
-                    $"{text.Style.Paint.Resolve(look.Job.Swatches)} in {text.Style.Size.ShowPoints()}",
-                    $"black alone under {Small.ShowPoints()}",
-                    "Several plates never fit to a hair, and small words then show coloured edges.",
-                    "Set them in black alone.", item, place: drawn.Inked.ToBox(),
-                    by: Mending.Paint(look, text, _ => Ink.Black));
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = $"{text.Style.Paint.Resolve(look.Job.Swatches)} in {text.Style.Size.ShowPoints()}",
+                    Limit = $"black alone under {Small.ShowPoints()}",
+                    Why = "Several plates never fit to a hair, and small words then show coloured edges.",
+                    Mend = "Set them in black alone.",
+                    Of = item,
+                    Place = drawn.Inked.ToBox(),
+                    Fix = Mending.Paint(look, text, _ => Ink.Black),
+                };
             else if (item is ShapeItem && IsPlainAndLarge(drawn))
-                yield return Found(look, Severity.Note, "black alone", look.House.RichBlack.ToString(),
-                    "So large a black prints fuller with other inks under it.", "Fill it with the printer’s rich black.",
-                    item, place: drawn.Frame.ToBox(), by: Mending.Paint(look, item, _ => look.House.RichBlack));
+                yield return new()
+                {
+                    Severity = Severity.Note,
+                    Measured = "black alone",
+                    Limit = look.House.RichBlack.ToString(),
+                    Why = "So large a black prints fuller with other inks under it.",
+                    Mend = "Fill it with the printer’s rich black.",
+                    Of = item,
+                    Place = drawn.Frame.ToBox(),
+                    Fix = Mending.Paint(look, item, _ => look.House.RichBlack),
+                };
     }
 
     /// <summary>

@@ -20,7 +20,7 @@ public sealed class InkSteps : Rule
     public override string Proves => "gradients run without bands";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         if (look.Take.Ground.Paint is GradientPaint && Worst(look.Scene.Items[0].Marks) is { } apart)
             yield return Of(look, apart, null, look.Scene.Items[0]);
@@ -29,11 +29,17 @@ public sealed class InkSteps : Rule
             if (item is not VistaItem && Worst(drawn.Marks) is { } apart2) yield return Of(look, apart2, item, drawn);
     }
 
-    private Finding Of(CheckContext look, double apart, Item? item, DrawnItem drawn) => Found(look, Severity.Note,
-        $"ΔE {apart.ToString("0.00", CultureInfo.InvariantCulture)} from step to step", $"more of them, or alike",
-        "So few steps over so long a way show as bands.",
-            "Let it run between inks that differ more, or over a shorter way.",
-        item, item is null ? Part.Sheet : null, drawn.Frame.ToBox());
+    private static Finding Of(CheckContext look, double apart, Item? item, DrawnItem drawn) => new()
+    {
+        Severity = Severity.Note,
+        Measured = $"ΔE {apart.ToString("0.00", CultureInfo.InvariantCulture)} from step to step",
+        Limit = $"more of them, or alike",
+        Why = "So few steps over so long a way show as bands.",
+        Mend = "Let it run between inks that differ more, or over a shorter way.",
+        Of = item,
+        Panel = item?.Hold.Panel ?? Part.Sheet,
+        Place = drawn.Frame.ToBox(),
+    };
 
     private static double? Worst(IEnumerable<Mark> marks)
     {

@@ -13,19 +13,26 @@ public sealed class InkTotal : PlateRule
     public override string Id => "ink.total";
     public override string Proves => "no spot has more ink than dries";
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
+    protected override IEnumerable<Finding> Look(CheckContext look, PlateContext plates)
     {
         var limit = (double)look.House.InkLimit;
         foreach (var (place, most) in Spots(plates, limit).Take(MostSpots))
         {
             var item = Topmost(look, place);
-            yield return Found(look, most >= limit + StopOver ? Severity.Stop : Severity.Caution, $"{most:0} % ink", $"{limit:0} %",
-                "So much ink does not dry: it sets off on the next sheet and rubs.", item is PictureItem
-                ? "Convert the picture to the printer’s inks, or lighten its darkest parts."
-                : "Take less of its colours; black may stay.", item, item is null
-                ? Part.Sheet
-                : null, place,
-                by: Mending.Paint(look, item, i => Mending.Within(i, look.House.InkLimit)));
+            yield return new()
+            {
+                Severity = most >= limit + StopOver ? Severity.Stop : Severity.Caution,
+                Measured = $"{most:0} % ink",
+                Limit = $"{limit:0} %",
+                Why = "So much ink does not dry: it sets off on the next sheet and rubs.",
+                Mend = item is PictureItem
+                    ? "Convert the picture to the printer’s inks, or lighten its darkest parts."
+                    : "Take less of its colours; black may stay.",
+                Of = item,
+                Panel = item?.Hold.Panel ?? Part.Sheet,
+                Place = place,
+                Fix = Mending.Paint(look, item, i => Mending.Within(i, look.House.InkLimit)),
+            };
         }
     }
 

@@ -17,11 +17,10 @@ public static class PageChecks
         foreach (var page in plan.Distinct().Concat(Own(plan)).DistinctBy(p => p.Number))
         {
             before?.Invoke();
-            Scene scene;
-            try { scene = PageScene.Of(plan, page, art); }
-            catch (Refusal r)
+            var (scene, no) = Attempt.Of(() => PageScene.Of(plan, page, art));
+            if (scene is null)
             {
-                found.Add(fit.Of(plan, page, r));
+                found.Add(fit.Of(plan, page, no!));
                 continue;
             }
             var look = new PageLook(scene, page.Number, house, job.Ticket.Unit) { Planned = page, Plan = plan };
@@ -58,7 +57,15 @@ public sealed class PageFit : PageRule
     public override string Id => "page.fit";
     public override string Proves => "every design fits its page";
 
-    public Finding Of(InsidePlan plan, PlannedPage page, Refusal why) =>
-        Found(plan, Severity.Stop, why.Message, "what fits the margins",
-        $"Page {page.Number} can’t be drawn.", "Change the run’s settings, or its margins.", page.Number, page.Run?.Id);
+    public Finding Of(InsidePlan plan, PlannedPage page, Refusal why) => Paged(
+        new()
+        {
+            Severity = Severity.Stop,
+            Measured = why.Message,
+            Limit = "what fits the margins",
+            Why = $"Page {page.Number} can’t be drawn.",
+            Mend = "Change the run’s settings, or its margins.",
+            Page = page.Number,
+            Run = page.Run?.Id,
+        }, plan.Job.Ticket.House, page.Number);
 }

@@ -6,7 +6,7 @@ public sealed class PageFacing : PageRule
     public override string Id => "page.facing";
     public override string Proves => "rows of facing pages meet at the fold";
 
-    public override IEnumerable<Finding> Find(InsidePlan plan)
+    protected override IEnumerable<Finding> Look(InsidePlan plan)
     {
         // Openings that are alike are looked at once.
         var openings = Enumerable.Range(1, (plan.Printed - 1) / 2)
@@ -15,10 +15,16 @@ public sealed class PageFacing : PageRule
                 .DistinctBy(o => (o.Here.Body, o.There.Body));
         foreach (var (here, there) in openings)
             if (Off(here, there) is { } off && off > CheckContext.Tolerance.Points)
-                yield return Found(plan, Severity.Caution,
-                    $"rows {Length.FromDrawing(off).Show(plan.Job.Ticket.Unit)} apart at the fold", "rows that meet",
-                    "Rows of one pitch that don’t meet look like a slip.", "Give both pages the same foot margin.",
-                        here.Number, here.Run!.Id);
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = $"rows {Length.FromDrawing(off).Show(plan.Job.Ticket.Unit)} apart at the fold",
+                    Limit = "rows that meet",
+                    Why = "Rows of one pitch that don’t meet look like a slip.",
+                    Mend = "Give both pages the same foot margin.",
+                    Page = here.Number,
+                    Run = here.Run!.Id,
+                };
     }
 
     /// <summary>
@@ -27,13 +33,11 @@ public sealed class PageFacing : PageRule
     private static double? Off(PlannedPage here, PlannedPage there)
     {
         if (Pitch(here.Design!) is not { } pitch || pitch != Pitch(there.Design!)) return null;
-        try
-        {
-            if (Lowest(here.Design!, here) is not { } a || Lowest(there.Design!, there) is not { } b) return null;
-            var off = Math.Abs(a - b) % pitch.Points;
-            return Math.Min(off, pitch.Points - off);
-        }
-        catch (Refusal) { return null; }
+        if (Attempt.OrNull(() => Lowest(here.Design!, here)) is not { } a
+            || Attempt.OrNull(() => Lowest(there.Design!, there)) is not { } b)
+            return null;
+        var off = Math.Abs(a - b) % pitch.Points;
+        return Math.Min(off, pitch.Points - off);
     }
 
     private static Length? Pitch(PageDesign design) => design.Fields.FirstOrDefault(f => f.Key == "pitch") is { } field

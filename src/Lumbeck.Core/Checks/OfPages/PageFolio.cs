@@ -6,7 +6,7 @@ public sealed class PageFolio : PageRule
     public override string Id => "page.folio";
     public override string Proves => "folios stand on plain paper";
 
-    public override IEnumerable<Finding> Find(PageLook look)
+    protected override IEnumerable<Finding> Look(PageLook look)
     {
         if (look.Scene.Items.FirstOrDefault(p => p.Item == PageScene.Folio) is not { Inked.IsEmpty: false } folio)
             yield break;
@@ -17,8 +17,14 @@ public sealed class PageFolio : PageRule
                 || m is PictureMark { Strength: > Backdrop.Legible / 100.0 })
                 || p.Marks.OfType<FillMark>().Any(f => f.Ink.Total > 3000)));
         if (under is not null)
-            yield return Found(look, Severity.Caution, under.Item == PageScene.Tab ? "a thumb tab over the folio" : "art under the folio",
-                "plain paper under it", "A folio on art can’t be read.",
-                    "Leave the folio away on this run, move it, or keep the art within the margins.", box);
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = under.Item == PageScene.Tab ? "a thumb tab over the folio" : "art under the folio",
+                Limit = "plain paper under it",
+                Why = "A folio on art can’t be read.",
+                Mend = "Leave the folio away on this run, move it, or keep the art within the margins.",
+                Place = box,
+            };
     }
 }

@@ -10,7 +10,7 @@ public sealed class PageLine : PageRule
     public override string Id => "page.line";
     public override string Proves => "rules are heavy enough to print";
 
-    public override IEnumerable<Finding> Find(PageLook look)
+    protected override IEnumerable<Finding> Look(PageLook look)
     {
         var least = look.House.Inside.RuleLeast.Points;
         foreach (var drawn in look.Scene.Items.Where(p => p.Item is PageScene.Body))
@@ -20,18 +20,29 @@ public sealed class PageLine : PageRule
             var thin = lines.MinBy(l => l.Width);
             if (thin is not null && thin.Width < least - 0.005)
             {
-                yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(),
-                    $"{look.House.Inside.RuleLeast.ShowPoints()} or more",
-                    "Thinner than this a line breaks up.", "Make the rules heavier.", drawn.Frame.ToBox());
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = Length.FromDrawing(thin.Width).ShowPoints(),
+                    Limit = $"{look.House.Inside.RuleLeast.ShowPoints()} or more",
+                    Why = "Thinner than this a line breaks up.",
+                    Mend = "Make the rules heavier.",
+                    Place = drawn.Frame.ToBox(),
+                };
                 continue;
             }
             var broken = lines.Where(l => l.Finish is null && l.Width < Least(l.Ink) - 0.005).MinBy(l => l.Width);
             if (broken is not null)
-                yield return Found(look, Severity.Caution, $"{Length.FromDrawing(broken.Width).ShowPoints()} in a " +
-                    $"tint of {Typed.Show(Tint(broken.Ink), " %")}",
-                    $"{Least(broken.Ink).ToString("0.##", CultureInfo.InvariantCulture)} pt or more, or solid",
-                    "A tint is a screen of dots, which breaks a thin line.", "Make the rules heavier, or solid.",
-                        drawn.Frame.ToBox());
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = $"{Length.FromDrawing(broken.Width).ShowPoints()} in a " +
+                        $"tint of {Typed.Show(Tint(broken.Ink), " %")}",
+                    Limit = $"{Least(broken.Ink).ToString("0.##", CultureInfo.InvariantCulture)} pt or more, or solid",
+                    Why = "A tint is a screen of dots, which breaks a thin line.",
+                    Mend = "Make the rules heavier, or solid.",
+                    Place = drawn.Frame.ToBox(),
+                };
         }
     }
 

@@ -8,7 +8,7 @@ public sealed class PageMargin : PageRule
     public override string Id => "page.margin";
     public override string Proves => "what is written on lies within the margins";
 
-    public override IEnumerable<Finding> Find(PageLook look)
+    protected override IEnumerable<Finding> Look(PageLook look)
     {
         var safe = look.Page.Safe;
         foreach (var drawn in look.Written)
@@ -20,9 +20,15 @@ public sealed class PageMargin : PageRule
                 ink.Bottom - safe.Bottom }.Max(l => l.Units);
             var free = drawn.Item == PageScene.Words ? CheckContext.Overhang : CheckContext.Tolerance;
             if (past <= free.Units) continue;
-            yield return Found(look, Severity.Stop, $"{Length.FromUnits(past).Show(look.Unit)} past the margin", "within the margins",
-                "What reaches into the gutter is hidden in the fold, and what reaches the cut is cut.",
-                    "Make the margins larger, or what lies on the page smaller.", ink);
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"{Length.FromUnits(past).Show(look.Unit)} past the margin",
+                Limit = "within the margins",
+                Why = "What reaches into the gutter is hidden in the fold, and what reaches the cut is cut.",
+                Mend = "Make the margins larger, or what lies on the page smaller.",
+                Place = ink,
+            };
         }
         if (look.Plan is { } plan && (look.Number == 1 || look.Number == plan.Printed)
             && plan.Rules.Glue is { Units: > 0 } glue)
@@ -33,9 +39,15 @@ public sealed class PageMargin : PageRule
                 ? new Box(trim.X, trim.Y, glue, trim.Height)
                 : new Box(trim.Right - glue, trim.Y, glue, trim.Height);
             if (look.Scene.Items.Any(p => !p.Inked.IsEmpty && !p.Inked.ToBox().Intersect(strip).IsEmpty))
-                yield return Found(look, Severity.Stop, $"ink within {glue.Show(look.Unit)} of the bound edge", "none there",
-                    $"{look.House.Name} glues the cover to the first and the last page.",
-                        "Give this page a wider gutter, or nothing that runs out to an edge.", strip);
+                yield return new()
+                {
+                    Severity = Severity.Stop,
+                    Measured = $"ink within {glue.Show(look.Unit)} of the bound edge",
+                    Limit = "none there",
+                    Why = $"{look.House.Name} glues the cover to the first and the last page.",
+                    Mend = "Give this page a wider gutter, or nothing that runs out to an edge.",
+                    Place = strip,
+                };
         }
     }
 

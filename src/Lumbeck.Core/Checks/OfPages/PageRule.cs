@@ -23,7 +23,7 @@ public sealed record PageLook(Scene Scene, int Number, House House, Unit Unit)
 /// <summary>
 /// One thing that Check looks for on the pages of an inside. A rule is added by a file of its own and its line here.
 /// </summary>
-public abstract class PageRule
+public abstract class PageRule : CheckRule
 {
     public static ImmutableArray<PageRule> All { get; } =
     [
@@ -33,35 +33,22 @@ public abstract class PageRule
             new PageInk(), new PagePicture(), new PagePuzzle(),
     ];
 
-    /// <summary>The rule's id, such as <c>page.margin</c>.</summary>
-    public abstract string Id { get; }
-
-    /// <summary>What is so when it finds nothing, in words.</summary>
-    public abstract string Proves { get; }
-
     /// <summary>What it finds on one page.</summary>
-    public virtual IEnumerable<Finding> Find(PageLook look) => [];
+    public IEnumerable<Finding> Find(PageLook look) => Look(look).Select(f =>
+        Paged(f, look.House, look.Number) with { Run = f.Run ?? look.Planned?.Run?.Id });
 
     /// <summary>What it finds on all pages together.</summary>
-    public virtual IEnumerable<Finding> Find(InsidePlan plan) => [];
+    public IEnumerable<Finding> Find(InsidePlan plan) => Look(plan).Select(f =>
+        Paged(f, plan.Job.Ticket.House, Math.Max(1, f.Page)));
+
+    protected virtual IEnumerable<Finding> Look(PageLook look) => [];
+
+    protected virtual IEnumerable<Finding> Look(InsidePlan plan) => [];
 
     /// <summary>All that is found on a page by itself, stops first.</summary>
     public static ImmutableArray<Finding> Check(PageLook look) =>
         [.. All.SelectMany(r => r.Find(look)).OrderBy(f => f.Severity)];
 
-    protected Finding Found(PageLook look, Severity severity, string measured, string limit, string why, string mend,
-        Box? place = null, string? item = null) =>
-        Found(look.House, severity, measured, limit, why, mend, look.Number, place, item ?? look.Planned?.Run?.Id);
-
-    protected Finding Found(InsidePlan plan, Severity severity, string measured, string limit, string why, string mend, int page = 1,
-        string? run = null) => Found(plan.Job.Ticket.House, severity, measured, limit, why, mend, page, null, run);
-
-    private Finding Found(House house, Severity severity, string measured, string limit, string why, string mend, int page, Box? place,
-        string? run)
-    {
-        var ours = house.Severities.TryGetValue(Id, out var said);
-        return new(Id, ours ? said : severity, house.Name, null, Part.Page, measured, limit, place, why,
-            mend)
-        { Sheet = -1, Page = page, Run = run };
-    }
+    private protected Finding Paged(Finding found, House house, int page) =>
+        Weighed(found, house) with { Panel = Part.Page, Sheet = -1, Page = page };
 }

@@ -6,23 +6,40 @@ public sealed class PageWords : PageRule
     public override string Id => "page.words";
     public override string Proves => "all words of the pages are printed";
 
-    public override IEnumerable<Finding> Find(PageLook look)
+    protected override IEnumerable<Finding> Look(PageLook look)
     {
         foreach (var drawn in look.Scene.Items)
         {
             if (drawn.Layout is not { } set) continue;
             if (set.Overset is { } over)
-                yield return Found(look, Severity.Stop, $"“{LengthText.Clip(over)}” has no room", "all words within " +
-                    "their box",
-                    "Words that do not fit are not printed.", "Say it shorter, in smaller type, or give it more room.");
+                yield return new()
+                {
+                    Severity = Severity.Stop,
+                    Measured = $"“{LengthText.Clip(over)}” has no room",
+                    Limit = "all words within " +
+                        "their box",
+                    Why = "Words that do not fit are not printed.",
+                    Mend = "Say it shorter, in smaller type, or give it more room.",
+                };
             if (set.Forced is { } forced)
-                yield return Found(look, Severity.Caution, $"“{LengthText.Clip(forced)}” is broken where its line ends",
-                    "words that a line holds", "No line of its box is as long as this word.",
-                    "Give it more room or smaller type, or say where it may break.");
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = $"“{LengthText.Clip(forced)}” is broken where its line ends",
+                    Limit = "words that a line holds",
+                    Why = "No line of its box is as long as this word.",
+                    Mend = "Give it more room or smaller type, or say where it may break.",
+                };
             if (!set.Missing.IsEmpty)
-                yield return Found(look, Severity.Stop, string.Join(' ', set.Missing.Take(8)), "letters that a " +
-                    "face has",
-                    "No face here has these letters.", "Take another face, or other words.");
+                yield return new()
+                {
+                    Severity = Severity.Stop,
+                    Measured = string.Join(' ', set.Missing.Take(8)),
+                    Limit = "letters that a " +
+                        "face has",
+                    Why = "No face here has these letters.",
+                    Mend = "Take another face, or other words.",
+                };
         }
     }
 }

@@ -6,7 +6,7 @@ public sealed class PictureColour : Rule
     public override string Id => "picture.colour";
     public override string Proves => "pictures’ inks are mixed for this press";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var (item, drawn) in look.Drawn())
             if (item is PictureItem
@@ -15,9 +15,16 @@ public sealed class PictureColour : Rule
                     Picture: { Space: PictureSpace.Cmyk, Profile: { Length: > 0 } profile }
                 }
                 && !profile.Contains(look.House.OutputCondition, StringComparison.OrdinalIgnoreCase))
-                yield return Found(look, Severity.Caution, profile, look.House.OutputCondition,
-                    "Its inks were mixed for another press; kept as they are, they print otherwise than meant.",
-                    "Convert it in its settings, or ask the printer.", item, place: drawn.Frame.ToBox(),
-                    by: item.Locked ? null : new ConvertPicture(item.Id, true));
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = profile,
+                    Limit = look.House.OutputCondition,
+                    Why = "Its inks were mixed for another press; kept as they are, they print otherwise than meant.",
+                    Mend = "Convert it in its settings, or ask the printer.",
+                    Of = item,
+                    Place = drawn.Frame.ToBox(),
+                    Fix = item.Locked ? null : new ConvertPicture(item.Id, true),
+                };
     }
 }

@@ -9,14 +9,20 @@ public sealed class PictureFace : Rule
     public override string Proves => "a drawing’s words are in the face it asks for";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, picture) in look.PicturesShown())
             foreach (var (asked, face) in picture.IsDrawing ? kept.FacesOf(picture) : [])
-                yield return Found(look, Severity.Caution, face, asked,
-                    $"{picture.Name} asks for {asked}, which a drawing can’t bring: its words are set in {face}.",
-                    "Look at its words; if the face matters, turn them to paths where it was drawn.", item,
-                    place: item is null ? null : look.Scene.Item(item.Id)?.Frame.ToBox());
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = face,
+                    Limit = asked,
+                    Why = $"{picture.Name} asks for {asked}, which a drawing can’t bring: its words are set in {face}.",
+                    Mend = "Look at its words; if the face matters, turn them to paths where it was drawn.",
+                    Of = item,
+                    Place = item is null ? null : look.Scene.Item(item.Id)?.Frame.ToBox(),
+                };
     }
 }

@@ -9,7 +9,7 @@ public sealed class PictureGamut : PlateRule
     public override string Id => "picture.gamut";
     public override string Proves => "pictures keep their colours in print";
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
+    protected override IEnumerable<Finding> Look(CheckContext look, PlateContext plates)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, drawn) in look.Drawn())
@@ -18,11 +18,16 @@ public sealed class PictureGamut : PlateRule
                 || kept.OutOfGamut(picture, look.House) is not { } share || share < 0.005)
                 continue;
             var much = share > Much;
-            yield return Found(look, much ? Severity.Caution : Severity.Note,
-                $"{(share * 100).ToString("0.#", CultureInfo.InvariantCulture)} % of it", $"up to {Much * 100:0} %",
-                "These colours are beyond what the press can print, and come out duller.",
-                "See where in its settings; tone it down, or accept it as the screen shows it.", item,
-                place: drawn.Frame.ToBox());
+            yield return new()
+            {
+                Severity = much ? Severity.Caution : Severity.Note,
+                Measured = $"{(share * 100).ToString("0.#", CultureInfo.InvariantCulture)} % of it",
+                Limit = $"up to {Much * 100:0} %",
+                Why = "These colours are beyond what the press can print, and come out duller.",
+                Mend = "See where in its settings; tone it down, or accept it as the screen shows it.",
+                Of = item,
+                Place = drawn.Frame.ToBox(),
+            };
         }
     }
 }

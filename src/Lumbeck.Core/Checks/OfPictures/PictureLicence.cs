@@ -10,7 +10,7 @@ public sealed class PictureLicence : Rule
     public override string Proves => "pictures may be used on a cover";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, picture) in look.PicturesShown())
@@ -18,15 +18,28 @@ public sealed class PictureLicence : Rule
             if (kept.Stated(picture) is not { } stated) continue;
             var place = item is null ? null : look.Scene.Item(item.Id)?.Frame.ToBox();
             if (stated.Source.Length == 0 || stated.Licence.Length == 0)
-                yield return Found(look, Severity.Caution,
-                    stated.Source.Length == 0 ? "no source stated" : "no licence stated", "source and licence",
-                    $"Nobody said whose {picture.Name} is: a picture used without leave can stop a book that is on sale.",
-                    "Say in the Drawer where it is from and what it may be used for.", item, place: place);
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = stated.Source.Length == 0 ? "no source stated" : "no licence stated",
+                    Limit = "source and licence",
+                    Why = $"Nobody said whose {picture.Name} is: a picture used without leave can stop a book that is on sale.",
+                    Mend = "Say in the Drawer where it is from and what it may be used for.",
+                    Of = item,
+                    Place = place,
+                };
             else if (Forbids.FirstOrDefault(f =>
                 stated.Licence.Contains(f, StringComparison.OrdinalIgnoreCase)) is { } no)
-                yield return Found(look, Severity.Caution, stated.Licence, "leave to sell and to crop",
-                    $"A cover is sold and cropped, which “{no}” forbids.",
-                    "Take another picture, or its maker’s leave.", item, place: place);
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = stated.Licence,
+                    Limit = "leave to sell and to crop",
+                    Why = $"A cover is sold and cropped, which “{no}” forbids.",
+                    Mend = "Take another picture, or its maker’s leave.",
+                    Of = item,
+                    Place = place,
+                };
         }
     }
 }

@@ -9,16 +9,22 @@ public sealed class PictureMissing : Rule
     public override string Proves => "every picture is here and whole";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, picture) in look.PicturesShown())
         {
             if (kept.Fault(picture) is not { } fault) continue;
-            yield return Found(
-                look, Severity.Stop, $"{picture.Name}: {fault}", "the file as it was taken in",
-                "Without it the file for the printer can’t be made.", "Put the picture in again, or remove the item.",
-                item, place: item is null ? null : look.Scene.Item(item.Id)?.Frame.ToBox());
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"{picture.Name}: {fault}",
+                Limit = "the file as it was taken in",
+                Why = "Without it the file for the printer can’t be made.",
+                Mend = "Put the picture in again, or remove the item.",
+                Of = item,
+                Place = item is null ? null : look.Scene.Item(item.Id)?.Frame.ToBox(),
+            };
         }
     }
 }

@@ -6,7 +6,7 @@ public sealed class PictureResolution : Rule
     public override string Id => "picture.resolution";
     public override string Proves => "pictures have the pixels they need";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var (item, drawn) in look.Drawn())
         {
@@ -15,16 +15,29 @@ public sealed class PictureResolution : Rule
             var perInch = (int)Math.Floor(exact + 0.0001);
             var (least, place) = (look.House.PictureCaution, drawn.Frame.ToBox());
             if (perInch < least)
-                yield return Found(look, perInch < look.House.PictureStop ? Severity.Stop : Severity.Caution,
-                    $"{perInch} pixels an inch", $"{least} or more",
-                    "Pixels this large show as softness or steps in print.",
-                    $"Make its frame no larger than " +
+                yield return new()
+                {
+                    Severity = perInch < look.House.PictureStop ? Severity.Stop : Severity.Caution,
+                    Measured = $"{perInch} pixels an inch",
+                    Limit = $"{least} or more",
+                    Why = "Pixels this large show as softness or steps in print.",
+                    Mend = $"Make its frame no larger than " +
                         $"{PicturePlacing.SharpUpTo(pictured, look.Sheet, least)!.Value.Show(look.Unit)}, or take a " +
                         $"larger picture.",
-                    item, place: place, by: Smaller(pictured, look, least));
+                    Of = item,
+                    Place = place,
+                    Fix = Smaller(pictured, look, least),
+                };
             else if (perInch > look.House.PictureNote)
-                yield return Found(look, Severity.Note, $"{perInch} pixels an inch", $"up to {look.House.PictureNote}",
-                    "More pixels than print shows; the file is made with fewer.", null, item, place: place);
+                yield return new()
+                {
+                    Severity = Severity.Note,
+                    Measured = $"{perInch} pixels an inch",
+                    Limit = $"up to {look.House.PictureNote}",
+                    Why = "More pixels than print shows; the file is made with fewer.",
+                    Of = item,
+                    Place = place,
+                };
         }
     }
 

@@ -10,7 +10,7 @@ public sealed class PictureSeam : PlateRule
     public override string Proves => "tiles go on in one another";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
+    protected override IEnumerable<Finding> Look(CheckContext look, PlateContext plates)
     {
         if (look.Kept is not { } kept) yield break;
         foreach (var (item, drawn) in look.Drawn())
@@ -23,13 +23,17 @@ public sealed class PictureSeam : PlateRule
             if (Math.Max(across, down) <= Most) continue;
             var which = across > Most ? down > Most ? "left and right, and its head and foot," : "left and right"
                 : "head and foot";
-            yield return Found(look, Severity.Caution,
-                $"ΔE {Math.Max(across, down).ToString("0.0", CultureInfo.InvariantCulture)} at the joins",
-                $"ΔE {Most:0} more than within it",
-                $"Its {which} don’t go on in the next tile: the joins show as a grid.",
-                "Lay each tile beside its mirror image, or take a picture made to repeat.", item,
-                place: drawn.Frame.ToBox(),
-                by: item.Locked ? null : new TilePicture(item.Id, tiling with { Lay = TilingMode.Mirrored }));
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = $"ΔE {Math.Max(across, down).ToString("0.0", CultureInfo.InvariantCulture)} at the joins",
+                Limit = $"ΔE {Most:0} more than within it",
+                Why = $"Its {which} don’t go on in the next tile: the joins show as a grid.",
+                Mend = "Lay each tile beside its mirror image, or take a picture made to repeat.",
+                Of = item,
+                Place = drawn.Frame.ToBox(),
+                Fix = item.Locked ? null : new TilePicture(item.Id, tiling with { Lay = TilingMode.Mirrored }),
+            };
         }
     }
 }

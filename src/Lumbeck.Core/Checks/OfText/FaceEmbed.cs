@@ -7,7 +7,7 @@ public sealed class FaceEmbed : Rule
     public override string Proves => "faces may go into the file";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         if (look.Kept is not { } kept) yield break;
         var told = new HashSet<FaceId>();
@@ -17,14 +17,26 @@ public sealed class FaceEmbed : Rule
                 if (!told.Add(face)) continue;
                 var rights = kept.Rights(face);
                 if (rights.Never)
-                    yield return Found(look, Severity.Stop, rights.Name, "a face that may be embedded",
-                        "Its licence lets no file hold it, as type or as shapes.",
-                        "Set the words in another face, or bring a version with embedding rights.", item,
-                        place: drawn.Inked.ToBox());
+                    yield return new()
+                    {
+                        Severity = Severity.Stop,
+                        Measured = rights.Name,
+                        Limit = "a face that may be embedded",
+                        Why = "Its licence lets no file hold it, as type or as shapes.",
+                        Mend = "Set the words in another face, or bring a version with embedding rights.",
+                        Of = item,
+                        Place = drawn.Inked.ToBox(),
+                    };
                 else if (rights.WholeOnly)
-                    yield return Found(look, Severity.Note, $"{rights.Name}, whole", "a subset",
-                        "Its licence asks for the whole face, which makes the file larger.", null, item,
-                        place: drawn.Inked.ToBox());
+                    yield return new()
+                    {
+                        Severity = Severity.Note,
+                        Measured = $"{rights.Name}, whole",
+                        Limit = "a subset",
+                        Why = "Its licence asks for the whole face, which makes the file larger.",
+                        Of = item,
+                        Place = drawn.Inked.ToBox(),
+                    };
             }
     }
 }

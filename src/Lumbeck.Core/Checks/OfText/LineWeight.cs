@@ -6,7 +6,7 @@ public sealed class LineWeight : Rule
     public override string Id => "line.weight";
     public override string Proves => "lines are heavy enough to print";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var (item, drawnItem) in look.Drawn())
         {
@@ -29,17 +29,23 @@ public sealed class LineWeight : Rule
                 ? Length.Max(look.House.RuleLeast, look.House.RuleReversedLeast)
                 : look.House.RuleLeast;
             if (thin.Width >= least.Points - 0.005) continue;
-            yield return Found(look, Severity.Caution, Length.FromDrawing(thin.Width).ShowPoints(),
-                $"{least.ShowPoints()} or more{(reversed ? " for a light line" : "")}",
-                "Thinner than this a line breaks up, or ink closes it.", "Make the line heavier.", item,
-                place: drawnItem.Frame.ToBox(),
-                by: item.Locked ? null : item switch
-                {
-                    PictureItem => null,
-                    ShapeItem { Line: not null } and not PlateItem => ShapeItem.WeightField.Set(item.Id, least),
-                    RectItem { Kind: "Rule", Height.Share: 0 } => new SizeItem(item.Id, Height: new(least)),
-                    _ => null,
-                });
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = Length.FromDrawing(thin.Width).ShowPoints(),
+                Limit = $"{least.ShowPoints()} or more{(reversed ? " for a light line" : "")}",
+                Why = "Thinner than this a line breaks up, or ink closes it.",
+                Mend = "Make the line heavier.",
+                Of = item,
+                Place = drawnItem.Frame.ToBox(),
+                Fix = item.Locked ? null : item switch
+                    {
+                        PictureItem => null,
+                        ShapeItem { Line: not null } and not PlateItem => ShapeItem.WeightField.Set(item.Id, least),
+                        RectItem { Kind: "Rule", Height.Share: 0 } => new SizeItem(item.Id, Height: new(least)),
+                        _ => null,
+                    },
+            };
         }
     }
 }

@@ -14,7 +14,7 @@ public sealed class TextContrast : PlateRule
     public override string Proves => "words stand out from what lies behind them";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
+    protected override IEnumerable<Finding> Look(CheckContext look, PlateContext plates)
     {
         foreach (var (item, drawn) in look.Drawn())
         {
@@ -30,20 +30,32 @@ public sealed class TextContrast : PlateRule
                     worst = (c, wanted);
             }
             if (worst is { } w)
-                yield return Found(look, Severity.Caution, Said(w.Is), $"{Said(w.Wanted)} or more",
-                    "These words stand out too little from what lies behind them.",
-                    "Take a lighter or darker ink, or lay a backing or a shadow behind them.", item,
-                    place: drawn.Inked.ToBox());
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = Said(w.Is),
+                    Limit = $"{Said(w.Wanted)} or more",
+                    Why = "These words stand out too little from what lies behind them.",
+                    Mend = "Take a lighter or darker ink, or lay a backing or a shadow behind them.",
+                    Of = item,
+                    Place = drawn.Inked.ToBox(),
+                };
             else if (text.Role == TextRole.Title && item.Hold.Panel == Part.Front
                 && plates.InShops.TryGetValue(item.Id, out var small) && small.Count > 8)
             {
                 var seen = small.Select(p => PlateContext.Contrast(p.With, p.Without)).Order()
                     .ElementAt((int)(small.Count * 0.9));
                 if (seen < EnoughLarge)
-                    yield return Found(look, Severity.Caution, $"{Said(seen)} at 160 pixels",
-                        $"{Said(EnoughLarge)} or more", "As small as shops show it, the title fades into the cover.",
-                        "Set it larger or heavier, or take an ink that stands out more.", item,
-                        place: drawn.Inked.ToBox());
+                    yield return new()
+                    {
+                        Severity = Severity.Caution,
+                        Measured = $"{Said(seen)} at 160 pixels",
+                        Limit = $"{Said(EnoughLarge)} or more",
+                        Why = "As small as shops show it, the title fades into the cover.",
+                        Mend = "Set it larger or heavier, or take an ink that stands out more.",
+                        Of = item,
+                        Place = drawn.Inked.ToBox(),
+                    };
             }
         }
     }

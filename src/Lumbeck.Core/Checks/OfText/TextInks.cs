@@ -9,7 +9,7 @@ public sealed class TextInks : Rule
     public override string Proves => "small words are in few inks";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var (item, drawn) in look.Drawn())
         {
@@ -23,12 +23,18 @@ public sealed class TextInks : Rule
                 // A trace of an ink shows no edge.
                 var inks = ((int[])[ink.C, ink.M, ink.Y, ink.K]).Count(i => i > 1500);
                 if (inks <= 2 || ink.C + ink.M + ink.Y + ink.K < 6000 || Stands(ink)) continue;
-                yield return Found(look, Severity.Caution, $"{inks} inks at " +
-                    $"{Length.FromDrawing(run.Size).ShowPoints()}", $"two under {Small.ShowPoints()}",
-                    "Plates never fit to a hair, and small words in several inks then show coloured edges.",
-                    "Take an ink of two plates, black among them, or set them larger.", item,
-                    place: drawn.Inked.ToBox(),
-                    by: Mending.Paint(look, text, Fewer));
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = $"{inks} inks at " +
+                        $"{Length.FromDrawing(run.Size).ShowPoints()}",
+                    Limit = $"two under {Small.ShowPoints()}",
+                    Why = "Plates never fit to a hair, and small words in several inks then show coloured edges.",
+                    Mend = "Take an ink of two plates, black among them, or set them larger.",
+                    Of = item,
+                    Place = drawn.Inked.ToBox(),
+                    Fix = Mending.Paint(look, text, Fewer),
+                };
                 break;
             }
         }

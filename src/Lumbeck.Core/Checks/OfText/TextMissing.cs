@@ -14,7 +14,7 @@ public sealed class TextMissing : Rule
     /// <summary>So much of a blurb tells it from every other.</summary>
     private const int Beginning = 24;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         var t = look.Job.Ticket;
         List<TextItem> texts = [.. look.Job.Items.OfType<TextItem>().Where(i => !i.Hidden && !i.Starter)];
@@ -36,8 +36,14 @@ public sealed class TextMissing : Rule
             yield return Missing(look, "price", price.ToString(), Part.Back);
     }
 
-    private Finding Missing(CheckContext look, string what, string fact, Part panel) =>
-        Found(look, Severity.Note, $"no {what} on the cover", $"“{LengthText.Clip(fact.ReplaceLineEndings(" "))}”",
-            $"The ticket has {(what == "author" ? "an" : "a")} {what} that the cover says nowhere.",
-            $"Add the {what} to the {panel.Say()}, or leave it.", panel: panel);
+    private static Finding Missing(CheckContext look, string what, string fact, Part panel) =>
+        new()
+        {
+            Severity = Severity.Note,
+            Measured = $"no {what} on the cover",
+            Limit = $"“{LengthText.Clip(fact.ReplaceLineEndings(" "))}”",
+            Why = $"The ticket has {(what == "author" ? "an" : "a")} {what} that the cover says nowhere.",
+            Mend = $"Add the {what} to the {panel.Say()}, or leave it.",
+            Panel = panel,
+        };
 }

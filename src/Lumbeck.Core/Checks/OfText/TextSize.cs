@@ -9,7 +9,7 @@ public sealed class TextSize : Rule
     public override string Id => "text.size";
     public override string Proves => "type is large enough to print";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var (item, drawn) in look.Drawn())
         {
@@ -25,18 +25,24 @@ public sealed class TextSize : Rule
                 : look.House.TextLeast;
             if (size >= least - CheckContext.Tolerance) continue;
             var stop = size < look.House.TextStop;
-            yield return Found(look, stop ? Severity.Stop : Severity.Caution, size.ShowPoints(),
-                $"{least.ShowPoints()} or more{(spine ? " on a spine" : reversed ? " in light letters" : "")}",
-                stop
+            yield return new()
+            {
+                Severity = stop ? Severity.Stop : Severity.Caution,
+                Measured = size.ShowPoints(),
+                Limit = $"{least.ShowPoints()} or more{(spine ? " on a spine" : reversed ? " in light letters" : "")}",
+                Why = stop
                     ? "Letters this small fill in or break up."
                     : reversed
                     ? "Ink spreads into light letters, and thin strokes close."
-                    : "Letters this small are hard to read in print.", "Set it larger.", item,
-                        place: drawn.Inked.ToBox(),
-                by: text.Locked || text.Composed || !text.Runs.IsEmpty
+                    : "Letters this small are hard to read in print.",
+                Mend = "Set it larger.",
+                Of = item,
+                Place = drawn.Inked.ToBox(),
+                Fix = text.Locked || text.Composed || !text.Runs.IsEmpty
                     || text.Fit is not (Fitting.AsSet or Fitting.Grow)
                     ? null
-                    : new StyleText(item.Id, Size: least));
+                    : new StyleText(item.Id, Size: least),
+            };
         }
     }
 

@@ -9,7 +9,7 @@ public sealed class TextTicket : Rule
     public override string Proves => "the cover says what the ticket says";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var (item, drawn) in look.Drawn())
         {
@@ -23,12 +23,17 @@ public sealed class TextTicket : Rule
             if (says.Length == 0 || ticket.Contains(says, StringComparison.Ordinal)
                 || says.Contains(ticket, StringComparison.Ordinal))
                 continue;
-            yield return Found(
-                look, Severity.Caution, $"“{LengthText.Clip(text.Words.ReplaceLineEndings(" "))}”",
-                    $"“{LengthText.Clip(fact)}”",
-                $"The {item.Hold.Panel.Say()} says another {name} than the ticket.",
-                    $"Set the ticket’s {name}, or change the ticket.",
-                item, place: drawn.Frame.ToBox(), by: item.Locked ? null : new SetWords(item.Id, fact));
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = $"“{LengthText.Clip(text.Words.ReplaceLineEndings(" "))}”",
+                Limit = $"“{LengthText.Clip(fact)}”",
+                Why = $"The {item.Hold.Panel.Say()} says another {name} than the ticket.",
+                Mend = $"Set the ticket’s {name}, or change the ticket.",
+                Of = item,
+                Place = drawn.Frame.ToBox(),
+                Fix = item.Locked ? null : new SetWords(item.Id, fact),
+            };
         }
     }
 

@@ -10,14 +10,23 @@ public sealed class TextTypography : Rule
     public override string Proves => "words are set as a typesetter would";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var (item, drawn) in look.Drawn())
         {
             if (item is not TextItem text || drawn.Layout is not { } setting) continue;
             Finding note(string measured, string limit, string why, string mend, Edit? by = null) =>
-                Found(look, Severity.Note, measured, limit, why, mend, item, place: drawn.Inked.ToBox(),
-                    by: text.Locked ? null : by);
+                new()
+                {
+                    Severity = Severity.Note,
+                    Measured = measured,
+                    Limit = limit,
+                    Why = why,
+                    Mend = mend,
+                    Of = item,
+                    Place = drawn.Inked.ToBox(),
+                    Fix = text.Locked ? null : by,
+                };
             if (!text.AsTyped && text.Words.AsSpan().IndexOfAny('"', '\'') >= 0)
                 yield return note("typewriter quotes", "the language’s own",
                     "Straight quotes are a typewriter’s; books have curved ones.",

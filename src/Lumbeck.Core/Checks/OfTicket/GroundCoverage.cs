@@ -9,23 +9,37 @@ public sealed class GroundCoverage : Rule
     public override string Proves => "the ground covers the whole sheet";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         var bare = Coverage.Bare(look.Take, look.Sheet, look.Sheet.Whole);
         if (bare.Count == 0) yield break;
         // What was not begun is still to do, and not wrong.
         if (look.Take.Items.IsEmpty)
         {
-            yield return Found(look, Severity.Todo, "an empty sheet", "covered to the edge of the bleed",
-                "Nothing lies on the sheet yet.", "Paint its ground, or try a livery on.", panel: Part.Sheet);
+            yield return new()
+            {
+                Severity = Severity.Todo,
+                Measured = "an empty sheet",
+                Limit = "covered to the edge of the bleed",
+                Why = "Nothing lies on the sheet yet.",
+                Mend = "Paint its ground, or try a livery on.",
+                Panel = Part.Sheet,
+            };
             yield break;
         }
         var gap = bare.MaxBy(b => (double)b.Width.Units * b.Height.Units);
         var width = Length.Min(gap.Width, gap.Height);
-        yield return Found(look, Severity.Stop, $"a bare strip {width.Show(look.Unit)} wide",
-            "covered to the edge of the bleed", "Where nothing lies on the sheet, white paper shows at the cut.",
-            "Paint the ground, stretch what should cover it to the edge, or grow its picture.", panel: Part.Sheet,
-            place: gap, by: Stretched(look));
+        yield return new()
+        {
+            Severity = Severity.Stop,
+            Measured = $"a bare strip {width.Show(look.Unit)} wide",
+            Limit = "covered to the edge of the bleed",
+            Why = "Where nothing lies on the sheet, white paper shows at the cut.",
+            Mend = "Paint the ground, stretch what should cover it to the edge, or grow its picture.",
+            Panel = Part.Sheet,
+            Place = gap,
+            Fix = Stretched(look),
+        };
     }
 
     /// <summary>
@@ -46,12 +60,8 @@ public sealed class GroundCoverage : Rule
         }
         if (edits.Count == 0) return null;
         var edit = edits is [var one] ? one : new Together(edits.ToImmutable(), "run the ground out to the edge");
-        try
-        {
-            return Coverage.Bare(edit.Apply(look.Job).Wraps[look.On.Wrap].Take, look.Sheet, look.Sheet.Whole).Count == 0
-                ? edit
-                : null;
-        }
-        catch (Refusal) { return null; }
+        return Attempt.Or(() =>
+            Coverage.Bare(edit.Apply(look.Job).Wraps[look.On.Wrap].Take, look.Sheet, look.Sheet.Whole).Count == 0,
+            _ => false) ? edit : null;
     }
 }

@@ -12,7 +12,7 @@ public sealed class ItemLost : Rule
     public override string Proves => "every item lies on the sheet";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var item in look.Take.Items)
         {
@@ -21,32 +21,67 @@ public sealed class ItemLost : Rule
             if (item.Hidden)
             {
                 if (!place.IsEmpty)
-                    yield return Found(look, Severity.Note, "hidden", "shown, or gone",
-                        $"The {item.Said} is hidden and is not printed.", "Show it, or leave it hidden.", item,
-                        place: place, by: new HideItem(item.Id, false));
+                    yield return new()
+                    {
+                        Severity = Severity.Note,
+                        Measured = "hidden",
+                        Limit = "shown, or gone",
+                        Why = $"The {item.Said} is hidden and is not printed.",
+                        Mend = "Show it, or leave it hidden.",
+                        Of = item,
+                        Place = place,
+                        Fix = new HideItem(item.Id, false),
+                    };
                 continue;
             }
             if (!place.IsEmpty
                 && look.Take.Items.SkipWhile(i => i.Id != item.Id).Skip(1)
                     .FirstOrDefault(o =>
                         Covers(look, o, drawn.Inked.IsEmpty ? place : drawn.Inked.ToBox())) is { } over)
-                yield return Found(look, Severity.Note, $"wholly behind {over.Said}", "seen",
-                    $"The {item.Said} lies wholly covered and does not show.", "Bring it in front, or remove it.", item,
-                    place: place, by: item.Locked ? null : new OrderItem(item.Id, look.Take.Items.Count));
+                yield return new()
+                {
+                    Severity = Severity.Note,
+                    Measured = $"wholly behind {over.Said}",
+                    Limit = "seen",
+                    Why = $"The {item.Said} lies wholly covered and does not show.",
+                    Mend = "Bring it in front, or remove it.",
+                    Of = item,
+                    Place = place,
+                    Fix = item.Locked ? null : new OrderItem(item.Id, look.Take.Items.Count),
+                };
             if (look.On.Number == look.First && Lost(look, item))
-                yield return Found(look, Severity.Note, $"hangs on the {item.Hold.Panel.Say()}",
-                    "a panel of this binding",
-                    $"This binding has no {item.Hold.Panel.Say()}; the {item.Said} is kept for one that has.",
-                    "Leave it, or hang it on another panel.", item);
+                yield return new()
+                {
+                    Severity = Severity.Note,
+                    Measured = $"hangs on the {item.Hold.Panel.Say()}",
+                    Limit = "a panel of this binding",
+                    Why = $"This binding has no {item.Hold.Panel.Say()}; the {item.Said} is kept for one that has.",
+                    Mend = "Leave it, or hang it on another panel.",
+                    Of = item,
+                };
             else if (!place.IsEmpty && place.Intersect(look.Sheet.Whole).IsEmpty)
-                yield return Found(look, Severity.Note, "off the sheet", "on the sheet",
-                    $"The {item.Said} lies wholly off the sheet and is not printed.",
-                    "Carry it back, or centre it on its panel.", item, place: place,
-                    by: item.Locked ? null : new CentreItem(item.Id, DownToo: true));
+                yield return new()
+                {
+                    Severity = Severity.Note,
+                    Measured = "off the sheet",
+                    Limit = "on the sheet",
+                    Why = $"The {item.Said} lies wholly off the sheet and is not printed.",
+                    Mend = "Carry it back, or centre it on its panel.",
+                    Of = item,
+                    Place = place,
+                    Fix = item.Locked ? null : new CentreItem(item.Id, DownToo: true),
+                };
             else if (item is PictureItem { Picture: null, Fill: null, Line: null })
-                yield return Found(look, Severity.Note, "no picture", "a picture",
-                    "This frame is kept for a picture and prints nothing yet.", "Give it a picture, or remove it.",
-                    item, place: place);
+                yield return new()
+                {
+                    Severity = Severity.Note,
+                    Measured = "no picture",
+                    Limit = "a picture",
+                    Why = "This frame is kept for a picture and prints nothing yet.",
+                    Mend = "Give it a picture, or remove it.",
+                    Of = item,
+                    Place = place,
+                };
         }
     }
 

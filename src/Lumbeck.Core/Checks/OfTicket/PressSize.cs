@@ -11,14 +11,21 @@ public sealed class PressSize : Rule
     public override string Id => "press.size";
     public override string Proves => "the file is within the printer’s limit";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         var bytes = look.Scene.Items.SelectMany(p => p.Marks.OfType<PictureMark>().Select(m => Pixels(m, look.House)))
             .Sum() * BytesAPixel;
         var mb = bytes / 1e6;
         if (mb > look.House.FileLimit)
-            yield return Found(look, Severity.Caution, $"about {mb:0} MB", $"{look.House.FileLimit} MB",
-                $"{look.House.Name} takes no larger file.", "Take smaller pictures, or fewer.", panel: Part.Sheet);
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = $"about {mb:0} MB",
+                Limit = $"{look.House.FileLimit} MB",
+                Why = $"{look.House.Name} takes no larger file.",
+                Mend = "Take smaller pictures, or fewer.",
+                Panel = Part.Sheet,
+            };
     }
 
     private static double Pixels(PictureMark m, House house)

@@ -6,19 +6,23 @@ public sealed class PressTransparency : Rule
     public override string Id => "press.transparency";
     public override string Proves => "nothing has to be flattened";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         if (look.House.Kinds.FirstOrDefault() is not { KeepsTransparency: false } kind) yield break;
         foreach (var (item, drawn) in look.Drawn())
             if (drawn.Mixes || drawn.Softens || drawn.SeesThrough)
-                yield return Found(look, Severity.Note,
-                    drawn.Mixes
+                yield return new()
+                {
+                    Severity = Severity.Note,
+                    Measured = drawn.Mixes
                         ? "mixed with what lies under it"
                         : drawn.Softens
                         ? "a soft shadow"
                         : "see-through pixels",
-                    "opaque",
-                    $"{look.House.Name} takes {kind.Title}: this and what it lies on leave as pixels; words over it stay type.",
-                    null, item, place: drawn.Reach.ToBox());
+                    Limit = "opaque",
+                    Why = $"{look.House.Name} takes {kind.Title}: this and what it lies on leave as pixels; words over it stay type.",
+                    Of = item,
+                    Place = drawn.Reach.ToBox(),
+                };
     }
 }

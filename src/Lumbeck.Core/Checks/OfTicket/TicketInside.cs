@@ -10,25 +10,40 @@ public sealed class TicketInside : Rule
     public override string Proves => "the inside’s pages are the ticket’s";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         var t = look.Job.Ticket;
         // A file that runs stand in place of is put by.
         if (t.Inside is not { } inside || look.Job.HasPages) yield break;
         if (inside.Pages != t.Pages)
-            yield return Found(look, Severity.Stop, $"{inside.Pages} pages in {inside.Name}",
-                $"{t.Pages} pages on the ticket",
-                "Inside and cover are for different page counts, so the spine is wrong for one of them.",
-                "Take the count over on the ticket, or lay the right inside on it.", by: new TakeInside(Trim: false));
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"{inside.Pages} pages in {inside.Name}",
+                Limit = $"{t.Pages} pages on the ticket",
+                Why = "Inside and cover are for different page counts, so the spine is wrong for one of them.",
+                Mend = "Take the count over on the ticket, or lay the right inside on it.",
+                Fix = new TakeInside(Trim: false),
+            };
         if (!inside.Fits(t.Trim, look.House.Bleed))
-            yield return Found(look, Severity.Stop, $"pages of {inside.Page.Show(look.Unit)}",
-                $"{t.Trim.Show(look.Unit)}, with bleed or without", "Inside and cover are of different sizes.",
-                "Take the size over on the ticket, or lay the right inside on it.", by: new TakeInside(Pages: false));
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"pages of {inside.Page.Show(look.Unit)}",
+                Limit = $"{t.Trim.Show(look.Unit)}, with bleed or without",
+                Why = "Inside and cover are of different sizes.",
+                Mend = "Take the size over on the ticket, or lay the right inside on it.",
+                Fix = new TakeInside(Pages: false),
+            };
         if (inside.Sizes.Length > 1)
-            yield return Found(look, Severity.Caution,
-                string.Join(", ",
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = string.Join(", ",
                     inside.Sizes.Skip(1).Take(3).Select(s => $"page {s.First}: {s.Size.Show(look.Unit)}")),
-                $"{inside.Page.Show(look.Unit)} throughout", "Not all pages of the inside are of one size.",
-                "Export the inside again with one page size.");
+                Limit = $"{inside.Page.Show(look.Unit)} throughout",
+                Why = "Not all pages of the inside are of one size.",
+                Mend = "Export the inside again with one page size.",
+            };
     }
 }

@@ -9,7 +9,7 @@ public sealed class TicketPages : Rule
     public override bool OfTicket => true;
     public override string Proves => "the page count can be bound";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         var (house, paper, spine) = (look.House, look.Job.Ticket.Paper, look.Geometry.Spine);
         var (least, most) = (look.Geometry.FewestPages, look.Geometry.MostPages);
@@ -18,21 +18,44 @@ public sealed class TicketPages : Rule
         if (!holds(paper) && house.Papers.FirstOrDefault(holds) is { } other)
         {
             var (fewest, greatest) = look.Geometry.PagesOn(other);
-            yield return Found(look, Severity.Stop, $"{spine.Pages} pages", $"{(spine.Pages < least ? least : most)} pages",
-                $"{house.Name} binds {paper.Name} {(spine.Pages < least ? $"from {least}" : $"up to {most}")} pages.",
-                $"Take {other.Name}, which it binds from {fewest} to {greatest} pages, or another count.", by: new SetPaper(other));
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"{spine.Pages} pages",
+                Limit = $"{(spine.Pages < least ? least : most)} pages",
+                Why = $"{house.Name} binds {paper.Name} {(spine.Pages < least ? $"from {least}" : $"up to {most}")} pages.",
+                Mend = $"Take {other.Name}, which it binds from {fewest} to {greatest} pages, or another count.",
+                Fix = new SetPaper(other),
+            };
         }
         else if (spine.Pages < least)
-            yield return Found(look, Severity.Stop, $"{spine.Pages} pages", $"{least} pages",
-                $"{house.Name} binds {paper.Name} from {least} pages: fewer do not hold together.",
-                $"Add {least - spine.Pages} pages, or choose another binding.", by: new SetPages(least));
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"{spine.Pages} pages",
+                Limit = $"{least} pages",
+                Why = $"{house.Name} binds {paper.Name} from {least} pages: fewer do not hold together.",
+                Mend = $"Add {least - spine.Pages} pages, or choose another binding.",
+                Fix = new SetPages(least),
+            };
         else if (spine.Pages > most)
-            yield return Found(look, Severity.Stop, $"{spine.Pages} pages", $"{most} pages",
-                $"{house.Name} binds {paper.Name} up to {most} pages.",
-                "Take a thinner paper, a larger trim, or two volumes.");
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"{spine.Pages} pages",
+                Limit = $"{most} pages",
+                Why = $"{house.Name} binds {paper.Name} up to {most} pages.",
+                Mend = "Take a thinner paper, a larger trim, or two volumes.",
+            };
         if (spine.Pages != spine.PagesAsked)
-            yield return Found(look, Severity.Note, $"{spine.PagesAsked} pages", $"a multiple of {spine.Multiple}",
-                $"{spine.PagesAsked} pages print as {spine.Pages}: the sheet is computed from {spine.Pages}.",
-                $"Leave it, or add {spine.Pages - spine.PagesAsked} of your own.", by: new SetPages(spine.Pages));
+            yield return new()
+            {
+                Severity = Severity.Note,
+                Measured = $"{spine.PagesAsked} pages",
+                Limit = $"a multiple of {spine.Multiple}",
+                Why = $"{spine.PagesAsked} pages print as {spine.Pages}: the sheet is computed from {spine.Pages}.",
+                Mend = $"Leave it, or add {spine.Pages - spine.PagesAsked} of your own.",
+                Fix = new SetPages(spine.Pages),
+            };
     }
 }

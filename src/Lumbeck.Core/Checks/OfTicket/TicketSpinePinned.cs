@@ -10,13 +10,20 @@ public sealed class TicketSpinePinned : Rule
     public override string Proves => "a pinned spine is near the computed one";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         if (look.Geometry.Spine is not { Pinned: { } pinned, Computed: var computed }
             || Length.Abs(pinned - computed) <= Most)
             yield break;
-        yield return Found(look, Severity.Caution, $"{pinned.Show(look.Unit)}, computed {computed.Show(look.Unit)}",
-            $"within {Most.Show(look.Unit)}", "The pinned spine is not what pages and paper make.",
-            "Ask the printer which is right, or unpin it on the ticket.", panel: Part.Spine, by: new PinSpine(null));
+        yield return new()
+        {
+            Severity = Severity.Caution,
+            Measured = $"{pinned.Show(look.Unit)}, computed {computed.Show(look.Unit)}",
+            Limit = $"within {Most.Show(look.Unit)}",
+            Why = "The pinned spine is not what pages and paper make.",
+            Mend = "Ask the printer which is right, or unpin it on the ticket.",
+            Panel = Part.Spine,
+            Fix = new PinSpine(null),
+        };
     }
 }

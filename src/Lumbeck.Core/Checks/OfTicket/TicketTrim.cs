@@ -10,22 +10,33 @@ public sealed class TicketTrim : Rule
     private static bool Near(Size a, Size b) =>
         Length.Abs(a.Width - b.Width) <= House.AtLimit && Length.Abs(a.Height - b.Height) <= House.AtLimit;
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         var (house, trim) = (look.House, look.Job.Ticket.Trim);
         var turned = new Size(trim.Height, trim.Width);
         if (!house.Cuts(trim))
-            yield return Found(look, Severity.Stop, trim.Show(look.Unit), $"{house.TrimLeast.Show(look.Unit)} to " +
-                $"{house.TrimMost.Show(look.Unit)}", $"{house.Name} does not cut a trim of {trim.Show(look.Unit)}.",
-                house.Cuts(turned)
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = trim.Show(look.Unit),
+                Limit = $"{house.TrimLeast.Show(look.Unit)} to " +
+                    $"{house.TrimMost.Show(look.Unit)}",
+                Why = $"{house.Name} does not cut a trim of {trim.Show(look.Unit)}.",
+                Mend = house.Cuts(turned)
                     ? $"Width and height may be swapped: {turned.Show(look.Unit)} can be cut."
-                    : "Take a size within these, or another printer.", by: house.Cuts(turned)
+                    : "Take a size within these, or another printer.",
+                Fix = house.Cuts(turned)
                     ? new SetTrim(turned)
-                    : null);
+                    : null,
+            };
         else if (house.Trims.Count > 0 && house.Trims.All(t => !Near(t.Size, trim)))
-            yield return Found(look, Severity.Caution, trim.Show(look.Unit),
-                string.Join(", ", house.Trims.Take(4).Select(t => t.Size.Show(look.Unit))),
-                $"{house.Name} can cut this trim, but it is none of its usual sizes: ask about price and delay.",
-                "Take one of the usual sizes, or leave it.");
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = trim.Show(look.Unit),
+                Limit = string.Join(", ", house.Trims.Take(4).Select(t => t.Size.Show(look.Unit))),
+                Why = $"{house.Name} can cut this trim, but it is none of its usual sizes: ask about price and delay.",
+                Mend = "Take one of the usual sizes, or leave it.",
+            };
     }
 }

@@ -27,7 +27,7 @@ public sealed class BleedBare : PlateRule
     public override string Proves => "art runs out past every cut";
     protected override bool Limited => false;
 
-    public override IEnumerable<Finding> Find(CheckContext look, PlateContext plates)
+    protected override IEnumerable<Finding> Look(CheckContext look, PlateContext plates)
     {
         var (trim, whole) = (look.Sheet.Trim, look.Sheet.Whole);
         // A ground that leaves the sheet bare is told by its own rule.
@@ -53,12 +53,16 @@ public sealed class BleedBare : PlateRule
             var bare = outside.Where((paper, n) => paper <= Paper && inside.All(i => i[n] >= Inked)).Count();
             if (bare <= Spared * outside.Count) continue;
             var place = strip(-0.5m * bleed, 0.5m * bleed);
-            yield return Found(
-                look, Severity.Stop, $"bare at the {side}", "art out to the bleed",
-                "The art stops at the cut: where the knife wanders, white paper shows.",
-                "Run what lies there out to the edge of the bleed.",
-                panel: Part.Sheet,
-                place: place);
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"bare at the {side}",
+                Limit = "art out to the bleed",
+                Why = "The art stops at the cut: where the knife wanders, white paper shows.",
+                Mend = "Run what lies there out to the edge of the bleed.",
+                Panel = Part.Sheet,
+                Place = place,
+            };
         }
     }
 

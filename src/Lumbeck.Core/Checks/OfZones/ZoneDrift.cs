@@ -9,30 +9,49 @@ public sealed class ZoneDrift : Rule
     public override string Id => "zone.drift";
     public override string Proves => "knife and folds may wander";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         foreach (var harm in Drift.Harms(look.On, look.Scene, look.Take, look.House))
         {
             var item = look.Take.Items.FirstOrDefault(i => i.Id == harm.Item);
             if (harm.OnFold is { } name)
-                yield return Found(look, Severity.Note, $"ends on the {name}", "past it, or blended",
-                    "A colour that ends exactly on a fold shows as a line beside it once the fold wanders.",
-                    "Run it past the fold, or blend it.", item, place: harm.Place);
+                yield return new()
+                {
+                    Severity = Severity.Note,
+                    Measured = $"ends on the {name}",
+                    Limit = "past it, or blended",
+                    Why = "A colour that ends exactly on a fold shows as a line beside it once the fold wanders.",
+                    Mend = "Run it past the fold, or blend it.",
+                    Of = item,
+                    Place = harm.Place,
+                };
             else if (harm.Bare is { } gap)
-                yield return Found(look, Severity.Caution, $"{gap.Show(look.Unit)} bare",
-                    $"covered {look.House.TrimDrift.Show(look.Unit)} past the cut",
-                    "Where the knife wanders outward, white paper shows.",
-                    "Stretch the ground to the edge of the sheet.", panel: Part.Sheet, place: harm.Place);
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = $"{gap.Show(look.Unit)} bare",
+                    Limit = $"covered {look.House.TrimDrift.Show(look.Unit)} past the cut",
+                    Why = "Where the knife wanders outward, white paper shows.",
+                    Mend = "Stretch the ground to the edge of the sheet.",
+                    Panel = Part.Sheet,
+                    Place = harm.Place,
+                };
             else if (!harm.AsDrawn)
-                yield return Found(look, Severity.Caution, $"{harm.Into.Show(look.Unit)} " +
-                    $"{(harm.Cut ? "cut off" : "over the fold")}",
-                    $"clear by {(harm.Cut ? look.House.TrimDrift : look.House.FoldDrift).Show(look.Unit)}",
-                    $"As drawn it is safe; with the {(harm.Cut ? "knife" : "fold")} at the end of its drift this " +
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = $"{harm.Into.Show(look.Unit)} " +
+                        $"{(harm.Cut ? "cut off" : "over the fold")}",
+                    Limit = $"clear by {(harm.Cut ? look.House.TrimDrift : look.House.FoldDrift).Show(look.Unit)}",
+                    Why = $"As drawn it is safe; with the {(harm.Cut ? "knife" : "fold")} at the end of its drift this " +
                         $"{item!.Kind.ToLower(CultureInfo.InvariantCulture)} suffers.",
-                    $"Move it {harm.Into.Show(look.Unit)} away.", item, place: harm.Place,
-                    by: item.Locked || item is TextItem { Composed: true }
+                    Mend = $"Move it {harm.Into.Show(look.Unit)} away.",
+                    Of = item,
+                    Place = harm.Place,
+                    Fix = item.Locked || item is TextItem { Composed: true }
                         ? null
-                        : new DropItem(item.Id, harm.AwayX, harm.AwayY));
+                        : new DropItem(item.Id, harm.AwayX, harm.AwayY),
+                };
         }
     }
 }

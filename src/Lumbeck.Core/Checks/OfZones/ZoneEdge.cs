@@ -6,7 +6,7 @@ public sealed class ZoneEdge : Rule
     public override string Id => "zone.edge";
     public override string Proves => "no border runs too near a cut or fold";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         var limit = look.House.EdgeRule;
         var trim = look.Sheet.Trim;
@@ -19,11 +19,17 @@ public sealed class ZoneEdge : Rule
             if (item is FrameItem { Hold.Box: HoldBox.Edge } frame)
             {
                 if (frame.Thickness < limit - CheckContext.Tolerance)
-                    yield return Found(look, Severity.Caution, $"{frame.Thickness.Show(look.Unit)} wide at the cut",
-                        $"{limit.Show(look.Unit)} or more",
-                        "Where the knife wanders, a narrow border is seen to be wider on one side than on the other.",
-                        "Make the border wider.", item, place: box,
-                        by: frame.Locked ? null : FrameItem.ThicknessField.Set(item.Id, limit));
+                    yield return new()
+                    {
+                        Severity = Severity.Caution,
+                        Measured = $"{frame.Thickness.Show(look.Unit)} wide at the cut",
+                        Limit = $"{limit.Show(look.Unit)} or more",
+                        Why = "Where the knife wanders, a narrow border is seen to be wider on one side than on the other.",
+                        Mend = "Make the border wider.",
+                        Of = item,
+                        Place = box,
+                        Fix = frame.Locked ? null : FrameItem.ThicknessField.Set(item.Id, limit),
+                    };
                 continue;
             }
             var (upright, level) = Runs(item, box);
@@ -31,10 +37,16 @@ public sealed class ZoneEdge : Rule
                 .Concat(level.SelectMany(y => down.Select(d => Length.Abs(y - d))))
                 .Where(d => d < limit - CheckContext.Tolerance).DefaultIfEmpty(limit).Min();
             if (near < limit)
-                yield return Found(look, Severity.Caution, $"{near.Show(look.Unit)} from it",
-                    $"{limit.Show(look.Unit)} or more",
-                    "A line so near a cut or fold shows every drift of knife and fold.",
-                    "Draw it farther in, or let it run out over the edge.", item, place: box);
+                yield return new()
+                {
+                    Severity = Severity.Caution,
+                    Measured = $"{near.Show(look.Unit)} from it",
+                    Limit = $"{limit.Show(look.Unit)} or more",
+                    Why = "A line so near a cut or fold shows every drift of knife and fold.",
+                    Mend = "Draw it farther in, or let it run out over the edge.",
+                    Of = item,
+                    Place = box,
+                };
         }
     }
 

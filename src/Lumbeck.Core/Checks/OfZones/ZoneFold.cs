@@ -8,7 +8,7 @@ public sealed class ZoneFold : Rule
     public override string Id => "zone.fold";
     public override string Proves => "words and barcode keep clear of folds";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         var limit = look.House.FoldSafe;
         foreach (var (item, drawn) in look.Drawn())
@@ -23,24 +23,45 @@ public sealed class ZoneFold : Rule
             if (!across.IsZero)
             {
                 var reach = Length.Min(across - ink.X, ink.Right - across);
-                yield return Found(look, item.IsRead ? Severity.Stop : Severity.Caution,
-                    $"{reach.Show(look.Unit)} over the fold", $"{limit.Show(look.Unit)} from it",
-                    $"This {kind} would be folded over an edge.", "Keep it on one panel.", item, place: ink,
-                    by: Mending.Into(item, ink, Room(look, ink)));
+                yield return new()
+                {
+                    Severity = item.IsRead ? Severity.Stop : Severity.Caution,
+                    Measured = $"{reach.Show(look.Unit)} over the fold",
+                    Limit = $"{limit.Show(look.Unit)} from it",
+                    Why = $"This {kind} would be folded over an edge.",
+                    Mend = "Keep it on one panel.",
+                    Of = item,
+                    Place = ink,
+                    Fix = Mending.Into(item, ink, Room(look, ink)),
+                };
             }
             else if (!item.IsRead) continue;
             else if (look.Sheet.Zones.FirstOrDefault(z =>
                 z.Kind is (ZoneKind.Score or ZoneKind.Hinge or ZoneKind.Punch)
                     && !z.Box.Intersect(ink).IsEmpty) is { } band)
-                yield return Found(look, Severity.Stop, $"in the {band.Kind.Word()} band", "clear of it",
-                    $"This {kind} lies where the cover is worked: {band.Reason}.", "Move it to the safe box.", item,
-                    place: ink, by: Mending.Into(item, ink, Room(look, ink)));
+                yield return new()
+                {
+                    Severity = Severity.Stop,
+                    Measured = $"in the {band.Kind.Word()} band",
+                    Limit = "clear of it",
+                    Why = $"This {kind} lies where the cover is worked: {band.Reason}.",
+                    Mend = "Move it to the safe box.",
+                    Of = item,
+                    Place = ink,
+                    Fix = Mending.Into(item, ink, Room(look, ink)),
+                };
             else if (Nearest(look, ink) is { } near && near.Gap < near.Limit - CheckContext.Tolerance)
-                yield return Found(look, Severity.Stop,
-                    $"{Length.Max(near.Gap, Length.Zero).Show(look.Unit)} from the fold",
-                    $"{near.Limit.Show(look.Unit)} from it", $"A fold that wanders would catch this {kind}.",
-                    $"Move it {(near.Limit - near.Gap).Show(look.Unit)} away from the fold.", item, place: ink,
-                    by: Mending.Into(item, ink, Room(look, ink)));
+                yield return new()
+                {
+                    Severity = Severity.Stop,
+                    Measured = $"{Length.Max(near.Gap, Length.Zero).Show(look.Unit)} from the fold",
+                    Limit = $"{near.Limit.Show(look.Unit)} from it",
+                    Why = $"A fold that wanders would catch this {kind}.",
+                    Mend = $"Move it {(near.Limit - near.Gap).Show(look.Unit)} away from the fold.",
+                    Of = item,
+                    Place = ink,
+                    Fix = Mending.Into(item, ink, Room(look, ink)),
+                };
         }
     }
 

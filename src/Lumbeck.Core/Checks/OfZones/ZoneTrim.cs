@@ -6,7 +6,7 @@ public sealed class ZoneTrim : Rule
     public override string Id => "zone.trim";
     public override string Proves => "words and barcode keep clear of the knife";
 
-    public override IEnumerable<Finding> Check(CheckContext look)
+    protected override IEnumerable<Finding> Look(CheckContext look)
     {
         var limit = look.House.TrimSafe;
         var safe = look.Sheet.Safe;
@@ -22,10 +22,17 @@ public sealed class ZoneTrim : Rule
             var measured = left.Units >= 0
                 ? $"{left.Show(look.Unit)} from the cut"
                 : $"{(-left).Show(look.Unit)} past the cut";
-            yield return Found(look, Severity.Stop, measured, $"{limit.Show(look.Unit)} from the cut",
-                $"A knife that wanders would cut into this {item.Kind.ToLower(CultureInfo.InvariantCulture)}.",
-                $"Move it inward by {past.Show(look.Unit)}, or make it smaller.", item, place: ink,
-                by: Mending.Into(item, ink, safe));
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = measured,
+                Limit = $"{limit.Show(look.Unit)} from the cut",
+                Why = $"A knife that wanders would cut into this {item.Kind.ToLower(CultureInfo.InvariantCulture)}.",
+                Mend = $"Move it inward by {past.Show(look.Unit)}, or make it smaller.",
+                Of = item,
+                Place = ink,
+                Fix = Mending.Into(item, ink, safe),
+            };
         }
     }
 }

@@ -3,7 +3,7 @@ namespace Lumbeck.Core.Checks.RuleBook;
 /// <summary>Every rule, in the order findings are listed.</summary>
 public static class Rules
 {
-    public static IReadOnlyList<Rule> All { get; } =
+    public static IReadOnlyList<CheckRule> All { get; } =
     [
         new TicketPages(), new TicketInside(), new TicketSpinePinned(), new TicketTrim(), new GroundCoverage(),
             new ZoneTrim(), new ZoneFold(), new ZoneEdge(), new ZoneSpine(), new ZoneDrift(),
@@ -29,7 +29,7 @@ public static class Rules
     /// <summary>What can be found on all sheets of a job without its plates, stops first.</summary>
     public static ImmutableArray<Finding> Check(IEnumerable<CheckContext> sheets) =>
         [.. sheets.SelectMany(look =>
-            All.Where(r => r is not PlateRule && (!r.OfTicket || look.On.Number == 0)).SelectMany(r => r.Check(look)))
+            All.OfType<Rule>().Where(r => !r.OfTicket || look.On.Number == 0).SelectMany(r => r.Check(look)))
             .OrderBy(f => f.Severity)];
 
     /// <summary>What the plates of one sheet show.</summary>

@@ -186,11 +186,8 @@ public sealed class InsidePlan
         : Enumerable.Range(1, Printed).Select(Page).GroupBy(p => (p.Body, p.Slot.Kind, p.Tab))
             .Sum(g => IsColoured(g.First(), art) ? g.Count() : 0);
 
-    private bool IsColoured(PlannedPage page, PageArt art)
-    {
-        try { return PageScene.Of(this, page, art).Items.SelectMany(p => p.Marks).Any(MarkHasColour.Of); }
-        catch (Refusal) { return false; }
-    }
+    private bool IsColoured(PlannedPage page, PageArt art) => Attempt.Or(
+        () => PageScene.Of(this, page, art).Items.SelectMany(p => p.Marks).Any(MarkHasColour.Of), _ => false);
 
     private ImmutableDictionary<string, string> Fields(PageRun run, Slot slot)
     {

@@ -42,23 +42,21 @@ internal static class Pagination
     {
         var first = plan.Counted.Runs[run].First;
         if (first < 1 || first > plan.Printed) return 1;
-        try
-        {
-            var page = plan.Bare(first);
-            var designs = plan.Inside.Runs[run].Designs.Count;
-            return designs * page.Design switch
-            {
-                SolutionsPage solutions => solutions.PagesFor(plan.Puzzles),
-                TextPages => plan.Flow(page, type).Length,
-                ContentsPage or IndexPage => Listed(page,
-                    page.Design is ContentsPage ? plan.Contents.Length : plan.Index.Length),
-                { RowsToPrint: { } rows } design => (rows + design.RowsOn(page.Surface) - 1) / design.RowsOn(page.Surface),
-                _ => 1,
-            };
-        }
         // What does not fit its page is told by Check.
-        catch (Refusal) { return plan.Inside.Runs[run].Count; }
+        return Attempt.Or(() => PagesOf(plan.Inside.Runs[run], plan.Bare(first), plan, type),
+            _ => plan.Inside.Runs[run].Count);
     }
+
+    private static int PagesOf(PageRun run, PlannedPage page, InsidePlan plan, IType type) => run.Designs.Count
+        * page.Design switch
+        {
+            SolutionsPage solutions => solutions.PagesFor(plan.Puzzles),
+            TextPages => plan.Flow(page, type).Length,
+            ContentsPage or IndexPage => Listed(page,
+                page.Design is ContentsPage ? plan.Contents.Length : plan.Index.Length),
+            { RowsToPrint: { } rows } design => (rows + design.RowsOn(page.Surface) - 1) / design.RowsOn(page.Surface),
+            _ => 1,
+        };
 
     private static int Listed(PlannedPage page, int entries) =>
         page.Design!.Lists(page.Surface) is > 0 and var rows ? Math.Max(1, ((entries - 1) / rows) + 1) : 1;

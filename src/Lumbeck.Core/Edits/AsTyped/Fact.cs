@@ -49,13 +49,8 @@ public static class Facts
             throw Job.Gone(id);
         var fact = Find(job, path)
             ?? throw new Refusal(path, $"there is nothing called `{LengthText.Clip(path)}` to set");
-        try { return fact.Write(job, text); }
-        catch (Refusal) when (OfNow(fact.Read(job), text, job.Ticket.Unit) is { } length)
-        {
-            try { return fact.Write(job, length); }
-            catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
-        }
-        catch (Refusal r) when (r.Path.Length == 0) { throw r.At(path); }
+        return Attempt.At(path, () => Attempt.Or(() => fact.Write(job, text), no =>
+            OfNow(fact.Read(job), text, job.Ticket.Unit) is { } length ? fact.Write(job, length) : throw no));
     }
 
     /// <summary>

@@ -56,15 +56,9 @@ public static class GroundFacts
     };
 
     /// <summary>The panels of a wrap's sheets.</summary>
-    private static IEnumerable<Part> Panels(Job job, int wrap)
-    {
-        try
-        {
-            return [.. job.Sheets().Where(s => s.Wrap == wrap).SelectMany(s => s.Sheet.Panels).Select(p => p.Part)
-                .Distinct()];
-        }
-        catch (Refusal) { return []; }
-    }
+    private static IEnumerable<Part> Panels(Job job, int wrap) => Attempt.OrNull(() =>
+        job.Sheets().Where(s => s.Wrap == wrap).SelectMany(s => s.Sheet.Panels).Select(p => p.Part).Distinct().ToArray())
+            ?? [];
 
     public static IEnumerable<Fact> OfSwatch(string id)
     {

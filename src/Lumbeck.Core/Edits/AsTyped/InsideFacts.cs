@@ -82,11 +82,7 @@ public static class InsideFacts
     private static string Named(string code) =>
         CalendarNames.Codes.Contains(code) ? code : throw Typed.No(Missing(code));
 
-    private static string Missing(string code)
-    {
-        try { _ = CalendarNames.Of(code); return ""; }
-        catch (Refusal r) { return r.Message; }
-    }
+    private static string Missing(string code) => Attempt.Of(() => CalendarNames.Of(code)).Why?.Message ?? "";
 
     private static int Pages(string text) =>
         Within(Typed.Whole(text.Replace("pages", "", StringComparison.OrdinalIgnoreCase), "120"),

@@ -11,8 +11,7 @@ public sealed record SetField(string Item, string Field, FieldValue Value) : Ite
     protected override Item On(Item item, Job job)
     {
         var field = item.Fields.FirstOrDefault(f => f.Key == Field) ?? throw Items.Wrong(item);
-        try { return (Item)field.With(item, Value, job.Ticket.Unit); }
-        catch (Refusal r) when (r.Path.Length == 0) { throw r.At($"item/{Item}/{Field}"); }
+        return Attempt.At($"item/{Item}/{Field}", () => (Item)field.With(item, Value, job.Ticket.Unit));
     }
 }
 

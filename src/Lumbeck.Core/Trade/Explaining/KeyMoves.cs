@@ -69,15 +69,8 @@ public static class KeyMoves
         }
     }
 
-    private static House? Read(House house, HouseKey key, object? value)
-    {
-        try { return HouseFile.Checked(key.Read(house, JsonSerializer.SerializeToElement(value))); }
-        catch (Refusal) { return null; }
-    }
+    private static House? Read(House house, HouseKey key, object? value) =>
+        Attempt.OrNull(() => HouseFile.Checked(key.Read(house, JsonSerializer.SerializeToElement(value))));
 
-    private static WrapGeometry? Make(BookFacts book, House house)
-    {
-        try { return WrapGeometry.Of(book, house); }
-        catch (Refusal) { return null; }
-    }
+    private static WrapGeometry? Make(BookFacts book, House house) => Attempt.OrNull(() => WrapGeometry.Of(book, house));
 }

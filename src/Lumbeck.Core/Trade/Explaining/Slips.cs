@@ -160,11 +160,8 @@ internal static class Slips
                     $"{PageCount.SayLeaves(on.Spine.Leaves)} × {paper.Leaf.Show()}");
     }
 
-    private static WrapGeometry? Try(BookFacts book, House house)
-    {
-        try { return WrapGeometry.Of(book with { PinnedSpine = null }, house); }
-        catch (Refusal) { return null; }
-    }
+    private static WrapGeometry? Try(BookFacts book, House house) =>
+        Attempt.OrNull(() => WrapGeometry.Of(book with { PinnedSpine = null }, house));
 
     private static string Figure(decimal d) => Math.Round(d, 4).ToString("0.####", CultureInfo.InvariantCulture);
 }

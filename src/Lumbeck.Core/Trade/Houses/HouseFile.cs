@@ -53,13 +53,10 @@ public static class HouseFile
                 unread(p.Name);
                 continue;
             }
-            try
-            {
-                house = (HouseKeys.Find(p.Name)
-                    ?? throw new Refusal(p.Name, $"no printer has a key `{p.Name}`{Nearest(p.Name)}"))
-                    .Read(house, p.Value);
-            }
-            catch (Refusal r) { wrong.Add(r); }
+            var (read, no) = Attempt.Of(() => (HouseKeys.Find(p.Name)
+                ?? throw new Refusal(p.Name, $"no printer has a key `{p.Name}`{Nearest(p.Name)}")).Read(house, p.Value));
+            if (no is not null) wrong.Add(no);
+            else house = read!;
         }
         if (wrong.Count == 0) return Checked(house);
         throw new Refusal(wrong[0].Path,

@@ -18,17 +18,9 @@ public static partial class PaperText
     /// <summary>Reads a paper, or says why not.</summary>
     public static bool TryParse(string text, House house, out Paper paper, out string why)
     {
-        try
-        {
-            paper = Parse(text.Trim(), house);
-            why = "";
-            return true;
-        }
-        catch (Refusal r)
-        {
-            (paper, why) = (None, r.Message);
-            return false;
-        }
+        var (read, no) = Attempt.Of(() => Parse(text.Trim(), house));
+        (paper, why) = (read ?? None, no?.Message ?? "");
+        return no is null;
     }
 
     private static Paper Parse(string text, House house)

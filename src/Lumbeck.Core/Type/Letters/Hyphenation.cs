@@ -1,5 +1,3 @@
-using System.Collections.Concurrent;
-
 namespace Lumbeck.Core.Type.Letters;
 
 /// <summary>
@@ -17,14 +15,18 @@ public sealed class Hyphenation
         "sv", "tr", "uk",
     ];
 
-    private static readonly ConcurrentDictionary<string, Lazy<Hyphenation>> Shelf = new(StringComparer.Ordinal);
+    private const string InBritain = "en-gb", InAmerica = "en-us";
+
+    /// <summary>The patterns of each language, read when the first word of it is set.</summary>
+    private static readonly Dictionary<string, Lazy<Hyphenation>> Shipped = Languages.Remove("en")
+        .Concat([InBritain, InAmerica])
+        .ToDictionary(l => l, l => new Lazy<Hyphenation>(() => new(l[..2], CharacterProperties.Lines("hyphen-" + l))));
 
     private readonly Dictionary<string, byte[]> _patterns = new(StringComparer.Ordinal);
     private readonly Dictionary<string, int[]> _exceptions = new(StringComparer.Ordinal);
     private readonly int _longest;
     private readonly int _before = 2, _after = 3;
     private readonly string _language;
-    private readonly ConcurrentDictionary<string, int[]> _known = new(StringComparer.Ordinal);
 
     /// <summary>The patterns of a language; null where none ship.</summary>
     /// <param name="language">A BCP 47 code; plain <c>en</c> is hyphenated as in Britain, <c>en-us</c> as in
@@ -33,8 +35,8 @@ public sealed class Hyphenation
     {
         var first = language.Split('-')[0].ToLowerInvariant() switch { "no" or "nn" => "nb", var own => own };
         if (!Languages.Contains(first)) return null;
-        var file = first != "en" ? first : language.Equals("en-us", StringComparison.OrdinalIgnoreCase) ? "en-us" : "en-gb";
-        return Shelf.GetOrAdd(file, name => new(() => new(first, CharacterProperties.Lines("hyphen-" + name)))).Value;
+        return Shipped[first != "en" ? first
+            : language.Equals(InAmerica, StringComparison.OrdinalIgnoreCase) ? InAmerica : InBritain].Value;
     }
 
     private Hyphenation(string language, IEnumerable<string> lines)
@@ -66,12 +68,6 @@ public sealed class Hyphenation
     public IReadOnlyList<int> In(string word)
     {
         if (word.Length is < Shortest or > 60) return [];
-        if (_known.Count > 20_000) _known.Clear();
-        return _known.GetOrAdd(word, Find);
-    }
-
-    private int[] Find(string word)
-    {
         var lower = CaseMapping.Lower(word, _language).Replace('’', '\'');
         // Where small letters are more or fewer, places in them are not places in the word.
         if (lower.Length != word.Length) lower = word.ToLowerInvariant();

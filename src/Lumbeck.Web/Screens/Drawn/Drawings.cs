@@ -28,18 +28,9 @@ public sealed class Drawings(Desk.AppServices desk)
         var (plan, house) = (c.Pages!, c.Job.Ticket.House.ForPages());
         var page = plan.Page(number);
         var painter = Painter(house, c.Job.Ticket.InsideColour == InsideColour.Black);
-        Scene scene;
-        try { scene = PageScene.Of(plan, page, desk.Drawer.PageArtOf(c.Job)); }
-        catch (Refusal r)
-        {
-            scene = PageScene.Of(new Dedication
-            {
-                For = r.Message,
-                Paints = [new InkPaint(Ink.Percent(0, 0, 0, 100))]
-            }, page.Surface,
-                desk.Drawer.PageArtOf(c.Job));
-        }
-        return painter.Picture(scene);
+        var art = desk.Drawer.PageArtOf(c.Job);
+        return painter.Picture(Attempt.Or(() => PageScene.Of(plan, page, art), r => PageScene.Of(
+            new Dedication { For = r.Message, Paints = [new InkPaint(Ink.Percent(0, 0, 0, 100))] }, page.Surface, art)));
     }
 
     /// <summary>Room for the chains round a sheet, in points.</summary>

@@ -57,17 +57,13 @@ public sealed record SudokuPage : PuzzlePage
     public override string? Fault(int n, PageFacts at)
     {
         if (Givens.Length == 0) return null;
-        try
+        var ((shape, cells), no) = Attempt.Of(() => SudokuShape.Read(at.Fill(Givens)));
+        return no?.Message ?? SudokuSolver.Solve(shape, cells).Count switch
         {
-            var (shape, cells) = SudokuShape.Read(at.Fill(Givens));
-            return SudokuSolver.Solve(shape, cells).Count switch
-            {
-                0 => "it has no solution",
-                1 => null,
-                _ => "it has two solutions or more",
-            };
-        }
-        catch (Refusal r) { return r.Message; }
+            0 => "it has no solution",
+            1 => null,
+            _ => "it has two solutions or more",
+        };
     }
 
     public override IEnumerable<Drawn> One(Bounds box, int n, PageFacts at, bool solved, int words)

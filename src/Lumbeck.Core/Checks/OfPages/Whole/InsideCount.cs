@@ -6,22 +6,39 @@ public sealed class InsideCount : PageRule
     public override string Id => "inside.count";
     public override string Proves => "the runs make the pages that the book has";
 
-    public override IEnumerable<Finding> Find(InsidePlan plan)
+    protected override IEnumerable<Finding> Look(InsidePlan plan)
     {
         var made = plan.Counted.Runs.Length == 0 ? 0 : plan.Counted.Runs.Max(r => r.Last);
         if (plan.Inside.Fixed is { } asked && made > asked)
-            yield return Found(plan, Severity.Stop, $"{made} pages", $"{asked} pages, as fixed",
-                $"The runs are {made - asked} pages more than the book has.",
-                    "Make a run shorter, or let the runs say the count.", asked + 1);
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"{made} pages",
+                Limit = $"{asked} pages, as fixed",
+                Why = $"The runs are {made - asked} pages more than the book has.",
+                Mend = "Make a run shorter, or let the runs say the count.",
+                Page = asked + 1,
+            };
         else if (plan.Inside.Fixed is { } few && made < few && plan.Inside.Runs.All(r => r.Goes != RunKind.Rest))
-            yield return Found(plan, Severity.Caution, $"{made} pages", $"{few} pages, as fixed",
-                $"{few - made} pages at the end stay blank.", "Let a run take the rest, or let the runs say the count.",
-                    made + 1);
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = $"{made} pages",
+                Limit = $"{few} pages, as fixed",
+                Why = $"{few - made} pages at the end stay blank.",
+                Mend = "Let a run take the rest, or let the runs say the count.",
+                Page = made + 1,
+            };
         if (plan.Rules.LastPageBlank && plan.Counted.Pages[^1].Kind is SlotKind.Page
             && plan.Page(plan.Printed).Design is not BlankPage)
-            yield return Found(plan, Severity.Stop, $"page {plan.Printed} is printed on", "a blank last page",
-                $"{plan.Job.Ticket.House.Name} puts its own mark on the last page.",
-                    "Leave the last page blank: add one, or make a run a page shorter.",
-                plan.Printed);
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"page {plan.Printed} is printed on",
+                Limit = "a blank last page",
+                Why = $"{plan.Job.Ticket.House.Name} puts its own mark on the last page.",
+                Mend = "Leave the last page blank: add one, or make a run a page shorter.",
+                Page = plan.Printed,
+            };
     }
 }

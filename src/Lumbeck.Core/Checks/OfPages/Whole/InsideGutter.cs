@@ -6,7 +6,7 @@ public sealed class InsideGutter : PageRule
     public override string Id => "inside.gutter";
     public override string Proves => "gutters are wide enough, creep and all";
 
-    public override IEnumerable<Finding> Find(InsidePlan plan)
+    protected override IEnumerable<Finding> Look(InsidePlan plan)
     {
         var unit = plan.Job.Ticket.Unit;
         if (plan.CreepMost.Units <= 0) yield break;
@@ -14,12 +14,17 @@ public sealed class InsideGutter : PageRule
         {
             var left = plan.Grid(run.Run).Gutter - plan.CreepMost;
             if (left >= plan.Gutter.Wide) continue;
-            yield return Found(plan, Severity.Caution, $"{left.Show(unit)} in the innermost sheet",
-                $"{plan.Gutter.Wide.Show(unit)}, and {plan.CreepMost.Show(unit)} of creep",
-                "Sheets inside a booklet are pushed out and drawn in again, which their gutter pays for.",
-                $"Give the run a gutter of {(plan.Gutter.Wide + plan.CreepMost).Show(unit)}.", Math.Max(1, run.First),
-                    plan.Inside.Runs[run.Run]
-                    .Id);
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = $"{left.Show(unit)} in the innermost sheet",
+                Limit = $"{plan.Gutter.Wide.Show(unit)}, and {plan.CreepMost.Show(unit)} of creep",
+                Why = "Sheets inside a booklet are pushed out and drawn in again, which their gutter pays for.",
+                Mend = $"Give the run a gutter of {(plan.Gutter.Wide + plan.CreepMost).Show(unit)}.",
+                Page = Math.Max(1, run.First),
+                Run = plan.Inside.Runs[run.Run]
+                    .Id,
+            };
         }
     }
 }
@@ -30,12 +35,17 @@ public sealed class InsideBleed : PageRule
     public override string Id => "inside.bleed";
     public override string Proves => "the printer trims pages that run out, where these do";
 
-    public override IEnumerable<Finding> Find(InsidePlan plan)
+    protected override IEnumerable<Finding> Look(InsidePlan plan)
     {
         if (plan is { Inside.Bleeds: true, Rules.Bleed: PageBleed.None })
-            yield return Found(plan, Severity.Stop, "pages with bleed", "pages without",
-                $"{plan.Job.Ticket.House.Name} prints pages that keep clear of the cut: what runs out to it would end in white.",
-                "Let no page bleed, or take another printer.");
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = "pages with bleed",
+                Limit = "pages without",
+                Why = $"{plan.Job.Ticket.House.Name} prints pages that keep clear of the cut: what runs out to it would end in white.",
+                Mend = "Let no page bleed, or take another printer.",
+            };
     }
 }
 
@@ -47,7 +57,7 @@ public sealed class InsideTabs : PageRule
     public override string Id => "inside.tabs";
     public override string Proves => "thumb tabs can be told apart";
 
-    public override IEnumerable<Finding> Find(InsidePlan plan)
+    protected override IEnumerable<Finding> Look(InsidePlan plan)
     {
         if (plan.Tabbed.IsEmpty) yield break;
         var (t, unit) = (plan.Job.Ticket.Trim.Height, plan.Job.Ticket.Unit);
@@ -55,14 +65,26 @@ public sealed class InsideTabs : PageRule
         var high = pitch - plan.Inside.Tabs.Gap;
         var first = plan.Counted.Runs[plan.Tabbed[0]].First;
         if (high.Units <= 0)
-            yield return Found(plan, Severity.Stop, $"tabs of {high.Show(unit)}", "tabs with a height",
-                $"{plan.Tabbed.Length} tabs with {plan.Inside.Tabs.Gap.Show(unit)} between them have no room from " +
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"tabs of {high.Show(unit)}",
+                Limit = "tabs with a height",
+                Why = $"{plan.Tabbed.Length} tabs with {plan.Inside.Tabs.Gap.Show(unit)} between them have no room from " +
                     $"head to foot.",
-                "Give fewer runs a tab, or less room at head and foot.", first);
+                Mend = "Give fewer runs a tab, or less room at head and foot.",
+                Page = first,
+            };
         else if (pitch < Least)
-            yield return Found(plan, Severity.Caution, $"{pitch.Show(unit)} from tab to tab", $"{Least.Show(unit)} " +
-                $"or more",
-                "Tabs this close are not told apart by a thumb.",
-                    "Give fewer runs a tab, or less room at head and foot.", first);
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = $"{pitch.Show(unit)} from tab to tab",
+                Limit = $"{Least.Show(unit)} " +
+                    $"or more",
+                Why = "Tabs this close are not told apart by a thumb.",
+                Mend = "Give fewer runs a tab, or less room at head and foot.",
+                Page = first,
+            };
     }
 }

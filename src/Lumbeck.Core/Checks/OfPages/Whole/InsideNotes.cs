@@ -8,13 +8,19 @@ public sealed class InsideNotes : PageRule
     public override string Id => "inside.notes";
     public override string Proves => "every dated note falls on a day of the calendars";
 
-    public override IEnumerable<Finding> Find(InsidePlan plan)
+    protected override IEnumerable<Finding> Look(InsidePlan plan)
     {
         if (plan.Inside.Calendar.Notes is not { } table) yield break;
         if (!plan.Has(table))
         {
-            yield return Found(plan, Severity.Stop, $"{table.Name} is not in the Drawer", "the table of dated notes",
-                "Calendars say nothing of their days.", "Lay the dated notes again, or take them off.");
+            yield return new()
+            {
+                Severity = Severity.Stop,
+                Measured = $"{table.Name} is not in the Drawer",
+                Limit = "the table of dated notes",
+                Why = "Calendars say nothing of their days.",
+                Mend = "Lay the dated notes again, or take them off.",
+            };
             yield break;
         }
         var notes = plan.Calendar.Notes;
@@ -22,14 +28,27 @@ public sealed class InsideNotes : PageRule
         // What is over before the first page is no matter.
         ImmutableArray<string> unread = [.. notes.Unread.Where(u => shown.Count == 0 || !IsOver(u, shown[0].From))];
         if (!unread.IsEmpty)
-            yield return Found(plan, Severity.Caution, Named(unread), "dates such as 2027-03-15, or 03-15 for " +
-                "every year", "Notes whose date is none are printed nowhere.", $"Mend the dates in {table.Name}.");
+            yield return new()
+            {
+                Severity = Severity.Caution,
+                Measured = Named(unread),
+                Limit = "dates such as 2027-03-15, or 03-15 for " +
+                    "every year",
+                Why = "Notes whose date is none are printed nowhere.",
+                Mend = $"Mend the dates in {table.Name}.",
+            };
         ImmutableArray<string> outside = [.. notes.All.Where(n => !shown.Any(s => Within(n, s))).Select(n => n.Show())];
         if (!outside.IsEmpty)
-            yield return Found(plan, Severity.Note, Named(outside), shown.Count == 0
-                ? "pages of dated calendars" : $"days from {CalendarSpan.Show(shown[0].From)} to " +
-                    $"{CalendarSpan.Show(shown[^1].Before.AddDays(-1))}",
-                "No page here has these days.", "Leave them, or let a run go over them.");
+            yield return new()
+            {
+                Severity = Severity.Note,
+                Measured = Named(outside),
+                Limit = shown.Count == 0
+                    ? "pages of dated calendars" : $"days from {CalendarSpan.Show(shown[0].From)} to " +
+                        $"{CalendarSpan.Show(shown[^1].Before.AddDays(-1))}",
+                Why = "No page here has these days.",
+                Mend = "Leave them, or let a run go over them.",
+            };
     }
 
     /// <summary>Whether what a calendar file could not be read of says that it ends before a day.</summary>

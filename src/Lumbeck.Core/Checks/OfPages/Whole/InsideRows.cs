@@ -8,7 +8,7 @@ public sealed class InsideRows : PageRule
     public override string Id => "inside.rows";
     public override string Proves => "all that a design’s rows say is printed";
 
-    public override IEnumerable<Finding> Find(InsidePlan plan)
+    protected override IEnumerable<Finding> Look(InsidePlan plan)
     {
         foreach (var counted in plan.Counted.Runs)
         {
@@ -20,15 +20,21 @@ public sealed class InsideRows : PageRule
             {
                 var pages = set.Where(p => p.Item.Design == n).ToList();
                 if (design.RowsToPrint is not { } rows || pages.Count == 0) continue;
-                int each;
-                try { each = design.RowsOn(plan.Bare(pages[0].Index + 1).Surface); }
                 // What does not fit its page is told by itself.
-                catch (Refusal) { continue; }
+                if (Attempt.OrNull(() => (int?)design.RowsOn(plan.Bare(pages[0].Index + 1).Surface)) is not { } each)
+                    continue;
                 if (pages.Count * each >= rows) continue;
-                yield return Found(plan, Severity.Stop, $"{pages.Count * each} of {rows} rows are printed", $"{rows} rows",
-                    $"The run has {pages.Count} page{(pages.Count == 1 ? "" : "s")} with {each} of the {design.Kind}’s rows each: " +
+                yield return new()
+                {
+                    Severity = Severity.Stop,
+                    Measured = $"{pages.Count * each} of {rows} rows are printed",
+                    Limit = $"{rows} rows",
+                    Why = $"The run has {pages.Count} page{(pages.Count == 1 ? "" : "s")} with {each} of the {design.Kind}’s rows each: " +
                         "the others are in no copy.",
-                    $"Give the run {(rows + each - 1) / each} pages, or let it go as long as it needs.", pages[0].Index + 1, run.Id);
+                    Mend = $"Give the run {(rows + each - 1) / each} pages, or let it go as long as it needs.",
+                    Page = pages[0].Index + 1,
+                    Run = run.Id,
+                };
             }
         }
     }
