@@ -20,7 +20,8 @@ internal sealed record Mutant(string Group, string Where, string Was, string Is,
     public string Name => $"{Where} {Was} > {Is}";
 
     /// <summary>The file's text with the figure changed.</summary>
-    public string Changed() => File.ReadAllText(Path) is var text ? text[..At.From] + Is + text[(At.From + At.Length)..] : "";
+    public string Changed() => File.ReadAllText(Path) is var text
+        ? text[..At.From] + Is + text[(At.From + At.Length)..] : "";
 }
 
 /// <summary>Finds the figures.</summary>
@@ -29,7 +30,8 @@ internal static class Figures
     /// <summary>Every figure of the sources of a folder but nought and one, which are seldom limits.</summary>
     public static IEnumerable<Mutant> OfSources(string root, string group, string folder)
     {
-        foreach (var path in Directory.GetFiles(Path.Combine(root, folder), "*.cs", SearchOption.AllDirectories).Order(StringComparer.Ordinal))
+        foreach (var path in Directory.GetFiles(Path.Combine(root, folder), "*.cs", SearchOption.AllDirectories)
+            .Order(StringComparer.Ordinal))
         {
             if (path.Contains("/obj/", StringComparison.Ordinal)) continue;
             var text = File.ReadAllText(path);
@@ -40,7 +42,8 @@ internal static class Figures
                 var was = literal.Token.Text;
                 if (Larger(was) is not { } larger) continue;
                 var at = literal.GetLocation().GetLineSpan().StartLinePosition;
-                yield return new(group, $"{Path.GetRelativePath(root, path)}:{at.Line + 1}:{at.Character + 1}", was, larger,
+                yield return new(group, $"{Path.GetRelativePath(root, path)}:{at.Line + 1}:{at.Character + 1}", was,
+                    larger,
                     text.Split('\n')[at.Line].Trim()) { Path = path, At = (literal.SpanStart, literal.Span.Length) };
             }
         }
@@ -49,7 +52,8 @@ internal static class Figures
     /// <summary>Every figure of the shipped houses, by its key.</summary>
     public static IEnumerable<Mutant> OfHouses(string root)
     {
-        foreach (var path in Directory.GetFiles(Path.Combine(root, "src/Lumbeck.Core/Trade/Houses/Data"), "*.json").Order(StringComparer.Ordinal))
+        foreach (var path in Directory.GetFiles(Path.Combine(root, "src/Lumbeck.Core/Trade/Houses/Data"), "*.json")
+            .Order(StringComparer.Ordinal))
         {
             var text = File.ReadAllText(path);
             var number = new System.Text.RegularExpressions.Regex(@"(?<=[:\[,]\s*)-?\d+(\.\d+)?(?=\s*[,\]}\n])");
@@ -58,7 +62,8 @@ internal static class Figures
                 if (Larger(m.Value) is not { } larger) continue;
                 var line = text[..m.Index].Count(c => c == '\n');
                 var column = m.Index - text.LastIndexOf('\n', m.Index);
-                yield return new("houses", $"{Path.GetFileNameWithoutExtension(path)}:{line + 1}:{column}", m.Value, larger,
+                yield return new("houses", $"{Path.GetFileNameWithoutExtension(path)}:{line + 1}:{column}", m.Value,
+                    larger,
                     text.Split('\n')[line].Trim()) { Path = path, At = (m.Index, m.Length) };
             }
         }
@@ -77,7 +82,8 @@ internal static class Figures
         var bare = was[..^suffix.Length].Replace("_", "", StringComparison.Ordinal);
         if (!decimal.TryParse(bare, NumberStyles.Float, CultureInfo.InvariantCulture, out var value)
             || value is 0 or 1 or -1) return null;
-        var larger = value == Math.Truncate(value) && Math.Abs(value) < 1e12m && !bare.Contains('.') && !bare.Contains('e')
+        var larger = value == Math.Truncate(value) && Math.Abs(value) < 1e12m && !bare.Contains('.') && !bare
+            .Contains('e')
             ? value + (Math.Sign(value) * Math.Max(1, Math.Round(Math.Abs(value) * 0.3m))) : value * 1.3m;
         return larger.ToString("0.############", CultureInfo.InvariantCulture) + suffix;
     }

@@ -69,7 +69,8 @@ void Sources(string project, (string Project, string Classes)[] suites)
     var names = new ConcurrentQueue<(string Project, string Name)>();
     var first = new Bench(root, Path.Combine(aside, "look-0"));
     foreach (var (tests, only) in suites)
-        foreach (var name in first.Classes(tests).Where(c => only.Length == 0 || only.Split(' ').Contains(c.Split('.')[^1])))
+        foreach (var name in first.Classes(tests).Where(c => only.Length == 0 || only.Split(' ').Contains(c
+            .Split('.')[^1])))
             names.Enqueue((tests, name));
     var classes = new ConcurrentBag<TestClass>();
     Parallel.For(0, hands, new() { MaxDegreeOfParallelism = hands }, hand =>
@@ -90,7 +91,8 @@ void Sources(string project, (string Project, string Classes)[] suites)
             if (switched.Asks(next.Index))
             {
                 tell(next.Mutant, bench.Killer(classes.Where(c => c.Sees.Contains(next.Index)),
-                    new Dictionary<string, string> { [Switched.On] = next.Index.ToString(CultureInfo.InvariantCulture) }));
+                    new Dictionary<string, string> { [Switched.On] = next.Index
+                        .ToString(CultureInfo.InvariantCulture) }));
                 continue;
             }
             var alone = Path.Combine(aside, $"{hand}.dll");
@@ -116,7 +118,9 @@ void Houses()
     {
         var bench = new Bench(root, Path.Combine(aside, $"house-{hand}"));
         var classes = bench.Classes("Core").Where(c => asked.Contains(c.Split('.')[^1]))
-            .Select(c => new TestClass("Core", c, TimeSpan.FromSeconds(1), new HashSet<int>())).ToList();
+            .Select(c => new TestClass("Core", c, TimeSpan.FromSeconds(c.EndsWith("HouseTests",
+                StringComparison.Ordinal) ? 1 : 12),
+                new HashSet<int>())).ToList();
         while (own.TryDequeue(out var mutant))
         {
             var changed = Path.Combine(aside, $"house-{hand}.dll");
@@ -134,8 +138,10 @@ static byte[] Patched(byte[] assembly, Mutant mutant)
     var at = assembly.AsSpan().IndexOf(was);
     if (at < 0) throw new InvalidOperationException($"{mutant.Path} is not in the program as it was built");
     var text = mutant.Changed();
-    while (System.Text.Encoding.UTF8.GetByteCount(text) > was.Length) text = text.Remove(text.LastIndexOf("  ", StringComparison.Ordinal), 1);
-    var fit = System.Text.Encoding.UTF8.GetBytes(text.PadRight(text.Length + was.Length - System.Text.Encoding.UTF8.GetByteCount(text)));
+    while (System.Text.Encoding.UTF8.GetByteCount(text) > was.Length) text = text.Remove(text.LastIndexOf("  ",
+        StringComparison.Ordinal), 1);
+    var fit = System.Text.Encoding.UTF8.GetBytes(text.PadRight(text.Length + was.Length - System.Text.Encoding.UTF8
+        .GetByteCount(text)));
     var changed = (byte[])assembly.Clone();
     fit.CopyTo(changed, at);
     return changed;

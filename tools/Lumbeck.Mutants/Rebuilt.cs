@@ -7,7 +7,8 @@ namespace Lumbeck.Mutants;
 /// <summary>A project of the program, compiled once and again with one of its files changed.</summary>
 internal sealed class Rebuilt
 {
-    public static readonly CSharpParseOptions Parsing = new(LanguageVersion.CSharp14, preprocessorSymbols: ["NET", "NET10_0"]);
+    public static readonly CSharpParseOptions Parsing = new(LanguageVersion.CSharp14, preprocessorSymbols: ["NET",
+        "NET10_0"]);
 
     private readonly CSharpCompilation _whole;
 
@@ -27,7 +28,8 @@ internal sealed class Rebuilt
         var folder = Path.Combine(root, "src", name);
         var made = Path.Combine(folder, "obj", "Release", "net10.0");
         _trees = Directory.GetFiles(folder, "*.cs", SearchOption.AllDirectories)
-            .Where(p => !p.Contains("/obj/", StringComparison.Ordinal) && !p.Contains("/bin/", StringComparison.Ordinal))
+            .Where(p => !p.Contains("/obj/", StringComparison.Ordinal) && !p.Contains("/bin/",
+                StringComparison.Ordinal))
             .Concat(Directory.GetFiles(made, "*.cs"))
             .ToDictionary(p => p, p => CSharpSyntaxTree.ParseText(File.ReadAllText(p), Parsing, p));
         var built = Path.Combine(beside, name + ".dll");
@@ -35,19 +37,24 @@ internal sealed class Rebuilt
             .Where(p => p.Contains("Microsoft.NETCore.App", StringComparison.Ordinal))
             .Concat(Directory.GetFiles(beside, "*.dll").Where(p => p != built && IsManaged(p)))
             .DistinctBy(Path.GetFileName).Select(p => MetadataReference.CreateFromFile(p));
-        var options = new CSharpCompilationOptions(OutputKind.DynamicallyLinkedLibrary, optimizationLevel: OptimizationLevel.Release,
+        var options = new CSharpCompilationOptions(OutputKind.DynamicallyLinkedLibrary,
+            optimizationLevel: OptimizationLevel.Release,
             allowUnsafe: true, nullableContextOptions: NullableContextOptions.Enable, deterministic: true);
         var plain = CSharpCompilation.Create(name, _trees.Values, references, options);
         // What is generated does not hang on figures: it is made once.
-        var packs = Directory.GetFiles(Path.Combine(SdkRoot(), "packs", "Microsoft.NETCore.App.Ref"), "*.dll", SearchOption.AllDirectories)
+        var packs = Directory.GetFiles(Path.Combine(SdkRoot(), "packs", "Microsoft.NETCore.App.Ref"), "*.dll",
+            SearchOption.AllDirectories)
             .Where(p => p.Contains("/analyzers/dotnet/cs/", StringComparison.Ordinal)
                 && (p.EndsWith("RegularExpressions.Generator.dll", StringComparison.Ordinal)
-                    || p.EndsWith("LibraryImportGenerator.dll", StringComparison.Ordinal) || p.EndsWith("SourceGeneration.dll", StringComparison.Ordinal)));
+                    || p.EndsWith("LibraryImportGenerator.dll", StringComparison.Ordinal) || p
+                        .EndsWith("SourceGeneration.dll", StringComparison.Ordinal)));
         foreach (var one in packs) Assembly.LoadFrom(one);
         var generators = packs.Select(Assembly.LoadFrom).SelectMany(Types)
             .Where(t => !t.IsAbstract && t.GetCustomAttribute<GeneratorAttribute>() is not null)
-            .Select(Activator.CreateInstance).Select(g => g is IIncrementalGenerator i ? i.AsSourceGenerator() : (ISourceGenerator)g!);
-        var generated = CSharpGeneratorDriver.Create(generators, parseOptions: Parsing).RunGenerators(plain).GetRunResult();
+            .Select(Activator.CreateInstance).Select(g => g is IIncrementalGenerator i ? i.AsSourceGenerator()
+                : (ISourceGenerator)g!);
+        var generated = CSharpGeneratorDriver.Create(generators, parseOptions: Parsing).RunGenerators(plain)
+            .GetRunResult();
         _whole = plain.AddSyntaxTrees(generated.GeneratedTrees);
         var own = Assembly.LoadFrom(built);
         _resources = [.. own.GetManifestResourceNames().Select(n =>
@@ -59,7 +66,8 @@ internal sealed class Rebuilt
         })];
     }
 
-    private static string SdkRoot() => Path.GetFullPath(Path.Combine(Path.GetDirectoryName(typeof(object).Assembly.Location)!, "../../.."));
+    private static string SdkRoot() => Path.GetFullPath(Path.Combine(Path
+        .GetDirectoryName(typeof(object).Assembly.Location)!, "../../.."));
 
     /// <summary>What an assembly has but for what only an editor needs.</summary>
     private static IEnumerable<Type> Types(Assembly assembly)
@@ -81,17 +89,20 @@ internal sealed class Rebuilt
     {
         var whole = _whole;
         if (mutant is not null)
-            whole = whole.ReplaceSyntaxTree(_trees[mutant.Path], CSharpSyntaxTree.ParseText(mutant.Changed(), Parsing, mutant.Path));
+            whole = whole.ReplaceSyntaxTree(_trees[mutant.Path], CSharpSyntaxTree.ParseText(mutant.Changed(), Parsing,
+                mutant.Path));
         return Write(whole, path);
     }
 
     /// <summary>Writes the project's assembly; says why where it does not compile.</summary>
     public string? Write(CSharpCompilation whole, string path)
     {
-        var resources = _resources.Select(r => new ResourceDescription(r.Name, () => new MemoryStream(r.Data), isPublic: true));
+        var resources = _resources.Select(r => new ResourceDescription(r.Name, () => new MemoryStream(r.Data),
+            isPublic: true));
         File.Delete(path);
         using var to = File.Create(path);
         var made = whole.Emit(to, manifestResources: resources);
-        return made.Success ? null : made.Diagnostics.First(d => d.Severity == DiagnosticSeverity.Error).ToString().Replace(_root, "", StringComparison.Ordinal);
+        return made.Success ? null : made.Diagnostics.First(d => d.Severity == DiagnosticSeverity.Error).ToString()
+            .Replace(_root, "", StringComparison.Ordinal);
     }
 }

@@ -16,7 +16,8 @@ internal sealed class Switched
     private const string Asking = """
         internal static class MutantSwitch
         {
-            private static readonly int On = int.TryParse(System.Environment.GetEnvironmentVariable("LUMBECK_MUTANT"), out var n) ? n : -1;
+            private static readonly int On = int.TryParse(System.Environment.GetEnvironmentVariable("LUMBECK_MUTANT"),
+                out var n) ? n : -1;
             private static readonly bool[] Seen = Begin();
             private static bool[] Begin()
             {
@@ -32,8 +33,10 @@ internal sealed class Switched
             }
             public static int Of(int id, int was, int larger) { Seen[id] = true; return id == On ? larger : was; }
             public static long Of(int id, long was, long larger) { Seen[id] = true; return id == On ? larger : was; }
-            public static double Of(int id, double was, double larger) { Seen[id] = true; return id == On ? larger : was; }
-            public static decimal Of(int id, decimal was, decimal larger) { Seen[id] = true; return id == On ? larger : was; }
+            public static double Of(int id, double was, double larger) { Seen[id] = true; return id == On ? larger
+                : was; }
+            public static decimal Of(int id, decimal was, decimal larger) { Seen[id] = true; return id == On ? larger
+                : was; }
             public static float Of(int id, float was, float larger) { Seen[id] = true; return id == On ? larger : was; }
         }
         """;
@@ -60,7 +63,8 @@ internal sealed class Switched
             {
                 var old = _project.Whole.SyntaxTrees.First(t => t.FilePath == file.Key);
                 var now = new Asker(this, file.ToDictionary(m => m.Item.At.From, m => m.Index)).Visit(old.GetRoot());
-                whole = whole.ReplaceSyntaxTree(old, CSharpSyntaxTree.Create((CSharpSyntaxNode)now, Rebuilt.Parsing, old.FilePath));
+                whole = whole.ReplaceSyntaxTree(old, CSharpSyntaxTree.Create((CSharpSyntaxNode)now, Rebuilt.Parsing,
+                    old.FilePath));
             }
             var wrong = whole.GetDiagnostics().Where(d => d.Severity == DiagnosticSeverity.Error).ToList();
             if (wrong.Count == 0)
@@ -80,7 +84,8 @@ internal sealed class Switched
         var asked = System.Text.RegularExpressions.Regex.Matches(text, @"MutantSwitch\.Of\((\d+),");
         foreach (System.Text.RegularExpressions.Match m in asked)
             _constant.Add(int.Parse(m.Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture));
-        foreach (System.Text.RegularExpressions.Match m in System.Text.RegularExpressions.Regex.Matches(text, @"[A-Za-z_]\w*"))
+        foreach (System.Text.RegularExpressions.Match m in System.Text.RegularExpressions.Regex.Matches(text,
+            @"[A-Za-z_]\w*"))
             _constants.Add(m.Value);
     }
 
@@ -90,12 +95,14 @@ internal sealed class Switched
         {
             if (!figures.TryGetValue(node.SpanStart, out var id) || of._constant.Contains(id)) return node;
             if (node.Ancestors().Any(a => a is PatternSyntax or ParameterSyntax or AttributeSyntax or EnumMemberDeclarationSyntax
-                or CaseSwitchLabelSyntax) && !node.Ancestors().TakeWhile(a => a is not PatternSyntax).Any(a => a is InvocationExpressionSyntax))
+                or CaseSwitchLabelSyntax) && !node.Ancestors().TakeWhile(a => a is not PatternSyntax).Any(a =>
+                    a is InvocationExpressionSyntax))
             {
                 of._constant.Add(id);
                 return node;
             }
-            return SyntaxFactory.ParseExpression($"MutantSwitch.Of({id}, {node.Token.Text}, {of._all[id].Is})").WithTriviaFrom(node);
+            return SyntaxFactory.ParseExpression($"MutantSwitch.Of({id}, {node.Token.Text}, {of._all[id].Is})")
+                .WithTriviaFrom(node);
         }
 
         public override SyntaxNode? VisitFieldDeclaration(FieldDeclarationSyntax node)
@@ -107,7 +114,8 @@ internal sealed class Switched
             var at = made.Modifiers.IndexOf(SyntaxKind.ConstKeyword);
             return made.WithModifiers(made.Modifiers.RemoveAt(at)
                 .Insert(at, SyntaxFactory.Token(SyntaxKind.StaticKeyword).WithTrailingTrivia(SyntaxFactory.Space))
-                .Insert(at + 1, SyntaxFactory.Token(SyntaxKind.ReadOnlyKeyword).WithTrailingTrivia(SyntaxFactory.Space)));
+                .Insert(at + 1, SyntaxFactory.Token(SyntaxKind.ReadOnlyKeyword)
+                    .WithTrailingTrivia(SyntaxFactory.Space)));
         }
 
         public override SyntaxNode? VisitLocalDeclarationStatement(LocalDeclarationStatementSyntax node)
@@ -123,7 +131,8 @@ internal sealed class Switched
 
         private SyntaxNode Left(SyntaxNode node)
         {
-            foreach (var n in node.DescendantNodes()) if (figures.TryGetValue(n.SpanStart, out var id)) of._constant.Add(id);
+            foreach (var n in node.DescendantNodes()) if (figures.TryGetValue(n.SpanStart, out var id)) of._constant
+                .Add(id);
             return node;
         }
     }

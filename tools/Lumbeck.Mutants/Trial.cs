@@ -24,7 +24,8 @@ internal sealed class Bench(string root, string own)
                 var sum = TimeSpan.Zero;
                 var now = open.TakeWhile((c, n) => n == 0 || (sum += c.Takes) < Together).ToList();
                 open.RemoveRange(0, now.Count);
-                if (!Passes(project.Key, now.Select(c => c.Name), environment)) return $"{project.Key} {now[0].Name.Split('.')[^1]} …";
+                if (!Passes(project.Key, now.Select(c => c.Name),
+                    environment)) return $"{project.Key} {now[0].Name.Split('.')[^1]} …";
             }
         }
         return null;
@@ -68,7 +69,8 @@ internal sealed class Bench(string root, string own)
         var folder = Path.Combine(own, project);
         if (Directory.Exists(folder)) return folder;
         Directory.CreateDirectory(own);
-        using var copy = Process.Start("cp", ["-al", Path.Combine(root, $"tests/Lumbeck.{project}.Tests/bin/Release/net10.0"), folder]);
+        using var copy = Process.Start("cp", ["-al", Path.Combine(root,
+            $"tests/Lumbeck.{project}.Tests/bin/Release/net10.0"), folder]);
         copy.WaitForExit();
         return folder;
     }
@@ -76,8 +78,10 @@ internal sealed class Bench(string root, string own)
     private Process Start(string project, IEnumerable<string> words, IReadOnlyDictionary<string, string>? environment)
     {
         var folder = Folder(project);
-        var start = new ProcessStartInfo("dotnet") { WorkingDirectory = folder, RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var word in words.Prepend(Path.Combine(folder, $"Lumbeck.{project}.Tests.dll"))) start.ArgumentList.Add(word);
+        var start = new ProcessStartInfo("dotnet") { WorkingDirectory = folder, RedirectStandardOutput = true,
+            RedirectStandardError = true };
+        foreach (var word in words.Prepend(Path.Combine(folder, $"Lumbeck.{project}.Tests.dll"))) start.ArgumentList
+            .Add(word);
         start.Environment["DOTNET_TieredPGO"] = "0";
         start.Environment["DOTNET_gcConcurrent"] = "0";
         foreach (var (name, value) in environment ?? new Dictionary<string, string>()) start.Environment[name] = value;
@@ -86,7 +90,8 @@ internal sealed class Bench(string root, string own)
 
     private bool Passes(string project, IEnumerable<string> classes, IReadOnlyDictionary<string, string>? environment)
     {
-        using var run = Start(project, ["-stopOnFail", "-noLogo", "-trait-", "width=wide", .. classes.SelectMany(c => (string[])["-class", c])],
+        using var run = Start(project, ["-stopOnFail", "-noLogo", "-trait-", "width=wide", .. classes.SelectMany(c =>
+            (string[])["-class", c])],
             environment);
         run.OutputDataReceived += (_, _) => { };
         run.ErrorDataReceived += (_, _) => { };

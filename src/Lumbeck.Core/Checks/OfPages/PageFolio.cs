@@ -15,7 +15,7 @@ public sealed class PageFolio : PageRule
             && !p.Inked.ToBox().Intersect(box).IsEmpty
             && (p.Item != PageScene.Behind || p.Marks.Any(m => m is DrawingMark
                 || m is PictureMark { Strength: > Backdrop.Legible / 100.0 })
-                || p.Marks.OfType<FillMark>().Any(f => f.Ink.Total > 3000)));
+                || p.Marks.OfType<FillMark>().Any(f => f.Ink.Total > Backdrop.Legible)));
         if (under is not null)
             yield return new()
             {
