@@ -291,6 +291,12 @@ public sealed class InsideTests
         PageChecks.Of(new(settled), new PageArt([], new PlainType())).ShouldNotContain(f => f.Id == "inside.rows");
         finds("inside.tabs",
             found(new() { Runs = [.. Enumerable.Range(1, 30).Select(n => Run($"r{n}") with { Tab = true })] }));
+        // 8 mm from tab to tab can be told apart, and a hair less can't.
+        var trim = Book(sound).Ticket.Trim.Height;
+        var most = Enumerable.Range(5, 40).Last(n => new Inside().Tabs.Pitch(trim, n) >= Mm(8));
+        found(new() { Runs = [.. Enumerable.Range(0, most).Select(n => Run($"r{n}") with { Tab = true })] })
+            .ShouldNotContain(f => f.Id == "inside.tabs");
+        new Inside().Tabs.Pitch(trim, most).ShouldBeLessThan(Mm(9.9m));
         finds("inside.table",
             found(with(r => r with { Goes = RunKind.Rows, Table = new(new string('c', 64), "gone.csv", 3, ["a"]) })));
         var days = new TableRef(new string('d', 64), "days.csv", 2, ["date", "text"]);
@@ -299,6 +305,11 @@ public sealed class InsideTests
         var notes = found(with(r => r, "month") with { Calendar = new() { Notes = days } }, tables: dated)
             .Where(f => f.Id == "inside.notes").ToList();
         notes.ShouldHaveSingleItem().Measured.ShouldContain("2031-02-30");
+        // Six are named, and that there are more.
+        var seven = new Rows([.. Enumerable.Range(1, 7).Select(n => (string[])[$"2031-02-3{n}", "no day"])]);
+        var named = found(with(r => r, "month") with { Calendar = new() { Notes = days } }, tables: seven)
+            .Single(f => f.Id == "inside.notes").Measured;
+        (named.Split(", ").Length, named.EndsWith(" and more", StringComparison.Ordinal)).ShouldBe((6, true));
         finds("page.fit", found(with(r => r with { Margins = new(Head: Mm(100), Foot: Mm(109)) })));
         finds("page.words",
             found(with(r =>
@@ -308,6 +319,9 @@ public sealed class InsideTests
         finds("page.edge", found(with(r => r with { Tab = true })));
         finds("page.facing",
             found(new() { Runs = [Run("x", count: 2), Run("y", count: 2) with { Margins = new(Foot: Mm(17)) }] }));
+        // The last opening is looked at as the first.
+        finds("page.facing",
+            found(new() { Runs = [Run("x", count: 6), Run("y", count: 2) with { Margins = new(Foot: Mm(17)) }] }));
         finds("page.folio",
             found(with(r => r with { Tab = true }) with { Tabs = new(Mm(2), Mm(1), Mm(1), Mm(40)), Bleeds = true }));
         var behind = new Backdrop(new(new string('e', 64), "wood.jpg", 4000, 6000, true)) { Strength = 60 };

@@ -153,6 +153,8 @@ public sealed class KindTests(Pressed pressed) : IClassFixture<Pressed>
         var mockup = Made("tidewatcher", "tern", new(PressKind.Mockup)).File;
         Tool.Run("qpdf", "--check", mockup).ShouldContain("No syntax or stream encoding errors found");
         Tool.Run("pdfinfo", mockup).ShouldContain("(A4)");
+        Tool.Run("pdfinfo", Made("tidewatcher", "tern", new(PressKind.Mockup) { Letter = true }).File)
+            .ShouldContain("612 x 792 pts (letter)");
         // The ruler's 50 mm are 50 mm: its first and last strokes on the page's pixels at 254 an inch lie 500 apart.
         var ruler = pressed.Folder["ruler"];
         Tool.Run("pdftoppm", "-r", "254", "-f", "1", "-l", "1", "-gray", "-singlefile", "-png", mockup, ruler);

@@ -9,8 +9,10 @@ public sealed class PageLimitTests
 
     private static IEnumerable<Finding> Of(string id, House house, params Mark[] marks)
     {
-        var page = new PageGrid(Size.FromMillimetres(148, 210), Reading.LeftToRight, Mm(10), Mm(10), Mm(14), Mm(15)).Page(2);
-        var scene = new Scene(page, [new(PageScene.Body, Part.Sheet, Affine.Identity, [.. marks], Bounds.None, Bounds.None)]);
+        var page = new PageGrid(Size.FromMillimetres(148, 210), Reading.LeftToRight, Mm(10), Mm(10), Mm(14), Mm(15))
+            .Page(2);
+        var scene = new Scene(page, [new(PageScene.Body, Part.Sheet, Affine.Identity, [.. marks], Bounds.None,
+            Bounds.None)]);
         return PageRule.Check(new(scene, 2, house, Unit.Millimetre)).Where(f => f.Id == id);
     }
 

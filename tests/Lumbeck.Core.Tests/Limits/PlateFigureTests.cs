@@ -234,6 +234,21 @@ public sealed class PlateFigureTests
             .ShouldBe(Box.FromEdges(trim.X - (0.5m * trim.X), trim.Y, trim.X + (0.5m * trim.X), trim.Bottom));
     }
 
+    /// <summary>A finishing ink counts by its likeness: all of it, as much as that has of inks.</summary>
+    [Fact]
+    public void What_is_laid_counts_finishing_inks_by_their_likeness()
+    {
+        var on = new Laid(Sample.Job(), 72, 51);
+        var plates = on.Plates with
+        {
+            Finishes = new Dictionary<string, byte[]> { ["Foil"] = [.. Enumerable.Repeat((byte)255,
+                on.Wide * on.High)] },
+        };
+        var likeness = (double)Core.Colour.Finishes.Likeness("Foil").Total;
+        likeness.ShouldBeGreaterThan(0);
+        plates.Laid(9, 9).ShouldBe(51 + (2.55 * likeness), 0.001);
+    }
+
     private sealed class Known(double gamut, double across, double down) : IAssetFacts
     {
         public (string Source, string Licence)? Stated(Picture picture) => ("a shop", "for any use");

@@ -121,7 +121,8 @@ public sealed class PlateLimitTests
             for (var x = 300; x < 300 + side; x++)
                 for (var i = 0; i < 4; i++) inks[(((y * wide) + x) * 4) + i] = (byte)Math.Round(total / 4.0 * 2.55);
         var plates = new PlateContext(wide, high, 300, inks) { Luminance = Bright, Decode = _ => [] };
-        new InkTotal().Find(new(job, job.Sheets()[0], scene), plates).Select(f => (Severity?)f.Severity).SingleOrDefault()
+        new InkTotal().Find(new(job, job.Sheets()[0], scene), plates).Select(f => (Severity?)f.Severity)
+            .SingleOrDefault()
             .ShouldBe(severity);
     }
 }

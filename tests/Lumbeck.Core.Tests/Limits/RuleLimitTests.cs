@@ -188,6 +188,45 @@ public sealed class RuleLimitTests
         Sample.Check(job).Any(f => f is { Id: "text.missing", Measured: "no blurb on the cover" }).ShouldBe(found);
     }
 
+    /// <summary>Two lines that end in a hyphen may follow each other.</summary>
+    [Theory]
+    [InlineData(2, false)]
+    [InlineData(3, true)]
+    public void Three_hyphens_in_a_row_catch_the_eye(int lines, bool found)
+    {
+        var look = Look(Sample.Job(Sample.Text("w", "words")), "w", (d, _) => d with
+        {
+            Layout = d.Layout! with { Lines = [.. Enumerable.Repeat(d.Layout.Lines[0] with { Hyphenated = true },
+                lines)] },
+        });
+        new TextTypography().Check(look).Any(f => f.Measured == "three hyphens in a row").ShouldBe(found);
+    }
+
+    /// <summary>A colour that ends on a fold is seen to where it is long, level or upright, and truly on it.</summary>
+    [Theory]
+    [InlineData(10.5, 0, 0, true)]
+    [InlineData(9.9, 0, 0, false)]
+    [InlineData(20, 0.09, 0, true)]
+    [InlineData(20, 0.12, 0, false)]
+    [InlineData(20, 0, 90, true)]
+    [InlineData(20, 0, 117, false)]
+    public void A_colour_that_ends_on_a_fold_is_told(decimal high, decimal off, int turned, bool found)
+    {
+        var look = Look(Sample.Job(new RectItem
+        {
+            Id = "r",
+            Hold = new(Part.Front, HoldBox.Safe, Anchor.Middle, default, default),
+            Width = new(Mm(30)),
+            Height = new(Mm(30)),
+            Fill = new Fill(new InkPaint(Ink.Black)),
+            Turned = turned,
+        }), "r", (d, l) => d with
+        {
+            Frame = Bounded(new(l.Sheet.Folds[1] + Mm(off), l.Sheet.Trim.Y + Mm(60), Mm(30), Mm(high))),
+        });
+        new ZoneDrift().Check(look).Any(f => f.Item == "r").ShouldBe(found);
+    }
+
     private static PictureItem Frame(decimal inches) => new()
     {
         Id = "p",
@@ -337,6 +376,15 @@ public sealed class RuleLimitTests
         of(90).ShouldBeEmpty();
         of(91).ShouldHaveSingleItem().Measured.ShouldBe("a tint of 91 %");
         of(100).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void As_many_letters_of_a_page_are_named_as_can_be_read()
+    {
+        var set = Sample.Scene(Sample.Job(Sample.Text("w", "words"))).Item("w")!.Layout!;
+        var missing = string.Concat(Enumerable.Range(0, 20).Select(n => (char)(0x2460 + n))).EnumerateRunes();
+        OfPage("page.words", Item(PageScene.Body) with { Layout = set with { Missing = [.. missing] } })
+            .ShouldHaveSingleItem().Measured.Split(' ').Length.ShouldBe(8);
     }
 
     [Theory]

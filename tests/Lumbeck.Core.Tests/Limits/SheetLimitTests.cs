@@ -25,7 +25,8 @@ public sealed class SheetLimitTests
             foreach (var reading in Enum.GetValues<Reading>())
             {
                 Box room(Length? side) => WrapGeometry.Of(Sample.Job().Ticket.Facts with { Reading = reading },
-                    Tern with { BarcodeCorner = corner, BarcodeFromSide = side }).Sheet.Zone(ZoneKind.Barcode, Part.Back)!.Box;
+                    Tern with { BarcodeCorner = corner, BarcodeFromSide = side }).Sheet.Zone(ZoneKind.Barcode,
+                        Part.Back)!.Box;
                 var safe = WrapGeometry.Of(Sample.Job().Ticket.Facts with { Reading = reading }, Tern).Sheet
                     .Panel(Part.Back)!.Safe;
                 (room(Mm(1)).X >= safe.X && room(Mm(1)).Right <= safe.Right).ShouldBeTrue($"{corner} {reading}");
@@ -39,7 +40,8 @@ public sealed class SheetLimitTests
     {
         var word = Sample.Text("near", "near", box: HoldBox.Face, anchor: Anchor.Left, wide: 1);
         var house = HouseFile.Shipped["plover"];
-        ImmutableArray<Finding> of(Item item) => Of(new SetBinding(BindingKind.Loose).Apply(In(house, Sample.Job(item))),
+        ImmutableArray<Finding> of(Item item) => Of(new SetBinding(BindingKind.Loose).Apply(In(house, Sample
+            .Job(item))),
             "zone.fold");
         of(word).Single(f => f.Item == "near").Measured.ShouldStartWith("in the punch");
         of(word with { Hold = new(Part.Front, HoldBox.Face, Anchor.Left, house.PunchBand + Mm(1), default) })
