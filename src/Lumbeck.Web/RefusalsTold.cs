@@ -9,7 +9,7 @@ public interface ITellsRefusals
     /// <param name="refusal">What can't be made, and why.</param>
     /// <param name="handler">The form, by its handler’s name; empty for the page’s first.</param>
     /// <returns>The page, or where to go; null where the refusal is answered as any other.</returns>
-    Task<IActionResult?> Tell(Refusal refusal, string handler);
+    ValueTask<IActionResult?> Tell(Refusal refusal, string handler);
 }
 
 /// <summary>Gives a form's refusal to its page. All others are answered by <see cref="RequestLog"/>.</summary>

@@ -26,7 +26,7 @@ public sealed partial class RequestLog(ILogger<RequestLog> log)
         catch (Exception) when (http.RequestAborted.IsCancellationRequested) { /* nobody waits for it any more */ }
         catch (Exception e) when (!http.Response.HasStarted)
         {
-            var (status, says) = Known(e, HttpMethods.IsGet(http.Request.Method));
+            var (status, says) = Known(e, !HttpMethods.IsPost(http.Request.Method));
             if (e is not (Refusal or Conflict or BadHttpRequestException)) Failed(http.Request.Method, Route(http),
                 ErrorCause.Of(e));
             http.Response.Clear();

@@ -456,9 +456,7 @@ public sealed class InsideTests
     [Fact]
     public void The_page_of_insides_lists_every_design_with_its_settings()
     {
-        var root = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
-        var page = Path.Combine(root.FullName, "docs", "inside.md");
+        const string page = "docs/inside.md";
         var terms = new FieldTerms(Unit.Millimetre, [], []);
         string range(PageDesign d, Field f)
         {
@@ -467,12 +465,9 @@ public sealed class InsideTests
             if (f.IsWords || f.IsLong || f.IsSwitch) return f.IsSwitch ? "yes, no" : "words";
             var now = f.Read(f.Show(d, terms), terms);
             if (now.Words is not null) return f.IsSwitch ? "yes, no" : f.Key == "seed" ? "a number or a word" : "columns";
-            try { d.With(f.Key, now.Length is null ? new(Number: -1) : new(Length: Mm(-1)), ""); return ""; }
-            catch (Refusal r)
-            {
-                return r.Message[(r.Message.IndexOf("from ", StringComparison.Ordinal) + 5)..]
-                    .Replace(" to ", " … ", StringComparison.Ordinal);
-            }
+            var (_, no) = Attempt.Of(() => d.With(f.Key, now.Length is null ? new(Number: -1) : new(Length: Mm(-1)), ""));
+            return no is null ? "" : no.Message[(no.Message.IndexOf("from ", StringComparison.Ordinal) + 5)..]
+                .Replace(" to ", " … ", StringComparison.Ordinal);
         }
         string setting(PageDesign d, Field f) =>
             $"| `{f.Key}` | {f.Label} | {f.Show(d, terms).ReplaceLineEndings(" / ")} | {range(d, f)} |";
@@ -485,12 +480,10 @@ public sealed class InsideTests
                 : $"| setting | on screen | at first | range |\n|---|---|---|---|\n{string.Join('\n', own)}";
             return $"### `{d.Word}`\n{d.First.Kind}; {d.Group}\n\n{table}\n";
         }
-        var begins = File.ReadAllText(page);
+        var begins = File.ReadAllText(Manual.PathOf(page));
         const string mark = "<!-- from here on written by the tests -->\n";
         begins = begins[..(begins.IndexOf(mark, StringComparison.Ordinal) + mark.Length)];
         var text = (begins + "\n" + string.Join('\n', DesignShelf.All.Select(design))).ReplaceLineEndings("\n");
-        // LUMBECK_WRITE_MANUAL=1 writes it anew.
-        if (Environment.GetEnvironmentVariable("LUMBECK_WRITE_MANUAL") == "1") File.WriteAllText(page, text);
-        File.ReadAllText(page).ShouldBe(text);
+        Manual.Is(page, text);
     }
 }

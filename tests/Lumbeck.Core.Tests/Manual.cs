@@ -7,10 +7,14 @@ internal static class Manual
     /// <param name="path">From the project's root.</param>
     public static void Is(string path, string text)
     {
+        if (Environment.GetEnvironmentVariable("LUMBECK_WRITE_MANUAL") == "1") File.WriteAllText(PathOf(path), text);
+        File.ReadAllText(PathOf(path)).ShouldBe(text);
+    }
+
+    public static string PathOf(string path)
+    {
         var root = new DirectoryInfo(AppContext.BaseDirectory);
         while (!File.Exists(Path.Combine(root.FullName, "Lumbeck.slnx"))) root = root.Parent!;
-        var file = Path.Combine(root.FullName, path);
-        if (Environment.GetEnvironmentVariable("LUMBECK_WRITE_MANUAL") == "1") File.WriteAllText(file, text);
-        File.ReadAllText(file).ShouldBe(text);
+        return Path.Combine(root.FullName, path);
     }
 }

@@ -62,7 +62,7 @@ internal sealed class Bench(string root, string own)
     }
 
     /// <summary>
-    /// A folder of the tests, of links to what was built; what is replaced becomes a file of its own.
+    /// A folder of the tests, of links to what was built, but for what the next build writes anew.
     /// </summary>
     public string Folder(string project)
     {
@@ -72,6 +72,12 @@ internal sealed class Bench(string root, string own)
         using var copy = Process.Start("cp", ["-al", Path.Combine(root,
             $"tests/Lumbeck.{project}.Tests/bin/Release/net10.0"), folder]);
         copy.WaitForExit();
+        foreach (var built in Directory.GetFiles(folder, "Lumbeck.*"))
+        {
+            var bytes = File.ReadAllBytes(built);
+            File.Delete(built);
+            File.WriteAllBytes(built, bytes);
+        }
         return folder;
     }
 

@@ -55,11 +55,11 @@ public sealed class DrawerModel(Desk.AppServices desk) : PageModel, ITellsRefusa
         return Redirect("/drawer" + (hash is { Length: > 12 } ? "#picture-" + hash[..12] : ""));
     }
 
-    public Task<IActionResult?> Tell(Refusal refusal, string handler)
+    public ValueTask<IActionResult?> Tell(Refusal refusal, string handler)
     {
         Problem = refusal.Message;
         Show();
-        return Task.FromResult<IActionResult?>(Page());
+        return new(Page());
     }
 
     /// <summary>Titles of all jobs by their address, those that are put away among them.</summary>

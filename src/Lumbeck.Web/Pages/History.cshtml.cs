@@ -36,10 +36,10 @@ public sealed class HistoryModel(Desk.AppServices desk) : PageModel, ITellsRefus
         return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/history{(named ? "?named=true" : "")}#step-{revision}");
     }
 
-    public Task<IActionResult?> Tell(Refusal refusal, string handler)
+    public ValueTask<IActionResult?> Tell(Refusal refusal, string handler)
     {
         Problem = refusal.Message;
-        return Task.FromResult<IActionResult?>(Show((string)RouteData.Values["slug"]!, null, false));
+        return new(Show((string)RouteData.Values["slug"]!, null, false));
     }
 
     private IActionResult Show(string slug, long? before, bool named)

@@ -94,13 +94,13 @@ public sealed class IndexModel(Desk.AppServices desk) : PageModel, ITellsRefusal
     }
 
     /// <summary>What a new job can't be made of is said where it was typed.</summary>
-    public Task<IActionResult?> Tell(Refusal refusal, string handler)
+    public ValueTask<IActionResult?> Tell(Refusal refusal, string handler)
     {
-        if (handler == "Copy") return Task.FromResult<IActionResult?>(NotFound());
-        if (handler.Length > 0) return Task.FromResult<IActionResult?>(null);
+        if (handler == "Copy") return new(NotFound());
+        if (handler.Length > 0) return default;
         (Problem, At) = (refusal.Message.Capital() + ".", refusal.Path.Split('/')[^1]);
         OnGet(null, null, false, 0);
-        return Task.FromResult<IActionResult?>(Page());
+        return new(Page());
     }
 
     /// <summary>A cover from elsewhere, to be mended and laid as a take; where to go on.</summary>

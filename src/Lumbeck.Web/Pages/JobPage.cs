@@ -140,18 +140,18 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens)
         $"{(string.IsNullOrEmpty(house) ? "" : "?for=" + Uri.EscapeDataString(house))}");
 
     /// <summary>What can't be pressed is said beside what can, what can't be mended where files from elsewhere are.</summary>
-    public Task<IActionResult?> Tell(Refusal refusal, string handler)
+    public ValueTask<IActionResult?> Tell(Refusal refusal, string handler)
     {
-        if (refusal.Path == "job" || handler == "Intake") return Task.FromResult<IActionResult?>(null);
+        if (refusal.Path == "job" || handler == "Intake") return default;
         var slug = (string)RouteData.Values["slug"]!;
         if (handler.Length == 0)
         {
             TempData["problem"] = refusal.Message.Capital() + ".";
-            return Task.FromResult<IActionResult?>(Pressed(slug, ModelState["for"]?.AttemptedValue));
+            return new(Pressed(slug, ModelState["for"]?.AttemptedValue));
         }
         TempData["unmended"] = handler == "Mend" ? $"{Request.Form.Files[0].FileName}: {refusal.Message}."
             : refusal.Message.Capital() + ".";
-        return Task.FromResult<IActionResult?>(Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press#mended"));
+        return new(Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press#mended"));
     }
 
     /// <summary>Pages as they are typed: “2–5”, or one alone.</summary>

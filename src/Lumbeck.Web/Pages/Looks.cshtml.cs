@@ -83,8 +83,7 @@ public sealed class LooksModel(Desk.AppServices desk) : PageModel, ITellsRefusal
         return Redirect($"/looks#{Livery}-{desk.Liveries.TakeIn(bytes).Id}");
     }
 
-    public Task<IActionResult?> Tell(Refusal refusal, string handler) =>
-        Task.FromResult<IActionResult?>(Said(refusal.Message));
+    public ValueTask<IActionResult?> Tell(Refusal refusal, string handler) => new(Said(refusal.Message));
 
     private PageResult Said(string problem)
     {

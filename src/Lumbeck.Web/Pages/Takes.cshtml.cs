@@ -33,10 +33,10 @@ public sealed class TakesModel(Desk.AppServices desk) : PageModel, ITellsRefusal
         return Redirect($"/jobs/{Uri.EscapeDataString(slug)}/takes?wrap={wrap}");
     }
 
-    public Task<IActionResult?> Tell(Refusal refusal, string handler)
+    public ValueTask<IActionResult?> Tell(Refusal refusal, string handler)
     {
         Problem = refusal.Message;
-        return Task.FromResult<IActionResult?>(Show((string)RouteData.Values["slug"]!,
+        return new(Show((string)RouteData.Values["slug"]!,
             int.TryParse(ModelState["wrap"]?.AttemptedValue, CultureInfo.InvariantCulture, out var wrap) ? wrap : 0));
     }
 

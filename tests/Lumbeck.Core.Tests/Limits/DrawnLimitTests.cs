@@ -162,12 +162,12 @@ public sealed class DrawnLimitTests
 
     /// <summary>An ink is screened from 3 % on and up to 97 %; a finishing ink that is laid whole is none.</summary>
     [Theory]
-    [InlineData(3, false)]
-    [InlineData(4, true)]
-    [InlineData(96, true)]
-    [InlineData(97, false)]
-    public void Fine_lines_beat_in_a_tint(int percent, bool found) =>
-        Beats(new InkPaint(Ink.Percent(percent, 0, 0, 0)), new(0.5, 1)).Any().ShouldBe(found);
+    [InlineData(300, false)]
+    [InlineData(310, true)]
+    [InlineData(9_690, true)]
+    [InlineData(9_700, false)]
+    public void Fine_lines_beat_in_a_tint(int hundredths, bool found) =>
+        Beats(new InkPaint(new Ink(hundredths, 0, 0, 0)), new(0.5, 1)).Any().ShouldBe(found);
 
     [Fact]
     public void Fine_lines_of_a_finishing_ink_beat_where_it_is_a_tint()

@@ -1,42 +1,14 @@
 using Lumbeck.Core.Checks.OfBarcodes;
 using Lumbeck.Core.Checks.OfInk;
 using Lumbeck.Core.Checks.OfPictures;
-using Lumbeck.Core.Checks.OfText;
 using Lumbeck.Core.Checks.OfZones;
 
 namespace Lumbeck.Core.Tests.Limits;
 
-/// <summary>What rules of plates measure, on plates made for it: spots, edges, codes, letters.</summary>
+/// <summary>What rules of plates measure, on plates made for it: spots, edges, codes, pictures.</summary>
 public sealed class PlateFigureTests
 {
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);
-
-    /// <summary>Plates of a job at a resolution, of one ink all over, and what lays one of the four on some pixels.</summary>
-    private sealed class Laid
-    {
-        public Laid(Job job, double perInch, byte black = 0)
-        {
-            Look = new(job, job.Sheets()[0], Sample.Scene(job));
-            (Wide, High) = ((int)(Look.Scene.Width * perInch / 72), (int)(Look.Scene.Height * perInch / 72));
-            Plates = new(Wide, High, perInch, new byte[Wide * High * 4]) { Luminance = i => 1 - ((i >> 24) / 255.0),
-                Decode = _ => [] };
-            Lay(0, 0, Wide, High, 3, black);
-        }
-
-        public CheckContext Look { get; init; }
-        public int Wide { get; }
-        public int High { get; }
-        public PlateContext Plates { get; init; }
-
-        public void Lay(int left, int top, int wide, int high, int ink, int level)
-        {
-            for (var y = top; y < top + high; y++)
-                for (var x = left; x < left + wide; x++) Plates.Inks[(((y * Wide) + x) * 4) + ink] = (byte)level;
-        }
-
-        public void Lay(Box box, int ink, int level) =>
-            Lay(Plates.Pixels(box) is var (l, t, r, b) ? l : 0, t, r - l, b - t, ink, level);
-    }
 
     private static Job In(decimal limit, params Item[] items) =>
         new SetHouse(HouseFile.Shipped["tern"] with { InkLimit = limit }).Apply(Sample.Job(items));
@@ -295,52 +267,4 @@ public sealed class PlateFigureTests
     public void Tiles_meet_up_to_a_difference_of_three(double apart, bool found) =>
         (Of(new PictureSeam(), Frame with { Tiling = new(TilingMode.Straight, Mm(10), 0, 0) }, new Known(0, apart,
             0)) is not null).ShouldBe(found);
-
-    /// <summary>Letters lie on what was there as their opacity and blend say, plate by plate.</summary>
-    [Theory]
-    [InlineData(100, Blend.Normal, 0)]
-    [InlineData(50, Blend.Normal, 0)]
-    [InlineData(100, Blend.Multiply, 102)]
-    [InlineData(100, Blend.Screen, 102)]
-    public void What_letters_come_to_lie_as_is_reckoned_plate_by_plate(int opacity, Blend blend, int under)
-    {
-        var job = Sample.Job(Sample.Text("w", "words") with { Opacity = opacity, Blend = blend });
-        List<uint> asked = [];
-        var on = new Laid(job, 72);
-        IReadOnlyList<Behind> letters = [new(Ink.Percent(60, 0, 0, 40), false, 12, 400,
-            [(uint)under << 24 | (uint)under])];
-        var plates = on.Plates with
-        {
-            Letters = new Dictionary<string, IReadOnlyList<Behind>> { ["w"] = letters },
-            Luminance = inks => { asked.Add(inks); return 0.5; },
-        };
-        _ = new TextContrast().Find(on.Look, plates).ToList();
-        uint laid(double ink) => (uint)Math.Round(under + (((blend switch
-        {
-            Blend.Multiply => under + ink - (under * ink / 255),
-            Blend.Screen => under * ink / 255,
-            _ => ink,
-        }) - under) * opacity / 100.0));
-        asked.ShouldContain(laid(153) | (laid(102) << 24));
-        asked.ShouldContain((uint)under << 24 | (uint)under);
-    }
-
-    /// <summary>A title is seen small where more than eight of its pixels differ, and by the best tenth of them.</summary>
-    [Theory]
-    [InlineData(8, 8, false)]
-    [InlineData(9, 9, true)]
-    [InlineData(20, 19, true)]
-    [InlineData(20, 18, false)]
-    public void A_title_is_seen_small_by_its_best_tenth(int pixels, int faint, bool found)
-    {
-        var on = new Laid(Sample.Job(), 72);
-        IReadOnlyList<(double, double)> seen =
-            [.. Enumerable.Range(0, pixels).Select(n => (0.0, ((n < faint ? 2.5 : 6) * 0.05) - 0.05))];
-        var plates = on.Plates with
-        {
-            Letters = new Dictionary<string, IReadOnlyList<Behind>> { ["title"] = [] },
-            InShops = new Dictionary<string, IReadOnlyList<(double With, double Without)>> { ["title"] = seen },
-        };
-        new TextContrast().Find(on.Look, plates).Any().ShouldBe(found);
-    }
 }

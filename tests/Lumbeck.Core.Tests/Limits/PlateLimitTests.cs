@@ -3,27 +3,17 @@ namespace Lumbeck.Core.Tests.Limits;
 /// <summary>Rules that look at the inks as they lie, on plates made for them, on either side of their limits.</summary>
 public sealed class PlateLimitTests
 {
-    private const double PerInch = 72;
-
-    /// <summary>A sheet of one ink, with what else is laid on it; brightness is what the black leaves.</summary>
+    /// <summary>A sheet of bare paper, with what is laid on it.</summary>
     private static (CheckContext Look, PlateContext Plates) On(Job job, Action<Action<Box, Ink>>? lay = null)
     {
-        var scene = Sample.Scene(job);
-        var (wide, high) = ((int)Math.Ceiling(scene.Width), (int)Math.Ceiling(scene.Height));
-        var inks = new byte[wide * high * 4];
-        var plates = new PlateContext(wide, high, PerInch, inks) { Luminance = Bright, Decode = _ => [] };
+        var on = new Laid(job, 72);
         lay?.Invoke((box, ink) =>
         {
-            var (l, t, r, b) = plates.Pixels(box);
-            byte[] one = [Level(ink.C), Level(ink.M), Level(ink.Y), Level(ink.K)];
-            for (var y = t; y < b; y++) for (var x = l; x < r; x++) one.CopyTo(inks, ((y * wide) + x) * 4);
+            foreach (var (n, level) in new[] { ink.C, ink.M, ink.Y, ink.K }.Index())
+                on.Lay(box, n, (int)Math.Round(level * 0.0255));
         });
-        return (new(job, job.Sheets()[0], scene), plates);
+        return (on.Look, on.Plates);
     }
-
-    private static byte Level(int hundredths) => (byte)Math.Round(hundredths * 0.0255);
-
-    private static double Bright(uint inks) => 1 - ((inks >> 24) / 255.0);
 
     private static BarcodeItem Bars => new()
     {
@@ -112,17 +102,58 @@ public sealed class PlateLimitTests
     [InlineData(0.4, 340, null)]
     public void Too_much_ink_is_a_caution_and_far_too_much_a_stop(decimal mm, int total, Severity? severity)
     {
-        var job = new SetHouse(HouseFile.Shipped["tern"] with { InkLimit = 300 }).Apply(Sample.Job());
-        var scene = Sample.Scene(job);
-        var (wide, high) = ((int)(scene.Width * 300 / 72), (int)(scene.Height * 300 / 72));
-        var inks = new byte[wide * high * 4];
+        var on = new Laid(new SetHouse(HouseFile.Shipped["tern"] with { InkLimit = 300 }).Apply(Sample.Job()), 300);
         var side = (int)Math.Round((double)mm * 300 / 25.4);
-        for (var y = 300; y < 300 + side; y++)
-            for (var x = 300; x < 300 + side; x++)
-                for (var i = 0; i < 4; i++) inks[(((y * wide) + x) * 4) + i] = (byte)Math.Round(total / 4.0 * 2.55);
-        var plates = new PlateContext(wide, high, 300, inks) { Luminance = Bright, Decode = _ => [] };
-        new InkTotal().Find(new(job, job.Sheets()[0], scene), plates).Select(f => (Severity?)f.Severity)
-            .SingleOrDefault()
+        for (var ink = 0; ink < 4; ink++) on.Lay(300, 300, side, side, ink, (int)Math.Round(total / 4.0 * 2.55));
+        new InkTotal().Find(on.Look, on.Plates).Select(f => (Severity?)f.Severity).SingleOrDefault()
             .ShouldBe(severity);
+    }
+
+    /// <summary>Letters lie on what was there as their opacity and blend say, plate by plate.</summary>
+    [Theory]
+    [InlineData(100, Blend.Normal, 0)]
+    [InlineData(50, Blend.Normal, 0)]
+    [InlineData(100, Blend.Multiply, 102)]
+    [InlineData(100, Blend.Screen, 102)]
+    public void What_letters_come_to_lie_as_is_reckoned_plate_by_plate(int opacity, Blend blend, int under)
+    {
+        var job = Sample.Job(Sample.Text("w", "words") with { Opacity = opacity, Blend = blend });
+        List<uint> asked = [];
+        var on = new Laid(job, 72);
+        IReadOnlyList<Behind> letters = [new(Ink.Percent(60, 0, 0, 40), false, 12, 400,
+            [(uint)under << 24 | (uint)under])];
+        var plates = on.Plates with
+        {
+            Letters = new Dictionary<string, IReadOnlyList<Behind>> { ["w"] = letters },
+            Luminance = inks => { asked.Add(inks); return 0.5; },
+        };
+        _ = new TextContrast().Find(on.Look, plates).ToList();
+        uint laid(double ink) => (uint)Math.Round(under + (((blend switch
+        {
+            Blend.Multiply => under + ink - (under * ink / 255),
+            Blend.Screen => under * ink / 255,
+            _ => ink,
+        }) - under) * opacity / 100.0));
+        asked.ShouldContain(laid(153) | (laid(102) << 24));
+        asked.ShouldContain((uint)under << 24 | (uint)under);
+    }
+
+    /// <summary>A title is seen small where more than eight of its pixels differ, and by the best tenth of them.</summary>
+    [Theory]
+    [InlineData(8, 8, false)]
+    [InlineData(9, 9, true)]
+    [InlineData(20, 19, true)]
+    [InlineData(20, 18, false)]
+    public void A_title_is_seen_small_by_its_best_tenth(int pixels, int faint, bool found)
+    {
+        var on = new Laid(Sample.Job(), 72);
+        IReadOnlyList<(double, double)> seen =
+            [.. Enumerable.Range(0, pixels).Select(n => (0.0, ((n < faint ? 2.5 : 6) * 0.05) - 0.05))];
+        var plates = on.Plates with
+        {
+            Letters = new Dictionary<string, IReadOnlyList<Behind>> { ["title"] = [] },
+            InShops = new Dictionary<string, IReadOnlyList<(double With, double Without)>> { ["title"] = seen },
+        };
+        new TextContrast().Find(on.Look, plates).Any().ShouldBe(found);
     }
 }

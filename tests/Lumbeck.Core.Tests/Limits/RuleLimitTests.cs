@@ -1,4 +1,3 @@
-using Lumbeck.Core.Checks.OfPages;
 using Lumbeck.Core.Checks.OfPictures;
 using Lumbeck.Core.Checks.OfText;
 using Lumbeck.Core.Checks.OfTicket;
@@ -6,7 +5,7 @@ using Lumbeck.Core.Checks.OfZones;
 
 namespace Lumbeck.Core.Tests.Limits;
 
-/// <summary>Rules of sheets and pages a hair on either side of their limits, and where their mends lead.</summary>
+/// <summary>Rules of sheets a hair on either side of their limits, and where their mends lead.</summary>
 public sealed class RuleLimitTests
 {
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);
@@ -67,6 +66,22 @@ public sealed class RuleLimitTests
             .Single();
         Length.Abs(level.MiddleY - (safe.Y + Mm(30))).ShouldBeLessThan(Mm(0.001m));
         (level.MiddleX, level.Width).ShouldBe((safe.X + (0.5m * safe.Width), safe.Width));
+    }
+
+    /// <summary>What is too high and lies over a side of its room comes to lie along that side.</summary>
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void What_is_too_large_and_over_a_side_is_laid_along_it(bool left)
+    {
+        var look = Look(Sample.Job(Sample.Text("w", "word")), "w", (d, l) => d with
+        {
+            Inked = Bounded(new((left ? l.Sheet.Safe.X : l.Sheet.Safe.Right) - Mm(20), l.Sheet.Safe.Y - Mm(30), Mm(40),
+                l.Sheet.Safe.Height + Mm(60))),
+        });
+        var lay = ((Together)new ZoneTrim().Check(look).Single(f => f.Item == "w").Fix!).Edits.OfType<LayItem>().Single();
+        var side = left ? look.Sheet.Safe.X + Mm(20) : look.Sheet.Safe.Right - Mm(20);
+        Length.Abs(lay.MiddleX - side).ShouldBeLessThan(Mm(0.001m));
     }
 
     /// <summary>A swatch that is laid whole is changed itself; a tint of one becomes an ink of its own.</summary>
@@ -317,91 +332,5 @@ public sealed class RuleLimitTests
         var all = new ZoneEdge().Check(look).Where(f => f.Item == "r").ToList();
         (all.Count > 0).ShouldBe(found);
         if (found) all[0].Measured.ShouldBe($"{Mm(from).Show(Unit.Inch)} from it");
-    }
-
-    /// <summary>How much one inch of a picture has, on a page: half a pixel is rounding.</summary>
-    [Theory]
-    [InlineData(300, null, "")]
-    [InlineData(299.6, null, "")]
-    [InlineData(299.4, Severity.Caution, "300 or more")]
-    [InlineData(149.6, Severity.Caution, "300 or more")]
-    [InlineData(149.4, Severity.Stop, "150 or more")]
-    public void A_picture_of_a_page_has_the_pixels_it_needs(double perInch, Severity? weighs, string limit)
-    {
-        var house = HouseFile.Shipped["plover"] with { PictureStop = 150, PictureCaution = 300 };
-        var page = new PageGrid(Size.FromMillimetres(148, 210), Reading.LeftToRight, Mm(10), Mm(10), Mm(14), Mm(15))
-            .Page(2);
-        var wide = 600 / perInch * 72;
-        var mark = new PictureMark(new(new string('a', 64), "road.jpg", 600, 600, true), new(wide, 0, 0, wide, 0, 0),
-            Outline.Rectangle(0, 0, wide, wide));
-        var scene = new Scene(page, [new(PageScene.Body, Part.Sheet, Affine.Identity, [mark], Bounds.None,
-            Bounds.None)]);
-        var found = PageRule.Check(new(scene, 2, house, Unit.Millimetre)).SingleOrDefault(f => f.Id == "page.picture");
-        (found?.Severity, found?.Limit ?? "").ShouldBe((weighs, limit));
-    }
-
-    private static List<Finding> OfPage(string id, params DrawnItem[] items)
-    {
-        var page = new PageGrid(Size.FromMillimetres(148, 210), Reading.LeftToRight, Mm(10), Mm(10), Mm(14), Mm(15))
-            .Page(2);
-        return [.. PageRule.Check(new(new Scene(page, [.. items]), 2, HouseFile.Shipped["plover"], Unit.Millimetre))
-            .Where(f => f.Id == id)];
-    }
-
-    private static DrawnItem Item(string id, params Mark[] marks) =>
-        new(id, Part.Sheet, Affine.Identity, [.. marks], new(50, 50, 80, 60), new(50, 50, 80, 60));
-
-    /// <summary>What lies behind a page may lie under its folio while it is faint: a picture to 30 %, a tint as well.</summary>
-    [Theory]
-    [InlineData(30, 30, false)]
-    [InlineData(31, 0, true)]
-    [InlineData(0, 31, true)]
-    public void A_folio_stands_on_what_is_faint(int strength, int tint, bool found) => (OfPage("page.folio",
-        Item(PageScene.Behind, new PictureMark(new(new string('a', 64), "road.jpg", 600, 600, true), new(30, 0, 0, 10,
-            50, 50),
-            Outline.Rectangle(50, 50, 30, 10)) { Strength = strength / 100.0 },
-            new FillMark(Outline.Rectangle(50, 50, 30, 10), Ink.Percent(tint, 0, 0, 0))),
-        Item(PageScene.Folio, new FillMark(Outline.Rectangle(50, 50, 30, 10), Ink.Black))).Count > 0).ShouldBe(found);
-
-    /// <summary>A tint of a page is told in percent, and held to the house's least.</summary>
-    [Fact]
-    public void A_tint_of_a_page_is_told_in_percent()
-    {
-        var least = HouseFile.Shipped["plover"].Inside.TintLeast;
-        List<Finding> of(decimal tint) => OfPage("page.tint", Item(PageScene.Body, new FillMark(Outline.Rectangle(50,
-            50, 30, 10),
-            new Ink(0, 0, 0, (int)(tint * 100)))));
-        of(least).ShouldBeEmpty();
-        of(least - 1).ShouldHaveSingleItem().Measured.ShouldBe($"a tint of {Typed.Show(least - 1, " %")}");
-        of(90).ShouldBeEmpty();
-        of(91).ShouldHaveSingleItem().Measured.ShouldBe("a tint of 91 %");
-        of(100).ShouldBeEmpty();
-    }
-
-    [Fact]
-    public void As_many_letters_of_a_page_are_named_as_can_be_read()
-    {
-        var set = Sample.Scene(Sample.Job(Sample.Text("w", "words"))).Item("w")!.Layout!;
-        var missing = string.Concat(Enumerable.Range(0, 20).Select(n => (char)(0x2460 + n))).EnumerateRunes();
-        OfPage("page.words", Item(PageScene.Body) with { Layout = set with { Missing = [.. missing] } })
-            .ShouldHaveSingleItem().Measured.Split(' ').Length.ShouldBe(8);
-    }
-
-    [Theory]
-    [InlineData(0.744, true)]
-    [InlineData(0.7462, false)]
-    public void A_line_of_a_page_in_a_tint_may_be_thinner_by_rounding_alone(double width, bool found) =>
-        (OfPage("page.line", Item(PageScene.Body, new LineMark(Outline.Rectangle(50, 50, 30, 10), width, Ink
-            .Percent(0, 0, 0, 50)))).Count > 0)
-            .ShouldBe(found);
-
-    [Fact]
-    public void A_line_of_a_page_is_held_to_the_house_s_least_but_for_rounding()
-    {
-        var least = HouseFile.Shipped["plover"].Inside.RuleLeast.Points;
-        bool thin(double by) => OfPage("page.line", Item(PageScene.Body, new LineMark(Outline.Rectangle(50, 50, 30,
-            10), least - by, Ink.Black))).Count > 0;
-        thin(0.0045).ShouldBeFalse();
-        thin(0.006).ShouldBeTrue();
     }
 }

@@ -2,7 +2,10 @@ using System.Text;
 
 namespace Lumbeck.Core.Tests.Limits;
 
-/// <summary>Every sum that a ticket shows, worked out for books of all bindings at all printers, as they were read over.</summary>
+/// <summary>
+/// Every sum that a ticket shows, for books of all bindings at all printers, as sums.txt has it: the vectors hold the
+/// arithmetic, this the words and figures that people read.
+/// </summary>
 public sealed class SumsTests
 {
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);
@@ -29,7 +32,7 @@ public sealed class SumsTests
     }
 
     [Fact]
-    public void Every_sum_of_a_ticket_is_as_it_was_read_over()
+    public void Every_sum_of_a_ticket_is_as_it_is_written_down()
     {
         var all = new StringBuilder();
         foreach (var (name, book, house) in Books())
@@ -37,7 +40,7 @@ public sealed class SumsTests
             all.Append("== ").Append(name).Append('\n');
             var (wrap, no) = Attempt.Of(() => WrapGeometry.Of(book, house));
             if (wrap is null) { all.Append(no!.Path).Append(": ").Append(no.Message).Append('\n'); continue; }
-            foreach (var sum in wrap.Sums(house.Unit)) all.Append(sum.Label).Append(": ").Append(sum.Text).Append('\n');
+            foreach (var sum in wrap.Sums(house.Unit)) all.Append(sum.Label).Append(": ").Append(sum.Figure).Append("; ").Append(sum.Text).Append('\n');
             all.Append(CultureInfo.InvariantCulture,
                 $"{wrap.WeightGrams?.ToString("0.###", CultureInfo.InvariantCulture)} g\n");
             foreach (var sheet in wrap.Sheets)
@@ -49,7 +52,7 @@ public sealed class SumsTests
                 foreach (var fold in sheet.FoldsAcross) all.Append(CultureInfo.InvariantCulture, $"across {fold}\n");
             }
         }
-        Manual.Is(Path.Combine("tests", "Lumbeck.Core.Tests", "Limits", "sums.txt"), all.ToString());
+        Manual.Is("tests/Lumbeck.Core.Tests/Limits/sums.txt", all.ToString());
     }
 
     private static string Said(Box box) => $"{box.X} {box.Y} {box.Width} × {box.Height}";

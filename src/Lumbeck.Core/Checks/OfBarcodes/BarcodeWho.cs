@@ -19,8 +19,7 @@ public sealed class BarcodeWho : Rule
                 Severity = Severity.Todo,
                 Measured = "no barcode",
                 Limit = "yours",
-                Why = $"{look.House.Name} adds no barcode of its own: " +
-                    $"without one no shop takes the book.",
+                Why = $"{look.House.Name} adds no barcode of its own: without one no shop takes the book.",
                 Mend = "Add the barcode to the back.",
                 Panel = Part.Back,
                 Place = room,

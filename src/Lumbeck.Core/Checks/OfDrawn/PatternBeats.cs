@@ -2,8 +2,7 @@ namespace Lumbeck.Core.Checks.OfDrawn;
 
 /// <summary>
 /// Fine lines in a tint, side by side: they beat with the screen that the tint is printed in. Apart by 0.6 mm or more,
-/// or
-/// in solid inks, they don't.
+/// or in solid inks, they don't.
 /// </summary>
 public sealed class PatternBeats : Rule
 {

@@ -33,8 +33,7 @@ public sealed class InkOverprint : Rule
                 yield return new()
                 {
                     Severity = Severity.Caution,
-                    Measured = $"black at {Length.FromDrawing(black.Size).ShowPoints()}, " +
-                        $"mixed",
+                    Measured = $"black at {Length.FromDrawing(black.Size).ShowPoints()}, mixed",
                     Limit = "black that overprints",
                     Why = "Mixed with what lies under it, small black needs all plates to fit.",
                     Mend = "Let it cover what lies under it.",

@@ -2,8 +2,8 @@ namespace Lumbeck.Core.Checks.OfInk;
 
 /// <summary>
 /// Gradients whose steps show: a plate has 256 of them. Two that lie side by side are seen as bands where they look
-/// apart
-/// by more than half of what is just seen, and sooner where each of them is broad.
+/// apart by
+/// more than half of what is just seen, and sooner where each of them is broad.
 /// </summary>
 public sealed class InkSteps : Rule
 {
@@ -33,7 +33,7 @@ public sealed class InkSteps : Rule
     {
         Severity = Severity.Note,
         Measured = $"ΔE {apart.ToString("0.00", CultureInfo.InvariantCulture)} from step to step",
-        Limit = $"more of them, or alike",
+        Limit = "more of them, or alike",
         Why = "So few steps over so long a way show as bands.",
         Mend = "Let it run between inks that differ more, or over a shorter way.",
         Of = item,

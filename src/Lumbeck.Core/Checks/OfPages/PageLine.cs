@@ -2,8 +2,7 @@ namespace Lumbeck.Core.Checks.OfPages;
 
 /// <summary>
 /// Rules of a page too thin to print whole: thinner than the house's, and in a tint under 0.75 pt, or 1 pt where the
-/// tint is
-/// below 30 %, since a screen breaks them.
+/// tint is below 30 %, since a screen breaks them.
 /// </summary>
 public sealed class PageLine : PageRule
 {

@@ -14,8 +14,7 @@ public sealed class PagePicture : PageRule
                 Severity = Severity.Caution,
                 Measured = "no picture",
                 Limit = "one hung on the page",
-                Why = "The page has room for " +
-                    "a picture and shows none.",
+                Why = "The page has room for a picture and shows none.",
                 Mend = "Hang one of the Drawer in the run’s settings, or take the run out.",
             };
         foreach (var mark in look.Scene.Items.SelectMany(p => p.Marks).OfType<PictureMark>())

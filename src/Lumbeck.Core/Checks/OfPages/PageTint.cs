@@ -31,8 +31,7 @@ public sealed class PageTint : PageRule
                 {
                     Severity = Severity.Caution,
                     Measured = $"a tint of {Typed.Show(tint, " %")}",
-                    Limit = $"{Typed.Show(least, " %")} " +
-                        $"or more",
+                    Limit = $"{Typed.Show(least, " %")} or more",
                     Why = "A lighter tint than this breaks off on its paper.",
                     Mend = "Make it darker, or leave it white.",
                     Place = drawn.Frame.ToBox(),

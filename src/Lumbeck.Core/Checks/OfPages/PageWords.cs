@@ -16,8 +16,7 @@ public sealed class PageWords : PageRule
                 {
                     Severity = Severity.Stop,
                     Measured = $"“{LengthText.Clip(over)}” has no room",
-                    Limit = "all words within " +
-                        "their box",
+                    Limit = "all words within their box",
                     Why = "Words that do not fit are not printed.",
                     Mend = "Say it shorter, in smaller type, or give it more room.",
                 };
@@ -35,8 +34,7 @@ public sealed class PageWords : PageRule
                 {
                     Severity = Severity.Stop,
                     Measured = string.Join(' ', set.Missing.Take(8)),
-                    Limit = "letters that a " +
-                        "face has",
+                    Limit = "letters that a face has",
                     Why = "No face here has these letters.",
                     Mend = "Take another face, or other words.",
                 };

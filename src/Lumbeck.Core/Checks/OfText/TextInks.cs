@@ -26,8 +26,7 @@ public sealed class TextInks : Rule
                 yield return new()
                 {
                     Severity = Severity.Caution,
-                    Measured = $"{inks} inks at " +
-                        $"{Length.FromDrawing(run.Size).ShowPoints()}",
+                    Measured = $"{inks} inks at {Length.FromDrawing(run.Size).ShowPoints()}",
                     Limit = $"two under {Small.ShowPoints()}",
                     Why = "Plates never fit to a hair, and small words in several inks then show coloured edges.",
                     Mend = "Take an ink of two plates, black among them, or set them larger.",

@@ -19,8 +19,7 @@ public sealed class TicketTrim : Rule
             {
                 Severity = Severity.Stop,
                 Measured = trim.Show(look.Unit),
-                Limit = $"{house.TrimLeast.Show(look.Unit)} to " +
-                    $"{house.TrimMost.Show(look.Unit)}",
+                Limit = $"{house.TrimLeast.Show(look.Unit)} to {house.TrimMost.Show(look.Unit)}",
                 Why = $"{house.Name} does not cut a trim of {trim.Show(look.Unit)}.",
                 Mend = house.Cuts(turned)
                     ? $"Width and height may be swapped: {turned.Show(look.Unit)} can be cut."

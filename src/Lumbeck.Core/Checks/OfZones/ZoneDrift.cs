@@ -40,8 +40,7 @@ public sealed class ZoneDrift : Rule
                 yield return new()
                 {
                     Severity = Severity.Caution,
-                    Measured = $"{harm.Into.Show(look.Unit)} " +
-                        $"{(harm.Cut ? "cut off" : "over the fold")}",
+                    Measured = $"{harm.Into.Show(look.Unit)} {(harm.Cut ? "cut off" : "over the fold")}",
                     Limit = $"clear by {(harm.Cut ? look.House.TrimDrift : look.House.FoldDrift).Show(look.Unit)}",
                     Why = $"As drawn it is safe; with the {(harm.Cut ? "knife" : "fold")} at the end of its drift this " +
                         $"{item!.Kind.ToLower(CultureInfo.InvariantCulture)} suffers.",

@@ -80,8 +80,7 @@ public sealed class InsideTabs : PageRule
             {
                 Severity = Severity.Caution,
                 Measured = $"{pitch.Show(unit)} from tab to tab",
-                Limit = $"{Least.Show(unit)} " +
-                    $"or more",
+                Limit = $"{Least.Show(unit)} or more",
                 Why = "Tabs this close are not told apart by a thumb.",
                 Mend = "Give fewer runs a tab, or less room at head and foot.",
                 Page = first,

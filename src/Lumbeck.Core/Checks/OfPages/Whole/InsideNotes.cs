@@ -32,8 +32,7 @@ public sealed class InsideNotes : PageRule
             {
                 Severity = Severity.Caution,
                 Measured = Named(unread),
-                Limit = "dates such as 2027-03-15, or 03-15 for " +
-                    "every year",
+                Limit = "dates such as 2027-03-15, or 03-15 for every year",
                 Why = "Notes whose date is none are printed nowhere.",
                 Mend = $"Mend the dates in {table.Name}.",
             };

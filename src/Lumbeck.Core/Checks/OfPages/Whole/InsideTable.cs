@@ -18,8 +18,7 @@ public sealed class InsideTable : PageRule
                 {
                     Severity = Severity.Stop,
                     Measured = $"{table.Name} is not in the Drawer",
-                    Limit = "the table that its " +
-                        "pages are made of",
+                    Limit = "the table that its pages are made of",
                     Why = "Pages made of its rows say nothing.",
                     Mend = "Lay the table on the run again.",
                     Page = Math.Max(1, counted.First),
