@@ -40,7 +40,8 @@ public sealed class SumsTests
             all.Append("== ").Append(name).Append('\n');
             var (wrap, no) = Attempt.Of(() => WrapGeometry.Of(book, house));
             if (wrap is null) { all.Append(no!.Path).Append(": ").Append(no.Message).Append('\n'); continue; }
-            foreach (var sum in wrap.Sums(house.Unit)) all.Append(sum.Label).Append(": ").Append(sum.Figure).Append("; ").Append(sum.Text).Append('\n');
+            foreach (var sum in wrap.Sums(house.Unit))
+                all.Append(CultureInfo.InvariantCulture, $"{sum.Label}: {sum.Figure}; {sum.Text}\n");
             all.Append(CultureInfo.InvariantCulture,
                 $"{wrap.WeightGrams?.ToString("0.###", CultureInfo.InvariantCulture)} g\n");
             foreach (var sheet in wrap.Sheets)
