@@ -49,7 +49,8 @@ internal static class Verbs
         catch (OperationCanceledException) { return 130; }
         catch (Refusal refusal)
         {
-            await Console.Error.WriteLineAsync(Say.Sentence(refusal.Message));
+            await Console.Error.WriteLineAsync(Say.Sentence(refusal.Path == "job"
+                ? $"{refusal.Message}: `lumbeck jobs` lists them" : refusal.Message));
             return 2;
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException or Store.DamagedState)

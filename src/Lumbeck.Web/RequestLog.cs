@@ -58,9 +58,9 @@ public sealed partial class RequestLog(ILogger<RequestLog> log)
     private static (int Status, string Says) Known(Exception e, bool isRead) => e switch
     {
         Refusal { Path: "starter" or "livery" or "file" } r when isRead =>
-            (StatusCodes.Status404NotFound, r.Message.Capital() + "."),
-        Refusal { Path: "job" } r => (StatusCodes.Status404NotFound, r.Message.Capital() + "."),
-        Refusal r => (StatusCodes.Status422UnprocessableEntity, r.Message.Capital() + "."),
+            (StatusCodes.Status404NotFound, r.Sentence()),
+        Refusal { Path: "job" } r => (StatusCodes.Status404NotFound, r.Sentence()),
+        Refusal r => (StatusCodes.Status422UnprocessableEntity, r.Sentence()),
         FileNotFoundException when isRead => (StatusCodes.Status404NotFound, "What was asked for is not here."),
         Conflict c => (StatusCodes.Status409Conflict, c.Message),
         Store.DamagedState d => (StatusCodes.Status422UnprocessableEntity, d.Message),

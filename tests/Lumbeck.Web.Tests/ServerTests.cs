@@ -200,6 +200,35 @@ public sealed class ServerTests(OneServer one) : IClassFixture<OneServer>
             .ShouldBe(HttpStatusCode.BadRequest);
     }
 
+    /// <summary>What a form can't do is said in a sentence on its page; what has no page of its own, by itself.</summary>
+    [Theory]
+    [InlineData("/jobs/tidewatcher/takes", "New", "name", 400, "A take needs a name of up to 60 letters.", 200)]
+    [InlineData("/jobs/tidewatcher/history", "Name", "name", 400, "This job has no such step.", 200)]
+    [InlineData("/looks", "Keep", "slug", 1, "No job is called `x`.", 200)]
+    [InlineData("/houses/tern", "Away", "id", 1, "ships", 200)]
+    [InlineData("/jobs/tidewatcher/press", "", "kind", 3, "take x4", 200)]
+    [InlineData("/", "", "title", 301, "A title has up to 300 letters: shorten it.", 200)]
+    [InlineData("/", "Remove", "slug", 1, "No job is called `x`.", 404)]
+    [InlineData("/jobs/nowhere/takes", "New", "name", 1, "No job is called `nowhere`.", 404)]
+    public async Task What_a_form_can_t_do_is_said_where_it_was_sent(string page, string handler, string field, int letters,
+        string says, int status)
+    {
+        using var tab = await _server.Tab("/jobs/tidewatcher/ticket");
+        var form = new FormUrlEncodedContent(new Dictionary<string, string>
+        {
+            [field] = new('x', letters),
+            ["__RequestVerificationToken"] = tab.DefaultRequestHeaders.GetValues("X-Lumbeck-Token").First(),
+        });
+        // As a browser sends it, which asks for pages.
+        using var request = new HttpRequestMessage(HttpMethod.Post,
+            page + (handler.Length > 0 ? "?handler=" + handler : "")) { Content = form };
+        tab.DefaultRequestHeaders.Remove("X-Lumbeck-Token");
+        var answer = await tab.SendAsync(request);
+        ((int)answer.StatusCode).ShouldBe(status);
+        WebUtility.HtmlDecode(await answer.Content.ReadAsStringAsync()).ShouldContain(says);
+        answer.Headers.CacheControl?.MaxAge.ShouldBeNull();
+    }
+
     [Fact]
     public async Task A_trial_shows_what_would_be_and_keeps_nothing()
     {

@@ -111,7 +111,7 @@ public sealed class BenchDesk
     public void Remove(string slug)
     {
         var row = Jobs.Row(slug);
-        if (row.Away is null) throw new Refusal("job", "it lies on the bench: put it away first");
+        if (row.Away is null) throw new Refusal("bench", "it lies on the bench: put it away first");
         foreach (var file in _store.Remove(row.Id)) _files.Drop(file);
     }
 

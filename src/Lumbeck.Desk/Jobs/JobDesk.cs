@@ -104,7 +104,7 @@ public sealed class JobDesk
         // held, and nobody waits for who takes long.
         for (var tries = 0; tries < MostTries; tries++)
             if (Try(row, request, _store.Head(row.Id)) is { } on) return on;
-        throw new Refusal("job", $"others change {row.Slug} again and again: nothing was changed; try again");
+        throw new Refusal("edit", $"others change {row.Slug} again and again: nothing was changed; try again");
     }
 
     private const int MostTries = 40;
@@ -172,7 +172,7 @@ public sealed class JobDesk
 
     internal JobRow Row(string slugOrId) =>
         _store.Find(slugOrId)
-            ?? throw new Refusal("job", $"no job is called `{LengthText.Clip(slugOrId)}`: `lumbeck jobs` lists them");
+            ?? throw new Refusal("job", $"no job is called `{LengthText.Clip(slugOrId)}`");
 
     internal OnBench On(JobRow row)
     {

@@ -1,4 +1,5 @@
 using Lumbeck.Store;
+using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -57,7 +58,7 @@ public sealed class DrawerModel(Desk.AppServices desk) : PageModel, ITellsRefusa
 
     public ValueTask<IActionResult?> Tell(Refusal refusal, string handler)
     {
-        Problem = refusal.Message;
+        Problem = refusal.Sentence();
         Show();
         return new(Page());
     }

@@ -1,3 +1,4 @@
+using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -38,7 +39,7 @@ public sealed class HistoryModel(Desk.AppServices desk) : PageModel, ITellsRefus
 
     public ValueTask<IActionResult?> Tell(Refusal refusal, string handler)
     {
-        Problem = refusal.Message;
+        Problem = refusal.Sentence();
         return new(Show((string)RouteData.Values["slug"]!, null, false));
     }
 

@@ -53,7 +53,7 @@ public sealed class HousesModel(Desk.AppServices desk, HouseScreens screens) : P
     /// <summary>What can't be done is said on the house's page; of one that was put away, on the first's.</summary>
     public async ValueTask<IActionResult?> Tell(Refusal refusal, string handler) => await Show(
         handler == "Out" ? null : ModelState["id"]?.AttemptedValue, null,
-        handler == "Import" ? $"Not brought in: {refusal.Message}." : refusal.Message.Capital() + ".");
+        handler == "Import" ? $"Not brought in: {refusal.Message}." : refusal.Sentence());
 
     private async Task<IActionResult> Show(string? id, string? key, string? problem)
     {

@@ -96,9 +96,8 @@ public sealed class IndexModel(Desk.AppServices desk) : PageModel, ITellsRefusal
     /// <summary>What a new job can't be made of is said where it was typed.</summary>
     public ValueTask<IActionResult?> Tell(Refusal refusal, string handler)
     {
-        if (handler == "Copy") return new(NotFound());
         if (handler.Length > 0) return default;
-        (Problem, At) = (refusal.Message.Capital() + ".", refusal.Path.Split('/')[^1]);
+        (Problem, At) = (refusal.Sentence(), refusal.Path.Split('/')[^1]);
         OnGet(null, null, false, 0);
         return new(Page());
     }

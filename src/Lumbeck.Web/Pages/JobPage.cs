@@ -146,11 +146,11 @@ public sealed class PressModel(Desk.AppServices desk, ScreenMaker screens)
         var slug = (string)RouteData.Values["slug"]!;
         if (handler.Length == 0)
         {
-            TempData["problem"] = refusal.Message.Capital() + ".";
+            TempData["problem"] = refusal.Sentence();
             return new(Pressed(slug, ModelState["for"]?.AttemptedValue));
         }
         TempData["unmended"] = handler == "Mend" ? $"{Request.Form.Files[0].FileName}: {refusal.Message}."
-            : refusal.Message.Capital() + ".";
+            : refusal.Sentence();
         return new(Redirect($"/jobs/{Uri.EscapeDataString(slug)}/press#mended"));
     }
 

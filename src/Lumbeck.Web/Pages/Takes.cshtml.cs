@@ -1,4 +1,5 @@
 using Lumbeck.Web.Wire;
+using Lumbeck.Web.Screens;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -35,7 +36,7 @@ public sealed class TakesModel(Desk.AppServices desk) : PageModel, ITellsRefusal
 
     public ValueTask<IActionResult?> Tell(Refusal refusal, string handler)
     {
-        Problem = refusal.Message;
+        Problem = refusal.Sentence();
         return new(Show((string)RouteData.Values["slug"]!,
             int.TryParse(ModelState["wrap"]?.AttemptedValue, CultureInfo.InvariantCulture, out var wrap) ? wrap : 0));
     }
